@@ -1,0 +1,46 @@
+// What a drawing is to Chiral once read: layers of exact shapes, one layer a colour, and what had to be left out.
+
+import type { Contour, FillRuleName } from '../geometry';
+
+export type Shape = {
+  readonly contours: readonly Contour[];
+  readonly rule: FillRuleName;
+  /** Each entry is a union of shapes; only what lies inside every entry is painted. */
+  readonly clips: readonly (readonly Shape[])[];
+};
+
+/** All shapes of one fill colour (#rrggbb, without its alpha), in drawing order, coordinates in mm as the file states them. */
+export type ArtworkLayer = { readonly colour: string; readonly shapes: readonly Shape[] };
+
+export type LeftOutKind = 'text' | 'image' | 'stroke' | 'mask' | 'filter' | 'pattern' | 'script' | 'outside-link' | 'unknown-shape' | 'bad-path' | 'style-rule';
+/** Something that was not taken over, by kind, how often, and up to three names (ids or what was written). */
+export type LeftOut = { readonly kind: LeftOutKind; readonly count: number; readonly names: readonly string[] };
+
+export type Artwork = {
+  readonly layers: readonly ArtworkLayer[];
+  readonly leftOut: readonly LeftOut[];
+  /** Fills that fade from one colour to another, taken as one layer of their first colour. */
+  readonly gradients: number;
+  /** 'stated': width and height were given as lengths. 'assumed': taken from the drawing's units at 96 to the inch. */
+  readonly size: 'stated' | 'assumed';
+};
+
+export type ReadProblem =
+  | { readonly kind: 'empty-file' }
+  | { readonly kind: 'file-too-large'; readonly bytes: number; readonly limitBytes: number }
+  | { readonly kind: 'not-svg'; readonly found: string }
+  | { readonly kind: 'broken-file'; readonly line: number; readonly column: number; readonly detail: string }
+  | { readonly kind: 'forbidden-entity'; readonly name: string }
+  | { readonly kind: 'too-deep'; readonly limit: number }
+  | { readonly kind: 'too-many-elements'; readonly limit: number }
+  | { readonly kind: 'nothing-to-cut'; readonly leftOut: readonly LeftOut[] };
+
+export type MeasureProblem =
+  | { readonly kind: 'nothing-to-cut'; readonly leftOut: readonly LeftOut[] }
+  | { readonly kind: 'too-many-segments'; readonly segments: number; readonly limit: number }
+  | { readonly kind: 'width-out-of-range'; readonly leastMm: number; readonly mostMm: number };
+
+/** Largest file read, bytes. */
+export const FILE_LIMIT_BYTES = 20 * 1024 * 1024;
+/** Widths a piece may be measured at, mm: from a small bead to the widest roll there is. */
+export const WIDTH_RANGE_MM = { least: 3, most: 3000 } as const;

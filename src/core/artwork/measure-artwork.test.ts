@@ -1,0 +1,77 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { countTinyBits, drawPicture, measureArtwork, readSvg, resolveArtwork, scaleMeasurement, type Artwork } from './index';
+
+const read = (body: string): Artwork => {
+  const result = readSvg(`<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 200 200">${body}</svg>`);
+  if (!result.ok) throw new Error(result.problem.kind);
+  return result.value;
+};
+const measure = (body: string, widthMm: number) => {
+  const result = measureArtwork(read(body), { widthMm });
+  if (!result.ok) throw new Error(result.problem.kind);
+  return result.value;
+};
+
+const rectangle = fc.record({ x: fc.integer({ min: 0, max: 150 }), y: fc.integer({ min: 0, max: 150 }), w: fc.integer({ min: 5, max: 50 }), h: fc.integer({ min: 5, max: 50 }) });
+const draw = (shapes: readonly { x: number; y: number; w: number; h: number }[]) => shapes.map((s) => `<rect x="${s.x}" y="${s.y}" width="${s.w}" height="${s.h}"/>`).join('');
+
+/** Area and piece count of axis-parallel rectangles by counting unit cells: nothing in common with the clipping library. */
+function countCells(shapes: readonly { x: number; y: number; w: number; h: number }[]): number {
+  const cells = new Set<number>();
+  for (const s of shapes) for (let x = s.x; x < s.x + s.w; x++) for (let y = s.y; y < s.y + s.h; y++) cells.add(x * 1000 + y);
+  return cells.size;
+}
+
+describe('measureArtwork', () => {
+  it('agrees with counting cells, whatever the order and nesting of shapes', () => {
+    fc.assert(
+      fc.property(fc.array(rectangle, { minLength: 1, maxLength: 8 }), (shapes) => {
+        const widthMm = Math.max(...shapes.map((s) => s.x + s.w)) - Math.min(...shapes.map((s) => s.x));
+        const plain = measure(draw(shapes), widthMm).layers[0]!;
+        const nested = measure(`<g><g transform="translate(3 4)">${draw([...shapes].reverse())}</g></g>`, widthMm).layers[0]!;
+        expect(plain.netMm2).toBeCloseTo(countCells(shapes), 1);
+        expect(plain.cutLengthMm).toBeCloseTo(shapes.reduce((sum, s) => sum + 2 * (s.w + s.h), 0), 1);
+        expect(nested.netMm2).toBeCloseTo(plain.netMm2, 1);
+        expect([nested.pieces, nested.cavities]).toEqual([plain.pieces, plain.cavities]);
+      }),
+      { numRuns: 60 },
+    );
+  });
+
+  it('is the same when measured at a width as when scaled to it', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 20, max: 900 }), (widthMm) => {
+        const body = '<circle cx="60" cy="60" r="50"/><path d="M100 100Q150 20 180 120T100 100z"/>';
+        const direct = measure(body, widthMm).layers[0]!;
+        const scaled = scaleMeasurement(measure(body, 150), widthMm).layers[0]!;
+        expect(scaled.netMm2 / direct.netMm2).toBeCloseTo(1, 3);
+        expect(scaled.cutLengthMm / direct.cutLengthMm).toBeCloseTo(1, 3);
+        expect(scaled.box.width / direct.box.width).toBeCloseTo(1, 3);
+      }),
+      { numRuns: 20 },
+    );
+  });
+
+  it('counts islands inside cavities as pieces, and tiny bits by size', () => {
+    const body = '<path fill-rule="evenodd" d="M0 0H100V100H0z M10 10H90V90H10z M49 49H51V51H49z"/>';
+    const layer = measure(body, 100).layers[0]!;
+    expect([layer.pieces, layer.cavities]).toEqual([2, 1]);
+    expect(countTinyBits(layer, 5)).toBe(1);
+    expect(countTinyBits(scaleMeasurement(measure(body, 100), 200).layers[0]!, 5)).toBe(0);
+  });
+
+  it('gives boxes from the artwork’s own corner', () => {
+    const measured = measure('<rect x="50" y="60" width="100" height="20"/><rect fill="red" x="100" y="90" width="10" height="30"/>', 100);
+    expect(measured.layers[1]!.box).toMatchObject({ x: expect.closeTo(50, 2), y: expect.closeTo(30, 2), width: expect.closeTo(10, 2), height: expect.closeTo(30, 2) });
+    expect(measured.heightMm).toBeCloseTo(60, 2);
+  });
+
+  it('draws a picture that stays on its grid', () => {
+    const resolved = resolveArtwork(read('<circle cx="60" cy="60" r="50"/>'), { widthMm: 80 });
+    if (!resolved.ok) throw new Error();
+    const picture = drawPicture(resolved.value);
+    expect([picture.width, picture.height]).toEqual([4000, 4000]);
+    expect(picture.layers[0]!.path).toMatch(/^M\d+ \d+(l-?\d+ -?\d+)+z$/);
+  });
+});

@@ -1,0 +1,235 @@
+// From the text of an SVG file to an Artwork: which shapes are painted, in which colour, where, in mm. Nothing in the
+// file is executed or fetched; what can't be cut is listed by name.
+
+import { composeMatrices, IDENTITY, scaling, transformContour, translation, type Matrix } from '../geometry';
+import { fail, succeed, type Result } from '../units';
+import { FILE_LIMIT_BYTES, type Artwork, type ReadProblem, type Shape } from './artwork';
+import { LeftOutTally } from './left-out';
+import { inheritPaint, INITIAL_PAINT, parseOpacity, resolvePaint, type PaintServers, type PaintState } from './paint';
+import { parseStyleSheet, resolveDeclarations, type StyleSheet } from './style-sheet';
+import { fitViewBox, MM_PER_PX, parseNumbers, parseSvgLength, parseTransform } from './svg-lengths';
+import { outlineShape, SHAPE_NAMES, type Viewport } from './svg-shapes';
+import { parseXml, type XmlElement } from './xml-tree';
+
+/** Elements visited at most, repeats by <use> included: a small file can ask for billions. */
+const VISIT_LIMIT = 200_000;
+const NEVER_DRAWN = new Set(['defs', 'clipPath', 'mask', 'marker', 'pattern', 'linearGradient', 'radialGradient', 'filter', 'style', 'script', 'title', 'desc', 'metadata', 'symbol', 'animate', 'animateTransform', 'animateMotion', 'set', 'view', 'cursor', 'font', 'font-face', 'namedview', 'color-profile']);
+const GROUPS = new Set(['g', 'a', 'switch', 'svg']);
+
+type Place = { readonly matrix: Matrix; readonly paint: PaintState; readonly opacity: number; readonly viewport: Viewport; readonly clips: Shape['clips']; readonly uses: readonly string[] };
+
+/**
+ * The artwork in a file. A size that is missing or in percent is taken from the viewBox (or the drawing's units) at
+ * 96 units to the inch. Problems: everything of ReadProblem but nothing else; what could be read in part is in `leftOut`.
+ */
+export function readSvg(text: string): Result<Artwork, ReadProblem> {
+  const refused = refuseEarly(text);
+  if (refused) return fail(refused);
+  const parsed = parseXml(text.replace(/^\uFEFF/, ''));
+  if (!parsed.ok) return parsed;
+  const root = parsed.value;
+  if (root.name !== 'svg') return fail({ kind: 'not-svg', found: `<${root.name.slice(0, 40)}>` });
+  return new SvgReader(root).read();
+}
+
+function refuseEarly(text: string): ReadProblem | null {
+  if (text.trim() === '') return { kind: 'empty-file' };
+  if (text.length > FILE_LIMIT_BYTES) return { kind: 'file-too-large', bytes: text.length, limitBytes: FILE_LIMIT_BYTES };
+  const beginning = text.replace(/^\uFEFF/, '').trimStart();
+  if (!beginning.startsWith('<')) return { kind: 'not-svg', found: beginning.slice(0, 24).replace(/[^\x20-\x7e]+/g, '·') };
+  if (/^<!doctype html|^<html/i.test(beginning)) return { kind: 'not-svg', found: '<html>' };
+  return null;
+}
+
+class SvgReader {
+  private readonly layers = new Map<string, Shape[]>();
+  private readonly leftOut = new LeftOutTally();
+  private readonly byId = new Map<string, XmlElement>();
+  private readonly sheets: StyleSheet[] = [];
+  private readonly servers: PaintServers;
+  private gradients = 0;
+  private visits = 0;
+
+  constructor(private readonly root: XmlElement) {
+    this.servers = { findById: (id) => this.byId.get(id), sheets: this.sheets };
+  }
+
+  read(): Result<Artwork, ReadProblem> {
+    this.index(this.root);
+    const { width, height } = this.root.attributes;
+    const viewBox = readViewBox(this.root);
+    const statedWidth = width?.includes('%') ? null : parseSvgLength(width, 0);
+    const statedHeight = height?.includes('%') ? null : parseSvgLength(height, 0);
+    const ratio = viewBox ? viewBox[3]! / viewBox[2]! : 1;
+    const viewport: Viewport = {
+      width: statedWidth ?? (statedHeight && viewBox ? statedHeight / ratio : (viewBox?.[2] ?? 300)),
+      height: statedHeight ?? (statedWidth && viewBox ? statedWidth * ratio : (viewBox?.[3] ?? 150)),
+    };
+    const inner = viewBox ? fitViewBox(viewBox, viewport, this.root.attributes['preserveAspectRatio']) : IDENTITY;
+    const place: Place = {
+      matrix: composeMatrices(scaling(MM_PER_PX), inner), paint: INITIAL_PAINT, opacity: 1, clips: [], uses: [],
+      viewport: viewBox ? { width: viewBox[2]!, height: viewBox[3]! } : viewport,
+    };
+    this.visitChildren(this.root, this.enter(this.root, place) ?? place);
+    if (this.visits > VISIT_LIMIT) return fail({ kind: 'too-many-elements', limit: VISIT_LIMIT });
+    const layers = [...this.layers].map(([colour, shapes]) => ({ colour, shapes }));
+    if (layers.length === 0) return fail({ kind: 'nothing-to-cut', leftOut: this.leftOut.list() });
+    return succeed({ layers, leftOut: this.leftOut.list(), gradients: this.gradients, size: statedWidth !== null || statedHeight !== null ? 'stated' : 'assumed' });
+  }
+
+  private index(element: XmlElement): void {
+    const id = element.attributes['id'];
+    if (id && !this.byId.has(id)) this.byId.set(id, element);
+    if (element.name === 'style') {
+      const sheet = parseStyleSheet(element.text);
+      this.sheets.push(sheet);
+      for (const unread of sheet.unread) this.leftOut.add('style-rule', unread);
+    }
+    if (element.name === 'script') this.leftOut.add('script', nameOf(element));
+    if (Object.keys(element.attributes).some((name) => /^on[a-z]+$/i.test(name))) this.leftOut.add('script', nameOf(element));
+    for (const child of element.children) this.index(child);
+  }
+
+  /** The state inside an element, or null when it paints nothing at all. */
+  private enter(element: XmlElement, outer: Place): Place | null {
+    const styles = resolveDeclarations(element, this.sheets);
+    if (styles.get('display') === 'none') return null;
+    const own = parseTransform(styles.get('transform'));
+    if (!own) this.leftOut.add('bad-path', `${nameOf(element)}, transform`);
+    const matrix = composeMatrices(outer.matrix, own ?? IDENTITY);
+    const opacity = outer.opacity * parseOpacity(styles.get('opacity'), 1);
+    if (opacity === 0) return null;
+    if (isSet(styles.get('mask'))) this.leftOut.add('mask', nameOf(element));
+    if (isSet(styles.get('filter'))) this.leftOut.add('filter', nameOf(element));
+    const place: Place = { ...outer, matrix, opacity, paint: inheritPaint(outer.paint, styles) };
+    const clip = this.readClip(styles.get('clip-path'), place);
+    return clip ? { ...place, clips: [...place.clips, clip] } : place;
+  }
+
+  private visitChildren(element: XmlElement, place: Place): void {
+    const children = element.name === 'switch' ? element.children.filter((child) => child.name !== 'foreignObject').slice(0, 1) : element.children;
+    for (const child of children) this.visit(child, place);
+  }
+
+  private visit(element: XmlElement, outer: Place): void {
+    if (++this.visits > VISIT_LIMIT) return;
+    const { name } = element;
+    if (NEVER_DRAWN.has(name)) return;
+    const known = GROUPS.has(name) || SHAPE_NAMES.has(name) || name === 'use';
+    const place = this.enter(element, outer);
+    if (!place) return;
+    if (!known) return this.noteUncuttable(element);
+    if (name === 'use') this.visitUse(element, place);
+    else if (name === 'svg') this.visitChildren(element, this.enterViewport(element, place, element.attributes));
+    else if (GROUPS.has(name)) this.visitChildren(element, place);
+    else this.addShape(element, place);
+  }
+
+  private noteUncuttable(element: XmlElement): void {
+    if (element.name === 'text') this.leftOut.add('text', collectText(element));
+    else if (element.name === 'image') this.leftOut.add(isOutside(element.attributes['href']) ? 'outside-link' : 'image', nameOf(element));
+    else if (element.name === 'foreignObject') this.leftOut.add('unknown-shape', nameOf(element));
+  }
+
+  private visitUse(element: XmlElement, place: Place): void {
+    const link = element.attributes['href'] ?? '';
+    if (isOutside(link)) return this.leftOut.add('outside-link', link);
+    const id = link.slice(1);
+    const target = this.byId.get(id);
+    if (!target || place.uses.includes(id) || place.uses.length > 32) return this.leftOut.add('unknown-shape', `${nameOf(element)} → ${link}`);
+    const x = parseSvgLength(element.attributes['x'], place.viewport.width) ?? 0;
+    const y = parseSvgLength(element.attributes['y'], place.viewport.height) ?? 0;
+    const moved: Place = { ...place, matrix: composeMatrices(place.matrix, translation(x, y)), uses: [...place.uses, id] };
+    if (target.name !== 'symbol' && target.name !== 'svg') return this.visit(target, moved);
+    const inside = this.enter(target, moved);
+    if (inside) this.visitChildren(target, this.enterViewport(target, inside, { ...target.attributes, x: '0', y: '0', width: element.attributes['width'] ?? target.attributes['width'] ?? '100%', height: element.attributes['height'] ?? target.attributes['height'] ?? '100%' }));
+  }
+
+  /** A nested viewport: moved, scaled to its viewBox, and cut off at its edge unless overflow is visible. */
+  private enterViewport(element: XmlElement, place: Place, size: Readonly<Record<string, string>>): Place {
+    const x = parseSvgLength(size['x'], place.viewport.width) ?? 0;
+    const y = parseSvgLength(size['y'], place.viewport.height) ?? 0;
+    const width = parseSvgLength(size['width'] ?? '100%', place.viewport.width) ?? place.viewport.width;
+    const height = parseSvgLength(size['height'] ?? '100%', place.viewport.height) ?? place.viewport.height;
+    const viewBox = readViewBox(element);
+    const moved = composeMatrices(place.matrix, translation(x, y));
+    const inner = viewBox ? composeMatrices(moved, fitViewBox(viewBox, { width, height }, element.attributes['preserveAspectRatio'])) : moved;
+    const overflow = resolveDeclarations(element, this.sheets).get('overflow');
+    const edge = outlineShape('rect', (attribute) => ({ x: '0', y: '0', width: String(width), height: String(height) })[attribute], { width, height });
+    const clip: Shape = { contours: edge.contours.map((contour) => transformContour(contour, moved)), rule: 'nonzero', clips: [] };
+    const clipped = overflow === 'visible' || overflow === 'auto' ? place.clips : [...place.clips, [clip]];
+    return { ...place, matrix: inner, clips: clipped, viewport: viewBox ? { width: viewBox[2]!, height: viewBox[3]! } : { width, height } };
+  }
+
+  private addShape(element: XmlElement, place: Place): void {
+    if (!place.paint.visible) return;
+    const outline = this.outline(element, place);
+    if (outline.contours.length === 0) return;
+    const { paint } = place;
+    const stroke = resolvePaint(paint.stroke, paint.color, this.servers);
+    const strokeWidth = parseSvgLength(paint.strokeWidth, place.viewport.width) ?? 1;
+    if (stroke.kind !== 'nothing' && strokeWidth > 0 && paint.strokeOpacity > 0) this.leftOut.add('stroke', nameOf(element));
+    const fill = element.name === 'line' || paint.fillOpacity === 0 ? ({ kind: 'nothing' } as const) : resolvePaint(paint.fill, paint.color, this.servers);
+    if (fill.kind === 'nothing') return;
+    if (fill.kind === 'pattern') return this.leftOut.add('pattern', fill.id);
+    if (fill.kind === 'gradient') this.gradients++;
+    const shape: Shape = { contours: outline.contours, rule: paint.fillRule, clips: place.clips };
+    const shapes = this.layers.get(fill.colour);
+    if (shapes) shapes.push(shape);
+    else this.layers.set(fill.colour, [shape]);
+  }
+
+  private outline(element: XmlElement, place: Place) {
+    const styles = resolveDeclarations(element, this.sheets);
+    const outline = outlineShape(element.name, (attribute) => styles.get(attribute), place.viewport);
+    if (!outline.complete) this.leftOut.add('bad-path', nameOf(element));
+    return { contours: outline.contours.map((contour) => transformContour(contour, place.matrix)).filter(isFinite) };
+  }
+
+  /** The shapes of a clip path in mm; null where none applies. An unknown reference clips nothing (CSS Masking, 5.1). */
+  private readClip(value: string | undefined, place: Place): readonly Shape[] | null {
+    const id = /^url\(\s*["']?#([^"')]+)["']?\s*\)/.exec(value ?? '')?.[1];
+    const target = id ? this.byId.get(id) : undefined;
+    if (target?.name !== 'clipPath') return null;
+    if (target.attributes['clipPathUnits'] === 'objectBoundingBox') {
+      this.leftOut.add('mask', nameOf(target));
+      return null;
+    }
+    const inner = this.enterClip(target, { ...place, clips: [], paint: INITIAL_PAINT, opacity: 1 });
+    return inner ? target.children.flatMap((child) => this.collectClipShapes(child, inner)) : [];
+  }
+
+  private enterClip(element: XmlElement, place: Place): Place | null {
+    return place.uses.length > 32 ? null : this.enter(element, { ...place, uses: [...place.uses, element.attributes['id'] ?? ''] });
+  }
+
+  private collectClipShapes(element: XmlElement, outer: Place): Shape[] {
+    if (++this.visits > VISIT_LIMIT) return [];
+    const place = this.enter(element, outer);
+    if (!place || !place.paint.visible) return [];
+    if (element.name === 'use') {
+      const target = this.byId.get((element.attributes['href'] ?? '').replace(/^#/, ''));
+      if (!target || !SHAPE_NAMES.has(target.name)) return [];
+      const x = parseSvgLength(element.attributes['x'], 0) ?? 0;
+      const y = parseSvgLength(element.attributes['y'], 0) ?? 0;
+      return this.collectClipShapes(target, { ...place, matrix: composeMatrices(place.matrix, translation(x, y)) });
+    }
+    if (!SHAPE_NAMES.has(element.name)) return [];
+    return [{ contours: this.outline(element, place).contours, rule: place.paint.clipRule, clips: place.clips }];
+  }
+}
+
+const isSet = (value: string | undefined): boolean => value !== undefined && value !== 'none' && value !== '';
+const isOutside = (link: string | undefined): boolean => link !== undefined && link !== '' && !link.startsWith('#') && !link.startsWith('data:');
+const nameOf = (element: XmlElement): string => element.attributes['id'] ?? `<${element.name}>`;
+const collectText = (element: XmlElement): string => (element.text + element.children.map(collectText).join(' ')).replace(/\s+/g, ' ').trim();
+
+function readViewBox(element: XmlElement): readonly number[] | null {
+  const numbers = parseNumbers(element.attributes['viewBox'] ?? '');
+  return numbers.length === 4 && numbers[2]! > 0 && numbers[3]! > 0 ? numbers : null;
+}
+
+function isFinite(contour: { readonly start: { x: number; y: number }; readonly segments: readonly { readonly to: { x: number; y: number } }[] }): boolean {
+  const sound = (point: { x: number; y: number }) => Math.abs(point.x) < 1e7 && Math.abs(point.y) < 1e7;
+  return sound(contour.start) && contour.segments.every((segment) => sound(segment.to));
+}

@@ -1,0 +1,100 @@
+// Polygon arithmetic in mm: unions, intersections, areas and lengths. The only file that knows the clipping library.
+
+import { Clipper, ClipType, FillRule, PolyTree64, type Path64, type Paths64, type PolyPath64 } from 'clipper2-ts';
+import type { Point } from './matrix';
+
+export type Polyline = readonly Point[];
+export type FillRuleName = 'nonzero' | 'evenodd';
+/** A region as closed rings: outer ones and holes, none crossing another. */
+export type Region = { readonly rings: Paths64 };
+/** One connected piece of a region: its outer ring and its cavities. */
+export type Piece = { readonly outer: Polyline; readonly cavities: readonly Polyline[] };
+
+/** Steps per mm on the integer grid the library works on: 0.1 µm, so that 200 m of drawing still fit. */
+const GRID_PER_MM = 10_000;
+
+const toGrid = (line: Polyline): Path64 => line.map((point) => ({ x: Math.round(point.x * GRID_PER_MM), y: Math.round(point.y * GRID_PER_MM) }));
+const fromGrid = (path: Path64): Polyline => path.map((point) => ({ x: point.x / GRID_PER_MM, y: point.y / GRID_PER_MM }));
+const FILL_RULES = { nonzero: FillRule.NonZero, evenodd: FillRule.EvenOdd } as const;
+
+/** The area that closed polylines paint under a fill rule; lines of fewer than three points paint nothing. */
+export function fillRegion(lines: readonly Polyline[], rule: FillRuleName): Region {
+  const paths = lines.filter((line) => line.length >= 3).map(toGrid);
+  return { rings: paths.length === 0 ? [] : Clipper.union(paths, FILL_RULES[rule]) };
+}
+
+export function uniteRegions(regions: readonly Region[]): Region {
+  const [only, ...others] = regions;
+  if (!only) return { rings: [] };
+  if (others.length === 0) return only;
+  return { rings: Clipper.union(regions.flatMap((region) => region.rings), FillRule.NonZero) };
+}
+
+export function intersectRegions(region: Region, mask: Region): Region {
+  if (region.rings.length === 0 || mask.rings.length === 0) return { rings: [] };
+  return { rings: Clipper.intersect(region.rings, mask.rings, FillRule.NonZero) };
+}
+
+/** Connected pieces with their cavities; an island inside a cavity is a piece of its own. */
+export function splitPieces(region: Region): readonly Piece[] {
+  if (region.rings.length === 0) return [];
+  const tree = new PolyTree64();
+  Clipper.booleanOpWithPolyTree(ClipType.Union, region.rings, null, tree, FillRule.NonZero);
+  const pieces: Piece[] = [];
+  const waiting: PolyPath64[] = childrenOf(tree);
+  for (let node = waiting.pop(); node; node = waiting.pop()) {
+    const cavities = childrenOf(node);
+    pieces.push({ outer: fromGrid(node.polygon ?? []), cavities: cavities.map((cavity) => fromGrid(cavity.polygon ?? [])) });
+    for (const cavity of cavities) waiting.push(...childrenOf(cavity));
+  }
+  return pieces;
+}
+
+function childrenOf(node: PolyPath64): PolyPath64[] {
+  return Array.from({ length: node.count }, (_, index) => node.child(index));
+}
+
+export function getRings(region: Region): readonly Polyline[] {
+  return region.rings.map(fromGrid);
+}
+
+/** Area inside a closed ring, mm², never negative. Shoelace formula. */
+export function computeRingArea(ring: Polyline): number {
+  const origin = ring[0];
+  if (!origin) return 0;
+  let twice = 0;
+  let previous = ring[ring.length - 1] ?? origin;
+  for (const point of ring) {
+    twice += (previous.x - origin.x) * (point.y - origin.y) - (point.x - origin.x) * (previous.y - origin.y);
+    previous = point;
+  }
+  return Math.abs(twice) / 2;
+}
+
+export function computeLength(line: Polyline, closed: boolean): number {
+  let length = 0;
+  for (let index = 1; index < line.length; index++) length += distance(line[index - 1]!, line[index]!);
+  const [first] = line;
+  const last = line[line.length - 1];
+  return closed && first && last ? length + distance(last, first) : length;
+}
+
+/** Corners of a closed ring that turn by more than `degrees`: where the knife has to slow down and swing round. */
+export function countSharpCorners(ring: Polyline, degrees: number): number {
+  const limit = Math.cos((degrees * Math.PI) / 180);
+  let corners = 0;
+  for (let index = 0; index < ring.length; index++) {
+    const before = ring[(index + ring.length - 1) % ring.length]!;
+    const at = ring[index]!;
+    const after = ring[(index + 1) % ring.length]!;
+    const lengths = distance(before, at) * distance(at, after);
+    if (lengths === 0) continue;
+    const cosine = ((at.x - before.x) * (after.x - at.x) + (at.y - before.y) * (after.y - at.y)) / lengths;
+    if (cosine < limit) corners++;
+  }
+  return corners;
+}
+
+export function distance(a: Point, b: Point): number {
+  return Math.hypot(b.x - a.x, b.y - a.y);
+}

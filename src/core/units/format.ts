@@ -1,0 +1,124 @@
+// How measures are shown and read: one formatter for lengths, temperatures, money and times. Decides wording of numbers only.
+
+import { MM_PER_INCH, MM2_PER_M2, SECONDS_PER_HOUR } from './quantity';
+import type { Figure, Unit } from './figure';
+
+export type MeasureSystem = 'metric' | 'inch';
+export type FormatSettings = { readonly locale: string; readonly currency: string; readonly system: MeasureSystem; readonly timeZone: string };
+
+const numberFormats = new Map<string, Intl.NumberFormat>();
+
+function formatNumber(value: number, locale: string, digits: number, least = digits): string {
+  const key = `${locale}/${digits}/${least}`;
+  let format = numberFormats.get(key);
+  if (!format) {
+    format = new Intl.NumberFormat(locale, { minimumFractionDigits: least, maximumFractionDigits: digits });
+    numberFormats.set(key, format);
+  }
+  return format.format(Object.is(value, -0) ? 0 : value);
+}
+
+/** How many minor units make one of the currency, as a power of ten: 2 for most, 0 for yen. */
+export function getMoneyDigits(currency: string): number {
+  return new Intl.NumberFormat('en', { style: 'currency', currency }).resolvedOptions().maximumFractionDigits ?? 2;
+}
+
+/** The amount without its sign of currency, as the tables show it: 1234 → "12.34". */
+export function formatMoney(minorUnits: number, settings: FormatSettings): string {
+  const digits = getMoneyDigits(settings.currency);
+  return formatNumber(minorUnits / 10 ** digits, settings.locale, digits);
+}
+
+export function formatLength(lengthMm: number, settings: FormatSettings, digits?: number): string {
+  return settings.system === 'metric'
+    ? `${formatNumber(lengthMm, settings.locale, digits ?? 1, 0)} mm`
+    : `${formatNumber(lengthMm / MM_PER_INCH, settings.locale, 2, 0)} in`;
+}
+
+/** A path in metres (or feet): long enough that millimetres are noise. */
+export function formatPath(lengthMm: number, settings: FormatSettings): string {
+  return settings.system === 'metric'
+    ? `${formatNumber(lengthMm / 1000, settings.locale, 2)} m`
+    : `${formatNumber(lengthMm / (MM_PER_INCH * 12), settings.locale, 2)} ft`;
+}
+
+export function formatArea(areaMm2: number, settings: FormatSettings): string {
+  return settings.system === 'metric'
+    ? `${formatNumber(areaMm2 / 100, settings.locale, 1)} cm²`
+    : `${formatNumber(areaMm2 / MM_PER_INCH ** 2, settings.locale, 2)} in²`;
+}
+
+export function formatTemperature(degrees: number, settings: FormatSettings): string {
+  return settings.system === 'metric' ? `${formatNumber(degrees, settings.locale, 0)} °C` : `${formatNumber(degrees * 1.8 + 32, settings.locale, 0)} °F`;
+}
+
+/** A stretch of time for reading: "45 s", "3.5 min", "2 h 10". */
+export function formatDuration(inSeconds: number, settings: Pick<FormatSettings, 'locale'>): string {
+  const sign = inSeconds < 0 ? '−' : '';
+  const span = Math.abs(inSeconds);
+  if (span < 59.5) return `${sign}${formatNumber(span, settings.locale, 0)} s`;
+  if (span < 600) return `${sign}${formatNumber(span / 60, settings.locale, 1)} min`;
+  const minutes = Math.round(span / 60);
+  if (minutes < 60) return `${sign}${minutes} min`;
+  return `${sign}${Math.floor(minutes / 60)} h ${String(minutes % 60).padStart(2, '0')}`;
+}
+
+/** A running clock: "0:07", "12:45", "1:02:09". */
+export function formatClock(inSeconds: number): string {
+  const whole = Math.max(0, Math.floor(inSeconds));
+  const hours = Math.floor(whole / SECONDS_PER_HOUR);
+  const minutes = Math.floor((whole % SECONDS_PER_HOUR) / 60);
+  const rest = String(whole % 60).padStart(2, '0');
+  return hours > 0 ? `${hours}:${String(minutes).padStart(2, '0')}:${rest}` : `${minutes}:${rest}`;
+}
+
+export function formatShare(share: number, settings: Pick<FormatSettings, 'locale'>, digits = 1): string {
+  return `${formatNumber(share * 100, settings.locale, digits, 0)} %`;
+}
+
+/** A calendar day such as 2026-11-27, shown as "Fri 27 Nov". */
+export function formatDay(isoDate: string, settings: Pick<FormatSettings, 'locale'>): string {
+  return new Intl.DateTimeFormat(settings.locale, { weekday: 'short', day: 'numeric', month: 'short', timeZone: 'UTC' }).format(Date.parse(`${isoDate}T12:00:00Z`));
+}
+
+/** An instant (epoch milliseconds) in the shop's time zone: "Tue 24 Nov, 10:42". */
+export function formatInstant(epochMs: number, settings: Pick<FormatSettings, 'locale' | 'timeZone'>): string {
+  return new Intl.DateTimeFormat(settings.locale, {
+    weekday: 'short', day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit', hourCycle: 'h23', timeZone: settings.timeZone,
+  }).format(epochMs);
+}
+
+export function formatTimeOfDay(epochMs: number, settings: Pick<FormatSettings, 'locale' | 'timeZone'>): string {
+  return new Intl.DateTimeFormat(settings.locale, { hour: '2-digit', minute: '2-digit', hourCycle: 'h23', timeZone: settings.timeZone }).format(epochMs);
+}
+
+const UNIT_FORMATS: Record<Unit, (value: number, settings: FormatSettings) => string> = {
+  money: (value, settings) =>
+    Number.isInteger(value)
+      ? formatMoney(value, settings)
+      : formatNumber(value / 10 ** getMoneyDigits(settings.currency), settings.locale, getMoneyDigits(settings.currency) + 2, getMoneyDigits(settings.currency)),
+  'money/h': (value, settings) => `${formatMoney(value, settings)} / h`,
+  'money/m²': (value, settings) => `${formatMoney(value, settings)} / m²`,
+  'money/m': (value, settings) => `${formatMoney(value, settings)} / m`,
+  'money/kWh': (value, settings) => `${formatMoney(value, settings)} / kWh`,
+  W: (value, settings) => `${formatNumber(value, settings.locale, 0)} W`,
+  mm: (value, settings) => formatLength(value, settings),
+  'mm/s': (value, settings) => `${formatLength(value, settings)}/s`,
+  'mm²': (value, settings) => (value >= MM2_PER_M2 / 10 ? `${formatNumber(value / MM2_PER_M2, settings.locale, 3)} m²` : formatArea(value, settings)),
+  s: (value, settings) => formatDuration(value, settings),
+  '°C': formatTemperature,
+  count: (value, settings) => formatNumber(value, settings.locale, 2, 0),
+  share: (value, settings) => formatShare(value, settings),
+  factor: (value, settings) => `× ${formatNumber(value, settings.locale, 3, 0)}`,
+};
+
+export function formatFigure(shown: Pick<Figure, 'value' | 'unit'>, settings: FormatSettings): string {
+  return UNIT_FORMATS[shown.unit](shown.value, settings);
+}
+
+/** What a person typed as a number, with either decimal mark; null when it is none. "1,5" and "1.5" are both 1.5. */
+export function parseNumber(typed: string): number | null {
+  const plain = typed.trim().replace(/\s/g, '').replace(',', '.');
+  if (!/^[-+]?(\d+\.?\d*|\.\d+)$/.test(plain)) return null;
+  return Number(plain);
+}

@@ -1,0 +1,6 @@
+// Measures, money, figures and how they are shown.
+export * from './quantity';
+export * from './result';
+export * from './apportion';
+export * from './figure';
+export * from './format';

@@ -1,0 +1,32 @@
+// The branded measures everything inside is counted in: millimetres, square millimetres, seconds, degrees Celsius
+// and integer minor units of money. They are made only here, so that a length can't be passed where an area is meant.
+
+declare const brand: unique symbol;
+type Branded<Name extends string> = number & { readonly [brand]: Name };
+
+export type Mm = Branded<'mm'>;
+export type Mm2 = Branded<'mm2'>;
+export type Seconds = Branded<'s'>;
+export type Celsius = Branded<'celsius'>;
+/** An amount in whole minor units (cents) of the shop's currency. */
+export type Minor = Branded<'minor'>;
+
+export const mm = (value: number): Mm => value as Mm;
+export const mm2 = (value: number): Mm2 => value as Mm2;
+export const seconds = (value: number): Seconds => value as Seconds;
+export const celsius = (value: number): Celsius => value as Celsius;
+
+/** The amount as whole minor units. @throws when it is not a safe integer: rounding is done once, in `apportion`. */
+export function minor(value: number): Minor {
+  assert(Number.isSafeInteger(value), 'money is counted in whole minor units', value);
+  return value as Minor;
+}
+
+/** @throws Error when `condition` is false: a bug in the program, never something a seller did. */
+export function assert(condition: boolean, expectation: string, actual?: unknown): asserts condition {
+  if (!condition) throw new Error(`Expected: ${expectation}. Actual: ${String(actual)}`);
+}
+
+export const MM2_PER_M2 = 1_000_000;
+export const SECONDS_PER_HOUR = 3600;
+export const MM_PER_INCH = 25.4;
