@@ -1,0 +1,3 @@
+// What a piece costs.
+export * from './item-cost';
+export * from './layer-areas';

@@ -1,0 +1,58 @@
+// Where the vinyl of one layer goes: net, box and used, all true and side by side.
+
+import type { LayerMeasurement } from '../artwork';
+import { getKindFacts, type ShopFigures, type Vinyl } from '../materials';
+import { fail, figure, succeed, type Figure, type Result } from '../units';
+
+export type AreaBasis = 'net' | 'box' | 'used';
+export const AREA_BASES: readonly AreaBasis[] = ['used', 'box', 'net'];
+
+/** Areas for each piece, mm². Net ≤ box ≤ used. */
+export type LayerAreas = { readonly net: Figure; readonly box: Figure; readonly used: Figure; readonly stripLengthMm: number; readonly across: number; readonly turned: boolean };
+export type TooWideProblem = { readonly kind: 'wider-than-roll'; readonly vinylName: string; readonly needsMm: number; readonly usableMm: number; readonly shrinkTo: number };
+
+/**
+ * The three areas of one layer when `quantity` copies are cut side by side from the roll. The strip is cut off square,
+ * so its whole width is spent; it is shared by the pieces. Pieces are turned a quarter when that makes the strip
+ * shorter and the vinyl has no direction. Problem: wider than the roll either way, with the scale at which it fits.
+ */
+export function computeLayerAreas(input: { readonly layer: LayerMeasurement; readonly vinyl: Vinyl; readonly quantity: number; readonly shop: ShopFigures }): Result<LayerAreas, TooWideProblem> {
+  const { layer, vinyl, quantity, shop } = input;
+  const margin = 2 * shop.weedMarginMm;
+  const upright = { across: layer.box.width + margin, along: layer.box.height + margin };
+  const usableMm = vinyl.rollWidthMm - 2 * shop.cutterEdgeMm;
+  const ways = [{ ...upright, turned: false }];
+  if (!getKindFacts(vinyl.kind).hasDirection) ways.push({ across: upright.along, along: upright.across, turned: true });
+  const strips = ways
+    .map((way) => ({ ...way, fit: Math.floor(usableMm / way.across + FIT_SLACK) }))
+    .filter((way) => way.fit > 0)
+    .map((way) => ({ ...way, lengthMm: Math.ceil(quantity / way.fit) * way.along }))
+    .sort((a, b) => a.lengthMm - b.lengthMm);
+  const best = strips[0];
+  if (!best) {
+    const needsMm = Math.min(...ways.map((way) => way.across));
+    return fail({ kind: 'wider-than-roll', vinylName: vinyl.name, needsMm, usableMm, shrinkTo: Math.max(0, (usableMm - margin) / (needsMm - margin)) });
+  }
+  const boxMm2 = upright.across * upright.along;
+  const usedMm2 = (best.lengthMm * vinyl.rollWidthMm) / quantity;
+  return succeed({
+    stripLengthMm: best.lengthMm, across: best.fit, turned: best.turned,
+    net: figure('Net: what stays on', layer.netMm2, 'mm²', 'measured'),
+    box: figure('Box: with its margin', boxMm2, 'mm²', 'measured', {
+      how: '(width + 2 margins) × (height + 2 margins)',
+      parts: [figure('Width', layer.box.width, 'mm', 'measured'), figure('Height', layer.box.height, 'mm', 'measured'), figure('Margin', shop.weedMarginMm, 'mm', 'shop')],
+    }),
+    used: figure('Used: its share of the strip', usedMm2, 'mm²', 'computed', {
+      how: 'strip length × roll width ÷ pieces',
+      parts: [
+        figure(`Strip length${best.turned ? ', pieces turned' : ''}`, best.lengthMm, 'mm', 'computed'),
+        figure('Pieces side by side', best.fit, 'count', 'computed'),
+        figure('Roll width', vinyl.rollWidthMm, 'mm', 'maker'),
+        figure('Pieces', quantity, 'count', 'typed'),
+      ],
+    }),
+  });
+}
+
+/** A piece that fits to the last micrometre fits. */
+const FIT_SLACK = 1e-6;

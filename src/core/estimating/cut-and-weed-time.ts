@@ -1,0 +1,61 @@
+// How long a layer takes at the cutter and at the weeding table. Craft rule of thumb, to be moved by logged times later.
+
+import { countTinyBits, type LayerMeasurement } from '../artwork';
+import { getShopFigure, type ShopFigures } from '../materials';
+import { figure, type Figure } from '../units';
+
+/** Bits smaller than this stick to the hook, hide, and are lifted one by one. */
+export const TINY_BIT_MM2 = 4;
+
+/** Untaught estimates are this wide: real times of the same job differ by so much from shop to shop. */
+const CUT_BAND = { low: 0.85, high: 1.2 } as const;
+const WEED_BAND = { low: 0.7, high: 1.5 } as const;
+
+/** Machine seconds to cut one copy of a layer: path ÷ speed + slowing at corners + a lift for each contour. */
+export function estimateCutSeconds(layer: LayerMeasurement, shop: ShopFigures): Figure {
+  const value = layer.cutLengthMm / shop.cutterSpeed + layer.sharpCorners * shop.cutterCornerSeconds + layer.contours * shop.cutterLiftSeconds;
+  return figure('Cut, at the machine', value, 's', 'computed', {
+    how: 'path ÷ speed + corners × slowing + contours × lift',
+    low: value * CUT_BAND.low,
+    high: value * CUT_BAND.high,
+    parts: [
+      figure('Knife path', layer.cutLengthMm, 'mm', 'measured'),
+      getShopFigure(shop, 'cutterSpeed'),
+      figure('Sharp corners', layer.sharpCorners, 'count', 'measured'),
+      getShopFigure(shop, 'cutterCornerSeconds'),
+      figure('Contours', layer.contours, 'count', 'measured'),
+      getShopFigure(shop, 'cutterLiftSeconds'),
+    ],
+  });
+}
+
+/** Your seconds at the cutter for a whole batch of one layer: loading, and watching until it is sure to run well. */
+export function estimateCutHandsSeconds(batchMachineSeconds: number, shop: ShopFigures): Figure {
+  const watched = Math.min(shop.cutterWatchSeconds, batchMachineSeconds);
+  return figure('Cut, your hands', shop.cutterLoadSeconds + watched, 's', 'computed', {
+    how: 'load + watch, at most as long as it cuts',
+    parts: [getShopFigure(shop, 'cutterLoadSeconds'), figure('Watched', watched, 's', 'computed', { parts: [getShopFigure(shop, 'cutterWatchSeconds'), figure('The batch cuts', batchMachineSeconds, 's', 'computed')] })],
+  });
+}
+
+/** Seconds to weed one copy: (base + outside metres + cavities + tiny bits) × the vinyl's own factor. */
+export function estimateWeedSeconds(layer: LayerMeasurement, weedingFactor: number, shop: ShopFigures): Figure {
+  const tinyBits = countTinyBits(layer, TINY_BIT_MM2);
+  const plain = shop.weedBaseSeconds + (layer.outerLengthMm / 1000) * shop.weedPerMetreSeconds + layer.cavities * shop.weedPerCavitySeconds + tinyBits * shop.weedPerTinyBitSeconds;
+  const value = plain * weedingFactor;
+  return figure('Weed', value, 's', 'computed', {
+    how: '(base + metres outside + cavities + tiny bits) × factor of the vinyl',
+    low: value * WEED_BAND.low,
+    high: value * WEED_BAND.high,
+    parts: [
+      getShopFigure(shop, 'weedBaseSeconds'),
+      figure('Outer path', layer.outerLengthMm, 'mm', 'measured'),
+      getShopFigure(shop, 'weedPerMetreSeconds'),
+      figure('Cavities', layer.cavities, 'count', 'measured'),
+      getShopFigure(shop, 'weedPerCavitySeconds'),
+      figure('Bits under 4 mm²', tinyBits, 'count', 'measured'),
+      getShopFigure(shop, 'weedPerTinyBitSeconds'),
+      figure('Weeding factor of the vinyl', weedingFactor, 'factor', 'shop'),
+    ],
+  });
+}

@@ -1,0 +1,2 @@
+// Cutting and weeding times.
+export * from './cut-and-weed-time';

@@ -1,0 +1,76 @@
+// The shop's own figures that every estimate and cost rests on: what each means, its unit, its range and its default.
+
+import { figure, type Figure, type Unit } from '../units';
+
+type Spec = { readonly label: string; readonly unit: Unit; readonly start: number; readonly least: number; readonly most: number };
+const spec = (label: string, unit: Unit, start: number, least: number, most: number): Spec => ({ label, unit, start, least, most });
+
+export const SHOP_FIGURES = {
+  wagePerHour: spec('Your hour', 'money/h', 1500, 0, 100_000),
+  wageGoalPerHour: spec('What an hour should earn', 'money/h', 1800, 0, 100_000),
+  marginGoal: spec('Margin you aim for', 'share', 0.35, 0, 0.95),
+  feeShare: spec('Fee, share of the price', 'share', 0.045, 0, 0.9),
+  feeFixed: spec('Fee, fixed for each sale', 'money', 30, 0, 100_000),
+  spoilageShare: spec('Pieces that go wrong', 'share', 0.04, 0, 0.9),
+  packaging: spec('Packaging for each piece', 'money', 35, 0, 1_000_000),
+
+  setupSeconds: spec('Set-up of a batch', 's', 420, 0, 86_400),
+  setupPerVinylSeconds: spec('Set-up for each vinyl', 's', 150, 0, 86_400),
+  checkSeconds: spec('Check, fold and pack a piece', 's', 75, 0, 86_400),
+
+  cutterSpeed: spec('Cutter speed', 'mm/s', 60, 1, 2000),
+  cutterCornerSeconds: spec('Slowing at a sharp corner', 's', 0.12, 0, 10),
+  cutterLiftSeconds: spec('Lift and travel for each contour', 's', 0.5, 0, 60),
+  cutterLoadSeconds: spec('Load and line up', 's', 90, 0, 86_400),
+  cutterWatchSeconds: spec('Watched at the start', 's', 120, 0, 86_400),
+  cutterRatePerHour: spec('Cutter, machine hour', 'money/h', 140, 0, 100_000),
+  cutterEdgeMm: spec('Edge the rollers need, each side', 'mm', 10, 0, 200),
+  weedMarginMm: spec('Weed margin, each side', 'mm', 6, 0, 100),
+
+  weedBaseSeconds: spec('Weeding, for each layer', 's', 20, 0, 3600),
+  weedPerMetreSeconds: spec('Weeding, for each metre outside', 's', 25, 0, 3600),
+  weedPerCavitySeconds: spec('Weeding, for each cavity', 's', 4, 0, 600),
+  weedPerTinyBitSeconds: spec('Weeding, for each bit under 4 mm²', 's', 5, 0, 600),
+
+  pressLayOutSeconds: spec('Lay out a blank', 's', 25, 0, 3600),
+  prePressSeconds: spec('Pre-press', 's', 5, 0, 600),
+  pressPlaceSeconds: spec('Place a layer', 's', 25, 0, 3600),
+  pressTackSeconds: spec('Tack a layer', 's', 4, 0, 120),
+  pressPeelSeconds: spec('Peel a carrier', 's', 8, 0, 3600),
+  rePressSeconds: spec('Re-press, covered', 's', 4, 0, 120),
+  pressWarmUpSeconds: spec('Press warm-up', 's', 720, 0, 86_400),
+  pressWatts: spec('Press power', 'W', 1600, 0, 20_000),
+  energyPerKwh: spec('Electricity', 'money/kWh', 31, 0, 10_000),
+  applySeconds: spec('Clean, tape and burnish', 's', 70, 0, 3600),
+
+  tapePerM2: spec('Transfer tape', 'money/m²', 210, 0, 1_000_000),
+  tapeUses: spec('Uses of a piece of tape', 'count', 2, 1, 100),
+  bladePrice: spec('Blade', 'money', 900, 0, 1_000_000),
+  bladeLifeMetres: spec('Metres in a blade', 'count', 2500, 1, 1_000_000),
+  matPrice: spec('Cutting mat', 'money', 1100, 0, 1_000_000),
+  matLifeLoads: spec('Loads on a mat', 'count', 60, 1, 1_000_000),
+  coverSheetPrice: spec('Cover sheet', 'money', 320, 0, 1_000_000),
+  coverSheetPresses: spec('Presses under a cover sheet', 'count', 80, 1, 1_000_000),
+
+  dayStartHour: spec('The working day begins at', 'count', 9, 0, 23),
+  hoursMonday: spec('Monday', 'count', 6, 0, 24),
+  hoursTuesday: spec('Tuesday', 'count', 6, 0, 24),
+  hoursWednesday: spec('Wednesday', 'count', 6, 0, 24),
+  hoursThursday: spec('Thursday', 'count', 6, 0, 24),
+  hoursFriday: spec('Friday', 'count', 6, 0, 24),
+  hoursSaturday: spec('Saturday', 'count', 0, 0, 24),
+  hoursSunday: spec('Sunday', 'count', 0, 0, 24),
+} as const satisfies Record<string, Spec>;
+
+export type ShopFigureKey = keyof typeof SHOP_FIGURES;
+export type ShopFigures = { readonly [Key in ShopFigureKey]: number };
+export const SHOP_FIGURE_KEYS = Object.keys(SHOP_FIGURES) as readonly ShopFigureKey[];
+export const DEFAULT_SHOP_FIGURES = Object.fromEntries(SHOP_FIGURE_KEYS.map((key) => [key, SHOP_FIGURES[key].start])) as ShopFigures;
+
+export type ShopIdentity = { readonly name: string; readonly currency: string; readonly locale: string; readonly timeZone: string };
+
+/** A figure of the shop; one that still has its first value is shown as a default. */
+export function getShopFigure(figures: ShopFigures, key: ShopFigureKey): Figure {
+  const { label, unit, start } = SHOP_FIGURES[key];
+  return figure(label, figures[key], unit, figures[key] === start ? 'default' : 'shop');
+}

@@ -1,0 +1,3 @@
+// Parts, units, orders, and what they really took.
+export * from './part';
+export * from './order';

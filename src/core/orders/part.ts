@@ -1,0 +1,80 @@
+// The state of one part (unit × layer), folded from the facts that happened to it. Facts are only ever added.
+
+export type PartState = 'to-cut' | 'cut' | 'weeded' | 'pressed' | 'checked';
+export const PART_STATES: readonly PartState[] = ['to-cut', 'cut', 'weeded', 'pressed', 'checked'];
+
+export type Station = 'cut' | 'weed' | 'press' | 'check';
+export const STATIONS: readonly Station[] = ['cut', 'weed', 'press', 'check'];
+
+export const SPOILAGE_CAUSES = ['cut', 'mirrored-wrong', 'weeding', 'lifted', 'crooked', 'scorched', 'wrong-text', 'wrong-colour', 'other'] as const;
+export type SpoilageCause = (typeof SPOILAGE_CAUSES)[number];
+
+export type PartEventKind = PartState | 'spoiled' | 'undone';
+export type PartEvent = {
+  readonly id: number;
+  readonly partId: number;
+  readonly kind: Exclude<PartEventKind, 'to-cut'>;
+  readonly atMs: number;
+  /** The event taken back, for 'undone'. */
+  readonly undoes: number | null;
+  readonly cause: SpoilageCause | null;
+  /** The blank went with it: true on one part of the unit only. */
+  readonly blankLost: boolean;
+};
+
+export type PartStory = {
+  readonly state: PartState;
+  /** How often it was cut, spoiled ones included. */
+  readonly cuts: number;
+  readonly spoiled: number;
+  readonly blanksLost: number;
+  /** Spoiled and not yet cut again: a broken tooth. */
+  readonly broken: boolean;
+};
+
+/** What each station makes of a part, and what it must be before. */
+export const STATION_STEPS: Readonly<Record<Station, { readonly from: PartState; readonly to: PartState }>> = {
+  cut: { from: 'to-cut', to: 'cut' },
+  weed: { from: 'cut', to: 'weeded' },
+  press: { from: 'weeded', to: 'pressed' },
+  check: { from: 'pressed', to: 'checked' },
+};
+
+/** The story of one part from its events, in order of id; events taken back count as if they had not been. */
+export function foldPart(events: readonly PartEvent[]): PartStory {
+  const undone = new Set(events.filter((event) => event.kind === 'undone').map((event) => event.undoes));
+  let state: PartState = 'to-cut';
+  let cuts = 0, spoiled = 0, blanksLost = 0, broken = false;
+  for (const event of events) {
+    if (event.kind === 'undone' || undone.has(event.id)) continue;
+    if (event.kind === 'spoiled') {
+      state = 'to-cut';
+      spoiled++;
+      broken = true;
+      if (event.blankLost) blanksLost++;
+      continue;
+    }
+    state = event.kind;
+    if (event.kind === 'cut') {
+      cuts++;
+      broken = false;
+    }
+  }
+  return { state, cuts, spoiled, blanksLost, broken };
+}
+
+/** How far along a state is, 0 (to cut) to 4 (checked). */
+export const rankState = (state: PartState): number => PART_STATES.indexOf(state);
+
+export function findSlowest(states: readonly PartState[]): PartState {
+  return states.reduce<PartState>((slowest, state) => (rankState(state) < rankState(slowest) ? state : slowest), 'checked');
+}
+
+/** A unit waits at press until all its parts are weeded, and at check until all are pressed; cut and weed take parts singly. */
+export function findReadyParts<T extends { readonly unitId: number; readonly state: PartState }>(station: Station, parts: readonly T[]): readonly T[] {
+  const { from } = STATION_STEPS[station];
+  if (station === 'cut' || station === 'weed') return parts.filter((part) => part.state === from);
+  const slowest = new Map<number, PartState>();
+  for (const part of parts) slowest.set(part.unitId, findSlowest([slowest.get(part.unitId) ?? 'checked', part.state]));
+  return parts.filter((part) => part.state === from && slowest.get(part.unitId) === from);
+}

@@ -1,0 +1,2 @@
+// How a piece is pressed or applied.
+export * from './press-plan';

@@ -1,0 +1,133 @@
+// The steps that put the layers of one piece on its blank, with temperature, seconds and what is hands and what is waiting.
+
+import { getCeiling, getKindFacts, getShopFigure, type Blank, type Peel, type Pressure, type ShopFigures, type Vinyl } from '../materials';
+import { fail, figure, succeed, type Figure, type Result } from '../units';
+
+export type PressStepKind = 'lay-out' | 'pre-press' | 'place' | 'tack' | 'press' | 'wait' | 'peel' | 're-press' | 'apply';
+export type PressStep = {
+  readonly kind: PressStepKind;
+  readonly seconds: number;
+  /** False while the piece cools and the next one can be pressed. */
+  readonly attended: boolean;
+  readonly vinylName?: string;
+  readonly temperatureC?: number;
+  readonly pressure?: Pressure;
+  readonly peel?: Peel;
+  readonly covered?: boolean;
+};
+
+export type PressPlan = {
+  readonly steps: readonly PressStep[];
+  /** Null when nothing is pressed with heat. */
+  readonly temperatureC: number | null;
+  readonly handsSeconds: Figure;
+  readonly waitSeconds: number;
+  /** Times the press closes: what wears the cover sheet and takes energy. */
+  readonly closures: number;
+  readonly cautions: readonly PressCaution[];
+};
+
+export type PressProblem =
+  | { readonly kind: 'no-safe-window'; readonly vinylName: string; readonly needsC: number; readonly blankName: string; readonly ceilingC: number }
+  | { readonly kind: 'windows-apart'; readonly vinylNames: readonly [string, string]; readonly lowC: number; readonly highC: number }
+  | { readonly kind: 'blank-takes-no-heat'; readonly vinylName: string; readonly blankName: string };
+export type PressCaution =
+  | { readonly kind: 'nothing-over'; readonly lower: string; readonly upper: string }
+  | { readonly kind: 'hot-platen' }
+  | { readonly kind: 'drinkware' }
+  | { readonly kind: 'cure'; readonly hours: number };
+
+/** Cooling before the carrier comes off, seconds: warm is barely warm to the hand, cold is hand-cool. */
+const PEEL_WAIT_SECONDS: Readonly<Record<Peel, number>> = { hot: 0, warm: 15, cold: 45 };
+const CURE_HOURS = 24;
+
+export type PlanLayer = { readonly vinyl: Vinyl };
+
+/** The plan for one piece, base layer first, every layer tacked but the last. Problems: where no safe temperature exists. */
+export function planPressing(input: { readonly layers: readonly PlanLayer[]; readonly blank: Blank; readonly shop: ShopFigures }): Result<PressPlan, PressProblem> {
+  const { layers, blank, shop } = input;
+  const hot = layers.filter(({ vinyl }) => getKindFacts(vinyl.kind).family === 'heat').map(({ vinyl }) => vinyl);
+  const window = findSafeWindow(hot, blank);
+  if (!window.ok) return window;
+  const temperatureC = window.value;
+  const steps: PressStep[] = [{ kind: 'lay-out', seconds: shop.pressLayOutSeconds, attended: true }];
+  if (temperatureC !== null) steps.push({ kind: 'pre-press', seconds: shop.prePressSeconds, attended: true, temperatureC });
+  let heated = 0;
+  for (const { vinyl } of layers) {
+    if (temperatureC === null || !vinyl.press) {
+      steps.push({ kind: 'apply', seconds: shop.applySeconds, attended: true, vinylName: vinyl.name });
+      continue;
+    }
+    heated++;
+    steps.push(...pressLayer({ vinyl, temperatureC, last: heated === hot.length, covered: heated > 1, shop }));
+  }
+  if (temperatureC !== null) steps.push({ kind: 're-press', seconds: shop.rePressSeconds, attended: true, temperatureC, covered: true });
+  return succeed(summarise(steps, temperatureC, findCautions(layers, blank, temperatureC), shop));
+}
+
+function pressLayer(input: { vinyl: Vinyl; temperatureC: number; last: boolean; covered: boolean; shop: ShopFigures }): PressStep[] {
+  const { vinyl, temperatureC, last, covered, shop } = input;
+  const setting = vinyl.press!;
+  const named = { vinylName: vinyl.name };
+  const wait = PEEL_WAIT_SECONDS[setting.peel];
+  return [
+    { kind: 'place', seconds: shop.pressPlaceSeconds, attended: true, ...named },
+    { kind: last ? 'press' : 'tack', seconds: last ? setting.seconds : shop.pressTackSeconds, attended: true, temperatureC, pressure: setting.pressure, covered, ...named },
+    ...(wait > 0 ? [{ kind: 'wait', seconds: wait, attended: false, peel: setting.peel, ...named } as const] : []),
+    { kind: 'peel', seconds: shop.pressPeelSeconds, attended: true, peel: setting.peel, ...named },
+  ];
+}
+
+/** The temperature all vinyls and the blank allow: the gentlest that every vinyl sticks at; null when nothing is heated. */
+function findSafeWindow(hot: readonly Vinyl[], blank: Blank): Result<number | null, PressProblem> {
+  const ceilingC = blank.heating === 'none' ? null : getCeiling(blank);
+  let lowC = -Infinity, highC = ceilingC ?? Infinity;
+  let lowest: Vinyl | null = null, highest: Vinyl | null = null;
+  for (const vinyl of hot) {
+    const { press } = vinyl;
+    if (!press) continue;
+    if (ceilingC === null) return fail({ kind: 'blank-takes-no-heat', vinylName: vinyl.name, blankName: blank.name });
+    if (press.lowC > ceilingC) return fail({ kind: 'no-safe-window', vinylName: vinyl.name, needsC: press.lowC, blankName: blank.name, ceilingC });
+    if (press.lowC > lowC) [lowC, highest] = [press.lowC, vinyl];
+    if (press.highC < highC) [highC, lowest] = [press.highC, vinyl];
+  }
+  if (!highest) return succeed(null);
+  if (lowC > highC) return fail({ kind: 'windows-apart', vinylNames: [lowest?.name ?? blank.name, highest.name], lowC, highC });
+  return succeed(Math.round((lowC + highC) / 2));
+}
+
+function findCautions(layers: readonly PlanLayer[], blank: Blank, temperatureC: number | null): PressCaution[] {
+  const cautions: PressCaution[] = [];
+  if (temperatureC !== null) cautions.push({ kind: 'hot-platen' });
+  if (blank.heating === 'wrap') cautions.push({ kind: 'drinkware' });
+  if (layers.some(({ vinyl }) => getKindFacts(vinyl.kind).family === 'adhesive')) cautions.push({ kind: 'cure', hours: CURE_HOURS });
+  layers.slice(0, -1).forEach(({ vinyl }, index) => {
+    if (!getKindFacts(vinyl.kind).takesLayers) cautions.push({ kind: 'nothing-over', lower: vinyl.name, upper: layers[index + 1]!.vinyl.name });
+  });
+  return cautions;
+}
+
+function summarise(steps: readonly PressStep[], temperatureC: number | null, cautions: readonly PressCaution[], shop: ShopFigures): PressPlan {
+  const hands = steps.filter((step) => step.attended);
+  const handsSeconds = hands.reduce((sum, step) => sum + step.seconds, 0);
+  return {
+    steps, temperatureC, cautions,
+    waitSeconds: steps.filter((step) => !step.attended).reduce((sum, step) => sum + step.seconds, 0),
+    closures: steps.filter((step) => step.kind === 'press' || step.kind === 'tack' || step.kind === 're-press').length,
+    handsSeconds: figure(temperatureC === null ? 'Tape and place' : 'Press', handsSeconds, 's', 'computed', {
+      how: 'sum of the steps; while a piece cools you press the next',
+      parts: hands.map((step) => figure(`${STEP_LABELS[step.kind]}${step.vinylName ? `: ${step.vinylName}` : ''}`, step.seconds, 's', sourceOf(step, shop))),
+    }),
+  };
+}
+
+export const STEP_LABELS: Readonly<Record<PressStepKind, string>> = {
+  'lay-out': 'Lay out', 'pre-press': 'Pre-press', place: 'Place', tack: 'Tack', press: 'Press', wait: 'Let it cool', peel: 'Peel', 're-press': 'Re-press, covered', apply: 'Clean, tape, burnish',
+};
+
+const STEP_FIGURES = { 'lay-out': 'pressLayOutSeconds', 'pre-press': 'prePressSeconds', place: 'pressPlaceSeconds', tack: 'pressTackSeconds', peel: 'pressPeelSeconds', 're-press': 'rePressSeconds', apply: 'applySeconds' } as const;
+
+function sourceOf(step: PressStep, shop: ShopFigures): Figure['source'] {
+  if (step.kind === 'press') return 'maker';
+  return step.kind === 'wait' ? 'default' : getShopFigure(shop, STEP_FIGURES[step.kind]).source;
+}

@@ -1,0 +1,2 @@
+// What to ask, and what it leaves.
+export * from './price';

@@ -1,0 +1,92 @@
+// From a cost to a price and back: fees, margin, markup and what an hour earns.
+
+import type { ItemCost } from '../costing';
+import { getShopFigure, type ShopFigures } from '../materials';
+import { fail, figure, minor, roundMoney, SECONDS_PER_HOUR, succeed, type Figure, type Minor, type Result } from '../units';
+
+export type PriceReading = {
+  readonly price: Figure;
+  readonly fee: Figure;
+  /** What is left of the price after the fee and the full cost with risk. */
+  readonly yours: Figure;
+  /** Share of the price; null at a price of nought. */
+  readonly margin: Figure | null;
+  /** Share of the cost; null at a cost of nought. */
+  readonly markup: Figure | null;
+  /** Minor units an hour; null where no time is spent. */
+  readonly hourEarns: Figure | null;
+};
+
+export type PriceProblem = { readonly kind: 'goal-beyond-price'; readonly feeShare: number; readonly goalShare: number };
+
+/** The channel's fee on one sale at this price: share × price, rounded to the cent, plus the fixed part. */
+export function computeFee(price: number, shop: ShopFigures): Minor {
+  return minor(roundMoney(price * shop.feeShare) + shop.feeFixed);
+}
+
+/** What a price leaves. Margin is of the price, markup is of the cost. */
+export function readPrice(price: Minor, cost: ItemCost, shop: ShopFigures): PriceReading {
+  const fee = computeFee(price, shop);
+  const risk = cost.withRisk;
+  const yours = price - fee - risk.value;
+  const priceFigure = figure('Price', price, 'money', 'typed');
+  const feeFigure = figure('Fee', fee, 'money', 'computed', { how: 'share × price + fixed part', parts: [getShopFigure(shop, 'feeShare'), priceFigure, getShopFigure(shop, 'feeFixed')] });
+  const yoursFigure = figure('Yours', yours, 'money', 'computed', { how: 'price − fee − full cost with risk', parts: [priceFigure, feeFigure, risk] });
+  const riskShare = risk.value - cost.full.value;
+  const forHours = price - fee - cost.cash.value - riskShare;
+  const hours = cost.handsSeconds.value / SECONDS_PER_HOUR;
+  return {
+    price: priceFigure,
+    fee: feeFigure,
+    yours: yoursFigure,
+    margin: price === 0 ? null : figure('Margin, of the price', yours / price, 'share', 'computed', { how: 'yours ÷ price', parts: [yoursFigure, priceFigure] }),
+    markup: risk.value === 0 ? null : figure('Markup, of the cost', yours / risk.value, 'share', 'computed', { how: 'yours ÷ full cost with risk', parts: [yoursFigure, risk] }),
+    hourEarns: hours === 0 ? null : figure('An hour earns', forHours / hours, 'money/h', 'computed', {
+      how: '(price − fee − cash cost − what goes wrong) ÷ your time',
+      parts: [priceFigure, feeFigure, cost.cash, figure('What goes wrong', riskShare, 'money', 'computed'), cost.handsSeconds],
+    }),
+  };
+}
+
+/** The lowest price in whole cents that reaches the margin: (cost + fixed fee) ÷ (1 − fee share − margin). */
+export function priceForMargin(margin: number, cost: ItemCost, shop: ShopFigures): Result<Figure, PriceProblem> {
+  const room = 1 - shop.feeShare - margin;
+  // Binary fractions: 0.55 + 0.45 misses one by 1e-16.
+  if (room <= 1e-9) return fail({ kind: 'goal-beyond-price', feeShare: shop.feeShare, goalShare: margin });
+  const price = lowestPrice((cost.withRisk.value + shop.feeFixed) / room, (candidate) => candidate - computeFee(candidate, shop) - cost.withRisk.value >= margin * candidate - TOLERANCE);
+  return succeed(figure(margin === 0 ? 'Floor' : 'Price for your margin', price, 'money', 'computed', {
+    how: '(full cost with risk + fixed fee) ÷ (1 − fee share − margin), up to the next cent',
+    parts: [cost.withRisk, getShopFigure(shop, 'feeFixed'), getShopFigure(shop, 'feeShare'), figure('Margin', margin, 'share', 'shop')],
+  }));
+}
+
+/** The price that leaves this markup on the cost: (cost × (1 + markup) + fixed fee) ÷ (1 − fee share). */
+export function priceForMarkup(markup: number, cost: ItemCost, shop: ShopFigures): Result<Figure, PriceProblem> {
+  return priceForAmount('Price for this markup', cost.withRisk.value * (1 + markup), [cost.withRisk, figure('Markup', markup, 'share', 'typed')], shop);
+}
+
+/** The price at which an hour earns `wagePerHour`: cash, risk and the hours at that wage, before the fee. */
+export function priceForWage(wagePerHour: number, cost: ItemCost, shop: ShopFigures): Result<Figure, PriceProblem> {
+  const riskShare = cost.withRisk.value - cost.full.value;
+  const hours = cost.handsSeconds.value / SECONDS_PER_HOUR;
+  return priceForAmount('Price for your wage goal', cost.cash.value + riskShare + wagePerHour * hours, [cost.cash, figure('What goes wrong', riskShare, 'money', 'computed'), figure('Wage goal', wagePerHour, 'money/h', 'shop'), cost.handsSeconds], shop);
+}
+
+export const computeFloor = (cost: ItemCost, shop: ShopFigures): Result<Figure, PriceProblem> => priceForMargin(0, cost, shop);
+
+function priceForAmount(label: string, left: number, parts: readonly Figure[], shop: ShopFigures): Result<Figure, PriceProblem> {
+  const room = 1 - shop.feeShare;
+  if (room <= 1e-9) return fail({ kind: 'goal-beyond-price', feeShare: shop.feeShare, goalShare: 0 });
+  const price = lowestPrice((left + shop.feeFixed) / room, (candidate) => candidate - computeFee(candidate, shop) >= left - TOLERANCE);
+  return succeed(figure(label, price, 'money', 'computed', { how: '(what must be left + fixed fee) ÷ (1 − fee share), up to the next cent', parts: [...parts, getShopFigure(shop, 'feeFixed'), getShopFigure(shop, 'feeShare')] }));
+}
+
+const TOLERANCE = 1e-6;
+
+/** The fee is rounded to the cent, so the exact solution can be a cent or two off: go down while it holds, up until it does. */
+function lowestPrice(near: number, holds: (candidate: number) => boolean): Minor {
+  let price = Math.ceil(near - TOLERANCE);
+  while (price > 0 && holds(price - 1)) price--;
+  while (!holds(price)) price++;
+  return minor(price);
+}

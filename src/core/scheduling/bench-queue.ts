@@ -1,0 +1,73 @@
+// What lies ready at each station, gathered into batches that are done in one go, the most urgent first.
+
+import { findReadyParts, STATIONS, type PartState, type Station } from '../orders';
+
+/** A part as the bench sees it. */
+export type BenchPart = {
+  readonly partId: number;
+  readonly unitId: number;
+  readonly unitNumber: number;
+  readonly orderId: number;
+  readonly lineId: number;
+  readonly dueDay: string;
+  readonly vinylId: number;
+  readonly layerIndex: number;
+  readonly state: PartState;
+  readonly broken: boolean;
+  readonly estimates: Readonly<Record<Station, number>>;
+};
+
+export type Batch<T extends BenchPart> = {
+  readonly key: string;
+  readonly station: Station;
+  readonly dueDay: string;
+  readonly parts: readonly T[];
+  readonly unitCount: number;
+  readonly seconds: number;
+};
+
+/** Cut one load for each vinyl, across orders; weed one layer of a line; press and check a line's units. */
+function getBatchKey(station: Station, part: BenchPart): string {
+  switch (station) {
+    case 'cut':
+      return `vinyl-${part.vinylId}`;
+    case 'weed':
+      return `line-${part.lineId}-layer-${part.layerIndex}`;
+    case 'press':
+    case 'check':
+      return `line-${part.lineId}`;
+    default:
+      return station satisfies never;
+  }
+}
+
+/** Batches at a station, by due day, recuts first within a day, then as they came in. */
+export function gatherBatches<T extends BenchPart>(station: Station, parts: readonly T[]): readonly Batch<T>[] {
+  const groups = new Map<string, T[]>();
+  for (const part of findReadyParts(station, parts)) {
+    const key = getBatchKey(station, part);
+    const group = groups.get(key);
+    if (group) group.push(part);
+    else groups.set(key, [part]);
+  }
+  const batches = [...groups].map(([key, members]): Batch<T> => {
+    const sorted = [...members].sort((a, b) => compareText(a.dueDay, b.dueDay) || Number(b.broken) - Number(a.broken) || a.partId - b.partId);
+    return {
+      key, station, parts: sorted, dueDay: sorted[0]!.dueDay,
+      unitCount: new Set(members.map((part) => part.unitId)).size,
+      seconds: members.reduce((sum, part) => sum + part.estimates[station], 0),
+    };
+  });
+  return batches.sort((a, b) => compareText(a.dueDay, b.dueDay) || Number(b.parts[0]!.broken) - Number(a.parts[0]!.broken) || a.parts[0]!.partId - b.parts[0]!.partId);
+}
+
+const compareText = (a: string, b: string): number => (a < b ? -1 : a > b ? 1 : 0);
+
+export type NextActions<T extends BenchPart> = { readonly hands: Batch<T> | null; readonly cutter: Batch<T> | null; readonly press: Batch<T> | null };
+
+/** The next batch for the cutter, the press and free hands (weeding or checking), by due day; what is nearly done goes first. */
+export function proposeNext<T extends BenchPart>(parts: readonly T[]): NextActions<T> {
+  const at = Object.fromEntries(STATIONS.map((station) => [station, gatherBatches(station, parts)[0] ?? null])) as Record<Station, Batch<T> | null>;
+  const hands = [at.check, at.weed].filter((batch): batch is Batch<T> => batch !== null).sort((a, b) => compareText(a.dueDay, b.dueDay))[0] ?? null;
+  return { hands, cutter: at.cut, press: at.press };
+}

@@ -1,0 +1,40 @@
+// How much working time lies between now and a day, from the shop's hours. Knows calendars, not orders.
+
+import { Temporal } from 'temporal-polyfill';
+import type { ShopFigures } from '../materials';
+import { SECONDS_PER_HOUR } from '../units';
+
+const WEEKDAY_HOURS = ['hoursMonday', 'hoursTuesday', 'hoursWednesday', 'hoursThursday', 'hoursFriday', 'hoursSaturday', 'hoursSunday'] as const;
+
+/** The calendar day, as YYYY-MM-DD, at an instant in a time zone. */
+export function getDay(nowMs: number, timeZone: string): string {
+  return Temporal.Instant.fromEpochMilliseconds(nowMs).toZonedDateTimeISO(timeZone).toPlainDate().toString();
+}
+
+export function addDays(day: string, days: number): string {
+  return Temporal.PlainDate.from(day).add({ days }).toString();
+}
+
+/** Whole days from one day to another, negative when it lies before. */
+export function countDays(from: string, to: string): number {
+  return Temporal.PlainDate.from(from).until(Temporal.PlainDate.from(to)).days;
+}
+
+/** Working seconds from now to the end of `day`, both of the shop's time zone; nought when the day is past. */
+export function computeFreeSeconds(input: { readonly nowMs: number; readonly day: string; readonly timeZone: string; readonly shop: ShopFigures }): number {
+  const { nowMs, timeZone, shop } = input;
+  const now = Temporal.Instant.fromEpochMilliseconds(nowMs).toZonedDateTimeISO(timeZone);
+  const last = Temporal.PlainDate.from(input.day);
+  let free = 0;
+  let day = now.toPlainDate();
+  for (let count = 0; Temporal.PlainDate.compare(day, last) <= 0 && count < DAYS_AHEAD_AT_MOST; count++) {
+    const hours = shop[WEEKDAY_HOURS[day.dayOfWeek - 1]!];
+    const begins = day.toZonedDateTime({ timeZone, plainTime: { hour: shop.dayStartHour } }).epochMilliseconds;
+    const ends = begins + hours * SECONDS_PER_HOUR * 1000;
+    free += Math.max(0, ends - Math.max(begins, nowMs)) / 1000;
+    day = day.add({ days: 1 });
+  }
+  return free;
+}
+
+const DAYS_AHEAD_AT_MOST = 400;

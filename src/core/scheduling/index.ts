@@ -1,0 +1,5 @@
+// Due days, slack, queues and the day's tape.
+export * from './free-time';
+export * from './slack';
+export * from './bench-queue';
+export * from './day-tape';
