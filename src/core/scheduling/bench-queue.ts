@@ -1,6 +1,7 @@
 // What lies ready at each station, gathered into batches that are done in one go, the most urgent first.
 
 import { findReadyParts, STATIONS, type PartState, type Station } from '../orders';
+import { groupBy } from '../units';
 
 /** A part as the bench sees it. */
 export type BenchPart = {
@@ -43,13 +44,7 @@ function getBatchKey(station: Station, part: BenchPart): string {
 
 /** Batches at a station, by due day, recuts first within a day, then as they came in. */
 export function gatherBatches<T extends BenchPart>(station: Station, parts: readonly T[]): readonly Batch<T>[] {
-  const groups = new Map<string, T[]>();
-  for (const part of findReadyParts(station, parts)) {
-    const key = getBatchKey(station, part);
-    const group = groups.get(key);
-    if (group) group.push(part);
-    else groups.set(key, [part]);
-  }
+  const groups = groupBy(findReadyParts(station, parts), (part) => getBatchKey(station, part));
   const batches = [...groups].map(([key, members]): Batch<T> => {
     const sorted = [...members].sort((a, b) => compareText(a.dueDay, b.dueDay) || Number(b.broken) - Number(a.broken) || a.partId - b.partId);
     return {

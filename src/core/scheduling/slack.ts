@@ -1,7 +1,7 @@
 // Whether each order can still be in time: hours free until it is due, less the hours needed by it and all due before.
 
 import type { ShopFigures } from '../materials';
-import { figure, type Figure } from '../units';
+import { figure, groupBy, type Figure } from '../units';
 import { computeFreeSeconds } from './free-time';
 
 export type Waiting = { readonly orderId: number; readonly dueDay: string; readonly neededSeconds: number };
@@ -13,8 +13,7 @@ export type Waiting = { readonly orderId: number; readonly dueDay: string; reado
 export function computeSlack(input: { readonly orders: readonly Waiting[]; readonly nowMs: number; readonly timeZone: string; readonly shop: ShopFigures }): ReadonlyMap<number, Figure> {
   const { orders, ...calendar } = input;
   const slack = new Map<number, Figure>();
-  const byDay = new Map<string, Waiting[]>();
-  for (const order of orders) byDay.set(order.dueDay, [...(byDay.get(order.dueDay) ?? []), order]);
+  const byDay = groupBy(orders, (order) => order.dueDay);
   let needed = 0;
   for (const day of [...byDay.keys()].sort()) {
     const due = byDay.get(day)!;

@@ -4,3 +4,4 @@ export * from './result';
 export * from './apportion';
 export * from './figure';
 export * from './format';
+export * from './group';
