@@ -1,0 +1,14 @@
+// Builds the pages and the server, and the small programs that run beside it.
+
+import { build } from 'esbuild';
+import { rmSync } from 'node:fs';
+import { join } from 'node:path';
+import { root, run } from './prepare.mjs';
+
+rmSync(join(root, 'dist'), { recursive: true, force: true });
+const status = run('npx', ['--no-install', 'astro', 'build'], { env: { NODE_ENV: 'production' } });
+if (status !== 0) process.exit(status);
+await build({
+  entryPoints: { 'measure-thread': join(root, 'src/server/threads/measure-thread.ts'), 'open-shop': join(root, 'src/server/open-shop.ts') },
+  outdir: join(root, 'dist', 'tools'), outExtension: { '.js': '.mjs' }, bundle: true, platform: 'node', format: 'esm', target: 'node20', packages: 'external', logLevel: 'warning',
+});

@@ -1,0 +1,36 @@
+// The HTTP server: compressed answers, hashed files cached for good, everything else to the app.
+
+import { createServer } from 'node:http';
+import { join } from 'node:path';
+import { pathToFileURL } from 'node:url';
+import compression from 'compression';
+import sirv from 'sirv';
+
+export async function serve() {
+  const root = process.env.CHIRAL_ROOT;
+  const host = process.env.HOST || '127.0.0.1';
+  const port = Number(process.env.PORT || 4321);
+  const { handler } = await import(pathToFileURL(join(root, 'dist', 'server', 'entry.mjs')).href);
+  const compress = compression();
+  const files = sirv(join(root, 'dist', 'client'), {
+    setHeaders: (response, path) => {
+      response.setHeader('Cache-Control', path.startsWith('/_astro/') ? 'public, max-age=31536000, immutable' : 'public, max-age=3600');
+      response.setHeader('X-Content-Type-Options', 'nosniff');
+    },
+  });
+  const server = createServer((request, response) => {
+    compress(request, response, () => files(request, response, () => handler(request, response, (error) => {
+      response.statusCode = error ? 500 : 404;
+      response.end(error ? 'Something went wrong.' : 'Not here.');
+    })));
+  });
+  server.on('error', (error) => {
+    console.error(error.code === 'EADDRINUSE' ? `Port ${port} is taken, perhaps by another Chiral. Stop that one, or choose another: PORT=4322 npm start` : error.message);
+    process.exit(1);
+  });
+  const stop = () => server.close(() => process.exit(0)) && server.closeAllConnections();
+  process.on('SIGTERM', stop);
+  process.on('SIGINT', stop);
+  await new Promise((resolve) => server.listen(port, host, resolve));
+  console.log(`${process.env.CHIRAL_DEMO === '1' ? 'The demo shop' : 'Your shop'} is open at http://${host === '127.0.0.1' ? 'localhost' : host}:${port}`);
+}

@@ -1,0 +1,2 @@
+// What may be entered.
+export * from './inputs';

@@ -1,0 +1,112 @@
+// What the seller may enter for each thing that is kept. The same schema checks the form and the request.
+
+import * as yup from 'yup';
+import { WIDTH_RANGE_MM } from '../artwork';
+import { AREA_BASES, type AreaBasis } from '../costing';
+import { FABRIC_NAMES, HEATINGS, PEELS, PRESSURES, SHOP_FIGURE_KEYS, SHOP_FIGURES, VINYL_KIND_NAMES, type Fabric, type Heating, type Peel, type Pressure, type VinylKind } from '../materials';
+import { SPOILAGE_CAUSES, STATIONS, type SpoilageCause, type Station } from '../orders';
+import { hexColour, money, numberBetween, optionalText, rowId, shortText, wholeBetween } from './rules';
+
+const oneOf = <T extends string>(label: string, values: readonly T[]) => yup.mixed<T>().oneOf([...values], `${label}: choose one of ${values.join(', ')}.`).required(`${label}: choose one.`);
+
+const pressInput = yup.object({
+  lowC: numberBetween('Lowest temperature', 60, 260, 'Below it nothing sticks, above it films burn. In °C.'),
+  highC: numberBetween('Highest temperature', 60, 260, 'In °C, from the maker’s sheet.').when('lowC', ([low], schema) => schema.min(Number(low) || 60, 'Highest temperature: not below the lowest one.')),
+  seconds: numberBetween('Seconds', 1, 120, 'Vinyl films need a few seconds, never minutes.'),
+  pressure: oneOf<Pressure>('Pressure', PRESSURES),
+  peel: oneOf<Peel>('Peel', PEELS),
+});
+
+export const vinylInput = yup.object({
+  name: shortText('Name'),
+  kind: oneOf<VinylKind>('Kind', VINYL_KIND_NAMES),
+  supplier: optionalText('Supplier', 120),
+  colourName: shortText('Colour', 60),
+  colourHex: hexColour('Swatch'),
+  rollWidthMm: numberBetween('Roll width', 20, 3000, 'In mm, as the maker states it: no cutter takes less or more.'),
+  rollLengthMm: numberBetween('Roll length', 20, 200_000, 'In mm; 10 m are 10 000.'),
+  rollPrice: money('Roll price'),
+  weedingFactor: numberBetween('Weeding factor', 0.2, 10, '1 is a smooth, good vinyl; thin budget ones 1.3 to 2.5.'),
+  press: pressInput.nullable().defined(),
+});
+
+export const blankInput = yup.object({
+  name: shortText('Name'),
+  supplier: optionalText('Supplier', 120),
+  fabric: oneOf<Fabric>('Surface', FABRIC_NAMES),
+  heating: oneOf<Heating>('Pressed on', HEATINGS),
+  sizes: yup.array(yup.object({ name: shortText('Size', 30), price: money('Price') })).required().min(1, 'Sizes: at least one, such as “one size”.').max(40, 'Sizes: at most 40.')
+    .test('unlike', 'Sizes: each name once.', (sizes) => new Set(sizes?.map((size) => size.name)).size === sizes?.length),
+  colours: yup.array(yup.object({ name: shortText('Colour', 40), hex: hexColour('Colour') })).required().min(1, 'Colours: at least one.').max(60, 'Colours: at most 60.')
+    .test('unlike', 'Colours: each name once.', (colours) => new Set(colours?.map((colour) => colour.name)).size === colours?.length),
+});
+
+export const widthMm = numberBetween('Width', WIDTH_RANGE_MM.least, WIDTH_RANGE_MM.most, 'In mm: from a small bead to the widest roll.');
+
+export const itemInput = yup.object({
+  name: shortText('Name'),
+  blankId: rowId('Blank'),
+  sizeName: shortText('Size', 30),
+  colourName: shortText('Colour', 40),
+  artworkId: rowId('Artwork'),
+  placement: shortText('Place', 60),
+  widthMm,
+  seenThrough: yup.boolean().required(),
+  areaBasis: oneOf<AreaBasis>('Vinyl by', AREA_BASES),
+  quantity: wholeBetween('Quantity', 1, 10_000, 'Pieces made in one go.'),
+  price: money('Price'),
+  vinylIds: yup.array(rowId('Vinyl')).required().min(1, 'Vinyl: one for each layer.'),
+});
+
+export const artworkKept = yup.object({ name: shortText('Name'), widthMm, fileName: shortText('File name', 255) });
+export const artworkChange = yup.object({ name: shortText('Name'), widthMm, layerNames: yup.array(shortText('Layer name', 60)).required() });
+
+const isDay = (text: string | undefined) => text !== undefined && /^\d{4}-\d{2}-\d{2}$/.test(text) && !Number.isNaN(Date.parse(`${text}T00:00:00Z`)) && new Date(`${text}T00:00:00Z`).toISOString().startsWith(text);
+export const dueDay = yup.string().required('Due: choose the day it is promised for.').test('day', 'Due: a day of the calendar, such as 2027-03-31.', isDay);
+
+export const orderChange = yup.object({ title: shortText('What for'), dueDay, agreed: money('Agreed price'), note: optionalText('Note') });
+
+export const orderInput = orderChange.concat(yup.object({
+  customerName: shortText('Customer'),
+  contact: optionalText('Contact', 200),
+  lines: yup.array(yup.object({
+    itemId: rowId('Item'),
+    quantity: wholeBetween('Quantity', 1, 2000, 'More than 2000 in one line is better split.'),
+    sizeName: shortText('Size', 30),
+    colourName: shortText('Colour', 40),
+  })).required().min(1, 'Lines: at least one item.').max(200, 'Lines: at most 200.'),
+}));
+
+const partIds = yup.array(rowId('Part')).required().min(1, 'Choose at least one part.').max(5000, 'At most 5000 parts at once.');
+export const startWorkInput = yup.object({ station: oneOf<Station>('Station', STATIONS), partIds });
+export const stopWorkInput = yup.object({ outcome: oneOf<'done' | 'paused' | 'discarded'>('Outcome', ['done', 'paused', 'discarded']) });
+export const spoilInput = yup.object({ partIds, cause: oneOf<SpoilageCause>('Cause', SPOILAGE_CAUSES), blankLost: yup.boolean().required() });
+export const undoInput = yup.object({ partIds, eventIds: yup.array(rowId('Step')).required().min(1, 'Nothing to take back.').max(5000) });
+export const versionInput = yup.object({ version: yup.number().required().integer().min(1) });
+
+export const shopInput = yup.object({
+  name: shortText('Name of the shop'),
+  currency: yup.string().required('Currency: three letters.').matches(/^[A-Z]{3}$/, 'Currency: three capital letters, such as EUR.'),
+  locale: yup.string().required('Language of numbers: such as en-GB.').test('locale', 'Language of numbers: a language tag such as en-GB or de-AT.', isLocale),
+  timeZone: yup.string().required('Time zone: such as Europe/Vienna.').test('zone', 'Time zone: a region and town such as Europe/Vienna.', isTimeZone),
+  figures: yup.object(Object.fromEntries(SHOP_FIGURE_KEYS.map((key) => [key, numberBetween(SHOP_FIGURES[key].label, SHOP_FIGURES[key].least, SHOP_FIGURES[key].most, 'Estimates and costs rest on it.')]))).required(),
+});
+
+function isLocale(text: string | undefined): boolean {
+  try {
+    return text !== undefined && Intl.NumberFormat.supportedLocalesOf(text).length > 0;
+  } catch (error) {
+    if (error instanceof RangeError) return false;
+    throw error;
+  }
+}
+
+function isTimeZone(text: string | undefined): boolean {
+  try {
+    new Intl.DateTimeFormat('en', { timeZone: text });
+    return text !== undefined && text !== '';
+  } catch (error) {
+    if (error instanceof RangeError) return false;
+    throw error;
+  }
+}

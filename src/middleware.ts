@@ -1,0 +1,58 @@
+// Around every answer: only this site's own pages may change anything, and what a page may load is closed down.
+
+import type { MiddlewareHandler } from 'astro';
+import { answer } from './server/errors';
+
+const SAFE_METHODS = new Set(['GET', 'HEAD', 'OPTIONS']);
+
+export const onRequest: MiddlewareHandler = async ({ request }, next) => {
+  if (!SAFE_METHODS.has(request.method) && !comesFromHere(request)) {
+    return secure(answer({ error: { code: 'forbidden', message: 'This change came from another site and was not made. Open Chiral itself and try there.' } }, 403), []);
+  }
+  const response = await next();
+  if (!response.headers.get('content-type')?.startsWith('text/html')) return secure(response, []);
+  const { html, scriptHashes } = tidyPage(await response.text());
+  const headers = new Headers(response.headers);
+  headers.delete('content-length');
+  headers.set('Cache-Control', 'no-store');
+  return secure(new Response(html, { status: response.status, statusText: response.statusText, headers }), scriptHashes);
+};
+
+/** Browsers send Origin with every change; a script without a browser sends none, and no page can make it do so. */
+function comesFromHere(request: Request): boolean {
+  const origin = request.headers.get('origin');
+  const site = request.headers.get('sec-fetch-site');
+  if (site && site !== 'same-origin' && site !== 'none') return false;
+  if (!origin) return true;
+  const host = request.headers.get('host');
+  return URL.canParse(origin) && new URL(origin).host === host;
+}
+
+/** Moves the styles of components into the head, so that the first paint has them, and takes over the gathered script hashes. */
+function tidyPage(page: string): { html: string; scriptHashes: readonly string[] } {
+  const scriptHashes: string[] = [];
+  let html = page.replace(/<meta http-equiv="content-security-policy" content="([^"]*)">/i, (_, policy: string) => {
+    const scripts = /script-src([^;]*)/.exec(policy)?.[1] ?? '';
+    scriptHashes.push(...(scripts.match(/'sha(256|384|512)-[^']+'/g) ?? []));
+    return '';
+  });
+  const styles = new Set<string>();
+  html = html.replace(/<style data-emotion="[^"]*">[\s\S]*?<\/style>/g, (style) => {
+    styles.add(style);
+    return '';
+  });
+  return { html: html.replace('</head>', `${[...styles].join('')}</head>`), scriptHashes };
+}
+
+function secure(response: Response, scriptHashes: readonly string[]): Response {
+  const { headers } = response;
+  headers.set('Content-Security-Policy', [
+    "default-src 'self'", `script-src 'self' ${scriptHashes.join(' ')}`.trim(), "style-src 'self' 'unsafe-inline'", "img-src 'self' data: blob:", "font-src 'self'", "connect-src 'self'", "worker-src 'self'",
+    "object-src 'none'", "base-uri 'none'", "form-action 'self'", "frame-ancestors 'none'",
+  ].join('; '));
+  headers.set('X-Content-Type-Options', 'nosniff');
+  headers.set('Referrer-Policy', 'same-origin');
+  headers.set('Cross-Origin-Opener-Policy', 'same-origin');
+  headers.set('Cross-Origin-Resource-Policy', 'same-origin');
+  return response;
+}

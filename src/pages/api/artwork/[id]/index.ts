@@ -1,0 +1,14 @@
+import { artworkChange, versionInput } from '../../../../core/input';
+import { endpoint, readId, readJson } from '../../../../server/endpoint';
+import { parseInput } from '../../../../server/errors';
+import { archiveArtwork, changeArtwork } from '../../../../server/keep-artwork';
+import { loadArtworkView } from '../../../../server/views/items';
+
+const WHAT = 'This artwork';
+export const GET = endpoint(({ shop, api }) => loadArtworkView(shop, readId(api, WHAT)));
+export const PUT = endpoint(async ({ shop, api }) => {
+  const body = await readJson(api.request);
+  return changeArtwork(shop, readId(api, WHAT), parseInput(artworkChange, body), parseInput(versionInput, body).version);
+});
+export const DELETE = endpoint(({ shop, api }) => archiveArtwork(shop, readId(api, WHAT), true));
+export const POST = endpoint(({ shop, api }) => archiveArtwork(shop, readId(api, WHAT), false));

@@ -1,0 +1,10 @@
+import { widthMm } from '../../../core/input';
+import { FILE_LIMIT_BYTES } from '../../../core/artwork';
+import { endpoint, readBody } from '../../../server/endpoint';
+import { parseInput } from '../../../server/errors';
+import { measureFile } from '../../../server/measure-file';
+
+export const POST = endpoint(async ({ api }) => {
+  const width = parseInput(widthMm, api.url.searchParams.get('widthMm') ?? undefined);
+  return measureFile(await readBody(api.request, FILE_LIMIT_BYTES), width);
+});

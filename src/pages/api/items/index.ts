@@ -1,0 +1,8 @@
+import { itemInput } from '../../../core/input';
+import { endpoint, readJson } from '../../../server/endpoint';
+import { parseInput } from '../../../server/errors';
+import { addItem } from '../../../server/keep-item';
+import { loadItemList } from '../../../server/views/items';
+
+export const GET = endpoint(({ shop }) => loadItemList(shop));
+export const POST = endpoint(async ({ shop, api }) => addItem(shop, parseInput(itemInput, await readJson(api.request))));

@@ -1,0 +1,12 @@
+import { endpoint, readId } from '../../../../server/endpoint';
+import { ShopError } from '../../../../server/errors';
+import { isOrderMove, moveOrder } from '../../../../server/keep-order';
+import { loadOrderView } from '../../../../server/views/orders';
+
+export const POST = endpoint(({ shop, api }) => {
+  const id = readId(api, 'This order');
+  const move = api.params['move'] ?? '';
+  if (!isOrderMove(move)) throw new ShopError('not-found', 'An order can be handed over (hand-over), taken back (take-back), cancelled (cancel) or reopened (reopen).');
+  moveOrder(shop, id, move);
+  return loadOrderView(shop, id);
+});

@@ -1,0 +1,12 @@
+import { orderChange, versionInput } from '../../../../core/input';
+import { endpoint, readId, readJson } from '../../../../server/endpoint';
+import { parseInput } from '../../../../server/errors';
+import { changeOrder } from '../../../../server/keep-order';
+import { loadOrderView } from '../../../../server/views/orders';
+
+const WHAT = 'This order';
+export const GET = endpoint(({ shop, api }) => loadOrderView(shop, readId(api, WHAT)));
+export const PUT = endpoint(async ({ shop, api }) => {
+  const body = await readJson(api.request);
+  changeOrder(shop, readId(api, WHAT), parseInput(orderChange, body), parseInput(versionInput, body).version);
+});

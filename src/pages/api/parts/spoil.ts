@@ -1,0 +1,7 @@
+import { spoilInput } from '../../../core/input';
+import { endpoint, readJson } from '../../../server/endpoint';
+import { parseInput } from '../../../server/errors';
+import { loadBench } from '../../../server/views/bench';
+import { spoilParts } from '../../../server/work-at-bench';
+
+export const POST = endpoint(async ({ shop, api }) => ({ ...spoilParts(shop, parseInput(spoilInput, await readJson(api.request))), bench: loadBench(shop) }));

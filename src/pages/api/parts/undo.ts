@@ -1,0 +1,11 @@
+import { undoInput } from '../../../core/input';
+import { endpoint, readJson } from '../../../server/endpoint';
+import { parseInput } from '../../../server/errors';
+import { loadBench } from '../../../server/views/bench';
+import { undoSteps } from '../../../server/work-at-bench';
+
+export const POST = endpoint(async ({ shop, api }) => {
+  const { eventIds, partIds } = parseInput(undoInput, await readJson(api.request));
+  undoSteps(shop, eventIds, partIds);
+  return { eventIds: [], bench: loadBench(shop) };
+});

@@ -1,0 +1,12 @@
+import { shopInput, versionInput } from '../../core/input';
+import { getShop } from '../../server/context';
+import { endpoint, readJson } from '../../server/endpoint';
+import { parseInput } from '../../server/errors';
+import { changeShop } from '../../server/keep-shelf';
+
+export const GET = endpoint(({ shop }) => getShop(shop));
+export const PUT = endpoint(async ({ shop, api }) => {
+  const body = await readJson(api.request);
+  changeShop(shop, parseInput(shopInput, body), parseInput(versionInput, body).version);
+  return getShop(shop);
+});

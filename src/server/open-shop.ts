@@ -1,0 +1,15 @@
+// Before the first request: the database is there, of this version, and in the demo it has the demo shop.
+
+import { loadShop } from '../data/shop-store';
+import { databaseFile, getShop, openShop } from './context';
+import { seedDemo } from './seed-demo';
+
+export async function openShopAtStart(): Promise<void> {
+  const shop = openShop(databaseFile());
+  try {
+    if (process.env['CHIRAL_DEMO'] === '1' && !loadShop(shop.db)) await seedDemo(shop.db, Date.now());
+    getShop(shop);
+  } finally {
+    shop.db.$client.close();
+  }
+}

@@ -1,0 +1,108 @@
+// Fills an empty database with the demo shop from its plain files, through the same use cases as the screens, at past times.
+
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { DEFAULT_SHOP_FIGURES, type ShopFigures } from '../core/materials';
+import { STATION_STEPS, STATIONS, type SpoilageCause } from '../core/orders';
+import { addDays, getDay } from '../core/scheduling';
+import { blankInput, itemInput, orderInput, vinylInput } from '../core/input';
+import type { Database } from '../data/database';
+import { findArtwork } from '../data/artwork-store';
+import { addOrderEvent } from '../data/order-store';
+import { insertShop } from '../data/shop-store';
+import { getShop, programRoot, type ShopContext } from './context';
+import { parseInput } from './errors';
+import { changeArtwork, keepArtwork } from './keep-artwork';
+import { addItem } from './keep-item';
+import { placeOrder } from './keep-order';
+import { addBlank, addVinyl } from './keep-shelf';
+import { readOrder } from './read-orders';
+import { finishWork, spoilParts, startWork } from './work-at-bench';
+
+type DemoOrder = {
+  title: string; customer: string; contact: string; placedDaysAgo: number; dueInDays: number; lines: [item: string, quantity: number, size: string, colour: string][]; agreed: number;
+  reached: Record<'cut' | 'weed' | 'press' | 'check', number>; pace: number; spoiled?: { units: number; layer: number; cause: SpoilageCause; blankLost: boolean }; handedOverDaysAgo?: number;
+};
+type DemoFile = {
+  identity: { name: string; currency: string; locale: string }; figures: Partial<ShopFigures>; vinyls: unknown[];
+  blanks: { name: string; supplier: string; fabric: string; heating: string; sizes: [string, number][]; colours: [string, string][] }[];
+  artworks: { file: string; name: string; widthMm: number; layers: string[] }[];
+  items: { key: string; name: string; blank: string; size: string; colour: string; artwork: string; place: string; widthMm: number; quantity: number; price: number; vinyls: string[] }[];
+  orders: DemoOrder[];
+};
+
+const DAY_MS = 86_400_000;
+
+/** The same shop every time but for its dates, which count from `nowMs`. */
+export async function seedDemo(db: Database, nowMs: number): Promise<void> {
+  const folder = join(programRoot(), 'src', 'data', 'demo');
+  const file = JSON.parse(readFileSync(join(folder, 'shop.json'), 'utf8')) as DemoFile;
+  const clock = { ms: nowMs - 60 * DAY_MS };
+  const shop: ShopContext = { db, now: () => clock.ms };
+  const timeZone = Intl.DateTimeFormat().resolvedOptions().timeZone;
+  const ids = { vinyls: new Map<string, number>(), blanks: new Map<string, number>(), artworks: new Map<string, number>(), items: new Map<string, number>() };
+  insertShop(db, { ...file.identity, timeZone, simulated: true }, { ...DEFAULT_SHOP_FIGURES, ...file.figures });
+  for (const vinyl of file.vinyls) {
+    const input = parseInput(vinylInput, vinyl);
+    ids.vinyls.set(input.name, addVinyl(shop, input).id);
+  }
+  for (const blank of file.blanks) {
+    const input = parseInput(blankInput, { ...blank, sizes: blank.sizes.map(([name, price]) => ({ name, price })), colours: blank.colours.map(([name, hex]) => ({ name, hex })) });
+    ids.blanks.set(input.name, addBlank(shop, input).id);
+  }
+  for (const drawing of file.artworks) {
+    clock.ms += 3_600_000;
+    const { id } = await keepArtwork(shop, { bytes: readFileSync(join(folder, 'drawings', drawing.file)), fileName: drawing.file, name: drawing.name, widthMm: drawing.widthMm });
+    await changeArtwork(shop, id, { name: drawing.name, widthMm: drawing.widthMm, layerNames: drawing.layers }, findArtwork(db, id)!.version);
+    ids.artworks.set(drawing.name, id);
+  }
+  for (const item of file.items) {
+    const input = parseInput(itemInput, {
+      name: item.name, blankId: ids.blanks.get(item.blank), sizeName: item.size, colourName: item.colour, artworkId: ids.artworks.get(item.artwork), placement: item.place, widthMm: item.widthMm,
+      seenThrough: false, areaBasis: 'used', quantity: item.quantity, price: item.price, vinylIds: item.vinyls.map((name) => ids.vinyls.get(name)),
+    });
+    ids.items.set(item.key, addItem(shop, input).id);
+  }
+  for (const order of file.orders) seedOrder({ shop, clock, order, items: ids.items, nowMs });
+}
+
+function seedOrder(input: { shop: ShopContext; clock: { ms: number }; order: DemoOrder; items: ReadonlyMap<string, number>; nowMs: number }): void {
+  const { shop, clock, order, items, nowMs } = input;
+  const today = getDay(nowMs, getShop(shop).timeZone);
+  const placedMs = nowMs - order.placedDaysAgo * DAY_MS - 20 * 60_000;
+  clock.ms = placedMs;
+  const { id } = placeOrder(shop, parseInput(orderInput, {
+    title: order.title, customerName: order.customer, contact: order.contact, dueDay: addDays(today, order.dueInDays), agreed: order.agreed, note: '',
+    lines: order.lines.map(([item, quantity, sizeName, colourName]) => ({ itemId: items.get(item), quantity, sizeName, colourName })),
+  }));
+  const endMs = nowMs - (order.handedOverDaysAgo ?? 0) * DAY_MS - 40 * 60_000;
+  const busy = STATIONS.filter((station) => order.reached[station] > 0);
+  const stepMs = (endMs - placedMs) / (busy.length + 1);
+  for (const [index, station] of busy.entries()) {
+    clock.ms = placedMs + stepMs * (index + 1);
+    const work = (count: number) => workOn(shop, clock, id, station, count, order.pace);
+    work(order.reached[station]);
+    if (station === 'weed' && order.spoiled) {
+      const { units, layer, cause, blankLost } = order.spoiled;
+      const parts = readOrder(shop, id)!.parts.filter((part) => part.state === 'weeded' && part.layerIndex === layer).slice(0, units);
+      clock.ms += 60_000;
+      spoilParts(shop, { partIds: parts.map((part) => part.id), cause, blankLost });
+      if (order.handedOverDaysAgo !== undefined) for (const again of ['cut', 'weed'] as const) workOn(shop, clock, id, again, units, order.pace);
+    }
+  }
+  if (order.handedOverDaysAgo !== undefined) addOrderEvent(shop.db, id, 'handed-over', nowMs - order.handedOverDaysAgo * DAY_MS);
+}
+
+/** Logs the work of a station on the first `count` units that can go on, at a pace against the estimate. */
+function workOn(shop: ShopContext, clock: { ms: number }, orderId: number, station: (typeof STATIONS)[number], count: number, pace: number): void {
+  const { parts } = readOrder(shop, orderId)!;
+  const { from } = STATION_STEPS[station];
+  const whole = (unitId: number) => station === 'cut' || station === 'weed' || parts.every((part) => part.unitId !== unitId || part.state === from);
+  const ready = parts.filter((part) => part.state === from && whole(part.unitId));
+  const units = new Set([...new Set(ready.map((part) => part.unitId))].slice(0, count));
+  const chosen = ready.filter((part) => units.has(part.unitId));
+  if (chosen.length === 0) return;
+  const { id } = startWork(shop, { station, partIds: chosen.map((part) => part.id) });
+  clock.ms += chosen.reduce((sum, part) => sum + part.estimates[station], 0) * pace * 1000;
+  finishWork(shop, id, 'done');
+}

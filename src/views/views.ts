@@ -1,0 +1,69 @@
+// The shape of what the server answers, shared by server and screens. Types only.
+
+import type { ArtworkMeasurement, ArtworkPicture, LeftOut } from '../core/artwork';
+import type { ItemCost, AreaBasis } from '../core/costing';
+import type { Blank, ShopFigures, ShopIdentity, Vinyl } from '../core/materials';
+import type { OrderStage, PartState, QuotedAgainstReal, SpoilageCause, Station } from '../core/orders';
+import type { PressPlan } from '../core/pressing';
+import type { BenchPart, TapeBlock } from '../core/scheduling';
+import type { Figure, MeasureSystem, Minor } from '../core/units';
+
+export type ShopView = ShopIdentity & { readonly figures: ShopFigures; readonly simulated: boolean; readonly version: number };
+export type RunningWork = { readonly id: number; readonly station: Station; readonly startedAtMs: number; readonly label: string; readonly partIds: readonly number[] };
+/** What every screen needs: the shop, how measures are shown, the server's clock and the running timers. */
+export type FrameView = { readonly shop: ShopView; readonly system: MeasureSystem; readonly nowMs: number; readonly running: readonly RunningWork[] };
+
+export type VinylView = Vinyl & { readonly supplier: string; readonly version: number; readonly archived: boolean };
+export type BlankView = Blank & { readonly supplier: string; readonly version: number; readonly archived: boolean };
+export type ShelfView = { readonly vinyls: readonly VinylView[]; readonly blanks: readonly BlankView[] };
+
+export type ArtworkView = {
+  readonly id: number; readonly name: string; readonly fileName: string; readonly originalBytes: number; readonly measurement: ArtworkMeasurement; readonly layerNames: readonly string[];
+  readonly picture: ArtworkPicture; readonly leftOut: readonly LeftOut[]; readonly gradients: number; readonly sizeStated: boolean; readonly createdAtMs: number; readonly archived: boolean; readonly version: number;
+};
+export type ArtworkListView = { readonly artworks: readonly (ArtworkView & { readonly usedBy: number })[] };
+export type MeasuredFile = Pick<ArtworkView, 'measurement' | 'picture' | 'leftOut' | 'gradients' | 'sizeStated'>;
+
+export type ItemView = {
+  readonly id: number; readonly name: string; readonly blankId: number; readonly sizeName: string; readonly colourName: string; readonly artworkId: number; readonly placement: string; readonly widthMm: number;
+  readonly seenThrough: boolean; readonly areaBasis: AreaBasis; readonly quantity: number; readonly price: Minor; readonly vinylIds: readonly number[]; readonly version: number; readonly archived: boolean;
+};
+export type ItemEditorView = { readonly item: ItemView | null; readonly artworks: readonly ArtworkView[]; readonly shelf: ShelfView; readonly startArtworkId: number | null };
+export type ItemRow = { readonly item: ItemView; readonly picture: ArtworkPicture; readonly blankName: string; readonly cost: ItemCost | null; readonly hourEarns: Figure | null; readonly problem: string | null };
+export type ItemListView = { readonly rows: readonly ItemRow[] };
+
+/** One tooth a part, one column a unit. */
+export type CombTooth = { readonly partId: number; readonly state: PartState; readonly broken: boolean; readonly colour: string };
+export type CombColumn = { readonly unitId: number; readonly number: number; readonly teeth: readonly CombTooth[] };
+
+export type OrderRow = {
+  readonly id: number; readonly title: string; readonly customerName: string; readonly dueDay: string; readonly stage: OrderStage; readonly slack: Figure | null; readonly agreed: Minor;
+  readonly comb: readonly CombColumn[]; readonly holdsUp: string; readonly neededSeconds: number;
+};
+export type OrderListView = { readonly open: readonly OrderRow[]; readonly closed: readonly OrderRow[]; readonly today: string };
+
+export type OrderEventView = { readonly kind: string; readonly atMs: number; readonly text: string };
+export type OrderView = {
+  readonly row: OrderRow; readonly contact: string; readonly note: string; readonly version: number; readonly placedAtMs: number;
+  readonly lines: readonly { readonly id: number; readonly itemId: number; readonly itemName: string; readonly quantity: number; readonly sizeName: string; readonly colourName: string; readonly comb: readonly CombColumn[]; readonly eachWithRisk: number }[];
+  readonly against: QuotedAgainstReal; readonly fee: Figure; readonly kept: Figure; readonly keptQuoted: Figure; readonly events: readonly OrderEventView[]; readonly today: string;
+};
+
+/** An item as the order form needs it: with what one costs and what it is priced at. */
+export type OrderableItem = { readonly id: number; readonly name: string; readonly price: Minor; readonly sizes: readonly string[]; readonly colours: readonly string[]; readonly usualSize: string; readonly usualColour: string; readonly problem: string | null; readonly costEach: number };
+export type NewOrderView = { readonly items: readonly OrderableItem[]; readonly customers: readonly { readonly name: string; readonly contact: string }[]; readonly today: string; readonly startItemId: number | null };
+
+export type BenchPartView = BenchPart & {
+  readonly orderTitle: string; readonly customerName: string; readonly itemName: string; readonly sizeName: string; readonly colourName: string; readonly layerName: string; readonly layerColour: string;
+  readonly vinylName: string; readonly blankName: string; readonly placement: string; readonly widthMm: number; readonly itemId: number;
+};
+export type BenchItemView = { readonly itemId: number; readonly picture: ArtworkPicture; readonly layers: readonly { readonly name: string; readonly vinylId: number; readonly mirrored: boolean; readonly handedness: string; readonly boxWidthMm: number; readonly boxHeightMm: number; readonly cavities: number; readonly pieces: number }[]; readonly plan: PressPlan | null; readonly planProblem: string | null; readonly blankName: string; readonly placement: string; readonly widthMm: number };
+export type BenchView = { readonly parts: readonly BenchPartView[]; readonly items: readonly BenchItemView[]; readonly running: readonly RunningWork[]; readonly vinyls: readonly VinylView[]; readonly nowMs: number; readonly today: string };
+export type StepTaken = { readonly eventIds: readonly number[]; readonly bench: BenchView };
+
+export type TodayView = {
+  readonly bench: BenchView; readonly orders: readonly OrderRow[]; readonly ready: readonly OrderRow[]; readonly tape: readonly TapeBlock[]; readonly dayStartMs: number; readonly dayEndMs: number; readonly freeSeconds: number; readonly neededSeconds: number;
+};
+
+export type FoundThing = { readonly kind: 'order' | 'item' | 'artwork' | 'vinyl' | 'blank'; readonly label: string; readonly detail: string; readonly href: string };
+export type Spoilage = { readonly cause: SpoilageCause; readonly blankLost: boolean };
