@@ -1,0 +1,138 @@
+// The frame round every screen: rail, top line, timers, keys, help, light and dark, units.
+
+import CssBaseline from '@mui/material/CssBaseline';
+import Button from '@mui/material/Button';
+import { ThemeProvider, useColorScheme } from '@mui/material/styles';
+import { QueryClient, QueryClientProvider, useQuery } from '@tanstack/react-query';
+import { SnackbarProvider } from 'notistack';
+import { lazy, Suspense, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
+import { formatClock, formatInstant, type MeasureSystem } from '../../core/units';
+import { theme } from '../../theme/theme';
+import type { FrameView, RunningWork } from '../../views/views';
+import { callApi } from './api';
+import { KeyListContext, useKeys, type KeyBinding } from './keys';
+import { setCookie, SettingsProvider, toSettings, useSettings } from './settings';
+import { VIEWS, type ViewName } from './view-list';
+
+const FindDialog = lazy(() => import('./FindDialog'));
+const HelpSheet = lazy(() => import('./HelpSheet'));
+const queryClient = new QueryClient({ defaultOptions: { queries: { refetchOnWindowFocus: true, retry: 1, staleTime: 0, refetchOnMount: false } } });
+
+const modeStorage = () => ({
+  get: (fallback: string) => (typeof document === 'undefined' ? fallback : (/(?:^|; )theme=(light|dark)/.exec(document.cookie)?.[1] ?? fallback)),
+  set: (value: string) => {
+    if (value === 'light' || value === 'dark') setCookie('theme', value);
+  },
+  subscribe: () => () => undefined,
+});
+
+type FrameProps = { readonly frame: FrameView; readonly current: ViewName; readonly children: ReactNode; readonly newHref?: string };
+
+export function Frame(props: FrameProps) {
+  const keyList = useRef(new Map<string, readonly KeyBinding[]>());
+  return (
+    <QueryClientProvider client={queryClient}>
+      <ThemeProvider theme={theme} defaultMode="system" storageManager={({ key }) => (key.includes('mode') ? modeStorage() : { get: (fallback: string) => fallback, set: () => undefined, subscribe: () => () => undefined })}>
+        <CssBaseline />
+        <SnackbarProvider maxSnack={3} anchorOrigin={{ vertical: 'bottom', horizontal: 'right' }} autoHideDuration={7000}>
+          <KeyListContext.Provider value={keyList}>
+            <FrameBody {...props} />
+          </KeyListContext.Provider>
+        </SnackbarProvider>
+      </ThemeProvider>
+    </QueryClientProvider>
+  );
+}
+
+function FrameBody({ frame, current, children, newHref }: FrameProps) {
+  const [system, setSystem] = useState<MeasureSystem>(frame.system);
+  const [open, setOpen] = useState<'find' | 'help' | null>(null);
+  const settings = useMemo(() => toSettings(frame.shop, system), [frame.shop, system]);
+  useKeys('Everywhere', [
+    { keys: '/', shown: '/', does: 'find or do anything', run: () => setOpen('find') },
+    { keys: '$mod+k', shown: 'Ctrl K', does: 'find or do anything', run: () => setOpen('find'), whileTyping: true },
+    { keys: '?', shown: '?', does: 'the keys of this screen', run: () => setOpen('help') },
+    { keys: 'Shift+?', shown: '', does: '', run: () => setOpen('help') },
+    ...VIEWS.map((view) => ({ keys: `Alt+Digit${view.digit}`, shown: `Alt ${view.digit}`, does: view.label, run: () => location.assign(view.href), whileTyping: true })),
+  ]);
+  const toggleUnits = () => {
+    const next = system === 'metric' ? 'inch' : 'metric';
+    setCookie('units', next);
+    setSystem(next);
+  };
+  return (
+    <SettingsProvider value={settings}>
+      {newHref && <NewKey href={newHref} />}
+      <a className="skip" href="#main">To the contents</a>
+      <div className="frame">
+        <nav className="rail" aria-label="Views">
+          <a className="wordmark" href="/" aria-label="Chiral, today"><span aria-hidden>chiral</span><i aria-hidden>chiral</i></a>
+          <ul>
+            {VIEWS.map((view) => [
+              view.gapBefore && <li key={`${view.name}-gap`} className="gap" aria-hidden />,
+              <li key={view.name}><a href={view.href} aria-current={view.name === current ? 'page' : undefined}>{view.label}<kbd aria-hidden>{view.digit}</kbd></a></li>,
+            ])}
+          </ul>
+          <div className="shop">{frame.shop.name}{frame.shop.simulated ? ', demo' : ''}<br /><Now startMs={frame.nowMs} /></div>
+        </nav>
+        <header className="topline">
+          <Button className="find" onClick={() => setOpen('find')}>Find or do anything <kbd>/</kbd></Button>
+          <Timers frame={frame} />
+          <button className="quiet hide-small" onClick={toggleUnits} aria-label={`Units: ${system === 'metric' ? 'millimetres and °C' : 'inches and °F'}. Change`}>{system === 'metric' ? 'mm °C' : 'in °F'}</button>
+          <ThemeSwitch />
+          <button className="quiet hide-small" onClick={() => setOpen('help')} aria-label="Keys of this screen">keys ?</button>
+        </header>
+        <main className="page" id="main">{children}</main>
+      </div>
+      <Suspense>
+        {open === 'find' && <FindDialog onClose={() => setOpen(null)} onToggleUnits={toggleUnits} />}
+        {open === 'help' && <HelpSheet onClose={() => setOpen(null)} />}
+      </Suspense>
+    </SettingsProvider>
+  );
+}
+
+function NewKey({ href }: { href: string }) {
+  useKeys('New', [{ keys: 'n', shown: 'N', does: 'make a new one', run: () => location.assign(href) }]);
+  return null;
+}
+
+function ThemeSwitch() {
+  const { mode, systemMode, setMode } = useColorScheme();
+  // The server does not know the system's choice: the word appears once the page runs.
+  const [ready, setReady] = useState(false);
+  useEffect(() => setReady(true), []);
+  const shown = ready ? (mode === 'system' ? (systemMode ?? 'light') : (mode ?? 'light')) : 'light';
+  return <button className="quiet" onClick={() => setMode(shown === 'dark' ? 'light' : 'dark')} aria-label={`Theme: ${shown}. Change`}>{shown}</button>;
+}
+
+/** The server's time as well as this page can know it, moving on by itself. */
+export function useServerNow(startMs: number, everyMs = 1000): number {
+  const [now, setNow] = useState(startMs);
+  useEffect(() => {
+    const offset = startMs - Date.now();
+    setNow(Date.now() + offset);
+    const timer = setInterval(() => setNow(Date.now() + offset), everyMs);
+    return () => clearInterval(timer);
+  }, [startMs, everyMs]);
+  return now;
+}
+
+function Now({ startMs }: { startMs: number }) {
+  const settings = useSettings();
+  return <span>{formatInstant(useServerNow(startMs, 20_000), settings)}</span>;
+}
+
+export const RUNNING_KEY = ['running'] as const;
+
+function Timers({ frame }: { frame: FrameView }) {
+  const { data } = useQuery({ queryKey: RUNNING_KEY, queryFn: ({ signal }) => callApi<{ running: readonly RunningWork[]; nowMs: number }>('GET', '/api/work', undefined, signal), initialData: { running: frame.running, nowMs: frame.nowMs }, refetchInterval: 30_000 });
+  const now = useServerNow(data.nowMs);
+  return (
+    <div className="timers" role="group" aria-label="Running timers">
+      {data.running.map((work) => (
+        <a key={work.id} className="timer" href={`/bench/${work.station}`}><span>{work.label}</span><b>{formatClock((now - work.startedAtMs) / 1000)}</b></a>
+      ))}
+    </div>
+  );
+}

@@ -1,0 +1,78 @@
+// One scale of prices with the costs and goals as marks. Drag the price along it, or use the arrow keys.
+
+import { scaleLinear } from 'd3-scale';
+import { useRef, useState, useEffect } from 'react';
+import { formatMoney, type Figure } from '../../core/units';
+import { useSettings } from './settings';
+
+export type RuleMark = { readonly label: string; readonly figure: Figure; readonly tone: 'soft' | 'bad' | 'good' | 'info' };
+type RuleProps = { readonly price: number; readonly floor: number | null; readonly marks: readonly RuleMark[]; readonly onChange: (price: number) => void };
+
+const TONES = { soft: 'var(--mui-palette-text-secondary)', bad: 'var(--mui-palette-error-main)', good: 'var(--mui-palette-success-main)', info: 'var(--mui-palette-info-main)' } as const;
+const HEIGHT = 150, AXIS = 92;
+
+export function PriceRule({ price, floor, marks, onChange }: RuleProps) {
+  const settings = useSettings();
+  const box = useRef<HTMLDivElement>(null);
+  const [width, setWidth] = useState(1000);
+  const [reach, setReach] = useState(() => reachFor(price, marks));
+  useEffect(() => {
+    const observer = new ResizeObserver(([entry]) => entry && setWidth(Math.max(280, entry.contentRect.width)));
+    if (box.current) observer.observe(box.current);
+    return () => observer.disconnect();
+  }, []);
+  const least = reachFor(price, marks);
+  // While a price is dragged the scale stays; it follows when the price leaves it or the costs change.
+  useEffect(() => setReach((now) => (least > now || least < now * 0.6 ? least : now)), [least]);
+  const scale = scaleLinear().domain([0, reach]).range([0, width - 2]);
+  const clamp = (value: number) => Math.max(0, Math.min(100_000_000, Math.round(value)));
+  const step = reach > 20_000 ? 100 : reach > 4000 ? 10 : 5;
+  const dragTo = (clientX: number) => {
+    const left = box.current?.getBoundingClientRect().left ?? 0;
+    onChange(clamp(Math.round(scale.invert(clientX - left) / step) * step));
+  };
+  const at = scale(price);
+  return (
+    <div className="rule" ref={box} onPointerDown={(event) => {
+      event.currentTarget.setPointerCapture(event.pointerId);
+      dragTo(event.clientX);
+    }} onPointerMove={(event) => event.buttons === 1 && dragTo(event.clientX)}>
+      <svg height={HEIGHT} aria-hidden>
+        {floor !== null && <><rect x={0} y={AXIS - 9} width={Math.max(0, scale(floor))} height={9} fill={TONES.bad} opacity={0.2} /><rect x={scale(floor)} y={AXIS - 9} width={Math.max(0, width - scale(floor))} height={9} fill={TONES.good} opacity={0.2} /></>}
+        <line x1={0} x2={width} y1={AXIS} y2={AXIS} stroke="currentColor" strokeWidth={1.5} />
+        {scale.ticks(Math.max(3, width / 90)).map((tick) => <g key={tick} transform={`translate(${scale(tick)} ${AXIS})`}><line y2={7} stroke="currentColor" /><text y={21} textAnchor={tick === 0 ? 'start' : 'middle'} className="figures" style={{ fill: TONES.soft }}>{formatMoney(tick, settings).replace(/[.,]00$/, '')}</text></g>)}
+        {placeMarks(marks, scale, width).map(({ mark, x, row, flip }) => (
+          <g key={mark.label} transform={`translate(${x} 0)`}>
+            <line y1={row * 17 + 6} y2={AXIS} stroke={TONES[mark.tone]} strokeWidth={1.5} />
+            <text x={flip ? -5 : 5} y={row * 17 + 15} textAnchor={flip ? 'end' : 'start'} style={{ fill: TONES[mark.tone] }}>{mark.label} <tspan className="figures">{formatMoney(mark.figure.value, settings)}</tspan></text>
+          </g>
+        ))}
+        <g className="rule-thumb" transform={`translate(${at} 0)`}><line y1={AXIS - 20} y2={AXIS + 16} stroke="currentColor" strokeWidth={3} /><path d={`M-9 ${AXIS + 26}L0 ${AXIS + 12}L9 ${AXIS + 26}z`} fill="currentColor" />
+          <rect x={Math.max(-at, Math.min(width - at - 72, -36))} y={AXIS + 26} width={72} height={25} fill="currentColor" /><text x={Math.max(-at, Math.min(width - at - 72, -36)) + 36} y={AXIS + 43} textAnchor="middle" className="figures" style={{ fill: 'var(--mui-palette-background-paper)', fontWeight: 700, fontSize: 15 }}>{formatMoney(price, settings)}</text></g>
+      </svg>
+      <div role="slider" tabIndex={0} aria-label="Price" aria-valuemin={0} aria-valuemax={reach} aria-valuenow={price} aria-valuetext={formatMoney(price, settings)} style={{ position: 'absolute', left: at - 12, top: AXIS - 22, width: 24, height: 75 }}
+        onKeyDown={(event) => {
+          const moves: Record<string, number> = { ArrowRight: 10, ArrowUp: 10, ArrowLeft: -10, ArrowDown: -10, PageUp: 100, PageDown: -100 };
+          const move = event.key === 'Home' && floor !== null ? floor - price : moves[event.key];
+          if (move === undefined) return;
+          event.preventDefault();
+          onChange(clamp(price + (event.shiftKey && Math.abs(move) === 10 ? Math.sign(move) : move)));
+        }} />
+    </div>
+  );
+}
+
+const reachFor = (price: number, marks: readonly RuleMark[]): number => Math.max(price, ...marks.map((mark) => mark.figure.value), 100) * 1.15;
+
+/** Marks from left to right, each in the first of four rows where its words are free. */
+function placeMarks(marks: readonly RuleMark[], scale: (value: number) => number, width: number) {
+  const ends = [-Infinity, -Infinity, -Infinity, -Infinity];
+  return [...marks].sort((a, b) => a.figure.value - b.figure.value).map((mark) => {
+    const x = scale(mark.figure.value);
+    const length = (mark.label.length + 8) * 7 + 10;
+    const flip = x + length > width;
+    const row = Math.max(0, ends.findIndex((end) => end < (flip ? x - length : x)));
+    ends[row] = flip ? x : x + length;
+    return { mark, x, row, flip };
+  });
+}

@@ -1,0 +1,26 @@
+// A batch at a station in words: what is done with what.
+
+import type { Batch } from '../../core/scheduling';
+import type { BenchPartView } from '../../views/views';
+import { STATION_NAMES } from '../../wording/stations';
+
+export function describeBatch(batch: Batch<BenchPartView>): { readonly verb: string; readonly what: string; readonly detail: string } {
+  const first = batch.parts[0]!;
+  const items = new Set(batch.parts.map((part) => part.itemName));
+  const verb = STATION_NAMES[batch.station];
+  const pieces = `${batch.unitCount} ${batch.unitCount === 1 ? 'piece' : 'pieces'}`;
+  const parts = `${batch.parts.length} ${batch.parts.length === 1 ? 'part' : 'parts'}`;
+  const recuts = batch.parts.filter((part) => part.broken).length;
+  const again = recuts > 0 ? `, ${recuts} to be made again` : '';
+  switch (batch.station) {
+    case 'cut':
+      return { verb, what: first.vinylName, detail: `${parts} for ${items.size === 1 ? first.itemName : `${items.size} items`}${again}` };
+    case 'weed':
+      return { verb, what: `${first.itemName}, ${first.layerName}`, detail: `${parts}${again}, ${first.orderTitle}` };
+    case 'press':
+    case 'check':
+      return { verb, what: first.itemName, detail: `${pieces}, ${first.orderTitle}` };
+    default:
+      return batch.station satisfies never;
+  }
+}
