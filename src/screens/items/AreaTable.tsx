@@ -1,0 +1,33 @@
+// The three areas of each layer side by side, and by which of them vinyl is costed.
+
+import ToggleButton from '@mui/material/ToggleButton';
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
+import { Controller, type UseFormReturn } from 'react-hook-form';
+import { AREA_BASES, type AreaBasis, type ItemCost } from '../../core/costing';
+import type { VinylView } from '../../views/views';
+import { Why } from '../shared/Why';
+import type { ItemForm } from './ItemFields';
+
+type Props = { readonly form: UseFormReturn<ItemForm>; readonly cost: ItemCost; readonly layerNames: readonly string[]; readonly vinyls: readonly (VinylView | undefined)[]; readonly basis: AreaBasis };
+
+export function AreaTable({ form, cost, layerNames, vinyls, basis }: Props) {
+  return (
+    <section className="sheet flush" aria-label="Vinyl, three areas">
+      <div style={{ display: 'flex', justifyContent: 'space-between', alignItems: 'center', padding: '10px 12px 2px', gap: 12 }}>
+        <h2 style={{ margin: 0 }}>Vinyl, three areas</h2>
+        <Controller control={form.control} name="areaBasis" render={({ field }) => (
+          <ToggleButtonGroup size="small" exclusive value={field.value} onChange={(_, next: AreaBasis | null) => next && field.onChange(next)} aria-label="Cost vinyl by">{AREA_BASES.map((name) => <ToggleButton key={name} value={name} sx={{ py: 0.4, textTransform: 'none' }}>by {name}</ToggleButton>)}</ToggleButtonGroup>
+        )} />
+      </div>
+      <table className="plain">
+        <thead><tr><th>layer</th><th className="right">net</th><th className="right">box</th><th className="right">used</th></tr></thead>
+        <tbody>
+          {cost.layers.map((layer, index) => (
+            <tr key={index}><td><i className="swatch" style={{ background: vinyls[index]?.colourHex }} />{layerNames[index]}</td>
+              {(['net', 'box', 'used'] as const).map((area) => <td key={area} className="num" style={area === basis ? { fontWeight: 700 } : undefined}><Why figure={layer.areas[area]} /></td>)}</tr>
+          ))}
+        </tbody>
+      </table>
+    </section>
+  );
+}

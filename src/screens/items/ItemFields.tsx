@@ -1,0 +1,52 @@
+// What an item is made of, as fields.
+
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import { Controller, type UseFormReturn } from 'react-hook-form';
+import type { AreaBasis } from '../../core/costing';
+import { getKindFacts } from '../../core/materials';
+import type { ArtworkView, BlankView, ItemEditorView } from '../../views/views';
+import { Choice, LengthField, NumberField, TextLine } from '../shared/form';
+
+export type ItemForm = {
+  name: string; blankId: number; sizeName: string; colourName: string; artworkId: number; placement: string; widthMm: number; seenThrough: boolean; areaBasis: AreaBasis; quantity: number; price: number; vinylIds: number[];
+};
+
+type Props = { readonly form: UseFormReturn<ItemForm>; readonly view: ItemEditorView; readonly artwork: ArtworkView | undefined; readonly blank: BlankView | undefined };
+
+export function ItemFields({ form, view, artwork, blank }: Props) {
+  const pickBlank = (value: string) => {
+    const next = view.shelf.blanks.find((candidate) => candidate.id === Number(value));
+    if (!next) return;
+    const { sizeName, colourName } = form.getValues();
+    if (!next.sizes.some((size) => size.name === sizeName)) form.setValue('sizeName', next.sizes[0]?.name ?? '', { shouldDirty: true });
+    if (!next.colours.some((colour) => colour.name === colourName)) form.setValue('colourName', next.colours[0]?.name ?? '', { shouldDirty: true });
+  };
+  const pickArtwork = (value: string) => {
+    const next = view.artworks.find((candidate) => candidate.id === Number(value));
+    if (!next) return;
+    const { vinylIds } = form.getValues();
+    form.setValue('vinylIds', next.measurement.layers.map((_, index) => vinylIds[index] ?? vinylIds[0] ?? view.shelf.vinyls[0]!.id), { shouldDirty: true });
+    form.setValue('widthMm', Math.round(next.measurement.widthMm * 10) / 10, { shouldDirty: true });
+  };
+  const adhesive = form.getValues('vinylIds').some((id) => {
+    const vinyl = view.shelf.vinyls.find((candidate) => candidate.id === Number(id));
+    return vinyl && getKindFacts(vinyl.kind).family === 'adhesive';
+  });
+  return (
+    <section className="sheet fields" aria-label="What it is made of">
+      <div style={{ gridColumn: '1 / -1' }}><TextLine form={form} name="name" label="Name" /></div>
+      <div style={{ gridColumn: '1 / -1' }}><Choice form={form} name="blankId" label="Blank" options={view.shelf.blanks.map((option) => ({ value: option.id, label: option.name }))} onPicked={pickBlank} /></div>
+      <Choice form={form} name="sizeName" label="Size" options={(blank?.sizes ?? []).map((size) => ({ value: size.name, label: size.name }))} />
+      <Choice form={form} name="colourName" label="Colour" options={(blank?.colours ?? []).map((colour) => ({ value: colour.name, label: colour.name, swatch: colour.hex }))} />
+      <div style={{ gridColumn: '1 / -1' }}><Choice form={form} name="artworkId" label="Artwork" options={view.artworks.map((option) => ({ value: option.id, label: option.name }))} onPicked={pickArtwork} /></div>
+      {(artwork?.measurement.layers ?? []).map((_, index) => (
+        <div key={index} style={{ gridColumn: '1 / -1' }}><Choice form={form} name={`vinylIds.${index}`} label={`Vinyl for ${artwork?.layerNames[index] ?? `layer ${index + 1}`}`} options={view.shelf.vinyls.map((option) => ({ value: option.id, label: option.name, swatch: option.colourHex }))} /></div>
+      ))}
+      <LengthField form={form} name="widthMm" label="Width" />
+      <NumberField form={form} name="quantity" label="Made in one go" unit="pieces" />
+      <div style={{ gridColumn: '1 / -1' }}><TextLine form={form} name="placement" label="Where on it" /></div>
+      {adhesive && <Controller control={form.control} name="seenThrough" render={({ field }) => <FormControlLabel sx={{ gridColumn: '1 / -1' }} control={<Checkbox checked={field.value} onChange={(_, on) => field.onChange(on)} />} label="Seen through glass, from behind" />} />}
+    </section>
+  );
+}

@@ -1,0 +1,47 @@
+// What to ask: where the price goes, the rule to drag it along, and what it leaves.
+
+import type { UseFormReturn } from 'react-hook-form';
+import type { ItemCost } from '../../core/costing';
+import type { ShopFigures } from '../../core/materials';
+import { computeFloor, priceForMargin, priceForWage, type PriceReading } from '../../core/pricing';
+import { formatShare } from '../../core/units';
+import { describePriceProblem } from '../../wording/problems';
+import { CostStrip } from '../shared/CostStrip';
+import { MoneyField } from '../shared/form';
+import { PriceRule, type RuleMark } from '../shared/PriceRule';
+import { useSettings } from '../shared/settings';
+import { Why } from '../shared/Why';
+import type { ItemForm } from './ItemFields';
+
+type Props = { readonly cost: ItemCost; readonly reading: PriceReading; readonly price: number; readonly figures: ShopFigures; readonly onPrice: (price: number) => void; readonly form: UseFormReturn<ItemForm> };
+
+export function PricePanel({ cost, reading, price, figures, onPrice, form }: Props) {
+  const settings = useSettings();
+  const floor = computeFloor(cost, figures);
+  const margin = priceForMargin(figures.marginGoal, cost, figures);
+  const wage = priceForWage(figures.wageGoalPerHour, cost, figures);
+  const marks: RuleMark[] = [
+    { label: 'cash', figure: cost.cash, tone: 'soft' }, { label: 'full', figure: cost.full, tone: 'soft' }, { label: 'with risk', figure: cost.withRisk, tone: 'bad' },
+    ...(floor.ok ? [{ label: 'floor', figure: floor.value, tone: 'bad' } as const] : []),
+    ...(wage.ok ? [{ label: 'wage goal', figure: wage.value, tone: 'good' } as const] : []),
+    ...(margin.ok ? [{ label: `margin ${formatShare(figures.marginGoal, settings, 0)}`, figure: margin.value, tone: 'info' } as const] : []),
+  ];
+  const refusal = [floor, margin, wage].find((result) => !result.ok);
+  return (
+    <section className="sheet" aria-label="What to ask">
+      <CostStrip cost={cost} reading={reading} />
+      <div style={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr) 130px', gap: 18, alignItems: 'center' }}>
+        <PriceRule price={price} floor={floor.ok ? floor.value.value : null} marks={marks} onChange={onPrice} />
+        <MoneyField form={form} name="price" label="Price each" />
+      </div>
+      {refusal && !refusal.ok && <p className="short" style={{ margin: '8px 0 0' }}>{describePriceProblem(refusal.problem, settings)}</p>}
+      <div className="readings" style={{ marginTop: 8 }}>
+        <span>margin <b>{reading.margin ? <Why figure={reading.margin} /> : '–'}</b></span>
+        <span>markup <b>{reading.markup ? <Why figure={reading.markup} /> : '–'}</b></span>
+        <span>an hour earns <b>{reading.hourEarns ? <Why figure={reading.hourEarns} /> : '–'}</b></span>
+        <span>yours <b><Why figure={reading.yours} /></b></span>
+        {floor.ok && price < floor.value.value && <span className="short">below the floor you pay to work</span>}
+      </div>
+    </section>
+  );
+}
