@@ -2,8 +2,8 @@
 
 import { figure, type Figure, type Unit } from '../units';
 
-type Spec = { readonly label: string; readonly unit: Unit; readonly start: number; readonly least: number; readonly most: number };
-const spec = (label: string, unit: Unit, start: number, least: number, most: number): Spec => ({ label, unit, start, least, most });
+type Spec<U extends Unit = Unit> = { readonly label: string; readonly unit: U; readonly start: number; readonly least: number; readonly most: number };
+const spec = <U extends Unit>(label: string, unit: U, start: number, least: number, most: number): Spec<U> => ({ label, unit, start, least, most });
 
 export const SHOP_FIGURES = {
   wagePerHour: spec('Your hour', 'money/h', 1500, 0, 100_000),

@@ -2,7 +2,7 @@
 
 import { computeFreeSeconds, getDay, getTrack, planTape, type TapeBlock, type TapeJob } from '../../core/scheduling';
 import { decideHandedness } from '../../core/materials';
-import type { Station } from '../../core/orders';
+import { STATIONS, type Station } from '../../core/orders';
 import { planPressing } from '../../core/pressing';
 import { groupBy } from '../../core/units';
 import { findItems } from '../../data/item-store';
@@ -11,6 +11,7 @@ import type { BenchItemView, BenchPartView, BenchView, TodayView } from '../../v
 import { describeCostProblem } from '../../wording/problems';
 import { describeHandedness } from '../../wording/stations';
 import { getShop, type ShopContext } from '../context';
+import { notFound } from '../errors';
 import { getItemLayers, loadMaterials } from '../price-item';
 import { readOpenOrders, type ReadOrder } from '../read-orders';
 import { labelWork, loadRunning } from './frame';
@@ -91,4 +92,11 @@ function toJobs(orders: readonly ReadOrder[], bench: BenchView): readonly TapeJo
     const machineSeconds = members.reduce((seconds, part) => seconds + (part.state === 'to-cut' ? (quote.layers[part.layerIndex]?.cutMachineSeconds ?? 0) : 0), 0);
     return { key: `line-${lineId}`, label: titles.get(lineId) ?? order.title, dueDay: order.dueDay, seconds: { cut: sum('cut'), weed: sum('weed'), press: sum('press'), check: sum('check') }, machineSeconds };
   }));
+}
+
+/** @throws ShopError not-found when it is none of the four. */
+export function requireStation(text: string | undefined): Station {
+  const station = STATIONS.find((name) => name === text);
+  if (!station) throw notFound('This station');
+  return station;
 }

@@ -1,0 +1,26 @@
+// A view whose work is still to come: what it will answer, and where that is found today.
+
+import Button from '@mui/material/Button';
+import type { FrameView } from '../../views/views';
+import { Frame } from '../shared/Frame';
+
+const LATER = {
+  'cut-sheets': { title: 'Cut sheets', answers: 'Cut sheets will lay the waiting parts of one vinyl, from all orders, on the roll, sheet or offcut in hand so that the least is wasted.', now: 'Today parts are cut one load for each vinyl at the bench, and vinyl is costed by the strip that a plain row of boxes takes.', links: [['/bench/cut', 'Cut what is waiting'], ['/items', 'See what vinyl costs']] },
+  trials: { title: 'Trials', answers: 'Trials will find the cutter setting in four or five test cuts, and say with its uncertainty which vinyl holds up.', now: 'Today each vinyl keeps its press window and its weeding factor on the shelf.', links: [['/shelf', 'Look at the vinyls'], ['/bench/cut', 'Go to the cutter']] },
+  books: { title: 'Books', answers: 'Books will tell whether you earn: quoted against real over all orders, hours, spoilage by cause, break-even.', now: 'Today each order shows its quoted minutes and cost beside the real ones, and each item what an hour on it earns.', links: [['/orders', 'Look at an order'], ['/items', 'See what an hour earns']] },
+} as const;
+export type LaterName = keyof typeof LATER;
+
+export function LaterScreen({ frame, name }: { frame: FrameView; name: LaterName }) {
+  const { title, answers, now, links } = LATER[name];
+  return (
+    <Frame frame={frame} current={name}>
+      <h1 style={{ margin: 0 }}>{title}</h1>
+      <div className="sheet lifted" style={{ maxWidth: 720 }}>
+        <p style={{ fontSize: '1.15rem', marginTop: 0 }}>{answers}</p>
+        <p className="soft">{now}</p>
+        <div className="actions">{links.map(([href, label], index) => <Button key={href} href={href} variant={index === 0 ? 'contained' : 'outlined'}>{label}</Button>)}</div>
+      </div>
+    </Frame>
+  );
+}

@@ -1,0 +1,95 @@
+// Shelf: the vinyls and blanks, what they cost by area and by piece, and how they are pressed.
+
+import Button from '@mui/material/Button';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { enqueueSnackbar } from 'notistack';
+import { lazy, Suspense, useState } from 'react';
+import { FABRICS, getKindFacts, getPricePerMm2 } from '../../core/materials';
+import { figure, formatLength, formatMoney, formatTemperature, MM2_PER_M2 } from '../../core/units';
+import type { BlankView, FrameView, ShelfView, VinylView } from '../../views/views';
+import { callApi, wordsOf } from '../shared/api';
+import { Frame } from '../shared/Frame';
+import { useKeys } from '../shared/keys';
+import { useSettings } from '../shared/settings';
+
+const VinylForm = lazy(() => import('./VinylForm'));
+const BlankForm = lazy(() => import('./BlankForm'));
+type Editing = { readonly kind: 'vinyl'; readonly vinyl: VinylView | null } | { readonly kind: 'blank'; readonly blank: BlankView | null };
+
+export function ShelfScreen({ frame, view, openVinyl, openBlank }: { frame: FrameView; view: ShelfView; openVinyl: number | null; openBlank: number | null }) {
+  return <Frame frame={frame} current="shelf"><Shelf initial={view} openVinyl={openVinyl} openBlank={openBlank} /></Frame>;
+}
+
+function Shelf({ initial, openVinyl, openBlank }: { initial: ShelfView; openVinyl: number | null; openBlank: number | null }) {
+  const settings = useSettings();
+  const client = useQueryClient();
+  const { data: shelf } = useQuery({ queryKey: ['shelf'], queryFn: ({ signal }) => callApi<ShelfView>('GET', '/api/shelf', undefined, signal), initialData: initial });
+  const [editing, setEditing] = useState<Editing | null>(() => {
+    const vinyl = initial.vinyls.find((candidate) => candidate.id === openVinyl);
+    const blank = initial.blanks.find((candidate) => candidate.id === openBlank);
+    return vinyl ? { kind: 'vinyl', vinyl } : blank ? { kind: 'blank', blank } : null;
+  });
+  useKeys('Shelf', [{ keys: 'n', shown: 'N', does: 'add a vinyl', run: () => setEditing({ kind: 'vinyl', vinyl: null }) }, { keys: 'b', shown: 'B', does: 'add a blank', run: () => setEditing({ kind: 'blank', blank: null }) }]);
+  const refresh = () => client.invalidateQueries({ queryKey: ['shelf'] });
+  const saved = () => {
+    setEditing(null);
+    enqueueSnackbar('Saved. Items and quotes to come reckon with it.');
+    void refresh();
+  };
+  const archive = async (path: string, name: string, on: boolean) => {
+    try {
+      await callApi(on ? 'DELETE' : 'POST', path);
+      setEditing(null);
+      enqueueSnackbar(on ? `${name} is off the shelf. Items that use it keep it.` : `${name} is back on the shelf.`, { action: on ? <Button color="inherit" variant="text" onClick={() => void archive(path, name, false)}>Undo</Button> : undefined });
+      await refresh();
+    } catch (error) {
+      enqueueSnackbar(wordsOf(error), { variant: 'error' });
+    }
+  };
+  const sorted = [...shelf.vinyls].sort((a, b) => getPricePerMm2(a) - getPricePerMm2(b));
+  const perM2 = (vinyl: VinylView) => formatMoney(Math.round(figure('', getPricePerMm2(vinyl) * MM2_PER_M2, 'money/m²', 'computed').value), settings);
+  return (
+    <>
+      <div className="page-head">
+        <div><h1 style={{ margin: 0 }}>{shelf.vinyls.length} vinyls and {shelf.blanks.length} blanks{sorted[0] ? <span className="soft">, from {perM2(sorted[0])} to {perM2(sorted[sorted.length - 1]!)} a square metre</span> : ''}</h1></div>
+        <div className="actions"><Button onClick={() => setEditing({ kind: 'blank', blank: null })}>Add a blank</Button><Button variant="contained" onClick={() => setEditing({ kind: 'vinyl', vinyl: null })}>Add a vinyl</Button></div>
+      </div>
+      <section className="sheet flush" aria-label="Vinyls" tabIndex={0}>
+        <table className="plain">
+          <thead><tr><th>vinyl</th><th>kind</th><th className="hide-small">from</th><th className="right">roll</th><th className="right">price</th><th className="right">a m²</th><th className="right hide-small">weeding</th><th className="hide-small">press</th><th /></tr></thead>
+          <tbody>
+            {shelf.vinyls.map((vinyl) => (
+              <tr key={vinyl.id}>
+                <td><i className="swatch" style={{ background: vinyl.colourHex }} /><strong>{vinyl.name}</strong></td><td>{getKindFacts(vinyl.kind).label}</td><td className="soft hide-small">{vinyl.supplier}</td>
+                <td className="num">{formatLength(vinyl.rollWidthMm, settings)} × {formatLength(vinyl.rollLengthMm, settings)}</td><td className="num">{formatMoney(vinyl.rollPrice, settings)}</td><td className="num">{perM2(vinyl)}</td><td className="num hide-small">× {vinyl.weedingFactor}</td>
+                <td className="hide-small">{vinyl.press ? `${formatTemperature(vinyl.press.lowC, settings).replace(/ .*/, '')}–${formatTemperature(vinyl.press.highC, settings)}, ${vinyl.press.seconds} s, ${vinyl.press.peel}` : 'stuck on with tape'}</td>
+                <td className="right"><Button size="small" variant="text" onClick={() => setEditing({ kind: 'vinyl', vinyl })} aria-label={`Change ${vinyl.name}`}>Change</Button></td>
+              </tr>
+            ))}
+            {shelf.vinyls.length === 0 && <tr><td colSpan={9} className="soft">No vinyl yet. Add the roll you use most.</td></tr>}
+          </tbody>
+        </table>
+      </section>
+      <section className="sheet flush" aria-label="Blanks" tabIndex={0}>
+        <table className="plain">
+          <thead><tr><th>blank</th><th>surface</th><th className="hide-small">from</th><th>sizes and prices</th><th>colours</th><th /></tr></thead>
+          <tbody>
+            {shelf.blanks.map((blank) => (
+              <tr key={blank.id}>
+                <td><strong>{blank.name}</strong></td><td>{FABRICS[blank.fabric].label}{FABRICS[blank.fabric].ceilingC && blank.heating !== 'none' ? `, to ${formatTemperature(FABRICS[blank.fabric].ceilingC ?? 0, settings)}` : ', no heat'}</td><td className="soft hide-small">{blank.supplier}</td>
+                <td>{blank.sizes.map((size) => <span key={size.name} style={{ marginRight: 12, whiteSpace: 'nowrap' }}>{size.name} <span className="figures">{formatMoney(size.price, settings)}</span></span>)}</td>
+                <td>{blank.colours.map((colour) => <span key={colour.name} style={{ marginRight: 10, whiteSpace: 'nowrap' }}><i className="swatch" style={{ background: colour.hex }} />{colour.name}</span>)}</td>
+                <td className="right"><Button size="small" variant="text" onClick={() => setEditing({ kind: 'blank', blank })} aria-label={`Change ${blank.name}`}>Change</Button></td>
+              </tr>
+            ))}
+            {shelf.blanks.length === 0 && <tr><td colSpan={6} className="soft">No blank yet. Add what you decorate most.</td></tr>}
+          </tbody>
+        </table>
+      </section>
+      <Suspense>
+        {editing?.kind === 'vinyl' && <VinylForm vinyl={editing.vinyl} onClose={() => setEditing(null)} onSaved={saved} onArchive={(vinyl) => void archive(`/api/shelf/vinyls/${vinyl.id}`, vinyl.name, true)} />}
+        {editing?.kind === 'blank' && <BlankForm blank={editing.blank} onClose={() => setEditing(null)} onSaved={saved} onArchive={(blank) => void archive(`/api/shelf/blanks/${blank.id}`, blank.name, true)} />}
+      </Suspense>
+    </>
+  );
+}

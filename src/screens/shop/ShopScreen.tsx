@@ -1,0 +1,92 @@
+// Shop: the figures that every estimate and cost rests on.
+
+import { yupResolver } from '@hookform/resolvers/yup';
+import Button from '@mui/material/Button';
+import { enqueueSnackbar } from 'notistack';
+import { useState } from 'react';
+import { useForm, type Resolver } from 'react-hook-form';
+import { shopInput } from '../../core/input';
+import { SHOP_FIGURES, type ShopFigureKey, type ShopFigures } from '../../core/materials';
+import { formatMoney } from '../../core/units';
+import type { FrameView, ShopView } from '../../views/views';
+import { LengthField, MoneyField, NumberField, TextLine, useSave } from '../shared/form';
+import { Frame } from '../shared/Frame';
+import { useSettings } from '../shared/settings';
+
+export function ShopScreen({ frame }: { frame: FrameView }) {
+  return <Frame frame={frame} current="shop"><Shop shop={frame.shop} /></Frame>;
+}
+
+type ShopValues = { name: string; currency: string; locale: string; timeZone: string; figures: { -readonly [Key in keyof ShopFigures]: number } };
+
+const GROUPS: readonly { readonly title: string; readonly keys: readonly ShopFigureKey[] }[] = [
+  { title: 'Your hour, goals and fee', keys: ['wagePerHour', 'wageGoalPerHour', 'marginGoal', 'feeShare', 'feeFixed', 'spoilageShare', 'packaging'] },
+  { title: 'Hours you work', keys: ['dayStartHour', 'hoursMonday', 'hoursTuesday', 'hoursWednesday', 'hoursThursday', 'hoursFriday', 'hoursSaturday', 'hoursSunday'] },
+  { title: 'Set-up and checking', keys: ['setupSeconds', 'setupPerVinylSeconds', 'checkSeconds'] },
+  { title: 'Cutter', keys: ['cutterSpeed', 'cutterCornerSeconds', 'cutterLiftSeconds', 'cutterLoadSeconds', 'cutterWatchSeconds', 'cutterRatePerHour', 'cutterEdgeMm', 'weedMarginMm'] },
+  { title: 'Weeding', keys: ['weedBaseSeconds', 'weedPerMetreSeconds', 'weedPerCavitySeconds', 'weedPerTinyBitSeconds'] },
+  { title: 'Press', keys: ['pressLayOutSeconds', 'prePressSeconds', 'pressPlaceSeconds', 'pressTackSeconds', 'pressPeelSeconds', 'rePressSeconds', 'pressWarmUpSeconds', 'pressWatts', 'energyPerKwh', 'applySeconds'] },
+  { title: 'Tape and wear', keys: ['tapePerM2', 'tapeUses', 'bladePrice', 'bladeLifeMetres', 'matPrice', 'matLifeLoads', 'coverSheetPrice', 'coverSheetPresses'] },
+];
+
+function Shop({ shop }: { shop: ShopView }) {
+  const settings = useSettings();
+  const [version, setVersion] = useState(shop.version);
+  const form = useForm<ShopValues>({ resolver: yupResolver(shopInput) as unknown as Resolver<ShopValues>, defaultValues: { name: shop.name, currency: shop.currency, locale: shop.locale, timeZone: shop.timeZone, figures: { ...shop.figures } } });
+  const save = useSave<ShopValues, ShopView>({
+    form, method: 'PUT', path: '/api/shop', version,
+    onSaved: (saved) => {
+      setVersion(saved.version);
+      form.reset(form.getValues());
+      enqueueSnackbar('Saved. Orders taken before keep the figures they were quoted with.');
+    },
+  });
+  const { figures } = shop;
+  const hours = figures.hoursMonday + figures.hoursTuesday + figures.hoursWednesday + figures.hoursThursday + figures.hoursFriday + figures.hoursSaturday + figures.hoursSunday;
+  return (
+    <form noValidate onSubmit={save.submit}>
+      <div className="page-head" style={{ marginBottom: 12 }}>
+        <div><h1 style={{ margin: 0 }}>{shop.name}: an hour at {formatMoney(figures.wagePerHour, settings)}, {hours} hours a week</h1><p className="soft" style={{ margin: '4px 0 0' }}>Every cost and estimate rests on these figures. What is not yours yet is an ordinary value of the trade.</p></div>
+        <div className="actions"><Button type="submit" variant="contained" disabled={save.pending || !form.formState.isDirty}>Save the figures</Button></div>
+      </div>
+      {save.failure && <div className="notice bad" role="alert" style={{ marginBottom: 12 }}>{save.failure}</div>}
+      <div className="cols">
+        <section className="sheet fields" aria-label="The shop">
+          <TextLine form={form} name="name" label="Name of the shop" /><TextLine form={form} name="currency" label="Currency" /><TextLine form={form} name="locale" label="Language of numbers" /><TextLine form={form} name="timeZone" label="Time zone" />
+        </section>
+        {GROUPS.map((group) => <section key={group.title} className="sheet" aria-label={group.title}><h2 style={{ margin: '0 0 12px' }}>{group.title}</h2><div className="fields">{group.keys.map((key) => <FigureField key={key} form={form} figureKey={key} />)}</div></section>)}
+      </div>
+    </form>
+  );
+}
+
+function FigureField({ form, figureKey }: { form: ReturnType<typeof useForm<ShopValues>>; figureKey: ShopFigureKey }) {
+  const { label } = SHOP_FIGURES[figureKey];
+  // The units that occur among the shop's figures, so that a new one can't be forgotten here.
+  const unit: (typeof SHOP_FIGURES)[ShopFigureKey]['unit'] = SHOP_FIGURES[figureKey].unit;
+  const common = { form, name: `figures.${figureKey}` as const, label };
+  switch (unit) {
+    case 'money':
+      return <MoneyField {...common} />;
+    case 'money/h':
+      return <MoneyField {...common} suffix=" / h" />;
+    case 'money/m²':
+      return <MoneyField {...common} suffix=" / m²" />;
+    case 'money/kWh':
+      return <MoneyField {...common} suffix=" / kWh" />;
+    case 'share':
+      return <NumberField {...common} per={0.01} unit="%" />;
+    case 'mm':
+      return <LengthField {...common} />;
+    case 'mm/s':
+      return <NumberField {...common} unit="mm/s" />;
+    case 'W':
+      return <NumberField {...common} unit="W" />;
+    case 's':
+      return <NumberField {...common} unit="s" />;
+    case 'count':
+      return <NumberField {...common} unit={figureKey.startsWith('hours') ? 'h' : figureKey === 'dayStartHour' ? "o'clock" : undefined} />;
+    default:
+      return unit satisfies never;
+  }
+}

@@ -1,0 +1,27 @@
+// How a page is loaded: its frame, its data, and a real 404 when what it asks for is not there.
+
+import type { AstroGlobal } from 'astro';
+import type { FrameView } from '../views/views';
+import { getContext, type ShopContext } from './context';
+import { ShopError } from './errors';
+import { loadFrame } from './views/frame';
+
+export type LoadedPage<T> = { readonly frame: FrameView; readonly view: T; readonly missing: null } | { readonly frame: FrameView; readonly view: null; readonly missing: string };
+
+/** The frame and what `load` gives; what is not there becomes `missing`, told in words, with status 404. */
+export function loadPage<T>(astro: AstroGlobal, load: (shop: ShopContext) => T): LoadedPage<T> {
+  const shop = getContext();
+  const frame = loadFrame(shop, astro.cookies.get('units')?.value === 'inch' ? 'inch' : 'metric');
+  try {
+    return { frame, view: load(shop), missing: null };
+  } catch (error) {
+    if (!(error instanceof ShopError && error.code === 'not-found')) throw error;
+    astro.response.status = 404;
+    return { frame, view: null, missing: error.message };
+  }
+}
+
+/** A positive whole number of the address, or null. */
+export function readNumber(text: string | null | undefined): number | null {
+  return text && /^[1-9]\d{0,14}$/.test(text) ? Number(text) : null;
+}
