@@ -11,7 +11,8 @@ export const onRequest: MiddlewareHandler = async ({ request }, next) => {
   }
   const response = await next();
   if (!response.headers.get('content-type')?.startsWith('text/html')) return secure(response, []);
-  const { html, scriptHashes } = tidyPage(await response.text());
+  const { html, policy } = tidyPage(await response.text());
+  const scriptHashes = readScriptHashes(response.headers.get('content-security-policy') ?? policy);
   const headers = new Headers(response.headers);
   headers.delete('content-length');
   headers.set('Cache-Control', 'no-store');
@@ -28,12 +29,16 @@ function comesFromHere(request: Request): boolean {
   return URL.canParse(origin) && new URL(origin).host === host;
 }
 
-/** Moves the styles of components into the head, so that the first paint has them, and takes over the gathered script hashes. */
-function tidyPage(page: string): { html: string; scriptHashes: readonly string[] } {
-  const scriptHashes: string[] = [];
-  let html = page.replace(/<meta http-equiv="content-security-policy" content="([^"]*)">/i, (_, policy: string) => {
-    const scripts = /script-src([^;]*)/.exec(policy)?.[1] ?? '';
-    scriptHashes.push(...(scripts.match(/'sha(256|384|512)-[^']+'/g) ?? []));
+/** The hashes of the scripts that start the islands, as the build gathered them. */
+function readScriptHashes(policy: string): readonly string[] {
+  return (/script-src([^;]*)/.exec(policy)?.[1] ?? '').match(/'sha(256|384|512)-[^']+'/g) ?? [];
+}
+
+/** Moves the styles of components into the head, so that the first paint has them; the built-in policy goes into the header instead. */
+function tidyPage(page: string): { html: string; policy: string } {
+  let policy = '';
+  let html = page.replace(/<meta http-equiv="content-security-policy" content="([^"]*)">/i, (_, found: string) => {
+    policy = found;
     return '';
   });
   const styles = new Set<string>();
@@ -41,7 +46,7 @@ function tidyPage(page: string): { html: string; scriptHashes: readonly string[]
     styles.add(style);
     return '';
   });
-  return { html: html.replace('</head>', `${[...styles].join('')}</head>`), scriptHashes };
+  return { html: html.replace('</head>', `${[...styles].join('')}</head>`), policy };
 }
 
 function secure(response: Response, scriptHashes: readonly string[]): Response {

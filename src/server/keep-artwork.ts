@@ -8,9 +8,9 @@ import type { ShopContext } from './context';
 import { notFound, ShopError, stale } from './errors';
 import { measureFile } from './measure-file';
 
-export async function keepArtwork(shop: ShopContext, file: { readonly bytes: Uint8Array; readonly fileName: string; readonly name: string; readonly widthMm: number }): Promise<{ id: number }> {
+export async function keepArtwork(shop: ShopContext, file: { readonly bytes: Uint8Array; readonly fileName: string; readonly name: string; readonly widthMm: number; readonly layerNames?: readonly string[] }): Promise<{ id: number }> {
   const measured = await measureFile(file.bytes, file.widthMm);
-  const layerNames = measured.measurement.layers.map((layer) => getDisplayColourName(layer.colour));
+  const layerNames = measured.measurement.layers.map((layer, index) => file.layerNames?.[index] ?? getDisplayColourName(layer.colour));
   const fields = { ...measured, layerNames, name: file.name, fileName: file.fileName, original: Buffer.from(file.bytes), createdAtMs: shop.now() };
   return { id: shop.db.transaction(() => insertArtwork(shop.db, fields)) };
 }

@@ -7,12 +7,11 @@ import { STATION_STEPS, STATIONS, type SpoilageCause } from '../core/orders';
 import { addDays, getDay } from '../core/scheduling';
 import { blankInput, itemInput, orderInput, vinylInput } from '../core/input';
 import type { Database } from '../data/database';
-import { findArtwork } from '../data/artwork-store';
 import { addOrderEvent } from '../data/order-store';
 import { insertShop } from '../data/shop-store';
 import { getShop, programRoot, type ShopContext } from './context';
 import { parseInput } from './errors';
-import { changeArtwork, keepArtwork } from './keep-artwork';
+import { keepArtwork } from './keep-artwork';
 import { addItem } from './keep-item';
 import { placeOrder } from './keep-order';
 import { addBlank, addVinyl } from './keep-shelf';
@@ -52,8 +51,7 @@ export async function seedDemo(db: Database, nowMs: number): Promise<void> {
   }
   for (const drawing of file.artworks) {
     clock.ms += 3_600_000;
-    const { id } = await keepArtwork(shop, { bytes: readFileSync(join(folder, 'drawings', drawing.file)), fileName: drawing.file, name: drawing.name, widthMm: drawing.widthMm });
-    await changeArtwork(shop, id, { name: drawing.name, widthMm: drawing.widthMm, layerNames: drawing.layers }, findArtwork(db, id)!.version);
+    const { id } = await keepArtwork(shop, { bytes: readFileSync(join(folder, 'drawings', drawing.file)), fileName: drawing.file, name: drawing.name, widthMm: drawing.widthMm, layerNames: drawing.layers });
     ids.artworks.set(drawing.name, id);
   }
   for (const item of file.items) {

@@ -61,8 +61,10 @@ export type BenchItemView = { readonly itemId: number; readonly picture: Artwork
 export type BenchView = { readonly parts: readonly BenchPartView[]; readonly items: readonly BenchItemView[]; readonly running: readonly RunningWork[]; readonly vinyls: readonly VinylView[]; readonly nowMs: number; readonly today: string };
 export type StepTaken = { readonly eventIds: readonly number[]; readonly bench: BenchView };
 
+/** A batch that comes next, in words. */
+export type NextBatch = { readonly station: Station; readonly verb: string; readonly what: string; readonly detail: string; readonly seconds: number; readonly dueDay: string };
 export type TodayView = {
-  readonly bench: BenchView; readonly orders: readonly OrderRow[]; readonly ready: readonly OrderRow[]; readonly tape: readonly TapeBlock[]; readonly dayStartMs: number; readonly dayEndMs: number; readonly freeSeconds: number; readonly neededSeconds: number;
+  readonly next: { readonly hands: NextBatch | null; readonly cutter: NextBatch | null; readonly press: NextBatch | null }; readonly running: readonly RunningWork[]; readonly nowMs: number; readonly orders: readonly OrderRow[]; readonly ready: readonly OrderRow[]; readonly tape: readonly TapeBlock[]; readonly dayStartMs: number; readonly dayEndMs: number; readonly freeSeconds: number; readonly neededSeconds: number;
 };
 
 export type FoundThing = { readonly kind: 'order' | 'item' | 'artwork' | 'vinyl' | 'blank'; readonly label: string; readonly detail: string; readonly href: string };

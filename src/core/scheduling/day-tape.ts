@@ -20,7 +20,7 @@ export function planTape(input: { readonly jobs: readonly TapeJob[]; readonly fr
   let cutterFree = input.fromMs;
   const ready = new Map<string, number>();
   const put = (job: TapeJob, station: Station, startMs: number, endMs: number) => {
-    if (endMs > startMs && startMs < input.untilMs) blocks.push({ track: STATION_TRACKS[station], station, label: job.label, startMs, endMs, planned: true, key: `${job.key}-${station}` });
+    if (endMs > startMs && startMs < input.untilMs) blocks.push({ track: STATION_TRACKS[station], station, label: job.label, startMs, endMs: Math.min(endMs, input.untilMs), planned: true, key: `${job.key}-${station}` });
   };
   const jobs = [...input.jobs].sort((a, b) => (a.dueDay < b.dueDay ? -1 : a.dueDay > b.dueDay ? 1 : 0));
   for (const job of jobs) {

@@ -20,6 +20,16 @@ export function countDays(from: string, to: string): number {
   return Temporal.PlainDate.from(from).until(Temporal.PlainDate.from(to)).days;
 }
 
+/** When work begins and ends on the day of an instant, epoch ms; the same moment twice on a day off. */
+export function getWorkingDay(nowMs: number, timeZone: string, shop: ShopFigures): { readonly beginsMs: number; readonly endsMs: number } {
+  return boundWork(Temporal.Instant.fromEpochMilliseconds(nowMs).toZonedDateTimeISO(timeZone).toPlainDate(), timeZone, shop);
+}
+
+function boundWork(day: Temporal.PlainDate, timeZone: string, shop: ShopFigures): { readonly beginsMs: number; readonly endsMs: number } {
+  const beginsMs = day.toZonedDateTime({ timeZone, plainTime: { hour: shop.dayStartHour } }).epochMilliseconds;
+  return { beginsMs, endsMs: beginsMs + shop[WEEKDAY_HOURS[day.dayOfWeek - 1]!] * SECONDS_PER_HOUR * 1000 };
+}
+
 /** Working seconds from now to the end of `day`, both of the shop's time zone; nought when the day is past. */
 export function computeFreeSeconds(input: { readonly nowMs: number; readonly day: string; readonly timeZone: string; readonly shop: ShopFigures }): number {
   const { nowMs, timeZone, shop } = input;
@@ -28,10 +38,8 @@ export function computeFreeSeconds(input: { readonly nowMs: number; readonly day
   let free = 0;
   let day = now.toPlainDate();
   for (let count = 0; Temporal.PlainDate.compare(day, last) <= 0 && count < DAYS_AHEAD_AT_MOST; count++) {
-    const hours = shop[WEEKDAY_HOURS[day.dayOfWeek - 1]!];
-    const begins = day.toZonedDateTime({ timeZone, plainTime: { hour: shop.dayStartHour } }).epochMilliseconds;
-    const ends = begins + hours * SECONDS_PER_HOUR * 1000;
-    free += Math.max(0, ends - Math.max(begins, nowMs)) / 1000;
+    const { beginsMs, endsMs } = boundWork(day, timeZone, shop);
+    free += Math.max(0, endsMs - Math.max(beginsMs, nowMs)) / 1000;
     day = day.add({ days: 1 });
   }
   return free;

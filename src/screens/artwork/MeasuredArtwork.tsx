@@ -33,13 +33,12 @@ export function MeasuredArtwork({ measured, name, layerNames, onRename, vinyls, 
         </section>
         <section className="sheet flush" aria-label="Layers" tabIndex={0}>
           <table className="plain">
-            <thead><tr><th>layer</th><th className="right">net</th><th className="right">path</th><th className="right">pieces</th><th className="right">cavities</th><th className="right">box</th></tr></thead>
+            <thead><tr><th>layer</th><th className="right">net</th><th className="right">path</th><th className="right">pieces</th><th className="right">cavities</th></tr></thead>
             <tbody>
               {measurement.layers.map((layer, index) => (
                 <tr key={layer.colour}>
-                  <td><i className="swatch" style={{ background: layer.colour }} />{onRename && layerNames ? <input className="layer-name" aria-label={`Name of layer ${index + 1}`} value={layerNames[index] ?? ''} maxLength={60} onChange={(event) => onRename(index, event.target.value)} /> : (layerNames?.[index] ?? getDisplayColourName(layer.colour))}</td>
+                  <td><div className="layer-cell"><i className="swatch" style={{ background: layer.colour, flex: 'none' }} />{onRename && layerNames ? <input className="layer-name" aria-label={`Name of layer ${index + 1}`} value={layerNames[index] ?? ''} maxLength={60} onChange={(event) => onRename(index, event.target.value)} /> : (layerNames?.[index] ?? getDisplayColourName(layer.colour))}</div><span className="soft figures" style={{ fontSize: '.8rem', whiteSpace: 'nowrap' }}>box {formatLength(layer.box.width, settings).replace(/ \w+$/, '')} × {formatLength(layer.box.height, settings)}</span></td>
                   <td className="num">{formatArea(layer.netMm2, settings)}</td><td className="num">{formatPath(layer.cutLengthMm, settings)}</td><td className="num">{layer.pieces}</td><td className="num">{layer.cavities}</td>
-                  <td className="num">{formatLength(layer.box.width, settings).replace(/ \w+$/, '')} × {formatLength(layer.box.height, settings)}</td>
                 </tr>
               ))}
             </tbody>

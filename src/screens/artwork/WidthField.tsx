@@ -13,7 +13,7 @@ export function WidthField({ widthMm, onChange, label = 'Width' }: { widthMm: nu
   const [typed, setTyped] = useState<string | null>(null);
   const bad = widthMm === null || widthMm < WIDTH_RANGE_MM.least || widthMm > WIDTH_RANGE_MM.most;
   return (
-    <TextField label={label} value={typed ?? (widthMm === null ? '' : String(Number((widthMm / per).toFixed(3))))} error={bad} helperText={bad ? `From ${formatLength(WIDTH_RANGE_MM.least, settings)} to ${formatLength(WIDTH_RANGE_MM.most, settings)}: from a small bead to the widest roll.` : undefined}
+    <TextField label={label} value={typed ?? (widthMm === null ? '' : String(Number((widthMm / per).toFixed(2))))} error={bad} helperText={bad ? `From ${formatLength(WIDTH_RANGE_MM.least, settings)} to ${formatLength(WIDTH_RANGE_MM.most, settings)}: from a small bead to the widest roll.` : undefined}
       slotProps={{ htmlInput: { inputMode: 'decimal', className: 'figures' }, input: { endAdornment: <InputAdornment position="end">{settings.system === 'metric' ? 'mm' : 'in'}</InputAdornment> } }}
       onChange={(event) => {
         setTyped(event.target.value);

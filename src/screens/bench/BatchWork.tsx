@@ -36,7 +36,7 @@ export function BatchWork({ station, view, parts, leftOut, running, pending, onL
       <h2 style={{ margin: '0 0 6px', fontSize: '1.9rem' }}>{verbs[station]}</h2>
       <BigFacts station={station} view={view} parts={parts} />
       <div className="clock" role="timer" aria-label="Time on this batch">{running ? formatClock((now - running.startedAtMs) / 1000) : '0:00'}</div>
-      <p className="soft" style={{ margin: 0, fontSize: '1.05rem' }}>about <strong className="figures">{formatDuration(seconds, settings)}</strong> for {chosen.length === parts.length ? 'all' : ''} {new Set(chosen.map(keyOf)).size} {byUnit ? 'pieces' : 'parts'}</p>
+      <p className="soft" style={{ margin: 0, fontSize: '1.05rem' }}>about <strong className="figures">{formatDuration(seconds, settings)}</strong> for {describeCount(new Set(chosen.map(keyOf)).size, byUnit ? 'piece' : 'part')}{chosen.length < parts.length ? `, ${entries.length - new Set(chosen.map(keyOf)).size} left for later` : ''}</p>
       <div className="bench-actions">
         {running ? (
           <>
@@ -62,6 +62,8 @@ export function BatchWork({ station, view, parts, leftOut, running, pending, onL
     </section>
   );
 }
+
+const describeCount = (count: number, one: string) => `${count} ${one}${count === 1 ? '' : 's'}`;
 
 function BigFacts({ station, view, parts }: { station: Station; view: BenchView; parts: readonly BenchPartView[] }) {
   const settings = useSettings();

@@ -10,7 +10,7 @@ import { formatDay, formatDuration } from '../../core/units';
 import type { BenchPartView, BenchView, FrameView, RunningWork, Spoilage, StepTaken } from '../../views/views';
 import { STATION_NAMES } from '../../wording/stations';
 import { callApi, wordsOf } from '../shared/api';
-import { describeBatch } from '../shared/batch-words';
+import { describeBatch } from '../../wording/batches';
 import { Frame, RUNNING_KEY } from '../shared/Frame';
 import { useKeys } from '../shared/keys';
 import { useSettings } from '../shared/settings';

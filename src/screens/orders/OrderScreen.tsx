@@ -81,7 +81,7 @@ function Order({ initial }: { initial: OrderView }) {
                 <tr><td>Cash: materials, wear, machine</td><td className="num"><Why figure={against.cash.quoted} /></td><td className="num"><Why figure={against.cash.real} /></td></tr>
                 <tr className="total"><td>Cost with your time</td><td className="num"><Why figure={against.cost.quoted} /></td><td className="num"><Why figure={against.cost.real} /></td></tr>
                 <tr><td>Fee</td><td className="num"><Why figure={view.fee} /></td><td className="num"><Why figure={view.fee} /></td></tr>
-                <tr className="total"><td>Yours, of {formatMoney(row.agreed, settings)}</td><td className="num"><Why figure={view.keptQuoted} /></td><td className={`num ${view.kept.value < 0 ? 'short' : ''}`}><Why figure={view.kept} /></td></tr>
+                <tr className="total"><td>{closed || row.stage === 'ready' ? 'Yours' : 'Left so far'}, of {formatMoney(row.agreed, settings)}</td><td className="num"><Why figure={view.keptQuoted} /></td><td className={`num ${view.kept.value < 0 ? 'short' : ''}`}><Why figure={view.kept} /></td></tr>
               </tbody>
             </table>
           </section>

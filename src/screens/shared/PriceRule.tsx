@@ -9,7 +9,8 @@ export type RuleMark = { readonly label: string; readonly figure: Figure; readon
 type RuleProps = { readonly price: number; readonly floor: number | null; readonly marks: readonly RuleMark[]; readonly onChange: (price: number) => void };
 
 const TONES = { soft: 'var(--mui-palette-text-secondary)', bad: 'var(--mui-palette-error-main)', good: 'var(--mui-palette-success-main)', info: 'var(--mui-palette-info-main)' } as const;
-const HEIGHT = 150, AXIS = 92;
+const ROWS = 6, ROW = 16;
+const AXIS = ROWS * ROW + 14, HEIGHT = AXIS + 58;
 
 export function PriceRule({ price, floor, marks, onChange }: RuleProps) {
   const settings = useSettings();
@@ -43,8 +44,8 @@ export function PriceRule({ price, floor, marks, onChange }: RuleProps) {
         {scale.ticks(Math.max(3, width / 90)).map((tick) => <g key={tick} transform={`translate(${scale(tick)} ${AXIS})`}><line y2={7} stroke="currentColor" /><text y={21} textAnchor={tick === 0 ? 'start' : 'middle'} className="figures" style={{ fill: TONES.soft }}>{formatMoney(tick, settings).replace(/[.,]00$/, '')}</text></g>)}
         {placeMarks(marks, scale, width).map(({ mark, x, row, flip }) => (
           <g key={mark.label} transform={`translate(${x} 0)`}>
-            <line y1={row * 17 + 6} y2={AXIS} stroke={TONES[mark.tone]} strokeWidth={1.5} />
-            <text x={flip ? -5 : 5} y={row * 17 + 15} textAnchor={flip ? 'end' : 'start'} style={{ fill: TONES[mark.tone] }}>{mark.label} <tspan className="figures">{formatMoney(mark.figure.value, settings)}</tspan></text>
+            <line y1={row * ROW + 3} y2={AXIS} stroke={TONES[mark.tone]} strokeWidth={1.5} />
+            <text x={flip ? -5 : 5} y={row * ROW + 12} textAnchor={flip ? 'end' : 'start'} style={{ fill: TONES[mark.tone] }}>{mark.label} <tspan className="figures">{formatMoney(mark.figure.value, settings)}</tspan></text>
           </g>
         ))}
         <g className="rule-thumb" transform={`translate(${at} 0)`}><line y1={AXIS - 20} y2={AXIS + 16} stroke="currentColor" strokeWidth={3} /><path d={`M-9 ${AXIS + 26}L0 ${AXIS + 12}L9 ${AXIS + 26}z`} fill="currentColor" />
@@ -64,15 +65,17 @@ export function PriceRule({ price, floor, marks, onChange }: RuleProps) {
 
 const reachFor = (price: number, marks: readonly RuleMark[]): number => Math.max(price, ...marks.map((mark) => mark.figure.value), 100) * 1.15;
 
-/** Marks from left to right, each in the first of four rows where its words are free. */
+/** Marks from left to right, each in the first row where its words are free. */
 function placeMarks(marks: readonly RuleMark[], scale: (value: number) => number, width: number) {
-  const ends = [-Infinity, -Infinity, -Infinity, -Infinity];
+  const taken: (readonly [from: number, to: number])[][] = Array.from({ length: ROWS }, () => []);
   return [...marks].sort((a, b) => a.figure.value - b.figure.value).map((mark) => {
     const x = scale(mark.figure.value);
     const length = (mark.label.length + 8) * 7 + 10;
     const flip = x + length > width;
-    const row = Math.max(0, ends.findIndex((end) => end < (flip ? x - length : x)));
-    ends[row] = flip ? x : x + length;
+    const from = flip ? x - length : x;
+    const free = taken.findIndex((spans) => spans.every(([start, end]) => from > end || from + length < start));
+    const row = free === -1 ? ROWS - 1 : free;
+    taken[row]!.push([from, from + length]);
     return { mark, x, row, flip };
   });
 }

@@ -6,7 +6,7 @@ import { formatTimeOfDay } from '../../core/units';
 import { useSettings } from './settings';
 
 const TRACK_NAMES: Readonly<Record<Track, string>> = { cutter: 'Cutter', hands: 'Hands', press: 'Press' };
-const LEFT = 74, ROW = 40, TOP = 24, WIDTH = 1040;
+const LEFT = 74, ROW = 34, TOP = 24, WIDTH = 1040;
 
 export function Tape({ blocks, startMs, endMs, nowMs }: { blocks: readonly TapeBlock[]; startMs: number; endMs: number; nowMs: number }) {
   const settings = useSettings();
@@ -20,7 +20,7 @@ export function Tape({ blocks, startMs, endMs, nowMs }: { blocks: readonly TapeB
       {hours.map((hour) => <g key={hour}><line x1={scale(hour)} x2={scale(hour)} y1={TOP - 6} y2={TOP + TRACKS.length * ROW} stroke="var(--mui-palette-divider)" /><text x={scale(hour)} y={13} textAnchor="middle" className="figures" style={{ fill: 'var(--mui-palette-text-secondary)' }}>{formatTimeOfDay(hour, settings).replace(/:00$/, '').replace(/^0(?=\d)/, '')}</text></g>)}
       {TRACKS.map((track, row) => (
         <g key={track}>
-          <text x={4} y={TOP + row * ROW + 24} style={{ fontWeight: 650 }}>{TRACK_NAMES[track]}</text>
+          <text x={4} y={TOP + row * ROW + 21} style={{ fontWeight: 650 }}>{TRACK_NAMES[track]}</text>
           {shown.filter((block) => block.track === track).map((block) => {
             const x = scale(block.startMs), width = Math.max(2, scale(block.endMs) - x - 1), y = TOP + row * ROW + 4;
             const room = Math.floor((width - 8) / 6.6);
@@ -29,7 +29,7 @@ export function Tape({ blocks, startMs, endMs, nowMs }: { blocks: readonly TapeB
               <g key={block.key}>
                 <title>{`${text}, ${formatTimeOfDay(block.startMs, settings)} to ${formatTimeOfDay(block.endMs, settings)}${block.planned ? ', planned' : ''}`}</title>
                 <rect x={x} y={y} width={width} height={ROW - 10} fill={`var(--tint-${block.station})`} fillOpacity={block.planned ? 0.1 : 0.85} stroke={`var(--tint-${block.station})`} strokeDasharray={block.planned ? '3 3' : undefined} />
-                {room >= 4 && <text x={x + 5} y={y + 20} style={block.planned ? undefined : { fill: '#fffcf5' }}>{text.length > room ? `${text.slice(0, room - 1)}…` : text}</text>}
+                {room >= 4 && <text x={x + 5} y={y + 17} style={block.planned ? undefined : { fill: '#fffcf5' }}>{text.length > room ? `${text.slice(0, room - 1)}…` : text}</text>}
               </g>
             );
           })}

@@ -14,7 +14,8 @@ export function useKeys(group: string, bindings: readonly KeyBinding[]): void {
   const list = useContext(KeyListContext);
   const signature = bindings.map((binding) => binding.keys).join(' | ');
   useEffect(() => {
-    list?.current.set(group, latest.current);
+    const listed = list?.current;
+    listed?.set(group, latest.current);
     const handlers = Object.fromEntries(latest.current.map((binding, index) => [binding.keys, (event: KeyboardEvent) => {
       if (!binding.whileTyping && isTyping(event.target)) return;
       event.preventDefault();
@@ -23,7 +24,7 @@ export function useKeys(group: string, bindings: readonly KeyBinding[]): void {
     const unbind = tinykeys(window, handlers);
     return () => {
       unbind();
-      list?.current.delete(group);
+      listed?.delete(group);
     };
   }, [group, list, signature]);
 }

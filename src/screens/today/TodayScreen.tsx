@@ -2,14 +2,12 @@
 
 import Button from '@mui/material/Button';
 import { useQuery } from '@tanstack/react-query';
-import { proposeNext, type Batch } from '../../core/scheduling';
 import type { Station } from '../../core/orders';
 import { formatDay, formatDuration } from '../../core/units';
-import type { BenchPartView, FrameView, OrderRow, TodayView } from '../../views/views';
+import type { FrameView, NextBatch, OrderRow, TodayView } from '../../views/views';
 import { callApi } from '../shared/api';
 import { Comb, CombLegend } from '../shared/Comb';
 import { Frame } from '../shared/Frame';
-import { describeBatch } from '../shared/batch-words';
 import { useSettings, type Settings } from '../shared/settings';
 import { Slack } from '../shared/Slack';
 import { Tape } from '../shared/Tape';
@@ -21,17 +19,17 @@ export function TodayScreen({ frame, view }: { frame: FrameView; view: TodayView
 function Today({ initial }: { initial: TodayView }) {
   const settings = useSettings();
   const { data } = useQuery({ queryKey: ['today'], queryFn: ({ signal }) => callApi<TodayView>('GET', '/api/today', undefined, signal), initialData: initial, refetchInterval: 60_000 });
-  const next = proposeNext(data.bench.parts);
+  const { next } = data;
   if (data.orders.length === 0 && data.ready.length === 0) return <Nothing />;
   return (
     <>
-      <Verdict view={data} settings={settings} next={next} />
+      <Verdict view={data} settings={settings} />
       <div className="cols" style={{ gridTemplateColumns: 'repeat(3, minmax(0, 1fr))' }}>
         <NextCard title="hands, next" station={next.hands?.station ?? 'weed'} batch={next.hands} view={data} lifted none="Nothing to weed or check." />
         <NextCard title="cutter, next" station="cut" batch={next.cutter} view={data} none="Everything is cut." />
         <NextCard title="press, next" station="press" batch={next.press} view={data} none="No piece has all its parts weeded." />
       </div>
-      <div className="sheet"><Tape blocks={data.tape} startMs={data.dayStartMs} endMs={data.dayEndMs} nowMs={data.bench.nowMs} /></div>
+      <div className="sheet"><Tape blocks={data.tape} startMs={data.dayStartMs} endMs={data.dayEndMs} nowMs={data.nowMs} /></div>
       <div className="cols" style={{ gridTemplateColumns: 'minmax(0, 2.4fr) minmax(0, 1fr)' }}>
         <div className="sheet flush">
           <table className="plain">
@@ -42,19 +40,20 @@ function Today({ initial }: { initial: TodayView }) {
         <div className="sheet">
           <h2 style={{ margin: '0 0 6px' }}>Ready to hand over</h2>
           {data.ready.length === 0 ? <p className="soft">Nothing yet.</p> : <table className="plain"><tbody>{data.ready.map((row) => <tr key={row.id}><td><a href={`/orders/${row.id}`}><strong>{row.title}</strong></a><br /><span className="soft">{row.customerName}</span></td><td className="soft">{formatDay(row.dueDay, settings)}</td></tr>)}</tbody></table>}
-          <p className="soft" style={{ marginBottom: 0 }}><CombLegend /></p>
+          <div style={{ marginTop: 12 }}><CombLegend /></div>
         </div>
       </div>
     </>
   );
 }
 
-function Verdict({ view, settings, next }: { view: TodayView; settings: Settings; next: ReturnType<typeof proposeNext<BenchPartView>> }) {
-  const first = [next.press, next.hands, next.cutter].filter((batch): batch is Batch<BenchPartView> => batch !== null).sort((a, b) => (a.dueDay < b.dueDay ? -1 : a.dueDay > b.dueDay ? 1 : 0))[0];
+function Verdict({ view, settings }: { view: TodayView; settings: Settings }) {
+  const { next } = view;
+  const first = [next.press, next.hands, next.cutter].filter((batch): batch is NextBatch => batch !== null).sort((a, b) => (a.dueDay < b.dueDay ? -1 : a.dueDay > b.dueDay ? 1 : 0))[0];
   const short = view.orders.filter((row) => row.slack && row.slack.value < 0);
-  const doing = first ? `${describeBatch(first).verb} ${describeBatch(first).what} next.` : view.ready.length > 0 ? 'All work is done: hand over what is ready.' : 'Nothing waits.';
+  const doing = first ? `${first.verb} ${first.what} next.` : view.ready.length > 0 ? 'All work is done: hand over what is ready.' : 'Nothing waits.';
   return (
-    <h1 style={{ margin: 0, fontWeight: 550, fontFamily: "'Bricolage Grotesque Variable', sans-serif", fontSize: '1.5rem' }}>
+    <h1 style={{ margin: 0, fontWeight: 550, fontFamily: "'Bricolage Grotesque Variable', sans-serif", fontSize: '1.45rem' }}>
       {doing}{' '}
       {short[0] ? <span className="short">{short[0].title} {short.length > 1 ? `and ${short.length - 1} more are` : 'is'} short by {formatDuration(-short[0].slack!.value, settings)} for {formatDay(short[0].dueDay, settings)}.</span>
         : <span className="soft">{formatDuration(view.neededSeconds, settings)} of work lie ahead, and every order can be in time.</span>}
@@ -62,16 +61,15 @@ function Verdict({ view, settings, next }: { view: TodayView; settings: Settings
   );
 }
 
-function NextCard({ title, station, batch, view, lifted, none }: { title: string; station: Station; batch: Batch<BenchPartView> | null; view: TodayView; lifted?: boolean; none: string }) {
+function NextCard({ title, station, batch, view, lifted, none }: { title: string; station: Station; batch: NextBatch | null; view: TodayView; lifted?: boolean; none: string }) {
   const settings = useSettings();
-  const running = view.bench.running.find((work) => work.station === station);
-  const words = batch && describeBatch(batch);
+  const running = view.running.find((work) => work.station === station);
   return (
-    <section className={`sheet station ${station} ${lifted ? 'lifted' : ''}`} style={{ minHeight: 118 }} aria-label={title}>
+    <section className={`sheet station ${station} ${lifted ? 'lifted' : ''}`} aria-label={title}>
       <div className="soft">{running ? title.replace('next', 'running') : title}</div>
-      {running ? <h2 style={{ margin: '4px 0' }}>{running.label}</h2> : words ? <h2 style={{ margin: '4px 0' }}>{words.verb} {words.what}</h2> : <p style={{ margin: '6px 0 12px' }}>{none}</p>}
-      {batch && !running && <div className="soft">{words?.detail}, about <strong className="figures">{formatDuration(batch.seconds, settings)}</strong>, due {formatDay(batch.dueDay, settings)}</div>}
-      {(batch ?? running) && <div className="actions" style={{ marginTop: 10 }}><Button variant={lifted ? 'contained' : 'outlined'} href={`/bench/${station}`}>{running ? 'To the timer' : `Go to ${station === 'cut' ? 'the cutter' : station === 'press' ? 'the press' : `the ${station} table`}`}</Button></div>}
+      {running ? <h2 style={{ margin: '4px 0' }}>{running.label}</h2> : batch ? <h2 style={{ margin: '4px 0' }}>{batch.verb} {batch.what}</h2> : <p style={{ margin: '6px 0 12px' }}>{none}</p>}
+      {batch && !running && <div className="soft">{batch.detail}, about <strong className="figures">{formatDuration(batch.seconds, settings)}</strong>, due {formatDay(batch.dueDay, settings)}</div>}
+      {(batch ?? running) && <div className="actions" style={{ marginTop: 10 }}><Button variant={lifted ? 'contained' : 'outlined'} href={`/bench/${station}`}>{running ? 'To the timer' : `Go to ${station === 'cut' ? 'the cutter' : station === 'press' ? 'the press' : `the ${station === 'weed' ? 'weeding' : 'checking'} table`}`}</Button></div>}
     </section>
   );
 }

@@ -1,13 +1,14 @@
 // The views of the bench and of today: parts that lie ready, what they look like, what comes next.
 
-import { computeFreeSeconds, getDay, getTrack, planTape, type TapeBlock, type TapeJob } from '../../core/scheduling';
+import { computeFreeSeconds, getDay, getTrack, getWorkingDay, planTape, proposeNext, type Batch, type TapeBlock, type TapeJob } from '../../core/scheduling';
 import { decideHandedness } from '../../core/materials';
 import { STATIONS, type Station } from '../../core/orders';
 import { planPressing } from '../../core/pressing';
 import { groupBy } from '../../core/units';
 import { findItems } from '../../data/item-store';
 import { loadWorkSince } from '../../data/work-store';
-import type { BenchItemView, BenchPartView, BenchView, TodayView } from '../../views/views';
+import type { BenchItemView, BenchPartView, BenchView, NextBatch, TodayView } from '../../views/views';
+import { describeBatch } from '../../wording/batches';
 import { describeCostProblem } from '../../wording/problems';
 import { describeHandedness } from '../../wording/stations';
 import { getShop, type ShopContext } from '../context';
@@ -17,7 +18,8 @@ import { readOpenOrders, type ReadOrder } from '../read-orders';
 import { labelWork, loadRunning } from './frame';
 import { toRows } from './orders';
 
-export function loadBench(shop: ShopContext, orders: readonly ReadOrder[] = readOpenOrders(shop)): BenchView {
+/** Parts that are not checked yet. `pictures` false leaves out what only the bench itself shows. */
+export function loadBench(shop: ShopContext, orders: readonly ReadOrder[] = readOpenOrders(shop), pictures = true): BenchView {
   const stored = getShop(shop);
   const itemIds = [...new Set(orders.flatMap(({ order }) => order.lines.map((line) => line.itemId)))];
   const items = new Map(findItems(shop.db, itemIds).map((item) => [item.id, item]));
@@ -34,7 +36,7 @@ export function loadBench(shop: ShopContext, orders: readonly ReadOrder[] = read
     };
   }));
   const settings = { locale: stored.locale, currency: stored.currency, timeZone: stored.timeZone, system: 'metric' as const };
-  const itemViews = [...items.values()].map((item): BenchItemView => {
+  const itemViews = (pictures ? [...items.values()] : []).map((item): BenchItemView => {
     const layers = getItemLayers(item, materials);
     const blank = materials.blanks.get(item.blankId)!;
     const plan = planPressing({ layers, blank, shop: stored.figures });
@@ -50,7 +52,8 @@ export function loadBench(shop: ShopContext, orders: readonly ReadOrder[] = read
   return { parts, items: itemViews, running: loadRunning(shop), vinyls: [...materials.vinyls.values()], nowMs: shop.now(), today: getDay(shop.now(), stored.timeZone) };
 }
 
-const DAY_HOURS_SHOWN = 10;
+const HOUR_MS = 3_600_000;
+const LEAST_HOURS_SHOWN = 8;
 
 export function loadToday(shop: ShopContext): TodayView {
   const stored = getShop(shop);
@@ -58,31 +61,23 @@ export function loadToday(shop: ShopContext): TodayView {
   const today = getDay(nowMs, stored.timeZone);
   const orders = readOpenOrders(shop);
   const rows = toRows(shop, orders);
-  const bench = loadBench(shop, orders);
+  const bench = loadBench(shop, orders, false);
+  const next = proposeNext(bench.parts);
   const logged = loadWorkSince(shop.db, nowMs - 16 * 3600_000).filter((work) => getDay(work.startedAtMs, stored.timeZone) === today && work.outcome !== 'discarded');
   const labels = labelWork(shop, logged);
   const done = logged.map((work): TapeBlock => ({ track: getTrack(work.station), station: work.station, label: labels.get(work.id) ?? work.station, startMs: work.startedAtMs, endMs: work.stoppedAtMs ?? nowMs, planned: false, key: `work-${work.id}` }));
-  const dayStartMs = startOfShownDay(nowMs, stored.figures.dayStartHour, stored.timeZone, done);
-  const dayEndMs = dayStartMs + DAY_HOURS_SHOWN * 3600_000;
-  const planned = planTape({ jobs: toJobs(orders, bench), fromMs: nowMs, untilMs: dayEndMs });
+  const day = getWorkingDay(nowMs, stored.timeZone, stored.figures);
+  const planned = planTape({ jobs: toJobs(orders, bench), fromMs: Math.max(nowMs, day.beginsMs), untilMs: day.endsMs });
+  // Whole hours that hold the working day, now, and whatever was done today.
+  const dayStartMs = Math.floor(Math.min(nowMs, day.beginsMs, ...done.map((block) => block.startMs)) / HOUR_MS) * HOUR_MS;
+  const dayEndMs = Math.max(Math.ceil(Math.max(nowMs, day.endsMs) / HOUR_MS) * HOUR_MS, dayStartMs + LEAST_HOURS_SHOWN * HOUR_MS);
   return {
-    bench, orders: rows.filter((row) => row.stage !== 'ready'), ready: rows.filter((row) => row.stage === 'ready'), tape: [...done, ...planned], dayStartMs, dayEndMs,
+    next: { hands: toNext(next.hands), cutter: toNext(next.cutter), press: toNext(next.press) }, running: bench.running, nowMs, orders: rows.filter((row) => row.stage !== 'ready'), ready: rows.filter((row) => row.stage === 'ready'), tape: [...done, ...planned], dayStartMs, dayEndMs,
     freeSeconds: computeFreeSeconds({ nowMs, day: today, timeZone: stored.timeZone, shop: stored.figures }), neededSeconds: rows.reduce((sum, row) => sum + row.neededSeconds, 0),
   };
 }
 
-/** The whole hour the tape begins at: the working day's, or earlier when somebody is up before it. */
-function startOfShownDay(nowMs: number, dayStartHour: number, timeZone: string, done: readonly TapeBlock[]): number {
-  const earliest = Math.min(nowMs, ...done.map((block) => block.startMs));
-  const minutesOf = (ms: number) => {
-    const [hour = 0, minute = 0] = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit', hourCycle: 'h23', timeZone }).format(ms).split(':').map(Number);
-    return hour * 60 + minute;
-  };
-  const intoDay = minutesOf(nowMs);
-  const midnight = nowMs - intoDay * 60_000 - (nowMs % 60_000);
-  const latestStart = Math.max(0, Math.floor(intoDay / 60) - DAY_HOURS_SHOWN + 2);
-  return midnight + Math.max(latestStart, Math.min(dayStartHour, Math.floor(minutesOf(earliest) / 60))) * 3600_000;
-}
+const toNext = (batch: Batch<BenchPartView> | null): NextBatch | null => (batch ? { ...describeBatch(batch), station: batch.station, seconds: batch.seconds, dueDay: batch.dueDay } : null);
 
 function toJobs(orders: readonly ReadOrder[], bench: BenchView): readonly TapeJob[] {
   const titles = new Map(bench.parts.map((part) => [part.lineId, part.itemName]));

@@ -1,8 +1,8 @@
 // A batch at a station in words: what is done with what.
 
-import type { Batch } from '../../core/scheduling';
-import type { BenchPartView } from '../../views/views';
-import { STATION_NAMES } from '../../wording/stations';
+import type { Batch } from '../core/scheduling';
+import type { BenchPartView } from '../views/views';
+import { STATION_NAMES } from './stations';
 
 export function describeBatch(batch: Batch<BenchPartView>): { readonly verb: string; readonly what: string; readonly detail: string } {
   const first = batch.parts[0]!;

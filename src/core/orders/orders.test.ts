@@ -1,0 +1,86 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { computeItemCost } from '../costing';
+import { PLAIN_ITEM, PLAIN_SHOP } from '../../../test/worked-example';
+import { minor } from '../units';
+import { compareWithQuote, computeKept, decideStage, estimateRemaining, findReadyParts, findSlowest, foldPart, freezeQuote, getQuotedSeconds, shareWorkSeconds, type PartEvent, type PartState } from './index';
+
+let nextId = 0;
+const event = (kind: PartEvent['kind'], more: Partial<PartEvent> = {}): PartEvent => ({ id: ++nextId, partId: 1, kind, atMs: nextId, undoes: null, cause: null, blankLost: false, ...more });
+
+describe('foldPart', () => {
+  it('goes through the stations', () => {
+    expect(foldPart([])).toMatchObject({ state: 'to-cut', cuts: 0, broken: false });
+    expect(foldPart([event('cut'), event('weeded')])).toMatchObject({ state: 'weeded', cuts: 1 });
+  });
+
+  it('goes back to be cut when spoiled, stays broken until it is cut again, and counts every cut', () => {
+    const spoiled = [event('cut'), event('weeded'), event('spoiled', { cause: 'weeding' })];
+    expect(foldPart(spoiled)).toMatchObject({ state: 'to-cut', spoiled: 1, broken: true, blanksLost: 0 });
+    expect(foldPart([...spoiled, event('cut')])).toMatchObject({ state: 'cut', cuts: 2, broken: false });
+  });
+
+  it('forgets what was taken back', () => {
+    const cut = event('cut');
+    const lost = event('spoiled', { blankLost: true });
+    expect(foldPart([cut, lost, event('undone', { undoes: lost.id })])).toMatchObject({ state: 'cut', spoiled: 0, blanksLost: 0 });
+    expect(foldPart([cut, event('undone', { undoes: cut.id })])).toMatchObject({ state: 'to-cut', cuts: 0 });
+  });
+});
+
+describe('stages and readiness', () => {
+  it('an order is as far as its slowest part', () => {
+    const stage = (states: PartState[], more = {}) => decideStage({ states, handedOver: false, cancelled: false, ...more });
+    expect(stage(['to-cut', 'to-cut'])).toBe('to-cut');
+    expect(stage(['checked', 'weeded'])).toBe('in-work');
+    expect(stage(['checked', 'checked'])).toBe('ready');
+    expect(stage(['checked'], { handedOver: true })).toBe('handed-over');
+    expect(stage([])).toBe('to-cut');
+    expect(findSlowest(['pressed', 'cut', 'checked'])).toBe('cut');
+  });
+
+  it('a unit is pressed only when all its parts are weeded', () => {
+    const parts = [{ unitId: 1, state: 'weeded' }, { unitId: 1, state: 'cut' }, { unitId: 2, state: 'weeded' }, { unitId: 2, state: 'weeded' }, { unitId: 3, state: 'pressed' }, { unitId: 3, state: 'weeded' }] as const;
+    expect(findReadyParts('press', parts).map((part) => part.unitId)).toEqual([2, 2, 3]);
+    expect(findReadyParts('weed', parts)).toHaveLength(1);
+    expect(findReadyParts('check', parts)).toHaveLength(0);
+  });
+});
+
+const priced = computeItemCost(PLAIN_ITEM, 10, PLAIN_SHOP);
+if (!priced.ok) throw new Error();
+const quote = freezeQuote(priced.value, PLAIN_SHOP.wagePerHour, PLAIN_SHOP.cutterRatePerHour);
+
+describe('quoted against real', () => {
+  it('freezes what was reckoned', () => {
+    expect(quote).toMatchObject({ cash: 461, full: 596, withRisk: 616, blankPrice: 400, setupSeconds: 60, pressSeconds: 80, checkSeconds: 60 });
+    expect(getQuotedSeconds(quote)).toEqual({ cut: 70, weed: 60, press: 80, check: 60 });
+  });
+
+  it('what remains shrinks from state to state to nothing', () => {
+    const left = (['to-cut', 'cut', 'weeded', 'pressed', 'checked'] as const).map((state) => Object.values(estimateRemaining(quote, 0, state)).reduce((a, b) => a + b, 0));
+    expect(left).toEqual([270, 200, 140, 60, 0]);
+  });
+
+  it('counts vinyl at each cut, the blank at the press, lost blanks, and the hours', () => {
+    const parts = [
+      { unitId: 1, layerIndex: 0, state: 'checked', cuts: 1, blanksLost: 0 },
+      { unitId: 2, layerIndex: 0, state: 'pressed', cuts: 3, blanksLost: 1 },
+      { unitId: 3, layerIndex: 0, state: 'to-cut', cuts: 0, blanksLost: 0 },
+    ] as const;
+    const against = compareWithQuote([{ quote, quantity: 3, parts, workedSeconds: { cut: 100, weed: 200, press: 300, check: 120 } }]);
+    expect(against.cash.real.value).toBe(Math.round(4 * 10.5) + 3 * 400 + Math.round(quote.otherCash));
+    expect(against.time.real.value).toBe(720);
+    expect(against.cost.real.value).toBe(against.cash.real.value + 360); // 720 s at 18.00
+    expect(against.cost.quoted.value).toBe(3 * 616);
+    expect(computeKept(minor(4000), minor(100), against.cost.real).value).toBe(3900 - against.cost.real.value);
+  });
+
+  it('shares logged time by estimate without losing a second', () => {
+    expect(shareWorkSeconds(100, [1, 3])).toEqual([25, 75]);
+    expect(shareWorkSeconds(90, [0, 0, 0])).toEqual([30, 30, 30]);
+    fc.assert(fc.property(fc.double({ min: 0, max: 1e5, noNaN: true }), fc.array(fc.integer({ min: 0, max: 500 }), { minLength: 1, maxLength: 50 }), (seconds, estimates) => {
+      expect(shareWorkSeconds(seconds, estimates).reduce((a, b) => a + b, 0)).toBeCloseTo(seconds, 4);
+    }));
+  });
+});

@@ -1,0 +1,69 @@
+import { describe, expect, it } from 'vitest';
+import { DEFAULT_SHOP_FIGURES } from '../materials';
+import { addDays, computeFreeSeconds, computeSlack, countDays, gatherBatches, getDay, getWorkingDay, planTape, proposeNext, type BenchPart } from './index';
+
+const shop = { ...DEFAULT_SHOP_FIGURES, dayStartHour: 9, hoursMonday: 6, hoursTuesday: 6, hoursWednesday: 6, hoursThursday: 6, hoursFriday: 4, hoursSaturday: 0, hoursSunday: 0 };
+const timeZone = 'Europe/Vienna';
+const at = (iso: string) => Date.parse(iso);
+const HOUR = 3600;
+
+describe('free time', () => {
+  it('counts from now to the end of the day it is due', () => {
+    const free = (now: string, day: string) => computeFreeSeconds({ nowMs: at(now), day, timeZone, shop }) / HOUR;
+    expect(free('2026-11-24T08:00:00+01:00', '2026-11-24')).toBe(6); // a Tuesday, before work
+    expect(free('2026-11-24T10:30:00+01:00', '2026-11-24')).toBe(4.5);
+    expect(free('2026-11-24T20:00:00+01:00', '2026-11-24')).toBe(0);
+    expect(free('2026-11-24T08:00:00+01:00', '2026-11-29')).toBe(6 + 6 + 6 + 4);
+    expect(free('2026-11-24T08:00:00+01:00', '2026-11-23')).toBe(0);
+  });
+
+  it('keeps its hours when the clocks change', () => {
+    expect(computeFreeSeconds({ nowMs: at('2027-03-28T00:00:00+01:00'), day: '2027-03-29', timeZone, shop }) / HOUR).toBe(6);
+    expect(getWorkingDay(at('2027-03-29T12:00:00+02:00'), timeZone, shop).beginsMs).toBe(at('2027-03-29T09:00:00+02:00'));
+  });
+
+  it('knows days', () => {
+    expect(getDay(at('2026-11-24T23:30:00Z'), timeZone)).toBe('2026-11-25');
+    expect([addDays('2027-02-27', 3), countDays('2026-12-30', '2027-01-02')]).toEqual(['2027-03-02', 3]);
+  });
+});
+
+it('slack counts everything that is due before, or the same day', () => {
+  const nowMs = at('2026-11-24T09:00:00+01:00');
+  const slack = computeSlack({ nowMs, timeZone, shop, orders: [
+    { orderId: 1, dueDay: '2026-11-25', neededSeconds: 5 * HOUR },
+    { orderId: 2, dueDay: '2026-11-24', neededSeconds: 4 * HOUR },
+    { orderId: 3, dueDay: '2026-11-25', neededSeconds: 4 * HOUR },
+  ] });
+  expect(slack.get(2)!.value).toBe(2 * HOUR);
+  expect(slack.get(1)!.value).toBe(-1 * HOUR);
+  expect(slack.get(3)!.value).toBe(-1 * HOUR);
+});
+
+const part = (partId: number, more: Partial<BenchPart> = {}): BenchPart => ({ partId, unitId: partId, unitNumber: partId, orderId: 1, lineId: 1, dueDay: '2026-12-01', vinylId: 1, layerIndex: 0, state: 'to-cut', broken: false, estimates: { cut: 10, weed: 20, press: 30, check: 5 }, ...more });
+
+describe('the bench queue', () => {
+  it('gathers one load for each vinyl across orders, the most urgent first, recuts before others of the day', () => {
+    const batches = gatherBatches('cut', [part(1), part(2, { vinylId: 2, dueDay: '2026-11-25' }), part(3, { orderId: 2, lineId: 2 }), part(4, { vinylId: 3, broken: true })]);
+    expect(batches.map((batch) => batch.key)).toEqual(['vinyl-2', 'vinyl-3', 'vinyl-1']);
+    expect(batches[2]).toMatchObject({ unitCount: 2, seconds: 20 });
+  });
+
+  it('weeds a layer of a line at a time, presses whole units', () => {
+    const parts = [part(1, { state: 'cut' }), part(2, { state: 'cut', layerIndex: 1, unitId: 1 }), part(3, { state: 'weeded', unitId: 9, lineId: 4 })];
+    expect(gatherBatches('weed', parts)).toHaveLength(2);
+    expect(gatherBatches('press', parts).map((batch) => batch.key)).toEqual(['line-4']);
+    expect(proposeNext(parts)).toMatchObject({ hands: { station: 'weed' }, press: { key: 'line-4' }, cutter: null });
+  });
+});
+
+it('the tape never has the person in two places, and each job in its order', () => {
+  const fromMs = at('2026-11-24T09:00:00+01:00');
+  const job = (key: string, dueDay: string) => ({ key, label: key, dueDay, seconds: { cut: 300, weed: 600, press: 900, check: 120 }, machineSeconds: 1800 });
+  const blocks = planTape({ jobs: [job('later', '2026-12-02'), job('sooner', '2026-11-25')], fromMs, untilMs: fromMs + 12 * 3_600_000 });
+  const hands = blocks.filter((block) => block.station !== 'cut').sort((a, b) => a.startMs - b.startMs);
+  hands.slice(1).forEach((block, index) => expect(block.startMs).toBeGreaterThanOrEqual(hands[index]!.endMs));
+  expect(blocks[0]!.label).toBe('sooner');
+  const own = blocks.filter((block) => block.label === 'later');
+  own.slice(1).forEach((block, index) => expect(block.startMs).toBeGreaterThanOrEqual(own[index]!.endMs));
+});

@@ -1,0 +1,47 @@
+// Starts the built server on a port and data folder of its own, the way a seller does, and stops it, gently or not.
+
+import { spawn, type ChildProcess } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+
+export class ShopServer {
+  readonly data = mkdtempSync(join(tmpdir(), 'chiral-test-'));
+  private process: ChildProcess | null = null;
+
+  constructor(readonly port: number, private readonly demo: boolean) {}
+
+  get address(): string {
+    return `http://localhost:${this.port}`;
+  }
+
+  async start(): Promise<void> {
+    const child = spawn('node', ['scripts/serve.mjs', ...(this.demo ? ['--demo'] : [])], { env: { ...process.env, PORT: String(this.port), CHIRAL_DATA: this.data }, stdio: ['ignore', 'pipe', 'pipe'] });
+    this.process = child;
+    await new Promise<void>((resolve, reject) => {
+      let said = '';
+      const listen = (chunk: Buffer) => {
+        said += chunk.toString();
+        if (said.includes('open at')) resolve();
+      };
+      child.stdout.on('data', listen);
+      child.stderr.on('data', listen);
+      child.once('exit', () => reject(new Error(`The server ended: ${said}`)));
+    });
+  }
+
+  /** Ends it at once, as a power cut would. */
+  async kill(): Promise<void> {
+    const child = this.process;
+    if (!child) return;
+    const ended = new Promise((resolve) => child.once('exit', resolve));
+    child.kill('SIGKILL');
+    await ended;
+    this.process = null;
+  }
+
+  async remove(): Promise<void> {
+    await this.kill();
+    rmSync(this.data, { recursive: true, force: true });
+  }
+}

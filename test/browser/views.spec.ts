@@ -1,0 +1,88 @@
+// Every view of the demo shop: no error, no foreign request, readable by all, small enough, styled from the first byte.
+
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test } from '@playwright/test';
+import { gzipSync } from 'node:zlib';
+import { ShopServer } from './server';
+
+const server = new ShopServer(4392, true);
+test.beforeAll(() => server.start());
+test.afterAll(() => server.remove());
+
+const VIEWS = ['/', '/orders', '/orders/6', '/orders/1', '/orders/new', '/artwork', '/artwork/3', '/artwork/new', '/items', '/items/1', '/items/new', '/cut-sheets', '/bench/cut', '/bench/weed', '/bench/press', '/bench/check', '/shelf', '/trials', '/books', '/shop'];
+const SCRIPT_LIMIT = 300 * 1024;
+
+for (const view of VIEWS) {
+  test(`${view} is sound`, async ({ page }) => {
+    const complaints: string[] = [];
+    const foreign: string[] = [];
+    let scriptBytes = 0;
+    page.on('console', (message) => ['error', 'warning'].includes(message.type()) && complaints.push(message.text()));
+    page.on('pageerror', (error) => complaints.push(error.message));
+    page.on('request', (request) => !request.url().startsWith(server.address) && !request.url().startsWith('data:') && foreign.push(request.url()));
+    const sizes: Promise<void>[] = [];
+    page.on('response', (response) => {
+      if (response.request().resourceType() === 'script') sizes.push(response.body().then((body) => void (scriptBytes += gzipSync(body).length)));
+    });
+    const response = await page.goto(server.address + view, { waitUntil: 'networkidle' });
+    expect(response!.status()).toBe(200);
+    const html = await response!.text();
+    expect(html.indexOf('data-emotion')).toBeGreaterThan(0);
+    expect(html.indexOf('data-emotion')).toBeLessThan(html.indexOf('</head>'));
+    expect(response!.headers()['content-security-policy']).toMatch(/script-src 'self' 'sha256-/);
+    expect(response!.headers()['content-security-policy']).not.toMatch(/script-src[^;]*unsafe/);
+    await Promise.all(sizes);
+    expect(scriptBytes).toBeLessThan(SCRIPT_LIMIT);
+    for (const theme of ['light', 'dark'] as const) {
+      await page.evaluate((name) => document.documentElement.setAttribute('data-theme', name), theme);
+      await page.waitForTimeout(150);
+      const { violations } = await new AxeBuilder({ page }).analyze();
+      const serious = violations.filter((violation) => violation.impact === 'serious' || violation.impact === 'critical');
+      expect(serious.map((violation) => `${theme}: ${violation.id}: ${violation.nodes.slice(0, 3).map((node) => node.html.slice(0, 160)).join(' | ')}`)).toEqual([]);
+    }
+    expect(foreign).toEqual([]);
+    expect(complaints).toEqual([]);
+  });
+}
+
+test('keys lead everywhere: search, help, views, seam, units', async ({ page }) => {
+  await page.goto(server.address, { waitUntil: 'networkidle' });
+  await page.keyboard.press('/');
+  await page.getByPlaceholder(/An order, item, drawing/).fill('honey');
+  await expect(page.getByRole('option', { name: /Honeycomb tea towels/ })).toBeVisible();
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog', { name: 'Keys of this screen' })).toContainText('Alt 6');
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('Alt+3');
+  await expect(page).toHaveURL(/\/artwork$/);
+  await page.goto(`${server.address}/artwork/1`, { waitUntil: 'networkidle' });
+  await page.keyboard.press('x');
+  await expect(page.getByRole('img', { name: /as cut/ })).toHaveCount(0);
+  await page.keyboard.press('x');
+  await expect(page.getByRole('img', { name: /as worn/ })).toHaveCount(0);
+  await page.getByRole('button', { name: /^Units:/ }).click();
+  await expect(page.getByText(/in × .* in/).first()).toBeVisible();
+  await page.reload();
+  await expect(page.getByText(/in × .* in/).first()).toBeVisible();
+});
+
+test('a failed save keeps what was typed, and the second window is told', async ({ page, context }) => {
+  const other = await context.newPage();
+  for (const window of [page, other]) await window.goto(`${server.address}/shelf?vinyl=1`, { waitUntil: 'networkidle' });
+  await page.getByLabel('Roll price').fill('91');
+  await page.getByRole('button', { name: 'Save the vinyl' }).click();
+  await expect(page.getByText(/^Saved\./)).toBeVisible();
+  await other.getByLabel('Roll price').fill('95');
+  await other.getByRole('button', { name: 'Save the vinyl' }).click();
+  await expect(other.getByRole('alert')).toContainText('changed in another window');
+  await expect(other.getByLabel('Roll price')).toHaveValue('95');
+});
+
+test('addresses that lead nowhere give a real 404 with a way on', async ({ page }) => {
+  for (const path of ['/orders/99999', '/items/abc', '/artwork/0', '/bench/sew', '/nowhere']) {
+    const response = await page.goto(server.address + path);
+    expect(response!.status(), path).toBe(404);
+    await expect(page.getByRole('link', { name: 'Back to today' })).toBeVisible();
+  }
+});

@@ -1,0 +1,23 @@
+// A demo shop in memory with a clock that tests move by hand. It is seeded once and copied for each test.
+
+import BetterSqlite from 'better-sqlite3';
+import { drizzle } from 'drizzle-orm/better-sqlite3';
+import * as schema from '../src/data/schema';
+import { openShop, type ShopContext } from '../src/server/context';
+import { seedDemo } from '../src/server/seed-demo';
+
+export type TestShop = ShopContext & { readonly clock: { ms: number } };
+export const START_MS = Date.parse('2026-11-24T10:00:00Z');
+
+export async function seedDemoShop(): Promise<Buffer> {
+  const { db } = openShop(':memory:', () => START_MS);
+  await seedDemo(db, START_MS);
+  return db.$client.serialize();
+}
+
+export function copyDemoShop(seeded: Buffer): TestShop {
+  const client = new BetterSqlite(seeded);
+  client.pragma('foreign_keys = ON');
+  const clock = { ms: START_MS };
+  return { db: drizzle(client, { schema }), now: () => clock.ms, clock };
+}
