@@ -20,8 +20,13 @@ export async function serve() {
   });
   const server = createServer((request, response) => {
     compress(request, response, () => files(request, response, () => handler(request, response, (error) => {
-      response.statusCode = error ? 500 : 404;
-      response.end(error ? 'Something went wrong.' : 'Not here.');
+      if (error) {
+        response.statusCode = 500;
+        return response.end('Something went wrong in Chiral itself. Reload the page; if it stays, look at what the server printed.');
+      }
+      // No page has this address: the page that says so.
+      request.url = '/404';
+      return handler(request, response, () => response.end());
     })));
   });
   server.on('error', (error) => {

@@ -61,6 +61,7 @@ test('keys lead everywhere: search, help, views, seam, units', async ({ page }) 
   await expect(page.getByRole('img', { name: /as cut/ })).toHaveCount(0);
   await page.keyboard.press('x');
   await expect(page.getByRole('img', { name: /as worn/ })).toHaveCount(0);
+  await page.keyboard.press('x');
   await page.getByRole('button', { name: /^Units:/ }).click();
   await expect(page.getByText(/in × .* in/).first()).toBeVisible();
   await page.reload();
@@ -76,7 +77,7 @@ test('a failed save keeps what was typed, and the second window is told', async 
   await other.getByLabel('Roll price').fill('95');
   await other.getByRole('button', { name: 'Save the vinyl' }).click();
   await expect(other.getByRole('alert')).toContainText('changed in another window');
-  await expect(other.getByLabel('Roll price')).toHaveValue('95');
+  await expect(other.getByLabel('Roll price')).toHaveValue('95.00');
 });
 
 test('addresses that lead nowhere give a real 404 with a way on', async ({ page }) => {

@@ -78,7 +78,7 @@ function Bench({ initial, station }: { initial: BenchView; station: Station }) {
       <nav className="bench-tabs" aria-label="Stations">
         {STATIONS.map((name) => {
           const waiting = counts.get(name)!.reduce((sum, entry) => sum + (name === 'cut' || name === 'weed' ? entry.parts.length : entry.unitCount), 0);
-          return <a key={name} href={`/bench/${name}`} className={`station-tab ${name}`} aria-current={name === station ? 'page' : undefined} style={{ ['--tint' as string]: `var(--tint-${name})` }}>{STATION_NAMES[name]}<small>{waiting} {name === 'cut' || name === 'weed' ? (waiting === 1 ? 'part' : 'parts') : waiting === 1 ? 'piece' : 'pieces'}</small></a>;
+          return <a key={name} href={`/bench/${name}`} className={`station-tab ${name}`} aria-current={name === station ? 'page' : undefined} style={{ ['--tint' as string]: `var(--tint-${name})` }}>{STATION_NAMES[name]} <small>{waiting} {name === 'cut' || name === 'weed' ? (waiting === 1 ? 'part' : 'parts') : waiting === 1 ? 'piece' : 'pieces'}</small></a>;
         })}
       </nav>
       {shownParts.length === 0 ? <NothingHere station={station} counts={counts} /> : (

@@ -66,7 +66,7 @@ function FrameBody({ frame, current, children, newHref }: FrameProps) {
       <a className="skip" href="#main">To the contents</a>
       <div className="frame">
         <nav className="rail" aria-label="Views">
-          <a className="wordmark" href="/" aria-label="Chiral, today"><span aria-hidden>chiral</span><i aria-hidden>chiral</i></a>
+          <a className="wordmark" href="/" aria-label="Chiral, today"><span aria-hidden>chiral</span><i aria-hidden /></a>
           <ul>
             {VIEWS.map((view) => [
               view.gapBefore && <li key={`${view.name}-gap`} className="gap" aria-hidden />,

@@ -6,7 +6,7 @@ type PictureProps = { readonly picture: ArtworkPicture; readonly colours?: reado
 
 export function Picture({ picture, colours, mirrored = false, label, maxHeight }: PictureProps) {
   return (
-    <svg className="drawn" viewBox={`-8 -8 ${picture.width + 16} ${picture.height + 16}`} role="img" aria-label={label} style={maxHeight ? { maxHeight } : undefined} preserveAspectRatio="xMidYMid meet">
+    <svg className="drawn" viewBox={`-8 -8 ${picture.width + 16} ${picture.height + 16}`} {...(label ? { role: 'img', 'aria-label': label } : { 'aria-hidden': true })} style={maxHeight ? { maxHeight } : undefined} preserveAspectRatio="xMidYMid meet">
       <g transform={mirrored ? `translate(${picture.width} 0) scale(-1 1)` : undefined}>
         {picture.layers.map((layer, index) => <path key={index} d={layer.path} fill={colours?.[index] ?? layer.colour} fillRule="evenodd" />)}
       </g>
