@@ -1,0 +1,19 @@
+// npm run shots: one picture of each main view of the demo shop, into docs/screenshots. The demo has to run (npm run demo).
+
+import { mkdirSync } from 'node:fs';
+import { join } from 'node:path';
+import { chromium } from '@playwright/test';
+import { root } from './prepare.mjs';
+
+const address = `http://localhost:${process.env.PORT ?? 4321}`;
+const views = { today: '/', orders: '/orders', order: '/orders/6', artwork: '/artwork/3', item: '/items/1', bench: '/bench/press', shelf: '/shelf', shop: '/shop' };
+const folder = join(root, 'docs', 'screenshots');
+mkdirSync(folder, { recursive: true });
+const browser = await chromium.launch({ executablePath: process.env.CHIRAL_CHROMIUM ?? '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'] });
+const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+for (const [name, path] of Object.entries(views)) {
+  await page.goto(address + path, { waitUntil: 'networkidle' });
+  await page.screenshot({ path: join(folder, `${name}.png`) });
+  console.log(`docs/screenshots/${name}.png`);
+}
+await browser.close();
