@@ -22,7 +22,7 @@ export function MeasuredArtwork({ measured, name, layerNames, onRename, vinyls, 
   const { measurement } = measured;
   const overlaps = measurement.layers.filter((layer) => layer.cutLengthMm > layer.outlineLengthMm * 1.005 + 0.5);
   return (
-    <div className="cols" style={{ gridTemplateColumns: 'minmax(0, 1.75fr) minmax(330px, 1fr)' }}>
+    <div className="cols" style={{ gridTemplateColumns: 'minmax(0, 1.5fr) minmax(410px, 1fr)' }}>
       <div className="sheet flush lifted">
         <SeamView picture={measured.picture} mirrored={handedness.mirrored} cutCaption={describeHandedness(handedness)} name={name || 'drawing'} size={`${formatLength(measurement.widthMm, settings)} × ${formatLength(measurement.heightMm, settings)}`} height={470} />
       </div>
@@ -31,7 +31,7 @@ export function MeasuredArtwork({ measured, name, layerNames, onRename, vinyls, 
           {children}
           {vinyls.length > 0 && <TextField select label="As cut from" value={vinylId} onChange={(event) => setVinylId(Number(event.target.value))} helperText={`Decides which side the knife sees: ${describeHandedness(handedness)}.`}>{vinyls.map((option) => <MenuItem key={option.id} value={option.id}>{option.name}</MenuItem>)}</TextField>}
         </section>
-        <section className="sheet flush" aria-label="Layers" tabIndex={0}>
+        <section className="sheet flush" aria-label="Layers" tabIndex={0} style={{ fontSize: '.9rem' }}>
           <table className="plain">
             <thead><tr><th>layer</th><th className="right">net</th><th className="right">path</th><th className="right">pieces</th><th className="right">cavities</th></tr></thead>
             <tbody>

@@ -54,7 +54,7 @@ function Shop({ shop }: { shop: ShopView }) {
         <section className="sheet fields" aria-label="The shop">
           <TextLine form={form} name="name" label="Name of the shop" /><TextLine form={form} name="currency" label="Currency" /><TextLine form={form} name="locale" label="Language of numbers" /><TextLine form={form} name="timeZone" label="Time zone" />
         </section>
-        {GROUPS.map((group) => <section key={group.title} className="sheet" aria-label={group.title}><h2 style={{ margin: '0 0 12px' }}>{group.title}</h2><div className="fields">{group.keys.map((key) => <FigureField key={key} form={form} figureKey={key} />)}</div></section>)}
+        {GROUPS.map((group) => <section key={group.title} className="sheet" aria-label={group.title}><h2 style={{ margin: '0 0 12px' }}>{group.title}</h2><div className="fields wide">{group.keys.map((key) => <FigureField key={key} form={form} figureKey={key} />)}</div></section>)}
       </div>
     </form>
   );

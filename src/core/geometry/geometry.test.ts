@@ -1,0 +1,86 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { boundPoints, composeMatrices, computeLength, computeRingArea, countSharpCorners, fillRegion, flattenContour, FLATTENING_MM, getRings, IDENTITY, intersectRegions, mapPoint, rotation, scaling, splitPieces, transformContour, translation, uniteBoxes, uniteRegions, type Contour, type Point } from './index';
+
+const square = (x: number, y: number, side: number): Point[] => [{ x, y }, { x: x + side, y }, { x: x + side, y: y + side }, { x, y: y + side }];
+const circle = (radius: number): Contour => ({ start: { x: radius, y: 0 }, closed: true, segments: [{ kind: 'arc', centre: { x: 0, y: 0 }, u: { x: radius, y: 0 }, v: { x: 0, y: radius }, from: 0, until: 2 * Math.PI, to: { x: radius, y: 0 } }] });
+
+describe('matrices', () => {
+  it('composes the inner map first', () => {
+    const map = composeMatrices(translation(10, 0), rotation(90));
+    expect(mapPoint(map, { x: 1, y: 0 })).toEqual({ x: expect.closeTo(10), y: expect.closeTo(1) });
+    expect(composeMatrices(IDENTITY, scaling(2, 3))).toEqual(scaling(2, 3));
+  });
+
+  it('scales area by the determinant', () => {
+    fc.assert(fc.property(fc.record({ a: fc.integer({ min: -5, max: 5 }), b: fc.integer({ min: -5, max: 5 }), c: fc.integer({ min: -5, max: 5 }), d: fc.integer({ min: -5, max: 5 }) }), ({ a, b, c, d }) => {
+      const image = square(0, 0, 1).map((point) => mapPoint({ a, b, c, d, e: 7, f: -3 }, point));
+      expect(computeRingArea(image)).toBeCloseTo(Math.abs(a * d - b * c), 9);
+    }));
+  });
+});
+
+describe('flattening', () => {
+  it('keeps every point of a circle within the stated tolerance', () => {
+    for (const radius of [0.5, 3, 40, 600]) {
+      const line = flattenContour(circle(radius));
+      const tolerance = Math.min(FLATTENING_MM, radius * 0.0012) + 1e-9;
+      for (let index = 1; index < line.length; index++) {
+        const [a, b] = [line[index - 1]!, line[index]!];
+        expect(Math.abs(Math.hypot((a.x + b.x) / 2, (a.y + b.y) / 2) - radius)).toBeLessThan(tolerance);
+      }
+    }
+  });
+
+  it('keeps a cubic within the tolerance of the true curve', () => {
+    const cubic: Contour = { start: { x: 0, y: 0 }, closed: false, segments: [{ kind: 'cubic', control1: { x: 0, y: 100 }, control2: { x: 100, y: -60 }, to: { x: 100, y: 40 } }] };
+    const line = flattenContour(cubic);
+    for (let t = 0; t <= 1; t += 0.001) {
+      const s = 1 - t;
+      const at = { x: 3 * s * t * t * 100 + t ** 3 * 100, y: 3 * s * s * t * 100 - 3 * s * t * t * 60 + t ** 3 * 40 };
+      const nearest = Math.min(...line.slice(1).map((b, index) => distanceToSegment(at, line[index]!, b)));
+      expect(nearest).toBeLessThan(FLATTENING_MM * 1.01);
+    }
+  });
+
+  it('transforms arcs exactly: a sheared circle keeps its area', () => {
+    const line = flattenContour(transformContour(circle(30), { a: 1, b: 0, c: 0.7, d: 2, e: 5, f: 5 }));
+    expect(computeRingArea(line) / (Math.PI * 900 * 2)).toBeCloseTo(1, 3);
+  });
+});
+
+function distanceToSegment(p: Point, a: Point, b: Point): number {
+  const lengthSquared = (b.x - a.x) ** 2 + (b.y - a.y) ** 2;
+  const t = lengthSquared === 0 ? 0 : Math.max(0, Math.min(1, ((p.x - a.x) * (b.x - a.x) + (p.y - a.y) * (b.y - a.y)) / lengthSquared));
+  return Math.hypot(p.x - a.x - t * (b.x - a.x), p.y - a.y - t * (b.y - a.y));
+}
+
+describe('regions', () => {
+  it('fills by rule: evenodd leaves a hole where nonzero fills', () => {
+    const rings = [square(0, 0, 10), square(2, 2, 4)];
+    expect(splitPieces(fillRegion(rings, 'evenodd'))[0]!.cavities).toHaveLength(1);
+    expect(splitPieces(fillRegion(rings, 'nonzero'))[0]!.cavities).toHaveLength(0);
+  });
+
+  it('unites and intersects', () => {
+    const a = fillRegion([square(0, 0, 10)], 'nonzero'), b = fillRegion([square(5, 5, 10)], 'nonzero');
+    const area = (region: ReturnType<typeof fillRegion>) => getRings(region).reduce((sum, ring) => sum + computeRingArea(ring), 0);
+    expect(area(uniteRegions([a, b]))).toBeCloseTo(175, 6);
+    expect(area(intersectRegions(a, b))).toBeCloseTo(25, 6);
+    expect(getRings(uniteRegions([]))).toEqual([]);
+    expect(getRings(intersectRegions(a, { rings: [] }))).toEqual([]);
+  });
+
+  it('paints nothing from lines of fewer than three points', () => {
+    expect(getRings(fillRegion([[{ x: 0, y: 0 }, { x: 9, y: 9 }], []], 'nonzero'))).toEqual([]);
+  });
+});
+
+it('measures rings and boxes', () => {
+  expect(computeLength(square(0, 0, 10), true)).toBe(40);
+  expect(computeLength(square(0, 0, 10), false)).toBe(30);
+  expect(countSharpCorners(square(0, 0, 10), 30)).toBe(4);
+  expect(countSharpCorners(flattenContour(circle(20)), 30)).toBe(0);
+  expect(boundPoints([])).toBeNull();
+  expect(uniteBoxes([{ x: 0, y: 0, width: 1, height: 1 }, { x: 5, y: -2, width: 2, height: 1 }])).toEqual({ x: 0, y: -2, width: 7, height: 3 });
+});

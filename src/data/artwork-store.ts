@@ -1,0 +1,51 @@
+// Artworks with their measurements, and the files they came from.
+
+import { and, asc, count, eq, inArray, isNull, sql } from 'drizzle-orm';
+import type { ArtworkMeasurement, ArtworkPicture, LeftOut } from '../core/artwork';
+import type { Database } from './database';
+import { artworkOriginals, artworks, items } from './schema';
+
+/** What measuring a file gives. */
+export type MeasuredFields = { readonly measurement: ArtworkMeasurement; readonly picture: ArtworkPicture; readonly leftOut: readonly LeftOut[]; readonly gradients: number; readonly sizeStated: boolean };
+type ChangeableFields = MeasuredFields & { readonly name: string; readonly layerNames: readonly string[] };
+export type ArtworkFields = ChangeableFields & { readonly fileName: string; readonly original: Buffer; readonly createdAtMs: number };
+export type StoredArtwork = ChangeableFields & { readonly id: number; readonly fileName: string; readonly originalBytes: number; readonly createdAtMs: number; readonly archived: boolean; readonly version: number };
+
+function toArtwork({ archivedAtMs, ...fields }: typeof artworks.$inferSelect): StoredArtwork {
+  return { ...fields, archived: archivedAtMs !== null };
+}
+
+export function loadArtworks(db: Database): readonly StoredArtwork[] {
+  return db.select().from(artworks).where(isNull(artworks.archivedAtMs)).orderBy(asc(artworks.name), asc(artworks.id)).all().map(toArtwork);
+}
+
+export function findArtworks(db: Database, ids: readonly number[]): readonly StoredArtwork[] {
+  return db.select().from(artworks).where(inArray(artworks.id, [...ids])).all().map(toArtwork);
+}
+
+export const findArtwork = (db: Database, id: number): StoredArtwork | null => findArtworks(db, [id])[0] ?? null;
+
+export function findOriginal(db: Database, id: number): { readonly original: Buffer; readonly fileName: string } | null {
+  return db.select({ original: artworkOriginals.original, fileName: artworks.fileName }).from(artworkOriginals).innerJoin(artworks, eq(artworks.id, artworkOriginals.artworkId)).where(eq(artworkOriginals.artworkId, id)).get() ?? null;
+}
+
+/** Two statements: call it inside a transaction. */
+export function insertArtwork(db: Database, { original, ...fields }: ArtworkFields): number {
+  const { id } = db.insert(artworks).values({ ...fields, originalBytes: original.length }).returning({ id: artworks.id }).get();
+  db.insert(artworkOriginals).values({ artworkId: id, original }).run();
+  return id;
+}
+
+/** False when it was changed since `version` was read. */
+export function updateArtwork(db: Database, id: number, fields: ChangeableFields, version: number): boolean {
+  return db.update(artworks).set({ ...fields, version: sql`${artworks.version} + 1` }).where(and(eq(artworks.id, id), eq(artworks.version, version))).run().changes === 1;
+}
+
+export function setArtworkArchived(db: Database, id: number, atMs: number | null): boolean {
+  return db.update(artworks).set({ archivedAtMs: atMs }).where(eq(artworks.id, id)).run().changes === 1;
+}
+
+/** How many items on the list use each artwork, by its id. */
+export function countItemsByArtwork(db: Database): ReadonlyMap<number, number> {
+  return new Map(db.select({ id: items.artworkId, uses: count() }).from(items).where(isNull(items.archivedAtMs)).groupBy(items.artworkId).all().map((row) => [row.id, row.uses]));
+}

@@ -1,0 +1,64 @@
+// Opens the shop's file: safe settings, migrations after a copy, and a refusal of files that a newer Chiral wrote.
+
+import { existsSync, mkdirSync, readFileSync } from 'node:fs';
+import { dirname, join } from 'node:path';
+import BetterSqlite from 'better-sqlite3';
+import { drizzle, type BetterSQLite3Database } from 'drizzle-orm/better-sqlite3';
+import { migrate } from 'drizzle-orm/better-sqlite3/migrator';
+import * as schema from './schema';
+
+export type Database = BetterSQLite3Database<typeof schema> & { readonly $client: BetterSqlite.Database };
+
+/** The file was changed by a newer Chiral than this one. */
+export class NewerDatabaseError extends Error {
+  constructor(file: string) {
+    super(`${file} was written by a newer Chiral than this one, so it is left untouched. Start the newer Chiral, or restore an older copy of the file.`);
+    this.name = 'NewerDatabaseError';
+  }
+}
+
+type Journal = { readonly entries: readonly { readonly when: number; readonly tag: string }[] };
+
+const BUSY_TIMEOUT_MS = 5000;
+
+/**
+ * The database in `file` (or ':memory:'), brought to this program's schema. Before an existing file is changed a copy is
+ * left beside it. @throws NewerDatabaseError
+ */
+export function openDatabase(file: string, migrationsFolder: string): Database {
+  if (file !== ':memory:') mkdirSync(dirname(file), { recursive: true });
+  const client = new BetterSqlite(file);
+  try {
+    client.pragma('journal_mode = WAL');
+    client.pragma('synchronous = FULL');
+    client.pragma(`busy_timeout = ${BUSY_TIMEOUT_MS}`);
+    client.pragma('foreign_keys = ON');
+    const { entries } = JSON.parse(readFileSync(join(migrationsFolder, 'meta', '_journal.json'), 'utf8')) as Journal;
+    const newest = entries.at(-1);
+    const applied = readLastMigration(client);
+    if (newest && applied !== null && applied > newest.when) throw new NewerDatabaseError(file);
+    const db = drizzle(client, { schema });
+    if (newest && applied !== newest.when) {
+      if (applied !== null && file !== ':memory:') copyBefore(client, file, newest.tag);
+      migrate(db, { migrationsFolder });
+    }
+    return db;
+  } catch (error) {
+    client.close();
+    throw error;
+  }
+}
+
+/** When the newest migration in the file was written, epoch ms; null in an empty file. */
+function readLastMigration(client: BetterSqlite.Database): number | null {
+  const table = client.prepare("select 1 from sqlite_master where type = 'table' and name = '__drizzle_migrations'").get();
+  if (!table) return null;
+  const row = client.prepare('select max(created_at) as at from __drizzle_migrations').get() as { at: number | null };
+  return row.at === null ? null : Number(row.at);
+}
+
+/** A whole copy of the file as it was before the migration named `tag`; one that is there already is kept. */
+function copyBefore(client: BetterSqlite.Database, file: string, tag: string): void {
+  const copy = `${file}.before-${tag}`;
+  if (!existsSync(copy)) client.prepare('vacuum into ?').run(copy);
+}

@@ -1,0 +1,110 @@
+// Orders with their customers, lines, units, parts, and the events of both. Events are only ever added.
+
+import { and, asc, desc, eq, inArray, isNotNull, isNull, sql } from 'drizzle-orm';
+import type { LineQuote, PartEvent } from '../core/orders';
+import { groupBy, type Minor } from '../core/units';
+import type { Database } from './database';
+import { customers, orderEvents, orderLines, orders, partEvents, parts, units, type OrderEventKind } from './schema';
+
+export type { OrderEventKind } from './schema';
+export type StoredCustomer = { readonly id: number; readonly name: string; readonly contact: string };
+export type LineFields = { readonly itemId: number; readonly quantity: number; readonly sizeName: string; readonly colourName: string; readonly quote: LineQuote; readonly vinylIds: readonly number[] };
+export type StoredLine = Omit<LineFields, 'vinylIds'> & { readonly id: number };
+export type StoredPart = { readonly id: number; readonly unitId: number; readonly unitNumber: number; readonly lineId: number; readonly layerIndex: number; readonly vinylId: number; readonly events: readonly PartEvent[] };
+export type StoredOrder = {
+  readonly id: number; readonly customer: StoredCustomer; readonly title: string; readonly dueDay: string; readonly agreed: Minor; readonly note: string; readonly placedAtMs: number; readonly version: number;
+  readonly lines: readonly StoredLine[]; readonly parts: readonly StoredPart[]; readonly events: readonly { readonly kind: OrderEventKind; readonly atMs: number; readonly detail: string }[];
+};
+export type NewOrder = { readonly customerId: number; readonly title: string; readonly dueDay: string; readonly agreed: Minor; readonly note: string; readonly placedAtMs: number; readonly lines: readonly LineFields[] };
+
+/** Ids of open orders, the soonest due first. */
+export function findOpenOrderIds(db: Database): readonly number[] {
+  return db.select({ id: orders.id }).from(orders).where(isNull(orders.closedAtMs)).orderBy(asc(orders.dueDay), asc(orders.id)).all().map((row) => row.id);
+}
+
+/** Ids of the orders handed over or cancelled last. */
+export function findClosedOrderIds(db: Database, limit: number): readonly number[] {
+  return db.select({ id: orders.id }).from(orders).where(isNotNull(orders.closedAtMs)).orderBy(desc(orders.closedAtMs), desc(orders.id)).limit(limit).all().map((row) => row.id);
+}
+
+export function findOrderIdsOfParts(db: Database, partIds: readonly number[]): readonly number[] {
+  return db.selectDistinct({ id: orderLines.orderId }).from(parts).innerJoin(units, eq(units.id, parts.unitId)).innerJoin(orderLines, eq(orderLines.id, units.lineId)).where(inArray(parts.id, [...partIds])).all().map((row) => row.id);
+}
+
+/** The orders in the order asked for; ids that are not there are left out. */
+export function loadOrders(db: Database, ids: readonly number[]): readonly StoredOrder[] {
+  if (ids.length === 0) return [];
+  const wanted = [...ids];
+  const heads = db.select().from(orders).innerJoin(customers, eq(customers.id, orders.customerId)).where(inArray(orders.id, wanted)).all();
+  const lines = groupBy(db.select().from(orderLines).where(inArray(orderLines.orderId, wanted)).orderBy(asc(orderLines.id)).all(), (line) => line.orderId);
+  const happened = groupBy(db.select().from(orderEvents).where(inArray(orderEvents.orderId, wanted)).orderBy(asc(orderEvents.id)).all(), (event) => event.orderId);
+  const ownParts = groupBy(loadParts(db, wanted), (part) => part.orderId);
+  const byId = new Map(heads.map(({ orders: { customerId: _customerId, closedAtMs: _closedAtMs, ...head }, customers: customer }): [number, StoredOrder] => [head.id, {
+    ...head, customer,
+    lines: (lines.get(head.id) ?? []).map(({ orderId: _orderId, ...line }) => line),
+    parts: (ownParts.get(head.id) ?? []).map(({ orderId: _orderId, ...part }) => part),
+    events: (happened.get(head.id) ?? []).map(({ kind, atMs, detail }) => ({ kind, atMs, detail })),
+  }]));
+  return ids.flatMap((id) => byId.get(id) ?? []);
+}
+
+function loadParts(db: Database, orderIds: readonly number[]): readonly (StoredPart & { readonly orderId: number })[] {
+  const own = inArray(orderLines.orderId, [...orderIds]);
+  const rows = db.select({ id: parts.id, unitId: units.id, unitNumber: units.number, lineId: units.lineId, layerIndex: parts.layerIndex, vinylId: parts.vinylId, orderId: orderLines.orderId })
+    .from(parts).innerJoin(units, eq(units.id, parts.unitId)).innerJoin(orderLines, eq(orderLines.id, units.lineId)).where(own).orderBy(asc(units.number), asc(parts.layerIndex)).all();
+  const events = db.select({ id: partEvents.id, partId: partEvents.partId, kind: partEvents.kind, atMs: partEvents.atMs, undoes: partEvents.undoes, cause: partEvents.cause, blankLost: partEvents.blankLost })
+    .from(partEvents).innerJoin(parts, eq(parts.id, partEvents.partId)).innerJoin(units, eq(units.id, parts.unitId)).innerJoin(orderLines, eq(orderLines.id, units.lineId)).where(own).orderBy(asc(partEvents.id)).all();
+  const byPart = groupBy(events, (event) => event.partId);
+  return rows.map((row) => ({ ...row, events: byPart.get(row.id) ?? [] }));
+}
+
+export const findOrder = (db: Database, id: number): StoredOrder | null => loadOrders(db, [id])[0] ?? null;
+
+export function loadCustomers(db: Database): readonly StoredCustomer[] {
+  return db.select().from(customers).orderBy(asc(customers.name)).all();
+}
+
+/** The id of the customer of that name, added when new; a contact that is given replaces the old one. */
+export function ensureCustomer(db: Database, name: string, contact: string): number {
+  const known = db.select().from(customers).where(eq(customers.name, name)).get();
+  if (!known) return db.insert(customers).values({ name, contact }).returning({ id: customers.id }).get().id;
+  if (contact !== '' && contact !== known.contact) db.update(customers).set({ contact }).where(eq(customers.id, known.id)).run();
+  return known.id;
+}
+
+/** The new order with its units (numbered through the order) and a part for each layer. Call it inside a transaction. */
+export function insertOrder(db: Database, { lines, ...head }: NewOrder): number {
+  const { id } = db.insert(orders).values(head).returning({ id: orders.id }).get();
+  let number = 0;
+  for (const { vinylIds, ...line } of lines) {
+    const { id: lineId } = db.insert(orderLines).values({ ...line, orderId: id }).returning({ id: orderLines.id }).get();
+    for (let piece = 0; piece < line.quantity; piece++) {
+      const { id: unitId } = db.insert(units).values({ lineId, number: ++number }).returning({ id: units.id }).get();
+      db.insert(parts).values(vinylIds.map((vinylId, layerIndex) => ({ unitId, layerIndex, vinylId }))).run();
+    }
+  }
+  addOrderEvent(db, id, 'placed', head.placedAtMs);
+  return id;
+}
+
+/** False when it was changed since `version` was read. */
+export function updateOrder(db: Database, id: number, fields: { readonly title: string; readonly dueDay: string; readonly agreed: Minor; readonly note: string }, version: number): boolean {
+  const { title, dueDay, agreed, note } = fields;
+  return db.update(orders).set({ title, dueDay, agreed, note, version: sql`${orders.version} + 1` }).where(and(eq(orders.id, id), eq(orders.version, version))).run().changes === 1;
+}
+
+const CLOSES: Readonly<Record<OrderEventKind, boolean | null>> = { placed: null, changed: null, 'handed-over': true, cancelled: true, 'taken-back': false, reopened: false };
+
+/** Adds what happened, and with it whether the order is closed. */
+export function addOrderEvent(db: Database, orderId: number, kind: OrderEventKind, atMs: number, detail = ''): void {
+  db.transaction((tx) => {
+    tx.insert(orderEvents).values({ orderId, kind, atMs, detail }).run();
+    const closes = CLOSES[kind];
+    if (closes !== null) tx.update(orders).set({ closedAtMs: closes ? atMs : null }).where(eq(orders.id, orderId)).run();
+  });
+}
+
+/** The new events' ids, in order. Call it inside a transaction. */
+export function addPartEvents(db: Database, events: readonly (Omit<PartEvent, 'id'> & { readonly workId: number | null })[]): readonly number[] {
+  return events.map((event) => db.insert(partEvents).values(event).returning({ id: partEvents.id }).get().id);
+}

@@ -1,0 +1,97 @@
+// Vinyls and blanks.
+
+import { and, asc, eq, inArray, isNull, sql } from 'drizzle-orm';
+import type { Blank, BlankColour, BlankSize, Vinyl } from '../core/materials';
+import { groupBy } from '../core/units';
+import type { Database } from './database';
+import { blankColours, blanks, blankSizes, vinyls } from './schema';
+
+type Stored = { readonly supplier: string; readonly version: number; readonly archived: boolean };
+export type StoredVinyl = Vinyl & Stored;
+export type StoredBlank = Blank & Stored;
+export type VinylFields = Omit<Vinyl, 'id'> & { readonly supplier: string };
+export type BlankFields = Omit<Blank, 'id'> & { readonly supplier: string };
+type Which = { readonly archived?: boolean };
+
+function toVinyl(row: typeof vinyls.$inferSelect): StoredVinyl {
+  const { pressLowC, pressHighC, pressSeconds, pressPressure, pressPeel, archivedAtMs, ...fields } = row;
+  const press = pressLowC === null ? null : { lowC: pressLowC, highC: pressHighC!, seconds: pressSeconds!, pressure: pressPressure!, peel: pressPeel! };
+  return { ...fields, press, archived: archivedAtMs !== null };
+}
+
+function toVinylRow({ press, name, kind, supplier, colourName, colourHex, rollWidthMm, rollLengthMm, rollPrice, weedingFactor }: VinylFields) {
+  return {
+    name, kind, supplier, colourName, colourHex, rollWidthMm, rollLengthMm, rollPrice, weedingFactor,
+    pressLowC: press?.lowC ?? null, pressHighC: press?.highC ?? null, pressSeconds: press?.seconds ?? null, pressPressure: press?.pressure ?? null, pressPeel: press?.peel ?? null,
+  };
+}
+
+/** Vinyls by name; those taken off the shelf only when asked for. */
+export function loadVinyls(db: Database, { archived = false }: Which = {}): readonly StoredVinyl[] {
+  return db.select().from(vinyls).where(archived ? undefined : isNull(vinyls.archivedAtMs)).orderBy(asc(vinyls.name), asc(vinyls.id)).all().map(toVinyl);
+}
+
+export function findVinyl(db: Database, id: number): StoredVinyl | null {
+  const row = db.select().from(vinyls).where(eq(vinyls.id, id)).get();
+  return row ? toVinyl(row) : null;
+}
+
+export function insertVinyl(db: Database, fields: VinylFields): number {
+  return db.insert(vinyls).values(toVinylRow(fields)).returning({ id: vinyls.id }).get().id;
+}
+
+/** False when it was changed since `version` was read. */
+export function updateVinyl(db: Database, id: number, fields: VinylFields, version: number): boolean {
+  return db.update(vinyls).set({ ...toVinylRow(fields), version: sql`${vinyls.version} + 1` }).where(and(eq(vinyls.id, id), eq(vinyls.version, version))).run().changes === 1;
+}
+
+export function setVinylArchived(db: Database, id: number, atMs: number | null): boolean {
+  return db.update(vinyls).set({ archivedAtMs: atMs }).where(eq(vinyls.id, id)).run().changes === 1;
+}
+
+function assembleBlanks(db: Database, rows: readonly (typeof blanks.$inferSelect)[]): readonly StoredBlank[] {
+  const ids = rows.map((row) => row.id);
+  const sizes = groupBy(db.select().from(blankSizes).where(inArray(blankSizes.blankId, ids)).orderBy(asc(blankSizes.position)).all(), (row) => row.blankId);
+  const colours = groupBy(db.select().from(blankColours).where(inArray(blankColours.blankId, ids)).orderBy(asc(blankColours.position)).all(), (row) => row.blankId);
+  return rows.map(({ archivedAtMs, ...fields }) => ({
+    ...fields, archived: archivedAtMs !== null,
+    sizes: (sizes.get(fields.id) ?? []).map(({ name, price }): BlankSize => ({ name, price })),
+    colours: (colours.get(fields.id) ?? []).map(({ name, hex }): BlankColour => ({ name, hex })),
+  }));
+}
+
+export function loadBlanks(db: Database, { archived = false }: Which = {}): readonly StoredBlank[] {
+  return assembleBlanks(db, db.select().from(blanks).where(archived ? undefined : isNull(blanks.archivedAtMs)).orderBy(asc(blanks.name), asc(blanks.id)).all());
+}
+
+export function findBlank(db: Database, id: number): StoredBlank | null {
+  return assembleBlanks(db, db.select().from(blanks).where(eq(blanks.id, id)).all())[0] ?? null;
+}
+
+function writeSizesAndColours(db: Database, blankId: number, { sizes, colours }: BlankFields): void {
+  db.insert(blankSizes).values(sizes.map(({ name, price }, position) => ({ blankId, position, name, price }))).run();
+  db.insert(blankColours).values(colours.map(({ name, hex }, position) => ({ blankId, position, name, hex }))).run();
+}
+
+/** Several statements: call it inside a transaction. */
+export function insertBlank(db: Database, fields: BlankFields): number {
+  const { name, supplier, fabric, heating } = fields;
+  const { id } = db.insert(blanks).values({ name, supplier, fabric, heating }).returning({ id: blanks.id }).get();
+  writeSizesAndColours(db, id, fields);
+  return id;
+}
+
+/** False when it was changed since `version` was read. Several statements: call it inside a transaction. */
+export function updateBlank(db: Database, id: number, fields: BlankFields, version: number): boolean {
+  const { name, supplier, fabric, heating } = fields;
+  const { changes } = db.update(blanks).set({ name, supplier, fabric, heating, version: sql`${blanks.version} + 1` }).where(and(eq(blanks.id, id), eq(blanks.version, version))).run();
+  if (changes === 0) return false;
+  db.delete(blankSizes).where(eq(blankSizes.blankId, id)).run();
+  db.delete(blankColours).where(eq(blankColours.blankId, id)).run();
+  writeSizesAndColours(db, id, fields);
+  return true;
+}
+
+export function setBlankArchived(db: Database, id: number, atMs: number | null): boolean {
+  return db.update(blanks).set({ archivedAtMs: atMs }).where(eq(blanks.id, id)).run().changes === 1;
+}
