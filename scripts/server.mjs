@@ -37,5 +37,7 @@ export async function serve() {
   process.on('SIGTERM', stop);
   process.on('SIGINT', stop);
   await new Promise((resolve) => server.listen(port, host, resolve));
+  // The first page loads most of the program; it is asked for here, so that nobody waits for it.
+  await fetch(`http://${host.includes(':') ? `[${host}]` : host}:${port}/`);
   console.log(`${process.env.CHIRAL_DEMO === '1' ? 'The demo shop' : 'Your shop'} is open at http://${host === '127.0.0.1' ? 'localhost' : host}:${port}`);
 }

@@ -4,6 +4,17 @@ import { spawn, type ChildProcess } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { expect, type Page } from '@playwright/test';
+
+/** Goes to an address and waits until the page there runs, not only shows. */
+export async function open(page: Page, address: string): Promise<void> {
+  await page.goto(address);
+  await running(page);
+}
+
+export async function running(page: Page): Promise<void> {
+  await expect(page.locator('astro-island[ssr]')).toHaveCount(0);
+}
 
 export class ShopServer {
   readonly data = mkdtempSync(join(tmpdir(), 'chiral-test-'));

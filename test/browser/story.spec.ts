@@ -1,7 +1,7 @@
 // The whole story as a seller lives it: a drawing, its cost, an order, cut, weed, press, check, hand over; with a power cut midway.
 
 import { expect, test, type Page } from '@playwright/test';
-import { ShopServer } from './server';
+import { open, running, ShopServer } from './server';
 
 const server = new ShopServer(4391, false);
 test.beforeAll(() => server.start());
@@ -21,11 +21,12 @@ async function fill(page: Page, label: string, text: string): Promise<void> {
 }
 
 test('from a drawing to a handed-over order', async ({ page }) => {
-  await page.goto(server.address);
+  await open(page, server.address);
   await expect(page.getByText('No open orders.')).toBeVisible();
 
   await test.step('the shelf gets a vinyl and a blank', async () => {
     await page.getByRole('link', { name: /^Shelf/ }).click();
+    await running(page);
     for (const [name, colour] of [['Reed Smooth', 'slate'], ['Reed Gold', 'gold']] as const) {
       await page.getByRole('button', { name: 'Add a vinyl' }).click();
       await fill(page, 'Name', name);
@@ -48,7 +49,7 @@ test('from a drawing to a handed-over order', async ({ page }) => {
   });
 
   await test.step('a drawing is measured and kept', async () => {
-    await page.goto(`${server.address}/artwork/new`);
+    await open(page, `${server.address}/artwork/new`);
     await page.getByLabel('Drawing file').setInputFiles({ name: 'two-windows.svg', mimeType: 'image/svg+xml', buffer: Buffer.from(DRAWING) });
     const layers = page.getByRole('region', { name: 'Layers' });
     await expect(layers).toContainText('144.0 cm²'); // 200 mm wide: (6000 − 2 × 1200) × 4 mm²
@@ -94,7 +95,7 @@ test('from a drawing to a handed-over order', async ({ page }) => {
   });
 
   await test.step('cut, with the power gone while the timer runs', async () => {
-    await page.goto(`${server.address}/bench/cut`);
+    await open(page, `${server.address}/bench/cut`);
     await expect(page.getByText('mirrored: carrier down', { exact: true })).toBeVisible();
     await page.getByRole('button', { name: /^Start/ }).click();
     await expect(page.getByRole('button', { name: /^Done/ })).toBeVisible();
@@ -102,6 +103,7 @@ test('from a drawing to a handed-over order', async ({ page }) => {
     await server.kill();
     await server.start();
     await page.reload();
+    await running(page);
     await expect(page.getByRole('group', { name: 'Running timers' })).toContainText('cut, Window bag');
     await expect(page.getByRole('timer', { name: 'Time on this batch' })).not.toHaveText('0:00');
     await page.getByRole('button', { name: /^Done/ }).click();
@@ -119,7 +121,7 @@ test('from a drawing to a handed-over order', async ({ page }) => {
     await expect(page.getByText('1 part goes back to be cut.')).toBeVisible();
     await page.getByRole('link', { name: /^Cut 1 part/ }).click();
     await expect(page.getByText('again', { exact: true })).toBeVisible();
-    await page.waitForLoadState('networkidle');
+    await running(page);
     await page.keyboard.press('Space');
     await expect(page.getByRole('button', { name: /^Done/ })).toBeVisible();
     await page.keyboard.press('Space');
@@ -149,7 +151,7 @@ test('from a drawing to a handed-over order', async ({ page }) => {
   });
 
   await test.step('hand over, with the real minutes beside the quoted', async () => {
-    await page.goto(server.address);
+    await open(page, server.address);
     await page.getByRole('link', { name: 'Bags for the fair' }).click();
     await page.getByRole('button', { name: 'Hand over' }).click();
     await expect(page.getByText(/2 pieces took .* instead of/)).toBeVisible();
@@ -159,6 +161,7 @@ test('from a drawing to a handed-over order', async ({ page }) => {
     await server.kill();
     await server.start();
     await page.reload();
+    await running(page);
     await expect(page.getByRole('button', { name: 'Take back' })).toBeVisible();
   });
 });

@@ -22,7 +22,7 @@ export function MeasuredArtwork({ measured, name, layerNames, onRename, vinyls, 
   const { measurement } = measured;
   const overlaps = measurement.layers.filter((layer) => layer.cutLengthMm > layer.outlineLengthMm * 1.005 + 0.5);
   return (
-    <div className="cols" style={{ gridTemplateColumns: 'minmax(0, 1.5fr) minmax(410px, 1fr)' }}>
+    <div className="cols" style={{ gridTemplateColumns: 'minmax(0, 1.3fr) minmax(min(470px, 100%), 1fr)' }}>
       <div className="sheet flush lifted">
         <SeamView picture={measured.picture} mirrored={handedness.mirrored} cutCaption={describeHandedness(handedness)} name={name || 'drawing'} size={`${formatLength(measurement.widthMm, settings)} × ${formatLength(measurement.heightMm, settings)}`} height={470} />
       </div>

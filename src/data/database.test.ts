@@ -1,0 +1,68 @@
+import { existsSync, mkdtempSync, readdirSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import BetterSqlite from 'better-sqlite3';
+import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import { NewerDatabaseError, openDatabase } from './database';
+import { insertShop, loadShop, updateShop } from './shop-store';
+
+const MIGRATIONS = join(process.cwd(), 'src', 'data', 'migrations');
+const IDENTITY = { name: 'Try-out', currency: 'EUR', locale: 'en-GB', timeZone: 'UTC', simulated: false };
+let folder: string;
+let file: string;
+beforeEach(() => {
+  folder = mkdtempSync(join(tmpdir(), 'chiral-data-'));
+  file = join(folder, 'deep', 'shop.sqlite');
+});
+afterEach(() => rmSync(folder, { recursive: true, force: true }));
+
+/** Opens the file as it is, changes it, closes it. */
+function tamper(change: (client: BetterSqlite.Database) => void): void {
+  const client = new BetterSqlite(file);
+  change(client);
+  client.close();
+}
+
+describe('opening the shop’s file', () => {
+  it('makes it where there is none, with safe settings, and keeps what was written', () => {
+    const db = openDatabase(file, MIGRATIONS);
+    expect(db.$client.pragma('journal_mode', { simple: true })).toBe('wal');
+    expect(db.$client.pragma('foreign_keys', { simple: true })).toBe(1);
+    expect(db.$client.pragma('synchronous', { simple: true })).toBe(2);
+    insertShop(db, IDENTITY, { wagePerHour: 1234 });
+    db.$client.close();
+    const again = openDatabase(file, MIGRATIONS);
+    expect(loadShop(again)).toMatchObject({ name: 'Try-out', version: 1, figures: { wagePerHour: 1234, pressWatts: 1600 } });
+    expect(updateShop(again, { ...IDENTITY, name: 'Renamed' }, loadShop(again)!.figures, 1)).toBe(true);
+    expect(updateShop(again, IDENTITY, loadShop(again)!.figures, 1)).toBe(false);
+    again.$client.close();
+    expect(readdirSync(join(folder, 'deep')).filter((name) => name.includes('before'))).toEqual([]);
+  });
+
+  it('leaves a file alone that a newer program wrote', () => {
+    openDatabase(file, MIGRATIONS).$client.close();
+    tamper((client) => client.prepare('insert into __drizzle_migrations (hash, created_at) values (?, ?)').run('later', 9_999_999_999_999));
+    expect(() => openDatabase(file, MIGRATIONS)).toThrow(NewerDatabaseError);
+    expect(() => openDatabase(file, MIGRATIONS)).toThrow(/newer Chiral.*restore an older copy/);
+  });
+
+  it('leaves a copy of the file as it was before it changes it', () => {
+    openDatabase(file, MIGRATIONS).$client.close();
+    // As an older program would have left it: nothing in it, and its only migration older than ours.
+    tamper((client) => {
+      client.pragma('foreign_keys = OFF');
+      const tables = client.prepare("select name from sqlite_master where type = 'table' and name not like '\\_\\_%' escape '\\' and name not like 'sqlite%'").all() as { name: string }[];
+      for (const { name } of tables) client.exec(`drop table "${name}"`);
+      client.exec('update __drizzle_migrations set created_at = 1; create table keepsake (x); insert into keepsake values (7)');
+    });
+    const db = openDatabase(file, MIGRATIONS);
+    insertShop(db, IDENTITY, {});
+    db.$client.close();
+    const [copy] = readdirSync(join(folder, 'deep')).filter((name) => name.startsWith('shop.sqlite.before-'));
+    expect(existsSync(join(folder, 'deep', copy!))).toBe(true);
+    const old = new BetterSqlite(join(folder, 'deep', copy!), { readonly: true });
+    expect(old.prepare('select x from keepsake').pluck().get()).toBe(7);
+    expect(old.prepare("select count(*) from sqlite_master where name = 'orders'").pluck().get()).toBe(0);
+    old.close();
+  });
+});
