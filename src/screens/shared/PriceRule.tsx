@@ -65,17 +65,25 @@ export function PriceRule({ price, floor, marks, onChange }: RuleProps) {
 
 const reachFor = (price: number, marks: readonly RuleMark[]): number => Math.max(price, ...marks.map((mark) => mark.figure.value), 100) * 1.15;
 
-/** Marks from left to right, each in the first row where its words are free. */
-function placeMarks(marks: readonly RuleMark[], scale: (value: number) => number, width: number) {
-  const taken: (readonly [from: number, to: number])[][] = Array.from({ length: ROWS }, () => []);
-  return [...marks].sort((a, b) => a.figure.value - b.figure.value).map((mark) => {
+type Placed = { readonly mark: RuleMark; readonly x: number; readonly row: number; readonly flip: boolean; readonly from: number; readonly to: number };
+
+/** Marks from left to right, each in the row where its words and its line cross the fewest others. */
+function placeMarks(marks: readonly RuleMark[], scale: (value: number) => number, width: number): readonly Placed[] {
+  const placed: Placed[] = [];
+  for (const mark of [...marks].sort((a, b) => a.figure.value - b.figure.value)) {
     const x = scale(mark.figure.value);
     const length = (mark.label.length + 8) * 7 + 10;
     const flip = x + length > width;
-    const from = flip ? x - length : x;
-    const free = taken.findIndex((spans) => spans.every(([start, end]) => from > end || from + length < start));
-    const row = free === -1 ? ROWS - 1 : free;
-    taken[row]!.push([from, from + length]);
-    return { mark, x, row, flip };
-  });
+    const ways = Array.from({ length: ROWS }, (_, row): Placed => ({ mark, x, row, flip, from: flip ? x - length : x, to: flip ? x : x + length }));
+    const costs = ways.map((way) => placed.reduce((cost, other) => cost + countCrossings(way, other), 0));
+    placed.push(ways[costs.indexOf(Math.min(...costs))]!);
+  }
+  return placed;
+}
+
+/** Words over words are worst; a line runs from its row down to the axis and may pass through the words of lower rows. */
+function countCrossings(a: Placed, b: Placed): number {
+  const words = a.row === b.row && a.from < b.to && b.from < a.to ? 100 : 0;
+  const through = (line: Placed, text: Placed) => (line.row < text.row && line.x > text.from && line.x < text.to ? 1 : 0);
+  return words + through(a, b) + through(b, a);
 }
