@@ -1,6 +1,6 @@
 // Polygon arithmetic in mm: unions, intersections, areas and lengths. The only file that knows the clipping library.
 
-import { Clipper, ClipType, FillRule, PolyTree64, type Path64, type Paths64, type PolyPath64 } from 'clipper2-ts';
+import { Clipper, ClipType, EndType, FillRule, JoinType, PolyTree64, type Path64, type Paths64, type PolyPath64 } from 'clipper2-ts';
 import type { Point } from './matrix';
 
 export type Polyline = readonly Point[];
@@ -34,6 +34,51 @@ export function intersectRegions(region: Region, mask: Region): Region {
   if (region.rings.length === 0 || mask.rings.length === 0) return { rings: [] };
   return { rings: Clipper.intersect(region.rings, mask.rings, FillRule.NonZero) };
 }
+
+/** What of `region` lies outside `mask`. */
+export function subtractRegions(region: Region, mask: Region): Region {
+  if (region.rings.length === 0 || mask.rings.length === 0) return region;
+  return { rings: Clipper.difference(region.rings, mask.rings, FillRule.NonZero) };
+}
+
+export type Join = 'miter' | 'round' | 'bevel';
+export type Cap = 'butt' | 'square' | 'round';
+const JOINS = { miter: JoinType.Miter, round: JoinType.Round, bevel: JoinType.Bevel } as const;
+const CAPS = { butt: EndType.Butt, square: EndType.Square, round: EndType.Round } as const;
+/** How far a round corner of an offset may stray from its circle, mm. */
+const ARC_TOLERANCE_MM = 0.003;
+
+/** The region grown by `byMm`, or shrunk where negative. Mitred corners are cut off past `miterLimit` half-widths. */
+export function offsetRegion(region: Region, byMm: number, join: Join = 'round', miterLimit = 4): Region {
+  if (region.rings.length === 0 || byMm === 0) return region;
+  return { rings: Clipper.inflatePaths(region.rings, byMm * GRID_PER_MM, JOINS[join], EndType.Polygon, miterLimit, ARC_TOLERANCE_MM * GRID_PER_MM) };
+}
+
+export type StrokeStyle = { readonly widthMm: number; readonly join: Join; readonly cap: Cap; readonly miterLimit: number };
+
+/** The band that a pen of this width paints along a line. A closed line of one point is a dot where the cap makes one. */
+export function strokeLine(line: Polyline, closed: boolean, style: StrokeStyle): Region {
+  const end = closed && line.length > 2 ? EndType.Joined : CAPS[style.cap];
+  if (line.length < 2 && style.cap === 'butt') return { rings: [] };
+  const band = Clipper.inflatePaths([toGrid(line)], (style.widthMm / 2) * GRID_PER_MM, JOINS[style.join], end, Math.max(1, style.miterLimit), ARC_TOLERANCE_MM * GRID_PER_MM);
+  return { rings: Clipper.union(band, FillRule.NonZero) };
+}
+
+export const transformRegion = (region: Region, map: (point: Point) => Point): Region => orient(region.rings.map((ring) => toGrid(fromGrid(ring).map(map))));
+
+/** A map that mirrors turns every ring round: rings are filled anew so that outer ones and holes keep their sense. */
+const orient = (rings: Paths64): Region => ({ rings: Clipper.union(rings, FillRule.EvenOdd) });
+
+/** The region with points left out that lie within `toleranceMm` of the line between their neighbours. */
+export function simplifyRegion(region: Region, toleranceMm: number): Region {
+  return { rings: Clipper.union(Clipper.simplifyPaths(region.rings, toleranceMm * GRID_PER_MM), FillRule.NonZero) };
+}
+
+/** Area of a region, mm², holes out. */
+export const computeRegionArea = (region: Region): number => Math.abs(region.rings.reduce((sum, ring) => sum + Clipper.area(ring), 0)) / (GRID_PER_MM * GRID_PER_MM);
+
+/** A region of the given rings, whichever way they run: inside is what an odd number of them surrounds. */
+export const makeRegion = (rings: readonly Polyline[]): Region => fillRegion(rings, 'evenodd');
 
 /** Connected pieces with their cavities; an island inside a cavity is a piece of its own. */
 export function splitPieces(region: Region): readonly Piece[] {
