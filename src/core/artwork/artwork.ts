@@ -1,12 +1,17 @@
 // What a drawing is to Chiral once read: layers of exact shapes, one layer a colour, and what had to be left out.
 
-import type { Contour, FillRuleName } from '../geometry';
+import type { Cap, Contour, FillRuleName, Join, Matrix } from '../geometry';
 
 export type Shape = {
   readonly contours: readonly Contour[];
   readonly rule: FillRuleName;
   /** Each entry is a union of shapes; only what lies inside every entry is painted. */
   readonly clips: readonly (readonly Shape[])[];
+};
+
+/** A line drawn with a pen: `contours` and `width` in its own units, which `matrix` brings to mm as the file states them. */
+export type StrokeShape = {
+  readonly colour: string; readonly contours: readonly Contour[]; readonly width: number; readonly matrix: Matrix; readonly join: Join; readonly cap: Cap; readonly miterLimit: number; readonly clips: Shape['clips'];
 };
 
 /** All shapes of one fill colour (#rrggbb, without its alpha), in drawing order, coordinates in mm as the file states them. */
@@ -18,6 +23,8 @@ export type LeftOut = { readonly kind: LeftOutKind; readonly count: number; read
 
 export type Artwork = {
   readonly layers: readonly ArtworkLayer[];
+  /** Strokes, apart from the layers: they are not cut until they are turned into outlines. */
+  readonly strokes: readonly StrokeShape[];
   readonly leftOut: readonly LeftOut[];
   /** Fills that fade from one colour to another, taken as one layer of their first colour. */
   readonly gradients: number;

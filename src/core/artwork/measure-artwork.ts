@@ -1,11 +1,14 @@
 // The figures of an artwork at a size: area, knife path, pieces, cavities, boxes. No judgement of them.
 
-import { computeLength, computeRingArea, countSharpCorners, type Box } from '../geometry';
+import { computeLength, computeRegionArea, computeRingArea, countSharpCorners, findThinGaps, findThinStrokes, intersectRegions, type Box, type ThinPlace } from '../geometry';
 import { succeed, type Result } from '../units';
 import type { Artwork, MeasureProblem } from './artwork';
-import { resolveArtwork, type ArtworkSize, type ResolvedArtwork, type ResolvedLayer } from './resolve-artwork';
+import { computeChirality, type Chirality } from './chirality';
+import { findDoubledContours } from './doubled-contours';
+import { resolveArtwork, type ArtworkSize, type ResolvedArtwork, type ResolvedLayer, type ResolveOptions } from './resolve-artwork';
 
 export type LayerMeasurement = {
+  /** The fill, #rrggbb without its alpha; `currentColor` is black. Layers of other colours do not cut into it. */
   readonly colour: string;
   /** Area that stays on the blank: the union of the layer's shapes, holes out. */
   readonly netMm2: number;
@@ -17,29 +20,67 @@ export type LayerMeasurement = {
   readonly outerLengthMm: number;
   /** Contours as drawn: the knife is lifted once for each. */
   readonly contours: number;
+  /** Pieces that touch in one point are two. */
   readonly pieces: number;
   readonly cavities: number;
   readonly sharpCorners: number;
+  /** Contours whose ends lie apart, which a fill closes and a knife would not. */
+  readonly openPaths: number;
+  readonly zeroLengthPaths: number;
+  /** Contours that lie on an earlier one, within 0.2 mm all along. */
+  readonly doubledContours: number;
+  /** The thinnest stroke and gap with their places, mm from the top left of the artwork; null where no two sides face each other. */
+  readonly thinnestStroke: ThinPlace | null;
+  readonly thinnestGap: ThinPlace | null;
   /** Outer box in mm, from the top left corner of the whole artwork. */
   readonly box: Box;
   /** Area of each piece and each cavity, smallest first, mm²: how many are tiny depends on the size it is cut at. */
   readonly bitAreasMm2: readonly number[];
 };
 
-export type ArtworkMeasurement = { readonly widthMm: number; readonly heightMm: number; readonly layers: readonly LayerMeasurement[]; readonly segments: number };
+export type ColourOverlap = { readonly lower: string; readonly upper: string; readonly areaMm2: number };
 
+export type ArtworkMeasurement = {
+  readonly widthMm: number; readonly heightMm: number; readonly layers: readonly LayerMeasurement[]; readonly segments: number;
+  /** Strokes that are not outlines yet: they are in no layer. */
+  readonly strokesApart: number;
+  /** Where a later layer lies over an earlier one. */
+  readonly overlaps: readonly ColourOverlap[];
+  readonly chirality: Chirality;
+  /** Which way of measuring it was: figures of another edition are measured anew. */
+  readonly edition: number;
+};
+
+export const MEASUREMENT_EDITION = 2;
 /** A corner turns by more than this; flattened curves turn far less from step to step. */
 const SHARP_CORNER_DEGREES = 30;
+/** Overlaps smaller than this come from rounding, mm². */
+const LEAST_OVERLAP_MM2 = 0.01;
 
-/** The measurement at the given size, all in mm. Problems as `resolveArtwork`. Costs about n·log n in the segments. */
-export function measureArtwork(artwork: Artwork, size: ArtworkSize): Result<ArtworkMeasurement, MeasureProblem> {
-  const resolved = resolveArtwork(artwork, size);
+/**
+ * The measurement at the given size, all in mm. Files are read at 96 units to the inch; curves are flattened to 0.005 mm
+ * or finer. Problems as `resolveArtwork`. Costs about n·log n in the segments.
+ */
+export function measureArtwork(artwork: Artwork, size: ArtworkSize, options: ResolveOptions = {}): Result<ArtworkMeasurement, MeasureProblem> {
+  const resolved = resolveArtwork(artwork, size, options);
   return resolved.ok ? succeed(measureResolved(resolved.value)) : resolved;
 }
 
 export function measureResolved(artwork: ResolvedArtwork): ArtworkMeasurement {
-  return { widthMm: artwork.widthMm, heightMm: artwork.heightMm, layers: artwork.layers.map(measureLayer), segments: artwork.segments };
+  return {
+    widthMm: artwork.widthMm, heightMm: artwork.heightMm, layers: artwork.layers.map(measureLayer), segments: artwork.segments, strokesApart: artwork.strokesApart,
+    overlaps: findOverlaps(artwork.layers), chirality: computeChirality(artwork.layers), edition: MEASUREMENT_EDITION,
+  };
 }
+
+function findOverlaps(layers: readonly ResolvedLayer[]): readonly ColourOverlap[] {
+  return layers.flatMap((lower, index) => layers.slice(index + 1).flatMap((upper): ColourOverlap[] => {
+    const areaMm2 = boxesMeet(lower.box, upper.box) ? computeRegionArea(intersectRegions(lower.region, upper.region)) : 0;
+    return areaMm2 > LEAST_OVERLAP_MM2 ? [{ lower: lower.colour, upper: upper.colour, areaMm2 }] : [];
+  }));
+}
+
+const boxesMeet = (a: Box, b: Box): boolean => a.x < b.x + b.width && b.x < a.x + a.width && a.y < b.y + b.height && b.y < a.y + a.height;
 
 function measureLayer(layer: ResolvedLayer): LayerMeasurement {
   let netMm2 = 0, outerLengthMm = 0, cavityLengthMm = 0, cavities = 0, sharpCorners = 0;
@@ -60,8 +101,9 @@ function measureLayer(layer: ResolvedLayer): LayerMeasurement {
     bitAreasMm2.push(round(pieceMm2));
   }
   return {
-    colour: layer.colour, netMm2, cutLengthMm: layer.drawnLengthMm, outlineLengthMm: outerLengthMm + cavityLengthMm, outerLengthMm, contours: layer.drawnContours,
-    pieces: layer.pieces.length, cavities, sharpCorners, box: layer.box, bitAreasMm2: bitAreasMm2.sort((a, b) => a - b),
+    colour: layer.colour, netMm2, cutLengthMm: layer.drawnLengthMm, outlineLengthMm: outerLengthMm + cavityLengthMm, outerLengthMm, contours: layer.knife.length,
+    pieces: layer.pieces.length, cavities, sharpCorners, openPaths: layer.openPaths, zeroLengthPaths: layer.zeroLengthPaths, doubledContours: findDoubledContours(layer.knife).length,
+    thinnestStroke: findThinStrokes(layer.pieces).thinnest, thinnestGap: findThinGaps(layer.pieces).thinnest, box: layer.box, bitAreasMm2: bitAreasMm2.sort((a, b) => a - b),
   };
 }
 
@@ -71,13 +113,16 @@ const round = (area: number): number => Math.round(area * 1000) / 1000;
 export function scaleMeasurement(measurement: ArtworkMeasurement, widthMm: number): ArtworkMeasurement {
   const k = widthMm / measurement.widthMm;
   const k2 = k * k;
+  const scalePlace = (place: ThinPlace | null) => place && { widthMm: place.widthMm * k, x: place.x * k, y: place.y * k };
   return {
+    ...measurement,
     widthMm,
     heightMm: measurement.heightMm * k,
-    segments: measurement.segments,
+    overlaps: measurement.overlaps.map((overlap) => ({ ...overlap, areaMm2: overlap.areaMm2 * k2 })),
     layers: measurement.layers.map((layer) => ({
       ...layer,
       netMm2: layer.netMm2 * k2, cutLengthMm: layer.cutLengthMm * k, outlineLengthMm: layer.outlineLengthMm * k, outerLengthMm: layer.outerLengthMm * k,
+      thinnestStroke: scalePlace(layer.thinnestStroke), thinnestGap: scalePlace(layer.thinnestGap),
       box: { x: layer.box.x * k, y: layer.box.y * k, width: layer.box.width * k, height: layer.box.height * k },
       bitAreasMm2: layer.bitAreasMm2.map((area) => area * k2),
     })),

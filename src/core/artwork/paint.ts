@@ -1,5 +1,6 @@
 // Which flat colour an element is filled with, after inheritance, paint servers and opacities.
 
+import type { Cap, Join } from '../geometry';
 import { parseColour } from './colour';
 import { parseNumbers } from './svg-lengths';
 import { resolveDeclarations, type StyleSheet } from './style-sheet';
@@ -10,6 +11,9 @@ export type PaintState = {
   readonly fill: string;
   readonly stroke: string;
   readonly strokeWidth: string;
+  readonly strokeJoin: Join;
+  readonly strokeCap: Cap;
+  readonly miterLimit: number;
   readonly color: string;
   readonly fillRule: 'nonzero' | 'evenodd';
   readonly clipRule: 'nonzero' | 'evenodd';
@@ -19,8 +23,12 @@ export type PaintState = {
 };
 
 export const INITIAL_PAINT: PaintState = {
-  fill: 'black', stroke: 'none', strokeWidth: '1', color: 'black', fillRule: 'nonzero', clipRule: 'nonzero', visible: true, fillOpacity: 1, strokeOpacity: 1,
+  fill: 'black', stroke: 'none', strokeWidth: '1', strokeJoin: 'miter', strokeCap: 'butt', miterLimit: 4, color: 'black', fillRule: 'nonzero', clipRule: 'nonzero', visible: true, fillOpacity: 1, strokeOpacity: 1,
 };
+
+const JOIN_NAMES: readonly Join[] = ['miter', 'round', 'bevel'];
+const CAP_NAMES: readonly Cap[] = ['butt', 'round', 'square'];
+const asOneOf = <T extends string>(names: readonly T[], text: string | undefined, inherited: T): T => names.find((name) => name === text) ?? inherited;
 
 const asRule = (text: string | undefined, inherited: 'nonzero' | 'evenodd') => (text === 'nonzero' || text === 'evenodd' ? text : inherited);
 
@@ -43,6 +51,9 @@ export function inheritPaint(parent: PaintState, styles: ReadonlyMap<string, str
     fill: asPaint(styles.get('fill'), parent.fill),
     stroke: asPaint(styles.get('stroke'), parent.stroke),
     strokeWidth: styles.get('stroke-width') ?? parent.strokeWidth,
+    strokeJoin: asOneOf(JOIN_NAMES, styles.get('stroke-linejoin'), parent.strokeJoin),
+    strokeCap: asOneOf(CAP_NAMES, styles.get('stroke-linecap'), parent.strokeCap),
+    miterLimit: Math.max(1, parseNumbers(styles.get('stroke-miterlimit') ?? '')[0] ?? parent.miterLimit),
     fillRule: asRule(styles.get('fill-rule'), parent.fillRule),
     clipRule: asRule(styles.get('clip-rule'), parent.clipRule),
     visible: visibility === undefined || visibility === 'inherit' ? parent.visible : visibility === 'visible',

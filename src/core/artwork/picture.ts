@@ -13,8 +13,8 @@ const LEAST_STEP = 1;
 export function drawPicture(artwork: ResolvedArtwork): ArtworkPicture {
   const scale = PICTURE_WIDTH / Math.max(artwork.widthMm, artwork.heightMm);
   return {
-    width: Math.ceil(artwork.widthMm * scale),
-    height: Math.ceil(artwork.heightMm * scale),
+    width: Math.round(artwork.widthMm * scale),
+    height: Math.round(artwork.heightMm * scale),
     layers: artwork.layers.map((layer) => ({
       colour: layer.colour,
       path: layer.pieces.flatMap((piece) => [piece.outer, ...piece.cavities]).map((ring) => drawRing(ring, scale)).join(''),

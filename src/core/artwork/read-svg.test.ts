@@ -176,11 +176,18 @@ describe('files that are refused', () => {
     ['very deep nesting', `<svg xmlns="http://www.w3.org/2000/svg">${'<g>'.repeat(300)}${'</g>'.repeat(300)}</svg>`, 'too-deep'],
     ['an explosion of uses', svg(`<defs><g id="u0"><rect width="1" height="1"/></g>${Array.from({ length: 12 }, (_, i) => `<g id="u${i + 1}">${`<use href="#u${i}"/>`.repeat(10)}</g>`).join('')}</defs><use href="#u12"/>`), 'too-many-elements'],
     ['only text', svg('<text>live</text>'), 'nothing-to-cut'],
-    ['only strokes', svg('<path fill="none" stroke="black" d="M0 0L9 9"/>'), 'nothing-to-cut'],
     ['nothing at all', svg(''), 'nothing-to-cut'],
   ];
   it.each(cases)('%s', (_, text, kind) => {
     expect(problemOf(text)?.kind).toBe(kind);
+  });
+
+  it('only strokes: read, but nothing to cut until they are outlines', () => {
+    const artwork = read(svg('<path fill="none" stroke="black" stroke-width="2" d="M0 0H40"/>'));
+    expect(measureArtwork(artwork, { widthMm: 40 })).toMatchObject({ ok: false, problem: { kind: 'nothing-to-cut' } });
+    const outlined = measureArtwork(artwork, { widthMm: 40 }, { strokes: true });
+    expect(outlined).toMatchObject({ ok: true, value: { layers: [{ colour: '#000000', pieces: 1 }] } });
+    expect(outlined.ok && outlined.value.layers[0]!.netMm2).toBeCloseTo(80, 3);
   });
 
   it('tells where a broken file breaks', () => {
@@ -188,8 +195,8 @@ describe('files that are refused', () => {
   });
 
   it('refuses more segments than it measures well, with the figure', () => {
-    const dots = Array.from({ length: 9000 }, (_, i) => `<circle cx="${(i % 100) * 10}" cy="${Math.floor(i / 100) * 10}" r="4"/>`).join('');
-    const result = measureArtwork(read(svg(dots)), { widthMm: 1000 });
+    const line = `M0 0${'l1 2 1 -2'.repeat(200_001)}z`;
+    const result = measureArtwork(read(svg(`<path d="${line}"/>`)), { widthMm: 1000 });
     expect(result).toMatchObject({ ok: false, problem: { kind: 'too-many-segments', limit: 400_000 } });
   });
 });

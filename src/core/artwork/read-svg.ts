@@ -1,9 +1,9 @@
 // From the text of an SVG file to an Artwork: which shapes are painted, in which colour, where, in mm. Nothing in the
 // file is executed or fetched; what can't be cut is listed by name.
 
-import { composeMatrices, IDENTITY, scaling, transformContour, translation, type Matrix } from '../geometry';
+import { composeMatrices, IDENTITY, scaling, transformContour, translation, type Contour, type Matrix } from '../geometry';
 import { fail, succeed, type Result } from '../units';
-import { FILE_LIMIT_BYTES, type Artwork, type ReadProblem, type Shape } from './artwork';
+import { FILE_LIMIT_BYTES, type Artwork, type ReadProblem, type Shape, type StrokeShape } from './artwork';
 import { LeftOutTally } from './left-out';
 import { inheritPaint, INITIAL_PAINT, parseOpacity, resolvePaint, type PaintServers, type PaintState } from './paint';
 import { parseStyleSheet, resolveDeclarations, type StyleSheet } from './style-sheet';
@@ -43,6 +43,7 @@ function refuseEarly(text: string): ReadProblem | null {
 
 class SvgReader {
   private readonly layers = new Map<string, Shape[]>();
+  private readonly strokes: StrokeShape[] = [];
   private readonly leftOut = new LeftOutTally();
   private readonly byId = new Map<string, XmlElement>();
   private readonly sheets: StyleSheet[] = [];
@@ -73,8 +74,8 @@ class SvgReader {
     this.visitChildren(this.root, this.enter(this.root, place) ?? place);
     if (this.visits > VISIT_LIMIT) return fail({ kind: 'too-many-elements', limit: VISIT_LIMIT });
     const layers = [...this.layers].map(([colour, shapes]) => ({ colour, shapes }));
-    if (layers.length === 0) return fail({ kind: 'nothing-to-cut', leftOut: this.leftOut.list() });
-    return succeed({ layers, leftOut: this.leftOut.list(), gradients: this.gradients, size: statedWidth !== null || statedHeight !== null ? 'stated' : 'assumed' });
+    if (layers.length === 0 && this.strokes.length === 0) return fail({ kind: 'nothing-to-cut', leftOut: this.leftOut.list() });
+    return succeed({ layers, strokes: this.strokes, leftOut: this.leftOut.list(), gradients: this.gradients, size: statedWidth !== null || statedHeight !== null ? 'stated' : 'assumed' });
   }
 
   private index(element: XmlElement): void {
@@ -163,27 +164,38 @@ class SvgReader {
 
   private addShape(element: XmlElement, place: Place): void {
     if (!place.paint.visible) return;
-    const outline = this.outline(element, place);
-    if (outline.contours.length === 0) return;
+    const drawn = this.readOutline(element, place);
+    if (drawn.length === 0) return;
     const { paint } = place;
     const stroke = resolvePaint(paint.stroke, paint.color, this.servers);
     const strokeWidth = parseSvgLength(paint.strokeWidth, place.viewport.width) ?? 1;
-    if (stroke.kind !== 'nothing' && strokeWidth > 0 && paint.strokeOpacity > 0) this.leftOut.add('stroke', nameOf(element));
+    if ((stroke.kind === 'flat' || stroke.kind === 'gradient') && strokeWidth > 0 && paint.strokeOpacity > 0) this.addStroke(element, place, { colour: stroke.colour, width: strokeWidth, contours: drawn });
     const fill = element.name === 'line' || paint.fillOpacity === 0 ? ({ kind: 'nothing' } as const) : resolvePaint(paint.fill, paint.color, this.servers);
     if (fill.kind === 'nothing') return;
     if (fill.kind === 'pattern') return this.leftOut.add('pattern', fill.id);
     if (fill.kind === 'gradient') this.gradients++;
-    const shape: Shape = { contours: outline.contours, rule: paint.fillRule, clips: place.clips };
+    const contours = placeContours(drawn, place.matrix);
+    if (contours.length === 0) return;
+    const shape: Shape = { contours, rule: paint.fillRule, clips: place.clips };
     const shapes = this.layers.get(fill.colour);
     if (shapes) shapes.push(shape);
     else this.layers.set(fill.colour, [shape]);
   }
 
-  private outline(element: XmlElement, place: Place) {
+  private addStroke(element: XmlElement, place: Place, line: Pick<StrokeShape, 'colour' | 'width' | 'contours'>): void {
+    const { paint, matrix } = place;
+    // A flattened plane has no inside, and a pen no width in it.
+    if (Math.abs(matrix.a * matrix.d - matrix.b * matrix.c) < 1e-12 || placeContours(line.contours, matrix).length === 0) return;
+    this.leftOut.add('stroke', nameOf(element));
+    this.strokes.push({ ...line, matrix, join: paint.strokeJoin, cap: paint.strokeCap, miterLimit: paint.miterLimit, clips: place.clips });
+  }
+
+  /** The outline in the element's own units; empty where its size is nought. */
+  private readOutline(element: XmlElement, place: Place): readonly Contour[] {
     const styles = resolveDeclarations(element, this.sheets);
     const outline = outlineShape(element.name, (attribute) => styles.get(attribute), place.viewport);
     if (!outline.complete) this.leftOut.add('bad-path', nameOf(element));
-    return { contours: outline.contours.map((contour) => transformContour(contour, place.matrix)).filter(isFinite) };
+    return outline.contours;
   }
 
   /** The shapes of a clip path in mm; null where none applies. An unknown reference clips nothing (CSS Masking, 5.1). */
@@ -215,7 +227,7 @@ class SvgReader {
       return this.collectClipShapes(target, { ...place, matrix: composeMatrices(place.matrix, translation(x, y)) });
     }
     if (!SHAPE_NAMES.has(element.name)) return [];
-    return [{ contours: this.outline(element, place).contours, rule: place.paint.clipRule, clips: place.clips }];
+    return [{ contours: placeContours(this.readOutline(element, place), place.matrix), rule: place.paint.clipRule, clips: place.clips }];
   }
 }
 
@@ -229,7 +241,9 @@ function readViewBox(element: XmlElement): readonly number[] | null {
   return numbers.length === 4 && numbers[2]! > 0 && numbers[3]! > 0 ? numbers : null;
 }
 
-function isFinite(contour: { readonly start: { x: number; y: number }; readonly segments: readonly { readonly to: { x: number; y: number } }[] }): boolean {
+const placeContours = (contours: readonly Contour[], matrix: Matrix): readonly Contour[] => contours.map((contour) => transformContour(contour, matrix)).filter(isFinite);
+
+function isFinite(contour: Contour): boolean {
   const sound = (point: { x: number; y: number }) => Math.abs(point.x) < 1e7 && Math.abs(point.y) < 1e7;
   return sound(contour.start) && contour.segments.every((segment) => sound(segment.to));
 }

@@ -1,63 +1,82 @@
-// Brings an artwork to its real size as plain polygons: flattened, each shape filled by its own rule, clipped, and
-// united within its colour. Everything that is measured or shown comes from here.
+// Brings an artwork to its real size: its layers as pieces with cavities, united within their colour. Everything that is
+// measured or shown comes from here.
 
-import { boundPoints, composeMatrices, computeLength, computeRingArea, fillRegion, flattenContour, getRings, intersectRegions, scaling, splitPieces, transformContour, translation, uniteBoxes, uniteRegions, type Box, type Matrix, type Piece, type Point, type Polyline, type Region, type Segment } from '../geometry';
+import { boundPoints, composeMatrices, boundRegion, computeLength, mapPoint, rotation, scaling, splitPieces, translation, uniteBoxes, uniteRegions, type Box, type Matrix, type Piece, type Point, type Polyline, type Region, type Segment } from '../geometry';
 import { fail, succeed, type Result } from '../units';
-import { WIDTH_RANGE_MM, type Artwork, type ArtworkLayer, type MeasureProblem, type Shape } from './artwork';
+import { WIDTH_RANGE_MM, type Artwork, type MeasureProblem } from './artwork';
+import { countSegments, flattenLayers, getKnifeLines, isZeroLength, SEGMENT_LIMIT, type FlatLayer } from './flat-layers';
 
 /** One of the two decides; the other follows in proportion. */
 export type ArtworkSize = { readonly widthMm: number; readonly heightMm?: undefined } | { readonly heightMm: number; readonly widthMm?: undefined };
 
 export type ResolvedLayer = {
   readonly colour: string;
+  readonly region: Region;
   readonly pieces: readonly Piece[];
-  /** Length of every contour as drawn, overlapping ones each counted, mm. */
+  /** Every contour the knife follows as drawn, overlapping ones each, closed. */
+  readonly knife: readonly Polyline[];
+  /** Length of the knife's contours, mm. */
   readonly drawnLengthMm: number;
-  readonly drawnContours: number;
+  readonly openPaths: number;
+  readonly zeroLengthPaths: number;
   readonly box: Box;
 };
 /** Coordinates in mm from the top left corner of the artwork's outer box. */
-export type ResolvedArtwork = { readonly widthMm: number; readonly heightMm: number; readonly layers: readonly ResolvedLayer[]; readonly segments: number };
+export type ResolvedArtwork = {
+  readonly widthMm: number; readonly heightMm: number; readonly layers: readonly ResolvedLayer[];
+  /** Segments of the drawing, a curve counted as one. */
+  readonly segments: number;
+  /** Strokes that are not turned into outlines. */
+  readonly strokesApart: number;
+};
 
-export const SEGMENT_LIMIT = 400_000;
+export type ResolveOptions = { readonly strokes?: boolean; readonly rotateDegrees?: number };
 
 /** The artwork as polygons at the given size. Problems: width-out-of-range, too-many-segments, nothing-to-cut. */
-export function resolveArtwork(artwork: Artwork, size: ArtworkSize): Result<ResolvedArtwork, MeasureProblem> {
+export function resolveArtwork(artwork: Artwork, size: ArtworkSize, options: ResolveOptions = {}): Result<ResolvedArtwork, MeasureProblem> {
+  const flat = flattenAtSize(artwork, size, options);
+  if (!flat.ok) return flat;
+  return succeed(assembleArtwork(flat.value.map(resolveLayer), { segments: countSegments(artwork), strokesApart: options.strokes ? 0 : artwork.strokes.length }));
+}
+
+/** The layers flattened so that their outer box has the given width or height; its top left corner lies at the origin. */
+export function flattenAtSize(artwork: Artwork, size: ArtworkSize, options: ResolveOptions = {}): Result<readonly FlatLayer[], MeasureProblem> {
   const wanted = size.widthMm ?? size.heightMm;
   if (!(wanted >= WIDTH_RANGE_MM.least && wanted <= WIDTH_RANGE_MM.most)) return fail({ kind: 'width-out-of-range', leastMm: WIDTH_RANGE_MM.least, mostMm: WIDTH_RANGE_MM.most });
-  const rough = boundControlPoints(artwork);
+  const segments = countSegments(artwork);
+  if (segments > SEGMENT_LIMIT) return fail({ kind: 'too-many-segments', segments, limit: SEGMENT_LIMIT });
+  const turn = rotation(options.rotateDegrees ?? 0);
+  const rough = boundControlPoints(artwork, turn, options.strokes ?? false);
   if (!rough) return fail({ kind: 'nothing-to-cut', leftOut: artwork.leftOut });
   const extent = (box: Box) => (size.widthMm !== undefined ? box.width : box.height);
-  let matrix = placeAt(rough, Math.min(1e6, wanted / Math.max(extent(rough), 1e-6)));
+  let matrix = composeMatrices(placeAt(rough, Math.min(1e6, wanted / Math.max(extent(rough), 1e-6))), turn);
   // Control points reach further than curves do, and clips cut away: a second go brings the true box to the size.
   for (let attempt = 0; attempt < MOST_ATTEMPTS; attempt++) {
-    const flat = flattenLayers(artwork.layers, matrix);
+    const flat = flattenLayers(artwork, { matrix, strokes: options.strokes ?? false });
     if (!flat.ok) return flat;
-    const layers = flat.value.layers.filter((layer) => layer.pieces.length > 0);
-    const box = uniteBoxes(layers.map((layer) => layer.box));
+    const box = uniteBoxes(flat.value.flatMap((layer) => layer.shapes.flatMap((shape) => boundRegion(shape.region) ?? [])));
     if (!box || extent(box) <= 0) return fail({ kind: 'nothing-to-cut', leftOut: artwork.leftOut });
     const correction = wanted / extent(box);
-    if (Math.abs(correction - 1) < NEAR_ENOUGH) {
-      return succeed({ widthMm: box.width, heightMm: box.height, segments: flat.value.segments, layers: layers.map((layer) => moveLayer(layer, -box.x, -box.y)) });
-    }
+    if (Math.abs(correction - 1) < NEAR_ENOUGH && Math.abs(box.x) < CORNER_MM && Math.abs(box.y) < CORNER_MM) return flat;
     matrix = composeMatrices(placeAt(box, correction), matrix);
   }
   return fail({ kind: 'nothing-to-cut', leftOut: artwork.leftOut });
 }
 
-const MOST_ATTEMPTS = 5;
+const MOST_ATTEMPTS = 6;
 /** One part in 20 000: 0.01 mm on 200 mm, finer than any cutter's step. */
 const NEAR_ENOUGH = 5e-5;
+/** How far from the origin the top left corner may lie, mm. */
+const CORNER_MM = 0.001;
 
 const placeAt = (box: Box, scale: number): Matrix => composeMatrices(scaling(scale), translation(-box.x, -box.y));
 
-function boundControlPoints(artwork: Artwork): Box | null {
-  return boundPoints(
-    artwork.layers.flatMap((layer) => layer.shapes).flatMap((shape) => shape.contours).map((contour) => [
-      contour.start,
-      ...contour.segments.flatMap(reachOf),
-    ]),
-  );
+function boundControlPoints(artwork: Artwork, turn: Matrix, strokes: boolean): Box | null {
+  const reach = (contours: Artwork['strokes'][number]['contours'], matrix: Matrix) => contours.map((contour) => [contour.start, ...contour.segments.flatMap(reachOf)].map((point) => mapPoint(matrix, point)));
+  return boundPoints([
+    ...artwork.layers.flatMap((layer) => layer.shapes).flatMap((shape) => reach(shape.contours, turn)),
+    ...(strokes ? artwork.strokes.flatMap((stroke) => reach(stroke.contours, composeMatrices(turn, stroke.matrix))) : []),
+  ]);
 }
 
 /** Points whose box holds the segment: control points, or the corners of the whole ellipse that an arc is part of. */
@@ -69,52 +88,23 @@ function reachOf(segment: Segment): readonly Point[] {
   return [{ x: segment.centre.x - x, y: segment.centre.y - y }, { x: segment.centre.x + x, y: segment.centre.y + y }, segment.to];
 }
 
-type Flat = { readonly layers: readonly ResolvedLayer[]; readonly segments: number };
-
-function flattenLayers(layers: readonly ArtworkLayer[], matrix: Matrix): Result<Flat, MeasureProblem> {
-  let segments = 0;
-  const flattenShape = (shape: Shape): readonly Polyline[] =>
-    shape.contours.map((contour) => {
-      const line = flattenContour(transformContour(contour, matrix));
-      segments += line.length;
-      return line;
-    });
-  const regionOf = (shape: Shape, lines: readonly Polyline[]): Region =>
-    shape.clips.reduce((region, clip) => intersectRegions(region, uniteRegions(clip.map((part) => regionOf(part, flattenShape(part))))), fillRegion(lines, shape.rule));
-  const resolved: ResolvedLayer[] = [];
-  for (const layer of layers) {
-    const regions: Region[] = [];
-    let drawnLengthMm = 0;
-    let drawnContours = 0;
-    for (const shape of layer.shapes) {
-      const lines = flattenShape(shape);
-      if (segments > SEGMENT_LIMIT) return fail({ kind: 'too-many-segments', segments: countSegments(layers, matrix), limit: SEGMENT_LIMIT });
-      const region = regionOf(shape, lines);
-      if (region.rings.length === 0) continue;
-      regions.push(region);
-      // What a clip has cut off is not drawn any more: then the edge of what is left is what the knife follows.
-      const knife = shape.clips.length > 0 ? getRings(region) : lines.filter((line) => computeRingArea(line) > 0);
-      for (const line of knife) drawnLengthMm += computeLength(line, true);
-      drawnContours += knife.length;
-    }
-    const pieces = splitPieces(uniteRegions(regions));
-    const box = boundPoints(pieces.map((piece) => piece.outer));
-    if (box) resolved.push({ colour: layer.colour, pieces, drawnLengthMm, drawnContours, box });
-  }
-  return succeed({ layers: resolved, segments });
-}
-
-function countSegments(layers: readonly ArtworkLayer[], matrix: Matrix): number {
-  let count = 0;
-  for (const layer of layers) for (const shape of layer.shapes) for (const contour of shape.contours) count += flattenContour(transformContour(contour, matrix)).length;
-  return count;
-}
-
-function moveLayer(layer: ResolvedLayer, dx: number, dy: number): ResolvedLayer {
-  const move = (line: Polyline): Polyline => line.map((point) => ({ x: point.x + dx, y: point.y + dy }));
+/** Null when nothing of it is left to cut. */
+export function resolveLayer(layer: FlatLayer): ResolvedLayer | null {
+  const region = uniteRegions(layer.shapes.map((shape) => shape.region));
+  const pieces = splitPieces(region);
+  const box = boundPoints(pieces.map((piece) => piece.outer));
+  if (!box) return null;
+  const knife = layer.shapes.flatMap(getKnifeLines);
+  const lines = layer.shapes.flatMap((shape) => shape.lines);
   return {
-    ...layer,
-    box: { ...layer.box, x: layer.box.x + dx, y: layer.box.y + dy },
-    pieces: layer.pieces.map((piece) => ({ outer: move(piece.outer), cavities: piece.cavities.map(move) })),
+    colour: layer.colour, region, pieces, knife, box, drawnLengthMm: knife.reduce((sum, line) => sum + computeLength(line, true), 0),
+    openPaths: lines.filter((line) => line.open).length, zeroLengthPaths: lines.filter(isZeroLength).length,
   };
+}
+
+/** Layers together, with the whole's size. The box may lie anywhere; sizes are taken from it. */
+export function assembleArtwork(layers: readonly (ResolvedLayer | null)[], facts: Pick<ResolvedArtwork, 'segments' | 'strokesApart'>): ResolvedArtwork {
+  const solid = layers.filter((layer): layer is ResolvedLayer => layer !== null);
+  const box = uniteBoxes(solid.map((layer) => layer.box));
+  return { widthMm: box?.width ?? 0, heightMm: box?.height ?? 0, layers: solid, ...facts };
 }

@@ -1,5 +1,6 @@
 // Upright rectangles around things, in the unit of what they surround.
 
+import Flatbush from 'flatbush';
 import type { Point } from './matrix';
 
 export type Box = { readonly x: number; readonly y: number; readonly width: number; readonly height: number };
@@ -20,4 +21,31 @@ export function boundPoints(lines: Iterable<readonly Point[]>): Box | null {
 
 export function uniteBoxes(boxes: readonly Box[]): Box | null {
   return boundPoints(boxes.map((box) => [box, { x: box.x + box.width, y: box.y + box.height }]));
+}
+
+/** Indices of boxes gathered so that boxes that touch, directly or through others, are together; in order of the first of each. */
+export function groupByOverlap(boxes: readonly Box[]): readonly (readonly number[])[] {
+  if (boxes.length === 0) return [];
+  const index = new Flatbush(boxes.length);
+  for (const box of boxes) index.add(box.x, box.y, box.x + box.width, box.y + box.height);
+  index.finish();
+  const groups: number[][] = [];
+  const seen = new Uint8Array(boxes.length);
+  for (let start = 0; start < boxes.length; start++) {
+    if (seen[start]) continue;
+    seen[start] = 1;
+    const group = [start];
+    for (let at = 0; at < group.length; at++) {
+      const box = boxes[group[at]!]!;
+      index.search(box.x, box.y, box.x + box.width, box.y + box.height, (other) => {
+        if (!seen[other]) {
+          seen[other] = 1;
+          group.push(other);
+        }
+        return false;
+      });
+    }
+    groups.push(group.sort((a, b) => a - b));
+  }
+  return groups;
 }

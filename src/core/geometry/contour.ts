@@ -45,6 +45,8 @@ function toleranceFor(extent: number): number {
 
 /** The polyline of a contour whose coordinates are mm at real size, first point included, repeated points left out. */
 export function flattenContour(contour: Contour): readonly Point[] {
+  const [only] = contour.segments;
+  if (contour.segments.length === 1 && only?.kind === 'arc' && Math.abs(Math.abs(only.until - only.from) - 2 * Math.PI) < 1e-9) return flattenEllipse(only);
   const points: Point[] = [contour.start];
   let current = contour.start;
   const push = (point: Point) => {
@@ -79,6 +81,22 @@ function flattenCubic(from: Point, curve: Extract<Segment, { kind: 'cubic' }>, p
     });
   }
   push(to);
+}
+
+/** A whole ellipse has as many steps as its length needs, and its corners a little outside, so that its area is exact. */
+const ELLIPSE_SHARE = 0.0015;
+
+function flattenEllipse(arc: Extract<Segment, { kind: 'arc' }>): readonly Point[] {
+  const radius = Math.hypot(arc.u.x, arc.u.y, arc.v.x, arc.v.y) / Math.SQRT2;
+  if (radius === 0) return [arc.to];
+  const tolerance = Math.max(FINEST_FLATTENING_MM, Math.min(FLATTENING_MM, radius * ELLIPSE_SHARE));
+  const steps = Math.max(8, Math.ceil(Math.PI / Math.acos(1 - Math.min(0.5, tolerance / radius))));
+  const angle = (2 * Math.PI) / steps;
+  const out = Math.sqrt(angle / Math.sin(angle));
+  return Array.from({ length: steps }, (_, index) => {
+    const [cosine, sine] = [Math.cos(arc.from + Math.sign(arc.until - arc.from) * index * angle) * out, Math.sin(arc.from + Math.sign(arc.until - arc.from) * index * angle) * out];
+    return { x: arc.centre.x + arc.u.x * cosine + arc.v.x * sine, y: arc.centre.y + arc.u.y * cosine + arc.v.y * sine };
+  });
 }
 
 function flattenArc(arc: Extract<Segment, { kind: 'arc' }>, push: (point: Point) => void): void {

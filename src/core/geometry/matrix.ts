@@ -23,7 +23,9 @@ export const scaling = (a: number, d: number = a): Matrix => ({ ...IDENTITY, a, 
 /** Rotation by `degrees`, clockwise on a screen whose y points down. */
 export function rotation(degrees: number): Matrix {
   const angle = (degrees * Math.PI) / 180;
-  return { a: Math.cos(angle), b: Math.sin(angle), c: -Math.sin(angle), d: Math.cos(angle), e: 0, f: 0 };
+  // Quarter turns exactly: an upright rectangle stays one.
+  const [cosine, sine] = [Math.cos(angle), Math.sin(angle)].map((value) => (Math.abs(value) < 1e-15 ? 0 : value)) as [number, number];
+  return { a: cosine, b: sine, c: -sine, d: cosine, e: 0, f: 0 };
 }
 
 export function mapPoint(matrix: Matrix, point: Point): Point {

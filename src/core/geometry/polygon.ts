@@ -1,6 +1,7 @@
 // Polygon arithmetic in mm: unions, intersections, areas and lengths. The only file that knows the clipping library.
 
 import { Clipper, ClipType, EndType, FillRule, JoinType, PolyTree64, type Path64, type Paths64, type PolyPath64 } from 'clipper2-ts';
+import { boundPoints, groupByOverlap, type Box } from './box';
 import type { Point } from './matrix';
 
 export type Polyline = readonly Point[];
@@ -24,10 +25,11 @@ export function fillRegion(lines: readonly Polyline[], rule: FillRuleName): Regi
 }
 
 export function uniteRegions(regions: readonly Region[]): Region {
-  const [only, ...others] = regions;
-  if (!only) return { rings: [] };
-  if (others.length === 0) return only;
-  return { rings: Clipper.union(regions.flatMap((region) => region.rings), FillRule.NonZero) };
+  const solid = regions.filter((region) => region.rings.length > 0);
+  if (solid.length <= 1) return solid[0] ?? { rings: [] };
+  // Only what may touch has to be united: most shapes of a drawing lie apart.
+  const groups = groupByOverlap(solid.map((region) => boundPoints(region.rings)!));
+  return { rings: groups.flatMap((members) => (members.length === 1 ? solid[members[0]!]!.rings : Clipper.union(members.flatMap((index) => solid[index]!.rings), FillRule.NonZero))) };
 }
 
 export function intersectRegions(region: Region, mask: Region): Region {
@@ -66,12 +68,20 @@ export function strokeLine(line: Polyline, closed: boolean, style: StrokeStyle):
 
 export const transformRegion = (region: Region, map: (point: Point) => Point): Region => orient(region.rings.map((ring) => toGrid(fromGrid(ring).map(map))));
 
+export const shiftRegion = (region: Region, dxMm: number, dyMm: number): Region => ({ rings: Clipper.translatePaths(region.rings, Math.round(dxMm * GRID_PER_MM), Math.round(dyMm * GRID_PER_MM)) });
+
 /** A map that mirrors turns every ring round: rings are filled anew so that outer ones and holes keep their sense. */
 const orient = (rings: Paths64): Region => ({ rings: Clipper.union(rings, FillRule.EvenOdd) });
 
 /** The region with points left out that lie within `toleranceMm` of the line between their neighbours. */
 export function simplifyRegion(region: Region, toleranceMm: number): Region {
   return { rings: Clipper.union(Clipper.simplifyPaths(region.rings, toleranceMm * GRID_PER_MM), FillRule.NonZero) };
+}
+
+/** The upright box around a region, mm; null when it is empty. */
+export function boundRegion(region: Region): Box | null {
+  const box = boundPoints(region.rings);
+  return box && { x: box.x / GRID_PER_MM, y: box.y / GRID_PER_MM, width: box.width / GRID_PER_MM, height: box.height / GRID_PER_MM };
 }
 
 /** Area of a region, mm², holes out. */
@@ -82,9 +92,13 @@ export const makeRegion = (rings: readonly Polyline[]): Region => fillRegion(rin
 
 /** Connected pieces with their cavities; an island inside a cavity is a piece of its own. */
 export function splitPieces(region: Region): readonly Piece[] {
-  if (region.rings.length === 0) return [];
+  const groups = groupByOverlap(region.rings.map((ring) => boundPoints([ring])!));
+  return groups.flatMap((members) => (members.length === 1 ? [{ outer: fromGrid(region.rings[members[0]!]!), cavities: [] }] : nestRings(members.map((index) => region.rings[index]!))));
+}
+
+function nestRings(rings: Paths64): readonly Piece[] {
   const tree = new PolyTree64();
-  Clipper.booleanOpWithPolyTree(ClipType.Union, region.rings, null, tree, FillRule.NonZero);
+  Clipper.booleanOpWithPolyTree(ClipType.Union, rings, null, tree, FillRule.NonZero);
   const pieces: Piece[] = [];
   const waiting: PolyPath64[] = childrenOf(tree);
   for (let node = waiting.pop(); node; node = waiting.pop()) {

@@ -1,0 +1,27 @@
+// The finest stroke and gap each class of material cuts and weeds well, and the width a drawing needs for it.
+
+import type { ArtworkMeasurement } from './measure-artwork';
+
+/** Finest stroke and gap that still hold, mm. */
+export type DetailFloor = { readonly strokeMm: number; readonly gapMm: number };
+
+/** Ordinary floors of the trade; a maker's sheet or the shop's own trial wins over them. */
+export const DETAIL_FLOORS = {
+  smooth: { strokeMm: 1, gapMm: 0.8 },
+  textured: { strokeMm: 2.2, gapMm: 2 },
+  puff: { strokeMm: 3, gapMm: 3 },
+  'premium-adhesive': { strokeMm: 0.8, gapMm: 0.8 },
+  'budget-adhesive': { strokeMm: 2, gapMm: 2 },
+} as const satisfies Record<string, DetailFloor>;
+export type DetailClass = keyof typeof DETAIL_FLOORS;
+export const DETAIL_CLASSES = Object.keys(DETAIL_FLOORS) as readonly DetailClass[];
+
+/** The narrowest width of the whole artwork at which no detail of the layers is below the floor, mm; null when nothing limits it. */
+export function computeSafeWidth(measurement: Pick<ArtworkMeasurement, 'widthMm' | 'layers'>, floor: DetailFloor): number | null {
+  let factor = 0;
+  for (const layer of measurement.layers) {
+    if (layer.thinnestStroke) factor = Math.max(factor, floor.strokeMm / layer.thinnestStroke.widthMm);
+    if (layer.thinnestGap) factor = Math.max(factor, floor.gapMm / layer.thinnestGap.widthMm);
+  }
+  return factor === 0 ? null : measurement.widthMm * factor;
+}

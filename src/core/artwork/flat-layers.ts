@@ -1,0 +1,95 @@
+// The layers of an artwork as plain polygons in mm at real size: flattened, each shape filled by its own rule and
+// clipped. Strokes become the band they paint where that is asked for.
+
+import { computeLength, computeRingArea, fillRegion, flattenContour, getRings, intersectRegions, mapPoint, composeMatrices, strokeLine, transformContour, transformRegion, uniteRegions, type Matrix, type Polyline, type Region, type FillRuleName } from '../geometry';
+import { fail, succeed, type Result } from '../units';
+import type { Artwork, MeasureProblem, Shape, StrokeShape } from './artwork';
+
+/** A contour as drawn. `open`: its ends lie apart, so that the knife would have to close it. */
+export type FlatLine = { readonly points: Polyline; readonly open: boolean };
+export type FlatShape = { readonly lines: readonly FlatLine[]; readonly rule: FillRuleName; readonly region: Region };
+export type FlatLayer = { readonly colour: string; readonly shapes: readonly FlatShape[] };
+
+/** Segments of a drawing that are taken, curves counted as one each; and points they may be flattened to. */
+export const SEGMENT_LIMIT = 400_000;
+const POINT_LIMIT = 2_000_000;
+/** Ends of a contour nearer than this are one point to any knife, mm. */
+const SAME_POINT_MM = 0.01;
+
+export function countSegments(artwork: Artwork): number {
+  const count = (contours: Shape['contours']) => contours.reduce((sum, contour) => sum + contour.segments.length, 0);
+  return artwork.layers.reduce((sum, layer) => sum + layer.shapes.reduce((all, shape) => all + count(shape.contours), 0), 0) + artwork.strokes.reduce((sum, stroke) => sum + count(stroke.contours), 0);
+}
+
+export type FlattenOptions = { readonly matrix: Matrix; readonly strokes: boolean };
+
+/** Layers in drawing order; strokes, where wanted, go into the layer of their colour. Problem: too-many-segments. */
+export function flattenLayers(artwork: Artwork, { matrix, strokes }: FlattenOptions): Result<readonly FlatLayer[], MeasureProblem> {
+  let points = 0;
+  const byColour = new Map<string, FlatShape[]>();
+  const add = (colour: string, shape: FlatShape) => {
+    points += shape.lines.reduce((sum, line) => sum + line.points.length, 0);
+    const known = byColour.get(colour);
+    if (known) known.push(shape);
+    else byColour.set(colour, [shape]);
+  };
+  const tooMany = () => fail({ kind: 'too-many-segments', segments: points, limit: POINT_LIMIT } as const);
+  for (const layer of artwork.layers) {
+    for (const shape of layer.shapes) {
+      add(layer.colour, flattenShape(shape, matrix));
+      if (points > POINT_LIMIT) return tooMany();
+    }
+  }
+  if (strokes) {
+    for (const stroke of artwork.strokes) {
+      add(stroke.colour, outlineStroke(stroke, matrix));
+      if (points > POINT_LIMIT) return tooMany();
+    }
+  }
+  return succeed([...byColour].map(([colour, shapes]) => ({ colour, shapes: shapes.filter((shape) => shape.region.rings.length > 0) })).filter((layer) => layer.shapes.length > 0));
+}
+
+function flattenShape(shape: Shape, matrix: Matrix): FlatShape {
+  const lines = shape.contours.map((contour): FlatLine => {
+    const points = flattenContour(transformContour(contour, matrix));
+    const first = points[0]!, last = points[points.length - 1]!;
+    return { points, open: !contour.closed && Math.hypot(last.x - first.x, last.y - first.y) > SAME_POINT_MM };
+  });
+  const whole = fillRegion(lines.map((line) => line.points), shape.rule);
+  if (shape.clips.length === 0) return { lines, rule: shape.rule, region: whole };
+  return makeFlatShape(clipRegion(whole, shape.clips, matrix));
+}
+
+function clipRegion(region: Region, clips: Shape['clips'], matrix: Matrix): Region {
+  return clips.reduce((left, clip) => intersectRegions(left, uniteRegions(clip.map((part) => flattenShape(part, matrix).region))), region);
+}
+
+/** A shape whose knife lines are the edges of a region: what was clipped or reckoned is not drawn any more as it was. */
+export function makeFlatShape(region: Region): FlatShape {
+  return { lines: getRings(region).map((points) => ({ points, open: false })), rule: 'nonzero', region };
+}
+
+/** The band that a stroke paints, mm. It is drawn in the stroke's own plane, so that a sheared pen stays sheared. */
+function outlineStroke(stroke: StrokeShape, matrix: Matrix): FlatShape {
+  const whole = composeMatrices(matrix, stroke.matrix);
+  const determinant = whole.a * whole.d - whole.b * whole.c;
+  const scale = Math.sqrt(Math.abs(determinant));
+  // The plane of the pen at about real size: flattened there in mm, and back by what is left of the matrix.
+  const toPen = (point: { x: number; y: number }) => {
+    const x = point.x - whole.e, y = point.y - whole.f;
+    return { x: ((whole.d * x - whole.c * y) / determinant) * scale, y: ((whole.a * y - whole.b * x) / determinant) * scale };
+  };
+  const fromPen: Matrix = { a: whole.a / scale, b: whole.b / scale, c: whole.c / scale, d: whole.d / scale, e: whole.e, f: whole.f };
+  const style = { widthMm: stroke.width * scale, join: stroke.join, cap: stroke.cap, miterLimit: stroke.miterLimit };
+  const bands = stroke.contours.map((contour) => {
+    const line = flattenContour(transformContour(contour, whole)).map(toPen);
+    return strokeLine(line, contour.closed, style);
+  });
+  const region = transformRegion(uniteRegions(bands), (point) => mapPoint(fromPen, point));
+  return makeFlatShape(stroke.clips.length > 0 ? clipRegion(region, stroke.clips, matrix) : region);
+}
+
+/** What the knife follows of a shape: its lines, those of no area left out. */
+export const getKnifeLines = (shape: FlatShape): readonly Polyline[] => shape.lines.map((line) => line.points).filter((points) => computeRingArea(points) > 0);
+
+export const isZeroLength = (line: FlatLine): boolean => computeLength(line.points, false) < SAME_POINT_MM;
