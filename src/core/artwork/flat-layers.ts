@@ -8,7 +8,16 @@ import type { Artwork, MeasureProblem, Shape, StrokeShape } from './artwork';
 /** A contour as drawn. `open`: its ends lie apart, so that the knife would have to close it. */
 export type FlatLine = { readonly points: Polyline; readonly open: boolean };
 export type FlatShape = { readonly lines: readonly FlatLine[]; readonly rule: FillRuleName; readonly region: Region };
-export type FlatLayer = { readonly colour: string; readonly shapes: readonly FlatShape[] };
+/** `key` names the layer in steps: its colour, or for a layer that a step made, that and what it is. */
+export type FlatLayer = {
+  readonly key: string;
+  readonly colour: string;
+  readonly shapes: readonly FlatShape[];
+  /** Lines that are cut beside the design: weed boxes and registration marks. */
+  readonly extras: readonly Polyline[];
+  /** Its islands may be moved apart and turned to save material. */
+  readonly loose: boolean;
+};
 
 /** Segments of a drawing that are taken, curves counted as one each; and points they may be flattened to. */
 export const SEGMENT_LIMIT = 400_000;
@@ -46,7 +55,7 @@ export function flattenLayers(artwork: Artwork, { matrix, strokes }: FlattenOpti
       if (points > POINT_LIMIT) return tooMany();
     }
   }
-  return succeed([...byColour].map(([colour, shapes]) => ({ colour, shapes: shapes.filter((shape) => shape.region.rings.length > 0) })).filter((layer) => layer.shapes.length > 0));
+  return succeed([...byColour].map(([colour, shapes]): FlatLayer => ({ key: colour, colour, extras: [], loose: false, shapes: shapes.filter((shape) => shape.region.rings.length > 0) })).filter((layer) => layer.shapes.length > 0));
 }
 
 function flattenShape(shape: Shape, matrix: Matrix): FlatShape {

@@ -8,6 +8,8 @@ import { findDoubledContours } from './doubled-contours';
 import { resolveArtwork, type ArtworkSize, type ResolvedArtwork, type ResolvedLayer, type ResolveOptions } from './resolve-artwork';
 
 export type LayerMeasurement = {
+  /** Names the layer in steps. */
+  readonly key: string;
   /** The fill, #rrggbb without its alpha; `currentColor` is black. Layers of other colours do not cut into it. */
   readonly colour: string;
   /** Area that stays on the blank: the union of the layer's shapes, holes out. */
@@ -76,7 +78,7 @@ export function measureResolved(artwork: ResolvedArtwork): ArtworkMeasurement {
 function findOverlaps(layers: readonly ResolvedLayer[]): readonly ColourOverlap[] {
   return layers.flatMap((lower, index) => layers.slice(index + 1).flatMap((upper): ColourOverlap[] => {
     const areaMm2 = boxesMeet(lower.box, upper.box) ? computeRegionArea(intersectRegions(lower.region, upper.region)) : 0;
-    return areaMm2 > LEAST_OVERLAP_MM2 ? [{ lower: lower.colour, upper: upper.colour, areaMm2 }] : [];
+    return areaMm2 > LEAST_OVERLAP_MM2 ? [{ lower: lower.key, upper: upper.key, areaMm2 }] : [];
   }));
 }
 
@@ -101,7 +103,7 @@ function measureLayer(layer: ResolvedLayer): LayerMeasurement {
     bitAreasMm2.push(round(pieceMm2));
   }
   return {
-    colour: layer.colour, netMm2, cutLengthMm: layer.drawnLengthMm, outlineLengthMm: outerLengthMm + cavityLengthMm, outerLengthMm, contours: layer.knife.length,
+    key: layer.key, colour: layer.colour, netMm2, cutLengthMm: layer.drawnLengthMm, outlineLengthMm: outerLengthMm + cavityLengthMm, outerLengthMm, contours: layer.knife.length + layer.extras.length,
     pieces: layer.pieces.length, cavities, sharpCorners, openPaths: layer.openPaths, zeroLengthPaths: layer.zeroLengthPaths, doubledContours: findDoubledContours(layer.knife).length,
     thinnestStroke: findThinStrokes(layer.pieces).thinnest, thinnestGap: findThinGaps(layer.pieces).thinnest, box: layer.box, bitAreasMm2: bitAreasMm2.sort((a, b) => a - b),
   };

@@ -1,7 +1,7 @@
 // Brings an artwork to its real size: its layers as pieces with cavities, united within their colour. Everything that is
 // measured or shown comes from here.
 
-import { boundPoints, composeMatrices, boundRegion, computeLength, mapPoint, rotation, scaling, splitPieces, translation, uniteBoxes, uniteRegions, type Box, type Matrix, type Piece, type Point, type Polyline, type Region, type Segment } from '../geometry';
+import { boundPoints, composeMatrices, boundRegion, computeLength, mapPoint, rotation, scaling, shiftRegion, splitPieces, translation, uniteBoxes, uniteRegions, type Box, type Matrix, type Piece, type Point, type Polyline, type Region, type Segment } from '../geometry';
 import { fail, succeed, type Result } from '../units';
 import { WIDTH_RANGE_MM, type Artwork, type MeasureProblem } from './artwork';
 import { countSegments, flattenLayers, getKnifeLines, isZeroLength, SEGMENT_LIMIT, type FlatLayer } from './flat-layers';
@@ -10,12 +10,16 @@ import { countSegments, flattenLayers, getKnifeLines, isZeroLength, SEGMENT_LIMI
 export type ArtworkSize = { readonly widthMm: number; readonly heightMm?: undefined } | { readonly heightMm: number; readonly widthMm?: undefined };
 
 export type ResolvedLayer = {
+  readonly key: string;
   readonly colour: string;
+  /** Weed boxes and registration marks, which are cut beside the design. */
+  readonly extras: readonly Polyline[];
+  readonly loose: boolean;
   readonly region: Region;
   readonly pieces: readonly Piece[];
   /** Every contour the knife follows as drawn, overlapping ones each, closed. */
   readonly knife: readonly Polyline[];
-  /** Length of the knife's contours, mm. */
+  /** Length of the knife's contours, weed boxes and marks included, mm. */
   readonly drawnLengthMm: number;
   readonly openPaths: number;
   readonly zeroLengthPaths: number;
@@ -97,7 +101,7 @@ export function resolveLayer(layer: FlatLayer): ResolvedLayer | null {
   const knife = layer.shapes.flatMap(getKnifeLines);
   const lines = layer.shapes.flatMap((shape) => shape.lines);
   return {
-    colour: layer.colour, region, pieces, knife, box, drawnLengthMm: knife.reduce((sum, line) => sum + computeLength(line, true), 0),
+    key: layer.key, colour: layer.colour, extras: layer.extras, loose: layer.loose, region, pieces, knife, box, drawnLengthMm: [...knife, ...layer.extras].reduce((sum, line) => sum + computeLength(line, true), 0),
     openPaths: lines.filter((line) => line.open).length, zeroLengthPaths: lines.filter(isZeroLength).length,
   };
 }
@@ -107,4 +111,15 @@ export function assembleArtwork(layers: readonly (ResolvedLayer | null)[], facts
   const solid = layers.filter((layer): layer is ResolvedLayer => layer !== null);
   const box = uniteBoxes(solid.map((layer) => layer.box));
   return { widthMm: box?.width ?? 0, heightMm: box?.height ?? 0, layers: solid, ...facts };
+}
+
+export function shiftArtwork(artwork: ResolvedArtwork, dx: number, dy: number): ResolvedArtwork {
+  const move = (line: Polyline): Polyline => line.map((point) => ({ x: point.x + dx, y: point.y + dy }));
+  return {
+    ...artwork,
+    layers: artwork.layers.map((layer) => ({
+      ...layer, region: shiftRegion(layer.region, dx, dy), box: { ...layer.box, x: layer.box.x + dx, y: layer.box.y + dy }, knife: layer.knife.map(move), extras: layer.extras.map(move),
+      pieces: layer.pieces.map((piece) => ({ outer: move(piece.outer), cavities: piece.cavities.map(move) })),
+    })),
+  };
 }

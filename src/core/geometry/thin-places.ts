@@ -184,17 +184,16 @@ class Calliper {
 
   /** From two facing places to where their sides are nearest, each walking along its own edge in turn. */
   private settle(a: Place, b: Place): ThinPlace | 'corner' {
-    let width = Infinity;
-    for (let round = 0; round < 12; round++) {
+    let width = Infinity, settled = false;
+    for (let round = 0; round < 40 && !settled; round++) {
       a = this.walk(a, b.x, b.y);
       b = this.walk(b, a.x, a.y);
       const now = Math.hypot(a.x - b.x, a.y - b.y);
-      if (width - now < 1e-6) {
-        width = now;
-        break;
-      }
+      settled = width - now < width * 1e-4 || now < 1e-6;
       width = now;
     }
+    // Still sliding together: down a spike, which has no thickness.
+    if (!settled) return 'corner';
     const sameRing = this.ringOf[a.edge] === this.ringOf[b.edge];
     // Followed into a tip, the two sides meet: that is a corner, whatever its angle.
     if (width < 1e-5 || (sameRing && this.wayRound(a, b) < width * LEAST_WAY_ROUND)) return 'corner';

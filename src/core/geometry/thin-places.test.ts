@@ -1,0 +1,67 @@
+import { describe, expect, it } from 'vitest';
+import { fillRegion, findThinGaps, findThinStrokes, flattenContour, splitPieces, type Contour, type Point } from './index';
+
+const polygon = (...points: readonly (readonly [number, number])[]): Point[] => points.map(([x, y]) => ({ x, y }));
+const circle = (x: number, y: number, radius: number): readonly Point[] => flattenContour({ start: { x: x + radius, y }, closed: true, segments: [{ kind: 'arc', centre: { x, y }, u: { x: radius, y: 0 }, v: { x: 0, y: radius }, from: 0, until: 2 * Math.PI, to: { x: x + radius, y } }] } satisfies Contour);
+const pieces = (...rings: (readonly Point[])[]) => splitPieces(fillRegion(rings, 'evenodd'));
+const box = (x: number, y: number, width: number, height: number) => polygon([x, y], [x + width, y], [x + width, y + height], [x, y + height]);
+/** An hourglass of two curves whose waist is 2 mm wide. */
+const hourglass = flattenContour({ start: { x: 0, y: 0 }, closed: true, segments: [
+  { kind: 'line', to: { x: 50, y: 0 } }, { kind: 'cubic', control1: { x: 30, y: 40 }, control2: { x: 26, y: 45 }, to: { x: 26, y: 50 } }, { kind: 'cubic', control1: { x: 26, y: 55 }, control2: { x: 30, y: 60 }, to: { x: 50, y: 100 } },
+  { kind: 'line', to: { x: 0, y: 100 } }, { kind: 'cubic', control1: { x: 20, y: 60 }, control2: { x: 24, y: 55 }, to: { x: 24, y: 50 } }, { kind: 'cubic', control1: { x: 24, y: 45 }, control2: { x: 20, y: 40 }, to: { x: 0, y: 0 } },
+] });
+/** Within 0.05 mm or 2 %. */
+const near = (found: number | undefined, expected: number) => expect(Math.abs((found ?? NaN) - expected)).toBeLessThanOrEqual(Math.max(0.05, expected * 0.02));
+
+describe('the thinnest stroke', () => {
+  it.each([
+    ['a disc: its diameter', pieces(circle(50, 50, 20)), 40],
+    ['a ring: its band', pieces(circle(50, 50, 20), circle(50, 50, 18.5)), 1.5],
+    ['an eccentric ring: its narrow side', pieces(circle(50, 50, 20), circle(51, 50, 18)), 1],
+    ['a bar: its short side', pieces(box(0, 0, 60, 7)), 7],
+    ['a square: its side', pieces(box(0, 0, 20, 20)), 20],
+    ['a turned bar', pieces(polygon([0, 0], [40, 30], [38.2, 32.4], [-1.8, 2.4])), 3],
+    ['a cross: its arm', pieces(polygon([8, 0], [11, 0], [11, 8], [19, 8], [19, 11], [11, 11], [11, 19], [8, 19], [8, 11], [0, 11], [0, 8], [8, 8])), 3],
+    ['an E: its arms', pieces(polygon([0, 0], [30, 0], [30, 4], [8, 4], [8, 24], [26, 24], [26, 28], [8, 28], [8, 48], [30, 48], [30, 52], [0, 52])), 4],
+    ['an hourglass: its waist', pieces(hourglass), 2],
+    ['a triangle: the circle in it', pieces(polygon([0, 0], [40, 0], [20, 30])), 21.36],
+    ['two discs: the smaller', pieces(circle(0, 0, 4), circle(30, 0, 1.1)), 2.2],
+  ])('%s', (_, shape, expected) => near(findThinStrokes(shape).thinnest?.widthMm, expected));
+
+  it('does not take the tip of a spike for a stroke', () => {
+    near(findThinStrokes(pieces(polygon([0, 0], [30, 5], [0, 10]))).thinnest?.widthMm, 8.5);
+  });
+
+  it('lists the places below a floor where they are, not others', () => {
+    const shape = pieces(polygon([0, 0], [20, 0], [20, 9], [40, 9], [40, 0], [60, 0], [60, 20], [40, 20], [40, 10], [20, 10], [20, 20], [0, 20]));
+    const { places } = findThinStrokes(shape, 2);
+    expect(places.length).toBeGreaterThan(3);
+    for (const place of places) {
+      near(place.widthMm, 1);
+      expect(place.x).toBeGreaterThan(19);
+      expect(place.x).toBeLessThan(41);
+      near(place.y, 9.5);
+    }
+    expect(findThinStrokes(shape, 0.9).places).toEqual([]);
+  });
+});
+
+describe('the narrowest gap', () => {
+  it.each([
+    ['between two discs', pieces(circle(10, 10, 5), circle(21.2, 10, 5)), 1.2],
+    ['between two tips', pieces(polygon([10, 0], [15, 10], [10, 20], [5, 10]), polygon([20.7, 0], [25.7, 10], [20.7, 20], [15.7, 10])), 0.7],
+    ['between a tip and an edge', pieces(polygon([0, 0], [10, 5], [0, 10]), box(10.6, -20, 4, 50)), 0.6],
+    ['across a slot', pieces(polygon([0, 0], [20, 0], [20, 9.4], [5, 9.4], [5, 10.3], [20, 10.3], [20, 20], [0, 20])), 0.9],
+    ['across a round cavity', pieces(box(0, 0, 40, 40), circle(20, 20, 3)), 6],
+  ])('%s', (_, shape, expected) => near(findThinGaps(shape).thinnest?.widthMm, expected));
+
+  it('is none around a single bar', () => {
+    expect(findThinGaps(pieces(box(0, 0, 60, 7))).thinnest).toBeNull();
+    expect(findThinStrokes([]).thinnest).toBeNull();
+  });
+});
+
+it('scales with the shape', () => {
+  const scaled = (k: number) => findThinStrokes(pieces(hourglass.map((point) => ({ x: point.x * k, y: point.y * k })))).thinnest!.widthMm / k;
+  for (const k of [0.2, 1, 7]) near(scaled(k), 2);
+});
