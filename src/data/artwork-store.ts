@@ -1,13 +1,13 @@
 // Artworks with their measurements, and the files they came from.
 
 import { and, asc, count, eq, inArray, isNull, sql } from 'drizzle-orm';
-import type { ArtworkMeasurement, ArtworkPicture, LeftOut } from '../core/artwork';
+import { MEASUREMENT_EDITION, type ArtworkMeasurement, type ArtworkPicture, type LeftOut, type Licence, type PrepStep } from '../core/artwork';
 import type { Database } from './database';
 import { artworkOriginals, artworks, items } from './schema';
 
 /** What measuring a file gives. */
 export type MeasuredFields = { readonly measurement: ArtworkMeasurement; readonly picture: ArtworkPicture; readonly leftOut: readonly LeftOut[]; readonly gradients: number; readonly sizeStated: boolean };
-type ChangeableFields = MeasuredFields & { readonly name: string; readonly layerNames: readonly string[] };
+type ChangeableFields = MeasuredFields & { readonly name: string; readonly layerNames: readonly string[]; readonly layerVinylIds: readonly (number | null)[]; readonly steps: readonly PrepStep[]; readonly licence: Licence };
 export type ArtworkFields = ChangeableFields & { readonly fileName: string; readonly original: Buffer; readonly createdAtMs: number };
 export type StoredArtwork = ChangeableFields & { readonly id: number; readonly fileName: string; readonly originalBytes: number; readonly createdAtMs: number; readonly archived: boolean; readonly version: number };
 
@@ -48,4 +48,14 @@ export function setArtworkArchived(db: Database, id: number, atMs: number | null
 /** How many items on the list use each artwork, by its id. */
 export function countItemsByArtwork(db: Database): ReadonlyMap<number, number> {
   return new Map(db.select({ id: items.artworkId, uses: count() }).from(items).where(isNull(items.archivedAtMs)).groupBy(items.artworkId).all().map((row) => [row.id, row.uses]));
+}
+
+/** Artworks whose figures an earlier way of measuring gave. */
+export function findOutdatedArtworks(db: Database): readonly StoredArtwork[] {
+  return db.select().from(artworks).where(sql`coalesce(json_extract(${artworks.measurement}, '$.edition'), 0) <> ${MEASUREMENT_EDITION}`).all().map(toArtwork);
+}
+
+/** Replaces what measuring gave; nobody's entries are touched, so the version stays. */
+export function replaceMeasured(db: Database, id: number, { measurement, picture, leftOut, gradients, sizeStated }: MeasuredFields): void {
+  db.update(artworks).set({ measurement, picture, leftOut, gradients, sizeStated }).where(eq(artworks.id, id)).run();
 }

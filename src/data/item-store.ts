@@ -51,3 +51,9 @@ export function updateItem(db: Database, id: number, { vinylIds, ...fields }: It
 export function setItemArchived(db: Database, id: number, atMs: number | null): boolean {
   return db.update(items).set({ archivedAtMs: atMs }).where(eq(items.id, id)).run().changes === 1;
 }
+
+/** How many layers the items on the list take an artwork to have; null where none uses it. */
+export function countLayersInUse(db: Database, artworkId: number): number | null {
+  const row = db.select({ id: items.id }).from(items).where(and(eq(items.artworkId, artworkId), isNull(items.archivedAtMs))).limit(1).get();
+  return row ? db.select().from(itemVinyls).where(eq(itemVinyls.itemId, row.id)).all().length : null;
+}

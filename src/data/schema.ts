@@ -2,7 +2,7 @@
 
 import { sql } from 'drizzle-orm';
 import { blob, check, index, integer, primaryKey, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
-import type { ArtworkMeasurement, ArtworkPicture, LeftOut } from '../core/artwork';
+import type { ArtworkMeasurement, ArtworkPicture, LeftOut, Licence, PrepStep } from '../core/artwork';
 import type { AreaBasis } from '../core/costing';
 import type { Fabric, Heating, Peel, Pressure, ShopFigures, VinylKind } from '../core/materials';
 import type { LineQuote, PartEventKind, SpoilageCause, Station } from '../core/orders';
@@ -82,6 +82,10 @@ export const artworks = sqliteTable('artworks', {
   fileName: text('file_name').notNull(),
   /** At the width it was kept at; always written and read whole. */
   measurement: text('measurement', { mode: 'json' }).$type<ArtworkMeasurement>().notNull(),
+  /** What makes it ready to cut, done anew from the original each time. */
+  steps: text('steps', { mode: 'json' }).$type<readonly PrepStep[]>().notNull().default([]),
+  layerVinylIds: text('layer_vinyl_ids', { mode: 'json' }).$type<readonly (number | null)[]>().notNull().default([]),
+  licence: text('licence').$type<Licence>().notNull().default('unknown'),
   layerNames: text('layer_names', { mode: 'json' }).$type<readonly string[]>().notNull(),
   picture: text('picture', { mode: 'json' }).$type<ArtworkPicture>().notNull(),
   leftOut: text('left_out', { mode: 'json' }).$type<readonly LeftOut[]>().notNull(),

@@ -24,7 +24,7 @@ beforeEach(() => {
   const vinyl = insertVinyl(db, { ...PLAIN_VINYL, supplier: 'Mill' });
   const sticky = insertVinyl(db, { ...STICKY_VINYL, supplier: '' });
   const blank = insertBlank(db, { ...PLAIN_BLANK, supplier: 'Mill', sizes: [{ name: 'S', price: minor(100) }, { name: 'one size', price: minor(400) }] });
-  const artwork = insertArtwork(db, { ...MEASURED, name: 'Plain', fileName: 'plän.svg', layerNames: ['a'], original: Buffer.from('<svg/>'), createdAtMs: 5 });
+  const artwork = insertArtwork(db, { ...MEASURED, name: 'Plain', fileName: 'plän.svg', layerNames: ['a'], layerVinylIds: [null], steps: [{ kind: 'size', widthMm: 100, on: true }], licence: 'own', original: Buffer.from('<svg/>'), createdAtMs: 5 });
   const item = insertItem(db, { name: 'Towel', blankId: blank, sizeName: 'one size', colourName: 'white', artworkId: artwork, placement: 'front', widthMm: 100, seenThrough: false, areaBasis: 'used', quantity: 10, price: minor(2000), vinylIds: [sticky, vinyl] });
   ids = { vinyl, sticky, blank, artwork, item };
 });
@@ -58,7 +58,7 @@ describe('a second window', () => {
     const { id: _id, version: _version, archived: _archived, ...fields } = item;
     expect([updateItem(db, ids.item, { ...fields, vinylIds: [ids.vinyl] }, 1), updateItem(db, ids.item, fields, 1)]).toEqual([true, false]);
     expect(findItem(db, ids.item)!.vinylIds).toEqual([ids.vinyl]);
-    const artwork = { ...MEASURED, name: 'New name', layerNames: ['b'] };
+    const artwork = { ...MEASURED, name: 'New name', layerNames: ['b'], layerVinylIds: [ids.vinyl], steps: [], licence: 'open' } as const;
     expect([updateArtwork(db, ids.artwork, artwork, 1), updateArtwork(db, ids.artwork, artwork, 1)]).toEqual([true, false]);
     const order = place('2027-01-01');
     expect([updateOrder(db, order, { title: 'x', dueDay: '2027-01-02', agreed: minor(1), note: '' }, 1), updateOrder(db, order, { title: 'y', dueDay: '2027-01-02', agreed: minor(1), note: '' }, 1)]).toEqual([true, false]);

@@ -2,7 +2,7 @@
 
 import { join } from 'node:path';
 import { Worker } from 'node:worker_threads';
-import { FILE_LIMIT_BYTES, type MeasureProblem, type ReadProblem } from '../core/artwork';
+import { FILE_LIMIT_BYTES, type MeasureProblem, type PrepStep, type ReadProblem } from '../core/artwork';
 import type { Result } from '../core/units';
 import type { MeasuredFile } from '../views/views';
 import { describeArtworkProblem } from '../wording/problems';
@@ -12,10 +12,13 @@ import { ShopError } from './errors';
 const TIME_LIMIT_MS = 20_000;
 const MEMORY_LIMIT_MB = 1024;
 
-/** The measurement of an SVG file at a width in mm. @throws ShopError 'unreadable' in words, or 'busy' when it takes too long. */
-export async function measureFile(bytes: Uint8Array, widthMm: number): Promise<MeasuredFile> {
+/** The steps of an artwork, or a width in mm for a drawing that has none of its own yet. */
+export type MeasureWish = { readonly steps: readonly PrepStep[] } | { readonly widthMm: number };
+
+/** The measurement of an SVG file after its steps. @throws ShopError 'unreadable' in words, or 'busy' when it takes too long. */
+export async function measureFile(bytes: Uint8Array, wish: MeasureWish): Promise<MeasuredFile> {
   if (bytes.length > FILE_LIMIT_BYTES) throw new ShopError('too-large', describeArtworkProblem({ kind: 'file-too-large', bytes: bytes.length, limitBytes: FILE_LIMIT_BYTES }));
-  const result = await runInThread(decodeText(bytes), widthMm);
+  const result = await runInThread(decodeText(bytes), wish);
   if (!result.ok) throw new ShopError('unreadable', describeArtworkProblem(result.problem), 'file');
   return result.value;
 }
@@ -25,7 +28,7 @@ function decodeText(bytes: Uint8Array): string {
   return new TextDecoder(utf16 ?? 'utf-8').decode(bytes);
 }
 
-function runInThread(text: string, widthMm: number): Promise<Result<MeasuredFile, ReadProblem | MeasureProblem>> {
+function runInThread(text: string, wish: MeasureWish): Promise<Result<MeasuredFile, ReadProblem | MeasureProblem>> {
   return new Promise((resolve, reject) => {
     const worker = new Worker(join(programRoot(), 'dist', 'tools', 'measure-thread.mjs'), { resourceLimits: { maxOldGenerationSizeMb: MEMORY_LIMIT_MB } });
     const tooMuch = () => new ShopError('busy', 'This drawing takes too long or too much memory to measure. Simplify its paths in your drawing program, then try again.');
@@ -42,6 +45,6 @@ function runInThread(text: string, widthMm: number): Promise<Result<MeasuredFile
       clearTimeout(timer);
       reject(error.code === 'ERR_WORKER_OUT_OF_MEMORY' ? tooMuch() : error);
     });
-    worker.postMessage({ text, widthMm });
+    worker.postMessage({ text, steps: null, widthMm: 0, ...wish });
   });
 }

@@ -2,6 +2,7 @@
 
 import { loadShop } from '../data/shop-store';
 import { databaseFile, getShop, openShop } from './context';
+import { refreshMeasurements } from './keep-artwork';
 import { seedDemo } from './seed-demo';
 
 export async function openShopAtStart(): Promise<void> {
@@ -9,6 +10,7 @@ export async function openShopAtStart(): Promise<void> {
   try {
     if (process.env['CHIRAL_DEMO'] === '1' && !loadShop(shop.db)) await seedDemo(shop.db, Date.now());
     getShop(shop);
+    await refreshMeasurements(shop);
   } finally {
     shop.db.$client.close();
   }

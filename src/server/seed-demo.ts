@@ -25,7 +25,7 @@ type DemoOrder = {
 type DemoFile = {
   identity: { name: string; currency: string; locale: string }; figures: Partial<ShopFigures>; vinyls: unknown[];
   blanks: { name: string; supplier: string; fabric: string; heating: string; sizes: [string, number][]; colours: [string, string][] }[];
-  artworks: { file: string; name: string; widthMm: number; layers: string[] }[];
+  artworks: { file: string; name: string; widthMm: number; layers: string[]; vinyls: string[] }[];
   items: { key: string; name: string; blank: string; size: string; colour: string; artwork: string; place: string; widthMm: number; quantity: number; price: number; vinyls: string[] }[];
   orders: DemoOrder[];
 };
@@ -51,7 +51,7 @@ export async function seedDemo(db: Database, nowMs: number): Promise<void> {
   }
   for (const drawing of file.artworks) {
     clock.ms += 3_600_000;
-    const { id } = await keepArtwork(shop, { bytes: readFileSync(join(folder, 'drawings', drawing.file)), fileName: drawing.file, name: drawing.name, widthMm: drawing.widthMm, layerNames: drawing.layers });
+    const { id } = await keepArtwork(shop, { bytes: readFileSync(join(folder, 'drawings', drawing.file)), fileName: drawing.file, name: drawing.name, steps: [{ kind: 'size', widthMm: drawing.widthMm, on: true }], layerNames: drawing.layers, layerVinylIds: drawing.vinyls.map((name) => ids.vinyls.get(name) ?? null), licence: 'own' });
     ids.artworks.set(drawing.name, id);
   }
   for (const item of file.items) {

@@ -1,6 +1,6 @@
 // The shape of what the server answers, shared by server and screens. Types only.
 
-import type { ArtworkMeasurement, ArtworkPicture, LeftOut } from '../core/artwork';
+import type { ArtworkMeasurement, ArtworkPicture, DotGroup, Finding, LeftOut, Licence, PrepStep } from '../core/artwork';
 import type { ItemCost, AreaBasis } from '../core/costing';
 import type { Blank, ShopFigures, ShopIdentity, Vinyl } from '../core/materials';
 import type { OrderStage, PartState, QuotedAgainstReal, SpoilageCause, Station } from '../core/orders';
@@ -19,10 +19,13 @@ export type ShelfView = { readonly vinyls: readonly VinylView[]; readonly blanks
 
 export type ArtworkView = {
   readonly id: number; readonly name: string; readonly fileName: string; readonly originalBytes: number; readonly measurement: ArtworkMeasurement; readonly layerNames: readonly string[];
+  readonly layerVinylIds: readonly (number | null)[]; readonly steps: readonly PrepStep[]; readonly licence: Licence;
   readonly picture: ArtworkPicture; readonly leftOut: readonly LeftOut[]; readonly gradients: number; readonly sizeStated: boolean; readonly createdAtMs: number; readonly archived: boolean; readonly version: number;
 };
 export type ArtworkListView = { readonly artworks: readonly (ArtworkView & { readonly usedBy: number })[] };
 export type MeasuredFile = Pick<ArtworkView, 'measurement' | 'picture' | 'leftOut' | 'gradients' | 'sizeStated'>;
+/** What the page itself reckons of a drawing with its steps and materials, besides its measurement. */
+export type PreparedFile = MeasuredFile & { readonly findings: readonly Finding[]; readonly dots: Readonly<Record<string, readonly Pick<DotGroup, 'diameterMm' | 'count'>[]>> };
 
 export type ItemView = {
   readonly id: number; readonly name: string; readonly blankId: number; readonly sizeName: string; readonly colourName: string; readonly artworkId: number; readonly placement: string; readonly widthMm: number;

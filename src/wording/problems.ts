@@ -3,6 +3,7 @@
 import type { LeftOut, LeftOutKind, MeasureProblem, ReadProblem } from '../core/artwork';
 import type { CostProblem } from '../core/costing';
 import type { PressCaution } from '../core/pressing';
+import type { LetterProblem } from '../core/artwork/lettering/letter';
 import type { PriceProblem } from '../core/pricing';
 import { formatLength, formatShare, formatTemperature, type FormatSettings } from '../core/units';
 
@@ -46,7 +47,7 @@ const LEFT_OUT_NAMES: Readonly<Record<LeftOutKind, readonly [string, string]>> =
 const LEFT_OUT_REMEDIES: Readonly<Record<LeftOutKind, string>> = {
   text: 'Turn text into outlines in your drawing program, then drop the file again.',
   image: 'A picture has no outline to follow: trace it in your drawing program.',
-  stroke: 'A stroke has no area to cut: turn strokes into outlines (“stroke to path”), then drop the file again.',
+  stroke: 'A stroke has no area to cut: turn strokes into outlines, by the step of that name.',
   mask: 'Masks are not applied: cut the shapes to size in your drawing program.',
   filter: 'Shadows and blurs can’t be cut; the shapes were taken without them.',
   pattern: 'Give the shape a flat colour.',
@@ -63,6 +64,19 @@ const describeLeftOutShort = ({ kind, count: number }: LeftOut): string => count
 export function describeLeftOut(entry: LeftOut): { readonly what: string; readonly remedy: string } {
   const names = entry.names.length > 0 ? `: ${entry.names.join(', ')}${entry.count > entry.names.length ? ' …' : ''}` : '';
   return { what: `${describeLeftOutShort(entry)} left out${names}`, remedy: LEFT_OUT_REMEDIES[entry.kind] };
+}
+
+export function describeLetterProblem(problem: LetterProblem): string {
+  switch (problem.kind) {
+    case 'no-text':
+      return 'Write what is to be cut.';
+    case 'no-glyphs':
+      return `This typeface has no ${[...problem.characters].map((character) => `“${character}”`).join(', ')}. Choose another, or write it differently.`;
+    case 'inset-too-large':
+      return `An inset of ${problem.insetMm} mm leaves nothing of the letters. Make it smaller, or the letters larger.`;
+    default:
+      return problem satisfies never;
+  }
 }
 
 export function describeCostProblem(problem: CostProblem, settings: FormatSettings): string {

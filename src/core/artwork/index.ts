@@ -18,3 +18,4 @@ export { writeSvg } from './output/write-svg';
 export { writeDxf } from './output/write-dxf';
 export { writeHpgl, STEPS_PER_MM, type HpglOptions } from './output/write-hpgl';
 export { TYPEFACES, type Typeface } from './lettering/typefaces';
+export { prepareFile, prepareRead, type Prepared, type PreparedFacts } from './prepare-file';

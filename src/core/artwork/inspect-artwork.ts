@@ -16,7 +16,7 @@ export type LayerMaterials = { readonly all?: LayerMaterial; readonly byLayer?: 
 
 type Remedy = { readonly remedies: readonly StepAction[] };
 export type Finding = Remedy & (
-  | { readonly kind: 'thin-strokes' | 'thin-gaps'; readonly layer: string; readonly thinnestMm: number; readonly floorMm: number; readonly places: readonly ThinPlace[]; readonly safeWidthMm: number }
+  | { readonly kind: 'thin-strokes' | 'thin-gaps'; readonly layer: string; readonly thinnestMm: number; readonly floorMm: number; readonly places: readonly ThinPlace[]; readonly safeWidthMm: number; /** The layer would still fit its material at that width. */ readonly withinReach: boolean }
   | { readonly kind: 'too-wide'; readonly layer: string; readonly needsMm: number; readonly usableMm: number; readonly fitsTurned: boolean; readonly shrinkToMm: number }
   | { readonly kind: 'doubled'; readonly layer: string; readonly count: number }
   | { readonly kind: 'crossing'; readonly layer: string; readonly extraMm: number }
@@ -85,12 +85,14 @@ function measureThickness(artwork: ResolvedArtwork): { readonly depth: number; r
 
 function inspectDetail(artwork: ResolvedArtwork, materialOf: (key: string) => LayerMaterial): readonly Finding[] {
   return artwork.layers.flatMap((layer): Finding[] => {
-    const { floor } = materialOf(layer.key);
+    const { floor, usableMm, turnable } = materialOf(layer.key);
     const judge = (kind: 'thin-strokes' | 'thin-gaps', floorMm: number): Finding[] => {
       const { thinnest, places } = (kind === 'thin-strokes' ? findThinStrokes : findThinGaps)(layer.pieces, floorMm);
       if (!thinnest || thinnest.widthMm >= floorMm - FLOOR_SLACK_MM) return [];
       const safeWidthMm = Math.ceil((artwork.widthMm * floorMm) / thinnest.widthMm);
-      return [{ kind, layer: layer.key, thinnestMm: thinnest.widthMm, floorMm, places, safeWidthMm, remedies: [{ kind: 'size', widthMm: safeWidthMm }] }];
+      const across = turnable ? Math.min(layer.box.width, layer.box.height) : layer.box.width;
+      const withinReach = usableMm === null || (across * safeWidthMm) / artwork.widthMm <= usableMm;
+      return [{ kind, layer: layer.key, thinnestMm: thinnest.widthMm, floorMm, places, safeWidthMm, withinReach, remedies: withinReach ? [{ kind: 'size', widthMm: safeWidthMm }] : [] }];
     };
     return [...judge('thin-strokes', floor.strokeMm), ...judge('thin-gaps', floor.gapMm)];
   });

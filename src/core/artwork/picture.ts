@@ -1,10 +1,21 @@
 // A light drawing of an artwork for screens: our own polygons, never the file, on a grid of whole numbers.
 
-import type { Polyline } from '../geometry';
-import type { ResolvedArtwork } from './resolve-artwork';
+import { boundPoints, type Polyline } from '../geometry';
+import type { ResolvedArtwork, ResolvedLayer } from './resolve-artwork';
 
-/** Each layer's `path` is SVG path data (fill rule evenodd) in a view of `width` × `height` units. */
-export type ArtworkPicture = { readonly width: number; readonly height: number; readonly layers: readonly { readonly colour: string; readonly path: string }[] };
+export type PictureLayer = {
+  readonly colour: string;
+  /** SVG path data, fill rule evenodd. */
+  readonly path: string;
+  /** Cavities alone: what is weeded out from inside. */
+  readonly cavities?: string;
+  /** How many cavities each piece has, and where it lies; pieces without any are not listed. */
+  readonly groups?: readonly { readonly x: number; readonly y: number; readonly cavities: number }[];
+  /** Lines cut beside the design. */
+  readonly extras?: string;
+};
+/** In a view of `width` × `height` units, from the top left of the artwork. */
+export type ArtworkPicture = { readonly width: number; readonly height: number; readonly layers: readonly PictureLayer[] };
 
 const PICTURE_WIDTH = 4000;
 /** Points nearer than this to the last one kept are not drawn; at 1000 px a quarter of a pixel. */
@@ -15,10 +26,24 @@ export function drawPicture(artwork: ResolvedArtwork): ArtworkPicture {
   return {
     width: Math.round(artwork.widthMm * scale),
     height: Math.round(artwork.heightMm * scale),
-    layers: artwork.layers.map((layer) => ({
-      colour: layer.colour,
-      path: layer.pieces.flatMap((piece) => [piece.outer, ...piece.cavities]).map((ring) => drawRing(ring, scale)).join(''),
-    })),
+    layers: artwork.layers.map((layer) => drawLayer(layer, scale)),
+  };
+}
+
+/** Groups shown at most: more numbers than this on one picture can't be read. */
+const MOST_GROUPS = 400;
+
+function drawLayer(layer: ResolvedLayer, scale: number): PictureLayer {
+  const draw = (rings: readonly Polyline[]) => rings.map((ring) => drawRing(ring, scale)).join('');
+  const groups = layer.pieces.filter((piece) => piece.cavities.length > 0).slice(0, MOST_GROUPS).map((piece) => {
+    const box = boundPoints([piece.outer])!;
+    return { x: Math.round((box.x + box.width / 2) * scale), y: Math.round((box.y + box.height / 2) * scale), cavities: piece.cavities.length };
+  });
+  return {
+    colour: layer.colour,
+    path: draw(layer.pieces.flatMap((piece) => [piece.outer, ...piece.cavities])),
+    ...(groups.length > 0 ? { groups, cavities: draw(layer.pieces.flatMap((piece) => piece.cavities)) } : {}),
+    ...(layer.extras.length > 0 ? { extras: draw(layer.extras) } : {}),
   };
 }
 

@@ -1,2 +1,3 @@
 // What may be entered.
 export * from './inputs';
+export { prepSteps } from './steps-input';

@@ -1,10 +1,11 @@
 // What the seller may enter for each thing that is kept. The same schema checks the form and the request.
 
 import * as yup from 'yup';
-import { WIDTH_RANGE_MM } from '../artwork';
+import { LICENCES, WIDTH_RANGE_MM, type Licence } from '../artwork';
 import { AREA_BASES, type AreaBasis } from '../costing';
 import { FABRIC_NAMES, HEATINGS, PEELS, PRESSURES, SHOP_FIGURE_KEYS, SHOP_FIGURES, VINYL_KIND_NAMES, type Fabric, type Heating, type Peel, type Pressure, type VinylKind } from '../materials';
 import { SPOILAGE_CAUSES, STATIONS, type SpoilageCause, type Station } from '../orders';
+import { prepSteps } from './steps-input';
 import { hexColour, money, numberBetween, optionalText, rowId, shortText, wholeBetween } from './rules';
 
 const oneOf = <T extends string>(label: string, values: readonly T[]) => yup.mixed<T>().oneOf([...values], `${label}: choose one of ${values.join(', ')}.`).required(`${label}: choose one.`);
@@ -58,8 +59,9 @@ export const itemInput = yup.object({
   vinylIds: yup.array(rowId('Vinyl')).required().min(1, 'Vinyl: one for each layer.'),
 });
 
-export const artworkKept = yup.object({ name: shortText('Name'), widthMm, fileName: shortText('File name', 255) });
-export const artworkChange = yup.object({ name: shortText('Name'), widthMm, layerNames: yup.array(shortText('Layer name', 60)).required() });
+const artworkFields = { name: shortText('Name'), steps: prepSteps, layerNames: yup.array(shortText('Layer name', 60)).required(), layerVinylIds: yup.array(rowId('Vinyl').nullable().defined()).required(), licence: oneOf<Licence>('Licence', LICENCES) };
+export const artworkKept = yup.object({ ...artworkFields, fileName: shortText('File name', 255) });
+export const artworkChange = yup.object(artworkFields);
 
 const isDay = (text: string | undefined) => text !== undefined && /^\d{4}-\d{2}-\d{2}$/.test(text) && !Number.isNaN(Date.parse(`${text}T00:00:00Z`)) && new Date(`${text}T00:00:00Z`).toISOString().startsWith(text);
 export const dueDay = yup.string().required('Due: choose the day it is promised for.').test('day', 'Due: a day of the calendar, such as 2027-03-31.', isDay);

@@ -1,6 +1,8 @@
 // What a vinyl is, what its kind implies, and which side of it the knife sees.
 
+import { DETAIL_FLOORS, type DetailClass, type LayerMaterial } from '../artwork';
 import type { Minor } from '../units';
+import type { ShopFigures } from './shop-figures';
 
 export type Peel = 'hot' | 'warm' | 'cold';
 export type Pressure = 'light' | 'medium' | 'firm';
@@ -72,4 +74,20 @@ export function decideHandedness(kind: VinylKind, use: { readonly seenThrough: b
   if (facts.cutFromBack) return { mirrored: true, because: 'carrier-down' };
   if (facts.family === 'adhesive' && use.seenThrough) return { mirrored: true, because: 'seen-through' };
   return { mirrored: false, because: facts.family === 'heat' ? 'masked-print' : 'face-up' };
+}
+
+/** Vinyls that weed this much harder than a smooth, good one are thin or brittle, and hold no finer detail than budget ones. */
+const BUDGET_FROM_FACTOR = 1.3;
+
+function getDetailClass(vinyl: Pick<Vinyl, 'kind' | 'weedingFactor'>): DetailClass {
+  if (vinyl.kind === 'puff') return 'puff';
+  if (vinyl.kind === 'glitter' || vinyl.kind === 'flock') return 'textured';
+  if (getKindFacts(vinyl.kind).family === 'heat') return 'smooth';
+  return vinyl.weedingFactor >= BUDGET_FROM_FACTOR ? 'budget-adhesive' : 'premium-adhesive';
+}
+
+/** What a vinyl lets an artwork's layer be: how fine, under others or not, how wide with the margins of cutter and weeding. */
+export function getLayerMaterial(vinyl: Pick<Vinyl, 'kind' | 'weedingFactor' | 'rollWidthMm'>, shop: Pick<ShopFigures, 'cutterEdgeMm' | 'weedMarginMm'>): LayerMaterial {
+  const { takesLayers, hasDirection } = getKindFacts(vinyl.kind);
+  return { floor: DETAIL_FLOORS[getDetailClass(vinyl)], takesLayers, usableMm: vinyl.rollWidthMm - 2 * shop.cutterEdgeMm - 2 * shop.weedMarginMm, turnable: !hasDirection };
 }

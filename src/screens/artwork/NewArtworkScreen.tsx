@@ -2,58 +2,68 @@
 
 import Button from '@mui/material/Button';
 import LinearProgress from '@mui/material/LinearProgress';
-import TextField from '@mui/material/TextField';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { FILE_LIMIT_BYTES } from '../../core/artwork';
 import type { FrameView, VinylView } from '../../views/views';
 import { describeArtworkProblem } from '../../wording/problems';
 import { callApi, wordsOf } from '../shared/api';
 import { Frame } from '../shared/Frame';
-import { MeasuredArtwork } from './MeasuredArtwork';
-import { useMeasured } from './use-measured';
-import { WidthField } from './WidthField';
+import { useSettings } from '../shared/settings';
+import { proposeInWorker } from '../../workers/artwork-client';
+import { ArtworkDesk } from './ArtworkDesk';
+import { startDesk, toSteps, useDesk } from './desk-state';
+import { makeNameOf, toMaterials } from './layer-names';
+import { usePrepared } from './use-prepared';
 
 export function NewArtworkScreen({ frame, vinyls }: { frame: FrameView; vinyls: readonly VinylView[] }) {
   return <Frame frame={frame} current="artwork"><NewArtwork vinyls={vinyls} /></Frame>;
 }
 
 type Drawing = { readonly text: string; readonly fileName: string; readonly blob: Blob };
-const START_WIDTH_MM = 200;
 
 function NewArtwork({ vinyls }: { vinyls: readonly VinylView[] }) {
+  const settings = useSettings();
   const [drawing, setDrawing] = useState<Drawing | null>(null);
-  const [name, setName] = useState('');
-  const [widthMm, setWidthMm] = useState<number | null>(START_WIDTH_MM);
+  const desk = useDesk(startDesk('', []));
+  const { state } = desk;
   const [refusal, setRefusal] = useState<string | null>(null);
   const [over, setOver] = useState(false);
   const [saving, setSaving] = useState(false);
   const chooser = useRef<HTMLInputElement>(null);
-  const { measured, problem, busy } = useMeasured(drawing?.text ?? null, widthMm, null);
+  const steps = toSteps(state);
+  const materials = useMemo(() => toMaterials(state.vinylIds, vinyls, settings.shop.figures), [state.vinylIds, vinyls, settings.shop.figures]);
+  const { prepared, problem, busy } = usePrepared(drawing?.text ?? null, steps, materials);
+  const nameOf = makeNameOf(state.names);
 
   const take = async (blob: Blob, fileName: string) => {
     setRefusal(null);
     if (blob.size > FILE_LIMIT_BYTES) return setRefusal(describeArtworkProblem({ kind: 'file-too-large', bytes: blob.size, limitBytes: FILE_LIMIT_BYTES }));
-    setDrawing({ text: await blob.text(), fileName, blob });
-    setName(fileName.replace(/\.[^.]*$/, '').replace(/[-_]+/g, ' ') || 'Drawing');
+    const text = await blob.text();
+    const first = await proposeInWorker(text);
+    desk.reset({ ...startDesk(fileName.replace(/\.[^.]*$/, '').replace(/[-_]+/g, ' ') || 'Drawing', first.ok ? first.value : []), size: state.size });
+    setDrawing({ text, fileName, blob });
   };
+  const latestTake = useRef(take);
+  latestTake.current = take;
   useEffect(() => {
     const paste = (event: ClipboardEvent) => {
       if (event.target instanceof HTMLInputElement) return;
       const [file] = event.clipboardData?.files ?? [];
       const text = event.clipboardData?.getData('text/plain') ?? '';
-      if (file) void take(file, file.name);
-      else if (text.includes('<')) void take(new Blob([text], { type: 'image/svg+xml' }), 'pasted.svg');
+      if (file) void latestTake.current(file, file.name);
+      else if (text.includes('<')) void latestTake.current(new Blob([text], { type: 'image/svg+xml' }), 'pasted.svg');
       else if (text) setRefusal(describeArtworkProblem({ kind: 'not-svg', found: text.trim().slice(0, 24) }));
     };
     window.addEventListener('paste', paste);
     return () => window.removeEventListener('paste', paste);
   }, []);
   const keep = async () => {
-    if (!drawing || widthMm === null) return;
+    if (!drawing || !steps || !prepared) return;
     setSaving(true);
     try {
-      const query = new URLSearchParams({ name, widthMm: String(widthMm), fileName: drawing.fileName });
-      const { id } = await callApi<{ id: number }>('POST', `/api/artwork?${query.toString()}`, drawing.blob);
+      const layers = prepared.measurement.layers.map((layer) => layer.key);
+      const facts = JSON.stringify({ name: state.name, fileName: drawing.fileName, licence: state.licence, steps, layerNames: layers.map(nameOf), layerVinylIds: layers.map((key) => state.vinylIds[key] ?? null) });
+      const { id } = await callApi<{ id: number }>('POST', `/api/artwork?${new URLSearchParams({ facts }).toString()}`, drawing.blob);
       location.assign(`/artwork/${id}`);
     } catch (error) {
       setRefusal(wordsOf(error));
@@ -64,10 +74,11 @@ function NewArtwork({ vinyls }: { vinyls: readonly VinylView[] }) {
   return (
     <>
       <div className="page-head">
-        <div><h1 style={{ margin: 0 }}>{measured && drawing ? `${name || 'Drawing'}: ${describeLayers(measured.measurement.layers)}` : 'Measure a drawing'}</h1></div>
+        <div><h1 style={{ margin: 0 }}>{prepared && drawing ? `${state.name || 'Drawing'}: ${describeLayers(prepared.measurement.layers)}` : 'Measure a drawing'}</h1></div>
         <div className="actions">
+          <Button href="/artwork/letter">Set lettering</Button>
           <Button onClick={() => chooser.current?.click()}>{drawing ? 'Choose another file' : 'Choose a file'}</Button>
-          {measured && drawing && <Button variant="contained" disabled={saving || busy || Boolean(problem) || name.trim() === ''} onClick={() => void keep()}>Keep this artwork</Button>}
+          {prepared && drawing && <Button variant="contained" disabled={saving || busy || Boolean(problem) || !steps || state.name.trim() === ''} onClick={() => void keep()}>Keep this artwork</Button>}
         </div>
       </div>
       <input ref={chooser} type="file" accept=".svg,image/svg+xml" className="visually-hidden" tabIndex={-1} aria-label="Drawing file" onChange={(event) => {
@@ -75,7 +86,7 @@ function NewArtwork({ vinyls }: { vinyls: readonly VinylView[] }) {
         if (file) void take(file, file.name);
         event.target.value = '';
       }} />
-      <div className={`drop ${over ? 'over' : ''}`} onDragOver={(event) => { event.preventDefault(); setOver(true); }} onDragLeave={() => setOver(false)} onDrop={(event) => {
+      <div className={`drop ${over ? 'over' : ''} ${drawing ? 'slim' : ''}`} onDragOver={(event) => { event.preventDefault(); setOver(true); }} onDragLeave={() => setOver(false)} onDrop={(event) => {
         event.preventDefault();
         setOver(false);
         const [file] = event.dataTransfer.files;
@@ -85,12 +96,7 @@ function NewArtwork({ vinyls }: { vinyls: readonly VinylView[] }) {
       </div>
       {busy && <LinearProgress aria-label="Measuring" />}
       {shown && <div className="notice bad" role="alert"><strong>{refusal && !problem ? 'Not taken' : 'Not measured'}</strong>{shown}</div>}
-      {measured && drawing && (
-        <MeasuredArtwork measured={measured} name={name} layerNames={null} vinyls={vinyls}>
-          <TextField label="Name" value={name} onChange={(event) => setName(event.target.value)} error={name.trim() === ''} helperText={name.trim() === '' ? 'Write a name, so that you can find it again.' : undefined} slotProps={{ htmlInput: { maxLength: 120 } }} />
-          <WidthField widthMm={widthMm} onChange={setWidthMm} />
-        </MeasuredArtwork>
-      )}
+      {prepared && drawing && <ArtworkDesk desk={desk} file={prepared} text={drawing.text} vinyls={vinyls} nameOf={nameOf} />}
     </>
   );
 }

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
 import { measureArtwork, readSvg, type Artwork } from '../index';
-import { letter, openFont, writeLetteringSvg, type LetterOptions } from './letter';
+import { letter, openFont, writeLettering, type LetterOptions } from './letter';
 import { TYPEFACES, type Typeface } from './typefaces';
 
 const load = (face: Typeface) => openFont(readFileSync(join('node_modules/@fontsource', face.key, 'files', `${face.key}-latin-${face.weight}-normal.woff2`)));
@@ -14,10 +14,10 @@ const set = (text: string, key = 'anton', options: Partial<LetterOptions> = {}):
 };
 function measure(artwork: Artwork) {
   // Letters are in mm at real size: read back from the file they are kept as.
-  const kept = readSvg(writeLetteringSvg(artwork, 'x'));
+  const { svg, widthMm } = writeLettering(artwork, 'x');
+  const kept = readSvg(svg);
   if (!kept.ok) throw new Error(kept.problem.kind);
-  const box = (/width="([\d.]+)mm"/.exec(writeLetteringSvg(artwork, 'x')) ?? [])[1];
-  const result = measureArtwork(kept.value, { widthMm: Number(box) });
+  const result = measureArtwork(kept.value, { widthMm });
   if (!result.ok) throw new Error(result.problem.kind);
   return result.value;
 }

@@ -133,9 +133,10 @@ function outlineGlyph(glyph: Glyph): readonly Contour[] {
 }
 
 /** The artwork as an SVG file of plain paths in mm, to be kept like any drawing. */
-export function writeLetteringSvg(artwork: Artwork, title: string): string {
+export function writeLettering(artwork: Artwork, title: string): { readonly svg: string; readonly widthMm: number; readonly heightMm: number } {
   const size = boundRegion(uniteRegions(artwork.layers.map((layer) => fillRegion(layer.shapes.flatMap((shape) => shape.contours.map((contour) => flattenContour(contour))), 'evenodd'))))!;
   const number = (value: number) => String(Math.round(value * 1000) / 1000);
   const paths = artwork.layers.map((layer) => `<path fill="${layer.colour}" fill-rule="evenodd" d="${layer.shapes.flatMap((shape) => shape.contours).map((contour) => `M${[contour.start, ...contour.segments.map((segment) => segment.to)].map((point) => `${number(point.x - size.x)} ${number(point.y - size.y)}`).join('L')}Z`).join('')}"/>`);
-  return `<svg xmlns="http://www.w3.org/2000/svg" width="${number(size.width)}mm" height="${number(size.height)}mm" viewBox="0 0 ${number(size.width)} ${number(size.height)}">\n<title>${title.replace(/[&<>\u0000-\u001f]/g, ' ')}</title>\n${paths.join('\n')}\n</svg>\n`;
+  const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="${number(size.width)}mm" height="${number(size.height)}mm" viewBox="0 0 ${number(size.width)} ${number(size.height)}">\n<title>${title.replace(/[&<>\u0000-\u001f]/g, ' ')}</title>\n${paths.join('\n')}\n</svg>\n`;
+  return { svg, widthMm: size.width, heightMm: size.height };
 }

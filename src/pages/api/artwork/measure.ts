@@ -6,5 +6,5 @@ import { measureFile } from '../../../server/measure-file';
 
 export const POST = endpoint(async ({ api }) => {
   const width = parseInput(widthMm, api.url.searchParams.get('widthMm') ?? undefined);
-  return measureFile(await readBody(api.request, FILE_LIMIT_BYTES), width);
+  return measureFile(await readBody(api.request, FILE_LIMIT_BYTES), { widthMm: width });
 });

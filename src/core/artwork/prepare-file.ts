@@ -1,0 +1,32 @@
+// From a file's text and its steps to all that is kept and shown of it, in one go: what the worker and the server do alike.
+
+import { succeed, type Result } from '../units';
+import type { Artwork, LeftOut, MeasureProblem, ReadProblem } from './artwork';
+import { measureResolved, type ArtworkMeasurement } from './measure-artwork';
+import { drawPicture, type ArtworkPicture } from './picture';
+import { prepareLayers } from './prepare/prepare-layers';
+import { proposeFirstSteps, type PrepStep } from './prepare/steps';
+import { readSvg } from './read-svg';
+import type { ResolvedArtwork } from './resolve-artwork';
+
+export type PreparedFacts = { readonly measurement: ArtworkMeasurement; readonly picture: ArtworkPicture; readonly leftOut: readonly LeftOut[]; readonly gradients: number; readonly sizeStated: boolean };
+export type Prepared = { readonly facts: PreparedFacts; readonly resolved: ResolvedArtwork };
+
+/** `steps` null: those that the drawing needs at once, at `widthMm`. */
+export function prepareFile(text: string, steps: readonly PrepStep[] | null, widthMm: number): Result<Prepared, ReadProblem | MeasureProblem> {
+  const artwork = readSvg(text);
+  return artwork.ok ? prepareRead(artwork.value, steps ?? [{ kind: 'size', widthMm, on: true }, ...proposeFirstSteps(artwork.value)]) : artwork;
+}
+
+export function prepareRead(artwork: Artwork, steps: readonly PrepStep[]): Result<Prepared, MeasureProblem> {
+  const resolved = prepareLayers(artwork, steps);
+  if (!resolved.ok) return resolved;
+  const outlined = steps.some((step) => step.on && step.kind === 'outline-strokes');
+  return succeed({
+    resolved: resolved.value,
+    facts: {
+      measurement: measureResolved(resolved.value), picture: drawPicture(resolved.value), gradients: artwork.gradients, sizeStated: artwork.size === 'stated',
+      leftOut: outlined ? artwork.leftOut.filter((entry) => entry.kind !== 'stroke') : artwork.leftOut,
+    },
+  });
+}

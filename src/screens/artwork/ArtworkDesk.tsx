@@ -1,0 +1,57 @@
+// A drawing on the desk: the seam with its marks, what stands in the way, steps, layers, and files for the cutter.
+
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import { LICENCES, type Licence } from '../../core/artwork';
+import { decideHandedness } from '../../core/materials';
+import { formatLength } from '../../core/units';
+import type { PreparedFile, VinylView } from '../../views/views';
+import { LICENCE_NAMES } from '../../wording/findings';
+import { describeHandedness } from '../../wording/stations';
+import { useKeys } from '../shared/keys';
+import { SeamView, type SeamMark } from '../shared/SeamView';
+import { useSettings } from '../shared/settings';
+import { Checks } from './Checks';
+import { toSteps, type Desk } from './desk-state';
+import { GiveOut } from './GiveOut';
+import { LayerTable } from './LayerTable';
+import { SizeFields } from './SizeFields';
+import { StepList } from './StepList';
+
+type Props = { readonly desk: Desk; readonly file: PreparedFile; readonly text: string | null; readonly vinyls: readonly VinylView[]; readonly nameOf: (layer: string) => string };
+
+export function ArtworkDesk({ desk, file, text, vinyls, nameOf }: Props) {
+  const settings = useSettings();
+  const { state } = desk;
+  const { measurement } = file;
+  const vinylOf = (key: string) => vinyls.find((vinyl) => vinyl.id === state.vinylIds[key]);
+  const handedness = measurement.layers.map((layer) => decideHandedness(vinylOf(layer.key)?.kind ?? 'smooth', { seenThrough: false }));
+  const sides = [...new Set(handedness.map(describeHandedness))];
+  const marks = file.findings.flatMap((finding): SeamMark[] => (finding.kind === 'thin-strokes' || finding.kind === 'thin-gaps' ? finding.places.map((place) => ({ ...place, kind: finding.kind === 'thin-strokes' ? 'stroke' : 'gap' })) : []));
+  useKeys('Steps', [{ keys: '$mod+z', shown: 'Ctrl Z', does: 'undo the last step', run: () => desk.undo?.() }]);
+  const steps = toSteps(state);
+  return (
+    <div className="cols" style={{ gridTemplateColumns: 'minmax(0, 1.56fr) minmax(0, 1fr)' }}>
+      <div className="cols">
+        <div className="sheet flush lifted">
+          {marks.length > 0 && <span className="seam-legend"><i className="mark stroke" />thin stroke <i className="mark gap" />narrow gap</span>}
+          <SeamView picture={file.picture} colours={measurement.layers.map((layer) => vinylOf(layer.key)?.colourHex)} mirrored={handedness.map((entry) => entry.mirrored)} cutCaption={sides.join('; ')} name={state.name || 'drawing'} size={`${formatLength(measurement.widthMm, settings)} × ${formatLength(measurement.heightMm, settings)}`} height={330} marks={marks} widthMm={measurement.widthMm} weeding />
+        </div>
+        <LayerTable file={file} nameOf={nameOf} vinyls={vinyls} vinylIds={state.vinylIds} onRename={(key, name) => desk.change({ names: { ...state.names, [key]: name } })} onVinyl={(key, id) => desk.act({ vinylIds: { ...state.vinylIds, [key]: id } })} />
+        <p className="soft" style={{ margin: 0 }}>{measurement.chirality.chiral ? 'Mirrored and unmirrored, this drawing can be told apart' : 'Mirrored, this drawing looks the same'} ({Math.round(measurement.chirality.score * 1000) / 10} % of it falls on its mirror image). Chiral mirrors what the vinyl needs in any case.</p>
+      </div>
+      <div className="cols">
+        <section className="sheet cols" aria-label="Size and name">
+          <SizeFields size={state.size} measured={measurement} onChange={(size) => desk.change({ size })} />
+          <div style={{ display: 'grid', gap: 10, gridTemplateColumns: '1.2fr 1fr' }}>
+            <TextField label="Name" value={state.name} onChange={(event) => desk.change({ name: event.target.value })} error={state.name.trim() === ''} helperText={state.name.trim() === '' ? 'Write a name, so that you can find it again.' : undefined} slotProps={{ htmlInput: { maxLength: 120 } }} />
+            <TextField select label="Whose drawing" value={state.licence} onChange={(event) => desk.change({ licence: event.target.value as Licence })}>{LICENCES.map((licence) => <MenuItem key={licence} value={licence}>{LICENCE_NAMES[licence]}</MenuItem>)}</TextField>
+          </div>
+        </section>
+        <Checks findings={file.findings} leftOut={file.leftOut} gradients={file.gradients} sizeStated={file.sizeStated} licence={state.licence} nameOf={nameOf} onTake={desk.take} />
+        <StepList steps={state.steps} prepared={file} nameOf={nameOf} onChange={(next) => desk.act({ steps: next })} onUndo={desk.undo} />
+        <GiveOut text={text} steps={steps} baseName={state.name} layers={measurement.layers.map((layer, index) => ({ key: layer.key, name: nameOf(layer.key), mirrored: handedness[index]!.mirrored }))} />
+      </div>
+    </div>
+  );
+}
