@@ -13,7 +13,7 @@ export async function open(page: Page, address: string): Promise<void> {
 }
 
 export async function running(page: Page): Promise<void> {
-  await expect(page.locator('astro-island[ssr]')).toHaveCount(0);
+  await expect(page.locator('html[data-running]')).toBeAttached();
 }
 
 export class ShopServer {

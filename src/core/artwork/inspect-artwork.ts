@@ -89,7 +89,7 @@ function inspectDetail(artwork: ResolvedArtwork, materialOf: (key: string) => La
     const judge = (kind: 'thin-strokes' | 'thin-gaps', floorMm: number): Finding[] => {
       const { thinnest, places } = (kind === 'thin-strokes' ? findThinStrokes : findThinGaps)(layer.pieces, floorMm);
       if (!thinnest || thinnest.widthMm >= floorMm - FLOOR_SLACK_MM) return [];
-      const safeWidthMm = Math.ceil((artwork.widthMm * floorMm) / thinnest.widthMm);
+      const safeWidthMm = Math.ceil((artwork.widthMm * floorMm) / thinnest.widthMm - WHOLE_SLACK_MM);
       const across = turnable ? Math.min(layer.box.width, layer.box.height) : layer.box.width;
       const withinReach = usableMm === null || (across * safeWidthMm) / artwork.widthMm <= usableMm;
       return [{ kind, layer: layer.key, thinnestMm: thinnest.widthMm, floorMm, places, safeWidthMm, withinReach, remedies: withinReach ? [{ kind: 'size', widthMm: safeWidthMm }] : [] }];
@@ -100,6 +100,8 @@ function inspectDetail(artwork: ResolvedArtwork, materialOf: (key: string) => La
 
 /** Measured to about this: a stroke of exactly the floor is not below it. */
 const FLOOR_SLACK_MM = 0.01;
+/** So that rounding does not ask for a whole millimetre more. */
+const WHOLE_SLACK_MM = 0.1;
 
 function inspectLines(measurement: ArtworkMeasurement): readonly Finding[] {
   return measurement.layers.flatMap((layer): Finding[] => {

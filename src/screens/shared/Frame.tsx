@@ -55,6 +55,8 @@ function FrameBody({ frame, current, children, newHref }: FrameProps) {
     { keys: 'Shift+?', shown: '', does: '', run: () => setOpen('help') },
     ...VIEWS.map((view) => ({ keys: `Alt+Digit${view.digit}`, shown: `Alt ${view.digit}`, does: view.label, run: () => location.assign(view.href), whileTyping: true })),
   ]);
+  // From now on the page answers; until then the style sheet lets nothing be clicked.
+  useEffect(() => document.documentElement.setAttribute('data-running', ''), []);
   const toggleUnits = () => {
     const next = system === 'metric' ? 'inch' : 'metric';
     setCookie('units', next);
