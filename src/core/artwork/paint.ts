@@ -39,7 +39,7 @@ export function parseOpacity(text: string | undefined, inherited: number): numbe
 }
 
 const asPaint = (text: string | undefined, inherited: string): string => {
-  if (text === undefined || text === 'inherit') return inherited;
+  if (text === undefined || text === '' || text === 'inherit') return inherited;
   return /^(url\(|currentcolor$|context-)/i.test(text) || parseColour(text) !== null ? text : inherited;
 };
 

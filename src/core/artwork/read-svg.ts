@@ -202,7 +202,8 @@ class SvgReader {
   private readClip(value: string | undefined, place: Place): readonly Shape[] | null {
     const id = /^url\(\s*["']?#([^"')]+)["']?\s*\)/.exec(value ?? '')?.[1];
     const target = id ? this.byId.get(id) : undefined;
-    if (target?.name !== 'clipPath') return null;
+    // A clip path that clips itself is no valid reference.
+    if (target?.name !== 'clipPath' || (id && place.uses.includes(id))) return null;
     if (target.attributes['clipPathUnits'] === 'objectBoundingBox') {
       this.leftOut.add('mask', nameOf(target));
       return null;
