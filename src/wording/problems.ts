@@ -4,6 +4,7 @@ import type { LeftOut, LeftOutKind, MeasureProblem, ReadProblem } from '../core/
 import type { CostProblem } from '../core/costing';
 import type { PressCaution } from '../core/pressing';
 import type { LetterProblem } from '../core/artwork/lettering/letter';
+import type { TraceProblem } from '../core/artwork/tracing/trace-image';
 import type { PriceProblem } from '../core/pricing';
 import { formatLength, formatShare, formatTemperature, type FormatSettings } from '../core/units';
 
@@ -64,6 +65,19 @@ const describeLeftOutShort = ({ kind, count: number }: LeftOut): string => count
 export function describeLeftOut(entry: LeftOut): { readonly what: string; readonly remedy: string } {
   const names = entry.names.length > 0 ? `: ${entry.names.join(', ')}${entry.count > entry.names.length ? ' …' : ''}` : '';
   return { what: `${describeLeftOutShort(entry)} left out${names}`, remedy: LEFT_OUT_REMEDIES[entry.kind] };
+}
+
+export function describeTraceProblem(problem: TraceProblem | { readonly kind: 'not-a-picture' }): string {
+  switch (problem.kind) {
+    case 'not-a-picture':
+      return 'This picture can’t be opened: it breaks off or is of a kind not known here. Save it again as PNG or JPEG.';
+    case 'empty-picture':
+      return 'Nothing but ground was found in the picture. Ask for one colour more, or keep the ground.';
+    case 'picture-too-large':
+      return `The picture has ${problem.pixels.toLocaleString('en')} pixels; up to ${problem.limit.toLocaleString('en')} are traced. Scale it down, then try again.`;
+    default:
+      return problem satisfies never;
+  }
 }
 
 export function describeLetterProblem(problem: LetterProblem): string {

@@ -3,6 +3,7 @@
 import { wrap, type Remote } from 'comlink';
 import type { LayerMaterials, MeasureProblem, PrepStep, ReadProblem } from '../core/artwork';
 import type { LetterOptions, LetterProblem } from '../core/artwork/lettering/letter';
+import type { TraceOptions, TraceProblem } from '../core/artwork/tracing/trace-image';
 import type { Result } from '../core/units';
 import type { PreparedFile } from '../views/views';
 import type { ArtworkWorker, FileWish, SetText, WrittenFile } from './artwork.worker';
@@ -49,3 +50,5 @@ export const letterInWorker = (input: { readonly text: string; readonly fontKey:
     fonts.add(input.fontKey);
     return await remote.letter(input.text, input.fontKey, bytes, input.options);
   }, signal);
+
+export const traceInWorker = (picture: Blob, options: TraceOptions, signal: AbortSignal): Promise<Result<string, TraceProblem | { readonly kind: 'not-a-picture' }>> => ask(async ({ remote }) => await remote.trace(picture, options), signal);

@@ -4,6 +4,7 @@ import { expose, transfer } from 'comlink';
 import { strToU8, zipSync } from 'fflate';
 import { findDots, inspectArtwork, makeCutLayer, prepareRead, proposeFirstSteps, readSvg, writeDxf, writeHpgl, writeSvg, type Artwork, type CutLayer, type LayerMaterials, type MeasureProblem, type PrepStep, type ReadProblem } from '../core/artwork';
 import { letter, openFont, writeLettering, type LetterFont, type LetterOptions, type LetterProblem } from '../core/artwork/lettering/letter';
+import { traceImage, TRACE_PIXEL_LIMIT, type TraceOptions, type TraceProblem } from '../core/artwork/tracing/trace-image';
 import { fail, succeed, type Result } from '../core/units';
 import type { PreparedFile } from '../views/views';
 
@@ -13,6 +14,9 @@ export type FileWish = { readonly baseName: string; readonly formats: readonly C
 export type WrittenFile = { readonly fileName: string; readonly bytes: Uint8Array<ArrayBuffer> };
 
 export type SetText = ReturnType<typeof writeLettering>;
+
+/** Edges get no truer from more pixels than this on the longer side. */
+const TRACED_SIDE_PX = 1000;
 
 let last: { readonly text: string; readonly artwork: Artwork } | null = null;
 const fonts = new Map<string, LetterFont>();
@@ -61,6 +65,20 @@ const artworkWorker = {
     const file = files.length === 1 ? only : { fileName: `${plainName(wish.baseName)}.zip`, bytes: zipSync(Object.fromEntries(files.map((entry) => [entry.fileName, entry.bytes]))) };
     const own = { fileName: file.fileName, bytes: new Uint8Array(file.bytes) };
     return transfer(succeed(own), [own.bytes.buffer]);
+  },
+
+  /** A PNG or JPEG traced to an SVG file; larger ones are scaled down first. */
+  async trace(picture: Blob, options: TraceOptions): Promise<Result<string, TraceProblem | { readonly kind: 'not-a-picture' }>> {
+    const bitmap = await createImageBitmap(picture).catch((error: unknown) => {
+      if (error instanceof DOMException) return null;
+      throw error;
+    });
+    if (!bitmap) return fail({ kind: 'not-a-picture' });
+    const scale = Math.min(1, TRACED_SIDE_PX / Math.max(bitmap.width, bitmap.height), Math.sqrt(TRACE_PIXEL_LIMIT / (bitmap.width * bitmap.height)));
+    const canvas = new OffscreenCanvas(Math.max(1, Math.round(bitmap.width * scale)), Math.max(1, Math.round(bitmap.height * scale)));
+    const context = canvas.getContext('2d')!;
+    context.drawImage(bitmap, 0, 0, canvas.width, canvas.height);
+    return traceImage(context.getImageData(0, 0, canvas.width, canvas.height), options);
   },
 
   /** Text as the SVG file that is kept of it. `fontBytes` may be left out once a font was sent. */

@@ -113,3 +113,33 @@ test('two windows: the second save of an artwork is told, and what was typed sta
   await expect(other.getByRole('alert')).toContainText('changed in another window');
   await expect(other.getByLabel('Name', { exact: true })).toHaveValue('Paw, small');
 });
+
+test('a picture is traced: colours, dirt and ground can be changed, and it is kept as a drawing', async ({ page }) => {
+  await open(page, `${server.address}/artwork/new`);
+  const png = await page.evaluate(async () => {
+    const canvas = new OffscreenCanvas(300, 200);
+    const context = canvas.getContext('2d')!;
+    context.fillStyle = '#ffffff';
+    context.fillRect(0, 0, 300, 200);
+    context.fillStyle = '#a5343c';
+    context.beginPath();
+    context.arc(110, 100, 70, 0, 7);
+    context.fill();
+    context.fillStyle = '#3f5e86';
+    context.fillRect(190, 40, 80, 120);
+    context.fillRect(20, 15, 3, 3);
+    return [...new Uint8Array(await (await canvas.convertToBlob({ type: 'image/png' })).arrayBuffer())];
+  });
+  await page.getByLabel('Drawing file').setInputFiles({ name: 'my badge.png', mimeType: 'image/png', buffer: Buffer.from(png) });
+  const layers = page.getByRole('region', { name: 'Layers' });
+  await expect(layers.getByRole('textbox')).toHaveCount(2);
+  await expect(layers).toContainText('1.'); // a path length in metres
+  await page.getByLabel('Traced to').click();
+  await page.getByRole('option', { name: '1 colour', exact: true }).click();
+  await expect(layers.getByRole('textbox')).toHaveCount(1);
+  await page.getByRole('button', { name: 'Keep this artwork' }).click();
+  await expect(page.getByRole('heading', { name: 'my badge' })).toBeVisible();
+  await open(page, `${server.address}/artwork/new`);
+  await page.getByLabel('Drawing file').setInputFiles({ name: 'broken.png', mimeType: 'image/png', buffer: Buffer.from('no picture') });
+  await expect(page.getByRole('alert')).toContainText('can’t be opened');
+});

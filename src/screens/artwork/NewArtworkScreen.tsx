@@ -2,7 +2,7 @@
 
 import Button from '@mui/material/Button';
 import LinearProgress from '@mui/material/LinearProgress';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { FILE_LIMIT_BYTES } from '../../core/artwork';
 import type { FrameView, VinylView } from '../../views/views';
 import { describeArtworkProblem } from '../../wording/problems';
@@ -13,6 +13,7 @@ import { proposeInWorker } from '../../workers/artwork-client';
 import { ArtworkDesk } from './ArtworkDesk';
 import { startDesk, toSteps, useDesk } from './desk-state';
 import { makeNameOf, toMaterials } from './layer-names';
+import { TRACE_START, TracePanel, useTraced } from './TracePanel';
 import { usePrepared } from './use-prepared';
 
 export function NewArtworkScreen({ frame, vinyls }: { frame: FrameView; vinyls: readonly VinylView[] }) {
@@ -35,14 +36,34 @@ function NewArtwork({ vinyls }: { vinyls: readonly VinylView[] }) {
   const { prepared, problem, busy } = usePrepared(drawing?.text ?? null, steps, materials);
   const nameOf = makeNameOf(state.names);
 
-  const take = async (blob: Blob, fileName: string) => {
-    setRefusal(null);
-    if (blob.size > FILE_LIMIT_BYTES) return setRefusal(describeArtworkProblem({ kind: 'file-too-large', bytes: blob.size, limitBytes: FILE_LIMIT_BYTES }));
-    const text = await blob.text();
+  const [picture, setPicture] = useState<File | Blob | null>(null);
+  const [pictureName, setPictureName] = useState('');
+  const [tracing, setTracing] = useState(TRACE_START);
+  const takeDrawing = async (text: string, fileName: string, blob: Blob) => {
     const first = await proposeInWorker(text);
     desk.reset({ ...startDesk(fileName.replace(/\.[^.]*$/, '').replace(/[-_]+/g, ' ') || 'Drawing', first.ok ? first.value : []), size: state.size });
     setDrawing({ text, fileName, blob });
   };
+  const take = async (blob: Blob, fileName: string) => {
+    setRefusal(null);
+    if (blob.size > FILE_LIMIT_BYTES) return setRefusal(describeArtworkProblem({ kind: 'file-too-large', bytes: blob.size, limitBytes: FILE_LIMIT_BYTES }));
+    if (/^image\/(png|jpeg|webp)$/.test(blob.type)) {
+      setPictureName(fileName);
+      return setPicture(blob);
+    }
+    setPicture(null);
+    await takeDrawing(await blob.text(), fileName, blob);
+  };
+  const latestDrawing = useRef(takeDrawing);
+  latestDrawing.current = takeDrawing;
+  // Another tracing of the same picture keeps the name, steps and size that were set meanwhile.
+  const traced = useCallback((svg: string, first: boolean) => {
+    const fileName = `${pictureName.replace(/\.[^.]*$/, '') || 'picture'}.svg`;
+    const blob = new Blob([svg], { type: 'image/svg+xml' });
+    if (first) void latestDrawing.current(svg, fileName, blob);
+    else setDrawing({ text: svg, fileName, blob });
+  }, [pictureName]);
+  const tracingState = useTraced(picture, tracing, traced);
   const latestTake = useRef(take);
   latestTake.current = take;
   useEffect(() => {
@@ -70,7 +91,7 @@ function NewArtwork({ vinyls }: { vinyls: readonly VinylView[] }) {
       setSaving(false);
     }
   };
-  const shown = refusal ?? (drawing ? problem : null);
+  const shown = refusal ?? tracingState.problem ?? (drawing ? problem : null);
   return (
     <>
       <div className="page-head">
@@ -81,7 +102,7 @@ function NewArtwork({ vinyls }: { vinyls: readonly VinylView[] }) {
           {prepared && drawing && <Button variant="contained" disabled={saving || busy || Boolean(problem) || !steps || state.name.trim() === ''} onClick={() => void keep()}>Keep this artwork</Button>}
         </div>
       </div>
-      <input ref={chooser} type="file" accept=".svg,image/svg+xml" className="visually-hidden" tabIndex={-1} aria-label="Drawing file" onChange={(event) => {
+      <input ref={chooser} type="file" accept=".svg,image/svg+xml,image/png,image/jpeg" className="visually-hidden" tabIndex={-1} aria-label="Drawing file" onChange={(event) => {
         const [file] = event.target.files ?? [];
         if (file) void take(file, file.name);
         event.target.value = '';
@@ -92,9 +113,10 @@ function NewArtwork({ vinyls }: { vinyls: readonly VinylView[] }) {
         const [file] = event.dataTransfer.files;
         if (file) void take(file, file.name);
       }}>
-        {drawing ? <span className="soft">Drop another drawing here, or paste one</span> : <><p style={{ margin: '0 0 6px', fontSize: '1.15rem' }}>Drop an SVG drawing here, or paste one</p><span className="soft">Up to 20 MB. Each fill colour becomes a layer. Nothing in the file is run, and nothing is fetched.</span></>}
+        {drawing ? <span className="soft">Drop another drawing here, or paste one</span> : <><p style={{ margin: '0 0 6px', fontSize: '1.15rem' }}>Drop an SVG drawing here, or paste one</p><span className="soft">Up to 20 MB. Each fill colour becomes a layer; a PNG or JPEG is traced. Nothing in the file is run, and nothing is fetched.</span></>}
       </div>
-      {busy && <LinearProgress aria-label="Measuring" />}
+      {(busy || tracingState.busy) && <LinearProgress aria-label={tracingState.busy ? 'Tracing' : 'Measuring'} />}
+      {picture && <TracePanel options={tracing} onChange={setTracing} />}
       {shown && <div className="notice bad" role="alert"><strong>{refusal && !problem ? 'Not taken' : 'Not measured'}</strong>{shown}</div>}
       {prepared && drawing && <ArtworkDesk desk={desk} file={prepared} text={drawing.text} vinyls={vinyls} nameOf={nameOf} />}
     </>

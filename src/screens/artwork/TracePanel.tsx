@@ -1,0 +1,55 @@
+// How a picture is traced: into how many colours, how smooth, and what counts as dirt.
+
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import { useEffect, useState } from 'react';
+import { describeTraceProblem } from '../../wording/problems';
+import { traceInWorker } from '../../workers/artwork-client';
+import type { TraceOptions } from '../../core/artwork/tracing/trace-image';
+
+export const TRACE_START: TraceOptions = { colours: 2, specklePixels: 12, smoothing: 0.5, withoutGround: true };
+const SMOOTHINGS = [[0, 'every edge'], [0.25, 'little'], [0.5, 'some'], [0.8, 'much'], [1, 'very soft']] as const;
+const SPECKLES = [0, 4, 12, 40, 120, 400];
+
+export function TracePanel({ options, onChange }: { options: TraceOptions; onChange: (options: TraceOptions) => void }) {
+  const set = (part: Partial<TraceOptions>) => onChange({ ...options, ...part });
+  return (
+    <section className="sheet" aria-label="Tracing">
+      <div className="fields" style={{ alignItems: 'center' }}>
+        <TextField select label="Traced to" value={options.colours} onChange={(event) => set({ colours: Number(event.target.value) })}>{[1, 2, 3, 4, 5, 6, 7, 8].map((count) => <MenuItem key={count} value={count}>{count} {count === 1 ? 'colour' : 'colours'}</MenuItem>)}</TextField>
+        <TextField select label="Smoothing" value={options.smoothing} onChange={(event) => set({ smoothing: Number(event.target.value) })}>{SMOOTHINGS.map(([value, name]) => <MenuItem key={value} value={value}>{name}</MenuItem>)}</TextField>
+        <TextField select label="Dirt is smaller than" value={options.specklePixels} onChange={(event) => set({ specklePixels: Number(event.target.value) })}>{SPECKLES.map((pixels) => <MenuItem key={pixels} value={pixels}>{pixels === 0 ? 'nothing is dirt' : `${pixels} pixels`}</MenuItem>)}</TextField>
+        <FormControlLabel control={<Checkbox checked={options.withoutGround} onChange={(_, withoutGround) => set({ withoutGround })} />} label="Leave out the ground" />
+      </div>
+    </section>
+  );
+}
+
+/** Traces in the worker whenever the picture or its options change. `onTraced` has to stay the same from render to render. */
+export function useTraced(picture: Blob | null, options: TraceOptions, onTraced: (svg: string, first: boolean) => void): { readonly problem: string | null; readonly busy: boolean } {
+  const [state, setState] = useState<{ problem: string | null; busy: boolean; of: Blob | null }>({ problem: null, busy: false, of: null });
+  const wish = JSON.stringify(options);
+  useEffect(() => {
+    if (!picture) return undefined;
+    const stop = new AbortController();
+    const timer = setTimeout(() => {
+      setState((before) => ({ ...before, busy: true }));
+      traceInWorker(picture, JSON.parse(wish) as TraceOptions, stop.signal).then(
+        (traced) => setState((before) => {
+          if (traced.ok) queueMicrotask(() => onTraced(traced.value, before.of !== picture));
+          return { problem: traced.ok ? null : describeTraceProblem(traced.problem), busy: false, of: traced.ok ? picture : before.of };
+        }),
+        (error: unknown) => {
+          if (!(error instanceof DOMException && error.name === 'AbortError')) throw error;
+        },
+      );
+    }, 100);
+    return () => {
+      clearTimeout(timer);
+      stop.abort();
+    };
+  }, [picture, wish, onTraced]);
+  return state;
+}
