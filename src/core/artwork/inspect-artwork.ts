@@ -91,7 +91,7 @@ function inspectDetail(artwork: ResolvedArtwork, materialOf: (key: string) => La
       if (!thinnest || thinnest.widthMm >= floorMm - FLOOR_SLACK_MM) return [];
       const safeWidthMm = Math.ceil((artwork.widthMm * floorMm) / thinnest.widthMm - WHOLE_SLACK_MM);
       const across = turnable ? Math.min(layer.box.width, layer.box.height) : layer.box.width;
-      const withinReach = usableMm === null || (across * safeWidthMm) / artwork.widthMm <= usableMm;
+      const withinReach = safeWidthMm <= artwork.widthMm * MOST_GROWTH && (usableMm === null || (across * safeWidthMm) / artwork.widthMm <= usableMm);
       return [{ kind, layer: layer.key, thinnestMm: thinnest.widthMm, floorMm, places, safeWidthMm, withinReach, remedies: withinReach ? [{ kind: 'size', widthMm: safeWidthMm }] : [] }];
     };
     return [...judge('thin-strokes', floor.strokeMm), ...judge('thin-gaps', floor.gapMm)];
@@ -102,6 +102,8 @@ function inspectDetail(artwork: ResolvedArtwork, materialOf: (key: string) => La
 const FLOOR_SLACK_MM = 0.01;
 /** So that rounding does not ask for a whole millimetre more. */
 const WHOLE_SLACK_MM = 0.1;
+/** Growing a design by more than this makes another thing of it: then another vinyl or drawing is the remedy. */
+const MOST_GROWTH = 3;
 
 function inspectLines(measurement: ArtworkMeasurement): readonly Finding[] {
   return measurement.layers.flatMap((layer): Finding[] => {

@@ -83,18 +83,18 @@ function flattenCubic(from: Point, curve: Extract<Segment, { kind: 'cubic' }>, p
   push(to);
 }
 
-/** A whole ellipse has as many steps as its length needs, and its corners a little outside, so that its area is exact. */
-const ELLIPSE_SHARE = 0.0015;
+/** Whole ellipses are flattened relative to their size, just finely enough that their area is right within 0.1 %. */
+const ELLIPSE_SHARE = 0.0004;
 
+/** Steps in multiples of four: the outermost points are on the line, so that its box is exact. */
 function flattenEllipse(arc: Extract<Segment, { kind: 'arc' }>): readonly Point[] {
   const radius = Math.hypot(arc.u.x, arc.u.y, arc.v.x, arc.v.y) / Math.SQRT2;
   if (radius === 0) return [arc.to];
   const tolerance = Math.max(FINEST_FLATTENING_MM, Math.min(FLATTENING_MM, radius * ELLIPSE_SHARE));
-  const steps = Math.max(8, Math.ceil(Math.PI / Math.acos(1 - Math.min(0.5, tolerance / radius))));
-  const angle = (2 * Math.PI) / steps;
-  const out = Math.sqrt(angle / Math.sin(angle));
+  const steps = Math.max(8, Math.ceil(Math.PI / Math.acos(1 - Math.min(0.5, tolerance / radius)) / 4) * 4);
+  const angle = ((2 * Math.PI) / steps) * Math.sign(arc.until - arc.from);
   return Array.from({ length: steps }, (_, index) => {
-    const [cosine, sine] = [Math.cos(arc.from + Math.sign(arc.until - arc.from) * index * angle) * out, Math.sin(arc.from + Math.sign(arc.until - arc.from) * index * angle) * out];
+    const cosine = Math.cos(arc.from + index * angle), sine = Math.sin(arc.from + index * angle);
     return { x: arc.centre.x + arc.u.x * cosine + arc.v.x * sine, y: arc.centre.y + arc.u.y * cosine + arc.v.y * sine };
   });
 }

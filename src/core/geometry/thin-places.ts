@@ -30,7 +30,11 @@ const FACING_COSINE = Math.cos((162 * Math.PI) / 180);
 const BALL_SLACK = 1e-3;
 /** The way along the edge from one side to the other, in widths, below which it is only a corner cut off. */
 const LEAST_WAY_ROUND = 1.25;
+/** The way round a right angle is one width; any shorter way goes round a blunter corner. */
+const CORNER_WAY = 1.02;
 const FIRST_CIRCLES = 6;
+/** Sides nearer than this touch, and a neck so thin parts two pieces: no knife leaves it standing. */
+const TOUCHING_MM = 0.03;
 
 /** Thickness of the material. Coordinates in mm; `underMm` decides which places are listed. Cost about n·log n. */
 export function findThinStrokes(pieces: readonly Piece[], underMm = 0): Thinness {
@@ -175,6 +179,8 @@ class Calliper {
       touched = near;
       qx = this.grid.nearX;
       qy = this.grid.nearY;
+      // Touched just round a corner: smaller balls there touch the same corner, and say nothing of a thickness.
+      if (this.ringOf[near] === this.ringOf[sample.edge] && this.wayRound(sample, { edge: near, x: qx, y: qy }) < 2 * radius * CORNER_WAY) return 'corner';
     }
     if (touched === -1) return limit >= widest ? 'corner' : 'wide';
     const cx = sample.x + nx * radius, cy = sample.y + ny * radius;
@@ -196,7 +202,7 @@ class Calliper {
     if (!settled) return 'corner';
     const sameRing = this.ringOf[a.edge] === this.ringOf[b.edge];
     // Followed into a tip, the two sides meet: that is a corner, whatever its angle.
-    if (width < 1e-5 || (sameRing && this.wayRound(a, b) < width * LEAST_WAY_ROUND)) return 'corner';
+    if (width < TOUCHING_MM || (sameRing && this.wayRound(a, b) < width * LEAST_WAY_ROUND)) return 'corner';
     return { widthMm: width, x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 };
   }
 

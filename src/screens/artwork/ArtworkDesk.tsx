@@ -34,11 +34,10 @@ export function ArtworkDesk({ desk, file, text, vinyls, nameOf }: Props) {
     <div className="cols" style={{ gridTemplateColumns: 'minmax(0, 1.56fr) minmax(0, 1fr)' }}>
       <div className="cols">
         <div className="sheet flush lifted">
-          {marks.length > 0 && <span className="seam-legend"><i className="mark stroke" />thin stroke <i className="mark gap" />narrow gap</span>}
           <SeamView picture={file.picture} colours={measurement.layers.map((layer) => vinylOf(layer.key)?.colourHex)} mirrored={handedness.map((entry) => entry.mirrored)} cutCaption={sides.join('; ')} name={state.name || 'drawing'} size={`${formatLength(measurement.widthMm, settings)} × ${formatLength(measurement.heightMm, settings)}`} height={330} marks={marks} widthMm={measurement.widthMm} weeding />
         </div>
         <LayerTable file={file} nameOf={nameOf} vinyls={vinyls} vinylIds={state.vinylIds} onRename={(key, name) => desk.change({ names: { ...state.names, [key]: name } })} onVinyl={(key, id) => desk.act({ vinylIds: { ...state.vinylIds, [key]: id } })} />
-        <p className="soft" style={{ margin: 0 }}>{measurement.chirality.chiral ? 'Mirrored and unmirrored, this drawing can be told apart' : 'Mirrored, this drawing looks the same'} ({Math.round(measurement.chirality.score * 1000) / 10} % of it falls on its mirror image). Chiral mirrors what the vinyl needs in any case.</p>
+        <p className="soft" style={{ margin: 0 }}>{marks.length > 0 && <span style={{ marginRight: 14, whiteSpace: 'nowrap' }}><i className="mark stroke" style={{ marginLeft: 0 }} />thin stroke<i className="mark gap" />narrow gap</span>}{measurement.chirality.chiral ? 'Mirrored and unmirrored, this drawing can be told apart' : 'Mirrored, this drawing looks the same'} ({Math.round(measurement.chirality.score * 1000) / 10} % of it falls on its mirror image). Chiral mirrors what the vinyl needs in any case.</p>
       </div>
       <div className="cols">
         <section className="sheet cols" aria-label="Size and name">

@@ -14,7 +14,7 @@ type Props = {
 export function LayerTable({ file, nameOf, vinyls, vinylIds, onRename, onVinyl }: Props) {
   const settings = useSettings();
   return (
-    <section className="sheet flush" aria-label="Layers" tabIndex={0} style={{ fontSize: '.86rem' }}>
+    <section className="sheet flush layer-table" aria-label="Layers" tabIndex={0} style={{ fontSize: '.86rem' }}>
       <table className="plain">
         <thead><tr><th>layer</th><th>cut from</th><th className="right">net</th><th className="right">path</th><th className="right">pieces</th><th className="right">cavities</th><th className="right">thinnest</th></tr></thead>
         <tbody>

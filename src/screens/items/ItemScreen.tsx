@@ -9,6 +9,7 @@ import { itemInput } from '../../core/input';
 import { decideHandedness } from '../../core/materials';
 import { formatLength, formatMoney } from '../../core/units';
 import type { FrameView, ItemEditorView, ItemView } from '../../views/views';
+import { describeLicenceCaution } from '../../wording/findings';
 import { describeHandedness } from '../../wording/stations';
 import { callApi, wordsOf } from '../shared/api';
 import { useSave } from '../shared/form';
@@ -76,6 +77,7 @@ function Item({ view }: { view: ItemEditorView }) {
     }
   };
   const handedness = vinyls[0] ? decideHandedness(vinyls[0].kind, { seenThrough: values.seenThrough }) : null;
+  const licenceCaution = artwork ? describeLicenceCaution(artwork.licence) : null;
   const ground = blank?.colours.find((colour) => colour.name === values.colourName)?.hex;
   return (
     <form noValidate onSubmit={save.submit}>
@@ -91,6 +93,7 @@ function Item({ view }: { view: ItemEditorView }) {
         </div>
       </div>
       {save.failure && <div className="notice bad" role="alert" style={{ marginBottom: 12 }}>{save.failure}</div>}
+      {licenceCaution && <div className="notice" style={{ marginBottom: 12 }}><strong>{artwork?.name}</strong>{licenceCaution} <a href={`/artwork/${artwork?.id}`}>Say whose it is</a></div>}
       <div className="cols" style={{ gridTemplateColumns: 'minmax(300px, .82fr) minmax(0, 1.7fr)' }}>
         <div className="cols">
           <section className="sheet flush lifted">

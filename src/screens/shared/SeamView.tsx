@@ -31,10 +31,19 @@ export function SeamView({ picture, colours, mirrored, cutCaption, size, name, h
     <div className={`seam ${side === 'both' ? '' : 'one'}`}>
       {side !== 'cut' && <figure style={ground ? { background: ground } : undefined}><figcaption style={tint}>as worn</figcaption><Picture picture={picture} colours={colours} label={`${name}, as worn`} maxHeight={height}>{circles}</Picture><span className="size" style={tint}>{size}</span></figure>}
       {side !== 'worn' && <figure className="cut"><figcaption>{map ? 'weeding map, ' : ''}as cut, {cutCaption}</figcaption><Picture picture={picture} colours={colours} mirrored={mirrored} label={`${name}, ${map ? 'weeding map, ' : ''}as cut, ${cutCaption}`} maxHeight={height} weeding={map}>{circles}</Picture>
-        <span className="seam-keys">{weeding && <button className="quiet" aria-pressed={map} onClick={() => setMap(!map)}>W weeding map</button>}<button className="quiet" onClick={cross} aria-label="Cross the seam">X crosses</button></span></figure>}
+        <span className="seam-keys">{map && <button className="quiet" onClick={() => printSeam(() => setSide('cut'))}>Print it</button>}{weeding && <button className="quiet" aria-pressed={map} onClick={() => setMap(!map)}>W weeding map</button>}<button className="quiet" onClick={cross} aria-label="Cross the seam">X crosses</button></span></figure>}
       {side === 'worn' && <span className="seam-keys alone"><button className="quiet" onClick={cross} aria-label="Cross the seam">X crosses</button></span>}
     </div>
   );
+}
+
+/** Prints the seam alone, as large as the paper; what else is on the page stays off it. */
+function printSeam(prepare: () => void): void {
+  prepare();
+  document.documentElement.setAttribute('data-print', 'seam');
+  window.addEventListener('afterprint', () => document.documentElement.removeAttribute('data-print'), { once: true });
+  // After the next frame the map stands there alone.
+  requestAnimationFrame(() => requestAnimationFrame(() => window.print()));
 }
 
 /** Ink or paper, whichever reads better on a ground of #rrggbb. */

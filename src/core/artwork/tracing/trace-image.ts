@@ -35,8 +35,8 @@ export function traceImage(pixels: Pixels, options: TraceOptions): Result<string
   if (shapes.length === 0) return fail({ kind: 'empty-picture' });
   const traced = topology(Object.fromEntries(shapes.map(({ label, geometry }) => [`c${label}`, geometry]))) as unknown as Parameters<typeof presimplify>[0];
   // Visvalingam's weight is the area a point adds, in square pixels.
-  const simple = simplify(presimplify(traced), 0.02 + options.smoothing * 0.9) as unknown as Topology;
-  const curves = simple.arcs.map((arc) => fitArc(arc, 0.25 + options.smoothing * 0.9));
+  const simple = simplify(presimplify(traced), 0.02 + options.smoothing * 2.2) as unknown as Topology;
+  const curves = simple.arcs.map((arc) => fitArc(arc, 0.25 + options.smoothing * 1.8));
   const paths = shapes.map(({ label }) => {
     const data = (simple.objects[`c${label}`]?.arcs ?? []).flatMap((polygon) => polygon.map((ring) => drawRing(ring, curves))).join('');
     return `<path fill="${flat.colours[label]}" fill-rule="evenodd" d="${data}"/>`;
