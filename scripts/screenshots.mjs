@@ -6,13 +6,23 @@ import { chromium } from '@playwright/test';
 import { root } from './prepare.mjs';
 
 const address = `http://localhost:${process.env.PORT ?? 4321}`;
-const views = { today: '/', orders: '/orders', order: '/orders/6', artwork: '/artwork/3', item: '/items/1', bench: '/bench/press', shelf: '/shelf', shop: '/shop' };
+const views = { today: '/', orders: '/orders', order: '/orders/6', artwork: '/artwork/2', weeding: '/artwork/3', lettering: '/artwork/letter', item: '/items/1', bench: '/bench/press', shelf: '/shelf', shop: '/shop' };
+/** What a person does first on some views. */
+const before = {
+  weeding: (page) => page.keyboard.press('w'),
+  lettering: async (page) => {
+    await page.getByLabel('Words').fill('Fennmere\nRowing Crew');
+    await page.getByRole('img', { name: /as worn/ }).waitFor();
+  },
+};
 const folder = join(root, 'docs', 'screenshots');
 mkdirSync(folder, { recursive: true });
 const browser = await chromium.launch({ executablePath: process.env.CHIRAL_CHROMIUM ?? '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'] });
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
 for (const [name, path] of Object.entries(views)) {
   await page.goto(address + path, { waitUntil: 'networkidle' });
+  await before[name]?.(page);
+  await page.waitForTimeout(1500);
   await page.screenshot({ path: join(folder, `${name}.png`) });
   console.log(`docs/screenshots/${name}.png`);
 }
