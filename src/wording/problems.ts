@@ -18,7 +18,7 @@ export function describeArtworkProblem(problem: ReadProblem | MeasureProblem): s
     case 'file-too-large':
       return `The file has ${megabytes(problem.bytes)}; up to ${megabytes(problem.limitBytes)} are read. Remove pictures and hidden layers from it, then export again.`;
     case 'not-svg':
-      return `This is not an SVG drawing: it begins with ${problem.found || 'nothing readable'}. Export it from your drawing program as SVG.`;
+      return `This is not an SVG drawing: it begins with ${problem.found || 'nothing readable'}. Export it from your drawing program as SVG or DXF.`;
     case 'broken-file':
       return `The file breaks off or is damaged at line ${problem.line}, column ${problem.column}: ${problem.detail}. Export it again; if it came by mail, ask for it once more.`;
     case 'forbidden-entity':

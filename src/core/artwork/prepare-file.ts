@@ -6,7 +6,7 @@ import { measureResolved, type ArtworkMeasurement } from './measure-artwork';
 import { drawPicture, type ArtworkPicture } from './picture';
 import { prepareLayers } from './prepare/prepare-layers';
 import { proposeFirstSteps, type PrepStep } from './prepare/steps';
-import { readSvg } from './read-svg';
+import { readDrawing } from './read-drawing';
 import type { ResolvedArtwork } from './resolve-artwork';
 
 export type PreparedFacts = { readonly measurement: ArtworkMeasurement; readonly picture: ArtworkPicture; readonly leftOut: readonly LeftOut[]; readonly gradients: number; readonly sizeStated: boolean };
@@ -14,7 +14,7 @@ export type Prepared = { readonly facts: PreparedFacts; readonly resolved: Resol
 
 /** `steps` null: those that the drawing needs at once, at `widthMm`. */
 export function prepareFile(text: string, steps: readonly PrepStep[] | null, widthMm: number): Result<Prepared, ReadProblem | MeasureProblem> {
-  const artwork = readSvg(text);
+  const artwork = readDrawing(text);
   return artwork.ok ? prepareRead(artwork.value, steps ?? [{ kind: 'size', widthMm, on: true }, ...proposeFirstSteps(artwork.value)]) : artwork;
 }
 

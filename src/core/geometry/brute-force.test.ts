@@ -81,12 +81,10 @@ describe('regions', () => {
   });
 
   it('a stroke is as wide as its pen everywhere', () => {
-    fc.assert(fc.property(fc.array(fc.tuple(whole(0, 60), whole(0, 60)), { minLength: 2, maxLength: 6 }), fc.integer({ min: 2, max: 6 }), (places, widthMm) => {
-      const line = places.map(([x, y]) => ({ x, y })).filter((point, index, all) => index === 0 || point.x !== all[index - 1]!.x || point.y !== all[index - 1]!.y);
-      if (line.length < 2) return;
-      const band = strokeLine(line, false, { widthMm, join: 'round', cap: 'round', miterLimit: 4 });
-      const { thinnest } = findThinStrokes(splitPieces(band));
-      expect(thinnest!.widthMm).toBeGreaterThan(widthMm - 0.06);
-    }), { numRuns: 60 });
+    // Far enough apart that no two stretches of the line come near each other.
+    fc.assert(fc.property(fc.array(whole(0, 30), { minLength: 2, maxLength: 6 }), fc.integer({ min: 2, max: 6 }), (heights, widthMm) => {
+      const band = strokeLine(heights.map((y, index) => ({ x: index * 40, y })), false, { widthMm, join: 'round', cap: 'round', miterLimit: 4 });
+      expect(Math.abs(findThinStrokes(splitPieces(band)).thinnest!.widthMm - widthMm)).toBeLessThan(0.06);
+    }), { numRuns: 80 });
   });
 });

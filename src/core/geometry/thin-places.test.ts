@@ -24,6 +24,8 @@ describe('the thinnest stroke', () => {
     ['a cross: its arm', pieces(polygon([8, 0], [11, 0], [11, 8], [19, 8], [19, 11], [11, 11], [11, 19], [8, 19], [8, 11], [0, 11], [0, 8], [8, 8])), 3],
     ['an E: its arms', pieces(polygon([0, 0], [30, 0], [30, 4], [8, 4], [8, 24], [26, 24], [26, 28], [8, 28], [8, 48], [30, 48], [30, 52], [0, 52])), 4],
     ['an hourglass: its waist', pieces(hourglass), 2],
+    ['a plate with a small hole near its edge: what is left between', pieces(box(0, 0, 60, 60), circle(8, 30, 1.5)), 6.5],
+    ['a lattice: its thinnest bar', pieces(box(0, 0, 50, 50), box(3, 3, 20, 44), box(24.6, 3, 22, 44)), 1.6],
     ['a triangle: the circle in it', pieces(polygon([0, 0], [40, 0], [20, 30])), 21.36],
     ['two discs: the smaller', pieces(circle(0, 0, 4), circle(30, 0, 1.1)), 2.2],
   ])('%s', (_, shape, expected) => near(findThinStrokes(shape).thinnest?.widthMm, expected));

@@ -28,6 +28,7 @@ const MOST_SAMPLES = 12_000;
 const FACING_COSINE = Math.cos((162 * Math.PI) / 180);
 /** A ball counts as free when nothing reaches further into it than this share of its radius: flattened curves do. */
 const BALL_SLACK = 1e-3;
+const SETTLED_SLACK = 0.02;
 /** The way along the edge from one side to the other, in widths, below which it is only a corner cut off. */
 const LEAST_WAY_ROUND = 1.25;
 /** The way round a right angle is one width; any shorter way goes round a blunter corner. */
@@ -38,7 +39,10 @@ const TOUCHING_MM = 0.03;
 
 /** Thickness of the material. Coordinates in mm; `underMm` decides which places are listed. Cost about n·log n. */
 export function findThinStrokes(pieces: readonly Piece[], underMm = 0): Thinness {
-  const rings = pieces.flatMap((piece, index) => [{ ring: piece.outer, inside: 1, group: index }, ...piece.cavities.map((ring) => ({ ring, inside: -1, group: index }))]);
+  const rings = pieces.flatMap((piece, index) => {
+    const widest = leastExtent(piece.outer);
+    return [{ ring: piece.outer, inside: 1, group: index, widest }, ...piece.cavities.map((ring) => ({ ring, inside: -1, group: index, widest }))];
+  });
   return new Calliper(rings, underMm).measure((group) => {
     const piece = pieces[group]!;
     return inscribe([piece.outer, ...piece.cavities]);
@@ -48,7 +52,7 @@ export function findThinStrokes(pieces: readonly Piece[], underMm = 0): Thinness
 /** Width of the gaps: between pieces, across slots and inside cavities. */
 export function findThinGaps(pieces: readonly Piece[], underMm = 0): Thinness {
   let group = 0;
-  const rings = pieces.flatMap((piece) => [{ ring: piece.outer, inside: -1, group: -1 }, ...piece.cavities.map((ring) => ({ ring, inside: 1, group: group++ }))]);
+  const rings = pieces.flatMap((piece) => [{ ring: piece.outer, inside: -1, group: -1, widest: Infinity }, ...piece.cavities.map((ring) => ({ ring, inside: 1, group: group++, widest: leastExtent(ring) }))]);
   const cavities = pieces.flatMap((piece) => piece.cavities);
   return new Calliper(rings, underMm).measure((index) => inscribe([cavities[index]!]));
 }
@@ -61,7 +65,12 @@ function inscribe(rings: readonly Polyline[]): ThinPlace | null {
   return { widthMm: 2 * (found as unknown as { distance: number }).distance, x: found[0]!, y: found[1]! };
 }
 
-type Ring = { readonly ring: Polyline; readonly inside: number; readonly group: number };
+type Ring = { readonly ring: Polyline; readonly inside: number; readonly group: number; readonly widest: number };
+
+function leastExtent(ring: Polyline): number {
+  const box = boundPoints([ring]);
+  return box ? Math.min(box.width, box.height) * 1.001 : 0;
+}
 type Place = { readonly edge: number; readonly x: number; readonly y: number };
 /** A place on an edge and the direction looked in, of length 1. */
 type Look = Place & { readonly nx: number; readonly ny: number };
@@ -89,8 +98,7 @@ class Calliper {
     const vertices = rings.reduce((sum, { ring }) => sum + ring.length, 0);
     const coarser = Math.max(1, vertices / 3 / MOST_SAMPLES);
     for (const ring of rings) {
-      const own = ring.group >= 0 ? boundPoints([ring.ring]) : null;
-      this.widest.push(own ? Math.min(own.width, own.height) * 1.001 : reach);
+      this.widest.push(Math.min(ring.widest, reach));
       this.addRing(ring, (total / Math.min(STRETCHES.most, Math.max(STRETCHES.least, vertices))) * coarser, TURN_STEP * coarser);
     }
     this.grid = new EdgeGrid(Float64Array.from(this.x1), Float64Array.from(this.y1), Float64Array.from(this.x2), Float64Array.from(this.y2));
@@ -203,7 +211,17 @@ class Calliper {
     const sameRing = this.ringOf[a.edge] === this.ringOf[b.edge];
     // Followed into a tip, the two sides meet: that is a corner, whatever its angle.
     if (width < TOUCHING_MM || (sameRing && this.wayRound(a, b) < width * LEAST_WAY_ROUND)) return 'corner';
-    return { widthMm: width, x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 };
+    if (!this.facesInward(a, b) || !this.facesInward(b, a)) return 'corner';
+    const x = (a.x + b.x) / 2, y = (a.y + b.y) / 2;
+    // Walked past something that lies between them, or out of sight of each other round a corner.
+    return this.grid.findNearest(x, y, (width / 2) * (1 - SETTLED_SLACK)) === -1 ? { widthMm: width, x, y } : 'corner';
+  }
+
+  /** From the edge at `from`, `to` lies on the side looked at. */
+  private facesInward(from: Place, to: Place): boolean {
+    const { x1, y1, x2, y2 } = this.grid;
+    const dx = x2[from.edge]! - x1[from.edge]!, dy = y2[from.edge]! - y1[from.edge]!;
+    return dx * (to.y - from.y) - dy * (to.x - from.x) > -1e-9;
   }
 
   /** The place near `from` on the same ring that is closest to (x, y): goes on while it comes nearer. */

@@ -11,7 +11,7 @@ import type { LetterOptions } from '../../core/artwork/lettering/letter';
 import { formatLength } from '../../core/units';
 import type { FrameView } from '../../views/views';
 import { describeLetterProblem } from '../../wording/problems';
-import { letterInWorker, type SetText } from '../../workers/artwork-client';
+import { letterInWorker, type SetText } from '../../workers/source-client';
 import { callApi, wordsOf } from '../shared/api';
 import { Frame } from '../shared/Frame';
 import { SeamView } from '../shared/SeamView';

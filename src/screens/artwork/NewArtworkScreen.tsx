@@ -102,7 +102,7 @@ function NewArtwork({ vinyls }: { vinyls: readonly VinylView[] }) {
           {prepared && drawing && <Button variant="contained" disabled={saving || busy || Boolean(problem) || !steps || state.name.trim() === ''} onClick={() => void keep()}>Keep this artwork</Button>}
         </div>
       </div>
-      <input ref={chooser} type="file" accept=".svg,image/svg+xml,image/png,image/jpeg" className="visually-hidden" tabIndex={-1} aria-label="Drawing file" onChange={(event) => {
+      <input ref={chooser} type="file" accept=".svg,.dxf,image/svg+xml,image/png,image/jpeg" className="visually-hidden" tabIndex={-1} aria-label="Drawing file" onChange={(event) => {
         const [file] = event.target.files ?? [];
         if (file) void take(file, file.name);
         event.target.value = '';
@@ -113,7 +113,7 @@ function NewArtwork({ vinyls }: { vinyls: readonly VinylView[] }) {
         const [file] = event.dataTransfer.files;
         if (file) void take(file, file.name);
       }}>
-        {drawing ? <span className="soft">Drop another drawing here, or paste one</span> : <><p style={{ margin: '0 0 6px', fontSize: '1.15rem' }}>Drop an SVG drawing here, or paste one</p><span className="soft">Up to 20 MB. Each fill colour becomes a layer; a PNG or JPEG is traced. Nothing in the file is run, and nothing is fetched.</span></>}
+        {drawing ? <span className="soft">Drop another drawing here, or paste one</span> : <><p style={{ margin: '0 0 6px', fontSize: '1.15rem' }}>Drop an SVG or DXF drawing here, or paste one</p><span className="soft">Up to 20 MB. Each fill colour becomes a layer; a PNG or JPEG is traced. Nothing in the file is run, and nothing is fetched.</span></>}
       </div>
       {(busy || tracingState.busy) && <LinearProgress aria-label={tracingState.busy ? 'Tracing' : 'Measuring'} />}
       {picture && <TracePanel options={tracing} onChange={setTracing} />}

@@ -6,7 +6,7 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { useEffect, useState } from 'react';
 import { describeTraceProblem } from '../../wording/problems';
-import { traceInWorker } from '../../workers/artwork-client';
+import { traceInWorker } from '../../workers/source-client';
 import type { TraceOptions } from '../../core/artwork/tracing/trace-image';
 
 export const TRACE_START: TraceOptions = { colours: 2, specklePixels: 12, smoothing: 0.5, withoutGround: true };

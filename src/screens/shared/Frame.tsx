@@ -16,7 +16,8 @@ import { VIEWS, type ViewName } from './view-list';
 
 const FindDialog = lazy(() => import('./FindDialog'));
 const HelpSheet = lazy(() => import('./HelpSheet'));
-const queryClient = new QueryClient({ defaultOptions: { queries: { refetchOnWindowFocus: true, retry: 1, staleTime: 0, refetchOnMount: false } } });
+/** A new one for each page: on the server, one that lived on would show what an earlier request was answered. */
+const makeQueryClient = () => new QueryClient({ defaultOptions: { queries: { refetchOnWindowFocus: true, retry: 1, staleTime: 0, refetchOnMount: false } } });
 
 const modeStorage = () => ({
   get: (fallback: string) => (typeof document === 'undefined' ? fallback : (/(?:^|; )theme=(light|dark)/.exec(document.cookie)?.[1] ?? fallback)),
@@ -30,6 +31,7 @@ type FrameProps = { readonly frame: FrameView; readonly current: ViewName; reado
 
 export function Frame(props: FrameProps) {
   const keyList = useRef(new Map<string, readonly KeyBinding[]>());
+  const [queryClient] = useState(makeQueryClient);
   return (
     <QueryClientProvider client={queryClient}>
       <ThemeProvider theme={theme} defaultMode="system" storageManager={({ key }) => (key.includes('mode') ? modeStorage() : { get: (fallback: string) => fallback, set: () => undefined, subscribe: () => () => undefined })}>
