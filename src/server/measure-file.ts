@@ -2,7 +2,7 @@
 
 import { join } from 'node:path';
 import { Worker } from 'node:worker_threads';
-import { FILE_LIMIT_BYTES, type MeasureProblem, type PrepStep, type ReadProblem } from '../core/artwork';
+import { decodeText, FILE_LIMIT_BYTES, type MeasureProblem, type PrepStep, type ReadProblem } from '../core/artwork';
 import type { Result } from '../core/units';
 import type { MeasuredFile } from '../views/views';
 import { describeArtworkProblem } from '../wording/problems';
@@ -21,11 +21,6 @@ export async function measureFile(bytes: Uint8Array, wish: MeasureWish): Promise
   const result = await runInThread(decodeText(bytes), wish);
   if (!result.ok) throw new ShopError('unreadable', describeArtworkProblem(result.problem), 'file');
   return result.value;
-}
-
-function decodeText(bytes: Uint8Array): string {
-  const utf16 = bytes[0] === 0xff && bytes[1] === 0xfe ? 'utf-16le' : bytes[0] === 0xfe && bytes[1] === 0xff ? 'utf-16be' : null;
-  return new TextDecoder(utf16 ?? 'utf-8').decode(bytes);
 }
 
 function runInThread(text: string, wish: MeasureWish): Promise<Result<MeasuredFile, ReadProblem | MeasureProblem>> {

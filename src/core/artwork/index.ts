@@ -1,6 +1,7 @@
 // Reading drawings and measuring them.
 export * from './artwork';
 export { readSvg } from './read-svg';
+export { decodeText } from './decode-text';
 export { readDrawing } from './read-drawing';
 export { SEGMENT_LIMIT } from './flat-layers';
 export { resolveArtwork, type ArtworkSize, type ResolvedArtwork, type ResolvedLayer, type ResolveOptions } from './resolve-artwork';

@@ -4,6 +4,7 @@ import { computeLength, computeRegionArea, computeRingArea, countSharpCorners, f
 import { succeed, type Result } from '../units';
 import type { Artwork, MeasureProblem } from './artwork';
 import { computeChirality, type Chirality } from './chirality';
+import { computeSafeWidth, DETAIL_CLASSES, DETAIL_FLOORS, type DetailClass } from './detail-floors';
 import { findDoubledContours } from './doubled-contours';
 import { resolveArtwork, type ArtworkSize, type ResolvedArtwork, type ResolvedLayer, type ResolveOptions } from './resolve-artwork';
 
@@ -49,6 +50,8 @@ export type ArtworkMeasurement = {
   /** Where a later layer lies over an earlier one. */
   readonly overlaps: readonly ColourOverlap[];
   readonly chirality: Chirality;
+  /** The width from which each class of material holds every detail, mm; null where nothing limits it. The same at any size. */
+  readonly safeWidthsMm: Readonly<Record<DetailClass, number | null>>;
   /** Which way of measuring it was: figures of another edition are measured anew. */
   readonly edition: number;
 };
@@ -69,9 +72,12 @@ export function measureArtwork(artwork: Artwork, size: ArtworkSize, options: Res
 }
 
 export function measureResolved(artwork: ResolvedArtwork): ArtworkMeasurement {
+  const layers = artwork.layers.map(measureLayer);
+  const safeWidthOf = (name: DetailClass) => computeSafeWidth({ widthMm: artwork.widthMm, layers }, DETAIL_FLOORS[name]);
   return {
-    widthMm: artwork.widthMm, heightMm: artwork.heightMm, layers: artwork.layers.map(measureLayer), segments: artwork.segments, strokesApart: artwork.strokesApart,
+    widthMm: artwork.widthMm, heightMm: artwork.heightMm, layers, segments: artwork.segments, strokesApart: artwork.strokesApart,
     overlaps: findOverlaps(artwork.layers), chirality: computeChirality(artwork.layers), edition: MEASUREMENT_EDITION,
+    safeWidthsMm: Object.fromEntries(DETAIL_CLASSES.map((name) => [name, safeWidthOf(name)])) as Record<DetailClass, number | null>,
   };
 }
 

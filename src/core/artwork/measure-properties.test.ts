@@ -78,3 +78,10 @@ it.each(CLOSED_FORMS)('closed form: $name', ({ body, widthMm, area, length, piec
   expect([layer!.pieces, layer!.cavities]).toEqual([pieces, cavities]);
   if (thinnest !== null) expect(Math.abs(layer!.thinnestStroke!.widthMm - thinnest)).toBeLessThan(Math.max(0.05, thinnest * 0.02));
 });
+
+it('tells for each class of material the width from which it holds, the same at whatever size it was measured', () => {
+  const lattice = `<svg ${NS} viewBox="0 0 100 100"><path fill-rule="evenodd" d="M0 0H100V50H0zM5 5V45H48V5zM50 5V45H95V5z"/></svg>`; // bars of 5 and 2, windows of 43 and 45
+  const widths = measure(lattice, 100).safeWidthsMm;
+  expect([widths.smooth, widths.textured, widths.puff, widths['premium-adhesive'], widths['budget-adhesive']].map((width) => Math.round(width!))).toEqual([50, 110, 150, 40, 100]);
+  expect(measure(lattice, 30).safeWidthsMm.textured).toBeCloseTo(110, 0);
+});

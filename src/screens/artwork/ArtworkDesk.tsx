@@ -18,9 +18,9 @@ import { LayerTable } from './LayerTable';
 import { SizeFields } from './SizeFields';
 import { StepList } from './StepList';
 
-type Props = { readonly desk: Desk; readonly file: PreparedFile; readonly text: string | null; readonly vinyls: readonly VinylView[]; readonly nameOf: (layer: string) => string };
+type Props = { readonly desk: Desk; readonly file: PreparedFile; /** The findings are those of what is shown. */ readonly checked: boolean; readonly text: string | null; readonly vinyls: readonly VinylView[]; readonly nameOf: (layer: string) => string };
 
-export function ArtworkDesk({ desk, file, text, vinyls, nameOf }: Props) {
+export function ArtworkDesk({ desk, file, checked, text, vinyls, nameOf }: Props) {
   const settings = useSettings();
   const { state } = desk;
   const { measurement } = file;
@@ -47,7 +47,7 @@ export function ArtworkDesk({ desk, file, text, vinyls, nameOf }: Props) {
             <TextField select label="Whose drawing" value={state.licence} onChange={(event) => desk.change({ licence: event.target.value as Licence })}>{LICENCES.map((licence) => <MenuItem key={licence} value={licence}>{LICENCE_NAMES[licence]}</MenuItem>)}</TextField>
           </div>
         </section>
-        <Checks findings={file.findings} leftOut={file.leftOut} gradients={file.gradients} sizeStated={file.sizeStated} licence={state.licence} nameOf={nameOf} onTake={desk.take} />
+        <Checks checked={checked} findings={file.findings} leftOut={file.leftOut} gradients={file.gradients} sizeStated={file.sizeStated} licence={state.licence} nameOf={nameOf} onTake={desk.take} />
         <StepList steps={state.steps} prepared={file} nameOf={nameOf} onChange={(next) => desk.act({ steps: next })} onUndo={desk.undo} />
         <GiveOut text={text} steps={steps} baseName={state.name} layers={measurement.layers.map((layer, index) => ({ key: layer.key, name: nameOf(layer.key), mirrored: handedness[index]!.mirrored }))} />
       </div>

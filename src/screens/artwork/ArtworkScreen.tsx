@@ -6,7 +6,8 @@ import { enqueueSnackbar } from 'notistack';
 import { useMemo, useState } from 'react';
 import type { ArtworkView, FrameView, PreparedFile, VinylView } from '../../views/views';
 import { describeVerdict } from '../../wording/findings';
-import { callApi, wordsOf } from '../shared/api';
+import { decodeText } from '../../core/artwork';
+import { ApiError, callApi, wordsOf } from '../shared/api';
 import { Frame } from '../shared/Frame';
 import { useSettings } from '../shared/settings';
 import { ArtworkDesk } from './ArtworkDesk';
@@ -27,7 +28,7 @@ function Artwork({ artwork, vinyls }: { artwork: ArtworkView; vinyls: readonly V
   const desk = useDesk(openDesk(artwork));
   const { state } = desk;
   const path = `/api/artwork/${artwork.id}`;
-  const original = useQuery({ queryKey: ['original', artwork.id], queryFn: async () => (await fetch(`${path}/original`)).text(), staleTime: Infinity, refetchOnMount: true });
+  const original = useQuery({ queryKey: ['original', artwork.id], queryFn: () => fetchOriginal(`${path}/original`), staleTime: Infinity, refetchOnMount: true });
   const steps = toSteps(state);
   const materials = useMemo(() => toMaterials(state.vinylIds, vinyls, settings.shop.figures), [state.vinylIds, vinyls, settings.shop.figures]);
   const { prepared, problem, busy } = usePrepared(original.data ?? null, steps, materials);
@@ -70,10 +71,18 @@ function Artwork({ artwork, vinyls }: { artwork: ArtworkView; vinyls: readonly V
           {!changed && <Button variant="contained" href={`/items/new?artwork=${artwork.id}`}>Reckon an item with it</Button>}
         </div>
       </div>
-      {(failure ?? problem) && <div className="notice bad" role="alert">{failure ?? problem}</div>}
-      <ArtworkDesk desk={desk} file={file} text={original.data ?? null} vinyls={vinyls} nameOf={nameOf} />
+      {(failure ?? problem ?? (original.isError ? UNFETCHED : null)) && <div className="notice bad" role="alert">{failure ?? problem ?? UNFETCHED}</div>}
+      <ArtworkDesk desk={desk} file={file} checked={prepared !== null} text={original.data ?? null} vinyls={vinyls} nameOf={nameOf} />
     </>
   );
+}
+
+const UNFETCHED = 'The original could not be fetched, so nothing can be checked or changed now. What was measured is still shown: reload the page to try again.';
+
+async function fetchOriginal(path: string): Promise<string> {
+  const response = await fetch(path);
+  if (!response.ok) throw new ApiError('failed', 'The original could not be fetched.');
+  return decodeText(new Uint8Array(await response.arrayBuffer()));
 }
 
 /** What saving sends, to tell whether anything has changed. */

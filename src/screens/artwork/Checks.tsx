@@ -6,14 +6,14 @@ import { describeFinding, describeLicenceCaution, describeRemedy } from '../../w
 import { describeLeftOut } from '../../wording/problems';
 import { useSettings } from '../shared/settings';
 
-type Props = { readonly findings: readonly Finding[]; readonly leftOut: readonly LeftOut[]; readonly gradients: number; readonly sizeStated: boolean; readonly licence: Licence; readonly nameOf: (layer: string) => string; readonly onTake: (step: StepAction) => void };
+type Props = { readonly checked: boolean; readonly findings: readonly Finding[]; readonly leftOut: readonly LeftOut[]; readonly gradients: number; readonly sizeStated: boolean; readonly licence: Licence; readonly nameOf: (layer: string) => string; readonly onTake: (step: StepAction) => void };
 
-export function Checks({ findings, leftOut, gradients, sizeStated, licence, nameOf, onTake }: Props) {
+export function Checks({ checked, findings, leftOut, gradients, sizeStated, licence, nameOf, onTake }: Props) {
   const settings = useSettings();
   const caution = describeLicenceCaution(licence);
   return (
     <section className="sheet" aria-label="Checks">
-      <h2 style={{ margin: '0 0 6px' }}>{findings.length === 0 ? 'Nothing stands in the way' : `${findings.length} ${findings.length === 1 ? 'thing' : 'things'} to mend`}</h2>
+      <h2 style={{ margin: '0 0 6px' }}>{!checked ? 'Not checked yet' : findings.length === 0 ? 'Nothing stands in the way' : `${findings.length} ${findings.length === 1 ? 'thing' : 'things'} to mend`}</h2>
       <ul className="checks">
         {findings.map((finding, index) => {
           const words = describeFinding(finding, nameOf, settings);

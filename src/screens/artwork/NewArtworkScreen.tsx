@@ -3,7 +3,7 @@
 import Button from '@mui/material/Button';
 import LinearProgress from '@mui/material/LinearProgress';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import { FILE_LIMIT_BYTES } from '../../core/artwork';
+import { decodeText, FILE_LIMIT_BYTES } from '../../core/artwork';
 import type { FrameView, VinylView } from '../../views/views';
 import { describeArtworkProblem } from '../../wording/problems';
 import { callApi, wordsOf } from '../shared/api';
@@ -52,7 +52,7 @@ function NewArtwork({ vinyls }: { vinyls: readonly VinylView[] }) {
       return setPicture(blob);
     }
     setPicture(null);
-    await takeDrawing(await blob.text(), fileName, blob);
+    await takeDrawing(decodeText(new Uint8Array(await blob.arrayBuffer())), fileName, blob);
   };
   const latestDrawing = useRef(takeDrawing);
   latestDrawing.current = takeDrawing;
@@ -118,7 +118,7 @@ function NewArtwork({ vinyls }: { vinyls: readonly VinylView[] }) {
       {(busy || tracingState.busy) && <LinearProgress aria-label={tracingState.busy ? 'Tracing' : 'Measuring'} />}
       {picture && <TracePanel options={tracing} onChange={setTracing} />}
       {shown && <div className="notice bad" role="alert"><strong>{refusal && !problem ? 'Not taken' : 'Not measured'}</strong>{shown}</div>}
-      {prepared && drawing && <ArtworkDesk desk={desk} file={prepared} text={drawing.text} vinyls={vinyls} nameOf={nameOf} />}
+      {prepared && drawing && <ArtworkDesk desk={desk} file={prepared} checked text={drawing.text} vinyls={vinyls} nameOf={nameOf} />}
     </>
   );
 }
