@@ -27,6 +27,12 @@ describe('few colours', () => {
     expect([...flattenColours(paint(['r.-r'], COLOURS), 1).labels].map((label) => label === EMPTY)).toEqual([false, true, true, false]);
   });
 
+  it('stay within black and white, also those that median cut makes up for no pixel', () => {
+    const pixels = [[248, 96, 0], [248, 96, 0], [0, 184, 0], [0, 0, 0], [0, 0, 1], [144, 0, 0]];
+    const { colours } = flattenColours({ width: 6, height: 1, data: Uint8ClampedArray.from(pixels.flatMap((pixel) => [...pixel, 255])) }, 4);
+    for (const colour of colours) expect(colour).toMatch(/^#[0-9a-f]{6}$/);
+  });
+
   it('are never more than asked for, whatever the pixels', () => {
     fc.assert(fc.property(fc.integer({ min: 1, max: 8 }), fc.array(fc.tuple(fc.nat(255), fc.nat(255), fc.nat(255)), { minLength: 1, maxLength: 200 }), (count, pixels) => {
       const { colours, labels } = flattenColours({ width: pixels.length, height: 1, data: Uint8ClampedArray.from(pixels.flatMap((pixel) => [...pixel, 255])) }, count);

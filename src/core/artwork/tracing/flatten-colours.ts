@@ -55,7 +55,8 @@ function findNearest(colours: readonly Colour[], [r, g, b]: Colour): number {
   return best;
 }
 
-const toHex = (colour: Colour): string => `#${colour.map((value) => Math.round(value).toString(16).padStart(2, '0')).join('')}`;
+/** Median cut can give a colour a shade beyond white where no pixel has it. */
+const toHex = (colour: Colour): string => `#${colour.map((value) => Math.min(255, Math.max(0, Math.round(value))).toString(16).padStart(2, '0')).join('')}`;
 
 /** Patches of one colour smaller than `underPixels` take the colour that surrounds them most. */
 export function removeSpeckles(picture: FlatPicture, underPixels: number): FlatPicture {
