@@ -1,3 +1,4 @@
+import { MEASUREMENT_EDITION } from '../core/artwork';
 import { join } from 'node:path';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { minor } from '../core/units';
@@ -13,7 +14,7 @@ import { findWork, insertWork, loadRunningWork, loadWorkOnParts, loadWorkSince, 
 let db: Database;
 let ids: { vinyl: number; sticky: number; blank: number; artwork: number; item: number };
 const QUOTE: LineQuote = { quantity: 2, cash: 100, full: 200, withRisk: 210, wagePerHour: 1800, cutterRatePerHour: 0, blankPrice: 50, otherCash: 5, setupSeconds: 60, layers: [], pressSeconds: 30, checkSeconds: 20 };
-const MEASURED = { measurement: { widthMm: 100, heightMm: 50, layers: [], segments: 4, strokesApart: 0, overlaps: [], chirality: { score: 1, chiral: false }, safeWidthsMm: { smooth: null, textured: null, puff: null, 'premium-adhesive': null, 'budget-adhesive': null }, edition: 2 }, picture: { width: 10, height: 5, layers: [] }, leftOut: [{ kind: 'text' as const, count: 1, names: ['Hallo “Wörld”'] }], gradients: 0, sizeStated: true };
+const MEASURED = { measurement: { widthMm: 100, heightMm: 50, layers: [], segments: 4, strokesApart: 0, overlaps: [], chirality: { score: 1, chiral: false }, safeWidthsMm: { smooth: null, textured: null, puff: null, 'premium-adhesive': null, 'budget-adhesive': null }, edition: MEASUREMENT_EDITION }, picture: { width: 10, height: 5, layers: [] }, leftOut: [{ kind: 'text' as const, count: 1, names: ['Hallo “Wörld”'] }], gradients: 0, sizeStated: true };
 const place = (dueDay: string, quantity = 2) => insertOrder(db, {
   customerId: ensureCustomer(db, 'Ansel Thrush', ''), title: 'Towels', dueDay, agreed: minor(4000), note: '', placedAtMs: 1000,
   lines: [{ itemId: ids.item, quantity, sizeName: 'one size', colourName: 'white', quote: QUOTE, vinylIds: [ids.vinyl, ids.sticky] }, { itemId: ids.item, quantity: 1, sizeName: 'one size', colourName: 'white', quote: QUOTE, vinylIds: [ids.vinyl] }],

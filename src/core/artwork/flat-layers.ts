@@ -1,7 +1,7 @@
 // The layers of an artwork as plain polygons in mm at real size: flattened, each shape filled by its own rule and
 // clipped. Strokes become the band they paint where that is asked for.
 
-import { computeLength, computeRingArea, fillRegion, flattenContour, getRings, intersectRegions, mapPoint, composeMatrices, strokeLine, transformContour, transformRegion, uniteRegions, type Matrix, type Polyline, type Region, type FillRuleName } from '../geometry';
+import { computeLength, computeRingArea, distance, fillRegion, flattenContour, getRings, intersectRegions, mapPoint, composeMatrices, strokeLine, transformContour, transformRegion, uniteRegions, type Matrix, type Polyline, type Region, type FillRuleName } from '../geometry';
 import { fail, succeed, type Result } from '../units';
 import type { Artwork, MeasureProblem, Shape, StrokeShape } from './artwork';
 
@@ -31,46 +31,63 @@ export function countSegments(artwork: Artwork): number {
 }
 
 export type FlattenOptions = { readonly matrix: Matrix; readonly strokes: boolean };
+/** The lines of a layer's shapes before they are filled. */
+export type LayerLines = { readonly colour: string; readonly shapes: readonly { readonly shape: Shape; readonly lines: readonly FlatLine[] }[] };
 
-/** Layers in drawing order; strokes, where wanted, go into the layer of their colour. Problem: too-many-segments. */
-export function flattenLayers(artwork: Artwork, { matrix, strokes }: FlattenOptions): Result<readonly FlatLayer[], MeasureProblem> {
+const tooManyPoints = (points: number) => fail({ kind: 'too-many-segments', segments: points, limit: POINT_LIMIT } as const);
+
+/** The contours of all fills as lines, not yet filled or clipped. Problem: too-many-segments. */
+export function flattenLines(artwork: Artwork, matrix: Matrix): Result<readonly LayerLines[], MeasureProblem> {
   let points = 0;
+  const layers: LayerLines[] = [];
+  for (const layer of artwork.layers) {
+    const shapes: LayerLines['shapes'][number][] = [];
+    for (const shape of layer.shapes) {
+      const lines = flattenContours(shape, matrix);
+      for (const line of lines) points += line.points.length;
+      if (points > POINT_LIMIT) return tooManyPoints(points);
+      shapes.push({ shape, lines });
+    }
+    layers.push({ colour: layer.colour, shapes });
+  }
+  return succeed(layers);
+}
+
+/** Layers in drawing order, filled and clipped; strokes, where wanted, go into the layer of their colour. Problem: too-many-segments. */
+export function fillLayers(drawn: readonly LayerLines[], artwork: Artwork, { matrix, strokes }: FlattenOptions): Result<readonly FlatLayer[], MeasureProblem> {
   const byColour = new Map<string, FlatShape[]>();
   const add = (colour: string, shape: FlatShape) => {
-    points += shape.lines.reduce((sum, line) => sum + line.points.length, 0);
     const known = byColour.get(colour);
     if (known) known.push(shape);
     else byColour.set(colour, [shape]);
   };
-  const tooMany = () => fail({ kind: 'too-many-segments', segments: points, limit: POINT_LIMIT } as const);
-  for (const layer of artwork.layers) {
-    for (const shape of layer.shapes) {
-      add(layer.colour, flattenShape(shape, matrix));
-      if (points > POINT_LIMIT) return tooMany();
-    }
-  }
-  if (strokes) {
-    for (const stroke of artwork.strokes) {
-      add(stroke.colour, outlineStroke(stroke, matrix));
-      if (points > POINT_LIMIT) return tooMany();
-    }
+  for (const { colour, shapes } of drawn) for (const { shape, lines } of shapes) add(colour, fillShape(shape, lines, matrix));
+  let points = 0;
+  for (const stroke of strokes ? artwork.strokes : []) {
+    const band = outlineStroke(stroke, matrix);
+    for (const line of band.lines) points += line.points.length;
+    if (points > POINT_LIMIT) return tooManyPoints(points);
+    add(stroke.colour, band);
   }
   return succeed([...byColour].map(([colour, shapes]): FlatLayer => ({ key: colour, colour, extras: [], loose: false, shapes: shapes.filter((shape) => shape.region.rings.length > 0) })).filter((layer) => layer.shapes.length > 0));
 }
 
-function flattenShape(shape: Shape, matrix: Matrix): FlatShape {
-  const lines = shape.contours.map((contour): FlatLine => {
+function flattenContours(shape: Shape, matrix: Matrix): readonly FlatLine[] {
+  return shape.contours.map((contour): FlatLine => {
     const points = flattenContour(transformContour(contour, matrix));
     const first = points[0]!, last = points[points.length - 1]!;
-    return { points, open: !contour.closed && Math.hypot(last.x - first.x, last.y - first.y) > SAME_POINT_MM };
+    return { points, open: !contour.closed && distance(first, last) > SAME_POINT_MM };
   });
+}
+
+function fillShape(shape: Shape, lines: readonly FlatLine[], matrix: Matrix): FlatShape {
   const whole = fillRegion(lines.map((line) => line.points), shape.rule);
   if (shape.clips.length === 0) return { lines, rule: shape.rule, region: whole };
   return makeFlatShape(clipRegion(whole, shape.clips, matrix));
 }
 
 function clipRegion(region: Region, clips: Shape['clips'], matrix: Matrix): Region {
-  return clips.reduce((left, clip) => intersectRegions(left, uniteRegions(clip.map((part) => flattenShape(part, matrix).region))), region);
+  return clips.reduce((left, clip) => intersectRegions(left, uniteRegions(clip.map((part) => fillShape(part, flattenContours(part, matrix), matrix).region))), region);
 }
 
 /** A shape whose knife lines are the edges of a region: what was clipped or reckoned is not drawn any more as it was. */

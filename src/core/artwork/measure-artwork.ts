@@ -1,6 +1,6 @@
 // The figures of an artwork at a size: area, knife path, pieces, cavities, boxes. No judgement of them.
 
-import { computeLength, computeRegionArea, computeRingArea, countSharpCorners, findThinGaps, findThinStrokes, intersectRegions, type Box, type ThinPlace } from '../geometry';
+import { Calliper, computeLength, computeRegionArea, computeRingArea, countSharpCorners, intersectRegions, type Box, type ThinPlace } from '../geometry';
 import { succeed, type Result } from '../units';
 import type { Artwork, MeasureProblem } from './artwork';
 import { computeChirality, type Chirality } from './chirality';
@@ -56,7 +56,7 @@ export type ArtworkMeasurement = {
   readonly edition: number;
 };
 
-export const MEASUREMENT_EDITION = 2;
+export const MEASUREMENT_EDITION = 3;
 /** A corner turns by more than this; flattened curves turn far less from step to step. */
 const SHARP_CORNER_DEGREES = 30;
 /** Overlaps smaller than this come from rounding, mm². */
@@ -108,10 +108,11 @@ function measureLayer(layer: ResolvedLayer): LayerMeasurement {
     netMm2 += pieceMm2;
     bitAreasMm2.push(round(pieceMm2));
   }
+  const calliper = new Calliper(layer.pieces);
   return {
     key: layer.key, colour: layer.colour, netMm2, cutLengthMm: layer.drawnLengthMm, outlineLengthMm: outerLengthMm + cavityLengthMm, outerLengthMm, contours: layer.knife.length + layer.extras.length,
     pieces: layer.pieces.length, cavities, sharpCorners, openPaths: layer.openPaths, zeroLengthPaths: layer.zeroLengthPaths, doubledContours: findDoubledContours(layer.knife).length,
-    thinnestStroke: findThinStrokes(layer.pieces).thinnest, thinnestGap: findThinGaps(layer.pieces).thinnest, box: layer.box, bitAreasMm2: bitAreasMm2.sort((a, b) => a - b),
+    thinnestStroke: calliper.measureStrokes().thinnest, thinnestGap: calliper.measureGaps().thinnest, box: layer.box, bitAreasMm2: bitAreasMm2.sort((a, b) => a - b),
   };
 }
 

@@ -58,9 +58,12 @@ export function parsePathData(data: string): { readonly contours: readonly Conto
 }
 
 type Commands = SVGPathData['commands'];
+/** Whole and absolute commands only: nothing to normalise, which takes three times as long as reading. */
+const PLAIN = /^[MLCQZz\d\s,.+\-eE]*$/;
 
 function parseCommands(data: string): { commands: Commands; complete: boolean } {
-  const normalise = (text: string): Commands =>
+  const normalise = (text: string): Commands => (PLAIN.test(text) ? new SVGPathData(text).commands : normaliseAll(text));
+  const normaliseAll = (text: string): Commands =>
     new SVGPathData(text).transform(SVGPathDataTransformer.TO_ABS()).transform(SVGPathDataTransformer.NORMALIZE_HVZ(false)).transform(SVGPathDataTransformer.NORMALIZE_ST())
       .transform(SVGPathDataTransformer.ANNOTATE_ARCS()).commands;
   try {

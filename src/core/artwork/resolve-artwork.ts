@@ -1,10 +1,10 @@
 // Brings an artwork to its real size: its layers as pieces with cavities, united within their colour. Everything that is
 // measured or shown comes from here.
 
-import { boundPoints, composeMatrices, boundRegion, computeLength, mapPoint, rotation, scaling, shiftRegion, splitPieces, translation, uniteBoxes, uniteRegions, type Box, type Matrix, type Piece, type Point, type Polyline, type Region, type Segment } from '../geometry';
+import { boundPoints, composeMatrices, boundRegion, computeLength, computeRingArea, mapPoint, rotation, scaling, shiftRegion, splitPieces, translation, uniteBoxes, uniteRegions, type Box, type Matrix, type Piece, type Point, type Polyline, type Region, type Segment } from '../geometry';
 import { fail, succeed, type Result } from '../units';
 import { WIDTH_RANGE_MM, type Artwork, type MeasureProblem } from './artwork';
-import { countSegments, flattenLayers, getKnifeLines, isZeroLength, SEGMENT_LIMIT, type FlatLayer } from './flat-layers';
+import { countSegments, fillLayers, flattenLines, getKnifeLines, isZeroLength, SEGMENT_LIMIT, type FlatLayer, type LayerLines } from './flat-layers';
 
 /** One of the two decides; the other follows in proportion. */
 export type ArtworkSize = { readonly widthMm: number; readonly heightMm?: undefined } | { readonly heightMm: number; readonly widthMm?: undefined };
@@ -54,18 +54,30 @@ export function flattenAtSize(artwork: Artwork, size: ArtworkSize, options: Reso
   if (!rough) return fail({ kind: 'nothing-to-cut', leftOut: artwork.leftOut });
   const extent = (box: Box) => (size.widthMm !== undefined ? box.width : box.height);
   let matrix = composeMatrices(placeAt(rough, Math.min(1e6, wanted / Math.max(extent(rough), 1e-6))), turn);
-  // Control points reach further than curves do, and clips cut away: a second go brings the true box to the size.
+  const strokes = options.strokes ?? false;
+  // What is painted is as large as its lines, unless clips cut it away, strokes widen it or lines run back on themselves:
+  // then it is filled before its size is known.
+  let filled = strokes || artwork.layers.some((layer) => layer.shapes.some((shape) => shape.clips.length > 0));
+  // Control points reach further than curves do: a second go brings the true box to the size.
   for (let attempt = 0; attempt < MOST_ATTEMPTS; attempt++) {
-    const flat = flattenLayers(artwork, { matrix, strokes: options.strokes ?? false });
-    if (!flat.ok) return flat;
-    const box = uniteBoxes(flat.value.flatMap((layer) => layer.shapes.flatMap((shape) => boundRegion(shape.region) ?? [])));
-    if (!box || extent(box) <= 0) return fail({ kind: 'nothing-to-cut', leftOut: artwork.leftOut });
-    const correction = wanted / extent(box);
-    if (Math.abs(correction - 1) < NEAR_ENOUGH && Math.abs(box.x) < CORNER_MM && Math.abs(box.y) < CORNER_MM) return flat;
-    matrix = composeMatrices(placeAt(box, correction), matrix);
+    const lines = flattenLines(artwork, matrix);
+    if (!lines.ok) return lines;
+    const placed = (box: Box) => Math.abs(wanted / extent(box) - 1) < NEAR_ENOUGH && Math.abs(box.x) < CORNER_MM && Math.abs(box.y) < CORNER_MM;
+    let box = filled ? null : boundPaintedLines(lines.value);
+    if (!box || extent(box) <= 0 || placed(box)) {
+      const flat = fillLayers(lines.value, artwork, { matrix, strokes });
+      if (!flat.ok) return flat;
+      box = uniteBoxes(flat.value.flatMap((layer) => layer.shapes.flatMap((shape) => boundRegion(shape.region) ?? [])));
+      if (!box || extent(box) <= 0) return fail({ kind: 'nothing-to-cut', leftOut: artwork.leftOut });
+      if (placed(box)) return flat;
+      filled = true;
+    }
+    matrix = composeMatrices(placeAt(box, wanted / extent(box)), matrix);
   }
   return fail({ kind: 'nothing-to-cut', leftOut: artwork.leftOut });
 }
+
+const boundPaintedLines = (layers: readonly LayerLines[]): Box | null => boundPoints(layers.flatMap((layer) => layer.shapes.flatMap(({ lines }) => lines.flatMap(({ points }) => (computeRingArea(points) > 0 ? [points] : [])))));
 
 const MOST_ATTEMPTS = 6;
 /** One part in 20 000: 0.01 mm on 200 mm, finer than any cutter's step. */

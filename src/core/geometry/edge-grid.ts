@@ -17,10 +17,15 @@ export class EdgeGrid {
   constructor(readonly x1: Float64Array, readonly y1: Float64Array, readonly x2: Float64Array, readonly y2: Float64Array) {
     let left = Infinity, top = Infinity, right = -Infinity, bottom = -Infinity;
     for (let edge = 0; edge < x1.length; edge++) {
-      left = Math.min(left, x1[edge]!, x2[edge]!);
-      right = Math.max(right, x1[edge]!, x2[edge]!);
-      top = Math.min(top, y1[edge]!, y2[edge]!);
-      bottom = Math.max(bottom, y1[edge]!, y2[edge]!);
+      const ax = x1[edge]!, ay = y1[edge]!, bx = x2[edge]!, by = y2[edge]!;
+      if (ax < left) left = ax;
+      if (bx < left) left = bx;
+      if (ax > right) right = ax;
+      if (bx > right) right = bx;
+      if (ay < top) top = ay;
+      if (by < top) top = by;
+      if (ay > bottom) bottom = ay;
+      if (by > bottom) bottom = by;
     }
     this.left = left;
     this.top = top;
@@ -29,18 +34,27 @@ export class EdgeGrid {
     this.columns = Math.floor(width / this.cell) + 1;
     this.rows = Math.floor(height / this.cell) + 1;
     const counts = new Uint32Array(this.columns * this.rows + 1);
-    this.eachCell((_, cell) => counts[cell + 1]!++);
+    this.visitCells(counts, null);
     for (let cell = 1; cell < counts.length; cell++) counts[cell] = counts[cell]! + counts[cell - 1]!;
     this.starts = counts.slice();
     this.members = new Uint32Array(counts[counts.length - 1]!);
-    this.eachCell((edge, cell) => (this.members[counts[cell]!++] = edge));
+    this.visitCells(counts, this.members);
   }
 
-  private eachCell(visit: (edge: number, cell: number) => void): void {
-    for (let edge = 0; edge < this.x1.length; edge++) {
-      const fromColumn = this.column(Math.min(this.x1[edge]!, this.x2[edge]!)), toColumn = this.column(Math.max(this.x1[edge]!, this.x2[edge]!));
-      const fromRow = this.row(Math.min(this.y1[edge]!, this.y2[edge]!)), toRow = this.row(Math.max(this.y1[edge]!, this.y2[edge]!));
-      for (let row = fromRow; row <= toRow; row++) for (let column = fromColumn; column <= toColumn; column++) visit(edge, row * this.columns + column);
+  /** Counts the edges of each cell into the place after it; given members, writes each edge at its cell's place, and moves that on. */
+  private visitCells(counts: Uint32Array, members: Uint32Array | null): void {
+    const { x1, y1, x2, y2, left, top, cell: size, columns } = this;
+    const lastColumn = columns - 1, lastRow = this.rows - 1;
+    for (let edge = 0; edge < x1.length; edge++) {
+      const ax = (x1[edge]! - left) / size, bx = (x2[edge]! - left) / size, ay = (y1[edge]! - top) / size, by = (y2[edge]! - top) / size;
+      const toColumn = Math.min(lastColumn, (ax > bx ? ax : bx) | 0), toRow = Math.min(lastRow, (ay > by ? ay : by) | 0);
+      for (let row = Math.min(lastRow, (ay < by ? ay : by) | 0); row <= toRow; row++) {
+        for (let column = Math.min(lastColumn, (ax < bx ? ax : bx) | 0); column <= toColumn; column++) {
+          const cell = row * columns + column;
+          if (members) members[counts[cell]!++] = edge;
+          else counts[cell + 1]!++;
+        }
+      }
     }
   }
 

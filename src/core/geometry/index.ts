@@ -3,4 +3,5 @@ export * from './matrix';
 export * from './contour';
 export * from './polygon';
 export * from './box';
-export { findThinGaps, findThinStrokes, type ThinPlace, type Thinness } from './thin-places';
+export * from './scan-lines';
+export { Calliper, findThinGaps, findThinStrokes, type ThinPlace, type Thinness } from './thin-places';

@@ -63,6 +63,39 @@ describe('the narrowest gap', () => {
   });
 });
 
+describe('in a crowd of shapes', () => {
+  // Wavy blobs on a grid, each turned and sized a little differently: every one has neighbours to come near to.
+  const blob = (x: number, y: number, index: number) => Array.from({ length: 120 }, (_, k) => {
+    const angle = (k / 120) * 2 * Math.PI, radius = 2.2 * (1 + 0.2 * Math.sin((3 + (index % 4)) * angle + index));
+    return { x: x + radius * Math.cos(angle), y: y + radius * Math.sin(angle) };
+  });
+  const crowd = Array.from({ length: 400 }, (_, index) => blob((index % 20) * 6, Math.floor(index / 20) * 6, index));
+
+  it('finds the narrowest gap that comparing every point with every neighbour finds', () => {
+    let least = Infinity;
+    crowd.forEach((one, index) => crowd.slice(index + 1).forEach((other) => {
+      if (Math.hypot(one[0]!.x - other[0]!.x, one[0]!.y - other[0]!.y) > 14) return;
+      for (const a of one) for (const b of other) least = Math.min(least, Math.hypot(a.x - b.x, a.y - b.y));
+    }));
+    expect(Math.abs(findThinGaps(pieces(...crowd)).thinnest!.widthMm - least)).toBeLessThan(0.02);
+  });
+
+  it('finds the one thin stroke among many thick ones', () => {
+    const shape = pieces(...crowd, box(130, 10, 12, 0.7));
+    const { thinnest } = findThinStrokes(shape);
+    near(thinnest!.widthMm, 0.7);
+    expect(thinnest!.x).toBeGreaterThan(129);
+  });
+
+  it('lists the thin places of every copy, where each copy is', () => {
+    const neck = (x: number) => polygon([x, 0], [x + 10, 0], [x + 10, 4.5], [x + 15, 4.5], [x + 15, 0], [x + 25, 0], [x + 25, 10], [x + 15, 10], [x + 15, 5.5], [x + 10, 5.5], [x + 10, 10], [x, 10]);
+    const { places } = findThinStrokes(pieces(neck(0), neck(40), neck(80)), 2);
+    for (const left of [10, 50, 90]) expect(places.some((place) => place.x > left && place.x < left + 5 && Math.abs(place.widthMm - 1) < 0.02)).toBe(true);
+    const rings = pieces(circle(10, 10, 5), circle(10, 10, 4.2), circle(30, 10, 5), circle(30, 10, 4.2));
+    for (const x of [10, 30]) expect(findThinStrokes(rings, 2).places.some((place) => Math.abs(place.x - x) < 6 && Math.abs(place.widthMm - 0.8) < 0.02)).toBe(true);
+  });
+});
+
 it('scales with the shape', () => {
   const scaled = (k: number) => findThinStrokes(pieces(hourglass.map((point) => ({ x: point.x * k, y: point.y * k })))).thinnest!.widthMm / k;
   for (const k of [0.2, 1, 7]) near(scaled(k), 2);

@@ -1,11 +1,12 @@
 // How thin a shape gets, and how near its edges come to each other across a gap. The thickness at a place is the
 // distance between two sides that face each other, as a calliper takes it; corners and tips have none.
 
-import polylabel from 'polylabel';
-import type { Point } from './matrix';
 import { boundPoints } from './box';
 import { EdgeGrid } from './edge-grid';
-import { computeLength, type Piece, type Polyline } from './polygon';
+import { EdgeRuns, type EdgeRun } from './edge-runs';
+import { InscribedCircles } from './inscribed-circles';
+import type { Piece, Polyline } from './polygon';
+import { RingEdges, type Look, type Side } from './ring-edges';
 
 export type ThinPlace = { readonly widthMm: number; readonly x: number; readonly y: number };
 export type Thinness = {
@@ -16,14 +17,6 @@ export type Thinness = {
 };
 export const PLACES_KEPT = 200;
 
-/** All edges together are divided into about as many stretches as there are vertices, within these bounds. */
-const STRETCHES = { least: 160, most: 4000 } as const;
-/** Curves are looked at after every so much turn, stretches of straight edge once, and near both their ends. */
-const TURN_STEP = (9 * Math.PI) / 180;
-/** A turn of more than this in one vertex is a corner: it is looked at in several directions where it juts out. */
-const CORNER_TURN = (25 * Math.PI) / 180;
-/** Looks at most; with more, the steps are widened. */
-const MOST_SAMPLES = 12_000;
 /** Sides that face each other within this angle count as facing before they are followed to where they are nearest. */
 const FACING_COSINE = Math.cos((162 * Math.PI) / 180);
 /** A ball counts as free when nothing reaches further into it than this share of its radius: flattened curves do. */
@@ -34,144 +27,134 @@ const LEAST_WAY_ROUND = 1.25;
 /** The way round a right angle is one width; any shorter way goes round a blunter corner. */
 const CORNER_WAY = 1.02;
 const FIRST_CIRCLES = 6;
+/** A place is looked for between rings only where it may be thinner than the thinnest known by more than this share. */
+const NOT_WORTH_FINDING = 0.998;
 /** Sides nearer than this touch, and a neck so thin parts two pieces: no knife leaves it standing. */
 const TOUCHING_MM = 0.03;
 
 /** Thickness of the material. Coordinates in mm; `underMm` decides which places are listed. Cost about n·log n. */
-export function findThinStrokes(pieces: readonly Piece[], underMm = 0): Thinness {
-  const rings = pieces.flatMap((piece, index) => {
-    const widest = leastExtent(piece.outer);
-    return [{ ring: piece.outer, inside: 1, group: index, widest }, ...piece.cavities.map((ring) => ({ ring, inside: -1, group: index, widest }))];
-  });
-  return new Calliper(rings, underMm).measure((group) => {
-    const piece = pieces[group]!;
-    return inscribe([piece.outer, ...piece.cavities]);
-  });
-}
+export const findThinStrokes = (pieces: readonly Piece[], underMm = 0): Thinness => new Calliper(pieces).measureStrokes(underMm);
 
 /** Width of the gaps: between pieces, across slots and inside cavities. */
-export function findThinGaps(pieces: readonly Piece[], underMm = 0): Thinness {
-  let group = 0;
-  const rings = pieces.flatMap((piece) => [{ ring: piece.outer, inside: -1, group: -1, widest: Infinity }, ...piece.cavities.map((ring) => ({ ring, inside: 1, group: group++, widest: leastExtent(ring) }))]);
-  const cavities = pieces.flatMap((piece) => piece.cavities);
-  return new Calliper(rings, underMm).measure((index) => inscribe([cavities[index]!]));
-}
+export const findThinGaps = (pieces: readonly Piece[], underMm = 0): Thinness => new Calliper(pieces).measureGaps(underMm);
 
-/** The largest circle in a ring with holes, to within a hundredth of its size. */
-function inscribe(rings: readonly Polyline[]): ThinPlace | null {
-  const box = boundPoints(rings.slice(0, 1));
-  if (!box || rings[0]!.length < 3) return null;
-  const found = polylabel(rings.map((ring) => ring.map((point) => [point.x, point.y])), Math.max(1e-4, Math.min(box.width, box.height) / 200));
-  return { widthMm: 2 * (found as unknown as { distance: number }).distance, x: found[0]!, y: found[1]! };
-}
-
-type Ring = { readonly ring: Polyline; readonly inside: number; readonly group: number; readonly widest: number };
-
-function leastExtent(ring: Polyline): number {
-  const box = boundPoints([ring]);
-  return box ? Math.min(box.width, box.height) * 1.001 : 0;
-}
+/** A ring and what it bounds on one side. Rings of one group bound one thing; of group -1 the open air. */
+type Bound = { readonly group: number; /** No ball wider than this lies in the group, mm. */ readonly widest: number };
 type Place = { readonly edge: number; readonly x: number; readonly y: number };
-/** A place on an edge and the direction looked in, of length 1. */
-type Look = Place & { readonly nx: number; readonly ny: number };
 
-class Calliper {
-  // The edges of all rings in one row: from (x1, y1) to (x2, y2), the side looked at on their left.
-  private readonly x1: number[] = [];
-  private readonly y1: number[] = [];
-  private readonly x2: number[] = [];
-  private readonly y2: number[] = [];
-  private readonly ringOf: number[] = [];
-  /** Length along the ring up to the edge's start. */
-  private readonly along: number[] = [];
-  private readonly first: number[] = [];
-  private readonly length: number[] = [];
+/** Takes thicknesses of pieces and of the air between them; the edges are laid out once for both. */
+export class Calliper {
+  private readonly edges: RingEdges;
   private readonly grid: EdgeGrid;
-  private readonly looks: Look[] = [];
-  /** No ball wider than this can lie in a ring's group, mm. */
-  private readonly widest: number[] = [];
+  private readonly runs: EdgeRuns;
+  private readonly reach: number;
+  /** What the rings bound, and its shapes, on either side: pieces of the material; cavities of the air. */
+  private readonly bounded: Readonly<Record<Side, { readonly bounds: readonly Bound[]; readonly circles: InscribedCircles }>>;
+  private side: Side = 1;
+  private bounds: readonly Bound[] = [];
 
-  constructor(private readonly rings: readonly Ring[], private readonly underMm: number) {
-    const total = rings.reduce((sum, { ring }) => sum + computeLength(ring, true), 0);
-    const box = boundPoints(rings.map(({ ring }) => ring));
-    const reach = box ? Math.hypot(box.width, box.height) : 0;
-    const vertices = rings.reduce((sum, { ring }) => sum + ring.length, 0);
-    const coarser = Math.max(1, vertices / 3 / MOST_SAMPLES);
-    for (const ring of rings) {
-      this.widest.push(Math.min(ring.widest, reach));
-      this.addRing(ring, (total / Math.min(STRETCHES.most, Math.max(STRETCHES.least, vertices))) * coarser, TURN_STEP * coarser);
-    }
-    this.grid = new EdgeGrid(Float64Array.from(this.x1), Float64Array.from(this.y1), Float64Array.from(this.x2), Float64Array.from(this.y2));
+  constructor(private readonly pieces: readonly Piece[]) {
+    const box = boundPoints(pieces.map((piece) => piece.outer));
+    this.reach = box ? Math.hypot(box.width, box.height) : 0;
+    const solid = new InscribedCircles(pieces.map((piece) => [piece.outer, ...piece.cavities]));
+    const hollow = new InscribedCircles(pieces.flatMap((piece) => piece.cavities.map((ring) => [ring])));
+    let cavity = 0;
+    this.bounded = {
+      1: { circles: solid, bounds: pieces.flatMap((piece, group) => Array<Bound>(1 + piece.cavities.length).fill({ group, widest: leastExtent(piece.outer) })) },
+      [-1]: { circles: hollow, bounds: pieces.flatMap((piece): Bound[] => [{ group: -1, widest: this.reach }, ...piece.cavities.map((ring) => ({ group: cavity++, widest: leastExtent(ring) }))]) },
+    };
+    const passOver = (ring: number): Side[] => ([1, -1] as const).filter((side) => this.bounded[side].circles.isCopy(this.bounded[side].bounds[ring]!.group));
+    const rings = pieces.flatMap((piece) => [{ points: piece.outer, inside: 1 as const }, ...piece.cavities.map((points) => ({ points, inside: -1 as const }))]);
+    this.edges = new RingEdges(rings.map((ring, id) => ({ ...ring, passOver: passOver(id) })));
+    const { x1, y1, x2, y2 } = this.edges;
+    this.grid = new EdgeGrid(x1, y1, x2, y2);
+    this.runs = new EdgeRuns(this.edges);
   }
 
-  /** Edges run so that the side looked at lies on their left; long ones are divided, so that their boxes hug them. */
-  private addRing({ ring, inside }: Ring, spacing: number, turnStep: number): void {
-    const id = this.first.length;
-    const forward = signedArea(ring) * inside > 0;
-    const points = withoutRepeats(forward ? ring : [...ring].reverse());
-    this.first.push(this.x1.length);
-    this.length.push(computeLength(points, true));
-    let travelled = 0, turned = Infinity, since = 0;
-    for (let at = 0; at < points.length; at++) {
-      const before = points[(at + points.length - 1) % points.length]!, from = points[at]!, to = points[(at + 1) % points.length]!;
-      const span = Math.hypot(to.x - from.x, to.y - from.y);
-      const ux = (to.x - from.x) / span, uy = (to.y - from.y) / span;
-      const first = this.x1.length;
-      const parts = Math.max(1, Math.min(64, Math.ceil(span / spacing)));
-      for (let part = 0; part < parts; part++) {
-        const start = (span * part) / parts, end = (span * (part + 1)) / parts;
-        this.x1.push(from.x + ux * start);
-        this.y1.push(from.y + uy * start);
-        this.x2.push(from.x + ux * end);
-        this.y2.push(from.y + uy * end);
-        this.ringOf.push(id);
-        this.along.push(travelled + start);
-      }
-      travelled += span;
-      const lookAt = (distance: number, nx = -uy, ny = ux) => this.looks.push({ edge: first + Math.min(parts - 1, Math.floor((distance / span) * parts)), x: from.x + ux * distance, y: from.y + uy * distance, nx, ny });
-      const turn = turnBetween(before, from, to);
-      if (turn < -CORNER_TURN) for (const [nx, ny] of fan(before, from, -turn)) lookAt(0, nx, ny);
-      turned += Math.abs(turn);
-      since += span;
-      if (turned >= turnStep || since >= spacing) {
-        lookAt(span / 2);
-        if (span > spacing / 4) for (const share of [0.08, 0.92]) lookAt(span * share);
-        for (let distance = spacing; distance < span * 0.92 && parts > 1; distance += spacing) lookAt(distance);
-        turned = since = 0;
-      }
-    }
+  measureStrokes(underMm = 0): Thinness {
+    return this.measure(1, underMm);
   }
 
-  measure(inscribe: (group: number) => ThinPlace | null): Thinness {
-    // No piece is thicker than the largest circle in it: the slightest ones give a bound to begin with.
-    const slight = this.rings.map((_, id) => id).filter((id) => this.rings[id]!.group >= 0).sort((a, b) => this.widest[a]! - this.widest[b]!).slice(0, FIRST_CIRCLES);
+  measureGaps(underMm = 0): Thinness {
+    return this.measure(-1, underMm);
+  }
+
+  private measure(side: Side, underMm: number): Thinness {
+    const { bounds, circles } = this.bounded[side];
+    this.side = side;
+    this.bounds = bounds;
     const places: ThinPlace[] = [];
-    let best = slight.flatMap((id) => inscribe(this.rings[id]!.group) ?? []).reduce<ThinPlace | null>((least, circle) => (circle.widthMm > 0 && (!least || circle.widthMm < least.widthMm) ? circle : least), null);
+    let best: ThinPlace | null = null;
+    const thinnestKnown = () => (best as ThinPlace | null)?.widthMm ?? Infinity;
+    const take = (place: ThinPlace | null, group: number) => {
+      if (!place || place.widthMm <= 0) return;
+      if (place.widthMm < thinnestKnown()) best = place;
+      if (place.widthMm < underMm) places.push(...circles.inCopies(group, place));
+    };
+    // No piece is thicker than the largest circle in it: the slightest ones give a bound to begin with.
+    const widths = new Map(bounds.flatMap(({ group, widest }) => (group >= 0 && !circles.isCopy(group) ? [[group, widest] as const] : [])));
+    for (const [group] of [...widths].sort((a, b) => a[1] - b[1]).slice(0, FIRST_CIRCLES)) {
+      const circle = circles.find(group);
+      if (circle && circle.widthMm > 0 && circle.widthMm < thinnestKnown()) best = circle;
+    }
     // Groups whose every look ended in a corner: round or angular pieces without facing sides.
-    const open = new Set(this.rings.map(({ group }) => group).filter((group) => group >= 0));
-    for (const sample of shuffled(this.looks)) {
-      const limit = Math.max(best?.widthMm ?? Infinity, this.underMm);
-      const { group } = this.rings[this.ringOf[sample.edge]!]!;
-      const found = this.look(sample, limit);
+    const open = new Set(widths.keys());
+    for (const look of this.edges.looks(side)) {
+      const { group } = bounds[this.edges.ringOf[look.edge]!]!;
+      const found = this.look(look, Math.max(thinnestKnown(), underMm));
       if (found === 'corner') continue;
       open.delete(group);
-      if (found === 'wide') continue;
-      if (!best || found.widthMm < best.widthMm) best = found;
-      if (found.widthMm < this.underMm) places.push(found);
+      if (found !== 'wide') take(found, group);
     }
-    for (const group of open) {
-      const circle = inscribe(group);
-      if (!circle || circle.widthMm <= 0) continue;
-      if (!best || circle.widthMm < best.widthMm) best = circle;
-      if (circle.widthMm < this.underMm) places.push(circle);
-    }
+    this.compareRings(() => Math.max(Math.min(thinnestKnown(), this.reach), underMm), take);
+    for (const group of open) take(circles.find(group), group);
     return { thinnest: best, places: thinOut(places) };
+  }
+
+  /** Where rings come nearest to one another: every two runs of edges whose boxes are nearer than the limit are compared. */
+  private compareRings(limit: () => number, take: (place: ThinPlace, group: number) => void): void {
+    const { runs } = this;
+    const group = (run: EdgeRun) => this.bounds[run.ring]!.group;
+    for (let one = 0; one < runs.list.length; one++) {
+      const run = runs.list[one]!;
+      // The material of a piece without cavities has one ring only.
+      if (this.side === 1 && (this.pieces[group(run)]!.cavities.length === 0 || this.bounded[1].circles.isCopy(group(run)))) continue;
+      for (const other of runs.findWithin(run, limit() * NOT_WORTH_FINDING)) {
+        const mate = runs.list[other]!;
+        if (other <= one || mate.ring === run.ring || (this.side === 1 && group(mate) !== group(run))) continue;
+        const nearest = this.compareRuns(run, mate, limit() * NOT_WORTH_FINDING);
+        const place = nearest && this.settle(...nearest);
+        // Between rings of the air the place is its own: no copy has the same neighbours.
+        if (place && place !== 'corner') take(place, this.side === 1 ? group(run) : -1);
+      }
+    }
+  }
+
+  private compareRuns(run: EdgeRun, mate: EdgeRun, limit: number): readonly [Place, Place] | null {
+    const { grid } = this;
+    let least = limit * limit, found: readonly [Place, Place] | null = null;
+    for (const [from, to] of [[run, mate], [mate, run]] as const) {
+      for (let edge = from.first; edge < from.end; edge++) {
+        const a: Place = { edge, x: grid.x1[edge]!, y: grid.y1[edge]! };
+        const besideX = Math.max(to.left - a.x, a.x - to.right, 0), besideY = Math.max(to.top - a.y, a.y - to.bottom, 0);
+        if (besideX * besideX + besideY * besideY >= least) continue;
+        for (let other = to.first; other < to.end; other++) {
+          const square = grid.approach(other, a.x, a.y);
+          if (square >= least) continue;
+          const b: Place = { edge: other, x: grid.nearX, y: grid.nearY };
+          if (!this.facesInward(b, a) || !(this.facesInward(a, b) || this.facesInward({ ...a, edge: this.neighbour(edge, -1) }, b))) continue;
+          least = square;
+          found = [a, b];
+        }
+      }
+    }
+    return found;
   }
 
   /** The largest ball that touches the edge at the place and nothing else, up to a width of `limit`, and what it faces. */
   private look(sample: Look, limit: number): ThinPlace | 'wide' | 'corner' {
     const { nx, ny } = sample;
-    const widest = this.widest[this.ringOf[sample.edge]!]!;
+    const widest = Math.min(this.bounds[this.edges.ringOf[sample.edge]!]!.widest, this.reach);
     let radius = Math.min(limit, widest) / 2;
     let touched = -1;
     let qx = 0, qy = 0;
@@ -188,7 +171,7 @@ class Calliper {
       qx = this.grid.nearX;
       qy = this.grid.nearY;
       // Touched just round a corner: smaller balls there touch the same corner, and say nothing of a thickness.
-      if (this.ringOf[near] === this.ringOf[sample.edge] && this.wayRound(sample, { edge: near, x: qx, y: qy }) < 2 * radius * CORNER_WAY) return 'corner';
+      if (this.edges.ringOf[near] === this.edges.ringOf[sample.edge] && this.wayRound(sample, { edge: near, x: qx, y: qy }) < 2 * radius * CORNER_WAY) return 'corner';
     }
     if (touched === -1) return limit >= widest ? 'corner' : 'wide';
     const cx = sample.x + nx * radius, cy = sample.y + ny * radius;
@@ -208,7 +191,7 @@ class Calliper {
     }
     // Still sliding together: down a spike, which has no thickness.
     if (!settled) return 'corner';
-    const sameRing = this.ringOf[a.edge] === this.ringOf[b.edge];
+    const sameRing = this.edges.ringOf[a.edge] === this.edges.ringOf[b.edge];
     // Followed into a tip, the two sides meet: that is a corner, whatever its angle.
     if (width < TOUCHING_MM || (sameRing && this.wayRound(a, b) < width * LEAST_WAY_ROUND)) return 'corner';
     if (!this.facesInward(a, b) || !this.facesInward(b, a)) return 'corner';
@@ -221,7 +204,7 @@ class Calliper {
   private facesInward(from: Place, to: Place): boolean {
     const { x1, y1, x2, y2 } = this.grid;
     const dx = x2[from.edge]! - x1[from.edge]!, dy = y2[from.edge]! - y1[from.edge]!;
-    return dx * (to.y - from.y) - dy * (to.x - from.x) > -1e-9;
+    return this.side * (dx * (to.y - from.y) - dy * (to.x - from.x)) > -1e-9;
   }
 
   /** The place near `from` on the same ring that is closest to (x, y): goes on while it comes nearer. */
@@ -246,58 +229,24 @@ class Calliper {
   }
 
   private neighbour(edge: number, direction: number): number {
-    const ring = this.ringOf[edge]!;
-    const first = this.first[ring]!;
-    const count = (this.first[ring + 1] ?? this.x1.length) - first;
+    const ring = this.edges.ringOf[edge]!;
+    const first = this.edges.first[ring]!;
+    const count = this.edges.first[ring + 1]! - first;
     return first + ((((edge - first + direction) % count) + count) % count);
   }
 
   private wayRound(a: Place, b: Place): number {
-    const at = (place: Place) => this.along[place.edge]! + Math.hypot(place.x - this.x1[place.edge]!, place.y - this.y1[place.edge]!);
+    const { along, x1, y1, length, ringOf } = this.edges;
+    const at = (place: Place) => along[place.edge]! + Math.sqrt((place.x - x1[place.edge]!) ** 2 + (place.y - y1[place.edge]!) ** 2);
     const way = Math.abs(at(a) - at(b));
-    return Math.min(way, this.length[this.ringOf[a.edge]!]! - way);
+    return Math.min(way, length[ringOf[a.edge]!]! - way);
   }
 }
 
-function withoutRepeats(ring: Polyline): Polyline {
-  return ring.filter((point, index) => {
-    const next = ring[(index + 1) % ring.length]!;
-    return point.x !== next.x || point.y !== next.y;
-  });
+function leastExtent(ring: Polyline): number {
+  const box = boundPoints([ring]);
+  return box ? Math.min(box.width, box.height) * 1.001 : 0;
 }
-
-/** The turn at `at`, radians; positive towards the left. */
-function turnBetween(before: Point, at: Point, after: Point): number {
-  const ax = at.x - before.x, ay = at.y - before.y, bx = after.x - at.x, by = after.y - at.y;
-  return Math.atan2(ax * by - ay * bx, ax * bx + ay * by);
-}
-
-/** Directions between the normals of two edges that meet in a jutting corner, both included, every 15 degrees or closer. */
-function fan(before: Point, at: Point, turn: number): readonly (readonly [number, number])[] {
-  const start = Math.atan2(at.y - before.y, at.x - before.x) + Math.PI / 2;
-  const steps = Math.max(1, Math.ceil(turn / (Math.PI / 12)));
-  return Array.from({ length: steps + 1 }, (_, index) => [Math.cos(start - (turn * index) / steps), Math.sin(start - (turn * index) / steps)] as const);
-}
-
-function signedArea(ring: Polyline): number {
-  let twice = 0;
-  for (let index = 0; index < ring.length; index++) {
-    const a = ring[index]!, b = ring[(index + 1) % ring.length]!;
-    twice += a.x * b.y - b.x * a.y;
-  }
-  return twice / 2;
-}
-
-/** In a fixed scattered order: thin places are met early, whichever way the edges run. */
-function* shuffled<T>(things: readonly T[]): Generator<T> {
-  const { length } = things;
-  if (length === 0) return;
-  let stride = Math.max(1, Math.floor(length * 0.618)) | 1;
-  while (greatestCommonDivisor(stride, length) !== 1) stride += 2;
-  for (let count = 0, at = 0; count < length; count++, at = (at + stride) % length) yield things[at]!;
-}
-
-const greatestCommonDivisor = (a: number, b: number): number => (b === 0 ? a : greatestCommonDivisor(b, a % b));
 
 function thinOut(places: readonly ThinPlace[]): readonly ThinPlace[] {
   const kept: ThinPlace[] = [];

@@ -1,4 +1,5 @@
 // @vitest-environment jsdom
+import { MEASUREMENT_EDITION } from '../../core/artwork';
 import { act, renderHook } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import type { ArtworkView } from '../../views/views';
@@ -7,7 +8,7 @@ import { makeNameOf, toMaterials } from './layer-names';
 import { DEFAULT_SHOP_FIGURES } from '../../core/materials';
 
 const layer = (key: string) => ({ key, colour: key.slice(0, 7) }) as ArtworkView['measurement']['layers'][number];
-const artwork = (part: Partial<ArtworkView>): ArtworkView => ({ id: 1, name: 'Oars', fileName: 'oars.svg', originalBytes: 1, measurement: { widthMm: 240, heightMm: 180, layers: [layer('#ff0000'), layer('#0000ff')], segments: 1, strokesApart: 0, overlaps: [], chirality: { score: 1, chiral: false }, safeWidthsMm: { smooth: null, textured: null, puff: null, 'premium-adhesive': null, 'budget-adhesive': null }, edition: 2 }, layerNames: ['oars', 'waves'], layerVinylIds: [3, null], steps: [], licence: 'own', picture: { width: 1, height: 1, layers: [] }, leftOut: [], gradients: 0, sizeStated: true, createdAtMs: 0, archived: false, version: 1, ...part });
+const artwork = (part: Partial<ArtworkView>): ArtworkView => ({ id: 1, name: 'Oars', fileName: 'oars.svg', originalBytes: 1, measurement: { widthMm: 240, heightMm: 180, layers: [layer('#ff0000'), layer('#0000ff')], segments: 1, strokesApart: 0, overlaps: [], chirality: { score: 1, chiral: false }, safeWidthsMm: { smooth: null, textured: null, puff: null, 'premium-adhesive': null, 'budget-adhesive': null }, edition: MEASUREMENT_EDITION }, layerNames: ['oars', 'waves'], layerVinylIds: [3, null], steps: [], licence: 'own', picture: { width: 1, height: 1, layers: [] }, leftOut: [], gradients: 0, sizeStated: true, createdAtMs: 0, archived: false, version: 1, ...part });
 
 describe('the desk as a drawing was kept', () => {
   it('takes names and vinyls by layer, and the size out of the steps', () => {

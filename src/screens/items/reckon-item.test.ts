@@ -1,3 +1,4 @@
+import { MEASUREMENT_EDITION } from '../../core/artwork';
 import { describe, expect, it } from 'vitest';
 import { PLAIN_BLANK, PLAIN_LAYER, PLAIN_SHOP, PLAIN_VINYL } from '../../../test/worked-example';
 import type { ArtworkView, BlankView, VinylView } from '../../views/views';
@@ -9,7 +10,7 @@ const settings = { locale: 'en-GB', currency: 'EUR', timeZone: 'UTC', system: 'm
 const kept = { supplier: '', version: 1, archived: false };
 const blank: BlankView = { ...PLAIN_BLANK, ...kept };
 const vinyl: VinylView = { ...PLAIN_VINYL, ...kept };
-const artwork = { id: 1, name: 'Plain', measurement: { widthMm: 100, heightMm: 60, layers: [PLAIN_LAYER], segments: 4, strokesApart: 0, overlaps: [], chirality: { score: 1, chiral: false }, safeWidthsMm: { smooth: null, textured: null, puff: null, 'premium-adhesive': null, 'budget-adhesive': null }, edition: 2 }, layerNames: ['all'] } as unknown as ArtworkView;
+const artwork = { id: 1, name: 'Plain', measurement: { widthMm: 100, heightMm: 60, layers: [PLAIN_LAYER], segments: 4, strokesApart: 0, overlaps: [], chirality: { score: 1, chiral: false }, safeWidthsMm: { smooth: null, textured: null, puff: null, 'premium-adhesive': null, 'budget-adhesive': null }, edition: MEASUREMENT_EDITION }, layerNames: ['all'] } as unknown as ArtworkView;
 const form: ItemForm = { name: 'Towel', blankId: 1, sizeName: 'one size', colourName: 'white', artworkId: 1, placement: 'front', widthMm: 100, seenThrough: false, areaBasis: 'used', quantity: 10, price: 1077, vinylIds: [1] };
 const reckon = (values: Partial<ItemForm> = {}, part: Partial<Parameters<typeof reckonItem>[0]> = {}) => reckonItem({ values: { ...form, ...values }, artwork, blank, vinyls: [vinyl], figures: PLAIN_SHOP, settings, ...part });
 

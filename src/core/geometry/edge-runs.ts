@@ -1,0 +1,41 @@
+// Short runs of edges along their rings with the boxes around them, to find what lies near what.
+
+import Flatbush from 'flatbush';
+import type { RingEdges } from './ring-edges';
+
+/** Edges from `first` up to `end`, not included, all of one ring. */
+export type EdgeRun = { readonly ring: number; readonly first: number; readonly end: number; readonly left: number; readonly top: number; readonly right: number; readonly bottom: number };
+
+const RUN_LENGTH = 16;
+
+export class EdgeRuns {
+  readonly list: readonly EdgeRun[];
+  private readonly index: Flatbush | null;
+
+  constructor(edges: RingEdges) {
+    const list: EdgeRun[] = [];
+    for (let ring = 0; ring + 1 < edges.first.length; ring++) {
+      for (let first = edges.first[ring]!; first < edges.first[ring + 1]!; first += RUN_LENGTH) list.push(boundRun(edges, ring, first, Math.min(first + RUN_LENGTH, edges.first[ring + 1]!)));
+    }
+    this.list = list;
+    this.index = list.length > 0 ? new Flatbush(list.length) : null;
+    for (const run of list) this.index?.add(run.left, run.top, run.right, run.bottom);
+    this.index?.finish();
+  }
+
+  /** Indices of the runs whose boxes come nearer than `reach` to that of `run`, along x and along y. */
+  findWithin(run: EdgeRun, reach: number): readonly number[] {
+    return this.index?.search(run.left - reach, run.top - reach, run.right + reach, run.bottom + reach) ?? [];
+  }
+}
+
+function boundRun({ x1, y1, x2, y2 }: RingEdges, ring: number, first: number, end: number): EdgeRun {
+  let left = Infinity, top = Infinity, right = -Infinity, bottom = -Infinity;
+  for (let edge = first; edge < end; edge++) {
+    left = Math.min(left, x1[edge]!, x2[edge]!);
+    right = Math.max(right, x1[edge]!, x2[edge]!);
+    top = Math.min(top, y1[edge]!, y2[edge]!);
+    bottom = Math.max(bottom, y1[edge]!, y2[edge]!);
+  }
+  return { ring, first, end, left, top, right, bottom };
+}
