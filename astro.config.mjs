@@ -15,6 +15,6 @@ export default defineConfig({
   vite: {
     worker: { format: 'es' },
     build: { chunkSizeWarningLimit: 1200 },
-    ssr: process.argv.includes('build') ? { noExternal: true, external: ['better-sqlite3', 'css-tree', 'pino'] } : {},
+    ssr: process.argv.includes('build') ? { noExternal: true, external: ['better-sqlite3', 'css-tree', 'pino', 'pdfkit', 'nodemailer', 'highs', 'papaparse'] } : {},
   },
 });

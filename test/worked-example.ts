@@ -14,7 +14,7 @@ export const PLAIN_SHOP: ShopFigures = {
 };
 
 /** 100 × 60 mm outside, 4000 mm² net, 500 mm path, 3 cavities. */
-export const PLAIN_LAYER: LayerMeasurement = { key: '#3f5e86', colour: '#3f5e86', netMm2: 4000, cutLengthMm: 500, outlineLengthMm: 500, outerLengthMm: 320, contours: 4, pieces: 1, cavities: 3, sharpCorners: 8, openPaths: 0, zeroLengthPaths: 0, doubledContours: 0, thinnestStroke: null, thinnestGap: null, box: { x: 0, y: 0, width: 100, height: 60 }, bitAreasMm2: [100, 100, 100, 4000] };
+export const PLAIN_LAYER: LayerMeasurement = { key: '#3f5e86', colour: '#3f5e86', role: 'worn', netMm2: 4000, cutLengthMm: 500, outlineLengthMm: 500, outerLengthMm: 320, contours: 4, pieces: 1, cavities: 3, sharpCorners: 8, openPaths: 0, zeroLengthPaths: 0, doubledContours: 0, thinnestStroke: null, thinnestGap: null, box: { x: 0, y: 0, width: 100, height: 60 }, bitAreasMm2: [100, 100, 100, 4000] };
 
 /** 500 mm × 10 m for 50.00: exactly 10.00 a square metre. */
 export const PLAIN_VINYL: Vinyl = { id: 1, name: 'Plain', kind: 'smooth', colourName: 'blue', colourHex: '#3f5e86', rollWidthMm: 500, rollLengthMm: 10_000, rollPrice: minor(5000), weedingFactor: 1, press: { lowC: 150, highC: 160, seconds: 12, pressure: 'medium', peel: 'hot' } };

@@ -1,7 +1,7 @@
 // Keeping, changing and taking off artworks. The server measures the original itself; no figure is taken from a page.
 
 import type { InferType } from 'yup';
-import type { Licence, PrepStep } from '../core/artwork';
+import { getWornLayers, type Licence, type PrepStep } from '../core/artwork';
 import type { artworkChange } from '../core/input';
 import { findArtwork, findOriginal, findOutdatedArtworks, insertArtwork, replaceMeasured, setArtworkArchived, updateArtwork } from '../data/artwork-store';
 import { countLayersInUse } from '../data/item-store';
@@ -58,7 +58,8 @@ export async function changeArtwork(shop: ShopContext, id: number, change: Infer
   const fields = { ...measured, name: change.name, steps: change.steps, licence: change.licence, layerNames: nameLayers(measured, change.layerNames), layerVinylIds: assignVinyls(shop, measured, change.layerVinylIds) };
   const saved = shop.db.transaction(() => {
     const users = countLayersInUse(shop.db, id);
-    if (users !== null && users !== measured.measurement.layers.length) throw new ShopError('conflict', `Items use this artwork with ${users} layers, and these steps leave ${measured.measurement.layers.length}. Keep it as a new artwork, or take those items off the list first.`, 'steps');
+    const worn = getWornLayers(measured.measurement).length;
+    if (users !== null && users !== worn) throw new ShopError('conflict', `Items use this artwork with ${users} layers, and these steps leave ${worn} that are worn. Keep it as a new artwork, or take those items off the list first.`, 'steps');
     return updateArtwork(shop.db, id, fields, version);
   });
   if (!saved) throw stale('This artwork');

@@ -1,6 +1,7 @@
 // Adding, changing and taking off items; what an item refers to has to be there.
 
 import type { InferType } from 'yup';
+import { getWornLayers } from '../core/artwork';
 import type { itemInput } from '../core/input';
 import { minor } from '../core/units';
 import { findArtwork } from '../data/artwork-store';
@@ -16,7 +17,7 @@ function toItemFields(shop: ShopContext, input: InferType<typeof itemInput>): It
   if (!blank.colours.some((colour) => colour.name === input.colourName)) throw new ShopError('invalid', `Colour: ${blank.name} has ${blank.colours.map((colour) => colour.name).join(', ')}.`, 'colourName');
   const artwork = findArtwork(shop.db, input.artworkId);
   if (!artwork) throw new ShopError('invalid', 'Artwork: it is not here any more. Choose another.', 'artworkId');
-  const layers = artwork.measurement.layers.length;
+  const layers = getWornLayers(artwork.measurement).length;
   if (input.vinylIds.length !== layers) throw new ShopError('invalid', `Vinyl: this artwork has ${layers} ${layers === 1 ? 'layer' : 'layers'}, choose one for each.`, 'vinylIds');
   for (const [index, id] of input.vinylIds.entries()) {
     if (!findVinyl(shop.db, id)) throw new ShopError('invalid', 'Vinyl: it is not on the shelf any more. Choose another.', `vinylIds[${index}]`);

@@ -1,6 +1,7 @@
 // How a page is loaded: its frame, its data, and a real 404 when what it asks for is not there.
 
 import type { AstroGlobal } from 'astro';
+import type { MeasureSystem } from '../core/units';
 import type { FrameView } from '../views/views';
 import { getContext, type ShopContext } from './context';
 import { ShopError } from './errors';
@@ -11,7 +12,7 @@ export type LoadedPage<T> = { readonly frame: FrameView; readonly view: T; reado
 /** The frame and what `load` gives; what is not there becomes `missing`, told in words, with status 404. */
 export function loadPage<T>(astro: AstroGlobal, load: (shop: ShopContext) => T): LoadedPage<T> {
   const shop = getContext();
-  const frame = loadFrame(shop, astro.cookies.get('units')?.value === 'inch' ? 'inch' : 'metric');
+  const frame = loadFrame(shop, getSystem(astro));
   try {
     return { frame, view: load(shop), missing: null };
   } catch (error) {
@@ -20,6 +21,9 @@ export function loadPage<T>(astro: AstroGlobal, load: (shop: ShopContext) => T):
     return { frame, view: null, missing: error.message };
   }
 }
+
+/** The units that this browser has chosen. */
+export const getSystem = ({ cookies }: Pick<AstroGlobal, 'cookies'>): MeasureSystem => (cookies.get('units')?.value === 'inch' ? 'inch' : 'metric');
 
 /** A positive whole number of the address, or null. */
 export function readNumber(text: string | null | undefined): number | null {

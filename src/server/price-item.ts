@@ -1,6 +1,6 @@
 // What an item costs now, from the shelf, the artwork and the shop's figures.
 
-import { scaleMeasurement } from '../core/artwork';
+import { getWornLayers, scaleMeasurement } from '../core/artwork';
 import { computeItemCost, type CostProblem, type ItemCost } from '../core/costing';
 import type { Blank, ShopFigures, Vinyl } from '../core/materials';
 import type { Result } from '../core/units';
@@ -26,7 +26,7 @@ export function getItemLayers(item: Pick<ItemFields, 'artworkId' | 'widthMm' | '
   const artwork = materials.artworks.get(item.artworkId);
   if (!artwork) return [];
   const measured = scaleMeasurement(artwork.measurement, item.widthMm);
-  return measured.layers.flatMap((measurement, index) => {
+  return getWornLayers(measured).flatMap((measurement, index) => {
     const vinyl: Vinyl | undefined = materials.vinyls.get(item.vinylIds[index] ?? -1);
     return vinyl ? [{ measurement, vinyl, name: artwork.layerNames[index] ?? measurement.colour }] : [];
   });

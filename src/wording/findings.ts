@@ -1,6 +1,6 @@
 // Findings about an artwork and their remedies in words.
 
-import type { Finding, Licence, StepAction } from '../core/artwork';
+import type { Finding, LayerRole, Licence, StepAction } from '../core/artwork';
 import { formatArea, formatLength, formatPath, type FormatSettings } from '../core/units';
 
 type Names = (layer: string) => string;
@@ -17,7 +17,7 @@ export function describeFinding(finding: Finding, nameOf: Names, settings: Forma
     case 'thin-gaps':
       return { what: `${nameOf(finding.layer)}: gaps down to ${mm(finding.thinnestMm, 2)}`, detail: `Below ${mm(finding.floorMm)} the sides of a gap lift together when it is weeded. ${finding.withinReach ? `It weeds well from ${mm(finding.safeWidthMm, 0)} up.` : NOT_WITHIN_REACH}` };
     case 'too-wide':
-      return { what: `${nameOf(finding.layer)} is ${mm(finding.needsMm)} wide, its vinyl takes ${mm(finding.usableMm)}`, detail: finding.fitsTurned ? 'Turned by a quarter it fits.' : 'Shrink it, choose a wider vinyl, or cut it in two loads.' };
+      return { what: `${nameOf(finding.layer)} is ${mm(finding.needsMm)} wide, its vinyl takes ${mm(finding.usableMm)}`, detail: finding.fitsTurned ? 'Turned by a quarter it fits.' : 'Shrink it, choose a wider vinyl, or part it into loads side by side.' };
     case 'doubled':
       return { what: `${nameOf(finding.layer)}: ${count(finding.count, 'doubled line')}`, detail: 'They lie within a hair of another line, would be cut twice, and lift.' };
     case 'crossing':
@@ -46,6 +46,8 @@ export function describeRemedy(step: StepAction, nameOf: Names, settings: Format
       return `Make it ${formatLength(step.widthMm ?? 0, settings, 0)} wide`;
     case 'open-paths':
       return { close: 'Close them', 'leave-out': 'Leave them out', stroke: `Cut them as lines of ${formatLength(step.widthMm, settings)}` }[step.how];
+    case 'split':
+      return 'Part it into loads';
     case 'merge':
       return `Merge into ${nameOf(step.into)}`;
     default:
@@ -87,12 +89,18 @@ export function describeStep(step: StepAction, nameOf: Names, settings: FormatSe
       return `Weed boxes in ${nameOf(step.layer)}`;
     case 'loose':
       return `${nameOf(step.layer)} may be moved apart`;
+    case 'role':
+      return `${nameOf(step.layer)}: ${LAYER_ROLE_NAMES[step.role]}`;
+    case 'split':
+      return `Part ${nameOf(step.layer)} into loads of ${mm(step.mostMm)} at most`;
     case 'stone-template':
       return `Template for stones of ${mm(step.diameterMm)}, ${nameOf(step.layer)}`;
     default:
       return step satisfies never;
   }
 }
+
+export const LAYER_ROLE_NAMES: Readonly<Record<LayerRole, string>> = { worn: 'on the blank', stencil: 'a stencil or template', product: 'a product of its own', guide: 'a guide, not cut' };
 
 export const LICENCE_NAMES: Readonly<Record<Licence, string>> = { unknown: 'not known yet', own: 'drawn by you', 'for-sale': 'bought, for things you sell', customer: 'the customer’s own', open: 'open licence', 'personal-only': 'personal use only' };
 

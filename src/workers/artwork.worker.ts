@@ -2,15 +2,17 @@
 
 import { expose, transfer } from 'comlink';
 import { strToU8, zipSync } from 'fflate';
-import { findDots, inspectArtwork, makeCutLayer, prepareRead, proposeFirstSteps, readDrawing, writeDxf, writeHpgl, writeSvg, type Artwork, type CutLayer, type LayerMaterials, type MeasureProblem, type PrepStep, type ReadProblem } from '../core/artwork';
+import { countSegments, findDots, inspectArtwork, makeCutLayer, prepareRead, proposeFirstSteps, readDrawing, writeDxf, writeHpgl, writeSvg, type Artwork, type ArtworkPicture, type CutLayer, type HpglOptions, type LayerMaterials, type MeasureProblem, type PrepStep, type ReadProblem } from '../core/artwork';
 import { fail, succeed, type Result } from '../core/units';
 import type { PreparedFile } from '../views/views';
 
 export type CutFormat = 'svg' | 'dxf' | 'hpgl';
-export type FileWish = { readonly baseName: string; readonly formats: readonly CutFormat[]; readonly layers: readonly { readonly key: string; readonly name: string; readonly mirrored: boolean }[] };
+export type FileWish = { readonly baseName: string; readonly formats: readonly CutFormat[]; readonly knife: HpglOptions; readonly layers: readonly { readonly key: string; readonly name: string; readonly mirrored: boolean }[] };
 /** One file, or a zip of several. */
 export type WrittenFile = { readonly fileName: string; readonly bytes: Uint8Array<ArrayBuffer> };
 
+/** Drawings of no more segments than this are measured before a picture of them would have been shown. */
+const QUICK_SEGMENTS = 4000;
 let last: { readonly text: string; readonly artwork: Artwork } | null = null;
 
 function read(text: string): Result<Artwork, ReadProblem> {
@@ -20,7 +22,7 @@ function read(text: string): Result<Artwork, ReadProblem> {
   return artwork;
 }
 
-const WRITERS: Readonly<Record<CutFormat, (layer: CutLayer, colour: string) => string>> = { svg: (layer, colour) => writeSvg(layer, { colour }), dxf: (layer) => writeDxf(layer), hpgl: (layer) => writeHpgl(layer) };
+const WRITERS: Readonly<Record<CutFormat, (layer: CutLayer, colour: string, knife: HpglOptions) => string>> = { svg: (layer, colour) => writeSvg(layer, { colour }), dxf: (layer) => writeDxf(layer), hpgl: (layer, _, knife) => writeHpgl(layer, knife) };
 const plainName = (text: string): string => text.trim().replace(/[\\/:*?"<>|\u0000-\u001f]+/g, '-').slice(0, 80) || 'drawing';
 
 const artworkWorker = {
@@ -30,10 +32,11 @@ const artworkWorker = {
     return artwork.ok ? succeed(proposeFirstSteps(artwork.value)) : artwork;
   },
 
-  prepare(text: string, steps: readonly PrepStep[], materials: LayerMaterials): Result<PreparedFile, ReadProblem | MeasureProblem> {
+  /** `onPicture` is called with the picture of a drawing that takes a while, before it is measured. */
+  prepare(text: string, steps: readonly PrepStep[], materials: LayerMaterials, onPicture: (picture: ArtworkPicture) => void): Result<PreparedFile, ReadProblem | MeasureProblem> {
     const artwork = read(text);
     if (!artwork.ok) return artwork;
-    const prepared = prepareRead(artwork.value, steps);
+    const prepared = prepareRead(artwork.value, steps, countSegments(artwork.value) > QUICK_SEGMENTS ? onPicture : undefined);
     if (!prepared.ok) return prepared;
     const { resolved, facts } = prepared.value;
     const dots = Object.fromEntries(resolved.layers.map((layer) => [layer.key, findDots(layer.pieces).map(({ diameterMm, count }) => ({ diameterMm, count }))]));
@@ -50,7 +53,7 @@ const artworkWorker = {
       const layer = resolved.layers.find((candidate) => candidate.key === key);
       if (!layer) return [];
       const cut = makeCutLayer(resolved, layer, { name, mirrored });
-      return wish.formats.map((format) => ({ fileName: `${plainName(`${wish.baseName} ${name}${mirrored ? ' mirrored' : ''}`)}.${format === 'hpgl' ? 'plt' : format}`, bytes: strToU8(WRITERS[format](cut, layer.colour)) }));
+      return wish.formats.map((format) => ({ fileName: `${plainName(`${wish.baseName} ${name}${mirrored ? ' mirrored' : ''}`)}.${format === 'hpgl' ? 'plt' : format}`, bytes: strToU8(WRITERS[format](cut, layer.colour, wish.knife)) }));
     });
     const [only] = files;
     if (!only) return fail({ kind: 'nothing-to-cut', leftOut: artwork.value.leftOut });

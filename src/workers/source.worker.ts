@@ -13,13 +13,15 @@ const TRACED_SIDE_PX = 1000;
 const fonts = new Map<string, LetterFont>();
 
 const sourceWorker = {
-  /** Text as the SVG file that is kept of it. `fontBytes` may be left out once a font was sent. */
-  letter(text: string, fontKey: string, fontBytes: Uint8Array | null, options: LetterOptions): Result<SetText, LetterProblem> {
+  /** Each text as the SVG file that is kept of it. `fontBytes` may be left out once a font was sent. */
+  letter(texts: readonly string[], fontKey: string, fontBytes: Uint8Array | null, options: LetterOptions): readonly Result<SetText, LetterProblem>[] {
     if (fontBytes) fonts.set(fontKey, openFont(fontBytes));
     const font = fonts.get(fontKey);
     if (!font) throw new Error(`Expected: the font ${fontKey} was sent before`);
-    const artwork = letter(text, font, options);
-    return artwork.ok ? succeed(writeLettering(artwork.value, text.replace(/\s+/g, ' '))) : artwork;
+    return texts.map((text) => {
+      const artwork = letter(text, font, options);
+      return artwork.ok ? succeed(writeLettering(artwork.value, text.replace(/\s+/g, ' '))) : artwork;
+    });
   },
 
   /** A PNG or JPEG traced to an SVG file; larger ones are scaled down first. */

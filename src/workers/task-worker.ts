@@ -20,22 +20,28 @@ export class TaskWorker<T> {
     const own = this.get(signal !== undefined);
     const kind = signal ? 'passing' : 'lasting';
     own[kind]++;
-    const aborted = new Promise<never>((_, reject) => signal?.addEventListener('abort', () => reject(new DOMException('Stopped', 'AbortError')), { once: true }));
     // Aborted or not, the worker is busy until the task itself is done.
     const done = task(own.remote, own.worker).finally(() => own[kind]--);
+    const aborted = new Promise<never>((_, reject) => signal?.addEventListener('abort', () => {
+      reject(new DOMException('Stopped', 'AbortError'));
+      if (this.running === own) this.endIfPassing();
+    }, { once: true }));
     return Promise.race([done, aborted]);
   }
 
   private get(replace: boolean): Running<T> {
-    // Nobody waits for a drawing they have replaced: a worker still at it is ended.
-    if (this.running && this.running.passing > 0 && this.running.lasting === 0 && replace) {
-      this.running.worker.terminate();
-      this.running = null;
-    }
+    if (replace) this.endIfPassing();
     if (!this.running) {
       const worker = this.start();
       this.running = { worker, remote: wrap<T>(worker), passing: 0, lasting: 0 };
     }
     return this.running;
+  }
+
+  /** Nobody waits for what they have replaced or stopped: a worker still at it is ended. */
+  private endIfPassing(): void {
+    if (!this.running || this.running.passing === 0 || this.running.lasting > 0) return;
+    this.running.worker.terminate();
+    this.running = null;
   }
 }

@@ -3,6 +3,7 @@
 import { readFileSync } from 'node:fs';
 import { unzipSync } from 'fflate';
 import { expect, test, type Download, type Page } from '@playwright/test';
+import { readPdfPages } from '../read-pdf';
 import { open, running, ShopServer } from './server';
 
 const server = new ShopServer(4394, true);
@@ -63,10 +64,15 @@ test('cut files: mirrored by the vinyl, the same length in Chromium, all layers 
   const plain = await save(page, 'SVG');
   expect(plain.name).toBe('Seed tin label label.svg');
   await open(page, `${server.address}/artwork/5`);
+  await page.getByLabel('Force in HPGL, g').fill('0');
+  await expect(page.getByText('From 1 to 1000 g.')).toBeVisible();
+  await page.getByLabel('Force in HPGL, g').fill('85');
+  await page.getByLabel('Speed in HPGL, mm/s').fill('120');
   const zip = await save(page, 'All as a zip');
   const files = unzipSync(zip.bytes);
   expect(Object.keys(files).sort()).toEqual(['Cogwheel spark mirrored.dxf', 'Cogwheel spark mirrored.plt', 'Cogwheel spark mirrored.svg', 'Cogwheel wheel mirrored.dxf', 'Cogwheel wheel mirrored.plt', 'Cogwheel wheel mirrored.svg']);
   const wheel = new TextDecoder().decode(files['Cogwheel wheel mirrored.svg']);
+  expect(new TextDecoder().decode(files['Cogwheel wheel mirrored.plt'])).toMatch(/FS85;\s*VS12;/);
   const ruler = await page.evaluate((text) => {
     const svg = new DOMParser().parseFromString(text, 'image/svg+xml').documentElement as unknown as SVGSVGElement;
     document.body.append(svg);
@@ -80,10 +86,13 @@ test('cut files: mirrored by the vinyl, the same length in Chromium, all layers 
   expect(ruler.width / measurement.layers[0]!.box.width).toBeCloseTo(1, 3);
 });
 
-test('the weeding map shows what comes out and how many', async ({ page }) => {
+test('the weeding map shows what comes out and how many, on paper too', async ({ page }) => {
   await open(page, `${server.address}/artwork/3`);
   await page.keyboard.press('w');
   await expect(page.getByRole('img', { name: /weeding map/ })).toContainText('91');
+  const map = await save(page, 'Weeding map, PDF');
+  expect(map.name).toMatch(/weeding map\.pdf$/);
+  expect((await readPdfPages(map.bytes)).join(' ')).toContain(' 91 ');
 });
 
 test('words become a drawing: a typeface without a letter says so, an arc bends, the pair has two layers', async ({ page }) => {
@@ -100,6 +109,58 @@ test('words become a drawing: a typeface without a letter says so, an arc bends,
   await page.getByRole('button', { name: 'Keep this lettering' }).click();
   await expect(page.getByRole('heading', { name: 'Möwe' })).toBeVisible();
   await expect(page.getByRole('region', { name: 'Layers' }).getByRole('textbox')).toHaveCount(2);
+});
+
+test('a list of names: each line a drawing of its own, none wider than its place', async ({ page }) => {
+  await open(page, `${server.address}/artwork/letter`);
+  await page.getByLabel('A list of names: each line a drawing of its own').check();
+  await page.getByLabel('Words').fill('Ole\n\nChristabel-Louise\nИра');
+  const names = page.getByRole('list', { name: 'Names' });
+  await expect(names.getByRole('listitem')).toHaveCount(3);
+  await expect(page.getByRole('alert')).toContainText('Ира: This typeface has no');
+  await page.getByLabel('Words').fill('Ole\nChristabel-Louise');
+  await page.getByLabel('No wider than').fill('160');
+  await expect(names).toContainText('160 mm × 13.9 mm, made smaller');
+  await names.getByRole('button', { name: 'Christabel-Louise' }).click();
+  await expect(page.getByText(/^Christabel-Louise: 160 mm/)).toBeVisible();
+  await page.getByRole('button', { name: 'Keep these 2 names' }).click();
+  await page.waitForURL(`${server.address}/artwork`);
+  await expect(page.getByRole('link', { name: /Ole/ }).first()).toBeVisible();
+  await page.getByRole('link', { name: /Christabel-Louise/ }).first().click();
+  await running(page);
+  await expect(page.getByLabel('Width', { exact: true })).toHaveValue('160');
+});
+
+test('a layer wider than its vinyl is parted into loads that keep their vinyl; a layer may be a stencil', async ({ page }) => {
+  await drop(page, '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 400 100"><g fill="#3f5e86"><rect width="180" height="50"/><rect x="200" width="200" height="50"/></g></svg>', 'long.svg');
+  await page.getByLabel('Width', { exact: true }).fill('500');
+  const layers = page.getByRole('region', { name: 'Layers' });
+  await layers.getByRole('combobox').first().click();
+  await page.getByRole('option').nth(1).click();
+  const checks = page.getByRole('region', { name: 'Checks' });
+  await checks.getByRole('button', { name: 'Part it into loads' }).click();
+  await expect(layers.getByRole('textbox')).toHaveCount(2);
+  await expect(checks).not.toContainText('its vinyl takes');
+  await layers.getByRole('combobox', { name: /What .* load 2 is for/ }).click();
+  await page.getByRole('option', { name: 'a stencil or template' }).click();
+  await expect(page.getByText('not mirrored: a stencil').first()).toBeVisible();
+  await expect(page.getByRole('region', { name: 'For the cutter' })).toContainText('1 of them mirrored');
+  await page.keyboard.press('Control+z');
+  await expect(page.getByRole('region', { name: 'For the cutter' })).toContainText('2 layers, a file each, in mm, mirrored');
+});
+
+test('a heavy drawing is shown before it is measured, and measuring it can be stopped and taken up again', async ({ page }) => {
+  const waves = Array.from({ length: 2600 }, (_, index) => {
+    const x = (index % 52) * 20, y = Math.floor(index / 52) * 20;
+    return `<path d="M${Array.from({ length: 60 }, (__, k) => `${(x + 8 * (1 + 0.15 * Math.sin(k * 0.7)) * Math.cos((k / 60) * 6.2832)).toFixed(2)} ${(y + 8 * (1 + 0.15 * Math.sin(k * 0.7)) * Math.sin((k / 60) * 6.2832)).toFixed(2)}`).join('L')}z"/>`;
+  });
+  await open(page, `${server.address}/artwork/new`);
+  await page.getByLabel('Drawing file').setInputFiles({ name: 'waves.svg', mimeType: 'image/svg+xml', buffer: Buffer.from(`<svg xmlns="http://www.w3.org/2000/svg" viewBox="-10 -10 1060 1020">${waves.join('')}</svg>`) });
+  await expect(page.getByRole('img', { name: 'The drawing, not measured yet' })).toBeVisible();
+  await page.getByRole('button', { name: 'Stop' }).click();
+  await expect(page.getByRole('status').filter({ hasText: 'Measuring was stopped' })).toBeVisible();
+  await page.getByRole('button', { name: 'Go on with it' }).click();
+  await expect(page.getByRole('heading', { name: /1 layer, 2600 pieces/ })).toBeVisible({ timeout: 20_000 });
 });
 
 test('two windows: the second save of an artwork is told, and what was typed stays', async ({ page, context }) => {

@@ -52,6 +52,10 @@ export const FILE_LIMIT_BYTES = 20 * 1024 * 1024;
 /** Widths a piece may be measured at, mm: from a small bead to the widest roll there is. */
 export const WIDTH_RANGE_MM = { least: 3, most: 3000 } as const;
 
+/** What a layer is for: worn on the blank, a stencil or template that is used and kept, a product of its own, or a guide that is not cut. */
+export const LAYER_ROLES = ['worn', 'stencil', 'product', 'guide'] as const;
+export type LayerRole = (typeof LAYER_ROLES)[number];
+
 /** What the seller knows of the right to use a drawing. Unknown and personal-only ones are cautioned on things for sale. */
 export const LICENCES = ['unknown', 'own', 'for-sale', 'customer', 'open', 'personal-only'] as const;
 export type Licence = (typeof LICENCES)[number];

@@ -3,7 +3,7 @@
 
 import { computeLength, computeRingArea, distance, fillRegion, flattenContour, getRings, intersectRegions, mapPoint, composeMatrices, strokeLine, transformContour, transformRegion, uniteRegions, type Matrix, type Polyline, type Region, type FillRuleName } from '../geometry';
 import { fail, succeed, type Result } from '../units';
-import type { Artwork, MeasureProblem, Shape, StrokeShape } from './artwork';
+import type { Artwork, LayerRole, MeasureProblem, Shape, StrokeShape } from './artwork';
 
 /** A contour as drawn. `open`: its ends lie apart, so that the knife would have to close it. */
 export type FlatLine = { readonly points: Polyline; readonly open: boolean };
@@ -17,6 +17,7 @@ export type FlatLayer = {
   readonly extras: readonly Polyline[];
   /** Its islands may be moved apart and turned to save material. */
   readonly loose: boolean;
+  readonly role: LayerRole;
 };
 
 /** Segments of a drawing that are taken, curves counted as one each; and points they may be flattened to. */
@@ -69,7 +70,7 @@ export function fillLayers(drawn: readonly LayerLines[], artwork: Artwork, { mat
     if (points > POINT_LIMIT) return tooManyPoints(points);
     add(stroke.colour, band);
   }
-  return succeed([...byColour].map(([colour, shapes]): FlatLayer => ({ key: colour, colour, extras: [], loose: false, shapes: shapes.filter((shape) => shape.region.rings.length > 0) })).filter((layer) => layer.shapes.length > 0));
+  return succeed([...byColour].map(([colour, shapes]): FlatLayer => ({ key: colour, colour, extras: [], loose: false, role: 'worn', shapes: shapes.filter((shape) => shape.region.rings.length > 0) })).filter((layer) => layer.shapes.length > 0));
 }
 
 function flattenContours(shape: Shape, matrix: Matrix): readonly FlatLine[] {

@@ -2,7 +2,7 @@
 
 import { colord, extend } from 'colord';
 import labPlugin from 'colord/plugins/lab';
-import { computeRegionArea, findThinGaps, findThinStrokes, intersectRegions, uniteRegions, type Region, type ThinPlace } from '../geometry';
+import { Calliper, computeRegionArea, intersectRegions, uniteRegions, type Region, type ThinPlace } from '../geometry';
 import { DETAIL_FLOORS, type DetailFloor } from './detail-floors';
 import type { ArtworkMeasurement } from './measure-artwork';
 import { STEP_DEFAULTS, type StepAction } from './prepare/steps';
@@ -51,12 +51,12 @@ function inspectStrokes(artwork: ResolvedArtwork): readonly Finding[] {
 }
 
 function inspectWidth(measurement: ArtworkMeasurement, materialOf: (key: string) => LayerMaterial): readonly Finding[] {
-  return measurement.layers.flatMap((layer): Finding[] => {
-    const { usableMm, turnable } = materialOf(layer.key);
+  return measurement.layers.filter((layer) => layer.role !== 'guide').flatMap((layer): Finding[] => {
+    const { usableMm, turnable, takesLayers } = materialOf(layer.key);
     if (usableMm === null || layer.box.width <= usableMm) return [];
     const fitsTurned = turnable && layer.box.height <= usableMm;
     const shrinkToMm = Math.floor((measurement.widthMm * usableMm) / layer.box.width);
-    return [{ kind: 'too-wide', layer: layer.key, needsMm: layer.box.width, usableMm, fitsTurned, shrinkToMm, remedies: [...(fitsTurned ? [{ kind: 'rotate', degrees: 90 } as const] : []), { kind: 'size', widthMm: shrinkToMm }] }];
+    return [{ kind: 'too-wide', layer: layer.key, needsMm: layer.box.width, usableMm, fitsTurned, shrinkToMm, remedies: [...(fitsTurned ? [{ kind: 'rotate', degrees: 90 } as const] : []), { kind: 'size', widthMm: shrinkToMm }, { kind: 'split', layer: layer.key, mostMm: usableMm, overlapMm: takesLayers ? STEP_DEFAULTS.seamMm : 0 }] }];
   });
 }
 
@@ -70,10 +70,11 @@ function inspectStacking(artwork: ResolvedArtwork, measurement: ArtworkMeasureme
 
 /** How many layers lie on one another at the thickest, and over what area more than is usual. */
 function measureThickness(artwork: ResolvedArtwork): { readonly depth: number; readonly areaMm2: number } {
-  if (artwork.layers.length <= MOST_LAYERS_THICK) return { depth: artwork.layers.length, areaMm2: 0 };
+  const worn = artwork.layers.filter((layer) => layer.role === 'worn');
+  if (worn.length <= MOST_LAYERS_THICK) return { depth: worn.length, areaMm2: 0 };
   // covered[k]: what k + 1 or more layers cover so far.
   const covered: Region[] = [];
-  for (const { region } of artwork.layers) {
+  for (const { region } of worn) {
     for (let level = covered.length; level >= 1; level--) {
       const deeper = intersectRegions(covered[level - 1]!, region);
       if (deeper.rings.length > 0) covered[level] = uniteRegions([...(covered[level] ? [covered[level]!] : []), deeper]);
@@ -86,8 +87,9 @@ function measureThickness(artwork: ResolvedArtwork): { readonly depth: number; r
 function inspectDetail(artwork: ResolvedArtwork, materialOf: (key: string) => LayerMaterial): readonly Finding[] {
   return artwork.layers.flatMap((layer): Finding[] => {
     const { floor, usableMm, turnable } = materialOf(layer.key);
+    const calliper = new Calliper(layer.pieces);
     const judge = (kind: 'thin-strokes' | 'thin-gaps', floorMm: number): Finding[] => {
-      const { thinnest, places } = (kind === 'thin-strokes' ? findThinStrokes : findThinGaps)(layer.pieces, floorMm);
+      const { thinnest, places } = kind === 'thin-strokes' ? calliper.measureStrokes(floorMm) : calliper.measureGaps(floorMm);
       if (!thinnest || thinnest.widthMm >= floorMm - FLOOR_SLACK_MM) return [];
       const safeWidthMm = Math.ceil((artwork.widthMm * floorMm) / thinnest.widthMm - WHOLE_SLACK_MM);
       const across = turnable ? Math.min(layer.box.width, layer.box.height) : layer.box.width;

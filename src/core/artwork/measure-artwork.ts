@@ -2,7 +2,7 @@
 
 import { Calliper, computeLength, computeRegionArea, computeRingArea, countSharpCorners, intersectRegions, type Box, type ThinPlace } from '../geometry';
 import { succeed, type Result } from '../units';
-import type { Artwork, MeasureProblem } from './artwork';
+import type { Artwork, LayerRole, MeasureProblem } from './artwork';
 import { computeChirality, type Chirality } from './chirality';
 import { computeSafeWidth, DETAIL_CLASSES, DETAIL_FLOORS, type DetailClass } from './detail-floors';
 import { findDoubledContours } from './doubled-contours';
@@ -13,6 +13,8 @@ export type LayerMeasurement = {
   readonly key: string;
   /** The fill, #rrggbb without its alpha; `currentColor` is black. Layers of other colours do not cut into it. */
   readonly colour: string;
+  /** Items are made of the layers that are worn, which come first. */
+  readonly role: LayerRole;
   /** Area that stays on the blank: the union of the layer's shapes, holes out. */
   readonly netMm2: number;
   /** Every line the knife follows, as drawn: shapes that overlap or lie doubled count each. */
@@ -81,7 +83,9 @@ export function measureResolved(artwork: ResolvedArtwork): ArtworkMeasurement {
   };
 }
 
-function findOverlaps(layers: readonly ResolvedLayer[]): readonly ColourOverlap[] {
+/** Only what is worn lies on one another. */
+function findOverlaps(all: readonly ResolvedLayer[]): readonly ColourOverlap[] {
+  const layers = all.filter((layer) => layer.role === 'worn');
   return layers.flatMap((lower, index) => layers.slice(index + 1).flatMap((upper): ColourOverlap[] => {
     const areaMm2 = boxesMeet(lower.box, upper.box) ? computeRegionArea(intersectRegions(lower.region, upper.region)) : 0;
     return areaMm2 > LEAST_OVERLAP_MM2 ? [{ lower: lower.key, upper: upper.key, areaMm2 }] : [];
@@ -110,7 +114,7 @@ function measureLayer(layer: ResolvedLayer): LayerMeasurement {
   }
   const calliper = new Calliper(layer.pieces);
   return {
-    key: layer.key, colour: layer.colour, netMm2, cutLengthMm: layer.drawnLengthMm, outlineLengthMm: outerLengthMm + cavityLengthMm, outerLengthMm, contours: layer.knife.length + layer.extras.length,
+    key: layer.key, colour: layer.colour, role: layer.role, netMm2, cutLengthMm: layer.drawnLengthMm, outlineLengthMm: outerLengthMm + cavityLengthMm, outerLengthMm, contours: layer.knife.length + layer.extras.length,
     pieces: layer.pieces.length, cavities, sharpCorners, openPaths: layer.openPaths, zeroLengthPaths: layer.zeroLengthPaths, doubledContours: findDoubledContours(layer.knife).length,
     thinnestStroke: calliper.measureStrokes().thinnest, thinnestGap: calliper.measureGaps().thinnest, box: layer.box, bitAreasMm2: bitAreasMm2.sort((a, b) => a - b),
   };
@@ -137,6 +141,9 @@ export function scaleMeasurement(measurement: ArtworkMeasurement, widthMm: numbe
     })),
   };
 }
+
+/** The layers that an item is made of: the first ones, so that their indices are those of all layers. */
+export const getWornLayers = (measurement: ArtworkMeasurement): readonly LayerMeasurement[] => measurement.layers.filter((layer) => layer.role === 'worn');
 
 /** Pieces and cavities smaller than `limitMm2`. */
 export function countTinyBits(layer: LayerMeasurement, limitMm2: number): number {

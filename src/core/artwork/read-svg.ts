@@ -2,12 +2,12 @@
 // file is executed or fetched; what can't be cut is listed by name.
 
 import { composeMatrices, IDENTITY, scaling, transformContour, translation, type Contour, type Matrix } from '../geometry';
-import { fail, succeed, type Result } from '../units';
+import { fail, MM_PER_INCH, succeed, type Result } from '../units';
 import { FILE_LIMIT_BYTES, type Artwork, type ReadProblem, type Shape, type StrokeShape } from './artwork';
 import { LeftOutTally } from './left-out';
 import { inheritPaint, INITIAL_PAINT, parseOpacity, resolvePaint, type PaintServers, type PaintState } from './paint';
 import { parseStyleSheet, resolveDeclarations, type StyleSheet } from './style-sheet';
-import { fitViewBox, MM_PER_PX, parseNumbers, parseSvgLength, parseTransform } from './svg-lengths';
+import { fitViewBox, MM_PER_PX, parseNumbers, parseSvgLength, parseTransform, PX_PER_INCH } from './svg-lengths';
 import { outlineShape, SHAPE_NAMES, type Viewport } from './svg-shapes';
 import { parseXml, type XmlElement } from './xml-tree';
 
@@ -18,18 +18,21 @@ const GROUPS = new Set(['g', 'a', 'switch', 'svg']);
 
 type Place = { readonly matrix: Matrix; readonly paint: PaintState; readonly opacity: number; readonly viewport: Viewport; readonly clips: Shape['clips']; readonly uses: readonly string[] };
 
+/** `pxPerInch`: how many of the drawing's units an inch has where the file states no size; 96 unless given, 20 to 1200. */
+export type ReadOptions = { readonly pxPerInch?: number };
+
 /**
  * The artwork in a file. A size that is missing or in percent is taken from the viewBox (or the drawing's units) at
  * 96 units to the inch. Problems: everything of ReadProblem but nothing else; what could be read in part is in `leftOut`.
  */
-export function readSvg(text: string): Result<Artwork, ReadProblem> {
+export function readSvg(text: string, { pxPerInch = PX_PER_INCH }: ReadOptions = {}): Result<Artwork, ReadProblem> {
   const refused = refuseEarly(text);
   if (refused) return fail(refused);
   const parsed = parseXml(text.replace(/^\uFEFF/, ''));
   if (!parsed.ok) return parsed;
   const root = parsed.value;
   if (root.name !== 'svg') return fail({ kind: 'not-svg', found: `<${root.name.slice(0, 40)}>` });
-  return new SvgReader(root).read();
+  return new SvgReader(root, pxPerInch).read();
 }
 
 function refuseEarly(text: string): ReadProblem | null {
@@ -51,7 +54,7 @@ class SvgReader {
   private gradients = 0;
   private visits = 0;
 
-  constructor(private readonly root: XmlElement) {
+  constructor(private readonly root: XmlElement, private readonly pxPerInch: number) {
     this.servers = { findById: (id) => this.byId.get(id), sheets: this.sheets };
   }
 
@@ -66,16 +69,17 @@ class SvgReader {
       width: statedWidth ?? (statedHeight && viewBox ? statedHeight / ratio : (viewBox?.[2] ?? 300)),
       height: statedHeight ?? (statedWidth && viewBox ? statedWidth * ratio : (viewBox?.[3] ?? 150)),
     };
+    const stated = statedWidth !== null || statedHeight !== null;
     const inner = viewBox ? fitViewBox(viewBox, viewport, this.root.attributes['preserveAspectRatio']) : IDENTITY;
     const place: Place = {
-      matrix: composeMatrices(scaling(MM_PER_PX), inner), paint: INITIAL_PAINT, opacity: 1, clips: [], uses: [],
+      matrix: composeMatrices(scaling(stated ? MM_PER_PX : MM_PER_INCH / this.pxPerInch), inner), paint: INITIAL_PAINT, opacity: 1, clips: [], uses: [],
       viewport: viewBox ? { width: viewBox[2]!, height: viewBox[3]! } : viewport,
     };
     this.visitChildren(this.root, this.enter(this.root, place) ?? place);
     if (this.visits > VISIT_LIMIT) return fail({ kind: 'too-many-elements', limit: VISIT_LIMIT });
     const layers = [...this.layers].map(([colour, shapes]) => ({ colour, shapes }));
     if (layers.length === 0 && this.strokes.length === 0) return fail({ kind: 'nothing-to-cut', leftOut: this.leftOut.list() });
-    return succeed({ layers, strokes: this.strokes, leftOut: this.leftOut.list(), gradients: this.gradients, size: statedWidth !== null || statedHeight !== null ? 'stated' : 'assumed' });
+    return succeed({ layers, strokes: this.strokes, leftOut: this.leftOut.list(), gradients: this.gradients, size: stated ? 'stated' : 'assumed' });
   }
 
   private index(element: XmlElement): void {

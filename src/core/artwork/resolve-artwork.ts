@@ -3,7 +3,7 @@
 
 import { boundPoints, composeMatrices, boundRegion, computeLength, computeRingArea, mapPoint, rotation, scaling, shiftRegion, splitPieces, translation, uniteBoxes, uniteRegions, type Box, type Matrix, type Piece, type Point, type Polyline, type Region, type Segment } from '../geometry';
 import { fail, succeed, type Result } from '../units';
-import { WIDTH_RANGE_MM, type Artwork, type MeasureProblem } from './artwork';
+import { WIDTH_RANGE_MM, type Artwork, type LayerRole, type MeasureProblem } from './artwork';
 import { countSegments, fillLayers, flattenLines, getKnifeLines, isZeroLength, SEGMENT_LIMIT, type FlatLayer, type LayerLines } from './flat-layers';
 
 /** One of the two decides; the other follows in proportion. */
@@ -15,6 +15,7 @@ export type ResolvedLayer = {
   /** Weed boxes and registration marks, which are cut beside the design. */
   readonly extras: readonly Polyline[];
   readonly loose: boolean;
+  readonly role: LayerRole;
   readonly region: Region;
   readonly pieces: readonly Piece[];
   /** Every contour the knife follows as drawn, overlapping ones each, closed. */
@@ -113,14 +114,15 @@ export function resolveLayer(layer: FlatLayer): ResolvedLayer | null {
   const knife = layer.shapes.flatMap(getKnifeLines);
   const lines = layer.shapes.flatMap((shape) => shape.lines);
   return {
-    key: layer.key, colour: layer.colour, extras: layer.extras, loose: layer.loose, region, pieces, knife, box, drawnLengthMm: [...knife, ...layer.extras].reduce((sum, line) => sum + computeLength(line, true), 0),
+    key: layer.key, colour: layer.colour, extras: layer.extras, loose: layer.loose, role: layer.role, region, pieces, knife, box, drawnLengthMm: [...knife, ...layer.extras].reduce((sum, line) => sum + computeLength(line, true), 0),
     openPaths: lines.filter((line) => line.open).length, zeroLengthPaths: lines.filter(isZeroLength).length,
   };
 }
 
-/** Layers together, with the whole's size. The box may lie anywhere; sizes are taken from it. */
+/** Layers together, with the whole's size; those that are worn come first. The box may lie anywhere; sizes are taken from it. */
 export function assembleArtwork(layers: readonly (ResolvedLayer | null)[], facts: Pick<ResolvedArtwork, 'segments' | 'strokesApart'>): ResolvedArtwork {
-  const solid = layers.filter((layer): layer is ResolvedLayer => layer !== null);
+  const known = layers.filter((layer): layer is ResolvedLayer => layer !== null);
+  const solid = [...known.filter((layer) => layer.role === 'worn'), ...known.filter((layer) => layer.role !== 'worn')];
   const box = uniteBoxes(solid.map((layer) => layer.box));
   return { widthMm: box?.width ?? 0, heightMm: box?.height ?? 0, layers: solid, ...facts };
 }

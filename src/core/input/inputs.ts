@@ -63,6 +63,9 @@ const artworkFields = { name: shortText('Name'), steps: prepSteps, layerNames: y
 export const artworkKept = yup.object({ ...artworkFields, fileName: shortText('File name', 255) });
 export const artworkChange = yup.object(artworkFields);
 
+/** What a weeding map is printed of, beside the drawing itself. */
+export const mapFacts = yup.object({ name: shortText('Name'), steps: prepSteps, layers: yup.array(yup.object({ key: yup.string().required().max(200), name: shortText('Layer name', 60), mirrored: yup.boolean().required() })).required().max(60, 'Layers: at most 60.') });
+
 const isDay = (text: string | undefined) => text !== undefined && /^\d{4}-\d{2}-\d{2}$/.test(text) && !Number.isNaN(Date.parse(`${text}T00:00:00Z`)) && new Date(`${text}T00:00:00Z`).toISOString().startsWith(text);
 export const dueDay = yup.string().required('Due: choose the day it is promised for.').test('day', 'Due: a day of the calendar, such as 2027-03-31.', isDay);
 

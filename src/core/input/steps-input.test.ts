@@ -6,7 +6,7 @@ const GOOD: readonly PrepStep[] = [
   { kind: 'size', widthMm: 120, on: true }, { kind: 'size', heightMm: 50, on: false }, { kind: 'size', widthMm: 100, heightMm: 50, fit: true, on: true }, { kind: 'rotate', degrees: -90, on: true }, { kind: 'outline-strokes', on: true },
   { kind: 'merge', layer: '#ff0000', into: '#00ff00', on: true }, { kind: 'leave-out', layer: '#ff0000', on: true }, { kind: 'open-paths', how: 'stroke', widthMm: 1.5, on: true }, { kind: 'remove-doubled', withinMm: 0.2, on: true }, { kind: 'remove-specks', underMm2: 1, on: true },
   { kind: 'unite', on: true }, { kind: 'offset', layer: '#ff0000', byMm: -2, copy: false, on: true }, { kind: 'knock-out', lower: '#ff0000', upper: '#00ff00', overlapMm: 0.4, on: true }, { kind: 'negative', layer: '#ff0000', marginMm: 4, on: true },
-  { kind: 'registration', sizeMm: 4, gapMm: 8, on: true }, { kind: 'weed-boxes', layer: '#ff0000', marginMm: 4, joinMm: 6, on: true }, { kind: 'loose', layer: '#ff0000', on: true }, { kind: 'stone-template', layer: '#ff0000', diameterMm: 3, playMm: 0.4, marginMm: 12, on: true },
+  { kind: 'registration', sizeMm: 4, gapMm: 8, on: true }, { kind: 'weed-boxes', layer: '#ff0000', marginMm: 4, joinMm: 6, on: true }, { kind: 'loose', layer: '#ff0000', on: true }, { kind: 'role', layer: '#ff0000', role: 'stencil', on: true }, { kind: 'split', layer: '#ff0000', mostMm: 280, overlapMm: 1, on: true }, { kind: 'stone-template', layer: '#ff0000', diameterMm: 3, playMm: 0.4, marginMm: 12, on: true },
 ];
 
 describe('steps that are taken', () => {

@@ -1,7 +1,7 @@
 // What a list of preparation steps may hold.
 
 import * as yup from 'yup';
-import { STEP_KINDS, WIDTH_RANGE_MM, type PrepStep, type StepAction } from '../artwork';
+import { LAYER_ROLES, STEP_KINDS, WIDTH_RANGE_MM, type PrepStep, type StepAction } from '../artwork';
 import { numberBetween } from './rules';
 
 const layerKey = yup.string().required('Layer: choose one.').max(200, 'Layer: its name is too long.');
@@ -24,6 +24,8 @@ const FIELDS: { readonly [Kind in StepAction['kind']]: Readonly<Record<string, y
   registration: { sizeMm: lengthMm('Size of the marks', 1, 50), gapMm: lengthMm('Distance of the marks', 0, 200) },
   'weed-boxes': { layer: layerKey, marginMm: lengthMm('Margin', 0, 100), joinMm: lengthMm('Together within', 0, 200) },
   loose: { layer: layerKey },
+  role: { layer: layerKey, role: yup.mixed().oneOf([...LAYER_ROLES], 'Role: worn, stencil, product or guide.').required() },
+  split: { layer: layerKey, mostMm: lengthMm('Widest load', 10, 3000), overlapMm: lengthMm('Overlap', 0, 10) },
   'stone-template': { layer: layerKey, diameterMm: lengthMm('Diameter', 0.5, 50), playMm: lengthMm('Play', 0, 5), marginMm: lengthMm('Margin', 0, 200) },
 };
 

@@ -12,7 +12,7 @@ import { useKeys } from '../shared/keys';
 import { SeamView, type SeamMark } from '../shared/SeamView';
 import { useSettings } from '../shared/settings';
 import { Checks } from './Checks';
-import { toSteps, type Desk } from './desk-state';
+import { setRole, toSteps, type Desk } from './desk-state';
 import { GiveOut } from './GiveOut';
 import { LayerTable } from './LayerTable';
 import { SizeFields } from './SizeFields';
@@ -25,8 +25,10 @@ export function ArtworkDesk({ desk, file, checked, text, vinyls, nameOf }: Props
   const { state } = desk;
   const { measurement } = file;
   const vinylOf = (key: string) => vinyls.find((vinyl) => vinyl.id === state.vinylIds[key]);
-  const handedness = measurement.layers.map((layer) => decideHandedness(vinylOf(layer.key)?.kind ?? 'smooth', { seenThrough: false }));
-  const sides = [...new Set(handedness.map(describeHandedness))];
+  // A stencil lies on its thing face up, whatever it is cut from.
+  const handedness = measurement.layers.map((layer) => (layer.role === 'stencil' ? null : decideHandedness(vinylOf(layer.key)?.kind ?? 'smooth', { seenThrough: false })));
+  const sides = [...new Set(handedness.map((entry) => (entry ? describeHandedness(entry) : 'not mirrored: a stencil')))];
+  const mirrored = handedness.map((entry) => entry?.mirrored ?? false);
   const marks = file.findings.flatMap((finding): SeamMark[] => (finding.kind === 'thin-strokes' || finding.kind === 'thin-gaps' ? finding.places.map((place) => ({ ...place, kind: finding.kind === 'thin-strokes' ? 'stroke' : 'gap' })) : []));
   useKeys('Steps', [{ keys: '$mod+z', shown: 'Ctrl Z', does: 'undo the last step', run: () => desk.undo?.() }]);
   const steps = toSteps(state);
@@ -34,9 +36,9 @@ export function ArtworkDesk({ desk, file, checked, text, vinyls, nameOf }: Props
     <div className="cols" style={{ gridTemplateColumns: 'minmax(0, 1.56fr) minmax(0, 1fr)' }}>
       <div className="cols">
         <div className="sheet flush lifted">
-          <SeamView picture={file.picture} colours={measurement.layers.map((layer) => vinylOf(layer.key)?.colourHex)} mirrored={handedness.map((entry) => entry.mirrored)} cutCaption={sides.join('; ')} name={state.name || 'drawing'} size={`${formatLength(measurement.widthMm, settings)} × ${formatLength(measurement.heightMm, settings)}`} height={330} marks={marks} widthMm={measurement.widthMm} weeding />
+          <SeamView picture={file.picture} colours={measurement.layers.map((layer) => vinylOf(layer.key)?.colourHex)} mirrored={mirrored} cutCaption={sides.join('; ')} name={state.name || 'drawing'} size={`${formatLength(measurement.widthMm, settings)} × ${formatLength(measurement.heightMm, settings)}`} height={330} marks={marks} widthMm={measurement.widthMm} weeding />
         </div>
-        <LayerTable file={file} nameOf={nameOf} vinyls={vinyls} vinylIds={state.vinylIds} onRename={(key, name) => desk.change({ names: { ...state.names, [key]: name } })} onVinyl={(key, id) => desk.act({ vinylIds: { ...state.vinylIds, [key]: id } })} />
+        <LayerTable file={file} nameOf={nameOf} vinyls={vinyls} vinylIds={state.vinylIds} onRename={(key, name) => desk.change({ names: { ...state.names, [key]: name } })} onRole={(layer, role) => desk.act({ steps: setRole(state.steps, layer, role) })} onVinyl={(key, id) => desk.act({ vinylIds: { ...state.vinylIds, [key]: id } })} />
         <p className="soft" style={{ margin: 0 }}>{marks.length > 0 && <span style={{ marginRight: 14, whiteSpace: 'nowrap' }}><i className="mark stroke" style={{ marginLeft: 0 }} />thin stroke<i className="mark gap" />narrow gap</span>}{measurement.chirality.chiral ? 'Mirrored and unmirrored, this drawing can be told apart' : 'Mirrored, this drawing looks the same'} ({Math.round(measurement.chirality.score * 1000) / 10} % of it falls on its mirror image). Chiral mirrors what the vinyl needs in any case.</p>
       </div>
       <div className="cols">
@@ -49,7 +51,7 @@ export function ArtworkDesk({ desk, file, checked, text, vinyls, nameOf }: Props
         </section>
         <Checks checked={checked} findings={file.findings} leftOut={file.leftOut} gradients={file.gradients} sizeStated={file.sizeStated} licence={state.licence} nameOf={nameOf} onTake={desk.take} />
         <StepList steps={state.steps} prepared={file} nameOf={nameOf} onChange={(next) => desk.act({ steps: next })} onUndo={desk.undo} />
-        <GiveOut text={text} steps={steps} baseName={state.name} layers={measurement.layers.map((layer, index) => ({ key: layer.key, name: nameOf(layer.key), mirrored: handedness[index]!.mirrored }))} />
+        <GiveOut text={text} steps={steps} baseName={state.name} layers={measurement.layers.map((layer, index) => ({ key: layer.key, name: nameOf(layer.key), mirrored: mirrored[index]!, role: layer.role }))} />
       </div>
     </div>
   );

@@ -10,6 +10,7 @@ import { decodeText } from '../../core/artwork';
 import { ApiError, callApi, wordsOf } from '../shared/api';
 import { Frame } from '../shared/Frame';
 import { useSettings } from '../shared/settings';
+import { Working } from '../shared/Working';
 import { ArtworkDesk } from './ArtworkDesk';
 import { openDesk, toSteps, useDesk } from './desk-state';
 import { makeNameOf, toMaterials } from './layer-names';
@@ -31,7 +32,7 @@ function Artwork({ artwork, vinyls }: { artwork: ArtworkView; vinyls: readonly V
   const original = useQuery({ queryKey: ['original', artwork.id], queryFn: () => fetchOriginal(`${path}/original`), staleTime: Infinity, refetchOnMount: true });
   const steps = toSteps(state);
   const materials = useMemo(() => toMaterials(state.vinylIds, vinyls, settings.shop.figures), [state.vinylIds, vinyls, settings.shop.figures]);
-  const { prepared, problem, busy } = usePrepared(original.data ?? null, steps, materials);
+  const { prepared, problem, asking } = usePrepared(original.data ?? null, steps, materials);
   // Until the worker has answered, what was kept is shown: its figures stand, its checks are still to come.
   const file: PreparedFile = prepared ?? { ...kept, findings: [], dots: {} };
   const nameOf = makeNameOf(state.names);
@@ -67,11 +68,12 @@ function Artwork({ artwork, vinyls }: { artwork: ArtworkView; vinyls: readonly V
         <div className="actions">
           <Button href={`${path}/original`}>Download the original</Button>
           <Button onClick={() => void archive(!archived)}>{archived ? 'Put back' : 'Take off the list'}</Button>
-          {changed && <Button variant="contained" disabled={busy || Boolean(problem) || !steps || state.name.trim() === ''} onClick={() => void save()}>Save</Button>}
+          {changed && <Button variant="contained" disabled={asking.busy || asking.stopped || Boolean(problem) || !steps || state.name.trim() === ''} onClick={() => void save()}>Save</Button>}
           {!changed && <Button variant="contained" href={`/items/new?artwork=${artwork.id}`}>Reckon an item with it</Button>}
         </div>
       </div>
       {(failure ?? problem ?? (original.isError ? UNFETCHED : null)) && <div className="notice bad" role="alert">{failure ?? problem ?? UNFETCHED}</div>}
+      <Working doing="Measuring" asking={asking} />
       <ArtworkDesk desk={desk} file={file} checked={prepared !== null} text={original.data ?? null} vinyls={vinyls} nameOf={nameOf} />
     </>
   );

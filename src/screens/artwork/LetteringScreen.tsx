@@ -5,17 +5,20 @@ import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
-import { useEffect, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { TYPEFACES, type PrepStep } from '../../core/artwork';
 import type { LetterOptions } from '../../core/artwork/lettering/letter';
 import { formatLength } from '../../core/units';
 import type { FrameView } from '../../views/views';
 import { describeLetterProblem } from '../../wording/problems';
-import { letterInWorker, type SetText } from '../../workers/source-client';
-import { callApi, wordsOf } from '../shared/api';
+import { letterInWorker } from '../../workers/source-client';
+import { ApiError, callApi, wordsOf } from '../shared/api';
 import { Frame } from '../shared/Frame';
 import { SeamView } from '../shared/SeamView';
 import { useSettings } from '../shared/settings';
+import { useLatest, type Asking } from '../shared/use-latest';
+import { Working } from '../shared/Working';
+import { fitWidth, MOST_NAMES, NameList, splitNames, type NamedText } from './NameList';
 import { loadTypeface } from './typeface-files';
 import { usePrepared } from './use-prepared';
 import { WidthField } from './WidthField';
@@ -24,8 +27,8 @@ export function LetteringScreen({ frame }: { frame: FrameView }) {
   return <Frame frame={frame} current="artwork" newHref="/artwork/new"><Lettering /></Frame>;
 }
 
-type Form = { readonly text: string; readonly typeface: string; readonly capHeightMm: number | null; readonly letterCase: NonNullable<LetterOptions['letterCase']>; readonly align: NonNullable<LetterOptions['align']>; readonly tracking: number; readonly lineSpacing: number; readonly curve: 'straight' | 'up' | 'down'; readonly radiusMm: number | null; readonly pair: boolean; readonly insetMm: number | null };
-const START: Form = { text: '', typeface: 'alfa-slab-one', capHeightMm: 40, letterCase: 'as-typed', align: 'centre', tracking: 0, lineSpacing: 1.6, curve: 'straight', radiusMm: 120, pair: false, insetMm: 1.5 };
+type Form = { readonly text: string; readonly typeface: string; readonly capHeightMm: number | null; readonly letterCase: NonNullable<LetterOptions['letterCase']>; readonly align: NonNullable<LetterOptions['align']>; readonly tracking: number; readonly lineSpacing: number; readonly curve: 'straight' | 'up' | 'down'; readonly radiusMm: number | null; readonly list: boolean; readonly widestMm: number | null; readonly pair: boolean; readonly insetMm: number | null };
+const START: Form = { text: '', typeface: 'alfa-slab-one', capHeightMm: 40, letterCase: 'as-typed', align: 'centre', tracking: 0, lineSpacing: 1.6, curve: 'straight', radiusMm: 120, list: false, widestMm: null, pair: false, insetMm: 1.5 };
 const TRACKINGS = [[-0.03, 'tight'], [0, 'as drawn'], [0.05, 'open'], [0.12, 'wide'], [0.25, 'very wide']] as const;
 
 function toOptions(form: Form): LetterOptions | null {
@@ -41,8 +44,17 @@ function Lettering() {
   const [form, setForm] = useState<Form>(START);
   const [failure, setFailure] = useState<string | null>(null);
   const [saving, setSaving] = useState(false);
-  const set = (part: Partial<Form>) => setForm({ ...form, ...part });
-  const { result, problem } = useSetText(form);
+  const set = (part: Partial<Form>) => {
+    setKept(0);
+    setForm({ ...form, ...part });
+  };
+  const { set: texts, asking } = useSetTexts(form);
+  const [at, setAt] = useState(0);
+  const [kept, setKept] = useState(0);
+  const shown = texts[Math.min(at, texts.length - 1)];
+  const natural = shown?.answer.ok ? shown.answer.value : null;
+  const result = useMemo(() => natural && fitWidth(natural, form.list ? form.widestMm : null), [natural, form.list, form.widestMm]);
+  const problem = texts.flatMap(({ text, answer }) => (answer.ok ? [] : [`${form.list ? `${text}: ` : ''}${describeLetterProblem(answer.problem)}`]))[0] ?? null;
   const steps = useMemo((): readonly PrepStep[] | null => (result ? [{ kind: 'size', widthMm: result.widthMm, on: true }] : null), [result]);
   const { prepared } = usePrepared(result?.svg ?? null, steps, {});
   const face = TYPEFACES.find((candidate) => candidate.key === form.typeface)!;
@@ -50,10 +62,16 @@ function Lettering() {
     if (!result || !steps) return;
     setSaving(true);
     try {
-      const name = form.text.replace(/\s+/g, ' ').trim().slice(0, 120);
-      const facts = JSON.stringify({ name, fileName: 'lettering.svg', licence: 'open', steps, layerNames: form.pair ? ['outline', 'fill'] : ['letters'], layerVinylIds: [] });
-      const { id } = await callApi<{ id: number }>('POST', `/api/artwork?${new URLSearchParams({ facts }).toString()}`, new Blob([result.svg], { type: 'image/svg+xml' }));
-      location.assign(`/artwork/${id}`);
+      let id = 0;
+      // One after another: where one is refused, those before it are kept, and the rest can be kept once it is mended.
+      for (const { text, answer } of texts.slice(kept)) {
+        if (!answer.ok) throw new ApiError('invalid', `${text}: ${describeLetterProblem(answer.problem)}`);
+        const { svg, widthMm } = fitWidth(answer.value, form.list ? form.widestMm : null);
+        const facts = JSON.stringify({ name: text.replace(/\s+/g, ' ').trim().slice(0, 120), fileName: 'lettering.svg', licence: 'open', steps: [{ kind: 'size', widthMm, on: true }], layerNames: form.pair ? ['outline', 'fill'] : ['letters'], layerVinylIds: [] });
+        ({ id } = await callApi<{ id: number }>('POST', `/api/artwork?${new URLSearchParams({ facts }).toString()}`, new Blob([svg], { type: 'image/svg+xml' })));
+        if (form.list) setKept((count) => count + 1);
+      }
+      location.assign(form.list ? '/artwork' : `/artwork/${id}`);
     } catch (error) {
       setFailure(wordsOf(error));
       setSaving(false);
@@ -63,13 +81,15 @@ function Lettering() {
   return (
     <>
       <div className="page-head">
-        <div><h1 style={{ margin: 0 }}>{form.text.trim() === '' ? 'Set lettering' : form.text.replace(/\s+/g, ' ')}</h1><p style={{ margin: '4px 0 0', fontSize: '1.12rem' }} aria-live="polite">{prepared && result && layer ? `${formatLength(result.widthMm, settings)} × ${formatLength(result.heightMm, settings)}: ${layer.pieces} pieces, ${layer.cavities} cavities to weed, strokes from ${layer.thinnestStroke ? formatLength(layer.thinnestStroke.widthMm, settings, 1) : '–'}.` : 'Kerned, joined, and one outline without overlaps.'}</p></div>
-        <div className="actions"><Button href="/artwork">Back to the drawings</Button><Button variant="contained" disabled={!result || saving} onClick={() => void keep()}>Keep this lettering</Button></div>
+        <div><h1 style={{ margin: 0 }}>{form.text.trim() === '' ? 'Set lettering' : form.list ? `${texts.length} ${texts.length === 1 ? 'name' : 'names'}` : form.text.replace(/\s+/g, ' ')}</h1><p style={{ margin: '4px 0 0', fontSize: '1.12rem' }} aria-live="polite">{prepared && result && layer ? `${form.list ? `${shown!.text}: ` : ''}${formatLength(result.widthMm, settings)} × ${formatLength(result.heightMm, settings)}: ${layer.pieces} pieces, ${layer.cavities} cavities to weed, strokes from ${layer.thinnestStroke ? formatLength(layer.thinnestStroke.widthMm, settings, 1) : '–'}.` : 'Kerned, joined, and one outline without overlaps.'}</p></div>
+        <div className="actions"><Button href="/artwork">Back to the drawings</Button><Button variant="contained" disabled={texts.length === 0 || saving || asking.busy || problem !== null} onClick={() => void keep()}>{saving && form.list ? `Keeping ${Math.min(kept + 1, texts.length)} of ${texts.length}` : form.list ? `Keep ${texts.length === 1 ? 'this name' : `these ${texts.length} names`}` : 'Keep this lettering'}</Button></div>
       </div>
+      <Working doing="Setting the letters" asking={asking} />
       {(failure ?? (form.text.trim() === '' ? null : problem)) && <div className="notice bad" role="alert">{failure ?? problem}</div>}
       <div className="cols" style={{ gridTemplateColumns: 'minmax(0, 1fr) minmax(0, 1.9fr)' }}>
         <section className="sheet cols" aria-label="What it says">
-          <TextField label="Words" value={form.text} onChange={(event) => set({ text: event.target.value })} multiline minRows={2} maxRows={6} autoFocus slotProps={{ htmlInput: { maxLength: 400 } }} helperText="A new line starts below." />
+          <TextField label="Words" value={form.text} onChange={(event) => set({ text: event.target.value })} multiline minRows={2} maxRows={form.list ? 12 : 6} autoFocus slotProps={{ htmlInput: { maxLength: form.list ? 12_000 : 400 } }} helperText={form.list ? `Each line is a piece of its own; ${MOST_NAMES} at most.` : 'A new line starts below.'} />
+          <FormControlLabel control={<Checkbox checked={form.list} onChange={(_, list) => set({ list })} />} label="A list of names: each line a drawing of its own" />
           <TextField select label="Typeface" value={form.typeface} onChange={(event) => set({ typeface: event.target.value })} helperText={`${face.kind}; ${face.licence}`}>{TYPEFACES.map((option) => <MenuItem key={option.key} value={option.key}>{option.name}&ensp;<span className="soft">{option.kind}</span></MenuItem>)}</TextField>
           <div className="fields">
             <WidthField label="Height of capitals" widthMm={form.capHeightMm} onChange={(capHeightMm) => set({ capHeightMm })} />
@@ -77,13 +97,15 @@ function Lettering() {
             <TextField select label="Spacing" value={form.tracking} onChange={(event) => set({ tracking: Number(event.target.value) })}>{TRACKINGS.map(([value, name]) => <MenuItem key={value} value={value}>{name}</MenuItem>)}</TextField>
             <TextField select label="Lines" value={form.align} onChange={(event) => set({ align: event.target.value as Form['align'] })}><MenuItem value="left">from the left</MenuItem><MenuItem value="centre">centred</MenuItem><MenuItem value="right">to the right</MenuItem></TextField>
             <TextField select label="Baseline" value={form.curve} onChange={(event) => set({ curve: event.target.value as Form['curve'] })}><MenuItem value="straight">straight</MenuItem><MenuItem value="up">on an arc, upwards</MenuItem><MenuItem value="down">on an arc, downwards</MenuItem></TextField>
+            {form.list && <WidthField label="No wider than" widthMm={form.widestMm} optional onChange={(widestMm) => set({ widestMm })} />}
             {form.curve !== 'straight' && <WidthField label="Radius of the arc" widthMm={form.radiusMm} onChange={(radiusMm) => set({ radiusMm })} />}
           </div>
           <FormControlLabel control={<Checkbox checked={form.pair} onChange={(_, pair) => set({ pair })} />} label="A second colour inside, smaller all round" />
           {form.pair && <InsetField insetMm={form.insetMm} onChange={(insetMm) => set({ insetMm })} />}
         </section>
         <section className="sheet flush lifted" aria-label="As it will be cut">
-          {prepared && result ? <SeamView picture={prepared.picture} mirrored cutCaption="mirrored for heat transfer" name={form.text} size={`${formatLength(result.widthMm, settings)} × ${formatLength(result.heightMm, settings)}`} height={420} /> : <div className="empty"><p>Write some words: they appear here, as worn and as cut.</p></div>}
+          {prepared && result ? <SeamView picture={prepared.picture} mirrored cutCaption="mirrored for heat transfer" name={shown!.text} size={`${formatLength(result.widthMm, settings)} × ${formatLength(result.heightMm, settings)}`} height={420} /> : <div className="empty"><p>Write some words: they appear here, as worn and as cut.</p></div>}
+          {form.list && texts.length > 0 && <NameList texts={texts} widestMm={form.widestMm} chosen={Math.min(at, texts.length - 1)} onChoose={setAt} />}
         </section>
       </div>
     </>
@@ -94,26 +116,13 @@ function InsetField({ insetMm, onChange }: { insetMm: number | null; onChange: (
   return <TextField select label="Smaller by" value={insetMm ?? 1.5} onChange={(event) => onChange(Number(event.target.value))}>{[0.5, 0.8, 1, 1.5, 2, 3, 4].map((value) => <MenuItem key={value} value={value}>{value} mm</MenuItem>)}</TextField>;
 }
 
-/** Sets the text in the worker whenever the form changes; the last good one stays. */
-function useSetText(form: Form): { readonly result: SetText | null; readonly problem: string | null } {
-  const [state, setState] = useState<{ result: SetText | null; problem: string | null }>({ result: null, problem: null });
-  useEffect(() => {
-    const options = toOptions(form);
-    if (form.text.trim() === '') return setState({ result: null, problem: null });
-    if (!options) return undefined;
-    const stop = new AbortController();
-    const timer = setTimeout(() => {
-      letterInWorker({ text: form.text, fontKey: form.typeface, loadFont: () => loadTypeface(form.typeface), options }, stop.signal).then(
-        (answer) => setState(answer.ok ? { result: answer.value, problem: null } : { result: null, problem: describeLetterProblem(answer.problem) }),
-        (error: unknown) => {
-          if (!(error instanceof DOMException && error.name === 'AbortError')) throw error;
-        },
-      );
-    }, 150);
-    return () => {
-      clearTimeout(timer);
-      stop.abort();
-    };
-  }, [form]);
-  return state;
+/** Sets the text, or each line of a list, in the worker whenever the form changes; the last good one stays. */
+function useSetTexts(form: Form): { readonly set: readonly NamedText[]; readonly asking: Asking } {
+  const [set, take] = useState<readonly NamedText[]>([]);
+  const options = toOptions(form);
+  const texts = form.list ? splitNames(form.text) : form.text.trim() === '' ? [] : [form.text];
+  const asking = useLatest(texts.length > 0 && options ? JSON.stringify([texts, form.typeface, options]) : null, 150,
+    async (signal) => ({ texts, answers: await letterInWorker({ texts, fontKey: form.typeface, loadFont: () => loadTypeface(form.typeface), options: options! }, signal) }),
+    ({ texts: asked, answers }) => take(asked.map((text, index) => ({ text, answer: answers[index]! }))));
+  return { set: texts.length === 0 ? [] : set, asking };
 }

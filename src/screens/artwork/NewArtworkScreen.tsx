@@ -1,14 +1,15 @@
 // A drawing comes in: dropped, chosen or pasted; measured at once; kept when wanted.
 
 import Button from '@mui/material/Button';
-import LinearProgress from '@mui/material/LinearProgress';
-import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { decodeText, FILE_LIMIT_BYTES } from '../../core/artwork';
 import type { FrameView, VinylView } from '../../views/views';
 import { describeArtworkProblem } from '../../wording/problems';
 import { callApi, wordsOf } from '../shared/api';
 import { Frame } from '../shared/Frame';
+import { Picture } from '../shared/Picture';
 import { useSettings } from '../shared/settings';
+import { Working } from '../shared/Working';
 import { proposeInWorker } from '../../workers/artwork-client';
 import { ArtworkDesk } from './ArtworkDesk';
 import { startDesk, toSteps, useDesk } from './desk-state';
@@ -33,10 +34,11 @@ function NewArtwork({ vinyls }: { vinyls: readonly VinylView[] }) {
   const chooser = useRef<HTMLInputElement>(null);
   const steps = toSteps(state);
   const materials = useMemo(() => toMaterials(state.vinylIds, vinyls, settings.shop.figures), [state.vinylIds, vinyls, settings.shop.figures]);
-  const { prepared, problem, busy } = usePrepared(drawing?.text ?? null, steps, materials);
+  const { prepared, early, problem, asking } = usePrepared(drawing?.text ?? null, steps, materials);
   const nameOf = makeNameOf(state.names);
 
   const [picture, setPicture] = useState<File | Blob | null>(null);
+  const [pictureNumber, setPictureNumber] = useState(0);
   const [pictureName, setPictureName] = useState('');
   const [tracing, setTracing] = useState(TRACE_START);
   const takeDrawing = async (text: string, fileName: string, blob: Blob) => {
@@ -49,21 +51,20 @@ function NewArtwork({ vinyls }: { vinyls: readonly VinylView[] }) {
     if (blob.size > FILE_LIMIT_BYTES) return setRefusal(describeArtworkProblem({ kind: 'file-too-large', bytes: blob.size, limitBytes: FILE_LIMIT_BYTES }));
     if (/^image\/(png|jpeg|webp)$/.test(blob.type)) {
       setPictureName(fileName);
+      setPictureNumber(pictureNumber + 1);
       return setPicture(blob);
     }
     setPicture(null);
     await takeDrawing(decodeText(new Uint8Array(await blob.arrayBuffer())), fileName, blob);
   };
-  const latestDrawing = useRef(takeDrawing);
-  latestDrawing.current = takeDrawing;
   // Another tracing of the same picture keeps the name, steps and size that were set meanwhile.
-  const traced = useCallback((svg: string, first: boolean) => {
+  const traced = (svg: string, first: boolean) => {
     const fileName = `${pictureName.replace(/\.[^.]*$/, '') || 'picture'}.svg`;
     const blob = new Blob([svg], { type: 'image/svg+xml' });
-    if (first) void latestDrawing.current(svg, fileName, blob);
+    if (first) void takeDrawing(svg, fileName, blob);
     else setDrawing({ text: svg, fileName, blob });
-  }, [pictureName]);
-  const tracingState = useTraced(picture, tracing, traced);
+  };
+  const tracingState = useTraced(picture, pictureNumber, tracing, traced);
   const latestTake = useRef(take);
   latestTake.current = take;
   useEffect(() => {
@@ -99,7 +100,7 @@ function NewArtwork({ vinyls }: { vinyls: readonly VinylView[] }) {
         <div className="actions">
           <Button href="/artwork/letter">Set lettering</Button>
           <Button onClick={() => chooser.current?.click()}>{drawing ? 'Choose another file' : 'Choose a file'}</Button>
-          {prepared && drawing && <Button variant="contained" disabled={saving || busy || Boolean(problem) || !steps || state.name.trim() === ''} onClick={() => void keep()}>Keep this artwork</Button>}
+          {prepared && drawing && <Button variant="contained" disabled={saving || asking.busy || asking.stopped || Boolean(problem) || !steps || state.name.trim() === ''} onClick={() => void keep()}>Keep this artwork</Button>}
         </div>
       </div>
       <input ref={chooser} type="file" accept=".svg,.dxf,image/svg+xml,image/png,image/jpeg" className="visually-hidden" tabIndex={-1} aria-label="Drawing file" onChange={(event) => {
@@ -115,7 +116,9 @@ function NewArtwork({ vinyls }: { vinyls: readonly VinylView[] }) {
       }}>
         {drawing ? <span className="soft">Drop another drawing here, or paste one</span> : <><p style={{ margin: '0 0 6px', fontSize: '1.15rem' }}>Drop an SVG or DXF drawing here, or paste one</p><span className="soft">Up to 20 MB. Each fill colour becomes a layer; a PNG or JPEG is traced. Nothing in the file is run, and nothing is fetched.</span></>}
       </div>
-      {(busy || tracingState.busy) && <LinearProgress aria-label={tracingState.busy ? 'Tracing' : 'Measuring'} />}
+      <Working doing="Tracing" asking={tracingState.asking} />
+      <Working doing="Measuring" asking={asking} />
+      {early && !prepared && <div className="sheet flush lifted" style={{ padding: 16 }}><Picture picture={early} label="The drawing, not measured yet" maxHeight={420} /></div>}
       {picture && <TracePanel options={tracing} onChange={setTracing} />}
       {shown && <div className="notice bad" role="alert"><strong>{refusal && !problem ? 'Not taken' : 'Not measured'}</strong>{shown}</div>}
       {prepared && drawing && <ArtworkDesk desk={desk} file={prepared} checked text={drawing.text} vinyls={vinyls} nameOf={nameOf} />}

@@ -4,9 +4,10 @@ import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { describeTraceProblem } from '../../wording/problems';
 import { traceInWorker } from '../../workers/source-client';
+import { useLatest, type Asking } from '../shared/use-latest';
 import type { TraceOptions } from '../../core/artwork/tracing/trace-image';
 
 export const TRACE_START: TraceOptions = { colours: 2, specklePixels: 12, smoothing: 0.5, withoutGround: true };
@@ -27,29 +28,12 @@ export function TracePanel({ options, onChange }: { options: TraceOptions; onCha
   );
 }
 
-/** Traces in the worker whenever the picture or its options change. `onTraced` has to stay the same from render to render. */
-export function useTraced(picture: Blob | null, options: TraceOptions, onTraced: (svg: string, first: boolean) => void): { readonly problem: string | null; readonly busy: boolean } {
-  const [state, setState] = useState<{ problem: string | null; busy: boolean; of: Blob | null }>({ problem: null, busy: false, of: null });
-  const wish = JSON.stringify(options);
-  useEffect(() => {
-    if (!picture) return undefined;
-    const stop = new AbortController();
-    const timer = setTimeout(() => {
-      setState((before) => ({ ...before, busy: true }));
-      traceInWorker(picture, JSON.parse(wish) as TraceOptions, stop.signal).then(
-        (traced) => setState((before) => {
-          if (traced.ok) queueMicrotask(() => onTraced(traced.value, before.of !== picture));
-          return { problem: traced.ok ? null : describeTraceProblem(traced.problem), busy: false, of: traced.ok ? picture : before.of };
-        }),
-        (error: unknown) => {
-          if (!(error instanceof DOMException && error.name === 'AbortError')) throw error;
-        },
-      );
-    }, 100);
-    return () => {
-      clearTimeout(timer);
-      stop.abort();
-    };
-  }, [picture, wish, onTraced]);
-  return state;
+/** Traces in the worker whenever the picture or its options change. */
+export function useTraced(picture: Blob | null, pictureNumber: number, options: TraceOptions, onTraced: (svg: string, first: boolean) => void): { readonly problem: string | null; readonly asking: Asking } {
+  const [state, setState] = useState<{ problem: string | null; of: Blob | null }>({ problem: null, of: null });
+  const asking = useLatest(picture ? JSON.stringify([pictureNumber, options]) : null, 100, (signal) => traceInWorker(picture!, options, signal), (traced) => {
+    setState({ problem: traced.ok ? null : describeTraceProblem(traced.problem), of: traced.ok ? picture : state.of });
+    if (traced.ok) onTraced(traced.value, state.of !== picture);
+  });
+  return { problem: state.problem, asking };
 }

@@ -1,7 +1,7 @@
 // What stands on the desk while a drawing is made ready: its size, steps, and each layer's name and vinyl; with undo.
 
 import { useMemo, useState } from 'react';
-import { WIDTH_RANGE_MM, type Licence, type PrepStep, type StepAction } from '../../core/artwork';
+import { WIDTH_RANGE_MM, type LayerRole, type Licence, type PrepStep, type StepAction } from '../../core/artwork';
 import type { ArtworkView } from '../../views/views';
 
 export type SizeBy = 'width' | 'height' | 'fit';
@@ -40,6 +40,17 @@ export function toSteps({ size, steps }: Pick<DeskState, 'size' | 'steps'>): rea
   return [{ ...first, on: true }, ...steps];
 }
 
+/** A layer has one role: the last that was given counts, and takes the place of an earlier one. */
+export const setRole = (steps: readonly PrepStep[], layer: string, role: LayerRole): readonly PrepStep[] => [...steps.filter((step) => !(step.kind === 'role' && step.layer === layer)), { kind: 'role', layer, role, on: true }];
+
+/** What a step makes of a layer is cut from the layer's own vinyl, until another is chosen. */
+function inheritVinyls(vinylIds: DeskState['vinylIds'], step: StepAction): DeskState['vinylIds'] {
+  if (step.kind !== 'split') return vinylIds;
+  const own = vinylIds[step.layer] ?? null;
+  return { ...vinylIds, ...Object.fromEntries(Array.from({ length: MOST_LOADS }, (_, index) => [`${step.layer} load ${index + 1}`, own])) };
+}
+const MOST_LOADS = 12;
+
 export type Desk = {
   readonly state: DeskState;
   readonly change: (part: Partial<DeskState>) => void;
@@ -57,7 +68,7 @@ export function useDesk(start: DeskState): Desk {
     return {
       state: history.now, act,
       change: (part) => setHistory(({ now, past }) => ({ now: { ...now, ...part }, past })),
-      take: (remedy) => act(remedy.kind === 'size' ? { size: { by: 'width', widthMm: remedy.widthMm ?? null, heightMm: null } } : { steps: [...history.now.steps, { ...remedy, on: true }] }),
+      take: (remedy) => act(remedy.kind === 'size' ? { size: { by: 'width', widthMm: remedy.widthMm ?? null, heightMm: null } } : { steps: [...history.now.steps, { ...remedy, on: true }], vinylIds: inheritVinyls(history.now.vinylIds, remedy) }),
       undo: history.past.length > 0 ? () => setHistory(({ now, past }) => ({ now: past[past.length - 1] ?? now, past: past.slice(0, -1) })) : null,
       reset: (state) => setHistory({ now: state, past: [] }),
     };

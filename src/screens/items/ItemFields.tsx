@@ -3,6 +3,7 @@
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import { Controller, type UseFormReturn } from 'react-hook-form';
+import { getWornLayers } from '../../core/artwork';
 import type { AreaBasis } from '../../core/costing';
 import { getKindFacts } from '../../core/materials';
 import type { ArtworkView, BlankView, ItemEditorView } from '../../views/views';
@@ -26,7 +27,7 @@ export function ItemFields({ form, view, artwork, blank }: Props) {
     const next = view.artworks.find((candidate) => candidate.id === Number(value));
     if (!next) return;
     const { vinylIds } = form.getValues();
-    form.setValue('vinylIds', next.measurement.layers.map((_, index) => vinylIds[index] ?? vinylIds[0] ?? view.shelf.vinyls[0]!.id), { shouldDirty: true });
+    form.setValue('vinylIds', getWornLayers(next.measurement).map((_, index) => vinylIds[index] ?? vinylIds[0] ?? view.shelf.vinyls[0]!.id), { shouldDirty: true });
     form.setValue('widthMm', Math.round(next.measurement.widthMm * 10) / 10, { shouldDirty: true });
   };
   const adhesive = form.getValues('vinylIds').some((id) => {
@@ -40,7 +41,7 @@ export function ItemFields({ form, view, artwork, blank }: Props) {
       <Choice form={form} name="sizeName" label="Size" options={(blank?.sizes ?? []).map((size) => ({ value: size.name, label: size.name }))} />
       <Choice form={form} name="colourName" label="Colour" options={(blank?.colours ?? []).map((colour) => ({ value: colour.name, label: colour.name, swatch: colour.hex }))} />
       <div style={{ gridColumn: '1 / -1' }}><Choice form={form} name="artworkId" label="Artwork" options={view.artworks.map((option) => ({ value: option.id, label: option.name }))} onPicked={pickArtwork} /></div>
-      {(artwork?.measurement.layers ?? []).map((_, index) => (
+      {(artwork ? getWornLayers(artwork.measurement) : []).map((_, index) => (
         <div key={index} style={{ gridColumn: '1 / -1' }}><Choice form={form} name={`vinylIds.${index}`} label={`Vinyl for ${artwork?.layerNames[index] ?? `layer ${index + 1}`}`} options={view.shelf.vinyls.map((option) => ({ value: option.id, label: option.name, swatch: option.colourHex }))} /></div>
       ))}
       <LengthField form={form} name="widthMm" label="Width" />

@@ -5,6 +5,7 @@ import Button from '@mui/material/Button';
 import { enqueueSnackbar } from 'notistack';
 import { useMemo, useState } from 'react';
 import { useForm, useWatch, type Resolver } from 'react-hook-form';
+import { getWornLayers } from '../../core/artwork';
 import { itemInput } from '../../core/input';
 import { decideHandedness } from '../../core/materials';
 import { formatLength, formatMoney } from '../../core/units';
@@ -42,7 +43,7 @@ function startValues(view: ItemEditorView): ItemForm {
   const blank = shelf.blanks[0]!;
   return {
     name: artwork.name, blankId: blank.id, sizeName: blank.sizes[0]?.name ?? '', colourName: blank.colours[0]?.name ?? '', artworkId: artwork.id, placement: 'front, centred', widthMm: Math.round(artwork.measurement.widthMm * 10) / 10,
-    seenThrough: false, areaBasis: 'used', quantity: 1, price: 0, vinylIds: artwork.measurement.layers.map((_, index) => artwork.layerVinylIds[index] ?? shelf.vinyls[0]!.id),
+    seenThrough: false, areaBasis: 'used', quantity: 1, price: 0, vinylIds: getWornLayers(artwork.measurement).map((_, index) => artwork.layerVinylIds[index] ?? shelf.vinyls[0]!.id),
   };
 }
 
@@ -53,7 +54,7 @@ function Item({ view }: { view: ItemEditorView }) {
   const form = useForm<ItemForm>({ resolver: yupResolver(itemInput) as unknown as Resolver<ItemForm>, defaultValues: startValues(view) });
   const values = useWatch({ control: form.control }) as ItemForm;
   const artwork = view.artworks.find((candidate) => candidate.id === Number(values.artworkId));
-  const vinyls = (artwork?.measurement.layers ?? []).map((_, index) => view.shelf.vinyls.find((vinyl) => vinyl.id === Number(values.vinylIds[index])));
+  const vinyls = (artwork ? getWornLayers(artwork.measurement) : []).map((_, index) => view.shelf.vinyls.find((vinyl) => vinyl.id === Number(values.vinylIds[index])));
   const blank = view.shelf.blanks.find((candidate) => candidate.id === Number(values.blankId));
   const reckoning = useMemo(() => reckonItem({ values, artwork, blank, vinyls, figures: settings.shop.figures, settings }), [values, artwork, blank, vinyls, settings]);
   const isNew = view.item === null && version === null;

@@ -1,6 +1,6 @@
 // From what stands in the form to the cost, the reading of its price, and the verdict in one sentence.
 
-import { scaleMeasurement } from '../../core/artwork';
+import { getWornLayers, scaleMeasurement } from '../../core/artwork';
 import { computeItemCost, type ItemCost } from '../../core/costing';
 import { widthMm as widthSchema } from '../../core/input';
 import type { ShopFigures } from '../../core/materials';
@@ -20,11 +20,12 @@ export function reckonItem(input: { values: ItemForm; artwork: ArtworkView | und
   if (!widthSchema.isValidSync(values.widthMm)) return { ok: false, problem: 'Width: from 3 to 3000 mm.' };
   if (!Number.isInteger(quantity) || quantity < 1) return { ok: false, problem: 'Quantity: a whole number from 1.' };
   const measured = scaleMeasurement(artwork.measurement, Number(values.widthMm));
-  const layers = measured.layers.flatMap((measurement, index) => {
+  const worn = getWornLayers(measured);
+  const layers = worn.flatMap((measurement, index) => {
     const vinyl = vinyls[index];
     return vinyl ? [{ measurement, vinyl }] : [];
   });
-  if (layers.length < measured.layers.length) return { ok: false, problem: 'Choose a vinyl for each layer.' };
+  if (layers.length < worn.length) return { ok: false, problem: 'Choose a vinyl for each layer.' };
   const cost = computeItemCost({ blank, sizeName: values.sizeName, layers, areaBasis: values.areaBasis }, quantity, figures);
   if (!cost.ok) return { ok: false, problem: describeCostProblem(cost.problem, settings) };
   const price = minor(Number.isSafeInteger(values.price) && values.price >= 0 ? values.price : 0);

@@ -5,8 +5,8 @@ import { findDoubledContours } from '../doubled-contours';
 import { makeFlatShape, type FlatLayer, type FlatLine, type FlatShape } from '../flat-layers';
 import { findDots } from './dots';
 
-const regionOf = (layer: FlatLayer): Region => uniteRegions(layer.shapes.map((shape) => shape.region));
-const withRegion = (layer: FlatLayer, region: Region): FlatLayer => ({ ...layer, shapes: region.rings.length > 0 ? [makeFlatShape(region)] : [] });
+export const regionOf = (layer: FlatLayer): Region => uniteRegions(layer.shapes.map((shape) => shape.region));
+export const withRegion = (layer: FlatLayer, region: Region): FlatLayer => ({ ...layer, shapes: region.rings.length > 0 ? [makeFlatShape(region)] : [] });
 const refill = (shape: FlatShape, lines: readonly FlatLine[]): FlatShape => ({ ...shape, lines, region: fillRegion(lines.map((line) => line.points), shape.rule) });
 
 type Layers = readonly FlatLayer[];
@@ -82,7 +82,7 @@ export function addNegative(layers: Layers, key: string, marginMm: number): Laye
     const region = layer.key === key ? regionOf(layer) : null;
     const box = region && boundRegion(region);
     if (!region || !box) return [layer];
-    return [layer, { ...withRegion(layer, subtractRegions(makeRegion([boxRing(box, marginMm)]), region)), key: `${key} negative`, extras: [] }];
+    return [layer, { ...withRegion(layer, subtractRegions(makeRegion([boxRing(box, marginMm)]), region)), key: `${key} negative`, role: 'product' as const, extras: [] }];
   });
 }
 
@@ -115,7 +115,7 @@ export function addStoneTemplate(layers: Layers, step: { readonly layer: string;
     if (!dots) return [layer];
     const holes = offsetRegion(makeRegion(dots.rings), step.playMm / 2);
     const template = subtractRegions(makeRegion([boxRing(box, step.marginMm)]), holes);
-    return [layer, { ...withRegion(layer, template), key: `${step.layer} template ${step.diameterMm}`, extras: [] }];
+    return [layer, { ...withRegion(layer, template), key: `${step.layer} template ${step.diameterMm}`, role: 'stencil' as const, extras: [] }];
   });
 }
 

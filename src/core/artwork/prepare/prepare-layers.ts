@@ -5,6 +5,7 @@ import type { Artwork, MeasureProblem } from '../artwork';
 import { countSegments, type FlatLayer } from '../flat-layers';
 import { assembleArtwork, flattenAtSize, resolveLayer, shiftArtwork, type ArtworkSize, type ResolvedArtwork, type ResolveOptions } from '../resolve-artwork';
 import { addNegative, addRegistration, addStoneTemplate, addWeedBoxes, knockOut, mergeLayers, offsetLayer, removeDoubled, removeSpecks, treatOpenPaths, uniteShapes } from './layer-steps';
+import { splitLayer } from './split-layer';
 import type { PrepStep, StepAction } from './steps';
 
 /** Without a size step a drawing is this wide. */
@@ -65,6 +66,10 @@ function applyStep(layers: readonly FlatLayer[], step: StepAction): readonly Fla
       return addWeedBoxes(layers, step.layer, step.marginMm, step.joinMm);
     case 'loose':
       return layers.map((layer) => (layer.key === step.layer ? { ...layer, loose: true } : layer));
+    case 'role':
+      return layers.map((layer) => (layer.key === step.layer ? { ...layer, role: step.role } : layer));
+    case 'split':
+      return splitLayer(layers, step.layer, step.mostMm, step.overlapMm);
     case 'stone-template':
       return addStoneTemplate(layers, step);
     default:

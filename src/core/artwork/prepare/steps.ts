@@ -1,7 +1,7 @@
 // The steps that make an artwork ready to cut. They are data: kept in a list, switched off or changed later, always
 // done anew from the untouched original. Lengths in mm at real size; `layer` is a layer's key.
 
-import type { Artwork } from '../artwork';
+import type { Artwork, LayerRole } from '../artwork';
 
 export type StepAction =
   /** How large the whole drawing is; the last one that is on decides. `fit` keeps it within both. */
@@ -27,14 +27,17 @@ export type StepAction =
   /** Boxes around words or groups whose parts lie nearer than `joinMm`. */
   | { readonly kind: 'weed-boxes'; readonly layer: string; readonly marginMm: number; readonly joinMm: number }
   | { readonly kind: 'loose'; readonly layer: string }
+  | { readonly kind: 'role'; readonly layer: string; readonly role: LayerRole }
+  /** Parted side by side into loads that are no wider than `mostMm`, through gaps where there are any; what has to be cut through overlaps. */
+  | { readonly kind: 'split'; readonly layer: string; readonly mostMm: number; readonly overlapMm: number }
   /** A template with a hole for each dot of one diameter, larger by `playMm`, to brush hot-fix stones into. */
   | { readonly kind: 'stone-template'; readonly layer: string; readonly diameterMm: number; readonly playMm: number; readonly marginMm: number };
 
 export type PrepStep = StepAction & { readonly on: boolean };
-export const STEP_KINDS = ['size', 'rotate', 'outline-strokes', 'merge', 'leave-out', 'open-paths', 'remove-doubled', 'remove-specks', 'unite', 'offset', 'knock-out', 'negative', 'registration', 'weed-boxes', 'loose', 'stone-template'] as const satisfies readonly StepAction['kind'][];
+export const STEP_KINDS = ['size', 'rotate', 'outline-strokes', 'merge', 'leave-out', 'open-paths', 'remove-doubled', 'remove-specks', 'unite', 'offset', 'knock-out', 'negative', 'registration', 'weed-boxes', 'loose', 'role', 'split', 'stone-template'] as const satisfies readonly StepAction['kind'][];
 
 /** What an untouched drawing needs at once: one of strokes only has nothing else to cut. */
 export const proposeFirstSteps = (artwork: Artwork): readonly PrepStep[] => (artwork.layers.length === 0 && artwork.strokes.length > 0 ? [{ kind: 'outline-strokes', on: true }] : []);
 
 /** A step with the sizes the trade ordinarily uses. */
-export const STEP_DEFAULTS = { overlapMm: 0.4, weedMarginMm: 4, joinMm: 6, markMm: 4, markGapMm: 8, speckMm2: 1, doubledMm: 0.2, stonePlayMm: 0.4, templateMarginMm: 12, outlineMm: 3 } as const;
+export const STEP_DEFAULTS = { overlapMm: 0.4, weedMarginMm: 4, joinMm: 6, markMm: 4, markGapMm: 8, speckMm2: 1, doubledMm: 0.2, seamMm: 1, stonePlayMm: 0.4, templateMarginMm: 12, outlineMm: 3 } as const;

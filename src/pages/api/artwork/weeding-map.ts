@@ -1,0 +1,17 @@
+import { FILE_LIMIT_BYTES } from '../../../core/artwork';
+import { mapFacts } from '../../../core/input';
+import { getShop } from '../../../server/context';
+import { endpoint, readBody } from '../../../server/endpoint';
+import { parseInput } from '../../../server/errors';
+import { readFacts } from '../../../server/keep-artwork';
+import { measureFile } from '../../../server/measure-file';
+import { pdfResponse } from '../../../server/paper/paper';
+import { printWeedingMap } from '../../../server/paper/weeding-map';
+import { getSystem } from '../../../server/page';
+
+export const POST = endpoint(async ({ shop, api }) => {
+  const facts = parseInput(mapFacts, readFacts(api.url.searchParams));
+  const measured = await measureFile(await readBody(api.request, FILE_LIMIT_BYTES), { steps: facts.steps });
+  const { locale, currency, timeZone } = getShop(shop);
+  return pdfResponse(await printWeedingMap(facts.name, measured, facts.layers, { locale, currency, timeZone, system: getSystem(api) }), `${facts.name} weeding map.pdf`);
+});
