@@ -1,0 +1,5 @@
+// What is on the shelf: things, lots, the ledger, rolls and offcuts.
+export * from './things';
+export * from './ledger';
+export * from './roll-length';
+export * from './offcuts';

@@ -1,0 +1,68 @@
+// Offcuts: what is left of a roll or sheet, as a shape to scale, with a short code to write on it.
+
+import { boundPoints, computeRegionArea, computeRingArea, makeRegion, subtractRegions, type Polyline } from '../geometry';
+
+/** An outline in mm, straight edges, y downwards; the top left of its box is the origin. */
+export type OffcutShape = Polyline;
+
+export const rectangle = (widthMm: number, lengthMm: number): OffcutShape => [{ x: 0, y: 0 }, { x: widthMm, y: 0 }, { x: widthMm, y: lengthMm }, { x: 0, y: lengthMm }];
+
+/** A rectangle with a corner cut out at the bottom right, `cutWidthMm` × `cutLengthMm`. */
+export const cornered = (widthMm: number, lengthMm: number, cutWidthMm: number, cutLengthMm: number): OffcutShape =>
+  [{ x: 0, y: 0 }, { x: widthMm, y: 0 }, { x: widthMm, y: lengthMm - cutLengthMm }, { x: widthMm - cutWidthMm, y: lengthMm - cutLengthMm }, { x: widthMm - cutWidthMm, y: lengthMm }, { x: 0, y: lengthMm }];
+
+export const computeOffcutArea = (shape: OffcutShape): number => computeRingArea(shape);
+
+/** Letters and digits that nobody mistakes for one another on a strip of tape. */
+const CODE_LETTERS = 'ACDEFHJKLMNPRTUVWXY34679';
+/** A code of three signs for the n-th offcut; the same again only after 13 824. */
+export function makeOffcutCode(number: number): string {
+  // Scattered, so that two offcuts of one day differ in their first sign.
+  const base = CODE_LETTERS.length, all = base ** 3;
+  let rest = (Math.abs(Math.trunc(number)) * 5_741) % all;
+  let code = '';
+  for (let sign = 0; sign < 3; sign++) {
+    code = CODE_LETTERS[rest % base]! + code;
+    rest = Math.floor(rest / base);
+  }
+  return code;
+}
+
+export type Fit = { readonly x: number; readonly y: number; readonly turned: boolean };
+/** Area outside the shape that is put down to rounding, mm². */
+const SLACK_MM2 = 0.01;
+
+/**
+ * Where an upright rectangle lies inside the shape, turned by a quarter only where `turnable`; null when nowhere. An upright
+ * rectangle that fits can be pushed left and up until it touches, so that positions at the corners' coordinates are enough
+ * for shapes of upright edges; for slanted ones a place may be missed.
+ */
+export function fitRectangle(shape: OffcutShape, widthMm: number, heightMm: number, turnable: boolean): Fit | null {
+  const box = boundPoints([shape]);
+  if (!box) return null;
+  const region = makeRegion([shape]);
+  for (const turned of turnable && widthMm !== heightMm ? [false, true] : [false]) {
+    const width = turned ? heightMm : widthMm, height = turned ? widthMm : heightMm;
+    if (width > box.width + 1e-6 || height > box.height + 1e-6) continue;
+    const xs = edgesOf(shape.map((point) => point.x), width), ys = edgesOf(shape.map((point) => point.y), height);
+    for (const y of ys) {
+      for (const x of xs) {
+        if (x < box.x - 1e-6 || y < box.y - 1e-6 || x + width > box.x + box.width + 1e-6 || y + height > box.y + box.height + 1e-6) continue;
+        const outside = subtractRegions(makeRegion([rectangle(width, height).map((point) => ({ x: point.x + x, y: point.y + y }))]), region);
+        if (computeRegionArea(outside) < SLACK_MM2) return { x, y, turned };
+      }
+    }
+  }
+  return null;
+}
+
+/** Where a stretch of this length begins or ends at one of the coordinates. */
+const edgesOf = (coordinates: readonly number[], length: number): readonly number[] => [...new Set(coordinates.flatMap((at) => [at, at - length]))].sort((a, b) => a - b);
+
+/** The shapes that hold the rectangle, smallest first: the offcut that loses least is tried first. */
+export function findFittingOffcuts<T extends { readonly shape: OffcutShape }>(offcuts: readonly T[], widthMm: number, heightMm: number, turnable: boolean): readonly { readonly offcut: T; readonly fit: Fit; readonly usedShare: number }[] {
+  return offcuts.flatMap((offcut) => {
+    const fit = fitRectangle(offcut.shape, widthMm, heightMm, turnable);
+    return fit ? [{ offcut, fit, usedShare: (widthMm * heightMm) / computeOffcutArea(offcut.shape) }] : [];
+  }).sort((a, b) => b.usedShare - a.usedShare);
+}
