@@ -6,12 +6,9 @@ import type { ArtworkMeasurement, ArtworkPicture, LeftOut, Licence, PrepStep } f
 import type { AreaBasis } from '../core/costing';
 import type { Fabric, Heating, Peel, Pressure, ShopFigures, VinylKind } from '../core/materials';
 import type { LineQuote, PartEventKind, SpoilageCause, Station } from '../core/orders';
-import type { Minor } from '../core/units';
+import { archivedAtMs, id, money, version } from './columns';
 
-const id = () => integer('id').primaryKey({ autoIncrement: true });
-const version = () => integer('version').notNull().default(1);
-const archivedAtMs = () => integer('archived_at_ms');
-const money = (name: string) => integer(name).$type<Minor>();
+export * from './schema-stock';
 
 /** One row: the shop whose book this file is. */
 export const shop = sqliteTable('shop', {

@@ -19,9 +19,13 @@ export function readFacts(query: URLSearchParams): unknown {
   const text = query.get('facts');
   const widthMm = query.get('widthMm');
   const plain = { name: query.get('name'), fileName: query.get('fileName'), licence: 'unknown', layerNames: [], layerVinylIds: [], steps: widthMm === null ? [] : [{ kind: 'size', widthMm: Number(widthMm), on: true }] };
-  if (text === null) return plain;
+  return text === null ? plain : { ...plain, ...readFactsOf(query) };
+}
+
+/** The JSON that stands beside a file that is sent. @throws ShopError when it is none. */
+export function readFactsOf(query: URLSearchParams): object {
   try {
-    return { ...plain, ...(JSON.parse(text) as object) };
+    return JSON.parse(query.get('facts') ?? '{}') as object;
   } catch (error) {
     if (error instanceof SyntaxError) throw new ShopError('invalid', 'What was sent beside the drawing is not JSON. Reload the page and try again.', 'facts');
     throw error;

@@ -16,6 +16,7 @@ import { addItem } from './keep-item';
 import { placeOrder } from './keep-order';
 import { addBlank, addVinyl } from './keep-shelf';
 import { readOrder } from './read-orders';
+import { seedDemoStock } from './seed-demo-stock';
 import { finishWork, spoilParts, startWork } from './work-at-bench';
 
 type DemoOrder = {
@@ -62,6 +63,7 @@ export async function seedDemo(db: Database, nowMs: number): Promise<void> {
     ids.items.set(item.key, addItem(shop, input).id);
   }
   for (const order of file.orders) seedOrder({ shop, clock, order, items: ids.items, nowMs });
+  seedDemoStock(shop, clock, nowMs);
 }
 
 function seedOrder(input: { shop: ShopContext; clock: { ms: number }; order: DemoOrder; items: ReadonlyMap<string, number>; nowMs: number }): void {

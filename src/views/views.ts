@@ -1,11 +1,13 @@
 // The shape of what the server answers, shared by server and screens. Types only.
 
 import type { ArtworkMeasurement, ArtworkPicture, DotGroup, Finding, LeftOut, Licence, PrepStep } from '../core/artwork';
+import type { Basket, ColumnMatch, LineProblem, ListColumn, PriceBreak, Supplier, UnitPrices } from '../core/buying';
 import type { ItemCost, AreaBasis } from '../core/costing';
 import type { Blank, ShopFigures, ShopIdentity, Vinyl } from '../core/materials';
 import type { OrderStage, PartState, QuotedAgainstReal, SpoilageCause, Station } from '../core/orders';
 import type { PressPlan } from '../core/pressing';
 import type { BenchPart, TapeBlock } from '../core/scheduling';
+import type { Fit, Lot as StockLot, LotForm, OffcutShape, StockCause } from '../core/stock';
 import type { Figure, MeasureSystem, Minor } from '../core/units';
 
 export type ShopView = ShopIdentity & { readonly figures: ShopFigures; readonly simulated: boolean; readonly version: number };
@@ -26,6 +28,33 @@ export type ArtworkListView = { readonly artworks: readonly (ArtworkView & { rea
 export type MeasuredFile = Pick<ArtworkView, 'measurement' | 'picture' | 'leftOut' | 'gradients' | 'sizeStated'>;
 /** What the page itself reckons of a drawing with its steps and materials, besides its measurement. */
 export type PreparedFile = MeasuredFile & { readonly findings: readonly Finding[]; readonly dots: Readonly<Record<string, readonly Pick<DotGroup, 'diameterMm' | 'count'>[]>> };
+
+/** A thing of the shelf by its key, as it is called and counted. */
+export type ThingView = { readonly key: string; readonly name: string; readonly colourHex: string; readonly kind: 'vinyl' | 'blank'; readonly rollWidthMm: number | null };
+export type LotView = StockLot & { readonly left: number; readonly shape: OffcutShape | null; readonly code: string | null; readonly remark: string; readonly supplier: string };
+/** What is there of a thing, what open orders need of it, and what stays free: usable mm² of vinyl, or pieces. */
+export type StockRow = { readonly thing: ThingView; readonly lots: readonly LotView[]; readonly onShelf: Figure; readonly reserved: Figure; readonly free: Figure; readonly minimum: number | null; readonly value: Figure };
+export type StockLineView = { readonly id: number; readonly lotId: number; readonly atMs: number; readonly cause: StockCause; readonly quantity: number; readonly form: LotForm; readonly note: string; readonly thingName: string };
+export type StockView = { readonly rows: readonly StockRow[]; readonly things: readonly ThingView[]; readonly lines: readonly StockLineView[]; readonly value: Figure };
+export type FittingOffcut = { readonly lot: LotView; readonly thing: ThingView; readonly fit: Fit; readonly usedShare: number };
+
+export type SupplierView = Supplier & { readonly email: string; readonly simulated: boolean; readonly version: number; readonly offers: number };
+export type OfferPartView = { readonly key: string | null; readonly label: string; readonly count: number; readonly widthMm: number | null; readonly lengthMm: number | null };
+export type OfferView = { readonly id: number; readonly supplierId: number; readonly code: string; readonly name: string; readonly price: Minor; readonly parts: readonly OfferPartView[]; readonly breaks: readonly PriceBreak[]; readonly takePay: { readonly take: number; readonly pay: number } | null; readonly pricedAtMs: number; readonly unit: UnitPrices };
+export type OffersView = { readonly suppliers: readonly SupplierView[]; readonly offers: readonly OfferView[]; readonly things: readonly ThingView[] };
+export type OfferHistory = { readonly prices: readonly { readonly atMs: number; readonly price: Minor }[] };
+export type ListPreview = {
+  readonly header: readonly string[]; readonly sample: readonly (readonly string[])[]; readonly match: ColumnMatch; readonly decimal: ',' | '.'; readonly missingColumns: readonly ListColumn[];
+  readonly fresh: readonly ListChange[]; readonly changed: readonly ListChange[]; readonly same: number; readonly gone: readonly { readonly code: string; readonly name: string }[]; readonly unreadable: readonly LineProblem[]; readonly unmatched: readonly string[];
+};
+export type ListChange = { readonly line: number; readonly code: string; readonly name: string; readonly price: Minor; readonly before: Minor | null };
+export type BasketView = {
+  readonly needs: readonly { readonly id: string; readonly label: string; readonly amount: number; readonly unit: 'mm²' | 'count'; readonly because: string; readonly withinDays: number | null }[];
+  readonly basket: Basket | null; readonly plain: readonly Basket[]; readonly problem: string | null; readonly things: readonly ThingView[]; readonly solvedMs: number;
+};
+export type PurchaseView = { readonly id: number; readonly supplier: SupplierView; readonly placedAtMs: number; readonly closed: boolean; readonly version: number; readonly shipping: Minor; readonly total: Minor; readonly lines: readonly (PurchaseLineView)[] };
+export type PurchaseLineView = { readonly id: number; readonly offerName: string; readonly code: string; readonly packs: number; readonly goods: Minor; readonly receivedPacks: number; readonly damagedPacks: number };
+export type PurchasesView = { readonly purchases: readonly PurchaseView[] };
 
 export type ItemView = {
   readonly id: number; readonly name: string; readonly blankId: number; readonly sizeName: string; readonly colourName: string; readonly artworkId: number; readonly placement: string; readonly widthMm: number;

@@ -1,3 +1,4 @@
 // What may be entered.
 export * from './inputs';
 export { prepSteps } from './steps-input';
+export * from './stock-inputs';

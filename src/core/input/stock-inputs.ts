@@ -1,0 +1,48 @@
+// What may be entered of stock, suppliers and purchases.
+
+import * as yup from 'yup';
+import { LIST_COLUMNS } from '../buying';
+import { LOT_FORMS, parseKey, type LotForm, type StockCause } from '../stock';
+import { money, numberBetween, optionalText, rowId, shortText, wholeBetween } from './rules';
+
+const thingKey = yup.string().required('Thing: choose one.').test('thing', 'Thing: choose one.', (key) => key !== undefined && parseKey(key) !== null);
+const lengthMm = (label: string) => numberBetween(label, 1, 200_000, 'In mm; 10 m are 10 000.');
+const quantity = numberBetween('Quantity', 0.1, 1_000_000, 'Of a roll in mm, else counted.');
+
+export const lotInput = yup.object({
+  key: thingKey, form: yup.mixed<LotForm>().oneOf([...LOT_FORMS], 'Form: roll, sheet or piece.').required(),
+  widthMm: lengthMm('Width').nullable().defined(), lengthMm: lengthMm('Length').nullable().defined(), quantity, price: money('Price of all of it'), remark: optionalText('Remark', 200),
+});
+/** What is booked by hand; receiving, counting and setting aside have their own ways in. */
+export const BOOKED_CAUSES = ['cut', 'spoiled', 'sold', 'returned'] as const satisfies readonly StockCause[];
+export const bookingInput = yup.object({ cause: yup.mixed<(typeof BOOKED_CAUSES)[number]>().oneOf([...BOOKED_CAUSES], 'Cause: cut, spoiled, sold or returned.').required(), quantity, note: optionalText('Note', 200) });
+export const countInput = yup.object({ counted: numberBetween('Counted', 0, 1_000_000, 'Of a roll in mm, else pieces.'), note: optionalText('Note', 200) });
+export const remarkInput = yup.object({ remark: optionalText('Remark', 200) });
+export const offcutInput = yup.object({
+  widthMm: lengthMm('Width'), lengthMm: lengthMm('Length'), cornerWidthMm: numberBetween('Missing corner, width', 0, 200_000, 'In mm; 0 where none is missing.'), cornerLengthMm: numberBetween('Missing corner, length', 0, 200_000, 'In mm; 0 where none is missing.'),
+  takesMm: numberBetween('Taken off the roll', 0, 200_000, 'In mm; 0 where the job it is left from has taken it already.'), remark: optionalText('Remark', 200),
+}).test('corner', 'Missing corner: smaller than the offcut, both ways.', ({ widthMm, lengthMm: long, cornerWidthMm, cornerLengthMm }) => cornerWidthMm < widthMm && cornerLengthMm < long && (cornerWidthMm > 0) === (cornerLengthMm > 0));
+
+export const offcutSearch = yup.object({ widthMm: lengthMm('Width'), heightMm: lengthMm('Height'), key: thingKey.nullable().defined() });
+
+export const supplierInput = yup.object({
+  name: shortText('Name'), email: yup.string().trim().defined().default('').max(200).matches(/^$|^[^\s@<>,;"]+@[^\s@<>,;"]+$/, 'E-mail: it has to have an @, and no spaces.'),
+  shipping: money('Shipping'), freeFrom: money('Free from').nullable().defined(), minimumOrder: money('Minimum order').nullable().defined(), leadDays: wholeBetween('Days until it is here', 0, 120, 'In days.'),
+});
+
+const column = yup.number().integer().min(0).max(500).nullable().defined();
+export const listFacts = yup.object({
+  match: yup.object(Object.fromEntries(LIST_COLUMNS.map((name) => [name, column])) as Record<(typeof LIST_COLUMNS)[number], typeof column>).nullable().defined(),
+  /** Empty: as the prices look. */
+  decimal: yup.mixed<',' | '.' | ''>().oneOf([',', '.', '']).defined(), lengthUnit: yup.mixed<'mm' | 'cm' | 'm' | 'in'>().oneOf(['mm', 'cm', 'm', 'in']).required(), dropMissing: yup.boolean().required(),
+});
+export const partKeyInput = yup.object({ position: yup.number().integer().min(0).required(), key: thingKey.nullable().defined() });
+export const minimumInput = yup.object({ key: thingKey, amount: numberBetween('Minimum', 0.000001, 1e12, 'Vinyl in usable mm², else counted.').nullable().defined() });
+export const basketInput = yup.object({
+  extra: yup.array(yup.object({ key: thingKey, amount: numberBetween('Amount', 0.000001, 1e12, 'Vinyl in usable mm², else counted.') })).required().max(100, 'Needs: at most 100 by hand.'),
+  withOrders: yup.boolean().required(), withMinimums: yup.boolean().required(),
+});
+export const purchaseInput = yup.object({ lines: yup.array(yup.object({ offerId: rowId('Offer'), packs: wholeBetween('Packs', 1, 1000, 'Whole packs.') })).required().min(1, 'Lines: at least one.').max(300, 'Lines: at most 300.') });
+export const receiveInput = yup.object({
+  lines: yup.array(yup.object({ lineId: rowId('Line'), received: wholeBetween('Received', 0, 10_000, 'Whole packs.'), damaged: wholeBetween('Damaged', 0, 10_000, 'Whole packs.') })).required().min(1).max(300), close: yup.boolean().required(),
+});

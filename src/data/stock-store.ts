@@ -1,0 +1,49 @@
+// Lots and the ledger of stock.
+
+import { and, asc, desc, eq, gt, inArray, sql } from 'drizzle-orm';
+import { sumLines, type Lot, type LotForm, type OffcutShape, type StockCause } from '../core/stock';
+import type { Database } from './database';
+import { lots, stockLines } from './schema';
+
+export type StoredLot = Lot & { readonly left: number; readonly shape: OffcutShape | null; readonly code: string | null; readonly supplierId: number | null; readonly fromLotId: number | null; readonly remark: string };
+export type NewLot = { readonly key: string; readonly form: LotForm; readonly widthMm: number | null; readonly lengthMm: number | null; readonly shape?: OffcutShape; readonly code?: string; readonly receivedAtMs: number; readonly unitCost: number; readonly supplierId?: number | null; readonly fromLotId?: number; readonly remark?: string };
+export type StoredLine = { readonly id: number; readonly lotId: number; readonly atMs: number; readonly cause: StockCause; readonly quantity: number; readonly note: string };
+
+export function insertLot(db: Database, lot: NewLot): number {
+  return db.insert(lots).values(lot).returning({ id: lots.id }).get().id;
+}
+
+export const findLot = (db: Database, id: number): StoredLot | null => db.select().from(lots).where(eq(lots.id, id)).get() ?? null;
+
+/** Lots of which something is left, oldest first; of one thing where `key` is given. */
+export function loadLotsOnShelf(db: Database, key?: string): readonly StoredLot[] {
+  return db.select().from(lots).where(key === undefined ? gt(lots.left, 0) : and(eq(lots.key, key), gt(lots.left, 0))).orderBy(asc(lots.receivedAtMs), asc(lots.id)).all();
+}
+
+/** Adds a line and brings the lot's sum up to date. Two statements: call it inside a transaction. The database refuses a sum below 0. */
+export function addStockLine(db: Database, line: Omit<StoredLine, 'id'>): void {
+  db.insert(stockLines).values(line).run();
+  const lot = findLot(db, line.lotId)!;
+  db.update(lots).set({ left: sumLines([{ quantity: lot.left }, line]) }).where(eq(lots.id, line.lotId)).run();
+}
+
+export function loadLines(db: Database, lotId: number): readonly StoredLine[] {
+  return db.select().from(stockLines).where(eq(stockLines.lotId, lotId)).orderBy(asc(stockLines.id)).all();
+}
+
+export function loadNewestLines(db: Database, count: number): readonly (StoredLine & { readonly key: string })[] {
+  return db.select({ id: stockLines.id, lotId: stockLines.lotId, atMs: stockLines.atMs, cause: stockLines.cause, quantity: stockLines.quantity, note: stockLines.note, key: lots.key }).from(stockLines).innerJoin(lots, eq(lots.id, stockLines.lotId)).orderBy(desc(stockLines.id)).limit(count).all();
+}
+
+export const setRemark = (db: Database, id: number, remark: string): boolean => db.update(lots).set({ remark }).where(eq(lots.id, id)).run().changes === 1;
+
+export const isCodeTaken = (db: Database, code: string): boolean => db.select({ id: lots.id }).from(lots).where(and(eq(lots.code, code), gt(lots.left, 0))).get() !== undefined;
+
+export const countOffcuts = (db: Database): number => db.select({ count: sql<number>`count(*)` }).from(lots).where(eq(lots.form, 'offcut')).get()!.count;
+
+/** Lots whose sum is not that of their lines; none, unless the file was changed by hand. */
+export function findUnbalancedLots(db: Database): readonly number[] {
+  return db.select({ id: lots.id }).from(lots).leftJoin(stockLines, eq(stockLines.lotId, lots.id)).groupBy(lots.id).having(sql`abs(coalesce(sum(${stockLines.quantity}), 0) - ${lots.left}) > 0.05`).all().map((row) => row.id);
+}
+
+export const loadLots = (db: Database, ids: readonly number[]): readonly StoredLot[] => db.select().from(lots).where(inArray(lots.id, [...ids])).all();

@@ -1,0 +1,23 @@
+import { bookingInput, countInput, offcutInput, remarkInput } from '../../../../core/input';
+import { endpoint, readId, readJson } from '../../../../server/endpoint';
+import { notFound, parseInput } from '../../../../server/errors';
+import { bookStock, countStock, remarkLot, setAsideOffcut } from '../../../../server/stock/keep-stock';
+
+export const POST = endpoint(async ({ shop, api }) => {
+  const id = readId(api, 'This lot');
+  const body = await readJson(api.request);
+  switch (api.params['move']) {
+    case 'book':
+      return bookStock(shop, id, parseInput(bookingInput, body));
+    case 'count': {
+      const { counted, note } = parseInput(countInput, body);
+      return countStock(shop, id, counted, note);
+    }
+    case 'remark':
+      return remarkLot(shop, id, parseInput(remarkInput, body).remark);
+    case 'offcut':
+      return setAsideOffcut(shop, id, parseInput(offcutInput, body));
+    default:
+      throw notFound('This page');
+  }
+});

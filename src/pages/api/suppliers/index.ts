@@ -1,0 +1,7 @@
+import { supplierInput } from '../../../core/input';
+import { addSupplier, loadOffersView } from '../../../server/buying/keep-offers';
+import { endpoint, readJson } from '../../../server/endpoint';
+import { parseInput } from '../../../server/errors';
+
+export const GET = endpoint(({ shop }) => loadOffersView(shop));
+export const POST = endpoint(async ({ shop, api }) => addSupplier(shop, parseInput(supplierInput, await readJson(api.request))));

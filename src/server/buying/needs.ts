@@ -1,0 +1,64 @@
+// What has to be bought: what open orders need beyond what is there, what lies below its minimum, and what is added by hand.
+
+import type { Need } from '../../core/buying';
+import { countDays, getDay } from '../../core/scheduling';
+import { groupBy } from '../../core/units';
+import { findOffers, loadMinimums, loadPurchases } from '../../data/offer-store';
+import { loadLotsOnShelf } from '../../data/stock-store';
+import { getShop, type ShopContext } from '../context';
+import { computeOrderNeeds, measureLot } from '../stock/view-stock';
+import { nameThings } from '../stock/things';
+
+export type OpenNeed = Need & { readonly because: string; readonly unit: 'mm²' | 'count' };
+type Extra = { readonly key: string; readonly amount: number };
+export type NeedWish = { readonly extra: readonly Extra[]; readonly withOrders: boolean; readonly withMinimums: boolean };
+
+/** Days before the due day by which it has to be here: making it takes one. */
+const DAYS_TO_MAKE = 1;
+
+/** Stock goes to the orders due first; what is under way from suppliers counts as there. */
+export function loadOpenNeeds(shop: ShopContext, wish: NeedWish = { extra: [], withOrders: true, withMinimums: true }): readonly OpenNeed[] {
+  const { figures, timeZone } = getShop(shop);
+  const nameOf = nameThings(shop);
+  const today = getDay(shop.now(), timeZone);
+  const left = new Map<string, number>();
+  const add = (key: string, amount: number) => left.set(key, (left.get(key) ?? 0) + amount);
+  for (const lot of loadLotsOnShelf(shop.db)) add(lot.key, measureLot(lot, figures));
+  for (const [key, amount] of loadUnderWay(shop)) add(key, amount);
+  const needs: OpenNeed[] = [];
+  const orderNeeds = wish.withOrders ? [...computeOrderNeeds(shop)].sort((a, b) => a.dueDay.localeCompare(b.dueDay)) : [];
+  for (const [key, own] of groupBy(orderNeeds, (need) => need.key)) {
+    own.forEach((need, index) => {
+      const has = left.get(key) ?? 0;
+      left.set(key, Math.max(0, has - need.amount));
+      const short = need.amount - has;
+      if (short <= 1e-6) return;
+      needs.push({ id: `order ${key} ${index}`, label: nameOf(key).name, accepts: [key], amount: short, leastWidthMm: need.leastWidthMm, withinDays: Math.max(0, countDays(today, need.dueDay) - DAYS_TO_MAKE), because: `for ${need.orderTitle}, due ${need.dueDay}`, unit: nameOf(key).kind === 'vinyl' ? 'mm²' : 'count' });
+    });
+  }
+  if (wish.withMinimums) {
+    for (const [key, minimum] of loadMinimums(shop.db)) {
+      const short = minimum - (left.get(key) ?? 0);
+      if (short > 1e-6) needs.push({ id: `minimum ${key}`, label: nameOf(key).name, accepts: [key], amount: short, leastWidthMm: 0, withinDays: null, because: 'below its minimum', unit: nameOf(key).kind === 'vinyl' ? 'mm²' : 'count' });
+    }
+  }
+  for (const { key, amount } of wish.extra) needs.push({ id: `hand ${key}`, label: nameOf(key).name, accepts: [key], amount, leastWidthMm: 0, withinDays: null, because: 'added by hand', unit: nameOf(key).kind === 'vinyl' ? 'mm²' : 'count' });
+  return needs;
+}
+
+/** What was ordered and has not come yet, by thing. */
+function loadUnderWay(shop: ShopContext): ReadonlyMap<string, number> {
+  const { figures } = getShop(shop);
+  const open = loadPurchases(shop.db).filter((purchase) => purchase.closedAtMs === null);
+  const offers = new Map(findOffers(shop.db, [...new Set(open.flatMap((purchase) => purchase.lines.map((line) => line.offerId)))]).map((offer) => [offer.id, offer]));
+  const amounts = new Map<string, number>();
+  for (const line of open.flatMap((purchase) => purchase.lines)) {
+    const packs = Math.max(0, line.packs - line.receivedPacks - line.damagedPacks);
+    for (const part of offers.get(line.offerId)?.parts ?? []) {
+      if (part.key === null || packs === 0) continue;
+      const one = part.widthMm === null ? part.count : measureLot({ form: 'sheet', left: part.count, widthMm: part.widthMm, lengthMm: part.lengthMm, shape: null }, figures);
+      amounts.set(part.key, (amounts.get(part.key) ?? 0) + packs * one);
+    }
+  }
+  return amounts;
+}

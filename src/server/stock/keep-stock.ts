@@ -1,0 +1,88 @@
+// Receiving, booking, counting and setting aside: the only ways into the ledger. A booking that would go below nothing is
+// refused with the figure.
+
+import type { InferType } from 'yup';
+import type { bookingInput, lotInput, offcutInput } from '../../core/input';
+import { checkLine, cornered, correctTo, makeOffcutCode, rectangle, type BookingProblem, type Lot, type StockCause } from '../../core/stock';
+import { addStockLine, countOffcuts, findLot, insertLot, isCodeTaken, setRemark, type StoredLot } from '../../data/stock-store';
+import type { ShopContext } from '../context';
+import { notFound, ShopError } from '../errors';
+import { requireThing } from './things';
+
+const amount = (form: Lot['form'], value: number): string => (form === 'roll' ? `${Math.round(value * 10) / 10} mm` : `${value}`);
+
+function refusalOf(problem: BookingProblem, form: Lot['form']): ShopError {
+  switch (problem.kind) {
+    case 'below-zero':
+      return new ShopError('conflict', `There are ${amount(form, problem.has)} left of this lot, and ${amount(form, problem.asked)} are asked for. Count it first if there is more than the book says.`, 'quantity');
+    case 'wrong-sign':
+      return new ShopError('invalid', 'Quantity: write how much, without a sign; the cause says which way it goes.', 'quantity');
+    case 'not-whole':
+      return new ShopError('invalid', 'Quantity: whole pieces only.', 'quantity');
+    case 'nothing':
+      return new ShopError('invalid', 'Quantity: more than nothing.', 'quantity');
+    default:
+      return problem satisfies never;
+  }
+}
+
+function requireLot(shop: ShopContext, id: number): StoredLot {
+  const lot = findLot(shop.db, id);
+  if (!lot) throw notFound('This lot');
+  return lot;
+}
+
+/** Checks and writes one line. Call it inside a transaction. @throws ShopError */
+export function writeLine(shop: ShopContext, lot: StoredLot, cause: StockCause, quantity: number, note: string): void {
+  const checked = checkLine(lot, lot.left, { lotId: lot.id, cause, quantity });
+  if (!checked.ok) throw refusalOf(checked.problem, lot.form);
+  addStockLine(shop.db, { ...checked.value, atMs: shop.now(), note });
+}
+
+export function receiveLot(shop: ShopContext, input: InferType<typeof lotInput>, from: { readonly supplierId?: number; readonly note?: string; readonly unitCost?: number } = {}): { id: number } {
+  const thing = requireThing(shop, input.key);
+  if ((thing.kind === 'vinyl') !== (input.form !== 'piece')) throw new ShopError('invalid', thing.kind === 'vinyl' ? 'Form: vinyl comes as a roll or as sheets.' : 'Form: blanks are counted as pieces.', 'form');
+  if (input.form !== 'piece' && (input.widthMm === null || (input.form !== 'roll' && input.lengthMm === null))) throw new ShopError('invalid', 'Width: write how wide it is, and of sheets how long.', 'widthMm');
+  return shop.db.transaction(() => {
+    const id = insertLot(shop.db, { key: input.key, form: input.form, widthMm: input.form === 'piece' ? null : input.widthMm, lengthMm: input.form === 'piece' ? null : input.lengthMm, receivedAtMs: shop.now(), unitCost: from.unitCost ?? input.price / input.quantity, supplierId: from.supplierId ?? null, remark: input.remark });
+    writeLine(shop, requireLot(shop, id), 'received', input.quantity, from.note ?? '');
+    return { id };
+  });
+}
+
+export function bookStock(shop: ShopContext, id: number, { cause, quantity, note }: InferType<typeof bookingInput>): void {
+  shop.db.transaction(() => writeLine(shop, requireLot(shop, id), cause, cause === 'returned' ? quantity : -quantity, note));
+}
+
+/** Brings the lot to what was counted; says by how much it was off. */
+export function countStock(shop: ShopContext, id: number, counted: number, note: string): { offBy: number } {
+  return shop.db.transaction(() => {
+    const lot = requireLot(shop, id);
+    if (lot.form !== 'roll' && !Number.isInteger(counted)) throw new ShopError('invalid', 'Counted: whole pieces only.', 'counted');
+    const line = correctTo(lot, lot.left, counted);
+    if (line) addStockLine(shop.db, { ...line, atMs: shop.now(), note });
+    return { offBy: line?.quantity ?? 0 };
+  });
+}
+
+export function remarkLot(shop: ShopContext, id: number, remark: string): void {
+  if (!setRemark(shop.db, id, remark)) throw notFound('This lot');
+}
+
+/** Takes a stretch off a roll (or a sheet off its lot) and keeps the piece as an offcut with a code of its own. */
+export function setAsideOffcut(shop: ShopContext, id: number, input: InferType<typeof offcutInput>): { id: number; code: string } {
+  return shop.db.transaction(() => {
+    const lot = requireLot(shop, id);
+    if (lot.form === 'piece') throw new ShopError('invalid', 'Only vinyl leaves offcuts.');
+    if (lot.widthMm !== null && Math.min(input.widthMm, input.lengthMm) > lot.widthMm + 0.05) throw new ShopError('invalid', `Width: the lot is ${lot.widthMm} mm wide, so no piece of it is wider.`, 'widthMm');
+    const takes = lot.form === 'roll' ? input.takesMm : input.takesMm > 0 ? 1 : 0;
+    if (takes > 0) writeLine(shop, lot, 'set-aside', -takes, 'kept as an offcut');
+    let number = countOffcuts(shop.db) + 1;
+    while (isCodeTaken(shop.db, makeOffcutCode(number))) number++;
+    const code = makeOffcutCode(number);
+    const shape = input.cornerWidthMm > 0 ? cornered(input.widthMm, input.lengthMm, input.cornerWidthMm, input.cornerLengthMm) : rectangle(input.widthMm, input.lengthMm);
+    const offcut = insertLot(shop.db, { key: lot.key, form: 'offcut', widthMm: input.widthMm, lengthMm: input.lengthMm, shape, code, receivedAtMs: shop.now(), unitCost: takes * lot.unitCost, supplierId: lot.supplierId, fromLotId: lot.id, remark: input.remark });
+    writeLine(shop, requireLot(shop, offcut), 'received', 1, `from lot ${lot.id}`);
+    return { id: offcut, code };
+  });
+}

@@ -1,0 +1,30 @@
+// What the keys of stock, offers and needs stand for.
+
+import { keyOf } from '../../core/stock';
+import { loadBlanks, loadVinyls } from '../../data/shelf-store';
+import type { ThingView } from '../../views/views';
+import type { ShopContext } from '../context';
+import { ShopError } from '../errors';
+
+/** Everything that can lie on the shelf now, vinyls first. */
+export function listThings(shop: ShopContext, archived = false): readonly ThingView[] {
+  return [
+    ...loadVinyls(shop.db, { archived }).map((vinyl): ThingView => ({ key: keyOf({ kind: 'vinyl', vinylId: vinyl.id }), name: vinyl.name, colourHex: vinyl.colourHex, kind: 'vinyl', rollWidthMm: vinyl.rollWidthMm })),
+    ...loadBlanks(shop.db, { archived }).flatMap((blank) => blank.sizes.flatMap((size) => blank.colours.map((colour): ThingView => ({
+      key: keyOf({ kind: 'blank', blankId: blank.id, sizeName: size.name, colourName: colour.name }), name: `${blank.name}, ${size.name}, ${colour.name}`, colourHex: colour.hex, kind: 'blank', rollWidthMm: null,
+    })))),
+  ];
+}
+
+/** By key, things taken off the shelf too; what is gone altogether is called so. */
+export function nameThings(shop: ShopContext): (key: string) => ThingView {
+  const known = new Map(listThings(shop, true).map((thing) => [thing.key, thing]));
+  return (key) => known.get(key) ?? { key, name: 'something no longer kept', colourHex: '#888888', kind: key.startsWith('vinyl:') ? 'vinyl' : 'blank', rollWidthMm: null };
+}
+
+/** @throws ShopError where no such thing is on the shelf. */
+export function requireThing(shop: ShopContext, key: string): ThingView {
+  const thing = listThings(shop).find((candidate) => candidate.key === key);
+  if (!thing) throw new ShopError('invalid', 'Thing: it is not on the shelf any more. Choose another.', 'key');
+  return thing;
+}

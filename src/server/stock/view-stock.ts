@@ -1,0 +1,100 @@
+// The stock as screens see it: what is there, what open orders need of it, and what stays free.
+
+import { computeLayerAreas } from '../../core/costing';
+import type { ShopFigures } from '../../core/materials';
+import { computeOffcutArea, findFittingOffcuts, keyOf, valueStock } from '../../core/stock';
+import { figure, groupBy, type Figure } from '../../core/units';
+import { loadMinimums, loadSuppliers } from '../../data/offer-store';
+import { findItems } from '../../data/item-store';
+import { loadLots, loadLotsOnShelf, loadNewestLines, type StoredLot } from '../../data/stock-store';
+import type { FittingOffcut, LotView, StockRow, StockView } from '../../views/views';
+import { getShop, type ShopContext } from '../context';
+import { getItemLayers, loadMaterials } from '../price-item';
+import { readOpenOrders } from '../read-orders';
+import { listThings, nameThings } from './things';
+
+/** What one order still needs of a thing. */
+export type OrderNeed = { readonly key: string; readonly amount: number; readonly leastWidthMm: number; readonly dueDay: string; readonly orderTitle: string };
+
+/** Vinyl for parts not cut yet, in mm² of strip that a cutter reaches; blanks for units of which nothing is pressed yet. */
+export function computeOrderNeeds(shop: ShopContext): readonly OrderNeed[] {
+  const orders = readOpenOrders(shop);
+  const { figures } = getShop(shop);
+  const items = new Map(findItems(shop.db, [...new Set(orders.flatMap(({ order }) => order.lines.map((line) => line.itemId)))]).map((item) => [item.id, item]));
+  const materials = loadMaterials(shop, [...items.values()]);
+  return orders.flatMap(({ order, parts }) => order.lines.flatMap((line): OrderNeed[] => {
+    const item = items.get(line.itemId);
+    if (!item) return [];
+    const own = parts.filter((part) => part.lineId === line.id);
+    const needs: OrderNeed[] = getItemLayers(item, materials).flatMap(({ measurement, vinyl }, layerIndex): OrderNeed[] => {
+      const waiting = own.filter((part) => part.layerIndex === layerIndex && part.state === 'to-cut').length;
+      if (waiting === 0) return [];
+      const areas = computeLayerAreas({ layer: measurement, vinyl, quantity: waiting, shop: figures });
+      if (!areas.ok) return [];
+      const across = (areas.value.turned ? measurement.box.height : measurement.box.width) + 2 * figures.weedMarginMm;
+      return [{ key: keyOf({ kind: 'vinyl', vinylId: vinyl.id }), amount: areas.value.stripLengthMm * (vinyl.rollWidthMm - 2 * figures.cutterEdgeMm), leastWidthMm: across + 2 * figures.cutterEdgeMm, dueDay: order.dueDay, orderTitle: order.title }];
+    });
+    const pressed = new Set(own.filter((part) => part.state === 'pressed' || part.state === 'checked').map((part) => part.unitId));
+    const blanks = new Set(own.map((part) => part.unitId).filter((unit) => !pressed.has(unit))).size;
+    if (blanks > 0) needs.push({ key: keyOf({ kind: 'blank', blankId: item.blankId, sizeName: line.sizeName, colourName: line.colourName }), amount: blanks, leastWidthMm: 0, dueDay: order.dueDay, orderTitle: order.title });
+    return needs;
+  }));
+}
+
+/** What of a lot can be used: mm² that a cutter reaches, or pieces. */
+export function measureLot(lot: Pick<StoredLot, 'form' | 'left' | 'widthMm' | 'lengthMm' | 'shape'>, figures: ShopFigures): number {
+  const reach = Math.max(0, (lot.widthMm ?? 0) - 2 * figures.cutterEdgeMm);
+  switch (lot.form) {
+    case 'roll':
+      return lot.left * reach;
+    case 'sheet':
+      return lot.left * reach * (lot.lengthMm ?? 0);
+    case 'offcut':
+      return lot.left * (lot.shape ? computeOffcutArea(lot.shape) : 0);
+    case 'piece':
+      return lot.left;
+    default:
+      return lot.form satisfies never;
+  }
+}
+
+const toLotView = (lot: StoredLot, suppliers: ReadonlyMap<number, string>): LotView => ({
+  id: lot.id, key: lot.key, form: lot.form, widthMm: lot.widthMm, lengthMm: lot.lengthMm, receivedAtMs: lot.receivedAtMs, unitCost: lot.unitCost, left: lot.left, shape: lot.shape, code: lot.code, remark: lot.remark, supplier: suppliers.get(lot.supplierId ?? 0) ?? '',
+});
+
+export function loadStock(shop: ShopContext): StockView {
+  const { figures } = getShop(shop);
+  const lots = loadLotsOnShelf(shop.db);
+  const needs = groupBy(computeOrderNeeds(shop), (need) => need.key);
+  const minimums = loadMinimums(shop.db);
+  const byKey = groupBy(lots, (lot) => lot.key);
+  const nameOf = nameThings(shop);
+  const suppliers = new Map(loadSuppliers(shop.db).map((supplier) => [supplier.id, supplier.name]));
+  const rows = [...new Set([...byKey.keys(), ...needs.keys(), ...minimums.keys()])].map((key): StockRow => {
+    const own = byKey.get(key) ?? [];
+    const thing = nameOf(key);
+    const unit: Figure['unit'] = thing.kind === 'vinyl' ? 'mm²' : 'count';
+    const there = own.map((lot) => figure(`Lot ${lot.code ?? lot.id}`, measureLot(lot, figures), unit, 'measured'));
+    const reservedParts = (needs.get(key) ?? []).map((need) => figure(need.orderTitle, need.amount, unit, 'computed'));
+    const onShelf = figure('On the shelf', there.reduce((sum, part) => sum + part.value, 0), unit, 'computed', { how: thing.kind === 'vinyl' ? 'what a cutter reaches of each lot' : 'pieces of each lot', parts: there });
+    const reserved = figure('For open orders', reservedParts.reduce((sum, part) => sum + part.value, 0), unit, 'computed', { how: 'what is not cut or pressed yet', parts: reservedParts });
+    return {
+      thing, onShelf, reserved, minimum: minimums.get(key) ?? null, lots: own.map((lot) => toLotView(lot, suppliers)), value: valueStock(own.map((lot) => ({ lot, left: lot.left }))),
+      free: figure('Free', onShelf.value - reserved.value, unit, 'computed', { how: 'on the shelf − for open orders', parts: [onShelf, reserved] }),
+    };
+  }).sort((a, b) => a.thing.kind.localeCompare(b.thing.kind) * -1 || a.thing.name.localeCompare(b.thing.name));
+  const newest = loadNewestLines(shop.db, 40);
+  const forms = new Map(loadLots(shop.db, [...new Set(newest.map((line) => line.lotId))]).map((lot) => [lot.id, lot.form]));
+  return {
+    rows, things: listThings(shop), value: valueStock(lots.map((lot) => ({ lot, left: lot.left }))),
+    lines: newest.map(({ key, ...line }) => ({ ...line, form: forms.get(line.lotId) ?? 'piece', thingName: nameOf(key).name })),
+  };
+}
+
+/** Offcuts that hold a piece of this size, the one that loses least first. */
+export function findOffcuts(shop: ShopContext, wish: { readonly widthMm: number; readonly heightMm: number; readonly key: string | null }): readonly FittingOffcut[] {
+  const nameOf = nameThings(shop);
+  const suppliers = new Map(loadSuppliers(shop.db).map((supplier) => [supplier.id, supplier.name]));
+  const offcuts = loadLotsOnShelf(shop.db, wish.key ?? undefined).flatMap((lot) => (lot.form === 'offcut' && lot.shape ? [{ lot, shape: lot.shape }] : []));
+  return findFittingOffcuts(offcuts, wish.widthMm, wish.heightMm, true).slice(0, 50).map(({ offcut, fit, usedShare }) => ({ lot: toLotView(offcut.lot, suppliers), thing: nameOf(offcut.lot.key), fit, usedShare }));
+}
