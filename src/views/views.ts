@@ -49,7 +49,7 @@ export type ListPreview = {
 };
 export type ListChange = { readonly line: number; readonly code: string; readonly name: string; readonly price: Minor; readonly before: Minor | null };
 export type BasketView = {
-  readonly needs: readonly { readonly id: string; readonly label: string; readonly amount: number; readonly unit: 'mm²' | 'count'; readonly because: string; readonly withinDays: number | null }[];
+  readonly needs: readonly { readonly id: string; readonly label: string; readonly amount: number; readonly unit: 'mm²' | 'count'; readonly because: string; readonly withinDays: number | null; /** Why nothing covers it. */ readonly problem: string | null }[];
   readonly basket: Basket | null; readonly plain: readonly Basket[]; readonly problem: string | null; readonly things: readonly ThingView[]; readonly solvedMs: number;
 };
 export type PurchaseView = { readonly id: number; readonly supplier: SupplierView; readonly placedAtMs: number; readonly closed: boolean; readonly version: number; readonly shipping: Minor; readonly total: Minor; readonly lines: readonly (PurchaseLineView)[] };

@@ -9,7 +9,7 @@ const server = new ShopServer(4392, true);
 test.beforeAll(() => server.start());
 test.afterAll(() => server.remove());
 
-const VIEWS = ['/', '/orders', '/orders/6', '/orders/1', '/orders/new', '/artwork', '/artwork/3', '/artwork/new', '/artwork/letter', '/items', '/items/1', '/items/new', '/cut-sheets', '/bench/cut', '/bench/weed', '/bench/press', '/bench/check', '/shelf', '/trials', '/books', '/shop'];
+const VIEWS = ['/', '/orders', '/orders/6', '/orders/1', '/orders/new', '/artwork', '/artwork/3', '/artwork/new', '/artwork/letter', '/items', '/items/1', '/items/new', '/cut-sheets', '/bench/cut', '/bench/weed', '/bench/press', '/bench/check', '/shelf', '/shelf/stock', '/shelf/offers', '/shelf/buy', '/trials', '/books', '/shop'];
 const SCRIPT_LIMIT = 300 * 1024;
 
 for (const view of VIEWS) {

@@ -5,7 +5,7 @@ import { LIST_COLUMNS } from '../buying';
 import { LOT_FORMS, parseKey, type LotForm, type StockCause } from '../stock';
 import { money, numberBetween, optionalText, rowId, shortText, wholeBetween } from './rules';
 
-const thingKey = yup.string().required('Thing: choose one.').test('thing', 'Thing: choose one.', (key) => key !== undefined && parseKey(key) !== null);
+const thingKey = yup.string().required('Thing: choose one.').test('thing', 'Thing: choose one.', (key) => key === null || (key !== undefined && parseKey(key) !== null));
 const lengthMm = (label: string) => numberBetween(label, 1, 200_000, 'In mm; 10 m are 10 000.');
 const quantity = numberBetween('Quantity', 0.1, 1_000_000, 'Of a roll in mm, else counted.');
 

@@ -8,7 +8,7 @@ export type FormatSettings = { readonly locale: string; readonly currency: strin
 
 const numberFormats = new Map<string, Intl.NumberFormat>();
 
-function formatNumber(value: number, locale: string, digits: number, least = digits): string {
+export function formatNumber(value: number, locale: string, digits: number, least = digits): string {
   const key = `${locale}/${digits}/${least}`;
   let format = numberFormats.get(key);
   if (!format) {

@@ -11,6 +11,7 @@ import { callApi, wordsOf } from '../shared/api';
 import { Frame } from '../shared/Frame';
 import { useKeys } from '../shared/keys';
 import { useSettings } from '../shared/settings';
+import { ShelfTabs } from './ShelfTabs';
 
 const VinylForm = lazy(() => import('./VinylForm'));
 const BlankForm = lazy(() => import('./BlankForm'));
@@ -54,6 +55,7 @@ function Shelf({ initial, openVinyl, openBlank }: { initial: ShelfView; openViny
         <div><h1 style={{ margin: 0 }}>{shelf.vinyls.length} vinyls and {shelf.blanks.length} blanks{sorted[0] ? <span className="soft">, from {perM2(sorted[0])} to {perM2(sorted[sorted.length - 1]!)} a square metre</span> : ''}</h1></div>
         <div className="actions"><Button onClick={() => setEditing({ kind: 'blank', blank: null })}>Add a blank</Button><Button variant="contained" onClick={() => setEditing({ kind: 'vinyl', vinyl: null })}>Add a vinyl</Button></div>
       </div>
+      <ShelfTabs current="/shelf" />
       <section className="sheet flush" aria-label="Vinyls" tabIndex={0}>
         <table className="plain">
           <thead><tr><th>vinyl</th><th>kind</th><th className="hide-small">from</th><th className="right">roll</th><th className="right">price</th><th className="right">a m²</th><th className="right hide-small">weeding</th><th className="hide-small">press</th><th /></tr></thead>

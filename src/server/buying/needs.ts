@@ -2,7 +2,7 @@
 
 import type { Need } from '../../core/buying';
 import { countDays, getDay } from '../../core/scheduling';
-import { groupBy } from '../../core/units';
+import { formatDay, groupBy } from '../../core/units';
 import { findOffers, loadMinimums, loadPurchases } from '../../data/offer-store';
 import { loadLotsOnShelf } from '../../data/stock-store';
 import { getShop, type ShopContext } from '../context';
@@ -18,7 +18,7 @@ const DAYS_TO_MAKE = 1;
 
 /** Stock goes to the orders due first; what is under way from suppliers counts as there. */
 export function loadOpenNeeds(shop: ShopContext, wish: NeedWish = { extra: [], withOrders: true, withMinimums: true }): readonly OpenNeed[] {
-  const { figures, timeZone } = getShop(shop);
+  const { figures, timeZone, locale } = getShop(shop);
   const nameOf = nameThings(shop);
   const today = getDay(shop.now(), timeZone);
   const left = new Map<string, number>();
@@ -33,7 +33,7 @@ export function loadOpenNeeds(shop: ShopContext, wish: NeedWish = { extra: [], w
       left.set(key, Math.max(0, has - need.amount));
       const short = need.amount - has;
       if (short <= 1e-6) return;
-      needs.push({ id: `order ${key} ${index}`, label: nameOf(key).name, accepts: [key], amount: short, leastWidthMm: need.leastWidthMm, withinDays: Math.max(0, countDays(today, need.dueDay) - DAYS_TO_MAKE), because: `for ${need.orderTitle}, due ${need.dueDay}`, unit: nameOf(key).kind === 'vinyl' ? 'mm²' : 'count' });
+      needs.push({ id: `order ${key} ${index}`, label: nameOf(key).name, accepts: [key], amount: short, leastWidthMm: need.leastWidthMm, withinDays: Math.max(0, countDays(today, need.dueDay) - DAYS_TO_MAKE), because: `for ${need.orderTitle}, due ${formatDay(need.dueDay, { locale })}`, unit: nameOf(key).kind === 'vinyl' ? 'mm²' : 'count' });
     });
   }
   if (wish.withMinimums) {

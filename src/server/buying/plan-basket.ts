@@ -15,10 +15,9 @@ function describeProblem(problem: BasketProblem, needs: readonly OpenNeed[]): st
   switch (problem.kind) {
     case 'not-offered': {
       const need = needs.find((candidate) => candidate.id === problem.needId);
-      const name = need?.label ?? 'A need';
-      if (problem.because === 'no-offer') return `${name}: no supplier offers it. Match one of the offers to it, or import a price list that has it.`;
-      if (problem.because === 'too-narrow') return `${name}: every offer of it is narrower than the ${Math.ceil(need?.leastWidthMm ?? 0)} mm its order needs.`;
-      return `${name}: nobody delivers it within ${need?.withinDays} days, ${need?.because}. Ask for another day, or use another vinyl.`;
+      if (problem.because === 'no-offer') return 'No supplier offers it. Match one of the offers to it, or import a price list that has it.';
+      if (problem.because === 'too-narrow') return `Every offer of it is narrower than the ${Math.ceil(need?.leastWidthMm ?? 0)} mm its order needs.`;
+      return `Nobody delivers it within ${need?.withinDays} days. Ask the customer for another day, or use something else.`;
     }
     case 'no-basket':
       return 'Nothing covers all of it: minimum orders can’t be met. Add to what is needed, or order from elsewhere.';
@@ -39,7 +38,7 @@ export async function planBasket(shop: ShopContext, wish: InferType<typeof baske
   const all = loadOpenNeeds(shop, wish);
   const accepted = new Set(all.flatMap((need) => need.accepts));
   const offers = loadOffers(shop.db).filter((offer) => known.has(offer.supplierId)).map(toOffer).filter((offer) => offer.parts.some((part) => accepted.has(part.key)));
-  const problems: string[] = [];
+  const problems = new Map<string, string>();
   let needs = all;
   const started = performance.now();
   const input = (): BasketInput => ({ needs, offers, suppliers, margins: { sideMm: figures.cutterEdgeMm, endMm: 0 } });
@@ -47,15 +46,14 @@ export async function planBasket(shop: ShopContext, wish: InferType<typeof baske
     let answer = await findCheapestBasket(input(), solve);
     while (!answer.ok && answer.problem.kind === 'not-offered') {
       const { needId } = answer.problem;
-      problems.push(describeProblem(answer.problem, all));
+      problems.set(needId, describeProblem(answer.problem, all));
       needs = needs.filter((need) => need.id !== needId);
       answer = await findCheapestBasket(input(), solve);
     }
     return { found: answer, plain: answer.ok && answer.value.orders.length > 0 ? await findPlainBaskets(input(), solve) : [] };
   });
-  if (!found.ok) problems.push(describeProblem(found.problem, all));
   return {
-    needs: all.map(({ id, label, amount, unit, because, withinDays }) => ({ id, label, amount, unit, because, withinDays })),
-    basket: found.ok ? found.value : null, plain: plain.slice(0, 5), problem: problems.length > 0 ? problems.join(' ') : null, things: listThings(shop), solvedMs: Math.round(performance.now() - started),
+    needs: all.map(({ id, label, amount, unit, because, withinDays }) => ({ id, label, amount, unit, because, withinDays, problem: problems.get(id) ?? null })),
+    basket: found.ok ? found.value : null, plain: plain.slice(0, 5), problem: found.ok ? null : describeProblem(found.problem, all), things: listThings(shop), solvedMs: Math.round(performance.now() - started),
   };
 }
