@@ -9,6 +9,7 @@ import { loadOpenNeeds } from './buying/needs';
 import { planBasket } from './buying/plan-basket';
 import { loadPurchasesView, placePurchases, receivePurchase, viewPurchase, writePurchaseCsv } from './buying/purchases';
 import { ShopError } from './errors';
+import { printOffcutLabels } from './paper/offcut-labels';
 import { printPurchase, writePurchaseMail } from './paper/purchase-order';
 import { bookStock, countStock, receiveLot, setAsideOffcut } from './stock/keep-stock';
 import { findOffcuts, loadStock } from './stock/view-stock';
@@ -76,6 +77,15 @@ describe('stock', () => {
     expect(fits(270, 250)).not.toContain(code);
     expect((await refusalOf(() => setAsideOffcut(shop, id, { widthMm: 700, lengthMm: 600, cornerWidthMm: 0, cornerLengthMm: 0, takesMm: 600, remark: '' }))).message).toMatch(/500 mm wide/);
   });
+});
+
+it('labels for offcuts carry their codes and sizes', async () => {
+  const settings = { locale: 'en-GB', currency: 'EUR', timeZone: 'UTC', system: 'metric' as const };
+  const codes = loadLotsOnShelf(shop.db).flatMap((lot) => (lot.code === null ? [] : [lot.code]));
+  expect(codes.length).toBeGreaterThan(3);
+  const [page] = await readPdfPages(await printOffcutLabels(loadStock(shop), settings));
+  for (const code of codes) expect(page).toContain(code);
+  expect(page).toContain('420 mm × 160 mm');
 });
 
 describe('price lists', () => {

@@ -17,6 +17,8 @@ export type FrameView = { readonly shop: ShopView; readonly system: MeasureSyste
 
 export type VinylView = Vinyl & { readonly supplier: string; readonly version: number; readonly archived: boolean };
 export type BlankView = Blank & { readonly supplier: string; readonly version: number; readonly archived: boolean };
+/** Of some vinyls there is stock: their ids. */
+export type StockedShelfView = ShelfView & { readonly stockedVinylIds: readonly number[] };
 export type ShelfView = { readonly vinyls: readonly VinylView[]; readonly blanks: readonly BlankView[] };
 
 export type ArtworkView = {

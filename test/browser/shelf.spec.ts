@@ -81,6 +81,17 @@ test('a roll is counted by its weight; the ledger says what was off', async ({ p
   await expect(page.getByRole('region', { name: 'Ledger' }).getByRole('listitem').first()).toContainText('counted, by weight');
 });
 
+test('a minimum is kept for a thing, and what falls short of it is needed', async ({ page }) => {
+  await stockRow(page, 'Penny Flex, fern');
+  await page.getByRole('button', { name: 'Minimum of Penny Flex, fern' }).click();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByLabel('At least').fill('0,8');
+  await dialog.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByRole('row', { name: /Penny Flex, fern/ })).toContainText('under 0.80 m²');
+  await open(page, `${server.address}/shelf/buy`);
+  await expect(page.getByRole('region', { name: 'Needed' }).getByRole('listitem').filter({ hasText: 'Penny Flex, fern' })).toContainText('below its minimum');
+});
+
 test('what to buy is worked out, ordered, printed, received in part and survives the server being killed', async ({ page }) => {
   await open(page, `${server.address}/shelf/buy`);
   await expect(page.getByRole('heading', { name: /^Buy for \d/ })).toBeVisible({ timeout: 20_000 });

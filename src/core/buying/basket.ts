@@ -118,6 +118,8 @@ function writeProgramme({ needs, suppliers, margins }: BasketInput, useful: read
     const { take, pay } = offer.takePay ?? { take: 1, pay: 1 };
     const terms: string[] = [];
     const levels = levelsOf(offer);
+    // One price for any number: then being ordered from at all is the only question.
+    const single = levels.length === 1;
     levels.forEach(({ from, price }, l) => {
       const until = Math.min(most, (levels[l + 1]?.from ?? most + 1) - 1);
       const k = `k_${o}_${l}`, g = `g_${o}_${l}`, b = `b_${o}_${l}`;
@@ -129,21 +131,27 @@ function writeProgramme({ needs, suppliers, margins }: BasketInput, useful: read
       const packs = grouped ? `${k} + ${take} ${g}` : k;
       terms.push(k, ...(grouped ? [`${take} ${g}`] : []));
       whole.push(k, ...(grouped ? [g] : []));
-      yesNo.push(b);
+      if (!single) yesNo.push(b);
       // The supplier gives the offer whether asked or not: packs outside whole groups are fewer than a group.
       if (grouped) bounds.push(` 0 <= ${k} <= ${take - 1}`);
-      rows.push(`lo_${o}_${l}: ${packs} - ${from} ${b} >= 0`, `hi_${o}_${l}: ${packs} - ${Math.max(from, until)} ${b} <= 0`);
+      if (single) rows.push(`hi_${o}: ${packs} - ${Math.max(1, most)} y_${supplier.id} <= 0`);
+      else rows.push(`lo_${o}_${l}: ${packs} - ${from} ${b} >= 0`, `hi_${o}_${l}: ${packs} - ${Math.max(from, until)} ${b} <= 0`);
     });
-    rows.push(`lv_${o}: ${levels.map((_, l) => `b_${o}_${l}`).join(' + ')} - y_${supplier.id} <= 0`);
+    if (!single) rows.push(`lv_${o}: ${levels.map((_, l) => `b_${o}_${l}`).join(' + ')} - y_${supplier.id} <= 0`);
     return terms;
   });
-  needs.forEach((_, n) => {
-    const covering = useful.flatMap(({ covers }, o) => covers.filter((entry) => entry.need === n).map(({ part }) => `c_${n}_${o}_${part}`));
-    rows.push(`need_${n}: ${covering.join(' + ')} >= 1`);
+  const direct = findDirectNeeds(needs, useful);
+  needs.forEach((need, n) => {
+    const covering = useful.flatMap(({ covers }, o) => covers.filter((entry) => entry.need === n).map(({ part }) => ({ o, part })));
+    if (!direct.has(n)) return void rows.push(`need_${n}: ${covering.map(({ o, part }) => `c_${n}_${o}_${part}`).join(' + ')} >= 1`);
+    // Whole numbers stay whole: the solver can reason about them.
+    const unit = need.accepts.length > 0 && Number.isInteger(need.amount) && need.amount < 1e6 ? 1 : need.amount;
+    const terms = covering.flatMap(({ o, part }) => packTerms[o]!.map((term) => multiply(coverageOf(need, useful[o]!.offer.parts[part]!, margins) / unit, term)));
+    rows.push(`need_${n}: ${terms.join(' + ')} >= ${need.amount / unit}`);
   });
   useful.forEach(({ offer, covers }, o) => offer.parts.forEach((part, p) => {
     const uses = covers.filter((entry) => entry.part === p);
-    if (uses.length === 0) return;
+    if (uses.length === 0 || uses.every(({ need }) => direct.has(need))) return;
     const one = coverageOf(needs[uses[0]!.need]!, part, margins);
     rows.push(`part_${o}_${p}: ${uses.map(({ need }) => `${needs[need]!.amount / one} c_${need}_${o}_${p}`).join(' + ')} - ${packTerms[o]!.join(' - ')} <= 0`);
   }));
@@ -163,17 +171,42 @@ function writeProgramme({ needs, suppliers, margins }: BasketInput, useful: read
   return ['Minimize', ` cost: ${objective.join(' + ').replaceAll('+ -', '- ')}`, 'Subject To', ...rows.map((row) => ` ${row}`), ...(bounds.length ? ['Bounds', ...bounds] : []), 'General', ` ${whole.join(' ')}`, 'Binary', ` ${yesNo.join(' ')}`, 'End', ''].join('\n');
 }
 
+/** Needs whose packs serve no other need: how much of each pack goes to which need is no question there. */
+function findDirectNeeds(needs: readonly Need[], useful: readonly UsefulOffer[]): ReadonlySet<number> {
+  const shared = new Set<number>();
+  for (const { offer, covers } of useful) {
+    offer.parts.forEach((_, p) => {
+      const own = covers.filter((entry) => entry.part === p);
+      if (own.length > 1) for (const { need } of own) shared.add(need);
+    });
+  }
+  return new Set(needs.map((_, n) => n).filter((n) => !shared.has(n)));
+}
+
+/** A term such as "3 g_1_0" times a factor. */
+function multiply(factor: number, term: string): string {
+  const [first, name] = term.includes(' ') ? [Number(term.slice(0, term.indexOf(' '))), term.slice(term.indexOf(' ') + 1)] : [1, term];
+  return `${factor * first} ${name}`;
+}
+
 /** Shares below this are noise of the solver. */
 const NOISE = 1e-6;
 
 function readBasket({ needs, margins }: BasketInput, { values, gap = 0 }: SolverAnswer, useful: readonly UsefulOffer[]): Basket {
   const bySupplier = new Map<Supplier, BasketLine[]>();
   const left = new Map<string, number>();
+  const direct = findDirectNeeds(needs, useful);
+  const open = needs.map((need) => need.amount);
   useful.forEach(({ offer, supplier, covers }, o) => {
     const take = offer.takePay?.take ?? 1;
     const packs = levelsOf(offer).reduce((sum, _, l) => sum + Math.round(values[`k_${o}_${l}`] ?? 0) + take * Math.round(values[`g_${o}_${l}`] ?? 0), 0);
     if (packs === 0) return;
-    const covered = covers.map(({ need, part }) => ({ need: needs[need]!, part, amount: (values[`c_${need}_${o}_${part}`] ?? 0) * needs[need]!.amount })).filter(({ need, amount }) => amount > need.amount * NOISE);
+    const takeDirect = (need: number, part: number): number => {
+      const amount = Math.min(open[need]!, packs * coverageOf(needs[need]!, offer.parts[part]!, margins));
+      open[need] = open[need]! - amount;
+      return amount;
+    };
+    const covered = covers.map(({ need, part }) => ({ need: needs[need]!, part, amount: direct.has(need) ? takeDirect(need, part) : (values[`c_${need}_${o}_${part}`] ?? 0) * needs[need]!.amount })).filter(({ need, amount }) => amount > need.amount * NOISE);
     offer.parts.forEach((part, p) => {
       const has = packs * (computeUsableArea(part, margins) ?? part.count);
       const rest = has - covered.filter((entry) => entry.part === p).reduce((sum, entry) => sum + entry.amount, 0);

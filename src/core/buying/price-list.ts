@@ -3,13 +3,8 @@
 
 import Papa from 'papaparse';
 import { fail, minor, succeed, type Minor, type Result } from '../units';
+import { LIST_COLUMNS, type ColumnMatch, type ListColumn } from './list-columns';
 import type { PriceBreak } from './offer';
-
-export const LIST_COLUMNS = ['code', 'name', 'thing', 'count', 'width', 'length', 'price', 'from'] as const;
-export type ListColumn = (typeof LIST_COLUMNS)[number];
-export const NEEDED_COLUMNS: readonly ListColumn[] = ['code', 'name', 'price'];
-/** Which column of the file each is in; null where it is in none. */
-export type ColumnMatch = Readonly<Record<ListColumn, number | null>>;
 
 export type ListTable = { readonly header: readonly string[]; /** With the line of the file each began on. */ readonly rows: readonly { readonly line: number; readonly cells: readonly string[] }[]; readonly delimiter: string };
 export type TableProblem = { readonly kind: 'empty-list' } | { readonly kind: 'no-header' } | { readonly kind: 'too-many-lines'; readonly lines: number; readonly limit: number } | { readonly kind: 'open-quote'; readonly line: number };

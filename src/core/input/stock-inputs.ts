@@ -1,8 +1,9 @@
 // What may be entered of stock, suppliers and purchases.
 
 import * as yup from 'yup';
-import { LIST_COLUMNS } from '../buying';
-import { LOT_FORMS, parseKey, type LotForm, type StockCause } from '../stock';
+import { LIST_COLUMNS } from '../buying/list-columns';
+import { LOT_FORMS, type LotForm, type StockCause } from '../stock/ledger';
+import { parseKey } from '../stock/things';
 import { money, numberBetween, optionalText, rowId, shortText, wholeBetween } from './rules';
 
 const thingKey = yup.string().required('Thing: choose one.').test('thing', 'Thing: choose one.', (key) => key === null || (key !== undefined && parseKey(key) !== null));

@@ -6,25 +6,27 @@ import { enqueueSnackbar } from 'notistack';
 import { lazy, Suspense, useState } from 'react';
 import { FABRICS, getKindFacts, getPricePerMm2 } from '../../core/materials';
 import { figure, formatLength, formatMoney, formatTemperature, MM2_PER_M2 } from '../../core/units';
-import type { BlankView, FrameView, ShelfView, VinylView } from '../../views/views';
+import type { BlankView, FrameView, StockedShelfView, VinylView } from '../../views/views';
 import { callApi, wordsOf } from '../shared/api';
 import { Frame } from '../shared/Frame';
 import { useKeys } from '../shared/keys';
 import { useSettings } from '../shared/settings';
+import { filterVinyls, NO_FILTER } from './filter-vinyls';
 import { ShelfTabs } from './ShelfTabs';
+import { VinylFilterFields } from './VinylFilterFields';
 
 const VinylForm = lazy(() => import('./VinylForm'));
 const BlankForm = lazy(() => import('./BlankForm'));
 type Editing = { readonly kind: 'vinyl'; readonly vinyl: VinylView | null } | { readonly kind: 'blank'; readonly blank: BlankView | null };
 
-export function ShelfScreen({ frame, view, openVinyl, openBlank }: { frame: FrameView; view: ShelfView; openVinyl: number | null; openBlank: number | null }) {
+export function ShelfScreen({ frame, view, openVinyl, openBlank }: { frame: FrameView; view: StockedShelfView; openVinyl: number | null; openBlank: number | null }) {
   return <Frame frame={frame} current="shelf"><Shelf initial={view} openVinyl={openVinyl} openBlank={openBlank} /></Frame>;
 }
 
-function Shelf({ initial, openVinyl, openBlank }: { initial: ShelfView; openVinyl: number | null; openBlank: number | null }) {
+function Shelf({ initial, openVinyl, openBlank }: { initial: StockedShelfView; openVinyl: number | null; openBlank: number | null }) {
   const settings = useSettings();
   const client = useQueryClient();
-  const { data: shelf } = useQuery({ queryKey: ['shelf'], queryFn: ({ signal }) => callApi<ShelfView>('GET', '/api/shelf', undefined, signal), initialData: initial });
+  const { data: shelf } = useQuery({ queryKey: ['shelf'], queryFn: ({ signal }) => callApi<StockedShelfView>('GET', '/api/shelf', undefined, signal), initialData: initial });
   const [editing, setEditing] = useState<Editing | null>(() => {
     const vinyl = initial.vinyls.find((candidate) => candidate.id === openVinyl);
     const blank = initial.blanks.find((candidate) => candidate.id === openBlank);
@@ -47,6 +49,8 @@ function Shelf({ initial, openVinyl, openBlank }: { initial: ShelfView; openViny
       enqueueSnackbar(wordsOf(error), { variant: 'error' });
     }
   };
+  const [filter, setFilter] = useState(NO_FILTER);
+  const shown = filterVinyls(shelf.vinyls, filter, new Set(shelf.stockedVinylIds));
   const sorted = [...shelf.vinyls].sort((a, b) => getPricePerMm2(a) - getPricePerMm2(b));
   const perM2 = (vinyl: VinylView) => formatMoney(Math.round(figure('', getPricePerMm2(vinyl) * MM2_PER_M2, 'money/m²', 'computed').value), settings);
   return (
@@ -57,10 +61,11 @@ function Shelf({ initial, openVinyl, openBlank }: { initial: ShelfView; openViny
       </div>
       <ShelfTabs current="/shelf" />
       <section className="sheet flush" aria-label="Vinyls" tabIndex={0}>
+        {shelf.vinyls.length > 0 && <VinylFilterFields filter={filter} onChange={setFilter} />}
         <table className="plain">
           <thead><tr><th>vinyl</th><th>kind</th><th className="hide-small">from</th><th className="right">roll</th><th className="right">price</th><th className="right">a m²</th><th className="right hide-small">weeding</th><th className="hide-small">press</th><th /></tr></thead>
           <tbody>
-            {shelf.vinyls.map((vinyl) => (
+            {shown.map((vinyl) => (
               <tr key={vinyl.id}>
                 <td><i className="swatch" style={{ background: vinyl.colourHex }} /><strong>{vinyl.name}</strong></td><td>{getKindFacts(vinyl.kind).label}</td><td className="soft hide-small">{vinyl.supplier}</td>
                 <td className="num">{formatLength(vinyl.rollWidthMm, settings)} × {formatLength(vinyl.rollLengthMm, settings)}</td><td className="num">{formatMoney(vinyl.rollPrice, settings)}</td><td className="num">{perM2(vinyl)}</td><td className="num hide-small">× {vinyl.weedingFactor}</td>
@@ -68,7 +73,7 @@ function Shelf({ initial, openVinyl, openBlank }: { initial: ShelfView; openViny
                 <td className="right"><Button size="small" variant="text" onClick={() => setEditing({ kind: 'vinyl', vinyl })} aria-label={`Change ${vinyl.name}`}>Change</Button></td>
               </tr>
             ))}
-            {shelf.vinyls.length === 0 && <tr><td colSpan={9} className="soft">No vinyl yet. Add the roll you use most.</td></tr>}
+            {shown.length === 0 && <tr><td colSpan={9} className="soft">{shelf.vinyls.length === 0 ? 'No vinyl yet. Add the roll you use most.' : 'No vinyl on the shelf does for that. Ask for less, or look through the offers.'}</td></tr>}
           </tbody>
         </table>
       </section>

@@ -19,8 +19,9 @@ import { OffcutShapeView } from './OffcutShapeView';
 import { ShelfTabs } from './ShelfTabs';
 
 const LotDialog = lazy(() => import('./LotDialog'));
+const MinimumDialog = lazy(() => import('./MinimumDialog'));
 const ReceiveDialog = lazy(() => import('./ReceiveDialog'));
-type Open = { readonly kind: 'lot'; readonly lot: LotView; readonly thing: ThingView } | { readonly kind: 'receive' };
+type Open = { readonly kind: 'lot'; readonly lot: LotView; readonly thing: ThingView } | { readonly kind: 'receive' } | { readonly kind: 'minimum'; readonly row: StockRow };
 
 export function StockScreen({ frame, view }: { frame: FrameView; view: StockView }) {
   return <Frame frame={frame} current="shelf"><Stock initial={view} /></Frame>;
@@ -44,14 +45,14 @@ function Stock({ initial }: { initial: StockView }) {
     <>
       <div className="page-head">
         <div><h1 style={{ margin: 0 }}>{stock.rows.length === 0 ? 'Nothing on the shelf yet' : short.length === 0 ? 'Enough there for all open orders' : `${short[0]!.thing.name} is short${short.length > 1 ? `, and ${short.length - 1} more` : ''}`}<span className="soft">, worth {formatMoney(Math.round(stock.value.value), settings)}</span></h1></div>
-        <div className="actions"><Button href="/shelf/buy">What to buy</Button><Button variant="contained" onClick={() => setOpen({ kind: 'receive' })}>Take in a lot</Button></div>
+        <div className="actions"><Button href="/api/stock/labels" target="_blank">Print offcut labels</Button><Button href="/shelf/buy">What to buy</Button><Button variant="contained" onClick={() => setOpen({ kind: 'receive' })}>Take in a lot</Button></div>
       </div>
       <ShelfTabs current="/shelf/stock" />
       <div className="cols" style={{ gridTemplateColumns: 'minmax(0, 1.7fr) minmax(0, 1fr)' }}>
         <section className="sheet flush" aria-label="Stock" tabIndex={0}>
           <table className="plain">
             <thead><tr><th><TextField size="small" variant="standard" placeholder="Search" value={search} onChange={(event) => setSearch(event.target.value)} slotProps={{ htmlInput: { 'aria-label': 'Search the stock' } }} /></th><th className="right">on the shelf</th><th className="right">for orders</th><th className="right">free</th></tr></thead>
-            <tbody>{shown.map((row) => <StockRows key={row.thing.key} row={row} onLot={(lot) => setOpen({ kind: 'lot', lot, thing: row.thing })} />)}
+            <tbody>{shown.map((row) => <StockRows key={row.thing.key} row={row} onLot={(lot) => setOpen({ kind: 'lot', lot, thing: row.thing })} onMinimum={() => setOpen({ kind: 'minimum', row })} />)}
               {shown.length === 0 && <tr><td colSpan={4} className="soft">{stock.rows.length === 0 ? 'Take in the rolls and blanks that lie there: what is left, and what it cost.' : 'Nothing is called that.'}</td></tr>}</tbody>
           </table>
         </section>
@@ -66,20 +67,21 @@ function Stock({ initial }: { initial: StockView }) {
       </div>
       <Suspense>
         {open?.kind === 'lot' && <LotDialog lot={open.lot} thing={open.thing} onClose={() => setOpen(null)} onDone={done} />}
+        {open?.kind === 'minimum' && <MinimumDialog row={open.row} onClose={() => setOpen(null)} onDone={done} />}
         {open?.kind === 'receive' && <ReceiveDialog things={stock.things} onClose={() => setOpen(null)} onDone={done} />}
       </Suspense>
     </>
   );
 }
 
-function StockRows({ row, onLot }: { row: StockRow; onLot: (lot: LotView) => void }) {
+function StockRows({ row, onLot, onMinimum }: { row: StockRow; onLot: (lot: LotView) => void; onMinimum: () => void }) {
   const settings = useSettings();
   const unit = row.thing.kind === 'vinyl' ? 'mm²' : 'count';
   const shown = (figure: Figure) => <Why figure={figure}>{formatAmount(figure.value, unit, settings)}</Why>;
   const below = row.minimum !== null && row.free.value < row.minimum;
   return (
     <>
-      <tr className="row-head"><td><i className="swatch" style={{ background: row.thing.colourHex }} /><strong>{row.thing.name}</strong>{row.free.value < 0 ? <span className="tag bad">short</span> : below ? <span className="tag">under {formatAmount(row.minimum!, unit, settings)}</span> : null}</td><td className="num">{shown(row.onShelf)}</td><td className="num">{row.reserved.value > 0 ? shown(row.reserved) : '–'}</td><td className="num">{shown(row.free)}</td></tr>
+      <tr className="row-head"><td><i className="swatch" style={{ background: row.thing.colourHex }} /><button type="button" className="quiet thing" aria-label={`Minimum of ${row.thing.name}`} title="Set how much to have always" onClick={onMinimum}>{row.thing.name}</button>{row.free.value < 0 ? <span className="tag bad">short</span> : below ? <span className="tag">under {formatAmount(row.minimum!, unit, settings)}</span> : null}</td><td className="num">{shown(row.onShelf)}</td><td className="num">{row.reserved.value > 0 ? shown(row.reserved) : '–'}</td><td className="num">{shown(row.free)}</td></tr>
       {row.lots.map((lot) => (
         <tr key={lot.id} className="lot"><td colSpan={3}><button type="button" className="quiet" onClick={() => onLot(lot)}>{describeLot(lot, settings)}</button>{lot.remark && <span className="soft">, “{lot.remark}”</span>}</td><td className="num soft">{formatMoney(Math.round(lot.left * lot.unitCost), settings)}</td></tr>
       ))}

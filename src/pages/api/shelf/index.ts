@@ -1,4 +1,4 @@
 import { endpoint } from '../../../server/endpoint';
-import { loadShelf } from '../../../server/views/items';
+import { loadStockedShelf } from '../../../server/views/items';
 
-export const GET = endpoint(({ shop }) => loadShelf(shop));
+export const GET = endpoint(({ shop }) => loadStockedShelf(shop));
