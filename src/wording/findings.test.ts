@@ -12,7 +12,7 @@ const FINDINGS: readonly (readonly [Finding, RegExp])[] = [
   [{ ...thin, kind: 'thin-gaps', layer: 'blue' }, /waves: gaps down to 0.6 mm.*weeds well from 118 mm/],
   [{ ...thin, withinReach: false, remedies: [] }, /choose one that takes finer detail/],
   [{ kind: 'too-wide', layer: 'red', needsMm: 510, usableMm: 468, fitsTurned: true, shrinkToMm: 468, remedies: [] }, /oars is 510 mm wide, its vinyl takes 468 mm.*Turned by a quarter it fits/],
-  [{ kind: 'too-wide', layer: 'red', needsMm: 510, usableMm: 468, fitsTurned: false, shrinkToMm: 468, remedies: [] }, /in two loads/],
+  [{ kind: 'too-wide', layer: 'red', needsMm: 510, usableMm: 468, fitsTurned: false, shrinkToMm: 468, remedies: [] }, /part it into loads side by side/],
   [{ kind: 'doubled', layer: 'red', count: 1, remedies: [] }, /1 doubled line[^s]/],
   [{ kind: 'doubled', layer: 'red', count: 3, remedies: [] }, /3 doubled lines/],
   [{ kind: 'crossing', layer: 'red', extraMm: 110, remedies: [] }, /0.11 m inside the outline/],
@@ -29,7 +29,7 @@ const STEPS: readonly (readonly [StepAction, RegExp])[] = [
   [{ kind: 'open-paths', how: 'close', widthMm: 1 }, /Close/], [{ kind: 'open-paths', how: 'stroke', widthMm: 2 }, /lines of 2 mm/], [{ kind: 'remove-doubled', withinMm: 0.2 }, /doubled/], [{ kind: 'remove-specks', underMm2: 1 }, /specks/], [{ kind: 'unite' }, /Unite/],
   [{ kind: 'offset', layer: 'red', byMm: 3, copy: true }, /Outline of 3 mm around oars/], [{ kind: 'offset', layer: 'red', byMm: -0.5, copy: false }, /Inset oars by 0.5 mm/], [{ kind: 'offset', layer: 'red', byMm: 2, copy: false }, /Grow oars by 2 mm/],
   [{ kind: 'knock-out', lower: 'red', upper: 'blue', overlapMm: 0.4 }, /waves out of oars, less 0.4 mm/], [{ kind: 'negative', layer: 'red', marginMm: 4 }, /Negative of oars/], [{ kind: 'registration', sizeMm: 4, gapMm: 8 }, /Registration/],
-  [{ kind: 'weed-boxes', layer: 'red', marginMm: 4, joinMm: 6 }, /Weed boxes in oars/], [{ kind: 'loose', layer: 'red' }, /moved apart/], [{ kind: 'stone-template', layer: 'red', diameterMm: 3, playMm: 0.4, marginMm: 12 }, /stones of 3 mm/],
+  [{ kind: 'weed-boxes', layer: 'red', marginMm: 4, joinMm: 6 }, /Weed boxes in oars/], [{ kind: 'loose', layer: 'red' }, /moved apart/], [{ kind: 'role', layer: 'red', role: 'stencil' }, /oars: a stencil or template/], [{ kind: 'split', layer: 'red', mostMm: 280, overlapMm: 1 }, /Part oars into loads of 280 mm at most/], [{ kind: 'stone-template', layer: 'red', diameterMm: 3, playMm: 0.4, marginMm: 12 }, /stones of 3 mm/],
 ];
 
 describe('findings in words', () => {

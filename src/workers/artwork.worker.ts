@@ -2,7 +2,7 @@
 
 import { expose, transfer } from 'comlink';
 import { strToU8, zipSync } from 'fflate';
-import { countSegments, findDots, inspectArtwork, makeCutLayer, prepareRead, proposeFirstSteps, readDrawing, writeDxf, writeHpgl, writeSvg, type Artwork, type ArtworkPicture, type CutLayer, type HpglOptions, type LayerMaterials, type MeasureProblem, type PrepStep, type ReadProblem } from '../core/artwork';
+import { countSegments, drawRough, findDots, inspectArtwork, makeCutLayer, prepareRead, proposeFirstSteps, readDrawing, writeDxf, writeHpgl, writeSvg, type Artwork, type ArtworkPicture, type CutLayer, type HpglOptions, type LayerMaterials, type MeasureProblem, type PrepStep, type ReadProblem } from '../core/artwork';
 import { fail, succeed, type Result } from '../core/units';
 import type { PreparedFile } from '../views/views';
 
@@ -36,7 +36,9 @@ const artworkWorker = {
   prepare(text: string, steps: readonly PrepStep[], materials: LayerMaterials, onPicture: (picture: ArtworkPicture) => void): Result<PreparedFile, ReadProblem | MeasureProblem> {
     const artwork = read(text);
     if (!artwork.ok) return artwork;
-    const prepared = prepareRead(artwork.value, steps, countSegments(artwork.value) > QUICK_SEGMENTS ? onPicture : undefined);
+    const rough = countSegments(artwork.value) > QUICK_SEGMENTS ? drawRough(artwork.value) : null;
+    if (rough) onPicture(rough);
+    const prepared = prepareRead(artwork.value, steps);
     if (!prepared.ok) return prepared;
     const { resolved, facts } = prepared.value;
     const dots = Object.fromEntries(resolved.layers.map((layer) => [layer.key, findDots(layer.pieces).map(({ diameterMm, count }) => ({ diameterMm, count }))]));

@@ -9,7 +9,7 @@ export { measureArtwork, measureResolved, scaleMeasurement, countTinyBits, getWo
 export { describeLayerFigures, type LayerFigures } from './layer-figures';
 export { CHIRAL_BELOW, type Chirality } from './chirality';
 export { DETAIL_CLASSES, DETAIL_FLOORS, computeSafeWidth, type DetailClass, type DetailFloor } from './detail-floors';
-export { drawPicture, type ArtworkPicture } from './picture';
+export { drawPicture, drawRough, type ArtworkPicture } from './picture';
 export { MM_PER_PX } from './svg-lengths';
 export { inspectArtwork, MOST_LAYERS_THICK, type Finding, type LayerMaterial, type LayerMaterials } from './inspect-artwork';
 export { prepareLayers } from './prepare/prepare-layers';

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { countTinyBits, drawPicture, measureArtwork, readSvg, resolveArtwork, scaleMeasurement, type Artwork } from './index';
+import { countTinyBits, drawPicture, drawRough, measureArtwork, readSvg, resolveArtwork, scaleMeasurement, type Artwork } from './index';
 
 const read = (body: string): Artwork => {
   const result = readSvg(`<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 200 200">${body}</svg>`);
@@ -74,4 +74,12 @@ describe('measureArtwork', () => {
     expect([picture.width, picture.height]).toEqual([4000, 4000]);
     expect(picture.layers[0]!.path).toMatch(/^M\d+ \d+(l-?\d+ -?\d+)+z$/);
   });
+});
+
+it('a first look shows every fill as drawn, before anything is united', () => {
+  const read = readSvg('<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 100 50"><rect x="10" width="80" height="40" fill="red"/><circle cx="50" cy="20" r="10" fill="blue"/><path fill="none" stroke="red" d="M0 0H5"/></svg>');
+  const rough = read.ok ? drawRough(read.value) : null;
+  expect(rough).toMatchObject({ width: 4000, height: 2000, layers: [{ colour: '#ff0000', path: 'M0 0l4000 0l0 2000l-4000 0z' }, { colour: '#0000ff' }] });
+  const strokes = readSvg('<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 9 9"><path fill="none" stroke="red" d="M0 0H5"/></svg>');
+  expect(strokes.ok && drawRough(strokes.value)).toBeNull();
 });

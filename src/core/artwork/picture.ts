@@ -1,6 +1,8 @@
 // A light drawing of an artwork for screens: our own polygons, never the file, on a grid of whole numbers.
 
-import { boundPoints, type Polyline } from '../geometry';
+import { boundPoints, composeMatrices, IDENTITY, scaling, translation, type Polyline } from '../geometry';
+import type { Artwork } from './artwork';
+import { flattenLines, type LayerLines } from './flat-layers';
 import type { ResolvedArtwork, ResolvedLayer } from './resolve-artwork';
 
 export type PictureLayer = {
@@ -29,6 +31,24 @@ export function drawPicture(artwork: ResolvedArtwork): ArtworkPicture {
     layers: artwork.layers.map((layer) => drawLayer(layer, scale)),
   };
 }
+
+/** Wide enough that curves look round in it, mm. */
+const ROUGH_WIDTH_MM = 100;
+
+/** The fills of an artwork as they are drawn, without any step: a first look, long before all is united and measured. Null where it has none. */
+export function drawRough(artwork: Artwork): ArtworkPicture | null {
+  const natural = flattenLines(artwork, IDENTITY);
+  const reach = natural.ok ? boundLines(natural.value) : null;
+  if (!reach || Math.max(reach.width, reach.height) === 0) return null;
+  const placed = flattenLines(artwork, composeMatrices(scaling(ROUGH_WIDTH_MM / Math.max(reach.width, reach.height)), translation(-reach.x, -reach.y)));
+  const box = placed.ok ? boundLines(placed.value) : null;
+  if (!placed.ok || !box) return null;
+  const scale = PICTURE_WIDTH / Math.max(box.width, box.height);
+  const layers = placed.value.map(({ colour, shapes }) => ({ colour, path: shapes.flatMap(({ lines }) => lines.map((line) => drawRing(line.points, scale))).join('') }));
+  return { width: Math.round(box.width * scale), height: Math.round(box.height * scale), layers };
+}
+
+const boundLines = (layers: readonly LayerLines[]) => boundPoints(layers.flatMap(({ shapes }) => shapes.flatMap(({ lines }) => lines.map((line) => line.points))));
 
 /** Groups shown at most: more numbers than this on one picture can't be read. */
 const MOST_GROUPS = 400;

@@ -18,17 +18,14 @@ export function prepareFile(text: string, steps: readonly PrepStep[] | null, wid
   return artwork.ok ? prepareRead(artwork.value, steps ?? [{ kind: 'size', widthMm, on: true }, ...proposeFirstSteps(artwork.value)]) : artwork;
 }
 
-/** `onPicture` is given the picture before the measuring, which takes longer, begins. */
-export function prepareRead(artwork: Artwork, steps: readonly PrepStep[], onPicture?: (picture: ArtworkPicture) => void): Result<Prepared, MeasureProblem> {
+export function prepareRead(artwork: Artwork, steps: readonly PrepStep[]): Result<Prepared, MeasureProblem> {
   const resolved = prepareLayers(artwork, steps);
   if (!resolved.ok) return resolved;
-  const picture = drawPicture(resolved.value);
-  onPicture?.(picture);
   const outlined = steps.some((step) => step.on && step.kind === 'outline-strokes');
   return succeed({
     resolved: resolved.value,
     facts: {
-      measurement: measureResolved(resolved.value), picture, gradients: artwork.gradients, sizeStated: artwork.size === 'stated',
+      measurement: measureResolved(resolved.value), picture: drawPicture(resolved.value), gradients: artwork.gradients, sizeStated: artwork.size === 'stated',
       leftOut: outlined ? artwork.leftOut.filter((entry) => entry.kind !== 'stroke') : artwork.leftOut,
     },
   });
