@@ -73,3 +73,8 @@ it('formulas never reach a written list alive', () => {
   const written = writeCsv(['name', 'amount'], [['=1+1', -3], [' =cmd', 2], ['@x', 1], ['-x', 0], ['“quoted”; yes', 1.5]]);
   expect(written).toBe("name;amount\r\n'=1+1;-3\r\n' =cmd;2\r\n'@x;1\r\n'-x;0\r\n\"“quoted”; yes\";1.5");
 });
+
+it('a list in UTF-16 is read by its mark', () => {
+  const text = '\uFEFFcode;name;price\nA;Größe;1,50';
+  expect(table(decodeList(new Uint8Array(Uint16Array.from([...text].map((letter) => letter.charCodeAt(0))).buffer))).rows[0]!.cells).toEqual(['A', 'Größe', '1,50']);
+});

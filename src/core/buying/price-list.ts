@@ -2,6 +2,7 @@
 // what it would change.
 
 import Papa from 'papaparse';
+import { decodeText } from '../artwork/decode-text';
 import { fail, minor, succeed, type Minor, type Result } from '../units';
 import { LIST_COLUMNS, type ColumnMatch, type ListColumn } from './list-columns';
 import type { PriceBreak } from './offer';
@@ -12,8 +13,8 @@ export const LIST_LINE_LIMIT = 200_000;
 
 /** The text of a list's bytes: UTF-16 by its mark, UTF-8, and where that is broken, the old Western code page of spreadsheets. */
 export function decodeList(bytes: Uint8Array): string {
-  const marked = bytes[0] === 0xff && bytes[1] === 0xfe ? 'utf-16le' : bytes[0] === 0xfe && bytes[1] === 0xff ? 'utf-16be' : null;
-  if (marked) return new TextDecoder(marked).decode(bytes);
+  // Marks of UTF-16, which no other text begins with.
+  if ((bytes[0] === 0xff && bytes[1] === 0xfe) || (bytes[0] === 0xfe && bytes[1] === 0xff)) return decodeText(bytes);
   try {
     return new TextDecoder('utf-8', { fatal: true }).decode(bytes);
   } catch (error) {

@@ -1,6 +1,6 @@
 // The edges of closed rings in one row of numbers, material on their left, and the places along them worth a look.
 
-import type { Polyline } from './polygon';
+import { computeLength, type Polyline } from './polygon';
 
 export type DirectedRing = {
   readonly points: Polyline;
@@ -47,7 +47,7 @@ export class RingEdges {
     this.length = new Float64Array(rings.length);
     rings.forEach(({ points }, id) => {
       vertices += points.length;
-      total += this.length[id] = lengthOf(points);
+      total += this.length[id] = computeLength(points, true);
     });
     const coarser = Math.max(1, vertices / 3 / MOST_LOOKS);
     const spacing = (total / Math.min(STRETCHES.most, Math.max(STRETCHES.least, vertices))) * coarser;
@@ -139,15 +139,6 @@ function isBulging(ring: Polyline, inside: 1 | -1): boolean {
     at = next;
     return (ax * by - ay * bx) * inside > -LEAST_DENT * (ax * bx + ay * by);
   });
-}
-
-function lengthOf(points: Polyline): number {
-  let length = 0;
-  for (let index = 0; index < points.length; index++) {
-    const a = points[index]!, b = points[index + 1 === points.length ? 0 : index + 1]!;
-    length += Math.sqrt((b.x - a.x) * (b.x - a.x) + (b.y - a.y) * (b.y - a.y));
-  }
-  return length;
 }
 
 /** Directions from the normal of the edge before a corner to that of the edge after it, both included, every 15 degrees or closer. */

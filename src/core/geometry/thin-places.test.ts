@@ -96,6 +96,13 @@ describe('in a crowd of shapes', () => {
   });
 });
 
+it('what lies in one cavity is not found in its copies', () => {
+  const frames = pieces(circle(20, 20, 18), circle(20, 20, 12), circle(20, 20, 11), circle(80, 20, 18), circle(80, 20, 12));
+  const { places } = findThinGaps(frames, 2);
+  expect(places.length).toBeGreaterThan(0);
+  for (const place of places) expect(place.x).toBeLessThan(40);
+});
+
 it('scales with the shape', () => {
   const scaled = (k: number) => findThinStrokes(pieces(hourglass.map((point) => ({ x: point.x * k, y: point.y * k })))).thinnest!.widthMm / k;
   for (const k of [0.2, 1, 7]) near(scaled(k), 2);

@@ -51,6 +51,8 @@ export class Calliper {
   /** What the rings bound, and its shapes, on either side: pieces of the material; cavities of the air. */
   private readonly bounded: Readonly<Record<Side, { readonly bounds: readonly Bound[]; readonly circles: InscribedCircles }>>;
   private side: Side = 1;
+  /** Whether the two places settled last lie on one ring: only then a copy of the ring has the place too. */
+  private onOneRing = false;
   private bounds: readonly Bound[] = [];
 
   constructor(private readonly pieces: readonly Piece[]) {
@@ -86,10 +88,10 @@ export class Calliper {
     const places: ThinPlace[] = [];
     let best: ThinPlace | null = null;
     const thinnestKnown = () => (best as ThinPlace | null)?.widthMm ?? Infinity;
-    const take = (place: ThinPlace | null, group: number) => {
+    const take = (place: ThinPlace | null, group: number, copied = true) => {
       if (!place || place.widthMm <= 0) return;
       if (place.widthMm < thinnestKnown()) best = place;
-      if (place.widthMm < underMm) places.push(...circles.inCopies(group, place));
+      if (place.widthMm < underMm) places.push(...(copied ? circles.inCopies(group, place) : [place]));
     };
     // No piece is thicker than the largest circle in it: the slightest ones give a bound to begin with.
     const widths = new Map(bounds.flatMap(({ group, widest }) => (group >= 0 && !circles.isCopy(group) ? [[group, widest] as const] : [])));
@@ -104,7 +106,8 @@ export class Calliper {
       const found = this.look(look, Math.max(thinnestKnown(), underMm));
       if (found === 'corner') continue;
       open.delete(group);
-      if (found !== 'wide') take(found, group);
+      // What lies in a cavity need not lie in its copies.
+      if (found !== 'wide') take(found, group, side === 1 || this.onOneRing);
     }
     this.compareRings(() => Math.max(Math.min(thinnestKnown(), this.reach), underMm), take);
     for (const group of open) take(circles.find(group), group);
@@ -192,6 +195,7 @@ export class Calliper {
     // Still sliding together: down a spike, which has no thickness.
     if (!settled) return 'corner';
     const sameRing = this.edges.ringOf[a.edge] === this.edges.ringOf[b.edge];
+    this.onOneRing = sameRing;
     // Followed into a tip, the two sides meet: that is a corner, whatever its angle.
     if (width < TOUCHING_MM || (sameRing && this.wayRound(a, b) < width * LEAST_WAY_ROUND)) return 'corner';
     if (!this.facesInward(a, b) || !this.facesInward(b, a)) return 'corner';
