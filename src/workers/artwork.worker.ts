@@ -8,6 +8,7 @@ import type { PreparedFile } from '../views/views';
 
 export type CutFormat = 'svg' | 'dxf' | 'hpgl';
 export type FileWish = { readonly baseName: string; readonly formats: readonly CutFormat[]; readonly knife: HpglOptions; readonly layers: readonly { readonly key: string; readonly name: string; readonly mirrored: boolean }[] };
+export type FirstLook = { readonly steps: readonly PrepStep[]; readonly picture: ArtworkPicture | null };
 /** One file, or a zip of several. */
 export type WrittenFile = { readonly fileName: string; readonly bytes: Uint8Array<ArrayBuffer> };
 
@@ -26,18 +27,18 @@ const WRITERS: Readonly<Record<CutFormat, (layer: CutLayer, colour: string, knif
 const plainName = (text: string): string => text.trim().replace(/[\\/:*?"<>|\u0000-\u001f]+/g, '-').slice(0, 80) || 'drawing';
 
 const artworkWorker = {
-  /** The steps a drawing needs before anything is chosen. */
-  propose(text: string): Result<readonly PrepStep[], ReadProblem> {
+  /** Does nothing: a worker that was asked once has its program loaded. */
+  wake(): void {},
+
+  /** A first look at a drawing: the steps it needs before anything is chosen, and a picture of one that takes a while to measure. */
+  open(text: string): Result<FirstLook, ReadProblem> {
     const artwork = read(text);
-    return artwork.ok ? succeed(proposeFirstSteps(artwork.value)) : artwork;
+    return artwork.ok ? succeed({ steps: proposeFirstSteps(artwork.value), picture: countSegments(artwork.value) > QUICK_SEGMENTS ? drawRough(artwork.value) : null }) : artwork;
   },
 
-  /** `onPicture` is called with the picture of a drawing that takes a while, before it is measured. */
-  prepare(text: string, steps: readonly PrepStep[], materials: LayerMaterials, onPicture: (picture: ArtworkPicture) => void): Result<PreparedFile, ReadProblem | MeasureProblem> {
+  prepare(text: string, steps: readonly PrepStep[], materials: LayerMaterials): Result<PreparedFile, ReadProblem | MeasureProblem> {
     const artwork = read(text);
     if (!artwork.ok) return artwork;
-    const rough = countSegments(artwork.value) > QUICK_SEGMENTS ? drawRough(artwork.value) : null;
-    if (rough) onPicture(rough);
     const prepared = prepareRead(artwork.value, steps);
     if (!prepared.ok) return prepared;
     const { resolved, facts } = prepared.value;

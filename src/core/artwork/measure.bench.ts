@@ -19,7 +19,7 @@ function drawWaves(paths: number): string {
 }
 const drawDots = (count: number): string => svg(Array.from({ length: count }, (_, index) => `<circle cx="${5 + (index % 71) * 14}" cy="${5 + Math.floor(index / 71) * 14}" r="4"/>`).join(''));
 
-for (const [name, text] of [['1,000 segments', drawWaves(20)], ['10,000 segments', drawWaves(200)], ['50,000 segments', drawWaves(1000)], ['100,000 segments', drawWaves(2000)], ['5,000 dots', drawDots(5000)]] as const) {
+for (const [name, text] of [['1,000 segments', drawWaves(20)], ['10,000 segments', drawWaves(200)], ['50,000 segments', drawWaves(1000)], ['100,000 segments', drawWaves(2000)], ['200,000 segments', drawWaves(4000)], ['5,000 dots', drawDots(5000)]] as const) {
   describe(name, () => {
     bench('baseline: find every number in the text', () => {
       let sum = 0;

@@ -49,7 +49,7 @@ export function ArtworkDesk({ desk, file, checked, text, vinyls, nameOf }: Props
             <TextField select label="Whose drawing" value={state.licence} onChange={(event) => desk.change({ licence: event.target.value as Licence })}>{LICENCES.map((licence) => <MenuItem key={licence} value={licence}>{LICENCE_NAMES[licence]}</MenuItem>)}</TextField>
           </div>
         </section>
-        <Checks checked={checked} findings={file.findings} leftOut={file.leftOut} gradients={file.gradients} sizeStated={file.sizeStated} licence={state.licence} nameOf={nameOf} onTake={desk.take} />
+        <Checks checked={checked} findings={file.findings} widthMm={measurement.widthMm} leftOut={file.leftOut} gradients={file.gradients} sizeStated={file.sizeStated} licence={state.licence} nameOf={nameOf} onTake={desk.take} />
         <StepList steps={state.steps} prepared={file} nameOf={nameOf} onChange={(next) => desk.act({ steps: next })} onUndo={desk.undo} />
         <GiveOut text={text} steps={steps} baseName={state.name} layers={measurement.layers.map((layer, index) => ({ key: layer.key, name: nameOf(layer.key), mirrored: mirrored[index]!, role: layer.role }))} />
       </div>

@@ -1,14 +1,15 @@
 // What stands in the way of cutting, each with the one button that mends it.
 
 import Button from '@mui/material/Button';
-import type { Finding, LeftOut, Licence, StepAction } from '../../core/artwork';
+import { computeMendingWidth, type Finding, type LeftOut, type Licence, type StepAction } from '../../core/artwork';
 import { describeFinding, describeLicenceCaution, describeRemedy } from '../../wording/findings';
 import { describeLeftOut } from '../../wording/problems';
 import { useSettings } from '../shared/settings';
+import { Why } from '../shared/Why';
 
-type Props = { readonly checked: boolean; readonly findings: readonly Finding[]; readonly leftOut: readonly LeftOut[]; readonly gradients: number; readonly sizeStated: boolean; readonly licence: Licence; readonly nameOf: (layer: string) => string; readonly onTake: (step: StepAction) => void };
+type Props = { readonly checked: boolean; readonly findings: readonly Finding[]; /** Of the drawing, mm. */ readonly widthMm: number; readonly leftOut: readonly LeftOut[]; readonly gradients: number; readonly sizeStated: boolean; readonly licence: Licence; readonly nameOf: (layer: string) => string; readonly onTake: (step: StepAction) => void };
 
-export function Checks({ checked, findings, leftOut, gradients, sizeStated, licence, nameOf, onTake }: Props) {
+export function Checks({ checked, findings, widthMm, leftOut, gradients, sizeStated, licence, nameOf, onTake }: Props) {
   const settings = useSettings();
   const caution = describeLicenceCaution(licence);
   return (
@@ -17,9 +18,10 @@ export function Checks({ checked, findings, leftOut, gradients, sizeStated, lice
       <ul className="checks">
         {findings.map((finding, index) => {
           const words = describeFinding(finding, nameOf, settings);
+          const mending = computeMendingWidth(finding, widthMm);
           return (
             <li key={`${finding.kind}-${index}`}>
-              <div><strong>{words.what}</strong><span>{words.detail}</span></div>
+              <div><strong>{words.what}</strong><span>{words.detail}</span>{mending && <span className="soft">{mending.label} <Why figure={mending} /></span>}</div>
               <div className="actions">{finding.remedies.map((remedy) => <Button key={JSON.stringify(remedy)} size="small" onClick={() => onTake(remedy)}>{describeRemedy(remedy, nameOf, settings)}</Button>)}</div>
             </li>
           );

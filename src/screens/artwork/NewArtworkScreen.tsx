@@ -2,7 +2,7 @@
 
 import Button from '@mui/material/Button';
 import { useEffect, useMemo, useRef, useState } from 'react';
-import { decodeText, FILE_LIMIT_BYTES } from '../../core/artwork';
+import { decodeText, FILE_LIMIT_BYTES, type ArtworkPicture } from '../../core/artwork';
 import type { FrameView, VinylView } from '../../views/views';
 import { describeArtworkProblem } from '../../wording/problems';
 import { callApi, wordsOf } from '../shared/api';
@@ -10,7 +10,7 @@ import { Frame } from '../shared/Frame';
 import { Picture } from '../shared/Picture';
 import { useSettings } from '../shared/settings';
 import { Working } from '../shared/Working';
-import { proposeInWorker } from '../../workers/artwork-client';
+import { openInWorker, wakeWorker } from '../../workers/artwork-client';
 import { ArtworkDesk } from './ArtworkDesk';
 import { startDesk, toSteps, useDesk } from './desk-state';
 import { makeNameOf, toMaterials } from './layer-names';
@@ -26,6 +26,8 @@ type Drawing = { readonly text: string; readonly fileName: string; readonly blob
 function NewArtwork({ vinyls }: { vinyls: readonly VinylView[] }) {
   const settings = useSettings();
   const [drawing, setDrawing] = useState<Drawing | null>(null);
+  /** Of a drawing that is still being measured. */
+  const [early, setEarly] = useState<ArtworkPicture | null>(null);
   const desk = useDesk(startDesk('', []));
   const { state } = desk;
   const [refusal, setRefusal] = useState<string | null>(null);
@@ -34,7 +36,7 @@ function NewArtwork({ vinyls }: { vinyls: readonly VinylView[] }) {
   const chooser = useRef<HTMLInputElement>(null);
   const steps = toSteps(state);
   const materials = useMemo(() => toMaterials(state.vinylIds, vinyls, settings.shop.figures), [state.vinylIds, vinyls, settings.shop.figures]);
-  const { prepared, early, problem, asking } = usePrepared(drawing?.text ?? null, steps, materials);
+  const { prepared, current, problem, asking } = usePrepared(drawing?.text ?? null, steps, materials);
   const nameOf = makeNameOf(state.names);
 
   const [picture, setPicture] = useState<File | Blob | null>(null);
@@ -42,8 +44,9 @@ function NewArtwork({ vinyls }: { vinyls: readonly VinylView[] }) {
   const [pictureName, setPictureName] = useState('');
   const [tracing, setTracing] = useState(TRACE_START);
   const takeDrawing = async (text: string, fileName: string, blob: Blob) => {
-    const first = await proposeInWorker(text);
-    desk.reset({ ...startDesk(fileName.replace(/\.[^.]*$/, '').replace(/[-_]+/g, ' ') || 'Drawing', first.ok ? first.value : []), size: state.size });
+    const first = await openInWorker(text);
+    setEarly(first.ok ? first.value.picture : null);
+    desk.reset({ ...startDesk(fileName.replace(/\.[^.]*$/, '').replace(/[-_]+/g, ' ') || 'Drawing', first.ok ? first.value.steps : []), size: state.size });
     setDrawing({ text, fileName, blob });
   };
   const take = async (blob: Blob, fileName: string) => {
@@ -65,6 +68,7 @@ function NewArtwork({ vinyls }: { vinyls: readonly VinylView[] }) {
     else setDrawing({ text: svg, fileName, blob });
   };
   const tracingState = useTraced(picture, pictureNumber, tracing, traced);
+  useEffect(wakeWorker, []);
   const latestTake = useRef(take);
   latestTake.current = take;
   useEffect(() => {
@@ -92,6 +96,7 @@ function NewArtwork({ vinyls }: { vinyls: readonly VinylView[] }) {
       setSaving(false);
     }
   };
+  const waiting = early !== null && !current;
   const shown = refusal ?? tracingState.problem ?? (drawing ? problem : null);
   return (
     <>
@@ -118,10 +123,10 @@ function NewArtwork({ vinyls }: { vinyls: readonly VinylView[] }) {
       </div>
       <Working doing="Tracing" asking={tracingState.asking} />
       <Working doing="Measuring" asking={asking} />
-      {early && !prepared && <div className="sheet flush lifted" style={{ padding: 16 }}><Picture picture={early} label="The drawing, not measured yet" maxHeight={420} /></div>}
+      {waiting && <div className="sheet flush lifted" style={{ padding: 16 }}><Picture picture={early} label="The drawing, not measured yet" maxHeight={420} /></div>}
       {picture && <TracePanel options={tracing} onChange={setTracing} />}
       {shown && <div className="notice bad" role="alert"><strong>{refusal && !problem ? 'Not taken' : 'Not measured'}</strong>{shown}</div>}
-      {prepared && drawing && <ArtworkDesk desk={desk} file={prepared} checked text={drawing.text} vinyls={vinyls} nameOf={nameOf} />}
+      {prepared && drawing && !waiting && <ArtworkDesk desk={desk} file={prepared} checked text={drawing.text} vinyls={vinyls} nameOf={nameOf} />}
     </>
   );
 }

@@ -3,11 +3,13 @@
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import { Controller, type UseFormReturn } from 'react-hook-form';
-import { getWornLayers } from '../../core/artwork';
+import { getWornLayers, haveOwnLengths } from '../../core/artwork';
 import type { AreaBasis } from '../../core/costing';
 import { getKindFacts } from '../../core/materials';
 import type { ArtworkView, BlankView, ItemEditorView } from '../../views/views';
+import { formatLength } from '../../core/units';
 import { Choice, LengthField, NumberField, TextLine } from '../shared/form';
+import { useSettings } from '../shared/settings';
 
 export type ItemForm = {
   name: string; blankId: number; sizeName: string; colourName: string; artworkId: number; placement: string; widthMm: number; seenThrough: boolean; areaBasis: AreaBasis; quantity: number; price: number; vinylIds: number[];
@@ -16,6 +18,7 @@ export type ItemForm = {
 type Props = { readonly form: UseFormReturn<ItemForm>; readonly view: ItemEditorView; readonly artwork: ArtworkView | undefined; readonly blank: BlankView | undefined };
 
 export function ItemFields({ form, view, artwork, blank }: Props) {
+  const settings = useSettings();
   const pickBlank = (value: string) => {
     const next = view.shelf.blanks.find((candidate) => candidate.id === Number(value));
     if (!next) return;
@@ -34,6 +37,8 @@ export function ItemFields({ form, view, artwork, blank }: Props) {
     const vinyl = view.shelf.vinyls.find((candidate) => candidate.id === Number(id));
     return vinyl && getKindFacts(vinyl.kind).family === 'adhesive';
   });
+  const widthMm = Number(form.getValues('widthMm'));
+  const scaled = artwork && widthMm > 0 && Math.abs(widthMm - artwork.measurement.widthMm) > 0.5 && haveOwnLengths(artwork.steps);
   return (
     <section className="sheet fields" aria-label="What it is made of">
       <div style={{ gridColumn: '1 / -1' }}><TextLine form={form} name="name" label="Name" /></div>
@@ -45,6 +50,7 @@ export function ItemFields({ form, view, artwork, blank }: Props) {
         <div key={index} style={{ gridColumn: '1 / -1' }}><Choice form={form} name={`vinylIds.${index}`} label={`Vinyl for ${artwork?.layerNames[index] ?? `layer ${index + 1}`}`} options={view.shelf.vinyls.map((option) => ({ value: option.id, label: option.name, swatch: option.colourHex }))} /></div>
       ))}
       <LengthField form={form} name="widthMm" label="Width" />
+      {scaled && <p className="soft" style={{ gridColumn: '1 / -1', margin: 0 }}>The artwork was made ready at {formatLength(artwork.measurement.widthMm, settings)}: outlines, overlaps and marks of its steps are scaled with it. To keep them as they are, <a href={`/artwork/${artwork.id}`}>set it to this width</a>.</p>}
       <NumberField form={form} name="quantity" label="Made in one go" unit="pieces" />
       <div style={{ gridColumn: '1 / -1' }}><TextLine form={form} name="placement" label="Where on it" /></div>
       {adhesive && <Controller control={form.control} name="seenThrough" render={({ field }) => <FormControlLabel sx={{ gridColumn: '1 / -1' }} control={<Checkbox checked={field.value} onChange={(_, on) => field.onChange(on)} />} label="Seen through glass, from behind" />} />}

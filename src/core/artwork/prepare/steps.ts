@@ -41,3 +41,7 @@ export const proposeFirstSteps = (artwork: Artwork): readonly PrepStep[] => (art
 
 /** A step with the sizes the trade ordinarily uses. */
 export const STEP_DEFAULTS = { overlapMm: 0.4, weedMarginMm: 4, joinMm: 6, markMm: 4, markGapMm: 8, speckMm2: 1, doubledMm: 0.2, seamMm: 1, stonePlayMm: 0.4, templateMarginMm: 12, outlineMm: 3 } as const;
+
+const WITH_LENGTHS: ReadonlySet<StepAction['kind']> = new Set(['offset', 'knock-out', 'negative', 'registration', 'weed-boxes', 'split', 'stone-template']);
+/** Some of what the steps make has a size in mm of its own: scaled as a drawing, that would be scaled too. */
+export const haveOwnLengths = (steps: readonly PrepStep[]): boolean => steps.some((step) => step.on && (WITH_LENGTHS.has(step.kind) || (step.kind === 'open-paths' && step.how === 'stroke')));
