@@ -4,6 +4,7 @@ import BetterSqlite from 'better-sqlite3';
 import { drizzle } from 'drizzle-orm/better-sqlite3';
 import * as schema from '../src/data/schema';
 import { openShop, type ShopContext } from '../src/server/context';
+import { ShopError } from '../src/server/errors';
 import { seedDemo } from '../src/server/seed-demo';
 
 export type TestShop = ShopContext & { readonly clock: { ms: number } };
@@ -20,4 +21,15 @@ export function copyDemoShop(seeded: Buffer): TestShop {
   client.pragma('foreign_keys = ON');
   const clock = { ms: START_MS };
   return { db: drizzle(client, { schema }), now: () => clock.ms, clock };
+}
+
+/** What the shop answers when it does not do something. */
+export async function refusalOf(run: () => unknown): Promise<ShopError> {
+  try {
+    await run();
+  } catch (error) {
+    if (error instanceof ShopError) return error;
+    throw error;
+  }
+  throw new Error('Expected: a refusal. Actual: it was done');
 }

@@ -1,7 +1,7 @@
 // A worked example that the tests of several parts share: round figures, so that a person can follow them on paper.
 
 import type { LayerMeasurement } from '../src/core/artwork';
-import { DEFAULT_SHOP_FIGURES, type Blank, type ShopFigures, type Vinyl } from '../src/core/materials';
+import { DEFAULT_SHOP_FIGURES, getOrdinaryDetails, type Blank, type ShopFigures, type Vinyl } from '../src/core/materials';
 import { minor } from '../src/core/units';
 import type { ItemSpec } from '../src/core/costing';
 
@@ -17,8 +17,8 @@ export const PLAIN_SHOP: ShopFigures = {
 export const PLAIN_LAYER: LayerMeasurement = { key: '#3f5e86', colour: '#3f5e86', role: 'worn', netMm2: 4000, cutLengthMm: 500, outlineLengthMm: 500, outerLengthMm: 320, contours: 4, pieces: 1, cavities: 3, sharpCorners: 8, openPaths: 0, zeroLengthPaths: 0, doubledContours: 0, thinnestStroke: null, thinnestGap: null, box: { x: 0, y: 0, width: 100, height: 60 }, bitAreasMm2: [100, 100, 100, 4000] };
 
 /** 500 mm × 10 m for 50.00: exactly 10.00 a square metre. */
-export const PLAIN_VINYL: Vinyl = { id: 1, name: 'Plain', kind: 'smooth', colourName: 'blue', colourHex: '#3f5e86', rollWidthMm: 500, rollLengthMm: 10_000, rollPrice: minor(5000), weedingFactor: 1, press: { lowC: 150, highC: 160, seconds: 12, pressure: 'medium', peel: 'hot' } };
-export const STICKY_VINYL: Vinyl = { ...PLAIN_VINYL, id: 2, name: 'Sticky', kind: 'permanent', press: null };
+export const PLAIN_VINYL: Vinyl = { id: 1, name: 'Plain', kind: 'smooth', colourName: 'blue', colourHex: '#3f5e86', rollWidthMm: 500, rollLengthMm: 10_000, rollPrice: minor(5000), weedingFactor: 1, press: { lowC: 150, highC: 160, seconds: 12, pressure: 'medium', peel: 'hot' }, details: getOrdinaryDetails('smooth') };
+export const STICKY_VINYL: Vinyl = { ...PLAIN_VINYL, id: 2, name: 'Sticky', kind: 'permanent', press: null, details: getOrdinaryDetails('permanent') };
 
-export const PLAIN_BLANK: Blank = { id: 1, name: 'Tea towel', fabric: 'cotton', heating: 'flat', sizes: [{ name: 'one size', price: minor(400) }], colours: [{ name: 'white', hex: '#ffffff' }] };
+export const PLAIN_BLANK: Blank = { id: 1, name: 'Tea towel', fabric: 'cotton', heating: 'flat', sizes: [{ name: 'one size', price: minor(400) }], colours: [{ name: 'white', hex: '#ffffff' }], areas: [] };
 export const PLAIN_ITEM: ItemSpec = { blank: PLAIN_BLANK, sizeName: 'one size', layers: [{ measurement: PLAIN_LAYER, vinyl: PLAIN_VINYL }], areaBasis: 'used' };

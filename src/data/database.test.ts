@@ -1,9 +1,11 @@
-import { existsSync, mkdtempSync, readdirSync, rmSync } from 'node:fs';
+import { cpSync, existsSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import BetterSqlite from 'better-sqlite3';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { NewerDatabaseError, openDatabase } from './database';
+import { loadMinimums } from './offer-store';
+import { loadBlanks, loadVinyls } from './shelf-store';
 import { insertShop, loadShop, updateShop } from './shop-store';
 
 const MIGRATIONS = join(process.cwd(), 'src', 'data', 'migrations');
@@ -64,5 +66,24 @@ describe('opening the shop’s file', () => {
     expect(old.prepare('select x from keepsake').pluck().get()).toBe(7);
     expect(old.prepare("select count(*) from sqlite_master where name = 'orders'").pluck().get()).toBe(0);
     old.close();
+  });
+
+  it('brings what an older program kept along: minimums stay, vinyls and blanks get the ordinary details', () => {
+    const older = join(folder, 'older');
+    cpSync(MIGRATIONS, older, { recursive: true });
+    const journal = join(older, 'meta', '_journal.json');
+    const entries = (JSON.parse(readFileSync(journal, 'utf8')) as { entries: { idx: number }[] }).entries.filter((entry) => entry.idx <= 2);
+    writeFileSync(journal, JSON.stringify({ version: '7', dialect: 'sqlite', entries }));
+    openDatabase(file, older).$client.close();
+    tamper((client) => {
+      client.exec("insert into minimums (key, amount) values ('vinyl:1', 1500000)");
+      client.exec("insert into vinyls (name, kind, supplier, colour_name, colour_hex, roll_width_mm, roll_length_mm, roll_price, weeding_factor) values ('Old glitter', 'glitter', '', 'gold', '#b28a2c', 305, 1500, 2650, 1.2)");
+      client.exec("insert into blanks (name, supplier, fabric, heating) values ('Towel', '', 'cotton', 'flat')");
+    });
+    const db = openDatabase(file, MIGRATIONS);
+    expect(loadMinimums(db)).toEqual(new Map([['vinyl:1', { amount: 1_500_000, coverWeeks: null }]]));
+    expect(loadVinyls(db)[0]!.details).toMatchObject({ takesLayers: false, finish: 'glittering', carrier: 'face', grade: 'sell' });
+    expect(loadBlanks(db)[0]!.areas).toEqual([]);
+    db.$client.close();
   });
 });

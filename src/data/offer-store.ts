@@ -1,7 +1,8 @@
 // Suppliers, their offers with the history of prices, and purchases.
 
-import { and, asc, desc, eq, inArray, isNull, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, inArray, isNotNull, isNull, sql } from 'drizzle-orm';
 import type { Offer, PriceBreak, Supplier } from '../core/buying';
+import type { Minimum } from '../core/stock';
 import { groupBy, type Minor } from '../core/units';
 import type { Database } from './database';
 import { minimums, offerBreaks, offerParts, offerPrices, offers, purchaseLines, purchases, suppliers } from './schema';
@@ -63,14 +64,22 @@ export function putOffer(db: Database, fields: OfferFields, nowMs: number): numb
   return id;
 }
 
+/** The fewest days in which anybody delivers a thing, by key. */
+export function loadShortestLeads(db: Database): ReadonlyMap<string, number> {
+  const rows = db.select({ key: offerParts.key, days: sql<number>`min(${suppliers.leadDays})` }).from(offerParts).innerJoin(offers, eq(offers.id, offerParts.offerId)).innerJoin(suppliers, eq(suppliers.id, offers.supplierId))
+    .where(and(isNull(offers.archivedAtMs), isNull(suppliers.archivedAtMs), isNotNull(offerParts.key))).groupBy(offerParts.key).all();
+  return new Map(rows.flatMap(({ key, days }) => (key === null ? [] : [[key, days] as const])));
+}
+
 export const setOfferArchived = (db: Database, id: number, atMs: number | null): boolean => db.update(offers).set({ archivedAtMs: atMs }).where(eq(offers.id, id)).run().changes === 1;
 export const setPartKey = (db: Database, offerId: number, position: number, key: string | null): boolean => db.update(offerParts).set({ key }).where(and(eq(offerParts.offerId, offerId), eq(offerParts.position, position))).run().changes === 1;
 export const loadPrices = (db: Database, offerId: number): readonly { readonly atMs: number; readonly price: Minor }[] => db.select({ atMs: offerPrices.atMs, price: offerPrices.price }).from(offerPrices).where(eq(offerPrices.offerId, offerId)).orderBy(asc(offerPrices.atMs)).all();
 
-export const loadMinimums = (db: Database): ReadonlyMap<string, number> => new Map(db.select().from(minimums).all().map((row) => [row.key, row.amount]));
-export function setMinimum(db: Database, key: string, amount: number | null): void {
-  if (amount === null) db.delete(minimums).where(eq(minimums.key, key)).run();
-  else db.insert(minimums).values({ key, amount }).onConflictDoUpdate({ target: minimums.key, set: { amount } }).run();
+export const loadMinimums = (db: Database): ReadonlyMap<string, Minimum> => new Map(db.select().from(minimums).all().map(({ key, ...minimum }) => [key, minimum]));
+/** Neither amount nor weeks: no minimum any more. */
+export function setMinimum(db: Database, key: string, minimum: Minimum): void {
+  if (minimum.amount === null && minimum.coverWeeks === null) db.delete(minimums).where(eq(minimums.key, key)).run();
+  else db.insert(minimums).values({ key, ...minimum }).onConflictDoUpdate({ target: minimums.key, set: { ...minimum } }).run();
 }
 
 /** Several statements: call it inside a transaction. */

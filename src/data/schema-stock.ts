@@ -2,7 +2,7 @@
 
 import { sql } from 'drizzle-orm';
 import { check, index, integer, primaryKey, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
-import type { LotForm, OffcutShape, StockCause } from '../core/stock';
+import type { LotForm, OffcutShape, StockCause, SupplyKind, Tack, WearKind } from '../core/stock';
 import { archivedAtMs, id, money, version } from './columns';
 
 export const suppliers = sqliteTable('suppliers', {
@@ -88,10 +88,36 @@ export const stockLines = sqliteTable('stock_lines', {
   cause: text('cause').$type<StockCause>().notNull(),
   quantity: real('quantity').notNull(),
   note: text('note').notNull().default(''),
-}, (table) => [index('stock_lines_by_lot').on(table.lotId), index('stock_lines_by_time').on(table.atMs)]);
+}, (table) => [index('stock_lines_by_lot').on(table.lotId), index('stock_lines_by_time').on(table.atMs, table.cause, table.lotId, table.quantity)]);
 
-/** Below this much of a thing, more is bought. */
-export const minimums = sqliteTable('minimums', { key: text('key').primaryKey(), amount: real('amount').notNull() }, (table) => [check('minimums_sound', sql`${table.amount} > 0`)]);
+/** Below this much of a thing, or below so many weeks of its use, more is bought. */
+export const minimums = sqliteTable('minimums', { key: text('key').primaryKey(), amount: real('amount'), coverWeeks: real('cover_weeks') }, (table) => [check('minimums_sound', sql`(${table.amount} is not null or ${table.coverWeeks} is not null) and coalesce(${table.amount}, 1) > 0 and coalesce(${table.coverWeeks}, 1) > 0`)]);
+
+/** What is used up besides vinyl and blanks. */
+export const supplies = sqliteTable('supplies', {
+  id: id(),
+  name: text('name').notNull(),
+  kind: text('kind').$type<SupplyKind>().notNull(),
+  supplier: text('supplier').notNull(),
+  widthMm: real('width_mm'),
+  tack: text('tack').$type<Tack>(),
+  angleDegrees: real('angle_degrees'),
+  life: real('life'),
+  note: text('note').notNull().default(''),
+  archivedAtMs: archivedAtMs(),
+  version: version(),
+}, (table) => [index('supplies_by_name').on(table.name), check('supplies_life', sql`${table.life} is null or ${table.life} > 0`)]);
+
+/** What wears a supply; only ever added to. */
+export const supplyWear = sqliteTable('supply_wear', {
+  id: id(),
+  supplyId: integer('supply_id').notNull().references(() => supplies.id),
+  atMs: integer('at_ms').notNull(),
+  kind: text('kind').$type<WearKind>().notNull(),
+  amount: real('amount').notNull(),
+  /** The work at the bench that wore it; null where it was booked by hand. */
+  workId: integer('work_id'),
+}, (table) => [index('supply_wear_by_supply').on(table.supplyId, table.id), check('supply_wear_sound', sql`${table.amount} >= 0`)]);
 
 export const purchases = sqliteTable('purchases', {
   id: id(),

@@ -4,7 +4,7 @@ import { sql } from 'drizzle-orm';
 import { blob, check, index, integer, primaryKey, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
 import type { ArtworkMeasurement, ArtworkPicture, LeftOut, Licence, PrepStep } from '../core/artwork';
 import type { AreaBasis } from '../core/costing';
-import type { Fabric, Heating, Peel, Pressure, ShopFigures, VinylKind } from '../core/materials';
+import type { Fabric, Heating, Peel, Pressure, PrintArea, ShopFigures, VinylDetails, VinylKind } from '../core/materials';
 import type { LineQuote, PartEventKind, SpoilageCause, Station } from '../core/orders';
 import { archivedAtMs, id, money, version } from './columns';
 
@@ -41,6 +41,8 @@ export const vinyls = sqliteTable('vinyls', {
   pressSeconds: real('press_seconds'),
   pressPressure: text('press_pressure').$type<Pressure>(),
   pressPeel: text('press_peel').$type<Peel>(),
+  /** What differs from the ordinary of its kind; always written and read whole. */
+  details: text('details', { mode: 'json' }).$type<Partial<VinylDetails>>().notNull().default({}),
   archivedAtMs: archivedAtMs(),
   version: version(),
 }, (table) => [
@@ -55,6 +57,7 @@ export const blanks = sqliteTable('blanks', {
   supplier: text('supplier').notNull(),
   fabric: text('fabric').$type<Fabric>().notNull(),
   heating: text('heating').$type<Heating>().notNull(),
+  areas: text('areas', { mode: 'json' }).$type<readonly PrintArea[]>().notNull().default([]),
   archivedAtMs: archivedAtMs(),
   version: version(),
 }, (table) => [index('blanks_by_name').on(table.name)]);

@@ -1,7 +1,7 @@
 // Vinyls and blanks.
 
 import { and, asc, eq, inArray, isNull, sql } from 'drizzle-orm';
-import type { Blank, BlankColour, BlankSize, Vinyl } from '../core/materials';
+import { getOrdinaryDetails, type Blank, type BlankColour, type BlankSize, type Vinyl } from '../core/materials';
 import { groupBy } from '../core/units';
 import type { Database } from './database';
 import { blankColours, blanks, blankSizes, vinyls } from './schema';
@@ -16,12 +16,12 @@ type Which = { readonly archived?: boolean };
 function toVinyl(row: typeof vinyls.$inferSelect): StoredVinyl {
   const { pressLowC, pressHighC, pressSeconds, pressPressure, pressPeel, archivedAtMs, ...fields } = row;
   const press = pressLowC === null ? null : { lowC: pressLowC, highC: pressHighC!, seconds: pressSeconds!, pressure: pressPressure!, peel: pressPeel! };
-  return { ...fields, press, archived: archivedAtMs !== null };
+  return { ...fields, press, details: { ...getOrdinaryDetails(row.kind), ...row.details }, archived: archivedAtMs !== null };
 }
 
-function toVinylRow({ press, name, kind, supplier, colourName, colourHex, rollWidthMm, rollLengthMm, rollPrice, weedingFactor }: VinylFields) {
+function toVinylRow({ press, details, name, kind, supplier, colourName, colourHex, rollWidthMm, rollLengthMm, rollPrice, weedingFactor }: VinylFields) {
   return {
-    name, kind, supplier, colourName, colourHex, rollWidthMm, rollLengthMm, rollPrice, weedingFactor,
+    name, kind, supplier, colourName, colourHex, rollWidthMm, rollLengthMm, rollPrice, weedingFactor, details,
     pressLowC: press?.lowC ?? null, pressHighC: press?.highC ?? null, pressSeconds: press?.seconds ?? null, pressPressure: press?.pressure ?? null, pressPeel: press?.peel ?? null,
   };
 }
@@ -75,16 +75,16 @@ function writeSizesAndColours(db: Database, blankId: number, { sizes, colours }:
 
 /** Several statements: call it inside a transaction. */
 export function insertBlank(db: Database, fields: BlankFields): number {
-  const { name, supplier, fabric, heating } = fields;
-  const { id } = db.insert(blanks).values({ name, supplier, fabric, heating }).returning({ id: blanks.id }).get();
+  const { name, supplier, fabric, heating, areas } = fields;
+  const { id } = db.insert(blanks).values({ name, supplier, fabric, heating, areas }).returning({ id: blanks.id }).get();
   writeSizesAndColours(db, id, fields);
   return id;
 }
 
 /** False when it was changed since `version` was read. Several statements: call it inside a transaction. */
 export function updateBlank(db: Database, id: number, fields: BlankFields, version: number): boolean {
-  const { name, supplier, fabric, heating } = fields;
-  const { changes } = db.update(blanks).set({ name, supplier, fabric, heating, version: sql`${blanks.version} + 1` }).where(and(eq(blanks.id, id), eq(blanks.version, version))).run();
+  const { name, supplier, fabric, heating, areas } = fields;
+  const { changes } = db.update(blanks).set({ name, supplier, fabric, heating, areas, version: sql`${blanks.version} + 1` }).where(and(eq(blanks.id, id), eq(blanks.version, version))).run();
   if (changes === 0) return false;
   db.delete(blankSizes).where(eq(blankSizes.blankId, id)).run();
   db.delete(blankColours).where(eq(blankColours.blankId, id)).run();

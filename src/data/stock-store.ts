@@ -1,7 +1,7 @@
 // Lots and the ledger of stock.
 
 import { and, asc, desc, eq, gt, inArray, sql } from 'drizzle-orm';
-import { sumLines, type Lot, type LotForm, type OffcutShape, type StockCause } from '../core/stock';
+import { sumLines, USE_CAUSES, type Lot, type LotForm, type OffcutShape, type StockCause } from '../core/stock';
 import type { Database } from './database';
 import { lots, stockLines } from './schema';
 
@@ -34,6 +34,15 @@ export function loadLines(db: Database, lotId: number): readonly StoredLine[] {
 export function loadNewestLines(db: Database, count: number): readonly (StoredLine & { readonly key: string })[] {
   return db.select({ id: stockLines.id, lotId: stockLines.lotId, atMs: stockLines.atMs, cause: stockLines.cause, quantity: stockLines.quantity, note: stockLines.note, key: lots.key }).from(stockLines).innerJoin(lots, eq(lots.id, stockLines.lotId)).orderBy(desc(stockLines.id)).limit(count).all();
 }
+
+/** What was cut, spoiled or sold of each lot since then, as a quantity above 0. */
+export function loadUseOfLots(db: Database, sinceMs: number): readonly (Pick<StoredLot, 'key' | 'form' | 'widthMm' | 'lengthMm' | 'shape'> & { readonly used: number })[] {
+  return db.select({ key: lots.key, form: lots.form, widthMm: lots.widthMm, lengthMm: lots.lengthMm, shape: lots.shape, used: sql<number>`-sum(${stockLines.quantity})` }).from(stockLines).innerJoin(lots, eq(lots.id, stockLines.lotId))
+    .where(and(gt(stockLines.atMs, sinceMs), inArray(stockLines.cause, [...USE_CAUSES]))).groupBy(stockLines.lotId).all();
+}
+
+/** When each thing was first taken in, by key. */
+export const loadFirstReceived = (db: Database): ReadonlyMap<string, number> => new Map(db.select({ key: lots.key, atMs: sql<number>`min(${lots.receivedAtMs})` }).from(lots).groupBy(lots.key).all().map((row) => [row.key, row.atMs]));
 
 export const setRemark = (db: Database, id: number, remark: string): boolean => db.update(lots).set({ remark }).where(eq(lots.id, id)).run().changes === 1;
 

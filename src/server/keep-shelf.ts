@@ -3,7 +3,7 @@
 import type { InferType } from 'yup';
 import { blankInput, shopInput, vinylInput } from '../core/input';
 import type { ShopFigures } from '../core/materials';
-import { getKindFacts } from '../core/materials';
+import { getKindFacts, getOrdinaryDetails } from '../core/materials';
 import { minor } from '../core/units';
 import { insertBlank, insertVinyl, setBlankArchived, setVinylArchived, updateBlank, updateVinyl, findBlank, findVinyl, type BlankFields, type VinylFields } from '../data/shelf-store';
 import { updateShop } from '../data/shop-store';
@@ -13,7 +13,7 @@ import { notFound, ShopError, stale } from './errors';
 function toVinylFields(input: InferType<typeof vinylInput>): VinylFields {
   const heat = getKindFacts(input.kind).family === 'heat';
   if (heat && !input.press) throw new ShopError('invalid', 'Press: a heat transfer vinyl needs its temperature, seconds, pressure and peel, from the maker’s sheet.', 'press.lowC');
-  return { ...input, rollPrice: minor(input.rollPrice), press: heat ? input.press : null };
+  return { ...input, rollPrice: minor(input.rollPrice), press: heat ? input.press : null, details: { ...getOrdinaryDetails(input.kind), ...input.details } };
 }
 
 const toBlankFields = (input: InferType<typeof blankInput>): BlankFields => ({ ...input, sizes: input.sizes.map((size) => ({ name: size.name, price: minor(size.price) })) });

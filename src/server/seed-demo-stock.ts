@@ -2,13 +2,15 @@
 
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { lotInput, supplierInput } from '../core/input';
+import { lotInput, supplierInput, supplyInput } from '../core/input';
+import { keyOf as thingKey } from '../core/stock';
 import { minor } from '../core/units';
 import { loadOffers, putOffer, setMinimum } from '../data/offer-store';
 import { addSupplier, applyList } from './buying/keep-offers';
 import { programRoot, type ShopContext } from './context';
 import { parseInput } from './errors';
 import { countStock, receiveLot, setAsideOffcut, bookStock } from './stock/keep-stock';
+import { addSupply, bookWear } from './stock/keep-supplies';
 import { listThings } from './stock/things';
 
 type DemoStock = {
@@ -16,7 +18,8 @@ type DemoStock = {
   /** By when, in days ago, all prices were so much lower. */
   olderPrices: { daysAgo: number; share: number }[];
   lots: { thing: string; form: string; widthMm: number | null; lengthMm: number | null; quantity: number; price: number; daysAgo: number; remark?: string; used?: number; counted?: number; offcut?: [widthMm: number, lengthMm: number, takesMm: number, cornerWidthMm: number, cornerLengthMm: number] }[];
-  minimums: { thing: string; amount: number }[];
+  minimums: { thing: string; amount?: number; coverWeeks?: number }[];
+  supplies: { name: string; kind: string; supplier: string; widthMm?: number; tack?: string; angleDegrees?: number; life?: number; note?: string; fittedDaysAgo?: number; worn?: number; cleaned?: number; stock?: { pieces: number; price: number } }[];
 };
 
 const DAY_MS = 86_400_000;
@@ -49,6 +52,15 @@ export function seedDemoStock(shop: ShopContext, clock: { ms: number }, nowMs: n
     }
     if (lot.counted !== undefined) countStock(shop, id, lot.counted, 'monthly count');
   }
-  for (const { thing, amount } of file.minimums) setMinimum(shop.db, keyOf.get(thing)!, amount);
+  for (const { thing, amount, coverWeeks } of file.minimums) setMinimum(shop.db, keyOf.get(thing)!, { amount: amount ?? null, coverWeeks: coverWeeks ?? null });
+  for (const { fittedDaysAgo, worn, cleaned, stock, ...supply } of file.supplies) {
+    clock.ms = nowMs - (fittedDaysAgo ?? 1) * DAY_MS;
+    const { id } = addSupply(shop, parseInput(supplyInput, { widthMm: null, tack: null, angleDegrees: null, life: null, note: '', ...supply }));
+    if (stock) receiveLot(shop, parseInput(lotInput, { key: thingKey({ kind: 'supply', supplyId: id }), form: 'piece', widthMm: null, lengthMm: null, quantity: stock.pieces, price: stock.price, remark: '' }));
+    if (fittedDaysAgo !== undefined) bookWear(shop, id, { kind: 'fitted', amount: 0, fromStock: true });
+    clock.ms = nowMs - DAY_MS / 2;
+    if (worn) bookWear(shop, id, { kind: 'worn', amount: worn, fromStock: false });
+    if (cleaned) bookWear(shop, id, { kind: 'cleaned', amount: cleaned, fromStock: false });
+  }
   clock.ms = nowMs;
 }

@@ -1,5 +1,5 @@
 import { beforeAll, beforeEach, describe, expect, it } from 'vitest';
-import { copyDemoShop, seedDemoShop, type TestShop } from '../../test/demo-shop';
+import { copyDemoShop, refusalOf, seedDemoShop, type TestShop } from '../../test/demo-shop';
 import { readPdfPages } from '../../test/read-pdf';
 import { keyOf } from '../core/stock';
 import { findLot, findUnbalancedLots, insertLot, loadLines, loadLotsOnShelf } from '../data/stock-store';
@@ -8,7 +8,6 @@ import { addSupplier, applyList, changeSupplier, loadHistory, loadOffersView, ma
 import { loadOpenNeeds } from './buying/needs';
 import { planBasket } from './buying/plan-basket';
 import { loadPurchasesView, placePurchases, receivePurchase, viewPurchase, writePurchaseCsv } from './buying/purchases';
-import { ShopError } from './errors';
 import { printOffcutLabels } from './paper/offcut-labels';
 import { printPurchase, writePurchaseMail } from './paper/purchase-order';
 import { bookStock, countStock, receiveLot, setAsideOffcut } from './stock/keep-stock';
@@ -25,15 +24,6 @@ beforeEach(() => {
 });
 
 const keyNamed = (name: string) => listThings(shop).find((thing) => thing.name === name)!.key;
-async function refusalOf(run: () => unknown): Promise<ShopError> {
-  try {
-    await run();
-  } catch (error) {
-    if (error instanceof ShopError) return error;
-    throw error;
-  }
-  throw new Error('Expected: a refusal. Actual: it was done');
-}
 const SLATE = 'Tarn Smooth, slate';
 const roll = (quantity = 5000) => ({ key: keyNamed(SLATE), form: 'roll' as const, widthMm: 500, lengthMm: quantity, quantity, price: 4000, remark: '' });
 const LOOKS = { match: null, decimal: '' as const, lengthUnit: 'mm' as const, dropMissing: false };

@@ -9,6 +9,7 @@ import { STATE_NAMES, STATION_NAMES } from '../wording/stations';
 import type { ShopContext } from './context';
 import { notFound, ShopError } from './errors';
 import { readStored, type ReadOrder, type ReadPart } from './read-orders';
+import { bookBenchWear } from './stock/bench-wear';
 
 type NewEvent = Omit<PartEvent, 'id'> & { readonly workId: number | null };
 
@@ -53,7 +54,9 @@ export function finishWork(shop: ShopContext, id: number, outcome: 'done' | 'pau
     const { from, to } = STATION_STEPS[work.station];
     if (to === 'to-cut') return { eventIds: [] };
     const partIds = work.parts.map((part) => part.partId);
-    const parts = requireParts(readOrdersOf(shop, partIds), partIds).filter((part) => part.state === from);
+    const orders = readOrdersOf(shop, partIds);
+    const parts = requireParts(orders, partIds).filter((part) => part.state === from);
+    bookBenchWear(shop, work, orders, parts);
     return { eventIds: addPartEvents(shop.db, parts.map((part): NewEvent => ({ partId: part.id, kind: to, atMs, workId: id, undoes: null, cause: null, blankLost: false }))) };
   });
 }

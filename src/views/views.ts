@@ -7,7 +7,7 @@ import type { Blank, ShopFigures, ShopIdentity, Vinyl } from '../core/materials'
 import type { OrderStage, PartState, QuotedAgainstReal, SpoilageCause, Station } from '../core/orders';
 import type { PressPlan } from '../core/pressing';
 import type { BenchPart, TapeBlock } from '../core/scheduling';
-import type { Fit, Lot as StockLot, LotForm, OffcutShape, StockCause } from '../core/stock';
+import type { Fit, Lot as StockLot, LotForm, Minimum, OffcutShape, StockCause, Supply, Thing, Wear } from '../core/stock';
 import type { Figure, MeasureSystem, Minor } from '../core/units';
 
 export type ShopView = ShopIdentity & { readonly figures: ShopFigures; readonly simulated: boolean; readonly version: number };
@@ -32,10 +32,17 @@ export type MeasuredFile = Pick<ArtworkView, 'measurement' | 'picture' | 'leftOu
 export type PreparedFile = MeasuredFile & { readonly findings: readonly Finding[]; readonly dots: Readonly<Record<string, readonly Pick<DotGroup, 'diameterMm' | 'count'>[]>> };
 
 /** A thing of the shelf by its key, as it is called and counted. */
-export type ThingView = { readonly key: string; readonly name: string; readonly colourHex: string; readonly kind: 'vinyl' | 'blank'; readonly rollWidthMm: number | null };
+export type ThingView = { readonly key: string; readonly name: string; readonly colourHex: string; readonly kind: Thing['kind']; /** Vinyl in usable mm², else counted. */ readonly unit: 'mm²' | 'count'; readonly rollWidthMm: number | null };
 export type LotView = StockLot & { readonly left: number; readonly shape: OffcutShape | null; readonly code: string | null; readonly remark: string; readonly supplier: string };
 /** What is there of a thing, what open orders need of it, and what stays free: usable mm² of vinyl, or pieces. */
-export type StockRow = { readonly thing: ThingView; readonly lots: readonly LotView[]; readonly onShelf: Figure; readonly reserved: Figure; readonly free: Figure; readonly minimum: number | null; readonly value: Figure };
+export type StockRow = { readonly thing: ThingView; readonly lots: readonly LotView[]; readonly onShelf: Figure; readonly reserved: Figure; readonly free: Figure; readonly value: Figure;
+  /** What should always be there, and what was wished for. */
+  readonly minimum: Figure | null; readonly wished: Minimum | null; readonly weekly: Figure | null; readonly cover: Figure | null;
+  /** For what open orders are short of: the last day to order it, in days from today, and how soon anybody delivers it. Null where nothing is short, or nobody offers it. */
+  readonly orderWithin: { readonly days: number; readonly leadDays: number } | null;
+};
+export type SupplyView = Supply & { readonly version: number; readonly thing: ThingView; readonly wear: Wear | null; readonly onShelf: number };
+export type SuppliesView = { readonly supplies: readonly SupplyView[] };
 export type StockLineView = { readonly id: number; readonly lotId: number; readonly atMs: number; readonly cause: StockCause; readonly quantity: number; readonly form: LotForm; readonly note: string; readonly thingName: string };
 export type StockView = { readonly rows: readonly StockRow[]; readonly things: readonly ThingView[]; readonly lines: readonly StockLineView[]; readonly value: Figure };
 export type FittingOffcut = { readonly lot: LotView; readonly thing: ThingView; readonly fit: Fit; readonly usedShare: number };

@@ -115,7 +115,7 @@ describe('what cannot be made is named with what would help', () => {
   it('turns a piece that only fits lengthways, unless the vinyl has a direction', () => {
     const long = { ...PLAIN_LAYER, box: { x: 0, y: 0, width: 600, height: 100 } };
     expect(computeLayerAreas({ layer: long, vinyl: PLAIN_VINYL, quantity: 1, shop: PLAIN_SHOP })).toMatchObject({ ok: true, value: { turned: true } });
-    expect(computeLayerAreas({ layer: long, vinyl: { ...PLAIN_VINYL, kind: 'flock' }, quantity: 1, shop: PLAIN_SHOP })).toMatchObject({ ok: false });
+    expect(computeLayerAreas({ layer: long, vinyl: { ...PLAIN_VINYL, details: { ...PLAIN_VINYL.details, direction: 'along' } }, quantity: 1, shop: PLAIN_SHOP })).toMatchObject({ ok: false });
   });
 
   it.each([

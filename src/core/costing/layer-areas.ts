@@ -1,7 +1,7 @@
 // Where the vinyl of one layer goes: net, box and used, all true and side by side.
 
 import type { LayerMeasurement } from '../artwork';
-import { getKindFacts, type ShopFigures, type Vinyl } from '../materials';
+import type { ShopFigures, Vinyl } from '../materials';
 import { fail, figure, succeed, type Figure, type Result } from '../units';
 
 export type AreaBasis = 'net' | 'box' | 'used';
@@ -22,7 +22,7 @@ export function computeLayerAreas(input: { readonly layer: LayerMeasurement; rea
   const upright = { across: layer.box.width + margin, along: layer.box.height + margin };
   const usableMm = vinyl.rollWidthMm - 2 * shop.cutterEdgeMm;
   const ways = [{ ...upright, turned: false }];
-  if (!getKindFacts(vinyl.kind).hasDirection) ways.push({ across: upright.along, along: upright.across, turned: true });
+  if (vinyl.details.direction === 'none') ways.push({ across: upright.along, along: upright.across, turned: true });
   const strips = ways
     .map((way) => ({ ...way, fit: Math.floor(usableMm / way.across + FIT_SLACK) }))
     .filter((way) => way.fit > 0)

@@ -3,20 +3,11 @@
 import * as yup from 'yup';
 import { LICENCES, WIDTH_RANGE_MM, type Licence } from '../artwork';
 import { AREA_BASES, type AreaBasis } from '../costing';
-import { FABRIC_NAMES, HEATINGS, PEELS, PRESSURES, SHOP_FIGURE_KEYS, SHOP_FIGURES, VINYL_KIND_NAMES, type Fabric, type Heating, type Peel, type Pressure, type VinylKind } from '../materials';
+import { FABRIC_NAMES, HEATINGS, SHOP_FIGURE_KEYS, SHOP_FIGURES, VINYL_KIND_NAMES, type Fabric, type Heating, type VinylKind } from '../materials';
 import { SPOILAGE_CAUSES, STATIONS, type SpoilageCause, type Station } from '../orders';
+import { pressInput, printArea, vinylDetails } from './material-inputs';
 import { prepSteps } from './steps-input';
-import { hexColour, money, numberBetween, optionalText, rowId, shortText, wholeBetween } from './rules';
-
-const oneOf = <T extends string>(label: string, values: readonly T[]) => yup.mixed<T>().oneOf([...values], `${label}: choose one of ${values.join(', ')}.`).required(`${label}: choose one.`);
-
-const pressInput = yup.object({
-  lowC: numberBetween('Lowest temperature', 60, 260, 'Below it nothing sticks, above it films burn. In °C.'),
-  highC: numberBetween('Highest temperature', 60, 260, 'In °C, from the maker’s sheet.').when('lowC', ([low], schema) => schema.min(Number(low) || 60, 'Highest temperature: not below the lowest one.')),
-  seconds: numberBetween('Seconds', 1, 120, 'Vinyl films need a few seconds, never minutes.'),
-  pressure: oneOf<Pressure>('Pressure', PRESSURES),
-  peel: oneOf<Peel>('Peel', PEELS),
-});
+import { hexColour, money, numberBetween, oneOf, optionalText, rowId, shortText, wholeBetween } from './rules';
 
 export const vinylInput = yup.object({
   name: shortText('Name'),
@@ -29,6 +20,8 @@ export const vinylInput = yup.object({
   rollPrice: money('Roll price'),
   weedingFactor: numberBetween('Weeding factor', 0.2, 10, '1 is a smooth, good vinyl; thin budget ones 1.3 to 2.5.'),
   press: pressInput.nullable().defined(),
+  /** Left out: as its kind ordinarily is. */
+  details: vinylDetails.partial().default(undefined),
 });
 
 export const blankInput = yup.object({
@@ -40,6 +33,7 @@ export const blankInput = yup.object({
     .test('unlike', 'Sizes: each name once.', (sizes) => new Set(sizes?.map((size) => size.name)).size === sizes?.length),
   colours: yup.array(yup.object({ name: shortText('Colour', 40), hex: hexColour('Colour') })).required().min(1, 'Colours: at least one.').max(60, 'Colours: at most 60.')
     .test('unlike', 'Colours: each name once.', (colours) => new Set(colours?.map((colour) => colour.name)).size === colours?.length),
+  areas: yup.array(printArea).max(30, 'Print areas: at most 30.').default([]),
 });
 
 export const widthMm = numberBetween('Width', WIDTH_RANGE_MM.least, WIDTH_RANGE_MM.most, 'In mm: from a small bead to the widest roll.');

@@ -8,6 +8,9 @@ export function numberBetween(label: string, least: number, most: number, why: s
   return yup.number().transform((value: number, typed: unknown) => (typeof typed === 'string' ? Number(typed.trim().replace(',', '.') || NaN) : value)).typeError(message).required(message).min(least, message).max(most, message);
 }
 
+/** The number, or nothing where the field is empty. */
+export const orNothing = <S extends yup.NumberSchema<number>>(schema: S) => schema.nullable().defined().transform((value: number | null, typed: unknown) => (typeof typed === 'string' && typed.trim() === '' ? null : value));
+
 export function wholeBetween(label: string, least: number, most: number, why: string) {
   return numberBetween(label, least, most, why).integer(`${label}: a whole number from ${least} to ${most}. ${why}`);
 }
@@ -24,3 +27,5 @@ export const MONEY_MOST = 100_000_000;
 export const money = (label: string, why = 'An amount of money is not negative.') => wholeBetween(label, 0, MONEY_MOST, why);
 
 export const rowId = (label: string) => yup.number().typeError(`${label}: choose one.`).required(`${label}: choose one.`).integer(`${label}: choose one.`).min(1, `${label}: choose one.`);
+
+export const oneOf = <T extends string>(label: string, values: readonly T[]) => yup.mixed<T>().oneOf([...values], `${label}: choose one of ${values.join(', ')}.`).required(`${label}: choose one.`);

@@ -3,8 +3,9 @@
 import * as yup from 'yup';
 import { LIST_COLUMNS } from '../buying/list-columns';
 import { LOT_FORMS, type LotForm, type StockCause } from '../stock/ledger';
+import { SUPPLY_KIND_NAMES, TACKS, WEAR_KINDS } from '../stock/supplies';
 import { parseKey } from '../stock/things';
-import { money, numberBetween, optionalText, rowId, shortText, wholeBetween } from './rules';
+import { money, numberBetween, oneOf, optionalText, rowId, shortText, wholeBetween } from './rules';
 
 const thingKey = yup.string().required('Thing: choose one.').test('thing', 'Thing: choose one.', (key) => key === null || (key !== undefined && parseKey(key) !== null));
 const lengthMm = (label: string) => numberBetween(label, 1, 200_000, 'In mm; 10 m are 10 000.');
@@ -38,7 +39,13 @@ export const listFacts = yup.object({
   decimal: yup.mixed<',' | '.' | ''>().oneOf([',', '.', '']).defined(), lengthUnit: yup.mixed<'mm' | 'cm' | 'm' | 'in'>().oneOf(['mm', 'cm', 'm', 'in']).required(), dropMissing: yup.boolean().required(),
 });
 export const partKeyInput = yup.object({ position: yup.number().integer().min(0).required(), key: thingKey.nullable().defined() });
-export const minimumInput = yup.object({ key: thingKey, amount: numberBetween('Minimum', 0.000001, 1e12, 'Vinyl in usable mm², else counted.').nullable().defined() });
+export const minimumInput = yup.object({ key: thingKey, amount: numberBetween('Minimum', 0.000001, 1e12, 'Vinyl in usable mm², else counted.').nullable().defined(), coverWeeks: numberBetween('Weeks', 0.5, 104, 'Of use, as it was booked.').nullable().default(null) });
+
+export const supplyInput = yup.object({
+  name: shortText('Name'), kind: oneOf('Kind', SUPPLY_KIND_NAMES), supplier: optionalText('Supplier', 120), widthMm: numberBetween('Width', 1, 3000, 'In mm.').nullable().defined(), tack: oneOf('Tack', TACKS).nullable().defined(),
+  angleDegrees: numberBetween('Blade angle', 15, 75, 'In degrees: 45 ordinarily, 60 for thick or glitter.').nullable().defined(), life: numberBetween('Life', 1, 1_000_000, 'In what it wears by; empty for what is simply used up.').nullable().defined(), note: optionalText('Note', 400),
+});
+export const wearInput = yup.object({ kind: oneOf('What', WEAR_KINDS), amount: numberBetween('Amount', 0, 1_000_000, 'In what it wears by.'), /** Fitting one takes it off the shelf where one lies there. */ fromStock: yup.boolean().default(false) });
 export const basketInput = yup.object({
   extra: yup.array(yup.object({ key: thingKey, amount: numberBetween('Amount', 0.000001, 1e12, 'Vinyl in usable mm², else counted.') })).required().max(100, 'Needs: at most 100 by hand.'),
   withOrders: yup.boolean().required(), withMinimums: yup.boolean().required(),

@@ -1,6 +1,7 @@
 // What a blank is, and how much heat its fabric stands.
 
 import type { Minor } from '../units';
+import type { PrintArea } from './print-area';
 
 /** Highest temperature in °C that each surface takes; null where nothing is pressed on it. */
 export const FABRICS = {
@@ -31,6 +32,7 @@ export type Blank = {
   readonly heating: Heating;
   readonly sizes: readonly BlankSize[];
   readonly colours: readonly BlankColour[];
+  readonly areas: readonly PrintArea[];
 };
 
 export const getCeiling = (blank: Pick<Blank, 'fabric'>): number | null => FABRICS[blank.fabric].ceilingC;

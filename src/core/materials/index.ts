@@ -1,4 +1,7 @@
 // Vinyls, blanks and the shop's own figures.
+export * from './vinyl-kinds';
+export * from './vinyl-details';
 export * from './vinyl';
 export * from './blank';
+export * from './print-area';
 export * from './shop-figures';

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { decideHandedness, DEFAULT_SHOP_FIGURES, getLayerMaterial, VINYL_KIND_NAMES, VINYL_KINDS, type VinylKind } from './index';
+import { PLAIN_VINYL } from '../../../test/worked-example';
+import { decideHandedness, DEFAULT_SHOP_FIGURES, findAlikeVinyls, getLayerMaterial, getOrdinaryDetails, getPressSetting, isSafeOn, VINYL_KIND_NAMES, VINYL_KINDS, type VinylDetails, type VinylKind } from './index';
 
-const vinyl = (kind: VinylKind, weedingFactor = 1, rollWidthMm = 500) => ({ kind, weedingFactor, rollWidthMm });
+const vinyl = (kind: VinylKind, weedingFactor = 1, rollWidthMm = 500, details: Partial<VinylDetails> = {}) => ({ kind, weedingFactor, rollWidthMm, details: { ...getOrdinaryDetails(kind), ...details } });
 const shop = { ...DEFAULT_SHOP_FIGURES, cutterEdgeMm: 10, weedMarginMm: 6 };
 
 describe('what a vinyl lets a layer be', () => {
@@ -28,9 +29,34 @@ describe('what a vinyl lets a layer be', () => {
 
 describe('which side the knife sees', () => {
   it.each(VINYL_KIND_NAMES.map((kind) => [kind] as const))('%s: by material and use alone', (kind) => {
-    const plain = decideHandedness(kind, { seenThrough: false }), through = decideHandedness(kind, { seenThrough: true });
+    const plain = decideHandedness(vinyl(kind), { seenThrough: false }), through = decideHandedness(vinyl(kind), { seenThrough: true });
     expect(plain.mirrored).toBe(VINYL_KINDS[kind].cutFromBack);
     // Glass turns only what is stuck on: what is pressed on is never seen from behind.
     expect(through.mirrored).toBe(VINYL_KINDS[kind].cutFromBack || VINYL_KINDS[kind].family === 'adhesive');
+  });
+});
+
+describe('what the maker or a trial says goes before what is ordinary', () => {
+  it('floors, direction, carrier and layers', () => {
+    const own = vinyl('glitter', 1, 500, { strokeMm: 1.4, direction: 'across', takesLayers: true, carrier: 'back' });
+    expect(getLayerMaterial(own, shop)).toEqual({ floor: { strokeMm: 1.4, gapMm: 2 }, takesLayers: true, usableMm: 500 - 20 - 12, turnable: false });
+    expect(decideHandedness(own, { seenThrough: false }).mirrored).toBe(false);
+  });
+
+  it('a setting for one fabric counts on it alone', () => {
+    const cool = { lowC: 130, highC: 140, seconds: 15, pressure: 'light', peel: 'cold' } as const;
+    const own = { ...PLAIN_VINYL, details: { ...PLAIN_VINYL.details, pressOn: { softshell: cool } } };
+    expect(getPressSetting(own, 'softshell')).toEqual(cool);
+    expect(getPressSetting(own, 'cotton')).toEqual(PLAIN_VINYL.press);
+    expect(isSafeOn(PLAIN_VINYL, 'softshell')).toBe(false);
+    expect(isSafeOn(own, 'softshell')).toBe(true);
+    expect(isSafeOn(own, 'glass-tin')).toBe(false);
+  });
+
+  it('alike are those of the same kind, nearly the colour, and good enough', () => {
+    const like = { ...PLAIN_VINYL, id: 2, colourHex: '#40608a' }, green = { ...PLAIN_VINYL, id: 3, colourHex: '#3e7650' }, glitter = { ...like, id: 4, kind: 'glitter' } as const;
+    const rough = { ...like, id: 5, details: { ...like.details, grade: 'own use' } } as const;
+    expect(findAlikeVinyls(PLAIN_VINYL, [PLAIN_VINYL, like, green, glitter, rough], 'sell').map(({ id }) => id)).toEqual([2]);
+    expect(findAlikeVinyls(PLAIN_VINYL, [like, rough], 'own use').map(({ id }) => id)).toEqual([2, 5]);
   });
 });

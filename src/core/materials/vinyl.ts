@@ -1,54 +1,15 @@
-// What a vinyl is, what its kind implies, and which side of it the knife sees.
+// What a vinyl is, how it is pressed on what, which side of it the knife sees, and how fine it may be cut.
 
-import { DETAIL_FLOORS, type DetailClass, type LayerMaterial } from '../artwork';
+import { colord, extend } from 'colord';
+import labPlugin from 'colord/plugins/lab';
+import { DETAIL_FLOORS, type DetailClass, type DetailFloor, type LayerMaterial } from '../artwork';
 import type { Minor } from '../units';
+import { FABRICS, type Fabric } from './blank';
 import type { ShopFigures } from './shop-figures';
+import { getOrdinaryDetails, GRADES, type Grade, type VinylDetails } from './vinyl-details';
+import { getKindFacts, type PressSetting, type VinylKind } from './vinyl-kinds';
 
-export type Peel = 'hot' | 'warm' | 'cold';
-export type Pressure = 'light' | 'medium' | 'firm';
-export const PEELS: readonly Peel[] = ['hot', 'warm', 'cold'];
-export const PRESSURES: readonly Pressure[] = ['light', 'medium', 'firm'];
-
-/** Pressed on with heat, or stuck on with transfer tape. */
-export type VinylFamily = 'heat' | 'adhesive';
-
-export type PressSetting = { readonly lowC: number; readonly highC: number; readonly seconds: number; readonly pressure: Pressure; readonly peel: Peel };
-
-type KindFacts = {
-  readonly label: string;
-  readonly family: VinylFamily;
-  /** Cut through its back with the carrier down, so the artwork is mirrored. */
-  readonly cutFromBack: boolean;
-  /** Another vinyl may lie on top of it. */
-  readonly takesLayers: boolean;
-  /** Pattern, pile or brushing runs one way: pieces are not turned to save material. */
-  readonly hasDirection: boolean;
-  readonly weedingFactor: number;
-  /** Ordinary range of the kind; the maker's sheet replaces it. Null for what is not pressed. */
-  readonly press: PressSetting | null;
-};
-
-const smoothPress: PressSetting = { lowC: 150, highC: 160, seconds: 12, pressure: 'medium', peel: 'warm' };
-
-/** Ordinary trade ranges by kind, as defaults for a new vinyl. */
-export const VINYL_KINDS = {
-  smooth: { label: 'smooth heat transfer', family: 'heat', cutFromBack: true, takesLayers: true, hasDirection: false, weedingFactor: 1, press: smoothPress },
-  stretch: { label: 'stretch heat transfer', family: 'heat', cutFromBack: true, takesLayers: true, hasDirection: false, weedingFactor: 1, press: { lowC: 155, highC: 165, seconds: 17, pressure: 'medium', peel: 'warm' } },
-  'low-heat': { label: 'low-heat transfer', family: 'heat', cutFromBack: true, takesLayers: true, hasDirection: false, weedingFactor: 1.1, press: { lowC: 115, highC: 135, seconds: 8, pressure: 'medium', peel: 'warm' } },
-  glitter: { label: 'glitter heat transfer', family: 'heat', cutFromBack: true, takesLayers: false, hasDirection: false, weedingFactor: 1.2, press: { lowC: 155, highC: 165, seconds: 16, pressure: 'firm', peel: 'warm' } },
-  holographic: { label: 'holographic or foil', family: 'heat', cutFromBack: true, takesLayers: false, hasDirection: false, weedingFactor: 1.2, press: { lowC: 150, highC: 160, seconds: 12, pressure: 'medium', peel: 'cold' } },
-  flock: { label: 'flock', family: 'heat', cutFromBack: true, takesLayers: false, hasDirection: true, weedingFactor: 1.1, press: { lowC: 155, highC: 165, seconds: 17, pressure: 'medium', peel: 'cold' } },
-  puff: { label: 'puff', family: 'heat', cutFromBack: true, takesLayers: false, hasDirection: false, weedingFactor: 1.2, press: { lowC: 150, highC: 165, seconds: 10, pressure: 'medium', peel: 'hot' } },
-  reflective: { label: 'glow or reflective', family: 'heat', cutFromBack: true, takesLayers: false, hasDirection: false, weedingFactor: 1.1, press: { lowC: 145, highC: 160, seconds: 15, pressure: 'medium', peel: 'cold' } },
-  'printed-pattern': { label: 'printed pattern, with a mask', family: 'heat', cutFromBack: false, takesLayers: true, hasDirection: true, weedingFactor: 1.1, press: { lowC: 150, highC: 160, seconds: 12, pressure: 'medium', peel: 'warm' } },
-  permanent: { label: 'permanent adhesive', family: 'adhesive', cutFromBack: false, takesLayers: true, hasDirection: false, weedingFactor: 1, press: null },
-  removable: { label: 'removable adhesive', family: 'adhesive', cutFromBack: false, takesLayers: true, hasDirection: false, weedingFactor: 1.1, press: null },
-  stencil: { label: 'stencil', family: 'adhesive', cutFromBack: false, takesLayers: false, hasDirection: false, weedingFactor: 1, press: null },
-} as const satisfies Record<string, KindFacts>;
-
-export type VinylKind = keyof typeof VINYL_KINDS;
-export const VINYL_KIND_NAMES = Object.keys(VINYL_KINDS) as readonly VinylKind[];
-export const getKindFacts = (kind: VinylKind): KindFacts => VINYL_KINDS[kind];
+extend([labPlugin]);
 
 export type Vinyl = {
   readonly id: number;
@@ -61,19 +22,34 @@ export type Vinyl = {
   readonly rollPrice: Minor;
   readonly weedingFactor: number;
   readonly press: PressSetting | null;
+  readonly details: VinylDetails;
 };
 
 /** Price of one mm² of the roll, in minor units. */
 export const getPricePerMm2 = (vinyl: Vinyl): number => vinyl.rollPrice / (vinyl.rollWidthMm * vinyl.rollLengthMm);
 
+/** How it is pressed on a fabric: as said for it alone, or else as everywhere. Null for what is not pressed. */
+export const getPressSetting = (vinyl: Pick<Vinyl, 'press' | 'details'>, fabric: Fabric): PressSetting | null => vinyl.press && (vinyl.details.pressOn[fabric] ?? vinyl.press);
+
+/** Pressed at its lowest the vinyl stays under the fabric's ceiling; adhesive vinyl does where no heat is needed. */
+export function isSafeOn(vinyl: Pick<Vinyl, 'press' | 'details'>, fabric: Fabric): boolean {
+  const { ceilingC } = FABRICS[fabric];
+  const setting = getPressSetting(vinyl, fabric);
+  return setting === null || (ceilingC !== null && setting.lowC <= ceilingC);
+}
+
 export type Handedness = { readonly mirrored: boolean; readonly because: 'carrier-down' | 'masked-print' | 'face-up' | 'seen-through' };
+type Cut = Pick<Vinyl, 'kind' | 'details'>;
+
+/** What stands for a layer as long as no vinyl is chosen for it. */
+export const ORDINARY_VINYL: Cut = { kind: 'smooth', details: getOrdinaryDetails('smooth') };
 
 /** Whether the artwork is mirrored for cutting: a property of the material and its use, never of somebody's memory. */
-export function decideHandedness(kind: VinylKind, use: { readonly seenThrough: boolean }): Handedness {
-  const facts = getKindFacts(kind);
-  if (facts.cutFromBack) return { mirrored: true, because: 'carrier-down' };
-  if (facts.family === 'adhesive' && use.seenThrough) return { mirrored: true, because: 'seen-through' };
-  return { mirrored: false, because: facts.family === 'heat' ? 'masked-print' : 'face-up' };
+export function decideHandedness({ kind, details }: Cut, use: { readonly seenThrough: boolean }): Handedness {
+  const { family } = getKindFacts(kind);
+  if (details.carrier === 'face') return { mirrored: true, because: 'carrier-down' };
+  if (family === 'adhesive' && use.seenThrough) return { mirrored: true, because: 'seen-through' };
+  return { mirrored: false, because: family === 'heat' ? 'masked-print' : 'face-up' };
 }
 
 /** Vinyls that weed this much harder than a smooth, good one are thin or brittle, and hold no finer detail than budget ones. */
@@ -86,8 +62,22 @@ function getDetailClass(vinyl: Pick<Vinyl, 'kind' | 'weedingFactor'>): DetailCla
   return vinyl.weedingFactor >= BUDGET_FROM_FACTOR ? 'budget-adhesive' : 'premium-adhesive';
 }
 
+/** The finest it holds: what the maker or a trial says of it, else what its kind ordinarily does. */
+export function getDetailFloor(vinyl: Pick<Vinyl, 'kind' | 'weedingFactor' | 'details'>): DetailFloor {
+  const ordinary = DETAIL_FLOORS[getDetailClass(vinyl)];
+  return { strokeMm: vinyl.details.strokeMm ?? ordinary.strokeMm, gapMm: vinyl.details.gapMm ?? ordinary.gapMm };
+}
+
 /** What a vinyl lets an artwork's layer be: how fine, under others or not, how wide with the margins of cutter and weeding. */
-export function getLayerMaterial(vinyl: Pick<Vinyl, 'kind' | 'weedingFactor' | 'rollWidthMm'>, shop: Pick<ShopFigures, 'cutterEdgeMm' | 'weedMarginMm'>): LayerMaterial {
-  const { takesLayers, hasDirection } = getKindFacts(vinyl.kind);
-  return { floor: DETAIL_FLOORS[getDetailClass(vinyl)], takesLayers, usableMm: vinyl.rollWidthMm - 2 * shop.cutterEdgeMm - 2 * shop.weedMarginMm, turnable: !hasDirection };
+export function getLayerMaterial(vinyl: Pick<Vinyl, 'kind' | 'weedingFactor' | 'rollWidthMm' | 'details'>, shop: Pick<ShopFigures, 'cutterEdgeMm' | 'weedMarginMm'>): LayerMaterial {
+  const { takesLayers, direction } = vinyl.details;
+  return { floor: getDetailFloor(vinyl), takesLayers, usableMm: vinyl.rollWidthMm - 2 * shop.cutterEdgeMm - 2 * shop.weedMarginMm, turnable: direction === 'none' };
+}
+
+/** Colours nearer than this pass for one another on a product (CIEDE2000 ÷ 100); the eye tells them apart only side by side. */
+const ALIKE = 0.08;
+
+/** Other vinyls that would do instead: of the same kind, nearly the colour, and good enough. */
+export function findAlikeVinyls<T extends Vinyl>(vinyl: Vinyl, all: readonly T[], grade: Grade): readonly T[] {
+  return all.filter((other) => other.id !== vinyl.id && other.kind === vinyl.kind && GRADES.indexOf(other.details.grade) <= GRADES.indexOf(grade) && colord(other.colourHex).delta(vinyl.colourHex) <= ALIKE);
 }

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { PLAIN_BLANK, PLAIN_SHOP, PLAIN_VINYL, STICKY_VINYL } from '../../../test/worked-example';
-import { decideHandedness, type Blank, type Vinyl } from '../materials';
+import { decideHandedness, getOrdinaryDetails, type Blank, type Vinyl } from '../materials';
 import { planPressing } from './press-plan';
 
 const plan = (vinyls: readonly Vinyl[], blank: Blank = PLAIN_BLANK) => planPressing({ layers: vinyls.map((vinyl) => ({ vinyl })), blank, shop: PLAIN_SHOP });
@@ -38,14 +38,25 @@ describe('planPressing', () => {
   });
 
   it('warns when something is laid over glitter', () => {
-    const glitter: Vinyl = { ...PLAIN_VINYL, name: 'Glint', kind: 'glitter' };
+    const glitter: Vinyl = { ...PLAIN_VINYL, name: 'Glint', kind: 'glitter', details: getOrdinaryDetails('glitter') };
     const result = plan([glitter, PLAIN_VINYL]);
     expect(result.ok && result.value.cautions).toContainEqual({ kind: 'nothing-over', lower: 'Glint', upper: 'Plain' });
+  });
+
+  it('presses as the maker says for this fabric, and covers what has to be covered', () => {
+    const own: Vinyl = { ...PLAIN_VINYL, details: { ...PLAIN_VINYL.details, cover: 'always', pressOn: { cotton: { lowC: 170, highC: 180, seconds: 25, pressure: 'firm', peel: 'cold' } } } };
+    const result = plan([own]);
+    if (!result.ok) throw new Error(result.problem.kind);
+    expect(result.value.temperatureC).toBe(175);
+    expect(result.value.steps.find((step) => step.kind === 'press')).toMatchObject({ seconds: 25, pressure: 'firm', covered: true });
+    expect(result.value.steps.find((step) => step.kind === 'peel')!.peel).toBe('cold');
+    const elsewhere = plan([own], { ...PLAIN_BLANK, fabric: 'cotton-poly' });
+    expect(elsewhere.ok && elsewhere.value.temperatureC).toBe(155);
   });
 });
 
 it('handedness follows from material and use', () => {
-  const mirrored = (kind: Vinyl['kind'], seenThrough = false) => decideHandedness(kind, { seenThrough });
+  const mirrored = (kind: Vinyl['kind'], seenThrough = false) => decideHandedness({ kind, details: getOrdinaryDetails(kind) }, { seenThrough });
   expect(mirrored('smooth')).toEqual({ mirrored: true, because: 'carrier-down' });
   expect(mirrored('printed-pattern')).toEqual({ mirrored: false, because: 'masked-print' });
   expect(mirrored('permanent')).toEqual({ mirrored: false, because: 'face-up' });

@@ -1,6 +1,6 @@
 // The steps that put the layers of one piece on its blank, with temperature, seconds and what is hands and what is waiting.
 
-import { getCeiling, getKindFacts, getShopFigure, type Blank, type Peel, type Pressure, type ShopFigures, type Vinyl } from '../materials';
+import { getCeiling, getKindFacts, getPressSetting, getShopFigure, type Blank, type Peel, type Pressure, type PressSetting, type ShopFigures, type Vinyl } from '../materials';
 import { fail, figure, succeed, type Figure, type Result } from '../units';
 
 export type PressStepKind = 'lay-out' | 'pre-press' | 'place' | 'tack' | 'press' | 'wait' | 'peel' | 're-press' | 'apply';
@@ -54,20 +54,20 @@ export function planPressing(input: { readonly layers: readonly PlanLayer[]; rea
   if (temperatureC !== null) steps.push({ kind: 'pre-press', seconds: shop.prePressSeconds, attended: true, temperatureC });
   let heated = 0;
   for (const { vinyl } of layers) {
-    if (temperatureC === null || !vinyl.press) {
+    const setting = getPressSetting(vinyl, blank.fabric);
+    if (temperatureC === null || !setting) {
       steps.push({ kind: 'apply', seconds: shop.applySeconds, attended: true, vinylName: vinyl.name });
       continue;
     }
     heated++;
-    steps.push(...pressLayer({ vinyl, temperatureC, last: heated === hot.length, covered: heated > 1, shop }));
+    steps.push(...pressLayer({ vinyl, setting, temperatureC, last: heated === hot.length, covered: isCovered(vinyl, heated > 1), shop }));
   }
   if (temperatureC !== null) steps.push({ kind: 're-press', seconds: shop.rePressSeconds, attended: true, temperatureC, covered: true });
   return succeed(summarise(steps, temperatureC, findCautions(layers, blank, temperatureC), shop));
 }
 
-function pressLayer(input: { vinyl: Vinyl; temperatureC: number; last: boolean; covered: boolean; shop: ShopFigures }): PressStep[] {
-  const { vinyl, temperatureC, last, covered, shop } = input;
-  const setting = vinyl.press!;
+function pressLayer(input: { vinyl: Vinyl; setting: PressSetting; temperatureC: number; last: boolean; covered: boolean; shop: ShopFigures }): PressStep[] {
+  const { vinyl, setting, temperatureC, last, covered, shop } = input;
   const named = { vinylName: vinyl.name };
   const wait = PEEL_WAIT_SECONDS[setting.peel];
   return [
@@ -78,13 +78,16 @@ function pressLayer(input: { vinyl: Vinyl; temperatureC: number; last: boolean; 
   ];
 }
 
+/** Under a cover sheet: as the vinyl says, or as soon as pressed vinyl lies bare beside its carrier. */
+const isCovered = (vinyl: Vinyl, bareBeside: boolean): boolean => vinyl.details.cover === 'always' || (vinyl.details.cover === 'when bare' && bareBeside);
+
 /** The temperature all vinyls and the blank allow: the gentlest that every vinyl sticks at; null when nothing is heated. */
 function findSafeWindow(hot: readonly Vinyl[], blank: Blank): Result<number | null, PressProblem> {
   const ceilingC = blank.heating === 'none' ? null : getCeiling(blank);
   let lowC = -Infinity, highC = ceilingC ?? Infinity;
   let lowest: Vinyl | null = null, highest: Vinyl | null = null;
   for (const vinyl of hot) {
-    const { press } = vinyl;
+    const press = getPressSetting(vinyl, blank.fabric);
     if (!press) continue;
     if (ceilingC === null) return fail({ kind: 'blank-takes-no-heat', vinylName: vinyl.name, blankName: blank.name });
     if (press.lowC > ceilingC) return fail({ kind: 'no-safe-window', vinylName: vinyl.name, needsC: press.lowC, blankName: blank.name, ceilingC });
@@ -102,7 +105,8 @@ function findCautions(layers: readonly PlanLayer[], blank: Blank, temperatureC: 
   if (blank.heating === 'wrap') cautions.push({ kind: 'drinkware' });
   if (layers.some(({ vinyl }) => getKindFacts(vinyl.kind).family === 'adhesive')) cautions.push({ kind: 'cure', hours: CURE_HOURS });
   layers.slice(0, -1).forEach(({ vinyl }, index) => {
-    if (!getKindFacts(vinyl.kind).takesLayers) cautions.push({ kind: 'nothing-over', lower: vinyl.name, upper: layers[index + 1]!.vinyl.name });
+    const upper = layers[index + 1]!.vinyl;
+    if (!vinyl.details.takesLayers || !upper.details.liesOnVinyl) cautions.push({ kind: 'nothing-over', lower: vinyl.name, upper: upper.name });
   });
   return cautions;
 }

@@ -3,3 +3,5 @@ export * from './things';
 export * from './ledger';
 export * from './roll-length';
 export * from './offcuts';
+export * from './supplies';
+export * from './use';

@@ -5,7 +5,7 @@ import { parseInput } from '../../server/errors';
 import { requireThing } from '../../server/stock/things';
 
 export const PUT = endpoint(async ({ shop, api }) => {
-  const { key, amount } = parseInput(minimumInput, await readJson(api.request));
+  const { key, amount, coverWeeks } = parseInput(minimumInput, await readJson(api.request));
   requireThing(shop, key);
-  setMinimum(shop.db, key, amount);
+  setMinimum(shop.db, key, { amount, coverWeeks });
 });

@@ -3,7 +3,7 @@
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { LICENCES, type Licence } from '../../core/artwork';
-import { decideHandedness } from '../../core/materials';
+import { decideHandedness, ORDINARY_VINYL } from '../../core/materials';
 import { formatLength } from '../../core/units';
 import type { PreparedFile, VinylView } from '../../views/views';
 import { LICENCE_NAMES } from '../../wording/findings';
@@ -26,7 +26,7 @@ export function ArtworkDesk({ desk, file, checked, text, vinyls, nameOf }: Props
   const { measurement } = file;
   const vinylOf = (key: string) => vinyls.find((vinyl) => vinyl.id === state.vinylIds[key]);
   // A stencil lies on its thing face up, whatever it is cut from.
-  const handedness = measurement.layers.map((layer) => (layer.role === 'stencil' ? null : decideHandedness(vinylOf(layer.key)?.kind ?? 'smooth', { seenThrough: false })));
+  const handedness = measurement.layers.map((layer) => (layer.role === 'stencil' ? null : decideHandedness(vinylOf(layer.key) ?? ORDINARY_VINYL, { seenThrough: false })));
   const sides = [...new Set(handedness.map((entry) => (entry ? describeHandedness(entry) : 'not mirrored: a stencil')))];
   const mirrored = handedness.map((entry) => entry?.mirrored ?? false);
   const marks = file.findings.flatMap((finding): SeamMark[] => (finding.kind === 'thin-strokes' || finding.kind === 'thin-gaps' ? finding.places.map((place) => ({ ...place, kind: finding.kind === 'thin-strokes' ? 'stroke' : 'gap' })) : []));

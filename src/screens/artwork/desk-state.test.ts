@@ -5,7 +5,7 @@ import { describe, expect, it } from 'vitest';
 import type { ArtworkView } from '../../views/views';
 import { openDesk, startDesk, toSteps, useDesk } from './desk-state';
 import { makeNameOf, toMaterials } from './layer-names';
-import { DEFAULT_SHOP_FIGURES } from '../../core/materials';
+import { DEFAULT_SHOP_FIGURES, getOrdinaryDetails } from '../../core/materials';
 
 const layer = (key: string) => ({ key, colour: key.slice(0, 7) }) as ArtworkView['measurement']['layers'][number];
 const artwork = (part: Partial<ArtworkView>): ArtworkView => ({ id: 1, name: 'Oars', fileName: 'oars.svg', originalBytes: 1, measurement: { widthMm: 240, heightMm: 180, layers: [layer('#ff0000'), layer('#0000ff')], segments: 1, strokesApart: 0, overlaps: [], chirality: { score: 1, chiral: false }, safeWidthsMm: { smooth: null, textured: null, puff: null, 'premium-adhesive': null, 'budget-adhesive': null }, edition: MEASUREMENT_EDITION }, layerNames: ['oars', 'waves'], layerVinylIds: [3, null], steps: [], licence: 'own', picture: { width: 1, height: 1, layers: [] }, leftOut: [], gradients: 0, sizeStated: true, createdAtMs: 0, archived: false, version: 1, ...part });
@@ -78,7 +78,7 @@ it('calls a layer by its given name, else by its colour, with what a step made o
 });
 
 it('asks of a drawing what its vinyls allow', () => {
-  const vinyl = { id: 2, name: 'Glint', kind: 'glitter', colourName: 'gold', colourHex: '#b28a2c', rollWidthMm: 305, rollLengthMm: 1500, rollPrice: 100 as never, weedingFactor: 1.2, press: null, supplier: '', version: 1, archived: false } as const;
+  const vinyl = { id: 2, name: 'Glint', kind: 'glitter', colourName: 'gold', colourHex: '#b28a2c', rollWidthMm: 305, rollLengthMm: 1500, rollPrice: 100 as never, weedingFactor: 1.2, press: null, details: getOrdinaryDetails('glitter'), supplier: '', version: 1, archived: false } as const;
   const { byLayer } = toMaterials({ '#ff0000': 2, '#0000ff': null, '#00ff00': 77 }, [vinyl], DEFAULT_SHOP_FIGURES);
   expect(Object.keys(byLayer!)).toEqual(['#ff0000']);
   expect(byLayer!['#ff0000']).toEqual({ floor: { strokeMm: 2.2, gapMm: 2 }, takesLayers: false, usableMm: 305 - 20 - 12, turnable: true });

@@ -80,7 +80,7 @@ function BigFacts({ station, view, parts }: { station: Station; view: BenchView;
   if (station === 'press') {
     if (!item?.plan) return <p className="short">{item?.planProblem}</p>;
     const last = [...item.plan.steps].reverse().find((step) => step.kind === 'press');
-    return last ? <div className="big"><span>{formatTemperature(last.temperatureC ?? 0, settings)}</span><span>{last.seconds} s</span><span>{last.pressure}</span><span style={{ color: 'var(--mui-palette-error-main)' }}>peel {view.vinyls.find((vinyl) => vinyl.name === last.vinylName)?.press?.peel}</span></div> : <div className="big"><span>no heat: tape, place, burnish</span></div>;
+    return last ? <div className="big"><span>{formatTemperature(last.temperatureC ?? 0, settings)}</span><span>{last.seconds} s</span><span>{last.pressure}</span><span style={{ color: 'var(--mui-palette-error-main)' }}>peel {item.plan.steps.find((step) => step.kind === 'peel' && step.vinylName === last.vinylName)?.peel}</span></div> : <div className="big"><span>no heat: tape, place, burnish</span></div>;
   }
   return <div className="big"><span>spelling</span><span>position: {first.placement}</span><span>edges</span></div>;
 }

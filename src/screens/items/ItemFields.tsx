@@ -5,9 +5,10 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import { Controller, type UseFormReturn } from 'react-hook-form';
 import { getWornLayers, haveOwnLengths } from '../../core/artwork';
 import type { AreaBasis } from '../../core/costing';
-import { getKindFacts } from '../../core/materials';
+import { checkPlacement, findNamedArea, getAreasOfSize, getKindFacts } from '../../core/materials';
 import type { ArtworkView, BlankView, ItemEditorView } from '../../views/views';
 import { formatLength } from '../../core/units';
+import { describeArea, describePlacementFault } from '../../wording/placement';
 import { Choice, LengthField, NumberField, TextLine } from '../shared/form';
 import { useSettings } from '../shared/settings';
 
@@ -38,6 +39,9 @@ export function ItemFields({ form, view, artwork, blank }: Props) {
     return vinyl && getKindFacts(vinyl.kind).family === 'adhesive';
   });
   const widthMm = Number(form.getValues('widthMm'));
+  const areas = blank ? getAreasOfSize(blank.areas, form.getValues('sizeName')) : [];
+  const area = blank && findNamedArea(blank.areas, form.getValues('sizeName'), form.getValues('placement') ?? '');
+  const faults = area && artwork && widthMm > 0 ? checkPlacement(area, widthMm, (artwork.measurement.heightMm * widthMm) / artwork.measurement.widthMm) : [];
   const scaled = artwork && widthMm > 0 && Math.abs(widthMm - artwork.measurement.widthMm) > 0.5 && haveOwnLengths(artwork.steps);
   return (
     <section className="sheet fields" aria-label="What it is made of">
@@ -52,7 +56,8 @@ export function ItemFields({ form, view, artwork, blank }: Props) {
       <LengthField form={form} name="widthMm" label="Width" />
       {scaled && <p className="soft" style={{ gridColumn: '1 / -1', margin: 0 }}>The artwork was made ready at {formatLength(artwork.measurement.widthMm, settings)}: outlines, overlaps and marks of its steps are scaled with it. To keep them as they are, <a href={`/artwork/${artwork.id}`}>set it to this width</a>.</p>}
       <NumberField form={form} name="quantity" label="Made in one go" unit="pieces" />
-      <div style={{ gridColumn: '1 / -1' }}><TextLine form={form} name="placement" label="Where on it" /></div>
+      <div style={{ gridColumn: '1 / -1' }}><TextLine form={form} name="placement" label="Where on it" list={areas.map((option) => describeArea(option, settings))} {...(area && faults.length === 0 ? { help: `within the ${area.name}, ${formatLength(area.widthMm, settings)} × ${formatLength(area.heightMm, settings)}` } : {})} /></div>
+      {faults.map((fault) => <p key={fault.kind} className="short" role="status" style={{ gridColumn: '1 / -1', margin: 0 }}>{describePlacementFault(fault, area!, settings)}</p>)}
       {adhesive && <Controller control={form.control} name="seenThrough" render={({ field }) => <FormControlLabel sx={{ gridColumn: '1 / -1' }} control={<Checkbox checked={field.value} onChange={(_, on) => field.onChange(on)} />} label="Seen through glass, from behind" />} />}
     </section>
   );

@@ -77,7 +77,7 @@ function Item({ view }: { view: ItemEditorView }) {
       enqueueSnackbar(wordsOf(error), { variant: 'error' });
     }
   };
-  const handedness = vinyls[0] ? decideHandedness(vinyls[0].kind, { seenThrough: values.seenThrough }) : null;
+  const handedness = vinyls[0] ? decideHandedness(vinyls[0], { seenThrough: values.seenThrough }) : null;
   const licenceCaution = artwork ? describeLicenceCaution(artwork.licence) : null;
   const ground = blank?.colours.find((colour) => colour.name === values.colourName)?.hex;
   return (

@@ -32,6 +32,7 @@ export function Choice<T extends FieldValues>({ form, name, label, options, help
   return (
     <Controller control={form.control} name={name} render={({ field, fieldState }) => (
       <TextField {...field} id={`field-${name}`} value={options.some((option) => option.value === field.value) ? field.value : ''} inputRef={field.ref} select label={label} error={Boolean(fieldState.error)} helperText={fieldState.error?.message ?? help} fullWidth
+        slotProps={options.some((option) => option.value === '') ? { select: { displayEmpty: true }, inputLabel: { shrink: true } } : {}}
         onChange={(event) => { field.onChange(event); onPicked?.(event.target.value); }}>
         {options.map((option) => <MenuItem key={option.value} value={option.value}>{option.swatch && <i className="swatch" style={{ background: option.swatch }} />}{option.label}</MenuItem>)}
       </TextField>
@@ -45,7 +46,7 @@ function ConvertedField<T extends FieldValues>({ form, name, label, help, unit, 
   return (
     <Controller control={form.control} name={name} render={({ field, fieldState }) => (
       <TextField id={`field-${name}`} name={name} inputRef={field.ref} label={label} value={typed ?? (typeof field.value === 'number' && Number.isFinite(field.value) ? toShown(field.value) : String(field.value ?? ''))} error={Boolean(fieldState.error)} helperText={fieldState.error?.message ?? help} fullWidth
-        slotProps={{ htmlInput: { inputMode: 'decimal', className: 'figures' }, input: unit ? { endAdornment: <InputAdornment position="end">{unit}</InputAdornment> } : {} }}
+        slotProps={{ inputLabel: unit ? { shrink: true } : {}, htmlInput: { inputMode: 'decimal', className: 'figures' }, input: unit ? { endAdornment: <InputAdornment position="end">{unit}</InputAdornment> } : {} }}
         onChange={(event) => {
           setTyped(event.target.value);
           const number = parseNumber(event.target.value);

@@ -1,4 +1,4 @@
-// One blank: its surface, its sizes with prices, its colours.
+// One blank: its surface, its sizes with prices, its colours, and where something can be put on it.
 
 import { yupResolver } from '@hookform/resolvers/yup';
 import Button from '@mui/material/Button';
@@ -7,16 +7,17 @@ import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import { useFieldArray, useForm, type Resolver } from 'react-hook-form';
 import { blankInput } from '../../core/input';
-import { FABRIC_NAMES, FABRICS, HEATINGS, type Fabric, type Heating } from '../../core/materials';
+import { FABRIC_NAMES, FABRICS, HEATINGS, type Fabric, type Heating, type PrintArea } from '../../core/materials';
 import type { BlankView } from '../../views/views';
 import { Choice, FormActions, MoneyField, TextLine, useSave } from '../shared/form';
+import { AreaFields } from './AreaFields';
 
-type BlankValues = { name: string; supplier: string; fabric: Fabric; heating: Heating; sizes: { name: string; price: number }[]; colours: { name: string; hex: string }[] };
-const START: BlankValues = { name: '', supplier: '', fabric: 'cotton', heating: 'flat', sizes: [{ name: 'one size', price: 500 }], colours: [{ name: 'white', hex: '#ffffff' }] };
+export type BlankValues = { name: string; supplier: string; fabric: Fabric; heating: Heating; sizes: { name: string; price: number }[]; colours: { name: string; hex: string }[]; areas: PrintArea[] };
+const START: BlankValues = { name: '', supplier: '', fabric: 'cotton', heating: 'flat', sizes: [{ name: 'one size', price: 500 }], colours: [{ name: 'white', hex: '#ffffff' }], areas: [] };
 const HEATING_LABELS: Readonly<Record<Heating, string>> = { flat: 'flat press', wrap: 'wrap press', none: 'no heat' };
 
 export default function BlankForm({ blank, onClose, onSaved, onArchive }: { blank: BlankView | null; onClose: () => void; onSaved: () => void; onArchive: (blank: BlankView) => void }) {
-  const start = blank ? { ...blank, sizes: [...blank.sizes], colours: [...blank.colours] } : START;
+  const start = blank ? { ...blank, sizes: [...blank.sizes], colours: [...blank.colours], areas: [...blank.areas] } : START;
   const form = useForm<BlankValues>({ resolver: yupResolver(blankInput) as unknown as Resolver<BlankValues>, defaultValues: start });
   const sizes = useFieldArray({ control: form.control, name: 'sizes' });
   const colours = useFieldArray({ control: form.control, name: 'colours' });
@@ -35,16 +36,18 @@ export default function BlankForm({ blank, onClose, onSaved, onArchive }: { blan
           </div>
           <div className="cols" style={{ gridTemplateColumns: '1fr 1fr' }}>
             <fieldset className="cols" style={{ border: 0, padding: 0, margin: 0 }}>
-              <legend className="soft">Sizes</legend>
+              <legend className="soft" style={{ marginBottom: 8 }}>Sizes</legend>
               {sizes.fields.map((field, index) => <div key={field.id} style={row}><TextLine form={form} name={`sizes.${index}.name`} label={`Size ${index + 1}`} /><MoneyField form={form} name={`sizes.${index}.price`} label="Price" /><Button onClick={() => sizes.remove(index)} disabled={sizes.fields.length === 1} aria-label={`Remove size ${index + 1}`}>×</Button></div>)}
               <div><Button size="small" onClick={() => sizes.append({ name: '', price: form.getValues('sizes').at(-1)?.price ?? 0 })}>Add a size</Button></div>
             </fieldset>
             <fieldset className="cols" style={{ border: 0, padding: 0, margin: 0 }}>
-              <legend className="soft">Colours</legend>
+              <legend className="soft" style={{ marginBottom: 8 }}>Colours</legend>
               {colours.fields.map((field, index) => <div key={field.id} style={row}><TextLine form={form} name={`colours.${index}.name`} label={`Colour ${index + 1}`} /><TextLine form={form} name={`colours.${index}.hex`} label="Swatch" type="color" /><Button onClick={() => colours.remove(index)} disabled={colours.fields.length === 1} aria-label={`Remove colour ${index + 1}`}>×</Button></div>)}
               <div><Button size="small" onClick={() => colours.append({ name: '', hex: '#888888' })}>Add a colour</Button></div>
             </fieldset>
           </div>
+          <AreaFields form={form} />
+          {blank && <p className="soft" style={{ margin: 0 }}><a href={`/shelf/offers?q=${encodeURIComponent(blank.name)}`}>What suppliers ask for each size and colour</a></p>}
         </DialogContent>
         <FormActions save={save} label={blank ? 'Save the blank' : 'Add to the shelf'} onCancel={onClose} extra={blank && <Button color="error" variant="text" onClick={() => onArchive(blank)}>Take off the shelf</Button>} />
       </form>

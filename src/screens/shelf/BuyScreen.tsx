@@ -67,7 +67,7 @@ function Buy({ initial }: { initial: PurchasesView }) {
   const amount = parseNumber(adding.amount);
   const addNeed = () => {
     if (!adding.thing || amount === null || amount <= 0) return;
-    setExtra([...extra.filter((entry) => entry.thing.key !== adding.thing!.key), { thing: adding.thing, amount: adding.thing.kind === 'vinyl' ? amount * MM2_PER_M2 : amount }]);
+    setExtra([...extra.filter((entry) => entry.thing.key !== adding.thing!.key), { thing: adding.thing, amount: adding.thing.unit === 'mm²' ? amount * MM2_PER_M2 : amount }]);
     setAdding({ thing: null, amount: '' });
   };
   const basket = view?.basket ?? null;
@@ -90,7 +90,7 @@ function Buy({ initial }: { initial: PurchasesView }) {
           {view?.needs.length === 0 && <p className="soft" style={{ margin: '4px 0 10px' }}>What lies there and is under way covers all of it.</p>}
           <div className="fields" style={{ gridTemplateColumns: 'minmax(0, 2fr) minmax(0, 1fr) auto', marginTop: 10, alignItems: 'start' }}>
             <Autocomplete size="small" options={view?.things ?? []} value={adding.thing} getOptionLabel={(thing) => thing.name} isOptionEqualToValue={(a, b) => a.key === b.key} onChange={(_, thing) => setAdding({ ...adding, thing })} renderInput={(props) => <TextField {...props} label="Also needed" />} />
-            <NumberText label="How much" unit={adding.thing?.kind === 'blank' ? 'pieces' : 'm²'} value={adding.amount} onChange={(next) => setAdding({ ...adding, amount: next })} /><Button disabled={!adding.thing || amount === null || amount <= 0} onClick={addNeed}>Add</Button>
+            <NumberText label="How much" unit={adding.thing?.unit === 'count' ? 'pieces' : 'm²'} value={adding.amount} onChange={(next) => setAdding({ ...adding, amount: next })} /><Button disabled={!adding.thing || amount === null || amount <= 0} onClick={addNeed}>Add</Button>
           </div>
         </section>
         <div className="cols">{best && <BasketPanel basket={best} plain={view!.plain} things={view!.things} />}

@@ -8,23 +8,28 @@ import DialogTitle from '@mui/material/DialogTitle';
 import { enqueueSnackbar } from 'notistack';
 import { MM2_PER_M2, parseNumber } from '../../core/units';
 import type { StockRow } from '../../views/views';
+import { useSettings } from '../shared/settings';
+import { formatAmount } from './measures';
 import { NumberText } from './SmallFields';
 import { useSmallForm } from './use-form-state';
 
 export default function MinimumDialog({ row, onClose, onDone }: { row: StockRow; onClose: () => void; onDone: () => void }) {
-  const per = row.thing.kind === 'vinyl' ? MM2_PER_M2 : 1;
-  const form = useSmallForm({ amount: row.minimum === null ? '' : String(Number((row.minimum / per).toFixed(3))) });
+  const settings = useSettings();
+  const per = row.thing.unit === 'mm²' ? MM2_PER_M2 : 1;
+  const form = useSmallForm({ amount: row.wished?.amount == null ? '' : String(Number((row.wished.amount / per).toFixed(3))), weeks: row.wished?.coverWeeks == null ? '' : String(row.wished.coverWeeks) });
+  // What is no number goes as typed: the answer says what is wrong with it.
+  const read = (text: string, times: number) => (text.trim() === '' ? null : (parseNumber(text) ?? NaN) * times || text);
+  const none = form.values.amount.trim() === '' && form.values.weeks.trim() === '';
   const save = () => {
-    const typed = parseNumber(form.values.amount);
-    return form.send('PUT', '/api/minimums', { key: row.thing.key, amount: form.values.amount.trim() === '' ? null : typed === null ? form.values.amount : typed * per }, () => {
-      enqueueSnackbar(form.values.amount.trim() === '' ? 'No minimum any more.' : 'Kept. What falls short of it stands under what to buy.');
+    return form.send('PUT', '/api/minimums', { key: row.thing.key, amount: read(form.values.amount, per), coverWeeks: read(form.values.weeks, 1) }, () => {
+      enqueueSnackbar(none ? 'No minimum any more.' : 'Kept. What falls short of it stands under what to buy.');
       onDone();
     });
   };
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="xs" aria-labelledby="minimum-title">
       <DialogTitle id="minimum-title">{row.thing.name}: always have</DialogTitle>
-      <DialogContent><div style={{ paddingTop: 8 }}><NumberText label="At least" unit={row.thing.kind === 'vinyl' ? 'm²' : 'pieces'} value={form.values.amount} onChange={(amount) => form.set({ amount })} error={form.errorOf('amount')} help="Empty: buy only what orders need." autoFocus /></div></DialogContent>
+      <DialogContent><div className="cols" style={{ paddingTop: 8 }}><NumberText label="At least" unit={row.thing.unit === 'mm²' ? 'm²' : 'pieces'} value={form.values.amount} onChange={(amount) => form.set({ amount })} error={form.errorOf('amount')} help="Empty: buy only what orders need." autoFocus /><NumberText label="Or for as long as" unit="weeks" value={form.values.weeks} onChange={(weeks) => form.set({ weeks })} error={form.errorOf('coverWeeks')} help={row.weekly ? `You use ${formatAmount(row.weekly.value, row.thing.unit, settings)} a week, by what was booked. The larger of the two counts.` : 'Counts as soon as two weeks of use are booked.'} /></div></DialogContent>
       <DialogActions sx={{ px: 3, pb: 2 }}><div role="alert" className="short" style={{ flex: 1 }}>{form.failure}</div><Button onClick={onClose}>Cancel</Button><Button variant="contained" disabled={form.pending} onClick={() => void save()}>Save</Button></DialogActions>
     </Dialog>
   );

@@ -19,7 +19,7 @@ export default function ReceiveDialog({ things, onClose, onDone }: { things: rea
   const money = useMoneyText();
   const form = useSmallForm({ thing: null as ThingView | null, form: 'roll', width: '', length: '', quantity: '1', price: '', remark: '' });
   const { values, set } = form;
-  const vinyl = values.thing?.kind !== 'blank';
+  const vinyl = values.thing?.unit !== 'count';
   const kind = vinyl ? values.form : 'piece';
   const save = () => form.send('POST', '/api/stock', {
     key: values.thing?.key ?? '', form: kind, widthMm: kind === 'piece' ? null : toMm(values.width), lengthMm: kind === 'piece' ? null : toMm(values.length), quantity: kind === 'roll' ? toMm(values.length) : parseNumber(values.quantity), price: money.toMinor(values.price), remark: values.remark,

@@ -3,7 +3,7 @@
 import Button from '@mui/material/Button';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { enqueueSnackbar } from 'notistack';
-import { lazy, Suspense, useState } from 'react';
+import { lazy, Suspense, useEffect, useState } from 'react';
 import { FABRICS, getKindFacts, getPricePerMm2 } from '../../core/materials';
 import { figure, formatLength, formatMoney, formatTemperature, MM2_PER_M2 } from '../../core/units';
 import type { BlankView, FrameView, StockedShelfView, VinylView } from '../../views/views';
@@ -27,11 +27,14 @@ function Shelf({ initial, openVinyl, openBlank }: { initial: StockedShelfView; o
   const settings = useSettings();
   const client = useQueryClient();
   const { data: shelf } = useQuery({ queryKey: ['shelf'], queryFn: ({ signal }) => callApi<StockedShelfView>('GET', '/api/shelf', undefined, signal), initialData: initial });
-  const [editing, setEditing] = useState<Editing | null>(() => {
+  const [editing, setEditing] = useState<Editing | null>(null);
+  // Once the page runs: a dialog has no place in what the server draws.
+  useEffect(() => {
     const vinyl = initial.vinyls.find((candidate) => candidate.id === openVinyl);
     const blank = initial.blanks.find((candidate) => candidate.id === openBlank);
-    return vinyl ? { kind: 'vinyl', vinyl } : blank ? { kind: 'blank', blank } : null;
-  });
+    if (vinyl) setEditing({ kind: 'vinyl', vinyl });
+    else if (blank) setEditing({ kind: 'blank', blank });
+  }, [initial, openVinyl, openBlank]);
   useKeys('Shelf', [{ keys: 'n', shown: 'N', does: 'add a vinyl', run: () => setEditing({ kind: 'vinyl', vinyl: null }) }, { keys: 'b', shown: 'B', does: 'add a blank', run: () => setEditing({ kind: 'blank', blank: null }) }]);
   const refresh = () => client.invalidateQueries({ queryKey: ['shelf'] });
   const saved = () => {

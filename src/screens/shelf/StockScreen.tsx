@@ -48,12 +48,12 @@ function Stock({ initial }: { initial: StockView }) {
         <div className="actions"><Button href="/api/stock/labels" target="_blank">Print offcut labels</Button><Button href="/shelf/buy">What to buy</Button><Button variant="contained" onClick={() => setOpen({ kind: 'receive' })}>Take in a lot</Button></div>
       </div>
       <ShelfTabs current="/shelf/stock" />
-      <div className="cols" style={{ gridTemplateColumns: 'minmax(0, 1.7fr) minmax(0, 1fr)' }}>
+      <div className="cols" style={{ gridTemplateColumns: 'minmax(0, 2fr) minmax(0, 1fr)' }}>
         <section className="sheet flush" aria-label="Stock" tabIndex={0}>
           <table className="plain">
-            <thead><tr><th><TextField size="small" variant="standard" placeholder="Search" value={search} onChange={(event) => setSearch(event.target.value)} slotProps={{ htmlInput: { 'aria-label': 'Search the stock' } }} /></th><th className="right">on the shelf</th><th className="right">for orders</th><th className="right">free</th></tr></thead>
+            <thead><tr><th><TextField size="small" variant="standard" placeholder="Search" value={search} onChange={(event) => setSearch(event.target.value)} slotProps={{ htmlInput: { 'aria-label': 'Search the stock' } }} /></th><th className="right">on the shelf</th><th className="right">for orders</th><th className="right">free</th><th className="right">lasts</th></tr></thead>
             <tbody>{shown.map((row) => <StockRows key={row.thing.key} row={row} onLot={(lot) => setOpen({ kind: 'lot', lot, thing: row.thing })} onMinimum={() => setOpen({ kind: 'minimum', row })} />)}
-              {shown.length === 0 && <tr><td colSpan={4} className="soft">{stock.rows.length === 0 ? 'Take in the rolls and blanks that lie there: what is left, and what it cost.' : 'Nothing is called that.'}</td></tr>}</tbody>
+              {shown.length === 0 && <tr><td colSpan={5} className="soft">{stock.rows.length === 0 ? 'Take in the rolls and blanks that lie there: what is left, and what it cost.' : 'Nothing is called that.'}</td></tr>}</tbody>
           </table>
         </section>
         <div className="cols">
@@ -74,16 +74,26 @@ function Stock({ initial }: { initial: StockView }) {
   );
 }
 
+/** In weeks of use; beyond a year nobody plans. */
+const formatWeeks = (weeks: number): string => (weeks > 52 ? '> 1 yr' : weeks < 1 ? '< 1 wk' : `${Math.floor(weeks)} wk`);
+
+/** What is short, and until when it can still be bought in time. */
+function describeShort(within: StockRow['orderWithin']): string {
+  if (!within) return 'short';
+  if (within.days < 0) return `short, ${-within.days} ${within.days === -1 ? 'day' : 'days'} too late to buy`;
+  return within.days === 0 ? 'short, buy today' : `short, buy within ${within.days} ${within.days === 1 ? 'day' : 'days'}`;
+}
+
 function StockRows({ row, onLot, onMinimum }: { row: StockRow; onLot: (lot: LotView) => void; onMinimum: () => void }) {
   const settings = useSettings();
-  const unit = row.thing.kind === 'vinyl' ? 'mm²' : 'count';
+  const { unit } = row.thing;
   const shown = (figure: Figure) => <Why figure={figure}>{formatAmount(figure.value, unit, settings)}</Why>;
-  const below = row.minimum !== null && row.free.value < row.minimum;
+  const below = row.minimum !== null && row.free.value < row.minimum.value;
   return (
     <>
-      <tr className="row-head"><td><i className="swatch" style={{ background: row.thing.colourHex }} /><button type="button" className="quiet thing" aria-label={`Minimum of ${row.thing.name}`} title="Set how much to have always" onClick={onMinimum}>{row.thing.name}</button>{row.free.value < 0 ? <span className="tag bad">short</span> : below ? <span className="tag">under {formatAmount(row.minimum!, unit, settings)}</span> : null}</td><td className="num">{shown(row.onShelf)}</td><td className="num">{row.reserved.value > 0 ? shown(row.reserved) : '–'}</td><td className="num">{shown(row.free)}</td></tr>
+      <tr className="row-head"><td><i className="swatch" style={{ background: row.thing.colourHex }} /><button type="button" className="quiet thing" aria-label={`Minimum of ${row.thing.name}`} title="Set how much to have always" onClick={onMinimum}>{row.thing.name}</button>{row.free.value < 0 ? <span className="tag bad">{describeShort(row.orderWithin)}</span> : below && row.minimum ? <span className="tag">under <Why figure={row.minimum}>{formatAmount(row.minimum.value, unit, settings)}</Why></span> : null}</td><td className="num">{shown(row.onShelf)}</td><td className="num">{row.reserved.value > 0 ? shown(row.reserved) : '–'}</td><td className="num">{shown(row.free)}</td><td className="num">{row.cover ? <Why figure={row.cover}>{formatWeeks(row.cover.value)}</Why> : '–'}</td></tr>
       {row.lots.map((lot) => (
-        <tr key={lot.id} className="lot"><td colSpan={3}><button type="button" className="quiet" onClick={() => onLot(lot)}>{describeLot(lot, settings)}</button>{lot.remark && <span className="soft">, “{lot.remark}”</span>}</td><td className="num soft">{formatMoney(Math.round(lot.left * lot.unitCost), settings)}</td></tr>
+        <tr key={lot.id} className="lot"><td colSpan={4}><button type="button" className="quiet" onClick={() => onLot(lot)}>{describeLot(lot, settings)}</button>{lot.remark && <span className="soft">, “{lot.remark}”</span>}</td><td className="num soft">{formatMoney(Math.round(lot.left * lot.unitCost), settings)}</td></tr>
       ))}
     </>
   );

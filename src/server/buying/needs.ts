@@ -2,19 +2,20 @@
 
 import type { Need } from '../../core/buying';
 import { countDays, getDay } from '../../core/scheduling';
+import { computeMinimum } from '../../core/stock';
 import { formatDay, groupBy } from '../../core/units';
 import { findOffers, loadMinimums, loadPurchases } from '../../data/offer-store';
 import { loadLotsOnShelf } from '../../data/stock-store';
 import { getShop, type ShopContext } from '../context';
-import { computeOrderNeeds, measureLot } from '../stock/view-stock';
+import { DAYS_TO_MAKE } from '../stock/make-days';
+import { measureLot } from '../stock/measure-lot';
+import { computeWeeklyUses } from '../stock/weekly-use';
+import { computeOrderNeeds } from '../stock/view-stock';
 import { nameThings } from '../stock/things';
 
 export type OpenNeed = Need & { readonly because: string; readonly unit: 'mm²' | 'count' };
 type Extra = { readonly key: string; readonly amount: number };
 export type NeedWish = { readonly extra: readonly Extra[]; readonly withOrders: boolean; readonly withMinimums: boolean };
-
-/** Days before the due day by which it has to be here: making it takes one. */
-const DAYS_TO_MAKE = 1;
 
 /** Stock goes to the orders due first; what is under way from suppliers counts as there. */
 export function loadOpenNeeds(shop: ShopContext, wish: NeedWish = { extra: [], withOrders: true, withMinimums: true }): readonly OpenNeed[] {
@@ -33,16 +34,18 @@ export function loadOpenNeeds(shop: ShopContext, wish: NeedWish = { extra: [], w
       left.set(key, Math.max(0, has - need.amount));
       const short = need.amount - has;
       if (short <= 1e-6) return;
-      needs.push({ id: `order ${key} ${index}`, label: nameOf(key).name, accepts: [key], amount: short, leastWidthMm: need.leastWidthMm, withinDays: Math.max(0, countDays(today, need.dueDay) - DAYS_TO_MAKE), because: `for ${need.orderTitle}, due ${formatDay(need.dueDay, { locale })}`, unit: nameOf(key).kind === 'vinyl' ? 'mm²' : 'count' });
+      needs.push({ id: `order ${key} ${index}`, label: nameOf(key).name, accepts: [key], amount: short, leastWidthMm: need.leastWidthMm, withinDays: Math.max(0, countDays(today, need.dueDay) - DAYS_TO_MAKE), because: `for ${need.orderTitle}, due ${formatDay(need.dueDay, { locale })}`, unit: nameOf(key).unit });
     });
   }
   if (wish.withMinimums) {
-    for (const [key, minimum] of loadMinimums(shop.db)) {
-      const short = minimum - (left.get(key) ?? 0);
-      if (short > 1e-6) needs.push({ id: `minimum ${key}`, label: nameOf(key).name, accepts: [key], amount: short, leastWidthMm: 0, withinDays: null, because: 'below its minimum', unit: nameOf(key).kind === 'vinyl' ? 'mm²' : 'count' });
+    const weeklyOf = computeWeeklyUses(shop, nameOf);
+    for (const [key, wished] of loadMinimums(shop.db)) {
+      const minimum = computeMinimum(wished, weeklyOf(key), nameOf(key).unit);
+      const short = (minimum?.value ?? 0) - (left.get(key) ?? 0);
+      if (short > 1e-6) needs.push({ id: `minimum ${key}`, label: nameOf(key).name, accepts: [key], amount: short, leastWidthMm: 0, withinDays: null, because: 'below what should always be there', unit: nameOf(key).unit });
     }
   }
-  for (const { key, amount } of wish.extra) needs.push({ id: `hand ${key}`, label: nameOf(key).name, accepts: [key], amount, leastWidthMm: 0, withinDays: null, because: 'added by hand', unit: nameOf(key).kind === 'vinyl' ? 'mm²' : 'count' });
+  for (const { key, amount } of wish.extra) needs.push({ id: `hand ${key}`, label: nameOf(key).name, accepts: [key], amount, leastWidthMm: 0, withinDays: null, because: 'added by hand', unit: nameOf(key).unit });
   return needs;
 }
 

@@ -41,7 +41,7 @@ export function writeLine(shop: ShopContext, lot: StoredLot, cause: StockCause, 
 
 export function receiveLot(shop: ShopContext, input: InferType<typeof lotInput>, from: { readonly supplierId?: number; readonly note?: string; readonly unitCost?: number } = {}): { id: number } {
   const thing = requireThing(shop, input.key);
-  if ((thing.kind === 'vinyl') !== (input.form !== 'piece')) throw new ShopError('invalid', thing.kind === 'vinyl' ? 'Form: vinyl comes as a roll or as sheets.' : 'Form: blanks are counted as pieces.', 'form');
+  if ((thing.kind === 'vinyl') !== (input.form !== 'piece')) throw new ShopError('invalid', thing.kind === 'vinyl' ? 'Form: vinyl comes as a roll or as sheets.' : 'Form: blanks and supplies are counted as pieces.', 'form');
   if (input.form !== 'piece' && (input.widthMm === null || (input.form !== 'roll' && input.lengthMm === null))) throw new ShopError('invalid', 'Width: write how wide it is, and of sheets how long.', 'widthMm');
   return shop.db.transaction(() => {
     const id = insertLot(shop.db, { key: input.key, form: input.form, widthMm: input.form === 'piece' ? null : input.widthMm, lengthMm: input.form === 'piece' ? null : input.lengthMm, receivedAtMs: shop.now(), unitCost: from.unitCost ?? input.price / input.quantity, supplierId: from.supplierId ?? null, remark: input.remark });

@@ -1,7 +1,8 @@
 // What the keys of stock, offers and needs stand for.
 
-import { keyOf } from '../../core/stock';
+import { keyOf, parseKey, type Supply } from '../../core/stock';
 import { loadBlanks, loadVinyls } from '../../data/shelf-store';
+import { loadSupplies } from '../../data/supply-store';
 import type { ThingView } from '../../views/views';
 import type { ShopContext } from '../context';
 import { ShopError } from '../errors';
@@ -9,17 +10,21 @@ import { ShopError } from '../errors';
 /** Everything that can lie on the shelf now, vinyls first. */
 export function listThings(shop: ShopContext, archived = false): readonly ThingView[] {
   return [
-    ...loadVinyls(shop.db, { archived }).map((vinyl): ThingView => ({ key: keyOf({ kind: 'vinyl', vinylId: vinyl.id }), name: vinyl.name, colourHex: vinyl.colourHex, kind: 'vinyl', rollWidthMm: vinyl.rollWidthMm })),
+    ...loadVinyls(shop.db, { archived }).map((vinyl): ThingView => ({ key: keyOf({ kind: 'vinyl', vinylId: vinyl.id }), name: vinyl.name, colourHex: vinyl.colourHex, kind: 'vinyl', unit: 'mm²', rollWidthMm: vinyl.rollWidthMm })),
     ...loadBlanks(shop.db, { archived }).flatMap((blank) => blank.sizes.flatMap((size) => blank.colours.map((colour): ThingView => ({
-      key: keyOf({ kind: 'blank', blankId: blank.id, sizeName: size.name, colourName: colour.name }), name: `${blank.name}, ${size.name}, ${colour.name}`, colourHex: colour.hex, kind: 'blank', rollWidthMm: null,
+      key: keyOf({ kind: 'blank', blankId: blank.id, sizeName: size.name, colourName: colour.name }), name: `${blank.name}, ${size.name}, ${colour.name}`, colourHex: colour.hex, kind: 'blank', unit: 'count', rollWidthMm: null,
     })))),
+    ...loadSupplies(shop.db, { archived }).map(toSupplyThing),
   ];
 }
+
+export const toSupplyThing = (supply: Pick<Supply, 'id' | 'name'>): ThingView => ({ key: keyOf({ kind: 'supply', supplyId: supply.id }), name: supply.name, colourHex: SUPPLY_TINT, kind: 'supply', unit: 'count', rollWidthMm: null });
+const SUPPLY_TINT = '#9a917f';
 
 /** By key, things taken off the shelf too; what is gone altogether is called so. */
 export function nameThings(shop: ShopContext): (key: string) => ThingView {
   const known = new Map(listThings(shop, true).map((thing) => [thing.key, thing]));
-  return (key) => known.get(key) ?? { key, name: 'something no longer kept', colourHex: '#888888', kind: key.startsWith('vinyl:') ? 'vinyl' : 'blank', rollWidthMm: null };
+  return (key) => known.get(key) ?? { key, name: 'something no longer kept', colourHex: '#888888', kind: parseKey(key)?.kind ?? 'blank', unit: key.startsWith('vinyl:') ? 'mm²' : 'count', rollWidthMm: null };
 }
 
 /** @throws ShopError where no such thing is on the shelf. */

@@ -1,17 +1,20 @@
 // The stock as screens see it: what is there, what open orders need of it, and what stays free.
 
 import { computeLayerAreas } from '../../core/costing';
-import type { ShopFigures } from '../../core/materials';
-import { computeOffcutArea, findFittingOffcuts, keyOf, valueStock } from '../../core/stock';
-import { figure, groupBy, type Figure } from '../../core/units';
-import { loadMinimums, loadSuppliers } from '../../data/offer-store';
+import { countDays, getDay } from '../../core/scheduling';
+import { computeCover, computeMinimum, computeOrderWithin, findFittingOffcuts, keyOf, valueStock } from '../../core/stock';
+import { figure, groupBy } from '../../core/units';
+import { loadMinimums, loadShortestLeads, loadSuppliers } from '../../data/offer-store';
 import { findItems } from '../../data/item-store';
 import { loadLots, loadLotsOnShelf, loadNewestLines, type StoredLot } from '../../data/stock-store';
 import type { FittingOffcut, LotView, StockRow, StockView } from '../../views/views';
 import { getShop, type ShopContext } from '../context';
 import { getItemLayers, loadMaterials } from '../price-item';
 import { readOpenOrders } from '../read-orders';
+import { DAYS_TO_MAKE } from './make-days';
+import { measureLot } from './measure-lot';
 import { listThings, nameThings } from './things';
+import { computeWeeklyUses } from './weekly-use';
 
 /** What one order still needs of a thing. */
 export type OrderNeed = { readonly key: string; readonly amount: number; readonly leastWidthMm: number; readonly dueDay: string; readonly orderTitle: string };
@@ -41,46 +44,40 @@ export function computeOrderNeeds(shop: ShopContext): readonly OrderNeed[] {
   }));
 }
 
-/** What of a lot can be used: mm² that a cutter reaches, or pieces. */
-export function measureLot(lot: Pick<StoredLot, 'form' | 'left' | 'widthMm' | 'lengthMm' | 'shape'>, figures: ShopFigures): number {
-  const reach = Math.max(0, (lot.widthMm ?? 0) - 2 * figures.cutterEdgeMm);
-  switch (lot.form) {
-    case 'roll':
-      return lot.left * reach;
-    case 'sheet':
-      return lot.left * reach * (lot.lengthMm ?? 0);
-    case 'offcut':
-      return lot.left * (lot.shape ? computeOffcutArea(lot.shape) : 0);
-    case 'piece':
-      return lot.left;
-    default:
-      return lot.form satisfies never;
-  }
-}
-
 const toLotView = (lot: StoredLot, suppliers: ReadonlyMap<number, string>): LotView => ({
   id: lot.id, key: lot.key, form: lot.form, widthMm: lot.widthMm, lengthMm: lot.lengthMm, receivedAtMs: lot.receivedAtMs, unitCost: lot.unitCost, left: lot.left, shape: lot.shape, code: lot.code, remark: lot.remark, supplier: suppliers.get(lot.supplierId ?? 0) ?? '',
 });
 
 export function loadStock(shop: ShopContext): StockView {
-  const { figures } = getShop(shop);
+  const { figures, timeZone } = getShop(shop);
   const lots = loadLotsOnShelf(shop.db);
   const needs = groupBy(computeOrderNeeds(shop), (need) => need.key);
   const minimums = loadMinimums(shop.db);
   const byKey = groupBy(lots, (lot) => lot.key);
   const nameOf = nameThings(shop);
+  const weeklyOf = computeWeeklyUses(shop, nameOf);
+  const leads = loadShortestLeads(shop.db);
+  const today = getDay(shop.now(), timeZone);
+  // The first order, by due day, that what is there does not reach.
+  const orderWithin = (key: string, own: readonly StoredLot[], wanted: readonly OrderNeed[]): StockRow['orderWithin'] => {
+    let left = own.reduce((sum, lot) => sum + measureLot(lot, figures), 0);
+    const first = [...wanted].sort((a, b) => a.dueDay.localeCompare(b.dueDay)).find((need) => (left -= need.amount) < -1e-6);
+    const leadDays = leads.get(key);
+    return first && leadDays !== undefined ? { days: computeOrderWithin(countDays(today, first.dueDay), leadDays, DAYS_TO_MAKE), leadDays } : null;
+  };
   const suppliers = new Map(loadSuppliers(shop.db).map((supplier) => [supplier.id, supplier.name]));
   const rows = [...new Set([...byKey.keys(), ...needs.keys(), ...minimums.keys()])].map((key): StockRow => {
     const own = byKey.get(key) ?? [];
     const thing = nameOf(key);
-    const unit: Figure['unit'] = thing.kind === 'vinyl' ? 'mm²' : 'count';
+    const { unit } = thing;
     const there = own.map((lot) => figure(`Lot ${lot.code ?? lot.id}`, measureLot(lot, figures), unit, 'measured'));
     const reservedParts = (needs.get(key) ?? []).map((need) => figure(need.orderTitle, need.amount, unit, 'computed'));
-    const onShelf = figure('On the shelf', there.reduce((sum, part) => sum + part.value, 0), unit, 'computed', { how: thing.kind === 'vinyl' ? 'what a cutter reaches of each lot' : 'pieces of each lot', parts: there });
+    const onShelf = figure('On the shelf', there.reduce((sum, part) => sum + part.value, 0), unit, 'computed', { how: unit === 'mm²' ? 'what a cutter reaches of each lot' : 'pieces of each lot', parts: there });
     const reserved = figure('For open orders', reservedParts.reduce((sum, part) => sum + part.value, 0), unit, 'computed', { how: 'what is not cut or pressed yet', parts: reservedParts });
+    const free = figure('Free', onShelf.value - reserved.value, unit, 'computed', { how: 'on the shelf − for open orders', parts: [onShelf, reserved] });
+    const weekly = weeklyOf(key), wished = minimums.get(key) ?? null;
     return {
-      thing, onShelf, reserved, minimum: minimums.get(key) ?? null, lots: own.map((lot) => toLotView(lot, suppliers)), value: valueStock(own.map((lot) => ({ lot, left: lot.left }))),
-      free: figure('Free', onShelf.value - reserved.value, unit, 'computed', { how: 'on the shelf − for open orders', parts: [onShelf, reserved] }),
+      thing, onShelf, reserved, free, wished, weekly, minimum: computeMinimum(wished ?? undefined, weekly, unit), cover: computeCover(free, weekly), orderWithin: free.value < 0 ? orderWithin(key, own, needs.get(key) ?? []) : null, lots: own.map((lot) => toLotView(lot, suppliers)), value: valueStock(own.map((lot) => ({ lot, left: lot.left }))),
     };
   }).sort((a, b) => a.thing.kind.localeCompare(b.thing.kind) * -1 || a.thing.name.localeCompare(b.thing.name));
   const newest = loadNewestLines(shop.db, 40);

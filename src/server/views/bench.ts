@@ -44,7 +44,7 @@ export function loadBench(shop: ShopContext, orders: readonly ReadOrder[] = read
       itemId: item.id, picture: materials.artworks.get(item.artworkId)!.picture, blankName: blank.name, placement: item.placement, widthMm: item.widthMm,
       plan: plan.ok ? plan.value : null, planProblem: plan.ok ? null : describeCostProblem(plan.problem, settings),
       layers: layers.map(({ measurement, vinyl, name }) => {
-        const handedness = decideHandedness(vinyl.kind, { seenThrough: item.seenThrough });
+        const handedness = decideHandedness(vinyl, { seenThrough: item.seenThrough });
         return { name, vinylId: vinyl.id, mirrored: handedness.mirrored, handedness: describeHandedness(handedness), boxWidthMm: measurement.box.width, boxHeightMm: measurement.box.height, cavities: measurement.cavities, pieces: measurement.pieces };
       }),
     };

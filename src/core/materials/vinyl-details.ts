@@ -1,0 +1,52 @@
+// What the maker's sheet and the shop's own trials say of a vinyl, beyond its kind.
+
+import type { Fabric } from './blank';
+import { getKindFacts, type PressSetting, type VinylKind } from './vinyl-kinds';
+
+export const FINISHES = ['matt', 'satin', 'gloss', 'metallic', 'glittering', 'velvety', 'raised', 'glowing', 'clear'] as const;
+export type Finish = (typeof FINISHES)[number];
+/** Which way pattern, pile or brushing runs on the roll. */
+export const DIRECTIONS = ['none', 'along', 'across'] as const;
+export type Direction = (typeof DIRECTIONS)[number];
+/** Which side the carrier or liner lies on: on the face it is cut from the back, mirrored. */
+export const CARRIERS = ['face', 'back'] as const;
+export type Carrier = (typeof CARRIERS)[number];
+/** Under a cover sheet while it is pressed: once pressed vinyl lies bare, always, or never. */
+export const COVERS = ['when bare', 'always', 'never'] as const;
+export type Cover = (typeof COVERS)[number];
+/** What it is good for, best first. */
+export const GRADES = ['sell', 'own use', 'stencil', 'no'] as const;
+export type Grade = (typeof GRADES)[number];
+
+export type VinylDetails = {
+  /** In micrometres; null where nobody said. */
+  readonly thicknessUm: number | null;
+  readonly finish: Finish;
+  readonly direction: Direction;
+  readonly carrier: Carrier;
+  /** Another vinyl may lie on top of it. */
+  readonly takesLayers: boolean;
+  /** It may lie on top of another. */
+  readonly liesOnVinyl: boolean;
+  /** Thinnest stroke and narrowest gap that it holds, mm; null: as its kind ordinarily does. */
+  readonly strokeMm: number | null;
+  readonly gapMm: number | null;
+  readonly cover: Cover;
+  /** Where a fabric asks for other heat than `press`. */
+  readonly pressOn: Partial<Readonly<Record<Fabric, PressSetting>>>;
+  readonly washNote: string;
+  readonly grade: Grade;
+  readonly sheetText: string;
+  readonly sheetLink: string;
+};
+
+const FINISH_OF: Partial<Readonly<Record<VinylKind, Finish>>> = { glitter: 'glittering', holographic: 'metallic', flock: 'velvety', puff: 'raised', reflective: 'glowing', permanent: 'gloss' };
+
+/** What is taken of a kind until somebody says otherwise. */
+export function getOrdinaryDetails(kind: VinylKind): VinylDetails {
+  const { cutFromBack, takesLayers, hasDirection, family } = getKindFacts(kind);
+  return {
+    thicknessUm: null, finish: FINISH_OF[kind] ?? 'matt', direction: hasDirection ? 'along' : 'none', carrier: cutFromBack ? 'face' : 'back', takesLayers, liesOnVinyl: kind !== 'stencil',
+    strokeMm: null, gapMm: null, cover: 'when bare', pressOn: {}, washNote: family === 'heat' ? 'Rest it a day, then wash it inside out, cool.' : '', grade: kind === 'stencil' ? 'stencil' : 'sell', sheetText: '', sheetLink: '',
+  };
+}

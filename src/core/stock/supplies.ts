@@ -1,0 +1,61 @@
+// What is used up besides vinyl and blanks: mats, blades, sheets and tape, and how worn the one in use is.
+
+import { figure, type Figure } from '../units';
+
+type SupplyFacts = { readonly label: string; /** What its life is counted in; null for what is simply used up. */ readonly wears: 'uses' | 'presses' | 'loads' | 'metres' | null; /** Ordinary life. */ readonly life: number | null; /** Its life can be brought back a little by cleaning it. */ readonly cleanable: boolean };
+
+/** Lives are ordinary trade figures, as defaults for a new supply. */
+export const SUPPLY_KINDS = {
+  'transfer tape': { label: 'transfer tape', wears: 'uses', life: 3, cleanable: false },
+  'heat tape': { label: 'heat-resistant tape', wears: null, life: null, cleanable: false },
+  'cover sheet': { label: 'cover sheet', wears: 'presses', life: 300, cleanable: false },
+  pillow: { label: 'pressing pillow', wears: 'presses', life: 1500, cleanable: false },
+  mat: { label: 'cutting mat', wears: 'loads', life: 50, cleanable: true },
+  blade: { label: 'blade', wears: 'metres', life: 600, cleanable: false },
+  packaging: { label: 'packaging', wears: null, life: null, cleanable: false },
+} as const satisfies Record<string, SupplyFacts>;
+export type SupplyKind = keyof typeof SUPPLY_KINDS;
+export const SUPPLY_KIND_NAMES = Object.keys(SUPPLY_KINDS) as readonly SupplyKind[];
+export const getSupplyFacts = (kind: SupplyKind): SupplyFacts => SUPPLY_KINDS[kind];
+
+export const TACKS = ['low', 'medium', 'high'] as const;
+export type Tack = (typeof TACKS)[number];
+export type Supply = {
+  readonly id: number;
+  readonly name: string;
+  readonly kind: SupplyKind;
+  readonly supplier: string;
+  /** Of tapes and sheets, mm. */
+  readonly widthMm: number | null;
+  readonly tack: Tack | null;
+  /** Of a blade, degrees. */
+  readonly angleDegrees: number | null;
+  /** In what its kind wears by; null where it is simply used up. */
+  readonly life: number | null;
+  readonly note: string;
+};
+
+/** A new one is taken into use, wears, or is cleaned: cleaning gives `amount` of its life back. */
+export const WEAR_KINDS = ['fitted', 'worn', 'cleaned'] as const;
+export type WearKind = (typeof WEAR_KINDS)[number];
+export type WearLine = { readonly atMs: number; readonly kind: WearKind; readonly amount: number };
+export type Wear = { readonly fittedAtMs: number; readonly worn: Figure; readonly left: Figure; /** Of its life that is spent, 0 and up. */ readonly share: number; readonly due: boolean };
+
+/** From this share of its life on the next one should be at hand. */
+const DUE_SHARE = 0.9;
+
+/** How worn the one in use is: lines since the last one was fitted. Null while none is, or where nothing wears. Lines by time. */
+export function computeWear(supply: Pick<Supply, 'kind' | 'life'>, lines: readonly WearLine[]): Wear | null {
+  const { wears } = getSupplyFacts(supply.kind);
+  const start = lines.map((line) => line.kind).lastIndexOf('fitted');
+  const fitted = lines[start];
+  if (!fitted || wears === null || supply.life === null) return null;
+  const since = lines.slice(start + 1);
+  const total = (kind: WearKind) => since.reduce((sum, line) => sum + (line.kind === kind ? line.amount : 0), 0);
+  // It never gets newer than new.
+  const spent = since.reduce((sum, line) => Math.max(0, sum + (line.kind === 'worn' ? line.amount : -line.amount)), 0);
+  const cleaned = total('cleaned');
+  const worn = figure(`Worn, in ${wears}`, spent, 'count', 'measured', { how: 'what was booked since it was taken into use', parts: [figure('Booked', total('worn'), 'count', 'measured'), ...(cleaned > 0 ? [figure('Brought back by cleaning', cleaned, 'count', 'typed')] : [])] });
+  const share = spent / supply.life;
+  return { fittedAtMs: fitted.atMs, worn, share, due: share >= DUE_SHARE, left: figure(`Left, in ${wears}`, Math.max(0, supply.life - spent), 'count', 'computed', { how: 'life − worn', parts: [figure('Life', supply.life, 'count', 'shop'), worn] }) };
+}

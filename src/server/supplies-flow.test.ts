@@ -1,0 +1,104 @@
+import { beforeAll, beforeEach, describe, expect, it } from 'vitest';
+import { copyDemoShop, refusalOf, seedDemoShop, type TestShop } from '../../test/demo-shop';
+import { scaleMeasurement } from '../core/artwork';
+import { setMinimum } from '../data/offer-store';
+import { loadLotsOnShelf } from '../data/stock-store';
+import { loadOpenNeeds } from './buying/needs';
+import { countStock, setAsideOffcut } from './stock/keep-stock';
+import { bookWear, changeSupply, loadSuppliesView } from './stock/keep-supplies';
+import { loadStock } from './stock/view-stock';
+import { listThings } from './stock/things';
+import { loadBench } from './views/bench';
+import { loadItemEditor } from './views/items';
+import { finishWork, startWork } from './work-at-bench';
+
+let seeded: Buffer;
+let shop: TestShop;
+beforeAll(async () => {
+  seeded = await seedDemoShop();
+}, 60_000);
+beforeEach(() => {
+  shop = copyDemoShop(seeded);
+});
+const SLATE = 'Tarn Smooth, slate';
+const keyNamed = (name: string) => listThings(shop).find((thing) => thing.name === name)!.key;
+
+describe('supplies', () => {
+  it('blade and mat wear with what is cut, the cover sheet with what is pressed', () => {
+    const wornOf = (kind: string) => loadSuppliesView(shop).supplies.find((supply) => supply.kind === kind && supply.wear)!.wear!.worn.value;
+    const before = { blade: wornOf('blade'), mat: wornOf('mat'), sheet: wornOf('cover sheet') };
+    const toCut = loadBench(shop).parts.filter((part) => part.state === 'to-cut' && part.itemName === 'Seed tin, labelled');
+    const { id } = startWork(shop, { station: 'cut', partIds: toCut.map((part) => part.partId) });
+    finishWork(shop, id, 'done');
+    const label = loadItemEditor(shop, toCut[0]!.itemId, null);
+    const path = scaleMeasurement(label.artworks.find((artwork) => artwork.id === label.item!.artworkId)!.measurement, label.item!.widthMm).layers[0]!.cutLengthMm;
+    expect(wornOf('blade') - before.blade).toBeCloseTo((path * toCut.length) / 1000, 6);
+    expect(wornOf('mat') - before.mat).toBe(1);
+    expect(wornOf('cover sheet')).toBe(before.sheet);
+    const ready = loadBench(shop).parts.filter((part) => part.itemName === 'Bakery apron' && part.state === 'weeded').slice(0, 2);
+    const pressing = startWork(shop, { station: 'press', partIds: ready.map((part) => part.partId) });
+    finishWork(shop, pressing.id, 'done');
+    // One apron of two layers: a tack, a press, and a press once more.
+    expect(wornOf('cover sheet') - before.sheet).toBe(3);
+  });
+
+  it('work that is stopped without being done wears nothing', () => {
+    const blade = () => loadSuppliesView(shop).supplies.map((supply) => supply.wear?.worn.value ?? 0);
+    const before = blade();
+    const [part] = loadBench(shop).parts.filter((candidate) => candidate.state === 'to-cut');
+    const { id } = startWork(shop, { station: 'cut', partIds: [part!.partId] });
+    finishWork(shop, id, 'discarded');
+    expect(blade()).toEqual(before);
+  });
+
+  it('a new one comes off the shelf, and its life begins anew', async () => {
+    const find = () => loadSuppliesView(shop).supplies.find((supply) => supply.name === 'Grip mat, 305')!;
+    expect(find().wear).toMatchObject({ due: true });
+    const there = find().onShelf;
+    expect(bookWear(shop, find().id, { kind: 'fitted', amount: 0, fromStock: true })).toEqual({ tookFromStock: true });
+    expect(find()).toMatchObject({ onShelf: there - 1, wear: { share: 0, due: false } });
+    expect((await refusalOf(() => bookWear(shop, find().id, { kind: 'worn', amount: 0, fromStock: false }))).field).toBe('amount');
+    const bags = loadSuppliesView(shop).supplies.find((supply) => supply.kind === 'packaging')!;
+    expect((await refusalOf(() => bookWear(shop, bags.id, { kind: 'fitted', amount: 0, fromStock: true }))).message).toMatch(/simply used up/);
+  });
+
+  it('is offered, taken in and short like anything else of the shelf', () => {
+    const { thing } = loadSuppliesView(shop).supplies.find((supply) => supply.kind === 'packaging')!;
+    setMinimum(shop.db, thing.key, { amount: 200, coverWeeks: null });
+    expect(loadOpenNeeds(shop).find((need) => need.accepts.includes(thing.key))).toMatchObject({ amount: 60, unit: 'count', because: 'below what should always be there' });
+  });
+
+  it('two windows: the second is told', async () => {
+    const { version, thing: _, wear: __, onShelf: ___, id, ...fields } = loadSuppliesView(shop).supplies[0]!;
+    changeSupply(shop, id, { ...fields, name: 'Mat, renamed' }, version);
+    expect((await refusalOf(() => changeSupply(shop, id, { ...fields, name: 'Mat, mine' }, version))).code).toBe('stale');
+    expect(loadSuppliesView(shop).supplies.map((supply) => supply.name)).toContain('Mat, renamed');
+  });
+});
+
+describe('use and cover', () => {
+  it('lasts by what was really booked, and a minimum in weeks follows it', () => {
+    const row = () => loadStock(shop).rows.find(({ thing }) => thing.name === 'Quay Hold, black')!;
+    const { weekly, free, cover, minimum } = row();
+    // 3.9 m of a roll 610 wide, 10 mm out of reach each side, over 55 days.
+    expect(weekly!.value).toBeCloseTo((3900 * 590) / (55 / 7), -2);
+    expect(cover!.value).toBeCloseTo(free.value / weekly!.value, 9);
+    expect(minimum!.value).toBeCloseTo(3 * weekly!.value, 6);
+  });
+
+  it('counting a lot or setting an offcut aside is no use', () => {
+    const weekly = () => loadStock(shop).rows.find(({ thing }) => thing.name === SLATE)!.weekly!.value;
+    const before = weekly();
+    const [lot] = loadLotsOnShelf(shop.db, keyNamed(SLATE));
+    countStock(shop, lot!.id, lot!.left - 300, 'by ruler');
+    setAsideOffcut(shop, lot!.id, { widthMm: 200, lengthMm: 200, takesMm: 200, cornerWidthMm: 0, cornerLengthMm: 0, remark: '' });
+    expect(weekly()).toBeCloseTo(before, 6);
+  });
+
+  it('what is short says until when it can be bought in time', () => {
+    const row = loadStock(shop).rows.find(({ thing }) => thing.name === 'Tarn Cool, marigold')!;
+    expect(row.free.value).toBeLessThan(0);
+    // Crew jackets are due in three days; the trade house takes two, and making them one.
+    expect(row.orderWithin).toEqual({ days: 0, leadDays: 2 });
+  });
+});
