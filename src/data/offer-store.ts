@@ -1,6 +1,6 @@
 // Suppliers, their offers with the history of prices, and purchases.
 
-import { and, asc, desc, eq, inArray, isNotNull, isNull, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, inArray, isNull, sql } from 'drizzle-orm';
 import type { Offer, PriceBreak, Supplier } from '../core/buying';
 import type { Minimum } from '../core/stock';
 import { groupBy, type Minor } from '../core/units';
@@ -64,15 +64,22 @@ export function putOffer(db: Database, fields: OfferFields, nowMs: number): numb
   return id;
 }
 
-/** The fewest days in which anybody delivers a thing, by key. */
-export function loadShortestLeads(db: Database): ReadonlyMap<string, number> {
+/** The fewest days in which anybody delivers each of these things, by key. */
+export function loadShortestLeads(db: Database, keys: readonly string[]): ReadonlyMap<string, number> {
   const rows = db.select({ key: offerParts.key, days: sql<number>`min(${suppliers.leadDays})` }).from(offerParts).innerJoin(offers, eq(offers.id, offerParts.offerId)).innerJoin(suppliers, eq(suppliers.id, offers.supplierId))
-    .where(and(isNull(offers.archivedAtMs), isNull(suppliers.archivedAtMs), isNotNull(offerParts.key))).groupBy(offerParts.key).all();
+    .where(and(isNull(offers.archivedAtMs), isNull(suppliers.archivedAtMs), inArray(offerParts.key, [...keys]))).groupBy(offerParts.key).all();
   return new Map(rows.flatMap(({ key, days }) => (key === null ? [] : [[key, days] as const])));
 }
 
+/** Changes whenever an offer does. */
+export const readOfferStamp = (db: Database): readonly unknown[] => Object.values(db.select({ count: sql`count(*)`, changes: sql`sum(${offers.version})`, kept: sql`sum(${offers.archivedAtMs} is null)`, newest: sql`max(${offers.pricedAtMs})` }).from(offers).get() ?? {});
+
 export const setOfferArchived = (db: Database, id: number, atMs: number | null): boolean => db.update(offers).set({ archivedAtMs: atMs }).where(eq(offers.id, id)).run().changes === 1;
-export const setPartKey = (db: Database, offerId: number, position: number, key: string | null): boolean => db.update(offerParts).set({ key }).where(and(eq(offerParts.offerId, offerId), eq(offerParts.position, position))).run().changes === 1;
+/** Several statements: call it inside a transaction. */
+export function setPartKey(db: Database, offerId: number, position: number, key: string | null): boolean {
+  db.update(offers).set({ version: sql`${offers.version} + 1` }).where(eq(offers.id, offerId)).run();
+  return db.update(offerParts).set({ key }).where(and(eq(offerParts.offerId, offerId), eq(offerParts.position, position))).run().changes === 1;
+}
 export const loadPrices = (db: Database, offerId: number): readonly { readonly atMs: number; readonly price: Minor }[] => db.select({ atMs: offerPrices.atMs, price: offerPrices.price }).from(offerPrices).where(eq(offerPrices.offerId, offerId)).orderBy(asc(offerPrices.atMs)).all();
 
 export const loadMinimums = (db: Database): ReadonlyMap<string, Minimum> => new Map(db.select().from(minimums).all().map(({ key, ...minimum }) => [key, minimum]));

@@ -4,7 +4,7 @@ import { and, asc, eq, inArray, isNull, sql } from 'drizzle-orm';
 import { getOrdinaryDetails, type Blank, type BlankColour, type BlankSize, type Vinyl } from '../core/materials';
 import { groupBy } from '../core/units';
 import type { Database } from './database';
-import { blankColours, blanks, blankSizes, vinyls } from './schema';
+import { blankColours, blanks, blankSizes, supplies, vinyls } from './schema';
 
 type Stored = { readonly supplier: string; readonly version: number; readonly archived: boolean };
 export type StoredVinyl = Vinyl & Stored;
@@ -36,6 +36,9 @@ export function findVinyl(db: Database, id: number): StoredVinyl | null {
   return row ? toVinyl(row) : null;
 }
 
+/** Those of these ids, archived ones too. */
+export const findVinyls = (db: Database, ids: readonly number[]): readonly StoredVinyl[] => db.select().from(vinyls).where(inArray(vinyls.id, [...ids])).all().map(toVinyl);
+
 export function insertVinyl(db: Database, fields: VinylFields): number {
   return db.insert(vinyls).values(toVinylRow(fields)).returning({ id: vinyls.id }).get().id;
 }
@@ -64,9 +67,9 @@ export function loadBlanks(db: Database, { archived = false }: Which = {}): read
   return assembleBlanks(db, db.select().from(blanks).where(archived ? undefined : isNull(blanks.archivedAtMs)).orderBy(asc(blanks.name), asc(blanks.id)).all());
 }
 
-export function findBlank(db: Database, id: number): StoredBlank | null {
-  return assembleBlanks(db, db.select().from(blanks).where(eq(blanks.id, id)).all())[0] ?? null;
-}
+/** Those of these ids, archived ones too. */
+export const findBlanks = (db: Database, ids: readonly number[]): readonly StoredBlank[] => assembleBlanks(db, db.select().from(blanks).where(inArray(blanks.id, [...ids])).all());
+export const findBlank = (db: Database, id: number): StoredBlank | null => findBlanks(db, [id])[0] ?? null;
 
 function writeSizesAndColours(db: Database, blankId: number, { sizes, colours }: BlankFields): void {
   db.insert(blankSizes).values(sizes.map(({ name, price }, position) => ({ blankId, position, name, price }))).run();
@@ -94,4 +97,9 @@ export function updateBlank(db: Database, id: number, fields: BlankFields, versi
 
 export function setBlankArchived(db: Database, id: number, atMs: number | null): boolean {
   return db.update(blanks).set({ archivedAtMs: atMs }).where(eq(blanks.id, id)).run().changes === 1;
+}
+
+/** Changes whenever a vinyl, blank or supply does. */
+export function readShelfStamp(db: Database): readonly unknown[] {
+  return [vinyls, blanks, supplies].map((table) => Object.values(db.select({ count: sql`count(*)`, changes: sql`sum(${table.version})`, kept: sql`sum(${table.archivedAtMs} is null)` }).from(table).get() ?? {}));
 }

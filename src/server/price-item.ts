@@ -7,17 +7,17 @@ import type { Result } from '../core/units';
 import type { StoredArtwork } from '../data/artwork-store';
 import type { ItemFields } from '../data/item-store';
 import { findArtworks } from '../data/artwork-store';
-import { loadBlanks, loadVinyls, type StoredBlank, type StoredVinyl } from '../data/shelf-store';
+import { findBlanks, findVinyls, type StoredBlank, type StoredVinyl } from '../data/shelf-store';
 import type { ShopContext } from './context';
 
 export type Materials = { readonly blanks: ReadonlyMap<number, StoredBlank>; readonly vinyls: ReadonlyMap<number, StoredVinyl>; readonly artworks: ReadonlyMap<number, StoredArtwork> };
 
-/** Everything that these items are made of, archived things too: an old item still has to be costed and made. */
-export function loadMaterials(shop: ShopContext, items: readonly Pick<ItemFields, 'artworkId'>[]): Materials {
+/** Everything that these items are made of, and other vinyls that parts of older orders are cut from; archived things too: an old item still has to be costed and made. */
+export function loadMaterials(shop: ShopContext, items: readonly Pick<ItemFields, 'artworkId' | 'blankId' | 'vinylIds'>[], alsoVinylIds: readonly number[] = []): Materials {
   const byId = <T extends { id: number }>(things: readonly T[]) => new Map(things.map((thing) => [thing.id, thing]));
   return {
-    blanks: byId(loadBlanks(shop.db, { archived: true })),
-    vinyls: byId(loadVinyls(shop.db, { archived: true })),
+    blanks: byId(findBlanks(shop.db, [...new Set(items.map((item) => item.blankId))])),
+    vinyls: byId(findVinyls(shop.db, [...new Set([...items.flatMap((item) => item.vinylIds), ...alsoVinylIds])])),
     artworks: byId(findArtworks(shop.db, [...new Set(items.map((item) => item.artworkId))])),
   };
 }

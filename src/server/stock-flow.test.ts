@@ -3,9 +3,14 @@ import { copyDemoShop, refusalOf, seedDemoShop, type TestShop } from '../../test
 import { readPdfPages } from '../../test/read-pdf';
 import { keyOf } from '../core/stock';
 import { findLot, findUnbalancedLots, insertLot, loadLines, loadLotsOnShelf } from '../data/stock-store';
-import { loadOffers, loadSuppliers } from '../data/offer-store';
-import { addSupplier, applyList, changeSupplier, loadHistory, loadOffersView, matchPart, previewList } from './buying/keep-offers';
+import { minor } from '../core/units';
+import { loadOffers, loadSuppliers, putOffer } from '../data/offer-store';
+import { addOffer, addSupplier, applyList, archiveOffer, changeOffer, changeSupplier, loadHistory, matchPart, previewList } from './buying/keep-offers';
+import { findOfferPage, loadOffersView } from './buying/offer-index';
 import { loadOpenNeeds } from './buying/needs';
+import { getShop } from './context';
+import { addVinyl, changeShop } from './keep-shelf';
+import { loadVinyls } from '../data/shelf-store';
 import { planBasket } from './buying/plan-basket';
 import { loadPurchasesView, placePurchases, receivePurchase, viewPurchase, writePurchaseCsv } from './buying/purchases';
 import { printOffcutLabels } from './paper/offcut-labels';
@@ -125,20 +130,21 @@ describe('price lists', () => {
   it('the demo’s three lists are all read, and priced by the usable square metre', () => {
     const view = loadOffersView(shop);
     expect(view.suppliers.map((supplier) => [supplier.name, supplier.offers])).toEqual([['Barrow Bargains', 12], ['Millrace Trade Rolls', 12], ['The Paper Otter', 9]]);
-    const ten = view.offers.find((offer) => offer.code === 'M-TS-SL10')!;
+    const { offers } = view.first;
+    const ten = offers.find((offer) => offer.code === 'M-TS-SL10')!;
     expect(ten.unit.perM2!.value).toBeCloseTo((8900 + 790) / (0.48 * 10), 4);
     expect(ten.breaks).toEqual([{ fromPacks: 3, price: 8450 }]);
-    expect(view.offers.filter((offer) => offer.parts.some((part) => part.key === null)).map((offer) => offer.code)).toEqual(['PO-20']);
+    expect(offers.filter((offer) => offer.parts.some((part) => part.key === null)).map((offer) => offer.code)).toEqual(['PO-20']);
   });
 });
 
 describe('what to buy', () => {
-  const nothing = { extra: [], withOrders: false, withMinimums: false };
+  const nothing = { extra: [], withOrders: false, withMinimums: false, alike: null, thorough: false };
 
   it('is what open orders and minimums need beyond what is there and under way', async () => {
     const needs = loadOpenNeeds(shop);
     expect(needs.some((need) => need.because.startsWith('for '))).toBe(true);
-    const before = await planBasket(shop, { extra: [], withOrders: true, withMinimums: true });
+    const before = await planBasket(shop, { extra: [], withOrders: true, withMinimums: true, alike: null, thorough: false });
     expect(before.basket).not.toBeNull();
     placePurchases(shop, { lines: before.basket!.orders.flatMap((order) => order.lines.map(({ offer, packs }) => ({ offerId: offer.id, packs }))) });
     const covered = new Set(before.basket!.orders.flatMap((order) => order.lines.flatMap((line) => line.covers.map(({ need }) => need.id))));
@@ -152,6 +158,19 @@ describe('what to buy', () => {
     const total = view.basket!.total.value;
     expect(total).toBe(8900 + 790 + 2 * 1450 + 590);
     for (const plain of view.plain) expect(plain.total.value).toBeGreaterThanOrEqual(total);
+  }, 30_000);
+
+  it('takes a vinyl alike where it is good enough, and only then', async () => {
+    const named = keyNamed('Tarn Cool, marigold');
+    const wish = { ...nothing, extra: [{ key: named, amount: 300_000 }] };
+    const strict = await planBasket(shop, wish);
+    const like = addVinyl(shop, { ...loadVinyls(shop.db).find((vinyl) => vinyl.name === 'Tarn Cool, marigold')!, name: 'Copper Cool, marigold', colourHex: '#d89b20', details: { grade: 'own use' } });
+    const sheet = addSupplier(shop, { name: 'Corner shop', email: '', shipping: 0, freeFrom: null, minimumOrder: null, leadDays: 1 });
+    putOffer(shop.db, { supplierId: sheet.id, code: 'CC', name: 'Copper Cool sheet', price: minor(210), breaks: [], takePay: null, parts: [{ key: `vinyl:${like.id}`, label: '', count: 1, widthMm: 500, lengthMm: 700 }] }, shop.now());
+    expect((await planBasket(shop, { ...wish, alike: 'sell' })).basket!.total.value).toBe(strict.basket!.total.value);
+    const alike = await planBasket(shop, { ...wish, alike: 'own use' });
+    expect(alike.basket!.orders.flatMap((order) => order.lines.map((line) => line.offer.name))).toEqual(['Copper Cool sheet']);
+    expect(alike.basket!.total.value).toBe(210);
   }, 30_000);
 
   it('is ordered, sent as list, paper and mail, and received in part into lots at their landed cost', async () => {
@@ -190,5 +209,52 @@ describe('what to buy', () => {
     expect((await refusalOf(() => receivePurchase(shop, purchase.id, { lines: [{ lineId: purchase.lines[0]!.id, received: 1, damaged: 0 }], close: false }, purchase.version))).message).toMatch(/“lilac”.*Nothing was booked/);
     expect(loadLotsOnShelf(shop.db)).toHaveLength(lots);
     expect(keyOf({ kind: 'vinyl', vinylId: 1 })).toBe('vinyl:1');
+  });
+});
+
+describe('offers a page at a time, and by hand', () => {
+  const query = { words: '', supplierId: 0, sort: 'unit' as const, offset: 0 };
+  const byHand = (part: object = {}) => ({ supplierId: loadSuppliers(shop.db)[0]!.id, code: 'HAND-1', name: 'Felt pens', price: 900, breaks: [{ fromPacks: 5, price: 800 }, { fromPacks: 3, price: 850 }], takePay: { take: 3, pay: 2 }, parts: [{ key: keyNamed(SLATE), label: '', count: 2, widthMm: 300, lengthMm: 400 }], ...part });
+
+  it('finds by every word, by supplier, in each order, and says how many there are', () => {
+    const all = findOfferPage(shop, query);
+    expect(all.total).toBe(33);
+    const vinyl = all.offers.filter((offer) => offer.unit.perM2 !== null);
+    expect(vinyl.map((offer) => offer.unit.perM2!.value)).toEqual(vinyl.map((offer) => offer.unit.perM2!.value).sort((a, b) => a - b));
+    expect(all.offers.slice(vinyl.length).every((offer) => offer.unit.perM2 === null)).toBe(true);
+    const slate = findOfferPage(shop, { ...query, words: 'SLATE tarn' });
+    expect(slate.offers.every((offer) => `${offer.name} ${offer.parts.map((part) => part.thing?.name).join(' ')}`.toLowerCase().includes('slate'))).toBe(true);
+    expect(slate.total).toBeLessThan(all.total);
+    expect(findOfferPage(shop, { ...query, offset: 30 }).offers.map(({ id }) => id)).toEqual(all.offers.slice(30).map(({ id }) => id));
+    expect(findOfferPage(shop, { ...query, sort: 'name' }).offers.map(({ id }) => id)).not.toEqual(all.offers.map(({ id }) => id));
+    expect(findOfferPage(shop, { ...query, supplierId: loadSuppliers(shop.db)[2]!.id }).total).toBe(9);
+  });
+
+  it('is never older than what it rests on: an offer, a name, a margin, an order', () => {
+    const find = (words: string) => findOfferPage(shop, { ...query, words }).offers;
+    expect(find('felt pens')).toEqual([]);
+    const { id } = addOffer(shop, byHand());
+    const [offer] = find('felt pens');
+    expect(offer).toMatchObject({ id, takePay: { take: 3, pay: 2 }, breaks: [{ fromPacks: 3, price: 850 }, { fromPacks: 5, price: 800 }] });
+    changeOffer(shop, id, byHand({ price: 700 }), offer!.version);
+    expect(find('felt pens')[0]).toMatchObject({ price: 700 });
+    expect(loadHistory(shop, id).prices.map((entry) => entry.price)).toContain(700);
+    matchPart(shop, id, 0, null);
+    expect(find('felt pens')[0]!.parts[0]!.thing).toBeNull();
+    const before = find('M-TS-SL10')[0]!.unit.perM2!.value;
+    const { figures, ...identity } = getShop(shop);
+    changeShop(shop, { ...identity, figures: { ...figures, cutterEdgeMm: 40 } }, identity.version);
+    expect(find('M-TS-SL10')[0]!.unit.perM2!.value).toBeGreaterThan(before);
+    archiveOffer(shop, id, true);
+    expect(find('felt pens')).toEqual([]);
+  });
+
+  it('by hand: one article once, whole packs, and the second window is told', async () => {
+    const { id } = addOffer(shop, byHand());
+    expect((await refusalOf(() => addOffer(shop, byHand({ name: 'Other' })))).field).toBe('code');
+    const [offer] = findOfferPage(shop, { ...query, words: 'felt pens' }).offers;
+    changeOffer(shop, id, byHand({ price: 950 }), offer!.version);
+    expect((await refusalOf(() => changeOffer(shop, id, byHand({ price: 990 }), offer!.version))).code).toBe('stale');
+    expect((await refusalOf(() => addOffer(shop, byHand({ code: 'HAND-2', parts: [{ key: 'vinyl:999', label: '', count: 1, widthMm: 1, lengthMm: 1 }] })))).field).toBe('key');
   });
 });

@@ -23,6 +23,6 @@ it('a placement and what is wrong with it are told in the shop’s measure', () 
   const metric = { locale: 'en-GB', currency: 'EUR', timeZone: 'UTC', system: 'metric' } as const;
   expect(describeArea(area, metric)).toBe('left breast, 190 mm below the shoulder seam');
   expect(describePlacementFault({ kind: 'too-wide', byMm: 12, atMostMm: 100 }, area, metric)).toBe('12 mm too wide for the left breast: make it 100 mm at most.');
-  expect(describePlacementFault({ kind: 'too-high', byMm: 25.4, atMostMm: 254 }, area, { ...metric, system: 'imperial' })).toBe('1 in too high for the left breast: 10 in at most.');
+  expect(describePlacementFault({ kind: 'too-high', byMm: 25.4, atMostMm: 254 }, area, { ...metric, system: 'inch' })).toBe('1 in too high for the left breast: 10 in at most.');
   expect(describePlacementFault({ kind: 'obstacle', obstacle: 'zip' }, area, metric)).toContain('lies on the zip');
 });

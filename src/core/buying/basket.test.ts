@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { solveWithHighs } from '../../../test/solve-highs';
 import { minor } from '../units';
-import { computePacksPrice, computeShipping, findCheapestBasket, findPlainBaskets, type BasketInput, type Need, type Offer, type Supplier } from './index';
+import { compareBaskets, computePacksPrice, computeShipping, findCheapestBasket, findPlainBaskets, type BasketInput, type Need, type Offer, type Supplier } from './index';
 
 const supplier = (id: number, part: Partial<Supplier> = {}): Supplier => ({ id, name: `S${id}`, shipping: minor(0), freeFrom: null, minimumOrder: null, leadDays: 2, ...part });
 const pieces = (id: number, supplierId: number, price: number, contents: Readonly<Record<string, number>>, part: Partial<Offer> = {}): Offer => ({ id, supplierId, name: `O${id}`, price: minor(price), parts: Object.entries(contents).map(([key, count]) => ({ key, count, widthMm: null, lengthMm: null })), breaks: [], takePay: null, ...part });
@@ -107,5 +107,35 @@ describe('the cheapest basket', () => {
 
   it('of nothing is nothing', async () => {
     expect(await totalOf(input({}))).toBe(0);
+  });
+});
+
+describe('a basket that is not proven', () => {
+  const asked = input({ needs: [need('a', 3)], offers: [pieces(1, 1, 500, { a: 1 })], suppliers: [supplier(1)] });
+  const within = async (bound: number | undefined) => {
+    const found = await findCheapestBasket(asked, async (programme) => ({ ...(await solveWithHighs(programme)), status: 'Time limit reached', ...(bound === undefined ? {} : { bound }) }));
+    if (!found.ok) throw new Error(found.problem.kind);
+    return found.value.doubt;
+  };
+
+  it('says by how much another might be cheaper, in whole cents', async () => {
+    expect((await within(14.3349))!.value).toBe(1500 - 1434);
+    expect((await within(14.3349))!.parts!.map((part) => part.value)).toEqual([1500, 1434]);
+    // None can be cheaper by part of a cent.
+    expect(await within(14.995)).toBeNull();
+    expect(await within(undefined)).toBeNull();
+  });
+
+  it('is none where the time ran out before anything was found', async () => {
+    const found = await findCheapestBasket(asked, async () => ({ status: 'Time limit reached', values: {}, bound: 0 }));
+    expect(found).toMatchObject({ ok: false, problem: { kind: 'not-solved' } });
+  });
+
+  it('is compared with a plainer one by money and days', async () => {
+    const two = input({ needs: [need('a', 2), need('b', 2)], offers: [pieces(1, 1, 100, { a: 1 }), pieces(2, 2, 150, { a: 1 }), pieces(3, 2, 100, { b: 1 })], suppliers: [supplier(1, { leadDays: 1 }), supplier(2, { leadDays: 4 })] });
+    const best = await findCheapestBasket(two, solveWithHighs);
+    const [plain] = await findPlainBaskets(two, solveWithHighs);
+    if (!best.ok) throw new Error(best.problem.kind);
+    expect(compareBaskets(plain!, best.value)).toMatchObject({ more: { value: 100 }, daysLater: 0 });
   });
 });

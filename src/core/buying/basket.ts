@@ -21,7 +21,7 @@ export type BasketInput = { readonly needs: readonly Need[]; readonly offers: re
 export type BasketLine = { readonly offer: Offer; readonly packs: number; readonly goods: number; /** Needs it covers, and how much of each. */ readonly covers: readonly { readonly need: Need; readonly amount: number }[] };
 export type BasketOrder = { readonly supplier: Supplier; readonly lines: readonly BasketLine[]; readonly goods: number; readonly shipping: number };
 export type Leftover = { readonly key: string; readonly amount: number };
-export type Basket = { readonly orders: readonly BasketOrder[]; readonly total: Figure; readonly days: number; readonly leftovers: readonly Leftover[]; /** 0 where proven cheapest. */ readonly gap: number };
+export type Basket = { readonly orders: readonly BasketOrder[]; readonly total: Figure; readonly days: number; readonly leftovers: readonly Leftover[]; /** How much cheaper another basket could be at most; null where this one is proven cheapest. */ readonly doubt: Figure | null };
 export type BasketProblem =
   /** No offer covers the need, not in time or not wide enough: the closest reason. */
   | { readonly kind: 'not-offered'; readonly needId: string; readonly because: 'no-offer' | 'too-narrow' | 'too-late' }
@@ -30,7 +30,7 @@ export type BasketProblem =
   | { readonly kind: 'not-solved'; readonly status: string };
 
 /** What a solver of programmes in CPLEX LP format answers. */
-export type SolverAnswer = { readonly status: string; /** Relative, 0 where proven; absent where the solver does not say. */ readonly gap?: number; readonly values: Readonly<Record<string, number>> };
+export type SolverAnswer = { readonly status: string; /** What no answer costs less than, in whole units of the currency; absent where the answer is proven. */ readonly bound?: number; readonly values: Readonly<Record<string, number>> };
 export type Solver = (programme: string) => SolverAnswer | Promise<SolverAnswer>;
 
 export const MOST_NEEDS = 200;
@@ -69,6 +69,11 @@ export async function findPlainBaskets(input: BasketInput, solve: Solver): Promi
   return plain.sort((a, b) => a.total.value - b.total.value);
 }
 
+/** What a plainer basket costs more, and how many days later it is there (below 0: sooner). */
+export const compareBaskets = (plain: Basket, basket: Basket): { readonly more: Figure; readonly daysLater: number } => ({
+  more: figure('More than the cheapest', plain.total.value - basket.total.value, 'money', 'computed', { how: 'all from one − the cheapest basket', parts: [plain.total, basket.total] }), daysLater: plain.days - basket.days,
+});
+
 function findUncovered({ needs, offers, suppliers, margins }: BasketInput): BasketProblem | null {
   const supplierOf = new Map(suppliers.map((supplier) => [supplier.id, supplier]));
   for (const need of needs) {
@@ -96,7 +101,8 @@ function reduceOffers({ needs, offers, suppliers, margins }: BasketInput): reado
     const { take, pay } = offer.takePay ?? { take: 1, pay: 1 };
     const cheapest = (Math.min(offer.price, ...offer.breaks.map((step) => step.price)) * pay) / take;
     const toReach = (amount: number | null) => (amount !== null && cheapest > 0 ? Math.ceil(amount / cheapest) + take : 0);
-    const beyond = Math.max(take, ...offer.breaks.map((step) => step.fromPacks), toReach(supplier.minimumOrder), toReach(supplier.freeFrom));
+    // Filling up to free shipping never pays for more than the shipping itself.
+    const beyond = Math.max(take, ...offer.breaks.map((step) => step.fromPacks)) + toReach(supplier.minimumOrder) + (supplier.freeFrom === null ? 0 : toReach(supplier.shipping));
     return [{ offer, supplier, most: Math.min(MOST_PACKS, Math.ceil(enough) + beyond), covers }];
   });
 }
@@ -192,7 +198,7 @@ function multiply(factor: number, term: string): string {
 /** Shares below this are noise of the solver. */
 const NOISE = 1e-6;
 
-function readBasket({ needs, margins }: BasketInput, { values, gap = 0 }: SolverAnswer, useful: readonly UsefulOffer[]): Basket {
+function readBasket({ needs, margins }: BasketInput, { values, bound }: SolverAnswer, useful: readonly UsefulOffer[]): Basket {
   const bySupplier = new Map<Supplier, BasketLine[]>();
   const left = new Map<string, number>();
   const direct = findDirectNeeds(needs, useful);
@@ -222,9 +228,13 @@ function readBasket({ needs, margins }: BasketInput, { values, gap = 0 }: Solver
     const goods = lines.reduce((sum, line) => sum + line.goods, 0);
     return { supplier, lines, goods, shipping: computeShipping(supplier, goods) };
   });
+  const total = orders.reduce((sum, order) => sum + order.goods + order.shipping, 0);
+  // Prices are whole cents: a bound of 12.341 means 12.35 or more.
+  const least = bound === undefined ? total : Math.ceil(bound * 100 - 1e-4);
   return {
-    orders, gap, days: Math.max(0, ...orders.map(({ supplier }) => supplier.leadDays)), leftovers: [...left].map(([key, amount]) => ({ key, amount })),
-    total: figure('Basket', orders.reduce((sum, order) => sum + order.goods + order.shipping, 0), 'money', 'computed', {
+    orders, days: Math.max(0, ...orders.map(({ supplier }) => supplier.leadDays)), leftovers: [...left].map(([key, amount]) => ({ key, amount })),
+    doubt: least >= total ? null : figure('Dearer than the cheapest, at most', total - least, 'money', 'computed', { how: 'this basket − what none costs less than', parts: [figure('This basket', total, 'money', 'computed'), figure('None costs less than', least, 'money', 'computed')] }),
+    total: figure('Basket', total, 'money', 'computed', {
       how: 'goods + shipping, of each supplier', parts: orders.flatMap(({ supplier, goods, shipping }) => [figure(`${supplier.name}, goods`, goods, 'money', 'computed'), figure(`${supplier.name}, shipping`, shipping, 'money', 'computed')]),
     }),
   };

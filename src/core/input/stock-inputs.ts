@@ -2,10 +2,11 @@
 
 import * as yup from 'yup';
 import { LIST_COLUMNS } from '../buying/list-columns';
+import { GRADES, type Grade } from '../materials';
 import { LOT_FORMS, type LotForm, type StockCause } from '../stock/ledger';
 import { SUPPLY_KIND_NAMES, TACKS, WEAR_KINDS } from '../stock/supplies';
 import { parseKey } from '../stock/things';
-import { money, numberBetween, oneOf, optionalText, rowId, shortText, wholeBetween } from './rules';
+import { money, numberBetween, oneOf, optionalText, orNothing, rowId, shortText, wholeBetween } from './rules';
 
 const thingKey = yup.string().required('Thing: choose one.').test('thing', 'Thing: choose one.', (key) => key === null || (key !== undefined && parseKey(key) !== null));
 const lengthMm = (label: string) => numberBetween(label, 1, 200_000, 'In mm; 10 m are 10 000.');
@@ -39,6 +40,15 @@ export const listFacts = yup.object({
   decimal: yup.mixed<',' | '.' | ''>().oneOf([',', '.', '']).defined(), lengthUnit: yup.mixed<'mm' | 'cm' | 'm' | 'in'>().oneOf(['mm', 'cm', 'm', 'in']).required(), dropMissing: yup.boolean().required(),
 });
 export const partKeyInput = yup.object({ position: yup.number().integer().min(0).required(), key: thingKey.nullable().defined() });
+const packPart = yup.object({ key: thingKey.nullable().defined(), label: optionalText('Called', 120), count: wholeBetween('Count', 1, 100_000, 'How many are in a pack.'), widthMm: orNothing(lengthMm('Width')), lengthMm: orNothing(lengthMm('Length')) })
+  .test('both', 'Width and length: write both, or neither for pieces.', (part) => (part.widthMm === null) === (part.lengthMm === null));
+export const offerInput = yup.object({
+  supplierId: rowId('Supplier'), code: shortText('Article number', 60), name: shortText('Name', 160), price: money('Price of a pack'),
+  breaks: yup.array(yup.object({ fromPacks: wholeBetween('From packs', 2, 10_000, 'The price of one pack stands above.'), price: money('Price from so many') })).required().max(12, 'Prices by quantity: at most 12.').test('once', 'Prices by quantity: each number of packs once.', (breaks) => new Set(breaks.map((step) => step.fromPacks)).size === breaks.length),
+  takePay: yup.object({ take: wholeBetween('Take', 2, 100, 'Such as three.'), pay: wholeBetween('Pay', 1, 99, 'Fewer than are taken.') }).nullable().defined().test('fewer', 'Pay: fewer than are taken.', (deal) => deal === null || deal.pay < deal.take),
+  parts: yup.array(packPart).required().min(1, 'In the pack: at least one thing.').max(60, 'In the pack: at most 60 things.'),
+});
+export const offerQuery = yup.object({ words: optionalText('Search', 200), supplierId: yup.number().integer().min(0).default(0), sort: oneOf('Sorted by', ['unit', 'name', 'newest'] as const), offset: yup.number().integer().min(0).max(10_000_000).default(0) });
 export const minimumInput = yup.object({ key: thingKey, amount: numberBetween('Minimum', 0.000001, 1e12, 'Vinyl in usable mm², else counted.').nullable().defined(), coverWeeks: numberBetween('Weeks', 0.5, 104, 'Of use, as it was booked.').nullable().default(null) });
 
 export const supplyInput = yup.object({
@@ -49,6 +59,10 @@ export const wearInput = yup.object({ kind: oneOf('What', WEAR_KINDS), amount: n
 export const basketInput = yup.object({
   extra: yup.array(yup.object({ key: thingKey, amount: numberBetween('Amount', 0.000001, 1e12, 'Vinyl in usable mm², else counted.') })).required().max(100, 'Needs: at most 100 by hand.'),
   withOrders: yup.boolean().required(), withMinimums: yup.boolean().required(),
+  /** Vinyls alike do too, from this grade on; null: only the one that is named. */
+  alike: yup.mixed<Grade>().nullable().default(null).test('grade', 'Grade: sell, own use, stencil or no.', (grade) => grade == null || GRADES.includes(grade)),
+  /** Looked for until it is proven, however long that takes. */
+  thorough: yup.boolean().default(false),
 });
 export const purchaseInput = yup.object({ lines: yup.array(yup.object({ offerId: rowId('Offer'), packs: wholeBetween('Packs', 1, 1000, 'Whole packs.') })).required().min(1, 'Lines: at least one.').max(300, 'Lines: at most 300.') });
 export const receiveInput = yup.object({

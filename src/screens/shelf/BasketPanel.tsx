@@ -1,20 +1,21 @@
 // The cheapest basket: why each line, what is left over, and what plainer orders would come to.
 
-import type { Basket } from '../../core/buying';
+import Button from '@mui/material/Button';
+import { compareBaskets, type Basket } from '../../core/buying';
 import { formatMoney, groupBy } from '../../core/units';
 import type { ThingView } from '../../views/views';
 import { useSettings } from '../shared/settings';
 import { Why } from '../shared/Why';
 import { formatAmount } from './measures';
 
-export function BasketPanel({ basket, plain, things }: { basket: Basket; plain: readonly Basket[]; things: readonly ThingView[] }) {
+export function BasketPanel({ basket, plain, things, onProve }: { basket: Basket; plain: readonly Basket[]; things: readonly ThingView[]; /** Looks on until it is proven. */ onProve: () => void }) {
   const settings = useSettings();
   const thingOf = new Map(things.map((thing) => [thing.key, thing]));
   const others = plain.filter((other) => other.total.value !== basket.total.value || other.days !== basket.days);
   return (
     <section className="sheet" aria-label="Basket">
       <div style={{ display: 'flex', justifyContent: 'space-between', alignItems: 'baseline' }}><h2 style={{ margin: 0 }}>The cheapest basket</h2><Why figure={basket.total} className="why big" /></div>
-      <p className="soft" style={{ margin: '2px 0 8px' }}>{basket.gap === 0 ? 'Proven: no other choice of packs costs less.' : `Within ${(basket.gap * 100).toFixed(1)} % of the cheapest.`} All of it is here after {basket.days} {basket.days === 1 ? 'day' : 'days'}.</p>
+      <p className="soft" style={{ margin: '2px 0 8px' }}>{basket.doubt ? <>Found in the time given: another choice might be cheaper, by <Why figure={basket.doubt} /> at most. <Button size="small" variant="text" onClick={onProve}>Look until it is proven</Button></> : 'Proven: no other choice of packs costs less.'} All of it is here after {basket.days} {basket.days === 1 ? 'day' : 'days'}.</p>
       {basket.orders.map((order) => (
         <div key={order.supplier.id} style={{ marginBottom: 10 }}>
           <strong>{order.supplier.name}</strong> <span className="soft">{formatMoney(order.goods, settings)}, {order.shipping === 0 ? 'shipped free' : `shipping ${formatMoney(order.shipping, settings)}`}</span>
@@ -22,7 +23,11 @@ export function BasketPanel({ basket, plain, things }: { basket: Basket; plain: 
         </div>
       ))}
       {basket.leftovers.length > 0 && <p className="soft" style={{ margin: '0 0 8px' }}>Left over: {basket.leftovers.map(({ key, amount }) => `${formatAmount(amount, thingOf.get(key)?.unit ?? 'count', settings)} of ${thingOf.get(key)?.name ?? 'what your shelf does not know'}`).join('; ')}.</p>}
-      {others.map((other) => <p key={other.orders[0]!.supplier.id} style={{ margin: '4px 0 0' }}>All from {other.orders[0]!.supplier.name}: <span className="figures">{formatMoney(Math.round(other.total.value - basket.total.value), settings)}</span> more{other.days < basket.days ? `, ${basket.days - other.days} ${basket.days - other.days === 1 ? 'day' : 'days'} sooner` : other.days > basket.days ? `, ${other.days - basket.days} later` : ''}.</p>)}
+      {others.map((other) => {
+        const { more, daysLater } = compareBaskets(other, basket);
+        const days = `${Math.abs(daysLater)} ${Math.abs(daysLater) === 1 ? 'day' : 'days'}`;
+        return <p key={other.orders[0]!.supplier.id} style={{ margin: '4px 0 0' }}>All from {other.orders[0]!.supplier.name}: <Why figure={more} /> more{daysLater < 0 ? `, ${days} sooner` : daysLater > 0 ? `, ${days} later` : ''}.</p>;
+      })}
       {plain.length === 0 && basket.orders.length > 1 && <p className="soft" style={{ margin: 0 }}>No single supplier has all of it in time.</p>}
     </section>
   );

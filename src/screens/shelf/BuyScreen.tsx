@@ -4,10 +4,12 @@ import Autocomplete from '@mui/material/Autocomplete';
 import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
+import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { enqueueSnackbar } from 'notistack';
 import { useState } from 'react';
+import type { Grade } from '../../core/materials';
 import { formatMoney, parseNumber } from '../../core/units';
 import type { BasketView, FrameView, PurchasesView, ThingView } from '../../views/views';
 import { callApi, wordsOf } from '../shared/api';
@@ -32,17 +34,21 @@ function Buy({ initial }: { initial: PurchasesView }) {
   const settings = useSettings();
   const client = useQueryClient();
   const { data: { purchases } } = useQuery({ queryKey: ['purchases'], queryFn: ({ signal }) => callApi<PurchasesView>('GET', '/api/purchases', undefined, signal), initialData: initial });
-  const [wish, setWish] = useState({ withOrders: true, withMinimums: true });
+  const [wish, setWish] = useState({ withOrders: true, withMinimums: true, alike: '' as Grade | '' });
+  /** What was wished for when the proof was asked for: it holds for that alone. */
+  const [proving, setProving] = useState<string | null>(null);
   const [extra, setExtra] = useState<readonly Extra[]>([]);
   const [adding, setAdding] = useState<{ thing: ThingView | null; amount: string }>({ thing: null, amount: '' });
   const [view, setView] = useState<BasketView | null>(null);
   const [failure, setFailure] = useState<string | null>(null);
   const [placing, setPlacing] = useState(false);
-  const body = { ...wish, extra: extra.map(({ thing, amount }) => ({ key: thing.key, amount })) };
+  const body = { ...wish, alike: wish.alike || null, extra: extra.map(({ thing, amount }) => ({ key: thing.key, amount })) };
   const open = purchases.filter((purchase) => !purchase.closed);
-  const asking = useLatest(JSON.stringify([body, open.map((purchase) => [purchase.id, purchase.version])]), 150, async (signal) => {
+  const wished = JSON.stringify([body, open.map((purchase) => [purchase.id, purchase.version])]);
+  const thorough = proving === wished;
+  const asking = useLatest(`${wished} ${thorough}`, 150, async (signal) => {
     try {
-      return { view: await callApi<BasketView>('POST', '/api/basket', body, signal), failure: null };
+      return { view: await callApi<BasketView>('POST', '/api/basket', { ...body, thorough }, signal), failure: null };
     } catch (error) {
       return { view: null, failure: wordsOf(error) };
     }
@@ -86,6 +92,7 @@ function Buy({ initial }: { initial: PurchasesView }) {
         <section className="sheet" aria-label="Needed">
           <h2 style={{ margin: '0 0 4px' }}>Needed</h2>
           <FormControlLabel control={<Checkbox size="small" checked={wish.withOrders} onChange={(_, withOrders) => setWish({ ...wish, withOrders })} />} label="for open orders" /><FormControlLabel control={<Checkbox size="small" checked={wish.withMinimums} onChange={(_, withMinimums) => setWish({ ...wish, withMinimums })} />} label="below minimums" />
+          <TextField select size="small" fullWidth label="Vinyl" value={wish.alike} onChange={(event) => setWish({ ...wish, alike: event.target.value as Grade | '' })} slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }} sx={{ my: 1 }}><MenuItem value="">just the one that is named</MenuItem><MenuItem value="sell">any of its kind and colour, good enough to sell</MenuItem><MenuItem value="own use">any of its kind and colour, good enough for own use</MenuItem></TextField>
           <ul className="checks">{(view?.needs ?? []).map((need) => <li key={need.id}><div><strong>{need.label}</strong><span className="soft">{need.because}{need.withinDays !== null && `: here within ${need.withinDays} ${need.withinDays === 1 ? 'day' : 'days'}`}</span>{need.problem && <span className="refused">{need.problem}</span>}</div><span className="figures">{formatAmount(need.amount, need.unit, settings)}{need.because === 'added by hand' && <Button size="small" variant="text" aria-label={`Remove ${need.label}`} onClick={() => setExtra(extra.filter((entry) => `hand ${entry.thing.key}` !== need.id))}>Remove</Button>}</span></li>)}</ul>
           {view?.needs.length === 0 && <p className="soft" style={{ margin: '4px 0 10px' }}>What lies there and is under way covers all of it.</p>}
           <div className="fields" style={{ gridTemplateColumns: 'minmax(0, 2fr) minmax(0, 1fr) auto', marginTop: 10, alignItems: 'start' }}>
@@ -93,7 +100,7 @@ function Buy({ initial }: { initial: PurchasesView }) {
             <NumberText label="How much" unit={adding.thing?.unit === 'count' ? 'pieces' : 'm²'} value={adding.amount} onChange={(next) => setAdding({ ...adding, amount: next })} /><Button disabled={!adding.thing || amount === null || amount <= 0} onClick={addNeed}>Add</Button>
           </div>
         </section>
-        <div className="cols">{best && <BasketPanel basket={best} plain={view!.plain} things={view!.things} />}
+        <div className="cols">{best && <BasketPanel basket={best} plain={view!.plain} things={view!.things} onProve={() => setProving(wished)} />}
           <PurchaseList purchases={purchases} onChanged={() => client.invalidateQueries({ queryKey: ['purchases'] })} /></div>
       </div>
     </>

@@ -12,13 +12,15 @@ import { enqueueSnackbar } from 'notistack';
 import { useState } from 'react';
 import { CartesianGrid, Line, LineChart, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts';
 import { formatDay, formatLength, formatMoney } from '../../core/units';
-import type { OfferHistory, OfferView, ThingView } from '../../views/views';
+import type { OfferHistory, OfferView } from '../../views/views';
 import { callApi, wordsOf } from '../shared/api';
 import { useSettings } from '../shared/settings';
 import { Why } from '../shared/Why';
+import { useThings } from './use-things';
 
-export default function OfferDialog({ offer, things, onClose, onDone }: { offer: OfferView; things: readonly ThingView[]; onClose: () => void; onDone: () => void }) {
+export default function OfferDialog({ offer, onClose, onDone, onChange }: { offer: OfferView; onClose: () => void; onDone: () => void; onChange: () => void }) {
   const settings = useSettings();
+  const things = useThings();
   const [keys, setKeys] = useState(offer.parts.map((part) => part.key));
   const history = useQuery({ queryKey: ['history', offer.id], queryFn: ({ signal }) => callApi<OfferHistory>('GET', `/api/offers/${offer.id}`, undefined, signal), refetchOnMount: true });
   const points = [...(history.data?.prices ?? []), ...(history.data ? [{ atMs: offer.pricedAtMs, price: offer.price }] : [])].map(({ atMs, price }) => ({ atMs, price: price / 100 }));
@@ -27,7 +29,7 @@ export default function OfferDialog({ offer, things, onClose, onDone }: { offer:
     const before = keys;
     setKeys(keys.map((own, index) => (index === position ? key : own)));
     try {
-      await callApi('PUT', `/api/offers/${offer.id}`, { position, key });
+      await callApi('PUT', `/api/offers/${offer.id}/match`, { position, key });
     } catch (error) {
       setKeys(before);
       enqueueSnackbar(wordsOf(error), { variant: 'error' });
@@ -42,7 +44,7 @@ export default function OfferDialog({ offer, things, onClose, onDone }: { offer:
           <p style={{ margin: 0 }}><strong className="figures">{formatMoney(offer.price, settings)}</strong> a pack{offer.breaks.map((step) => `, ${formatMoney(step.price, settings)} from ${step.fromPacks}`).join('')}{offer.takePay && `; take ${offer.takePay.take}, pay ${offer.takePay.pay}`}. {units.map((figure) => <span key={figure.label} style={{ marginRight: 14 }}>{figure.label.toLowerCase()} <Why figure={figure} /></span>)}</p>
           <ul className="checks" aria-label="In the pack">{offer.parts.map((part, index) => (
             <li key={index} style={{ gridTemplateColumns: 'minmax(0, 1fr) minmax(0, 1.3fr)' }}><span>{part.count} × {part.widthMm === null ? '' : `${formatLength(part.widthMm, settings)} × ${formatLength(part.lengthMm ?? 0, settings)}, `}{part.label || offer.name}</span>
-              <Autocomplete size="small" options={things} value={things.find((thing) => thing.key === keys[index]) ?? null} getOptionLabel={(thing) => thing.name} isOptionEqualToValue={(a, b) => a.key === b.key} onChange={(_, thing) => void match(index, thing?.key ?? null)} renderInput={(props) => <TextField {...props} label="On your shelf" placeholder="not matched" />} /></li>
+              <Autocomplete size="small" options={things} value={things.find((thing) => thing.key === keys[index]) ?? (part.key === keys[index] ? part.thing : null)} getOptionLabel={(thing) => thing.name} isOptionEqualToValue={(a, b) => a.key === b.key} onChange={(_, thing) => void match(index, thing?.key ?? null)} renderInput={(props) => <TextField {...props} label="On your shelf" placeholder="not matched" />} /></li>
           ))}</ul>
           <div role="img" aria-label={`Price history: ${points.map((point) => `${day(point.atMs)} ${formatMoney(Math.round(point.price * 100), settings)}`).join(', ')}`} style={{ height: 180 }}>
             {points.length > 0 && <ResponsiveContainer width="100%" height="100%"><LineChart data={points} margin={{ top: 8, right: 12, bottom: 0, left: 0 }}>
@@ -53,7 +55,7 @@ export default function OfferDialog({ offer, things, onClose, onDone }: { offer:
           {history.isError && <p role="alert">{wordsOf(history.error)}</p>}
         </div>
       </DialogContent>
-      <DialogActions sx={{ px: 3, pb: 2 }}><Button variant="contained" onClick={keys.join() === offer.parts.map((part) => part.key).join() ? onClose : onDone}>Close</Button></DialogActions>
+      <DialogActions sx={{ px: 3, pb: 2 }}><Button onClick={onChange}>Change the offer</Button><Button variant="contained" onClick={keys.join() === offer.parts.map((part) => part.key).join() ? onClose : onDone}>Close</Button></DialogActions>
     </Dialog>
   );
 }

@@ -3,15 +3,14 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { InferType } from 'yup';
-import { computeUnitPrices, decodeList, guessColumns, guessDecimal, NEEDED_COLUMNS, readListTable, readPriceList, type ListedOffer, type Offer, type TableProblem } from '../../core/buying';
-import type { listFacts, supplierInput } from '../../core/input';
+import { decodeList, guessColumns, guessDecimal, NEEDED_COLUMNS, readListTable, readPriceList, type ListedOffer, type TableProblem } from '../../core/buying';
+import type { listFacts, offerInput, supplierInput } from '../../core/input';
 import { minor, type Minor } from '../../core/units';
-import { findOffers, findSupplier, insertSupplier, isSupplierNamed, loadOffers, loadPrices, loadSuppliers, putOffer, setOfferArchived, setPartKey, setSupplierArchived, updateSupplier, type StoredOffer, type StoredPart } from '../../data/offer-store';
-import { loadOpenNeeds } from './needs';
-import type { ListPreview, OfferHistory, OffersView, OfferView, SupplierView } from '../../views/views';
-import { getShop, programRoot, type ShopContext } from '../context';
+import { findOffers, findSupplier, insertSupplier, isSupplierNamed, loadOffers, loadPrices, putOffer, setOfferArchived, setPartKey, setSupplierArchived, updateSupplier, type OfferFields, type StoredOffer, type StoredPart } from '../../data/offer-store';
+import type { ListPreview, OfferHistory } from '../../views/views';
+import { programRoot, type ShopContext } from '../context';
 import { notFound, ShopError, stale } from '../errors';
-import { listThings } from '../stock/things';
+import { listThings, requireThing } from '../stock/things';
 
 const optionalMinor = (value: number | null): Minor | null => (value === null ? null : minor(value));
 function toFields(shop: ShopContext, input: InferType<typeof supplierInput>, exceptId: number) {
@@ -31,31 +30,32 @@ export function archiveSupplier(shop: ShopContext, id: number, archived: boolean
   if (!setSupplierArchived(shop.db, id, archived ? shop.now() : null)) throw notFound('This supplier');
 }
 
-export const toSupplierView = (supplier: ReturnType<typeof loadSuppliers>[number], offers: number): SupplierView => ({
-  id: supplier.id, name: supplier.name, shipping: supplier.shipping, freeFrom: supplier.freeFrom, minimumOrder: supplier.minimumOrder, leadDays: supplier.leadDays, email: supplier.email, simulated: supplier.listFile !== null, version: supplier.version, offers,
-});
-
-/** An offer as core reckons with it: parts that nothing on the shelf is matched to count for nothing. */
-export const toOffer = (offer: StoredOffer): Offer => ({ ...offer, parts: offer.parts.map((part) => ({ ...part, key: part.key ?? '' })) });
-
-export function loadOffersView(shop: ShopContext): OffersView {
-  const suppliers = loadSuppliers(shop.db);
-  const known = new Set(suppliers.map((supplier) => supplier.id));
-  const all = loadOffers(shop.db).filter((offer) => known.has(offer.supplierId));
-  const { figures } = getShop(shop);
-  const shipping = new Map(suppliers.map((supplier) => [supplier.id, supplier]));
-  // The colours of a bundle that are of use: those open orders or minimums ask for; of a pack with none of these, all that the shelf knows.
-  const needed = new Set(loadOpenNeeds(shop).flatMap((need) => need.accepts));
-  const views = all.map((stored): OfferView => {
-    const offer = toOffer(stored);
-    const supplier = shipping.get(offer.supplierId)!;
-    const some = stored.parts.some((part) => part.key !== null && needed.has(part.key));
-    // Its share of shipping, as if a pack came alone but no dearer than that.
-    const share = supplier.freeFrom !== null && offer.price >= supplier.freeFrom ? 0 : supplier.shipping;
-    const unit = computeUnitPrices(offer, 1, { wanted: (key) => (some ? needed.has(key) : key !== ''), margins: { sideMm: figures.cutterEdgeMm, endMm: 0 }, shipping: share });
-    return { id: offer.id, supplierId: offer.supplierId, code: stored.code, name: offer.name, price: offer.price, parts: stored.parts, breaks: offer.breaks, takePay: offer.takePay, pricedAtMs: stored.pricedAtMs, unit };
+/** Adds an offer by hand. @throws ShopError where the supplier has one of that article already. */
+export function addOffer(shop: ShopContext, input: InferType<typeof offerInput>): { id: number } {
+  return shop.db.transaction(() => {
+    if (!findSupplier(shop.db, input.supplierId)) throw notFound('This supplier');
+    if (loadOffers(shop.db, input.supplierId).some((offer) => offer.code === input.code)) throw new ShopError('conflict', `There is an offer of article ${input.code} already. Change that one, or write another number.`, 'code');
+    return { id: putOffer(shop.db, toOfferFields(shop, input), shop.now()) };
   });
-  return { suppliers: suppliers.map((supplier) => toSupplierView(supplier, all.filter((offer) => offer.supplierId === supplier.id).length)), offers: views, things: listThings(shop) };
+}
+
+/** The article and its supplier stay what they are. */
+export function changeOffer(shop: ShopContext, id: number, input: InferType<typeof offerInput>, version: number): { id: number } {
+  return shop.db.transaction(() => {
+    const [offer] = findOffers(shop.db, [id]);
+    if (!offer) throw notFound('This offer');
+    if (offer.version !== version) throw stale('This offer');
+    return { id: putOffer(shop.db, { ...toOfferFields(shop, input), supplierId: offer.supplierId, code: offer.code }, shop.now()) };
+  });
+}
+
+export function archiveOffer(shop: ShopContext, id: number, archived: boolean): void {
+  if (!setOfferArchived(shop.db, id, archived ? shop.now() : null)) throw notFound('This offer');
+}
+
+function toOfferFields(shop: ShopContext, input: InferType<typeof offerInput>): OfferFields {
+  for (const part of input.parts) if (part.key !== null) requireThing(shop, part.key);
+  return { ...input, price: minor(input.price), breaks: [...input.breaks].sort((a, b) => a.fromPacks - b.fromPacks).map((step) => ({ fromPacks: step.fromPacks, price: minor(step.price) })) };
 }
 
 export function loadHistory(shop: ShopContext, offerId: number): OfferHistory {
@@ -65,7 +65,7 @@ export function loadHistory(shop: ShopContext, offerId: number): OfferHistory {
 
 export function matchPart(shop: ShopContext, offerId: number, position: number, key: string | null): void {
   if (key !== null && !listThings(shop).some((thing) => thing.key === key)) throw new ShopError('invalid', 'Thing: it is not on the shelf any more. Choose another.', 'key');
-  if (!setPartKey(shop.db, offerId, position, key)) throw notFound('This offer');
+  if (!shop.db.transaction(() => setPartKey(shop.db, offerId, position, key))) throw notFound('This offer');
 }
 
 const TABLE_WORDS: Readonly<Record<TableProblem['kind'], string>> = {

@@ -3,13 +3,16 @@
 import type { InferType } from 'yup';
 import { findCheapestBasket, findPlainBaskets, type BasketInput, type BasketProblem } from '../../core/buying';
 import type { basketInput } from '../../core/input';
+import { findAlikeVinyls, type Grade } from '../../core/materials';
+import { keyOf, parseKey } from '../../core/stock';
 import { loadOffers, loadSuppliers } from '../../data/offer-store';
+import { loadVinyls } from '../../data/shelf-store';
 import type { BasketView } from '../../views/views';
 import { getShop, type ShopContext } from '../context';
 import { listThings } from '../stock/things';
-import { toOffer } from './keep-offers';
+import { toOffer } from './offer-of';
 import { loadOpenNeeds, type OpenNeed } from './needs';
-import { withSolver } from './solve';
+import { makeSolver } from './solve';
 
 function describeProblem(problem: BasketProblem, needs: readonly OpenNeed[]): string {
   switch (problem.kind) {
@@ -30,28 +33,45 @@ function describeProblem(problem: BasketProblem, needs: readonly OpenNeed[]): st
   }
 }
 
+/** With a grade, other vinyls of the same kind and nearly the colour do as well, when they are at least that good. */
+function acceptAlike(shop: ShopContext, needs: readonly OpenNeed[], grade: Grade | null): readonly OpenNeed[] {
+  if (grade === null) return needs;
+  const vinyls = loadVinyls(shop.db);
+  return needs.map((need) => {
+    const thing = parseKey(need.accepts[0] ?? '');
+    const own = thing?.kind === 'vinyl' ? vinyls.find((vinyl) => vinyl.id === thing.vinylId) : undefined;
+    return own ? { ...need, accepts: [...need.accepts, ...findAlikeVinyls(own, vinyls, grade).map((vinyl) => keyOf({ kind: 'vinyl', vinylId: vinyl.id }))] } : need;
+  });
+}
+
+/** How long the solver looks: for a first answer, which may still be in doubt by some cents; when the proof is asked for; for each plain order beside it. */
+const FIRST_ANSWER_S = 1.3;
+const THOROUGH_S = 60;
+const PLAIN_S = 0.3;
+
 /** Needs that nothing covers are named, and the basket is worked out for the rest. */
 export async function planBasket(shop: ShopContext, wish: InferType<typeof basketInput>): Promise<BasketView> {
   const { figures } = getShop(shop);
   const suppliers = loadSuppliers(shop.db);
   const known = new Set(suppliers.map((supplier) => supplier.id));
-  const all = loadOpenNeeds(shop, wish);
+  const all = acceptAlike(shop, loadOpenNeeds(shop, wish), wish.alike);
   const accepted = new Set(all.flatMap((need) => need.accepts));
   const offers = loadOffers(shop.db).filter((offer) => known.has(offer.supplierId)).map(toOffer).filter((offer) => offer.parts.some((part) => accepted.has(part.key)));
   const problems = new Map<string, string>();
   let needs = all;
   const started = performance.now();
   const input = (): BasketInput => ({ needs, offers, suppliers, margins: { sideMm: figures.cutterEdgeMm, endMm: 0 } });
-  const { found, plain } = await withSolver(async (solve) => {
-    let answer = await findCheapestBasket(input(), solve);
-    while (!answer.ok && answer.problem.kind === 'not-offered') {
-      const { needId } = answer.problem;
-      problems.set(needId, describeProblem(answer.problem, all));
-      needs = needs.filter((need) => need.id !== needId);
-      answer = await findCheapestBasket(input(), solve);
-    }
-    return { found: answer, plain: answer.ok && answer.value.orders.length > 0 ? await findPlainBaskets(input(), solve) : [] };
-  });
+  const solve = makeSolver(wish.thorough ? THOROUGH_S : FIRST_ANSWER_S);
+  let found = await findCheapestBasket(input(), solve);
+  while (!found.ok && found.problem.kind === 'not-offered') {
+    const { needId } = found.problem;
+    problems.set(needId, describeProblem(found.problem, all));
+    needs = needs.filter((need) => need.id !== needId);
+    found = await findCheapestBasket(input(), solve);
+  }
+  // Nothing found at all in the first second: then as long as it takes.
+  if (!found.ok && found.problem.kind === 'not-solved' && !wish.thorough) found = await findCheapestBasket(input(), makeSolver(THOROUGH_S));
+  const plain = found.ok && found.value.orders.length > 0 ? await findPlainBaskets(input(), makeSolver(PLAIN_S)) : [];
   return {
     needs: all.map(({ id, label, amount, unit, because, withinDays }) => ({ id, label, amount, unit, because, withinDays, problem: problems.get(id) ?? null })),
     basket: found.ok ? found.value : null, plain: plain.slice(0, 5), problem: found.ok ? null : describeProblem(found.problem, all), things: listThings(shop), solvedMs: Math.round(performance.now() - started),

@@ -9,7 +9,7 @@ import type { PurchasesView, PurchaseView } from '../../views/views';
 import type { ShopContext } from '../context';
 import { notFound, ShopError, stale } from '../errors';
 import { receiveLot } from '../stock/keep-stock';
-import { toSupplierView } from './keep-offers';
+import { toSupplierView } from './offer-index';
 
 /** One purchase a supplier. Prices are those of the offers now, not what a page says. */
 export function placePurchases(shop: ShopContext, input: InferType<typeof purchaseInput>): { ids: readonly number[] } {

@@ -1,14 +1,29 @@
 // What the keys of stock, offers and needs stand for.
 
 import { keyOf, parseKey, type Supply } from '../../core/stock';
-import { loadBlanks, loadVinyls } from '../../data/shelf-store';
+import { loadBlanks, loadVinyls, readShelfStamp } from '../../data/shelf-store';
 import { loadSupplies } from '../../data/supply-store';
 import type { ThingView } from '../../views/views';
 import type { ShopContext } from '../context';
 import { ShopError } from '../errors';
 
+type Known = { readonly stamp: string; readonly now: readonly ThingView[]; readonly byKey: ReadonlyMap<string, ThingView> };
+const known = new WeakMap<ShopContext['db'], Known>();
+
+/** Kept until a vinyl, blank or supply changes: every list of stock and offers asks for it. */
+function readThings(shop: ShopContext): Known {
+  const stamp = JSON.stringify(readShelfStamp(shop.db));
+  const before = known.get(shop.db);
+  if (before?.stamp === stamp) return before;
+  const things = { stamp, now: loadThings(shop, false), byKey: new Map(loadThings(shop, true).map((thing) => [thing.key, thing])) };
+  known.set(shop.db, things);
+  return things;
+}
+
 /** Everything that can lie on the shelf now, vinyls first. */
-export function listThings(shop: ShopContext, archived = false): readonly ThingView[] {
+export const listThings = (shop: ShopContext): readonly ThingView[] => readThings(shop).now;
+
+function loadThings(shop: ShopContext, archived: boolean): readonly ThingView[] {
   return [
     ...loadVinyls(shop.db, { archived }).map((vinyl): ThingView => ({ key: keyOf({ kind: 'vinyl', vinylId: vinyl.id }), name: vinyl.name, colourHex: vinyl.colourHex, kind: 'vinyl', unit: 'mm²', rollWidthMm: vinyl.rollWidthMm })),
     ...loadBlanks(shop.db, { archived }).flatMap((blank) => blank.sizes.flatMap((size) => blank.colours.map((colour): ThingView => ({
@@ -23,8 +38,8 @@ const SUPPLY_TINT = '#9a917f';
 
 /** By key, things taken off the shelf too; what is gone altogether is called so. */
 export function nameThings(shop: ShopContext): (key: string) => ThingView {
-  const known = new Map(listThings(shop, true).map((thing) => [thing.key, thing]));
-  return (key) => known.get(key) ?? { key, name: 'something no longer kept', colourHex: '#888888', kind: parseKey(key)?.kind ?? 'blank', unit: key.startsWith('vinyl:') ? 'mm²' : 'count', rollWidthMm: null };
+  const { byKey } = readThings(shop);
+  return (key) => byKey.get(key) ?? { key, name: 'something no longer kept', colourHex: '#888888', kind: parseKey(key)?.kind ?? 'blank', unit: key.startsWith('vinyl:') ? 'mm²' : 'count', rollWidthMm: null };
 }
 
 /** @throws ShopError where no such thing is on the shelf. */

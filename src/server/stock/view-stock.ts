@@ -56,7 +56,7 @@ export function loadStock(shop: ShopContext): StockView {
   const byKey = groupBy(lots, (lot) => lot.key);
   const nameOf = nameThings(shop);
   const weeklyOf = computeWeeklyUses(shop, nameOf);
-  const leads = loadShortestLeads(shop.db);
+  const leads = loadShortestLeads(shop.db, [...needs.keys()]);
   const today = getDay(shop.now(), timeZone);
   // The first order, by due day, that what is there does not reach.
   const orderWithin = (key: string, own: readonly StoredLot[], wanted: readonly OrderNeed[]): StockRow['orderWithin'] => {

@@ -23,7 +23,7 @@ export function loadBench(shop: ShopContext, orders: readonly ReadOrder[] = read
   const stored = getShop(shop);
   const itemIds = [...new Set(orders.flatMap(({ order }) => order.lines.map((line) => line.itemId)))];
   const items = new Map(findItems(shop.db, itemIds).map((item) => [item.id, item]));
-  const materials = loadMaterials(shop, [...items.values()]);
+  const materials = loadMaterials(shop, [...items.values()], orders.flatMap(({ parts: own }) => own.map((part) => part.vinylId)));
   const parts = orders.flatMap(({ order, parts: own }) => own.filter((part) => part.state !== 'checked').map((part): BenchPartView => {
     const line = order.lines.find((candidate) => candidate.id === part.lineId)!;
     const item = items.get(line.itemId)!;

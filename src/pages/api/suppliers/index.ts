@@ -1,5 +1,6 @@
 import { supplierInput } from '../../../core/input';
-import { addSupplier, loadOffersView } from '../../../server/buying/keep-offers';
+import { addSupplier } from '../../../server/buying/keep-offers';
+import { loadOffersView } from '../../../server/buying/offer-index';
 import { endpoint, readJson } from '../../../server/endpoint';
 import { parseInput } from '../../../server/errors';
 

@@ -1,0 +1,12 @@
+// Everything that can lie on the shelf, asked for once a dialog needs to choose among it.
+
+import { useQuery } from '@tanstack/react-query';
+import type { ThingView } from '../../views/views';
+import { callApi } from '../shared/api';
+
+const NONE: readonly ThingView[] = [];
+
+export function useThings(): readonly ThingView[] {
+  const { data } = useQuery({ queryKey: ['things'], queryFn: ({ signal }) => callApi<readonly ThingView[]>('GET', '/api/shelf/things', undefined, signal), refetchOnMount: true });
+  return data ?? NONE;
+}
