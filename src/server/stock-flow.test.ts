@@ -16,6 +16,7 @@ import { loadPurchasesView, placePurchases, receivePurchase, viewPurchase, write
 import { printOffcutLabels } from './paper/offcut-labels';
 import { printPurchase, writePurchaseMail } from './paper/purchase-order';
 import { bookStock, countStock, receiveLot, setAsideOffcut } from './stock/keep-stock';
+import { writeStockCsv } from './stock/stock-csv';
 import { findOffcuts, loadStock } from './stock/view-stock';
 import { listThings } from './stock/things';
 
@@ -257,4 +258,14 @@ describe('offers a page at a time, and by hand', () => {
     expect((await refusalOf(() => changeOffer(shop, id, byHand({ price: 990 }), offer!.version))).code).toBe('stale');
     expect((await refusalOf(() => addOffer(shop, byHand({ code: 'HAND-2', parts: [{ key: 'vinyl:999', label: '', count: 1, widthMm: 1, lengthMm: 1 }] })))).field).toBe('key');
   });
+});
+
+it('the stock as a table: a line a lot, and no formula in it', () => {
+  const { id } = receiveLot(shop, { ...roll(2000), price: 1234, remark: '=HYPERLINK("x")' });
+  bookStock(shop, id, { cause: 'cut', quantity: 500, note: '' });
+  const lines = writeStockCsv(loadStock(shop), 'EUR').split('\r\n');
+  expect(lines[0]).toBe('thing;kind;form;width mm;length mm;left;code;received;supplier;worth EUR;remark');
+  expect(lines.length - 1 - Number(lines.at(-1) === '')).toBe(loadLotsOnShelf(shop.db).length);
+  // Three quarters are left of 12.34.
+  expect(lines.find((line) => line.includes('HYPERLINK'))).toMatch(/^"?Tarn Smooth, slate"?;vinyl;roll;500;1500;1;;2026-11-24;;9\.2[56];"'=HYPERLINK/);
 });

@@ -33,7 +33,7 @@ export type PreparedFile = MeasuredFile & { readonly findings: readonly Finding[
 
 /** A thing of the shelf by its key, as it is called and counted. */
 export type ThingView = { readonly key: string; readonly name: string; readonly colourHex: string; readonly kind: Thing['kind']; /** Vinyl in usable mm², else counted. */ readonly unit: 'mm²' | 'count'; readonly rollWidthMm: number | null };
-export type LotView = StockLot & { readonly left: number; readonly shape: OffcutShape | null; readonly code: string | null; readonly remark: string; readonly supplier: string };
+export type LotView = StockLot & { readonly left: number; readonly shape: OffcutShape | null; readonly code: string | null; readonly remark: string; readonly supplier: string; /** What is left of it, at what it cost. */ readonly value: Figure };
 /** What is there of a thing, what open orders need of it, and what stays free: usable mm² of vinyl, or pieces. */
 export type StockRow = { readonly thing: ThingView; readonly lots: readonly LotView[]; readonly onShelf: Figure; readonly reserved: Figure; readonly free: Figure; readonly value: Figure;
   /** What should always be there, and what was wished for. */

@@ -1,7 +1,7 @@
 // Stock as a ledger: lots, and lines that add to them or take from them. Nothing is ever changed or taken away; what lies
 // on the shelf is the sum. No lot can go below nothing.
 
-import { fail, figure, succeed, type Figure, type Result } from '../units';
+import { fail, figure, roundMoney, succeed, type Figure, type Result } from '../units';
 
 export type StockCause = 'received' | 'cut' | 'spoiled' | 'counted' | 'sold' | 'returned' | 'set-aside';
 export const STOCK_CAUSES: readonly StockCause[] = ['received', 'cut', 'spoiled', 'counted', 'sold', 'returned', 'set-aside'];
@@ -77,7 +77,9 @@ export function takeFirstIn(lots: readonly LotLeft[], quantity: number): Result<
   return succeed({ taken, cost: figure('Cost, first in first out', cost, 'money', 'computed', { how: 'what is taken from each lot × what it cost', parts: taken.map((part) => figure(`Lot ${part.lotId}`, part.cost, 'money', 'computed')) }) });
 }
 
-/** What the lots are worth at what they cost. */
+/** What the lots are worth at what they cost, each to the cent: the lots’ sums add up to that of all. */
 export function valueStock(lots: readonly LotLeft[]): Figure {
-  return figure('Value of stock', lots.reduce((sum, { lot, left }) => sum + left * lot.unitCost, 0), 'money', 'computed', { how: 'what is left of each lot × what it cost' });
+  return figure('Value of stock', lots.reduce((sum, { lot, left }) => sum + roundMoney(left * lot.unitCost), 0), 'money', 'computed', {
+    how: 'what is left of each lot × what it cost', ...(lots.length === 1 ? { parts: lots.map(({ lot, left }) => figure('Left', left, lot.form === 'roll' ? 'mm' : 'count', 'measured')) } : {}),
+  });
 }

@@ -24,7 +24,9 @@ export function OfferTable({ wish, first, supplierNames, onOpen, empty }: { wish
     queryFn: ({ signal }: { signal: AbortSignal }) => callApi<OfferPage>('GET', `/api/offers?${new URLSearchParams({ ...wish, supplierId: String(wish.supplierId), offset: String(number * PAGE) }).toString()}`, undefined, signal),
   })) });
   const asked = JSON.stringify(wish);
-  useEffect(() => frame.current?.scrollTo(0, 0), [asked]);
+  useEffect(() => {
+    if (frame.current) frame.current.scrollTop = 0;
+  }, [asked]);
   const failed = pages.find((page) => page.isError);
   const known = pages[0]?.data?.total;
   if (known !== undefined && known !== total) setTotal(known);

@@ -5,7 +5,7 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { lazy, Suspense, useState } from 'react';
-import { formatInstant, formatMoney, type Figure } from '../../core/units';
+import { formatInstant, type Figure } from '../../core/units';
 import type { FittingOffcut, FrameView, LotView, StockRow, StockView, ThingView } from '../../views/views';
 import { CAUSE_WORDS } from '../../wording/stock';
 import { callApi, wordsOf } from '../shared/api';
@@ -44,8 +44,8 @@ function Stock({ initial }: { initial: StockView }) {
   return (
     <>
       <div className="page-head">
-        <div><h1 style={{ margin: 0 }}>{stock.rows.length === 0 ? 'Nothing on the shelf yet' : short.length === 0 ? 'Enough there for all open orders' : `${short[0]!.thing.name} is short${short.length > 1 ? `, and ${short.length - 1} more` : ''}`}<span className="soft">, worth {formatMoney(Math.round(stock.value.value), settings)}</span></h1></div>
-        <div className="actions"><Button href="/api/stock/labels" target="_blank">Print offcut labels</Button><Button href="/shelf/buy">What to buy</Button><Button variant="contained" onClick={() => setOpen({ kind: 'receive' })}>Take in a lot</Button></div>
+        <div><h1 style={{ margin: 0 }}>{stock.rows.length === 0 ? 'Nothing on the shelf yet' : short.length === 0 ? 'Enough there for all open orders' : `${short[0]!.thing.name} is short${short.length > 1 ? `, and ${short.length - 1} more` : ''}`}<span className="soft">, worth <Why figure={stock.value} /></span></h1></div>
+        <div className="actions"><Button href="/api/stock/csv">CSV</Button><Button href="/api/stock/labels" target="_blank">Print offcut labels</Button><Button href="/shelf/buy">What to buy</Button><Button variant="contained" onClick={() => setOpen({ kind: 'receive' })}>Take in a lot</Button></div>
       </div>
       <ShelfTabs current="/shelf/stock" />
       <div className="cols" style={{ gridTemplateColumns: 'minmax(0, 2fr) minmax(0, 1fr)' }}>
@@ -93,7 +93,7 @@ function StockRows({ row, onLot, onMinimum }: { row: StockRow; onLot: (lot: LotV
     <>
       <tr className="row-head"><td><i className="swatch" style={{ background: row.thing.colourHex }} /><button type="button" className="quiet thing" aria-label={`Minimum of ${row.thing.name}`} title="Set how much to have always" onClick={onMinimum}>{row.thing.name}</button>{row.free.value < 0 ? <span className="tag bad">{describeShort(row.orderWithin)}</span> : below && row.minimum ? <span className="tag">under <Why figure={row.minimum}>{formatAmount(row.minimum.value, unit, settings)}</Why></span> : null}</td><td className="num">{shown(row.onShelf)}</td><td className="num">{row.reserved.value > 0 ? shown(row.reserved) : '–'}</td><td className="num">{shown(row.free)}</td><td className="num">{row.cover ? <Why figure={row.cover}>{formatWeeks(row.cover.value)}</Why> : '–'}</td></tr>
       {row.lots.map((lot) => (
-        <tr key={lot.id} className="lot"><td colSpan={4}><button type="button" className="quiet" onClick={() => onLot(lot)}>{describeLot(lot, settings)}</button>{lot.remark && <span className="soft">, “{lot.remark}”</span>}</td><td className="num soft">{formatMoney(Math.round(lot.left * lot.unitCost), settings)}</td></tr>
+        <tr key={lot.id} className="lot"><td colSpan={4}><button type="button" className="quiet" onClick={() => onLot(lot)}>{describeLot(lot, settings)}</button>{lot.remark && <span className="soft">, “{lot.remark}”</span>}</td><td className="num soft"><Why figure={lot.value} /></td></tr>
       ))}
     </>
   );

@@ -45,7 +45,7 @@ export function computeOrderNeeds(shop: ShopContext): readonly OrderNeed[] {
 }
 
 const toLotView = (lot: StoredLot, suppliers: ReadonlyMap<number, string>): LotView => ({
-  id: lot.id, key: lot.key, form: lot.form, widthMm: lot.widthMm, lengthMm: lot.lengthMm, receivedAtMs: lot.receivedAtMs, unitCost: lot.unitCost, left: lot.left, shape: lot.shape, code: lot.code, remark: lot.remark, supplier: suppliers.get(lot.supplierId ?? 0) ?? '',
+  id: lot.id, key: lot.key, form: lot.form, widthMm: lot.widthMm, lengthMm: lot.lengthMm, receivedAtMs: lot.receivedAtMs, unitCost: lot.unitCost, left: lot.left, shape: lot.shape, code: lot.code, remark: lot.remark, supplier: suppliers.get(lot.supplierId ?? 0) ?? '', value: valueStock([{ lot, left: lot.left }]),
 });
 
 export function loadStock(shop: ShopContext): StockView {
