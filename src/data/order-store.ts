@@ -108,3 +108,9 @@ export function addOrderEvent(db: Database, orderId: number, kind: OrderEventKin
 export function addPartEvents(db: Database, events: readonly (Omit<PartEvent, 'id'> & { readonly workId: number | null })[]): readonly number[] {
   return events.map((event) => db.insert(partEvents).values(event).returning({ id: partEvents.id }).get().id);
 }
+
+/** Of each piece of work that these events came from: how many of its events they are, and how many it had. */
+export function countUndoneOfWork(db: Database, eventIds: readonly number[]): readonly { readonly workId: number; readonly undone: number; readonly all: number }[] {
+  const undone = db.select({ workId: partEvents.workId, count: sql<number>`count(*)` }).from(partEvents).where(and(inArray(partEvents.id, [...eventIds]), isNotNull(partEvents.workId))).groupBy(partEvents.workId).all();
+  return undone.flatMap(({ workId, count }) => (workId === null ? [] : [{ workId, undone: count, all: db.select({ count: sql<number>`count(*)` }).from(partEvents).where(eq(partEvents.workId, workId)).get()!.count }]));
+}

@@ -88,7 +88,9 @@ export const stockLines = sqliteTable('stock_lines', {
   cause: text('cause').$type<StockCause>().notNull(),
   quantity: real('quantity').notNull(),
   note: text('note').notNull().default(''),
-}, (table) => [index('stock_lines_by_lot').on(table.lotId), index('stock_lines_by_time').on(table.atMs, table.cause, table.lotId, table.quantity)]);
+  /** The work at the bench that took it; null where it was booked by hand. */
+  workId: integer('work_id'),
+}, (table) => [index('stock_lines_by_work').on(table.workId).where(sql`${table.workId} is not null`), index('stock_lines_by_lot').on(table.lotId), index('stock_lines_by_time').on(table.atMs, table.cause, table.lotId, table.quantity)]);
 
 /** Below this much of a thing, or below so many weeks of its use, more is bought. */
 export const minimums = sqliteTable('minimums', { key: text('key').primaryKey(), amount: real('amount'), coverWeeks: real('cover_weeks') }, (table) => [check('minimums_sound', sql`(${table.amount} is not null or ${table.coverWeeks} is not null) and coalesce(${table.amount}, 1) > 0 and coalesce(${table.coverWeeks}, 1) > 0`)]);

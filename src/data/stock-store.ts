@@ -7,6 +7,7 @@ import { lots, stockLines } from './schema';
 
 export type StoredLot = Lot & { readonly left: number; readonly shape: OffcutShape | null; readonly code: string | null; readonly supplierId: number | null; readonly fromLotId: number | null; readonly remark: string };
 export type NewLot = { readonly key: string; readonly form: LotForm; readonly widthMm: number | null; readonly lengthMm: number | null; readonly shape?: OffcutShape; readonly code?: string; readonly receivedAtMs: number; readonly unitCost: number; readonly supplierId?: number | null; readonly fromLotId?: number; readonly remark?: string };
+/** `workId`: the work at the bench that took it; null where it was booked by hand. */
 export type StoredLine = { readonly id: number; readonly lotId: number; readonly atMs: number; readonly cause: StockCause; readonly quantity: number; readonly note: string };
 
 export function insertLot(db: Database, lot: NewLot): number {
@@ -21,7 +22,7 @@ export function loadLotsOnShelf(db: Database, key?: string): readonly StoredLot[
 }
 
 /** Adds a line and brings the lot's sum up to date. Two statements: call it inside a transaction. The database refuses a sum below 0. */
-export function addStockLine(db: Database, line: Omit<StoredLine, 'id'>): void {
+export function addStockLine(db: Database, line: Omit<StoredLine, 'id'> & { readonly workId?: number }): void {
   db.insert(stockLines).values(line).run();
   const lot = findLot(db, line.lotId)!;
   db.update(lots).set({ left: sumLines([{ quantity: lot.left }, line]) }).where(eq(lots.id, line.lotId)).run();
@@ -30,6 +31,9 @@ export function addStockLine(db: Database, line: Omit<StoredLine, 'id'>): void {
 export function loadLines(db: Database, lotId: number): readonly StoredLine[] {
   return db.select().from(stockLines).where(eq(stockLines.lotId, lotId)).orderBy(asc(stockLines.id)).all();
 }
+
+/** What pieces of work took from the stock, and what was given back of it. */
+export const loadLinesOfWork = (db: Database, workIds: readonly number[]): readonly (StoredLine & { readonly workId: number | null })[] => db.select().from(stockLines).where(inArray(stockLines.workId, [...workIds])).orderBy(asc(stockLines.id)).all();
 
 export function loadNewestLines(db: Database, count: number): readonly (StoredLine & { readonly key: string })[] {
   return db.select({ id: stockLines.id, lotId: stockLines.lotId, atMs: stockLines.atMs, cause: stockLines.cause, quantity: stockLines.quantity, note: stockLines.note, key: lots.key }).from(stockLines).innerJoin(lots, eq(lots.id, stockLines.lotId)).orderBy(desc(stockLines.id)).limit(count).all();

@@ -2,7 +2,8 @@ import { beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import { copyDemoShop, refusalOf, seedDemoShop, type TestShop } from '../../test/demo-shop';
 import { scaleMeasurement } from '../core/artwork';
 import { setMinimum } from '../data/offer-store';
-import { loadLotsOnShelf } from '../data/stock-store';
+import { findLot, findUnbalancedLots, loadLotsOnShelf } from '../data/stock-store';
+import { describeBooked } from '../wording/stock';
 import { loadOpenNeeds } from './buying/needs';
 import { countStock, setAsideOffcut } from './stock/keep-stock';
 import { bookWear, changeSupply, loadSuppliesView } from './stock/keep-supplies';
@@ -10,7 +11,7 @@ import { loadStock } from './stock/view-stock';
 import { listThings } from './stock/things';
 import { loadBench } from './views/bench';
 import { loadItemEditor } from './views/items';
-import { finishWork, startWork } from './work-at-bench';
+import { finishWork, spoilParts, startWork, undoSteps } from './work-at-bench';
 
 let seeded: Buffer;
 let shop: TestShop;
@@ -100,5 +101,57 @@ describe('use and cover', () => {
     expect(row.free.value).toBeLessThan(0);
     // Crew jackets are due in three days; the trade house takes two, and making them one.
     expect(row.orderWithin).toEqual({ days: 0, leadDays: 2 });
+  });
+});
+
+describe('what the bench takes from the stock', () => {
+  const leftOf = (name: string) => loadLotsOnShelf(shop.db, keyNamed(name)).filter((lot) => lot.form !== 'offcut').reduce((sum, lot) => sum + lot.left, 0);
+  const partsOf = (itemName: string, state: string) => loadBench(shop).parts.filter((part) => part.itemName === itemName && part.state === state);
+  const doAt = (station: 'cut' | 'weed' | 'press', parts: readonly { readonly partId: number }[]) => finishWork(shop, startWork(shop, { station, partIds: parts.map((part) => part.partId) }).id, 'done');
+
+  it('is the strip of what was cut, oldest roll first, and is given back with the step', () => {
+    const towels = partsOf('Honeycomb tea towel', 'to-cut').filter((part) => part.vinylName === SLATE);
+    const before = leftOf(SLATE), oldest = loadLotsOnShelf(shop.db, keyNamed(SLATE))[0]!;
+    const { booked, eventIds } = doAt('cut', towels);
+    const taken = booked.find((entry) => entry.thingName === SLATE)!;
+    expect(taken).toMatchObject({ form: 'roll', missing: 0 });
+    // Ten combs of 180 mm with their margins, two side by side.
+    expect(taken.quantity).toBeGreaterThan(700);
+    expect(leftOf(SLATE)).toBeCloseTo(before - taken.quantity, 6);
+    expect(findLot(shop.db, oldest.id)!.left).toBeLessThan(oldest.left);
+    undoSteps(shop, eventIds, towels.map((part) => part.partId));
+    expect(leftOf(SLATE)).toBeCloseTo(before, 6);
+    expect(findUnbalancedLots(shop.db)).toEqual([]);
+  });
+
+  it('is a blank a unit, and none again for a part that is pressed once more on the same', () => {
+    const charcoal = 'Bib apron, heavy cotton, one size, charcoal';
+    const there = leftOf(charcoal);
+    const ready = partsOf('Bakery apron', 'weeded').filter((part) => part.unitId === partsOf('Bakery apron', 'weeded')[0]!.unitId);
+    expect(doAt('press', ready).booked).toEqual([{ thingName: charcoal, form: 'piece', quantity: 1, missing: 0 }]);
+    expect(leftOf(charcoal)).toBe(there - 1);
+    const [peeled] = ready;
+    spoilParts(shop, { partIds: [peeled!.partId], cause: 'lifted', blankLost: false });
+    doAt('cut', [peeled!]);
+    doAt('weed', [peeled!]);
+    expect(doAt('press', [peeled!]).booked).toEqual([]);
+    expect(leftOf(charcoal)).toBe(there - 1);
+    spoilParts(shop, { partIds: [peeled!.partId], cause: 'scorched', blankLost: true });
+    for (const station of ['cut', 'weed'] as const) doAt(station, ready);
+    expect(doAt('press', ready).booked).toHaveLength(1);
+    expect(leftOf(charcoal)).toBe(there - 2);
+  });
+
+  it('never takes the book below nothing: what it did not have is told', () => {
+    for (const lot of loadLotsOnShelf(shop.db, keyNamed(SLATE))) countStock(shop, lot.id, lot.form === 'roll' ? 50 : 0, '');
+    const [taken] = doAt('cut', partsOf('Honeycomb tea towel', 'to-cut').filter((part) => part.vinylName === SLATE)).booked;
+    expect(taken!.quantity).toBe(100);
+    expect(taken!.missing).toBeGreaterThan(600);
+    expect(leftOf(SLATE)).toBe(0);
+    expect(describeBooked(taken!, { locale: 'en-GB', currency: 'EUR', timeZone: 'UTC', system: 'metric' })).toMatch(/^Booked off: 0\.10 m of Tarn Smooth, slate\. The book had .* less than that took: count it\.$/);
+  });
+
+  it('nothing of what the shop keeps no book of', () => {
+    expect(doAt('cut', partsOf('Dog bandana, paw', 'to-cut').slice(0, 1).concat(partsOf('Seed tin, labelled', 'to-cut').slice(0, 1))).booked.map((entry) => entry.thingName)).toEqual(['Quay Hold, black']);
   });
 });

@@ -3,12 +3,14 @@
 import type { InferType } from 'yup';
 import type { spoilInput, startWorkInput } from '../core/input';
 import { findReadyParts, STATION_STEPS, type PartEvent } from '../core/orders';
-import { addPartEvents, findOrderIdsOfParts, loadOrders } from '../data/order-store';
+import { addPartEvents, countUndoneOfWork, findOrderIdsOfParts, loadOrders } from '../data/order-store';
 import { findWork, insertWork, loadRunningWork, stopWork } from '../data/work-store';
+import type { BookedStock } from '../views/views';
 import { STATE_NAMES, STATION_NAMES } from '../wording/stations';
 import type { ShopContext } from './context';
 import { notFound, ShopError } from './errors';
 import { readStored, type ReadOrder, type ReadPart } from './read-orders';
+import { bookBenchStock, returnBenchStock } from './stock/bench-stock';
 import { bookBenchWear } from './stock/bench-wear';
 
 type NewEvent = Omit<PartEvent, 'id'> & { readonly workId: number | null };
@@ -44,20 +46,21 @@ export function startWork(shop: ShopContext, input: InferType<typeof startWorkIn
 }
 
 /** Stops the clock. 'done' moves the parts on that are still where they were; 'paused' keeps the minutes only; 'discarded' drops them. */
-export function finishWork(shop: ShopContext, id: number, outcome: 'done' | 'paused' | 'discarded'): { eventIds: readonly number[] } {
+export function finishWork(shop: ShopContext, id: number, outcome: 'done' | 'paused' | 'discarded'): { eventIds: readonly number[]; booked: readonly BookedStock[] } {
   return shop.db.transaction(() => {
     const work = findWork(shop.db, id);
     if (!work) throw notFound('This timer');
     const atMs = shop.now();
     if (!stopWork(shop.db, id, atMs, outcome)) throw new ShopError('conflict', 'This timer was stopped already, perhaps in another window.');
-    if (outcome !== 'done') return { eventIds: [] };
+    if (outcome !== 'done') return { eventIds: [], booked: [] };
     const { from, to } = STATION_STEPS[work.station];
-    if (to === 'to-cut') return { eventIds: [] };
+    if (to === 'to-cut') return { eventIds: [], booked: [] };
     const partIds = work.parts.map((part) => part.partId);
     const orders = readOrdersOf(shop, partIds);
     const parts = requireParts(orders, partIds).filter((part) => part.state === from);
     bookBenchWear(shop, work, orders, parts);
-    return { eventIds: addPartEvents(shop.db, parts.map((part): NewEvent => ({ partId: part.id, kind: to, atMs, workId: id, undoes: null, cause: null, blankLost: false }))) };
+    const booked = parts.length > 0 ? bookBenchStock(shop, work, orders, parts) : [];
+    return { booked, eventIds: addPartEvents(shop.db, parts.map((part): NewEvent => ({ partId: part.id, kind: to, atMs, workId: id, undoes: null, cause: null, blankLost: false }))) };
   });
 }
 
@@ -100,5 +103,6 @@ export function undoSteps(shop: ShopContext, eventIds: readonly number[], partId
     }
     if (events.length === 0) throw new ShopError('conflict', 'Nothing to take back: these parts have moved on since.');
     addPartEvents(shop.db, events);
+    for (const { workId, undone, all } of countUndoneOfWork(shop.db, events.flatMap((event) => event.undoes ?? []))) returnBenchStock(shop, workId, undone, all);
   });
 }

@@ -102,7 +102,9 @@ export type BenchPartView = BenchPart & {
 };
 export type BenchItemView = { readonly itemId: number; readonly picture: ArtworkPicture; readonly layers: readonly { readonly name: string; readonly vinylId: number; readonly mirrored: boolean; readonly handedness: string; readonly boxWidthMm: number; readonly boxHeightMm: number; readonly cavities: number; readonly pieces: number }[]; readonly plan: PressPlan | null; readonly planProblem: string | null; readonly blankName: string; readonly placement: string; readonly widthMm: number };
 export type BenchView = { readonly parts: readonly BenchPartView[]; readonly items: readonly BenchItemView[]; readonly running: readonly RunningWork[]; readonly vinyls: readonly VinylView[]; readonly nowMs: number; readonly today: string };
-export type StepTaken = { readonly eventIds: readonly number[]; readonly bench: BenchView };
+/** What a step took from the stock: mm of a roll, or pieces; and what it would have taken beyond what the book had. */
+export type BookedStock = { readonly thingName: string; readonly form: LotForm; readonly quantity: number; readonly missing: number };
+export type StepTaken = { readonly booked?: readonly BookedStock[]; readonly eventIds: readonly number[]; readonly bench: BenchView };
 
 /** A batch that comes next, in words. */
 export type NextBatch = { readonly station: Station; readonly verb: string; readonly what: string; readonly detail: string; readonly seconds: number; readonly dueDay: string };

@@ -17,8 +17,8 @@ export const lotInput = yup.object({
   widthMm: lengthMm('Width').nullable().defined(), lengthMm: lengthMm('Length').nullable().defined(), quantity, price: money('Price of all of it'), remark: optionalText('Remark', 200),
 });
 /** What is booked by hand; receiving, counting and setting aside have their own ways in. */
-export const BOOKED_CAUSES = ['cut', 'spoiled', 'sold', 'returned'] as const satisfies readonly StockCause[];
-export const bookingInput = yup.object({ cause: yup.mixed<(typeof BOOKED_CAUSES)[number]>().oneOf([...BOOKED_CAUSES], 'Cause: cut, spoiled, sold or returned.').required(), quantity, note: optionalText('Note', 200) });
+export const BOOKED_CAUSES = ['cut', 'used', 'spoiled', 'sold', 'returned'] as const satisfies readonly StockCause[];
+export const bookingInput = yup.object({ cause: yup.mixed<(typeof BOOKED_CAUSES)[number]>().oneOf([...BOOKED_CAUSES], 'Cause: cut, used, spoiled, sold or returned.').required(), quantity, note: optionalText('Note', 200) });
 export const countInput = yup.object({ counted: numberBetween('Counted', 0, 1_000_000, 'Of a roll in mm, else pieces.'), note: optionalText('Note', 200) });
 export const remarkInput = yup.object({ remark: optionalText('Remark', 200) });
 export const offcutInput = yup.object({

@@ -3,10 +3,21 @@ import { describe, expect, it } from 'vitest';
 import { computeItemCost } from '../costing';
 import { PLAIN_ITEM, PLAIN_SHOP } from '../../../test/worked-example';
 import { minor } from '../units';
-import { compareWithQuote, computeKept, decideStage, estimateRemaining, findReadyParts, findSlowest, foldPart, freezeQuote, getQuotedSeconds, shareWorkSeconds, type PartEvent, type PartState } from './index';
+import { compareWithQuote, computeKept, decideStage, estimateRemaining, findReadyParts, findSlowest, foldPart, freezeQuote, getQuotedSeconds, holdsBlank, shareWorkSeconds, type PartEvent, type PartState } from './index';
 
 let nextId = 0;
 const event = (kind: PartEvent['kind'], more: Partial<PartEvent> = {}): PartEvent => ({ id: ++nextId, partId: 1, kind, atMs: nextId, undoes: null, cause: null, blankLost: false, ...more });
+
+it('a unit holds a blank from its first press until the blank is lost or the press is taken back', () => {
+  expect(holdsBlank([event('cut'), event('weeded')])).toBe(false);
+  const pressed = event('pressed'), peeled = event('spoiled', { cause: 'lifted' }), lost = event('spoiled', { blankLost: true });
+  expect(holdsBlank([event('cut'), pressed])).toBe(true);
+  expect(holdsBlank([peeled, pressed])).toBe(true);
+  expect(holdsBlank([pressed, lost])).toBe(false);
+  expect(holdsBlank([pressed, lost, event('undone', { undoes: lost.id })])).toBe(true);
+  expect(holdsBlank([pressed, event('undone', { undoes: pressed.id })])).toBe(false);
+  expect(holdsBlank([pressed, lost, event('pressed')])).toBe(true);
+});
 
 describe('foldPart', () => {
   it('goes through the stations', () => {

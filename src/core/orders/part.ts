@@ -63,6 +63,13 @@ export function foldPart(events: readonly PartEvent[]): PartStory {
   return { state, cuts, spoiled, blanksLost, broken };
 }
 
+/** Something is pressed on the unit's blank, and that blank is still good: pressing a part again takes no new one. Events of all its parts, in any order. */
+export function holdsBlank(events: readonly PartEvent[]): boolean {
+  const undone = new Set(events.filter((event) => event.kind === 'undone').map((event) => event.undoes));
+  const last = [...events].sort((a, b) => a.id - b.id).filter((event) => !undone.has(event.id) && (event.kind === 'pressed' || event.blankLost)).at(-1);
+  return last?.kind === 'pressed';
+}
+
 /** How far along a state is, 0 (to cut) to 4 (checked). */
 export const rankState = (state: PartState): number => PART_STATES.indexOf(state);
 

@@ -3,10 +3,10 @@
 
 import { fail, figure, roundMoney, succeed, type Figure, type Result } from '../units';
 
-export type StockCause = 'received' | 'cut' | 'spoiled' | 'counted' | 'sold' | 'returned' | 'set-aside';
-export const STOCK_CAUSES: readonly StockCause[] = ['received', 'cut', 'spoiled', 'counted', 'sold', 'returned', 'set-aside'];
+export type StockCause = 'received' | 'cut' | 'used' | 'spoiled' | 'counted' | 'sold' | 'returned' | 'set-aside';
+export const STOCK_CAUSES: readonly StockCause[] = ['received', 'cut', 'used', 'spoiled', 'counted', 'sold', 'returned', 'set-aside'];
 /** What adds, what takes, and what may do either. An offcut is set aside: taken from its roll, and a lot of its own. */
-const SIGN: Readonly<Record<StockCause, 1 | -1 | 0>> = { received: 1, cut: -1, spoiled: -1, counted: 0, sold: -1, returned: 1, 'set-aside': -1 };
+const SIGN: Readonly<Record<StockCause, 1 | -1 | 0>> = { received: 1, cut: -1, used: -1, spoiled: -1, counted: 0, sold: -1, returned: 1, 'set-aside': -1 };
 
 /** A roll is measured by its length left, mm; sheets, offcuts and pieces are counted. */
 export type LotForm = 'roll' | 'sheet' | 'offcut' | 'piece';

@@ -4,7 +4,7 @@ import { figure, type Figure } from '../units';
 import type { StockCause } from './ledger';
 
 /** What counts as use: a count that was off, or an offcut set aside, is none. */
-export const USE_CAUSES = ['cut', 'spoiled', 'sold'] as const satisfies readonly StockCause[];
+export const USE_CAUSES = ['cut', 'used', 'spoiled', 'sold'] as const satisfies readonly StockCause[];
 /** Looked back over at most so long: a shop of last summer is another shop. */
 export const USE_WEEKS = 12;
 const WEEK_MS = 7 * 86_400_000;
@@ -18,7 +18,7 @@ export type Used = { readonly amount: number; readonly sinceMs: number };
 export function computeWeeklyUse(used: Used, unit: 'mm²' | 'count', nowMs: number): Figure | null {
   const weeks = Math.min(USE_WEEKS, (nowMs - used.sinceMs) / WEEK_MS);
   if (weeks < LEAST_WEEKS) return null;
-  return figure('Used a week', used.amount / weeks, unit, 'learned', { how: 'cut, spoiled and sold ÷ weeks', parts: [figure('Booked', used.amount, unit, 'measured'), figure('Weeks', weeks, 'count', 'measured')] });
+  return figure('Used a week', used.amount / weeks, unit, 'learned', { how: 'cut, used, spoiled and sold ÷ weeks', parts: [figure('Booked', used.amount, unit, 'measured'), figure('Weeks', weeks, 'count', 'measured')] });
 }
 
 /** For how many weeks what is free lasts at that use; null where nothing is used. */

@@ -39,6 +39,8 @@ DROP TABLE `minimums`;--> statement-breakpoint
 ALTER TABLE `__new_minimums` RENAME TO `minimums`;--> statement-breakpoint
 PRAGMA foreign_keys=ON;--> statement-breakpoint
 DROP INDEX `stock_lines_by_time`;--> statement-breakpoint
+ALTER TABLE `stock_lines` ADD `work_id` integer;--> statement-breakpoint
+CREATE INDEX `stock_lines_by_work` ON `stock_lines` (`work_id`) WHERE "stock_lines"."work_id" is not null;--> statement-breakpoint
 CREATE INDEX `stock_lines_by_time` ON `stock_lines` (`at_ms`,`cause`,`lot_id`,`quantity`);--> statement-breakpoint
 ALTER TABLE `blanks` ADD `areas` text DEFAULT '[]' NOT NULL;--> statement-breakpoint
 ALTER TABLE `vinyls` ADD `details` text DEFAULT '{}' NOT NULL;

@@ -8,6 +8,7 @@ import { STATIONS, type Station } from '../../core/orders';
 import { gatherBatches } from '../../core/scheduling';
 import { formatDay, formatDuration } from '../../core/units';
 import type { BenchPartView, BenchView, FrameView, RunningWork, Spoilage, StepTaken } from '../../views/views';
+import { describeBooked } from '../../wording/stock';
 import { STATION_NAMES } from '../../wording/stations';
 import { callApi, wordsOf } from '../shared/api';
 import { describeBatch } from '../../wording/batches';
@@ -25,6 +26,7 @@ export function BenchScreen({ frame, view, station }: { frame: FrameView; view: 
 }
 
 function Bench({ initial, station }: { initial: BenchView; station: Station }) {
+  const settings = useSettings();
   const client = useQueryClient();
   const { data: view } = useQuery({ queryKey: BENCH_KEY, queryFn: ({ signal }) => callApi<BenchView>('GET', '/api/bench', undefined, signal), initialData: initial, refetchInterval: 30_000 });
   const [chosenKey, setChosenKey] = useState<string | null>(null);
@@ -47,8 +49,9 @@ function Bench({ initial, station }: { initial: BenchView; station: Station }) {
     onSuccess: (answer, { told, undo }) => {
       apply(answer);
       if (!told) return;
+      const booked = (answer.booked ?? []).map((stock) => describeBooked(stock, settings)).join(' ');
       const take = undo && answer.eventIds.length > 0 ? <Button color="inherit" variant="text" onClick={() => step.mutate({ path: '/api/parts/undo', body: { eventIds: answer.eventIds, partIds: undo }, told: 'Taken back.' })}>Undo</Button> : undefined;
-      enqueueSnackbar(told, { action: take });
+      enqueueSnackbar(booked ? `${told} ${booked}` : told, { action: take, ...(booked ? { autoHideDuration: 9000 } : {}) });
     },
     onError: (error) => {
       enqueueSnackbar(wordsOf(error), { variant: 'error' });

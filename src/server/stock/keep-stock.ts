@@ -33,10 +33,10 @@ function requireLot(shop: ShopContext, id: number): StoredLot {
 }
 
 /** Checks and writes one line. Call it inside a transaction. @throws ShopError */
-export function writeLine(shop: ShopContext, lot: StoredLot, cause: StockCause, quantity: number, note: string): void {
+export function writeLine(shop: ShopContext, lot: StoredLot, cause: StockCause, quantity: number, note: string, workId?: number): void {
   const checked = checkLine(lot, lot.left, { lotId: lot.id, cause, quantity });
   if (!checked.ok) throw refusalOf(checked.problem, lot.form);
-  addStockLine(shop.db, { ...checked.value, atMs: shop.now(), note });
+  addStockLine(shop.db, { ...checked.value, atMs: shop.now(), note, ...(workId === undefined ? {} : { workId }) });
 }
 
 export function receiveLot(shop: ShopContext, input: InferType<typeof lotInput>, from: { readonly supplierId?: number; readonly note?: string; readonly unitCost?: number } = {}): { id: number } {

@@ -43,7 +43,7 @@ export function bookWear(shop: ShopContext, id: number, { kind, amount, fromStoc
     if (kind !== 'fitted' && !(amount > 0)) throw new ShopError('invalid', 'Amount: more than nothing.', 'amount');
     if (kind !== 'fitted' && !loadWearInUse(shop.db).has(id)) throw new ShopError('conflict', 'None of it is in use yet: take one into use first.');
     const [lot] = kind === 'fitted' && fromStock ? loadLotsOnShelf(shop.db, keyOf({ kind: 'supply', supplyId: id })) : [];
-    if (lot) writeLine(shop, lot, 'cut', -1, 'taken into use');
+    if (lot) writeLine(shop, lot, 'used', -1, 'taken into use');
     addWear(shop.db, { supplyId: id, atMs: shop.now(), kind, amount: kind === 'fitted' ? 0 : amount, workId: null });
     return { tookFromStock: lot !== undefined };
   });

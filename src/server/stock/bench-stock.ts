@@ -1,0 +1,75 @@
+// What finished work takes from the stock: the strip that was cut off each roll, the blanks that were pressed. Oldest lots
+// first. What the book does not have is not taken, but told: then the book is wrong, and wants a count.
+
+import { computeLayerAreas } from '../../core/costing';
+import { keyOf, takeFirstIn } from '../../core/stock';
+import { groupBy } from '../../core/units';
+import { holdsBlank, type Station } from '../../core/orders';
+import { findItems } from '../../data/item-store';
+import { findLot, loadLinesOfWork, loadLotsOnShelf } from '../../data/stock-store';
+import type { BookedStock } from '../../views/views';
+import { getShop, type ShopContext } from '../context';
+import { getItemLayers, loadMaterials } from '../price-item';
+import type { ReadOrder, ReadPart } from '../read-orders';
+import { writeLine } from './keep-stock';
+import { nameThings } from './things';
+
+type Wanted = { readonly key: string; readonly quantity: number; /** Rolls narrower than this did not hold it; 0 for blanks. */ readonly leastWidthMm: number };
+
+/** Things of which nothing lies on the shelf are let be: not every shop keeps its book of everything. Call it inside a transaction. */
+export function bookBenchStock(shop: ShopContext, work: { readonly id: number; readonly station: Station }, orders: readonly ReadOrder[], parts: readonly ReadPart[]): readonly BookedStock[] {
+  const wanted = work.station === 'cut' ? listStrips(shop, orders, parts) : work.station === 'press' ? listBlanks(shop, orders, parts) : [];
+  const nameOf = nameThings(shop);
+  const titles = [...new Set(orders.filter(({ parts: own }) => own.some((part) => parts.some((cut) => cut.id === part.id))).map(({ order }) => order.title))].join(', ').slice(0, 180);
+  return [...groupBy(wanted, (want) => want.key)].flatMap(([key, own]): BookedStock[] => {
+    const least = Math.max(...own.map((want) => want.leastWidthMm));
+    const lots = loadLotsOnShelf(shop.db, key).filter((lot) => (lot.form === 'roll' || lot.form === 'piece') && (lot.widthMm ?? Infinity) >= least - 0.05);
+    if (lots.length === 0) return [];
+    const quantity = Math.round(own.reduce((sum, want) => sum + want.quantity, 0) * 10) / 10;
+    const has = lots.reduce((sum, lot) => sum + lot.left, 0);
+    const taken = takeFirstIn(lots.map((lot) => ({ lot, left: lot.left })), Math.min(quantity, has));
+    if (!taken.ok) return [];
+    for (const { lotId, quantity: part } of taken.value.taken) writeLine(shop, findLot(shop.db, lotId)!, work.station === 'cut' ? 'cut' : 'used', -part, titles, work.id);
+    return [{ thingName: nameOf(key).name, form: lots[0]!.form, quantity: Math.min(quantity, has), missing: Math.max(0, Math.round((quantity - has) * 10) / 10) }];
+  });
+}
+
+/** Strips of each layer, as they are reckoned for the costs: copies side by side across the roll. */
+function listStrips(shop: ShopContext, orders: readonly ReadOrder[], parts: readonly ReadPart[]): readonly Wanted[] {
+  const { figures } = getShop(shop);
+  const itemOf = new Map(orders.flatMap(({ order }) => order.lines.map((line) => [line.id, line.itemId] as const)));
+  const items = new Map(findItems(shop.db, [...new Set(parts.flatMap((part) => itemOf.get(part.lineId) ?? []))]).map((item) => [item.id, item]));
+  const materials = loadMaterials(shop, [...items.values()]);
+  return [...groupBy(parts, (part) => `${itemOf.get(part.lineId)} ${part.layerIndex}`).values()].flatMap((own): Wanted[] => {
+    const item = items.get(itemOf.get(own[0]!.lineId) ?? -1);
+    const layer = item && getItemLayers(item, materials)[own[0]!.layerIndex];
+    const areas = layer ? computeLayerAreas({ layer: layer.measurement, vinyl: layer.vinyl, quantity: own.length, shop: figures }) : null;
+    if (!layer || !areas?.ok) return [];
+    const across = (areas.value.turned ? layer.measurement.box.height : layer.measurement.box.width) + 2 * figures.weedMarginMm + 2 * figures.cutterEdgeMm;
+    return [{ key: keyOf({ kind: 'vinyl', vinylId: layer.vinyl.id }), quantity: areas.value.stripLengthMm, leastWidthMm: across }];
+  });
+}
+
+function listBlanks(shop: ShopContext, orders: readonly ReadOrder[], parts: readonly ReadPart[]): readonly Wanted[] {
+  const lines = new Map(orders.flatMap(({ order }) => order.lines.map((line) => [line.id, line] as const)));
+  const items = new Map(findItems(shop.db, [...new Set([...lines.values()].map((line) => line.itemId))]).map((item) => [item.id, item]));
+  const events = groupBy(orders.flatMap(({ parts: own }) => own), (part) => part.unitId);
+  const units = new Map(parts.filter((part) => !holdsBlank((events.get(part.unitId) ?? []).flatMap((own) => own.events))).map((part) => [part.unitId, part.lineId]));
+  return [...units.values()].flatMap((lineId): Wanted[] => {
+    const line = lines.get(lineId);
+    const item = line && items.get(line.itemId);
+    return line && item ? [{ key: keyOf({ kind: 'blank', blankId: item.blankId, sizeName: line.sizeName, colourName: line.colourName }), quantity: 1, leastWidthMm: 0 }] : [];
+  });
+}
+
+/** Gives back what work took for parts whose step is taken back: `undone` of its `all` parts. Call it inside a transaction. */
+export function returnBenchStock(shop: ShopContext, workId: number, undone: number, all: number): void {
+  for (const [lotId, lines] of groupBy(loadLinesOfWork(shop.db, [workId]), (line) => line.lotId)) {
+    const lot = findLot(shop.db, lotId)!;
+    const taken = -lines.filter((line) => line.quantity < 0).reduce((sum, line) => sum + line.quantity, 0);
+    const still = -lines.reduce((sum, line) => sum + line.quantity, 0);
+    const share = (taken * undone) / all;
+    const back = Math.min(still, lot.form === 'roll' ? Math.round(share * 10) / 10 : Math.round(share));
+    if (back > 0) writeLine(shop, lot, 'returned', back, 'the step at the bench was taken back', workId);
+  }
+}
