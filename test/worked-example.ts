@@ -4,6 +4,7 @@ import type { LayerMeasurement } from '../src/core/artwork';
 import { DEFAULT_SHOP_FIGURES, getOrdinaryDetails, type Blank, type ShopFigures, type Vinyl } from '../src/core/materials';
 import { minor } from '../src/core/units';
 import type { ItemSpec } from '../src/core/costing';
+import type { Channel } from '../src/core/pricing';
 
 /** Hour 18.00, cutter 50 mm/s without lifts or corners, no wear, no energy: every other figure is nought unless named. */
 export const PLAIN_SHOP: ShopFigures = {
@@ -22,3 +23,6 @@ export const STICKY_VINYL: Vinyl = { ...PLAIN_VINYL, id: 2, name: 'Sticky', kind
 
 export const PLAIN_BLANK: Blank = { id: 1, name: 'Tea towel', fabric: 'cotton', heating: 'flat', sizes: [{ name: 'one size', price: minor(400) }], colours: [{ name: 'white', hex: '#ffffff' }], areas: [] };
 export const PLAIN_ITEM: ItemSpec = { blank: PLAIN_BLANK, sizeName: 'one size', layers: [{ measurement: PLAIN_LAYER, vinyl: PLAIN_VINYL }], areaBasis: 'used' };
+
+/** Takes nothing. */
+export const PLAIN_CHANNEL: Channel = { id: 1, name: 'At the door', kind: 'stall', tiers: [{ from: minor(0), share: 0 }], fixed: minor(0), listing: minor(0), salesPerListing: 1, paymentShare: 0, paymentFixed: minor(0), adShare: 0, adOdds: 0, day: minor(0), salesPerDay: 1, delivery: minor(0), deliveryPaid: minor(0), discount: 0, tax: 0, ending: 'any' };

@@ -1,6 +1,6 @@
 // Orders with their customers, lines, units, parts, and the events of both. Events are only ever added.
 
-import { and, asc, desc, eq, inArray, isNotNull, isNull, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, inArray, isNotNull, isNull, notInArray, sql } from 'drizzle-orm';
 import type { LineQuote, PartEvent } from '../core/orders';
 import { groupBy, type Minor } from '../core/units';
 import type { Database } from './database';
@@ -113,4 +113,12 @@ export function addPartEvents(db: Database, events: readonly (Omit<PartEvent, 'i
 export function countUndoneOfWork(db: Database, eventIds: readonly number[]): readonly { readonly workId: number; readonly undone: number; readonly all: number }[] {
   const undone = db.select({ workId: partEvents.workId, count: sql<number>`count(*)` }).from(partEvents).where(and(inArray(partEvents.id, [...eventIds]), isNotNull(partEvents.workId))).groupBy(partEvents.workId).all();
   return undone.flatMap(({ workId, count }) => (workId === null ? [] : [{ workId, undone: count, all: db.select({ count: sql<number>`count(*)` }).from(partEvents).where(eq(partEvents.workId, workId)).get()!.count }]));
+}
+
+/** By vinyl: parts cut from it, and how many of those were spoiled; what was taken back never happened. */
+export function loadVinylEvidence(db: Database): ReadonlyMap<number, { readonly made: number; readonly spoiled: number }> {
+  const undone = db.select({ id: partEvents.undoes }).from(partEvents).where(isNotNull(partEvents.undoes));
+  const rows = db.select({ vinylId: parts.vinylId, made: sql<number>`sum(${partEvents.kind} = 'cut')`, spoiled: sql<number>`sum(${partEvents.kind} = 'spoiled')` }).from(partEvents).innerJoin(parts, eq(parts.id, partEvents.partId))
+    .where(and(inArray(partEvents.kind, ['cut', 'spoiled']), notInArray(partEvents.id, undone))).groupBy(parts.vinylId).all();
+  return new Map(rows.map(({ vinylId, made, spoiled }) => [vinylId, { made, spoiled }]));
 }

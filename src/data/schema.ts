@@ -5,6 +5,7 @@ import { blob, check, index, integer, primaryKey, real, sqliteTable, text, uniqu
 import type { ArtworkMeasurement, ArtworkPicture, LeftOut, Licence, PrepStep } from '../core/artwork';
 import type { AreaBasis } from '../core/costing';
 import type { Fabric, Heating, Peel, Pressure, PrintArea, ShopFigures, VinylDetails, VinylKind } from '../core/materials';
+import type { ChannelFees, ChannelKind } from '../core/pricing';
 import type { LineQuote, PartEventKind, SpoilageCause, Station } from '../core/orders';
 import { archivedAtMs, id, money, version } from './columns';
 
@@ -128,6 +129,17 @@ export const itemVinyls = sqliteTable('item_vinyls', {
   layerIndex: integer('layer_index').notNull(),
   vinylId: integer('vinyl_id').notNull().references(() => vinyls.id),
 }, (table) => [primaryKey({ columns: [table.itemId, table.layerIndex] }), index('item_vinyls_by_vinyl').on(table.vinylId)]);
+
+/** Where pieces are sold, and what that takes of the price. */
+export const channels = sqliteTable('channels', {
+  id: id(),
+  name: text('name').notNull(),
+  kind: text('kind').$type<ChannelKind>().notNull(),
+  /** Its fees; always written and read whole. */
+  fees: text('fees', { mode: 'json' }).$type<ChannelFees>().notNull(),
+  archivedAtMs: archivedAtMs(),
+  version: version(),
+}, (table) => [uniqueIndex('channels_once').on(table.name).where(sql`${table.archivedAtMs} is null`)]);
 
 export const customers = sqliteTable('customers', {
   id: id(),

@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import { DEFAULT_SHOP_FIGURES, type ShopFigures } from '../core/materials';
 import { STATION_STEPS, STATIONS, type SpoilageCause } from '../core/orders';
 import { addDays, getDay } from '../core/scheduling';
-import { blankInput, itemInput, orderInput, vinylInput } from '../core/input';
+import { blankInput, channelInput, itemInput, orderInput, vinylInput } from '../core/input';
 import type { Database } from '../data/database';
 import { addOrderEvent } from '../data/order-store';
 import { insertShop } from '../data/shop-store';
@@ -14,6 +14,7 @@ import { parseInput } from './errors';
 import { keepArtwork } from './keep-artwork';
 import { addItem } from './keep-item';
 import { placeOrder } from './keep-order';
+import { addChannel } from './keep-channels';
 import { addBlank, addVinyl } from './keep-shelf';
 import { readOrder } from './read-orders';
 import { seedDemoStock } from './seed-demo-stock';
@@ -26,6 +27,7 @@ type DemoOrder = {
 type DemoFile = {
   identity: { name: string; currency: string; locale: string }; figures: Partial<ShopFigures>; vinyls: unknown[];
   blanks: { name: string; supplier: string; fabric: string; heating: string; sizes: [string, number][]; colours: [string, string][] }[];
+  channels: { name: string }[];
   artworks: { file: string; name: string; widthMm: number; layers: string[]; vinyls: string[] }[];
   items: { key: string; name: string; blank: string; size: string; colour: string; artwork: string; place: string; widthMm: number; quantity: number; price: number; vinyls: string[] }[];
   orders: DemoOrder[];
@@ -34,6 +36,9 @@ type DemoFile = {
 const DAY_MS = 86_400_000;
 
 /** The same shop every time but for its dates, which count from `nowMs`. */
+/** What a channel of the demo does not take. */
+const NO_FEES = { tiers: [{ from: 0, share: 0 }], fixed: 0, listing: 0, salesPerListing: 1, paymentShare: 0, paymentFixed: 0, adShare: 0, adOdds: 0, day: 0, salesPerDay: 20, delivery: 0, deliveryPaid: 0, discount: 0, tax: 0, ending: 'any' };
+
 export async function seedDemo(db: Database, nowMs: number): Promise<void> {
   const folder = join(programRoot(), 'src', 'data', 'demo');
   const file = JSON.parse(readFileSync(join(folder, 'shop.json'), 'utf8')) as DemoFile;
@@ -50,6 +55,7 @@ export async function seedDemo(db: Database, nowMs: number): Promise<void> {
     const input = parseInput(blankInput, { ...blank, sizes: blank.sizes.map(([name, price]) => ({ name, price })), colours: blank.colours.map(([name, hex]) => ({ name, hex })) });
     ids.blanks.set(input.name, addBlank(shop, input).id);
   }
+  for (const channel of file.channels) addChannel(shop, parseInput(channelInput, { ...NO_FEES, ...channel }));
   for (const drawing of file.artworks) {
     clock.ms += 3_600_000;
     const { id } = await keepArtwork(shop, { bytes: readFileSync(join(folder, 'drawings', drawing.file)), fileName: drawing.file, name: drawing.name, steps: [{ kind: 'size', widthMm: drawing.widthMm, on: true }], layerNames: drawing.layers, layerVinylIds: drawing.vinyls.map((name) => ids.vinyls.get(name) ?? null), licence: 'own' });

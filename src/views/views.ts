@@ -4,6 +4,7 @@ import type { ArtworkMeasurement, ArtworkPicture, DotGroup, Finding, LeftOut, Li
 import type { Basket, ColumnMatch, LineProblem, ListColumn, PriceBreak, Supplier, UnitPrices } from '../core/buying';
 import type { ItemCost, AreaBasis } from '../core/costing';
 import type { Blank, ShopFigures, ShopIdentity, Vinyl } from '../core/materials';
+import type { Channel } from '../core/pricing';
 import type { OrderStage, PartState, QuotedAgainstReal, SpoilageCause, Station } from '../core/orders';
 import type { PressPlan } from '../core/pressing';
 import type { BenchPart, TapeBlock } from '../core/scheduling';
@@ -71,7 +72,10 @@ export type ItemView = {
   readonly id: number; readonly name: string; readonly blankId: number; readonly sizeName: string; readonly colourName: string; readonly artworkId: number; readonly placement: string; readonly widthMm: number;
   readonly seenThrough: boolean; readonly areaBasis: AreaBasis; readonly quantity: number; readonly price: Minor; readonly vinylIds: readonly number[]; readonly version: number; readonly archived: boolean;
 };
-export type ItemEditorView = { readonly item: ItemView | null; readonly artworks: readonly ArtworkView[]; readonly shelf: ShelfView; readonly startArtworkId: number | null };
+export type ChannelView = Channel & { readonly version: number };
+export type ItemEditorView = { readonly channels: readonly ChannelView[]; readonly item: ItemView | null; readonly artworks: readonly ArtworkView[]; readonly shelf: ShelfView; readonly startArtworkId: number | null };
+/** An item to be tried in other vinyls, with what was cut and spoiled of each so far. */
+export type CompareView = { readonly item: ItemView; readonly artwork: ArtworkView; readonly blank: BlankView; readonly vinyls: readonly VinylView[]; readonly evidence: readonly { readonly vinylId: number; readonly made: number; readonly spoiled: number }[] };
 export type ItemRow = { readonly item: ItemView; readonly picture: ArtworkPicture; readonly blankName: string; readonly cost: ItemCost | null; readonly hourEarns: Figure | null; readonly problem: string | null };
 export type ItemListView = { readonly rows: readonly ItemRow[] };
 

@@ -5,7 +5,7 @@ import type { CostProblem } from '../core/costing';
 import type { PressCaution } from '../core/pressing';
 import type { LetterProblem } from '../core/artwork/lettering/letter';
 import type { TraceProblem } from '../core/artwork/tracing/trace-image';
-import type { PriceProblem } from '../core/pricing';
+import type { ChannelProblem, PriceProblem } from '../core/pricing';
 import { formatLength, formatShare, formatTemperature, type FormatSettings } from '../core/units';
 
 const megabytes = (bytes: number) => `${(bytes / 1024 / 1024).toFixed(1)} MB`;
@@ -117,6 +117,8 @@ export function describeCostProblem(problem: CostProblem, settings: FormatSettin
 export function describePriceProblem(problem: PriceProblem, settings: FormatSettings): string {
   return `A fee of ${formatShare(problem.feeShare, settings)} and a goal of ${formatShare(problem.goalShare, settings)} leave nothing of the price to pay the cost. Lower one of them.`;
 }
+
+export const describeChannelProblem = (problem: ChannelProblem, settings: FormatSettings): string => `It takes ${formatShare(problem.taken, settings)} of the price, and a goal of ${formatShare(problem.goal, settings)} leaves nothing to pay the cost. Lower one of them.`;
 
 export function describeCaution(caution: PressCaution): string {
   switch (caution.kind) {

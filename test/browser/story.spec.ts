@@ -69,7 +69,7 @@ test('from a drawing to a handed-over order', async ({ page }) => {
     await fill(page, 'Made in one go', '3');
     await fill(page, 'Price each', '19.00');
     await expect(page.getByText(/One of 3 costs you .* At 19.00 you keep/)).toBeVisible();
-    await page.getByRole('button', { name: /^Full cost with risk:.*show working/ }).focus();
+    await page.getByRole('region', { name: 'Cost, line by line' }).getByRole('button', { name: /^Full cost with risk:.*show working/ }).focus();
     await page.keyboard.press('=');
     await expect(page.getByRole('dialog', { name: 'Working: Full cost with risk' })).toContainText('Your time');
     await page.keyboard.press('Escape');

@@ -1,3 +1,5 @@
 // What a piece costs.
 export * from './item-cost';
 export * from './layer-areas';
+export * from './quantity-ladder';
+export * from './compare-vinyls';

@@ -43,8 +43,9 @@ export type ItemCost = {
 
 export type CostProblem = TooWideProblem | PressProblem | { readonly kind: 'unknown-size'; readonly sizeName: string; readonly blankName: string } | { readonly kind: 'no-layers' };
 
-/** The cost of one of `quantity` equal pieces (a whole number from 1). Fees depend on the price and are not in it: see pricing. */
-export function computeItemCost(spec: ItemSpec, quantity: number, shop: ShopFigures): Result<ItemCost, CostProblem> {
+type Built = { readonly exact: readonly ExactLine[]; readonly layers: readonly LayerEstimate[]; readonly press: PressPlan };
+
+function buildLines(spec: ItemSpec, quantity: number, shop: ShopFigures): Result<Built, CostProblem> {
   const size = spec.blank.sizes.find((candidate) => candidate.name === spec.sizeName);
   if (!size) return fail({ kind: 'unknown-size', sizeName: spec.sizeName, blankName: spec.blank.name });
   if (spec.layers.length === 0) return fail({ kind: 'no-layers' });
@@ -69,10 +70,28 @@ export function computeItemCost(spec: ItemSpec, quantity: number, shop: ShopFigu
   const vinylCount = new Set(spec.layers.map((layer) => layer.vinyl.id)).size;
   exact.push(setupLine(vinylCount, quantity, shop), ...later.filter((line) => line.stage === 'cut'), ...later.filter((line) => line.stage === 'weed'));
   exact.push(pressLine(press.value, quantity, shop), wearLine(spec.layers, press.value, quantity, shop));
-  // What can be lost at the bench is lost before it is checked and packed.
-  exact.push(spoilageLine(exact.filter((line) => line.stage !== 'set-up'), shop), checkLine(shop), packagingLine(shop));
-  return succeed({ ...addUp(exact), quantity, layers, press: press.value });
+  exact.push(spoilageLine(getAtStake(exact), shop), checkLine(shop), packagingLine(shop));
+  return succeed({ exact, layers, press: press.value });
 }
+
+/** The cost of one of `quantity` equal pieces (a whole number from 1). Fees depend on the price and are not in it: see pricing. */
+export function computeItemCost(spec: ItemSpec, quantity: number, shop: ShopFigures): Result<ItemCost, CostProblem> {
+  const built = buildLines(spec, quantity, shop);
+  return built.ok ? succeed({ ...addUp(built.value.exact), quantity, layers: built.value.layers, press: built.value.press }) : built;
+}
+
+/** Not rounded, for finding where two costs meet: all that a good piece costs but for what goes wrong, and the part of it that is lost with a spoiled one. */
+export type ExactCost = { readonly full: number; readonly atStake: number };
+
+export function computeExactCost(spec: ItemSpec, quantity: number, shop: ShopFigures): Result<ExactCost, CostProblem> {
+  const built = buildLines(spec, quantity, shop);
+  if (!built.ok) return built;
+  const { exact } = built.value;
+  return succeed({ full: exact.reduce((sum, line) => sum + line.cash + line.time, 0), atStake: getAtStake(exact).reduce((sum, line) => sum + line.cash + line.time, 0) });
+}
+
+/** What can be lost at the bench is lost before it is checked and packed; set-up is there whatever is lost. */
+const getAtStake = (lines: readonly ExactLine[]): readonly ExactLine[] => lines.filter((line) => !['set-up', 'risk', 'check', 'pack'].includes(line.stage));
 
 function addUp(exact: readonly ExactLine[]): Pick<ItemCost, 'lines' | 'cash' | 'full' | 'withRisk' | 'handsSeconds'> {
   const sum = (pick: (line: ExactLine) => number) => exact.reduce((total, line) => total + pick(line), 0);

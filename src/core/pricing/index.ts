@@ -1,2 +1,3 @@
 // What to ask, and what it leaves.
 export * from './price';
+export * from './channel';

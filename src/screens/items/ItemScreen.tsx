@@ -3,7 +3,7 @@
 import { yupResolver } from '@hookform/resolvers/yup';
 import Button from '@mui/material/Button';
 import { enqueueSnackbar } from 'notistack';
-import { useMemo, useState } from 'react';
+import { lazy, Suspense, useMemo, useState } from 'react';
 import { useForm, useWatch, type Resolver } from 'react-hook-form';
 import { getWornLayers } from '../../core/artwork';
 import { itemInput } from '../../core/input';
@@ -17,11 +17,16 @@ import { useSave } from '../shared/form';
 import { Frame } from '../shared/Frame';
 import { SeamView } from '../shared/SeamView';
 import { useSettings } from '../shared/settings';
+import { useMounted } from '../shared/use-mounted';
 import { AreaTable } from './AreaTable';
+import { ChannelPanel } from './ChannelPanel';
 import { CostTable } from './CostTable';
 import { ItemFields, type ItemForm } from './ItemFields';
 import { PricePanel } from './PricePanel';
 import { reckonItem } from './reckon-item';
+
+// Charts weigh more than all the rest of the page.
+const LadderPanel = lazy(() => import('./LadderPanel'));
 
 export function ItemScreen({ frame, view }: { frame: FrameView; view: ItemEditorView }) {
   const missing = view.artworks.length === 0 ? 'a drawing' : view.shelf.blanks.length === 0 ? 'a blank' : view.shelf.vinyls.length === 0 ? 'a vinyl' : null;
@@ -49,6 +54,7 @@ function startValues(view: ItemEditorView): ItemForm {
 
 function Item({ view }: { view: ItemEditorView }) {
   const settings = useSettings();
+  const mounted = useMounted();
   const [version, setVersion] = useState(view.item?.version ?? null);
   const [archived, setArchived] = useState(view.item?.archived ?? false);
   const form = useForm<ItemForm>({ resolver: yupResolver(itemInput) as unknown as Resolver<ItemForm>, defaultValues: startValues(view) });
@@ -89,6 +95,7 @@ function Item({ view }: { view: ItemEditorView }) {
         </div>
         <div className="actions">
           {id !== null && <Button onClick={() => void archive(!archived)}>{archived ? 'Put back' : 'Take off the list'}</Button>}
+          {id !== null && <Button href={`/items/compare/${id}`}>Compare vinyls</Button>}
           {id !== null && <Button href={`/orders/new?item=${id}`}>Take an order for it</Button>}
           <Button type="submit" variant="contained" disabled={save.pending || (!isNew && !form.formState.isDirty)}>{isNew ? 'Keep this item' : 'Save'}</Button>
         </div>
@@ -107,6 +114,8 @@ function Item({ view }: { view: ItemEditorView }) {
             <>
               <PricePanel cost={reckoning.cost} reading={reckoning.reading} price={Number(values.price) || 0} figures={settings.shop.figures} onPrice={(price) => form.setValue('price', price, { shouldDirty: true, shouldValidate: true })} form={form} />
               <CostTable cost={reckoning.cost} reading={reckoning.reading} />
+              <ChannelPanel initial={view.channels} cost={reckoning.cost} price={Number(values.price) || 0} figures={settings.shop.figures} />
+              {mounted && <Suspense><LadderPanel spec={reckoning.spec} quantity={reckoning.cost.quantity} price={Number(values.price) || 0} figures={settings.shop.figures} /></Suspense>}
               <AreaTable form={form} cost={reckoning.cost} layerNames={artwork?.layerNames ?? []} vinyls={vinyls} basis={values.areaBasis} />
             </>
           ) : <div className="notice bad"><strong>No cost can be told yet</strong>{reckoning.problem}</div>}

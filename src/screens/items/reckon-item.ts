@@ -1,7 +1,7 @@
 // From what stands in the form to the cost, the reading of its price, and the verdict in one sentence.
 
 import { getWornLayers, scaleMeasurement } from '../../core/artwork';
-import { computeItemCost, type ItemCost } from '../../core/costing';
+import { computeItemCost, type ItemCost, type ItemSpec } from '../../core/costing';
 import { widthMm as widthSchema } from '../../core/input';
 import type { ShopFigures } from '../../core/materials';
 import { readPrice, type PriceReading } from '../../core/pricing';
@@ -11,7 +11,7 @@ import { describeCostProblem } from '../../wording/problems';
 import type { Settings } from '../shared/settings';
 import type { ItemForm } from './ItemFields';
 
-export type Reckoning = { readonly ok: true; readonly cost: ItemCost; readonly reading: PriceReading; readonly verdict: string } | { readonly ok: false; readonly problem: string };
+export type Reckoning = { readonly ok: true; readonly spec: ItemSpec; readonly cost: ItemCost; readonly reading: PriceReading; readonly verdict: string } | { readonly ok: false; readonly problem: string };
 
 export function reckonItem(input: { values: ItemForm; artwork: ArtworkView | undefined; blank: BlankView | undefined; vinyls: readonly (VinylView | undefined)[]; figures: ShopFigures; settings: Settings }): Reckoning {
   const { values, artwork, blank, vinyls, figures, settings } = input;
@@ -26,11 +26,12 @@ export function reckonItem(input: { values: ItemForm; artwork: ArtworkView | und
     return vinyl ? [{ measurement, vinyl }] : [];
   });
   if (layers.length < worn.length) return { ok: false, problem: 'Choose a vinyl for each layer.' };
-  const cost = computeItemCost({ blank, sizeName: values.sizeName, layers, areaBasis: values.areaBasis }, quantity, figures);
+  const spec: ItemSpec = { blank, sizeName: values.sizeName, layers, areaBasis: values.areaBasis };
+  const cost = computeItemCost(spec, quantity, figures);
   if (!cost.ok) return { ok: false, problem: describeCostProblem(cost.problem, settings) };
   const price = minor(Number.isSafeInteger(values.price) && values.price >= 0 ? values.price : 0);
   const reading = readPrice(price, cost.value, figures);
-  return { ok: true, cost: cost.value, reading, verdict: describe(cost.value, reading, price, settings) };
+  return { ok: true, spec, cost: cost.value, reading, verdict: describe(cost.value, reading, price, settings) };
 }
 
 function describe(cost: ItemCost, reading: PriceReading, price: number, settings: Settings): string {

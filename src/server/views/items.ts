@@ -4,9 +4,11 @@ import { parseKey } from '../../core/stock';
 import { loadLotsOnShelf } from '../../data/stock-store';
 import { readPrice } from '../../core/pricing';
 import { countItemsByArtwork, findArtwork, loadArtworks } from '../../data/artwork-store';
+import { loadChannels } from '../../data/channel-store';
 import { findItem, loadItems } from '../../data/item-store';
 import { findBlank, findVinyl, loadBlanks, loadVinyls } from '../../data/shelf-store';
-import type { ArtworkListView, ArtworkView, ItemEditorView, ItemListView, ItemRow, ShelfView, StockedShelfView } from '../../views/views';
+import { loadVinylEvidence } from '../../data/order-store';
+import type { ArtworkListView, ArtworkView, CompareView, ItemEditorView, ItemListView, ItemRow, ShelfView, StockedShelfView } from '../../views/views';
 import { describeCostProblem } from '../../wording/problems';
 import { getShop, type ShopContext } from '../context';
 import { notFound } from '../errors';
@@ -52,12 +54,20 @@ export function loadItemEditor(shop: ShopContext, id: number | null, startArtwor
   if (id !== null && !item) throw notFound('This item');
   const shelf = loadShelf(shop);
   const artworks = loadArtworks(shop.db);
-  if (!item) return { item, artworks, shelf, startArtworkId };
+  const channels = loadChannels(shop.db);
+  if (!item) return { item, artworks, shelf, startArtworkId, channels };
   const present = <T extends { readonly id: number }>(things: readonly T[], ids: readonly number[], find: (missing: number) => T | null) =>
     [...things, ...[...new Set(ids)].filter((missing) => !things.some((thing) => thing.id === missing)).flatMap((missing) => find(missing) ?? [])];
   return {
-    item, startArtworkId,
+    item, startArtworkId, channels,
     artworks: present(artworks, [item.artworkId], (missing) => findArtwork(shop.db, missing)),
     shelf: { vinyls: present(shelf.vinyls, item.vinylIds, (missing) => findVinyl(shop.db, missing)), blanks: present(shelf.blanks, [item.blankId], (missing) => findBlank(shop.db, missing)) },
   };
+}
+
+/** @throws ShopError not-found */
+export function loadCompare(shop: ShopContext, id: number): CompareView {
+  const { item, artworks, shelf } = loadItemEditor(shop, id, null);
+  const artwork = artworks.find((candidate) => candidate.id === item!.artworkId)!;
+  return { item: item!, artwork, blank: shelf.blanks.find((candidate) => candidate.id === item!.blankId)!, vinyls: shelf.vinyls, evidence: [...loadVinylEvidence(shop.db)].map(([vinylId, counts]) => ({ vinylId, ...counts })) };
 }

@@ -1,0 +1,154 @@
+// Where a piece is sold, what that takes of its price, and the price needed there. Fee models of the usual shapes: shares,
+// fixed parts, tiers, a fee of the payment, of advertising that brings some of the sales, of a stall's day.
+
+import type { ItemCost } from '../costing';
+import { fail, figure, minor, roundMoney, SECONDS_PER_HOUR, succeed, type Figure, type Minor, type Result } from '../units';
+
+export const CHANNEL_KINDS = ['stall', 'own site', 'marketplace', 'wholesale'] as const;
+export type ChannelKind = (typeof CHANNEL_KINDS)[number];
+/** What a price ends in, in minor units of a hundred; 'any' for every cent. */
+export const ENDINGS = ['any', '00', '50', '90', '95', '99'] as const;
+export type Ending = (typeof ENDINGS)[number];
+/** Of the part of the price above `from`, this share. */
+export type FeeTier = { readonly from: Minor; readonly share: number };
+
+export type Channel = {
+  readonly id: number;
+  readonly name: string;
+  readonly kind: ChannelKind;
+  /** Of what the customer pays; lowest first, the first from 0. */
+  readonly tiers: readonly FeeTier[];
+  /** For each sale. */
+  readonly fixed: Minor;
+  /** For putting it up for sale, and in how many sales it is put up once. */
+  readonly listing: Minor;
+  readonly salesPerListing: number;
+  readonly paymentShare: number;
+  readonly paymentFixed: Minor;
+  /** Share taken of sales that came by its advertising, and the share of sales that do. */
+  readonly adShare: number;
+  readonly adOdds: number;
+  /** A day of the stall, and how many pieces are sold on one. */
+  readonly day: Minor;
+  readonly salesPerDay: number;
+  /** What you pay for delivery, and what the customer pays for it. */
+  readonly delivery: Minor;
+  readonly deliveryPaid: Minor;
+  /** Off the price, as a shop that sells it on asks. */
+  readonly discount: number;
+  /** In the price, and passed on: 0.2 where 20 % are added to the net price. */
+  readonly tax: number;
+  readonly ending: Ending;
+};
+
+export type ChannelFees = Omit<Channel, 'id' | 'name' | 'kind'>;
+
+export type ChannelReading = { readonly paid: Figure; readonly fees: Figure; readonly yours: Figure; readonly margin: Figure | null; readonly hourEarns: Figure | null };
+export type ChannelGoal = { readonly kind: 'margin'; readonly share: number } | { readonly kind: 'markup'; readonly share: number } | { readonly kind: 'wage'; readonly perHour: number } | { readonly kind: 'floor' };
+export type ChannelProblem = { readonly kind: 'takes-too-much'; readonly taken: number; readonly goal: number };
+
+const money = (label: string, value: number, working: Omit<Figure, 'label' | 'value' | 'unit' | 'source'> = {}): Figure => figure(label, value, 'money', 'shop', working);
+
+/** What is left of a price once its tax and discount are off, before fees. */
+function takeOff(price: number, channel: Channel): { readonly paid: number; readonly net: number } {
+  const paid = roundMoney(price * (1 - channel.discount));
+  return { paid, net: roundMoney(paid / (1 + channel.tax)) };
+}
+
+/** All the channel takes of one sale, each part to the cent. */
+function listFees(paid: number, channel: Channel): readonly Figure[] {
+  const tiers = channel.tiers.map((tier, index) => {
+    const above = Math.max(0, Math.min(paid, channel.tiers[index + 1]?.from ?? Infinity) - tier.from);
+    return money(channel.tiers.length === 1 ? 'Share of the price' : `Share of the price above ${(tier.from / 100).toFixed(2)}`, roundMoney(above * tier.share), { how: 'part of the price × share', parts: [money('Part of the price', above), figure('Share', tier.share, 'share', 'shop')] });
+  });
+  return [
+    ...tiers, money('Fixed, each sale', channel.fixed),
+    money('Putting it up for sale', roundMoney(channel.listing / channel.salesPerListing), { how: 'fee ÷ sales for each time', parts: [money('Fee', channel.listing), figure('Sales', channel.salesPerListing, 'count', 'shop')] }),
+    money('Payment', roundMoney(paid * channel.paymentShare) + channel.paymentFixed, { how: 'share × price + fixed part', parts: [figure('Share', channel.paymentShare, 'share', 'shop'), money('Fixed part', channel.paymentFixed)] }),
+    money('Advertising, on average', roundMoney(paid * channel.adShare * channel.adOdds), { how: 'price × share × share of sales that come by it', parts: [figure('Share', channel.adShare, 'share', 'shop'), figure('Sales that come by it', channel.adOdds, 'share', 'shop')] }),
+    money('Its part of the day', roundMoney(channel.day / channel.salesPerDay), { how: 'day ÷ pieces sold on one', parts: [money('Day', channel.day), figure('Pieces', channel.salesPerDay, 'count', 'shop')] }),
+    money('Delivery, beyond what the customer pays', channel.delivery - channel.deliveryPaid, { how: 'what it costs − what is paid for it', parts: [money('It costs', channel.delivery), money('Is paid', channel.deliveryPaid)] }),
+  ].filter((part) => part.value !== 0);
+}
+
+/** What one sale at this price leaves on the channel. */
+export function readChannel(price: Minor, cost: ItemCost, channel: Channel): ChannelReading {
+  const { paid, net } = takeOff(price, channel);
+  const priceFigure = figure('Price', price, 'money', 'typed');
+  const off = [...(channel.discount > 0 ? [figure('Discount', channel.discount, 'share', 'shop')] : []), ...(channel.tax > 0 ? [figure('Tax in the price', channel.tax, 'share', 'shop')] : [])];
+  const paidFigure = figure('Received', net, 'money', 'computed', { how: off.length > 0 ? 'price less discount and tax' : 'the price', parts: [priceFigure, ...off] });
+  const parts = listFees(paid, channel);
+  const fees = figure('Taken by the channel', parts.reduce((sum, part) => sum + part.value, 0), 'money', 'computed', { how: 'sum of its fees', parts });
+  const yoursFigure = figure('Yours', net - fees.value - cost.withRisk.value, 'money', 'computed', { how: 'received − taken − full cost with risk', parts: [paidFigure, fees, cost.withRisk] });
+  const wrong = cost.withRisk.value - cost.full.value;
+  const hours = cost.handsSeconds.value / SECONDS_PER_HOUR;
+  return {
+    paid: paidFigure, fees, yours: yoursFigure,
+    margin: net <= 0 ? null : figure('Margin, of what is received', yoursFigure.value / net, 'share', 'computed', { how: 'yours ÷ received', parts: [yoursFigure, paidFigure] }),
+    hourEarns: hours === 0 ? null : figure('An hour earns', (net - fees.value - cost.cash.value - wrong) / hours, 'money/h', 'computed', { how: '(received − taken − cash cost − what goes wrong) ÷ your time', parts: [paidFigure, fees, cost.cash, figure('What goes wrong', wrong, 'money', 'computed'), cost.handsSeconds] }),
+  };
+}
+
+/** What the channel takes at most of one more unit of price, as a share of what is received of it. */
+function marginalShare(channel: Channel): number {
+  const perPaid = (channel.tiers.at(-1)?.share ?? 0) + channel.paymentShare + channel.adShare * channel.adOdds;
+  return perPaid * (1 + channel.tax);
+}
+
+const GOAL_LABELS: Readonly<Record<ChannelGoal['kind'], string>> = { margin: 'Price for your margin', markup: 'Price for this markup', wage: 'Price for your wage goal', floor: 'Floor' };
+/** Prices beyond this are a mistake. */
+const MOST = 100_000_000;
+const TOLERANCE = 1e-6;
+
+/**
+ * The lowest price with the channel's ending that reaches the goal there. What is left rises with the price but for the
+ * rounding of fees to cents, so it is looked for by halving, and then cent by cent. Problem: the channel takes more of each
+ * unit of price than the goal leaves.
+ */
+export function priceOnChannel(goal: ChannelGoal, cost: ItemCost, channel: Channel): Result<Figure, ChannelProblem> {
+  const share = goal.kind === 'margin' ? goal.share : 0;
+  const taken = marginalShare(channel);
+  if (1 - taken - share <= 1e-9 || channel.discount >= 1) return fail({ kind: 'takes-too-much', taken, goal: share });
+  const holds = (price: number): boolean => {
+    const { net } = takeOff(price, channel);
+    const reading = readChannel(minor(price), cost, channel);
+    switch (goal.kind) {
+      case 'margin':
+        return reading.yours.value >= goal.share * net - TOLERANCE;
+      case 'markup':
+        return reading.yours.value >= goal.share * cost.withRisk.value - TOLERANCE;
+      case 'wage':
+        return reading.hourEarns === null ? reading.yours.value >= -TOLERANCE : reading.hourEarns.value >= goal.perHour - TOLERANCE;
+      case 'floor':
+        return reading.yours.value >= -TOLERANCE;
+      default:
+        return goal satisfies never;
+    }
+  };
+  let low = 0, high = 1;
+  while (!holds(high)) {
+    low = high;
+    high *= 2;
+    if (high > MOST) return fail({ kind: 'takes-too-much', taken, goal: share });
+  }
+  while (high - low > 1) {
+    const middle = Math.floor((low + high) / 2);
+    if (holds(middle)) high = middle;
+    else low = middle;
+  }
+  let price = high;
+  // Rounded fees jump by a cent: a price a little below may do as well.
+  for (let back = findLower(price, holds); back > 0; back = findLower(price, holds)) price -= back;
+  price = roundUpTo(price, channel.ending);
+  while (!holds(price)) price = roundUpTo(price + 1, channel.ending);
+  return succeed(figure(GOAL_LABELS[goal.kind], price, 'money', 'computed', { how: 'the lowest price that leaves it, up to the ending', parts: [cost.withRisk, readChannel(minor(price), cost, channel).fees, ...(goal.kind === 'wage' ? [figure('Wage goal', goal.perHour, 'money/h', 'shop'), cost.handsSeconds] : share > 0 ? [figure('Margin', share, 'share', 'shop')] : [])] }));
+}
+
+const findLower = (price: number, holds: (price: number) => boolean): number => [1, 2, 3, 4].find((cents) => price >= cents && holds(price - cents)) ?? 0;
+
+/** The next price from here up that ends so. */
+export function roundUpTo(price: number, ending: Ending): number {
+  if (ending === 'any') return price;
+  const wanted = Number(ending);
+  return price + ((((wanted - price) % 100) + 100) % 100);
+}

@@ -1,0 +1,9 @@
+// Parts that come later (charts, mostly) have no place in what the server draws: they appear once the page runs.
+
+import { useEffect, useState } from 'react';
+
+export function useMounted(): boolean {
+  const [mounted, setMounted] = useState(false);
+  useEffect(() => setMounted(true), []);
+  return mounted;
+}

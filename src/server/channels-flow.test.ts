@@ -1,0 +1,43 @@
+import { beforeAll, beforeEach, expect, it } from 'vitest';
+import { copyDemoShop, refusalOf, seedDemoShop, type TestShop } from '../../test/demo-shop';
+import { channelInput } from '../core/input';
+import { readChannel } from '../core/pricing';
+import { minor } from '../core/units';
+import { loadChannels } from '../data/channel-store';
+import { parseInput } from './errors';
+import { addChannel, archiveChannel, changeChannel } from './keep-channels';
+import { loadItemEditor, loadItemList } from './views/items';
+
+let seeded: Buffer;
+let shop: TestShop;
+beforeAll(async () => {
+  seeded = await seedDemoShop();
+}, 60_000);
+beforeEach(() => {
+  shop = copyDemoShop(seeded);
+});
+const FAIR = { name: 'Autumn fair', kind: 'stall', tiers: [{ from: 0, share: 0.1 }], fixed: 0, listing: 0, salesPerListing: 1, paymentShare: 0, paymentFixed: 0, adShare: 0, adOdds: 0, day: 6000, salesPerDay: 40, delivery: 0, deliveryPaid: 0, discount: 0, tax: 0, ending: '50' };
+
+it('channels are kept with all their fees, and each item reckons with them', () => {
+  const { id } = addChannel(shop, parseInput(channelInput, FAIR));
+  const { channels } = loadItemEditor(shop, 1, null);
+  expect(channels.map((channel) => channel.name)).toEqual(['Lakeside market', 'Heron & Hitch online', 'Gift market online', 'Shops that sell it on', 'Autumn fair']);
+  const fair = channels.find((channel) => channel.id === id)!;
+  expect(fair).toMatchObject(FAIR);
+  const { cost } = loadItemList(shop).rows[0]!;
+  expect(readChannel(minor(2000), cost!, fair).fees.value).toBe(200 + 150);
+});
+
+it('two windows: the second is told; names are there once, also when one is put back', async () => {
+  const { id } = addChannel(shop, parseInput(channelInput, FAIR));
+  const version = loadChannels(shop.db).find((channel) => channel.id === id)!.version;
+  changeChannel(shop, id, parseInput(channelInput, { ...FAIR, day: 7000 }), version);
+  expect((await refusalOf(() => changeChannel(shop, id, parseInput(channelInput, FAIR), version))).code).toBe('stale');
+  archiveChannel(shop, id, true);
+  addChannel(shop, parseInput(channelInput, FAIR));
+  expect((await refusalOf(() => archiveChannel(shop, id, false))).message).toMatch(/called “Autumn fair” already/);
+});
+
+it.each([[{ tiers: [] }, 'tiers'], [{ tiers: [{ from: 100, share: 0.1 }] }, 'tiers'], [{ tiers: [{ from: 0, share: 0.1 }, { from: 0, share: 0.2 }] }, 'tiers'], [{ salesPerDay: 0 }, 'salesPerDay'], [{ tax: 3 }, 'tax'], [{ ending: '33' }, 'ending']])('%j is refused at its field', async (part, field) => {
+  expect((await refusalOf(() => parseInput(channelInput, { ...FAIR, ...part }))).field).toBe(field);
+});
