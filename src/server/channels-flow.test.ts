@@ -1,12 +1,15 @@
 import { beforeAll, beforeEach, expect, it } from 'vitest';
 import { copyDemoShop, refusalOf, seedDemoShop, type TestShop } from '../../test/demo-shop';
+import { readPdfPages } from '../../test/read-pdf';
 import { channelInput } from '../core/input';
 import { readChannel } from '../core/pricing';
 import { minor } from '../core/units';
 import { loadChannels } from '../data/channel-store';
+import { getShop } from './context';
 import { parseInput } from './errors';
 import { addChannel, archiveChannel, changeChannel } from './keep-channels';
 import { loadItemEditor, loadItemList } from './views/items';
+import { loadPriceList, printPriceList, writePriceListCsv } from './views/price-list';
 
 let seeded: Buffer;
 let shop: TestShop;
@@ -40,4 +43,26 @@ it('two windows: the second is told; names are there once, also when one is put 
 
 it.each([[{ tiers: [] }, 'tiers'], [{ tiers: [{ from: 100, share: 0.1 }] }, 'tiers'], [{ tiers: [{ from: 0, share: 0.1 }, { from: 0, share: 0.2 }] }, 'tiers'], [{ salesPerDay: 0 }, 'salesPerDay'], [{ tax: 3 }, 'tax'], [{ ending: '33' }, 'ending']])('%j is refused at its field', async (part, field) => {
   expect((await refusalOf(() => parseInput(channelInput, { ...FAIR, ...part }))).field).toBe(field);
+});
+
+it('the price list holds each item by each channel, and its prices reach the goal there', async () => {
+  const { figures, currency } = getShop(shop);
+  const list = loadPriceList(shop, 'wage');
+  expect(list.rows).toHaveLength(6);
+  const costs = new Map(loadItemList(shop).rows.map((row) => [row.item.id, row.cost!]));
+  for (const row of list.rows) {
+    row.asks.forEach((ask, index) => {
+      const reading = readChannel(minor(ask!.value), costs.get(row.item.id)!, list.channels[index]!);
+      expect(reading.hourEarns!.value).toBeGreaterThanOrEqual(figures.wageGoalPerHour - 1e-6);
+    });
+    expect(row.asks[1]!.value % 100).toBe(90);
+  }
+  const csv = writePriceListCsv(list, currency).split('\r\n');
+  expect(csv[0]).toBe('item;blank;size;made at once;cost EUR;price EUR;Lakeside market EUR;Heron & Hitch online EUR;Gift market online EUR;Shops that sell it on EUR');
+  expect(csv[1]).toContain((list.rows[0]!.asks[0]!.value / 100).toFixed(2));
+  const [page] = await readPdfPages(await printPriceList(list, 'Heron & Hitch', shop.now(), { locale: 'en-GB', currency, timeZone: 'UTC', system: 'metric' }));
+  expect(page).toContain('Bakery apron, one size');
+  expect(page).toContain((list.rows[0]!.asks[0]!.value / 100).toFixed(2));
+  // What it costs is nobody's business.
+  expect(page).not.toContain((list.rows[0]!.cost!.value / 100).toFixed(2));
 });

@@ -74,6 +74,9 @@ export type ItemView = {
 };
 export type ChannelView = Channel & { readonly version: number };
 export type ItemEditorView = { readonly channels: readonly ChannelView[]; readonly item: ItemView | null; readonly artworks: readonly ArtworkView[]; readonly shelf: ShelfView; readonly startArtworkId: number | null };
+/** All items by all channels: the price needed for the goal, null where the channel takes too much. `hourEarns`: at the item's own price, with the shop's own fee. */
+export type PriceListView = { readonly goal: PriceGoal; readonly channels: readonly ChannelView[]; readonly rows: readonly { readonly item: ItemView; readonly blankName: string; readonly cost: Figure | null; readonly hourEarns: Figure | null; readonly asks: readonly (Figure | null)[]; readonly problem: string | null }[] };
+export type PriceGoal = 'wage' | 'margin' | 'floor';
 /** An item to be tried in other vinyls, with what was cut and spoiled of each so far. */
 export type CompareView = { readonly item: ItemView; readonly artwork: ArtworkView; readonly blank: BlankView; readonly vinyls: readonly VinylView[]; readonly evidence: readonly { readonly vinylId: number; readonly made: number; readonly spoiled: number }[] };
 export type ItemRow = { readonly item: ItemView; readonly picture: ArtworkPicture; readonly blankName: string; readonly cost: ItemCost | null; readonly hourEarns: Figure | null; readonly problem: string | null };

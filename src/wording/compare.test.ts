@@ -1,6 +1,6 @@
 import { expect, it } from 'vitest';
 import { PLAIN_ITEM, PLAIN_SHOP, PLAIN_VINYL } from '../../test/worked-example';
-import { compareVinyls } from '../core/costing';
+import { compareVinyls } from '../core/costing/compare-vinyls';
 import { minor } from '../core/units';
 import { describeFlip, describeVerdict } from './compare';
 

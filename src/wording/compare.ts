@@ -1,6 +1,6 @@
 // A comparison of vinyls in words: the verdict, where it flips, and what a vinyl is not fit for.
 
-import type { Compared, Unfit } from '../core/costing';
+import type { Compared, Unfit } from '../core/costing/compare-vinyls';
 import { formatLength, formatMoney, formatShare, type FormatSettings } from '../core/units';
 
 export function describeUnfit(unfit: Unfit, settings: FormatSettings): string {

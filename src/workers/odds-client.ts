@@ -1,6 +1,6 @@
 // The odds of a comparison, as screens see them.
 
-import type { Candidate, CompareInput, Odds } from '../core/costing';
+import type { Candidate, CompareInput, Odds } from '../core/costing/compare-vinyls';
 import type { OddsWorker } from './odds.worker';
 import { TaskWorker } from './task-worker';
 

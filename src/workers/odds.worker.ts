@@ -1,7 +1,7 @@
 // Draws the odds of a comparison away from the page.
 
 import { expose } from 'comlink';
-import { drawOdds, type Candidate, type CompareInput, type Odds } from '../core/costing';
+import { drawOdds, type Candidate, type CompareInput, type Odds } from '../core/costing/compare-vinyls';
 
 const oddsWorker = { draw: (input: CompareInput, candidates: readonly Candidate[]): Odds => drawOdds(input, candidates) };
 export type OddsWorker = typeof oddsWorker;

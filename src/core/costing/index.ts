@@ -2,4 +2,3 @@
 export * from './item-cost';
 export * from './layer-areas';
 export * from './quantity-ladder';
-export * from './compare-vinyls';

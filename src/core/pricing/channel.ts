@@ -45,6 +45,7 @@ export type ChannelFees = Omit<Channel, 'id' | 'name' | 'kind'>;
 
 export type ChannelReading = { readonly paid: Figure; readonly fees: Figure; readonly yours: Figure; readonly margin: Figure | null; readonly hourEarns: Figure | null };
 export type ChannelGoal = { readonly kind: 'margin'; readonly share: number } | { readonly kind: 'markup'; readonly share: number } | { readonly kind: 'wage'; readonly perHour: number } | { readonly kind: 'floor' };
+export const GOAL_KINDS = ['wage', 'margin', 'floor'] as const;
 export type ChannelProblem = { readonly kind: 'takes-too-much'; readonly taken: number; readonly goal: number };
 
 const money = (label: string, value: number, working: Omit<Figure, 'label' | 'value' | 'unit' | 'source'> = {}): Figure => figure(label, value, 'money', 'shop', working);

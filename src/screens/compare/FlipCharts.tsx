@@ -1,7 +1,7 @@
 // What a good piece costs in each vinyl, over your hour, the size, the number made and what goes wrong.
 
 import { CartesianGrid, Line, LineChart, ReferenceLine, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts';
-import type { Candidate } from '../../core/costing';
+import type { Candidate } from '../../core/costing/compare-vinyls';
 import { formatLength, formatMoney, formatNumber, formatShare } from '../../core/units';
 import { useSettings, type Settings } from '../shared/settings';
 import type { Axis, Curve } from './reckon-compare';

@@ -1,7 +1,8 @@
 // The same piece in each of the chosen vinyls: costs, where they meet, and the lines to draw.
 
 import { getWornLayers, scaleMeasurement } from '../../core/artwork';
-import { compareVinyls, computeGoodPiece, findFlip, type Candidate, type Compared, type CompareInput, type ItemSpec } from '../../core/costing';
+import { compareVinyls, computeGoodPiece, findFlip, type Candidate, type Compared, type CompareInput } from '../../core/costing/compare-vinyls';
+import type { ItemSpec } from '../../core/costing';
 import type { ShopFigures } from '../../core/materials';
 import type { CompareView } from '../../views/views';
 import type { Flip } from '../../wording/compare';

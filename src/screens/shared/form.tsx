@@ -5,7 +5,7 @@ import DialogActions from '@mui/material/DialogActions';
 import InputAdornment from '@mui/material/InputAdornment';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
-import { useState, type FormEvent, type ReactNode } from 'react';
+import { useId, useState, type FormEvent, type ReactNode } from 'react';
 import { Controller, type FieldPath, type FieldValues, type UseFormReturn } from 'react-hook-form';
 import { getMoneyDigits, MM_PER_INCH, parseNumber } from '../../core/units';
 import { ApiError, callApi } from './api';
@@ -16,7 +16,8 @@ type Form<T extends FieldValues> = UseFormReturn<T, any, any>;
 type FieldProps<T extends FieldValues> = { readonly form: Form<T>; readonly name: FieldPath<T>; readonly label: string; readonly autoFocus?: boolean; readonly help?: ReactNode; readonly unit?: string };
 
 export function TextLine<T extends FieldValues>({ form, name, label, help, unit, type, multiline, autoFocus, list }: FieldProps<T> & { type?: string; multiline?: boolean; list?: readonly string[] }) {
-  const id = `field-${name}`;
+  // Unlike any other's: a dialog may have a field of the same name as the page behind it.
+  const id = useId();
   return (
     <Controller control={form.control} name={name} render={({ field, fieldState }) => (
       <>
@@ -31,7 +32,7 @@ export function TextLine<T extends FieldValues>({ form, name, label, help, unit,
 export function Choice<T extends FieldValues>({ form, name, label, options, help, onPicked }: FieldProps<T> & { options: readonly { value: string | number; label: string; swatch?: string }[]; onPicked?: (value: string) => void }) {
   return (
     <Controller control={form.control} name={name} render={({ field, fieldState }) => (
-      <TextField {...field} id={`field-${name}`} value={options.some((option) => option.value === field.value) ? field.value : ''} inputRef={field.ref} select label={label} error={Boolean(fieldState.error)} helperText={fieldState.error?.message ?? help} fullWidth
+      <TextField {...field} value={options.some((option) => option.value === field.value) ? field.value : ''} inputRef={field.ref} select label={label} error={Boolean(fieldState.error)} helperText={fieldState.error?.message ?? help} fullWidth
         slotProps={options.some((option) => option.value === '') ? { select: { displayEmpty: true }, inputLabel: { shrink: true } } : {}}
         onChange={(event) => { field.onChange(event); onPicked?.(event.target.value); }}>
         {options.map((option) => <MenuItem key={option.value} value={option.value}>{option.swatch && <i className="swatch" style={{ background: option.swatch }} />}{option.label}</MenuItem>)}
@@ -45,7 +46,7 @@ function ConvertedField<T extends FieldValues>({ form, name, label, help, unit, 
   const [typed, setTyped] = useState<string | null>(null);
   return (
     <Controller control={form.control} name={name} render={({ field, fieldState }) => (
-      <TextField id={`field-${name}`} name={name} inputRef={field.ref} label={label} value={typed ?? (typeof field.value === 'number' && Number.isFinite(field.value) ? toShown(field.value) : String(field.value ?? ''))} error={Boolean(fieldState.error)} helperText={fieldState.error?.message ?? help} fullWidth
+      <TextField name={name} inputRef={field.ref} label={label} value={typed ?? (typeof field.value === 'number' && Number.isFinite(field.value) ? toShown(field.value) : String(field.value ?? ''))} error={Boolean(fieldState.error)} helperText={fieldState.error?.message ?? help} fullWidth
         slotProps={{ inputLabel: unit ? { shrink: true } : {}, htmlInput: { inputMode: 'decimal', className: 'figures' }, input: unit ? { endAdornment: <InputAdornment position="end">{unit}</InputAdornment> } : {} }}
         onChange={(event) => {
           setTyped(event.target.value);
@@ -103,7 +104,14 @@ export function useSave<T extends FieldValues, Answer>({ form, method, path, ver
     }
   };
   const submit = form.handleSubmit(send, () => setFailure('Not saved yet: look at the fields marked in red.'));
-  return { submit: (event) => void submit(event), pending, failure };
+  return {
+    pending, failure,
+    // A dialog's form may stand inside another one's page: only its own is sent.
+    submit: (event) => {
+      event.stopPropagation();
+      void submit(event);
+    },
+  };
 }
 
 export function FormActions({ save, label, onCancel, extra }: { save: Save; label: string; onCancel: () => void; extra?: ReactNode }) {

@@ -4,6 +4,9 @@ import { useEffect, useState } from 'react';
 
 export function useMounted(): boolean {
   const [mounted, setMounted] = useState(false);
-  useEffect(() => setMounted(true), []);
+  useEffect(() => {
+    const timer = setTimeout(() => setMounted(true), 0);
+    return () => clearTimeout(timer);
+  }, []);
   return mounted;
 }
