@@ -6,7 +6,7 @@ import { chromium } from '@playwright/test';
 import { root } from './prepare.mjs';
 
 const address = `http://localhost:${process.env.PORT ?? 4321}`;
-const views = { today: '/', orders: '/orders', order: '/orders/6', artwork: '/artwork/2', weeding: '/artwork/3', lettering: '/artwork/letter', item: '/items/1', bench: '/bench/press', shelf: '/shelf', stock: '/shelf/stock', offers: '/shelf/offers', buy: '/shelf/buy', shop: '/shop' };
+const views = { today: '/', orders: '/orders', order: '/orders/6', artwork: '/artwork/2', weeding: '/artwork/3', lettering: '/artwork/letter', item: '/items/1', compare: '/items/compare/5', books: '/books', bench: '/bench/press', shelf: '/shelf', stock: '/shelf/stock', supplies: '/shelf/supplies', offers: '/shelf/offers', buy: '/shelf/buy', shop: '/shop' };
 /** What a person does first on some views. */
 const before = {
   buy: (page) => page.getByRole('region', { name: 'Basket' }).waitFor({ timeout: 30_000 }),
