@@ -6,7 +6,7 @@ import type { ArtworkMeasurement, ArtworkPicture, LeftOut, Licence, PrepStep } f
 import type { AreaBasis } from '../core/costing';
 import type { Fabric, Heating, Peel, Pressure, PrintArea, ShopFigures, VinylDetails, VinylKind } from '../core/materials';
 import type { ChannelFees, ChannelKind } from '../core/pricing';
-import type { LineQuote, PartEventKind, SpoilageCause, Station } from '../core/orders';
+import type { LineQuote, PartEventKind, QuoteFacts, SpoilageCause, Station } from '../core/orders';
 import { archivedAtMs, id, money, version } from './columns';
 
 export * from './schema-stock';
@@ -140,6 +140,16 @@ export const channels = sqliteTable('channels', {
   archivedAtMs: archivedAtMs(),
   version: version(),
 }, (table) => [uniqueIndex('channels_once').on(table.name).where(sql`${table.archivedAtMs} is null`)]);
+
+/** What was offered to whom; never changed, whatever prices and wages do after. */
+export const quotes = sqliteTable('quotes', {
+  id: id(),
+  customerName: text('customer_name').notNull(),
+  itemId: integer('item_id').notNull().references(() => items.id),
+  atMs: integer('at_ms').notNull(),
+  facts: text('facts', { mode: 'json' }).$type<QuoteFacts>().notNull(),
+  archivedAtMs: archivedAtMs(),
+}, (table) => [index('quotes_by_time').on(table.atMs)]);
 
 export const customers = sqliteTable('customers', {
   id: id(),

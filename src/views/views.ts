@@ -5,7 +5,7 @@ import type { Basket, ColumnMatch, LineProblem, ListColumn, PriceBreak, Supplier
 import type { ItemCost, AreaBasis } from '../core/costing';
 import type { Blank, ShopFigures, ShopIdentity, Vinyl } from '../core/materials';
 import type { Channel } from '../core/pricing';
-import type { OrderStage, PartState, QuotedAgainstReal, SpoilageCause, Station } from '../core/orders';
+import type { Drift, OrderStage, PartState, QuotedAgainstReal, QuoteFacts, SpoilageCause, Station } from '../core/orders';
 import type { PressPlan } from '../core/pressing';
 import type { BenchPart, TapeBlock } from '../core/scheduling';
 import type { Fit, Lot as StockLot, LotForm, Minimum, OffcutShape, StockCause, Supply, Thing, Wear } from '../core/stock';
@@ -74,6 +74,14 @@ export type ItemView = {
 };
 export type ChannelView = Channel & { readonly version: number };
 export type ItemEditorView = { readonly channels: readonly ChannelView[]; readonly item: ItemView | null; readonly artworks: readonly ArtworkView[]; readonly shelf: ShelfView; readonly startArtworkId: number | null };
+/** What a quick quote answers; `each` is the item's price where none was typed. */
+export type QuoteAnswer = {
+  readonly cost: Figure; readonly each: Figure; readonly total: Figure; readonly hourEarns: Figure | null; readonly floor: Figure | null; readonly forMargin: Figure | null; readonly forWage: Figure | null;
+  readonly ready: { readonly day: string; readonly working: Figure } | null; readonly toBuy: readonly { readonly name: string; readonly days: number | null }[];
+};
+export type QuoteView = { readonly id: number; readonly customerName: string; readonly itemId: number; readonly atMs: number; readonly facts: QuoteFacts; /** What it would cost now, where that differs. */ readonly drift: Drift | null };
+export type QuoteStart = { readonly items: readonly OrderableItem[]; readonly quotes: readonly QuoteView[] };
+
 /** All items by all channels: the price needed for the goal, null where the channel takes too much. `hourEarns`: at the item's own price, with the shop's own fee. */
 export type PriceListView = { readonly goal: PriceGoal; readonly channels: readonly ChannelView[]; readonly rows: readonly { readonly item: ItemView; readonly blankName: string; readonly cost: Figure | null; readonly hourEarns: Figure | null; readonly asks: readonly (Figure | null)[]; readonly problem: string | null }[] };
 export type PriceGoal = 'wage' | 'margin' | 'floor';

@@ -80,3 +80,32 @@ test('the price list: by goal, as a table, and on paper', async ({ page, request
   expect((await readPdfPages(new Uint8Array(await paper.body()))).join(' ')).toContain(forWage.toFixed(2));
   expect(await (await request.get(`${server.address}/api/price-list/csv`)).text()).toContain(forWage.toFixed(2));
 });
+
+test('a quick quote from anywhere: priced, promised, kept, and to be printed', async ({ page, request }) => {
+  await open(page, `${server.address}/orders`);
+  await page.keyboard.press('q');
+  const sheet = page.getByRole('dialog');
+  await expect(sheet.getByLabel('Item')).toBeFocused();
+  await page.keyboard.type('Bakery');
+  await expect(page.getByRole('option', { name: 'Bakery apron' })).toBeVisible();
+  await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('Enter');
+  await sheet.getByRole('textbox', { name: 'Pieces' }).fill('3');
+  await expect(sheet.getByRole('heading', { name: /^87\.00 together, ready on / })).toBeVisible();
+  await sheet.getByRole('textbox', { name: 'Pieces' }).fill('2.5');
+  await expect(sheet.getByRole('button', { name: 'Keep the quote' })).toBeDisabled();
+  await sheet.getByRole('textbox', { name: 'Pieces' }).fill('4');
+  await sheet.getByLabel('Price each').fill('27,50');
+  await sheet.getByLabel('For whom').fill('Oven & Ember bakery');
+  await expect(sheet.getByRole('heading', { name: /^110\.00 together/ })).toBeVisible();
+  await sheet.getByRole('button', { name: 'Keep the quote' }).click();
+  const given = sheet.getByRole('region', { name: 'Quotes given' }).getByRole('listitem');
+  await expect(given).toContainText('4 × Bakery apron for Oven & Ember bakery');
+  const href = await given.getByRole('link', { name: 'PDF' }).getAttribute('href');
+  const paper = await request.get(server.address + href!);
+  expect((await readPdfPages(new Uint8Array(await paper.body()))).join(' ')).toMatch(/Oven & Ember bakery[\s\S]*27\.50[\s\S]*110\.00/);
+  // A blank that has to be bought first moves the day, and is named.
+  await sheet.getByLabel('Colour').click();
+  await page.getByRole('option', { name: 'brick' }).click();
+  await expect(sheet.getByText(/To buy first: .*Bib apron, heavy cotton, one size, brick, 1 day/)).toBeVisible();
+});

@@ -2,3 +2,4 @@
 export * from './item-cost';
 export * from './layer-areas';
 export * from './quantity-ladder';
+export * from './strip-need';

@@ -36,6 +36,8 @@ export const blankInput = yup.object({
   areas: yup.array(printArea).max(30, 'Print areas: at most 30.').default([]),
 });
 
+export const quoteInput = yup.object({ itemId: rowId('Item'), sizeName: shortText('Size', 30), colourName: shortText('Colour', 40), quantity: wholeBetween('Quantity', 1, 2000, 'More is better asked as an order.'), each: money('Price each').nullable().defined(), customerName: optionalText('Customer', 120) });
+
 export const widthMm = numberBetween('Width', WIDTH_RANGE_MM.least, WIDTH_RANGE_MM.most, 'In mm: from a small bead to the widest roll.');
 
 export const itemInput = yup.object({

@@ -3,3 +3,4 @@ export * from './free-time';
 export * from './slack';
 export * from './bench-queue';
 export * from './day-tape';
+export * from './earliest-day';

@@ -56,7 +56,7 @@ function PriceList({ initial }: { initial: PriceListView }) {
         </table>
       </section>
       {channels.length === 0 && rows.length > 0 && <p className="soft" style={{ margin: 0 }}>Say where you sell on the page of an item, under “Add a channel”: a column for each stands here then.</p>}
-      <p className="soft" style={{ margin: 0 }}>Quoted against real stands with each order. Hours, spoilage by cause and the start-up’s break-even are still to come.</p>
+      <p className="soft" style={{ margin: '10px 0 0' }}>Quoted against real stands with each order. Hours, spoilage by cause and the start-up’s break-even are still to come.</p>
     </>
   );
 }

@@ -11,12 +11,12 @@ import './find-dialog.css';
 
 type Action = { readonly label: string; readonly run: () => void };
 
-export default function FindDialog({ onClose, onToggleUnits }: { onClose: () => void; onToggleUnits: () => void }) {
+export default function FindDialog({ onClose, onToggleUnits, onQuote }: { onClose: () => void; onToggleUnits: () => void; onQuote: () => void }) {
   const [text, setText] = useState('');
   const found = useQuery({ queryKey: ['find', text], queryFn: ({ signal }) => callApi<{ things: readonly FoundThing[] }>('GET', `/api/find?q=${encodeURIComponent(text)}`, undefined, signal), enabled: text.trim() !== '', placeholderData: (previous) => previous });
   const go = (href: string) => () => location.assign(href);
   const actions: readonly Action[] = [
-    { label: 'Take an order', run: go('/orders/new') }, { label: 'Measure a drawing', run: go('/artwork/new') }, { label: 'Reckon a new item', run: go('/items/new') },
+    { label: 'Quick quote', run: onQuote }, { label: 'Take an order', run: go('/orders/new') }, { label: 'Measure a drawing', run: go('/artwork/new') }, { label: 'Reckon a new item', run: go('/items/new') },
     ...(['cut', 'weed', 'press', 'check'] as const).map((station) => ({ label: `Go to the bench: ${station}`, run: go(`/bench/${station}`) })),
     { label: 'Change units', run: () => { onToggleUnits(); onClose(); } },
     ...VIEWS.map((view) => ({ label: `Open ${view.label}`, run: go(view.href) })),

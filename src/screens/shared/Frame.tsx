@@ -15,6 +15,7 @@ import { setCookie, SettingsProvider, toSettings, useSettings } from './settings
 import { VIEWS, type ViewName } from './view-list';
 
 const FindDialog = lazy(() => import('./FindDialog'));
+const QuickQuote = lazy(() => import('./QuickQuote'));
 const HelpSheet = lazy(() => import('./HelpSheet'));
 /** A new one for each page: on the server, one that lived on would show what an earlier request was answered. */
 const makeQueryClient = () => new QueryClient({ defaultOptions: { queries: { refetchOnWindowFocus: true, retry: 1, staleTime: 0, refetchOnMount: false } } });
@@ -48,11 +49,12 @@ export function Frame(props: FrameProps) {
 
 function FrameBody({ frame, current, children, newHref }: FrameProps) {
   const [system, setSystem] = useState<MeasureSystem>(frame.system);
-  const [open, setOpen] = useState<'find' | 'help' | null>(null);
+  const [open, setOpen] = useState<'find' | 'help' | 'quote' | null>(null);
   const settings = useMemo(() => toSettings(frame.shop, system), [frame.shop, system]);
   useKeys('Everywhere', [
     { keys: '/', shown: '/', does: 'find or do anything', run: () => setOpen('find') },
     { keys: '$mod+k', shown: 'Ctrl K', does: 'find or do anything', run: () => setOpen('find'), whileTyping: true },
+    { keys: 'q', shown: 'Q', does: 'a quick quote', run: () => setOpen('quote') },
     { keys: '?', shown: '?', does: 'the keys of this screen', run: () => setOpen('help') },
     { keys: 'Shift+?', shown: '', does: '', run: () => setOpen('help') },
     ...VIEWS.map((view) => ({ keys: `Alt+Digit${view.digit}`, shown: `Alt ${view.digit}`, does: view.label, run: () => location.assign(view.href), whileTyping: true })),
@@ -81,6 +83,7 @@ function FrameBody({ frame, current, children, newHref }: FrameProps) {
         </nav>
         <header className="topline">
           <Button className="find" onClick={() => setOpen('find')}>Find or do anything <kbd>/</kbd></Button>
+          <button className="quiet hide-small" onClick={() => setOpen('quote')} aria-label="Quick quote">quote <kbd>Q</kbd></button>
           <Timers frame={frame} />
           <button className="quiet hide-small" onClick={toggleUnits} aria-label={`Units: ${system === 'metric' ? 'millimetres and °C' : 'inches and °F'}. Change`}>{system === 'metric' ? 'mm °C' : 'in °F'}</button>
           <ThemeSwitch />
@@ -89,7 +92,8 @@ function FrameBody({ frame, current, children, newHref }: FrameProps) {
         <main className="page" id="main">{children}</main>
       </div>
       <Suspense>
-        {open === 'find' && <FindDialog onClose={() => setOpen(null)} onToggleUnits={toggleUnits} />}
+        {open === 'find' && <FindDialog onClose={() => setOpen(null)} onToggleUnits={toggleUnits} onQuote={() => setOpen('quote')} />}
+        {open === 'quote' && <QuickQuote onClose={() => setOpen(null)} />}
         {open === 'help' && <HelpSheet onClose={() => setOpen(null)} />}
       </Suspense>
     </SettingsProvider>

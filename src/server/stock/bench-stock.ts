@@ -1,7 +1,7 @@
 // What finished work takes from the stock: the strip that was cut off each roll, the blanks that were pressed. Oldest lots
 // first. What the book does not have is not taken, but told: then the book is wrong, and wants a count.
 
-import { computeLayerAreas } from '../../core/costing';
+import { computeStripNeed } from '../../core/costing';
 import { keyOf, takeFirstIn } from '../../core/stock';
 import { groupBy } from '../../core/units';
 import { holdsBlank, type Station } from '../../core/orders';
@@ -43,10 +43,8 @@ function listStrips(shop: ShopContext, orders: readonly ReadOrder[], parts: read
   return [...groupBy(parts, (part) => `${itemOf.get(part.lineId)} ${part.layerIndex}`).values()].flatMap((own): Wanted[] => {
     const item = items.get(itemOf.get(own[0]!.lineId) ?? -1);
     const layer = item && getItemLayers(item, materials)[own[0]!.layerIndex];
-    const areas = layer ? computeLayerAreas({ layer: layer.measurement, vinyl: layer.vinyl, quantity: own.length, shop: figures }) : null;
-    if (!layer || !areas?.ok) return [];
-    const across = (areas.value.turned ? layer.measurement.box.height : layer.measurement.box.width) + 2 * figures.weedMarginMm + 2 * figures.cutterEdgeMm;
-    return [{ key: keyOf({ kind: 'vinyl', vinylId: layer.vinyl.id }), quantity: areas.value.stripLengthMm, leastWidthMm: across }];
+    const need = layer ? computeStripNeed(layer.measurement, layer.vinyl, own.length, figures) : null;
+    return layer && need ? [{ key: keyOf({ kind: 'vinyl', vinylId: layer.vinyl.id }), quantity: need.stripLengthMm, leastWidthMm: need.leastWidthMm }] : [];
   });
 }
 

@@ -1,6 +1,6 @@
 // The stock as screens see it: what is there, what open orders need of it, and what stays free.
 
-import { computeLayerAreas } from '../../core/costing';
+import { computeStripNeed } from '../../core/costing';
 import { countDays, getDay } from '../../core/scheduling';
 import { computeCover, computeMinimum, computeOrderWithin, findFittingOffcuts, keyOf, valueStock } from '../../core/stock';
 import { figure, groupBy } from '../../core/units';
@@ -32,10 +32,8 @@ export function computeOrderNeeds(shop: ShopContext): readonly OrderNeed[] {
     const needs: OrderNeed[] = getItemLayers(item, materials).flatMap(({ measurement, vinyl }, layerIndex): OrderNeed[] => {
       const waiting = own.filter((part) => part.layerIndex === layerIndex && part.state === 'to-cut').length;
       if (waiting === 0) return [];
-      const areas = computeLayerAreas({ layer: measurement, vinyl, quantity: waiting, shop: figures });
-      if (!areas.ok) return [];
-      const across = (areas.value.turned ? measurement.box.height : measurement.box.width) + 2 * figures.weedMarginMm;
-      return [{ key: keyOf({ kind: 'vinyl', vinylId: vinyl.id }), amount: areas.value.stripLengthMm * (vinyl.rollWidthMm - 2 * figures.cutterEdgeMm), leastWidthMm: across + 2 * figures.cutterEdgeMm, dueDay: order.dueDay, orderTitle: order.title }];
+      const need = computeStripNeed(measurement, vinyl, waiting, figures);
+      return need ? [{ key: keyOf({ kind: 'vinyl', vinylId: vinyl.id }), amount: need.usableMm2, leastWidthMm: need.leastWidthMm, dueDay: order.dueDay, orderTitle: order.title }] : [];
     });
     const pressed = new Set(own.filter((part) => part.state === 'pressed' || part.state === 'checked').map((part) => part.unitId));
     const blanks = new Set(own.map((part) => part.unitId).filter((unit) => !pressed.has(unit))).size;

@@ -1,0 +1,23 @@
+import { getShop } from '../../../../server/context';
+import { endpoint, readId } from '../../../../server/endpoint';
+import { notFound } from '../../../../server/errors';
+import { getSystem } from '../../../../server/page';
+import { pdfResponse } from '../../../../server/paper/paper';
+import { archiveQuote, printQuote, writeQuoteText } from '../../../../server/quick-quote';
+
+const WHAT = 'This quote';
+export const GET = endpoint(async ({ shop, api }) => {
+  const id = readId(api, WHAT);
+  const { locale, currency, timeZone } = getShop(shop);
+  const settings = { locale, currency, timeZone, system: getSystem(api) };
+  switch (api.params['form']) {
+    case 'pdf':
+      return pdfResponse(await printQuote(shop, id, settings), `quote ${id}.pdf`);
+    case 'text':
+      return { text: writeQuoteText(shop, id, settings) };
+    default:
+      throw notFound('This page');
+  }
+});
+export const DELETE = endpoint(({ shop, api }) => archiveQuote(shop, readId(api, WHAT), true));
+export const POST = endpoint(({ shop, api }) => archiveQuote(shop, readId(api, WHAT), false));
