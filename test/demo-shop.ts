@@ -1,6 +1,7 @@
 // A demo shop in memory with a clock that tests move by hand. It is seeded once and copied for each test.
 
 import BetterSqlite from 'better-sqlite3';
+import { beforeAll, beforeEach } from 'vitest';
 import { drizzle } from 'drizzle-orm/better-sqlite3';
 import * as schema from '../src/data/schema';
 import { openShop, type ShopContext } from '../src/server/context';
@@ -32,4 +33,13 @@ export async function refusalOf(run: () => unknown): Promise<ShopError> {
     throw error;
   }
   throw new Error('Expected: a refusal. Actual: it was done');
+}
+
+/** A fresh copy of the demo shop before each test of a file; it is seeded once. */
+export function eachFresh(take: (shop: TestShop) => void): void {
+  let seeded: Buffer;
+  beforeAll(async () => {
+    seeded = await seedDemoShop();
+  }, 60_000);
+  beforeEach(() => take(copyDemoShop(seeded)));
 }

@@ -1,5 +1,5 @@
-import { beforeAll, beforeEach, expect, it } from 'vitest';
-import { copyDemoShop, refusalOf, seedDemoShop, type TestShop } from '../../test/demo-shop';
+import { expect, it } from 'vitest';
+import { eachFresh, refusalOf, type TestShop } from '../../test/demo-shop';
 import { readPdfPages } from '../../test/read-pdf';
 import { channelInput } from '../core/input';
 import { readChannel } from '../core/pricing';
@@ -11,13 +11,9 @@ import { addChannel, archiveChannel, changeChannel } from './keep-channels';
 import { loadItemEditor, loadItemList } from './views/items';
 import { loadPriceList, printPriceList, writePriceListCsv } from './views/price-list';
 
-let seeded: Buffer;
 let shop: TestShop;
-beforeAll(async () => {
-  seeded = await seedDemoShop();
-}, 60_000);
-beforeEach(() => {
-  shop = copyDemoShop(seeded);
+eachFresh((fresh) => {
+  shop = fresh;
 });
 const FAIR = { name: 'Autumn fair', kind: 'stall', tiers: [{ from: 0, share: 0.1 }], fixed: 0, listing: 0, salesPerListing: 1, paymentShare: 0, paymentFixed: 0, adShare: 0, adOdds: 0, day: 6000, salesPerDay: 40, delivery: 0, deliveryPaid: 0, discount: 0, tax: 0, ending: '50' };
 

@@ -1,8 +1,10 @@
 // How an API route is written: parse, one use case, JSON. Limits the body and turns errors into answers.
 
 import type { APIContext, APIRoute } from 'astro';
+import type { Schema } from 'yup';
+import { versionInput } from '../core/input';
 import { getContext, type ShopContext } from './context';
-import { answer, notFound, ShopError, toResponse } from './errors';
+import { answer, notFound, parseInput, ShopError, toResponse } from './errors';
 
 const JSON_LIMIT_BYTES = 2 * 1024 * 1024;
 
@@ -52,4 +54,19 @@ export async function readJson(request: Request): Promise<unknown> {
     if (error instanceof SyntaxError) throw new ShopError('invalid', 'The request is not JSON. Send it as application/json.');
     throw error;
   }
+}
+
+/**
+ * The three answers of a thing that is kept: PUT changes it (with the version it was read at), DELETE takes it off the
+ * list, POST puts it back.
+ */
+export function keepEndpoints<Input>(what: string, schema: Schema<Input>, keep: { readonly change: (shop: ShopContext, id: number, input: Input, version: number) => unknown; readonly archive: (shop: ShopContext, id: number, archived: boolean) => void }): { readonly PUT: APIRoute; readonly DELETE: APIRoute; readonly POST: APIRoute } {
+  return {
+    PUT: endpoint(async ({ shop, api }) => {
+      const body = await readJson(api.request);
+      return keep.change(shop, readId(api, what), parseInput(schema, body), parseInput(versionInput, body).version);
+    }),
+    DELETE: endpoint(({ shop, api }) => keep.archive(shop, readId(api, what), true)),
+    POST: endpoint(({ shop, api }) => keep.archive(shop, readId(api, what), false)),
+  };
 }

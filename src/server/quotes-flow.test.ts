@@ -1,18 +1,14 @@
-import { beforeAll, beforeEach, describe, expect, it } from 'vitest';
-import { copyDemoShop, refusalOf, seedDemoShop, type TestShop } from '../../test/demo-shop';
+import { describe, expect, it } from 'vitest';
+import { eachFresh, refusalOf, type TestShop } from '../../test/demo-shop';
 import { readPdfPages } from '../../test/read-pdf';
 import { addDays, getDay } from '../core/scheduling';
 import { getShop } from './context';
 import { changeShop } from './keep-shelf';
 import { archiveQuote, askQuote, keepQuote, loadQuoteStart, printQuote, writeQuoteText } from './quick-quote';
 
-let seeded: Buffer;
 let shop: TestShop;
-beforeAll(async () => {
-  seeded = await seedDemoShop();
-}, 60_000);
-beforeEach(() => {
-  shop = copyDemoShop(seeded);
+eachFresh((fresh) => {
+  shop = fresh;
 });
 const settings = { locale: 'en-GB', currency: 'EUR', timeZone: 'UTC', system: 'metric' } as const;
 const idOf = (name: string) => loadQuoteStart(shop).items.find((item) => item.name === name)!.id;

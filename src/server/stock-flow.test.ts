@@ -1,5 +1,5 @@
-import { beforeAll, beforeEach, describe, expect, it } from 'vitest';
-import { copyDemoShop, refusalOf, seedDemoShop, type TestShop } from '../../test/demo-shop';
+import { describe, expect, it } from 'vitest';
+import { eachFresh, refusalOf, type TestShop } from '../../test/demo-shop';
 import { readPdfPages } from '../../test/read-pdf';
 import { keyOf } from '../core/stock';
 import { findLot, findUnbalancedLots, insertLot, loadLines, loadLotsOnShelf } from '../data/stock-store';
@@ -20,13 +20,9 @@ import { writeStockCsv } from './stock/stock-csv';
 import { findOffcuts, loadStock } from './stock/view-stock';
 import { listThings } from './stock/things';
 
-let seeded: Buffer;
 let shop: TestShop;
-beforeAll(async () => {
-  seeded = await seedDemoShop();
-}, 60_000);
-beforeEach(() => {
-  shop = copyDemoShop(seeded);
+eachFresh((fresh) => {
+  shop = fresh;
 });
 
 const keyNamed = (name: string) => listThings(shop).find((thing) => thing.name === name)!.key;

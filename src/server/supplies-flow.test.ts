@@ -1,5 +1,5 @@
-import { beforeAll, beforeEach, describe, expect, it } from 'vitest';
-import { copyDemoShop, refusalOf, seedDemoShop, type TestShop } from '../../test/demo-shop';
+import { describe, expect, it } from 'vitest';
+import { eachFresh, refusalOf, type TestShop } from '../../test/demo-shop';
 import { scaleMeasurement } from '../core/artwork';
 import { setMinimum } from '../data/offer-store';
 import { findLot, findUnbalancedLots, loadLotsOnShelf } from '../data/stock-store';
@@ -13,13 +13,9 @@ import { loadBench } from './views/bench';
 import { loadItemEditor } from './views/items';
 import { finishWork, spoilParts, startWork, undoSteps } from './work-at-bench';
 
-let seeded: Buffer;
 let shop: TestShop;
-beforeAll(async () => {
-  seeded = await seedDemoShop();
-}, 60_000);
-beforeEach(() => {
-  shop = copyDemoShop(seeded);
+eachFresh((fresh) => {
+  shop = fresh;
 });
 const SLATE = 'Tarn Smooth, slate';
 const keyNamed = (name: string) => listThings(shop).find((thing) => thing.name === name)!.key;

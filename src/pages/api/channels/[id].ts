@@ -1,12 +1,5 @@
-import { channelInput, versionInput } from '../../../core/input';
-import { endpoint, readId, readJson } from '../../../server/endpoint';
-import { parseInput } from '../../../server/errors';
+import { channelInput } from '../../../core/input';
+import { keepEndpoints } from '../../../server/endpoint';
 import { archiveChannel, changeChannel } from '../../../server/keep-channels';
 
-const WHAT = 'This channel';
-export const PUT = endpoint(async ({ shop, api }) => {
-  const body = await readJson(api.request);
-  return changeChannel(shop, readId(api, WHAT), parseInput(channelInput, body), parseInput(versionInput, body).version);
-});
-export const DELETE = endpoint(({ shop, api }) => archiveChannel(shop, readId(api, WHAT), true));
-export const POST = endpoint(({ shop, api }) => archiveChannel(shop, readId(api, WHAT), false));
+export const { PUT, DELETE, POST } = keepEndpoints('This channel', channelInput, { change: changeChannel, archive: archiveChannel });

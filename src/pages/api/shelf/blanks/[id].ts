@@ -1,12 +1,5 @@
-import { blankInput, versionInput } from '../../../../core/input';
-import { endpoint, readId, readJson } from '../../../../server/endpoint';
-import { parseInput } from '../../../../server/errors';
+import { blankInput } from '../../../../core/input';
+import { keepEndpoints } from '../../../../server/endpoint';
 import { archiveBlank, changeBlank } from '../../../../server/keep-shelf';
 
-const WHAT = 'This blank';
-export const PUT = endpoint(async ({ shop, api }) => {
-  const body = await readJson(api.request);
-  return changeBlank(shop, readId(api, WHAT), parseInput(blankInput, body), parseInput(versionInput, body).version);
-});
-export const DELETE = endpoint(({ shop, api }) => archiveBlank(shop, readId(api, WHAT), true));
-export const POST = endpoint(({ shop, api }) => archiveBlank(shop, readId(api, WHAT), false));
+export const { PUT, DELETE, POST } = keepEndpoints('This blank', blankInput, { change: changeBlank, archive: archiveBlank });

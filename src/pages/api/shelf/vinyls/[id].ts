@@ -1,12 +1,5 @@
-import { vinylInput, versionInput } from '../../../../core/input';
-import { endpoint, readId, readJson } from '../../../../server/endpoint';
-import { parseInput } from '../../../../server/errors';
+import { vinylInput } from '../../../../core/input';
+import { keepEndpoints } from '../../../../server/endpoint';
 import { archiveVinyl, changeVinyl } from '../../../../server/keep-shelf';
 
-const WHAT = 'This vinyl';
-export const PUT = endpoint(async ({ shop, api }) => {
-  const body = await readJson(api.request);
-  return changeVinyl(shop, readId(api, WHAT), parseInput(vinylInput, body), parseInput(versionInput, body).version);
-});
-export const DELETE = endpoint(({ shop, api }) => archiveVinyl(shop, readId(api, WHAT), true));
-export const POST = endpoint(({ shop, api }) => archiveVinyl(shop, readId(api, WHAT), false));
+export const { PUT, DELETE, POST } = keepEndpoints('This vinyl', vinylInput, { change: changeVinyl, archive: archiveVinyl });
