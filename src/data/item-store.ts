@@ -8,7 +8,7 @@ import { items, itemVinyls } from './schema';
 
 export type ItemFields = {
   readonly name: string; readonly blankId: number; readonly sizeName: string; readonly colourName: string; readonly artworkId: number; readonly placement: string; readonly widthMm: number;
-  readonly seenThrough: boolean; readonly areaBasis: AreaBasis; readonly quantity: number; readonly price: Minor;
+  readonly seenThrough: boolean; readonly areaBasis: AreaBasis; readonly quantity: number; readonly price: Minor; readonly artworkPrice: Minor; readonly artworkRun: number;
   /** One for each layer of the artwork, in its order. */
   readonly vinylIds: readonly number[];
 };

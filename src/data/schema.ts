@@ -7,6 +7,7 @@ import type { AreaBasis } from '../core/costing';
 import type { Fabric, Heating, Peel, Pressure, PrintArea, ShopFigures, VinylDetails, VinylKind } from '../core/materials';
 import type { ChannelFees, ChannelKind } from '../core/pricing';
 import type { LineQuote, PartEventKind, QuoteFacts, SpoilageCause, Station } from '../core/orders';
+import type { Minor } from '../core/units';
 import { archivedAtMs, id, money, version } from './columns';
 
 export * from './schema-stock';
@@ -117,6 +118,9 @@ export const items = sqliteTable('items', {
   areaBasis: text('area_basis').$type<AreaBasis>().notNull(),
   quantity: integer('quantity').notNull(),
   price: money('price').notNull(),
+  /** Paid for the drawing, and for how many pieces it is used. */
+  artworkPrice: money('artwork_price').notNull().default(0 as Minor),
+  artworkRun: integer('artwork_run').notNull().default(1),
   archivedAtMs: archivedAtMs(),
   version: version(),
 }, (table) => [

@@ -26,7 +26,7 @@ beforeEach(() => {
   const sticky = insertVinyl(db, { ...STICKY_VINYL, supplier: '' });
   const blank = insertBlank(db, { ...PLAIN_BLANK, supplier: 'Mill', sizes: [{ name: 'S', price: minor(100) }, { name: 'one size', price: minor(400) }] });
   const artwork = insertArtwork(db, { ...MEASURED, name: 'Plain', fileName: 'plän.svg', layerNames: ['a'], layerVinylIds: [null], steps: [{ kind: 'size', widthMm: 100, on: true }], licence: 'own', original: Buffer.from('<svg/>'), createdAtMs: 5 });
-  const item = insertItem(db, { name: 'Towel', blankId: blank, sizeName: 'one size', colourName: 'white', artworkId: artwork, placement: 'front', widthMm: 100, seenThrough: false, areaBasis: 'used', quantity: 10, price: minor(2000), vinylIds: [sticky, vinyl] });
+  const item = insertItem(db, { name: 'Towel', blankId: blank, sizeName: 'one size', colourName: 'white', artworkId: artwork, placement: 'front', widthMm: 100, seenThrough: false, areaBasis: 'used', quantity: 10, price: minor(2000), artworkPrice: minor(0), artworkRun: 1, vinylIds: [sticky, vinyl] });
   ids = { vinyl, sticky, blank, artwork, item };
 });
 

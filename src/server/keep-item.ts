@@ -22,7 +22,7 @@ function toItemFields(shop: ShopContext, input: InferType<typeof itemInput>): It
   for (const [index, id] of input.vinylIds.entries()) {
     if (!findVinyl(shop.db, id)) throw new ShopError('invalid', 'Vinyl: it is not on the shelf any more. Choose another.', `vinylIds[${index}]`);
   }
-  return { ...input, price: minor(input.price) };
+  return { ...input, price: minor(input.price), artworkPrice: minor(input.artworkPrice) };
 }
 
 export function addItem(shop: ShopContext, input: InferType<typeof itemInput>): { id: number } {

@@ -36,5 +36,5 @@ export function priceItem(input: { item: ItemFields; sizeName: string; quantity:
   const { item, sizeName, quantity, materials, figures } = input;
   const blank: Blank | undefined = materials.blanks.get(item.blankId);
   if (!blank) return { ok: false, problem: { kind: 'unknown-size', sizeName, blankName: 'This blank' } };
-  return computeItemCost({ blank, sizeName, layers: getItemLayers(item, materials), areaBasis: item.areaBasis }, quantity, figures);
+  return computeItemCost({ blank, sizeName, layers: getItemLayers(item, materials), areaBasis: item.areaBasis, artwork: { price: item.artworkPrice, run: item.artworkRun } }, quantity, figures);
 }

@@ -29,7 +29,7 @@ type DemoFile = {
   blanks: { name: string; supplier: string; fabric: string; heating: string; sizes: [string, number][]; colours: [string, string][] }[];
   channels: { name: string }[];
   artworks: { file: string; name: string; widthMm: number; layers: string[]; vinyls: string[] }[];
-  items: { key: string; name: string; blank: string; size: string; colour: string; artwork: string; place: string; widthMm: number; quantity: number; price: number; vinyls: string[] }[];
+  items: { key: string; name: string; blank: string; size: string; colour: string; artwork: string; place: string; widthMm: number; quantity: number; price: number; vinyls: string[]; artworkPrice?: number; artworkRun?: number }[];
   orders: DemoOrder[];
 };
 
@@ -64,7 +64,7 @@ export async function seedDemo(db: Database, nowMs: number): Promise<void> {
   for (const item of file.items) {
     const input = parseInput(itemInput, {
       name: item.name, blankId: ids.blanks.get(item.blank), sizeName: item.size, colourName: item.colour, artworkId: ids.artworks.get(item.artwork), placement: item.place, widthMm: item.widthMm,
-      seenThrough: false, areaBasis: 'used', quantity: item.quantity, price: item.price, vinylIds: item.vinyls.map((name) => ids.vinyls.get(name)),
+      seenThrough: false, areaBasis: 'used', quantity: item.quantity, price: item.price, artworkPrice: item.artworkPrice ?? 0, artworkRun: item.artworkRun ?? 1, vinylIds: item.vinyls.map((name) => ids.vinyls.get(name)),
     });
     ids.items.set(item.key, addItem(shop, input).id);
   }

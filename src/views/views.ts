@@ -70,7 +70,7 @@ export type PurchasesView = { readonly purchases: readonly PurchaseView[] };
 
 export type ItemView = {
   readonly id: number; readonly name: string; readonly blankId: number; readonly sizeName: string; readonly colourName: string; readonly artworkId: number; readonly placement: string; readonly widthMm: number;
-  readonly seenThrough: boolean; readonly areaBasis: AreaBasis; readonly quantity: number; readonly price: Minor; readonly vinylIds: readonly number[]; readonly version: number; readonly archived: boolean;
+  readonly seenThrough: boolean; readonly areaBasis: AreaBasis; readonly quantity: number; readonly price: Minor; readonly artworkPrice: Minor; readonly artworkRun: number; readonly vinylIds: readonly number[]; readonly version: number; readonly archived: boolean;
 };
 export type ChannelView = Channel & { readonly version: number };
 export type ItemEditorView = { readonly channels: readonly ChannelView[]; readonly item: ItemView | null; readonly artworks: readonly ArtworkView[]; readonly shelf: ShelfView; readonly startArtworkId: number | null };

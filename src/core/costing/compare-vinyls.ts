@@ -121,7 +121,7 @@ export function drawOdds(input: CompareInput, candidates: readonly Candidate[], 
   };
 }
 
-export const STAGE_LABELS: Readonly<Record<CostStage, string>> = { blank: 'Blank', vinyl: 'Vinyl', tape: 'Transfer tape', 'set-up': 'Set-up', cut: 'Cut', weed: 'Weed', press: 'Press', wear: 'Wear', risk: 'What goes wrong', check: 'Check, fold, pack', pack: 'Packaging' };
+export const STAGE_LABELS: Readonly<Record<CostStage, string>> = { blank: 'Blank', artwork: 'Drawing', vinyl: 'Vinyl', tape: 'Transfer tape', 'set-up': 'Set-up', cut: 'Cut', weed: 'Weed', press: 'Press', wear: 'Wear', risk: 'What goes wrong', check: 'Check, fold, pack', pack: 'Packaging', overhead: 'Overheads' };
 
 /** The lines of a cost by stage, in making order: what can be set side by side whatever vinyls they are of. */
 export function sumByStage(cost: ItemCost): ReadonlyMap<CostStage, Figure> {

@@ -3,12 +3,12 @@
 import type { LayerMeasurement } from '../artwork';
 import { getKindFacts, getPricePerMm2, getShopFigure, type Blank, type BlankSize, type ShopFigures, type Vinyl } from '../materials';
 import type { PressPlan } from '../pressing';
-import { figure, MM2_PER_M2, SECONDS_PER_HOUR, type Figure, type Source } from '../units';
+import { figure, MM2_PER_M2, SECONDS_PER_HOUR, type Figure, type Minor, type Source } from '../units';
 import type { AreaBasis, LayerAreas } from './layer-areas';
 
 export type ExactLine = {
   readonly id: string;
-  readonly stage: 'blank' | 'vinyl' | 'tape' | 'set-up' | 'cut' | 'weed' | 'press' | 'wear' | 'risk' | 'check' | 'pack';
+  readonly stage: 'blank' | 'artwork' | 'vinyl' | 'tape' | 'set-up' | 'cut' | 'weed' | 'press' | 'wear' | 'risk' | 'check' | 'pack' | 'overhead';
   readonly label: string;
   readonly source: Source;
   readonly how: string;
@@ -29,6 +29,15 @@ const wage = (shop: ShopFigures): Figure => getShopFigure(shop, 'wagePerHour');
 
 export function blankLine(blank: Blank, size: BlankSize): ExactLine {
   return line({ id: 'blank', stage: 'blank', label: `${blank.name}, ${size.name}`, source: 'shop', how: 'price of the blank', parts: [figure('Price', size.price, 'money', 'shop')], cash: size.price });
+}
+
+/** What was paid for a drawing, over how many pieces it is used: one where it is made for a single customer. */
+export type ArtworkCost = { readonly price: Minor; readonly run: number };
+
+/** Null where nothing was paid for it. */
+export function artworkLine(artwork: ArtworkCost | undefined): ExactLine | null {
+  if (!artwork || artwork.price === 0) return null;
+  return line({ id: 'artwork', stage: 'artwork', label: artwork.run > 1 ? `Drawing, over ${artwork.run}` : 'Drawing', source: 'typed', how: 'price ÷ pieces it is used for', cash: artwork.price / artwork.run, parts: [figure('Paid for it', artwork.price, 'money', 'typed'), figure('Pieces it is used for', artwork.run, 'count', 'typed')] });
 }
 
 export function vinylLine(input: { index: number; vinyl: Vinyl; areas: LayerAreas; basis: AreaBasis }): ExactLine {
@@ -95,18 +104,22 @@ export function pressLine(plan: PressPlan, quantity: number, shop: ShopFigures):
   });
 }
 
-export function wearLine(layers: readonly { readonly measurement: LayerMeasurement }[], plan: PressPlan, quantity: number, shop: ShopFigures): ExactLine {
+export function wearLine(layers: readonly { readonly measurement: LayerMeasurement }[], plan: PressPlan, blank: Pick<Blank, 'heating'>, quantity: number, shop: ShopFigures): ExactLine {
   const metres = layers.reduce((sum, layer) => sum + layer.measurement.cutLengthMm, 0) / 1000;
   const blade = (metres * shop.bladePrice) / shop.bladeLifeMetres;
   const mat = (layers.length * shop.matPrice) / shop.matLifeLoads / quantity;
   const cover = (plan.closures * shop.coverSheetPrice) / shop.coverSheetPresses;
+  const pillow = (plan.closures * shop.pillowPrice) / shop.pillowPresses;
+  const heatTape = plan.closures > 0 && blank.heating === 'wrap' ? shop.heatTape : 0;
   const worn = (label: string, amount: number, how: string, parts: readonly Figure[]) => figure(label, amount, 'money', 'computed', { how, parts });
   return line({
-    id: 'wear', stage: 'wear', label: plan.closures > 0 ? 'Wear: blade, mat, cover sheet' : 'Wear: blade, mat', source: 'shop', how: 'sum of what wears', cash: blade + mat + cover,
+    id: 'wear', stage: 'wear', label: plan.closures > 0 ? 'Wear: blade, mat, cover sheet' : 'Wear: blade, mat', source: 'shop', how: 'sum of what wears', cash: blade + mat + cover + pillow + heatTape,
     parts: [
       worn('Blade', blade, 'knife path ÷ life × price', [figure('Knife path, all layers', metres * 1000, 'mm', 'measured'), getShopFigure(shop, 'bladePrice'), getShopFigure(shop, 'bladeLifeMetres')]),
       worn('Mat', mat, 'loads ÷ life × price ÷ pieces', [figure('Loads', layers.length, 'count', 'computed'), getShopFigure(shop, 'matPrice'), getShopFigure(shop, 'matLifeLoads'), figure('Pieces', quantity, 'count', 'typed')]),
       ...(plan.closures > 0 ? [worn('Cover sheet', cover, 'closings ÷ life × price', [figure('Closings', plan.closures, 'count', 'computed'), getShopFigure(shop, 'coverSheetPrice'), getShopFigure(shop, 'coverSheetPresses')])] : []),
+      ...(pillow > 0 ? [worn('Pillow', pillow, 'closings ÷ life × price', [figure('Closings', plan.closures, 'count', 'computed'), getShopFigure(shop, 'pillowPrice'), getShopFigure(shop, 'pillowPresses')])] : []),
+      ...(heatTape > 0 ? [getShopFigure(shop, 'heatTape')] : []),
     ],
   });
 }
@@ -127,4 +140,11 @@ export function checkLine(shop: ShopFigures): ExactLine {
 
 export function packagingLine(shop: ShopFigures): ExactLine {
   return line({ id: 'pack', stage: 'pack', label: 'Packaging', source: 'shop', how: 'for each piece', cash: shop.packaging, parts: [getShopFigure(shop, 'packaging')] });
+}
+
+/** Rent, insurance, programs and the like: by the hours the piece takes, by the piece, or both. Null where the shop counts none. */
+export function overheadLine(handsSeconds: number, shop: ShopFigures): ExactLine | null {
+  const byHour = (handsSeconds / SECONDS_PER_HOUR) * shop.overheadPerHour;
+  if (byHour + shop.overheadPerItem === 0) return null;
+  return line({ id: 'overhead', stage: 'overhead', label: 'Overheads', source: 'shop', how: 'your time × overheads an hour + overheads a piece', cash: byHour + shop.overheadPerItem, parts: [figure('Your time for one', handsSeconds, 's', 'computed'), getShopFigure(shop, 'overheadPerHour'), getShopFigure(shop, 'overheadPerItem')] });
 }

@@ -127,3 +127,44 @@ describe('what cannot be made is named with what would help', () => {
     expect(problem(spec)?.kind).toBe(kind);
   });
 });
+
+describe('lines that not every shop has', () => {
+  const costWith = (part: Partial<typeof PLAIN_SHOP>, spec: Partial<typeof PLAIN_ITEM> = {}) => {
+    const cost = computeItemCost({ ...PLAIN_ITEM, ...spec }, 10, { ...PLAIN_SHOP, ...part });
+    if (!cost.ok) throw new Error(cost.problem.kind);
+    return cost.value;
+  };
+  const lineOf = (cost: ReturnType<typeof costWith>, id: string) => cost.lines.find((line) => line.id === id);
+  const plain = costWith({});
+
+  it('a drawing that was paid for is spread over the pieces it is used for, and nothing of it is lost with a spoiled one', () => {
+    const cost = costWith({}, { artwork: { price: minor(2400), run: 40 } });
+    expect(lineOf(cost, 'artwork')).toMatchObject({ cash: 60, time: 0, risk: 0, total: 60, stage: 'artwork' });
+    expect(cost.withRisk.value).toBe(plain.withRisk.value + 60);
+    expect(lineOf(cost, 'risk')!.risk).toBe(lineOf(plain, 'risk')!.risk);
+    expect(lineOf(plain, 'artwork')).toBeUndefined();
+    expect(lineOf(costWith({}, { artwork: { price: minor(2400), run: 1 } }), 'artwork')!.figure.label).toBe('Drawing');
+  });
+
+  it('overheads go by the hours of the piece, by the piece, or both', () => {
+    // 270 s are 0.075 h.
+    expect(lineOf(costWith({ overheadPerHour: 400, overheadPerItem: 12 }), 'overhead')).toMatchObject({ cash: 42, time: 0, stage: 'overhead' });
+    expect(costWith({ overheadPerItem: 12 }).cash.value).toBe(plain.cash.value + 12);
+    expect(lineOf(plain, 'overhead')).toBeUndefined();
+  });
+
+  it('a pillow wears by closings, and the wrap press takes heat tape', () => {
+    const closings = plain.press.closures;
+    expect(lineOf(costWith({ pillowPrice: 1500, pillowPresses: 100 }), 'wear')!.cash - (lineOf(plain, 'wear')?.cash ?? 0)).toBe(15 * closings);
+    const cup = { blank: { ...PLAIN_ITEM.blank, heating: 'wrap' as const, fabric: 'enamel' as const } };
+    expect(lineOf(costWith({ heatTape: 7 }, cup), 'wear')!.cash).toBe(7);
+    expect(lineOf(costWith({ heatTape: 7 }), 'wear')!.cash).toBe(0);
+  });
+
+  it('whatever lines there are, they add up', () => {
+    const cost = costWith({ overheadPerHour: 333, overheadPerItem: 7, pillowPrice: 1499 }, { artwork: { price: minor(1111), run: 7 } });
+    expect(cost.lines.reduce((sum, line) => sum + line.total, 0)).toBe(cost.withRisk.value);
+    expect(cost.lines.reduce((sum, line) => sum + line.cash, 0)).toBe(cost.cash.value);
+  });
+});
+

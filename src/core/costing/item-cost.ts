@@ -5,11 +5,11 @@ import { estimateCutHandsSeconds, estimateCutSeconds, estimateWeedSeconds } from
 import type { Blank, ShopFigures, Vinyl } from '../materials';
 import { planPressing, type PressPlan, type PressProblem } from '../pressing';
 import { apportion, fail, figure, minor, roundMoney, succeed, type Figure, type Minor, type Result } from '../units';
-import { blankLine, checkLine, cutLine, packagingLine, pressLine, setupLine, spoilageLine, tapeLine, vinylLine, wearLine, weedLine, type ExactLine } from './cost-lines';
+import { artworkLine, blankLine, checkLine, cutLine, overheadLine, packagingLine, pressLine, setupLine, spoilageLine, tapeLine, vinylLine, wearLine, weedLine, type ArtworkCost, type ExactLine } from './cost-lines';
 import { computeLayerAreas, type AreaBasis, type LayerAreas, type TooWideProblem } from './layer-areas';
 
 export type CostLayer = { readonly measurement: LayerMeasurement; readonly vinyl: Vinyl };
-export type ItemSpec = { readonly blank: Blank; readonly sizeName: string; readonly layers: readonly CostLayer[]; readonly areaBasis: AreaBasis };
+export type ItemSpec = { readonly blank: Blank; readonly sizeName: string; readonly layers: readonly CostLayer[]; readonly areaBasis: AreaBasis; readonly artwork?: ArtworkCost };
 
 export type CostStage = ExactLine['stage'];
 export type CostLine = {
@@ -52,7 +52,8 @@ function buildLines(spec: ItemSpec, quantity: number, shop: ShopFigures): Result
   const press = planPressing({ layers: spec.layers, blank: spec.blank, shop });
   if (!press.ok) return press;
   const layers: LayerEstimate[] = [];
-  const exact: ExactLine[] = [blankLine(spec.blank, size)];
+  const drawing = artworkLine(spec.artwork);
+  const exact: ExactLine[] = [blankLine(spec.blank, size), ...(drawing ? [drawing] : [])];
   const later: ExactLine[] = [];
   for (const [index, layer] of spec.layers.entries()) {
     const areas = computeLayerAreas({ layer: layer.measurement, vinyl: layer.vinyl, quantity, shop });
@@ -69,8 +70,10 @@ function buildLines(spec: ItemSpec, quantity: number, shop: ShopFigures): Result
   }
   const vinylCount = new Set(spec.layers.map((layer) => layer.vinyl.id)).size;
   exact.push(setupLine(vinylCount, quantity, shop), ...later.filter((line) => line.stage === 'cut'), ...later.filter((line) => line.stage === 'weed'));
-  exact.push(pressLine(press.value, quantity, shop), wearLine(spec.layers, press.value, quantity, shop));
+  exact.push(pressLine(press.value, quantity, shop), wearLine(spec.layers, press.value, spec.blank, quantity, shop));
   exact.push(spoilageLine(getAtStake(exact), shop), checkLine(shop), packagingLine(shop));
+  const overhead = overheadLine(exact.reduce((sum, line) => sum + line.handsSeconds, 0), shop);
+  if (overhead) exact.push(overhead);
   return succeed({ exact, layers, press: press.value });
 }
 
@@ -90,8 +93,8 @@ export function computeExactCost(spec: ItemSpec, quantity: number, shop: ShopFig
   return succeed({ full: exact.reduce((sum, line) => sum + line.cash + line.time, 0), atStake: getAtStake(exact).reduce((sum, line) => sum + line.cash + line.time, 0) });
 }
 
-/** What can be lost at the bench is lost before it is checked and packed; set-up is there whatever is lost. */
-const getAtStake = (lines: readonly ExactLine[]): readonly ExactLine[] => lines.filter((line) => !['set-up', 'risk', 'check', 'pack'].includes(line.stage));
+/** What can be lost at the bench is lost before it is checked and packed; set-up, the drawing and overheads are there whatever is lost. */
+const getAtStake = (lines: readonly ExactLine[]): readonly ExactLine[] => lines.filter((line) => !['artwork', 'set-up', 'risk', 'check', 'pack', 'overhead'].includes(line.stage));
 
 function addUp(exact: readonly ExactLine[]): Pick<ItemCost, 'lines' | 'cash' | 'full' | 'withRisk' | 'handsSeconds'> {
   const sum = (pick: (line: ExactLine) => number) => exact.reduce((total, line) => total + pick(line), 0);

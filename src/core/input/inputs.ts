@@ -52,6 +52,7 @@ export const itemInput = yup.object({
   areaBasis: oneOf<AreaBasis>('Vinyl by', AREA_BASES),
   quantity: wholeBetween('Quantity', 1, 10_000, 'Pieces made in one go.'),
   price: money('Price'),
+  artworkPrice: money('Paid for the drawing').default(0), artworkRun: wholeBetween('Spread over', 1, 1_000_000, 'Pieces it is used for.').default(1),
   vinylIds: yup.array(rowId('Vinyl')).required().min(1, 'Vinyl: one for each layer.'),
 });
 

@@ -13,6 +13,8 @@ export const SHOP_FIGURES = {
   feeFixed: spec('Fee, fixed for each sale', 'money', 30, 0, 100_000),
   spoilageShare: spec('Pieces that go wrong', 'share', 0.04, 0, 0.9),
   packaging: spec('Packaging for each piece', 'money', 35, 0, 1_000_000),
+  overheadPerHour: spec('Overheads for each hour you work', 'money/h', 0, 0, 100_000),
+  overheadPerItem: spec('Overheads for each piece', 'money', 0, 0, 1_000_000),
 
   setupSeconds: spec('Set-up of a batch', 's', 420, 0, 86_400),
   setupPerVinylSeconds: spec('Set-up for each vinyl', 's', 150, 0, 86_400),
@@ -51,6 +53,9 @@ export const SHOP_FIGURES = {
   matLifeLoads: spec('Loads on a mat', 'count', 60, 1, 1_000_000),
   coverSheetPrice: spec('Cover sheet', 'money', 320, 0, 1_000_000),
   coverSheetPresses: spec('Presses under a cover sheet', 'count', 80, 1, 1_000_000),
+  pillowPrice: spec('Pressing pillow', 'money', 0, 0, 1_000_000),
+  pillowPresses: spec('Presses on a pillow', 'count', 1500, 1, 1_000_000),
+  heatTape: spec('Heat tape for a piece on the wrap press', 'money', 0, 0, 100_000),
 
   dayStartHour: spec('The working day begins at', 'count', 9, 0, 23),
   hoursMonday: spec('Monday', 'count', 6, 0, 24),

@@ -21,7 +21,7 @@ export function Checks({ checked, findings, widthMm, leftOut, gradients, sizeSta
           const mending = computeMendingWidth(finding, widthMm);
           return (
             <li key={`${finding.kind}-${index}`}>
-              <div><strong>{words.what}</strong><span>{words.detail}</span>{mending && <span className="soft">{mending.label} <Why figure={mending} /></span>}</div>
+              <div><strong>{words.what}</strong><span>{words.detail}</span>{mending && finding.remedies.length > 0 && <span className="soft" style={{ display: 'block' }}>{mending.label} <Why figure={mending} /></span>}</div>
               <div className="actions">{finding.remedies.map((remedy) => <Button key={JSON.stringify(remedy)} size="small" onClick={() => onTake(remedy)}>{describeRemedy(remedy, nameOf, settings)}</Button>)}</div>
             </li>
           );

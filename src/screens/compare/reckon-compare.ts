@@ -17,7 +17,7 @@ const CURVE_POINTS = 24;
 function toSpec(view: CompareView, wish: Pick<CompareWish, 'widthMm'>): ItemSpec {
   const worn = getWornLayers(scaleMeasurement(view.artwork.measurement, wish.widthMm));
   const vinylOf = (index: number) => view.vinyls.find((vinyl) => vinyl.id === view.item.vinylIds[index]) ?? view.vinyls[0]!;
-  return { blank: view.blank, sizeName: view.item.sizeName, areaBasis: view.item.areaBasis, layers: worn.map((measurement, index) => ({ measurement, vinyl: vinylOf(index) })) };
+  return { blank: view.blank, sizeName: view.item.sizeName, areaBasis: view.item.areaBasis, artwork: { price: view.item.artworkPrice, run: view.item.artworkRun }, layers: worn.map((measurement, index) => ({ measurement, vinyl: vinylOf(index) })) };
 }
 
 export function reckonCompare(view: CompareView, wish: CompareWish, shop: ShopFigures): Comparison {

@@ -9,11 +9,11 @@ import { checkPlacement, findNamedArea, getAreasOfSize, getKindFacts } from '../
 import type { ArtworkView, BlankView, ItemEditorView } from '../../views/views';
 import { formatLength } from '../../core/units';
 import { describeArea, describePlacementFault } from '../../wording/placement';
-import { Choice, LengthField, NumberField, TextLine } from '../shared/form';
+import { Choice, LengthField, MoneyField, NumberField, TextLine } from '../shared/form';
 import { useSettings } from '../shared/settings';
 
 export type ItemForm = {
-  name: string; blankId: number; sizeName: string; colourName: string; artworkId: number; placement: string; widthMm: number; seenThrough: boolean; areaBasis: AreaBasis; quantity: number; price: number; vinylIds: number[];
+  name: string; blankId: number; sizeName: string; colourName: string; artworkId: number; placement: string; widthMm: number; seenThrough: boolean; areaBasis: AreaBasis; quantity: number; price: number; artworkPrice: number; artworkRun: number; vinylIds: number[];
 };
 
 type Props = { readonly form: UseFormReturn<ItemForm>; readonly view: ItemEditorView; readonly artwork: ArtworkView | undefined; readonly blank: BlankView | undefined };
@@ -58,6 +58,7 @@ export function ItemFields({ form, view, artwork, blank }: Props) {
       <NumberField form={form} name="quantity" label="Made in one go" unit="pieces" />
       <div style={{ gridColumn: '1 / -1' }}><TextLine form={form} name="placement" label="Where on it" list={areas.map((option) => describeArea(option, settings))} {...(area && faults.length === 0 ? { help: `within the ${area.name}, ${formatLength(area.widthMm, settings)} × ${formatLength(area.heightMm, settings)}` } : {})} /></div>
       {faults.map((fault) => <p key={fault.kind} className="short" role="status" style={{ gridColumn: '1 / -1', margin: 0 }}>{describePlacementFault(fault, area!, settings)}</p>)}
+      <MoneyField form={form} name="artworkPrice" label="Paid for the drawing" /><NumberField form={form} name="artworkRun" label="Spread over" unit="pieces" />
       {adhesive && <Controller control={form.control} name="seenThrough" render={({ field }) => <FormControlLabel sx={{ gridColumn: '1 / -1' }} control={<Checkbox checked={field.value} onChange={(_, on) => field.onChange(on)} />} label="Seen through glass, from behind" />} />}
     </section>
   );

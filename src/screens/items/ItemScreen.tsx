@@ -48,7 +48,7 @@ function startValues(view: ItemEditorView): ItemForm {
   const blank = shelf.blanks[0]!;
   return {
     name: artwork.name, blankId: blank.id, sizeName: blank.sizes[0]?.name ?? '', colourName: blank.colours[0]?.name ?? '', artworkId: artwork.id, placement: 'front, centred', widthMm: Math.round(artwork.measurement.widthMm * 10) / 10,
-    seenThrough: false, areaBasis: 'used', quantity: 1, price: 0, vinylIds: getWornLayers(artwork.measurement).map((_, index) => artwork.layerVinylIds[index] ?? shelf.vinyls[0]!.id),
+    seenThrough: false, areaBasis: 'used', quantity: 1, price: 0, artworkPrice: 0, artworkRun: 1, vinylIds: getWornLayers(artwork.measurement).map((_, index) => artwork.layerVinylIds[index] ?? shelf.vinyls[0]!.id),
   };
 }
 

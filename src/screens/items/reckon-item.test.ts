@@ -11,7 +11,7 @@ const kept = { supplier: '', version: 1, archived: false };
 const blank: BlankView = { ...PLAIN_BLANK, ...kept };
 const vinyl: VinylView = { ...PLAIN_VINYL, ...kept };
 const artwork = { id: 1, name: 'Plain', measurement: { widthMm: 100, heightMm: 60, layers: [PLAIN_LAYER], segments: 4, strokesApart: 0, overlaps: [], chirality: { score: 1, chiral: false }, safeWidthsMm: { smooth: null, textured: null, puff: null, 'premium-adhesive': null, 'budget-adhesive': null }, edition: MEASUREMENT_EDITION }, layerNames: ['all'] } as unknown as ArtworkView;
-const form: ItemForm = { name: 'Towel', blankId: 1, sizeName: 'one size', colourName: 'white', artworkId: 1, placement: 'front', widthMm: 100, seenThrough: false, areaBasis: 'used', quantity: 10, price: 1077, vinylIds: [1] };
+const form: ItemForm = { name: 'Towel', blankId: 1, sizeName: 'one size', colourName: 'white', artworkId: 1, placement: 'front', widthMm: 100, seenThrough: false, areaBasis: 'used', quantity: 10, price: 1077, artworkPrice: 0, artworkRun: 1, vinylIds: [1] };
 const reckon = (values: Partial<ItemForm> = {}, part: Partial<Parameters<typeof reckonItem>[0]> = {}) => reckonItem({ values: { ...form, ...values }, artwork, blank, vinyls: [vinyl], figures: PLAIN_SHOP, settings, ...part });
 
 describe('an item reckoned as it is typed', () => {

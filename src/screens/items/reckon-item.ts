@@ -1,7 +1,7 @@
 // From what stands in the form to the cost, the reading of its price, and the verdict in one sentence.
 
 import { getWornLayers, scaleMeasurement } from '../../core/artwork';
-import { computeItemCost, type ItemCost, type ItemSpec } from '../../core/costing';
+import { computeItemCost, type ArtworkCost, type ItemCost, type ItemSpec } from '../../core/costing';
 import { widthMm as widthSchema } from '../../core/input';
 import type { ShopFigures } from '../../core/materials';
 import { readPrice, type PriceReading } from '../../core/pricing';
@@ -26,12 +26,17 @@ export function reckonItem(input: { values: ItemForm; artwork: ArtworkView | und
     return vinyl ? [{ measurement, vinyl }] : [];
   });
   if (layers.length < worn.length) return { ok: false, problem: 'Choose a vinyl for each layer.' };
-  const spec: ItemSpec = { blank, sizeName: values.sizeName, layers, areaBasis: values.areaBasis };
+  const spec: ItemSpec = { blank, sizeName: values.sizeName, layers, areaBasis: values.areaBasis, artwork: readArtworkCost(values) };
   const cost = computeItemCost(spec, quantity, figures);
   if (!cost.ok) return { ok: false, problem: describeCostProblem(cost.problem, settings) };
   const price = minor(Number.isSafeInteger(values.price) && values.price >= 0 ? values.price : 0);
   const reading = readPrice(price, cost.value, figures);
   return { ok: true, spec, cost: cost.value, reading, verdict: describe(cost.value, reading, price, settings) };
+}
+
+/** What is no number yet counts for nothing. */
+function readArtworkCost({ artworkPrice, artworkRun }: ItemForm): ArtworkCost {
+  return { price: minor(Number.isSafeInteger(artworkPrice) && artworkPrice > 0 ? artworkPrice : 0), run: Number.isInteger(Number(artworkRun)) && Number(artworkRun) >= 1 ? Number(artworkRun) : 1 };
 }
 
 function describe(cost: ItemCost, reading: PriceReading, price: number, settings: Settings): string {

@@ -20,13 +20,13 @@ export function ShopScreen({ frame }: { frame: FrameView }) {
 type ShopValues = { name: string; currency: string; locale: string; timeZone: string; figures: { -readonly [Key in keyof ShopFigures]: number } };
 
 const GROUPS: readonly { readonly title: string; readonly keys: readonly ShopFigureKey[] }[] = [
-  { title: 'Your hour, goals and fee', keys: ['wagePerHour', 'wageGoalPerHour', 'marginGoal', 'feeShare', 'feeFixed', 'spoilageShare', 'packaging'] },
+  { title: 'Your hour, goals and fee', keys: ['wagePerHour', 'wageGoalPerHour', 'marginGoal', 'feeShare', 'feeFixed', 'spoilageShare', 'packaging', 'overheadPerHour', 'overheadPerItem'] },
   { title: 'Hours you work', keys: ['dayStartHour', 'hoursMonday', 'hoursTuesday', 'hoursWednesday', 'hoursThursday', 'hoursFriday', 'hoursSaturday', 'hoursSunday'] },
   { title: 'Set-up and checking', keys: ['setupSeconds', 'setupPerVinylSeconds', 'checkSeconds'] },
   { title: 'Cutter', keys: ['cutterSpeed', 'cutterCornerSeconds', 'cutterLiftSeconds', 'cutterLoadSeconds', 'cutterWatchSeconds', 'cutterRatePerHour', 'cutterEdgeMm', 'weedMarginMm'] },
   { title: 'Weeding', keys: ['weedBaseSeconds', 'weedPerMetreSeconds', 'weedPerCavitySeconds', 'weedPerTinyBitSeconds'] },
   { title: 'Press', keys: ['pressLayOutSeconds', 'prePressSeconds', 'pressPlaceSeconds', 'pressTackSeconds', 'pressPeelSeconds', 'rePressSeconds', 'pressWarmUpSeconds', 'pressWatts', 'energyPerKwh', 'applySeconds'] },
-  { title: 'Tape and wear', keys: ['tapePerM2', 'tapeUses', 'bladePrice', 'bladeLifeMetres', 'matPrice', 'matLifeLoads', 'coverSheetPrice', 'coverSheetPresses'] },
+  { title: 'Tape and wear', keys: ['tapePerM2', 'tapeUses', 'bladePrice', 'bladeLifeMetres', 'matPrice', 'matLifeLoads', 'coverSheetPrice', 'coverSheetPresses', 'pillowPrice', 'pillowPresses', 'heatTape'] },
 ];
 
 function Shop({ shop }: { shop: ShopView }) {
