@@ -45,6 +45,9 @@ export function loadUseOfLots(db: Database, sinceMs: number): readonly (Pick<Sto
     .where(and(gt(stockLines.atMs, sinceMs), inArray(stockLines.cause, [...USE_CAUSES]))).groupBy(stockLines.lotId).all();
 }
 
+/** Keys of what lies there. */
+export const loadStockedKeys = (db: Database): readonly string[] => db.selectDistinct({ key: lots.key }).from(lots).where(gt(lots.left, 0)).all().map((row) => row.key);
+
 /** When each thing was first taken in, by key. */
 export const loadFirstReceived = (db: Database): ReadonlyMap<string, number> => new Map(db.select({ key: lots.key, atMs: sql<number>`min(${lots.receivedAtMs})` }).from(lots).groupBy(lots.key).all().map((row) => [row.key, row.atMs]));
 

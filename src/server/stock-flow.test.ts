@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { eachFresh, refusalOf, type TestShop } from '../../test/demo-shop';
 import { readPdfPages } from '../../test/read-pdf';
+import { NO_FILTER } from '../core/materials';
 import { keyOf } from '../core/stock';
 import { findLot, findUnbalancedLots, insertLot, loadLines, loadLotsOnShelf } from '../data/stock-store';
 import { minor } from '../core/units';
@@ -17,8 +18,9 @@ import { printOffcutLabels } from './paper/offcut-labels';
 import { printPurchase, writePurchaseMail } from './paper/purchase-order';
 import { bookStock, countStock, receiveLot, setAsideOffcut } from './stock/keep-stock';
 import { writeStockCsv } from './stock/stock-csv';
-import { findOffcuts, loadStock } from './stock/view-stock';
+import { findOffcuts, loadStock, loadStockPage } from './stock/view-stock';
 import { listThings } from './stock/things';
+import { loadShelfPage } from './views/shelf';
 
 let shop: TestShop;
 eachFresh((fresh) => {
@@ -264,4 +266,29 @@ it('the stock as a table: a line a lot, and no formula in it', () => {
   expect(lines.length - 1 - Number(lines.at(-1) === '')).toBe(loadLotsOnShelf(shop.db).length);
   // Three quarters are left of 12.34.
   expect(lines.find((line) => line.includes('HYPERLINK'))).toMatch(/^"?Tarn Smooth, slate"?;vinyl;roll;500;1500;1;;2026-11-24;;9\.2[56];"'=HYPERLINK/);
+});
+
+it('the stock a page at a time: by words, with what is told of all of it', () => {
+  const all = loadStock(shop), first = loadStockPage(shop, { words: '', offset: 0 });
+  expect(first.rows).toEqual(all.rows.slice(0, 100));
+  expect(first).toMatchObject({ total: all.rows.length, empty: false, value: all.value });
+  expect(first.short).toEqual(all.rows.filter((row) => row.free.value < 0).map((row) => row.thing.name));
+  const tarn = loadStockPage(shop, { words: 'SLATE tarn', offset: 0 });
+  expect(tarn.rows.map((row) => row.thing.name)).toEqual([SLATE]);
+  expect(tarn.short).toEqual(first.short);
+  expect(loadStockPage(shop, { words: '', offset: all.rows.length - 1 }).rows).toEqual(all.rows.slice(-1));
+});
+
+it('the shelf a page at a time: filtered where it lies, with the range of all of it', () => {
+  const all = loadShelfPage(shop);
+  expect([all.total, all.kept, all.blanks.length]).toEqual([8, 8, 6]);
+  expect([all.cheapest!.parts![0]!.label, all.dearest!.parts![0]!.label]).toEqual(['Quay Hold, black', 'Sparrow Glint, gold']);
+  const cool = loadShelfPage(shop, { ...NO_FILTER, fabric: 'softshell', words: 'tarn', offset: 0 });
+  expect(cool.vinyls.map((vinyl) => vinyl.name)).toEqual(['Tarn Cool, marigold', 'Tarn Cool, white']);
+  expect(cool.kept).toBe(8);
+  // Of Tarn Cool, marigold nothing lies there.
+  expect(loadShelfPage(shop, { ...NO_FILTER, words: 'tarn cool', inStock: true, offset: 0 }).vinyls.map((vinyl) => vinyl.name)).toEqual(['Tarn Cool, white']);
+  addVinyl(shop, { ...all.vinyls[0]!, name: 'Aspen, new' });
+  expect(loadShelfPage(shop).vinyls[0]!.name).toBe('Aspen, new');
+  expect(loadShelfPage(shop, undefined, all.vinyls[3]!.id).open!.name).toBe(all.vinyls[3]!.name);
 });

@@ -18,8 +18,8 @@ export type FrameView = { readonly shop: ShopView; readonly system: MeasureSyste
 
 export type VinylView = Vinyl & { readonly supplier: string; readonly version: number; readonly archived: boolean };
 export type BlankView = Blank & { readonly supplier: string; readonly version: number; readonly archived: boolean };
-/** Of some vinyls there is stock: their ids. */
-export type StockedShelfView = ShelfView & { readonly stockedVinylIds: readonly number[] };
+/** Some of the vinyls that were asked for, of how many; and what is told of all. `open`: one that was asked for by its id. */
+export type ShelfPage = { readonly vinyls: readonly VinylView[]; readonly total: number; readonly offset: number; readonly kept: number; readonly cheapest: Figure | null; readonly dearest: Figure | null; readonly blanks: readonly BlankView[]; readonly open: VinylView | null };
 export type ShelfView = { readonly vinyls: readonly VinylView[]; readonly blanks: readonly BlankView[] };
 
 export type ArtworkView = {
@@ -45,7 +45,9 @@ export type StockRow = { readonly thing: ThingView; readonly lots: readonly LotV
 export type SupplyView = Supply & { readonly version: number; readonly thing: ThingView; readonly wear: Wear | null; readonly onShelf: number };
 export type SuppliesView = { readonly supplies: readonly SupplyView[] };
 export type StockLineView = { readonly id: number; readonly lotId: number; readonly atMs: number; readonly cause: StockCause; readonly quantity: number; readonly form: LotForm; readonly note: string; readonly thingName: string };
-export type StockView = { readonly rows: readonly StockRow[]; readonly things: readonly ThingView[]; readonly lines: readonly StockLineView[]; readonly value: Figure };
+export type FullStock = { readonly rows: readonly StockRow[]; readonly value: Figure };
+/** Some of the things that were asked for, of how many; and what is told of all of them. */
+export type StockPage = { readonly rows: readonly StockRow[]; readonly total: number; readonly offset: number; /** Nothing at all is kept. */ readonly empty: boolean; readonly short: readonly string[]; readonly offcuts: number; readonly value: Figure; readonly lines: readonly StockLineView[] };
 export type FittingOffcut = { readonly lot: LotView; readonly thing: ThingView; readonly fit: Fit; readonly usedShare: number };
 
 export type SupplierView = Supplier & { readonly email: string; readonly simulated: boolean; readonly version: number; readonly offers: number };

@@ -2,7 +2,7 @@
 
 import * as yup from 'yup';
 import { LIST_COLUMNS } from '../buying/list-columns';
-import { GRADES, type Grade } from '../materials';
+import { FABRIC_NAMES, GRADES, VINYL_KIND_NAMES, type Grade } from '../materials';
 import { LOT_FORMS, type LotForm, type StockCause } from '../stock/ledger';
 import { SUPPLY_KIND_NAMES, TACKS, WEAR_KINDS } from '../stock/supplies';
 import { parseKey } from '../stock/things';
@@ -48,6 +48,9 @@ export const offerInput = yup.object({
   takePay: yup.object({ take: wholeBetween('Take', 2, 100, 'Such as three.'), pay: wholeBetween('Pay', 1, 99, 'Fewer than are taken.') }).nullable().defined().test('fewer', 'Pay: fewer than are taken.', (deal) => deal === null || deal.pay < deal.take),
   parts: yup.array(packPart).required().min(1, 'In the pack: at least one thing.').max(60, 'In the pack: at most 60 things.'),
 });
+const orAny = <T extends string>(label: string, values: readonly T[]) => yup.mixed<T | ''>().default('').test('known', `${label}: choose one, or none for any.`, (value) => value === '' || (value !== null && values.includes(value as T)));
+export const shelfQuery = yup.object({ words: optionalText('Search', 200), kind: orAny('Kind', VINYL_KIND_NAMES), fabric: orAny('Safe on', FABRIC_NAMES), grade: orAny('Good enough for', GRADES), inStock: yup.boolean().default(false), offset: yup.number().integer().min(0).max(10_000_000).default(0) });
+export const stockQuery = yup.object({ words: optionalText('Search', 200), offset: yup.number().integer().min(0).max(10_000_000).default(0) });
 export const offerQuery = yup.object({ words: optionalText('Search', 200), supplierId: yup.number().integer().min(0).default(0), sort: oneOf('Sorted by', ['unit', 'name', 'newest'] as const), offset: yup.number().integer().min(0).max(10_000_000).default(0) });
 export const minimumInput = yup.object({ key: thingKey, amount: numberBetween('Minimum', 0.000001, 1e12, 'Vinyl in usable mm², else counted.').nullable().defined(), coverWeeks: numberBetween('Weeks', 0.5, 104, 'Of use, as it was booked.').nullable().default(null) });
 

@@ -5,3 +5,4 @@ export * from './vinyl';
 export * from './blank';
 export * from './print-area';
 export * from './shop-figures';
+export * from './filter-vinyls';

@@ -13,8 +13,10 @@ import { parseNumber } from '../../core/units';
 import type { ThingView } from '../../views/views';
 import { NumberText, useLengthUnit, useMoneyText } from './SmallFields';
 import { useSmallForm } from './use-form-state';
+import { useThings } from './use-things';
 
-export default function ReceiveDialog({ things, onClose, onDone }: { things: readonly ThingView[]; onClose: () => void; onDone: () => void }) {
+export default function ReceiveDialog({ onClose, onDone }: { onClose: () => void; onDone: () => void }) {
+  const things = useThings();
   const { unit, toMm, fromMm } = useLengthUnit();
   const money = useMoneyText();
   const form = useSmallForm({ thing: null as ThingView | null, form: 'roll', width: '', length: '', quantity: '1', price: '', remark: '' });

@@ -1,40 +1,48 @@
 // Shelf: the vinyls and blanks, what they cost by area and by piece, and how they are pressed.
 
 import Button from '@mui/material/Button';
-import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { keepPreviousData, useInfiniteQuery, useQueryClient } from '@tanstack/react-query';
 import { enqueueSnackbar } from 'notistack';
 import { lazy, Suspense, useEffect, useState } from 'react';
-import { FABRICS, getKindFacts, getPricePerMm2 } from '../../core/materials';
+import { FABRICS, getKindFacts, getPricePerMm2, NO_FILTER } from '../../core/materials';
 import { figure, formatLength, formatMoney, formatTemperature, MM2_PER_M2 } from '../../core/units';
-import type { BlankView, FrameView, StockedShelfView, VinylView } from '../../views/views';
+import type { BlankView, FrameView, ShelfPage, VinylView } from '../../views/views';
 import { callApi, wordsOf } from '../shared/api';
 import { Frame } from '../shared/Frame';
 import { useKeys } from '../shared/keys';
 import { useSettings } from '../shared/settings';
-import { filterVinyls, NO_FILTER } from './filter-vinyls';
+import { VirtualBody } from '../shared/VirtualBody';
 import { ShelfTabs } from './ShelfTabs';
 import { VinylFilterFields } from './VinylFilterFields';
 
+/** Two lines of text. */
+const VINYL_ROW_PX = 52;
 const VinylForm = lazy(() => import('./VinylForm'));
 const BlankForm = lazy(() => import('./BlankForm'));
 type Editing = { readonly kind: 'vinyl'; readonly vinyl: VinylView | null } | { readonly kind: 'blank'; readonly blank: BlankView | null };
 
-export function ShelfScreen({ frame, view, openVinyl, openBlank }: { frame: FrameView; view: StockedShelfView; openVinyl: number | null; openBlank: number | null }) {
-  return <Frame frame={frame} current="shelf"><Shelf initial={view} openVinyl={openVinyl} openBlank={openBlank} /></Frame>;
+export function ShelfScreen({ frame, view, openBlank }: { frame: FrameView; view: ShelfPage; openBlank: number | null }) {
+  return <Frame frame={frame} current="shelf"><Shelf initial={view} openBlank={openBlank} /></Frame>;
 }
 
-function Shelf({ initial, openVinyl, openBlank }: { initial: StockedShelfView; openVinyl: number | null; openBlank: number | null }) {
+function Shelf({ initial, openBlank }: { initial: ShelfPage; openBlank: number | null }) {
   const settings = useSettings();
   const client = useQueryClient();
-  const { data: shelf } = useQuery({ queryKey: ['shelf'], queryFn: ({ signal }) => callApi<StockedShelfView>('GET', '/api/shelf', undefined, signal), initialData: initial });
+  const [filter, setFilter] = useState(NO_FILTER);
+  const found = useInfiniteQuery({
+    queryKey: ['shelf', filter], initialPageParam: 0, placeholderData: keepPreviousData, ...(filter === NO_FILTER ? { initialData: { pages: [initial], pageParams: [0] } } : {}),
+    queryFn: ({ signal, pageParam }) => callApi<ShelfPage>('GET', `/api/shelf?${new URLSearchParams({ ...filter, inStock: String(filter.inStock), offset: String(pageParam) }).toString()}`, undefined, signal),
+    getNextPageParam: (last) => (last.offset + last.vinyls.length < last.total ? last.offset + last.vinyls.length : undefined),
+  });
+  const shelf = found.data?.pages[0] ?? initial;
   const [editing, setEditing] = useState<Editing | null>(null);
   // Once the page runs: a dialog has no place in what the server draws.
   useEffect(() => {
-    const vinyl = initial.vinyls.find((candidate) => candidate.id === openVinyl);
+    const vinyl = initial.open;
     const blank = initial.blanks.find((candidate) => candidate.id === openBlank);
     if (vinyl) setEditing({ kind: 'vinyl', vinyl });
     else if (blank) setEditing({ kind: 'blank', blank });
-  }, [initial, openVinyl, openBlank]);
+  }, [initial, openBlank]);
   useKeys('Shelf', [{ keys: 'n', shown: 'N', does: 'add a vinyl', run: () => setEditing({ kind: 'vinyl', vinyl: null }) }, { keys: 'b', shown: 'B', does: 'add a blank', run: () => setEditing({ kind: 'blank', blank: null }) }]);
   const refresh = () => client.invalidateQueries({ queryKey: ['shelf'] });
   const saved = () => {
@@ -52,33 +60,33 @@ function Shelf({ initial, openVinyl, openBlank }: { initial: StockedShelfView; o
       enqueueSnackbar(wordsOf(error), { variant: 'error' });
     }
   };
-  const [filter, setFilter] = useState(NO_FILTER);
-  const shown = filterVinyls(shelf.vinyls, filter, new Set(shelf.stockedVinylIds));
-  const sorted = [...shelf.vinyls].sort((a, b) => getPricePerMm2(a) - getPricePerMm2(b));
+  const shown = (found.data?.pages ?? [initial]).flatMap((page) => page.vinyls);
   const perM2 = (vinyl: VinylView) => formatMoney(Math.round(figure('', getPricePerMm2(vinyl) * MM2_PER_M2, 'money/m²', 'computed').value), settings);
   return (
     <>
       <div className="page-head">
-        <div><h1 style={{ margin: 0 }}>{shelf.vinyls.length} vinyls and {shelf.blanks.length} blanks{sorted[0] ? <span className="soft">, from {perM2(sorted[0])} to {perM2(sorted[sorted.length - 1]!)} a square metre</span> : ''}</h1></div>
+        <div><h1 style={{ margin: 0 }}>{shelf.kept} vinyls and {shelf.blanks.length} blanks{shelf.cheapest && shelf.dearest ? <span className="soft">, from {formatMoney(Math.round(shelf.cheapest.value), settings)} to {formatMoney(Math.round(shelf.dearest.value), settings)} a square metre</span> : ''}</h1></div>
         <div className="actions"><Button onClick={() => setEditing({ kind: 'blank', blank: null })}>Add a blank</Button><Button variant="contained" onClick={() => setEditing({ kind: 'vinyl', vinyl: null })}>Add a vinyl</Button></div>
       </div>
       <ShelfTabs current="/shelf" />
       <section className="sheet flush" aria-label="Vinyls" tabIndex={0}>
-        {shelf.vinyls.length > 0 && <VinylFilterFields filter={filter} onChange={setFilter} />}
+        {shelf.kept > 0 && <VinylFilterFields filter={filter} onChange={setFilter} />}
         <table className="plain">
           <thead><tr><th>vinyl</th><th>kind</th><th className="hide-small">from</th><th className="right">roll</th><th className="right">price</th><th className="right">a m²</th><th className="right hide-small">weeding</th><th className="hide-small">press</th><th /></tr></thead>
-          <tbody>
-            {shown.map((vinyl) => (
+          <VirtualBody count={shown.length} columns={9} heightOf={() => VINYL_ROW_PX} empty={shelf.kept === 0 ? 'No vinyl yet. Add the roll you use most.' : 'No vinyl on the shelf does for that. Ask for less, or look through the offers.'} render={(index) => {
+            const vinyl = shown[index]!;
+            return (
               <tr key={vinyl.id}>
                 <td><i className="swatch" style={{ background: vinyl.colourHex }} /><strong>{vinyl.name}</strong></td><td>{getKindFacts(vinyl.kind).label}</td><td className="soft hide-small">{vinyl.supplier}</td>
                 <td className="num">{formatLength(vinyl.rollWidthMm, settings)} × {formatLength(vinyl.rollLengthMm, settings)}</td><td className="num">{formatMoney(vinyl.rollPrice, settings)}</td><td className="num">{perM2(vinyl)}</td><td className="num hide-small">× {vinyl.weedingFactor}</td>
                 <td className="hide-small">{vinyl.press ? `${formatTemperature(vinyl.press.lowC, settings).replace(/ .*/, '')}–${formatTemperature(vinyl.press.highC, settings)}, ${vinyl.press.seconds} s, ${vinyl.press.peel}` : 'stuck on with tape'}</td>
                 <td className="right"><Button size="small" variant="text" onClick={() => setEditing({ kind: 'vinyl', vinyl })} aria-label={`Change ${vinyl.name}`}>Change</Button></td>
               </tr>
-            ))}
-            {shown.length === 0 && <tr><td colSpan={9} className="soft">{shelf.vinyls.length === 0 ? 'No vinyl yet. Add the roll you use most.' : 'No vinyl on the shelf does for that. Ask for less, or look through the offers.'}</td></tr>}
-          </tbody>
+            );
+          }} />
         </table>
+        {found.isError && <div className="notice bad" role="alert">{wordsOf(found.error)}</div>}
+        {found.hasNextPage && <div className="actions" style={{ padding: 10, justifyContent: 'center' }}><Button size="small" disabled={found.isFetchingNextPage} onClick={() => void found.fetchNextPage()}>Show more: {shown.length} of {shelf.total}</Button></div>}
       </section>
       <section className="sheet flush" aria-label="Blanks" tabIndex={0}>
         <table className="plain">

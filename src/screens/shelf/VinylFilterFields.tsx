@@ -4,8 +4,7 @@ import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
-import { FABRIC_NAMES, FABRICS, getKindFacts, GRADES, VINYL_KIND_NAMES } from '../../core/materials';
-import type { VinylFilter } from './filter-vinyls';
+import { FABRIC_NAMES, FABRICS, getKindFacts, GRADES, VINYL_KIND_NAMES, type VinylFilter } from '../../core/materials';
 
 export function VinylFilterFields({ filter, onChange }: { filter: VinylFilter; onChange: (filter: VinylFilter) => void }) {
   const set = (part: Partial<VinylFilter>) => onChange({ ...filter, ...part });

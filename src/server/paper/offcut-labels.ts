@@ -1,13 +1,13 @@
 // Labels for offcuts: the code to find it by, its size, and its shape to scale.
 
 import { formatLength, type FormatSettings } from '../../core/units';
-import type { StockView } from '../../views/views';
+import type { FullStock } from '../../views/views';
 import { INK, PAPER_MARGIN_MM, plainText, POINTS_PER_MM, printPaper, RULE, SOFT } from './paper';
 
 /** Three labels across, cut apart along the lines. */
 const LABEL = { widthMm: 60, heightMm: 32, across: 3 } as const;
 
-export function printOffcutLabels(stock: Pick<StockView, 'rows'>, settings: FormatSettings): Promise<Uint8Array<ArrayBuffer>> {
+export function printOffcutLabels(stock: Pick<FullStock, 'rows'>, settings: FormatSettings): Promise<Uint8Array<ArrayBuffer>> {
   return printPaper('Offcut labels', settings.locale, (paper) => {
     paper.addPage();
     const margin = PAPER_MARGIN_MM * POINTS_PER_MM, width = LABEL.widthMm * POINTS_PER_MM, height = LABEL.heightMm * POINTS_PER_MM;

@@ -2,10 +2,10 @@
 
 import { writeCsv } from '../../core/buying';
 import { getMoneyDigits } from '../../core/units';
-import type { StockView } from '../../views/views';
+import type { FullStock } from '../../views/views';
 
 /** Lengths in mm; money in whole units of the currency. */
-export function writeStockCsv(stock: StockView, currency: string): string {
+export function writeStockCsv(stock: FullStock, currency: string): string {
   const digits = getMoneyDigits(currency);
   const money = (minor: number) => (minor / 10 ** digits).toFixed(digits);
   const day = (ms: number) => new Date(ms).toISOString().slice(0, 10);

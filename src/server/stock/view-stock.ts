@@ -7,13 +7,13 @@ import { figure, groupBy } from '../../core/units';
 import { loadMinimums, loadShortestLeads, loadSuppliers } from '../../data/offer-store';
 import { findItems } from '../../data/item-store';
 import { loadLots, loadLotsOnShelf, loadNewestLines, type StoredLot } from '../../data/stock-store';
-import type { FittingOffcut, LotView, StockRow, StockView } from '../../views/views';
+import type { FittingOffcut, FullStock, LotView, StockPage, StockRow, ThingView } from '../../views/views';
 import { getShop, type ShopContext } from '../context';
 import { getItemLayers, loadMaterials } from '../price-item';
 import { readOpenOrders } from '../read-orders';
 import { DAYS_TO_MAKE } from './make-days';
 import { measureLot } from './measure-lot';
-import { listThings, nameThings } from './things';
+import { nameThings } from './things';
 import { computeWeeklyUses } from './weekly-use';
 
 /** What one order still needs of a thing. */
@@ -46,7 +46,9 @@ const toLotView = (lot: StoredLot, suppliers: ReadonlyMap<number, string>): LotV
   id: lot.id, key: lot.key, form: lot.form, widthMm: lot.widthMm, lengthMm: lot.lengthMm, receivedAtMs: lot.receivedAtMs, unitCost: lot.unitCost, left: lot.left, shape: lot.shape, code: lot.code, remark: lot.remark, supplier: suppliers.get(lot.supplierId ?? 0) ?? '', value: valueStock([{ lot, left: lot.left }]),
 });
 
-export function loadStock(shop: ShopContext): StockView {
+type ReadStock = { readonly lots: readonly StoredLot[]; /** By kind and name. */ readonly keys: readonly string[]; readonly nameOf: (key: string) => ThingView; readonly rowOf: (key: string) => StockRow; readonly isShort: (key: string) => boolean };
+
+function readStock(shop: ShopContext): ReadStock {
   const { figures, timeZone } = getShop(shop);
   const lots = loadLotsOnShelf(shop.db);
   const needs = groupBy(computeOrderNeeds(shop), (need) => need.key);
@@ -64,7 +66,9 @@ export function loadStock(shop: ShopContext): StockView {
     return first && leadDays !== undefined ? { days: computeOrderWithin(countDays(today, first.dueDay), leadDays, DAYS_TO_MAKE), leadDays } : null;
   };
   const suppliers = new Map(loadSuppliers(shop.db).map((supplier) => [supplier.id, supplier.name]));
-  const rows = [...new Set([...byKey.keys(), ...needs.keys(), ...minimums.keys()])].map((key): StockRow => {
+  const keys = [...new Set([...byKey.keys(), ...needs.keys(), ...minimums.keys()])].map((key) => ({ key, thing: nameOf(key) })).sort((x, y) => y.thing.kind.localeCompare(x.thing.kind) || x.thing.name.localeCompare(y.thing.name)).map(({ key }) => key);
+  const isShort = (key: string) => (byKey.get(key) ?? []).reduce((sum, lot) => sum + measureLot(lot, figures), 0) < (needs.get(key) ?? []).reduce((sum, need) => sum + need.amount, 0);
+  const rowOf = (key: string): StockRow => {
     const own = byKey.get(key) ?? [];
     const thing = nameOf(key);
     const { unit } = thing;
@@ -77,11 +81,33 @@ export function loadStock(shop: ShopContext): StockView {
     return {
       thing, onShelf, reserved, free, wished, weekly, minimum: computeMinimum(wished ?? undefined, weekly, unit), cover: computeCover(free, weekly), orderWithin: free.value < 0 ? orderWithin(key, own, needs.get(key) ?? []) : null, lots: own.map((lot) => toLotView(lot, suppliers)), value: valueStock(own.map((lot) => ({ lot, left: lot.left }))),
     };
-  }).sort((a, b) => a.thing.kind.localeCompare(b.thing.kind) * -1 || a.thing.name.localeCompare(b.thing.name));
-  const newest = loadNewestLines(shop.db, 40);
+  };
+  return { lots, keys, nameOf, rowOf, isShort };
+}
+
+const valueLots = (lots: readonly StoredLot[]) => valueStock(lots.map((lot) => ({ lot, left: lot.left })));
+
+/** All that lies there, for papers and tables. */
+export function loadStock(shop: ShopContext): FullStock {
+  const { lots, keys, rowOf } = readStock(shop);
+  return { rows: keys.map(rowOf), value: valueLots(lots) };
+}
+
+export const STOCK_PAGE = 100;
+const NEWEST_LINES = 12;
+
+/** Things whose name has every word, a page at a time. */
+export function loadStockPage(shop: ShopContext, { words, offset }: { readonly words: string; readonly offset: number }): StockPage {
+  const { lots, keys, nameOf, rowOf, isShort } = readStock(shop);
+  const wanted = words.toLowerCase().split(/\s+/).filter((word) => word !== '');
+  const found = keys.filter((key) => {
+    const name = nameOf(key).name.toLowerCase();
+    return wanted.every((word) => name.includes(word));
+  });
+  const newest = loadNewestLines(shop.db, NEWEST_LINES);
   const forms = new Map(loadLots(shop.db, [...new Set(newest.map((line) => line.lotId))]).map((lot) => [lot.id, lot.form]));
   return {
-    rows, things: listThings(shop), value: valueStock(lots.map((lot) => ({ lot, left: lot.left }))),
+    rows: found.slice(offset, offset + STOCK_PAGE).map(rowOf), total: found.length, offset, empty: keys.length === 0, short: keys.filter(isShort).map((key) => nameOf(key).name), offcuts: lots.filter((lot) => lot.form === 'offcut').length, value: valueLots(lots),
     lines: newest.map(({ key, ...line }) => ({ ...line, form: forms.get(line.lotId) ?? 'piece', thingName: nameOf(key).name })),
   };
 }

@@ -1,25 +1,18 @@
 // The views of items, artworks and the shelf.
 
-import { parseKey } from '../../core/stock';
-import { loadLotsOnShelf } from '../../data/stock-store';
 import { readPrice } from '../../core/pricing';
 import { countItemsByArtwork, findArtwork, loadArtworks } from '../../data/artwork-store';
 import { loadChannels } from '../../data/channel-store';
 import { findItem, loadItems } from '../../data/item-store';
 import { findBlank, findVinyl, loadBlanks, loadVinyls } from '../../data/shelf-store';
 import { loadVinylEvidence } from '../../data/order-store';
-import type { ArtworkListView, ArtworkView, CompareView, ItemEditorView, ItemListView, ItemRow, ShelfView, StockedShelfView } from '../../views/views';
+import type { ArtworkListView, ArtworkView, CompareView, ItemEditorView, ItemListView, ItemRow, ShelfView } from '../../views/views';
 import { describeCostProblem } from '../../wording/problems';
 import { getShop, type ShopContext } from '../context';
 import { notFound } from '../errors';
 import { loadMaterials, priceItem } from '../price-item';
 
 export const loadShelf = (shop: ShopContext): ShelfView => ({ vinyls: loadVinyls(shop.db), blanks: loadBlanks(shop.db) });
-export const loadStockedShelf = (shop: ShopContext): StockedShelfView => ({ ...loadShelf(shop), stockedVinylIds: [...new Set(loadLotsOnShelf(shop.db).flatMap((lot) => {
-  const thing = parseKey(lot.key);
-  return thing?.kind === 'vinyl' ? [thing.vinylId] : [];
-}))] });
-
 export function loadArtworkList(shop: ShopContext): ArtworkListView {
   const uses = countItemsByArtwork(shop.db);
   return { artworks: loadArtworks(shop.db).map((artwork) => ({ ...artwork, usedBy: uses.get(artwork.id) ?? 0 })) };

@@ -1,4 +1,6 @@
+import { shelfQuery } from '../../../core/input';
 import { endpoint } from '../../../server/endpoint';
-import { loadStockedShelf } from '../../../server/views/items';
+import { parseInput } from '../../../server/errors';
+import { loadShelfPage } from '../../../server/views/shelf';
 
-export const GET = endpoint(({ shop }) => loadStockedShelf(shop));
+export const GET = endpoint(({ shop, api }) => loadShelfPage(shop, parseInput(shelfQuery, Object.fromEntries(api.url.searchParams))));

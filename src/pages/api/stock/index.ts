@@ -1,8 +1,8 @@
-import { lotInput } from '../../../core/input';
+import { lotInput, stockQuery } from '../../../core/input';
 import { endpoint, readJson } from '../../../server/endpoint';
 import { parseInput } from '../../../server/errors';
 import { receiveLot } from '../../../server/stock/keep-stock';
-import { loadStock } from '../../../server/stock/view-stock';
+import { loadStockPage } from '../../../server/stock/view-stock';
 
-export const GET = endpoint(({ shop }) => loadStock(shop));
+export const GET = endpoint(({ shop, api }) => loadStockPage(shop, parseInput(stockQuery, Object.fromEntries(api.url.searchParams))));
 export const POST = endpoint(async ({ shop, api }) => receiveLot(shop, parseInput(lotInput, await readJson(api.request))));

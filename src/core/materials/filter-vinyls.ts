@@ -1,6 +1,9 @@
 // Which vinyls of the shelf do for what stands on the table.
 
-import { getKindFacts, GRADES, isSafeOn, type Fabric, type Grade, type Vinyl, type VinylKind } from '../../core/materials';
+import type { Fabric } from './blank';
+import { isSafeOn, type Vinyl } from './vinyl';
+import { GRADES, type Grade } from './vinyl-details';
+import { getKindFacts, type VinylKind } from './vinyl-kinds';
 
 export type VinylFilter = { readonly words: string; readonly kind: VinylKind | ''; /** Only what can be pressed on it, or stuck to it where nothing is pressed. */ readonly fabric: Fabric | ''; readonly inStock: boolean; /** At least so good; '' for any. */ readonly grade: Grade | '' };
 export const NO_FILTER: VinylFilter = { words: '', kind: '', fabric: '', inStock: false, grade: '' };

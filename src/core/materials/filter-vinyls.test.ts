@@ -1,7 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { PLAIN_VINYL, STICKY_VINYL } from '../../../test/worked-example';
-import { isSafeOn } from '../../core/materials';
-import { filterVinyls, NO_FILTER } from './filter-vinyls';
+import { filterVinyls, isSafeOn, NO_FILTER } from './index';
 
 const COOL = { ...PLAIN_VINYL, id: 3, name: 'Cool', kind: 'low-heat' as const, colourName: 'marigold', supplier: 'Trade', press: { ...PLAIN_VINYL.press!, lowC: 118, highC: 132 } };
 const SHELF = [{ ...PLAIN_VINYL, supplier: 'Trade' }, { ...STICKY_VINYL, supplier: 'Craft' }, COOL];
