@@ -1,18 +1,19 @@
 // One bar, a segment for each line in making order, then the fee and what is yours.
 
-import type { ItemCost } from '../../core/costing';
+import type { CostStage, ItemCost } from '../../core/costing';
 import type { PriceReading } from '../../core/pricing';
 import { formatMoney } from '../../core/units';
 import { useSettings } from './settings';
 import { Why } from './Why';
 
-const STAGE_COLOURS: Readonly<Record<string, string>> = { blank: '#6f6857', vinyl: '#3f5e86', tape: '#55709a', 'set-up': '#5f5968', cut: '#33507a', weed: '#3e7650', press: '#a5343c', wear: '#7a5a1e', risk: '#8a4a16', check: '#356544', pack: '#76694f', fee: '#58406e' };
-const STAGE_NAMES: Readonly<Record<string, string>> = { blank: 'blank', artwork: 'drawing', vinyl: 'vinyl', tape: 'tape', 'set-up': 'set-up', cut: 'cut', weed: 'weed', press: 'press', wear: 'wear', risk: 'risk', check: 'check', pack: 'pack', overhead: 'overheads', fee: 'fee' };
+type Segment = CostStage | 'fee';
+const STAGE_COLOURS: Readonly<Record<Segment, string>> = { blank: '#6f6857', artwork: '#8a5a72', vinyl: '#3f5e86', tape: '#55709a', 'set-up': '#5f5968', cut: '#33507a', weed: '#3e7650', press: '#a5343c', wear: '#7a5a1e', risk: '#8a4a16', check: '#356544', pack: '#76694f', overhead: '#4d5a52', fee: '#58406e' };
+const STAGE_NAMES: Readonly<Record<Segment, string>> = { blank: 'blank', artwork: 'drawing', vinyl: 'vinyl', tape: 'tape', 'set-up': 'set-up', cut: 'cut', weed: 'weed', press: 'press', wear: 'wear', risk: 'risk', check: 'check', pack: 'pack', overhead: 'overheads', fee: 'fee' };
 
 export function CostStrip({ cost, reading }: { cost: ItemCost; reading: PriceReading }) {
   const settings = useSettings();
   const whole = Math.max(reading.price.value, cost.withRisk.value + reading.fee.value, 1);
-  const segments = [...cost.lines.map((line) => ({ key: line.id, stage: line.stage as string, figure: line.figure })), { key: 'fee', stage: 'fee', figure: reading.fee }].filter((segment) => segment.figure.value > 0);
+  const segments = [...cost.lines.map((line) => ({ key: line.id, stage: line.stage as Segment, figure: line.figure })), { key: 'fee', stage: 'fee' as const, figure: reading.fee }].filter((segment) => segment.figure.value > 0);
   const yours = reading.yours;
   return (
     <div className="strip" role="group" aria-label="Where the price goes">
