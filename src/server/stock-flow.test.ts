@@ -292,3 +292,16 @@ it('the shelf a page at a time: filtered where it lies, with the range of all of
   expect(loadShelfPage(shop).vinyls[0]!.name).toBe('Aspen, new');
   expect(loadShelfPage(shop, undefined, all.vinyls[3]!.id).open!.name).toBe(all.vinyls[3]!.name);
 });
+
+it('what came in another number than was ordered is booked as it came, each pack at what it was to cost', () => {
+  const white = loadOffers(shop.db).find((offer) => offer.name === 'Tea towels white')!;
+  const key = white.parts[0]!.key!, before = loadLotsOnShelf(shop.db, key).reduce((sum, lot) => sum + lot.left, 0);
+  const { ids } = placePurchases(shop, { lines: [{ offerId: white.id, packs: 2 }] });
+  const purchase = viewPurchase(shop, ids[0]!);
+  receivePurchase(shop, purchase.id, { close: false, lines: [{ lineId: purchase.lines[0]!.id, received: 3, damaged: 0 }] }, purchase.version);
+  const lots = loadLotsOnShelf(shop.db, key);
+  expect(lots.reduce((sum, lot) => sum + lot.left, 0) - before).toBe(3 * white.parts[0]!.count);
+  expect(lots.at(-1)!.unitCost).toBeCloseTo(purchase.total / 2 / white.parts[0]!.count, 9);
+  // More than was ordered: nothing is waited for.
+  expect(viewPurchase(shop, purchase.id).closed).toBe(true);
+});

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { computeItemCost, type ItemCost } from '../costing';
 import { PLAIN_ITEM, PLAIN_SHOP } from '../../../test/worked-example';
 import { minor } from '../units';
-import { computeFee, computeFloor, priceForMargin, priceForMarkup, priceForWage, readPrice } from './price';
+import { computeFee, computeFloor, priceForMargin, priceForMarkup, priceForWage, readDiscount, readPrice } from './price';
 
 const result = computeItemCost(PLAIN_ITEM, 10, PLAIN_SHOP);
 if (!result.ok) throw new Error(result.problem.kind);
@@ -60,5 +60,24 @@ describe('solving for a price', () => {
   it('at the floor an hour earns the shop’s hour, within a cent a piece', () => {
     const earns = readPrice(value(computeFloor(cost, PLAIN_SHOP)), cost, PLAIN_SHOP).hourEarns!.value;
     expect(Math.abs(earns - PLAIN_SHOP.wagePerHour)).toBeLessThan(1 / (270 / 3600) + 1);
+  });
+});
+
+describe('a discount', () => {
+  it('leaves the price less it, up to the cent, and says what an hour earns then', () => {
+    const reading = readDiscount(0.1, minor(1005), cost, PLAIN_SHOP);
+    // 904.5 is asked as 9.05; the fee is 5 % and 0.30 of that.
+    expect(reading.price.value).toBe(905);
+    expect(reading.hourEarns!.value).toBeCloseTo((905 - 75 - 461 - 20) / (270 / 3600), 6);
+    expect(readDiscount(0, minor(1005), cost, PLAIN_SHOP).price.value).toBe(1005);
+  });
+
+  it('is told where you would pay to work, and only there', () => {
+    const floor = value(computeFloor(cost, PLAIN_SHOP));
+    fc.assert(fc.property(fc.integer({ min: floor, max: 5000 }), fc.double({ min: 0, max: 1, noNaN: true }), (price, share) => {
+      const { price: left, belowFloor } = readDiscount(share, minor(price), cost, PLAIN_SHOP);
+      expect(left.value).toBeLessThanOrEqual(price);
+      expect(belowFloor).toBe(left.value < floor);
+    }));
   });
 });

@@ -90,3 +90,14 @@ function lowestPrice(near: number, holds: (candidate: number) => boolean): Minor
   while (!holds(price)) price++;
   return minor(price);
 }
+
+/** Discounts that are ordinarily asked for: a regular, a club, a shop that sells it on. */
+export const DISCOUNTS = [0.05, 0.1, 0.2, 0.4] as const;
+export type DiscountReading = { readonly share: number; readonly price: Figure; readonly hourEarns: Figure | null; /** You would pay to work. */ readonly belowFloor: boolean };
+
+/** What a discount leaves: the price less it, up to the cent, and what an hour earns then. `share` from 0 to 1. */
+export function readDiscount(share: number, price: Minor, cost: ItemCost, shop: ShopFigures): DiscountReading {
+  const left = minor(Math.ceil(price * (1 - share) - TOLERANCE));
+  const reading = readPrice(left, cost, shop);
+  return { share, price: figure('Price less the discount', left, 'money', 'computed', { how: 'price × (1 − discount), up to the cent', parts: [figure('Price', price, 'money', 'typed'), figure('Discount', share, 'share', 'typed')] }), hourEarns: reading.hourEarns, belowFloor: reading.yours.value < 0 };
+}

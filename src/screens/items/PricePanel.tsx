@@ -3,8 +3,8 @@
 import type { UseFormReturn } from 'react-hook-form';
 import type { ItemCost } from '../../core/costing';
 import type { ShopFigures } from '../../core/materials';
-import { computeFloor, priceForMargin, priceForWage, type PriceReading } from '../../core/pricing';
-import { formatShare } from '../../core/units';
+import { computeFloor, DISCOUNTS, priceForMargin, priceForWage, readDiscount, type PriceReading } from '../../core/pricing';
+import { formatShare, minor } from '../../core/units';
 import { describePriceProblem } from '../../wording/problems';
 import { CostStrip } from '../shared/CostStrip';
 import { MoneyField } from '../shared/form';
@@ -42,6 +42,10 @@ export function PricePanel({ cost, reading, price, figures, onPrice, form }: Pro
         <span>yours <b><Why figure={reading.yours} /></b></span>
         {floor.ok && price < floor.value.value && <span className="short">below the floor you pay to work</span>}
       </div>
+      {price > 0 && <div className="readings soft" role="group" aria-label="Discounts" style={{ marginTop: 6 }}>{DISCOUNTS.map((share) => {
+        const { price: left, hourEarns, belowFloor } = readDiscount(share, minor(price), cost, figures);
+        return <span key={share} className={belowFloor ? 'short' : ''}>{formatShare(share, settings, 0)} off: <Why figure={left} />{hourEarns && <> leaves <Why figure={hourEarns} /></>}</span>;
+      })}</div>}
     </section>
   );
 }
