@@ -9,7 +9,8 @@ import { getShop } from './context';
 import { parseInput } from './errors';
 import { addChannel, archiveChannel, changeChannel } from './keep-channels';
 import { loadItemEditor, loadItemList } from './views/items';
-import { loadPriceList, printPriceList, writePriceListCsv } from './views/price-list';
+import { printPriceList, writePriceListCsv } from './paper/price-list';
+import { loadPriceList } from './views/price-list';
 
 let shop: TestShop;
 eachFresh((fresh) => {

@@ -7,7 +7,7 @@ import { compareWithFacts, computeQuoteTotal, freezeFacts } from '../core/orders
 import { computeFloor, priceForMargin, priceForWage, readPrice } from '../core/pricing';
 import { findEarliestDay } from '../core/scheduling';
 import { keyOf } from '../core/stock';
-import { formatDay, formatMoney, minor, type FormatSettings, type Minor } from '../core/units';
+import { minor, type Minor } from '../core/units';
 import { findItem, type StoredItem } from '../data/item-store';
 import { loadShortestLeads } from '../data/offer-store';
 import { findQuote, insertQuote, loadQuotes, setQuoteArchived, type StoredQuote } from '../data/quote-store';
@@ -15,8 +15,6 @@ import type { QuoteAnswer, QuoteStart, QuoteView } from '../views/views';
 import { describeCostProblem } from '../wording/problems';
 import { getShop, type ShopContext } from './context';
 import { notFound, ShopError } from './errors';
-import { printPaper } from './paper/paper';
-import { drawHeading, drawTable } from './paper/paper-table';
 import { getItemLayers, loadMaterials, priceItem, type Materials } from './price-item';
 import { readOpenOrders } from './read-orders';
 import { loadStock } from './stock/view-stock';
@@ -96,32 +94,9 @@ function toView(shop: ShopContext, quote: StoredQuote): QuoteView {
 const SHOWN = 8;
 export const loadQuoteStart = (shop: ShopContext): QuoteStart => ({ items: loadNewOrder(shop, null).items, quotes: loadQuotes(shop.db, SHOWN).map((quote) => toView(shop, quote)) });
 
-function requireQuote(shop: ShopContext, id: number): StoredQuote {
+/** @throws ShopError where there is none. */
+export function requireQuote(shop: ShopContext, id: number): StoredQuote {
   const quote = findQuote(shop.db, id);
   if (!quote) throw notFound('This quote');
   return quote;
-}
-
-/** To be pasted into a message. */
-export function writeQuoteText(shop: ShopContext, id: number, settings: FormatSettings): string {
-  const { facts, customerName } = requireQuote(shop, id);
-  const { name } = getShop(shop);
-  return [
-    `${customerName ? `Good day ${customerName},` : 'Good day,'}`, '', `${facts.quantity} × ${facts.itemName} (${facts.blankName}, ${facts.sizeName}, ${facts.colourName}): ${formatMoney(facts.each, settings)} each, ${formatMoney(facts.total, settings)} together${settings.currency ? ` (${settings.currency})` : ''}.`,
-    ...(facts.readyDay ? [`Ready on ${formatDay(facts.readyDay, settings)}, if you say yes today.`] : []), '', name, '',
-  ].join('\n');
-}
-
-export function printQuote(shop: ShopContext, id: number, settings: FormatSettings): Promise<Uint8Array<ArrayBuffer>> {
-  const { facts, customerName, atMs } = requireQuote(shop, id);
-  const { name } = getShop(shop);
-  return printPaper(`Quote ${id}`, settings.locale, (paper) => {
-    paper.addPage();
-    drawHeading(paper, `Quote ${id}`, `${name}${customerName ? ` for ${customerName}` : ''}, ${new Intl.DateTimeFormat(settings.locale, { dateStyle: 'long', timeZone: settings.timeZone }).format(atMs)}`);
-    drawTable(paper, [{ share: 0.52 }, { share: 0.12, right: true }, { share: 0.18, right: true }, { share: 0.18, right: true }], [
-      { cells: ['', 'Pieces', 'Each', `${settings.currency}`], strong: true },
-      { cells: [`${facts.itemName}: ${facts.blankName}, ${facts.sizeName}, ${facts.colourName}; ${facts.vinylNames.join(', ')}`, String(facts.quantity), formatMoney(facts.each, settings), formatMoney(facts.total, settings)] },
-      { cells: ['Together', '', '', formatMoney(facts.total, settings)], strong: true }, ...(facts.readyDay ? [{ cells: [`Ready on ${formatDay(facts.readyDay, settings)}, if ordered on the day of this quote`, '', '', ''] }] : []),
-    ]);
-  });
 }

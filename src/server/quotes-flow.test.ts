@@ -4,7 +4,8 @@ import { readPdfPages } from '../../test/read-pdf';
 import { addDays, getDay } from '../core/scheduling';
 import { getShop } from './context';
 import { changeShop } from './keep-shelf';
-import { archiveQuote, askQuote, keepQuote, loadQuoteStart, printQuote, writeQuoteText } from './quick-quote';
+import { printQuote, writeQuoteText } from './paper/quote';
+import { archiveQuote, askQuote, keepQuote, loadQuoteStart, requireQuote } from './quick-quote';
 
 let shop: TestShop;
 eachFresh((fresh) => {
@@ -46,8 +47,8 @@ describe('a quick quote', () => {
     expect(after!.drift!.was).toBe(kept!.facts.costEach);
     expect(after!.drift!.now.value).toBeGreaterThan(kept!.facts.costEach);
     expect(after!.drift!.because[0]!.label).toMatch(/^Weed/);
-    expect(writeQuoteText(shop, id, settings)).toMatch(/^Good day Lakeside Gift Room,\n\n4 × Honeycomb tea towel \(Tea towel, cotton, one size, natural\): 28\.00 each, 112\.00 together \(EUR\)\.\nReady on /);
-    const [page] = await readPdfPages(await printQuote(shop, id, settings));
+    expect(writeQuoteText(requireQuote(shop, id), 'Heron & Hitch', settings)).toMatch(/^Good day Lakeside Gift Room,\n\n4 × Honeycomb tea towel \(Tea towel, cotton, one size, natural\): 28\.00 each, 112\.00 together \(EUR\)\.\nReady on /);
+    const [page] = await readPdfPages(await printQuote(requireQuote(shop, id), 'Heron & Hitch', settings));
     expect(page).toMatch(/Honeycomb tea towel.*112\.00/s);
     // What it costs is nobody's business.
     expect(page).not.toContain((kept!.facts.costEach / 100).toFixed(2));

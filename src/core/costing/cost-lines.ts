@@ -1,7 +1,7 @@
 // One function a cost line: its exact amount in cash, time and risk, with its working. Rounding is not done here.
 
 import type { LayerMeasurement } from '../artwork';
-import { getKindFacts, getPricePerMm2, getShopFigure, type Blank, type BlankSize, type ShopFigures, type Vinyl } from '../materials';
+import { computePricePerM2, getKindFacts, getPricePerMm2, getShopFigure, type Blank, type BlankSize, type ShopFigures, type Vinyl } from '../materials';
 import type { PressPlan } from '../pressing';
 import { figure, MM2_PER_M2, SECONDS_PER_HOUR, type Figure, type Minor, type Source } from '../units';
 import type { AreaBasis, LayerAreas } from './layer-areas';
@@ -48,10 +48,7 @@ export function vinylLine(input: { index: number; vinyl: Vinyl; areas: LayerArea
     id: `vinyl-${index}`, stage: 'vinyl', label: `Vinyl: ${vinyl.name}`, source: 'measured', how: 'area × price of the roll ÷ area of the roll', cash: area.value * price,
     parts: [
       area,
-      figure('Price by area', price * MM2_PER_M2, 'money/m²', 'shop', {
-        how: 'roll price ÷ (roll width × roll length)',
-        parts: [figure('Roll price', vinyl.rollPrice, 'money', 'shop'), figure('Roll width', vinyl.rollWidthMm, 'mm', 'maker'), figure('Roll length', vinyl.rollLengthMm, 'mm', 'maker')],
-      }),
+      computePricePerM2(vinyl),
     ],
   });
 }

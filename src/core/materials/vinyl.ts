@@ -3,7 +3,7 @@
 import { colord, extend } from 'colord';
 import labPlugin from 'colord/plugins/lab';
 import { DETAIL_FLOORS, type DetailClass, type DetailFloor, type LayerMaterial } from '../artwork';
-import type { Minor } from '../units';
+import { figure, MM2_PER_M2, type Figure, type Minor } from '../units';
 import { FABRICS, type Fabric } from './blank';
 import type { ShopFigures } from './shop-figures';
 import { getOrdinaryDetails, GRADES, type Grade, type VinylDetails } from './vinyl-details';
@@ -27,6 +27,11 @@ export type Vinyl = {
 
 /** Price of one mm² of the roll, in minor units. */
 export const getPricePerMm2 = (vinyl: Vinyl): number => vinyl.rollPrice / (vinyl.rollWidthMm * vinyl.rollLengthMm);
+
+/** What a square metre of the roll costs. */
+export const computePricePerM2 = (vinyl: Vinyl): Figure => figure('A square metre', getPricePerMm2(vinyl) * MM2_PER_M2, 'money/m²', 'shop', {
+  how: 'roll price ÷ (roll width × roll length)', parts: [figure('Roll price', vinyl.rollPrice, 'money', 'shop'), figure('Roll width', vinyl.rollWidthMm, 'mm', 'maker'), figure('Roll length', vinyl.rollLengthMm, 'mm', 'maker')],
+});
 
 /** How it is pressed on a fabric: as said for it alone, or else as everywhere. Null for what is not pressed. */
 export const getPressSetting = (vinyl: Pick<Vinyl, 'press' | 'details'>, fabric: Fabric): PressSetting | null => vinyl.press && (vinyl.details.pressOn[fabric] ?? vinyl.press);

@@ -60,7 +60,7 @@ function takeOff(price: number, channel: Channel): { readonly paid: number; read
 function listFees(paid: number, channel: Channel): readonly Figure[] {
   const tiers = channel.tiers.map((tier, index) => {
     const above = Math.max(0, Math.min(paid, channel.tiers[index + 1]?.from ?? Infinity) - tier.from);
-    return money(channel.tiers.length === 1 ? 'Share of the price' : `Share of the price above ${(tier.from / 100).toFixed(2)}`, roundMoney(above * tier.share), { how: 'part of the price × share', parts: [money('Part of the price', above), figure('Share', tier.share, 'share', 'shop')] });
+    return money(channel.tiers.length === 1 ? 'Share of the price' : `Share of the price, step ${index + 1}`, roundMoney(above * tier.share), { how: 'part of the price × share', parts: [...(tier.from > 0 ? [money('Of what is above', tier.from)] : []), money('Part of the price', above), figure('Share', tier.share, 'share', 'shop')] });
   });
   return [
     ...tiers, money('Fixed, each sale', channel.fixed),

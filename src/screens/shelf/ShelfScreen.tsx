@@ -4,14 +4,15 @@ import Button from '@mui/material/Button';
 import { keepPreviousData, useInfiniteQuery, useQueryClient } from '@tanstack/react-query';
 import { enqueueSnackbar } from 'notistack';
 import { lazy, Suspense, useEffect, useState } from 'react';
-import { FABRICS, getKindFacts, getPricePerMm2, NO_FILTER } from '../../core/materials';
-import { figure, formatLength, formatMoney, formatTemperature, MM2_PER_M2 } from '../../core/units';
+import { computePricePerM2, FABRICS, getKindFacts, NO_FILTER } from '../../core/materials';
+import { formatLength, formatMoney, formatTemperature } from '../../core/units';
 import type { BlankView, FrameView, ShelfPage, VinylView } from '../../views/views';
 import { callApi, wordsOf } from '../shared/api';
 import { Frame } from '../shared/Frame';
 import { useKeys } from '../shared/keys';
 import { useSettings } from '../shared/settings';
 import { VirtualBody } from '../shared/VirtualBody';
+import { Why } from '../shared/Why';
 import { ShelfTabs } from './ShelfTabs';
 import { VinylFilterFields } from './VinylFilterFields';
 
@@ -61,7 +62,6 @@ function Shelf({ initial, openBlank }: { initial: ShelfPage; openBlank: number |
     }
   };
   const shown = (found.data?.pages ?? [initial]).flatMap((page) => page.vinyls);
-  const perM2 = (vinyl: VinylView) => formatMoney(Math.round(figure('', getPricePerMm2(vinyl) * MM2_PER_M2, 'money/m²', 'computed').value), settings);
   return (
     <>
       <div className="page-head">
@@ -78,7 +78,7 @@ function Shelf({ initial, openBlank }: { initial: ShelfPage; openBlank: number |
             return (
               <tr key={vinyl.id}>
                 <td><i className="swatch" style={{ background: vinyl.colourHex }} /><strong>{vinyl.name}</strong></td><td>{getKindFacts(vinyl.kind).label}</td><td className="soft hide-small">{vinyl.supplier}</td>
-                <td className="num">{formatLength(vinyl.rollWidthMm, settings)} × {formatLength(vinyl.rollLengthMm, settings)}</td><td className="num">{formatMoney(vinyl.rollPrice, settings)}</td><td className="num">{perM2(vinyl)}</td><td className="num hide-small">× {vinyl.weedingFactor}</td>
+                <td className="num">{formatLength(vinyl.rollWidthMm, settings)} × {formatLength(vinyl.rollLengthMm, settings)}</td><td className="num">{formatMoney(vinyl.rollPrice, settings)}</td><td className="num"><Why figure={computePricePerM2(vinyl)}>{formatMoney(Math.round(computePricePerM2(vinyl).value), settings)}</Why></td><td className="num hide-small">× {vinyl.weedingFactor}</td>
                 <td className="hide-small">{vinyl.press ? `${formatTemperature(vinyl.press.lowC, settings).replace(/ .*/, '')}–${formatTemperature(vinyl.press.highC, settings)}, ${vinyl.press.seconds} s, ${vinyl.press.peel}` : 'stuck on with tape'}</td>
                 <td className="right"><Button size="small" variant="text" onClick={() => setEditing({ kind: 'vinyl', vinyl })} aria-label={`Change ${vinyl.name}`}>Change</Button></td>
               </tr>

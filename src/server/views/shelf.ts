@@ -1,8 +1,8 @@
 // The room of vinyls and blanks: looked through on the server, a page at a time.
 
-import { filterVinyls, getPricePerMm2, NO_FILTER, type VinylFilter } from '../../core/materials';
+import { computePricePerM2, filterVinyls, getPricePerMm2, NO_FILTER, type VinylFilter } from '../../core/materials';
 import { parseKey } from '../../core/stock';
-import { figure, MM2_PER_M2, type Figure } from '../../core/units';
+import type { Figure } from '../../core/units';
 import { findVinyl, loadBlanks, loadVinyls, readShelfStamp, type StoredVinyl } from '../../data/shelf-store';
 import { loadStockedKeys } from '../../data/stock-store';
 import type { ShelfPage } from '../../views/views';
@@ -31,7 +31,6 @@ export function loadShelfPage(shop: ShopContext, query: ShelfQuery = { ...NO_FIL
     return thing?.kind === 'vinyl' ? [thing.vinylId] : [];
   })) : new Set<number>();
   const found = filterVinyls(vinyls, query, stocked);
-  const priceOf = (vinyl: StoredVinyl): Figure => figure('A square metre of the roll', getPricePerMm2(vinyl) * MM2_PER_M2, 'money/m²', 'computed', { how: 'roll price ÷ (roll width × roll length)', parts: [figure(vinyl.name, vinyl.rollPrice, 'money', 'shop')] });
-  const extreme = (sign: 1 | -1): Figure | null => vinyls.length === 0 ? null : priceOf(vinyls.reduce((a, b) => ((getPricePerMm2(b) - getPricePerMm2(a)) * sign < 0 ? b : a)));
+  const extreme = (sign: 1 | -1): Figure | null => vinyls.length === 0 ? null : computePricePerM2(vinyls.reduce((a, b) => ((getPricePerMm2(b) - getPricePerMm2(a)) * sign < 0 ? b : a)));
   return { vinyls: found.slice(query.offset, query.offset + SHELF_PAGE), total: found.length, offset: query.offset, kept: vinyls.length, cheapest: extreme(1), dearest: extreme(-1), blanks: loadBlanks(shop.db), open: openId === null ? null : findVinyl(shop.db, openId) };
 }

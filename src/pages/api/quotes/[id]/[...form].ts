@@ -3,18 +3,19 @@ import { endpoint, readId } from '../../../../server/endpoint';
 import { notFound } from '../../../../server/errors';
 import { getSystem } from '../../../../server/page';
 import { pdfResponse } from '../../../../server/paper/paper';
-import { archiveQuote, printQuote, writeQuoteText } from '../../../../server/quick-quote';
+import { printQuote, writeQuoteText } from '../../../../server/paper/quote';
+import { archiveQuote, requireQuote } from '../../../../server/quick-quote';
 
 const WHAT = 'This quote';
 export const GET = endpoint(async ({ shop, api }) => {
-  const id = readId(api, WHAT);
-  const { locale, currency, timeZone } = getShop(shop);
+  const quote = requireQuote(shop, readId(api, WHAT));
+  const { name, locale, currency, timeZone } = getShop(shop);
   const settings = { locale, currency, timeZone, system: getSystem(api) };
   switch (api.params['form']) {
     case 'pdf':
-      return pdfResponse(await printQuote(shop, id, settings), `quote ${id}.pdf`);
+      return pdfResponse(await printQuote(quote, name, settings), `quote ${quote.id}.pdf`);
     case 'text':
-      return { text: writeQuoteText(shop, id, settings) };
+      return { text: writeQuoteText(quote, name, settings) };
     default:
       throw notFound('This page');
   }
