@@ -43,8 +43,19 @@ function NewArtwork({ vinyls }: { vinyls: readonly VinylView[] }) {
   const [pictureNumber, setPictureNumber] = useState(0);
   const [pictureName, setPictureName] = useState('');
   const [tracing, setTracing] = useState(TRACE_START);
+  // Only the newest file counts; one that is stopped is let be, and what was there stays.
+  const [reading, setReading] = useState(false);
+  const newest = useRef(0);
+  const stopReading = () => {
+    newest.current++;
+    setReading(false);
+  };
   const takeDrawing = async (text: string, fileName: string, blob: Blob) => {
+    const own = ++newest.current;
+    setReading(true);
     const first = await openInWorker(text);
+    if (own !== newest.current) return;
+    setReading(false);
     setEarly(first.ok ? first.value.picture : null);
     desk.reset({ ...startDesk(fileName.replace(/\.[^.]*$/, '').replace(/[-_]+/g, ' ') || 'Drawing', first.ok ? first.value.steps : []), size: state.size });
     setDrawing({ text, fileName, blob });
@@ -122,6 +133,7 @@ function NewArtwork({ vinyls }: { vinyls: readonly VinylView[] }) {
         {drawing ? <span className="soft">Drop another drawing here, or paste one</span> : <><p style={{ margin: '0 0 6px', fontSize: '1.15rem' }}>Drop an SVG or DXF drawing here, or paste one</p><span className="soft">Up to 20 MB. Each fill colour becomes a layer; a PNG or JPEG is traced. Nothing in the file is run, and nothing is fetched.</span></>}
       </div>
       <Working doing="Tracing" asking={tracingState.asking} />
+      <Working doing="Reading the drawing" asking={{ busy: reading, stopped: false, stop: stopReading, again: stopReading }} />
       <Working doing="Measuring" asking={asking} />
       {waiting && <div className="sheet flush lifted" style={{ padding: 16 }}><Picture picture={early} label="The drawing, not measured yet" maxHeight={420} /></div>}
       {picture && <TracePanel options={tracing} onChange={setTracing} />}
