@@ -7,7 +7,7 @@ import reactHooks from 'eslint-plugin-react-hooks';
 import tseslint from 'typescript-eslint';
 
 const layers = { core: [], wording: ['core', 'views'], views: ['core'], data: ['core'], workers: ['core', 'views'], server: ['core', 'data', 'views', 'wording'], screens: ['core', 'workers', 'theme', 'views', 'wording'], theme: [] };
-const coreOrder = ['units', 'geometry', 'artwork', 'materials', 'stock', 'buying', 'estimating', 'pressing', 'costing', 'pricing', 'orders', 'scheduling', 'input'];
+const coreOrder = ['units', 'geometry', 'artwork', 'materials', 'stock', 'buying', 'estimating', 'nesting', 'pressing', 'costing', 'pricing', 'planning', 'orders', 'scheduling', 'input'];
 const zone = (target, allowed, what) => ({ target: `./src/${target}`, from: './src', except: [`./${target}`, ...allowed.map((name) => `./${name}`)], message: `${target} may import only ${[target, ...allowed].join(', ')}${what ?? ''}` });
 const zones = [
   ...Object.entries(layers).map(([name, allowed]) => zone(name, allowed)),

@@ -1,0 +1,114 @@
+// Makes a layout better: a strip shorter, or more pieces on a sheet. Each is a row of attempts; what fails is forgotten.
+
+import type { Bin } from './bins';
+import { Field, type Random, type Spot } from './field';
+import { assemble } from './touching';
+import { seek } from './seek';
+import { copySpots, separate, type Patience } from './separate';
+
+/** By how much shorter a strip is tried, at first and at least. */
+const SHORTER = { first: 0.025, usual: 0.01, least: 0.002 } as const;
+/** Disturbed and tried again so often at a length. */
+const AGAIN = 2;
+
+/** Few pieces are each looked at longer: their layouts are lost and won by single places. */
+const patienceFor = (count: number): Patience => (count <= 45 ? { passes: 40, effort: { anywhere: 20, nearby: 12, aligned: 24, followed: 3 } } : { passes: 25, effort: { anywhere: 10, nearby: 10, aligned: 10, followed: 2 } });
+
+/** The best that is known of a strip, whichever way it was found. */
+export type Best = { spots: readonly Spot[]; reach: number };
+
+/**
+ * Draws the far end of the strip nearer. What can't be separated at a length is disturbed and tried again from where it came
+ * to, several times, before a longer strip is tried: the way between two good layouts leads through bad ones. Yields after
+ * each pass; `onShorter` is told when `best` is. Never ends by itself but for a full strip.
+ */
+export function* shortenStrip(field: Field, best: Best, random: Random, leastLength: number, onShorter: () => void): Generator<void, void> {
+  const patience = patienceFor(field.free);
+  let by: number = SHORTER.first;
+  while (best.reach > leastLength * FULL && field.free > 0) {
+    // Also where nothing had to be separated: others have to have their turn.
+    yield;
+    const target = Math.max(leastLength, best.reach * (1 - by));
+    field.length = target;
+    field.place(closeGap(best.spots, best.reach, best.reach - target, random));
+    let done = yield* separate(field, random, patience);
+    for (let again = 0; !done && again < AGAIN && best.reach > target; again++) {
+      field.place(swapTwo(field, copySpots(field), random));
+      done = yield* separate(field, random, patience);
+    }
+    if (done && field.reach() < best.reach) {
+      best.spots = copySpots(field);
+      best.reach = field.reach();
+      onShorter();
+    }
+    by = done ? by : by <= SHORTER.least ? SHORTER.usual : by * 0.5;
+  }
+}
+
+/** Puts the strip together anew as a puzzle, with more and more chance in it. Yields now and then; ends with a full strip, or where the pieces are none of a puzzle. */
+export function* assembleAnew(field: Field, bin: Bin, best: Best, random: Random, leastLength: number, onShorter: () => void): Generator<void, void> {
+  const members = Array.from({ length: field.free }, (_, at) => at), shapes = field.shapes.slice(0, field.free);
+  for (let round = 0; best.reach > leastLength * FULL; round++) {
+    const spots = yield* assemble(bin, shapes, members, random, Math.min(1, round / 20), best.reach);
+    if (spots === false) return;
+    if (!spots) continue;
+    const all = best.spots.map((spot, at) => spots.get(at) ?? spot);
+    const reach = Math.max(...members.map((at) => all[at]!.y + shapes[at]!.pose(all[at]!.step).maxY));
+    if (reach >= best.reach) continue;
+    best.spots = all;
+    best.reach = reach;
+    onShorter();
+  }
+}
+
+/** A strip so near the area of its pieces has nothing left to win. */
+const FULL = 1.0005;
+
+/** Everything beyond a place along the strip is drawn nearer by `gap`. */
+function closeGap(spots: readonly Spot[], reach: number, gap: number, random: Random): readonly Spot[] {
+  const cut = random() * reach;
+  return spots.map((spot) => (spot.y > cut ? { ...spot, y: spot.y - gap } : spot));
+}
+
+/** Two large pieces of unlike shape change places. */
+function swapTwo(field: Field, spots: readonly Spot[], random: Random): readonly Spot[] {
+  const large = Array.from({ length: field.free }, (_, at) => at).sort((a, b) => field.shapes[b]!.areaMm2 - field.shapes[a]!.areaMm2).slice(0, Math.max(2, Math.ceil(field.free * 0.6)));
+  const first = large[Math.floor(random() * large.length)]!, others = large.filter((at) => field.shapes[at] !== field.shapes[first]);
+  const second = others[Math.floor(random() * others.length)];
+  if (second === undefined) return spots;
+  return spots.map((spot, at) => (at === first ? { ...spot, x: spots[second]!.x, y: spots[second]!.y } : at === second ? { ...spot, x: spots[first]!.x, y: spots[first]!.y } : spot));
+}
+
+/** One more piece pressed into a full box: the field with it, or null where no way was found. Yields after each pass. */
+export function* pressIn(field: Field, shape: Field['shapes'][number], random: Random): Generator<void, Field | null> {
+  const fixed = field.shapes.length - field.free;
+  const shapes = [...field.shapes.slice(0, field.free), shape, ...field.shapes.slice(field.free)];
+  const start: Spot = { x: field.width / 2, y: field.length / 2, step: shape.steps?.[0] ?? 0 };
+  const wider = new Field(shapes, [...field.spots.slice(0, field.free), start, ...field.spots.slice(field.free)], shapes.length - fixed, field.width, field.length);
+  if (!fitsSomehow(wider, field.free)) return null;
+  const found = seek(wider, field.free, { anywhere: 200, nearby: 0, aligned: 60, followed: 4 }, random);
+  if (!found) return null;
+  wider.move(field.free, found.x, found.y, found.step);
+  return (yield* separate(wider, random, patienceFor(wider.free))) ? wider : null;
+}
+
+/** Whether any allowed turn of it fits the box at all. */
+export function fitsSomehow(field: Field, at: number): boolean {
+  const { steps } = field.shapes[at]!;
+  return (steps ?? QUARTER_STEPS).some((step) => field.fits(at, step));
+}
+/** No strip is shorter than its longest piece in its best turn. */
+export function findLongest(field: Field): number {
+  let longest = 0;
+  for (const shape of new Set(field.shapes.slice(0, field.free))) {
+    let least = Infinity;
+    for (const step of shape.steps ?? QUARTER_STEPS) {
+      const pose = shape.pose(step);
+      if (pose.maxX - pose.minX <= field.width + 1e-9) least = Math.min(least, pose.maxY - pose.minY);
+    }
+    if (least < Infinity) longest = Math.max(longest, least);
+  }
+  return longest;
+}
+
+const QUARTER_STEPS = Array.from({ length: 90 }, (_, at) => at * 4);

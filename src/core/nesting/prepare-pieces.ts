@@ -1,0 +1,58 @@
+// From outlines as they come to shapes that can be laid out: repaired, grown by half the gap, with no more corners than are needed.
+
+import { polygonHull } from 'd3-polygon';
+import { computeRegionArea, getRings, makeRegion, offsetRegion, simplifyRegion, splitPieces, type Polyline, type Region } from '../geometry';
+import { fail, succeed, type Result } from '../units';
+import type { Inside, NestPiece, NestProblem } from './nesting';
+import { Shape, TURN_STEPS } from './shape';
+
+/** Outlines with more corners lose some: outward, by at most twice this, never inward. */
+const MANY_CORNERS = 80;
+const SLACK_MM = 0.05;
+/** Sharper tips are cut off, never nearer than they have to be. */
+const MITER = 2;
+const LEAST_MM2 = 0.01;
+
+/** What may stand in nobody's way: its holes filled, or its hull, as others are let into it. */
+function close(region: Region, inside: Inside): Region {
+  if (inside === 'holes') return region;
+  const outlines = splitPieces(region).map((piece) => piece.outer);
+  if (inside === 'bays') return makeRegion(outlines);
+  const hull = polygonHull(outlines.flatMap((ring) => ring.map((point) => [point.x, point.y] as [number, number])));
+  return makeRegion([hull ? hull.map(([x, y]) => ({ x, y })) : outlines[0]!]);
+}
+
+/** Self-crossing outlines are filled by their own rule; what has no area is refused. */
+export function preparePiece(piece: NestPiece, gapMm: number, inside: Inside): Result<{ readonly shape: Shape; readonly areaMm2: number }, NestProblem> {
+  const filled = makeRegion(piece.rings);
+  const areaMm2 = computeRegionArea(filled);
+  if (!(areaMm2 > LEAST_MM2)) return fail({ kind: 'no-area', pieceId: piece.id });
+  const closed = close(filled, inside);
+  const grown = growOutward(closed, gapMm / 2);
+  return succeed({ areaMm2, shape: new Shape(grown, piece.turns === 'free' ? null : piece.turns.map((degrees) => (((Math.round((degrees * TURN_STEPS) / 360) % TURN_STEPS) + TURN_STEPS) % TURN_STEPS))) });
+}
+
+/** The region grown by `byMm`, and where it has many corners by a little more, so that corners can be left out. */
+export function growOutward(region: Region, byMm: number): Region {
+  const few = countCorners(getRings(region)) <= MANY_CORNERS;
+  // Mitred, so that straight sides are grown by no more than that, and corners stay corners.
+  if (few) return offsetRegion(region, byMm, 'miter', MITER);
+  // Corners first: growing thousands of them takes long, and says nothing more.
+  return simplifyRegion(offsetRegion(simplifyRegion(region, SLACK_MM / 2), byMm + 1.5 * SLACK_MM, 'miter', MITER), SLACK_MM);
+}
+
+const countCorners = (rings: readonly Polyline[]): number => rings.reduce((sum, ring) => sum + ring.length, 0);
+
+/** How far apart parts of one piece may lie so that nothing slips in between: tried in turn, mm. */
+const CLOSINGS_MM = [2, 5, 10, 20, 40] as const;
+
+/** One outline round a layer that has to stay together, close about it with its bays, whatever number of islands it has. */
+export function outlineTogether(rings: readonly Polyline[]): Polyline {
+  const region = makeRegion(rings);
+  for (const byMm of CLOSINGS_MM) {
+    const pieces = splitPieces(offsetRegion(offsetRegion(simplifyRegion(region, SLACK_MM / 2), byMm, 'round'), -byMm, 'round'));
+    if (pieces.length === 1) return pieces[0]!.outer;
+  }
+  const hull = polygonHull(getRings(region).flatMap((ring) => ring.map((point) => [point.x, point.y] as [number, number])));
+  return (hull ?? []).map(([x, y]) => ({ x, y }));
+}

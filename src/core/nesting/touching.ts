@@ -1,0 +1,139 @@
+// Puts pieces together as a puzzle is: into the lowest open corner goes the piece that touches what is there along most of its
+// outline. A touching-perimeter heuristic (after Lodi, Martello and Vigo 1999), for any polygons.
+
+import { measureOverlap } from './collide';
+import type { Bin } from './bins';
+import type { Random, Spot } from './field';
+import { TURN_STEPS, type Posed, type Shape } from './shape';
+
+type Laid = { readonly shape: Shape; readonly pose: Posed; readonly spot: Spot };
+/** With the directions, in radians, of the outline that comes into it and goes out of it. */
+type Corner = { readonly x: number; readonly y: number; readonly into: number; readonly out: number };
+type Choice = { readonly member: number; readonly spot: Spot; readonly score: number; readonly touching: number };
+
+/** Open corners looked at for each piece. */
+const CORNERS = 40;
+/** Outlines nearer than this, mm, touch. */
+const TOUCH_MM = 0.08;
+/** Edges lie along one another within this many steps of turn. */
+const ALONG = 0.4;
+const EXACT = 1e-4;
+/** Chance of a choice: scores that differ by less may change places. */
+const NOISE = 0.12;
+
+/** Pieces that touch along less than this share of their outlines, on the average of the first few, are none of a puzzle. */
+const LEAST_TOUCHING = 0.3;
+const FIRST_FEW = 5;
+
+/** Where each member stands; null where not all could be laid so, false where they are none of a puzzle. Yields after each open corner. `noise` from 0: how much chance there is in it. */
+export function* assemble(bin: Bin, shapes: readonly Shape[], members: readonly number[], random: Random, noise: number, shorterThan: number): Generator<void, ReadonlyMap<number, Spot> | null | false> {
+  const laid: Laid[] = bin.obstacles.map(({ shape, x, y }) => ({ shape, pose: shape.pose(0), spot: { x, y, step: 0 } }));
+  const placed = new Map<number, Spot>();
+  let open: Corner[] = [{ x: 0, y: 0, into: Math.PI, out: Math.PI / 2 }, { x: bin.width, y: 0, into: -Math.PI / 2, out: Math.PI }];
+  const waiting = new Set(members);
+  // What a held corner is worth is varied too: puzzles differ in it.
+  const cornerWorth = CORNER_WORTH * (1 + noise * (2 * random() - 0.8));
+  let touched = 0;
+  while (waiting.size > 0) {
+    open.sort((a, b) => a.y - b.y || a.x - b.x);
+    let best: Choice | null = null;
+    const used = open.slice(0, CORNERS), fruitless: Corner[] = [];
+    for (const corner of used) {
+      const found = choose({ bin, shapes, laid, random, noise: noise * NOISE, cornerWorth, shorterThan }, waiting, corner);
+      if (!found) fruitless.push(corner);
+      else if (!best || found.score > best.score) best = found;
+      yield;
+    }
+    open = open.filter((corner) => !fruitless.includes(corner));
+    if (!best) {
+      if (open.length === 0) return null;
+      continue;
+    }
+    const shape = shapes[best.member]!, pose = shape.pose(best.spot.step);
+    laid.push({ shape, pose, spot: best.spot });
+    placed.set(best.member, best.spot);
+    touched += best.touching;
+    if (placed.size === FIRST_FEW && touched < FIRST_FEW * LEAST_TOUCHING) return false;
+    waiting.delete(best.member);
+    const turn = (best.spot.step * 2 * Math.PI) / TURN_STEPS;
+    for (const at of shape.sharp) open.push({ x: best.spot.x + pose.xs[at]!, y: best.spot.y + pose.ys[at]!, into: shape.directions[shape.before[at]!]! + turn, out: shape.directions[at]! + turn });
+  }
+  return placed;
+}
+
+type Table = { readonly bin: Bin; readonly shapes: readonly Shape[]; readonly laid: readonly Laid[]; readonly random: Random; readonly noise: number; readonly cornerWorth: number; readonly shorterThan: number };
+
+function choose({ bin, shapes, laid, random, noise, cornerWorth, shorterThan }: Table, waiting: ReadonlySet<number>, corner: Corner): Choice | null {
+  let best: Choice | null = null;
+  const tried = new Set<Shape>();
+  for (const member of waiting) {
+    const shape = shapes[member]!;
+    if (tried.has(shape)) continue;
+    tried.add(shape);
+    for (const at of shape.sharp) {
+      for (const step of matchTurns(shape, at, corner)) {
+        const pose = shape.pose(step);
+        const x = corner.x - pose.xs[at]!, y = corner.y - pose.ys[at]!;
+        if (x + pose.minX < -1e-6 || x + pose.maxX > bin.width + 1e-6 || y + pose.minY < -1e-6 || y + pose.maxY > Math.min(bin.length, shorterThan) + 1e-6) continue;
+        if (laid.some((other) => measureOverlap(shape, pose, other.shape, other.pose, other.spot.x - x, other.spot.y - y, Infinity) > 0)) continue;
+        const { touching, held } = measureTouch(bin, shape, pose, x, y, laid);
+        const score = touching + cornerWorth * held + noise * random() - (0.05 * (y + pose.maxY)) / bin.width;
+        if (!best || score > best.score) best = { member, spot: { x, y, step }, score, touching };
+      }
+    }
+  }
+  return best;
+}
+
+/** The turns with which an edge at the piece's corner lies along one at the open corner, the other way round. */
+function matchTurns(shape: Shape, at: number, corner: Corner): readonly number[] {
+  const own = { into: shape.directions[shape.before[at]!]!, out: shape.directions[at]! };
+  const steps = [corner.into + Math.PI - own.out, corner.out + Math.PI - own.into].map((turn) => (((turn / (2 * Math.PI)) * TURN_STEPS) % TURN_STEPS + TURN_STEPS) % TURN_STEPS);
+  const found = new Set<number>();
+  for (const step of steps) {
+    const whole = Math.round(step) % TURN_STEPS;
+    if (!shape.steps) found.add(Math.abs(step - Math.round(step)) < EXACT ? whole : step);
+    else if (Math.abs(step - Math.round(step)) < ALONG && shape.steps.includes(whole)) found.add(whole);
+  }
+  return [...found];
+}
+
+/** How much of its outline lies on the box or on others, as a share, and how many of its sharp corners are held on both sides: nothing but a neighbour does that. */
+function measureTouch(bin: Bin, shape: Shape, { xs, ys, minX, maxX, minY, maxY }: Posed, x: number, y: number, laid: readonly Laid[]): { readonly touching: number; /** Share of its sharp corners. */ readonly held: number } {
+  let sum = 0;
+  const held = new Float64Array(xs.length);
+  const near = laid.filter(({ pose, spot }) => spot.x + pose.minX < x + maxX + TOUCH_MM && spot.x + pose.maxX > x + minX - TOUCH_MM && spot.y + pose.minY < y + maxY + TOUCH_MM && spot.y + pose.maxY > y + minY - TOUCH_MM);
+  for (let at = 0; at < xs.length; at++) {
+    const n = shape.next[at]!;
+    const x1 = xs[at]! + x, y1 = ys[at]! + y, x2 = xs[n]! + x, y2 = ys[n]! + y, dx = x2 - x1, dy = y2 - y1, length = Math.sqrt(dx * dx + dy * dy);
+    if (length < 1e-9) continue;
+    if ((x1 < TOUCH_MM && x2 < TOUCH_MM) || (x1 > bin.width - TOUCH_MM && x2 > bin.width - TOUCH_MM) || (y1 < TOUCH_MM && y2 < TOUCH_MM)) {
+      sum += length;
+      held[at] = 1;
+      continue;
+    }
+    const ux = dx / length, uy = dy / length;
+    for (const other of near) {
+      const { xs: ox, ys: oy } = other.pose, { next } = other.shape, sx = other.spot.x, sy = other.spot.y;
+      for (let k = 0; k < ox.length; k++) {
+        const m = next[k]!;
+        const ax = ox[k]! + sx - x1, ay = oy[k]! + sy - y1;
+        if (Math.abs(ax * uy - ay * ux) > TOUCH_MM) continue;
+        const bx = ox[m]! + sx - x1, by = oy[m]! + sy - y1;
+        if (Math.abs(bx * uy - by * ux) > TOUCH_MM) continue;
+        const from = bx * ux + by * uy, to = ax * ux + ay * uy;
+        // The other way round: its inside lies on the other side.
+        const touched = to > from ? Math.max(0, Math.min(length, to) - Math.max(0, from)) : 0;
+        sum += touched;
+        held[at]! += touched / length;
+      }
+    }
+  }
+  let corners = 0;
+  for (const at of shape.sharp) if (held[at]! > HELD && held[shape.before[at]!]! > HELD) corners++;
+  return { touching: sum / shape.perimeter, held: corners / Math.max(1, Math.min(4, shape.sharp.length)) };
+}
+
+/** An edge is held where more than this share of it is touched. */
+const HELD = 0.12;
+const CORNER_WORTH = 0.6;
