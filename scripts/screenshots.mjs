@@ -6,10 +6,23 @@ import { chromium } from '@playwright/test';
 import { root } from './prepare.mjs';
 
 const address = `http://localhost:${process.env.PORT ?? 4321}`;
-const views = { today: '/', orders: '/orders', order: '/orders/6', artwork: '/artwork/2', weeding: '/artwork/3', lettering: '/artwork/letter', item: '/items/1', compare: '/items/compare/5', books: '/books', bench: '/bench/press', shelf: '/shelf', stock: '/shelf/stock', supplies: '/shelf/supplies', offers: '/shelf/offers', buy: '/shelf/buy', shop: '/shop' };
+const views = { today: '/', orders: '/orders', order: '/orders/6', artwork: '/artwork/2', weeding: '/artwork/3', lettering: '/artwork/letter', item: '/items/7', quote: '/items', 'cut-sheets': '/cut-sheets', start: '/books/start', compare: '/items/compare/5', books: '/books', bench: '/bench/press', shelf: '/shelf', stock: '/shelf/stock', supplies: '/shelf/supplies', offers: '/shelf/offers', buy: '/shelf/buy', shop: '/shop' };
 /** What a person does first on some views. */
 const before = {
   buy: (page) => page.getByRole('region', { name: 'Basket' }).waitFor({ timeout: 30_000 }),
+  'cut-sheets': async (page) => {
+    await page.getByRole('navigation', { name: 'Vinyls' }).getByRole('button', { name: /slate/ }).click();
+    await page.getByRole('button', { name: 'Lay out' }).click();
+    await page.waitForTimeout(12_000);
+    await page.getByRole('button', { name: 'Stop here' }).click();
+    await page.getByRole('button', { name: 'Improve further' }).scrollIntoViewIfNeeded();
+    await page.mouse.wheel(0, 260);
+  },
+  quote: async (page) => {
+    await page.keyboard.press('q');
+    await page.getByLabel('Drawing to quote').setInputFiles(join(root, 'src', 'data', 'demo', 'drawings', 'paw.svg'));
+    await page.getByRole('heading', { name: /together, ready on/ }).waitFor();
+  },
   weeding: (page) => page.keyboard.press('w'),
   lettering: async (page) => {
     await page.getByLabel('Words').fill('Fennmere\nRowing Crew');

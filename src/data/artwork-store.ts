@@ -1,9 +1,9 @@
 // Artworks with their measurements, and the files they came from.
 
-import { and, asc, count, eq, inArray, isNull, sql } from 'drizzle-orm';
+import { and, asc, eq, inArray, isNull, sql } from 'drizzle-orm';
 import { MEASUREMENT_EDITION, type ArtworkMeasurement, type ArtworkPicture, type LeftOut, type Licence, type PrepStep } from '../core/artwork';
 import type { Database } from './database';
-import { artworkOriginals, artworks, items } from './schema';
+import { artworkOriginals, artworks } from './schema';
 
 /** What measuring a file gives. */
 export type MeasuredFields = { readonly measurement: ArtworkMeasurement; readonly picture: ArtworkPicture; readonly leftOut: readonly LeftOut[]; readonly gradients: number; readonly sizeStated: boolean };
@@ -43,11 +43,6 @@ export function updateArtwork(db: Database, id: number, fields: ChangeableFields
 
 export function setArtworkArchived(db: Database, id: number, atMs: number | null): boolean {
   return db.update(artworks).set({ archivedAtMs: atMs }).where(eq(artworks.id, id)).run().changes === 1;
-}
-
-/** How many items on the list use each artwork, by its id. */
-export function countItemsByArtwork(db: Database): ReadonlyMap<number, number> {
-  return new Map(db.select({ id: items.artworkId, uses: count() }).from(items).where(isNull(items.archivedAtMs)).groupBy(items.artworkId).all().map((row) => [row.id, row.uses]));
 }
 
 /** Artworks whose figures an earlier way of measuring gave. */

@@ -4,7 +4,10 @@ import { join } from 'node:path';
 import BetterSqlite from 'better-sqlite3';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { NewerDatabaseError, openDatabase } from './database';
+import { PLAIN_DETAILS } from '../core/costing';
+import { findItem } from './item-store';
 import { loadMinimums } from './offer-store';
+import { findOrder } from './order-store';
 import { loadBlanks, loadVinyls } from './shelf-store';
 import { insertShop, loadShop, updateShop } from './shop-store';
 
@@ -23,6 +26,16 @@ function tamper(change: (client: BetterSqlite.Database) => void): void {
   const client = new BetterSqlite(file);
   change(client);
   client.close();
+}
+
+/** Makes the file as the program with migrations up to `last` did. */
+function openAsOf(last: number): void {
+  const older = join(folder, 'older');
+  cpSync(MIGRATIONS, older, { recursive: true });
+  const journal = join(older, 'meta', '_journal.json');
+  const entries = (JSON.parse(readFileSync(journal, 'utf8')) as { entries: { idx: number }[] }).entries.filter((entry) => entry.idx <= last);
+  writeFileSync(journal, JSON.stringify({ version: '7', dialect: 'sqlite', entries }));
+  openDatabase(file, older).$client.close();
 }
 
 describe('opening the shop’s file', () => {
@@ -69,12 +82,7 @@ describe('opening the shop’s file', () => {
   });
 
   it('brings what an older program kept along: minimums stay, vinyls and blanks get the ordinary details', () => {
-    const older = join(folder, 'older');
-    cpSync(MIGRATIONS, older, { recursive: true });
-    const journal = join(older, 'meta', '_journal.json');
-    const entries = (JSON.parse(readFileSync(journal, 'utf8')) as { entries: { idx: number }[] }).entries.filter((entry) => entry.idx <= 2);
-    writeFileSync(journal, JSON.stringify({ version: '7', dialect: 'sqlite', entries }));
-    openDatabase(file, older).$client.close();
+    openAsOf(2);
     tamper((client) => {
       client.exec("insert into minimums (key, amount) values ('vinyl:1', 1500000)");
       client.exec("insert into vinyls (name, kind, supplier, colour_name, colour_hex, roll_width_mm, roll_length_mm, roll_price, weeding_factor) values ('Old glitter', 'glitter', '', 'gold', '#b28a2c', 305, 1500, 2650, 1.2)");
@@ -84,6 +92,27 @@ describe('opening the shop’s file', () => {
     expect(loadMinimums(db)).toEqual(new Map([['vinyl:1', { amount: 1_500_000, coverWeeks: null }]]));
     expect(loadVinyls(db)[0]!.details).toMatchObject({ takesLayers: false, finish: 'glittering', carrier: 'face', grade: 'sell' });
     expect(loadBlanks(db)[0]!.areas).toEqual([]);
+    db.$client.close();
+  });
+
+  it('items of one artwork become items with one placement; their orders still point to them', () => {
+    openAsOf(6);
+    tamper((client) => client.exec(`
+      insert into vinyls (id, name, kind, supplier, colour_name, colour_hex, roll_width_mm, roll_length_mm, roll_price, weeding_factor) values (3, 'White', 'smooth', '', 'white', '#ffffff', 500, 5000, 2000, 1), (4, 'Gold', 'glitter', '', 'gold', '#b28a2c', 305, 1500, 2650, 1.2);
+      insert into blanks (id, name, supplier, fabric, heating) values (1, 'Towel', '', 'cotton', 'flat');
+      insert into artworks (id, name, file_name, measurement, layer_names, picture, left_out, gradients, size_stated, original_bytes, created_at_ms) values (7, 'Oars', 'oars.svg', '{}', '[]', '{}', '[]', 0, 1, 1, 1);
+      insert into items (id, name, blank_id, size_name, colour_name, artwork_id, placement, width_mm, seen_through, area_basis, quantity, price) values (5, 'Towel, oars', 1, 'one size', 'white', 7, 'lower third', 180.5, 1, 'box', 10, 2600);
+      insert into item_vinyls (item_id, layer_index, vinyl_id) values (5, 0, 4), (5, 1, 3);
+      insert into customers (id, name, contact) values (1, 'Ansel Thrush', '');
+      insert into orders (id, customer_id, title, due_day, agreed, note, placed_at_ms) values (1, 1, 'Towels', '2026-12-01', 5200, '', 1);
+      insert into order_lines (id, order_id, item_id, quantity, size_name, colour_name, quote) values (1, 1, 5, 2, 'one size', 'white', '{}');
+      insert into units (id, line_id, number) values (1, 1, 1), (2, 1, 2);
+      insert into parts (unit_id, layer_index, vinyl_id) values (1, 0, 4), (1, 1, 3), (2, 0, 4), (2, 1, 3)`));
+    const db = openDatabase(file, MIGRATIONS);
+    expect(findItem(db, 5)).toMatchObject({ name: 'Towel, oars', areaBasis: 'box', quantity: 10, price: 2600, details: PLAIN_DETAILS, noted: null, placements: [{ artworkId: 7, place: 'lower third', widthMm: 180.5, widths: {}, seenThrough: true, vinylIds: [4, 3] }] });
+    expect(findOrder(db, 1)).toMatchObject({ lines: [{ itemId: 5, made: null }], parts: { length: 4 } });
+    expect(db.$client.pragma('foreign_keys', { simple: true })).toBe(1);
+    expect(() => db.$client.exec('delete from items where id = 5')).toThrow(/FOREIGN KEY/);
     db.$client.close();
   });
 });

@@ -40,7 +40,7 @@ export function openDatabase(file: string, migrationsFolder: string): Database {
     const db = drizzle(client, { schema });
     if (newest && applied !== newest.when) {
       if (applied !== null && file !== ':memory:') copyBefore(client, file, newest.tag);
-      migrate(db, { migrationsFolder });
+      migrateWhole(client, db, migrationsFolder);
     }
     return db;
   } catch (error) {
@@ -55,6 +55,18 @@ function readLastMigration(client: BetterSqlite.Database): number | null {
   if (!table) return null;
   const row = client.prepare('select max(created_at) as at from __drizzle_migrations').get() as { at: number | null };
   return row.at === null ? null : Number(row.at);
+}
+
+/**
+ * Tables that are made anew are dropped and renamed, which foreign keys would answer by taking away the rows that point to
+ * them; no setting of them can be changed inside the migration's own transaction.
+ */
+function migrateWhole(client: BetterSqlite.Database, db: BetterSQLite3Database<typeof schema>, migrationsFolder: string): void {
+  client.pragma('foreign_keys = OFF');
+  migrate(db, { migrationsFolder });
+  const broken = client.pragma('foreign_key_check') as readonly { readonly table: string }[];
+  if (broken.length > 0) throw new Error(`The migration left rows in ${[...new Set(broken.map((row) => row.table))].join(', ')} that point nowhere. The copy beside the file is as it was before.`);
+  client.pragma('foreign_keys = ON');
 }
 
 /** A whole copy of the file as it was before the migration named `tag`; one that is there already is kept. */

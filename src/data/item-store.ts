@@ -1,22 +1,22 @@
-// Items: a blank, one placement of an artwork, a vinyl for each of its layers.
+// Items: a blank, artworks at places of it with a vinyl for each layer, and whatever else goes into them.
 
-import { and, asc, eq, inArray, isNull, sql } from 'drizzle-orm';
-import type { AreaBasis } from '../core/costing';
-import { groupBy, type Minor } from '../core/units';
+import { and, asc, count, eq, inArray, isNull, sql } from 'drizzle-orm';
+import { PLAIN_DETAILS, type ItemPlan, type NotedCost, type Placement } from '../core/costing';
+import { groupBy } from '../core/units';
 import type { Database } from './database';
-import { items, itemVinyls } from './schema';
+import { itemPlacements, items, itemVinyls } from './schema';
 
-export type ItemFields = {
-  readonly name: string; readonly blankId: number; readonly sizeName: string; readonly colourName: string; readonly artworkId: number; readonly placement: string; readonly widthMm: number;
-  readonly seenThrough: boolean; readonly areaBasis: AreaBasis; readonly quantity: number; readonly price: Minor; readonly artworkPrice: Minor; readonly artworkRun: number;
-  /** One for each layer of the artwork, in its order. */
-  readonly vinylIds: readonly number[];
-};
-export type StoredItem = ItemFields & { readonly id: number; readonly version: number; readonly archived: boolean };
+export type ItemFields = ItemPlan & { readonly name: string; readonly quantity: number };
+export type StoredItem = ItemFields & { readonly id: number; readonly version: number; readonly archived: boolean; readonly noted: NotedCost | null };
 
 function assembleItems(db: Database, rows: readonly (typeof items.$inferSelect)[]): readonly StoredItem[] {
-  const vinyls = groupBy(db.select().from(itemVinyls).where(inArray(itemVinyls.itemId, rows.map((row) => row.id))).orderBy(asc(itemVinyls.layerIndex)).all(), (row) => row.itemId);
-  return rows.map(({ archivedAtMs, ...fields }) => ({ ...fields, archived: archivedAtMs !== null, vinylIds: (vinyls.get(fields.id) ?? []).map((row) => row.vinylId) }));
+  const ids = rows.map((row) => row.id);
+  const vinyls = groupBy(db.select().from(itemVinyls).where(inArray(itemVinyls.itemId, ids)).orderBy(asc(itemVinyls.layerIndex)).all(), (row) => `${row.itemId} ${row.position}`);
+  const placements = groupBy(db.select().from(itemPlacements).where(inArray(itemPlacements.itemId, ids)).orderBy(asc(itemPlacements.position)).all(), (row) => row.itemId);
+  return rows.map(({ archivedAtMs, details, ...fields }) => ({
+    ...fields, archived: archivedAtMs !== null, details: { ...PLAIN_DETAILS, ...details },
+    placements: (placements.get(fields.id) ?? []).map(({ itemId, position, ...placement }): Placement => ({ ...placement, vinylIds: (vinyls.get(`${itemId} ${position}`) ?? []).map((row) => row.vinylId) })),
+  }));
 }
 
 export function loadItems(db: Database): readonly StoredItem[] {
@@ -30,30 +30,48 @@ export function findItems(db: Database, ids: readonly number[]): readonly Stored
 
 export const findItem = (db: Database, id: number): StoredItem | null => findItems(db, [id])[0] ?? null;
 
-const writeVinyls = (db: Database, itemId: number, vinylIds: readonly number[]): void => void db.insert(itemVinyls).values(vinylIds.map((vinylId, layerIndex) => ({ itemId, layerIndex, vinylId }))).run();
+function writePlacements(db: Database, itemId: number, placements: readonly Placement[]): void {
+  db.insert(itemPlacements).values(placements.map(({ vinylIds: _vinylIds, ...placement }, position) => ({ itemId, position, ...placement }))).run();
+  db.insert(itemVinyls).values(placements.flatMap(({ vinylIds }, position) => vinylIds.map((vinylId, layerIndex) => ({ itemId, position, layerIndex, vinylId })))).run();
+}
 
 /** Several statements: call it inside a transaction. */
-export function insertItem(db: Database, { vinylIds, ...fields }: ItemFields): number {
-  const { id } = db.insert(items).values(fields).returning({ id: items.id }).get();
-  writeVinyls(db, id, vinylIds);
+export function insertItem(db: Database, { placements, ...fields }: ItemFields, noted: NotedCost | null = null): number {
+  const { id } = db.insert(items).values({ ...fields, noted }).returning({ id: items.id }).get();
+  writePlacements(db, id, placements);
   return id;
 }
 
 /** False when it was changed since `version` was read. Several statements: call it inside a transaction. */
-export function updateItem(db: Database, id: number, { vinylIds, ...fields }: ItemFields, version: number): boolean {
-  const { changes } = db.update(items).set({ ...fields, version: sql`${items.version} + 1` }).where(and(eq(items.id, id), eq(items.version, version))).run();
+export function updateItem(db: Database, id: number, { placements, ...fields }: ItemFields, version: number, noted: NotedCost | null = null): boolean {
+  const { changes } = db.update(items).set({ ...fields, noted, version: sql`${items.version} + 1` }).where(and(eq(items.id, id), eq(items.version, version))).run();
   if (changes === 0) return false;
   db.delete(itemVinyls).where(eq(itemVinyls.itemId, id)).run();
-  writeVinyls(db, id, vinylIds);
+  db.delete(itemPlacements).where(eq(itemPlacements.itemId, id)).run();
+  writePlacements(db, id, placements);
   return true;
+}
+
+/** What it costs now is agreed to; nobody's entries are touched, so the version stays. */
+export function setItemNoted(db: Database, id: number, noted: NotedCost | null): boolean {
+  return db.update(items).set({ noted }).where(eq(items.id, id)).run().changes === 1;
 }
 
 export function setItemArchived(db: Database, id: number, atMs: number | null): boolean {
   return db.update(items).set({ archivedAtMs: atMs }).where(eq(items.id, id)).run().changes === 1;
 }
 
+/** How many items on the list use each artwork at a place, by its id. */
+export function countItemsByArtwork(db: Database): ReadonlyMap<number, number> {
+  const rows = db.select({ id: itemPlacements.artworkId, uses: count(sql`distinct ${items.id}`) }).from(itemPlacements).innerJoin(items, eq(items.id, itemPlacements.itemId)).where(isNull(items.archivedAtMs)).groupBy(itemPlacements.artworkId).all();
+  return new Map(rows.map((row) => [row.id, row.uses]));
+}
+
 /** How many layers the items on the list take an artwork to have; null where none uses it. */
 export function countLayersInUse(db: Database, artworkId: number): number | null {
-  const row = db.select({ id: items.id }).from(items).where(and(eq(items.artworkId, artworkId), isNull(items.archivedAtMs))).limit(1).get();
-  return row ? db.select().from(itemVinyls).where(eq(itemVinyls.itemId, row.id)).all().length : null;
+  for (const item of loadItems(db)) {
+    const placement = [...item.placements, ...item.details.options.map((option) => option.placement)].find((candidate) => candidate.artworkId === artworkId);
+    if (placement) return placement.vinylIds.length;
+  }
+  return null;
 }

@@ -1,6 +1,7 @@
 // Orders with their customers, lines, units, parts, and the events of both. Events are only ever added.
 
 import { and, asc, desc, eq, inArray, isNotNull, isNull, notInArray, sql } from 'drizzle-orm';
+import type { Made } from '../core/costing';
 import type { LineQuote, PartEvent } from '../core/orders';
 import { groupBy, type Minor } from '../core/units';
 import type { Database } from './database';
@@ -8,8 +9,8 @@ import { customers, orderEvents, orderLines, orders, partEvents, parts, units, t
 
 export type { OrderEventKind } from './schema';
 export type StoredCustomer = { readonly id: number; readonly name: string; readonly contact: string };
-export type LineFields = { readonly itemId: number; readonly quantity: number; readonly sizeName: string; readonly colourName: string; readonly quote: LineQuote; readonly vinylIds: readonly number[] };
-export type StoredLine = Omit<LineFields, 'vinylIds'> & { readonly id: number };
+export type LineFields = { readonly itemId: number; readonly quantity: number; readonly sizeName: string; readonly colourName: string; /** Null in orders older than that was kept. */ readonly made: Made | null; readonly quote: LineQuote };
+export type StoredLine = LineFields & { readonly id: number };
 export type StoredPart = { readonly id: number; readonly unitId: number; readonly unitNumber: number; readonly lineId: number; readonly layerIndex: number; readonly vinylId: number; readonly events: readonly PartEvent[] };
 export type StoredOrder = {
   readonly id: number; readonly customer: StoredCustomer; readonly title: string; readonly dueDay: string; readonly agreed: Minor; readonly note: string; readonly placedAtMs: number; readonly version: number;
@@ -52,7 +53,7 @@ function loadParts(db: Database, orderIds: readonly number[]): readonly (StoredP
   const own = inArray(orderLines.orderId, [...orderIds]);
   const rows = db.select({ id: parts.id, unitId: units.id, unitNumber: units.number, lineId: units.lineId, layerIndex: parts.layerIndex, vinylId: parts.vinylId, orderId: orderLines.orderId })
     .from(parts).innerJoin(units, eq(units.id, parts.unitId)).innerJoin(orderLines, eq(orderLines.id, units.lineId)).where(own).orderBy(asc(units.number), asc(parts.layerIndex)).all();
-  const events = db.select({ id: partEvents.id, partId: partEvents.partId, kind: partEvents.kind, atMs: partEvents.atMs, undoes: partEvents.undoes, cause: partEvents.cause, blankLost: partEvents.blankLost })
+  const events = db.select({ id: partEvents.id, partId: partEvents.partId, kind: partEvents.kind, atMs: partEvents.atMs, undoes: partEvents.undoes, cause: partEvents.cause, blankLost: partEvents.blankLost, vinylCost: partEvents.vinylCost })
     .from(partEvents).innerJoin(parts, eq(parts.id, partEvents.partId)).innerJoin(units, eq(units.id, parts.unitId)).innerJoin(orderLines, eq(orderLines.id, units.lineId)).where(own).orderBy(asc(partEvents.id)).all();
   const byPart = groupBy(events, (event) => event.partId);
   return rows.map((row) => ({ ...row, events: byPart.get(row.id) ?? [] }));
@@ -76,7 +77,8 @@ export function ensureCustomer(db: Database, name: string, contact: string): num
 export function insertOrder(db: Database, { lines, ...head }: NewOrder): number {
   const { id } = db.insert(orders).values(head).returning({ id: orders.id }).get();
   let number = 0;
-  for (const { vinylIds, ...line } of lines) {
+  for (const line of lines) {
+    const vinylIds = line.made?.placements.flatMap((placement) => placement.vinylIds) ?? [];
     const { id: lineId } = db.insert(orderLines).values({ ...line, orderId: id }).returning({ id: orderLines.id }).get();
     for (let piece = 0; piece < line.quantity; piece++) {
       const { id: unitId } = db.insert(units).values({ lineId, number: ++number }).returning({ id: units.id }).get();
@@ -113,6 +115,23 @@ export function addPartEvents(db: Database, events: readonly (Omit<PartEvent, 'i
 export function countUndoneOfWork(db: Database, eventIds: readonly number[]): readonly { readonly workId: number; readonly undone: number; readonly all: number }[] {
   const undone = db.select({ workId: partEvents.workId, count: sql<number>`count(*)` }).from(partEvents).where(and(inArray(partEvents.id, [...eventIds]), isNotNull(partEvents.workId))).groupBy(partEvents.workId).all();
   return undone.flatMap(({ workId, count }) => (workId === null ? [] : [{ workId, undone: count, all: db.select({ count: sql<number>`count(*)` }).from(partEvents).where(eq(partEvents.workId, workId)).get()!.count }]));
+}
+
+/** Of these parts: their item and unit, how many parts the unit has, and what their line was reckoned at. */
+export function loadLoggedParts(db: Database, partIds: readonly number[]): readonly { readonly id: number; readonly unitId: number; readonly itemId: number; readonly partsOfUnit: number; readonly quote: LineQuote }[] {
+  if (partIds.length === 0) return [];
+  const counts = new Map(db.select({ unitId: parts.unitId, count: sql<number>`count(*)` }).from(parts).groupBy(parts.unitId).all().map((row) => [row.unitId, row.count]));
+  const wanted = new Set(partIds);
+  return db.select({ id: parts.id, unitId: units.id, itemId: orderLines.itemId, quote: orderLines.quote }).from(parts).innerJoin(units, eq(units.id, parts.unitId)).innerJoin(orderLines, eq(orderLines.id, units.lineId)).all()
+    .filter((row) => wanted.has(row.id)).map((row) => ({ ...row, partsOfUnit: counts.get(row.unitId) ?? 1 }));
+}
+
+/** Of one item: pieces of which something was cut, and parts that were spoiled; what was taken back never happened. */
+export function loadItemEvidence(db: Database): ReadonlyMap<number, { readonly made: number; readonly spoiled: number }> {
+  const undone = db.select({ id: partEvents.undoes }).from(partEvents).where(isNotNull(partEvents.undoes));
+  const rows = db.select({ itemId: orderLines.itemId, made: sql<number>`count(distinct case when ${partEvents.kind} = 'cut' then ${units.id} end)`, spoiled: sql<number>`sum(${partEvents.kind} = 'spoiled')` }).from(partEvents).innerJoin(parts, eq(parts.id, partEvents.partId)).innerJoin(units, eq(units.id, parts.unitId)).innerJoin(orderLines, eq(orderLines.id, units.lineId))
+    .where(and(inArray(partEvents.kind, ['cut', 'spoiled']), notInArray(partEvents.id, undone))).groupBy(orderLines.itemId).all();
+  return new Map(rows.map(({ itemId, made, spoiled }) => [itemId, { made, spoiled }]));
 }
 
 /** By vinyl: parts cut from it, and how many of those were spoiled; what was taken back never happened. */

@@ -3,8 +3,9 @@
 import { sql } from 'drizzle-orm';
 import { blob, check, index, integer, primaryKey, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
 import type { ArtworkMeasurement, ArtworkPicture, LeftOut, Licence, PrepStep } from '../core/artwork';
-import type { AreaBasis } from '../core/costing';
+import type { AreaBasis, ItemDetails, Made, NotedCost } from '../core/costing';
 import type { Fabric, Heating, Peel, Pressure, PrintArea, ShopFigures, VinylDetails, VinylKind } from '../core/materials';
+import type { StartPlan } from '../core/planning';
 import type { ChannelFees, ChannelKind } from '../core/pricing';
 import type { LineQuote, PartEventKind, QuoteFacts, SpoilageCause, Station } from '../core/orders';
 import type { Minor } from '../core/units';
@@ -111,28 +112,41 @@ export const items = sqliteTable('items', {
   blankId: integer('blank_id').notNull().references(() => blanks.id),
   sizeName: text('size_name').notNull(),
   colourName: text('colour_name').notNull(),
-  artworkId: integer('artwork_id').notNull().references(() => artworks.id),
-  placement: text('placement').notNull(),
-  widthMm: real('width_mm').notNull(),
-  seenThrough: integer('seen_through', { mode: 'boolean' }).notNull(),
   areaBasis: text('area_basis').$type<AreaBasis>().notNull(),
   quantity: integer('quantity').notNull(),
   price: money('price').notNull(),
   /** Paid for the drawing, and for how many pieces it is used. */
   artworkPrice: money('artwork_price').notNull().default(0 as Minor),
   artworkRun: integer('artwork_run').notNull().default(1),
+  /** Options, variants, what else goes into it; always written and read whole. Only what differs from a plain item. */
+  details: text('details', { mode: 'json' }).$type<Partial<ItemDetails>>().notNull().default({}),
+  /** What one cost when it was last looked at and agreed to; null where it could not be told. */
+  noted: text('noted', { mode: 'json' }).$type<NotedCost>(),
   archivedAtMs: archivedAtMs(),
   version: version(),
 }, (table) => [
-  index('items_by_name').on(table.name), index('items_by_artwork').on(table.artworkId), index('items_by_blank').on(table.blankId),
-  check('items_sound', sql`${table.quantity} >= 1 and ${table.price} >= 0 and ${table.widthMm} > 0`),
+  index('items_by_name').on(table.name), index('items_by_blank').on(table.blankId),
+  check('items_sound', sql`${table.quantity} >= 1 and ${table.price} >= 0`),
 ]);
+
+/** An artwork at a place of an item's blank. */
+export const itemPlacements = sqliteTable('item_placements', {
+  itemId: integer('item_id').notNull().references(() => items.id, { onDelete: 'cascade' }),
+  position: integer('position').notNull(),
+  artworkId: integer('artwork_id').notNull().references(() => artworks.id),
+  place: text('place').notNull(),
+  widthMm: real('width_mm').notNull(),
+  /** Widths of sizes that take another. */
+  widths: text('widths', { mode: 'json' }).$type<Readonly<Record<string, number>>>().notNull(),
+  seenThrough: integer('seen_through', { mode: 'boolean' }).notNull(),
+}, (table) => [primaryKey({ columns: [table.itemId, table.position] }), index('item_placements_by_artwork').on(table.artworkId), check('item_placements_width', sql`${table.widthMm} > 0`)]);
 
 export const itemVinyls = sqliteTable('item_vinyls', {
   itemId: integer('item_id').notNull().references(() => items.id, { onDelete: 'cascade' }),
+  position: integer('position').notNull(),
   layerIndex: integer('layer_index').notNull(),
   vinylId: integer('vinyl_id').notNull().references(() => vinyls.id),
-}, (table) => [primaryKey({ columns: [table.itemId, table.layerIndex] }), index('item_vinyls_by_vinyl').on(table.vinylId)]);
+}, (table) => [primaryKey({ columns: [table.itemId, table.position, table.layerIndex] }), index('item_vinyls_by_vinyl').on(table.vinylId)]);
 
 /** Where pieces are sold, and what that takes of the price. */
 export const channels = sqliteTable('channels', {
@@ -154,6 +168,14 @@ export const quotes = sqliteTable('quotes', {
   facts: text('facts', { mode: 'json' }).$type<QuoteFacts>().notNull(),
   archivedAtMs: archivedAtMs(),
 }, (table) => [index('quotes_by_time').on(table.atMs)]);
+
+/** One row: what it takes to begin, and what is hoped to be sold. */
+export const startPlan = sqliteTable('start_plan', {
+  id: integer('id').primaryKey(),
+  /** Always written and read whole. */
+  plan: text('plan', { mode: 'json' }).$type<StartPlan>().notNull(),
+  version: version(),
+}, (table) => [check('one_start_plan', sql`${table.id} = 1`)]);
 
 export const customers = sqliteTable('customers', {
   id: id(),
@@ -185,6 +207,8 @@ export const orderLines = sqliteTable('order_lines', {
   quantity: integer('quantity').notNull(),
   sizeName: text('size_name').notNull(),
   colourName: text('colour_name').notNull(),
+  /** How its pieces are made, as the item was when the order was taken; null in orders older than that was kept. */
+  made: text('made', { mode: 'json' }).$type<Made>(),
   /** What one was reckoned to cost when the order was taken; never changed after. */
   quote: text('quote', { mode: 'json' }).$type<LineQuote>().notNull(),
 }, (table) => [index('order_lines_by_order').on(table.orderId), index('order_lines_by_item').on(table.itemId), check('order_lines_quantity', sql`${table.quantity} >= 1`)]);
@@ -244,4 +268,6 @@ export const partEvents = sqliteTable('part_events', {
   undoes: integer('undoes'),
   cause: text('cause').$type<SpoilageCause>(),
   blankLost: integer('blank_lost', { mode: 'boolean' }).notNull(),
+  /** For 'cut': its share of the vinyl really cut off. */
+  vinylCost: real('vinyl_cost'),
 }, (table) => [index('part_events_by_part').on(table.partId), check('part_events_undo', sql`(${table.kind} = 'undone') = (${table.undoes} is not null)`)]);

@@ -1,6 +1,6 @@
 // Lots and the ledger of stock.
 
-import { and, asc, desc, eq, gt, inArray, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, gt, inArray, ne, sql } from 'drizzle-orm';
 import { sumLines, USE_CAUSES, type Lot, type LotForm, type OffcutShape, type StockCause } from '../core/stock';
 import type { Database } from './database';
 import { lots, stockLines } from './schema';
@@ -19,6 +19,11 @@ export const findLot = (db: Database, id: number): StoredLot | null => db.select
 /** Lots of which something is left, oldest first; of one thing where `key` is given. */
 export function loadLotsOnShelf(db: Database, key?: string): readonly StoredLot[] {
   return db.select().from(lots).where(key === undefined ? gt(lots.left, 0) : and(eq(lots.key, key), gt(lots.left, 0))).orderBy(asc(lots.receivedAtMs), asc(lots.id)).all();
+}
+
+/** Lots that were bought, oldest first, used up or not: not the offcuts. Of one thing where `key` is given. */
+export function loadBoughtLots(db: Database, key?: string): readonly StoredLot[] {
+  return db.select().from(lots).where(and(ne(lots.form, 'offcut'), key === undefined ? undefined : eq(lots.key, key))).orderBy(asc(lots.receivedAtMs), asc(lots.id)).all();
 }
 
 /** Adds a line and brings the lot's sum up to date. Two statements: call it inside a transaction. The database refuses a sum below 0. */

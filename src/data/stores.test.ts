@@ -1,12 +1,13 @@
 import { MEASUREMENT_EDITION } from '../core/artwork';
 import { join } from 'node:path';
 import { beforeEach, describe, expect, it } from 'vitest';
+import { PLAIN_DETAILS, type Made } from '../core/costing';
 import { minor } from '../core/units';
 import type { LineQuote } from '../core/orders';
 import { PLAIN_BLANK, PLAIN_VINYL, STICKY_VINYL } from '../../test/worked-example';
-import { countItemsByArtwork, findArtwork, findOriginal, insertArtwork, loadArtworks, setArtworkArchived, updateArtwork } from './artwork-store';
+import { findArtwork, findOriginal, insertArtwork, loadArtworks, setArtworkArchived, updateArtwork } from './artwork-store';
 import { openDatabase, type Database } from './database';
-import { findItem, insertItem, loadItems, setItemArchived, updateItem } from './item-store';
+import { countItemsByArtwork, findItem, insertItem, loadItems, setItemArchived, updateItem } from './item-store';
 import { addOrderEvent, addPartEvents, ensureCustomer, findClosedOrderIds, findOpenOrderIds, findOrder, findOrderIdsOfParts, insertOrder, loadCustomers, loadOrders, updateOrder, type OrderEventKind } from './order-store';
 import { findBlank, findVinyl, insertBlank, insertVinyl, loadBlanks, loadVinyls, setBlankArchived, updateBlank, updateVinyl } from './shelf-store';
 import { findWork, insertWork, loadRunningWork, loadWorkOnParts, loadWorkSince, stopWork } from './work-store';
@@ -15,9 +16,10 @@ let db: Database;
 let ids: { vinyl: number; sticky: number; blank: number; artwork: number; item: number };
 const QUOTE: LineQuote = { quantity: 2, cash: 100, full: 200, withRisk: 210, wagePerHour: 1800, cutterRatePerHour: 0, blankPrice: 50, otherCash: 5, setupSeconds: 60, layers: [], pressSeconds: 30, checkSeconds: 20 };
 const MEASURED = { measurement: { widthMm: 100, heightMm: 50, layers: [], segments: 4, strokesApart: 0, overlaps: [], chirality: { score: 1, chiral: false }, safeWidthsMm: { smooth: null, textured: null, puff: null, 'premium-adhesive': null, 'budget-adhesive': null }, edition: MEASUREMENT_EDITION }, picture: { width: 10, height: 5, layers: [] }, leftOut: [{ kind: 'text' as const, count: 1, names: ['Hallo “Wörld”'] }], gradients: 0, sizeStated: true };
+const made = (vinylIds: readonly number[]): Made => ({ blankId: ids.blank, sizeName: 'one size', colourName: 'white', price: minor(2000), placements: [{ artworkId: ids.artwork, place: 'front', widthMm: 100, seenThrough: false, vinylIds }] });
 const place = (dueDay: string, quantity = 2) => insertOrder(db, {
   customerId: ensureCustomer(db, 'Ansel Thrush', ''), title: 'Towels', dueDay, agreed: minor(4000), note: '', placedAtMs: 1000,
-  lines: [{ itemId: ids.item, quantity, sizeName: 'one size', colourName: 'white', quote: QUOTE, vinylIds: [ids.vinyl, ids.sticky] }, { itemId: ids.item, quantity: 1, sizeName: 'one size', colourName: 'white', quote: QUOTE, vinylIds: [ids.vinyl] }],
+  lines: [{ itemId: ids.item, quantity, sizeName: 'one size', colourName: 'white', quote: QUOTE, made: made([ids.vinyl, ids.sticky]) }, { itemId: ids.item, quantity: 1, sizeName: 'one size', colourName: 'white', quote: QUOTE, made: made([ids.vinyl]) }],
 });
 
 beforeEach(() => {
@@ -26,7 +28,7 @@ beforeEach(() => {
   const sticky = insertVinyl(db, { ...STICKY_VINYL, supplier: '' });
   const blank = insertBlank(db, { ...PLAIN_BLANK, supplier: 'Mill', sizes: [{ name: 'S', price: minor(100) }, { name: 'one size', price: minor(400) }] });
   const artwork = insertArtwork(db, { ...MEASURED, name: 'Plain', fileName: 'plän.svg', layerNames: ['a'], layerVinylIds: [null], steps: [{ kind: 'size', widthMm: 100, on: true }], licence: 'own', original: Buffer.from('<svg/>'), createdAtMs: 5 });
-  const item = insertItem(db, { name: 'Towel', blankId: blank, sizeName: 'one size', colourName: 'white', artworkId: artwork, placement: 'front', widthMm: 100, seenThrough: false, areaBasis: 'used', quantity: 10, price: minor(2000), artworkPrice: minor(0), artworkRun: 1, vinylIds: [sticky, vinyl] });
+  const item = insertItem(db, { name: 'Towel', blankId: blank, sizeName: 'one size', colourName: 'white', areaBasis: 'used', quantity: 10, price: minor(2000), artworkPrice: minor(0), artworkRun: 1, details: PLAIN_DETAILS, placements: [{ artworkId: artwork, place: 'front', widthMm: 100, widths: { S: 80 }, seenThrough: false, vinylIds: [sticky, vinyl] }, { artworkId: artwork, place: 'back', widthMm: 60, widths: {}, seenThrough: true, vinylIds: [vinyl] }] });
   ids = { vinyl, sticky, blank, artwork, item };
 });
 
@@ -45,8 +47,9 @@ describe('what is kept comes back as it was', () => {
     expect(countItemsByArtwork(db).get(ids.artwork)).toBe(1);
   });
 
-  it('items, a vinyl for each layer in order', () => {
-    expect(findItem(db, ids.item)!.vinylIds).toEqual([ids.sticky, ids.vinyl]);
+  it('items, their placements and a vinyl for each layer in order', () => {
+    const { placements } = findItem(db, ids.item)!;
+    expect(placements.map(({ place: where, widths, vinylIds }) => [where, widths, vinylIds])).toEqual([['front', { S: 80 }, [ids.sticky, ids.vinyl]], ['back', {}, [ids.vinyl]]]);
   });
 });
 
@@ -56,9 +59,9 @@ describe('a second window', () => {
     expect([updateVinyl(db, ids.vinyl, vinyl, 1), updateVinyl(db, ids.vinyl, vinyl, 1)]).toEqual([true, false]);
     expect([updateBlank(db, ids.blank, { ...blank, sizes: [{ name: 'L', price: minor(1) }] }, 1), updateBlank(db, ids.blank, blank, 1)]).toEqual([true, false]);
     expect(findBlank(db, ids.blank)!.sizes).toEqual([{ name: 'L', price: 1 }]);
-    const { id: _id, version: _version, archived: _archived, ...fields } = item;
-    expect([updateItem(db, ids.item, { ...fields, vinylIds: [ids.vinyl] }, 1), updateItem(db, ids.item, fields, 1)]).toEqual([true, false]);
-    expect(findItem(db, ids.item)!.vinylIds).toEqual([ids.vinyl]);
+    const { id: _id, version: _version, archived: _archived, noted: _noted, ...fields } = item;
+    expect([updateItem(db, ids.item, { ...fields, placements: [{ ...fields.placements[0]!, vinylIds: [ids.vinyl] }] }, 1), updateItem(db, ids.item, fields, 1)]).toEqual([true, false]);
+    expect(findItem(db, ids.item)!.placements.map((placement) => placement.vinylIds)).toEqual([[ids.vinyl]]);
     const artwork = { ...MEASURED, name: 'New name', layerNames: ['b'], layerVinylIds: [ids.vinyl], steps: [], licence: 'open' } as const;
     expect([updateArtwork(db, ids.artwork, artwork, 1), updateArtwork(db, ids.artwork, artwork, 1)]).toEqual([true, false]);
     const order = place('2027-01-01');

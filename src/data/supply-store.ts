@@ -25,6 +25,9 @@ export const setSupplyArchived = (db: Database, id: number, atMs: number | null)
 
 export const addWear = (db: Database, line: { readonly supplyId: number; readonly atMs: number; readonly kind: WearKind; readonly amount: number; readonly workId: number | null }): void => void db.insert(supplyWear).values(line).run();
 
+/** All that was booked of one supply, by time. */
+export const loadWear = (db: Database, supplyId: number): readonly WearLine[] => db.select({ atMs: supplyWear.atMs, kind: supplyWear.kind, amount: supplyWear.amount }).from(supplyWear).where(eq(supplyWear.supplyId, supplyId)).orderBy(asc(supplyWear.id)).all();
+
 /** Of each supply, what was booked since the last one was fitted, that included; by time. */
 export function loadWearInUse(db: Database): ReadonlyMap<number, readonly StoredWear[]> {
   const starts = db.select({ id: sql<number>`max(${supplyWear.id})`, supplyId: supplyWear.supplyId }).from(supplyWear).where(eq(supplyWear.kind, 'fitted')).groupBy(supplyWear.supplyId).all();

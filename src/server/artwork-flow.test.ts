@@ -120,7 +120,7 @@ describe('changing a drawing', () => {
   });
 
   it('refuses steps that leave other layers than the items in use have', async () => {
-    const used = loadItemList(shop).rows[0]!.item.artworkId;
+    const used = loadItemList(shop).rows[0]!.item.placements[0]!.artworkId;
     const known = findArtwork(shop.db, used)!;
     const without = change({ steps: [...known.steps, { kind: 'leave-out', layer: known.measurement.layers[0]!.key, on: true }] });
     const refusal = await refusalOf(changeArtwork(shop, used, without, known.version));
@@ -130,9 +130,9 @@ describe('changing a drawing', () => {
 
   it('an artwork off the list is still shown to the item that uses it', () => {
     const { item } = loadItemList(shop).rows[0]!;
-    archiveArtwork(shop, item.artworkId, true);
-    expect(loadArtworkList(shop).artworks.some((artwork) => artwork.id === item.artworkId)).toBe(false);
-    expect(loadItemEditor(shop, item.id, null).artworks.some((artwork) => artwork.id === item.artworkId)).toBe(true);
+    archiveArtwork(shop, item.placements[0]!.artworkId, true);
+    expect(loadArtworkList(shop).artworks.some((artwork) => artwork.id === item.placements[0]!.artworkId)).toBe(false);
+    expect(loadItemEditor(shop, item.id, null).artworks.some((artwork) => artwork.id === item.placements[0]!.artworkId)).toBe(true);
     expect(() => archiveArtwork(shop, 999, true)).toThrow(/not here/);
   });
 });

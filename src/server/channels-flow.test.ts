@@ -45,7 +45,7 @@ it.each([[{ tiers: [] }, 'tiers'], [{ tiers: [{ from: 100, share: 0.1 }] }, 'tie
 it('the price list holds each item by each channel, and its prices reach the goal there', async () => {
   const { figures, currency } = getShop(shop);
   const list = loadPriceList(shop, 'wage');
-  expect(list.rows).toHaveLength(6);
+  expect(list.rows).toHaveLength(7);
   const costs = new Map(loadItemList(shop).rows.map((row) => [row.item.id, row.cost!]));
   for (const row of list.rows) {
     row.asks.forEach((ask, index) => {

@@ -10,25 +10,33 @@ import { describeCostProblem } from '../wording/problems';
 import { getShop, type ShopContext } from './context';
 import { notFound, ShopError, stale } from './errors';
 import { readOrder, type ReadOrder } from './read-orders';
-import { loadMaterials, priceItem } from './price-item';
+import { loadEvidence } from './items/evidence';
+import { loadMaterials } from './items/materials';
+import { priceItem } from './items/price-item';
+
+type TakenOrder = InferType<typeof orderInput>;
+/** No options where none are named. */
+type OrderWish = Omit<TakenOrder, 'lines'> & { readonly lines: readonly (Omit<TakenOrder['lines'][number], 'options'> & { readonly options?: readonly number[] })[] };
 
 /** Takes the order: units and parts follow from its lines, each line's cost is frozen as its quote. */
-export function placeOrder(shop: ShopContext, input: InferType<typeof orderInput>): { id: number } {
+export function placeOrder(shop: ShopContext, input: OrderWish): { id: number } {
   const stored = getShop(shop);
   const items = new Map(findItems(shop.db, input.lines.map((line) => line.itemId)).map((item) => [item.id, item]));
-  const materials = loadMaterials(shop, [...items.values()]);
+  const materials = loadMaterials(shop, { plans: [...items.values()] });
   const settings = { locale: stored.locale, currency: stored.currency, timeZone: stored.timeZone, system: 'metric' as const };
   // Set-up is shared by all pieces of an item in the order, whatever their sizes.
   const quantities = new Map<number, number>();
   for (const line of input.lines) quantities.set(line.itemId, (quantities.get(line.itemId) ?? 0) + line.quantity);
-  const lines = input.lines.map((line, index): LineFields => {
+  const evidence = loadEvidence(shop);
+  const lines = input.lines.map(({ options = [], ...line }, index): LineFields => {
     const item: StoredItem | undefined = items.get(line.itemId);
     if (!item) throw new ShopError('invalid', 'Item: it is not on the list any more. Choose another.', `lines[${index}].itemId`);
     const blank = materials.blanks.get(item.blankId);
     if (!blank?.colours.some((colour) => colour.name === line.colourName)) throw new ShopError('invalid', `Colour: ${blank?.name ?? 'the blank'} does not come in ${line.colourName}.`, `lines[${index}].colourName`);
-    const cost = priceItem({ item, sizeName: line.sizeName, quantity: quantities.get(line.itemId)!, materials, figures: stored.figures });
+    if (options.some((option) => !item.details.options[option])) throw new ShopError('invalid', `Option: ${item.name} has it no more. Reload the page and choose again.`, `lines[${index}].options`);
+    const cost = priceItem({ item, variant: { sizeName: line.sizeName, colourName: line.colourName, options }, quantity: quantities.get(line.itemId)!, materials, figures: stored.figures, evidence: evidence.of(item.id) });
     if (!cost.ok) throw new ShopError('invalid', `${item.name}: ${describeCostProblem(cost.problem, settings)}`, `lines[${index}].${cost.problem.kind === 'unknown-size' ? 'sizeName' : 'itemId'}`);
-    return { ...line, quote: freezeQuote(cost.value, stored.figures.wagePerHour, stored.figures.cutterRatePerHour), vinylIds: item.vinylIds };
+    return { ...line, quote: freezeQuote(cost.value, stored.figures.wagePerHour, stored.figures.cutterRatePerHour), made: cost.made };
   });
   return {
     id: shop.db.transaction(() => {

@@ -1,46 +1,65 @@
 // A quick quote: what so many of an item cost and should be asked for, and when they can be ready.
 
 import type { InferType } from 'yup';
-import { computeStripNeed, type ItemCost } from '../core/costing';
-import type { quoteInput } from '../core/input';
+import { computeStripNeed, listMadeLayers, noteCost, type ItemCost, type Made, type Variant } from '../core/costing';
+import { itemInput, type quoteInput } from '../core/input';
 import { compareWithFacts, computeQuoteTotal, freezeFacts } from '../core/orders';
 import { computeFloor, priceForMargin, priceForWage, readPrice } from '../core/pricing';
 import { findEarliestDay } from '../core/scheduling';
 import { keyOf } from '../core/stock';
 import { minor, type Minor } from '../core/units';
-import { findItem, type StoredItem } from '../data/item-store';
+import { findArtwork } from '../data/artwork-store';
+import { findItem, insertItem, type ItemFields } from '../data/item-store';
 import { loadShortestLeads } from '../data/offer-store';
 import { findQuote, insertQuote, loadQuotes, setQuoteArchived, type StoredQuote } from '../data/quote-store';
 import type { QuoteAnswer, QuoteStart, QuoteView } from '../views/views';
 import { describeCostProblem } from '../wording/problems';
 import { getShop, type ShopContext } from './context';
-import { notFound, ShopError } from './errors';
-import { getItemLayers, loadMaterials, priceItem, type Materials } from './price-item';
+import { notFound, parseInput, ShopError } from './errors';
+import { loadEvidence } from './items/evidence';
+import { toItemFields } from './items/keep-item';
+import { loadMaterials, type Materials } from './items/materials';
+import { priceItem } from './items/price-item';
 import { readOpenOrders } from './read-orders';
 import { loadStock } from './stock/view-stock';
 import { nameThings } from './stock/things';
+import { loadShelf } from './views/items';
 import { loadNewOrder } from './views/orders';
 
-type Wish = InferType<typeof quoteInput>;
-type Reckoned = { readonly item: StoredItem; readonly materials: Materials; readonly cost: ItemCost; readonly each: Minor };
+type Given = InferType<typeof quoteInput>;
+type Wish = Omit<Given, 'options' | 'itemId' | 'drawing'> & { readonly options?: readonly number[]; readonly itemId?: number | null; readonly drawing?: Given['drawing'] };
+type Reckoned = { readonly item: ItemFields; readonly itemId: number | null; readonly materials: Materials; readonly made: Made; readonly cost: ItemCost; readonly each: Minor };
 
 function reckon(shop: ShopContext, wish: Wish): Reckoned {
   const stored = getShop(shop);
-  const item = findItem(shop.db, wish.itemId);
-  if (!item) throw notFound('This item');
-  const materials = loadMaterials(shop, [item]);
+  const known = wish.itemId ? findItem(shop.db, wish.itemId) : null;
+  if (!known && !wish.drawing) throw notFound('This item');
+  const item = known ?? toDraft(shop, wish);
+  const materials = loadMaterials(shop, { plans: [item] });
   const blank = materials.blanks.get(item.blankId);
   if (!blank?.colours.some((colour) => colour.name === wish.colourName)) throw new ShopError('invalid', `Colour: ${blank?.name ?? 'the blank'} does not come in ${wish.colourName}.`, 'colourName');
-  const cost = priceItem({ item, sizeName: wish.sizeName, quantity: wish.quantity, materials, figures: stored.figures });
-  if (!cost.ok) throw new ShopError('invalid', describeCostProblem(cost.problem, { locale: stored.locale, currency: stored.currency, timeZone: stored.timeZone, system: 'metric' }), cost.problem.kind === 'unknown-size' ? 'sizeName' : 'itemId');
-  return { item, materials, cost: cost.value, each: wish.each === null ? item.price : minor(wish.each) };
+  const cost = priceItem({ item, variant: toVariant(wish), quantity: wish.quantity, materials, figures: stored.figures, ...(known ? { evidence: loadEvidence(shop).of(known.id) } : {}) });
+  if (!cost.ok) throw new ShopError('invalid', describeCostProblem(cost.problem, { locale: stored.locale, currency: stored.currency, timeZone: stored.timeZone, system: 'metric' }), cost.problem.kind === 'unknown-size' ? 'sizeName' : known ? 'itemId' : 'drawing');
+  // A drawing has no price yet: the margin that is aimed for makes one.
+  const goal = known ? null : priceForMargin(stored.figures.marginGoal, cost.value, stored.figures);
+  const each = wish.each === null ? (goal?.ok ? minor(goal.value.value) : cost.made.price) : minor(wish.each);
+  return { item, itemId: known?.id ?? null, materials, made: cost.made, cost: cost.value, each };
 }
 
+/** A drawing as an item that is not kept yet: one artwork on a blank, plain. */
+function toDraft(shop: ShopContext, { drawing, sizeName, colourName, quantity }: Wish): ItemFields {
+  const { artworkId, blankId, widthMm, vinylIds } = drawing!;
+  const artwork = findArtwork(shop.db, artworkId);
+  return toItemFields(shop, parseInput(itemInput, { name: artwork?.name ?? 'Drawing', blankId, sizeName, colourName, areaBasis: 'used', quantity, price: 0, placements: [{ artworkId, place: 'front, centred', widthMm, widths: {}, seenThrough: false, vinylIds }] }));
+}
+
+const toVariant = (wish: Pick<Wish, 'sizeName' | 'colourName' | 'options'>): Variant => ({ sizeName: wish.sizeName, colourName: wish.colourName, options: wish.options ?? [] });
+
 /** What the job needs beyond what is free on the shelf, and how soon anybody delivers it. */
-function findMissing(shop: ShopContext, { item, materials }: Reckoned, wish: Wish): QuoteAnswer['toBuy'] {
+function findMissing(shop: ShopContext, { made, materials }: Reckoned, wish: Wish): QuoteAnswer['toBuy'] {
   const { figures } = getShop(shop);
-  const needed = new Map<string, number>([[keyOf({ kind: 'blank', blankId: item.blankId, sizeName: wish.sizeName, colourName: wish.colourName }), wish.quantity]]);
-  for (const { measurement, vinyl } of getItemLayers(item, materials)) {
+  const needed = new Map<string, number>([[keyOf({ kind: 'blank', blankId: made.blankId, sizeName: wish.sizeName, colourName: wish.colourName }), wish.quantity]]);
+  for (const { measurement, vinyl } of listMadeLayers(made, materials)) {
     const key = keyOf({ kind: 'vinyl', vinylId: vinyl.id });
     needed.set(key, (needed.get(key) ?? 0) + (computeStripNeed(measurement, vinyl, wish.quantity, figures)?.usableMm2 ?? 0));
   }
@@ -66,18 +85,17 @@ export const askQuote = (shop: ShopContext, wish: Wish): QuoteAnswer => answer(s
 
 export function keepQuote(shop: ShopContext, wish: Wish): { id: number } {
   const reckoned = reckon(shop, wish);
-  const { item, materials, cost, each } = reckoned;
+  const { item, materials, made, cost, each } = reckoned;
   const { ready, toBuy } = answer(shop, reckoned, wish);
-  const { figures } = getShop(shop);
-  return {
-    id: insertQuote(shop.db, {
-      customerName: wish.customerName, itemId: item.id, atMs: shop.now(),
-      facts: freezeFacts({
-        cost, each, itemName: item.name, blankName: materials.blanks.get(item.blankId)?.name ?? '', sizeName: wish.sizeName, colourName: wish.colourName, vinylNames: getItemLayers(item, materials).map(({ vinyl }) => vinyl.name), widthMm: item.widthMm,
-        readyDay: ready?.day ?? null, wagePerHour: figures.wagePerHour, toBuy: toBuy.map((thing) => thing.name),
-      }),
-    }),
-  };
+  const facts = freezeFacts({
+    cost, each, itemName: item.name, blankName: materials.blanks.get(item.blankId)?.name ?? '', sizeName: wish.sizeName, colourName: wish.colourName, vinylNames: [...new Set(listMadeLayers(made, materials).map(({ vinyl }) => vinyl.name))], widthMm: made.placements[0]?.widthMm ?? 0,
+    options: (wish.options ?? []).flatMap((at) => item.details.options[at]?.label ?? []), optionIndexes: wish.options ?? [], readyDay: ready?.day ?? null, wagePerHour: getShop(shop).figures.wagePerHour, toBuy: toBuy.map((thing) => thing.name),
+  });
+  return shop.db.transaction(() => {
+    // An order can follow only on an item: a drawing becomes one with its quote.
+    const itemId = reckoned.itemId ?? insertItem(shop.db, { ...item, price: each }, noteCost(cost, shop.now()));
+    return { id: insertQuote(shop.db, { customerName: wish.customerName, itemId, atMs: shop.now(), facts }) };
+  });
 }
 
 export function archiveQuote(shop: ShopContext, id: number, archived: boolean): void {
@@ -87,12 +105,12 @@ export function archiveQuote(shop: ShopContext, id: number, archived: boolean): 
 function toView(shop: ShopContext, quote: StoredQuote): QuoteView {
   const { facts } = quote;
   const item = findItem(shop.db, quote.itemId);
-  const cost = item ? priceItem({ item, sizeName: facts.sizeName, quantity: facts.quantity, materials: loadMaterials(shop, [item]), figures: getShop(shop).figures }) : null;
+  const cost = item ? priceItem({ item, variant: { sizeName: facts.sizeName, colourName: facts.colourName, options: facts.optionIndexes ?? [] }, quantity: facts.quantity, materials: loadMaterials(shop, { plans: [item] }), figures: getShop(shop).figures, evidence: loadEvidence(shop).of(item.id) }) : null;
   return { ...quote, drift: cost?.ok ? compareWithFacts(facts, cost.value) : null };
 }
 
 const SHOWN = 8;
-export const loadQuoteStart = (shop: ShopContext): QuoteStart => ({ items: loadNewOrder(shop, null).items, quotes: loadQuotes(shop.db, SHOWN).map((quote) => toView(shop, quote)) });
+export const loadQuoteStart = (shop: ShopContext): QuoteStart => ({ items: loadNewOrder(shop, null).items, quotes: loadQuotes(shop.db, SHOWN).map((quote) => toView(shop, quote)), ...loadShelf(shop) });
 
 /** @throws ShopError where there is none. */
 export function requireQuote(shop: ShopContext, id: number): StoredQuote {

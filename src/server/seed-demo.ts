@@ -2,6 +2,7 @@
 
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { PLAIN_DETAILS } from '../core/costing';
 import { DEFAULT_SHOP_FIGURES, type ShopFigures } from '../core/materials';
 import { STATION_STEPS, STATIONS, type SpoilageCause } from '../core/orders';
 import { addDays, getDay } from '../core/scheduling';
@@ -12,10 +13,11 @@ import { insertShop } from '../data/shop-store';
 import { getShop, programRoot, type ShopContext } from './context';
 import { parseInput } from './errors';
 import { keepArtwork } from './keep-artwork';
-import { addItem } from './keep-item';
+import { findVinyl } from '../data/shelf-store';
+import { addItem, noteItem } from './items/keep-item';
 import { placeOrder } from './keep-order';
 import { addChannel } from './keep-channels';
-import { addBlank, addVinyl } from './keep-shelf';
+import { addBlank, addVinyl, changeVinyl } from './keep-shelf';
 import { readOrder } from './read-orders';
 import { seedDemoStock } from './seed-demo-stock';
 import { finishWork, spoilParts, startWork } from './work-at-bench';
@@ -24,21 +26,27 @@ type DemoOrder = {
   title: string; customer: string; contact: string; placedDaysAgo: number; dueInDays: number; lines: [item: string, quantity: number, size: string, colour: string][]; agreed: number;
   reached: Record<'cut' | 'weed' | 'press' | 'check', number>; pace: number; spoiled?: { units: number; layer: number; cause: SpoilageCause; blankLost: boolean }; handedOverDaysAgo?: number;
 };
+type DemoPlacement = { artwork: string; place: string; widthMm: number; widths?: Record<string, number>; vinyls: string[] };
 type DemoFile = {
   identity: { name: string; currency: string; locale: string }; figures: Partial<ShopFigures>; vinyls: unknown[];
   blanks: { name: string; supplier: string; fabric: string; heating: string; sizes: [string, number][]; colours: [string, string][] }[];
   channels: { name: string }[];
   artworks: { file: string; name: string; widthMm: number; layers: string[]; vinyls: string[] }[];
-  items: { key: string; name: string; blank: string; size: string; colour: string; artwork: string; place: string; widthMm: number; quantity: number; price: number; vinyls: string[]; artworkPrice?: number; artworkRun?: number }[];
+  items: (DemoPlacement & {
+    key: string; name: string; blank: string; size: string; colour: string; quantity: number; price: number; artworkPrice?: number; artworkRun?: number;
+    more?: DemoPlacement[]; options?: (DemoPlacement & { label: string; surcharge: number })[]; variants?: { sizeName: string | null; colourName: string | null; price: number | null; swaps: [from: string, to: string][] }[]; details?: object;
+  })[];
   orders: DemoOrder[];
+  /** Roll prices that went up a few days ago. */
+  dearerVinyls: Record<string, number>;
 };
 
 const DAY_MS = 86_400_000;
 
-/** The same shop every time but for its dates, which count from `nowMs`. */
 /** What a channel of the demo does not take. */
 const NO_FEES = { tiers: [{ from: 0, share: 0 }], fixed: 0, listing: 0, salesPerListing: 1, paymentShare: 0, paymentFixed: 0, adShare: 0, adOdds: 0, day: 0, salesPerDay: 20, delivery: 0, deliveryPaid: 0, discount: 0, tax: 0, ending: 'any' };
 
+/** The same shop every time but for its dates, which count from `nowMs`. */
 export async function seedDemo(db: Database, nowMs: number): Promise<void> {
   const folder = join(programRoot(), 'src', 'data', 'demo');
   const file = JSON.parse(readFileSync(join(folder, 'shop.json'), 'utf8')) as DemoFile;
@@ -61,15 +69,27 @@ export async function seedDemo(db: Database, nowMs: number): Promise<void> {
     const { id } = await keepArtwork(shop, { bytes: readFileSync(join(folder, 'drawings', drawing.file)), fileName: drawing.file, name: drawing.name, steps: [{ kind: 'size', widthMm: drawing.widthMm, on: true }], layerNames: drawing.layers, layerVinylIds: drawing.vinyls.map((name) => ids.vinyls.get(name) ?? null), licence: 'own' });
     ids.artworks.set(drawing.name, id);
   }
+  const place = ({ artwork, place: where, widthMm, widths = {}, vinyls }: DemoPlacement) => ({ artworkId: ids.artworks.get(artwork), place: where, widthMm, widths, seenThrough: false, vinylIds: vinyls.map((name) => ids.vinyls.get(name)) });
   for (const item of file.items) {
     const input = parseInput(itemInput, {
-      name: item.name, blankId: ids.blanks.get(item.blank), sizeName: item.size, colourName: item.colour, artworkId: ids.artworks.get(item.artwork), placement: item.place, widthMm: item.widthMm,
-      seenThrough: false, areaBasis: 'used', quantity: item.quantity, price: item.price, artworkPrice: item.artworkPrice ?? 0, artworkRun: item.artworkRun ?? 1, vinylIds: item.vinyls.map((name) => ids.vinyls.get(name)),
+      name: item.name, blankId: ids.blanks.get(item.blank), sizeName: item.size, colourName: item.colour, areaBasis: 'used', quantity: item.quantity, price: item.price, artworkPrice: item.artworkPrice ?? 0, artworkRun: item.artworkRun ?? 1,
+      placements: [place(item), ...(item.more ?? []).map(place)],
+      details: {
+        ...PLAIN_DETAILS, ...item.details, options: (item.options ?? []).map(({ label, surcharge, ...own }) => ({ label, surcharge, placement: place(own) })),
+        variants: (item.variants ?? []).map((rule) => ({ ...rule, swaps: rule.swaps.map(([from, to]) => ({ vinylId: ids.vinyls.get(from), byVinylId: ids.vinyls.get(to) })) })),
+      },
     });
     ids.items.set(item.key, addItem(shop, input).id);
   }
   for (const order of file.orders) seedOrder({ shop, clock, order, items: ids.items, nowMs });
   seedDemoStock(shop, clock, nowMs);
+  clock.ms = nowMs - 4 * DAY_MS;
+  for (const id of ids.items.values()) noteItem(shop, id);
+  clock.ms = nowMs - 2 * DAY_MS;
+  for (const [name, rollPrice] of Object.entries(file.dearerVinyls)) {
+    const { id, version, archived: _archived, ...vinyl } = findVinyl(db, ids.vinyls.get(name)!)!;
+    changeVinyl(shop, id, parseInput(vinylInput, { ...vinyl, rollPrice }), version);
+  }
 }
 
 function seedOrder(input: { shop: ShopContext; clock: { ms: number }; order: DemoOrder; items: ReadonlyMap<string, number>; nowMs: number }): void {

@@ -1,8 +1,9 @@
 import { beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import { copyDemoShop, seedDemoShop, type TestShop } from '../../test/demo-shop';
+import { itemInput } from '../core/input';
 import { foldPart } from '../core/orders';
-import { ShopError } from './errors';
-import { changeItem } from './keep-item';
+import { parseInput, ShopError } from './errors';
+import { changeItem } from './items/keep-item';
 import { changeOrder, moveOrder, placeOrder } from './keep-order';
 import { archiveVinyl, changeVinyl } from './keep-shelf';
 import { readOrder } from './read-orders';
@@ -134,17 +135,18 @@ describe('two windows at once', () => {
     const change = { title: 'Two aprons', dueDay: '2026-12-02', agreed: 6100, note: '' };
     changeOrder(shop, orderId, change, 1);
     expect(codeOf(() => changeOrder(shop, orderId, change, 1))).toBe('stale');
-    const { id: _id, version, archived: _archived, ...item } = loadItemEditor(shop, 1, null).item!;
-    changeItem(shop, 1, { ...item, vinylIds: [...item.vinylIds] }, version);
-    expect(codeOf(() => changeItem(shop, 1, { ...item, vinylIds: [...item.vinylIds] }, version))).toBe('stale');
+    const { id: _id, version, archived: _archived, noted: _noted, ...fields } = loadItemEditor(shop, 1, null).item!;
+    const item = parseInput(itemInput, fields);
+    changeItem(shop, 1, item, version);
+    expect(codeOf(() => changeItem(shop, 1, item, version))).toBe('stale');
   });
 });
 
 describe('views', () => {
   it('an archived vinyl leaves the shelf but the item that uses it still has its cost', () => {
     const row = loadItemList(shop).rows.find((candidate) => candidate.item.name === 'Bakery apron')!;
-    archiveVinyl(shop, row.item.vinylIds[0]!, true);
-    expect(loadShelf(shop).vinyls.some((vinyl) => vinyl.id === row.item.vinylIds[0])).toBe(false);
+    archiveVinyl(shop, row.item.placements[0]!.vinylIds[0]!, true);
+    expect(loadShelf(shop).vinyls.some((vinyl) => vinyl.id === row.item.placements[0]!.vinylIds[0])).toBe(false);
     expect(loadItemList(shop).rows.find((candidate) => candidate.item.id === row.item.id)!.cost!.withRisk.value).toBe(row.cost!.withRisk.value);
   });
 

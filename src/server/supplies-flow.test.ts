@@ -28,7 +28,7 @@ describe('supplies', () => {
     const { id } = startWork(shop, { station: 'cut', partIds: toCut.map((part) => part.partId) });
     finishWork(shop, id, 'done');
     const label = loadItemEditor(shop, toCut[0]!.itemId, null);
-    const path = scaleMeasurement(label.artworks.find((artwork) => artwork.id === label.item!.artworkId)!.measurement, label.item!.widthMm).layers[0]!.cutLengthMm;
+    const path = scaleMeasurement(label.artworks.find((artwork) => artwork.id === label.item!.placements[0]!.artworkId)!.measurement, label.item!.placements[0]!.widthMm).layers[0]!.cutLengthMm;
     expect(wornOf('blade') - before.blade).toBeCloseTo((path * toCut.length) / 1000, 6);
     expect(wornOf('mat') - before.mat).toBe(1);
     expect(wornOf('cover sheet')).toBe(before.sheet);

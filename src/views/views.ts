@@ -1,14 +1,15 @@
 // The shape of what the server answers, shared by server and screens. Types only.
 
 import type { ArtworkMeasurement, ArtworkPicture, DotGroup, Finding, LeftOut, Licence, PrepStep } from '../core/artwork';
-import type { Basket, ColumnMatch, LineProblem, ListColumn, PriceBreak, Supplier, UnitPrices } from '../core/buying';
-import type { ItemCost, AreaBasis } from '../core/costing';
+import type { Basket, ColumnMatch, LineProblem, ListColumn, Offer, PriceBreak, Supplier, UnitPrices } from '../core/buying';
+import type { CostChange, ItemCost, ItemEvidence, ItemPlan, NotedCost, VariantRule } from '../core/costing';
 import type { Blank, ShopFigures, ShopIdentity, Vinyl } from '../core/materials';
+import type { StartPlan } from '../core/planning';
 import type { Channel } from '../core/pricing';
 import type { Drift, OrderStage, PartState, QuotedAgainstReal, QuoteFacts, SpoilageCause, Station } from '../core/orders';
 import type { PressPlan } from '../core/pressing';
 import type { BenchPart, TapeBlock } from '../core/scheduling';
-import type { Fit, Lot as StockLot, LotForm, Minimum, OffcutShape, StockCause, Supply, Thing, Wear } from '../core/stock';
+import type { Fit, Lot as StockLot, LotForm, Minimum, OffcutShape, Prices, StockCause, Supply, Thing, Wear } from '../core/stock';
 import type { Figure, MeasureSystem, Minor } from '../core/units';
 
 export type ShopView = ShopIdentity & { readonly figures: ShopFigures; readonly simulated: boolean; readonly version: number };
@@ -70,26 +71,27 @@ export type PurchaseView = { readonly id: number; readonly supplier: SupplierVie
 export type PurchaseLineView = { readonly id: number; readonly offerName: string; readonly code: string; readonly packs: number; readonly goods: Minor; readonly receivedPacks: number; readonly damagedPacks: number };
 export type PurchasesView = { readonly purchases: readonly PurchaseView[] };
 
-export type ItemView = {
-  readonly id: number; readonly name: string; readonly blankId: number; readonly sizeName: string; readonly colourName: string; readonly artworkId: number; readonly placement: string; readonly widthMm: number;
-  readonly seenThrough: boolean; readonly areaBasis: AreaBasis; readonly quantity: number; readonly price: Minor; readonly artworkPrice: Minor; readonly artworkRun: number; readonly vinylIds: readonly number[]; readonly version: number; readonly archived: boolean;
-};
+export type ItemView = ItemPlan & { readonly id: number; readonly name: string; readonly quantity: number; readonly version: number; readonly archived: boolean; readonly noted: NotedCost | null };
 export type ChannelView = Channel & { readonly version: number };
-export type ItemEditorView = { readonly channels: readonly ChannelView[]; readonly item: ItemView | null; readonly artworks: readonly ArtworkView[]; readonly shelf: ShelfView; readonly startArtworkId: number | null };
+export type ItemEditorView = { readonly channels: readonly ChannelView[]; readonly item: ItemView | null; readonly artworks: readonly ArtworkView[]; readonly shelf: ShelfView; readonly startArtworkId: number | null; /** What was paid and is offered, by the key of a thing. */ readonly prices: readonly (readonly [string, Prices])[]; readonly evidence: ItemEvidence };
 /** What a quick quote answers; `each` is the item's price where none was typed. */
 export type QuoteAnswer = {
   readonly cost: Figure; readonly each: Figure; readonly total: Figure; readonly hourEarns: Figure | null; readonly floor: Figure | null; readonly forMargin: Figure | null; readonly forWage: Figure | null;
   readonly ready: { readonly day: string; readonly working: Figure } | null; readonly toBuy: readonly { readonly name: string; readonly days: number | null }[];
 };
 export type QuoteView = { readonly id: number; readonly customerName: string; readonly itemId: number; readonly atMs: number; readonly facts: QuoteFacts; /** What it would cost now, where that differs. */ readonly drift: Drift | null };
-export type QuoteStart = { readonly items: readonly OrderableItem[]; readonly quotes: readonly QuoteView[] };
+export type QuoteStart = ShelfView & { readonly items: readonly OrderableItem[]; readonly quotes: readonly QuoteView[] };
 
 /** All items by all channels: the price needed for the goal, null where the channel takes too much. `hourEarns`: at the item's own price, with the shop's own fee. */
 export type PriceListView = { readonly goal: PriceGoal; readonly channels: readonly ChannelView[]; readonly rows: readonly { readonly item: ItemView; readonly blankName: string; readonly cost: Figure | null; readonly hourEarns: Figure | null; readonly asks: readonly (Figure | null)[]; readonly problem: string | null }[] };
+/** What a start costs and when it has come back; version 0: not kept yet. */
+export type StartView = { readonly plan: StartPlan; readonly version: number; readonly items: readonly { readonly id: number; readonly name: string; readonly price: Minor; readonly cost: ItemCost }[] };
 export type PriceGoal = 'wage' | 'margin' | 'floor';
 /** An item to be tried in other vinyls, with what was cut and spoiled of each so far. */
-export type CompareView = { readonly item: ItemView; readonly artwork: ArtworkView; readonly blank: BlankView; readonly vinyls: readonly VinylView[]; readonly evidence: readonly { readonly vinylId: number; readonly made: number; readonly spoiled: number }[] };
-export type ItemRow = { readonly item: ItemView; readonly picture: ArtworkPicture; readonly blankName: string; readonly cost: ItemCost | null; readonly hourEarns: Figure | null; readonly problem: string | null };
+export type CompareView = { readonly item: ItemView; readonly artworks: readonly ArtworkView[]; readonly blanks: readonly BlankView[]; readonly vinyls: readonly VinylView[]; readonly prices: readonly (readonly [string, Prices])[]; readonly own: ItemEvidence; readonly offers: readonly CompareOffer[]; readonly evidence: readonly { readonly vinylId: number; readonly made: number; readonly spoiled: number }[] };
+/** An offer of a vinyl: what a m² of it comes to, landed, when so many packs are bought. */
+export type CompareOffer = { readonly id: number; readonly name: string; readonly supplierName: string; readonly vinylId: number; readonly form: 'roll' | 'sheet'; readonly offer: Offer; readonly shipping: Minor; readonly freeFrom: Minor | null };
+export type ItemRow = { readonly change: CostChange | null; readonly item: ItemView; readonly picture: ArtworkPicture; readonly blankName: string; readonly cost: ItemCost | null; readonly hourEarns: Figure | null; readonly problem: string | null };
 export type ItemListView = { readonly rows: readonly ItemRow[] };
 
 /** One tooth a part, one column a unit. */
@@ -110,18 +112,34 @@ export type OrderView = {
 };
 
 /** An item as the order form needs it: with what one costs and what it is priced at. */
-export type OrderableItem = { readonly id: number; readonly name: string; readonly price: Minor; readonly sizes: readonly string[]; readonly colours: readonly string[]; readonly usualSize: string; readonly usualColour: string; readonly problem: string | null; readonly costEach: number };
+export type OrderableItem = { readonly id: number; readonly name: string; readonly price: Minor; readonly sizes: readonly string[]; readonly colours: readonly string[]; readonly usualSize: string; readonly usualColour: string; readonly options: readonly { readonly label: string; readonly surcharge: Minor }[]; /** Prices of sizes and colours that have their own. */ readonly variants: readonly VariantRule[]; readonly problem: string | null; readonly costEach: number };
 export type NewOrderView = { readonly items: readonly OrderableItem[]; readonly customers: readonly { readonly name: string; readonly contact: string }[]; readonly today: string; readonly startItemId: number | null };
 
 export type BenchPartView = BenchPart & {
   readonly orderTitle: string; readonly customerName: string; readonly itemName: string; readonly sizeName: string; readonly colourName: string; readonly layerName: string; readonly layerColour: string;
   readonly vinylName: string; readonly blankName: string; readonly placement: string; readonly widthMm: number; readonly itemId: number;
 };
-export type BenchItemView = { readonly itemId: number; readonly picture: ArtworkPicture; readonly layers: readonly { readonly name: string; readonly vinylId: number; readonly mirrored: boolean; readonly handedness: string; readonly boxWidthMm: number; readonly boxHeightMm: number; readonly cavities: number; readonly pieces: number }[]; readonly plan: PressPlan | null; readonly planProblem: string | null; readonly blankName: string; readonly placement: string; readonly widthMm: number };
-export type BenchView = { readonly parts: readonly BenchPartView[]; readonly items: readonly BenchItemView[]; readonly running: readonly RunningWork[]; readonly vinyls: readonly VinylView[]; readonly nowMs: number; readonly today: string };
+/** How the pieces of a line are made: its placements with their pictures, and its layers numbered through them. */
+export type BenchLineView = {
+  readonly lineId: number; readonly itemName: string; readonly blankName: string; readonly plan: PressPlan | null; readonly planProblem: string | null;
+  readonly placements: readonly { readonly picture: ArtworkPicture; readonly place: string; readonly widthMm: number }[];
+  readonly layers: readonly { readonly name: string; readonly vinylId: number; /** Which placement it is of, and which layer of its picture. */ readonly placement: number; readonly layerIndex: number; readonly mirrored: boolean; readonly handedness: string; readonly boxWidthMm: number; readonly boxHeightMm: number; readonly cavities: number; readonly pieces: number }[];
+};
+export type BenchView = { readonly parts: readonly BenchPartView[]; readonly lines: readonly BenchLineView[]; readonly running: readonly RunningWork[]; readonly vinyls: readonly VinylView[]; readonly nowMs: number; readonly today: string };
 /** What a step took from the stock: mm of a roll, or pieces; and what it would have taken beyond what the book had. */
 export type BookedStock = { readonly thingName: string; readonly form: LotForm; readonly quantity: number; readonly missing: number };
 export type StepTaken = { readonly booked?: readonly BookedStock[]; readonly eventIds: readonly number[]; readonly bench: BenchView };
+
+/** A part that waits to be cut, with what it is cut from: a layer of an artwork at a width. */
+export type WaitingPart = { readonly partId: number; readonly orderId: number; readonly orderTitle: string; readonly unitNumber: number; readonly itemName: string; readonly dueDay: string; readonly layerName: string; readonly broken: boolean; readonly artworkId: number; readonly layerIndex: number; readonly widthMm: number; readonly mirrored: boolean };
+export type StockChoice = { readonly lotId: number; readonly form: LotForm; readonly widthMm: number; readonly lengthMm: number | null; readonly left: number; readonly shape: OffcutShape | null; readonly code: string | null };
+export type CutSheetsView = {
+  /** The first due first. */
+  readonly groups: readonly { readonly vinyl: VinylView; readonly parts: readonly WaitingPart[]; readonly stock: readonly StockChoice[] }[];
+  /** Where the outlines come from: prepared anew from the original, at the width it was kept at. */
+  readonly artworks: readonly { readonly id: number; readonly steps: readonly PrepStep[]; readonly widthMm: number }[];
+  readonly gapMm: number;
+};
 
 /** A batch that comes next, in words. */
 export type NextBatch = { readonly station: Station; readonly verb: string; readonly what: string; readonly detail: string; readonly seconds: number; readonly dueDay: string };

@@ -45,10 +45,10 @@ export function describeVerdict(compared: readonly Compared[], odds: readonly nu
   const best = [...(fit.length > 0 ? fit : made)].sort((a, b) => a.total - b.total)[0];
   if (!best) return null;
   const other = made.filter(({ entry }) => entry !== best.entry).sort((a, b) => a.total - b.total)[0];
-  const name = best.entry.vinyl.name;
+  const name = best.entry.name;
   if (!other) return `${name} is the only one it can be made in.`;
   const less = other.total - best.total;
   const sure = odds && best.total <= other.total ? `, in ${formatShare(odds[best.index]!, settings, 0)} of what may come` : '';
-  const why = less > 0 ? `${formatMoney(less, settings)} cheaper a good piece than ${other.entry.vinyl.name}${sure}` : less === 0 ? `as cheap as ${other.entry.vinyl.name}` : `${other.entry.vinyl.name} would be ${formatMoney(-less, settings)} cheaper, but ${describeUnfit(other.entry.unfit[0]!, settings)}`;
+  const why = less > 0 ? `${formatMoney(less, settings)} cheaper a good piece than ${other.entry.name}${sure}` : less === 0 ? `as cheap as ${other.entry.name}` : `${other.entry.name} would be ${formatMoney(-less, settings)} cheaper, but ${describeUnfit(other.entry.unfit[0]!, settings)}`;
   return `${fit.length === 0 ? 'None is quite fit for it; ' : ''}${fit.length === 0 ? name : `Use ${name}`}: ${why}${flip && less > 0 ? `; ${describeFlip(flip, settings)}` : ''}.`;
 }

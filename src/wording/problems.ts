@@ -120,12 +120,14 @@ export function describePriceProblem(problem: PriceProblem, settings: FormatSett
 
 export const describeChannelProblem = (problem: ChannelProblem, settings: FormatSettings): string => `It takes ${formatShare(problem.taken, settings)} of the price, and a goal of ${formatShare(problem.goal, settings)} leaves nothing to pay the cost. Lower one of them.`;
 
-export function describeCaution(caution: PressCaution): string {
+export function describeCaution(caution: PressCaution, settings: FormatSettings): string {
   switch (caution.kind) {
     case 'hot-platen':
       return 'Platen and film are hot. Keep others away; never leave a hot press closed and alone.';
     case 'drinkware':
       return 'Keep the decoration clear of lip and food. Gloves: the cup stays hot for minutes.';
+    case 'temperatures':
+      return `Its places are pressed at ${formatTemperature(caution.fromC, settings)} and ${formatTemperature(caution.toC, settings)}: press all pieces at one place first, then change the temperature.`;
     case 'cure':
       return `Leave it about ${caution.hours} h before washing or use.`;
     case 'nothing-over':

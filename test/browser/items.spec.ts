@@ -109,3 +109,140 @@ test('a quick quote from anywhere: priced, promised, kept, and to be printed', a
   await page.getByRole('option', { name: 'brick' }).click();
   await expect(sheet.getByText(/To buy first: .*Bib apron, heavy cotton, one size, brick, 1 day/)).toBeVisible();
 });
+
+test('an item is built by keyboard only: fields, a second artwork, a thing besides, its working, and kept', async ({ page }) => {
+  await open(page, `${server.address}/items`);
+  await page.keyboard.press('n');
+  await expect(page).toHaveURL(/\/items\/new$/);
+  await page.waitForSelector('html[data-running]');
+  await page.getByLabel('Name', { exact: true }).focus();
+  await page.keyboard.press('Control+A');
+  await page.keyboard.type('Keyboard towel');
+  await page.keyboard.press('Tab');
+  // A list is opened, a letter finds its entry, Enter takes it.
+  const choose = async (label: string, first: string) => {
+    await page.getByRole('combobox', { name: label }).first().focus();
+    await page.keyboard.press('Enter');
+    await page.keyboard.type(first);
+    await page.keyboard.press('Enter');
+  };
+  await choose('Blank', 'Tea');
+  await choose('Artwork', 'Paw');
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(/Keyboard towel/);
+  await page.getByRole('textbox', { name: 'Width' }).focus();
+  await page.keyboard.press('Control+A');
+  await page.keyboard.type('110');
+  await page.getByRole('button', { name: 'Add another artwork' }).focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('region', { name: 'What it is made of' }).getByLabel('Where on it')).toHaveCount(2);
+  await page.locator('summary', { hasText: 'Besides' }).focus();
+  await page.keyboard.press('Enter');
+  await page.getByRole('button', { name: 'Add a thing' }).focus();
+  await page.keyboard.press('Enter');
+  await page.getByRole('textbox', { name: 'What', exact: true }).focus();
+  await page.keyboard.type('Ribbon');
+  await page.getByRole('textbox', { name: 'For each piece' }).focus();
+  await page.keyboard.press('Control+A');
+  await page.keyboard.type('0,15');
+  const lines = page.getByRole('region', { name: 'Cost, line by line' });
+  await expect(lines.getByRole('row', { name: /^Ribbon typed .*0\.15/ })).toBeVisible();
+  await lines.getByRole('button', { name: /^Ribbon/ }).focus();
+  await page.keyboard.press('=');
+  await expect(page.getByRole('dialog', { name: 'Working: Ribbon' })).toContainText('for each piece');
+  await page.keyboard.press('Escape');
+  await page.getByLabel('Price each').focus();
+  await page.keyboard.press('Control+A');
+  await page.keyboard.type('19.50');
+  await page.getByRole('button', { name: 'Keep this item' }).focus();
+  await page.keyboard.press('Enter');
+  await expect(page).toHaveURL(/\/items\/\d+$/);
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(/Keyboard towel/);
+  await expect(page.getByLabel('Price each')).toHaveValue('19.50');
+});
+
+test('the price is dragged along the rule, and by arrow keys', async ({ page }) => {
+  await open(page, `${server.address}/items/2`);
+  const rule = page.getByRole('slider', { name: /price/i });
+  const price = page.getByLabel('Price each');
+  const before = Number(await price.inputValue());
+  const knob = (await rule.boundingBox())!;
+  await page.mouse.move(knob.x + knob.width / 2, knob.y + knob.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(knob.x + knob.width / 2 + 60, knob.y + knob.height / 2, { steps: 6 });
+  await page.mouse.up();
+  const dragged = Number(await price.inputValue());
+  expect(dragged).toBeGreaterThan(before);
+  await rule.focus();
+  await page.keyboard.press('ArrowLeft');
+  expect(Number(await price.inputValue())).toBeLessThan(dragged);
+  await expect(page.getByRole('heading', { level: 1 }).locator('..')).toContainText(`At ${(await price.inputValue())} you keep`);
+});
+
+test('variants stand side by side; what is weeded out can sell too', async ({ page }) => {
+  await open(page, `${server.address}/items/7`);
+  const variants = page.getByRole('region', { name: 'Sizes, colours, options' });
+  await expect(variants.getByRole('row', { name: /^XL .*55\.00/ })).toBeVisible();
+  await expect(variants.getByRole('row', { name: /^with Surname .*56\.00/ })).toBeVisible();
+  await page.getByRole('checkbox', { name: 'with Surname' }).check();
+  await expect(page.getByRole('region', { name: 'Cost, line by line' })).toContainText('Weed: Tarn Cool, white, shoulders');
+  await page.getByRole('button', { name: 'What is weeded out sells too' }).click();
+  const joint = page.getByRole('region', { name: 'Two products of one cut' });
+  await joint.getByLabel('It sells for').fill('4.50');
+  await expect(joint.getByRole('row', { name: /^by sale value/ }).getByRole('button')).toHaveCount(4);
+  await expect(joint.getByRole('row', { name: /^negative as by-product/ })).toContainText('0.00');
+});
+
+test('a dearer roll is told with the reason, and noted', async ({ page }) => {
+  await open(page, `${server.address}/items/2`);
+  const told = page.getByRole('status').filter({ hasText: 'because: Roll price (Vinyl: Sparrow Glint, gold) 26.50, now 29.15.' });
+  await expect(told).toBeVisible();
+  await told.getByRole('button', { name: 'Noted' }).click();
+  await expect(told).toBeHidden();
+  await page.reload();
+  await page.waitForSelector('html[data-running]');
+  await expect(page.getByText('because: Roll price')).toHaveCount(0);
+});
+
+test('a kit under a cap, and when it has come back', async ({ page }) => {
+  await open(page, `${server.address}/books/start`);
+  const verdict = page.getByRole('heading', { level: 1 });
+  await expect(verdict).toHaveText(/^A kit for \d+\.\d\d has come back after \d+ pieces, \d+ weeks? at your hours$/);
+  await page.getByRole('textbox', { name: 'Cap' }).fill('200');
+  await expect(verdict).toHaveText(/^Under 200\.00 no kit brings all that is needed/);
+  await page.getByRole('textbox', { name: 'Cap' }).fill('900');
+  await page.getByRole('button', { name: 'take it' }).click();
+  await expect(verdict).toHaveText(/^A kit for 298\.00/);
+  await page.getByRole('button', { name: 'Keep the plan' }).click();
+  await page.reload();
+  await page.waitForSelector('html[data-running]');
+  await expect(verdict).toHaveText(/^A kit for 298\.00/);
+  await expect(page.getByRole('region', { name: 'When it has come back' }).getByRole('row')).toHaveCount(4);
+});
+
+test('a quote straight from a drawing', async ({ page }) => {
+  await open(page, `${server.address}/`);
+  await page.keyboard.press('q');
+  const sheet = page.getByRole('dialog');
+  await sheet.getByLabel('Drawing to quote').setInputFiles({ name: 'leaf.svg', mimeType: 'image/svg+xml', buffer: Buffer.from('<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 80 40"><path d="M0 20Q40-20 80 20Q40 60 0 20Z" fill="#3e7650"/></svg>') });
+  await expect(sheet.getByText(/^leaf, .* × /)).toBeVisible();
+  await sheet.getByLabel('Width, mm').fill('90');
+  await sheet.getByLabel('Pieces').fill('12');
+  await expect(sheet.getByRole('heading', { name: /together, ready on/ })).toBeVisible();
+  await sheet.getByRole('button', { name: 'Keep the quote' }).click();
+  await expect(sheet.getByText('12 × leaf')).toBeVisible();
+});
+
+test('offers of one vinyl are compared: they fail alike, and it is told from how many pieces the roll beats the sheets', async ({ page }) => {
+  await open(page, `${server.address}/items/compare/3`);
+  await page.getByRole('combobox', { name: 'Side by side' }).click();
+  await page.getByRole('option', { name: 'offers of its vinyl' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^Use Tarn Smooth slate 25 m, Millrace Trade Rolls: 0\.\d\d cheaper a good piece than .*, in 100 % of what may come/);
+  await expect(page.getByRole('region', { name: 'Where it flips' })).not.toContainText('go wrong');
+  const worth = page.getByRole('region', { name: 'Worth buying' });
+  await expect(worth.getByText(/^From \d+ pieces on Rollenrest slate beats Tarn Smooth, slate, sheets\.$/)).toBeVisible();
+  await worth.getByLabel('A tool costs more by').fill('90');
+  await expect(worth.getByText(/^The tool has paid for itself after \d+ pieces\.$/)).toBeVisible();
+  await page.getByRole('combobox', { name: 'Side by side' }).click();
+  await page.getByRole('option', { name: 'blanks', exact: true }).click();
+  await expect(page.getByRole('region', { name: 'Line by line' }).getByRole('columnheader', { name: /^Tea towel, cotton, one size/ })).toBeVisible();
+});

@@ -5,7 +5,7 @@ export { decodeText } from './decode-text';
 export { readDrawing } from './read-drawing';
 export { countSegments, SEGMENT_LIMIT } from './flat-layers';
 export { resolveArtwork, type ArtworkSize, type ResolvedArtwork, type ResolvedLayer, type ResolveOptions } from './resolve-artwork';
-export { measureArtwork, measureResolved, scaleMeasurement, countTinyBits, getWornLayers, MEASUREMENT_EDITION, type ArtworkMeasurement, type LayerMeasurement, type ColourOverlap } from './measure-artwork';
+export { measureArtwork, measureResolved, scaleMeasurement, countTinyBits, getFineLength, getWornLayers, MEASUREMENT_EDITION, type ArtworkMeasurement, type LayerMeasurement, type ColourOverlap } from './measure-artwork';
 export { describeLayerFigures, type LayerFigures } from './layer-figures';
 export { computeMendingWidth } from './finding-figures';
 export { CHIRAL_BELOW, type Chirality } from './chirality';

@@ -37,6 +37,8 @@ export type LayerMeasurement = {
   /** The thinnest stroke and gap with their places, mm from the top left of the artwork; null where no two sides face each other. */
   readonly thinnestStroke: ThinPlace | null;
   readonly thinnestGap: ThinPlace | null;
+  /** How much of the outline belongs to strokes thinner than each width, mm; widths rising, lengths never falling. */
+  readonly fineLengths: readonly { readonly underMm: number; readonly lengthMm: number }[];
   /** Outer box in mm, from the top left corner of the whole artwork. */
   readonly box: Box;
   /** Area of each piece and each cavity, smallest first, mm²: how many are tiny depends on the size it is cut at. */
@@ -58,7 +60,9 @@ export type ArtworkMeasurement = {
   readonly edition: number;
 };
 
-export const MEASUREMENT_EDITION = 3;
+export const MEASUREMENT_EDITION = 4;
+/** Widths at which fine strokes are added up, mm, at the size that is measured; wide enough apart to hold when it is scaled. */
+const FINE_WIDTHS_MM = [0.3, 0.45, 0.6, 0.8, 1, 1.3, 1.7, 2.2, 3, 4, 6, 9];
 /** A corner turns by more than this; flattened curves turn far less from step to step. */
 const SHARP_CORNER_DEGREES = 30;
 /** Overlaps smaller than this come from rounding, mm². */
@@ -116,7 +120,8 @@ function measureLayer(layer: ResolvedLayer): LayerMeasurement {
   return {
     key: layer.key, colour: layer.colour, role: layer.role, netMm2, cutLengthMm: layer.drawnLengthMm, outlineLengthMm: outerLengthMm + cavityLengthMm, outerLengthMm, contours: layer.knife.length + layer.extras.length,
     pieces: layer.pieces.length, cavities, sharpCorners, openPaths: layer.openPaths, zeroLengthPaths: layer.zeroLengthPaths, doubledContours: findDoubledContours(layer.knife).length,
-    thinnestStroke: calliper.measureStrokes().thinnest, thinnestGap: calliper.measureGaps().thinnest, box: layer.box, bitAreasMm2: bitAreasMm2.sort((a, b) => a - b),
+    thinnestStroke: calliper.measureStrokes().thinnest, thinnestGap: calliper.measureGaps().thinnest, box: layer.box,
+    fineLengths: calliper.measureFineLengths(FINE_WIDTHS_MM).map((lengthMm, at) => ({ underMm: FINE_WIDTHS_MM[at]!, lengthMm: round(lengthMm) })), bitAreasMm2: bitAreasMm2.sort((a, b) => a - b),
   };
 }
 
@@ -137,6 +142,7 @@ export function scaleMeasurement(measurement: ArtworkMeasurement, widthMm: numbe
       netMm2: layer.netMm2 * k2, cutLengthMm: layer.cutLengthMm * k, outlineLengthMm: layer.outlineLengthMm * k, outerLengthMm: layer.outerLengthMm * k,
       thinnestStroke: scalePlace(layer.thinnestStroke), thinnestGap: scalePlace(layer.thinnestGap),
       box: { x: layer.box.x * k, y: layer.box.y * k, width: layer.box.width * k, height: layer.box.height * k },
+      fineLengths: layer.fineLengths.map(({ underMm, lengthMm }) => ({ underMm: underMm * k, lengthMm: lengthMm * k })),
       bitAreasMm2: layer.bitAreasMm2.map((area) => area * k2),
     })),
   };
@@ -149,4 +155,14 @@ export const getWornLayers = (measurement: ArtworkMeasurement): readonly LayerMe
 export function countTinyBits(layer: LayerMeasurement, limitMm2: number): number {
   const first = layer.bitAreasMm2.findIndex((area) => area >= limitMm2);
   return first === -1 ? layer.bitAreasMm2.length : first;
+}
+
+/** Outline of strokes thinner than `underMm`, mm: between two widths that were measured it grows evenly. */
+export function getFineLength(layer: Pick<LayerMeasurement, 'fineLengths'>, underMm: number): number {
+  let before = { underMm: 0, lengthMm: 0 };
+  for (const step of layer.fineLengths) {
+    if (step.underMm >= underMm) return before.lengthMm + ((step.lengthMm - before.lengthMm) * (underMm - before.underMm)) / (step.underMm - before.underMm);
+    before = step;
+  }
+  return before.lengthMm;
 }

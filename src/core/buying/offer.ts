@@ -82,4 +82,9 @@ export function computeUnitPrices(offer: Offer, packs: number, options: { readon
 }
 
 /** What an order of goods at one supplier costs to ship; 0 for no order. */
-export const computeShipping = (supplier: Supplier, goods: number): number => (goods <= 0 || (supplier.freeFrom !== null && goods >= supplier.freeFrom) ? 0 : supplier.shipping);
+export const computeShipping = (supplier: Pick<Supplier, 'shipping' | 'freeFrom'>, goods: number): number => (goods <= 0 || (supplier.freeFrom !== null && goods >= supplier.freeFrom) ? 0 : supplier.shipping);
+
+/** What a m² of the whole width comes to when one pack of the offer is bought alone, with all of its shipping; null for what is no vinyl. */
+export function computeLandedPerM2(offer: Offer, supplier: Pick<Supplier, 'shipping' | 'freeFrom'>): Figure | null {
+  return computeUnitPrices(offer, 1, { wanted: () => true, margins: { sideMm: 0, endMm: 0 }, shipping: computeShipping(supplier, computePacksPrice(offer, 1)) }).perM2;
+}

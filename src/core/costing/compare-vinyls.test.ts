@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { PLAIN_ITEM, PLAIN_LAYER, PLAIN_SHOP, PLAIN_VINYL } from '../../../test/worked-example';
 import { minor } from '../units';
-import { believeFailure, compareVinyls, computeGoodPiece, drawOdds, findFlip, sumByStage, type Candidate, type CompareInput } from './compare-vinyls';
+import { compareVinyls, computeGoodPiece, drawOdds, findFlip, sumByStage, type Candidate, type CompareInput } from './compare-vinyls';
+import { believeFailure } from './failure';
 import { computeExactCost, computeItemCost } from './index';
 
 const input: CompareInput = { spec: PLAIN_ITEM, layerIndex: 0, widthMm: 100, quantity: 10, shop: PLAIN_SHOP };

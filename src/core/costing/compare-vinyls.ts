@@ -2,31 +2,20 @@
 
 import { randomBeta, randomLcg } from 'd3-random';
 import { computeSafeWidth } from '../artwork';
-import { getDetailFloor, GRADES, isSafeOn, type ShopFigures, type Vinyl } from '../materials';
+import { estimateWeedSeconds } from '../estimating';
+import { getDetailFloor, GRADES, isSafeOn, type Blank, type ShopFigures, type Vinyl } from '../materials';
 import { figure, groupBy, type Figure, type Result } from '../units';
+import { believeFailure, type Belief, type Evidence } from './failure';
 import { computeExactCost, computeItemCost, type CostProblem, type CostStage, type ExactCost, type ItemCost, type ItemSpec } from './item-cost';
 
-/** Parts cut from a vinyl so far, and how many of them were spoiled. */
-export type Evidence = { readonly made: number; readonly spoiled: number };
-export type Candidate = { readonly vinyl: Vinyl; readonly evidence: Evidence };
-
-/**
- * The failure rate as it is believed: a Beta distribution. It starts at the shop's own rate, held as firmly as
- * PRIOR_PIECES pieces would hold it, and each logged piece moves it.
- */
-export type Belief = { readonly alpha: number; readonly beta: number; readonly mean: Figure };
-const PRIOR_PIECES = 25;
-
-export function believeFailure({ made, spoiled }: Evidence, shop: Pick<ShopFigures, 'spoilageShare'>): Belief {
-  // A rate of nought would never be moved by anything.
-  const start = Math.min(0.9, Math.max(0.002, shop.spoilageShare));
-  const alpha = start * PRIOR_PIECES + spoiled, beta = (1 - start) * PRIOR_PIECES + Math.max(0, made - spoiled);
-  return {
-    alpha, beta, mean: figure('Goes wrong', alpha / (alpha + beta), 'share', made > 0 ? 'learned' : 'default', {
-      how: '(spoiled + share at first × its weight) ÷ (cut + its weight)', parts: [figure('Cut', made, 'count', 'measured'), figure('Spoiled', spoiled, 'count', 'measured'), figure('Share at first', start, 'share', 'shop'), figure('Weight of that, in pieces', PRIOR_PIECES, 'count', 'default')],
-    }),
-  };
-}
+/** A vinyl for the layer; at the price of an offer, or with another blank, where that is what is tried. */
+export type Candidate = {
+  readonly vinyl: Vinyl; readonly evidence: Evidence;
+  /** How it is called, where that is not the vinyl's name. */
+  readonly name?: string;
+  readonly price?: Figure;
+  readonly blank?: { readonly blank: Blank; readonly sizeName: string };
+};
 
 export type Unfit =
   | { readonly kind: 'too-fine'; readonly safeWidthMm: number }
@@ -35,24 +24,48 @@ export type Unfit =
   | { readonly kind: 'over-others' }
   | { readonly kind: 'grade'; readonly grade: Vinyl['details']['grade'] };
 
-export type Compared = { readonly vinyl: Vinyl; readonly belief: Belief; readonly cost: Result<ItemCost, CostProblem>; readonly unfit: readonly Unfit[] };
+export type Compared = { readonly name: string; readonly vinyl: Vinyl; readonly belief: Belief; readonly cost: Result<ItemCost, CostProblem>; readonly unfit: readonly Unfit[] };
 export type CompareInput = { readonly spec: ItemSpec; /** The layer that is tried in each. */ readonly layerIndex: number; /** Of the whole artwork. */ readonly widthMm: number; readonly quantity: number; readonly shop: ShopFigures };
 
-const withVinyl = (spec: ItemSpec, layerIndex: number, vinyl: Vinyl): ItemSpec => ({ ...spec, layers: spec.layers.map((layer, index) => (index === layerIndex ? { ...layer, vinyl } : layer)) });
+export const getCandidateName = (candidate: Candidate): string => candidate.name ?? candidate.vinyl.name;
+
+/** The shop's own minutes for weeding are those of the vinyl it has: another one takes them longer or shorter as the estimates say. */
+function bendMinutes({ minutes, layers: before }: ItemSpec, after: ItemSpec['layers'], shop: ShopFigures): Pick<ItemSpec, 'minutes'> {
+  if (!minutes?.weed) return minutes ? { minutes } : {};
+  const estimate = (layers: ItemSpec['layers']) => layers.reduce((sum, { measurement, vinyl }) => sum + estimateWeedSeconds(measurement, vinyl, shop).value, 0);
+  const was = estimate(before), k = was > 0 ? estimate(after) / was : 1;
+  const { low, high, ...weed } = minutes.weed;
+  return { minutes: { ...minutes, weed: k === 1 ? minutes.weed : { ...weed, value: weed.value * k, ...(low === undefined ? {} : { low: low * k }), ...(high === undefined ? {} : { high: high * k }), how: 'yours for the vinyl it has × estimate of this vinyl ÷ estimate of that', parts: [minutes.weed, figure('Against the vinyl it has', k, 'factor', 'computed')] } } };
+}
+
+function withCandidate({ spec, layerIndex, shop }: Pick<CompareInput, 'spec' | 'layerIndex' | 'shop'>, { vinyl, price, blank }: Candidate): ItemSpec {
+  const layers = spec.layers.map((layer, index) => {
+    if (index !== layerIndex) return layer;
+    const { price: _price, prices, ...rest } = layer;
+    return { ...rest, vinyl, ...(price ? { price } : prices && layer.vinyl.id === vinyl.id ? { prices } : {}) };
+  });
+  const minutes = bendMinutes(spec, layers, shop);
+  if (!blank) return { ...spec, ...minutes, layers };
+  const { blankPrices: _blankPrices, ...own } = spec;
+  return { ...own, ...minutes, layers, blank: blank.blank, sizeName: blank.sizeName };
+}
 
 /** Each candidate, in the order given. */
 export function compareVinyls({ spec, layerIndex, widthMm, quantity, shop }: CompareInput, candidates: readonly Candidate[]): readonly Compared[] {
-  return candidates.map(({ vinyl, evidence }): Compared => {
-    const belief = believeFailure(evidence, shop);
-    return { vinyl, belief, cost: computeItemCost(withVinyl(spec, layerIndex, vinyl), quantity, { ...shop, spoilageShare: belief.mean.value }), unfit: findUnfit(spec, layerIndex, widthMm, vinyl) };
+  return candidates.map((candidate): Compared => {
+    const belief = believeFailure(candidate.evidence, shop);
+    const tried = withCandidate({ spec, layerIndex, shop }, candidate);
+    return { name: getCandidateName(candidate), vinyl: candidate.vinyl, belief, cost: computeItemCost({ ...tried, spoilage: belief.mean }, quantity, shop), unfit: findUnfit(tried, layerIndex, widthMm, candidate.vinyl) };
   });
 }
 
 function findUnfit(spec: ItemSpec, layerIndex: number, widthMm: number, vinyl: Vinyl): readonly Unfit[] {
   const safeWidthMm = computeSafeWidth({ widthMm, layers: [spec.layers[layerIndex]!.measurement] }, getDetailFloor(vinyl));
+  const { place } = spec.layers[layerIndex]!;
+  const under = spec.layers.slice(0, layerIndex).filter((layer) => layer.place === place), over = spec.layers.slice(layerIndex + 1).filter((layer) => layer.place === place);
   return [
     ...(safeWidthMm !== null && safeWidthMm > widthMm + 0.5 ? [{ kind: 'too-fine', safeWidthMm } as const] : []), ...(isSafeOn(vinyl, spec.blank.fabric) ? [] : [{ kind: 'too-hot' } as const]),
-    ...(layerIndex < spec.layers.length - 1 && !vinyl.details.takesLayers ? [{ kind: 'under-others' } as const] : []), ...(layerIndex > 0 && !vinyl.details.liesOnVinyl ? [{ kind: 'over-others' } as const] : []),
+    ...(over.length > 0 && !vinyl.details.takesLayers ? [{ kind: 'under-others' } as const] : []), ...(under.length > 0 && !vinyl.details.liesOnVinyl ? [{ kind: 'over-others' } as const] : []),
     ...(GRADES.indexOf(vinyl.details.grade) > 0 ? [{ kind: 'grade', grade: vinyl.details.grade } as const] : []),
   ];
 }
@@ -60,9 +73,9 @@ function findUnfit(spec: ItemSpec, layerIndex: number, widthMm: number, vinyl: V
 const totalAt = ({ full, atStake }: ExactCost, failure: number): number => full + (atStake * failure) / (1 - failure);
 
 /** What a good piece costs, not rounded, with a candidate's own failure rate; null where it can't be made so. */
-export function computeGoodPiece(input: CompareInput, { vinyl, evidence }: Candidate, failure?: number): number | null {
-  const exact = computeExactCost(withVinyl(input.spec, input.layerIndex, vinyl), input.quantity, input.shop);
-  return exact.ok ? totalAt(exact.value, failure ?? believeFailure(evidence, input.shop).mean.value) : null;
+export function computeGoodPiece(input: CompareInput, candidate: Candidate, failure?: number): number | null {
+  const exact = computeExactCost(withCandidate(input, candidate), input.quantity, input.shop);
+  return exact.ok ? totalAt(exact.value, failure ?? believeFailure(candidate.evidence, input.shop).mean.value) : null;
 }
 
 /** Where two costs meet, the first place between `from` and `to`; null where they don't, or one can't be told. Looked for in steps, then halved. */
@@ -93,18 +106,19 @@ function halve(difference: (at: number) => number | null, low: number, high: num
 export type Odds = { /** That each is the cheapest; they add up to 1. */ readonly cheapest: readonly number[]; /** Between which the failure rate of each lies, nine times in ten. */ readonly failure: readonly { readonly low: number; readonly high: number }[] };
 export const DRAWS = 20_000;
 
-/** Draws failure rates as they are believed, and counts which candidate is the cheapest. The same seed gives the same. */
+/** Draws failure rates as they are believed, and counts which candidate is the cheapest: those of one vinyl, at other offers or on other blanks, fail alike. The same seed gives the same. */
 export function drawOdds(input: CompareInput, candidates: readonly Candidate[], draws = DRAWS, seed = 0.42): Odds {
   const random = randomLcg(seed);
-  const players = candidates.map(({ vinyl, evidence }) => {
-    const exact = computeExactCost(withVinyl(input.spec, input.layerIndex, vinyl), input.quantity, input.shop);
-    const { alpha, beta } = believeFailure(evidence, input.shop);
+  const players = candidates.map((candidate) => {
+    const exact = computeExactCost(withCandidate(input, candidate), input.quantity, input.shop);
+    const { alpha, beta } = believeFailure(candidate.evidence, input.shop);
     return { exact: exact.ok ? exact.value : null, draw: randomBeta.source(random)(alpha, beta), rates: new Float64Array(draws), wins: 0 };
   });
+  const firstOf = players.map((_, at) => candidates.findIndex((candidate) => candidate.vinyl.id === candidates[at]!.vinyl.id));
   for (let round = 0; round < draws; round++) {
     let best: (typeof players)[number] | null = null, least = Infinity;
-    for (const player of players) {
-      const rate = Math.min(0.99, player.draw());
+    for (const [at, player] of players.entries()) {
+      const rate = firstOf[at]! < at ? players[firstOf[at]!]!.rates[round]! : Math.min(0.99, player.draw());
       player.rates[round] = rate;
       const total = player.exact ? totalAt(player.exact, rate) : Infinity;
       if (total < least) [best, least] = [player, total];
@@ -121,7 +135,7 @@ export function drawOdds(input: CompareInput, candidates: readonly Candidate[], 
   };
 }
 
-export const STAGE_LABELS: Readonly<Record<CostStage, string>> = { blank: 'Blank', artwork: 'Drawing', vinyl: 'Vinyl', tape: 'Transfer tape', 'set-up': 'Set-up', cut: 'Cut', weed: 'Weed', press: 'Press', wear: 'Wear', risk: 'What goes wrong', check: 'Check, fold, pack', pack: 'Packaging', overhead: 'Overheads' };
+export const STAGE_LABELS: Readonly<Record<CostStage, string>> = { blank: 'Blank', artwork: 'Drawing', vinyl: 'Vinyl', tape: 'Transfer tape', stones: 'Stones', extra: 'Besides', 'set-up': 'Set-up', cut: 'Cut', weed: 'Weed', press: 'Press', wear: 'Wear', risk: 'What goes wrong', check: 'Check, fold, pack', pack: 'Packaging', overhead: 'Overheads' };
 
 /** The lines of a cost by stage, in making order: what can be set side by side whatever vinyls they are of. */
 export function sumByStage(cost: ItemCost): ReadonlyMap<CostStage, Figure> {

@@ -2,14 +2,38 @@
 
 import type { LayerMeasurement } from '../artwork';
 import { estimateCutHandsSeconds, estimateCutSeconds, estimateWeedSeconds } from '../estimating';
-import type { Blank, ShopFigures, Vinyl } from '../materials';
+import { computePricePerM2, getShopFigure, type Blank, type ShopFigures, type Vinyl } from '../materials';
 import { planPressing, type PressPlan, type PressProblem } from '../pressing';
+import { choosePrice, type PriceBasis, type Prices } from '../stock';
 import { apportion, fail, figure, minor, roundMoney, succeed, type Figure, type Minor, type Result } from '../units';
-import { artworkLine, blankLine, checkLine, cutLine, overheadLine, packagingLine, pressLine, setupLine, spoilageLine, tapeLine, vinylLine, wearLine, weedLine, type ArtworkCost, type ExactLine } from './cost-lines';
+import { artworkLine, blankLine, checkLine, cutLine, overheadLine, packagingLine, pressLine, setupLine, spoilageLine, tapeLine, vinylLine, wearLine, weedLine, type ArtworkCost, type ExactLine, type WearPrices } from './cost-lines';
+import { extraLine, stoneLine, type ExtraCost, type StoneField } from './extra-lines';
+import { takeOwnMinutes, type OwnMinutes } from './own-minutes';
 import { computeLayerAreas, type AreaBasis, type LayerAreas, type TooWideProblem } from './layer-areas';
 
-export type CostLayer = { readonly measurement: LayerMeasurement; readonly vinyl: Vinyl };
-export type ItemSpec = { readonly blank: Blank; readonly sizeName: string; readonly layers: readonly CostLayer[]; readonly areaBasis: AreaBasis; readonly artwork?: ArtworkCost };
+export type CostLayer = {
+  readonly measurement: LayerMeasurement;
+  readonly vinyl: Vinyl;
+  /** Where on the blank: layers at one place lie on one another, and each place is laid out and pressed by itself. */
+  readonly place?: string;
+  /** What was paid and is asked for it, where vinyl is not reckoned at the shelf's price. */
+  readonly prices?: Prices;
+  /** What a m² of it is reckoned at, whatever the shelf says: to try an offer. */
+  readonly price?: Figure;
+};
+export type ItemSpec = {
+  readonly blank: Blank; readonly sizeName: string; readonly layers: readonly CostLayer[]; readonly areaBasis: AreaBasis; readonly artwork?: ArtworkCost;
+  /** At which price material is reckoned; the shelf's own where nothing is said, or nothing is known. */
+  readonly priceBasis?: PriceBasis; /** Offers that are chosen over cheaper ones. */ readonly offerIds?: readonly number[]; readonly blankPrices?: Prices;
+  readonly extras?: readonly ExtraCost[]; readonly stones?: readonly StoneField[];
+  /** Instead of what the shop packs a piece in. */
+  readonly packaging?: Minor | null;
+  /** Of this item, for one piece; wins over the estimate. */
+  readonly minutes?: OwnMinutes;
+  /** How often it goes wrong, where the shop has logged that. */
+  readonly spoilage?: Figure;
+  readonly wear?: WearPrices;
+};
 
 export type CostStage = ExactLine['stage'];
 export type CostLine = {
@@ -51,29 +75,39 @@ function buildLines(spec: ItemSpec, quantity: number, shop: ShopFigures): Result
   if (spec.layers.length === 0) return fail({ kind: 'no-layers' });
   const press = planPressing({ layers: spec.layers, blank: spec.blank, shop });
   if (!press.ok) return press;
-  const layers: LayerEstimate[] = [];
-  const drawing = artworkLine(spec.artwork);
-  const exact: ExactLine[] = [blankLine(spec.blank, size), ...(drawing ? [drawing] : [])];
-  const later: ExactLine[] = [];
-  for (const [index, layer] of spec.layers.entries()) {
-    const areas = computeLayerAreas({ layer: layer.measurement, vinyl: layer.vinyl, quantity, shop });
-    if (!areas.ok) return areas;
-    const cutMachineSeconds = estimateCutSeconds(layer.measurement, shop);
-    const batchHands = estimateCutHandsSeconds(cutMachineSeconds.value * quantity, shop);
-    const weedSeconds = estimateWeedSeconds(layer.measurement, layer.vinyl.weedingFactor, shop);
-    const vinyl = vinylLine({ index, vinyl: layer.vinyl, areas: areas.value, basis: spec.areaBasis });
-    exact.push(vinyl);
-    const tape = tapeLine({ index, vinyl: layer.vinyl, areas: areas.value, shop });
-    if (tape) exact.push(tape);
-    later.push(cutLine({ index, vinyl: layer.vinyl, machine: cutMachineSeconds, batchHands, quantity, shop }), weedLine({ index, vinyl: layer.vinyl, seconds: weedSeconds, shop }));
-    layers.push({ areas: areas.value, vinylId: layer.vinyl.id, cutMachineSeconds, cutHandsSeconds: batchHands.value / quantity, weedSeconds, vinylCost: vinyl.cash + (tape?.cash ?? 0) });
+  // "back, 100 mm below the collar" is the back.
+  const wheres = new Set(spec.layers.map((layer) => layer.place)).size > 1 ? spec.layers.map((layer) => layer.place?.split(',')[0]) : [];
+  const basis = spec.priceBasis ?? 'shelf';
+  const areas: LayerAreas[] = [];
+  for (const { measurement, vinyl } of spec.layers) {
+    const found = computeLayerAreas({ layer: measurement, vinyl, quantity, shop });
+    if (!found.ok) return found;
+    areas.push(found.value);
   }
+  const machine = spec.layers.map(({ measurement }) => estimateCutSeconds(measurement, shop));
+  const batchHands = machine.map((seconds) => estimateCutHandsSeconds(seconds.value * quantity, shop));
+  const cutHands = takeOwnMinutes(spec.minutes?.cut, batchHands.map((hands) => figure('Your hands, for each', hands.value / quantity, 's', 'computed', { how: 'hands for the batch ÷ pieces', parts: [hands, figure('Pieces', quantity, 'count', 'typed')] })));
+  const weed = takeOwnMinutes(spec.minutes?.weed, spec.layers.map(({ measurement, vinyl }) => estimateWeedSeconds(measurement, vinyl, shop)));
+  const pressHands = takeOwnMinutes(spec.minutes?.press, [press.value.handsSeconds])[0]!;
+  const materials = spec.layers.flatMap(({ vinyl, prices, price: tried }, index) => {
+    const own = areas[index]!;
+    const price = tried ?? (prices && choosePrice(prices, basis, own.used.value * quantity, 'money/m²', spec.offerIds)) ?? computePricePerM2(vinyl);
+    return [vinylLine({ index, vinyl, where: wheres[index], areas: own, basis: spec.areaBasis, price }), tapeLine({ index, vinyl, where: wheres[index], areas: own, shop })].flatMap((line) => line ?? []);
+  });
+  const drawing = artworkLine(spec.artwork);
   const vinylCount = new Set(spec.layers.map((layer) => layer.vinyl.id)).size;
-  exact.push(setupLine(vinylCount, quantity, shop), ...later.filter((line) => line.stage === 'cut'), ...later.filter((line) => line.stage === 'weed'));
-  exact.push(pressLine(press.value, quantity, shop), wearLine(spec.layers, press.value, spec.blank, quantity, shop));
-  exact.push(spoilageLine(getAtStake(exact), shop), checkLine(shop), packagingLine(shop));
+  const stones = (spec.stones ?? []).map((field, index) => stoneLine(field, index, shop));
+  const exact: ExactLine[] = [
+    blankLine(spec.blank, size, (spec.blankPrices && choosePrice(spec.blankPrices, basis, quantity, 'money', spec.offerIds)) ?? null), ...(drawing ? [drawing] : []), ...materials, ...stones, ...(spec.extras ?? []).map(extraLine), setupLine(vinylCount, quantity, shop),
+    ...spec.layers.map(({ vinyl }, index) => cutLine({ index, vinyl, where: wheres[index], machine: machine[index]!, hands: cutHands[index]!, shop })),
+    ...spec.layers.map(({ vinyl }, index) => weedLine({ index, vinyl, where: wheres[index], seconds: weed[index]!, shop })),
+    pressLine(press.value, pressHands, quantity, shop), wearLine({ layers: spec.layers, plan: press.value, blank: spec.blank, quantity, shop, ...(spec.wear ? { prices: spec.wear } : {}) }),
+  ];
+  exact.push(spoilageLine(getAtStake(exact), spec.spoilage ?? getShopFigure(shop, 'spoilageShare')), checkLine(shop), packagingLine(spec.packaging ?? null, shop));
   const overhead = overheadLine(exact.reduce((sum, line) => sum + line.handsSeconds, 0), shop);
   if (overhead) exact.push(overhead);
+  const costOf = (id: string) => materials.find((line) => line.id === id)?.cash ?? 0;
+  const layers = spec.layers.map(({ vinyl }, index): LayerEstimate => ({ areas: areas[index]!, vinylId: vinyl.id, cutMachineSeconds: machine[index]!, cutHandsSeconds: cutHands[index]!.value, weedSeconds: weed[index]!, vinylCost: costOf(`vinyl-${index}`) + costOf(`tape-${index}`) }));
   return succeed({ exact, layers, press: press.value });
 }
 
@@ -117,6 +151,8 @@ function addUp(exact: readonly ExactLine[]): Pick<ItemCost, 'lines' | 'cash' | '
     cash: cashFigure,
     full: fullFigure,
     withRisk: figure('Full cost with risk', riskTotal, 'money', 'computed', { how: 'full cost + what goes wrong', parts: [fullFigure, ...pick((line) => line.risk)] }),
-    handsSeconds: figure('Your time for one', sum((line) => line.handsSeconds), 's', 'computed', { how: 'sum of the lines', parts: exact.filter((line) => line.handsSeconds > 0).map((line) => figure(line.label, line.handsSeconds, 's', line.source)) }),
+    handsSeconds: figure('Your time for one', sum((line) => line.handsSeconds), 's', 'computed', {
+      how: 'sum of the lines', low: sum((line) => line.lowSeconds), high: sum((line) => line.highSeconds), parts: exact.filter((line) => line.handsSeconds > 0).map((line) => figure(line.label, line.handsSeconds, 's', line.source, { low: line.lowSeconds, high: line.highSeconds })),
+    }),
   };
 }

@@ -1,7 +1,7 @@
 // How long a layer takes at the cutter and at the weeding table. Craft rule of thumb, to be moved by logged times later.
 
-import { countTinyBits, type LayerMeasurement } from '../artwork';
-import { getShopFigure, type ShopFigures } from '../materials';
+import { countTinyBits, getFineLength, type LayerMeasurement } from '../artwork';
+import { getDetailFloor, getShopFigure, type ShopFigures, type Vinyl } from '../materials';
 import { figure, type Figure } from '../units';
 
 /** Bits smaller than this stick to the hook, hide, and are lifted one by one. */
@@ -38,13 +38,15 @@ export function estimateCutHandsSeconds(batchMachineSeconds: number, shop: ShopF
   });
 }
 
-/** Seconds to weed one copy: (base + outside metres + cavities + tiny bits) × the vinyl's own factor. */
-export function estimateWeedSeconds(layer: LayerMeasurement, weedingFactor: number, shop: ShopFigures): Figure {
+/** Seconds to weed one copy: (base + outside metres + cavities + tiny bits + metres finer than the vinyl holds well) × the vinyl's own factor. */
+export function estimateWeedSeconds(layer: LayerMeasurement, vinyl: Pick<Vinyl, 'kind' | 'weedingFactor' | 'details'>, shop: ShopFigures): Figure {
   const tinyBits = countTinyBits(layer, TINY_BIT_MM2);
-  const plain = shop.weedBaseSeconds + (layer.outerLengthMm / 1000) * shop.weedPerMetreSeconds + layer.cavities * shop.weedPerCavitySeconds + tinyBits * shop.weedPerTinyBitSeconds;
-  const value = plain * weedingFactor;
+  const { strokeMm } = getDetailFloor(vinyl);
+  const fineMm = getFineLength(layer, strokeMm);
+  const plain = shop.weedBaseSeconds + (layer.outerLengthMm / 1000) * shop.weedPerMetreSeconds + layer.cavities * shop.weedPerCavitySeconds + tinyBits * shop.weedPerTinyBitSeconds + (fineMm / 1000) * shop.weedPerFineMetreSeconds;
+  const value = plain * vinyl.weedingFactor;
   return figure('Weed', value, 's', 'computed', {
-    how: '(base + metres outside + cavities + tiny bits) × factor of the vinyl',
+    how: '(base + metres outside + cavities + tiny bits + fine metres) × factor of the vinyl',
     low: value * WEED_BAND.low,
     high: value * WEED_BAND.high,
     parts: [
@@ -55,7 +57,9 @@ export function estimateWeedSeconds(layer: LayerMeasurement, weedingFactor: numb
       getShopFigure(shop, 'weedPerCavitySeconds'),
       figure('Bits under 4 mm²', tinyBits, 'count', 'measured'),
       getShopFigure(shop, 'weedPerTinyBitSeconds'),
-      figure('Weeding factor of the vinyl', weedingFactor, 'factor', 'shop'),
+      figure('Outline of strokes under the detail floor', fineMm, 'mm', 'measured', { parts: [figure('Thinnest stroke it holds well', strokeMm, 'mm', 'maker')] }),
+      getShopFigure(shop, 'weedPerFineMetreSeconds'),
+      figure('Weeding factor of the vinyl', vinyl.weedingFactor, 'factor', 'shop'),
     ],
   });
 }

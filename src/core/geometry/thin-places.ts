@@ -31,6 +31,7 @@ const FIRST_CIRCLES = 6;
 const NOT_WORTH_FINDING = 0.998;
 /** Sides nearer than this touch, and a neck so thin parts two pieces: no knife leaves it standing. */
 const TOUCHING_MM = 0.03;
+const FINE_LOOKS = 1500;
 
 /** Thickness of the material. Coordinates in mm; `underMm` decides which places are listed. Cost about n·log n. */
 export const findThinStrokes = (pieces: readonly Piece[], underMm = 0): Thinness => new Calliper(pieces).measureStrokes(underMm);
@@ -79,6 +80,26 @@ export class Calliper {
 
   measureGaps(underMm = 0): Thinness {
     return this.measure(-1, underMm);
+  }
+
+  /** How much of the outline belongs to strokes under each of the widths, mm; the widths rising. Looked at in about `FINE_LOOKS` places. */
+  measureFineLengths(widthsMm: readonly number[]): readonly number[] {
+    this.side = 1;
+    this.bounds = this.bounded[1].bounds;
+    const { x1, y1, x2, y2 } = this.grid;
+    const limit = widthsMm.at(-1) ?? 0;
+    const lengths = widthsMm.map(() => 0);
+    const step = this.edges.length.reduce((sum, length) => sum + length, 0) / FINE_LOOKS;
+    let since = 0;
+    for (let edge = 0; edge < x1.length; edge++) {
+      const dx = x2[edge]! - x1[edge]!, dy = y2[edge]! - y1[edge]!, length = Math.hypot(dx, dy);
+      since += length;
+      if (since < step || length === 0) continue;
+      const found = this.look({ edge, x: (x1[edge]! + x2[edge]!) / 2, y: (y1[edge]! + y2[edge]!) / 2, nx: -dy / length, ny: dx / length }, limit);
+      if (typeof found === 'object') for (const [at, widthMm] of widthsMm.entries()) if (found.widthMm < widthMm) lengths[at]! += since;
+      since = 0;
+    }
+    return lengths;
   }
 
   private measure(side: Side, underMm: number): Thinness {

@@ -1,5 +1,8 @@
 // What may be entered.
 export * from './inputs';
+export { itemDetails, placement, widthMm } from './item-inputs';
 export { prepSteps } from './steps-input';
 export * from './stock-inputs';
+export { planInput, planVersion } from './plan-input';
+export { cutLoadInput, nestInput } from './nest-input';
 export { channelInput } from './channel-input';

@@ -1,10 +1,11 @@
 // What the seller may enter for each thing that is kept. The same schema checks the form and the request.
 
 import * as yup from 'yup';
-import { LICENCES, WIDTH_RANGE_MM, type Licence } from '../artwork';
-import { AREA_BASES, type AreaBasis } from '../costing';
+import { LICENCES, type Licence } from '../artwork';
+import { AREA_BASES, NOTHING_TYPED, PLAIN_DETAILS, type AreaBasis } from '../costing';
 import { FABRIC_NAMES, HEATINGS, SHOP_FIGURE_KEYS, SHOP_FIGURES, VINYL_KIND_NAMES, type Fabric, type Heating, type VinylKind } from '../materials';
 import { SPOILAGE_CAUSES, STATIONS, type SpoilageCause, type Station } from '../orders';
+import { itemDetails, placement, widthMm } from './item-inputs';
 import { pressInput, printArea, vinylDetails } from './material-inputs';
 import { prepSteps } from './steps-input';
 import { hexColour, money, numberBetween, oneOf, optionalText, rowId, shortText, wholeBetween } from './rules';
@@ -36,24 +37,22 @@ export const blankInput = yup.object({
   areas: yup.array(printArea).max(30, 'Print areas: at most 30.').default([]),
 });
 
-export const quoteInput = yup.object({ itemId: rowId('Item'), sizeName: shortText('Size', 30), colourName: shortText('Colour', 40), quantity: wholeBetween('Quantity', 1, 2000, 'More is better asked as an order.'), each: money('Price each').nullable().defined(), customerName: optionalText('Customer', 120) });
-
-export const widthMm = numberBetween('Width', WIDTH_RANGE_MM.least, WIDTH_RANGE_MM.most, 'In mm: from a small bead to the widest roll.');
+const optionIndexes = yup.array(wholeBetween('Option', 0, 100, 'By its place in the item.')).max(12, 'Options: at most 12.').default([]);
+const drawingInput = yup.object({ artworkId: rowId('Artwork'), blankId: rowId('Blank'), widthMm, vinylIds: yup.array(rowId('Vinyl')).required().min(1, 'Vinyl: one for each layer.') });
+/** Of an item, or of a drawing that is none yet. */
+export const quoteInput = yup.object({ itemId: rowId('Item').nullable().default(null), drawing: drawingInput.nullable().default(null), sizeName: shortText('Size', 30), colourName: shortText('Colour', 40), options: optionIndexes, quantity: wholeBetween('Quantity', 1, 2000, 'More is better asked as an order.'), each: money('Price each').nullable().defined(), customerName: optionalText('Customer', 120) }).test('of-what', 'Item: choose one, or a drawing.', ({ itemId, drawing }) => (itemId === null) !== (drawing === null));
 
 export const itemInput = yup.object({
   name: shortText('Name'),
   blankId: rowId('Blank'),
   sizeName: shortText('Size', 30),
   colourName: shortText('Colour', 40),
-  artworkId: rowId('Artwork'),
-  placement: shortText('Place', 60),
-  widthMm,
-  seenThrough: yup.boolean().required(),
+  placements: yup.array(placement).required().min(1, 'Placement: at least one artwork on it.').max(12, 'Placements: at most 12.'),
   areaBasis: oneOf<AreaBasis>('Vinyl by', AREA_BASES),
   quantity: wholeBetween('Quantity', 1, 10_000, 'Pieces made in one go.'),
   price: money('Price'),
   artworkPrice: money('Paid for the drawing').default(0), artworkRun: wholeBetween('Spread over', 1, 1_000_000, 'Pieces it is used for.').default(1),
-  vinylIds: yup.array(rowId('Vinyl')).required().min(1, 'Vinyl: one for each layer.'),
+  details: itemDetails.default(() => ({ ...PLAIN_DETAILS, options: [], variants: [], extras: [], stones: [], minutes: { ...NOTHING_TYPED } })),
 });
 
 const artworkFields = { name: shortText('Name'), steps: prepSteps, layerNames: yup.array(shortText('Layer name', 60)).required(), layerVinylIds: yup.array(rowId('Vinyl').nullable().defined()).required(), licence: oneOf<Licence>('Licence', LICENCES) };
@@ -76,6 +75,7 @@ export const orderInput = orderChange.concat(yup.object({
     quantity: wholeBetween('Quantity', 1, 2000, 'More than 2000 in one line is better split.'),
     sizeName: shortText('Size', 30),
     colourName: shortText('Colour', 40),
+    options: optionIndexes,
   })).required().min(1, 'Lines: at least one item.').max(200, 'Lines: at most 200.'),
 }));
 

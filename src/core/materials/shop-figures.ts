@@ -9,8 +9,11 @@ export const SHOP_FIGURES = {
   wagePerHour: spec('Your hour', 'money/h', 1500, 0, 100_000),
   wageGoalPerHour: spec('What an hour should earn', 'money/h', 1800, 0, 100_000),
   marginGoal: spec('Margin you aim for', 'share', 0.35, 0, 0.95),
+  markupGoal: spec('Markup you aim for', 'share', 0.8, 0, 20),
   feeShare: spec('Fee, share of the price', 'share', 0.045, 0, 0.9),
   feeFixed: spec('Fee, fixed for each sale', 'money', 30, 0, 100_000),
+  rushShare: spec('Rush, on top of the price', 'share', 0.25, 0, 5),
+  setShare: spec('Off for a set', 'share', 0.1, 0, 0.9),
   spoilageShare: spec('Pieces that go wrong', 'share', 0.04, 0, 0.9),
   packaging: spec('Packaging for each piece', 'money', 35, 0, 1_000_000),
   overheadPerHour: spec('Overheads for each hour you work', 'money/h', 0, 0, 100_000),
@@ -33,6 +36,7 @@ export const SHOP_FIGURES = {
   weedPerMetreSeconds: spec('Weeding, for each metre outside', 's', 25, 0, 3600),
   weedPerCavitySeconds: spec('Weeding, for each cavity', 's', 4, 0, 600),
   weedPerTinyBitSeconds: spec('Weeding, for each bit under 4 mm²', 's', 5, 0, 600),
+  weedPerFineMetreSeconds: spec('Weeding, for each metre under the detail floor', 's', 45, 0, 3600),
 
   pressLayOutSeconds: spec('Lay out a blank', 's', 25, 0, 3600),
   prePressSeconds: spec('Pre-press', 's', 5, 0, 600),
@@ -44,6 +48,9 @@ export const SHOP_FIGURES = {
   pressWatts: spec('Press power', 'W', 1600, 0, 20_000),
   energyPerKwh: spec('Electricity', 'money/kWh', 31, 0, 10_000),
   applySeconds: spec('Clean, tape and burnish', 's', 70, 0, 3600),
+
+  stoneFieldSeconds: spec('Brush in and lift a field of stones', 's', 60, 0, 3600),
+  stoneSeconds: spec('Check and turn, for each stone', 's', 0.6, 0, 60),
 
   tapePerM2: spec('Transfer tape', 'money/m²', 210, 0, 1_000_000),
   tapeUses: spec('Uses of a piece of tape', 'count', 2, 1, 100),

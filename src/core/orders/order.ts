@@ -76,7 +76,7 @@ export function shareWorkSeconds(seconds: number, estimates: readonly number[]):
 export type LineProgress = {
   readonly quote: LineQuote;
   readonly quantity: number;
-  readonly parts: readonly { readonly layerIndex: number; readonly state: PartState; readonly cuts: number; readonly blanksLost: number; readonly unitId: number }[];
+  readonly parts: readonly { readonly layerIndex: number; readonly state: PartState; readonly cuts: number; /** Cuts with a known share of vinyl, and what that cost. */ readonly knownCuts?: number; readonly knownVinyl?: number; readonly blanksLost: number; readonly unitId: number }[];
   /** Logged seconds of hands at each station that fell on this line's parts. */
   readonly workedSeconds: Readonly<Record<Station, number>>;
 };
@@ -101,7 +101,7 @@ export function compareWithQuote(lines: readonly LineProgress[]): QuotedAgainstR
   const sum = (which: 'quoted' | 'real') => stations.reduce((seconds, row) => seconds + row[which].value, 0);
   const wages = (seconds: (line: LineProgress) => number) => total((line) => (seconds(line) / SECONDS_PER_HOUR) * line.quote.wagePerHour);
   const quotedCash = total((line) => line.quote.cash * line.quantity);
-  const vinyl = total((line) => line.parts.reduce((amount, part) => amount + part.cuts * (line.quote.layers[part.layerIndex]?.vinylCost ?? 0), 0));
+  const vinyl = total((line) => line.parts.reduce((amount, part) => amount + (part.knownVinyl ?? 0) + (part.cuts - (part.knownCuts ?? 0)) * (line.quote.layers[part.layerIndex]?.vinylCost ?? 0), 0));
   const machine = total((line) => line.parts.reduce((amount, part) => amount + part.cuts * ((line.quote.layers[part.layerIndex]?.cutMachineSeconds ?? 0) / SECONDS_PER_HOUR) * line.quote.cutterRatePerHour, 0));
   const blanks = total((line) => (countUnits(line, (state) => state === 'pressed' || state === 'checked') + line.parts.reduce((lost, part) => lost + part.blanksLost, 0)) * line.quote.blankPrice);
   const other = total((line) => countUnits(line, (state) => state === 'checked') * line.quote.otherCash);

@@ -20,12 +20,17 @@ export type PartEvent = {
   readonly cause: SpoilageCause | null;
   /** The blank went with it: true on one part of the unit only. */
   readonly blankLost: boolean;
+  /** For 'cut': its share of the vinyl that was really cut off, minor units; left out where only the estimate is known. */
+  readonly vinylCost?: number | null;
 };
 
 export type PartStory = {
   readonly state: PartState;
   /** How often it was cut, spoiled ones included. */
   readonly cuts: number;
+  /** Of those, how many with a known share of vinyl, and what that cost, minor units. */
+  readonly knownCuts: number;
+  readonly knownVinyl: number;
   readonly spoiled: number;
   readonly blanksLost: number;
   /** Spoiled and not yet cut again: a broken tooth. */
@@ -44,7 +49,7 @@ export const STATION_STEPS: Readonly<Record<Station, { readonly from: PartState;
 export function foldPart(events: readonly PartEvent[]): PartStory {
   const undone = new Set(events.filter((event) => event.kind === 'undone').map((event) => event.undoes));
   let state: PartState = 'to-cut';
-  let cuts = 0, spoiled = 0, blanksLost = 0, broken = false;
+  let cuts = 0, knownCuts = 0, knownVinyl = 0, spoiled = 0, blanksLost = 0, broken = false;
   for (const event of events) {
     if (event.kind === 'undone' || undone.has(event.id)) continue;
     if (event.kind === 'spoiled') {
@@ -57,10 +62,14 @@ export function foldPart(events: readonly PartEvent[]): PartStory {
     state = event.kind;
     if (event.kind === 'cut') {
       cuts++;
+      if (event.vinylCost !== undefined && event.vinylCost !== null) {
+        knownCuts++;
+        knownVinyl += event.vinylCost;
+      }
       broken = false;
     }
   }
-  return { state, cuts, spoiled, blanksLost, broken };
+  return { state, cuts, knownCuts, knownVinyl, spoiled, blanksLost, broken };
 }
 
 /** Something is pressed on the unit's blank, and that blank is still good: pressing a part again takes no new one. Events of all its parts, in any order. */

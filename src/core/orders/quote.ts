@@ -5,6 +5,8 @@ import { figure, minor, type Figure, type Minor } from '../units';
 
 export type QuoteFacts = {
   readonly itemName: string; readonly blankName: string; readonly sizeName: string; readonly colourName: string; readonly vinylNames: readonly string[]; readonly widthMm: number;
+  /** Options that are in it, in words and by their place in the item; left out of quotes older than options. */
+  readonly options?: readonly string[]; readonly optionIndexes?: readonly number[];
   readonly quantity: number; readonly each: Minor; readonly total: Minor;
   /** The day it can be ready, as YYYY-MM-DD; null where the hours did not suffice. */
   readonly readyDay: string | null;
@@ -17,7 +19,7 @@ export type QuoteFacts = {
 export const computeQuoteTotal = (each: Minor, quantity: number): Figure => figure('Together', each * quantity, 'money', 'computed', { how: 'price × pieces', parts: [figure('Price each', each, 'money', 'typed'), figure('Pieces', quantity, 'count', 'typed')] });
 
 /** Freezes a quote from its cost now. */
-export function freezeFacts(input: Pick<QuoteFacts, 'itemName' | 'blankName' | 'sizeName' | 'colourName' | 'vinylNames' | 'widthMm' | 'each' | 'readyDay' | 'wagePerHour' | 'toBuy'> & { readonly cost: ItemCost }): QuoteFacts {
+export function freezeFacts(input: Pick<QuoteFacts, 'itemName' | 'blankName' | 'sizeName' | 'colourName' | 'vinylNames' | 'widthMm' | 'each' | 'readyDay' | 'wagePerHour' | 'toBuy' | 'options' | 'optionIndexes'> & { readonly cost: ItemCost }): QuoteFacts {
   const { cost, ...facts } = input;
   return { ...facts, quantity: cost.quantity, total: minor(computeQuoteTotal(facts.each, cost.quantity).value), costEach: cost.withRisk.value, handsSeconds: cost.handsSeconds.value, lines: cost.lines.map((line) => ({ label: line.figure.label, total: line.total })) };
 }

@@ -1,7 +1,7 @@
 // The steps that put the layers of one piece on its blank, with temperature, seconds and what is hands and what is waiting.
 
 import { getCeiling, getKindFacts, getPressSetting, getShopFigure, type Blank, type Peel, type Pressure, type PressSetting, type ShopFigures, type Vinyl } from '../materials';
-import { fail, figure, succeed, type Figure, type Result } from '../units';
+import { fail, figure, groupBy, succeed, type Figure, type Result } from '../units';
 
 export type PressStepKind = 'lay-out' | 'pre-press' | 'place' | 'tack' | 'press' | 'wait' | 'peel' | 're-press' | 'apply';
 export type PressStep = {
@@ -14,6 +14,8 @@ export type PressStep = {
   readonly pressure?: Pressure;
   readonly peel?: Peel;
   readonly covered?: boolean;
+  /** Where on the blank, where there are several. */
+  readonly place?: string;
 };
 
 export type PressPlan = {
@@ -35,21 +37,46 @@ export type PressCaution =
   | { readonly kind: 'nothing-over'; readonly lower: string; readonly upper: string }
   | { readonly kind: 'hot-platen' }
   | { readonly kind: 'drinkware' }
+  | { readonly kind: 'temperatures'; readonly fromC: number; readonly toC: number }
   | { readonly kind: 'cure'; readonly hours: number };
 
 /** Cooling before the carrier comes off, seconds: warm is barely warm to the hand, cold is hand-cool. */
 const PEEL_WAIT_SECONDS: Readonly<Record<Peel, number>> = { hot: 0, warm: 15, cold: 45 };
 const CURE_HOURS = 24;
+/** Dwell is set by the machine; laying out and placing by hand differ from shop to shop. */
+const PRESS_BAND = { low: 0.85, high: 1.3 } as const;
 
-export type PlanLayer = { readonly vinyl: Vinyl };
+export type PlanLayer = { readonly vinyl: Vinyl; /** Layers at one place lie on one another. */ readonly place?: string };
+type PlanInput = { readonly layers: readonly PlanLayer[]; readonly blank: Blank; readonly shop: ShopFigures };
 
-/** The plan for one piece, base layer first, every layer tacked but the last. Problems: where no safe temperature exists. */
-export function planPressing(input: { readonly layers: readonly PlanLayer[]; readonly blank: Blank; readonly shop: ShopFigures }): Result<PressPlan, PressProblem> {
+/**
+ * The plan for one piece: place by place, base layer first, every layer tacked but the last of its place. One temperature
+ * for all where there is one; else each place has its own. Problems: where no safe temperature exists.
+ */
+export function planPressing({ layers, blank, shop }: PlanInput): Result<PressPlan, PressProblem> {
+  const places = [...groupBy(layers, (layer) => layer.place ?? '')];
+  const common = findSafeWindow(layers.filter(({ vinyl }) => getKindFacts(vinyl.kind).family === 'heat').map(({ vinyl }) => vinyl), blank);
+  if (!common.ok && (places.length < 2 || common.problem.kind !== 'windows-apart')) return common;
+  const steps: PressStep[] = [];
+  const cautions: PressCaution[] = [];
+  const temperatures: number[] = [];
+  for (const [place, own] of places) {
+    const plan = planPlace({ layers: own, blank, shop }, common.ok ? common.value : undefined);
+    if (!plan.ok) return plan;
+    steps.push(...plan.value.steps.map((step) => (places.length > 1 ? { ...step, place } : step)));
+    cautions.push(...findCautions(own, blank, plan.value.temperatureC).filter((caution) => caution.kind === 'nothing-over' || !cautions.some((known) => known.kind === caution.kind)));
+    if (plan.value.temperatureC !== null) temperatures.push(plan.value.temperatureC);
+  }
+  if (new Set(temperatures).size > 1) cautions.push({ kind: 'temperatures', fromC: Math.min(...temperatures), toC: Math.max(...temperatures) });
+  return succeed(summarise(steps, temperatures[0] ?? null, cautions, shop));
+}
+
+function planPlace(input: PlanInput, common: number | null | undefined): Result<{ readonly steps: readonly PressStep[]; readonly temperatureC: number | null }, PressProblem> {
   const { layers, blank, shop } = input;
   const hot = layers.filter(({ vinyl }) => getKindFacts(vinyl.kind).family === 'heat').map(({ vinyl }) => vinyl);
   const window = findSafeWindow(hot, blank);
   if (!window.ok) return window;
-  const temperatureC = window.value;
+  const temperatureC = hot.length > 0 && common !== undefined ? common : window.value;
   const steps: PressStep[] = [{ kind: 'lay-out', seconds: shop.pressLayOutSeconds, attended: true }];
   if (temperatureC !== null) steps.push({ kind: 'pre-press', seconds: shop.prePressSeconds, attended: true, temperatureC });
   let heated = 0;
@@ -63,7 +90,7 @@ export function planPressing(input: { readonly layers: readonly PlanLayer[]; rea
     steps.push(...pressLayer({ vinyl, setting, temperatureC, last: heated === hot.length, covered: isCovered(vinyl, heated > 1), shop }));
   }
   if (temperatureC !== null) steps.push({ kind: 're-press', seconds: shop.rePressSeconds, attended: true, temperatureC, covered: true });
-  return succeed(summarise(steps, temperatureC, findCautions(layers, blank, temperatureC), shop));
+  return succeed({ steps, temperatureC });
 }
 
 function pressLayer(input: { vinyl: Vinyl; setting: PressSetting; temperatureC: number; last: boolean; covered: boolean; shop: ShopFigures }): PressStep[] {
@@ -119,8 +146,8 @@ function summarise(steps: readonly PressStep[], temperatureC: number | null, cau
     waitSeconds: steps.filter((step) => !step.attended).reduce((sum, step) => sum + step.seconds, 0),
     closures: steps.filter((step) => step.kind === 'press' || step.kind === 'tack' || step.kind === 're-press').length,
     handsSeconds: figure(temperatureC === null ? 'Tape and place' : 'Press', handsSeconds, 's', 'computed', {
-      how: 'sum of the steps; while a piece cools you press the next',
-      parts: hands.map((step) => figure(`${STEP_LABELS[step.kind]}${step.vinylName ? `: ${step.vinylName}` : ''}`, step.seconds, 's', sourceOf(step, shop))),
+      how: 'sum of the steps; while a piece cools you press the next', low: handsSeconds * PRESS_BAND.low, high: handsSeconds * PRESS_BAND.high,
+      parts: hands.map((step) => figure(`${STEP_LABELS[step.kind]}${step.vinylName ? `: ${step.vinylName}` : step.place ? `: ${step.place}` : ''}`, step.seconds, 's', sourceOf(step, shop))),
     }),
   };
 }

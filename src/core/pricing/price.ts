@@ -95,9 +95,28 @@ function lowestPrice(near: number, holds: (candidate: number) => boolean): Minor
 export const DISCOUNTS = [0.05, 0.1, 0.2, 0.4] as const;
 export type DiscountReading = { readonly share: number; readonly price: Figure; readonly hourEarns: Figure | null; /** You would pay to work. */ readonly belowFloor: boolean };
 
-/** What a discount leaves: the price less it, up to the cent, and what an hour earns then. `share` from 0 to 1. */
+/** What a discount leaves: the price less it, up to the cent, and what an hour earns then. `share` from 0 to 1; below 0 it is a surcharge, as for a rush. */
 export function readDiscount(share: number, price: Minor, cost: ItemCost, shop: ShopFigures): DiscountReading {
   const left = minor(Math.ceil(price * (1 - share) - TOLERANCE));
   const reading = readPrice(left, cost, shop);
-  return { share, price: figure('Price less the discount', left, 'money', 'computed', { how: 'price × (1 − discount), up to the cent', parts: [figure('Price', price, 'money', 'typed'), figure('Discount', share, 'share', 'typed')] }), hourEarns: reading.hourEarns, belowFloor: reading.yours.value < 0 };
+  const [label, how] = share < 0 ? ['Price with the surcharge', 'price × (1 + surcharge), up to the cent'] : ['Price less the discount', 'price × (1 − discount), up to the cent'];
+  return { share, price: figure(label, left, 'money', 'computed', { how, parts: [figure('Price', price, 'money', 'typed'), figure(share < 0 ? 'Surcharge' : 'Discount', Math.abs(share), 'share', 'typed')] }), hourEarns: reading.hourEarns, belowFloor: reading.yours.value < 0 };
+}
+
+export const SET_SIZES = [2, 3, 5] as const;
+export type SetReading = { readonly count: number; readonly price: Figure; readonly yours: Figure; readonly hourEarns: Figure | null; readonly belowFloor: boolean };
+
+/** So many sold as one set, the set cheaper by `share`: the fixed fee is taken once, everything else for each piece. */
+export function readSet(count: number, share: number, price: Minor, cost: ItemCost, shop: ShopFigures): SetReading {
+  const asked = figure(`A set of ${count}`, Math.ceil(count * price * (1 - share) - TOLERANCE), 'money', 'computed', { how: 'pieces × price × (1 − off), up to the cent', parts: [figure('Pieces', count, 'count', 'typed'), figure('Price', price, 'money', 'typed'), figure('Off', share, 'share', 'shop')] });
+  const fee = figure('Fee', computeFee(asked.value, shop), 'money', 'computed', { how: 'share × price of the set + fixed part, once', parts: [getShopFigure(shop, 'feeShare'), asked, getShopFigure(shop, 'feeFixed')] });
+  const costs = figure('Full cost with risk, all of it', count * cost.withRisk.value, 'money', 'computed', { how: 'pieces × one', parts: [cost.withRisk] });
+  const seconds = count * cost.handsSeconds.value;
+  const time = figure('Your time, all of it', seconds, 's', 'computed', { how: 'pieces × one', parts: [cost.handsSeconds] });
+  const wages = count * (cost.full.value - cost.cash.value);
+  const yours = figure('Yours', asked.value - fee.value - costs.value, 'money', 'computed', { how: 'price of the set − fee − full cost with risk', parts: [asked, fee, costs] });
+  return {
+    count, price: asked, yours, belowFloor: yours.value < 0,
+    hourEarns: seconds === 0 ? null : figure('An hour earns', ((yours.value + wages) * SECONDS_PER_HOUR) / seconds, 'money/h', 'computed', { how: '(yours + your time at your hour) ÷ your time', parts: [yours, figure('Your time, paid', wages, 'money', 'computed'), time] }),
+  };
 }

@@ -5,3 +5,4 @@ export * from './roll-length';
 export * from './offcuts';
 export * from './supplies';
 export * from './use';
+export * from './prices';

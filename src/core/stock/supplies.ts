@@ -59,3 +59,19 @@ export function computeWear(supply: Pick<Supply, 'kind' | 'life'>, lines: readon
   const share = spent / supply.life;
   return { fittedAtMs: fitted.atMs, worn, share, due: share >= DUE_SHARE, left: figure(`Left, in ${wears}`, Math.max(0, supply.life - spent), 'count', 'computed', { how: 'life − worn', parts: [figure('Life', supply.life, 'count', 'shop'), worn] }) };
 }
+
+/** How long one really lasts: the mean of those that were worn out and replaced; its stated life while none was. */
+export function computeRealLife(supply: Pick<Supply, 'kind' | 'life'>, lines: readonly WearLine[]): Figure {
+  const { wears } = getSupplyFacts(supply.kind);
+  const lives: number[] = [];
+  let worn: number | null = null;
+  for (const line of lines) {
+    if (line.kind === 'fitted') {
+      // One replaced at once was fitted by mistake.
+      if (worn !== null && worn > 0) lives.push(worn);
+      worn = 0;
+    } else if (line.kind === 'worn' && worn !== null) worn += line.amount;
+  }
+  if (lives.length === 0) return figure(`Life, in ${wears}`, supply.life ?? 1, 'count', 'shop');
+  return figure(`Life, in ${wears}`, lives.reduce((sum, life) => sum + life, 0) / lives.length, 'count', 'learned', { how: 'mean of those worn out', parts: [figure('Worn out so far', lives.length, 'count', 'measured')] });
+}

@@ -68,19 +68,19 @@ const describeCount = (count: number, one: string) => `${count} ${one}${count ==
 function BigFacts({ station, view, parts }: { station: Station; view: BenchView; parts: readonly BenchPartView[] }) {
   const settings = useSettings();
   const first = parts[0]!;
-  const item = view.items.find((candidate) => candidate.itemId === first.itemId);
+  const line = view.lines.find((candidate) => candidate.lineId === first.lineId);
   if (station === 'cut') {
-    const mirrors = new Set(parts.map((part) => view.items.find((candidate) => candidate.itemId === part.itemId)?.layers[part.layerIndex]?.handedness));
+    const mirrors = new Set(parts.map((part) => view.lines.find((candidate) => candidate.lineId === part.lineId)?.layers[part.layerIndex]?.handedness));
     return <div className="big">{[...mirrors].map((words) => <span key={words} style={{ color: 'var(--mui-palette-error-main)' }}>{words}</span>)}<span>roll {formatLength(view.vinyls.find((vinyl) => vinyl.id === first.vinylId)?.rollWidthMm ?? 0, settings)} wide</span></div>;
   }
   if (station === 'weed') {
-    const layer = item?.layers[first.layerIndex];
+    const layer = line?.layers[first.layerIndex];
     return <div className="big"><span>{first.vinylName}</span><span>{layer?.cavities ?? 0} cavities</span><span>{layer?.pieces ?? 0} pieces stay</span></div>;
   }
   if (station === 'press') {
-    if (!item?.plan) return <p className="short">{item?.planProblem}</p>;
-    const last = [...item.plan.steps].reverse().find((step) => step.kind === 'press');
-    return last ? <div className="big"><span>{formatTemperature(last.temperatureC ?? 0, settings)}</span><span>{last.seconds} s</span><span>{last.pressure}</span><span style={{ color: 'var(--mui-palette-error-main)' }}>peel {item.plan.steps.find((step) => step.kind === 'peel' && step.vinylName === last.vinylName)?.peel}</span></div> : <div className="big"><span>no heat: tape, place, burnish</span></div>;
+    if (!line?.plan) return <p className="short">{line?.planProblem}</p>;
+    const last = [...line.plan.steps].reverse().find((step) => step.kind === 'press');
+    return last ? <div className="big"><span>{formatTemperature(last.temperatureC ?? 0, settings)}</span><span>{last.seconds} s</span><span>{last.pressure}</span><span style={{ color: 'var(--mui-palette-error-main)' }}>peel {line.plan.steps.find((step) => step.kind === 'peel' && step.vinylName === last.vinylName)?.peel}</span></div> : <div className="big"><span>no heat: tape, place, burnish</span></div>;
   }
   return <div className="big"><span>spelling</span><span>position: {first.placement}</span><span>edges</span></div>;
 }

@@ -13,6 +13,7 @@ import { callApi, wordsOf } from '../shared/api';
 import { Frame } from '../shared/Frame';
 import { useSettings } from '../shared/settings';
 import { Why } from '../shared/Why';
+import { BooksTabs } from './BooksTabs';
 
 export function PriceListScreen({ frame, view }: { frame: FrameView; view: PriceListView }) {
   return <Frame frame={frame} current="books"><PriceList initial={view} /></Frame>;
@@ -31,6 +32,7 @@ function PriceList({ initial }: { initial: PriceListView }) {
   const goals: Readonly<Record<PriceGoal, string>> = { wage: `an hour earns ${formatMoney(figures.wageGoalPerHour, settings)}`, margin: `a margin of ${formatShare(figures.marginGoal, settings, 0)}`, floor: 'nothing is lost' };
   return (
     <>
+      <BooksTabs current="/books" />
       <div className="page-head">
         <div><h1 style={{ margin: 0 }}>{rows.length === 0 ? 'No items to price yet' : poor === 0 ? 'Every item earns your hour' : `${poor} of ${rows.length} items earn less than your hour of ${formatMoney(figures.wagePerHour, settings)}`}</h1></div>
         <div className="actions"><Button href={`/api/price-list/csv?goal=${goal}`}>CSV</Button><Button href={`/api/price-list/pdf?goal=${goal}`} target="_blank">Print the list</Button></div>
@@ -56,7 +58,7 @@ function PriceList({ initial }: { initial: PriceListView }) {
         </table>
       </section>
       {channels.length === 0 && rows.length > 0 && <p className="soft" style={{ margin: 0 }}>Say where you sell on the page of an item, under “Add a channel”: a column for each stands here then.</p>}
-      <p className="soft" style={{ margin: '10px 0 0' }}>Quoted against real stands with each order. Hours, spoilage by cause and the start-up’s break-even are still to come.</p>
+      <p className="soft" style={{ margin: '10px 0 0' }}>Quoted against real stands with each order. Hours and spoilage by cause are still to come.</p>
     </>
   );
 }

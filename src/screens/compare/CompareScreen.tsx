@@ -4,7 +4,6 @@ import Autocomplete from '@mui/material/Autocomplete';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { lazy, Suspense, useMemo, useState } from 'react';
-import { getWornLayers } from '../../core/artwork';
 import { STAGE_LABELS, sumByStage, type Odds } from '../../core/costing/compare-vinyls';
 import type { CostStage } from '../../core/costing';
 import { formatShare, parseNumber } from '../../core/units';
@@ -18,7 +17,8 @@ import { useSettings } from '../shared/settings';
 import { useLatest } from '../shared/use-latest';
 import { useMounted } from '../shared/use-mounted';
 import { Why } from '../shared/Why';
-import { reckonCompare, type CompareWish } from './reckon-compare';
+import { listChoices, listLayers, reckonCompare, type CompareKind, type CompareWish } from './reckon-compare';
+import { WorthPanel } from './WorthPanel';
 
 const FlipCharts = lazy(() => import('./FlipCharts'));
 const MOST = 4;
@@ -27,18 +27,22 @@ export function CompareScreen({ frame, view }: { frame: FrameView; view: Compare
   return <Frame frame={frame} current="items"><Compare view={view} /></Frame>;
 }
 
-/** The vinyl the item has, and the nearest others of its kind or family. */
-function startVinyls(view: CompareView, layerIndex: number): readonly number[] {
-  const own = view.vinyls.find((vinyl) => vinyl.id === view.item.vinylIds[layerIndex]);
+/** What the item has now, and the nearest other of it. */
+function startIds(view: CompareView, kind: CompareKind, layerIndex: number): readonly number[] {
+  if (kind === 'blanks') return [view.item.blankId, ...view.blanks.filter((blank) => blank.id !== view.item.blankId).slice(0, 1).map((blank) => blank.id)];
+  if (kind === 'offers') return listChoices(view, kind, layerIndex).slice(0, MOST - 1).map((choice) => choice.id);
+  const own = listLayers(view)[layerIndex]?.vinyl;
   if (!own) return view.vinyls.slice(0, 2).map((vinyl) => vinyl.id);
   const others = view.vinyls.filter((vinyl) => vinyl.id !== own.id && (vinyl.press === null) === (own.press === null)).sort((a, b) => Number(b.kind === own.kind) - Number(a.kind === own.kind));
   return [own.id, ...others.slice(0, 1).map((vinyl) => vinyl.id)];
 }
 
+const KIND_NAMES: Readonly<Record<CompareKind, string>> = { vinyls: 'vinyls', offers: 'offers of its vinyl', blanks: 'blanks' };
+
 function Compare({ view }: { view: CompareView }) {
   const settings = useSettings();
   const mounted = useMounted();
-  const [wish, setWish] = useState<CompareWish>({ layerIndex: 0, vinylIds: startVinyls(view, 0), widthMm: view.item.widthMm, quantity: view.item.quantity });
+  const [wish, setWish] = useState<CompareWish>({ kind: 'vinyls', layerIndex: 0, ids: startIds(view, 'vinyls', 0), widthMm: view.item.placements[0]?.widthMm ?? 100, quantity: view.item.quantity });
   const [quantity, setQuantity] = useState(String(view.item.quantity));
   const [odds, setOdds] = useState<{ readonly of: string; readonly odds: Odds } | null>(null);
   const comparison = useMemo(() => reckonCompare(view, wish, settings.shop.figures), [view, wish, settings.shop.figures]);
@@ -46,7 +50,8 @@ function Compare({ view }: { view: CompareView }) {
   const asked = JSON.stringify(wish);
   useLatest(candidates.length > 1 ? asked : null, 100, async (signal) => ({ of: asked, odds: await drawOddsInWorker(input, candidates, signal) }), setOdds);
   const known = odds?.of === asked ? odds.odds : null;
-  const layers = getWornLayers(view.artwork.measurement);
+  const layers = useMemo(() => listLayers(view), [view]);
+  const choices = useMemo(() => listChoices(view, wish.kind, wish.layerIndex), [view, wish.kind, wish.layerIndex]);
   const set = (part: Partial<CompareWish>) => setWish({ ...wish, ...part });
   const stages = [...new Set(compared.flatMap(({ cost }) => (cost.ok ? [...sumByStage(cost.value).keys()] : [])))] as readonly CostStage[];
   const typed = parseNumber(quantity);
@@ -54,10 +59,11 @@ function Compare({ view }: { view: CompareView }) {
   const told = (['wage', 'width', 'failure', 'quantity'] as const).flatMap((over) => flips.filter((flip) => flip.over === over))[0] ?? null;
   return (
     <>
-      <div className="page-head"><div><h1 style={{ margin: 0 }} aria-live="polite">{candidates.length < 2 ? 'Choose two vinyls or more' : (describeVerdict(compared, known?.cheapest ?? null, told, settings) ?? 'It can’t be made in any of these')}</h1><p className="soft" style={{ margin: '4px 0 0' }}><a href={`/items/${view.item.id}`}>{view.item.name}</a>, {view.blank.name}, {view.item.sizeName}</p></div></div>
-      <section className="sheet fields" aria-label="What is compared" style={{ gridTemplateColumns: 'minmax(0, 1fr) minmax(0, 3fr) minmax(0, 1fr) minmax(0, 1fr)' }}>
-        <TextField select label="Layer" value={wish.layerIndex} onChange={(event) => set({ layerIndex: Number(event.target.value), vinylIds: startVinyls(view, Number(event.target.value)) })}>{layers.map((_, index) => <MenuItem key={index} value={index}>{view.artwork.layerNames[index] ?? `layer ${index + 1}`}</MenuItem>)}</TextField>
-        <Autocomplete multiple disableCloseOnSelect options={view.vinyls} value={view.vinyls.filter((vinyl) => wish.vinylIds.includes(vinyl.id)).sort((a, b) => wish.vinylIds.indexOf(a.id) - wish.vinylIds.indexOf(b.id))} getOptionLabel={(vinyl) => vinyl.name} isOptionEqualToValue={(a, b) => a.id === b.id} getOptionDisabled={(vinyl) => wish.vinylIds.length >= MOST && !wish.vinylIds.includes(vinyl.id)} onChange={(_, chosen) => set({ vinylIds: chosen.slice(0, MOST).map((vinyl) => vinyl.id) })} renderInput={(props) => <TextField {...props} label="In these vinyls, four at most" />} />
+      <div className="page-head"><div><h1 style={{ margin: 0 }} aria-live="polite">{candidates.length < 2 ? wish.kind === 'offers' && choices.length < 2 ? `${layers[wish.layerIndex]?.vinyl.name ?? 'This vinyl'} has ${choices.length === 0 ? 'no offer' : 'one offer'} to compare` : `Choose two ${KIND_NAMES[wish.kind]} or more` : (describeVerdict(compared, known?.cheapest ?? null, told, settings) ?? 'It can’t be made in any of these')}</h1><p className="soft" style={{ margin: '4px 0 0' }}><a href={`/items/${view.item.id}`}>{view.item.name}</a>, {view.blanks.find((blank) => blank.id === view.item.blankId)?.name}, {view.item.sizeName}</p></div></div>
+      <section className="sheet fields" aria-label="What is compared" style={{ gridTemplateColumns: 'minmax(0, 1fr) minmax(0, 1fr) minmax(0, 3fr) minmax(0, .8fr) minmax(0, .8fr)' }}>
+        <TextField select label="Side by side" value={wish.kind} onChange={(event) => { const kind = event.target.value as CompareKind; set({ kind, ids: startIds(view, kind, wish.layerIndex) }); }}>{(Object.keys(KIND_NAMES) as CompareKind[]).map((kind) => <MenuItem key={kind} value={kind}>{KIND_NAMES[kind]}</MenuItem>)}</TextField>
+        <TextField select label="Layer" value={wish.layerIndex} onChange={(event) => set({ layerIndex: Number(event.target.value), ids: startIds(view, wish.kind, Number(event.target.value)) })}>{layers.map((layer, index) => <MenuItem key={index} value={index}>{layer.name}{new Set(layers.map((entry) => entry.place)).size > 1 ? `, ${layer.place}` : ''}</MenuItem>)}</TextField>
+        <Autocomplete multiple disableCloseOnSelect options={[...choices]} value={wish.ids.flatMap((id) => choices.find((choice) => choice.id === id) ?? [])} getOptionLabel={(choice) => choice.name} getOptionKey={(choice) => choice.id} isOptionEqualToValue={(a, b) => a.id === b.id} getOptionDisabled={(choice) => wish.ids.length >= MOST && !wish.ids.includes(choice.id)} onChange={(_, chosen) => set({ ids: chosen.slice(0, MOST).map((choice) => choice.id) })} renderInput={(props) => <TextField {...props} label={`In these ${KIND_NAMES[wish.kind]}, four at most`} />} />
         <WidthField label="Width" widthMm={wish.widthMm} onChange={(widthMm) => widthMm !== null && widthMm >= 5 && set({ widthMm })} />
         <TextField label="Made at once" value={quantity} error={typed === null || !Number.isInteger(typed) || typed < 1} onChange={(event) => {
           setQuantity(event.target.value);
@@ -69,14 +75,14 @@ function Compare({ view }: { view: CompareView }) {
         <div className="cols" style={{ gridTemplateColumns: 'minmax(0, 1.25fr) minmax(0, 1fr)' }}>
           <section className="sheet flush" aria-label="Line by line" tabIndex={0}>
             <table className="plain compare">
-              <thead><tr><th>a good piece</th>{candidates.map(({ vinyl }, index) => <th key={vinyl.id} className="right"><i className="swatch" style={{ background: vinyl.colourHex }} />{vinyl.name}{index === best && <> <span className="tag">cheapest</span></>}</th>)}</tr></thead>
+              <thead><tr><th>a good piece</th>{compared.map(({ vinyl, name }, index) => <th key={index} className="right"><i className="swatch" style={{ background: vinyl.colourHex }} />{name}{index === best && <> <span className="tag">cheapest</span></>}</th>)}</tr></thead>
               <tbody>
-                {stages.map((stage) => <tr key={stage}><td>{STAGE_LABELS[stage]}</td>{compared.map(({ vinyl, cost }) => { const figure = cost.ok ? sumByStage(cost.value).get(stage) : undefined; return <td key={vinyl.id} className="num">{figure ? <Why figure={figure} /> : '–'}</td>; })}</tr>)}
-                <tr className="total"><td><strong>Full cost with risk</strong></td>{compared.map(({ vinyl, cost }) => <td key={vinyl.id} className="num">{cost.ok ? <strong><Why figure={cost.value.withRisk} /></strong> : <span className="short">{describeCostProblem(cost.problem, settings)}</span>}</td>)}</tr>
-                <tr><td>Your time</td>{compared.map(({ vinyl, cost }) => <td key={vinyl.id} className="num">{cost.ok ? <Why figure={cost.value.handsSeconds} /> : '–'}</td>)}</tr>
-                <tr><td>Goes wrong</td>{compared.map(({ vinyl, belief }, index) => <td key={vinyl.id} className="num"><Why figure={belief.mean} />{known && <span className="soft" style={{ display: 'block', fontSize: '.82rem' }}>{formatShare(known.failure[index]!.low, settings)} to {formatShare(known.failure[index]!.high, settings)}</span>}</td>)}</tr>
-                <tr><td>Chance that it is the cheapest</td>{compared.map(({ vinyl }, index) => <td key={vinyl.id} className="num">{known ? formatShare(known.cheapest[index]!, settings, 0) : '…'}</td>)}</tr>
-                <tr><td>Fit for it</td>{compared.map(({ vinyl, unfit }) => <td key={vinyl.id} className="right">{unfit.length === 0 ? 'yes' : <span className="short">{unfit.map((entry) => describeUnfit(entry, settings)).join('; ')}</span>}</td>)}</tr>
+                {stages.map((stage) => <tr key={stage}><td>{STAGE_LABELS[stage]}</td>{compared.map(({ cost }, index) => { const figure = cost.ok ? sumByStage(cost.value).get(stage) : undefined; return <td key={index} className="num">{figure ? <Why figure={figure} /> : '–'}</td>; })}</tr>)}
+                <tr className="total"><td><strong>Full cost with risk</strong></td>{compared.map(({ cost }, index) => <td key={index} className="num">{cost.ok ? <strong><Why figure={cost.value.withRisk} /></strong> : <span className="short">{describeCostProblem(cost.problem, settings)}</span>}</td>)}</tr>
+                <tr><td>Your time</td>{compared.map(({ cost }, index) => <td key={index} className="num">{cost.ok ? <Why figure={cost.value.handsSeconds} /> : '–'}</td>)}</tr>
+                <tr><td>Goes wrong</td>{compared.map(({ belief }, index) => <td key={index} className="num"><Why figure={belief.mean} />{known && <span className="soft" style={{ display: 'block', fontSize: '.82rem' }}>{formatShare(known.failure[index]!.low, settings)} to {formatShare(known.failure[index]!.high, settings)}</span>}</td>)}</tr>
+                <tr><td>Chance that it is the cheapest</td>{compared.map((_, index) => <td key={index} className="num">{known ? formatShare(known.cheapest[index]!, settings, 0) : '…'}</td>)}</tr>
+                <tr><td>Fit for it</td>{compared.map(({ unfit }, index) => <td key={index} className="right">{unfit.length === 0 ? 'yes' : <span className="short">{unfit.map((entry) => describeUnfit(entry, settings)).join('; ')}</span>}</td>)}</tr>
               </tbody>
             </table>
           </section>
@@ -88,6 +94,7 @@ function Compare({ view }: { view: CompareView }) {
           </section>
         </div>
       )}
+      <WorthPanel view={view} spec={input.spec} layerIndex={wish.layerIndex} quantity={wish.quantity} />
     </>
   );
 }

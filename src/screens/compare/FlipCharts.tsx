@@ -1,7 +1,7 @@
 // What a good piece costs in each vinyl, over your hour, the size, the number made and what goes wrong.
 
 import { CartesianGrid, Line, LineChart, ReferenceLine, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts';
-import type { Candidate } from '../../core/costing/compare-vinyls';
+import { getCandidateName, type Candidate } from '../../core/costing/compare-vinyls';
 import { formatLength, formatMoney, formatNumber, formatShare } from '../../core/units';
 import { useSettings, type Settings } from '../shared/settings';
 import type { Axis, Curve } from './reckon-compare';
@@ -22,17 +22,17 @@ export default function FlipCharts({ curves, candidates }: { curves: readonly Cu
       {curves.map(({ axis, points, now }) => {
         const first = points[0]!, last = points[points.length - 1]!;
         return (
-          <figure key={axis} role="img" aria-label={`What a good piece costs ${TITLES[axis]}: ${candidates.map(({ vinyl }, index) => `${vinyl.name} from ${money(first[`v${index}`])} to ${money(last[`v${index}`])}`).join('; ')}`}>
+          <figure key={axis} role="img" aria-label={`What a good piece costs ${TITLES[axis]}: ${candidates.map((candidate, index) => `${getCandidateName(candidate)} from ${money(first[`v${index}`])} to ${money(last[`v${index}`])}`).join('; ')}`}>
             <figcaption className="soft">{TITLES[axis]}</figcaption>
             <ResponsiveContainer width="100%" height={136}><LineChart data={[...points]} margin={{ top: 4, right: 8, bottom: 0, left: 0 }}>
               <CartesianGrid stroke="var(--mui-palette-divider)" vertical={false} /><XAxis dataKey="at" type="number" domain={['dataMin', 'dataMax']} tickFormatter={(at: number) => formatAt(axis, at, settings)} tickCount={4} fontSize={11} stroke="var(--mui-palette-text-secondary)" /><YAxis width={46} fontSize={11} domain={['auto', 'auto']} tickFormatter={money} stroke="var(--mui-palette-text-secondary)" />
-              <Tooltip labelFormatter={(at) => formatAt(axis, Number(at), settings)} formatter={(value, name) => [money(value), candidates[Number(String(name).slice(1))]?.vinyl.name ?? '']} /><ReferenceLine x={now} stroke="var(--mui-palette-text-primary)" strokeDasharray="4 4" />
-              {candidates.map((candidate, index) => <Line key={candidate.vinyl.id} dataKey={`v${index}`} stroke={COLOURS[index]!} {...(DASHES[index] ? { strokeDasharray: DASHES[index] } : {})} strokeWidth={2} dot={false} isAnimationActive={false} />)}
+              <Tooltip labelFormatter={(at) => formatAt(axis, Number(at), settings)} formatter={(value, name) => [money(value), candidates[Number(String(name).slice(1))] ? getCandidateName(candidates[Number(String(name).slice(1))]!) : '']} /><ReferenceLine x={now} stroke="var(--mui-palette-text-primary)" strokeDasharray="4 4" />
+              {candidates.map((_, index) => <Line key={index} dataKey={`v${index}`} stroke={COLOURS[index]!} {...(DASHES[index] ? { strokeDasharray: DASHES[index] } : {})} strokeWidth={2} dot={false} isAnimationActive={false} />)}
             </LineChart></ResponsiveContainer>
           </figure>
         );
       })}
-      <p className="soft legend">{candidates.map(({ vinyl }, index) => <span key={vinyl.id}><svg width="26" height="8" aria-hidden="true"><line x1="0" x2="26" y1="4" y2="4" stroke={COLOURS[index]!} strokeWidth="2.5" {...(DASHES[index] ? { strokeDasharray: DASHES[index] } : {})} /></svg> {vinyl.name}</span>)}</p>
+      <p className="soft legend">{candidates.map((candidate, index) => <span key={index}><svg width="26" height="8" aria-hidden="true"><line x1="0" x2="26" y1="4" y2="4" stroke={COLOURS[index]!} strokeWidth="2.5" {...(DASHES[index] ? { strokeDasharray: DASHES[index] } : {})} /></svg> {getCandidateName(candidate)}</span>)}</p>
     </div>
   );
 }

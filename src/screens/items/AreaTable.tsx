@@ -3,14 +3,13 @@
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import { Controller, type UseFormReturn } from 'react-hook-form';
-import { AREA_BASES, type AreaBasis, type ItemCost } from '../../core/costing';
-import type { VinylView } from '../../views/views';
+import { AREA_BASES, type AreaBasis, type ItemCost, type MadeLayer } from '../../core/costing';
 import { Why } from '../shared/Why';
-import type { ItemForm } from './ItemFields';
+import type { ItemForm } from './item-form';
 
-type Props = { readonly form: UseFormReturn<ItemForm>; readonly cost: ItemCost; readonly layerNames: readonly string[]; readonly vinyls: readonly (VinylView | undefined)[]; readonly basis: AreaBasis };
+type Props = { readonly form: UseFormReturn<ItemForm>; readonly cost: ItemCost; readonly layers: readonly MadeLayer[]; readonly basis: AreaBasis };
 
-export function AreaTable({ form, cost, layerNames, vinyls, basis }: Props) {
+export function AreaTable({ form, cost, layers, basis }: Props) {
   return (
     <section className="sheet flush" aria-label="Vinyl, three areas">
       <div style={{ display: 'flex', justifyContent: 'space-between', alignItems: 'center', padding: '10px 12px 2px', gap: 12 }}>
@@ -23,7 +22,7 @@ export function AreaTable({ form, cost, layerNames, vinyls, basis }: Props) {
         <thead><tr><th>layer</th><th className="right">net</th><th className="right">box</th><th className="right">used</th></tr></thead>
         <tbody>
           {cost.layers.map((layer, index) => (
-            <tr key={index}><td><i className="swatch" style={{ background: vinyls[index]?.colourHex }} />{layerNames[index]}</td>
+            <tr key={index}><td><i className="swatch" style={{ background: layers[index]?.vinyl.colourHex }} />{layers[index]?.name}{new Set(layers.map((entry) => entry.place)).size > 1 && <span className="soft">, {layers[index]?.place}</span>}</td>
               {(['net', 'box', 'used'] as const).map((area) => <td key={area} className="num" style={area === basis ? { fontWeight: 700 } : undefined}><Why figure={layer.areas[area]} /></td>)}</tr>
           ))}
         </tbody>

@@ -2,10 +2,14 @@
 
 import { yupResolver } from '@hookform/resolvers/yup';
 import Button from '@mui/material/Button';
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import ToggleButton from '@mui/material/ToggleButton';
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import { enqueueSnackbar } from 'notistack';
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { useForm, useWatch, type Resolver } from 'react-hook-form';
-import { getWornLayers } from '../../core/artwork';
+import { explainChange, getUsualVariant, listMadeLayers, resolveVariant } from '../../core/costing';
 import { itemInput } from '../../core/input';
 import { decideHandedness } from '../../core/materials';
 import { formatLength, formatMoney } from '../../core/units';
@@ -19,11 +23,16 @@ import { SeamView } from '../shared/SeamView';
 import { useSettings } from '../shared/settings';
 import { useMounted } from '../shared/use-mounted';
 import { AreaTable } from './AreaTable';
+import { ChangeNotice } from './ChangeNotice';
 import { ChannelPanel } from './ChannelPanel';
 import { CostTable } from './CostTable';
-import { ItemFields, type ItemForm } from './ItemFields';
+import { startValues, toMaterials, toPlan, type ItemForm } from './item-form';
+import { ItemFields } from './ItemFields';
+import { JointPanel } from './JointPanel';
+import { MoreFields } from './MoreFields';
 import { PricePanel } from './PricePanel';
 import { reckonItem } from './reckon-item';
+import { VariantTable } from './VariantTable';
 
 // Charts weigh more than all the rest of the page.
 const LadderPanel = lazy(() => import('./LadderPanel'));
@@ -38,20 +47,6 @@ function Missing({ what }: { what: string }) {
   return <div className="sheet empty"><p>To reckon an item, {what} is needed first.</p><Button variant="contained" href={href}>{what === 'a drawing' ? 'Measure a drawing' : `Add ${what} to the shelf`}</Button></div>;
 }
 
-function startValues(view: ItemEditorView): ItemForm {
-  const { item, artworks, shelf } = view;
-  if (item) {
-    const { id: _id, version: _version, archived: _archived, vinylIds, ...fields } = item;
-    return { ...fields, vinylIds: [...vinylIds] };
-  }
-  const artwork = artworks.find((candidate) => candidate.id === view.startArtworkId) ?? artworks[0]!;
-  const blank = shelf.blanks[0]!;
-  return {
-    name: artwork.name, blankId: blank.id, sizeName: blank.sizes[0]?.name ?? '', colourName: blank.colours[0]?.name ?? '', artworkId: artwork.id, placement: 'front, centred', widthMm: Math.round(artwork.measurement.widthMm * 10) / 10,
-    seenThrough: false, areaBasis: 'used', quantity: 1, price: 0, artworkPrice: 0, artworkRun: 1, vinylIds: getWornLayers(artwork.measurement).map((_, index) => artwork.layerVinylIds[index] ?? shelf.vinyls[0]!.id),
-  };
-}
-
 function Item({ view }: { view: ItemEditorView }) {
   const settings = useSettings();
   const mounted = useMounted();
@@ -59,10 +54,19 @@ function Item({ view }: { view: ItemEditorView }) {
   const [archived, setArchived] = useState(view.item?.archived ?? false);
   const form = useForm<ItemForm>({ resolver: yupResolver(itemInput) as unknown as Resolver<ItemForm>, defaultValues: startValues(view) });
   const values = useWatch({ control: form.control }) as ItemForm;
-  const artwork = view.artworks.find((candidate) => candidate.id === Number(values.artworkId));
-  const vinyls = (artwork ? getWornLayers(artwork.measurement) : []).map((_, index) => view.shelf.vinyls.find((vinyl) => vinyl.id === Number(values.vinylIds[index])));
+  const [shown, setShown] = useState(0);
+  const [chosen, setChosen] = useState<readonly number[]>([]);
   const blank = view.shelf.blanks.find((candidate) => candidate.id === Number(values.blankId));
-  const reckoning = useMemo(() => reckonItem({ values, artwork, blank, vinyls, figures: settings.shop.figures, settings }), [values, artwork, blank, vinyls, settings]);
+  const plan = useMemo(() => toPlan(values), [values]);
+  const materials = useMemo(() => toMaterials(view), [view]);
+  const variant = useMemo(() => ({ ...getUsualVariant(plan), options: chosen.filter((at) => plan.details.options[at]) }), [plan, chosen]);
+  const input = useMemo(() => ({ plan, variant, quantity: Number(values.quantity), blank, materials, evidence: view.evidence, figures: settings.shop.figures, settings }), [plan, variant, values.quantity, blank, materials, view.evidence, settings]);
+  const reckoning = useMemo(() => reckonItem(input), [input]);
+  const layers = useMemo(() => listMadeLayers(resolveVariant(plan, variant), materials), [plan, variant, materials]);
+  const placement = plan.placements[Math.min(shown, plan.placements.length - 1)];
+  const artwork = view.artworks.find((candidate) => candidate.id === placement?.artworkId);
+  const vinyls = placement?.vinylIds.map((id) => view.shelf.vinyls.find((vinyl) => vinyl.id === id)) ?? [];
+  const change = useMemo(() => (reckoning.ok && view.item?.noted && !form.formState.isDirty && chosen.length === 0 ? explainChange(view.item.noted, reckoning.cost) : null), [reckoning, view.item, form.formState.isDirty, chosen]);
   const isNew = view.item === null && version === null;
   const id = view.item?.id ?? null;
   const save = useSave<ItemForm, { id: number }>({
@@ -83,7 +87,7 @@ function Item({ view }: { view: ItemEditorView }) {
       enqueueSnackbar(wordsOf(error), { variant: 'error' });
     }
   };
-  const handedness = vinyls[0] ? decideHandedness(vinyls[0], { seenThrough: values.seenThrough }) : null;
+  const handedness = vinyls[0] ? decideHandedness(vinyls[0], { seenThrough: placement?.seenThrough ?? false }) : null;
   const licenceCaution = artwork ? describeLicenceCaution(artwork.licence) : null;
   const ground = blank?.colours.find((colour) => colour.name === values.colourName)?.hex;
   return (
@@ -101,22 +105,28 @@ function Item({ view }: { view: ItemEditorView }) {
         </div>
       </div>
       {save.failure && <div className="notice bad" role="alert" style={{ marginBottom: 12 }}>{save.failure}</div>}
+      {change && view.item?.noted && version === view.item.version && <ChangeNotice itemId={view.item.id} change={change} sinceMs={view.item.noted.atMs} />}
       {licenceCaution && <div className="notice" style={{ marginBottom: 12 }}><strong>{artwork?.name}</strong>{licenceCaution} <a href={`/artwork/${artwork?.id}`}>Say whose it is</a></div>}
       <div className="cols" style={{ gridTemplateColumns: 'minmax(300px, .82fr) minmax(0, 1.7fr)' }}>
         <div className="cols">
           <section className="sheet flush lifted">
-            {artwork && handedness && <SeamView picture={artwork.picture} colours={vinyls.map((vinyl) => vinyl?.colourHex)} mirrored={handedness.mirrored} cutCaption={describeHandedness(handedness)} name={artwork.name} size={`${formatLength(Number(values.widthMm) || 0, settings)} × ${formatLength(((Number(values.widthMm) || 0) * artwork.measurement.heightMm) / artwork.measurement.widthMm, settings)}`} height={150} {...(ground ? { ground } : {})} />}
+            {plan.placements.length > 1 && <ToggleButtonGroup size="small" exclusive value={Math.min(shown, plan.placements.length - 1)} onChange={(_, at: number | null) => at !== null && setShown(at)} aria-label="Artwork shown" sx={{ p: 1 }}>{plan.placements.map((one, at) => <ToggleButton key={at} value={at} sx={{ py: 0.3, textTransform: 'none' }}>{one.place || `artwork ${at + 1}`}</ToggleButton>)}</ToggleButtonGroup>}
+            {artwork && handedness && <SeamView picture={artwork.picture} colours={vinyls.map((vinyl) => vinyl?.colourHex)} mirrored={handedness.mirrored} cutCaption={describeHandedness(handedness)} name={artwork.name} size={`${formatLength(placement?.widthMm || 0, settings)} × ${formatLength(((placement?.widthMm || 0) * artwork.measurement.heightMm) / artwork.measurement.widthMm, settings)}`} height={150} {...(ground ? { ground } : {})} />}
           </section>
-          <ItemFields form={form} view={view} artwork={artwork} blank={blank} />
+          <ItemFields form={form} view={view} blank={blank} shown={shown} onShow={setShown} />
+          <MoreFields form={form} view={view} blank={blank} evidence={view.evidence} />
         </div>
         <div className="cols">
+          {plan.details.options.length > 0 && <div className="readings" role="group" aria-label="Reckoned with">{plan.details.options.map((option, at) => <FormControlLabel key={at} control={<Checkbox size="small" checked={chosen.includes(at)} onChange={(_, on) => setChosen(on ? [...chosen, at] : chosen.filter((one) => one !== at))} />} label={`with ${option.label || 'option'}`} />)}</div>}
           {reckoning.ok ? (
             <>
-              <PricePanel cost={reckoning.cost} reading={reckoning.reading} price={Number(values.price) || 0} figures={settings.shop.figures} onPrice={(price) => form.setValue('price', price, { shouldDirty: true, shouldValidate: true })} form={form} />
+              <PricePanel cost={reckoning.cost} reading={reckoning.reading} price={reckoning.price} othersAsk={plan.details.othersAsk} figures={settings.shop.figures} onPrice={(price) => form.setValue('price', Math.max(0, price - (reckoning.price - plan.price)), { shouldDirty: true, shouldValidate: true })} form={form} />
               <CostTable cost={reckoning.cost} reading={reckoning.reading} />
-              <ChannelPanel initial={view.channels} cost={reckoning.cost} price={Number(values.price) || 0} figures={settings.shop.figures} />
-              {mounted && <Suspense><LadderPanel spec={reckoning.spec} quantity={reckoning.cost.quantity} price={Number(values.price) || 0} figures={settings.shop.figures} /></Suspense>}
-              <AreaTable form={form} cost={reckoning.cost} layerNames={artwork?.layerNames ?? []} vinyls={vinyls} basis={values.areaBasis} />
+              <ChannelPanel initial={view.channels} cost={reckoning.cost} price={reckoning.price} figures={settings.shop.figures} />
+              {blank && <VariantTable input={input} plan={plan} blank={blank} wage={settings.shop.figures.wagePerHour} />}
+              {mounted && <Suspense><LadderPanel spec={reckoning.spec} quantity={reckoning.cost.quantity} price={reckoning.price} figures={settings.shop.figures} /></Suspense>}
+              <AreaTable form={form} cost={reckoning.cost} layers={layers} basis={values.areaBasis} />
+              <JointPanel form={form} cost={reckoning.cost} itemName={values.name} price={reckoning.price} negative={plan.details.negative} layers={layers} />
             </>
           ) : <div className="notice bad"><strong>No cost can be told yet</strong>{reckoning.problem}</div>}
           <p className="soft" style={{ margin: 0 }}>Your hour is {formatMoney(settings.shop.figures.wagePerHour, settings)}. <a href="/shop">Change the shop’s figures</a></p>

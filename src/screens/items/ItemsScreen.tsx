@@ -3,6 +3,7 @@
 import Button from '@mui/material/Button';
 import { formatMoney } from '../../core/units';
 import type { FrameView, ItemListView } from '../../views/views';
+import { describeCauses } from '../../wording/cost-change';
 import { Frame } from '../shared/Frame';
 import { Picture } from '../shared/Picture';
 import { useSettings } from '../shared/settings';
@@ -27,10 +28,10 @@ function Items({ view }: { view: ItemListView }) {
           <table className="plain">
             <thead><tr><th /><th>item</th><th className="right">made in</th><th className="right">cash cost</th><th className="right">full cost</th><th className="right">with risk</th><th className="right">price</th><th className="right">an hour earns</th></tr></thead>
             <tbody>
-              {view.rows.map(({ item, picture, blankName, cost, hourEarns, problem }) => (
+              {view.rows.map(({ item, picture, blankName, cost, change, hourEarns, problem }) => (
                 <tr key={item.id}>
                   <td style={{ width: 64 }}><span className="thumb" style={{ width: 60, height: 44, padding: 4, boxSizing: 'border-box' }}><Picture picture={picture} label="" /></span></td>
-                  <td><a href={`/items/${item.id}`}><strong>{item.name}</strong></a><br /><span className="soft">{blankName}, {item.sizeName}</span>{problem && <div className="short">{problem}</div>}</td>
+                  <td><a href={`/items/${item.id}`}><strong>{item.name}</strong></a><br /><span className="soft">{blankName}, {item.sizeName}</span>{problem && <div className="short">{problem}</div>}{change && <div className="soft">was {formatMoney(change.was, settings)}, now {formatMoney(change.now.value, settings)}, {describeCauses(change, settings)}</div>}</td>
                   <td className="num">{item.quantity}</td>
                   {cost ? <><td className="num"><Why figure={cost.cash} /></td><td className="num"><Why figure={cost.full} /></td><td className="num"><Why figure={cost.withRisk} /></td></> : <td colSpan={3} className="soft right">can’t be made so</td>}
                   <td className="num">{formatMoney(item.price, settings)}</td>

@@ -1,42 +1,34 @@
 // From what stands in the form to the cost, the reading of its price, and the verdict in one sentence.
 
-import { getWornLayers, scaleMeasurement } from '../../core/artwork';
-import { computeItemCost, type ArtworkCost, type ItemCost, type ItemSpec } from '../../core/costing';
+import { getWornLayers } from '../../core/artwork';
+import { computeItemCost, resolveVariant, toItemSpec, type ItemCost, type ItemEvidence, type ItemMaterials, type ItemPlan, type ItemSpec, type Variant } from '../../core/costing';
 import { widthMm as widthSchema } from '../../core/input';
-import type { ShopFigures } from '../../core/materials';
+import type { Blank, ShopFigures } from '../../core/materials';
 import { readPrice, type PriceReading } from '../../core/pricing';
-import { formatFigure, formatMoney, formatShare, minor } from '../../core/units';
-import type { ArtworkView, BlankView, VinylView } from '../../views/views';
+import { formatFigure, formatMoney, formatShare, minor, type Minor } from '../../core/units';
 import { describeCostProblem } from '../../wording/problems';
 import type { Settings } from '../shared/settings';
-import type { ItemForm } from './ItemFields';
 
-export type Reckoning = { readonly ok: true; readonly spec: ItemSpec; readonly cost: ItemCost; readonly reading: PriceReading; readonly verdict: string } | { readonly ok: false; readonly problem: string };
+export type Reckoning = { readonly ok: true; readonly spec: ItemSpec; readonly cost: ItemCost; readonly price: Minor; readonly reading: PriceReading; readonly verdict: string } | { readonly ok: false; readonly problem: string };
+export type ReckonInput = { readonly plan: ItemPlan; readonly variant: Variant; readonly quantity: number; readonly blank: Blank | undefined; readonly materials: ItemMaterials; readonly evidence: ItemEvidence; readonly figures: ShopFigures; readonly settings: Settings };
 
-export function reckonItem(input: { values: ItemForm; artwork: ArtworkView | undefined; blank: BlankView | undefined; vinyls: readonly (VinylView | undefined)[]; figures: ShopFigures; settings: Settings }): Reckoning {
-  const { values, artwork, blank, vinyls, figures, settings } = input;
-  const quantity = Number(values.quantity);
-  if (!artwork || !blank) return { ok: false, problem: 'Choose a blank and an artwork.' };
-  if (!widthSchema.isValidSync(values.widthMm)) return { ok: false, problem: 'Width: from 3 to 3000 mm.' };
+export function reckonItem({ plan, variant, quantity, blank, materials, evidence, figures, settings }: ReckonInput): Reckoning {
+  if (!blank) return { ok: false, problem: 'Choose a blank.' };
   if (!Number.isInteger(quantity) || quantity < 1) return { ok: false, problem: 'Quantity: a whole number from 1.' };
-  const measured = scaleMeasurement(artwork.measurement, Number(values.widthMm));
-  const worn = getWornLayers(measured);
-  const layers = worn.flatMap((measurement, index) => {
-    const vinyl = vinyls[index];
-    return vinyl ? [{ measurement, vinyl }] : [];
-  });
-  if (layers.length < worn.length) return { ok: false, problem: 'Choose a vinyl for each layer.' };
-  const spec: ItemSpec = { blank, sizeName: values.sizeName, layers, areaBasis: values.areaBasis, artwork: readArtworkCost(values) };
+  const made = resolveVariant(plan, variant);
+  for (const [at, placement] of made.placements.entries()) {
+    const artwork = materials.artwork(placement.artworkId);
+    const where = made.placements.length > 1 ? ` for ${placement.place || `placement ${at + 1}`}` : '';
+    if (!artwork) return { ok: false, problem: `Choose an artwork${where}.` };
+    if (!widthSchema.isValidSync(placement.widthMm)) return { ok: false, problem: `Width${where}: from 3 to 3000 mm.` };
+    if (getWornLayers(artwork.measurement).some((_, index) => !materials.vinyl(placement.vinylIds[index] ?? -1))) return { ok: false, problem: `Choose a vinyl for each layer${where}.` };
+  }
+  const spec = toItemSpec({ plan, made, blank, materials, evidence });
   const cost = computeItemCost(spec, quantity, figures);
   if (!cost.ok) return { ok: false, problem: describeCostProblem(cost.problem, settings) };
-  const price = minor(Number.isSafeInteger(values.price) && values.price >= 0 ? values.price : 0);
+  const price = minor(made.price);
   const reading = readPrice(price, cost.value, figures);
-  return { ok: true, spec, cost: cost.value, reading, verdict: describe(cost.value, reading, price, settings) };
-}
-
-/** What is no number yet counts for nothing. */
-function readArtworkCost({ artworkPrice, artworkRun }: ItemForm): ArtworkCost {
-  return { price: minor(Number.isSafeInteger(artworkPrice) && artworkPrice > 0 ? artworkPrice : 0), run: Number.isInteger(Number(artworkRun)) && Number(artworkRun) >= 1 ? Number(artworkRun) : 1 };
+  return { ok: true, spec, cost: cost.value, price, reading, verdict: describe(cost.value, reading, price, settings) };
 }
 
 function describe(cost: ItemCost, reading: PriceReading, price: number, settings: Settings): string {

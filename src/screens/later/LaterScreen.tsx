@@ -5,7 +5,6 @@ import type { FrameView } from '../../views/views';
 import { Frame } from '../shared/Frame';
 
 const LATER = {
-  'cut-sheets': { title: 'Cut sheets', answers: 'Cut sheets will lay the waiting parts of one vinyl, from all orders, on the roll, sheet or offcut in hand so that the least is wasted.', now: 'Today parts are cut one load for each vinyl at the bench, and vinyl is costed by the strip that a plain row of boxes takes.', links: [['/bench/cut', 'Cut what is waiting'], ['/items', 'See what vinyl costs']] },
   trials: { title: 'Trials', answers: 'Trials will find the cutter setting in four or five test cuts, and say with its uncertainty which vinyl holds up.', now: 'Today each vinyl keeps its press window and its weeding factor on the shelf.', links: [['/shelf', 'Look at the vinyls'], ['/bench/cut', 'Go to the cutter']] },
 } as const;
 export type LaterName = keyof typeof LATER;

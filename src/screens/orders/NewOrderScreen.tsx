@@ -2,11 +2,14 @@
 
 import { yupResolver } from '@hookform/resolvers/yup';
 import Button from '@mui/material/Button';
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
 import { useEffect } from 'react';
-import { useFieldArray, useForm, useWatch } from 'react-hook-form';
+import { Controller, useFieldArray, useForm, useWatch } from 'react-hook-form';
+import { getVariantPrice } from '../../core/costing';
 import { orderInput } from '../../core/input';
 import { formatMoney } from '../../core/units';
-import type { FrameView, NewOrderView } from '../../views/views';
+import type { FrameView, NewOrderView, OrderableItem } from '../../views/views';
 import { Choice, MoneyField, NumberField, TextLine, useSave } from '../shared/form';
 import { Frame } from '../shared/Frame';
 import { useSettings } from '../shared/settings';
@@ -24,13 +27,13 @@ function NewOrder({ view }: { view: NewOrderView }) {
   const start = view.items.find((item) => item.id === view.startItemId) ?? view.items[0]!;
   const form = useForm({
     resolver: yupResolver(orderInput),
-    defaultValues: { customerName: '', contact: '', title: '', dueDay: '', agreed: start.price, note: '', lines: [{ itemId: start.id, quantity: 1, sizeName: start.usualSize, colourName: start.usualColour }] },
+    defaultValues: { customerName: '', contact: '', title: '', dueDay: '', agreed: start.price, note: '', lines: [{ itemId: start.id, quantity: 1, sizeName: start.usualSize, colourName: start.usualColour, options: [] as number[] }] },
   });
   const lines = useFieldArray({ control: form.control, name: 'lines' });
   const watched = useWatch({ control: form.control, name: 'lines' });
   const byId = new Map(view.items.map((item) => [item.id, item]));
-  const sum = (pick: (item: (typeof view.items)[number]) => number) => watched.reduce((total, line) => total + (byId.get(Number(line.itemId)) ? pick(byId.get(Number(line.itemId))!) * (Number(line.quantity) || 0) : 0), 0);
-  const asked = sum((item) => item.price);
+  const sum = (pick: (item: OrderableItem, line: (typeof watched)[number]) => number) => watched.reduce((total, line) => total + (byId.get(Number(line.itemId)) ? pick(byId.get(Number(line.itemId))!, line) * (Number(line.quantity) || 0) : 0), 0);
+  const asked = sum((item, line) => getVariantPrice(item, { sizeName: line.sizeName, colourName: line.colourName, options: line.options ?? [] }));
   const agreedTouched = form.getFieldState('agreed', form.formState).isDirty;
   useEffect(() => {
     if (!agreedTouched) form.setValue('agreed', asked);
@@ -41,6 +44,7 @@ function NewOrder({ view }: { view: NewOrderView }) {
     if (!item) return;
     form.setValue(`lines.${index}.sizeName`, item.usualSize);
     form.setValue(`lines.${index}.colourName`, item.usualColour);
+    form.setValue(`lines.${index}.options`, []);
   };
   const pieces = watched.reduce((total, line) => total + (Number(line.quantity) || 0), 0);
   return (
@@ -72,11 +76,12 @@ function NewOrder({ view }: { view: NewOrderView }) {
                   <Choice form={form} name={`lines.${index}.colourName`} label="Colour" options={(item?.colours ?? []).map((colour) => ({ value: colour, label: colour }))} />
                   <Button onClick={() => lines.remove(index)} disabled={lines.fields.length === 1} aria-label={`Remove line ${index + 1}`}>Remove</Button>
                 </div>
+                {item && item.options.length > 0 && <Controller control={form.control} name={`lines.${index}.options`} render={({ field: { value = [], onChange } }) => <div className="readings">{item.options.map((option, at) => <FormControlLabel key={at} control={<Checkbox size="small" checked={value.includes(at)} onChange={(_, on) => onChange(on ? [...value, at] : value.filter((one) => one !== at))} />} label={`with ${option.label}, ${formatMoney(option.surcharge, settings)} more`} />)}</div>} />}
                 {item?.problem && <p className="short" style={{ margin: '8px 0 0' }}>{item.problem}</p>}
               </fieldset>
             );
           })}
-          <div className="actions"><Button onClick={() => lines.append({ itemId: start.id, quantity: 1, sizeName: start.usualSize, colourName: start.usualColour })}>Add a line</Button></div>
+          <div className="actions"><Button onClick={() => lines.append({ itemId: start.id, quantity: 1, sizeName: start.usualSize, colourName: start.usualColour, options: [] })}>Add a line</Button></div>
         </section>
       </div>
     </form>

@@ -12,6 +12,7 @@ import type { FrameView, RunningWork } from '../../views/views';
 import { callApi } from './api';
 import { KeyListContext, useKeys, type KeyBinding } from './keys';
 import { setCookie, SettingsProvider, toSettings, useSettings } from './settings';
+import { takeTypedEarly } from './typed-early';
 import { VIEWS, type ViewName } from './view-list';
 
 const FindDialog = lazy(() => import('./FindDialog'));
@@ -60,7 +61,10 @@ function FrameBody({ frame, current, children, newHref }: FrameProps) {
     ...VIEWS.map((view) => ({ keys: `Alt+Digit${view.digit}`, shown: `Alt ${view.digit}`, does: view.label, run: () => location.assign(view.href), whileTyping: true })),
   ]);
   // From now on the page answers; until then the style sheet lets nothing be clicked.
-  useEffect(() => document.documentElement.setAttribute('data-running', ''), []);
+  useEffect(() => {
+    takeTypedEarly(document);
+    document.documentElement.setAttribute('data-running', '');
+  }, []);
   const toggleUnits = () => {
     const next = system === 'metric' ? 'inch' : 'metric';
     setCookie('units', next);

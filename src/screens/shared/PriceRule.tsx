@@ -9,7 +9,7 @@ export type RuleMark = { readonly label: string; readonly figure: Figure; readon
 type RuleProps = { readonly price: number; readonly floor: number | null; readonly marks: readonly RuleMark[]; readonly onChange: (price: number) => void };
 
 const TONES = { soft: 'var(--mui-palette-text-secondary)', bad: 'var(--mui-palette-error-main)', good: 'var(--mui-palette-success-main)', info: 'var(--mui-palette-info-main)' } as const;
-const ROWS = 6, ROW = 16;
+const ROWS = 8, ROW = 15;
 const AXIS = ROWS * ROW + 14, HEIGHT = AXIS + 58;
 
 export function PriceRule({ price, floor, marks, onChange }: RuleProps) {

@@ -2,24 +2,28 @@
 
 import Autocomplete from '@mui/material/Autocomplete';
 import Button from '@mui/material/Button';
+import Checkbox from '@mui/material/Checkbox';
 import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
+import FormControlLabel from '@mui/material/FormControlLabel';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { enqueueSnackbar } from 'notistack';
 import { useState } from 'react';
+import { getVariantPrice } from '../../core/costing/item-plan';
 import { formatDay, formatInstant, formatMoney, getMoneyDigits, parseNumber, type Figure } from '../../core/units';
 import type { OrderableItem, QuoteAnswer, QuoteStart, QuoteView } from '../../views/views';
 import { callApi, wordsOf } from './api';
+import { QuoteDrawing, type DrawingWish } from './QuoteDrawing';
 import { useSettings } from './settings';
 import { useLatest } from './use-latest';
 import { Why } from './Why';
 
-type Form = { readonly item: OrderableItem | null; readonly sizeName: string; readonly colourName: string; readonly quantity: string; /** Empty: the item's own. */ readonly each: string; readonly customerName: string };
-const START: Form = { item: null, sizeName: '', colourName: '', quantity: '1', each: '', customerName: '' };
+type Form = { readonly item: OrderableItem | null; /** Instead of an item. */ readonly drawing: DrawingWish | null; readonly sizeName: string; readonly colourName: string; readonly options: readonly number[]; readonly quantity: string; /** Empty: the item's own. */ readonly each: string; readonly customerName: string };
+const START: Form = { item: null, drawing: null, sizeName: '', colourName: '', options: [], quantity: '1', each: '', customerName: '' };
 
 export default function QuickQuote({ onClose }: { onClose: () => void }) {
   const settings = useSettings();
@@ -32,8 +36,9 @@ export default function QuickQuote({ onClose }: { onClose: () => void }) {
   const set = (part: Partial<Form>) => setForm((before) => ({ ...before, ...part }));
   const digits = getMoneyDigits(settings.currency);
   const quantity = parseNumber(form.quantity), each = parseNumber(form.each);
-  const sound = form.item !== null && quantity !== null && Number.isInteger(quantity) && quantity >= 1 && (form.each.trim() === '' || each !== null);
-  const body = { itemId: form.item?.id, sizeName: form.sizeName, colourName: form.colourName, quantity, each: each === null ? null : Math.round(each * 10 ** digits), customerName: form.customerName };
+  const sound = (form.item !== null || form.drawing !== null) && quantity !== null && Number.isInteger(quantity) && quantity >= 1 && (form.each.trim() === '' || each !== null);
+  const sizes = form.drawing ? form.drawing.blank.sizes.map((size) => size.name) : (form.item?.sizes ?? []), colours = form.drawing ? form.drawing.blank.colours.map((colour) => colour.name) : (form.item?.colours ?? []);
+  const body = { itemId: form.item?.id ?? null, drawing: form.drawing && { artworkId: form.drawing.artwork.id, blankId: form.drawing.blank.id, widthMm: form.drawing.widthMm, vinylIds: form.drawing.vinylIds }, sizeName: form.sizeName, colourName: form.colourName, options: form.options, quantity, each: each === null ? null : Math.round(each * 10 ** digits), customerName: form.customerName };
   const asking = useLatest(sound ? JSON.stringify({ ...body, customerName: '' }) : null, 150, async (signal) => {
     try {
       return { answer: await callApi<QuoteAnswer>('POST', '/api/quotes/ask', body, signal), failure: null };
@@ -81,16 +86,20 @@ export default function QuickQuote({ onClose }: { onClose: () => void }) {
       <DialogTitle id="quote-title">{answer ? `${formatMoney(answer.total.value, settings)} together${answer.ready ? `, ready on ${formatDay(answer.ready.day, settings)}` : ''}` : 'Quick quote'}</DialogTitle>
       <DialogContent className="cols">
         <div className="fields" style={{ paddingTop: 6, gridTemplateColumns: 'minmax(0, 2fr) minmax(0, 1fr) minmax(0, 1fr) minmax(0, .7fr) minmax(0, 1fr)' }}>
-          <Autocomplete options={start?.items ?? []} value={form.item} getOptionLabel={(item) => item.name} isOptionEqualToValue={(a, b) => a.id === b.id} onChange={(_, item) => set({ item, sizeName: item?.usualSize ?? '', colourName: item?.usualColour ?? '', each: '' })} renderInput={(props) => <TextField {...props} label="Item" autoFocus />} />
-          <TextField select label="Size" value={form.sizeName} onChange={(event) => set({ sizeName: event.target.value })}>{(form.item?.sizes ?? []).map((size) => <MenuItem key={size} value={size}>{size}</MenuItem>)}</TextField>
-          <TextField select label="Colour" value={form.colourName} onChange={(event) => set({ colourName: event.target.value })}>{(form.item?.colours ?? []).map((colour) => <MenuItem key={colour} value={colour}>{colour}</MenuItem>)}</TextField>
+          <Autocomplete options={start?.items ?? []} value={form.item} getOptionLabel={(item) => item.name} isOptionEqualToValue={(a, b) => a.id === b.id} onChange={(_, item) => set({ item, drawing: null, sizeName: item?.usualSize ?? '', colourName: item?.usualColour ?? '', options: [], each: '' })} renderInput={(props) => <TextField {...props} label="Item" autoFocus />} />
+          <TextField select label="Size" value={form.sizeName} onChange={(event) => set({ sizeName: event.target.value })}>{sizes.map((size) => <MenuItem key={size} value={size}>{size}</MenuItem>)}</TextField>
+          <TextField select label="Colour" value={form.colourName} onChange={(event) => set({ colourName: event.target.value })}>{colours.map((colour) => <MenuItem key={colour} value={colour}>{colour}</MenuItem>)}</TextField>
           <TextField label="Pieces" value={form.quantity} onChange={(event) => set({ quantity: event.target.value })} error={quantity === null || !Number.isInteger(quantity) || quantity < 1} slotProps={{ htmlInput: { inputMode: 'numeric', className: 'figures' } }} />
-          <TextField label="Price each" value={form.each} placeholder={form.item ? (form.item.price / 10 ** digits).toFixed(digits) : ''} onChange={(event) => set({ each: event.target.value })} error={form.each.trim() !== '' && each === null} slotProps={{ inputLabel: { shrink: true }, htmlInput: { inputMode: 'decimal', className: 'figures' } }} />
+          <TextField label="Price each" value={form.each} placeholder={form.item ? (getVariantPrice(form.item, form) / 10 ** digits).toFixed(digits) : form.drawing ? 'by margin' : ''} onChange={(event) => set({ each: event.target.value })} error={form.each.trim() !== '' && each === null} slotProps={{ inputLabel: { shrink: true }, htmlInput: { inputMode: 'decimal', className: 'figures' } }} />
         </div>
+        {form.item && form.item.options.length > 0 && <div className="readings">{form.item.options.map((option, at) => <FormControlLabel key={at} control={<Checkbox size="small" checked={form.options.includes(at)} onChange={(_, on) => set({ options: on ? [...form.options, at] : form.options.filter((one) => one !== at) })} />} label={`with ${option.label}, ${formatMoney(option.surcharge, settings)} more`} />)}</div>}
         <TextField label="For whom" value={form.customerName} onChange={(event) => set({ customerName: event.target.value })} />
         {failure && <div className="notice bad" role="alert">{failure}</div>}
-        {!form.item && <p className="soft" style={{ margin: 0 }}>Choose an item. A drawing that is none yet: <a href="/artwork/new">measure it</a>, then reckon an item with it.</p>}
-        {answer && form.item && (
+        {start && !form.item && <QuoteDrawing shelf={start} wish={form.drawing} onChange={(drawing) => {
+          const fits = (name: string, names: readonly { readonly name: string }[] = []) => (names.some((one) => one.name === name) ? name : (names[0]?.name ?? ''));
+          set({ drawing, item: null, options: [], sizeName: fits(form.sizeName, drawing?.blank.sizes), colourName: fits(form.colourName, drawing?.blank.colours) });
+        }} />}
+        {answer && sound && (
           <div className="cols" style={{ gap: 6, opacity: asking.busy ? 0.6 : 1 }} aria-live="polite">
             <div className="readings"><span>one costs <b><Why figure={answer.cost} /></b></span><span>asked <b><Why figure={answer.each} /></b></span><span>together <b><Why figure={answer.total} /></b></span>{answer.hourEarns && <span className={answer.hourEarns.value < settings.shop.figures.wagePerHour ? 'short' : ''}>an hour earns <b><Why figure={answer.hourEarns} /></b></span>}</div>
             <div className="readings soft">{take(answer.floor, 'floor')}{take(answer.forWage, 'for your wage')}{take(answer.forMargin, 'for your margin')}</div>

@@ -10,6 +10,7 @@ import { SHOP_FIGURES, type ShopFigureKey, type ShopFigures } from '../../core/m
 import { formatMoney } from '../../core/units';
 import type { FrameView, ShopView } from '../../views/views';
 import { LengthField, MoneyField, NumberField, TextLine, useSave } from '../shared/form';
+import { FIGURE_GROUPS } from './figure-groups';
 import { Frame } from '../shared/Frame';
 import { useSettings } from '../shared/settings';
 
@@ -18,16 +19,6 @@ export function ShopScreen({ frame }: { frame: FrameView }) {
 }
 
 type ShopValues = { name: string; currency: string; locale: string; timeZone: string; figures: { -readonly [Key in keyof ShopFigures]: number } };
-
-const GROUPS: readonly { readonly title: string; readonly keys: readonly ShopFigureKey[] }[] = [
-  { title: 'Your hour, goals and fee', keys: ['wagePerHour', 'wageGoalPerHour', 'marginGoal', 'feeShare', 'feeFixed', 'spoilageShare', 'packaging', 'overheadPerHour', 'overheadPerItem'] },
-  { title: 'Hours you work', keys: ['dayStartHour', 'hoursMonday', 'hoursTuesday', 'hoursWednesday', 'hoursThursday', 'hoursFriday', 'hoursSaturday', 'hoursSunday'] },
-  { title: 'Set-up and checking', keys: ['setupSeconds', 'setupPerVinylSeconds', 'checkSeconds'] },
-  { title: 'Cutter', keys: ['cutterSpeed', 'cutterCornerSeconds', 'cutterLiftSeconds', 'cutterLoadSeconds', 'cutterWatchSeconds', 'cutterRatePerHour', 'cutterEdgeMm', 'weedMarginMm'] },
-  { title: 'Weeding', keys: ['weedBaseSeconds', 'weedPerMetreSeconds', 'weedPerCavitySeconds', 'weedPerTinyBitSeconds'] },
-  { title: 'Press', keys: ['pressLayOutSeconds', 'prePressSeconds', 'pressPlaceSeconds', 'pressTackSeconds', 'pressPeelSeconds', 'rePressSeconds', 'pressWarmUpSeconds', 'pressWatts', 'energyPerKwh', 'applySeconds'] },
-  { title: 'Tape and wear', keys: ['tapePerM2', 'tapeUses', 'bladePrice', 'bladeLifeMetres', 'matPrice', 'matLifeLoads', 'coverSheetPrice', 'coverSheetPresses', 'pillowPrice', 'pillowPresses', 'heatTape'] },
-];
 
 function Shop({ shop }: { shop: ShopView }) {
   const settings = useSettings();
@@ -54,7 +45,7 @@ function Shop({ shop }: { shop: ShopView }) {
         <section className="sheet fields" aria-label="The shop">
           <TextLine form={form} name="name" label="Name of the shop" /><TextLine form={form} name="currency" label="Currency" /><TextLine form={form} name="locale" label="Language of numbers" /><TextLine form={form} name="timeZone" label="Time zone" />
         </section>
-        {GROUPS.map((group) => <section key={group.title} className="sheet" aria-label={group.title}><h2 style={{ margin: '0 0 12px' }}>{group.title}</h2><div className="fields wide">{group.keys.map((key) => <FigureField key={key} form={form} figureKey={key} />)}</div></section>)}
+        {FIGURE_GROUPS.map((group) => <section key={group.title} className="sheet" aria-label={group.title}><h2 style={{ margin: '0 0 12px' }}>{group.title}</h2><div className="fields wide">{group.keys.map((key) => <FigureField key={key} form={form} figureKey={key} />)}</div></section>)}
       </div>
     </form>
   );

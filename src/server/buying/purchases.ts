@@ -80,7 +80,7 @@ function stockPacks(shop: ShopContext, purchase: StoredPurchase, offer: StoredOf
 }
 
 /** Vinyl of this length and more comes rolled. */
-const ROLL_FROM_MM = 1000;
+export const ROLL_FROM_MM = 1000;
 
 export function loadPurchasesView(shop: ShopContext): PurchasesView {
   return { purchases: loadPurchases(shop.db, { newest: 60 }).map((purchase) => toView(shop, purchase)) };

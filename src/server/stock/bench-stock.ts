@@ -5,11 +5,10 @@ import { computeStripNeed } from '../../core/costing';
 import { keyOf, takeFirstIn } from '../../core/stock';
 import { groupBy } from '../../core/units';
 import { holdsBlank, type Station } from '../../core/orders';
-import { findItems } from '../../data/item-store';
 import { findLot, loadLinesOfWork, loadLotsOnShelf } from '../../data/stock-store';
 import type { BookedStock } from '../../views/views';
 import { getShop, type ShopContext } from '../context';
-import { getItemLayers, loadMaterials } from '../price-item';
+import { readMadeLines } from '../items/materials';
 import type { ReadOrder, ReadPart } from '../read-orders';
 import { writeLine } from './keep-stock';
 import { nameThings } from './things';
@@ -37,33 +36,33 @@ export function bookBenchStock(shop: ShopContext, work: { readonly id: number; r
 /** Strips of each layer, as they are reckoned for the costs: copies side by side across the roll. */
 function listStrips(shop: ShopContext, orders: readonly ReadOrder[], parts: readonly ReadPart[]): readonly Wanted[] {
   const { figures } = getShop(shop);
-  const itemOf = new Map(orders.flatMap(({ order }) => order.lines.map((line) => [line.id, line.itemId] as const)));
-  const items = new Map(findItems(shop.db, [...new Set(parts.flatMap((part) => itemOf.get(part.lineId) ?? []))]).map((item) => [item.id, item]));
-  const materials = loadMaterials(shop, [...items.values()]);
-  return [...groupBy(parts, (part) => `${itemOf.get(part.lineId)} ${part.layerIndex}`).values()].flatMap((own): Wanted[] => {
-    const item = items.get(itemOf.get(own[0]!.lineId) ?? -1);
-    const layer = item && getItemLayers(item, materials)[own[0]!.layerIndex];
+  const { lines } = readMadeLines(shop, orders);
+  return [...groupBy(parts, (part) => `${part.lineId} ${part.layerIndex}`).values()].flatMap((own): Wanted[] => {
+    const layer = lines.get(own[0]!.lineId)?.layers[own[0]!.layerIndex];
     const need = layer ? computeStripNeed(layer.measurement, layer.vinyl, own.length, figures) : null;
     return layer && need ? [{ key: keyOf({ kind: 'vinyl', vinylId: layer.vinyl.id }), quantity: need.stripLengthMm, leastWidthMm: need.leastWidthMm }] : [];
   });
 }
 
 function listBlanks(shop: ShopContext, orders: readonly ReadOrder[], parts: readonly ReadPart[]): readonly Wanted[] {
-  const lines = new Map(orders.flatMap(({ order }) => order.lines.map((line) => [line.id, line] as const)));
-  const items = new Map(findItems(shop.db, [...new Set([...lines.values()].map((line) => line.itemId))]).map((item) => [item.id, item]));
+  const { lines } = readMadeLines(shop, orders);
   const events = groupBy(orders.flatMap(({ parts: own }) => own), (part) => part.unitId);
   const units = new Map(parts.filter((part) => !holdsBlank((events.get(part.unitId) ?? []).flatMap((own) => own.events))).map((part) => [part.unitId, part.lineId]));
   return [...units.values()].flatMap((lineId): Wanted[] => {
-    const line = lines.get(lineId);
-    const item = line && items.get(line.itemId);
-    return line && item ? [{ key: keyOf({ kind: 'blank', blankId: item.blankId, sizeName: line.sizeName, colourName: line.colourName }), quantity: 1, leastWidthMm: 0 }] : [];
+    const made = lines.get(lineId)?.made;
+    return made ? [{ key: keyOf({ kind: 'blank', blankId: made.blankId, sizeName: made.sizeName, colourName: made.colourName }), quantity: 1, leastWidthMm: 0 }] : [];
   });
 }
 
 /** Gives back what work took for parts whose step is taken back: `undone` of its `all` parts. Call it inside a transaction. */
 export function returnBenchStock(shop: ShopContext, workId: number, undone: number, all: number): void {
-  for (const [lotId, lines] of groupBy(loadLinesOfWork(shop.db, [workId]), (line) => line.lotId)) {
-    const lot = findLot(shop.db, lotId)!;
+  const booked = [...groupBy(loadLinesOfWork(shop.db, [workId]), (line) => line.lotId)].map(([lotId, lines]) => ({ lot: findLot(shop.db, lotId)!, lines }));
+  // An offcut that the work left is part of the sheet that comes back: the one is there or the other, never both.
+  const left = booked.filter(({ lines }) => lines.reduce((sum, line) => sum + line.quantity, 0) > 0);
+  if (left.length > 0 && (undone < all || left.some(({ lot }) => lot.left < 1))) return;
+  for (const { lot } of left) writeLine(shop, lot, 'set-aside', -1, 'the load that left it was taken back', workId);
+  for (const { lot, lines } of booked) {
+    if (left.some((offcut) => offcut.lot.id === lot.id)) continue;
     const taken = -lines.filter((line) => line.quantity < 0).reduce((sum, line) => sum + line.quantity, 0);
     const still = -lines.reduce((sum, line) => sum + line.quantity, 0);
     const share = (taken * undone) / all;

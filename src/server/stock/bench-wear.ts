@@ -3,10 +3,9 @@
 import { planPressing } from '../../core/pressing';
 import type { SupplyKind } from '../../core/stock';
 import type { Station } from '../../core/orders';
-import { findItems } from '../../data/item-store';
 import { addWear, findFitted } from '../../data/supply-store';
 import { getShop, type ShopContext } from '../context';
-import { getItemLayers, loadMaterials } from '../price-item';
+import { readMadeLines } from '../items/materials';
 import type { ReadOrder, ReadPart } from '../read-orders';
 
 /** Books on what is in use now; kinds of which nothing is in use are let be. Call it inside a transaction. */
@@ -14,26 +13,19 @@ export function bookBenchWear(shop: ShopContext, work: { readonly id: number; re
   const kinds: readonly SupplyKind[] = work.station === 'cut' ? ['blade', 'mat'] : work.station === 'press' ? ['cover sheet', 'pillow'] : [];
   const fitted = kinds.length > 0 && parts.length > 0 ? findFitted(shop.db, kinds) : new Map<SupplyKind, number>();
   if (fitted.size === 0) return;
-  const itemOf = new Map(orders.flatMap(({ order }) => order.lines.map((line) => [line.id, line.itemId] as const)));
-  const items = new Map(findItems(shop.db, [...new Set(parts.flatMap((part) => itemOf.get(part.lineId) ?? []))]).map((item) => [item.id, item]));
-  const materials = loadMaterials(shop, [...items.values()]);
-  const itemOfPart = (part: ReadPart) => items.get(itemOf.get(part.lineId) ?? -1);
+  const { lines } = readMadeLines(shop, orders);
   const amounts = new Map<SupplyKind, number>();
   if (work.station === 'cut') {
-    const layers = parts.flatMap((part) => {
-      const item = itemOfPart(part);
-      return (item && getItemLayers(item, materials)[part.layerIndex]) ?? [];
-    });
+    const layers = parts.flatMap((part) => lines.get(part.lineId)?.layers[part.layerIndex] ?? []);
     amounts.set('blade', layers.reduce((sum, { measurement }) => sum + measurement.cutLengthMm, 0) / 1000);
     // Each vinyl is a load of its own.
     amounts.set('mat', new Set(layers.map(({ vinyl }) => vinyl.id)).size);
   } else {
     const { figures } = getShop(shop);
     // A unit is pressed as a whole, whatever number of parts it has.
-    const units = new Map(parts.map((part) => [part.unitId, itemOfPart(part)]));
-    const closures = [...units.values()].reduce((sum, item) => {
-      const blank = item && materials.blanks.get(item.blankId);
-      const plan = item && blank ? planPressing({ layers: getItemLayers(item, materials), blank, shop: figures }) : null;
+    const units = new Map(parts.map((part) => [part.unitId, lines.get(part.lineId)]));
+    const closures = [...units.values()].reduce((sum, line) => {
+      const plan = line ? planPressing({ layers: line.layers, blank: line.blank, shop: figures }) : null;
       return sum + (plan?.ok ? plan.value.closures : 0);
     }, 0);
     amounts.set('cover sheet', closures);

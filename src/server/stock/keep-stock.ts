@@ -3,7 +3,7 @@
 
 import type { InferType } from 'yup';
 import type { bookingInput, lotInput, offcutInput } from '../../core/input';
-import { checkLine, cornered, correctTo, makeOffcutCode, rectangle, type BookingProblem, type Lot, type StockCause } from '../../core/stock';
+import { checkLine, cornered, correctTo, makeOffcutCode, rectangle, type BookingProblem, type Lot, type OffcutShape, type StockCause } from '../../core/stock';
 import { addStockLine, countOffcuts, findLot, insertLot, isCodeTaken, setRemark, type StoredLot } from '../../data/stock-store';
 import type { ShopContext } from '../context';
 import { notFound, ShopError } from '../errors';
@@ -77,12 +77,19 @@ export function setAsideOffcut(shop: ShopContext, id: number, input: InferType<t
     if (lot.widthMm !== null && Math.min(input.widthMm, input.lengthMm) > lot.widthMm + 0.05) throw new ShopError('invalid', `Width: the lot is ${lot.widthMm} mm wide, so no piece of it is wider.`, 'widthMm');
     const takes = lot.form === 'roll' ? input.takesMm : input.takesMm > 0 ? 1 : 0;
     if (takes > 0) writeLine(shop, lot, 'set-aside', -takes, 'kept as an offcut');
-    let number = countOffcuts(shop.db) + 1;
-    while (isCodeTaken(shop.db, makeOffcutCode(number))) number++;
-    const code = makeOffcutCode(number);
     const shape = input.cornerWidthMm > 0 ? cornered(input.widthMm, input.lengthMm, input.cornerWidthMm, input.cornerLengthMm) : rectangle(input.widthMm, input.lengthMm);
-    const offcut = insertLot(shop.db, { key: lot.key, form: 'offcut', widthMm: input.widthMm, lengthMm: input.lengthMm, shape, code, receivedAtMs: shop.now(), unitCost: takes * lot.unitCost, supplierId: lot.supplierId, fromLotId: lot.id, remark: input.remark });
-    writeLine(shop, requireLot(shop, offcut), 'received', 1, `from lot ${lot.id}`);
-    return { id: offcut, code };
+    return keepOffcut(shop, lot, { widthMm: input.widthMm, lengthMm: input.lengthMm, shape, unitCost: takes * lot.unitCost, remark: input.remark });
   });
+}
+
+type NewOffcut = { readonly widthMm: number; readonly lengthMm: number; readonly shape: OffcutShape; readonly unitCost: number; readonly remark: string };
+
+/** A piece of the lot as a lot of its own, with a code to write on it. `workId`: what left it. Call it inside a transaction. */
+export function keepOffcut(shop: ShopContext, lot: StoredLot, offcut: NewOffcut, workId?: number): { id: number; code: string } {
+  let number = countOffcuts(shop.db) + 1;
+  while (isCodeTaken(shop.db, makeOffcutCode(number))) number++;
+  const code = makeOffcutCode(number);
+  const id = insertLot(shop.db, { key: lot.key, form: 'offcut', code, receivedAtMs: shop.now(), supplierId: lot.supplierId, fromLotId: lot.id, ...offcut });
+  writeLine(shop, requireLot(shop, id), 'received', 1, `from lot ${lot.id}`, workId);
+  return { id, code };
 }

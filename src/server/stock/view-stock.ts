@@ -5,11 +5,10 @@ import { countDays, getDay } from '../../core/scheduling';
 import { computeCover, computeMinimum, computeOrderWithin, findFittingOffcuts, keyOf, valueStock } from '../../core/stock';
 import { figure, groupBy } from '../../core/units';
 import { loadMinimums, loadShortestLeads, loadSuppliers } from '../../data/offer-store';
-import { findItems } from '../../data/item-store';
 import { loadLots, loadLotsOnShelf, loadNewestLines, type StoredLot } from '../../data/stock-store';
 import type { FittingOffcut, FullStock, LotView, StockPage, StockRow, ThingView } from '../../views/views';
 import { getShop, type ShopContext } from '../context';
-import { getItemLayers, loadMaterials } from '../price-item';
+import { readMadeLines } from '../items/materials';
 import { readOpenOrders } from '../read-orders';
 import { DAYS_TO_MAKE } from './make-days';
 import { measureLot } from './measure-lot';
@@ -23,13 +22,12 @@ export type OrderNeed = { readonly key: string; readonly amount: number; readonl
 export function computeOrderNeeds(shop: ShopContext): readonly OrderNeed[] {
   const orders = readOpenOrders(shop);
   const { figures } = getShop(shop);
-  const items = new Map(findItems(shop.db, [...new Set(orders.flatMap(({ order }) => order.lines.map((line) => line.itemId)))]).map((item) => [item.id, item]));
-  const materials = loadMaterials(shop, [...items.values()]);
+  const { lines } = readMadeLines(shop, orders);
   return orders.flatMap(({ order, parts }) => order.lines.flatMap((line): OrderNeed[] => {
-    const item = items.get(line.itemId);
-    if (!item) return [];
+    const madeLine = lines.get(line.id);
+    if (!madeLine) return [];
     const own = parts.filter((part) => part.lineId === line.id);
-    const needs: OrderNeed[] = getItemLayers(item, materials).flatMap(({ measurement, vinyl }, layerIndex): OrderNeed[] => {
+    const needs: OrderNeed[] = madeLine.layers.flatMap(({ measurement, vinyl }, layerIndex): OrderNeed[] => {
       const waiting = own.filter((part) => part.layerIndex === layerIndex && part.state === 'to-cut').length;
       if (waiting === 0) return [];
       const need = computeStripNeed(measurement, vinyl, waiting, figures);
@@ -37,7 +35,7 @@ export function computeOrderNeeds(shop: ShopContext): readonly OrderNeed[] {
     });
     const pressed = new Set(own.filter((part) => part.state === 'pressed' || part.state === 'checked').map((part) => part.unitId));
     const blanks = new Set(own.map((part) => part.unitId).filter((unit) => !pressed.has(unit))).size;
-    if (blanks > 0) needs.push({ key: keyOf({ kind: 'blank', blankId: item.blankId, sizeName: line.sizeName, colourName: line.colourName }), amount: blanks, leastWidthMm: 0, dueDay: order.dueDay, orderTitle: order.title });
+    if (blanks > 0) needs.push({ key: keyOf({ kind: 'blank', blankId: madeLine.made.blankId, sizeName: line.sizeName, colourName: line.colourName }), amount: blanks, leastWidthMm: 0, dueDay: order.dueDay, orderTitle: order.title });
     return needs;
   }));
 }

@@ -5,15 +5,14 @@ import { decideHandedness } from '../../core/materials';
 import { STATIONS, type Station } from '../../core/orders';
 import { planPressing } from '../../core/pressing';
 import { groupBy } from '../../core/units';
-import { findItems } from '../../data/item-store';
 import { loadWorkSince } from '../../data/work-store';
-import type { BenchItemView, BenchPartView, BenchView, NextBatch, TodayView } from '../../views/views';
+import type { BenchLineView, BenchPartView, BenchView, NextBatch, TodayView } from '../../views/views';
 import { describeBatch } from '../../wording/batches';
 import { describeCostProblem } from '../../wording/problems';
 import { describeHandedness } from '../../wording/stations';
 import { getShop, type ShopContext } from '../context';
 import { notFound } from '../errors';
-import { getItemLayers, loadMaterials } from '../price-item';
+import { readMadeLines } from '../items/materials';
 import { readOpenOrders, type ReadOrder } from '../read-orders';
 import { labelWork, loadRunning } from './frame';
 import { toRows } from './orders';
@@ -21,35 +20,36 @@ import { toRows } from './orders';
 /** Parts that are not checked yet. `pictures` false leaves out what only the bench itself shows. */
 export function loadBench(shop: ShopContext, orders: readonly ReadOrder[] = readOpenOrders(shop), pictures = true): BenchView {
   const stored = getShop(shop);
-  const itemIds = [...new Set(orders.flatMap(({ order }) => order.lines.map((line) => line.itemId)))];
-  const items = new Map(findItems(shop.db, itemIds).map((item) => [item.id, item]));
-  const materials = loadMaterials(shop, [...items.values()], orders.flatMap(({ parts: own }) => own.map((part) => part.vinylId)));
+  const { lines, materials } = readMadeLines(shop, orders);
   const parts = orders.flatMap(({ order, parts: own }) => own.filter((part) => part.state !== 'checked').map((part): BenchPartView => {
     const line = order.lines.find((candidate) => candidate.id === part.lineId)!;
-    const item = items.get(line.itemId)!;
+    const { item, layers, blank } = lines.get(line.id)!;
+    const layer = layers[part.layerIndex];
     const vinyl = materials.vinyls.get(part.vinylId);
     return {
       partId: part.id, unitId: part.unitId, unitNumber: part.unitNumber, orderId: order.id, lineId: line.id, dueDay: order.dueDay, vinylId: part.vinylId, layerIndex: part.layerIndex, state: part.state, broken: part.broken, estimates: part.estimates,
       orderTitle: order.title, customerName: order.customer.name, itemName: item.name, itemId: item.id, sizeName: line.sizeName, colourName: line.colourName,
-      layerName: materials.artworks.get(item.artworkId)?.layerNames[part.layerIndex] ?? `layer ${part.layerIndex + 1}`, layerColour: vinyl?.colourHex ?? '#888888', vinylName: vinyl?.name ?? 'vinyl',
-      blankName: materials.blanks.get(item.blankId)?.name ?? 'blank', placement: item.placement, widthMm: item.widthMm,
+      layerName: layer?.name ?? `layer ${part.layerIndex + 1}`, layerColour: vinyl?.colourHex ?? '#888888', vinylName: vinyl?.name ?? 'vinyl',
+      blankName: blank.name, placement: [...new Set(layers.map((one) => one.place))].join(', '), widthMm: layer?.widthMm ?? 0,
     };
   }));
   const settings = { locale: stored.locale, currency: stored.currency, timeZone: stored.timeZone, system: 'metric' as const };
-  const itemViews = (pictures ? [...items.values()] : []).map((item): BenchItemView => {
-    const layers = getItemLayers(item, materials);
-    const blank = materials.blanks.get(item.blankId)!;
+  const shown = pictures ? [...lines] : [];
+  const lineViews = shown.map(([lineId, { item, made, layers, blank }]): BenchLineView => {
     const plan = planPressing({ layers, blank, shop: stored.figures });
     return {
-      itemId: item.id, picture: materials.artworks.get(item.artworkId)!.picture, blankName: blank.name, placement: item.placement, widthMm: item.widthMm,
-      plan: plan.ok ? plan.value : null, planProblem: plan.ok ? null : describeCostProblem(plan.problem, settings),
-      layers: layers.map(({ measurement, vinyl, name }) => {
-        const handedness = decideHandedness(vinyl, { seenThrough: item.seenThrough });
-        return { name, vinylId: vinyl.id, mirrored: handedness.mirrored, handedness: describeHandedness(handedness), boxWidthMm: measurement.box.width, boxHeightMm: measurement.box.height, cavities: measurement.cavities, pieces: measurement.pieces };
+      lineId, itemName: item.name, blankName: blank.name, plan: plan.ok ? plan.value : null, planProblem: plan.ok ? null : describeCostProblem(plan.problem, settings),
+      placements: made.placements.flatMap(({ artworkId, place, widthMm }) => {
+        const artwork = materials.artworks.get(artworkId);
+        return artwork ? [{ picture: artwork.picture, place, widthMm }] : [];
+      }),
+      layers: layers.map(({ measurement, vinyl, name, placement, layerIndex, seenThrough }) => {
+        const handedness = decideHandedness(vinyl, { seenThrough });
+        return { name, vinylId: vinyl.id, placement, layerIndex, mirrored: handedness.mirrored, handedness: describeHandedness(handedness), boxWidthMm: measurement.box.width, boxHeightMm: measurement.box.height, cavities: measurement.cavities, pieces: measurement.pieces };
       }),
     };
   });
-  return { parts, items: itemViews, running: loadRunning(shop), vinyls: [...materials.vinyls.values()], nowMs: shop.now(), today: getDay(shop.now(), stored.timeZone) };
+  return { parts, lines: lineViews, running: loadRunning(shop), vinyls: [...materials.vinyls.values()], nowMs: shop.now(), today: getDay(shop.now(), stored.timeZone) };
 }
 
 const HOUR_MS = 3_600_000;

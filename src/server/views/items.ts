@@ -1,16 +1,23 @@
 // The views of items, artworks and the shelf.
 
 import { readPrice } from '../../core/pricing';
-import { countItemsByArtwork, findArtwork, loadArtworks } from '../../data/artwork-store';
+import { explainChange, listArtworkIds, listVinylIds } from '../../core/costing';
+import { parseKey } from '../../core/stock';
+import { findArtwork, loadArtworks } from '../../data/artwork-store';
 import { loadChannels } from '../../data/channel-store';
-import { findItem, loadItems } from '../../data/item-store';
+import { countItemsByArtwork, findItem } from '../../data/item-store';
+import { loadOffers, loadSuppliers } from '../../data/offer-store';
 import { findBlank, findVinyl, loadBlanks, loadVinyls } from '../../data/shelf-store';
 import { loadVinylEvidence } from '../../data/order-store';
-import type { ArtworkListView, ArtworkView, CompareView, ItemEditorView, ItemListView, ItemRow, ShelfView } from '../../views/views';
+import type { ArtworkListView, ArtworkView, CompareOffer, CompareView, ItemEditorView, ItemListView, ItemRow, ShelfView } from '../../views/views';
 import { describeCostProblem } from '../../wording/problems';
 import { getShop, type ShopContext } from '../context';
 import { notFound } from '../errors';
-import { loadMaterials, priceItem } from '../price-item';
+import { toOffer } from '../buying/offer-of';
+import { ROLL_FROM_MM } from '../buying/purchases';
+import { loadEvidence } from '../items/evidence';
+import { loadPrices } from '../items/prices';
+import { priceAllItems } from '../items/price-all';
 
 export const loadShelf = (shop: ShopContext): ShelfView => ({ vinyls: loadVinyls(shop.db), blanks: loadBlanks(shop.db) });
 export function loadArtworkList(shop: ShopContext): ArtworkListView {
@@ -26,18 +33,14 @@ export function loadArtworkView(shop: ShopContext, id: number): ArtworkView {
 }
 
 export function loadItemList(shop: ShopContext): ItemListView {
-  const items = loadItems(shop.db);
-  const materials = loadMaterials(shop, items);
+  const { rows, materials } = priceAllItems(shop);
   const stored = getShop(shop);
   const settings = { locale: stored.locale, currency: stored.currency, timeZone: stored.timeZone, system: 'metric' as const };
   return {
-    rows: items.map((item): ItemRow => {
-      const cost = priceItem({ item, sizeName: item.sizeName, quantity: item.quantity, materials, figures: stored.figures });
-      return {
-        item, picture: materials.artworks.get(item.artworkId)!.picture, blankName: materials.blanks.get(item.blankId)?.name ?? '', cost: cost.ok ? { ...cost.value, layers: [] } : null,
-        hourEarns: cost.ok ? readPrice(item.price, cost.value, stored.figures).hourEarns : null, problem: cost.ok ? null : describeCostProblem(cost.problem, settings),
-      };
-    }),
+    rows: rows.map(({ item, cost }): ItemRow => ({
+      item, picture: materials.artworks.get(item.placements[0]!.artworkId)!.picture, blankName: materials.blanks.get(item.blankId)?.name ?? '', cost: cost.ok ? { ...cost.value, layers: [] } : null, change: cost.ok && item.noted ? explainChange(item.noted, cost.value) : null,
+      hourEarns: cost.ok ? readPrice(item.price, cost.value, stored.figures).hourEarns : null, problem: cost.ok ? null : describeCostProblem(cost.problem, settings),
+    })),
   };
 }
 
@@ -48,19 +51,30 @@ export function loadItemEditor(shop: ShopContext, id: number | null, startArtwor
   const shelf = loadShelf(shop);
   const artworks = loadArtworks(shop.db);
   const channels = loadChannels(shop.db);
-  if (!item) return { item, artworks, shelf, startArtworkId, channels };
+  const known = { startArtworkId, channels, prices: [...loadPrices(shop)], evidence: item ? loadEvidence(shop).of(item.id) : {} };
+  if (!item) return { item, artworks, shelf, ...known };
   const present = <T extends { readonly id: number }>(things: readonly T[], ids: readonly number[], find: (missing: number) => T | null) =>
     [...things, ...[...new Set(ids)].filter((missing) => !things.some((thing) => thing.id === missing)).flatMap((missing) => find(missing) ?? [])];
   return {
-    item, startArtworkId, channels,
-    artworks: present(artworks, [item.artworkId], (missing) => findArtwork(shop.db, missing)),
-    shelf: { vinyls: present(shelf.vinyls, item.vinylIds, (missing) => findVinyl(shop.db, missing)), blanks: present(shelf.blanks, [item.blankId], (missing) => findBlank(shop.db, missing)) },
+    item, ...known,
+    artworks: present(artworks, listArtworkIds(item), (missing) => findArtwork(shop.db, missing)),
+    shelf: { vinyls: present(shelf.vinyls, listVinylIds(item), (missing) => findVinyl(shop.db, missing)), blanks: present(shelf.blanks, [item.blankId], (missing) => findBlank(shop.db, missing)) },
   };
 }
 
 /** @throws ShopError not-found */
 export function loadCompare(shop: ShopContext, id: number): CompareView {
-  const { item, artworks, shelf } = loadItemEditor(shop, id, null);
-  const artwork = artworks.find((candidate) => candidate.id === item!.artworkId)!;
-  return { item: item!, artwork, blank: shelf.blanks.find((candidate) => candidate.id === item!.blankId)!, vinyls: shelf.vinyls, evidence: [...loadVinylEvidence(shop.db)].map(([vinylId, counts]) => ({ vinylId, ...counts })) };
+  const { item, artworks, shelf, prices, evidence } = loadItemEditor(shop, id, null);
+  return { item: item!, artworks, blanks: shelf.blanks, vinyls: shelf.vinyls, prices, own: evidence, offers: listOffers(shop), evidence: [...loadVinylEvidence(shop.db)].map(([vinylId, counts]) => ({ vinylId, ...counts })) };
+}
+
+/** Offers of one vinyl each: what bundles come to is told on the shelf. */
+function listOffers(shop: ShopContext): CompareView['offers'] {
+  const suppliers = new Map(loadSuppliers(shop.db).map((supplier) => [supplier.id, supplier]));
+  return loadOffers(shop.db).flatMap((stored): CompareOffer[] => {
+    const supplier = suppliers.get(stored.supplierId), [part, ...others] = stored.parts;
+    const thing = part?.key ? parseKey(part.key) : null;
+    if (!supplier || !part || others.length > 0 || thing?.kind !== 'vinyl' || !part.widthMm || !part.lengthMm) return [];
+    return [{ id: stored.id, name: stored.name, supplierName: supplier.name, vinylId: thing.vinylId, form: part.lengthMm >= ROLL_FROM_MM ? 'roll' : 'sheet', offer: toOffer(stored), shipping: supplier.shipping, freeFrom: supplier.freeFrom }];
+  });
 }

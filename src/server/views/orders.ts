@@ -4,7 +4,7 @@ import { compareWithQuote, computeKept, STATIONS, shareWorkSeconds, type LinePro
 import { computeFee } from '../../core/pricing';
 import { getDay } from '../../core/scheduling';
 import { figure, groupBy } from '../../core/units';
-import { findItems, loadItems } from '../../data/item-store';
+import { findItems } from '../../data/item-store';
 import { findClosedOrderIds, loadCustomers, loadOrders } from '../../data/order-store';
 import { loadVinyls } from '../../data/shelf-store';
 import { loadWorkOnParts } from '../../data/work-store';
@@ -13,7 +13,7 @@ import { CAUSE_NAMES, STATE_NAMES } from '../../wording/stations';
 import { describeCostProblem } from '../../wording/problems';
 import { getShop, type ShopContext } from '../context';
 import { notFound } from '../errors';
-import { loadMaterials, priceItem } from '../price-item';
+import { priceAllItems } from '../items/price-all';
 import { readOpenOrders, readOrder, readStored, slackOf, type ReadOrder, type ReadPart } from '../read-orders';
 
 const CLOSED_SHOWN = 30;
@@ -114,16 +114,15 @@ function summarisePartEvents(parts: readonly ReadPart[]): OrderView['events'] {
 
 export function loadNewOrder(shop: ShopContext, startItemId: number | null): NewOrderView {
   const stored = getShop(shop);
-  const items = loadItems(shop.db);
-  const materials = loadMaterials(shop, items);
+  const { rows, materials } = priceAllItems(shop);
   const settings = { locale: stored.locale, currency: stored.currency, timeZone: stored.timeZone, system: 'metric' as const };
   return {
     today: getDay(shop.now(), stored.timeZone), startItemId, customers: loadCustomers(shop.db).map(({ name, contact }) => ({ name, contact })),
-    items: items.map((item) => {
+    items: rows.map(({ item, cost }) => {
       const blank = materials.blanks.get(item.blankId);
-      const cost = priceItem({ item, sizeName: item.sizeName, quantity: item.quantity, materials, figures: stored.figures });
       return {
         id: item.id, name: item.name, price: item.price, sizes: blank?.sizes.map((size) => size.name) ?? [], colours: blank?.colours.map((colour) => colour.name) ?? [], usualSize: item.sizeName, usualColour: item.colourName,
+        options: item.details.options.map(({ label, surcharge }) => ({ label, surcharge })), variants: item.details.variants,
         problem: cost.ok ? null : describeCostProblem(cost.problem, settings), costEach: cost.ok ? cost.value.withRisk.value : 0,
       };
     }),

@@ -3,23 +3,21 @@
 import type { ShopFigures } from '../../core/materials';
 import { priceOnChannel, readPrice, type ChannelGoal } from '../../core/pricing';
 import { loadChannels } from '../../data/channel-store';
-import { loadItems } from '../../data/item-store';
 import type { PriceGoal, PriceListView } from '../../views/views';
 import { describeCostProblem } from '../../wording/problems';
 import { getShop, type ShopContext } from '../context';
-import { loadMaterials, priceItem } from '../price-item';
+import { priceAllItems } from '../items/price-all';
 
 const toGoal = (goal: PriceGoal, figures: ShopFigures): ChannelGoal => ({ wage: { kind: 'wage', perHour: figures.wageGoalPerHour } as const, margin: { kind: 'margin', share: figures.marginGoal } as const, floor: { kind: 'floor' } as const })[goal];
 
 export function loadPriceList(shop: ShopContext, goal: PriceGoal): PriceListView {
   const { figures, ...identity } = getShop(shop);
-  const items = loadItems(shop.db), channels = loadChannels(shop.db);
-  const materials = loadMaterials(shop, items);
+  const channels = loadChannels(shop.db);
+  const { rows, materials } = priceAllItems(shop);
   const settings = { locale: identity.locale, currency: identity.currency, timeZone: identity.timeZone, system: 'metric' as const };
   return {
     goal, channels,
-    rows: items.map((item) => {
-      const cost = priceItem({ item, sizeName: item.sizeName, quantity: item.quantity, materials, figures });
+    rows: rows.map(({ item, cost }) => {
       const row = { item, blankName: materials.blanks.get(item.blankId)?.name ?? '' };
       if (!cost.ok) return { ...row, cost: null, hourEarns: null, asks: channels.map(() => null), problem: describeCostProblem(cost.problem, settings) };
       const asks = channels.map((channel) => {

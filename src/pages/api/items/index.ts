@@ -1,7 +1,7 @@
 import { itemInput } from '../../../core/input';
 import { endpoint, readJson } from '../../../server/endpoint';
 import { parseInput } from '../../../server/errors';
-import { addItem } from '../../../server/keep-item';
+import { addItem } from '../../../server/items/keep-item';
 import { loadItemList } from '../../../server/views/items';
 
 export const GET = endpoint(({ shop }) => loadItemList(shop));

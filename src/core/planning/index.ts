@@ -1,0 +1,4 @@
+// Whether and when it pays: to begin with, and to buy more.
+export * from './kit';
+export * from './break-even';
+export * from './worth-it';

@@ -1,0 +1,1 @@
+ALTER TABLE `part_events` ADD `vinyl_cost` real;

@@ -1,0 +1,6 @@
+import { cutLoadInput } from '../../../core/input';
+import { cutLoad } from '../../../server/cut-load';
+import { endpoint, readJson } from '../../../server/endpoint';
+import { parseInput } from '../../../server/errors';
+
+export const POST = endpoint(async ({ shop, api }) => cutLoad(shop, parseInput(cutLoadInput, await readJson(api.request))));

@@ -1,8 +1,0 @@
-import { itemInput } from '../../../core/input';
-import { endpoint, keepEndpoints, readId } from '../../../server/endpoint';
-import { archiveItem, changeItem } from '../../../server/keep-item';
-import { loadItemEditor } from '../../../server/views/items';
-
-const WHAT = 'This item';
-export const GET = endpoint(({ shop, api }) => loadItemEditor(shop, readId(api, WHAT), null).item);
-export const { PUT, DELETE, POST } = keepEndpoints(WHAT, itemInput, { change: changeItem, archive: archiveItem });

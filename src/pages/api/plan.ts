@@ -1,0 +1,10 @@
+import { planInput, planVersion } from '../../core/input';
+import { endpoint, readJson } from '../../server/endpoint';
+import { parseInput } from '../../server/errors';
+import { keepStart, loadStart } from '../../server/keep-plan';
+
+export const GET = endpoint(({ shop }) => loadStart(shop));
+export const PUT = endpoint(async ({ shop, api }) => {
+  const body = await readJson(api.request);
+  return keepStart(shop, parseInput(planInput, body), parseInput(planVersion, body).version);
+});

@@ -1,0 +1,31 @@
+// It was so much, now it is so much, because: what moved a cost since it was last agreed to.
+
+import Button from '@mui/material/Button';
+import { enqueueSnackbar } from 'notistack';
+import { useState } from 'react';
+import type { CostChange } from '../../core/costing';
+import { formatInstant, formatMoney } from '../../core/units';
+import { describeCauses } from '../../wording/cost-change';
+import { callApi, wordsOf } from '../shared/api';
+import { useSettings } from '../shared/settings';
+import { Why } from '../shared/Why';
+
+export function ChangeNotice({ itemId, change, sinceMs }: { itemId: number; change: CostChange; sinceMs: number }) {
+  const settings = useSettings();
+  const [noted, setNoted] = useState(false);
+  if (noted) return null;
+  const note = async () => {
+    try {
+      await callApi('POST', `/api/items/${itemId}/noted`);
+      setNoted(true);
+    } catch (error) {
+      enqueueSnackbar(wordsOf(error), { variant: 'error' });
+    }
+  };
+  return (
+    <div className="notice" role="status" style={{ marginBottom: 12, display: 'flex', gap: 12, alignItems: 'center', justifyContent: 'space-between' }}>
+      <span><strong>One cost {formatMoney(change.was, settings)} on {formatInstant(sinceMs, settings)}, now <Why figure={change.now} /></strong>{describeCauses(change, settings)}</span>
+      <Button size="small" onClick={() => void note()}>Noted</Button>
+    </div>
+  );
+}

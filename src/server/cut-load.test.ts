@@ -1,0 +1,113 @@
+import { describe, expect, it } from 'vitest';
+import { eachFresh, refusalOf, type TestShop } from '../../test/demo-shop';
+import { findLot, loadLotsOnShelf } from '../data/stock-store';
+import { cutLoad } from './cut-load';
+import { placeOrder } from './keep-order';
+import { nestParts } from './nest-parts';
+import { readOrder } from './read-orders';
+import { receiveLot } from './stock/keep-stock';
+import { loadCutSheets } from './views/cut-sheets';
+import { loadItemList } from './views/items';
+import { loadOrderView } from './views/orders';
+import { spoilParts, undoSteps } from './work-at-bench';
+
+let shop: TestShop;
+eachFresh((fresh) => {
+  shop = fresh;
+});
+const SLATE = 'Tarn Smooth, slate';
+const groupOf = (name: string) => loadCutSheets(shop).groups.find((group) => group.vinyl.name === name)!;
+function order(quantity = 2): number {
+  const item = loadItemList(shop).rows.find((row) => row.item.name === 'Lab coat, club mark')!.item;
+  return placeOrder(shop, { title: 'Club coats', customerName: 'Ansel Thrush', contact: '', dueDay: '2026-11-26', agreed: 9000, note: '', lines: [{ itemId: item.id, quantity, sizeName: 'M', colourName: 'white' }] }).id;
+}
+const waiting = (id: number, name = SLATE) => groupOf(name).parts.filter((part) => part.orderId === id);
+
+describe('what waits, by vinyl', () => {
+  it('stands under its vinyl with its due day, the first due first, beside the stock it can be cut from', () => {
+    const id = order();
+    const groups = loadCutSheets(shop).groups;
+    expect(groups[0]!.parts.some((part) => part.orderId === id)).toBe(true);
+    expect(waiting(id).map((part) => [part.unitNumber, part.dueDay, part.mirrored, part.widthMm])).toEqual([[1, '2026-11-26', true, 90], [2, '2026-11-26', true, 90]]);
+    expect(groupOf(SLATE).stock.every((lot) => lot.left > 0 && lot.widthMm > 0)).toBe(true);
+    expect(loadCutSheets(shop).artworks.some((artwork) => artwork.id === waiting(id)[0]!.artworkId)).toBe(true);
+  });
+});
+
+describe('a load that was cut', () => {
+  it('takes its strip off the roll, moves its parts on, and each carries its share', () => {
+    const id = order(), parts = waiting(id), roll = groupOf(SLATE).stock.find((lot) => lot.form === 'roll')!;
+    const before = findLot(shop.db, roll.lotId)!;
+    const { eventIds } = cutLoad(shop, { sheets: [{ lotId: roll.lotId, usedLengthMm: 120.04, rest: null, parts: [{ partId: parts[0]!.partId, areaMm2: 3000 }, { partId: parts[1]!.partId, areaMm2: 1000 }] }] });
+    expect(findLot(shop.db, roll.lotId)!.left).toBeCloseTo(before.left - 120, 6);
+    const read = readOrder(shop, id)!.parts.filter((part) => parts.some((one) => one.partId === part.id));
+    const cost = 120 * before.unitCost;
+    expect(read.map((part) => [part.state, part.cuts, part.knownCuts])).toEqual([['cut', 1, 1], ['cut', 1, 1]]);
+    expect(read.map((part) => part.knownVinyl)).toEqual([expect.closeTo(cost * 0.75, 6), expect.closeTo(cost * 0.25, 6)]);
+    // The order's real cost follows from what was cut off, not from what was reckoned.
+    const vinyl = loadOrderView(shop, id).against.cash.real.parts!.find((part) => part.label.startsWith('Vinyl'))!;
+    expect(vinyl.value).toBe(Math.round(cost));
+    expect(waiting(id)).toEqual([]);
+    undoSteps(shop, eventIds, parts.map((part) => part.partId));
+    expect(findLot(shop.db, roll.lotId)!.left).toBeCloseTo(before.left, 6);
+    expect(waiting(id)).toHaveLength(2);
+  });
+
+  it('of a sheet leaves an offcut with a code, which carries its part of the price', () => {
+    const id = order(), key = `vinyl:${groupOf(SLATE).vinyl.id}`;
+    const { id: lotId } = receiveLot(shop, { key, form: 'sheet', widthMm: 300, lengthMm: 400, quantity: 1, price: 800, remark: '' });
+    const { offcuts } = cutLoad(shop, { sheets: [{ lotId, usedLengthMm: 100, rest: { widthMm: 300, lengthMm: 300 }, parts: waiting(id).map((part) => ({ partId: part.partId, areaMm2: 1 })) }] });
+    const offcut = loadLotsOnShelf(shop.db, key).find((lot) => lot.code === offcuts[0])!;
+    expect(offcut).toMatchObject({ form: 'offcut', widthMm: 300, lengthMm: 300, left: 1, unitCost: 600, fromLotId: lotId });
+    expect(findLot(shop.db, lotId)!.left).toBe(0);
+    expect(readOrder(shop, id)!.parts.filter((part) => part.knownCuts > 0).map((part) => part.knownVinyl)).toEqual([100, 100]);
+  });
+
+  it('taken back, gives the sheet back and takes its offcut off the shelf: never both; one that was cut from meanwhile stays', async () => {
+    const id = order(4), parts = waiting(id), key = `vinyl:${groupOf(SLATE).vinyl.id}`;
+    const { id: lotId } = receiveLot(shop, { key, form: 'sheet', widthMm: 300, lengthMm: 400, quantity: 2, price: 1600, remark: '' });
+    const cut = (own: typeof parts) => cutLoad(shop, { sheets: [{ lotId, usedLengthMm: 100, rest: { widthMm: 300, lengthMm: 300 }, parts: own.map((part) => ({ partId: part.partId, areaMm2: 1 })) }] });
+    const there = () => loadLotsOnShelf(shop.db, key).filter((lot) => lot.fromLotId === lotId).length;
+    const first = cut(parts.slice(0, 2));
+    expect([findLot(shop.db, lotId)!.left, there()]).toEqual([1, 1]);
+    undoSteps(shop, first.eventIds, first.partIds);
+    expect([findLot(shop.db, lotId)!.left, there(), waiting(id).length]).toEqual([2, 0, 4]);
+    const second = cut(parts.slice(0, 2));
+    const offcut = loadLotsOnShelf(shop.db, key).find((lot) => lot.code === second.offcuts[0])!;
+    cutLoad(shop, { sheets: [{ lotId: offcut.id, usedLengthMm: 100, rest: null, parts: [{ partId: parts[2]!.partId, areaMm2: 1 }] }] });
+    undoSteps(shop, second.eventIds, second.partIds);
+    expect([findLot(shop.db, lotId)!.left, there()]).toEqual([1, 0]);
+    // A rest that the sheet can't have left is refused, and nothing is done.
+    const refusal = await refusalOf(() => cutLoad(shop, { sheets: [{ lotId, usedLengthMm: 200, rest: { widthMm: 300, lengthMm: 300 }, parts: [{ partId: parts[3]!.partId, areaMm2: 1 }] }] }));
+    expect([refusal.message, findLot(shop.db, lotId)!.left]).toEqual([expect.stringMatching(/no piece of 300 × 300 mm is left/), 1]);
+  });
+
+  it('spoiled parts wait again', () => {
+    const id = order(), parts = waiting(id), roll = groupOf(SLATE).stock.find((lot) => lot.form === 'roll')!;
+    cutLoad(shop, { sheets: [{ lotId: roll.lotId, usedLengthMm: 100, rest: null, parts: parts.map((part) => ({ partId: part.partId, areaMm2: 1 })) }] });
+    spoilParts(shop, { partIds: [parts[0]!.partId], cause: 'weeding', blankLost: false });
+    expect(waiting(id).map((part) => [part.partId, part.broken])).toEqual([[parts[0]!.partId, true]]);
+  });
+
+  it('a second window is told: parts are cut already, the offcut is gone, the roll has not so much; nothing is done then', async () => {
+    const id = order(4), parts = waiting(id), roll = groupOf(SLATE).stock.find((lot) => lot.form === 'roll')!, key = `vinyl:${groupOf(SLATE).vinyl.id}`;
+    const { id: sheetId } = receiveLot(shop, { key, form: 'sheet', widthMm: 300, lengthMm: 400, quantity: 1, price: 800, remark: '' });
+    const sheet = (at: number, lotId: number, usedLengthMm = 100) => ({ sheets: [{ lotId, usedLengthMm, rest: null, parts: [{ partId: parts[at]!.partId, areaMm2: 1 }] }] });
+    cutLoad(shop, sheet(0, sheetId));
+    expect((await refusalOf(() => cutLoad(shop, sheet(0, roll.lotId)))).message).toMatch(/Piece 1 is cut already/);
+    expect((await refusalOf(() => cutLoad(shop, sheet(1, sheetId)))).message).toMatch(/is gone: another load/);
+    expect((await refusalOf(() => cutLoad(shop, sheet(1, roll.lotId, 1e5)))).message).toMatch(/mm left, and the load takes 100000 mm/);
+    expect((await refusalOf(() => cutLoad(shop, { sheets: [...sheet(1, roll.lotId).sheets, ...sheet(1, roll.lotId).sheets] }))).message).toMatch(/twice/);
+    expect((await refusalOf(() => cutLoad(shop, sheet(1, 99_999)))).code).toBe('not-found');
+    expect(waiting(id)).toHaveLength(3);
+  });
+});
+
+it('a script has pieces laid out in a thread, and is told what is too large', async () => {
+  const ask = { pieces: [{ id: 'box', rings: [[{ x: 0, y: 0 }, { x: 60, y: 0 }, { x: 60, y: 40 }, { x: 0, y: 40 }]], copies: 6, turns: 'free' as const }], stock: [{ kind: 'roll' as const, id: 'r', widthMm: 300, lengthMm: 2000 }], gapMm: 6, margins: { sideMm: 10, endMm: 5 }, inside: 'bays' as const, seed: 0.4, rounds: 10, seconds: 5 };
+  const layout = await nestParts(shop, ask as never);
+  expect(layout.placements).toHaveLength(6);
+  expect(layout.usedLengthMm).toBeLessThan(110);
+  const refusal = await refusalOf(() => nestParts(shop, { ...ask, stock: [{ ...ask.stock[0]!, widthMm: 50 }] } as never));
+  expect([refusal.code, refusal.message]).toEqual(['invalid', expect.stringMatching(/^box needs .* Make it \d+/)]);
+});

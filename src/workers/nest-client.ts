@@ -1,0 +1,25 @@
+// Laying out, as screens see it: one worker for each core that can be spared, each with its own seed; the best of all counts.
+
+import { proxy, wrap, type Remote } from 'comlink';
+import type { NestLayout, NestProblem } from '../core/nesting';
+import type { Result } from '../core/units';
+import type { CutShape, NestWish, NestWorker, ShapeWish } from './nest.worker';
+
+export type { CutShape, NestWish, ShapeWish } from './nest.worker';
+
+const MOST_WORKERS = 4;
+let workers: readonly Remote<NestWorker>[] | null = null;
+
+function getWorkers(): readonly Remote<NestWorker>[] {
+  workers ??= Array.from({ length: Math.max(1, Math.min(MOST_WORKERS, navigator.hardwareConcurrency - 1)) }, () => wrap<NestWorker>(new Worker(new URL('./nest.worker.ts', import.meta.url), { type: 'module' })));
+  return workers;
+}
+
+export const shapeInWorker = async (wish: ShapeWish): Promise<CutShape | null> => getWorkers()[0]!.shape(wish);
+
+/** Ends when all have ended. `onImprove` is told of every layout that some worker found better than its own last one. */
+export async function nestInWorkers(wish: NestWish, onImprove: (layout: NestLayout) => void): Promise<readonly Result<NestLayout, NestProblem>[]> {
+  return Promise.all(getWorkers().map((worker, at) => worker.run({ ...wish, options: { ...wish.options, seed: (wish.options.seed + at * 0.137) % 1 } }, proxy(onImprove))));
+}
+
+export const stopNesting = (): void => workers?.forEach((worker) => void worker.stop());
