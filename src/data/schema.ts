@@ -7,7 +7,7 @@ import type { AreaBasis, ItemDetails, Made, NotedCost } from '../core/costing';
 import type { Fabric, Heating, Peel, Pressure, PrintArea, ShopFigures, VinylDetails, VinylKind } from '../core/materials';
 import type { StartPlan } from '../core/planning';
 import type { ChannelFees, ChannelKind } from '../core/pricing';
-import type { LineQuote, PartEventKind, QuoteFacts, SpoilageCause, Station } from '../core/orders';
+import type { CutSheet, LineQuote, PartEventKind, QuoteFacts, SpoilageCause, Station } from '../core/orders';
 import type { Minor } from '../core/units';
 import { archivedAtMs, id, money, version } from './columns';
 
@@ -176,6 +176,16 @@ export const startPlan = sqliteTable('start_plan', {
   plan: text('plan', { mode: 'json' }).$type<StartPlan>().notNull(),
   version: version(),
 }, (table) => [check('one_start_plan', sql`${table.id} = 1`)]);
+
+/** Loads that are laid out and not cut yet: each change is kept, so that a closed window loses none. */
+export const cutSheets = sqliteTable('cut_sheets', {
+  id: id(),
+  vinylId: integer('vinyl_id').notNull().references(() => vinyls.id),
+  /** Always written and read whole. */
+  sheet: text('sheet', { mode: 'json' }).$type<CutSheet>().notNull(),
+  keptAtMs: integer('kept_at_ms').notNull(),
+  version: version(),
+}, (table) => [index('cut_sheets_by_vinyl').on(table.vinylId)]);
 
 export const customers = sqliteTable('customers', {
   id: id(),

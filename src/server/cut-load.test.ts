@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { eachFresh, refusalOf, type TestShop } from '../../test/demo-shop';
+import { rectangle } from '../core/stock';
 import { findLot, loadLotsOnShelf } from '../data/stock-store';
 import { cutLoad } from './cut-load';
 import { placeOrder } from './keep-order';
@@ -15,6 +16,8 @@ let shop: TestShop;
 eachFresh((fresh) => {
   shop = fresh;
 });
+/** What is left across the whole width behind `usedMm`. */
+const behind = (widthMm: number, usedMm: number, lengthMm: number) => rectangle(widthMm, lengthMm).map((point) => ({ x: point.x, y: point.y + usedMm }));
 const SLATE = 'Tarn Smooth, slate';
 const groupOf = (name: string) => loadCutSheets(shop).groups.find((group) => group.vinyl.name === name)!;
 function order(quantity = 2): number {
@@ -38,7 +41,7 @@ describe('a load that was cut', () => {
   it('takes its strip off the roll, moves its parts on, and each carries its share', () => {
     const id = order(), parts = waiting(id), roll = groupOf(SLATE).stock.find((lot) => lot.form === 'roll')!;
     const before = findLot(shop.db, roll.lotId)!;
-    const { eventIds } = cutLoad(shop, { sheets: [{ lotId: roll.lotId, usedLengthMm: 120.04, rest: null, parts: [{ partId: parts[0]!.partId, areaMm2: 3000 }, { partId: parts[1]!.partId, areaMm2: 1000 }] }] });
+    const { eventIds } = cutLoad(shop, { sheetId: null, sheets: [{ lotId: roll.lotId, usedLengthMm: 120.04, rests: [], spareMm2: 0, parts: [{ partId: parts[0]!.partId, areaMm2: 3000 }, { partId: parts[1]!.partId, areaMm2: 1000 }] }] });
     expect(findLot(shop.db, roll.lotId)!.left).toBeCloseTo(before.left - 120, 6);
     const read = readOrder(shop, id)!.parts.filter((part) => parts.some((one) => one.partId === part.id));
     const cost = 120 * before.unitCost;
@@ -56,7 +59,7 @@ describe('a load that was cut', () => {
   it('of a sheet leaves an offcut with a code, which carries its part of the price', () => {
     const id = order(), key = `vinyl:${groupOf(SLATE).vinyl.id}`;
     const { id: lotId } = receiveLot(shop, { key, form: 'sheet', widthMm: 300, lengthMm: 400, quantity: 1, price: 800, remark: '' });
-    const { offcuts } = cutLoad(shop, { sheets: [{ lotId, usedLengthMm: 100, rest: { widthMm: 300, lengthMm: 300 }, parts: waiting(id).map((part) => ({ partId: part.partId, areaMm2: 1 })) }] });
+    const { offcuts } = cutLoad(shop, { sheetId: null, sheets: [{ lotId, usedLengthMm: 100, rests: [behind(300, 400 - 300, 300)], spareMm2: 0, parts: waiting(id).map((part) => ({ partId: part.partId, areaMm2: 1 })) }] });
     const offcut = loadLotsOnShelf(shop.db, key).find((lot) => lot.code === offcuts[0])!;
     expect(offcut).toMatchObject({ form: 'offcut', widthMm: 300, lengthMm: 300, left: 1, unitCost: 600, fromLotId: lotId });
     expect(findLot(shop.db, lotId)!.left).toBe(0);
@@ -66,7 +69,7 @@ describe('a load that was cut', () => {
   it('taken back, gives the sheet back and takes its offcut off the shelf: never both; one that was cut from meanwhile stays', async () => {
     const id = order(4), parts = waiting(id), key = `vinyl:${groupOf(SLATE).vinyl.id}`;
     const { id: lotId } = receiveLot(shop, { key, form: 'sheet', widthMm: 300, lengthMm: 400, quantity: 2, price: 1600, remark: '' });
-    const cut = (own: typeof parts) => cutLoad(shop, { sheets: [{ lotId, usedLengthMm: 100, rest: { widthMm: 300, lengthMm: 300 }, parts: own.map((part) => ({ partId: part.partId, areaMm2: 1 })) }] });
+    const cut = (own: typeof parts) => cutLoad(shop, { sheetId: null, sheets: [{ lotId, usedLengthMm: 100, rests: [behind(300, 400 - 300, 300)], spareMm2: 0, parts: own.map((part) => ({ partId: part.partId, areaMm2: 1 })) }] });
     const there = () => loadLotsOnShelf(shop.db, key).filter((lot) => lot.fromLotId === lotId).length;
     const first = cut(parts.slice(0, 2));
     expect([findLot(shop.db, lotId)!.left, there()]).toEqual([1, 1]);
@@ -74,17 +77,17 @@ describe('a load that was cut', () => {
     expect([findLot(shop.db, lotId)!.left, there(), waiting(id).length]).toEqual([2, 0, 4]);
     const second = cut(parts.slice(0, 2));
     const offcut = loadLotsOnShelf(shop.db, key).find((lot) => lot.code === second.offcuts[0])!;
-    cutLoad(shop, { sheets: [{ lotId: offcut.id, usedLengthMm: 100, rest: null, parts: [{ partId: parts[2]!.partId, areaMm2: 1 }] }] });
+    cutLoad(shop, { sheetId: null, sheets: [{ lotId: offcut.id, usedLengthMm: 100, rests: [], spareMm2: 0, parts: [{ partId: parts[2]!.partId, areaMm2: 1 }] }] });
     undoSteps(shop, second.eventIds, second.partIds);
     expect([findLot(shop.db, lotId)!.left, there()]).toEqual([1, 0]);
     // A rest that the sheet can't have left is refused, and nothing is done.
-    const refusal = await refusalOf(() => cutLoad(shop, { sheets: [{ lotId, usedLengthMm: 200, rest: { widthMm: 300, lengthMm: 300 }, parts: [{ partId: parts[3]!.partId, areaMm2: 1 }] }] }));
-    expect([refusal.message, findLot(shop.db, lotId)!.left]).toEqual([expect.stringMatching(/no piece of 300 × 300 mm is left/), 1]);
+    const refusal = await refusalOf(() => cutLoad(shop, { sheetId: null, sheets: [{ lotId, usedLengthMm: 200, rests: [behind(300, 400 - 300, 300)], spareMm2: 0, parts: [{ partId: parts[3]!.partId, areaMm2: 50_000 }] }] }));
+    expect([refusal.message, findLot(shop.db, lotId)!.left]).toEqual([expect.stringMatching(/more than it can have left/), 1]);
   });
 
   it('spoiled parts wait again', () => {
     const id = order(), parts = waiting(id), roll = groupOf(SLATE).stock.find((lot) => lot.form === 'roll')!;
-    cutLoad(shop, { sheets: [{ lotId: roll.lotId, usedLengthMm: 100, rest: null, parts: parts.map((part) => ({ partId: part.partId, areaMm2: 1 })) }] });
+    cutLoad(shop, { sheetId: null, sheets: [{ lotId: roll.lotId, usedLengthMm: 100, rests: [], spareMm2: 0, parts: parts.map((part) => ({ partId: part.partId, areaMm2: 1 })) }] });
     spoilParts(shop, { partIds: [parts[0]!.partId], cause: 'weeding', blankLost: false });
     expect(waiting(id).map((part) => [part.partId, part.broken])).toEqual([[parts[0]!.partId, true]]);
   });
@@ -92,12 +95,12 @@ describe('a load that was cut', () => {
   it('a second window is told: parts are cut already, the offcut is gone, the roll has not so much; nothing is done then', async () => {
     const id = order(4), parts = waiting(id), roll = groupOf(SLATE).stock.find((lot) => lot.form === 'roll')!, key = `vinyl:${groupOf(SLATE).vinyl.id}`;
     const { id: sheetId } = receiveLot(shop, { key, form: 'sheet', widthMm: 300, lengthMm: 400, quantity: 1, price: 800, remark: '' });
-    const sheet = (at: number, lotId: number, usedLengthMm = 100) => ({ sheets: [{ lotId, usedLengthMm, rest: null, parts: [{ partId: parts[at]!.partId, areaMm2: 1 }] }] });
+    const sheet = (at: number, lotId: number, usedLengthMm = 100) => ({ sheetId: null, sheets: [{ lotId, usedLengthMm, rests: [], spareMm2: 0, parts: [{ partId: parts[at]!.partId, areaMm2: 1 }] }] });
     cutLoad(shop, sheet(0, sheetId));
     expect((await refusalOf(() => cutLoad(shop, sheet(0, roll.lotId)))).message).toMatch(/Piece 1 is cut already/);
     expect((await refusalOf(() => cutLoad(shop, sheet(1, sheetId)))).message).toMatch(/is gone: another load/);
     expect((await refusalOf(() => cutLoad(shop, sheet(1, roll.lotId, 1e5)))).message).toMatch(/mm left, and the load takes 100000 mm/);
-    expect((await refusalOf(() => cutLoad(shop, { sheets: [...sheet(1, roll.lotId).sheets, ...sheet(1, roll.lotId).sheets] }))).message).toMatch(/twice/);
+    expect((await refusalOf(() => cutLoad(shop, { sheetId: null, sheets: [...sheet(1, roll.lotId).sheets, ...sheet(1, roll.lotId).sheets] }))).message).toMatch(/twice/);
     expect((await refusalOf(() => cutLoad(shop, sheet(1, 99_999)))).code).toBe('not-found');
     expect(waiting(id)).toHaveLength(3);
   });

@@ -4,7 +4,8 @@
 import type { InferType } from 'yup';
 import type { cutLoadInput } from '../core/input';
 import { STATION_STEPS } from '../core/orders';
-import { computeOffcutArea, rectangle } from '../core/stock';
+import { computeOffcutArea } from '../core/stock';
+import { deleteKeptSheet } from '../data/cut-sheet-store';
 import { addPartEvents, findOrderIdsOfParts, loadOrders } from '../data/order-store';
 import { findLot } from '../data/stock-store';
 import { insertWork, loadRunningWork, stopWork } from '../data/work-store';
@@ -14,11 +15,14 @@ import { readStored } from './read-orders';
 import { bookBenchWear } from './stock/bench-wear';
 import { keepOffcut, writeLine } from './stock/keep-stock';
 
+type Sheet = InferType<typeof cutLoadInput>['sheets'][number];
 export type CutLoad = { readonly eventIds: readonly number[]; readonly partIds: readonly number[]; readonly offcuts: readonly string[] };
 
 /** One transaction: where a part is cut already or a lot has not so much left, nothing is done. */
-export function cutLoad(shop: ShopContext, { sheets }: InferType<typeof cutLoadInput>): CutLoad {
+export function cutLoad(shop: ShopContext, { sheets, sheetId }: { readonly sheets: readonly Sheet[]; readonly sheetId: number | null }): CutLoad {
   return shop.db.transaction(() => {
+    // A kept sheet that is gone was cut or thrown away by another window: its parts say which.
+    if (sheetId !== null) deleteKeptSheet(shop.db, sheetId);
     const partIds = sheets.flatMap((sheet) => sheet.parts.map((part) => part.partId));
     if (new Set(partIds).size < partIds.length) throw new ShopError('invalid', 'A part lies in this load twice. Lay it out anew.', 'sheets');
     const orders = loadOrders(shop.db, findOrderIdsOfParts(shop.db, partIds)).map(readStored);
@@ -40,32 +44,39 @@ export function cutLoad(shop: ShopContext, { sheets }: InferType<typeof cutLoadI
       const workId = insertWork(shop.db, 'cut', atMs, own.map((part) => ({ partId: part.id, estimateSeconds: part.estimates.cut })));
       stopWork(shop.db, workId, atMs, 'done');
       bookBenchWear(shop, { id: workId, station: 'cut' }, orders, own);
-      const { cost, code } = takeStock(shop, sheet, titles, workId);
-      if (code) offcuts.push(code);
-      const whole = sheet.parts.reduce((sum, part) => sum + part.areaMm2, 0);
+      const { cost, codes } = takeStock(shop, sheet, titles, workId);
+      offcuts.push(...codes);
+      const whole = sheet.parts.reduce((sum, part) => sum + part.areaMm2, sheet.spareMm2);
       eventIds.push(...addPartEvents(shop.db, sheet.parts.map((part) => ({ partId: part.partId, kind: 'cut' as const, atMs, workId, undoes: null, cause: null, blankLost: false, vinylCost: (cost * part.areaMm2) / whole }))));
     }
     return { eventIds, partIds, offcuts };
   });
 }
 
-type Sheet = InferType<typeof cutLoadInput>['sheets'][number];
-
-/** What the sheet took cost; and the code of the offcut that is left. Only what is cut off is paid for by the parts. */
-function takeStock(shop: ShopContext, sheet: Sheet, titles: string, workId: number): { readonly cost: number; readonly code: string | null } {
+/** What the sheet took cost; and the codes of the offcuts that are left. Only what is gone is paid for by the parts. */
+function takeStock(shop: ShopContext, sheet: Sheet, titles: string, workId: number): { readonly cost: number; readonly codes: readonly string[] } {
   const lot = findLot(shop.db, sheet.lotId);
   if (!lot || lot.form === 'piece') throw notFound('This lot');
   const name = lot.code ? `Offcut ${lot.code}` : `Lot ${lot.id}`;
   const takes = lot.form === 'roll' ? Math.round(sheet.usedLengthMm * 10) / 10 : 1;
   if (takes > lot.left + 1e-6) throw new ShopError('conflict', lot.form === 'roll' ? `${name} has ${lot.left} mm left, and the load takes ${takes} mm. Another window may have cut from it: reload, and lay it out anew.` : `${name} is gone: another load was cut from it. Reload, and lay out anew.`);
   writeLine(shop, lot, 'cut', -takes, titles, workId);
-  const { rest } = sheet;
-  if (lot.form === 'roll' || !rest) return { cost: takes * lot.unitCost, code: null };
+  if (lot.form === 'roll' || sheet.rests.length === 0) return { cost: takes * lot.unitCost, codes: [] };
   const wholeMm2 = lot.shape ? computeOffcutArea(lot.shape) : (lot.widthMm ?? 0) * (lot.lengthMm ?? 0);
-  const restMm2 = rest.widthMm * rest.lengthMm;
-  const fits = lot.lengthMm !== null && rest.widthMm <= (lot.widthMm ?? 0) + 0.05 && rest.lengthMm <= lot.lengthMm - sheet.usedLengthMm + 0.05;
-  if (!fits || restMm2 > wholeMm2) throw new ShopError('invalid', `${name}: no piece of ${rest.widthMm} × ${rest.lengthMm} mm is left behind ${Math.round(sheet.usedLengthMm)} mm of it. Lay the load out anew.`, 'sheets');
-  const unitCost = (lot.unitCost * restMm2) / wholeMm2;
-  const { code } = keepOffcut(shop, lot, { ...rest, shape: rectangle(rest.widthMm, rest.lengthMm), unitCost, remark: '' }, workId);
-  return { cost: lot.unitCost - unitCost, code };
+  const room = { width: lot.widthMm ?? 0, length: lot.lengthMm ?? 0 };
+  const rests = sheet.rests.map((ring) => {
+    const left = Math.min(...ring.map((point) => point.x)), top = Math.min(...ring.map((point) => point.y));
+    const shape = ring.map((point) => ({ x: round(point.x - left), y: round(point.y - top) }));
+    return { shape, left, top, widthMm: Math.max(...shape.map((point) => point.x)), lengthMm: Math.max(...shape.map((point) => point.y)), areaMm2: computeOffcutArea(shape) };
+  });
+  const partsMm2 = sheet.parts.reduce((sum, part) => sum + part.areaMm2, sheet.spareMm2);
+  const isWithin = rests.every((rest) => rest.left >= -0.05 && rest.top >= -0.05 && rest.left + rest.widthMm <= room.width + 0.15 && rest.top + rest.lengthMm <= room.length + 0.15);
+  // Half the gap about each part is gone too, and may reach over the edge of the sheet: hence the little that is let pass.
+  if (!isWithin || rests.reduce((sum, rest) => sum + rest.areaMm2, 0) > wholeMm2 - partsMm2 * PARTS_INSIDE + 1) throw new ShopError('invalid', `${name}: what is to be kept of it is more than it can have left. Lay the load out anew.`, 'sheets');
+  const codes = rests.map(({ widthMm, lengthMm, shape, areaMm2 }) => ({ unitCost: (lot.unitCost * areaMm2) / wholeMm2, code: keepOffcut(shop, lot, { widthMm, lengthMm, shape, unitCost: (lot.unitCost * areaMm2) / wholeMm2, remark: '' }, workId).code }));
+  return { cost: lot.unitCost - codes.reduce((sum, kept) => sum + kept.unitCost, 0), codes: codes.map((kept) => kept.code) };
 }
+
+const round = (mm: number): number => Math.round(mm * 10) / 10;
+/** Of what the parts share, so much lies on the sheet at least. */
+const PARTS_INSIDE = 0.7;

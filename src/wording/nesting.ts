@@ -1,7 +1,9 @@
 // Laying out in words: what a layout comes to, what stands in its way, and what would help.
 
-import type { LayoutFault, NestLayout, NestProblem } from '../core/nesting';
-import { formatLength, formatShare, type FormatSettings } from '../core/units';
+import type { LayoutFault, NestLayout, NestProblem, Rest } from '../core/nesting';
+import type { LoadFacts } from '../core/orders';
+import type { DayLoad, LoadPart } from '../core/scheduling';
+import { formatArea, formatDuration, formatLength, formatShare, type FormatSettings } from '../core/units';
 
 export function describeNestProblem(problem: NestProblem, settings: FormatSettings): string {
   switch (problem.kind) {
@@ -37,4 +39,38 @@ export function describeFault(fault: LayoutFault, settings: FormatSettings): str
     default:
       return fault satisfies never;
   }
+}
+
+/** The loading card, line by line. */
+export function describeLoading(facts: LoadFacts, settings: FormatSettings): readonly { readonly label: string; readonly text: string }[] {
+  const length = (mm: number) => formatLength(mm, settings);
+  return [
+    { label: 'Side', text: facts.mirrored === 'all' ? 'Carrier down, cut mirrored.' : facts.mirrored === 'none' ? 'Face up, not mirrored.' : 'Some pieces are mirrored and some are not: cut them in two loads.' },
+    { label: 'Held', text: facts.onMat ? 'On a mat that still holds; its lower left corner is the origin.' : `Without a mat, under both rollers; ${length(facts.leadMm)} lie before the first cut and behind the last.` },
+    { label: 'Width', text: facts.onMat ? `The piece is ${length(facts.widthMm)} wide; the outermost cut needs ${length(facts.leastWidthMm)}.` : `The machine should read ${length(facts.widthMm)}. If it reads less than ${length(facts.leastWidthMm)}, load it again or lay it out anew.` },
+    { label: 'Origin', text: 'At the left, where it begins; the length runs away from you.' },
+    { label: 'Setting', text: `As for ${facts.kind} vinyl${facts.thicknessUm ? ` of ${facts.thicknessUm} µm` : ''}${facts.pen ? '; pen in the second holder' : ''}. Test cut first.` },
+    { label: 'After it', text: facts.isRoll ? `${facts.trim ? 'The last cut parts it from the roll' : 'Cut it off the roll'} at ${length(facts.usedLengthMm)}.` : 'Write its code on what is left.' },
+  ];
+}
+
+export function describeRest(rest: Rest, settings: FormatSettings): string {
+  const size = (ring: Rest['pieces'][number]) => {
+    const xs = ring.map((point) => point.x), ys = ring.map((point) => point.y);
+    return `${formatLength(Math.max(...xs) - Math.min(...xs), settings)} × ${formatLength(Math.max(...ys) - Math.min(...ys), settings)}`;
+  };
+  switch (rest.kind) {
+    case 'strip':
+      return `cut off square: ${size(rest.pieces[0]!)}`;
+    case 'rectangles':
+      return `${rest.pieces.length === 1 ? 'the largest rectangle' : `${rest.pieces.length} rectangles`}: ${rest.pieces.map(size).join(' and ')}`;
+    case 'shape':
+      return `as it is: ${formatArea(rest.areaMm2, settings)} within ${size(rest.pieces[0]!)}`;
+    default:
+      return rest.kind satisfies never;
+  }
+}
+
+export function describeDayLoad(load: DayLoad<LoadPart>, stocked: boolean, settings: FormatSettings): string {
+  return `${load.parts.length} ${load.parts.length === 1 ? 'part' : 'parts'}, ${formatDuration(load.seconds, settings)}${!stocked ? ', nothing on the shelf' : load.today ? '' : ', no time left for it today'}`;
 }

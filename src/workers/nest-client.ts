@@ -1,11 +1,11 @@
 // Laying out, as screens see it: one worker for each core that can be spared, each with its own seed; the best of all counts.
 
 import { proxy, wrap, type Remote } from 'comlink';
-import type { NestLayout, NestProblem } from '../core/nesting';
+import type { ChosenStock, NestLayout, NestProblem, Placement } from '../core/nesting';
 import type { Result } from '../core/units';
 import type { CutShape, NestWish, NestWorker, ShapeWish } from './nest.worker';
 
-export type { CutShape, NestWish, ShapeWish } from './nest.worker';
+export type { CutOutline, CutShape, NestWish, ShapeWish } from './nest.worker';
 
 const MOST_WORKERS = 4;
 let workers: readonly Remote<NestWorker>[] | null = null;
@@ -21,5 +21,8 @@ export const shapeInWorker = async (wish: ShapeWish): Promise<CutShape | null> =
 export async function nestInWorkers(wish: NestWish, onImprove: (layout: NestLayout) => void): Promise<readonly Result<NestLayout, NestProblem>[]> {
   return Promise.all(getWorkers().map((worker, at) => worker.run({ ...wish, options: { ...wish.options, seed: (wish.options.seed + at * 0.137) % 1 } }, proxy(onImprove))));
 }
+
+export const chooseInWorker = (...wish: Parameters<NestWorker['choose']>): Promise<Result<ChosenStock, NestProblem>> => getWorkers()[0]!.choose(...wish) as Promise<Result<ChosenStock, NestProblem>>;
+export const fillInWorker = (...wish: Parameters<NestWorker['fill']>): Promise<Result<readonly Placement[], NestProblem>> => getWorkers()[0]!.fill(...wish) as Promise<Result<readonly Placement[], NestProblem>>;
 
 export const stopNesting = (): void => workers?.forEach((worker) => void worker.stop());

@@ -3,6 +3,7 @@
 import { expose } from 'comlink';
 import { letter, openFont, writeLettering, type LetterFont, type LetterOptions, type LetterProblem } from '../core/artwork/lettering/letter';
 import { traceImage, TRACE_PIXEL_LIMIT, type TraceOptions, type TraceProblem } from '../core/artwork/tracing/trace-image';
+import { flattenContour, type Polyline } from '../core/geometry';
 import { fail, succeed, type Result } from '../core/units';
 
 export type SetText = ReturnType<typeof writeLettering>;
@@ -21,6 +22,17 @@ const sourceWorker = {
     return texts.map((text) => {
       const artwork = letter(text, font, options);
       return artwork.ok ? succeed(writeLettering(artwork.value, text.replace(/\s+/g, ' '))) : artwork;
+    });
+  },
+
+  /** Each text as closed outlines in mm from its own corner, and its size; letters that the font lacks are left out. */
+  outline(texts: readonly string[], fontKey: string, fontBytes: Uint8Array | null, capHeightMm: number): readonly Polyline[][] {
+    if (fontBytes) fonts.set(fontKey, openFont(fontBytes));
+    const font = fonts.get(fontKey);
+    if (!font) throw new Error(`Expected: the font ${fontKey} was sent before`);
+    return texts.map((text) => {
+      const artwork = letter([...text].filter((sign) => sign === ' ' || font.hasGlyphForCodePoint(sign.codePointAt(0)!)).join(''), font, { capHeightMm });
+      return artwork.ok ? artwork.value.layers.flatMap((layer) => layer.shapes.flatMap((shape) => shape.contours.map((contour) => [...flattenContour(contour)]))) : [];
     });
   },
 

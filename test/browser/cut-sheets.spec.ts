@@ -43,6 +43,7 @@ test('three orders of one vinyl are laid out, one part is nudged, the load is cu
   const before = await left();
   await load.getByRole('button', { name: 'It is cut: book it' }).click();
   await expect(page.getByText('Booked: 5 parts are cut.')).toBeVisible();
+  await expect(page.getByRole('navigation', { name: 'Vinyls' }).getByRole('button', { name: /pieces on/ })).toHaveCount(0);
   expect(before - (await left())).toBeCloseTo(cut, 0);
   await expect(what).not.toContainText('Coats');
   await page.goto(`${server.address}/orders/${ids[0]}`);
@@ -62,4 +63,75 @@ test('how many fit on a piece that was measured by hand', async ({ page }) => {
   await expect(load.getByRole('heading')).toHaveText(/^\d+ of it fit on this$/);
   await load.getByRole('button', { name: 'Stop here' }).click();
   expect(parseInt((await load.getByRole('heading').textContent()) ?? '', 10)).toBeGreaterThan(5);
+});
+
+test('a sheet is kept as it is laid out: a closed window loses nothing, a second is told, the rest is filled, an offcut is left', async ({ page, context }) => {
+  await takeOrder('Coats four', 2);
+  await open(page, `${server.address}/cut-sheets`);
+  const vinyls = page.getByRole('navigation', { name: 'Vinyls' }), load = page.getByRole('region', { name: 'Load' }), what = page.getByRole('region', { name: 'What is laid out' });
+  await vinyls.getByRole('button', { name: /^Tarn Smooth, slate/ }).click();
+  for (const box of await what.getByRole('checkbox', { name: / × / }).all()) if (!(await box.locator('xpath=ancestor::label').textContent())?.includes('Coats four')) await box.uncheck();
+  await what.getByRole('combobox', { name: 'Cut from' }).click();
+  await page.getByRole('option', { name: /^Offcut/ }).first().click();
+  await what.getByLabel('Order and piece beside each').check();
+  await load.getByRole('button', { name: 'Lay out' }).click();
+  await expect(vinyls.getByRole('button', { name: /^2 pieces on/ })).toBeVisible();
+  // The window is closed in the middle of it.
+  const second = await context.newPage();
+  await page.close();
+  await open(second, `${server.address}/cut-sheets`);
+  const vinyls2 = second.getByRole('navigation', { name: 'Vinyls' }), load2 = second.getByRole('region', { name: 'Load' }), what2 = second.getByRole('region', { name: 'What is laid out' });
+  await vinyls2.getByRole('button', { name: /^Tarn Smooth, slate/ }).click();
+  await expect(what2).not.toContainText('Coats four');
+  // Another sheet wants the same offcut.
+  for (const box of await what2.getByRole('checkbox', { name: /wheel/ }).all()) await box.check();
+  for (const box of await what2.getByRole('checkbox', { name: /comb/ }).all()) await box.uncheck();
+  await what2.getByRole('combobox', { name: 'Cut from' }).click();
+  await second.getByRole('option', { name: /^Offcut/ }).first().click();
+  await load2.getByRole('button', { name: 'Lay out' }).click();
+  await expect(load2.getByRole('alert')).toContainText(/Offcut .* is taken by the cut sheet of 2 pieces/);
+  await load2.getByRole('button', { name: 'Stop here' }).click();
+  // The first one comes back as it was kept; what is left of it is filled.
+  await vinyls2.getByRole('button', { name: /^2 pieces on/ }).click();
+  await expect(load2.getByRole('heading')).toHaveText(/^2 parts on/);
+  await expect(what2.getByLabel('Order and piece beside each')).toBeChecked();
+  await load2.getByRole('button', { name: 'Fill the rest' }).click();
+  await second.getByRole('menuitem', { name: /with more of wheel of Lab coat/ }).click();
+  await expect(second.getByText(/more of wheel of Lab coat, club mark on it, for the shelf/)).toBeVisible();
+  await expect(load2.getByRole('heading')).not.toHaveText(/^2 parts on/);
+  await load2.getByRole('button', { name: 'Take back' }).click();
+  await expect(load2.getByRole('heading')).toHaveText(/^2 parts on/);
+  const [card] = await Promise.all([second.waitForEvent('download'), load2.getByRole('button', { name: 'Loading card' }).click()]);
+  expect(card.suggestedFilename()).toBe('Tarn Smooth, slate loading card.pdf');
+  await load2.getByText(/^Load it carrier down, mirrored, on a mat/).click();
+  await expect(load2).toContainText('Test cut first.');
+  await load2.getByRole('radio', { name: /the largest rectangle|rectangles/ }).check();
+  await load2.getByRole('button', { name: 'It is cut: book it' }).click();
+  await expect(second.getByText(/^Booked: 2 parts are cut; write [A-Z0-9]+.* on what is left\.$/)).toBeVisible();
+  const code = /write ([A-Z0-9]+)/.exec((await second.getByText(/^Booked: 2 parts/).textContent())!)![1]!;
+  await open(second, `${server.address}/shelf/stock`);
+  await expect(second.getByRole('main')).toContainText(code);
+});
+
+test('a piece is moved to another sheet, and the day’s loads are proposed, laid out and kept', async ({ page }) => {
+  await open(page, `${server.address}/cut-sheets`);
+  const load = page.getByRole('region', { name: 'Load' });
+  await page.getByRole('navigation', { name: 'Vinyls' }).getByRole('button', { name: /^Tarn Smooth, marigold/ }).click();
+  await load.getByRole('button', { name: 'Lay out' }).click();
+  await expect(load.getByRole('figure')).toHaveCount(2);
+  await load.getByRole('button', { name: 'Stop here' }).click();
+  const [first] = await load.getByRole('figure').all();
+  const before = await first!.locator('g.part').count();
+  await first!.locator('g.part').first().click();
+  await load.getByRole('button', { name: 'To sheet 2' }).click();
+  await expect.poll(async () => (await load.getByRole('figure').first().locator('g.part').count())).toBe(before - 1);
+  await page.getByRole('button', { name: 'Throw it away' }).click();
+  await expect(load.getByRole('heading')).toHaveText(/parts to lay out/);
+  await page.getByRole('button', { name: 'Propose the day’s loads' }).click();
+  const day = page.getByRole('region', { name: 'The day’s loads' });
+  for (const box of await day.getByRole('checkbox').all()) if (await box.isEnabled()) await box.uncheck();
+  await day.getByRole('checkbox', { name: /^Quay Hold, black/ }).check();
+  await day.getByRole('button', { name: 'Lay them out' }).click();
+  await expect(day).toContainText(/24 parts on .* of Quay Hold, black.*; kept\./, { timeout: 40_000 });
+  await expect(page.getByRole('navigation', { name: 'Vinyls' }).getByRole('button', { name: /^24 pieces on/ })).toBeVisible();
 });

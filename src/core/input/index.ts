@@ -6,3 +6,5 @@ export * from './stock-inputs';
 export { planInput, planVersion } from './plan-input';
 export { cutLoadInput, nestInput } from './nest-input';
 export { channelInput } from './channel-input';
+export { cutSheetInput, cutSheetVersion, marksInput } from './cut-sheet-input';
+export { loadCardInput } from './load-card-input';

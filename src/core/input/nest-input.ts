@@ -2,7 +2,7 @@
 
 import * as yup from 'yup';
 import type { Inside } from '../nesting';
-import { numberBetween, oneOf, rowId, shortText, wholeBetween } from './rules';
+import { numberBetween, oneOf, orNothing, rowId, shortText, wholeBetween } from './rules';
 
 const coordinate = (label: string) => numberBetween(label, -100_000, 100_000, 'In mm.');
 const ring = yup.array(yup.object({ x: coordinate('x'), y: coordinate('y') })).required().min(3, 'Outline: at least three points.').max(20_000, 'Outline: at most 20 000 points.');
@@ -19,11 +19,15 @@ const stock = yup.lazy((value: unknown) => {
 
 /** A load that was cut: what it took of which lots, what is left of them, and how the parts share it. */
 export const cutLoadInput = yup.object({
+  /** The kept cut sheet that is done with it. */
+  sheetId: orNothing(rowId('Cut sheet')).default(null),
   sheets: yup.array(yup.object({
     lotId: rowId('Lot'), usedLengthMm: numberBetween('Cut off', 0.1, 200_000, 'In mm.'),
-    /** Kept as an offcut. */
-    rest: yup.object({ widthMm: length('Width'), lengthMm: length('Length') }).nullable().default(null),
-    parts: yup.array(yup.object({ partId: rowId('Part'), areaMm2: numberBetween('Area', 0.0001, 1e9, 'In mm².') })).required().min(1, 'Parts: at least one.').max(2000),
+    /** Kept as offcuts: outlines of them where they lie on the stock. */
+    rests: yup.array(ring).max(10, 'Rests: at most ten.').default([]),
+    /** Pieces on it that no order asked for: they bear their share, and no order does. */
+    spareMm2: numberBetween('Spare', 0, 1e9, 'In mm².').default(0),
+    parts: yup.array(yup.object({ partId: rowId('Part'), areaMm2: numberBetween('Area', 0.0001, 1e9, 'In mm².') })).required().min(1, 'Parts: at least one of an order on each sheet. Lay what is spare beside them.').max(2000),
   })).required().min(1, 'Sheets: at least one.').max(100),
 });
 

@@ -30,6 +30,10 @@ export const SHOP_FIGURES = {
   cutterWatchSeconds: spec('Watched at the start', 's', 120, 0, 86_400),
   cutterRatePerHour: spec('Cutter, machine hour', 'money/h', 140, 0, 100_000),
   cutterEdgeMm: spec('Edge the rollers need, each side', 'mm', 10, 0, 200),
+  leadMm: spec('Lead-in and lead-out without a mat', 'mm', 15, 0, 500),
+  matWidthMm: spec('Cutting mat, width', 'mm', 305, 50, 3000),
+  matLengthMm: spec('Cutting mat, length', 'mm', 610, 50, 3000),
+  matEdgeMm: spec('Edge kept free on a mat', 'mm', 3, 0, 100),
   weedMarginMm: spec('Weed margin, each side', 'mm', 6, 0, 100),
 
   weedBaseSeconds: spec('Weeding, for each layer', 's', 20, 0, 3600),

@@ -1,6 +1,6 @@
 // The stock as boxes to fill, one after another: what can be reached of each, and what in it is taken.
 
-import { boundRegion, getRings, makeRegion, offsetRegion, splitPieces, subtractRegions } from '../geometry';
+import { boundRegion, computeRingArea, makeRegion, offsetRegion, splitPieces, subtractRegions } from '../geometry';
 import type { NestStock, StockMargins } from './nesting';
 import { Shape } from './shape';
 
@@ -14,11 +14,14 @@ export type Bin = {
   readonly wholeWidth: number; readonly wholeMm2: number; readonly endMm: number;
 };
 
+/** The stock as `sheet` counts through it: each sheet of a lot by itself. */
+export const listSheets = (stock: readonly NestStock[]): readonly NestStock[] => stock.flatMap((entry): readonly NestStock[] => (entry.kind === 'sheet' ? Array<NestStock>(entry.count).fill({ ...entry, count: 1 }) : [entry]));
+
 /** Pieces are grown by half the gap, and may reach by that much over what the machine reaches. */
 export function listBins(stock: readonly NestStock[], margins: StockMargins, gapMm: number): readonly Bin[] {
   return stock.flatMap((entry): readonly Bin[] => {
-    const half = gapMm / 2, { sideMm, endMm } = margins;
-    if (entry.kind === 'offcut') return [offcutBin(entry, margins, half)].flatMap((bin) => bin ?? []);
+    const half = gapMm / 2, own = entry.margins ?? margins, { sideMm, endMm } = own;
+    if (entry.kind === 'offcut') return [offcutBin(entry, own, half)].flatMap((bin) => bin ?? []);
     const bin: Bin = { stockId: entry.id, kind: entry.kind, width: entry.widthMm - 2 * sideMm + gapMm, length: entry.lengthMm - 2 * endMm + gapMm, x: sideMm - half, y: endMm - half, obstacles: [], wholeWidth: entry.widthMm, wholeMm2: entry.widthMm * entry.lengthMm, endMm };
     if (bin.width <= gapMm || bin.length <= gapMm) return [];
     return entry.kind === 'sheet' ? Array.from({ length: entry.count }, () => bin) : [bin];
@@ -36,11 +39,5 @@ function offcutBin(entry: Extract<NestStock, { kind: 'offcut' }>, { sideMm }: St
     const shape = new Shape(makeRegion([piece.outer, ...piece.cavities]), [0]);
     return { shape, x: shape.middleX - box.x, y: shape.middleY - box.y };
   });
-  return { stockId: entry.id, kind: 'offcut', width: box.width, length: box.height, x: box.x, y: box.y, obstacles, wholeWidth: outer.width, wholeMm2: getRings(whole).length > 0 ? areaOf(entry.shape) : 0, endMm: sideMm };
-}
-
-function areaOf(shape: readonly { readonly x: number; readonly y: number }[]): number {
-  let sum = 0;
-  for (let at = 0, before = shape.length - 1; at < shape.length; before = at++) sum += shape[before]!.x * shape[at]!.y - shape[at]!.x * shape[before]!.y;
-  return Math.abs(sum) / 2;
+  return { stockId: entry.id, kind: 'offcut', width: box.width, length: box.height, x: box.x, y: box.y, obstacles, wholeWidth: outer.width, wholeMm2: computeRingArea(entry.shape), endMm: sideMm };
 }

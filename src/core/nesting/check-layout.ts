@@ -1,6 +1,7 @@
 // Whether a layout holds, told from the outlines alone: none of the search's own shapes, circles or boxes is used here.
 
 import { makeRegion, getRings, intersectRegions, computeRegionArea, transformRegion, type Point, type Polyline, type Region } from '../geometry';
+import { listSheets } from './bins';
 import type { NestLayout, NestPiece, NestStock, Placement, StockMargins } from './nesting';
 
 export type LayoutFault =
@@ -13,7 +14,7 @@ export type CheckOptions = { readonly gapMm: number; readonly margins: StockMarg
 /** Every fault of the layout; none where it holds. Compares each two outlines edge by edge. */
 export function checkLayout(pieces: readonly NestPiece[], stock: readonly NestStock[], layout: Pick<NestLayout, 'placements' | 'left'>, { gapMm, margins, toleranceMm = 0.01 }: CheckOptions): readonly LayoutFault[] {
   const byId = new Map(pieces.map((piece) => [piece.id, piece]));
-  const sheets = stock.flatMap((entry) => (entry.kind === 'sheet' ? Array<NestStock>(entry.count).fill(entry) : [entry]));
+  const sheets = listSheets(stock);
   const laid = layout.placements.flatMap((placement) => {
     const piece = byId.get(placement.pieceId);
     return piece ? [{ placement, ...place(piece, placement) }] : [];
@@ -21,7 +22,7 @@ export function checkLayout(pieces: readonly NestPiece[], stock: readonly NestSt
   const faults: LayoutFault[] = [];
   laid.forEach((one, at) => {
     const entry = sheets[one.placement.sheet];
-    const byMm = entry ? reachOutside(one.rings, entry, margins) : Infinity;
+    const byMm = entry ? reachOutside(one.rings, entry, entry.margins ?? margins) : Infinity;
     if (byMm > toleranceMm) faults.push({ kind: 'outside', placement: one.placement, byMm });
     if (entry?.kind === 'offcut' && entry.badSpots.some((spot) => computeRegionArea(intersectRegions(makeRegion([spot]), one.region)) > toleranceMm * toleranceMm)) faults.push({ kind: 'bad-spot', placement: one.placement });
     for (const other of laid.slice(at + 1)) {

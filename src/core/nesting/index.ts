@@ -1,7 +1,14 @@
 // Laying pieces out on stock.
 export * from './nesting';
 export { nest } from './nest';
+export { listSheets } from './bins';
 export { checkLayout, place, type LayoutFault, type CheckOptions } from './check-layout';
 export { fitCount, MOST_FITTING } from './fit-count';
-export { outlineTogether } from './prepare-pieces';
-export { fitLargestRest, measureShares } from './rest';
+export { listIslands, outlineTogether } from './prepare-pieces';
+export { findRests, fitLargestRest, LEAST_REST_MM, measureShares, type Rest, type RestKind } from './rest';
+export { fillRest, stockOf } from './fill-rest';
+export { attachTag, drawMarks, NO_MARKS, type DrawnMarks, type Marks, type TagSize, type WeedLines } from './marks';
+export { chooseStock, type ChosenStock } from './choose-stock';
+export { orderCutting } from './cut-order';
+export { measureLayout } from './measure-layout';
+export { makeLoadLayer, placePoints, type LoadPart } from './load-file';

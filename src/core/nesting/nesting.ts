@@ -11,12 +11,16 @@ export type NestPiece = {
   readonly turns: 'free' | readonly number[];
 };
 
-export type NestStock =
+export type NestStock = {
+  /** Where other margins hold for it than for the rest of the stock: what lies on a mat is held everywhere. */
+  readonly margins?: StockMargins;
+} & (
   /** Cut off square: as short as can be. `lengthMm` is all that there is of it. */
   | { readonly kind: 'roll'; readonly id: string; readonly widthMm: number; readonly lengthMm: number }
   | { readonly kind: 'sheet'; readonly id: string; readonly widthMm: number; readonly lengthMm: number; readonly count: number }
   /** Any outline, with spots that are spoiled. */
-  | { readonly kind: 'offcut'; readonly id: string; readonly shape: Polyline; readonly badSpots: readonly Polyline[] };
+  | { readonly kind: 'offcut'; readonly id: string; readonly shape: Polyline; readonly badSpots: readonly Polyline[] }
+);
 
 /** What no machine reaches or grips: at each side, and at both ends. */
 export type StockMargins = { readonly sideMm: number; readonly endMm: number };

@@ -1,7 +1,7 @@
 // From outlines as they come to shapes that can be laid out: repaired, grown by half the gap, with no more corners than are needed.
 
 import { polygonHull } from 'd3-polygon';
-import { computeRegionArea, getRings, makeRegion, offsetRegion, simplifyRegion, splitPieces, type Polyline, type Region } from '../geometry';
+import { boundPoints, computeRegionArea, getRings, intersectRegions, makeRegion, offsetRegion, simplifyRegion, splitPieces, uniteRegions, type Box, type Polyline, type Region } from '../geometry';
 import { fail, succeed, type Result } from '../units';
 import type { Inside, NestPiece, NestProblem } from './nesting';
 import { Shape, TURN_STEPS } from './shape';
@@ -42,6 +42,25 @@ export function growOutward(region: Region, byMm: number): Region {
 }
 
 const countCorners = (rings: readonly Polyline[]): number => rings.reduce((sum, ring) => sum + ring.length, 0);
+
+/** What of a layer is loose: the outer ring of each island, and which of the rings belong to it, whatever lies in its cavities with it. */
+export function listIslands(rings: readonly Polyline[]): readonly { readonly outer: Polyline; readonly members: readonly number[] }[] {
+  // Each ring filled by itself: what lies in another is swallowed by it.
+  const hosts = splitPieces(uniteRegions(rings.map((ring) => makeRegion([ring])))).map((piece) => ({ outer: piece.outer, region: makeRegion([piece.outer]), box: boundPoints([piece.outer])!, members: [] as number[] }));
+  rings.forEach((ring, at) => {
+    const own = makeRegion([ring]), box = boundPoints([ring])!;
+    const host = hosts.reduce<{ readonly at: number; readonly area: number }>((best, candidate, index) => {
+      // Apart by their boxes already, most of them.
+      if (!overlaps(box, candidate.box)) return best;
+      const area = computeRegionArea(intersectRegions(own, candidate.region));
+      return area > best.area ? { at: index, area } : best;
+    }, { at: -1, area: 0 });
+    hosts[host.at]?.members.push(at);
+  });
+  return hosts.filter((host) => host.members.length > 0).map(({ outer, members }) => ({ outer, members }));
+}
+
+const overlaps = (a: Box, b: Box): boolean => a.x <= b.x + b.width && b.x <= a.x + a.width && a.y <= b.y + b.height && b.y <= a.y + a.height;
 
 /** How far apart parts of one piece may lie so that nothing slips in between: tried in turn, mm. */
 const CLOSINGS_MM = [2, 5, 10, 20, 40] as const;

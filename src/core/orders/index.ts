@@ -2,3 +2,4 @@
 export * from './part';
 export * from './order';
 export * from './quote';
+export * from './cut-sheet';

@@ -4,3 +4,4 @@ export * from './slack';
 export * from './bench-queue';
 export * from './day-tape';
 export * from './earliest-day';
+export * from './day-loads';

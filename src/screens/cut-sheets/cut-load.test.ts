@@ -1,46 +1,105 @@
 import { describe, expect, it } from 'vitest';
-import type { NestLayout } from '../../core/nesting';
+import { DEFAULT_SHOP_FIGURES } from '../../core/materials';
+import { NO_MARKS, type NestLayout, type Placement } from '../../core/nesting';
 import type { StockChoice, WaitingPart } from '../../views/views';
 import type { CutShape } from '../../workers/nest-client';
-import { getShapeKey, makeLoad, orderStock, partOf, toCutLoad, toStock } from './cut-load';
-import { writeLoad } from './write-load';
+import { choicesOf, dropGone, keyOfSource, listRests, makeLoad, orderStock, partIdOf, placementKey, sourceOf, tagOf, toCutLoad, toCutPieces, toCutSheet, toSpares, toStock, type Laid, type Setup } from './cut-load';
+import { toLoadFacts, writeSheet } from './give-load';
 
-const part = (partId: number, more: Partial<WaitingPart> = {}): WaitingPart => ({ partId, orderId: 1, orderTitle: 'Coats', unitNumber: partId, itemName: 'Coat', dueDay: '2026-12-01', layerName: 'wheel', broken: false, artworkId: 5, layerIndex: 0, widthMm: 90, mirrored: true, ...more });
+const figures = { ...DEFAULT_SHOP_FIGURES, cutterEdgeMm: 10, leadMm: 15, matWidthMm: 305, matLengthMm: 610, matEdgeMm: 3 };
+const part = (partId: number, more: Partial<WaitingPart> = {}): WaitingPart => ({ partId, orderId: 1, orderTitle: 'Coats', unitNumber: partId, itemName: 'Coat', dueDay: '2026-12-01', layerName: 'wheel', broken: false, artworkId: 5, layerIndex: 0, widthMm: 90, mirrored: true, cutSeconds: 30, ...more });
 const box = [{ x: 0, y: 0 }, { x: 40, y: 0 }, { x: 40, y: 20 }, { x: 0, y: 20 }];
-const shape: CutShape = { paths: [{ points: box, inner: false }], outline: box };
+const dot = box.map(({ x, y }) => ({ x: x / 4 + 60, y: y / 2 }));
+const alone = (ring: typeof box) => ({ paths: [{ points: ring, inner: false }], outline: ring });
+const shape: CutShape = { paths: [{ points: box, inner: false }, { points: dot, inner: false }], outline: box, islands: [alone(box), alone(dot)] };
 const parts = [part(1), part(2, { dueDay: '2026-11-28' }), part(3, { widthMm: 60 })];
-const shapes = new Map(parts.map((one) => [getShapeKey(one), shape]));
+const shapes = new Map(parts.map((one) => [keyOfSource(sourceOf(one)), shape]));
+const byPart = new Map(parts.map((one) => [one.partId, one]));
 const lot = (lotId: number, form: StockChoice['form'], more: Partial<StockChoice> = {}): StockChoice => ({ lotId, form, widthMm: 300, lengthMm: form === 'roll' ? null : 400, left: form === 'roll' ? 5000 : 2, shape: null, code: null, ...more });
+const setup: Setup = { gapMm: 6, hold: 'suited', marks: NO_MARKS };
+const plain = { turnable: true, marks: NO_MARKS, tagLetters: 4 };
+const at = (sheet: number, pieceId: string, copy: number, more: Partial<Placement> = {}): Placement => ({ pieceId, copy, sheet, xMm: 10, yMm: 5, rotationDeg: 0, ...more });
+const use = (sheet: number, stockId: string) => ({ sheet, stockId, usedLengthMm: 100, usedMm2: 1, piecesMm2: 1, density: 1 });
+const layoutOf = (placements: readonly Placement[], sheets: NestLayout['sheets']): NestLayout => ({ placements, sheets, usedLengthMm: 100 * sheets.length, density: 1, left: [] });
+const laidOut = (load: Laid['load'], layout: NestLayout, choices: readonly StockChoice[], own: Setup = setup): Laid => ({ load, layout, shapes, choices, stock: choices.flatMap((choice) => toStock(choice, own.hold, figures) ?? []), options: { gapMm: 6, margins: { sideMm: 10, endMm: 15 }, inside: 'bays', seed: 0.3, rounds: 1 }, setup: own, counting: false });
 
 describe('a load from what waits', () => {
   it('takes parts that are cut alike as copies of one piece, the first due first; what can’t be read is left', () => {
-    const load = makeLoad(parts, shapes, false);
+    const load = makeLoad(toCutPieces(parts, shapes, new Set()), shapes, { ...plain, turnable: false });
     expect(load.pieces.map((piece) => [piece.copies, piece.turns])).toEqual([[2, [0, 180]], [1, [0, 180]]]);
-    expect(partOf(load, { pieceId: getShapeKey(parts[0]!), copy: 0 })!.partId).toBe(2);
-    expect(makeLoad(parts, new Map(), true).pieces).toEqual([]);
+    expect(partIdOf(load, { pieceId: keyOfSource(sourceOf(parts[0]!)), copy: 0 })).toBe(2);
+    expect(toCutPieces(parts, new Map(), new Set())).toEqual([]);
   });
 
-  it('takes offcuts first, the smallest of them first, then sheets, then rolls', () => {
+  it('parts a layer into its islands where that is asked for, each with the part it is of', () => {
+    const loose = new Set([keyOfSource(sourceOf(parts[0]!))]);
+    const load = makeLoad(toCutPieces(parts, shapes, loose), shapes, plain);
+    expect(load.cut.map((piece) => [piece.island, piece.partIds])).toEqual([[0, [2, 1]], [1, [2, 1]], [null, [3]]]);
+    expect(load.pieces.map((piece) => piece.rings[0])).toEqual([box, dot, box]);
+  });
+
+  it('gives each piece room for its tag, beside it and never on it', () => {
+    const load = makeLoad(toCutPieces(parts.slice(0, 1), shapes, new Set()), shapes, { ...plain, marks: { tags: true } });
+    const corner = load.tagAt.get(load.cut[0]!.id)!;
+    expect(tagOf(parts[0])).toBe('1/1');
+    expect(corner.y >= 21 || corner.y <= -5.5).toBe(true);
+    expect(Math.max(...load.pieces[0]!.rings[0]!.map((point) => point.y)) - Math.min(...load.pieces[0]!.rings[0]!.map((point) => point.y))).toBeGreaterThan(24);
+  });
+
+  it('takes offcuts first, the smallest of them first, then sheets, then rolls; pieces lie on a mat, no larger than it', () => {
     expect(orderStock([lot(1, 'roll'), lot(2, 'sheet'), lot(3, 'offcut'), lot(4, 'offcut', { widthMm: 100 })]).map((choice) => choice.lotId)).toEqual([4, 3, 2, 1]);
-    expect([lot(1, 'roll'), lot(2, 'sheet'), lot(3, 'offcut'), lot(4, 'piece')].map((choice) => toStock(choice)?.kind ?? null)).toEqual(['roll', 'sheet', 'offcut', null]);
+    expect([lot(1, 'roll'), lot(2, 'sheet'), lot(3, 'offcut'), lot(4, 'piece')].map((choice) => toStock(choice, 'suited', figures)?.kind ?? null)).toEqual(['roll', 'sheet', 'offcut', null]);
+    expect(toStock(lot(1, 'roll', { widthMm: 500 }), 'suited', figures)).toMatchObject({ widthMm: 500, lengthMm: 5000, margins: { sideMm: 10, endMm: 15 } });
+    expect(toStock(lot(1, 'roll', { widthMm: 500 }), 'mat', figures)).toMatchObject({ widthMm: 305, lengthMm: 610, margins: { sideMm: 3, endMm: 3 } });
+    const held = toStock(lot(3, 'offcut', { widthMm: 400, lengthMm: 700 }), 'suited', figures)!;
+    expect(held.kind === 'offcut' && [Math.max(...held.shape.map((point) => point.x)), Math.max(...held.shape.map((point) => point.y))]).toEqual([305, 610]);
   });
 });
 
-it('a load that is cut shares its strip by outlines grown by half the gap, and keeps the rest of a sheet only', () => {
-  const load = makeLoad(parts, shapes, true), [wide, small] = load.pieces;
-  const laid = (sheet: number, pieceId: string, copy: number) => ({ pieceId, copy, sheet, xMm: 10, yMm: 5, rotationDeg: 0 });
-  const use = (sheet: number, stockId: string) => ({ sheet, stockId, usedLengthMm: 100, usedMm2: 1, piecesMm2: 1, density: 1 });
-  const layout: NestLayout = { placements: [laid(0, wide!.id, 0), laid(1, wide!.id, 1), laid(2, small!.id, 0)], sheets: [use(0, '3'), use(1, '2'), use(2, '1')], usedLengthMm: 300, density: 1, left: [] };
-  const { sheets } = toCutLoad(layout, load, [lot(3, 'offcut'), lot(2, 'sheet'), lot(1, 'roll')], 6);
-  expect(sheets.map((sheet) => [sheet.lotId, sheet.rest, sheet.parts.map((own) => own.partId)])).toEqual([[3, null, [2]], [2, { widthMm: 300, lengthMm: 300 }, [1]], [1, null, [3]]]);
-  // 40 × 20 grown by 3 on all sides, its corners round: 40 · 20 + 2 · 3 · 60 + 9 π.
-  expect(sheets[0]!.parts[0]!.areaMm2).toBeCloseTo(800 + 360 + 9 * Math.PI, 1);
+describe('a load that is cut', () => {
+  const load = makeLoad(toCutPieces(parts, shapes, new Set()), shapes, plain), [wide, small] = load.pieces;
+
+  it('shares its strip by outlines grown by half the gap, and keeps what is left of pieces, not of rolls', () => {
+    const laid = laidOut(load, layoutOf([at(0, wide!.id, 0), at(1, wide!.id, 1), at(2, small!.id, 0)], [use(0, '3'), use(1, '2'), use(2, '1')]), [lot(3, 'offcut'), lot(2, 'sheet'), lot(1, 'roll')]);
+    const { sheets } = toCutLoad(laid, null, (sheet) => listRests(laid, sheet)[0] ?? null);
+    expect(sheets.map((sheet) => [sheet.lotId, sheet.rests.length > 0, sheet.parts.map((own) => own.partId)])).toEqual([[3, true, [2]], [2, true, [1]], [1, false, [3]]]);
+    // 40 × 20 grown by 3 on all sides, its corners round: 40 · 20 + 2 · 3 · 60 + 9 π.
+    expect(sheets[0]!.parts[0]!.areaMm2).toBeCloseTo(800 + 360 + 9 * Math.PI, 1);
+  });
+
+  it('more than was ordered is counted apart, and loose islands of one part together', () => {
+    const cut = [...toCutPieces(parts.slice(0, 1), shapes, new Set([keyOfSource(sourceOf(parts[0]!))])), toSpares({ key: 'u', name: 'wheel of Coat', source: sourceOf(parts[2]!) }, 2, '+1')];
+    const own = makeLoad(cut, shapes, plain), [body, bit, spare] = own.pieces;
+    const { sheets } = toCutLoad(laidOut(own, layoutOf([at(0, body!.id, 0), at(0, bit!.id, 0), at(0, spare!.id, 0), at(0, spare!.id, 1)], [use(0, '1')]), [lot(1, 'roll')]), 7, () => null);
+    expect(sheets[0]!.parts).toEqual([{ partId: 1, areaMm2: expect.closeTo(800 + 360 + 100 + 120 + 18 * Math.PI, 0) as number }]);
+    expect(sheets[0]!.spareMm2).toBeCloseTo(2 * (800 + 360 + 9 * Math.PI), 0);
+  });
+
+  it('is kept as it is, and comes back without what does not wait any more', () => {
+    const laid = laidOut(load, layoutOf([at(0, wide!.id, 0), at(0, wide!.id, 1, { xMm: 80 }), at(0, small!.id, 0, { yMm: 60 })], [use(0, '1')]), [lot(1, 'roll')]);
+    const sheet = toCutSheet(laid, new Set([placementKey({ pieceId: wide!.id, copy: 1 })]));
+    expect(dropGone(sheet, new Set([1, 2, 3]))).toEqual(sheet);
+    const left = dropGone(sheet, new Set([1, 3]));
+    expect(left.placements.map((placement) => [placement.copy, placement.xMm])).toEqual([[0, 80], [0, 10]]);
+    expect([left.pieces.map((piece) => piece.partIds), left.locked]).toEqual([[[1], [3]], [placementKey({ pieceId: wide!.id, copy: 0 })]]);
+    expect(choicesOf(sheet, []).map((choice) => [choice.lotId, choice.form])).toEqual([[1, 'roll']]);
+  });
 });
 
-it('the file has every part where it lies', async () => {
-  const placement = { pieceId: getShapeKey(parts[0]!), copy: 0, sheet: 0, xMm: 100, yMm: 50, rotationDeg: 90 };
-  const svg = await writeLoad([placement], shapes, { name: 'Slate, sheet 1', widthMm: 300, lengthMm: 200, mirrored: true, colour: '#3f5e86' }, 'svg').text();
-  const numbers = /d="([^"]+)"/.exec(svg)![1]!.match(/-?\d+(\.\d+)?/g)!.map(Number), xs = numbers.filter((_, at) => at % 2 === 0), ys = numbers.filter((_, at) => at % 2 === 1);
-  expect([Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)]).toEqual([80, 100, 50, 90]);
+it('the file has every part where it lies, its weed line, and last the cut across the roll', async () => {
+  const load = makeLoad(toCutPieces([parts[0]!], new Map([...shapes].map(([key, one]) => [key, { ...one, ...alone(box) }])), new Set()), shapes, plain);
+  const own = { ...setup, marks: { ...NO_MARKS, weed: 'all' as const, trim: true, corners: true } };
+  const laid = { ...laidOut(load, layoutOf([at(0, load.cut[0]!.id, 0, { xMm: 100, yMm: 50, rotationDeg: 90 })], [use(0, '1')]), [lot(1, 'roll')], own), shapes: new Map([...shapes].map(([key, one]) => [key, { ...one, ...alone(box) }])) };
+  const svg = await (await writeSheet(laid, laid.layout.sheets[0]!, { name: 'Slate', colourHex: '#3f5e86' }, byPart, 'svg')).text();
+  const bounds = (d: string) => { const numbers = d.match(/-?\d+(\.\d+)?/g)!.map(Number), xs = numbers.filter((_, index) => index % 2 === 0), ys = numbers.filter((_, index) => index % 2 === 1); return [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)]; };
+  const [body, box2] = /fill-rule="evenodd" d="([^"]+)"/.exec(svg)![1]!.split('Z');
+  expect([bounds(body!), bounds(box2!)]).toEqual([[80, 100, 50, 90], [77, 103, 47, 93]]);
+  expect(bounds(/id="knife-lines"[^>]* d="([^"]+)"/.exec(svg)![1]!)).toEqual([0, 300, 100, 100]);
+  expect(svg).toMatch(/id="pen".*stroke/);
   expect(svg).toContain('Slate, sheet 1, mirrored');
+  const hpgl = await (await writeSheet(laid, laid.layout.sheets[0]!, { name: 'Slate', colourHex: '#3f5e86' }, byPart, 'hpgl')).text();
+  // The pen is done before the knife comes; the knife parts the roll last, and only runs across it once.
+  expect(hpgl.indexOf('SP2')).toBeLessThan(hpgl.indexOf('SP1'));
+  expect(hpgl.trim().split('\n').slice(-3, -1)).toEqual(['PU0,0;', 'PD12000,0;']);
+  expect(toLoadFacts(laid, laid.layout.sheets[0]!, figures, 'smooth')).toMatchObject({ isRoll: true, onMat: false, mirrored: 'all', widthMm: 300, leastWidthMm: 110, leadMm: 15, pen: true, trim: true });
 });

@@ -1,38 +1,89 @@
 // From waiting parts and stock to what is laid out, and back to parts; no drawing and no talking to anybody here.
 
-import { fitLargestRest, measureShares, type NestLayout, type NestPiece, type NestStock, type Placement } from '../../core/nesting';
+import type { ShopFigures } from '../../core/materials';
+import { attachTag, findRests, measureShares, placePoints, type Marks, type NestLayout, type NestOptions, type NestPiece, type NestStock, type Placement, type Rest, type StockMargins } from '../../core/nesting';
+import { intersectRegions, makeRegion, splitPieces, type Point } from '../../core/geometry';
+import type { CutSheet, CutSheetPiece, CutSource, Hold } from '../../core/orders';
 import { rectangle } from '../../core/stock';
-import type { CutSheetsView, StockChoice, WaitingPart } from '../../views/views';
-import type { CutShape } from '../../workers/nest-client';
+import type { CutSheetsView, StockChoice, UsualPiece, WaitingPart } from '../../views/views';
+import type { CutOutline, CutShape } from '../../workers/nest-client';
 
 export type Group = CutSheetsView['groups'][number];
+export type Kept = Group['kept'][number];
+export type Setup = { readonly gapMm: number; readonly hold: Hold; readonly marks: Marks };
+/** Pieces as they are kept, and as they are laid out: with their tags, where they have some. */
+export type Load = { readonly cut: readonly CutSheetPiece[]; readonly pieces: readonly NestPiece[]; /** The corner of each piece's tag. */ readonly tagAt: ReadonlyMap<string, Point> };
+export type Laid = { readonly layout: NestLayout; readonly load: Load; readonly shapes: ReadonlyMap<string, CutShape>; readonly stock: readonly NestStock[]; readonly choices: readonly StockChoice[]; readonly options: NestOptions; readonly setup: Setup; /** To see how many go on it: parts that nobody ordered. */ readonly counting: boolean };
+
 /** Parts that are cut alike are copies of one piece. */
-export const getShapeKey = ({ artworkId, layerIndex, widthMm, mirrored }: WaitingPart): string => `${artworkId}/${layerIndex}/${widthMm}/${mirrored ? 'm' : 'n'}`;
+export const keyOfSource = ({ artworkId, layerIndex, widthMm, mirrored }: CutSource): string => `${artworkId}/${layerIndex}/${widthMm}/${mirrored ? 'm' : 'n'}`;
+export const sourceOf = ({ artworkId, layerIndex, widthMm, mirrored }: WaitingPart): CutSource => ({ artworkId, layerIndex, widthMm, mirrored });
+export const placementKey = ({ pieceId, copy }: Pick<Placement, 'pieceId' | 'copy'>): string => `${copy} ${pieceId}`;
 
-export type Load = { readonly pieces: readonly NestPiece[]; /** The parts of each piece, by its copies. */ readonly parts: ReadonlyMap<string, readonly WaitingPart[]> };
+const TAG_CAP_MM = 3.5, TAG_HEIGHT_MM = 4.5, TAG_LETTER_MM = 2.5;
+export const TAG_LETTERS = { capHeightMm: TAG_CAP_MM, fontKey: 'archivo-narrow' };
+/** Order and piece, as they stand on the order's page. */
+export const tagOf = (part: WaitingPart | undefined): string => (part ? `${part.orderId}/${part.unitNumber}` : 'spare');
 
-export function makeLoad(parts: readonly WaitingPart[], shapes: ReadonlyMap<string, CutShape>, turnable: boolean): Load {
+/** The parts as pieces to cut, the first due first; `loose` by their source fall into islands. `suffix` tells them from others of their kind on the sheet. */
+export function toCutPieces(parts: readonly WaitingPart[], shapes: ReadonlyMap<string, CutShape>, loose: ReadonlySet<string>, suffix = ''): readonly CutSheetPiece[] {
   const byKey = new Map<string, WaitingPart[]>();
-  for (const part of [...parts].sort((a, b) => a.dueDay.localeCompare(b.dueDay))) byKey.set(getShapeKey(part), [...(byKey.get(getShapeKey(part)) ?? []), part]);
-  const pieces = [...byKey].flatMap(([id, own]): NestPiece[] => {
-    const shape = shapes.get(id);
-    return shape ? [{ id, rings: [shape.outline], copies: own.length, turns: turnable ? 'free' : [0, 180] }] : [];
+  for (const part of [...parts].sort((a, b) => a.dueDay.localeCompare(b.dueDay))) {
+    const key = keyOfSource(sourceOf(part));
+    byKey.set(key, [...(byKey.get(key) ?? []), part]);
+  }
+  return [...byKey].flatMap(([key, own]): CutSheetPiece[] => {
+    const shape = shapes.get(key), first = own[0]!, partIds = own.map((part) => part.partId);
+    const whole = { name: `${first.layerName} of ${first.itemName}`, source: sourceOf(first), partIds };
+    if (!shape) return [];
+    return loose.has(key) && shape.islands.length > 1 ? shape.islands.map((_, island) => ({ ...whole, id: `${key}#${island}${suffix}`, island })) : [{ ...whole, id: `${key}${suffix}`, island: null }];
   });
-  return { pieces, parts: byKey };
 }
 
-export const partOf = (load: Load, { pieceId, copy }: Pick<Placement, 'pieceId' | 'copy'>): WaitingPart | undefined => load.parts.get(pieceId)?.[copy];
+export const toSpares = (usual: UsualPiece, copies: number, suffix: string): CutSheetPiece => ({ id: `${keyOfSource(usual.source)}${suffix}`, name: usual.name, source: usual.source, island: null, partIds: Array<null>(copies).fill(null) });
 
-/** What stands for one lot; null for what can't be cut from. */
-export function toStock({ lotId, form, widthMm, lengthMm, left, shape }: StockChoice): NestStock | null {
-  const id = String(lotId);
+export function outlineOf({ source, island }: Pick<CutSheetPiece, 'source' | 'island'>, shapes: ReadonlyMap<string, CutShape>): CutOutline | null {
+  const shape = shapes.get(keyOfSource(source));
+  return (island === null ? shape : shape?.islands[island]) ?? null;
+}
+
+/** Pieces whose drawing can't be read are left out. */
+export function makeLoad(cut: readonly CutSheetPiece[], shapes: ReadonlyMap<string, CutShape>, { turnable, marks, tagLetters }: { readonly turnable: boolean; readonly marks: Pick<Marks, 'tags'>; /** Of the longest tag. */ readonly tagLetters: number }): Load {
+  const known = cut.filter((piece) => outlineOf(piece, shapes));
+  const tagAt = new Map<string, Point>();
+  const pieces = known.map((piece): NestPiece => {
+    const { outline } = outlineOf(piece, shapes)!;
+    const tagged = marks.tags ? attachTag(outline, { widthMm: tagLetters * TAG_LETTER_MM + 1, heightMm: TAG_HEIGHT_MM }) : null;
+    if (tagged) tagAt.set(piece.id, tagged.at);
+    return { id: piece.id, rings: tagged?.rings ?? [outline], copies: piece.partIds.length, turns: turnable ? 'free' : [0, 180] };
+  });
+  return { cut: known, pieces, tagAt };
+}
+
+export const partIdOf = (load: Load, { pieceId, copy }: Pick<Placement, 'pieceId' | 'copy'>): number | null => load.cut.find((piece) => piece.id === pieceId)?.partIds[copy] ?? null;
+
+type HoldFigures = Pick<ShopFigures, 'cutterEdgeMm' | 'leadMm' | 'matWidthMm' | 'matLengthMm' | 'matEdgeMm'>;
+/** Rolls run free by the rollers; single pieces lie on a mat, unless said otherwise. */
+export const isOnMat = (form: StockChoice['form'], hold: Hold): boolean => hold === 'mat' || (hold === 'suited' && form !== 'roll');
+export const marginsOf = (form: StockChoice['form'], hold: Hold, figures: HoldFigures): StockMargins => (isOnMat(form, hold) ? { sideMm: figures.matEdgeMm, endMm: figures.matEdgeMm } : { sideMm: figures.cutterEdgeMm, endMm: figures.leadMm });
+
+/** What stands for one lot, as far as a mat holds it; null for what can't be cut from. */
+export function toStock(choice: StockChoice, hold: Hold, figures: HoldFigures): NestStock | null {
+  const { lotId, form, lengthMm, left } = choice, id = String(lotId), margins = marginsOf(form, hold, figures), onMat = isOnMat(form, hold);
+  const widthMm = onMat ? Math.min(choice.widthMm, figures.matWidthMm) : choice.widthMm;
+  const cap = (length: number) => (onMat ? Math.min(length, figures.matLengthMm) : length);
   switch (form) {
     case 'roll':
-      return { kind: 'roll', id, widthMm, lengthMm: left };
+      return { kind: 'roll', id, widthMm, lengthMm: cap(left), margins };
     case 'sheet':
-      return lengthMm ? { kind: 'sheet', id, widthMm, lengthMm, count: Math.round(left) } : null;
-    case 'offcut':
-      return lengthMm ? { kind: 'offcut', id, shape: shape ?? rectangle(widthMm, lengthMm), badSpots: [] } : null;
+      return lengthMm ? { kind: 'sheet', id, widthMm, lengthMm: cap(lengthMm), count: Math.max(1, Math.round(left)), margins } : null;
+    case 'offcut': {
+      if (!lengthMm) return null;
+      const whole = choice.shape ?? rectangle(choice.widthMm, lengthMm);
+      if (!onMat || (choice.widthMm <= figures.matWidthMm && lengthMm <= figures.matLengthMm)) return { kind: 'offcut', id, shape: whole, badSpots: [], margins };
+      const [held] = splitPieces(intersectRegions(makeRegion([whole]), makeRegion([rectangle(figures.matWidthMm, figures.matLengthMm)])));
+      return held ? { kind: 'offcut', id, shape: held.outer, badSpots: [], margins } : null;
+    }
     case 'piece':
       return null;
     default:
@@ -46,21 +97,70 @@ export function orderStock(stock: readonly StockChoice[]): readonly StockChoice[
   return [...stock].sort((a, b) => rank[a.form] - rank[b.form] || a.widthMm * (a.lengthMm ?? a.left) - b.widthMm * (b.lengthMm ?? b.left));
 }
 
-/** What is told to the server once the load is cut. */
-export function toCutLoad(layout: NestLayout, load: Load, stock: readonly StockChoice[], gapMm: number) {
-  const shares = measureShares(load.pieces, gapMm);
+/** Outlines of what is laid out on a sheet, where they lie. */
+export const placedOutlines = ({ load, layout }: Pick<Laid, 'load' | 'layout'>, sheet: number) => layout.placements.filter((placement) => placement.sheet === sheet).flatMap((placement) => (load.pieces.find((piece) => piece.id === placement.pieceId)?.rings ?? []).map((ring) => placePoints(ring, placement)));
+
+export const choiceOf = ({ choices }: Pick<Laid, 'choices'>, stockId: string): StockChoice | undefined => choices.find((choice) => String(choice.lotId) === stockId);
+
+/** The ways to keep what is left of a sheet, of all of it and not only of what the mat held. */
+export function listRests(laid: Laid, sheet: number): readonly Rest[] {
+  const use = laid.layout.sheets.find((entry) => entry.sheet === sheet), choice = use && choiceOf(laid, use.stockId);
+  if (!use || !choice || choice.form === 'roll' || !choice.lengthMm) return [];
+  const whole: NestStock = choice.form === 'offcut' ? { kind: 'offcut', id: use.stockId, shape: choice.shape ?? rectangle(choice.widthMm, choice.lengthMm), badSpots: [] } : { kind: 'sheet', id: use.stockId, widthMm: choice.widthMm, lengthMm: choice.lengthMm, count: 1 };
+  return findRests(whole, placedOutlines(laid, sheet), laid.setup.gapMm, use.usedLengthMm);
+}
+
+/** What is told to the server once the load is cut. `restOf`: what is kept of each sheet. */
+export function toCutLoad({ layout, load, choices, setup }: Laid, sheetId: number | null, restOf: (sheet: number) => Rest | null) {
+  const shares = measureShares(load.pieces, setup.gapMm);
+  // A part whose islands lie on two sheets is cut with the first of them.
+  const taken = new Set<number>();
   return {
-    sheets: layout.sheets.map((use) => {
-      const lot = stock.find((choice) => String(choice.lotId) === use.stockId)!;
-      // Of an odd offcut nobody knows what is left without a ruler.
-      const rest = lot.form !== 'sheet' || !lot.lengthMm ? null : fitLargestRest(lot.widthMm, lot.lengthMm, use.usedLengthMm);
-      return {
-        lotId: lot.lotId, usedLengthMm: use.usedLengthMm, rest,
-        parts: layout.placements.filter((placement) => placement.sheet === use.sheet).flatMap((placement) => {
-          const part = partOf(load, placement), areaMm2 = shares.get(placement.pieceId);
-          return part && areaMm2 ? [{ partId: part.partId, areaMm2 }] : [];
-        }),
-      };
+    sheetId,
+    sheets: layout.sheets.flatMap((use) => {
+      const lot = choiceOf({ choices }, use.stockId);
+      if (!lot) return [];
+      const areas = new Map<number, number>();
+      let spareMm2 = 0;
+      for (const placement of layout.placements) {
+        if (placement.sheet !== use.sheet) continue;
+        const partId = partIdOf(load, placement), areaMm2 = shares.get(placement.pieceId) ?? 0;
+        if (partId === null || taken.has(partId)) spareMm2 += areaMm2;
+        else areas.set(partId, (areas.get(partId) ?? 0) + areaMm2);
+      }
+      for (const partId of areas.keys()) taken.add(partId);
+      return [{ lotId: lot.lotId, usedLengthMm: use.usedLengthMm, rests: restOf(use.sheet)?.pieces ?? [], spareMm2, parts: [...areas].map(([partId, areaMm2]) => ({ partId, areaMm2 })) }];
     }),
   };
 }
+
+/** What is kept of a load while it is worked on. */
+export function toCutSheet({ layout, load, choices, setup }: Laid, locked: ReadonlySet<string>): CutSheet {
+  const lying = new Set(layout.placements.map((placement) => placement.pieceId));
+  return {
+    ...setup, lots: choices.map(({ lotId, form, widthMm, lengthMm, left }) => ({ lotId, form, widthMm, lengthMm: lengthMm ?? (lotId === 0 ? left : null) })), pieces: load.cut.filter((piece) => lying.has(piece.id)), placements: layout.placements,
+    locked: layout.placements.map(placementKey).filter((key) => locked.has(key)), sheets: layout.sheets.map((use) => ({ ...use, lotId: Number(use.stockId) })),
+  };
+}
+
+/** Without parts that do not wait any more; copies are numbered anew. */
+export function dropGone(sheet: CutSheet, waiting: ReadonlySet<number>): CutSheet {
+  const numbers = new Map<string, number>();
+  const pieces = sheet.pieces.flatMap((piece) => {
+    const partIds = piece.partIds.filter((id, copy) => {
+      if (id !== null && !waiting.has(id)) return false;
+      numbers.set(placementKey({ pieceId: piece.id, copy }), [...numbers.keys()].filter((key) => key.endsWith(` ${piece.id}`)).length);
+      return true;
+    });
+    return partIds.length > 0 ? [{ ...piece, partIds }] : [];
+  });
+  const renumber = (pieceId: string, copy: number) => numbers.get(placementKey({ pieceId, copy }));
+  return {
+    ...sheet, pieces,
+    placements: sheet.placements.flatMap((placement) => { const copy = renumber(placement.pieceId, placement.copy); return copy === undefined ? [] : [{ ...placement, copy }]; }),
+    locked: sheet.placements.filter((placement) => sheet.locked.includes(placementKey(placement))).flatMap((placement) => { const copy = renumber(placement.pieceId, placement.copy); return copy === undefined ? [] : [placementKey({ ...placement, copy })]; }),
+  };
+}
+
+/** The lots of a kept sheet as they are now; one that is gone is still drawn, and refused when it is booked. */
+export const choicesOf = (sheet: CutSheet, stock: readonly StockChoice[]): readonly StockChoice[] => sheet.lots.map((lot) => stock.find((choice) => choice.lotId === lot.lotId) ?? { ...lot, lengthMm: lot.form === 'roll' ? null : lot.lengthMm, left: lot.form === 'roll' ? (lot.lengthMm ?? 0) : 1, shape: null, code: null });

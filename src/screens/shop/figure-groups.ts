@@ -6,7 +6,7 @@ export const FIGURE_GROUPS: readonly { readonly title: string; readonly keys: re
   { title: 'Your hour, goals and fee', keys: ['wagePerHour', 'wageGoalPerHour', 'marginGoal', 'markupGoal', 'rushShare', 'setShare', 'feeShare', 'feeFixed', 'spoilageShare', 'packaging', 'overheadPerHour', 'overheadPerItem'] },
   { title: 'Hours you work', keys: ['dayStartHour', 'hoursMonday', 'hoursTuesday', 'hoursWednesday', 'hoursThursday', 'hoursFriday', 'hoursSaturday', 'hoursSunday'] },
   { title: 'Set-up and checking', keys: ['setupSeconds', 'setupPerVinylSeconds', 'checkSeconds'] },
-  { title: 'Cutter', keys: ['cutterSpeed', 'cutterCornerSeconds', 'cutterLiftSeconds', 'cutterLoadSeconds', 'cutterWatchSeconds', 'cutterRatePerHour', 'cutterEdgeMm', 'weedMarginMm'] },
+  { title: 'Cutter', keys: ['cutterSpeed', 'cutterCornerSeconds', 'cutterLiftSeconds', 'cutterLoadSeconds', 'cutterWatchSeconds', 'cutterRatePerHour', 'cutterEdgeMm', 'leadMm', 'weedMarginMm', 'matWidthMm', 'matLengthMm', 'matEdgeMm'] },
   { title: 'Weeding', keys: ['weedBaseSeconds', 'weedPerMetreSeconds', 'weedPerCavitySeconds', 'weedPerTinyBitSeconds', 'weedPerFineMetreSeconds'] },
   { title: 'Stones', keys: ['stoneFieldSeconds', 'stoneSeconds'] },
   { title: 'Press', keys: ['pressLayOutSeconds', 'prePressSeconds', 'pressPlaceSeconds', 'pressTackSeconds', 'pressPeelSeconds', 'rePressSeconds', 'pressWarmUpSeconds', 'pressWatts', 'energyPerKwh', 'applySeconds'] },

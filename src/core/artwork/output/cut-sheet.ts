@@ -7,7 +7,7 @@ import { orderContours, type CutPath } from './cut-order';
 
 export type CutOptions = { readonly name: string; readonly mirrored: boolean };
 /** Coordinates in mm, y downwards, from the top left corner of the whole artwork with its marks and weed boxes. */
-export type CutLayer = { readonly name: string; readonly mirrored: boolean; readonly widthMm: number; readonly heightMm: number; readonly paths: readonly CutPath[]; readonly note: string };
+export type CutLayer = { readonly name: string; readonly mirrored: boolean; readonly widthMm: number; readonly heightMm: number; readonly paths: readonly CutPath[]; readonly note: string; /** Drawn with a pen, before anything is cut. */ readonly pen?: readonly CutPath[] };
 
 /** Width and height are those of the whole artwork on every layer, so that registration holds between them. */
 export function makeCutLayer(artwork: ResolvedArtwork, layer: ResolvedLayer, { name, mirrored }: CutOptions): CutLayer {

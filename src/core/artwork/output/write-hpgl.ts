@@ -8,14 +8,20 @@ import type { CutLayer } from './cut-sheet';
 export const STEPS_PER_MM = 40;
 export type HpglOptions = { readonly forceGrams?: number; readonly speedMmPerSecond?: number; readonly overcutMm?: number };
 
-/** Force and speed stand at the beginning where they are given: FS in grams, VS in cm a second. */
+/** Force and speed stand at the beginning where they are given: FS in grams, VS in cm a second. A pen is the second tool. */
 export function writeHpgl(layer: CutLayer, { forceGrams, speedMmPerSecond, overcutMm = 0.5 }: HpglOptions = {}): string {
   const at = (point: { readonly x: number; readonly y: number }) => `${Math.round(point.x * STEPS_PER_MM)},${Math.round((layer.heightMm - point.y) * STEPS_PER_MM)}`;
-  const lines = ['IN;PA;SP1;'];
+  const lines = ['IN;PA;'];
+  if (layer.pen?.length) {
+    lines.push('SP2;');
+    for (const { points, open } of layer.pen) lines.push(`PU${at(points[0]!)};`, `PD${(open ? points.slice(1) : [...points.slice(1), points[0]!]).map(at).join(',')};`);
+    lines.push('PU;');
+  }
+  lines[lines.length - 1] += 'SP1;';
   if (forceGrams !== undefined) lines.push(`FS${Math.round(forceGrams)};`);
   if (speedMmPerSecond !== undefined) lines.push(`VS${Math.max(1, Math.round(speedMmPerSecond / 10))};`);
-  for (const { points } of layer.paths) {
-    const round = [...points, points[0]!, ...startOf(points, overcutMm)];
+  for (const { points, open } of layer.paths) {
+    const round = open ? points : [...points, points[0]!, ...startOf(points, overcutMm)];
     lines.push(`PU${at(points[0]!)};`, `PD${round.slice(1).map(at).join(',')};`);
   }
   lines.push('PU0,0;SP0;', '');
