@@ -17,7 +17,7 @@ test('three orders of one vinyl are laid out, one part is nudged, the load is cu
   await open(page, `${server.address}/cut-sheets`);
   await page.getByRole('navigation', { name: 'Vinyls' }).getByRole('button', { name: /^Tarn Smooth, slate/ }).click();
   const what = page.getByRole('region', { name: 'What is laid out' });
-  for (const box of await what.getByRole('checkbox').all()) if (!(await box.locator('xpath=ancestor::label').textContent())?.includes('Coats')) await box.uncheck();
+  for (const box of await what.getByRole('checkbox', { name: / × / }).all()) if (!(await box.locator('xpath=ancestor::label').textContent())?.includes('Coats')) await box.uncheck();
   await what.getByRole('combobox', { name: 'Cut from' }).click();
   await page.getByRole('option', { name: /^Roll / }).first().click();
   const load = page.getByRole('region', { name: 'Load' });

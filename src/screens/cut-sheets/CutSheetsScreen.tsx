@@ -2,7 +2,7 @@
 
 import Button from '@mui/material/Button';
 import { enqueueSnackbar } from 'notistack';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { listPartIds, type CutSheet } from '../../core/orders';
 import { formatDay, formatInstant, formatLength } from '../../core/units';
 import type { CutSheetsView, FrameView } from '../../views/views';
@@ -47,23 +47,21 @@ function CutSheets({ initial }: { initial: CutSheetsView }) {
       return null;
     }
   };
+  const serial = useRef(0);
   const show = (next: Open) => {
+    serial.current = next.serial;
     setOpen(next);
     setOwnId(next.kept?.id ?? null);
   };
-  /** Another sheet: what this one kept meanwhile is read first. */
-  const go = async (vinylId: number, keptId: number | null) => {
-    const fresh = (await reload()) ?? view, target = fresh.groups.find((one) => one.vinyl.id === vinylId) ?? fresh.groups[0];
-    const serial = open.serial + 1;
-    show(keptId === null ? { ...openFirst(target, serial), kept: null } : { vinylId, kept: target?.kept.find((kept) => kept.id === keptId) ?? null, serial });
-  };
+  const go = (vinylId: number, kept: Kept | null) => show({ vinylId, kept, serial: open.serial + 1 });
   const afterCut = async () => {
     const fresh = await reload();
     if (fresh) show(openFirst(fresh.groups.find((one) => one.vinyl.id === open.vinylId) ?? fresh.groups[0], open.serial + 1));
   };
-  const takeKept = ({ id, version }: KeptId, sheet: CutSheet) => {
-    setOwnId(id);
-    setView((before) => ({ ...before, groups: before.groups.map((one) => (one.vinyl.id === open.vinylId ? { ...one, kept: [...one.kept.filter((kept) => kept.id !== id), { id, version, keptAtMs: Date.now(), sheet }].sort((a, b) => a.id - b.id) } : one)) }));
+  /** A sheet that was left may be kept only after another was opened. */
+  const takeKept = (from: Open) => ({ id, version }: KeptId, sheet: CutSheet) => {
+    if (from.serial === serial.current) setOwnId(id);
+    setView((before) => ({ ...before, groups: before.groups.map((one) => (one.vinyl.id === from.vinylId ? { ...one, kept: [...one.kept.filter((kept) => kept.id !== id), { id, version, keptAtMs: Date.now(), sheet }].sort((a, b) => a.id - b.id) } : one)) }));
   };
   if (!group) return <><div className="page-head"><h1 style={{ margin: 0 }}>Nothing waits to be cut</h1></div><div className="sheet empty"><p>Parts come here with the orders they are of, by vinyl.</p><Button variant="contained" href="/orders/new">Take an order</Button></div></>;
   return (
@@ -74,11 +72,11 @@ function CutSheets({ initial }: { initial: CutSheetsView }) {
       <div className="cols" style={{ gridTemplateColumns: '270px minmax(0, 1fr)', alignItems: 'start' }}>
         <nav className="sheet flush queue-nav" aria-label="Vinyls">
           <ul className="queue">{view.groups.flatMap((one) => [
-            <li key={one.vinyl.id}><button type="button" aria-pressed={one === group && ownId === null} onClick={() => void go(one.vinyl.id, null)}><i className="swatch" style={{ background: one.vinyl.colourHex }} />{one.vinyl.name}<small>{count(one.parts.length, 'part')}, due {formatDay(dueOf(one), settings)}; {one.stock.length === 0 ? 'nothing on the shelf' : count(one.stock.length, 'lot')}</small></button></li>,
-            ...one.kept.map((kept) => <li key={`kept ${kept.id}`}><button type="button" className="kept" aria-pressed={kept.id === ownId} onClick={() => void go(one.vinyl.id, kept.id)} style={{ paddingLeft: 34 }}>{count(kept.sheet.placements.length, 'piece')} on {formatLength(kept.sheet.sheets.reduce((sum, use) => sum + use.usedLengthMm, 0), settings)}<small>cut sheet, kept {formatInstant(kept.keptAtMs, settings)}</small></button></li>),
+            <li key={one.vinyl.id}><button type="button" aria-pressed={one === group && ownId === null} onClick={() => go(one.vinyl.id, null)}><i className="swatch" style={{ background: one.vinyl.colourHex }} />{one.vinyl.name}<small>{count(one.parts.length, 'part')}, due {formatDay(dueOf(one), settings)}; {one.stock.length === 0 ? 'nothing on the shelf' : count(one.stock.length, 'lot')}</small></button></li>,
+            ...one.kept.map((kept) => <li key={`kept ${kept.id}`}><button type="button" className="kept" aria-pressed={kept.id === ownId} onClick={() => go(one.vinyl.id, kept)} style={{ paddingLeft: 34 }}>{count(kept.sheet.placements.length, 'piece')} on {formatLength(kept.sheet.sheets.reduce((sum, use) => sum + use.usedLengthMm, 0), settings)}<small>cut sheet, kept {formatInstant(kept.keptAtMs, settings)}</small></button></li>),
           ])}</ul>
         </nav>
-        <VinylLoad key={open.serial} view={view} group={group} start={open.kept} onKept={takeKept} onDone={() => void afterCut()} />
+        <VinylLoad key={open.serial} view={view} group={group} start={open.kept} onKept={takeKept(open)} onDone={() => void afterCut()} />
       </div>
     </>
   );

@@ -13,7 +13,7 @@ export function useKeptSheet(vinylId: number, start: KeptId | null, onKept: (kep
   const kept = useRef(start), waiting = useRef<CutSheet | null>(null), timer = useRef<number | undefined>(undefined), sending = useRef<Promise<void> | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const told = useRef(onKept);
-  told.current = onKept;
+  useEffect(() => void (told.current = onKept), [onKept]);
   const send = useCallback(async () => {
     window.clearTimeout(timer.current);
     await sending.current;
