@@ -177,6 +177,18 @@ export const startPlan = sqliteTable('start_plan', {
   version: version(),
 }, (table) => [check('one_start_plan', sql`${table.id} = 1`)]);
 
+/** How close the true shapes of a layer lie, for what its items cost; written anew when an item is kept. */
+export const layerPackings = sqliteTable('layer_packings', {
+  artworkId: integer('artwork_id').notNull().references(() => artworks.id),
+  artworkVersion: integer('artwork_version').notNull(),
+  layerIndex: integer('layer_index').notNull(),
+  widthMm: real('width_mm').notNull(),
+  usableMm: real('usable_mm').notNull(),
+  turnable: integer('turnable', { mode: 'boolean' }).notNull(),
+  copies: integer('copies').notNull(),
+  share: real('share').notNull(),
+}, (table) => [primaryKey({ columns: [table.artworkId, table.layerIndex, table.widthMm, table.usableMm, table.turnable] }), check('layer_packings_share', sql`${table.share} > 0 and ${table.share} <= 1`)]);
+
 /** Loads that are laid out and not cut yet: each change is kept, so that a closed window loses none. */
 export const cutSheets = sqliteTable('cut_sheets', {
   id: id(),

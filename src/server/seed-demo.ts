@@ -2,13 +2,14 @@
 
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { PLAIN_DETAILS } from '../core/costing';
+import { PLAIN_DETAILS, type StoredPacking } from '../core/costing';
 import { DEFAULT_SHOP_FIGURES, type ShopFigures } from '../core/materials';
 import { STATION_STEPS, STATIONS, type SpoilageCause } from '../core/orders';
 import { addDays, getDay } from '../core/scheduling';
 import { blankInput, channelInput, itemInput, orderInput, vinylInput } from '../core/input';
 import type { Database } from '../data/database';
 import { addOrderEvent } from '../data/order-store';
+import { keepPacking } from '../data/packing-store';
 import { insertShop } from '../data/shop-store';
 import { getShop, programRoot, type ShopContext } from './context';
 import { parseInput } from './errors';
@@ -27,6 +28,7 @@ type DemoOrder = {
   reached: Record<'cut' | 'weed' | 'press' | 'check', number>; pace: number; spoiled?: { units: number; layer: number; cause: SpoilageCause; blankLost: boolean }; handedOverDaysAgo?: number;
 };
 type DemoPlacement = { artwork: string; place: string; widthMm: number; widths?: Record<string, number>; vinyls: string[] };
+type DemoPacking = Omit<StoredPacking, 'artworkId' | 'artworkVersion'> & { artwork: string };
 type DemoFile = {
   identity: { name: string; currency: string; locale: string }; figures: Partial<ShopFigures>; vinyls: unknown[];
   blanks: { name: string; supplier: string; fabric: string; heating: string; sizes: [string, number][]; colours: [string, string][] }[];
@@ -69,6 +71,8 @@ export async function seedDemo(db: Database, nowMs: number): Promise<void> {
     const { id } = await keepArtwork(shop, { bytes: readFileSync(join(folder, 'drawings', drawing.file)), fileName: drawing.file, name: drawing.name, steps: [{ kind: 'size', widthMm: drawing.widthMm, on: true }], layerNames: drawing.layers, layerVinylIds: drawing.vinyls.map((name) => ids.vinyls.get(name) ?? null), licence: 'own' });
     ids.artworks.set(drawing.name, id);
   }
+  // Laid out beforehand, by the same arithmetic: at a start nobody waits for it. A test lays one out anew.
+  for (const { artwork, ...packing } of JSON.parse(readFileSync(join(folder, 'packings.json'), 'utf8')) as DemoPacking[]) keepPacking(db, { ...packing, artworkId: ids.artworks.get(artwork)!, artworkVersion: 1 });
   const place = ({ artwork, place: where, widthMm, widths = {}, vinyls }: DemoPlacement) => ({ artworkId: ids.artworks.get(artwork), place: where, widthMm, widths, seenThrough: false, vinylIds: vinyls.map((name) => ids.vinyls.get(name)) });
   for (const item of file.items) {
     const input = parseInput(itemInput, {

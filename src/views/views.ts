@@ -2,7 +2,7 @@
 
 import type { ArtworkMeasurement, ArtworkPicture, DotGroup, Finding, LeftOut, Licence, PrepStep } from '../core/artwork';
 import type { Basket, ColumnMatch, LineProblem, ListColumn, Offer, PriceBreak, Supplier, UnitPrices } from '../core/buying';
-import type { CostChange, ItemCost, ItemEvidence, ItemPlan, NotedCost, VariantRule } from '../core/costing';
+import type { CostChange, ItemCost, ItemEvidence, ItemPlan, NotedCost, StoredPacking, VariantRule } from '../core/costing';
 import type { Blank, ShopFigures, ShopIdentity, Vinyl } from '../core/materials';
 import type { StartPlan } from '../core/planning';
 import type { Channel } from '../core/pricing';
@@ -73,7 +73,7 @@ export type PurchasesView = { readonly purchases: readonly PurchaseView[] };
 
 export type ItemView = ItemPlan & { readonly id: number; readonly name: string; readonly quantity: number; readonly version: number; readonly archived: boolean; readonly noted: NotedCost | null };
 export type ChannelView = Channel & { readonly version: number };
-export type ItemEditorView = { readonly channels: readonly ChannelView[]; readonly item: ItemView | null; readonly artworks: readonly ArtworkView[]; readonly shelf: ShelfView; readonly startArtworkId: number | null; /** What was paid and is offered, by the key of a thing. */ readonly prices: readonly (readonly [string, Prices])[]; readonly evidence: ItemEvidence };
+export type ItemEditorView = { readonly channels: readonly ChannelView[]; readonly item: ItemView | null; readonly artworks: readonly ArtworkView[]; readonly shelf: ShelfView; readonly startArtworkId: number | null; /** What was paid and is offered, by the key of a thing. */ readonly prices: readonly (readonly [string, Prices])[]; readonly packings: readonly StoredPacking[]; readonly evidence: ItemEvidence };
 /** What a quick quote answers; `each` is the item's price where none was typed. */
 export type QuoteAnswer = {
   readonly cost: Figure; readonly each: Figure; readonly total: Figure; readonly hourEarns: Figure | null; readonly floor: Figure | null; readonly forMargin: Figure | null; readonly forWage: Figure | null;
@@ -88,7 +88,7 @@ export type PriceListView = { readonly goal: PriceGoal; readonly channels: reado
 export type StartView = { readonly plan: StartPlan; readonly version: number; readonly items: readonly { readonly id: number; readonly name: string; readonly price: Minor; readonly cost: ItemCost }[] };
 export type PriceGoal = 'wage' | 'margin' | 'floor';
 /** An item to be tried in other vinyls, with what was cut and spoiled of each so far. */
-export type CompareView = { readonly item: ItemView; readonly artworks: readonly ArtworkView[]; readonly blanks: readonly BlankView[]; readonly vinyls: readonly VinylView[]; readonly prices: readonly (readonly [string, Prices])[]; readonly own: ItemEvidence; readonly offers: readonly CompareOffer[]; readonly evidence: readonly { readonly vinylId: number; readonly made: number; readonly spoiled: number }[] };
+export type CompareView = { readonly item: ItemView; readonly artworks: readonly ArtworkView[]; readonly blanks: readonly BlankView[]; readonly vinyls: readonly VinylView[]; readonly prices: readonly (readonly [string, Prices])[]; readonly packings: readonly StoredPacking[]; readonly own: ItemEvidence; readonly offers: readonly CompareOffer[]; readonly evidence: readonly { readonly vinylId: number; readonly made: number; readonly spoiled: number }[] };
 /** An offer of a vinyl: what a m² of it comes to, landed, when so many packs are bought. */
 export type CompareOffer = { readonly id: number; readonly name: string; readonly supplierName: string; readonly vinylId: number; readonly form: 'roll' | 'sheet'; readonly offer: Offer; readonly shipping: Minor; readonly freeFrom: Minor | null };
 export type ItemRow = { readonly change: CostChange | null; readonly item: ItemView; readonly picture: ArtworkPicture; readonly blankName: string; readonly cost: ItemCost | null; readonly hourEarns: Figure | null; readonly problem: string | null };

@@ -1,11 +1,11 @@
 // Laying out, as screens see it: one worker for each core that can be spared, each with its own seed; the best of all counts.
 
 import { proxy, wrap, type Remote } from 'comlink';
-import type { ChosenStock, NestLayout, NestProblem, Placement } from '../core/nesting';
+import type { ChosenStock, CutShape, NestLayout, NestProblem, Placement, ShapeWish } from '../core/nesting';
 import type { Result } from '../core/units';
-import type { CutShape, NestWish, NestWorker, ShapeWish } from './nest.worker';
+import type { NestWish, NestWorker } from './nest.worker';
 
-export type { CutOutline, CutShape, NestWish, ShapeWish } from './nest.worker';
+export type { NestWish } from './nest.worker';
 
 const MOST_WORKERS = 4;
 let workers: readonly Remote<NestWorker>[] | null = null;
@@ -15,7 +15,7 @@ function getWorkers(): readonly Remote<NestWorker>[] {
   return workers;
 }
 
-export const shapeInWorker = async (wish: ShapeWish): Promise<CutShape | null> => getWorkers()[0]!.shape(wish);
+export const shapeInWorker = async (bytes: ArrayBuffer, wish: ShapeWish): Promise<CutShape | null> => getWorkers()[0]!.shape(bytes, wish);
 
 /** Ends when all have ended. `onImprove` is told of every layout that some worker found better than its own last one. */
 export async function nestInWorkers(wish: NestWish, onImprove: (layout: NestLayout) => void): Promise<readonly Result<NestLayout, NestProblem>[]> {

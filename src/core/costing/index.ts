@@ -3,6 +3,8 @@ export * from './item-cost';
 export * from './layer-areas';
 export * from './quantity-ladder';
 export * from './strip-need';
+export * from './packing';
+export { measurePacking } from './measure-packing';
 export type { ArtworkCost } from './cost-lines';
 export * from './item-plan';
 export * from './extra-lines';

@@ -8,6 +8,7 @@ import { choosePrice, type PriceBasis, type Prices } from '../stock';
 import { apportion, fail, figure, minor, roundMoney, succeed, type Figure, type Minor, type Result } from '../units';
 import { artworkLine, blankLine, checkLine, cutLine, overheadLine, packagingLine, pressLine, setupLine, spoilageLine, tapeLine, vinylLine, wearLine, weedLine, type ArtworkCost, type ExactLine, type WearPrices } from './cost-lines';
 import { extraLine, stoneLine, type ExtraCost, type StoneField } from './extra-lines';
+import type { Packing } from './packing';
 import { takeOwnMinutes, type OwnMinutes } from './own-minutes';
 import { computeLayerAreas, type AreaBasis, type LayerAreas, type TooWideProblem } from './layer-areas';
 
@@ -16,6 +17,8 @@ export type CostLayer = {
   readonly vinyl: Vinyl;
   /** Where on the blank: layers at one place lie on one another, and each place is laid out and pressed by itself. */
   readonly place?: string;
+  /** How close true shapes of it lie, by roll. */
+  readonly packings?: readonly Packing[];
   /** What was paid and is asked for it, where vinyl is not reckoned at the shelf's price. */
   readonly prices?: Prices;
   /** What a m² of it is reckoned at, whatever the shelf says: to try an offer. */
@@ -79,8 +82,8 @@ function buildLines(spec: ItemSpec, quantity: number, shop: ShopFigures): Result
   const wheres = new Set(spec.layers.map((layer) => layer.place)).size > 1 ? spec.layers.map((layer) => layer.place?.split(',')[0]) : [];
   const basis = spec.priceBasis ?? 'shelf';
   const areas: LayerAreas[] = [];
-  for (const { measurement, vinyl } of spec.layers) {
-    const found = computeLayerAreas({ layer: measurement, vinyl, quantity, shop });
+  for (const { measurement, vinyl, packings } of spec.layers) {
+    const found = computeLayerAreas({ layer: measurement, vinyl, quantity, shop, ...(packings ? { packings } : {}) });
     if (!found.ok) return found;
     areas.push(found.value);
   }

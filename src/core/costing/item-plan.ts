@@ -10,6 +10,7 @@ import type { CostLayer, ItemSpec } from './item-cost';
 import type { Negative } from './joint-products';
 import type { AreaBasis } from './layer-areas';
 import type { OwnMinutes } from './own-minutes';
+import type { PackedLayer, Packing } from './packing';
 
 export type Placement = {
   readonly artworkId: number;
@@ -96,7 +97,7 @@ export const listArtworkIds = ({ placements, details }: Pick<ItemPlan, 'placemen
 export type MadeLayer = CostLayer & { readonly name: string; readonly artworkId: number; readonly artworkName: string; readonly placement: number; readonly layerIndex: number; readonly widthMm: number; readonly seenThrough: boolean; readonly place: string };
 export type ArtworkFacts = { readonly name: string; readonly measurement: ArtworkMeasurement; readonly layerNames: readonly string[] };
 /** Where the things that an item names are looked up. */
-export type ItemMaterials = { readonly vinyl: (id: number) => Vinyl | undefined; readonly artwork: (id: number) => ArtworkFacts | undefined; /** What was paid and is offered, by the key of a thing. */ readonly prices?: (key: string) => Prices | undefined };
+export type ItemMaterials = { readonly vinyl: (id: number) => Vinyl | undefined; readonly artwork: (id: number) => ArtworkFacts | undefined; /** What was paid and is offered, by the key of a thing. */ readonly prices?: (key: string) => Prices | undefined; /** How close true shapes of a layer lie. */ readonly packings?: (layer: Omit<PackedLayer, 'artworkVersion'>) => readonly Packing[] };
 
 /** The layers of a made item in cutting order; a layer whose artwork or vinyl is nowhere is left out. */
 export function listMadeLayers({ placements }: Pick<Made, 'placements'>, materials: ItemMaterials): readonly MadeLayer[] {
@@ -105,8 +106,9 @@ export function listMadeLayers({ placements }: Pick<Made, 'placements'>, materia
     if (!artwork) return [];
     return getWornLayers(scaleMeasurement(artwork.measurement, placement.widthMm)).flatMap((measurement, layerIndex): readonly MadeLayer[] => {
       const vinyl = materials.vinyl(placement.vinylIds[layerIndex] ?? -1);
+      const packings = materials.packings?.({ artworkId: placement.artworkId, layerIndex, widthMm: placement.widthMm }) ?? [];
       const prices = vinyl && materials.prices?.(keyOf({ kind: 'vinyl', vinylId: vinyl.id }));
-      return vinyl ? [{ measurement, vinyl, name: artwork.layerNames[layerIndex] ?? measurement.colour, artworkId: placement.artworkId, artworkName: artwork.name, placement: at, layerIndex, widthMm: placement.widthMm, seenThrough: placement.seenThrough, place: placement.place, ...(prices ? { prices } : {}) }] : [];
+      return vinyl ? [{ measurement, vinyl, name: artwork.layerNames[layerIndex] ?? measurement.colour, artworkId: placement.artworkId, artworkName: artwork.name, placement: at, layerIndex, widthMm: placement.widthMm, seenThrough: placement.seenThrough, place: placement.place, ...(prices ? { prices } : {}), ...(packings.length > 0 ? { packings } : {}) }] : [];
     });
   });
 }

@@ -45,12 +45,12 @@ function listPartsIn(boxes: Float64Array, left: number, top: number, right: numb
 
 /** Circles in both that already overlap by more than the limit: most places tried at random are such. */
 function isHopeless(a: Shape, poseA: Posed, b: Shape, poseB: Posed, dx: number, dy: number, limit: number): boolean {
-  const rA = a.poleR, rB = b.poleR;
+  const rA = a.getPoles().r, rB = b.getPoles().r, { x: ax, y: ay } = a.turnPoles(poseA), { x: bx, y: by } = b.turnPoles(poseB);
   let sum = 0;
   for (let i = 0; i < rA.length; i++) {
-    const x = poseA.poleX[i]! - dx, y = poseA.poleY[i]! - dy, r = rA[i]!;
+    const x = ax[i]! - dx, y = ay[i]! - dy, r = rA[i]!;
     for (let j = 0; j < rB.length; j++) {
-      const ex = poseB.poleX[j]! - x, ey = poseB.poleY[j]! - y, s = rB[j]!, reach = r + s, square = ex * ex + ey * ey;
+      const ex = bx[j]! - x, ey = by[j]! - y, s = rB[j]!, reach = r + s, square = ex * ex + ey * ey;
       if (square >= reach * reach) continue;
       sum += (reach - Math.sqrt(square)) * (r < s ? r : s);
       if (sum > limit) return true;
@@ -65,16 +65,15 @@ function measureDepth(a: Shape, poseA: Posed, p: number, b: Shape, poseB: Posed,
   return first === 0 ? 0 : tryNormals(b, poseB, q, a, poseA, p, -dx, -dy, first);
 }
 
-function tryNormals(a: Shape, { xs, ys, nx, ny }: Posed, p: number, b: Shape, poseB: Posed, q: number, dx: number, dy: number, known: number): number {
-  const { corners, starts } = a, cornersB = b.corners, from = b.starts[q]!, until = b.starts[q + 1]!;
+function tryNormals(a: Shape, { px, py, nx, ny }: Posed, p: number, b: Shape, poseB: Posed, q: number, dx: number, dy: number, known: number): number {
+  const { starts } = a, bx = poseB.px, by = poseB.py, from = b.starts[q]!, until = b.starts[q + 1]!;
   let least = known;
   for (let at = starts[p]!, end = starts[p + 1]!; at < end; at++) {
-    const normalX = nx[at]!, normalY = ny[at]!, corner = corners[at]!;
-    const edge = normalX * (xs[corner]! - dx) + normalY * (ys[corner]! - dy) - TOUCH_MM;
+    const normalX = nx[at]!, normalY = ny[at]!;
+    const edge = normalX * (px[at]! - dx) + normalY * (py[at]! - dy) - TOUCH_MM;
     let deepest = 0;
     for (let k = from; k < until; k++) {
-      const other = cornersB[k]!;
-      const depth = edge - normalX * poseB.xs[other]! - normalY * poseB.ys[other]!;
+      const depth = edge - normalX * bx[k]! - normalY * by[k]!;
       if (depth > deepest) deepest = depth;
       // Deeper than what is known already: no need to know how deep.
       if (deepest >= least) break;

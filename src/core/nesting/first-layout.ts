@@ -33,9 +33,9 @@ export function fillBin(bin: Bin, shapes: readonly Shape[], members: readonly nu
     for (const stretch of [1, 2.2, Infinity]) {
       const room = Math.min(bin.length, reach + stretch * shape.size * 1.5 + 1);
       field.length = room;
-      const found = seek(field, at, effort, random, (spot) => {
-        const pose = shape.pose(spot.step);
-        return (spot.y + pose.maxY) + 0.02 * (spot.x + pose.maxX);
+      const found = seek(field, at, effort, random, (x, y, step) => {
+        const pose = shape.pose(step);
+        return (y + pose.maxY) + 0.02 * (x + pose.maxX);
       });
       if (found && isFree(field, at, found)) {
         field.move(at, found.x, found.y, found.step);

@@ -7,7 +7,7 @@ import { seek } from './seek';
 import { copySpots, separate, type Patience } from './separate';
 
 /** By how much shorter a strip is tried, at first and at least. */
-const SHORTER = { first: 0.025, usual: 0.01, least: 0.002 } as const;
+export const SHORTER = { first: 0.025, after: 0.006, usual: 0.01, least: 0.002 } as const;
 /** Disturbed and tried again so often at a length. */
 const AGAIN = 2;
 
@@ -20,11 +20,11 @@ export type Best = { spots: readonly Spot[]; reach: number };
 /**
  * Draws the far end of the strip nearer. What can't be separated at a length is disturbed and tried again from where it came
  * to, several times, before a longer strip is tried: the way between two good layouts leads through bad ones. Yields after
- * each pass; `onShorter` is told when `best` is. Never ends by itself but for a full strip.
+ * each pass; `onShorter` is told when `best` is. `firstBy`: the share by which it is tried shorter at first. Never ends by itself but for a full strip.
  */
-export function* shortenStrip(field: Field, best: Best, random: Random, leastLength: number, onShorter: () => void): Generator<void, void> {
+export function* shortenStrip(field: Field, best: Best, random: Random, leastLength: number, firstBy: number, onShorter: () => void): Generator<void, void> {
   const patience = patienceFor(field.free);
-  let by: number = SHORTER.first;
+  let by = firstBy;
   while (best.reach > leastLength * FULL && field.free > 0) {
     // Also where nothing had to be separated: others have to have their turn.
     yield;

@@ -10,5 +10,7 @@ export { fillRest, stockOf } from './fill-rest';
 export { attachTag, drawMarks, NO_MARKS, type DrawnMarks, type Marks, type TagSize, type WeedLines } from './marks';
 export { chooseStock, type ChosenStock } from './choose-stock';
 export { orderCutting } from './cut-order';
+export { readCutShape, type CutOutline, type CutShape, type ShapeWish } from './cut-shape';
+export { layOutStandard, MOST_STANDARD_COPIES, type StandardWish } from './standard-layout';
 export { measureLayout } from './measure-layout';
 export { makeLoadLayer, placePoints, type LoadPart } from './load-file';

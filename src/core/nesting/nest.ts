@@ -5,21 +5,24 @@ import { succeed, fail, type Result } from '../units';
 import { listBins, type Bin } from './bins';
 import { Field, type Random, type Spot } from './field';
 import { fillBin } from './first-layout';
-import { assembleAnew, findLongest, fitsSomehow, pressIn, shortenStrip, type Best } from './improve';
+import { assembleAnew, findLongest, fitsSomehow, pressIn, SHORTER, shortenStrip, type Best } from './improve';
 import type { NestLayout, NestOptions, NestPiece, NestProblem, NestStock, Placement, SheetUse } from './nesting';
 import { preparePiece } from './prepare-pieces';
 import { packRectangles } from './rectangles';
 import { TURN_STEPS, type Shape } from './shape';
+import { looksLikePuzzle } from './touching';
 import { copySpots } from './separate';
 
 type Copy = { readonly pieceId: string; readonly copy: number; readonly shape: Shape; readonly areaMm2: number };
+/** The same pieces twice: with few corners, and as they are. */
+type Prepared = { readonly rough: readonly Copy[] | null; readonly fine: readonly Copy[] };
 /** A bin with what lies in it: indices of copies by the field's free pieces, and what is locked there. */
 type Load = { readonly bin: Bin; readonly sheet: number; field: Field; /** Where the free pieces lie in the best layout known; the field itself may be in the middle of an attempt. */ spots: readonly Spot[]; inside: readonly number[]; readonly locked: readonly Placement[] };
 
 /**
  * The best layout found. `onImprove` is told of the first one and of each better one. Problems: a piece without area, one
  * larger than any stock, or no stock at all. Method: greedy construction, then overlap minimisation with guided local search
- * on ever shorter strips (Umetani et al. 2009; Elkeran 2013), with circles for depths; rectangles also by a skyline.
+ * on ever shorter strips (Umetani et al. 2009; Elkeran 2013), at first with simpler outlines; rectangles also by a skyline.
  */
 export async function nest(pieces: readonly NestPiece[], stock: readonly NestStock[], options: NestOptions, onImprove?: (layout: NestLayout) => void, signal?: AbortSignal): Promise<Result<NestLayout, NestProblem>> {
   const bins = listBins(stock, options.margins, options.gapMm);
@@ -27,39 +30,54 @@ export async function nest(pieces: readonly NestPiece[], stock: readonly NestSto
   const prepared = prepareCopies(pieces, bins, options);
   if (!prepared.ok) return prepared;
   const random: Random = randomLcg(options.seed);
-  const { copies } = prepared.value;
   const fixed = new Set((options.locked ?? []).map(keyOf));
-  const loads = fillAll(copies, bins, options, random, fixed);
-  let best = toLayout(loads, copies, options);
-  onImprove?.(best);
   const startMs = options.now?.() ?? 0;
-  const isOver = (round: number) => signal?.aborted === true || round >= options.rounds || (options.timeMs !== undefined && (options.now?.() ?? 0) - startMs >= options.timeMs);
-  const take = () => {
-    const layout = toLayout(loads, copies, options);
-    if (!isBetter(layout, best)) return;
-    best = layout;
-    onImprove?.(best);
-  };
-  const work = improveAll(loads, copies, options, random, take);
-  for (let round = 0; !isOver(round); round++) {
-    if (work.next().done) break;
-    await options.pause?.();
+  const isOver = (round: number, share: number) => signal?.aborted === true || round >= options.rounds * share || (options.timeMs !== undefined && (options.now?.() ?? 0) - startMs >= options.timeMs * share);
+  let best: NestLayout | null = null, round = 0;
+  const { rough, fine } = prepared.value;
+  for (const copies of rough ? [rough, fine] : [fine]) {
+    const before: NestLayout | null = best;
+    const loads = fillAll(copies, bins, before ? { ...options, start: (before as NestLayout).placements } : options, random, fixed);
+    const take = () => {
+      const layout = toLayout(loads, copies, options);
+      if (best && !isBetter(layout, best)) return;
+      best = layout;
+      onImprove?.(best);
+    };
+    take();
+    // What simpler outlines could not be drawn nearer by far won't be by these.
+    const work = improveAll(loads, copies, options, random, before ? SHORTER.after : SHORTER.first, take), share = copies === rough ? ROUGH_SHARE : 1;
+    for (; !isOver(round, share); round++) {
+      if (work.next().done) break;
+      await options.pause?.();
+    }
+    if (options.rounds === 0 || signal?.aborted) break;
   }
-  return succeed(best);
+  return succeed(best!);
 }
+
+/** Of all rounds, or of the time, so much goes to simpler outlines. */
+const ROUGH_SHARE = 0.55;
 
 const keyOf = ({ pieceId, copy }: { readonly pieceId: string; readonly copy: number }): string => `${copy} ${pieceId}`;
 
-function prepareCopies(pieces: readonly NestPiece[], bins: readonly Bin[], { gapMm, inside }: NestOptions): Result<{ readonly copies: readonly Copy[] }, NestProblem> {
-  const copies: Copy[] = [];
+function prepareCopies(pieces: readonly NestPiece[], bins: readonly Bin[], { gapMm, inside, start, locked }: NestOptions): Result<Prepared, NestProblem> {
+  const fine: Copy[] = [], roughs: Copy[] = [];
   for (const piece of pieces) {
     const prepared = preparePiece(piece, gapMm, inside);
     if (!prepared.ok) return prepared;
-    const { shape, areaMm2 } = prepared.value;
+    const { shape, rough, areaMm2 } = prepared.value;
     if (!bins.some((bin) => fitsBin(shape, bin))) return fail(describeTooLarge(piece.id, shape, bins, gapMm));
-    for (let copy = 0; copy < piece.copies; copy++) copies.push({ pieceId: piece.id, copy, shape, areaMm2 });
+    // What fits by a hair fits as it is.
+    const simpler = bins.every((bin) => fitsBin(rough, bin) || !fitsBin(shape, bin)) ? rough : shape;
+    for (let copy = 0; copy < piece.copies; copy++) {
+      fine.push({ pieceId: piece.id, copy, shape, areaMm2 });
+      roughs.push({ pieceId: piece.id, copy, shape: simpler, areaMm2 });
+    }
   }
-  return succeed({ copies });
+  // A layout that is there already may be too tight for outlines that take more room, and a puzzle only goes together as it is.
+  const isSimpler = roughs.some((copy, at) => copy.shape !== fine[at]!.shape);
+  return succeed({ fine, rough: isSimpler && !start?.length && !locked?.length && !looksLikePuzzle(fine.map((copy) => copy.shape)) ? roughs : null });
 }
 
 const fitsBin = (shape: Shape, bin: Bin): boolean => fitsSomehow(new Field([shape], [{ x: 0, y: 0, step: shape.steps?.[0] ?? 0 }], 1, bin.width, bin.length), 0);
@@ -115,7 +133,7 @@ function startFrom(bin: Bin, copies: readonly Copy[], kept: readonly number[], a
 }
 
 /** Turn by turn: more pieces onto earlier sheets, then the last one shorter. */
-function* improveAll(loads: Load[], copies: readonly Copy[], options: NestOptions, random: Random, take: () => void): Generator<void, void> {
+function* improveAll(loads: Load[], copies: readonly Copy[], options: NestOptions, random: Random, firstBy: number, take: () => void): Generator<void, void> {
   // What lies on a later sheet, or nowhere, is pressed into an earlier one.
   for (let again = true; again;) {
     again = false;
@@ -149,9 +167,9 @@ function* improveAll(loads: Load[], copies: readonly Copy[], options: NestOption
     last.spots = best.spots;
     take();
   };
-  const shorten = shortenStrip(last.field, best, random, leastLength, onShorter);
+  const shorten = shortenStrip(last.field, best, random, leastLength, firstBy, onShorter);
   // Few pieces may go together as a puzzle; where they don't for long, less is spent on it.
-  const puzzle = last.locked.length === 0 && last.inside.length <= PUZZLE_PIECES ? assembleAnew(last.field, last.bin, best, random, leastLength, onShorter) : null;
+  const puzzle = last.locked.length === 0 && last.inside.length <= PUZZLE_PIECES && looksLikePuzzle(last.inside.map((member) => copies[member]!.shape)) ? assembleAnew(last.field, last.bin, best, random, leastLength, onShorter) : null;
   for (let round = 0, puzzling = puzzle !== null; ; round++) {
     for (let step = 0; puzzling && step < (round < PUZZLE_EAGER ? 40 : 12); step++) {
       puzzling = puzzle?.next().done === false;

@@ -6,22 +6,29 @@ import { TURN_STEPS, type Shape } from './shape';
 export type Effort = { readonly anywhere: number; readonly nearby: number; /** Corner on corner with another piece, or an edge of the box. */ readonly aligned: number; readonly followed: number };
 type Found = Spot & { cost: number };
 
-const randomStep = (shape: Shape, random: Random): number => (shape.steps ? shape.steps[Math.floor(random() * shape.steps.length)]! : Math.floor(random() * TURN_STEPS));
+/** Turns tried at random are so many steps apart: few enough that what is known of each is kept; following finds those between. */
+const STRIDE = 10;
+const randomStep = (shape: Shape, random: Random): number => (shape.steps ? shape.steps[Math.floor(random() * shape.steps.length)]! : STRIDE * Math.floor((random() * TURN_STEPS) / STRIDE));
+/** What a place costs beside its overlap. */
+export type Cost = (x: number, y: number, step: number) => number;
+
+const FREE: Cost = () => 0;
 
 /** The best place found for the piece, with what is left of its weighed overlap; `cost` adds to that, such as how far along it reaches. */
-export function seek(field: Field, at: number, effort: Effort, random: Random, cost: (spot: Spot) => number = () => 0): Found | null {
+export function seek(field: Field, at: number, effort: Effort, random: Random, cost: Cost = FREE): Found | null {
   const shape = field.shapes[at]!, { width, length } = field;
   const best: Found[] = [];
   const worst = () => (best.length < effort.followed ? Infinity : best[best.length - 1]!.cost);
   const tryAt = (x: number, y: number, step: number) => {
     const limit = worst();
-    const extra = cost({ x, y, step });
+    const extra = cost(x, y, step);
     if (extra >= limit) return;
     const found = field.weigh(at, x, y, step, limit - extra) + extra;
     if (found >= limit) return;
-    best.push({ x, y, step, cost: found });
-    best.sort((a, b) => a.cost - b.cost);
-    if (best.length > effort.followed) best.pop();
+    if (best.length >= effort.followed) best.pop();
+    let place = best.length;
+    while (place > 0 && best[place - 1]!.cost > found) place--;
+    best.splice(place, 0, { x, y, step, cost: found });
   };
   const now = field.spots[at]!;
   if (field.fits(at, now.step) && now.x > -1e8) tryAt(now.x, now.y, now.step);
@@ -72,7 +79,7 @@ function align(field: Field, at: number, random: Random, tryAt: (x: number, y: n
 const clamp = (value: number, low: number, high: number): number => (value < low ? low : value > high ? high : value);
 
 /** Coordinate descent: along an axis, a diagonal or a turn, in steps that grow while it gets better and are halved while it does not. */
-function follow(field: Field, at: number, from: Found, random: Random, cost: (spot: Spot) => number, known: number): Found {
+function follow(field: Field, at: number, from: Found, random: Random, cost: Cost, known: number): Found {
   const shape = field.shapes[at]!, { width, length } = field;
   const spot = { ...from };
   let reach = shape.size * 0.12, turn = 12, failures = 0;
@@ -87,10 +94,13 @@ function follow(field: Field, at: number, from: Found, random: Random, cost: (sp
       const pose = shape.pose(step);
       const x = clamp(spot.x + (kind === 0 || kind === 2 || kind === 3 ? direction * reach : 0), -pose.minX, width - pose.maxX);
       const y = clamp(spot.y + (kind === 1 || kind === 2 ? direction * reach : kind === 3 ? -direction * reach : 0), -pose.minY, length - pose.maxY);
-      const extra = cost({ x, y, step });
+      const extra = cost(x, y, step);
       const found = field.weigh(at, x, y, step, spot.cost - extra) + extra;
       if (found < spot.cost) {
-        Object.assign(spot, { x, y, step, cost: found });
+        spot.x = x;
+        spot.y = y;
+        spot.step = step;
+        spot.cost = found;
         better = true;
         break;
       }

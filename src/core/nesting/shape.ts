@@ -2,15 +2,18 @@
 
 import { boundPoints, computeRingArea, splitPieces, type Piece, type Point, type Region } from '../geometry';
 import { splitConvex } from './convex-parts';
-import { findPoles } from './poles';
+import { findPoles, type Poles } from './poles';
 
 /** Turned by one angle; coordinates about the middle. */
 export type Posed = {
   readonly xs: Float64Array; readonly ys: Float64Array;
+  /** The same in the order of `corners`, part by part. */
+  readonly px: Float64Array; readonly py: Float64Array;
   /** Outward normals of the edge of each part that begins at the same place of `corners`. */
   readonly nx: Float64Array; readonly ny: Float64Array;
-  /** Middles of the circles in it. */
-  readonly poleX: Float64Array; readonly poleY: Float64Array;
+  readonly cos: number; readonly sin: number;
+  /** Middles of the circles in it, once they are asked for. */
+  poleX: Float64Array | null; poleY: Float64Array | null;
   /** The box of each part: left, top, right, bottom. */
   readonly boxes: Float64Array;
   readonly minX: number; readonly minY: number; readonly maxX: number; readonly maxY: number;
@@ -40,9 +43,7 @@ export class Shape {
   readonly size: number;
   readonly middleX: number;
   readonly middleY: number;
-  readonly poleR: Float64Array;
-  private readonly poleX: Float64Array;
-  private readonly poleY: Float64Array;
+  private poles: Poles | null = null;
   private readonly xs: Float64Array;
   private readonly ys: Float64Array;
   /** By step of turn. */
@@ -63,7 +64,6 @@ export class Shape {
     this.sharp = Uint32Array.from(findSharp(points, next));
     this.xs = Float64Array.from(points, (point) => point.x);
     this.ys = Float64Array.from(points, (point) => point.y);
-    ({ x: this.poleX, y: this.poleY, r: this.poleR } = findPoles(this.xs, this.ys, this.next));
     this.corners = Uint32Array.from(parts.flat());
     this.starts = new Uint32Array(parts.length + 1);
     parts.forEach((part, at) => (this.starts[at + 1] = this.starts[at]! + part.length));
@@ -75,6 +75,11 @@ export class Shape {
     this.size = Math.sqrt(box.width * box.height);
   }
 
+  /** Lengths of the edges that begin at each corner. */
+  listEdges(): readonly number[] {
+    return Array.from(this.next, (to, at) => Math.hypot(this.xs[to]! - this.xs[at]!, this.ys[to]! - this.ys[at]!));
+  }
+
   pose(step: number): Posed {
     const known = this.posed.get(step);
     if (known) return known;
@@ -83,17 +88,30 @@ export class Shape {
     const quarter = step % (TURN_STEPS / 4) === 0 ? (step / (TURN_STEPS / 4)) % 4 : -1;
     const cos = quarter < 0 ? Math.cos(angle) : [1, 0, -1, 0][quarter]!, sin = quarter < 0 ? Math.sin(angle) : [0, 1, 0, -1][quarter]!;
     const xs = this.xs.map((x, at) => x * cos - this.ys[at]! * sin), ys = this.xs.map((x, at) => x * sin + this.ys[at]! * cos);
-    const poleX = this.poleX.map((x, at) => x * cos - this.poleY[at]! * sin), poleY = this.poleX.map((x, at) => x * sin + this.poleY[at]! * cos);
-    const posed = { ...this.describe(xs, ys), poleX, poleY };
+    const posed = { ...this.describe(xs, ys), cos, sin, poleX: null, poleY: null };
     // Turns between the steps come from edges laid on edges: there is no end of them.
     if (this.posed.size >= MOST_POSES) this.posed.clear();
     this.posed.set(step, posed);
     return posed;
   }
 
-  private describe(xs: Float64Array, ys: Float64Array): Omit<Posed, 'poleX' | 'poleY'> {
+  /** The circles in it, largest first; found when they are asked for, since a shape that is only tried for its size needs none. */
+  getPoles(): Poles {
+    return (this.poles ??= findPoles(this.xs, this.ys, this.next));
+  }
+
+  /** The same with the circles' middles turned as it is. */
+  turnPoles(posed: Posed): { readonly x: Float64Array; readonly y: Float64Array } {
+    if (posed.poleX && posed.poleY) return { x: posed.poleX, y: posed.poleY };
+    const { x, y } = this.getPoles();
+    posed.poleX = x.map((own, at) => own * posed.cos - y[at]! * posed.sin);
+    posed.poleY = x.map((own, at) => own * posed.sin + y[at]! * posed.cos);
+    return { x: posed.poleX, y: posed.poleY };
+  }
+
+  private describe(xs: Float64Array, ys: Float64Array): Omit<Posed, 'poleX' | 'poleY' | 'cos' | 'sin'> {
     const { corners, starts } = this, count = starts.length - 1;
-    const nx = new Float64Array(corners.length), ny = new Float64Array(corners.length), boxes = new Float64Array(count * 4);
+    const nx = new Float64Array(corners.length), ny = new Float64Array(corners.length), px = new Float64Array(corners.length), py = new Float64Array(corners.length), boxes = new Float64Array(count * 4);
     let minX = Infinity, minY = Infinity, maxX = -Infinity, maxY = -Infinity;
     for (let part = 0; part < count; part++) {
       const begin = starts[part]!, end = starts[part + 1]!;
@@ -103,6 +121,8 @@ export class Shape {
         const x = xs[from]!, y = ys[from]!, dx = xs[to]! - x, dy = ys[to]! - y, length = Math.sqrt(dx * dx + dy * dy) || 1;
         nx[at] = dy / length;
         ny[at] = -dx / length;
+        px[at] = x;
+        py[at] = y;
         if (x < left) left = x;
         if (x > right) right = x;
         if (y < top) top = y;
@@ -114,7 +134,7 @@ export class Shape {
       maxX = Math.max(maxX, right);
       maxY = Math.max(maxY, bottom);
     }
-    return { xs, ys, nx, ny, boxes, minX, minY, maxX, maxY };
+    return { xs, ys, px, py, nx, ny, boxes, minX, minY, maxX, maxY };
   }
 }
 

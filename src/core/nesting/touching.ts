@@ -25,6 +25,25 @@ const NOISE = 0.12;
 const LEAST_TOUCHING = 0.3;
 const FIRST_FEW = 5;
 
+/** Shapes with fewer corners, on the average, are tried as a puzzle whatever their edges are. */
+const FEW_CORNERS = 12;
+/** Edges of one length, to this, mm, may have been one cut. */
+const SAME_MM = 2e-4;
+const LEAST_MATCHED = 0.5;
+
+/** Whether it is worth trying: few corners, or edges that most come twice, on two unlike shapes, as a cut leaves them. Copies of one shape say nothing. */
+export function looksLikePuzzle(shapes: readonly Shape[]): boolean {
+  const unlike = [...new Set(shapes)];
+  if (unlike.reduce((sum, shape) => sum + shape.next.length, 0) <= FEW_CORNERS * unlike.length) return true;
+  const edges = unlike.flatMap((shape, owner) => shape.listEdges().map((length) => ({ owner, length }))).sort((a, b) => a.length - b.length);
+  const isMatched = (at: number, way: number) => {
+    for (let other = at + way; edges[other] && Math.abs(edges[other]!.length - edges[at]!.length) <= SAME_MM; other += way) if (edges[other]!.owner !== edges[at]!.owner) return true;
+    return false;
+  };
+  const matched = edges.reduce((sum, edge, at) => sum + (isMatched(at, 1) || isMatched(at, -1) ? edge.length : 0), 0);
+  return matched >= LEAST_MATCHED * unlike.reduce((sum, shape) => sum + shape.perimeter, 0);
+}
+
 /** Where each member stands; null where not all could be laid so, false where they are none of a puzzle. Yields after each open corner. `noise` from 0: how much chance there is in it. */
 export function* assemble(bin: Bin, shapes: readonly Shape[], members: readonly number[], random: Random, noise: number, shorterThan: number): Generator<void, ReadonlyMap<number, Spot> | null | false> {
   const laid: Laid[] = bin.obstacles.map(({ shape, x, y }) => ({ shape, pose: shape.pose(0), spot: { x, y, step: 0 } }));

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { DEFAULT_SHOP_FIGURES } from '../../core/materials';
 import { NO_MARKS, type NestLayout, type Placement } from '../../core/nesting';
 import type { StockChoice, WaitingPart } from '../../views/views';
-import type { CutShape } from '../../workers/nest-client';
+import type { CutShape } from '../../core/nesting';
 import { choicesOf, dropGone, keyOfSource, listRests, makeLoad, orderStock, partIdOf, placementKey, sourceOf, tagOf, toCutLoad, toCutPieces, toCutSheet, toSpares, toStock, type Laid, type Setup } from './cut-load';
 import { toLoadFacts, writeSheet } from './give-load';
 

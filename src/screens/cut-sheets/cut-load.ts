@@ -6,7 +6,7 @@ import { intersectRegions, makeRegion, splitPieces, type Point } from '../../cor
 import type { CutSheet, CutSheetPiece, CutSource, Hold } from '../../core/orders';
 import { rectangle } from '../../core/stock';
 import type { CutSheetsView, StockChoice, UsualPiece, WaitingPart } from '../../views/views';
-import type { CutOutline, CutShape } from '../../workers/nest-client';
+import type { CutOutline, CutShape } from '../../core/nesting';
 
 export type Group = CutSheetsView['groups'][number];
 export type Kept = Group['kept'][number];

@@ -2,7 +2,8 @@
 
 import type { CutSource } from '../../core/orders';
 import type { CutSheetsView } from '../../views/views';
-import { shapeInWorker, type CutShape } from '../../workers/nest-client';
+import type { CutShape } from '../../core/nesting';
+import { shapeInWorker } from '../../workers/nest-client';
 import { fetchFile } from '../shared/api';
 import { keyOfSource } from './cut-load';
 
@@ -12,7 +13,7 @@ export async function loadShapes(artworks: CutSheetsView['artworks'], sources: r
     const key = keyOfSource(source), artwork = artworks.find((candidate) => candidate.id === source.artworkId);
     if (cache.has(key) || !artwork) continue;
     const bytes = await (await fetchFile(`/api/artwork/${artwork.id}/original`)).arrayBuffer();
-    const shape = await shapeInWorker({ bytes, steps: artwork.steps, keptWidthMm: artwork.widthMm, widthMm: source.widthMm, layerIndex: source.layerIndex, mirrored: source.mirrored });
+    const shape = await shapeInWorker(bytes, { steps: artwork.steps, keptWidthMm: artwork.widthMm, widthMm: source.widthMm, layerIndex: source.layerIndex, mirrored: source.mirrored });
     if (shape) cache.set(key, shape);
   }
   return cache;

@@ -1,11 +1,11 @@
 // One load while it is worked on: laid out, bettered, filled, changed by hand, kept.
 
 import { useEffect, useMemo, useRef, useState } from 'react';
-import { checkLayout, measureLayout, stockOf, type NestLayout, type NestOptions, type NestPiece, type Placement } from '../../core/nesting';
+import { checkLayout, measureLayout, stockOf, type CutShape, type NestLayout, type NestOptions, type NestPiece, type Placement } from '../../core/nesting';
 import type { CutSheetPiece, CutSource } from '../../core/orders';
 import type { CutSheetsView, StockChoice, UsualPiece, WaitingPart } from '../../views/views';
 import { describeNestProblem } from '../../wording/nesting';
-import { fillInWorker, nestInWorkers, stopNesting, type CutShape } from '../../workers/nest-client';
+import { fillInWorker, nestInWorkers, stopNesting } from '../../workers/nest-client';
 import { wordsOf } from '../shared/api';
 import { useSettings } from '../shared/settings';
 import { choicesOf, dropGone, makeLoad, marginsOf, placementKey, sourceOf, tagOf, toCutPieces, toCutSheet, toSpares, toStock, type Group, type Kept, type Laid, type Load, type Setup } from './cut-load';

@@ -1,6 +1,6 @@
 // An item as it stands in its form, and as core reckons with it.
 
-import { PLAIN_DETAILS, startPlacement, type AreaBasis, type ItemMaterials, type ItemPlan, type Placement, type TypedSeconds } from '../../core/costing';
+import { listPackings, PLAIN_DETAILS, startPlacement, type AreaBasis, type ItemMaterials, type ItemPlan, type Placement, type TypedSeconds } from '../../core/costing';
 import type { PriceBasis } from '../../core/stock';
 import { minor } from '../../core/units';
 import type { ArtworkView, ItemEditorView } from '../../views/views';
@@ -63,7 +63,7 @@ export function toPlan({ placements, details, ...values }: ItemForm): ItemPlan {
 }
 
 /** Where core looks up what an item names. */
-export function toMaterials(view: Pick<ItemEditorView, 'artworks' | 'prices'> & { readonly shelf: Pick<ItemEditorView['shelf'], 'vinyls'> }): ItemMaterials {
+export function toMaterials(view: Pick<ItemEditorView, 'artworks' | 'prices' | 'packings'> & { readonly shelf: Pick<ItemEditorView['shelf'], 'vinyls'> }): ItemMaterials {
   const vinyls = new Map(view.shelf.vinyls.map((vinyl) => [vinyl.id, vinyl])), artworks = new Map(view.artworks.map((artwork) => [artwork.id, artwork])), prices = new Map(view.prices);
-  return { vinyl: (id) => vinyls.get(id), artwork: (id) => artworks.get(id), prices: (key) => prices.get(key) };
+  return { vinyl: (id) => vinyls.get(id), artwork: (id) => artworks.get(id), prices: (key) => prices.get(key), packings: (layer) => listPackings(view.packings, { ...layer, artworkVersion: artworks.get(layer.artworkId)?.version ?? 0 }) };
 }

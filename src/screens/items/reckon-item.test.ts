@@ -14,7 +14,7 @@ const vinyl: VinylView = { ...PLAIN_VINYL, ...kept };
 const artwork = { id: 1, name: 'Plain', measurement: { widthMm: 100, heightMm: 60, layers: [PLAIN_LAYER], segments: 4, strokesApart: 0, overlaps: [], chirality: { score: 1, chiral: false }, safeWidthsMm: { smooth: null, textured: null, puff: null, 'premium-adhesive': null, 'budget-adhesive': null }, edition: MEASUREMENT_EDITION }, layerNames: ['all'] } as unknown as ArtworkView;
 const placement = { artworkId: 1, place: 'front', widthMm: 100, widths: {}, seenThrough: false, vinylIds: [1] };
 const form: ItemForm = { name: 'Towel', blankId: 1, sizeName: 'one size', colourName: 'white', areaBasis: 'used', quantity: 10, price: 1077, artworkPrice: 0, artworkRun: 1, placements: [placement], details: structuredClone(PLAIN_DETAILS) as unknown as ItemForm['details'] };
-const materials = toMaterials({ artworks: [artwork], prices: [], shelf: { vinyls: [vinyl] } });
+const materials = toMaterials({ artworks: [artwork], prices: [], packings: [], shelf: { vinyls: [vinyl] } });
 const details = (part: Partial<ItemForm['details']>): Partial<ItemForm> => ({ details: { ...form.details, ...part } });
 const reckon = (values: Partial<ItemForm> = {}, part: Partial<Parameters<typeof reckonItem>[0]> = {}) => {
   const whole = { ...form, ...values };

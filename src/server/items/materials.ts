@@ -1,8 +1,9 @@
 // Everything that items are made of, looked up at once: archived things too, since an old item still has to be costed and made.
 
-import { listArtworkIds, listMadeLayers, listVinylIds, resolveVariant, type ItemMaterials, type ItemPlan, type Made, type MadeLayer } from '../../core/costing';
+import { listArtworkIds, listMadeLayers, listPackings, listVinylIds, resolveVariant, type ItemMaterials, type ItemPlan, type Made, type MadeLayer, type PackedLayer } from '../../core/costing';
 import { groupBy } from '../../core/units';
 import { findArtworks, type StoredArtwork } from '../../data/artwork-store';
+import { loadPackings } from '../../data/packing-store';
 import { findItems, type StoredItem } from '../../data/item-store';
 import { findBlanks, findVinyls, type StoredBlank, type StoredVinyl } from '../../data/shelf-store';
 import type { ShopContext } from '../context';
@@ -20,7 +21,9 @@ export function loadMaterials(shop: ShopContext, { plans = [], made = [], vinylI
   const artworks = byId(findArtworks(shop.db, [...new Set([...plans.flatMap(listArtworkIds), ...placements.map((placement) => placement.artworkId)])]));
   // Looked up only where an item asks for them: most are reckoned at the shelf's prices.
   const prices = plans.some((plan) => plan.details.priceBasis !== 'shelf') ? loadPrices(shop) : null;
-  return { blanks, vinyls, artworks, vinyl: (id) => vinyls.get(id), artwork: (id) => artworks.get(id), ...(prices ? { prices: (key: string) => prices.get(key) } : {}) };
+  const packed = groupBy(loadPackings(shop.db, [...artworks.keys()]), (packing) => packing.artworkId);
+  const packings = (layer: Omit<PackedLayer, 'artworkVersion'>) => listPackings(packed.get(layer.artworkId) ?? [], { ...layer, artworkVersion: artworks.get(layer.artworkId)?.version ?? 0 });
+  return { blanks, vinyls, artworks, packings, vinyl: (id) => vinyls.get(id), artwork: (id) => artworks.get(id), ...(prices ? { prices: (key: string) => prices.get(key) } : {}) };
 }
 
 /** A line of an order with the item it is of, and how its pieces are made. */

@@ -16,6 +16,7 @@ import { notFound } from '../errors';
 import { toOffer } from '../buying/offer-of';
 import { ROLL_FROM_MM } from '../buying/purchases';
 import { loadEvidence } from '../items/evidence';
+import { loadPackings } from '../../data/packing-store';
 import { loadPrices } from '../items/prices';
 import { priceAllItems } from '../items/price-all';
 
@@ -51,7 +52,8 @@ export function loadItemEditor(shop: ShopContext, id: number | null, startArtwor
   const shelf = loadShelf(shop);
   const artworks = loadArtworks(shop.db);
   const channels = loadChannels(shop.db);
-  const known = { startArtworkId, channels, prices: [...loadPrices(shop)], evidence: item ? loadEvidence(shop).of(item.id) : {} };
+  const packings = loadPackings(shop.db, [...new Set([...artworks.map((artwork) => artwork.id), ...(item ? listArtworkIds(item) : [])])]);
+  const known = { packings, startArtworkId, channels, prices: [...loadPrices(shop)], evidence: item ? loadEvidence(shop).of(item.id) : {} };
   if (!item) return { item, artworks, shelf, ...known };
   const present = <T extends { readonly id: number }>(things: readonly T[], ids: readonly number[], find: (missing: number) => T | null) =>
     [...things, ...[...new Set(ids)].filter((missing) => !things.some((thing) => thing.id === missing)).flatMap((missing) => find(missing) ?? [])];
@@ -64,8 +66,8 @@ export function loadItemEditor(shop: ShopContext, id: number | null, startArtwor
 
 /** @throws ShopError not-found */
 export function loadCompare(shop: ShopContext, id: number): CompareView {
-  const { item, artworks, shelf, prices, evidence } = loadItemEditor(shop, id, null);
-  return { item: item!, artworks, blanks: shelf.blanks, vinyls: shelf.vinyls, prices, own: evidence, offers: listOffers(shop), evidence: [...loadVinylEvidence(shop.db)].map(([vinylId, counts]) => ({ vinylId, ...counts })) };
+  const { item, artworks, shelf, prices, packings, evidence } = loadItemEditor(shop, id, null);
+  return { item: item!, artworks, blanks: shelf.blanks, vinyls: shelf.vinyls, prices, packings, own: evidence, offers: listOffers(shop), evidence: [...loadVinylEvidence(shop.db)].map(([vinylId, counts]) => ({ vinylId, ...counts })) };
 }
 
 /** Offers of one vinyl each: what bundles come to is told on the shelf. */

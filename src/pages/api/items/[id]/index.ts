@@ -1,8 +1,16 @@
 import { itemInput } from '../../../../core/input';
 import { endpoint, keepEndpoints, readId } from '../../../../server/endpoint';
 import { archiveItem, changeItem } from '../../../../server/items/keep-item';
+import { packSoon } from '../../../../server/items/pack-items';
 import { loadItemEditor } from '../../../../server/views/items';
 
 const WHAT = 'This item';
 export const GET = endpoint(({ shop, api }) => loadItemEditor(shop, readId(api, WHAT), null).item);
-export const { PUT, DELETE, POST } = keepEndpoints(WHAT, itemInput, { change: changeItem, archive: archiveItem });
+export const { PUT, DELETE, POST } = keepEndpoints(WHAT, itemInput, {
+  change(shop, id, input, version) {
+    const changed = changeItem(shop, id, input, version);
+    packSoon(shop, id);
+    return changed;
+  },
+  archive: archiveItem,
+});

@@ -1,0 +1,45 @@
+import { expect, it } from 'vitest';
+import { eachFresh, type TestShop } from '../../../test/demo-shop';
+import { loadArtworks } from '../../data/artwork-store';
+import { findItem, loadItems } from '../../data/item-store';
+import { layerPackings } from '../../data/schema';
+import { loadPackings } from '../../data/packing-store';
+import { pack } from '../threads/pack-thread';
+import { loadItemEditor, loadItemList } from '../views/items';
+import { noteItem } from './keep-item';
+import { packItem } from './pack-items';
+
+let shop: TestShop;
+eachFresh((fresh) => {
+  shop = fresh;
+});
+const itemOf = (name: string) => loadItems(shop.db).find((item) => item.name === name)!;
+const rowOf = (name: string) => loadItemList(shop).rows.find((row) => row.item.name === name)!;
+
+it('lays an item’s layers out once, and what the demo shop brings along is what comes out', async () => {
+  const item = itemOf('Dog bandana, paw'), paw = loadArtworks(shop.db).find((artwork) => artwork.name === 'Paw')!;
+  const [brought] = loadPackings(shop.db, [paw.id]);
+  expect(await packItem(shop, item.id, pack)).toBe(0);
+  shop.db.delete(layerPackings).run();
+  expect(await packItem(shop, item.id, pack)).toBe(1);
+  const [own] = loadPackings(shop.db, [paw.id]);
+  expect({ ...own, share: 0 }).toEqual({ ...brought, share: 0 });
+  expect(own!.share).toBeCloseTo(brought!.share, 2);
+  expect(await packItem(shop, item.id, pack)).toBe(0);
+});
+
+it('makes the used share smaller than boxes in rows, says so in its working, and tells nobody that the item is cheaper now', async () => {
+  shop.db.delete(layerPackings).run();
+  const item = itemOf('Dog bandana, paw');
+  noteItem(shop, item.id);
+  const before = rowOf('Dog bandana, paw').cost!.layers[0]!.areas;
+  await packItem(shop, item.id, pack);
+  const row = rowOf('Dog bandana, paw'), after = row.cost!.layers[0]!.areas;
+  const share = after.used.parts!.find((part) => part.label.startsWith('Laid out as true shapes'))!;
+  expect([share.unit, share.source]).toEqual(['share', 'measured']);
+  expect(after.used.value).toBeCloseTo(before.used.value * share.value, 3);
+  expect(share.value).toBeLessThan(0.9);
+  expect([after.net.value, after.box.value]).toEqual([before.net.value, before.box.value]);
+  expect([row.change, findItem(shop.db, item.id)!.noted!.withRisk]).toEqual([null, row.cost!.withRisk.value]);
+  expect(loadItemEditor(shop, item.id, null).packings.some((packing) => packing.share < 0.9)).toBe(true);
+});
