@@ -22,10 +22,10 @@ export const cutSheetInput = yup.object({
     gapMm: numberBetween('Gap', 0, 100, 'Room for scissors is 6 mm ordinarily.'),
     hold: oneOf<Hold>('Held', ['suited', 'mat', 'free']), marks: marksInput,
     lots: yup.array(yup.object({ lotId: wholeBetween('Lot', 0, Number.MAX_SAFE_INTEGER, '0 for one that is not on the book.'), form: oneOf<LotForm>('Form', ['roll', 'sheet', 'offcut', 'piece']), widthMm: size('Width'), lengthMm: orNothing(size('Length')) })).required().max(200),
-    pieces: yup.array(yup.object({ id, name: shortText('Name', 200), source, island: orNothing(wholeBetween('Island', 0, 10_000, 'Counted from 0.')), partIds })).required().min(1, 'Pieces: at least one.').max(1000),
+    pieces: yup.array(yup.object({ id, name: shortText('Name', 300), source, island: orNothing(wholeBetween('Island', 0, 10_000, 'Counted from 0.')), partIds })).required().min(1, 'Pieces: at least one.').max(1000),
     placements: yup.array(yup.object({ pieceId: id, copy: wholeBetween('Copy', 0, 2000, 'Counted from 0.'), sheet: wholeBetween('Sheet', 0, 1000, 'Counted from 0.'), xMm: coordinate('x'), yMm: coordinate('y'), rotationDeg: numberBetween('Turn', -3600, 3600, 'In degrees.') })).required().max(2000),
     locked: yup.array(shortText('Locked', 140)).required().max(2000),
-    sheets: yup.array(yup.object({ sheet: wholeBetween('Sheet', 0, 1000, 'Counted from 0.'), lotId: wholeBetween('Lot', 0, Number.MAX_SAFE_INTEGER, '0 for one that is not on the book.'), stockId: shortText('Stock', 60), usedLengthMm: size('Cut off'), usedMm2: area('Used'), piecesMm2: area('Pieces'), density: numberBetween('Share', 0, 1.01, 'Of what is used.') })).required().max(1000),
+    sheets: yup.array(yup.object({ sheet: wholeBetween('Sheet', 0, 1000, 'Counted from 0.'), lotId: wholeBetween('Lot', 0, Number.MAX_SAFE_INTEGER, '0 for one that is not on the book.'), stockId: shortText('Stock', 60), usedLengthMm: size('Cut off'), usedMm2: area('Used'), piecesMm2: area('Pieces'), density: numberBetween('Share', 0, 100, 'Of what is used; more than all where pieces lie on one another.') })).required().max(1000),
   }).required(),
 });
 export const cutSheetVersion = yup.object({ version: wholeBetween('Version', 1, Number.MAX_SAFE_INTEGER, 'As it was read.') });

@@ -2,7 +2,8 @@
 
 import type { Bin } from './bins';
 import { Field, type Random, type Spot } from './field';
-import { assemble } from './touching';
+import type { Shape } from './shape';
+import { assemble, looksLikePuzzle } from './touching';
 import { seek } from './seek';
 import { copySpots, separate, type Patience } from './separate';
 
@@ -11,8 +12,11 @@ export const SHORTER = { first: 0.025, after: 0.006, usual: 0.01, least: 0.002 }
 /** Disturbed and tried again so often at a length. */
 const AGAIN = 2;
 
-/** Few pieces are each looked at longer: their layouts are lost and won by single places. */
-const patienceFor = (count: number): Patience => (count <= 45 ? { passes: 40, effort: { anywhere: 20, nearby: 12, aligned: 24, followed: 3 } } : { passes: 25, effort: { anywhere: 10, nearby: 10, aligned: 10, followed: 2 } });
+/**
+ * Pieces of few corners, and few of them, are each looked at longer: their layouts are lost and won by single places, corner on corner. With
+ * many corners quick passes win: each piece is looked at again soon, when its neighbours have moved.
+ */
+const patienceFor = (shapes: readonly Shape[]): Patience => (shapes.length <= 45 && looksLikePuzzle(shapes) ? { passes: 40, effort: { anywhere: 20, nearby: 12, aligned: 24, followed: 3 } } : { passes: 40, effort: { anywhere: 8, nearby: 6, aligned: 2, followed: 1 } });
 
 /** The best that is known of a strip, whichever way it was found. */
 export type Best = { spots: readonly Spot[]; reach: number };
@@ -23,7 +27,7 @@ export type Best = { spots: readonly Spot[]; reach: number };
  * each pass; `onShorter` is told when `best` is. `firstBy`: the share by which it is tried shorter at first. Never ends by itself but for a full strip.
  */
 export function* shortenStrip(field: Field, best: Best, random: Random, leastLength: number, firstBy: number, onShorter: () => void): Generator<void, void> {
-  const patience = patienceFor(field.free);
+  const patience = patienceFor(field.shapes.slice(0, field.free));
   let by = firstBy;
   while (best.reach > leastLength * FULL && field.free > 0) {
     // Also where nothing had to be separated: others have to have their turn.
@@ -89,7 +93,7 @@ export function* pressIn(field: Field, shape: Field['shapes'][number], random: R
   const found = seek(wider, field.free, { anywhere: 200, nearby: 0, aligned: 60, followed: 4 }, random);
   if (!found) return null;
   wider.move(field.free, found.x, found.y, found.step);
-  return (yield* separate(wider, random, patienceFor(wider.free))) ? wider : null;
+  return (yield* separate(wider, random, patienceFor(shapes.slice(0, wider.free)))) ? wider : null;
 }
 
 /** Whether any allowed turn of it fits the box at all. */
