@@ -21,7 +21,7 @@ function sheetOn(lotId: number, from: number, to: number, usedLengthMm = 100) {
   return parseInput(cutSheetInput, {
     vinylId: vinyl.id,
     sheet: {
-      gapMm: 6, hold: 'suited', marks: NO_MARKS, lots: [{ lotId, form: lot.form, widthMm: lot.widthMm, lengthMm: lot.lengthMm }],
+      gapMm: 6, hold: 'suited', inside: 'holes', marks: NO_MARKS, lots: [{ lotId, form: lot.form, widthMm: lot.widthMm, lengthMm: lot.lengthMm }],
       pieces: [{ id: 'a', name: 'label', source: { artworkId: own[0]!.artworkId, layerIndex: 0, widthMm: 72, mirrored: false }, island: null, partIds: own.map((part) => part.partId) }],
       placements: own.map((_, copy) => ({ pieceId: 'a', copy, sheet: 0, xMm: 20 + copy * 80, yMm: 20, rotationDeg: 0 })), locked: ['0 a'],
       sheets: [{ sheet: 0, lotId, stockId: String(lotId), usedLengthMm, usedMm2: usedLengthMm * lot.widthMm, piecesMm2: 1000, density: 0.3 }],

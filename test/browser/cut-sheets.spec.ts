@@ -135,3 +135,21 @@ test('a piece is moved to another sheet, and the day’s loads are proposed, lai
   await expect(day).toContainText(/24 parts on .* of Quay Hold, black.*; kept\./, { timeout: 40_000 });
   await expect(page.getByRole('navigation', { name: 'Vinyls' }).getByRole('button', { name: /^24 pieces on/ })).toBeVisible();
 });
+
+test('chosen lots only, and nothing in the bays of others', async ({ page }) => {
+  await open(page, `${server.address}/cut-sheets`);
+  const load = page.getByRole('region', { name: 'Load' }), what = page.getByRole('region', { name: 'What is laid out' });
+  await page.getByRole('navigation', { name: 'Vinyls' }).getByRole('button', { name: /^Tarn Smooth, slate/ }).click();
+  await what.getByRole('combobox', { name: 'Cut from' }).click();
+  await page.getByRole('option', { name: 'some of these, chosen below' }).click();
+  for (const box of await what.getByRole('checkbox', { name: /^Offcut/ }).all()) await box.uncheck();
+  await what.getByRole('combobox', { name: 'Pieces lie' }).click();
+  await page.getByRole('option', { name: 'apart from one another' }).click();
+  await load.getByRole('button', { name: 'Lay out' }).click();
+  await expect(load.getByRole('figure')).toHaveCount(1);
+  await load.getByRole('button', { name: 'Stop here' }).click();
+  await expect(load).toContainText(/^.*Roll \d+, 500 mm wide/s);
+  await what.getByRole('combobox', { name: 'Pieces lie' }).click();
+  await page.getByRole('option', { name: 'into bays and holes' }).click();
+  await expect(load.getByText(/have changed since: lay out anew/)).toBeVisible();
+});

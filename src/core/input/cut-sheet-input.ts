@@ -1,7 +1,7 @@
 // A load as it is kept while it is worked on.
 
 import * as yup from 'yup';
-import { NO_MARKS, type WeedLines } from '../nesting';
+import { NO_MARKS, type Inside, type WeedLines } from '../nesting';
 import type { Hold } from '../orders';
 import type { LotForm } from '../stock';
 import { numberBetween, oneOf, orNothing, rowId, shortText, wholeBetween } from './rules';
@@ -20,7 +20,7 @@ export const cutSheetInput = yup.object({
   vinylId: rowId('Vinyl'),
   sheet: yup.object({
     gapMm: numberBetween('Gap', 0, 100, 'Room for scissors is 6 mm ordinarily.'),
-    hold: oneOf<Hold>('Held', ['suited', 'mat', 'free']), marks: marksInput,
+    hold: oneOf<Hold>('Held', ['suited', 'mat', 'free']), marks: marksInput, inside: oneOf<Inside>('Inside others', ['nothing', 'bays', 'holes']).default('bays'),
     lots: yup.array(yup.object({ lotId: wholeBetween('Lot', 0, Number.MAX_SAFE_INTEGER, '0 for one that is not on the book.'), form: oneOf<LotForm>('Form', ['roll', 'sheet', 'offcut', 'piece']), widthMm: size('Width'), lengthMm: orNothing(size('Length')) })).required().max(200),
     pieces: yup.array(yup.object({ id, name: shortText('Name', 300), source, island: orNothing(wholeBetween('Island', 0, 10_000, 'Counted from 0.')), partIds })).required().min(1, 'Pieces: at least one.').max(1000),
     placements: yup.array(yup.object({ pieceId: id, copy: wholeBetween('Copy', 0, 2000, 'Counted from 0.'), sheet: wholeBetween('Sheet', 0, 1000, 'Counted from 0.'), xMm: coordinate('x'), yMm: coordinate('y'), rotationDeg: numberBetween('Turn', -3600, 3600, 'In degrees.') })).required().max(2000),

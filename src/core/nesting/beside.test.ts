@@ -2,6 +2,7 @@ import { expect, it, describe } from 'vitest';
 import { mixRealShapes } from '../../../test/real-shapes';
 import { boundPoints, computeRegionArea, computeRingArea, intersectRegions, makeRegion, offsetRegion, type Polyline } from '../geometry';
 import { attachTag, checkLayout, chooseStock, drawMarks, fillRest, findRests, listIslands, measureLayout, nest, NO_MARKS, orderCutting, placePoints, type NestOptions, type NestPiece, type NestStock } from './index';
+import { closeTogether } from './prepare-pieces';
 
 const box = (x: number, y: number, width: number, height: number): Polyline => [{ x, y }, { x: x + width, y }, { x: x + width, y: y + height }, { x, y: y + height }];
 const options: NestOptions = { gapMm: 4, margins: { sideMm: 5, endMm: 5 }, inside: 'bays', seed: 0.4, rounds: 0 };
@@ -100,5 +101,14 @@ describe('beside the pieces', () => {
   it('islands keep what lies in their cavities', () => {
     const rings = [box(0, 0, 50, 50), box(10, 10, 30, 30), box(20, 20, 5, 5), box(70, 0, 10, 10)];
     expect(listIslands(rings).map((island) => island.members).sort((a, b) => a[0]! - b[0]!)).toEqual([[0, 1, 2], [3]]);
+  });
+  it('a ring has a hole that another may lie in, a mesh has none', () => {
+    const ring = [box(0, 0, 120, 120), box(10, 10, 100, 100)];
+    const { outer, holes } = closeTogether(ring);
+    expect([computeRingArea(outer), holes.map((hole) => computeRingArea(hole))]).toEqual([expect.closeTo(14_400, 0) as number, [expect.closeTo(10_000, -1) as number]]);
+    // Its corners a little rounder, never wider than it is.
+    expect(computeRingArea(holes[0]!)).toBeLessThanOrEqual(10_000);
+    const mesh = [box(0, 0, 50, 50), ...[2, 18, 34].flatMap((x) => [2, 18, 34].map((y) => box(x, y, 14, 14)))];
+    expect(closeTogether(mesh).holes).toEqual([]);
   });
 });

@@ -2,10 +2,10 @@
 
 import { getWornLayers, makeCutLayer, prepareFile, type CutPath, type PrepStep } from '../artwork';
 import type { Polyline } from '../geometry';
-import { listIslands, outlineTogether } from './prepare-pieces';
+import { closeTogether, listIslands } from './prepare-pieces';
 
 /** What is cut in one: every contour in cutting order, and one outline round all of it; mm from the layer's own corner. */
-export type CutOutline = { readonly paths: readonly CutPath[]; readonly outline: Polyline };
+export type CutOutline = { readonly paths: readonly CutPath[]; readonly outline: Polyline; /** Large enough for others to lie in, where that is wanted. */ readonly holes: readonly Polyline[] };
 /** A layer as it is cut, and what of it would fall apart. */
 export type CutShape = CutOutline & { readonly islands: readonly CutOutline[] };
 /** Of the worn layers, counted from 0, the one at `layerIndex`, with the artwork `widthMm` wide; `keptWidthMm` is the width that the steps were taken at. */
@@ -23,5 +23,6 @@ export function readCutShape(drawing: string, { steps, keptWidthMm, widthMm, lay
   const cut = makeCutLayer(resolved, layer, { name: '', mirrored });
   const paths = cut.paths.map((path) => ({ ...path, points: path.points.map((point) => ({ x: point.x * k, y: point.y * k })) }));
   const rings = paths.map((path) => path.points);
-  return { paths, outline: outlineTogether(rings), islands: listIslands(rings).map(({ outer, members }) => ({ outline: outer, paths: members.map((at) => paths[at]!) })) };
+  const { outer: whole, holes } = closeTogether(rings);
+  return { paths, outline: whole, holes, islands: listIslands(rings).map(({ outer, members }) => ({ outline: outer, holes: [], paths: members.map((at) => paths[at]!) })) };
 }

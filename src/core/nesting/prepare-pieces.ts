@@ -78,13 +78,19 @@ const overlaps = (a: Box, b: Box): boolean => a.x <= b.x + b.width && b.x <= a.x
 /** How far apart parts of one piece may lie so that nothing slips in between: tried in turn, mm. */
 const CLOSINGS_MM = [2, 5, 10, 20, 40] as const;
 
+/** Smaller holes hold nothing, mm². */
+const LEAST_HOLE_MM2 = 400;
+
 /** One outline round a layer that has to stay together, close about it with its bays, whatever number of islands it has. */
-export function outlineTogether(rings: readonly Polyline[]): Polyline {
+export const outlineTogether = (rings: readonly Polyline[]): Polyline => closeTogether(rings).outer;
+
+/** The outline, and the holes in it that are large enough for others to lie in. */
+export function closeTogether(rings: readonly Polyline[]): { readonly outer: Polyline; readonly holes: readonly Polyline[] } {
   const region = makeRegion(rings);
   for (const byMm of CLOSINGS_MM) {
     const pieces = splitPieces(offsetRegion(offsetRegion(simplifyRegion(region, SLACK_MM / 2), byMm, 'round'), -byMm, 'round'));
-    if (pieces.length === 1) return pieces[0]!.outer;
+    if (pieces.length === 1) return { outer: pieces[0]!.outer, holes: pieces[0]!.cavities.filter((ring) => computeRegionArea(makeRegion([ring])) >= LEAST_HOLE_MM2) };
   }
   const hull = polygonHull(getRings(region).flatMap((ring) => ring.map((point) => [point.x, point.y] as [number, number])));
-  return (hull ?? []).map(([x, y]) => ({ x, y }));
+  return { outer: (hull ?? []).map(([x, y]) => ({ x, y })), holes: [] };
 }

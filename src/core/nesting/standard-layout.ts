@@ -5,7 +5,7 @@ import { nest } from './nest';
 
 /** More are not laid out: the strip of so many says what the next one takes. */
 export const MOST_STANDARD_COPIES = 24;
-const ROUNDS = 60;
+const ROUNDS = 150;
 const SEED = 0.37;
 
 export type StandardWish = { readonly outline: Polyline; readonly copies: number; readonly usableMm: number; readonly gapMm: number; readonly turnable: boolean };

@@ -1,6 +1,6 @@
 // A load that is laid out and not cut yet: which parts lie where on which stock, and what it lays claim to.
 
-import type { Marks, Placement, SheetUse } from '../nesting';
+import type { Inside, Marks, Placement, SheetUse } from '../nesting';
 import type { LotForm } from '../stock';
 
 /** What a piece is cut from: a layer of an artwork at a width, as it lies on the cutter. */
@@ -17,7 +17,7 @@ export type CutSheetPiece = {
 /** `lotId` 0 is a piece that is not on the book. */
 export type CutSheetLot = { readonly lotId: number; readonly form: LotForm; readonly widthMm: number; readonly lengthMm: number | null };
 export type CutSheet = {
-  readonly gapMm: number; readonly hold: Hold; readonly marks: Marks;
+  readonly gapMm: number; readonly hold: Hold; readonly marks: Marks; /** What of a piece others may lie in. */ readonly inside: Inside;
   readonly lots: readonly CutSheetLot[]; readonly pieces: readonly CutSheetPiece[]; readonly placements: readonly Placement[];
   /** Of the placements those that stay where they are: copy and piece. */
   readonly locked: readonly string[];

@@ -36,9 +36,9 @@ export function DayLoads({ view, onKept, onClose }: { view: CutSheetsView; onKep
   const say = (vinylId: number, words: string, good: boolean) => setSaid((before) => new Map([...before, [vinylId, { words, good }]]));
 
   const layOutOne = async (vinylId: number, parts: (typeof loads)[number]['parts']) => {
-    const group = groupOf(view, vinylId), setup = { gapMm: view.gapMm, hold: 'suited' as const, marks: NO_MARKS };
+    const group = groupOf(view, vinylId), setup = { gapMm: view.gapMm, hold: 'suited' as const, marks: NO_MARKS, inside: 'bays' as const };
     await loadShapes(view.artworks, parts.map(sourceOf), cache.current);
-    const load = makeLoad(toCutPieces(parts, cache.current, new Set()), cache.current, { turnable: group.vinyl.details.direction === 'none', marks: setup.marks, tagLetters: 0 });
+    const load = makeLoad(toCutPieces(parts, cache.current, new Set()), cache.current, { turnable: group.vinyl.details.direction === 'none', marks: setup.marks, inside: setup.inside, tagLetters: 0 });
     const offered = orderStock(group.stock).flatMap((choice) => { const kind = toStock(choice, setup.hold, figures); return kind ? [{ choice, kind }] : []; });
     const options: NestOptions = { gapMm: setup.gapMm, margins: marginsOf('roll', setup.hold, figures), inside: 'bays', seed: SEED, rounds: 1e9, timeMs: EACH_SECONDS * 1000 };
     if (load.pieces.length === 0) return say(vinylId, 'None of its drawings can be read.', false);

@@ -138,7 +138,7 @@ function keysOf(fault: LayoutFault): readonly string[] {
 
 /** Whether something else is asked for than what is laid out. Marks that need no room are drawn as they are asked for. */
 function isStale(laid: NonNullable<LoadState['laid']>, { parts, stock, setup, loose }: LoadInput): boolean {
-  if (laid.setup.gapMm !== setup.gapMm || laid.setup.hold !== setup.hold || laid.setup.marks.tags !== setup.marks.tags) return true;
+  if (laid.setup.gapMm !== setup.gapMm || laid.setup.hold !== setup.hold || laid.setup.inside !== setup.inside || laid.setup.marks.tags !== setup.marks.tags) return true;
   const isOffered = (stockId: string) => {
     const choice = choiceOf(laid, stockId);
     return choice !== undefined && stock.some((lot) => lot.lotId === choice.lotId && (lot.lotId > 0 || (lot.widthMm === choice.widthMm && lot.left === choice.left)));

@@ -4,12 +4,13 @@ import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
-import type { Marks, WeedLines } from '../../core/nesting';
+import type { Inside, Marks, WeedLines } from '../../core/nesting';
 import type { Hold } from '../../core/orders';
 import { NumberInput } from '../shared/NumberInput';
 import type { Setup } from './cut-load';
 
 const HOLDS: Readonly<Record<Hold, string>> = { suited: 'rolls free, pieces on a mat', mat: 'on a mat', free: 'without a mat' };
+const INSIDE: Readonly<Record<Inside, string>> = { nothing: 'apart from one another', bays: 'into bays', holes: 'into bays and holes' };
 const WEED_LINES: Readonly<Record<WeedLines, string>> = { none: 'none', each: 'round each piece', all: 'a box round all' };
 const TOOLS: Readonly<Record<Marks['tool'], string>> = { pen: 'a pen', knife: 'the knife' };
 
@@ -22,9 +23,10 @@ export function LoadSetup({ setup, onChange }: { setup: Setup; onChange: (setup:
   const tick = (label: string, key: 'corners' | 'trim' | 'tags') => <FormControlLabel control={<Checkbox size="small" checked={marks[key]} onChange={(_, on) => mark({ [key]: on })} />} label={label} />;
   return (
     <>
-      <div className="fields" style={{ gridTemplateColumns: 'minmax(0, .7fr) minmax(0, 1.5fr) minmax(0, 1fr) minmax(0, 1fr)' }}>
+      <div className="fields" style={{ gridTemplateColumns: 'minmax(0, .6fr) minmax(0, 1.4fr) minmax(0, 1.1fr) minmax(0, 1fr) minmax(0, 1fr)' }}>
         <NumberInput shown label="Gap" unit="mm" value={setup.gapMm} onChange={(gapMm) => onChange({ ...setup, gapMm })} />
         {choose('Held', setup.hold, HOLDS, (hold) => onChange({ ...setup, hold }))}
+        {choose('Pieces lie', setup.inside, INSIDE, (inside) => onChange({ ...setup, inside }))}
         {choose('Weed lines', marks.weed, WEED_LINES, (weed) => mark({ weed }))}
         {choose('Tags and corners by', marks.tool, TOOLS, (tool) => mark({ tool }))}
       </div>

@@ -20,8 +20,8 @@ import { LoadPanel } from './LoadPanel';
 import { LoadSetup } from './LoadSetup';
 import { useLoad } from './use-load';
 
-/** Any stock of the vinyl, one lot of it, or a piece that was measured by hand. */
-type StockWish = 'shelf' | 'typed' | number;
+/** Any stock of the vinyl, some lots of it, one, or a piece that was measured by hand. */
+type StockWish = 'shelf' | 'typed' | 'mix' | number;
 type Props = { readonly view: CutSheetsView; readonly group: Group; readonly start: Kept | null; readonly onKept: (kept: KeptId, sheet: CutSheet) => void; readonly onDone: () => void };
 
 export function VinylLoad({ view, group, start, onKept, onDone }: Props) {
@@ -31,15 +31,17 @@ export function VinylLoad({ view, group, start, onKept, onDone }: Props) {
   const parts = useMemo(() => group.parts.filter((part) => !taken.has(part.partId)), [group.parts, taken]);
   const [chosen, setChosen] = useState<ReadonlySet<number>>(() => new Set(start ? listPartIds(start.sheet) : parts.map((part) => part.partId)));
   const [wish, setWish] = useState<StockWish>(() => startWish(group, start));
+  const [mix, setMix] = useState<ReadonlySet<number>>(() => new Set(start ? start.sheet.sheets.map((use) => use.lotId) : group.stock.map((choice) => choice.lotId)));
   const [typed, setTyped] = useState(() => { const lot = start?.sheet.lots.find((one) => one.lotId === 0); return { widthMm: lot?.widthMm ?? group.vinyl.rollWidthMm, lengthMm: lot?.lengthMm ?? 1000 }; });
-  const [setup, setSetup] = useState<Setup>(() => (start ? { gapMm: start.sheet.gapMm, hold: start.sheet.hold, marks: start.sheet.marks } : { gapMm: view.gapMm, hold: 'suited', marks: NO_MARKS }));
+  const [setup, setSetup] = useState<Setup>(() => (start ? { gapMm: start.sheet.gapMm, hold: start.sheet.hold, marks: start.sheet.marks, inside: start.sheet.inside } : { gapMm: view.gapMm, hold: 'suited', marks: NO_MARKS, inside: 'bays' }));
   const [loose, setLoose] = useState<ReadonlySet<string>>(() => new Set(start?.sheet.pieces.flatMap((piece) => (piece.island === null ? [] : [keyOfSource(piece.source)]))));
   const state = useLoad({ view, group, start, onKept: (kept, sheet) => { setOwnId(kept.id); onKept(kept, sheet); } });
   const stock = useMemo((): readonly StockChoice[] => {
     if (wish === 'shelf') return orderStock(group.stock);
+    if (wish === 'mix') return orderStock(group.stock.filter((choice) => mix.has(choice.lotId)));
     const lot = group.stock.find((choice) => choice.lotId === wish);
     return lot ? [lot] : [{ lotId: 0, form: 'roll', widthMm: typed.widthMm, lengthMm: null, left: typed.lengthMm, shape: null, code: null }];
-  }, [wish, typed, group.stock]);
+  }, [wish, typed, mix, group.stock]);
   const byItem = useMemo(() => {
     const found = new Map<string, Group['parts'][number][]>();
     for (const part of parts) {
@@ -83,10 +85,12 @@ export function VinylLoad({ view, group, start, onKept, onDone }: Props) {
           <TextField select size="small" label="Cut from" value={wish} onChange={(event) => setWish(event.target.value as StockWish)}>
             {group.stock.length > 0 && <MenuItem value="shelf">the shelf: offcuts first, then sheets, then the roll</MenuItem>}
             {orderStock(group.stock).map((choice) => <MenuItem key={choice.lotId} value={choice.lotId}>{nameLot(choice)}</MenuItem>)}
+            {group.stock.length > 2 && <MenuItem value="mix">some of these, chosen below</MenuItem>}
             <MenuItem value="typed">a piece of this size</MenuItem>
           </TextField>
           {wish === 'typed' && <><NumberInput shown label="As read: width" unit="mm" value={typed.widthMm} least={10} onChange={(widthMm) => setTyped({ ...typed, widthMm })} /><NumberInput shown label="length" unit="mm" value={typed.lengthMm} least={10} onChange={(lengthMm) => setTyped({ ...typed, lengthMm })} /></>}
         </div>
+        {wish === 'mix' && <div className="readings">{orderStock(group.stock).map((choice) => <FormControlLabel key={choice.lotId} control={<Checkbox size="small" checked={mix.has(choice.lotId)} onChange={(_, on) => setMix((before) => new Set(on ? [...before, choice.lotId] : [...before].filter((id) => id !== choice.lotId)))} />} label={nameLot(choice)} />)}</div>}
         <LoadSetup setup={setup} onChange={changeSetup} />
       </section>
       <LoadPanel state={state} group={group} input={{ parts: parts.filter((part) => chosen.has(part.partId)), stock, setup, loose }} others={parts.filter((part) => !chosen.has(part.partId))} bookable={wish !== 'typed'} nameLot={nameLot} onAdded={(ids) => toggle(ids, true)} onCut={onDone} />
@@ -99,5 +103,5 @@ function startWish(group: Group, start: Kept | null): StockWish {
   if (!start) return group.stock.length > 0 ? 'shelf' : 'typed';
   const lots = [...new Set(start.sheet.sheets.map((use) => use.lotId))], [only] = lots;
   if (lots.length === 1 && only !== undefined) return only === 0 ? 'typed' : group.stock.some((choice) => choice.lotId === only) ? only : 'shelf';
-  return 'shelf';
+  return lots.length > 1 && lots.every((id) => group.stock.some((choice) => choice.lotId === id)) && group.stock.length > 2 ? 'mix' : 'shelf';
 }

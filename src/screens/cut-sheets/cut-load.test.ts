@@ -9,15 +9,16 @@ import { toLoadFacts, writeSheet } from './give-load';
 const figures = { ...DEFAULT_SHOP_FIGURES, cutterEdgeMm: 10, leadMm: 15, matWidthMm: 305, matLengthMm: 610, matEdgeMm: 3 };
 const part = (partId: number, more: Partial<WaitingPart> = {}): WaitingPart => ({ partId, orderId: 1, orderTitle: 'Coats', unitNumber: partId, itemName: 'Coat', dueDay: '2026-12-01', layerName: 'wheel', broken: false, artworkId: 5, layerIndex: 0, widthMm: 90, mirrored: true, cutSeconds: 30, ...more });
 const box = [{ x: 0, y: 0 }, { x: 40, y: 0 }, { x: 40, y: 20 }, { x: 0, y: 20 }];
+const hole = box.map(({ x, y }) => ({ x: 10 + x / 2, y: 5 + y / 2 }));
 const dot = box.map(({ x, y }) => ({ x: x / 4 + 60, y: y / 2 }));
-const alone = (ring: typeof box) => ({ paths: [{ points: ring, inner: false }], outline: ring });
-const shape: CutShape = { paths: [{ points: box, inner: false }, { points: dot, inner: false }], outline: box, islands: [alone(box), alone(dot)] };
+const alone = (ring: typeof box) => ({ paths: [{ points: ring, inner: false }], outline: ring, holes: [] });
+const shape: CutShape = { paths: [{ points: box, inner: false }, { points: dot, inner: false }], outline: box, holes: [hole], islands: [alone(box), alone(dot)] };
 const parts = [part(1), part(2, { dueDay: '2026-11-28' }), part(3, { widthMm: 60 })];
 const shapes = new Map(parts.map((one) => [keyOfSource(sourceOf(one)), shape]));
 const byPart = new Map(parts.map((one) => [one.partId, one]));
 const lot = (lotId: number, form: StockChoice['form'], more: Partial<StockChoice> = {}): StockChoice => ({ lotId, form, widthMm: 300, lengthMm: form === 'roll' ? null : 400, left: form === 'roll' ? 5000 : 2, shape: null, code: null, ...more });
-const setup: Setup = { gapMm: 6, hold: 'suited', marks: NO_MARKS };
-const plain = { turnable: true, marks: NO_MARKS, tagLetters: 4 };
+const setup: Setup = { gapMm: 6, hold: 'suited', marks: NO_MARKS, inside: 'bays' };
+const plain = { turnable: true, inside: 'bays' as const, marks: NO_MARKS, tagLetters: 4 };
 const at = (sheet: number, pieceId: string, copy: number, more: Partial<Placement> = {}): Placement => ({ pieceId, copy, sheet, xMm: 10, yMm: 5, rotationDeg: 0, ...more });
 const use = (sheet: number, stockId: string) => ({ sheet, stockId, usedLengthMm: 100, usedMm2: 1, piecesMm2: 1, density: 1 });
 const layoutOf = (placements: readonly Placement[], sheets: NestLayout['sheets']): NestLayout => ({ placements, sheets, usedLengthMm: 100 * sheets.length, density: 1, left: [] });
@@ -36,6 +37,11 @@ describe('a load from what waits', () => {
     const load = makeLoad(toCutPieces(parts, shapes, loose), shapes, plain);
     expect(load.cut.map((piece) => [piece.island, piece.partIds])).toEqual([[0, [2, 1]], [1, [2, 1]], [null, [3]]]);
     expect(load.pieces.map((piece) => piece.rings[0])).toEqual([box, dot, box]);
+  });
+
+  it('opens the holes of a piece to others only where that is asked for', () => {
+    const cut = toCutPieces(parts.slice(0, 1), shapes, new Set());
+    expect([makeLoad(cut, shapes, plain), makeLoad(cut, shapes, { ...plain, inside: 'holes' })].map((load) => load.pieces[0]!.rings)).toEqual([[box], [box, hole]]);
   });
 
   it('gives each piece room for its tag, beside it and never on it', () => {

@@ -1,8 +1,8 @@
 // From waiting parts and stock to what is laid out, and back to parts; no drawing and no talking to anybody here.
 
 import type { ShopFigures } from '../../core/materials';
-import { attachTag, findRests, measureShares, placePoints, type Marks, type NestLayout, type NestOptions, type NestPiece, type NestStock, type Placement, type Rest, type StockMargins } from '../../core/nesting';
-import { intersectRegions, makeRegion, splitPieces, type Point } from '../../core/geometry';
+import { attachTag, findRests, measureShares, placePoints, type Inside, type Marks, type NestLayout, type NestOptions, type NestPiece, type NestStock, type Placement, type Rest, type StockMargins } from '../../core/nesting';
+import { computeRingArea, intersectRegions, makeRegion, splitPieces, type Point } from '../../core/geometry';
 import type { CutSheet, CutSheetPiece, CutSource, Hold } from '../../core/orders';
 import { rectangle } from '../../core/stock';
 import type { CutSheetsView, StockChoice, UsualPiece, WaitingPart } from '../../views/views';
@@ -10,7 +10,7 @@ import type { CutOutline, CutShape } from '../../core/nesting';
 
 export type Group = CutSheetsView['groups'][number];
 export type Kept = Group['kept'][number];
-export type Setup = { readonly gapMm: number; readonly hold: Hold; readonly marks: Marks };
+export type Setup = { readonly gapMm: number; readonly hold: Hold; readonly marks: Marks; readonly inside: Inside };
 /** Pieces as they are kept, and as they are laid out: with their tags, where they have some. */
 export type Load = { readonly cut: readonly CutSheetPiece[]; readonly pieces: readonly NestPiece[]; /** The corner of each piece's tag. */ readonly tagAt: ReadonlyMap<string, Point> };
 export type Laid = { readonly layout: NestLayout; readonly load: Load; readonly shapes: ReadonlyMap<string, CutShape>; readonly stock: readonly NestStock[]; readonly choices: readonly StockChoice[]; readonly options: NestOptions; readonly setup: Setup; /** To see how many go on it: parts that nobody ordered. */ readonly counting: boolean };
@@ -48,14 +48,14 @@ export function outlineOf({ source, island }: Pick<CutSheetPiece, 'source' | 'is
 }
 
 /** Pieces whose drawing can't be read are left out. */
-export function makeLoad(cut: readonly CutSheetPiece[], shapes: ReadonlyMap<string, CutShape>, { turnable, marks, tagLetters }: { readonly turnable: boolean; readonly marks: Pick<Marks, 'tags'>; /** Of the longest tag. */ readonly tagLetters: number }): Load {
+export function makeLoad(cut: readonly CutSheetPiece[], shapes: ReadonlyMap<string, CutShape>, { turnable, marks, inside, tagLetters }: { readonly turnable: boolean; readonly marks: Pick<Marks, 'tags'>; readonly inside: Inside; /** Of the longest tag. */ readonly tagLetters: number }): Load {
   const known = cut.filter((piece) => outlineOf(piece, shapes));
   const tagAt = new Map<string, Point>();
   const pieces = known.map((piece): NestPiece => {
-    const { outline } = outlineOf(piece, shapes)!;
+    const { outline, holes } = outlineOf(piece, shapes)!, open = inside === 'holes' ? holes : [];
     const tagged = marks.tags ? attachTag(outline, { widthMm: tagLetters * TAG_LETTER_MM + 1, heightMm: TAG_HEIGHT_MM }) : null;
     if (tagged) tagAt.set(piece.id, tagged.at);
-    return { id: piece.id, rings: tagged?.rings ?? [outline], copies: piece.partIds.length, turns: turnable ? 'free' : [0, 180] };
+    return { id: piece.id, rings: [...(tagged?.rings ?? [outline]), ...open], copies: piece.partIds.length, turns: turnable ? 'free' : [0, 180] };
   });
   return { cut: known, pieces, tagAt };
 }
@@ -97,8 +97,10 @@ export function orderStock(stock: readonly StockChoice[]): readonly StockChoice[
   return [...stock].sort((a, b) => rank[a.form] - rank[b.form] || a.widthMm * (a.lengthMm ?? a.left) - b.widthMm * (b.lengthMm ?? b.left));
 }
 
-/** Outlines of what is laid out on a sheet, where they lie. */
-export const placedOutlines = ({ load, layout }: Pick<Laid, 'load' | 'layout'>, sheet: number) => layout.placements.filter((placement) => placement.sheet === sheet).flatMap((placement) => (load.pieces.find((piece) => piece.id === placement.pieceId)?.rings ?? []).map((ring) => placePoints(ring, placement)));
+/** Outlines of what is laid out on a sheet, where they lie; holes that others may lie in are no outlines. */
+export const placedOutlines = ({ load, layout }: Pick<Laid, 'load' | 'layout'>, sheet: number) => layout.placements.filter((placement) => placement.sheet === sheet).flatMap((placement) => outermost(load.pieces.find((piece) => piece.id === placement.pieceId)).map((ring) => placePoints(ring, placement)));
+
+const outermost = (piece: NestPiece | undefined) => [...(piece?.rings ?? [])].sort((a, b) => computeRingArea(b) - computeRingArea(a)).slice(0, 1);
 
 export const choiceOf = ({ choices }: Pick<Laid, 'choices'>, stockId: string): StockChoice | undefined => choices.find((choice) => String(choice.lotId) === stockId);
 

@@ -45,8 +45,8 @@ export function useLoad({ view, group, start, onKept }: Input) {
   const faults = useMemo(() => (laid && !running ? checkLayout(laid.load.pieces, laid.stock, laid.layout, laid.options).filter((fault) => fault.kind !== 'missing') : []), [laid, running]);
 
   const readShapes = (sources: readonly CutSource[]) => loadShapes(view.artworks, sources, cache.current);
-  const build = (cut: readonly CutSheetPiece[], { marks }: Setup): Load => makeLoad(cut, cache.current, { turnable, marks, tagLetters: Math.max(...cut.flatMap((piece) => piece.partIds.map((id) => tagOf(id === null ? undefined : byPart.get(id)).length))) });
-  const optionsOf = ({ gapMm, hold }: Setup): NestOptions => ({ gapMm, margins: marginsOf('roll', hold, figures), inside: 'bays', seed: SEED, rounds: ENDLESS, timeMs: FIRST_SECONDS * 1000 });
+  const build = (cut: readonly CutSheetPiece[], { marks, inside }: Setup): Load => makeLoad(cut, cache.current, { turnable, marks, inside, tagLetters: Math.max(...cut.flatMap((piece) => piece.partIds.map((id) => tagOf(id === null ? undefined : byPart.get(id)).length))) });
+  const optionsOf = ({ gapMm, hold, inside }: Setup): NestOptions => ({ gapMm, margins: marginsOf('roll', hold, figures), inside, seed: SEED, rounds: ENDLESS, timeMs: FIRST_SECONDS * 1000 });
   /** Shown, and kept unless it only counts. */
   const show = (next: Laid, lockedNow: ReadonlySet<string> = locked) => {
     setLaid(next);
@@ -171,7 +171,7 @@ export function useLoad({ view, group, start, onKept }: Input) {
   // A kept sheet comes back as it was, without what does not wait any more.
   const restore = async (kept: Kept) => {
     const waiting = new Set(group.parts.map((part) => part.partId)), sheet = dropGone(kept.sheet, waiting);
-    const { gapMm, hold, marks } = sheet, setup = { gapMm, hold, marks };
+    const { gapMm, hold, marks, inside } = sheet, setup = { gapMm, hold, marks, inside };
     await readShapes(sheet.pieces.map((piece) => piece.source));
     const load = build(sheet.pieces, setup), choices = choicesOf(sheet, group.stock), stock = choices.flatMap((choice) => toStock(choice, hold, figures) ?? []);
     serial.current = kept.version + 1000;
