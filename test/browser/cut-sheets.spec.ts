@@ -125,6 +125,14 @@ test('a piece is moved to another sheet, and the day’s loads are proposed, lai
   await first!.locator('g.part').first().click();
   await load.getByRole('button', { name: 'To sheet 2' }).click();
   await expect.poll(async () => (await load.getByRole('figure').first().locator('g.part').count())).toBe(before - 1);
+  // Taken off, it waits again, and what is left can still be cut; taken back, it is there again.
+  const all = await load.locator('g.part').count(), book = load.getByRole('button', { name: 'It is cut: book it' });
+  await load.getByRole('button', { name: 'Take it off' }).click();
+  await expect(load.locator('g.part')).toHaveCount(all - 1);
+  await expect(book).toBeEnabled();
+  await load.getByRole('button', { name: 'Take back' }).click();
+  await expect(load.locator('g.part')).toHaveCount(all);
+  await expect(book).toBeVisible();
   await page.getByRole('button', { name: 'Throw it away' }).click();
   await expect(load.getByRole('heading')).toHaveText(/parts to lay out/);
   await page.getByRole('button', { name: 'Propose the day’s loads' }).click();

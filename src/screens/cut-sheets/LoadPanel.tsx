@@ -4,7 +4,7 @@ import Button from '@mui/material/Button';
 import { enqueueSnackbar } from 'notistack';
 import { useMemo, useState } from 'react';
 import { getKindFacts } from '../../core/materials';
-import { listSheets, type LayoutFault, type Rest } from '../../core/nesting';
+import { listSheets, type LayoutFault, type Placement, type Rest } from '../../core/nesting';
 import { formatLength, formatShare } from '../../core/units';
 import type { StockChoice, WaitingPart } from '../../views/views';
 import { describeFault, describeLayout, describeLoading } from '../../wording/nesting';
@@ -27,11 +27,11 @@ type Props = {
   readonly bookable: boolean; readonly nameLot: (lot: StockChoice) => string;
   /** Parts that wait and are neither chosen nor on another sheet. */
   readonly others: readonly WaitingPart[];
-  readonly onAdded: (partIds: readonly number[]) => void; readonly onCut: () => void;
+  readonly onCut: () => void;
 };
 type Cut = { readonly eventIds: readonly number[]; readonly partIds: readonly number[]; readonly offcuts: readonly string[] };
 
-export function LoadPanel({ state, group, input, bookable, nameLot, others, onAdded, onCut }: Props) {
+export function LoadPanel({ state, group, input, bookable, nameLot, others, onCut }: Props) {
   const settings = useSettings(), { figures } = settings.shop;
   const { laid, running, chosen, locked, faults, byPart, keeping } = state;
   const [sending, setSending] = useState(false);
@@ -45,11 +45,12 @@ export function LoadPanel({ state, group, input, bookable, nameLot, others, onAd
   const nudge = (dxMm: number, dyMm: number) => chosen && state.change(chosen, { xMm: chosen.xMm + dxMm, yMm: chosen.yMm + dyMm });
   const turn = (degrees: number) => chosen && laid && state.change(chosen, turnAboutMiddle(chosen, laid.load, degrees));
   const none = (what: string) => enqueueSnackbar(what, { variant: 'warning' });
+  const takeOff = (placement: Placement) => (laid && laid.layout.placements.length > 1 ? state.remove(placement) : none('It is the last piece on it: throw the whole sheet away instead.'));
   const targets = chosen && laid && !running ? listTargets(laid).filter((sheet) => sheet !== chosen.sheet) : [];
   useKeys('cut-sheet', [
     { keys: 'r', shown: 'R', does: 'turn the chosen part by 15°', run: () => turn(15) }, { keys: 'Shift+R', shown: 'Shift R', does: 'turn it by 1°', run: () => turn(1) }, { keys: 'l', shown: 'L', does: 'lock it, or let it go', run: state.lock },
     { keys: 'm', shown: 'M', does: 'move it to the next sheet', run: () => chosen && targets[0] !== undefined && void state.moveTo(chosen, targets[0], () => none('There is no room for it on that sheet: it lies there with its fault.')) },
-    { keys: '$mod+z', shown: 'Ctrl Z', does: 'take back the last change', run: () => state.undo?.() }, { keys: 'Delete', shown: 'Del', does: 'take it off the sheet: it waits again', run: () => chosen && state.remove(chosen) },
+    { keys: '$mod+z', shown: 'Ctrl Z', does: 'take back the last change', run: () => state.undo?.() }, { keys: 'Delete', shown: 'Del', does: 'take it off the sheet: it waits again', run: () => chosen && takeOff(chosen) },
     { keys: 'ArrowRight', shown: 'arrows', does: 'move it by 1 mm, with Shift by 0.1 mm', run: () => nudge(0, 1) }, { keys: 'ArrowLeft', shown: '', does: '', run: () => nudge(0, -1) }, { keys: 'ArrowUp', shown: '', does: '', run: () => nudge(1, 0) }, { keys: 'ArrowDown', shown: '', does: '', run: () => nudge(-1, 0) },
     { keys: 'Shift+ArrowRight', shown: '', does: '', run: () => nudge(0, 0.1) }, { keys: 'Shift+ArrowLeft', shown: '', does: '', run: () => nudge(0, -0.1) }, { keys: 'Shift+ArrowUp', shown: '', does: '', run: () => nudge(0.1, 0) }, { keys: 'Shift+ArrowDown', shown: '', does: '', run: () => nudge(-0.1, 0) },
   ]);
@@ -93,7 +94,7 @@ export function LoadPanel({ state, group, input, bookable, nameLot, others, onAd
         <div className="actions">
           {running ? <Button onClick={stopNesting}>Stop here</Button> : <><Button variant={laid && !stale ? 'outlined' : 'contained'} disabled={count === 0} onClick={() => void state.layOut(input, false)}>Lay out</Button>
             {laid && !stale && !laid.counting && <Button onClick={() => void state.improveFurther()}>{locked.size > 0 ? 'Improve around the locked' : 'Improve further'}</Button>}
-            {laid && !stale && !laid.counting && faults.length === 0 && <FillRest waiting={others} usual={group.usual} onParts={() => void state.fillWithParts(others, onAdded, () => none('None of them fits into what is left.'))} onUsual={(piece) => void state.fillWithSpares(piece, (added) => (added === 0 ? none(`Not even one ${piece.name} fits into what is left.`) : enqueueSnackbar(`${added} more of ${piece.name} on it, for the shelf.`)))} />}
+            {laid && !stale && !laid.counting && faults.length === 0 && <FillRest waiting={others} usual={group.usual} onParts={() => void state.fillWithParts(others, () => none('None of them fits into what is left.'))} onUsual={(piece) => void state.fillWithSpares(piece, (added) => (added === 0 ? none(`Not even one ${piece.name} fits into what is left.`) : enqueueSnackbar(`${added} more of ${piece.name} on it, for the shelf.`)))} />}
             <Button disabled={count === 0} onClick={() => void state.layOut(input, true)}>How many fit?</Button></>}
         </div></div>
       {running && <p className="soft" role="status" style={{ margin: 0 }}>{laid ? 'Looking for a shorter strip; the best so far is shown and kept.' : 'Reading the outlines.'}</p>}
@@ -117,7 +118,7 @@ export function LoadPanel({ state, group, input, bookable, nameLot, others, onAd
         <div className="actions" style={{ maxWidth: 'none', justifyContent: 'flex-start', alignItems: 'center' }}>
           <span className="soft">{nameOf(laid, byPart, chosen)}: drag it, <kbd>R</kbd> turns it, arrows move it, <kbd>L</kbd> {locked.has(placementKey(chosen)) ? 'lets it go' : 'locks it'}.</span>
           {targets.map((sheet) => <Button key={sheet} size="small" onClick={() => void state.moveTo(chosen, sheet, () => none('There is no room for it on that sheet: it lies there with its fault.'))}>To sheet {sheet + 1}</Button>)}
-          {!running && <Button size="small" onClick={() => state.remove(chosen)}>Take it off</Button>}
+          {!running && <Button size="small" onClick={() => takeOff(chosen)}>Take it off</Button>}
         </div>
       )}
       {laid && !laid.counting && !running && !stale && (

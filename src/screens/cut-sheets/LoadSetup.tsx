@@ -9,7 +9,7 @@ import type { Hold } from '../../core/orders';
 import { NumberInput } from '../shared/NumberInput';
 import type { Setup } from './cut-load';
 
-const HOLDS: Readonly<Record<Hold, string>> = { suited: 'rolls free, pieces on a mat', mat: 'on a mat', free: 'without a mat' };
+const HOLDS: Readonly<Record<Hold, string>> = { suited: 'rolls free, else a mat', mat: 'on a mat', free: 'without a mat' };
 const INSIDE: Readonly<Record<Inside, string>> = { nothing: 'apart from one another', bays: 'into bays', holes: 'into bays and holes' };
 const WEED_LINES: Readonly<Record<WeedLines, string>> = { none: 'none', each: 'round each piece', all: 'a box round all' };
 const TOOLS: Readonly<Record<Marks['tool'], string>> = { pen: 'a pen', knife: 'the knife' };

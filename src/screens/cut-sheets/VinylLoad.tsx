@@ -35,7 +35,7 @@ export function VinylLoad({ view, group, start, onKept, onDone }: Props) {
   const [typed, setTyped] = useState(() => { const lot = start?.sheet.lots.find((one) => one.lotId === 0); return { widthMm: lot?.widthMm ?? group.vinyl.rollWidthMm, lengthMm: lot?.lengthMm ?? 1000 }; });
   const [setup, setSetup] = useState<Setup>(() => (start ? { gapMm: start.sheet.gapMm, hold: start.sheet.hold, marks: start.sheet.marks, inside: start.sheet.inside } : { gapMm: view.gapMm, hold: 'suited', marks: NO_MARKS, inside: 'bays' }));
   const [loose, setLoose] = useState<ReadonlySet<string>>(() => new Set(start?.sheet.pieces.flatMap((piece) => (piece.island === null ? [] : [keyOfSource(piece.source)]))));
-  const state = useLoad({ view, group, start, onKept: (kept, sheet) => { setOwnId(kept.id); onKept(kept, sheet); } });
+  const state = useLoad({ view, group, start, onKept: (kept, sheet) => { setOwnId(kept.id); onKept(kept, sheet); }, onParts: (ids) => setChosen(new Set(ids)) });
   const stock = useMemo((): readonly StockChoice[] => {
     if (wish === 'shelf') return orderStock(group.stock);
     if (wish === 'mix') return orderStock(group.stock.filter((choice) => mix.has(choice.lotId)));
@@ -93,7 +93,7 @@ export function VinylLoad({ view, group, start, onKept, onDone }: Props) {
         {wish === 'mix' && <div className="readings">{orderStock(group.stock).map((choice) => <FormControlLabel key={choice.lotId} control={<Checkbox size="small" checked={mix.has(choice.lotId)} onChange={(_, on) => setMix((before) => new Set(on ? [...before, choice.lotId] : [...before].filter((id) => id !== choice.lotId)))} />} label={nameLot(choice)} />)}</div>}
         <LoadSetup setup={setup} onChange={changeSetup} />
       </section>
-      <LoadPanel state={state} group={group} input={{ parts: parts.filter((part) => chosen.has(part.partId)), stock, setup, loose }} others={parts.filter((part) => !chosen.has(part.partId))} bookable={wish !== 'typed'} nameLot={nameLot} onAdded={(ids) => toggle(ids, true)} onCut={onDone} />
+      <LoadPanel state={state} group={group} input={{ parts: parts.filter((part) => chosen.has(part.partId)), stock, setup, loose }} others={parts.filter((part) => !chosen.has(part.partId))} bookable={wish !== 'typed'} nameLot={nameLot} onCut={onDone} />
     </div>
   );
 }

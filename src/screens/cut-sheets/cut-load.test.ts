@@ -78,6 +78,9 @@ describe('a load that is cut', () => {
     const own = makeLoad(cut, shapes, plain), [body, bit, spare] = own.pieces;
     const { sheets } = toCutLoad(laidOut(own, layoutOf([at(0, body!.id, 0), at(0, bit!.id, 0), at(0, spare!.id, 0), at(0, spare!.id, 1)], [use(0, '1')]), [lot(1, 'roll')]), 7, () => null);
     expect(sheets[0]!.parts).toEqual([{ partId: 1, areaMm2: expect.closeTo(800 + 360 + 100 + 120 + 18 * Math.PI, 0) as number }]);
+    // Where one island found no room, the part is not cut: it waits, and bears nothing.
+    const short = toCutLoad(laidOut(own, layoutOf([at(0, body!.id, 0), at(0, spare!.id, 0)], [use(0, '1')]), [lot(1, 'roll')]), 7, () => null);
+    expect(short.sheets[0]!.parts).toEqual([]);
     expect(sheets[0]!.spareMm2).toBeCloseTo(2 * (800 + 360 + 9 * Math.PI), 0);
   });
 

@@ -115,6 +115,9 @@ export function listRests(laid: Laid, sheet: number): readonly Rest[] {
 /** What is told to the server once the load is cut. `restOf`: what is kept of each sheet. */
 export function toCutLoad({ layout, load, choices, setup }: Laid, sheetId: number | null, restOf: (sheet: number) => Rest | null) {
   const shares = measureShares(load.pieces, setup.gapMm);
+  const lying = new Set(layout.placements.map(placementKey));
+  // A part is cut once all its islands are: of one that lacks some the rest waits with it.
+  const lacking = new Set(load.cut.flatMap((piece) => piece.partIds.filter((_, copy) => !lying.has(placementKey({ pieceId: piece.id, copy })))));
   // A part whose islands lie on two sheets is cut with the first of them.
   const taken = new Set<number>();
   return {
@@ -127,7 +130,7 @@ export function toCutLoad({ layout, load, choices, setup }: Laid, sheetId: numbe
       for (const placement of layout.placements) {
         if (placement.sheet !== use.sheet) continue;
         const partId = partIdOf(load, placement), areaMm2 = shares.get(placement.pieceId) ?? 0;
-        if (partId === null || taken.has(partId)) spareMm2 += areaMm2;
+        if (partId === null || taken.has(partId) || lacking.has(partId)) spareMm2 += areaMm2;
         else areas.set(partId, (areas.get(partId) ?? 0) + areaMm2);
       }
       for (const partId of areas.keys()) taken.add(partId);

@@ -2,7 +2,7 @@
 
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { checkLayout, measureLayout, stockOf, type CutShape, type NestLayout, type NestOptions, type NestPiece, type Placement } from '../../core/nesting';
-import type { CutSheetPiece, CutSource } from '../../core/orders';
+import { listPartIds, type CutSheetPiece, type CutSource } from '../../core/orders';
 import type { CutSheetsView, StockChoice, UsualPiece, WaitingPart } from '../../views/views';
 import { describeNestProblem } from '../../wording/nesting';
 import { fillInWorker, nestInWorkers, stopNesting } from '../../workers/nest-client';
@@ -24,12 +24,12 @@ const ONE_CHANGE_MS = 600;
 const MOST_PAST = 60;
 type Past = { readonly laid: Laid; readonly locked: ReadonlySet<string>; readonly atMs: number };
 
-type Input = { readonly view: CutSheetsView; readonly group: Group; readonly start: Kept | null; readonly onKept: (kept: KeptId, sheet: ReturnType<typeof toCutSheet>) => void };
+type Input = { readonly view: CutSheetsView; readonly group: Group; readonly start: Kept | null; readonly onKept: (kept: KeptId, sheet: ReturnType<typeof toCutSheet>) => void; /** What is on it after a change by hand: so much is chosen. */ readonly onParts: (partIds: readonly number[]) => void };
 export type LoadInput = { readonly parts: readonly WaitingPart[]; readonly stock: readonly StockChoice[]; readonly setup: Setup; readonly loose: ReadonlySet<string> };
 
 export const isShorter = (a: NestLayout, b: NestLayout): boolean => a.left.length < b.left.length || (a.left.length === b.left.length && (a.sheets.length < b.sheets.length || (a.sheets.length === b.sheets.length && a.usedLengthMm < b.usedLengthMm)));
 
-export function useLoad({ view, group, start, onKept }: Input) {
+export function useLoad({ view, group, start, onKept, onParts }: Input) {
   const settings = useSettings(), { figures } = settings.shop;
   const [laid, setLaid] = useState<Laid | null>(null);
   const [running, setRunning] = useState(false);
@@ -101,9 +101,11 @@ export function useLoad({ view, group, start, onKept }: Input) {
     setLocked(last.locked);
     setChosen(null);
     show(last.laid, last.locked);
+    onParts(listPartIds({ pieces: last.laid.load.cut }));
   };
   const replace = (now: Laid, placements: readonly Placement[], load: Load = now.load, left = now.layout.left) => {
     remember(now);
+    if (load !== now.load) onParts(listPartIds({ pieces: load.cut }));
     show({ ...now, load, layout: { ...measureLayout(load.pieces, now.stock, placements, now.options.margins), left } });
   };
   const change = (placement: Placement, part: Partial<Placement>) => {
@@ -138,13 +140,9 @@ export function useLoad({ view, group, start, onKept }: Input) {
     if (kept.length > 0) replace(laid, [...laid.layout.placements, ...kept.flatMap((entry) => entry.placements)], build([...laid.load.cut, ...kept.map((entry) => entry.piece)], laid.setup));
     return found.value.length;
   };
-  const fillWithParts = (parts: readonly WaitingPart[], onAdded: (partIds: readonly number[]) => void, onNone: () => void) => attempt(async () => {
+  const fillWithParts = (parts: readonly WaitingPart[], onNone: () => void) => attempt(async () => {
     await readShapes(parts.map(sourceOf));
-    const cut = toCutPieces(parts, cache.current, new Set(), `+${++serial.current}`);
-    const before = new Set(laid?.load.cut.flatMap((piece) => piece.partIds));
-    const added = await fill(cut);
-    if (added === 0) return onNone();
-    onAdded(parts.map((part) => part.partId).filter((id) => !before.has(id)));
+    if ((await fill(toCutPieces(parts, cache.current, new Set(), `+${++serial.current}`))) === 0) onNone();
   });
   const fillWithSpares = (usual: UsualPiece, onDone: (count: number) => void) => attempt(async () => onDone(await fill([toSpares(usual, MOST_SPARES, `+${++serial.current}`)])));
   /** To another sheet: where there is room on it, else where it lay, with its fault. Answers whether it found room. */
