@@ -2,7 +2,7 @@
 
 import { computeLandedPerM2 } from '../../core/buying';
 import { compareVinyls, computeGoodPiece, findFlip, getCandidateName, type Candidate, type Compared, type CompareInput } from '../../core/costing/compare-vinyls';
-import { getUsualVariant, listMadeLayers, resolveVariant, toItemSpec, type ItemSpec } from '../../core/costing';
+import { getUsualVariant, listMadeLayers, resolveVariant, toItemSpec, type ItemMaterials, type ItemSpec } from '../../core/costing';
 import type { ShopFigures } from '../../core/materials';
 import type { CompareView } from '../../views/views';
 import type { Flip } from '../../wording/compare';
@@ -24,10 +24,15 @@ function toSpec(view: CompareView, widthMm: number): ItemSpec {
   const scale = widthMm / (made.placements[0]?.widthMm ?? widthMm);
   const scaled = { ...made, placements: made.placements.map((placement) => ({ ...placement, widthMm: placement.widthMm * scale })) };
   const blank = view.blanks.find((candidate) => candidate.id === item.blankId)!;
-  return toItemSpec({ plan: item, made: scaled, blank, materials: toMaterials({ ...view, shelf: { vinyls: view.vinyls } }), evidence: view.own });
+  return toItemSpec({ plan: item, made: scaled, blank, materials: materialsOf(view), evidence: view.own });
 }
 
-export const listLayers = (view: CompareView) => listMadeLayers(resolveVariant(view.item, getUsualVariant(view.item)), toMaterials({ ...view, shelf: { vinyls: view.vinyls } }));
+export const listLayers = (view: CompareView) => listMadeLayers(resolveVariant(view.item, getUsualVariant(view.item)), materialsOf(view));
+
+/** Boxes in rows for all: true shapes are laid out on the item's own roll only, and would favour it over what it is compared with. */
+function materialsOf(view: CompareView): ItemMaterials {
+  return toMaterials({ ...view, packings: [], shelf: { vinyls: view.vinyls } });
+}
 
 /** What may be chosen: its id, and how it is called. */
 export function listChoices(view: CompareView, kind: CompareKind, layerIndex: number): readonly { readonly id: number; readonly name: string; readonly colourHex?: string }[] {

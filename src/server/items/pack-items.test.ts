@@ -6,7 +6,7 @@ import { layerPackings } from '../../data/schema';
 import { loadPackings } from '../../data/packing-store';
 import { getShop } from '../context';
 import { pack } from '../threads/pack-thread';
-import { loadItemEditor, loadItemList } from '../views/items';
+import { loadCompare, loadItemEditor, loadItemList } from '../views/items';
 import { noteItem } from './keep-item';
 import { loadMaterials } from './materials';
 import { packItem } from './pack-items';
@@ -51,4 +51,6 @@ it('makes the used share smaller than boxes in rows, says so in its working, and
   expect([after.net.value, after.box.value]).toEqual([before.net.value, before.box.value]);
   expect([row.change, findItem(shop.db, item.id)!.noted!.withRisk]).toEqual([null, row.cost!.withRisk.value]);
   expect(loadItemEditor(shop, item.id, null).packings.some((packing) => packing.share < 0.9)).toBe(true);
+  // Set side by side with vinyls of other rolls, nobody is favoured by it.
+  expect(loadCompare(shop, item.id)).not.toHaveProperty('packings');
 });

@@ -66,8 +66,8 @@ export function loadItemEditor(shop: ShopContext, id: number | null, startArtwor
 
 /** @throws ShopError not-found */
 export function loadCompare(shop: ShopContext, id: number): CompareView {
-  const { item, artworks, shelf, prices, packings, evidence } = loadItemEditor(shop, id, null);
-  return { item: item!, artworks, blanks: shelf.blanks, vinyls: shelf.vinyls, prices, packings, own: evidence, offers: listOffers(shop), evidence: [...loadVinylEvidence(shop.db)].map(([vinylId, counts]) => ({ vinylId, ...counts })) };
+  const { item, artworks, shelf, prices, evidence } = loadItemEditor(shop, id, null);
+  return { item: item!, artworks, blanks: shelf.blanks, vinyls: shelf.vinyls, prices, own: evidence, offers: listOffers(shop), evidence: [...loadVinylEvidence(shop.db)].map(([vinylId, counts]) => ({ vinylId, ...counts })) };
 }
 
 /** Offers of one vinyl each: what bundles come to is told on the shelf. */
