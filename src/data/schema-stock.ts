@@ -2,7 +2,7 @@
 
 import { sql } from 'drizzle-orm';
 import { check, index, integer, primaryKey, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
-import type { LotForm, OffcutShape, StockCause, SupplyKind, Tack, WearKind } from '../core/stock';
+import type { BadSpot, LotForm, OffcutShape, StockCause, SupplyKind, Tack, WearKind } from '../core/stock';
 import { archivedAtMs, id, money, version } from './columns';
 
 export const suppliers = sqliteTable('suppliers', {
@@ -68,6 +68,8 @@ export const lots = sqliteTable('lots', {
   widthMm: real('width_mm'),
   lengthMm: real('length_mm'),
   shape: text('shape', { mode: 'json' }).$type<OffcutShape>(),
+  /** Of an offcut: what is spoiled of it. */
+  badSpots: text('bad_spots', { mode: 'json' }).$type<readonly BadSpot[]>().notNull().default([]),
   /** Written on an offcut. */
   code: text('code'),
   receivedAtMs: integer('received_at_ms').notNull(),

@@ -1,12 +1,12 @@
 // Lots and the ledger of stock.
 
 import { and, asc, desc, eq, gt, inArray, ne, sql } from 'drizzle-orm';
-import { sumLines, USE_CAUSES, type Lot, type LotForm, type OffcutShape, type StockCause } from '../core/stock';
+import { sumLines, USE_CAUSES, type BadSpot, type Lot, type LotForm, type OffcutShape, type StockCause } from '../core/stock';
 import type { Database } from './database';
 import { lots, stockLines } from './schema';
 
-export type StoredLot = Lot & { readonly left: number; readonly shape: OffcutShape | null; readonly code: string | null; readonly supplierId: number | null; readonly fromLotId: number | null; readonly remark: string };
-export type NewLot = { readonly key: string; readonly form: LotForm; readonly widthMm: number | null; readonly lengthMm: number | null; readonly shape?: OffcutShape; readonly code?: string; readonly receivedAtMs: number; readonly unitCost: number; readonly supplierId?: number | null; readonly fromLotId?: number; readonly remark?: string };
+export type StoredLot = Lot & { readonly left: number; readonly shape: OffcutShape | null; readonly badSpots: readonly BadSpot[]; readonly code: string | null; readonly supplierId: number | null; readonly fromLotId: number | null; readonly remark: string };
+export type NewLot = { readonly key: string; readonly form: LotForm; readonly widthMm: number | null; readonly lengthMm: number | null; readonly shape?: OffcutShape; readonly badSpots?: readonly BadSpot[]; readonly code?: string; readonly receivedAtMs: number; readonly unitCost: number; readonly supplierId?: number | null; readonly fromLotId?: number; readonly remark?: string };
 /** `workId`: the work at the bench that took it; null where it was booked by hand. */
 export type StoredLine = { readonly id: number; readonly lotId: number; readonly atMs: number; readonly cause: StockCause; readonly quantity: number; readonly note: string };
 
@@ -45,8 +45,8 @@ export function loadNewestLines(db: Database, count: number): readonly (StoredLi
 }
 
 /** What was cut, spoiled or sold of each lot since then, as a quantity above 0. */
-export function loadUseOfLots(db: Database, sinceMs: number): readonly (Pick<StoredLot, 'key' | 'form' | 'widthMm' | 'lengthMm' | 'shape'> & { readonly used: number })[] {
-  return db.select({ key: lots.key, form: lots.form, widthMm: lots.widthMm, lengthMm: lots.lengthMm, shape: lots.shape, used: sql<number>`-sum(${stockLines.quantity})` }).from(stockLines).innerJoin(lots, eq(lots.id, stockLines.lotId))
+export function loadUseOfLots(db: Database, sinceMs: number): readonly (Pick<StoredLot, 'key' | 'form' | 'widthMm' | 'lengthMm' | 'shape' | 'badSpots'> & { readonly used: number })[] {
+  return db.select({ key: lots.key, form: lots.form, widthMm: lots.widthMm, lengthMm: lots.lengthMm, shape: lots.shape, badSpots: lots.badSpots, used: sql<number>`-sum(${stockLines.quantity})` }).from(stockLines).innerJoin(lots, eq(lots.id, stockLines.lotId))
     .where(and(gt(stockLines.atMs, sinceMs), inArray(stockLines.cause, [...USE_CAUSES]))).groupBy(stockLines.lotId).all();
 }
 
@@ -57,6 +57,8 @@ export const loadStockedKeys = (db: Database): readonly string[] => db.selectDis
 export const loadFirstReceived = (db: Database): ReadonlyMap<string, number> => new Map(db.select({ key: lots.key, atMs: sql<number>`min(${lots.receivedAtMs})` }).from(lots).groupBy(lots.key).all().map((row) => [row.key, row.atMs]));
 
 export const setRemark = (db: Database, id: number, remark: string): boolean => db.update(lots).set({ remark }).where(eq(lots.id, id)).run().changes === 1;
+
+export const setBadSpots = (db: Database, id: number, badSpots: readonly BadSpot[]): boolean => db.update(lots).set({ badSpots }).where(eq(lots.id, id)).run().changes === 1;
 
 export const isCodeTaken = (db: Database, code: string): boolean => db.select({ id: lots.id }).from(lots).where(and(eq(lots.code, code), gt(lots.left, 0))).get() !== undefined;
 

@@ -6,7 +6,8 @@ import { cutLoad } from './cut-load';
 import { placeOrder } from './keep-order';
 import { nestParts } from './nest-parts';
 import { readOrder } from './read-orders';
-import { receiveLot } from './stock/keep-stock';
+import { markSpots, receiveLot, setAsideOffcut } from './stock/keep-stock';
+import { findOffcuts } from './stock/view-stock';
 import { loadCutSheets } from './views/cut-sheets';
 import { loadItemList } from './views/items';
 import { loadOrderView } from './views/orders';
@@ -83,6 +84,36 @@ describe('a load that was cut', () => {
     // A rest that the sheet can't have left is refused, and nothing is done.
     const refusal = await refusalOf(() => cutLoad(shop, { sheetId: null, sheets: [{ lotId, usedLengthMm: 200, rests: [behind(300, 400 - 300, 300)], spareMm2: 0, parts: [{ partId: parts[3]!.partId, areaMm2: 50_000 }] }] }));
     expect([refusal.message, findLot(shop.db, lotId)!.left]).toEqual([expect.stringMatching(/more than it can have left/), 1]);
+  });
+
+  it('a part in islands over two sheets bears its share of both; spares on a sheet of their own go with it, and all comes back together', async () => {
+    const id = order(), parts = waiting(id), key = `vinyl:${groupOf(SLATE).vinyl.id}`;
+    const receive = (price: number) => receiveLot(shop, { key, form: 'sheet', widthMm: 300, lengthMm: 400, quantity: 1, price, remark: '' }).id;
+    const [first, second, third] = [receive(800), receive(400), receive(100)] as const;
+    const share = (at: number, areaMm2: number) => ({ partId: parts[at]!.partId, areaMm2 });
+    const sheet = (lotId: number, own: readonly ReturnType<typeof share>[], islands: readonly ReturnType<typeof share>[], spareMm2 = 0) => ({ lotId, usedLengthMm: 400, rests: [], spareMm2, parts: [...own], islands });
+    expect((await refusalOf(() => cutLoad(shop, { sheetId: null, sheets: [sheet(first, [share(0, 10)], [share(1, 10)])] }))).message).toMatch(/not in this load/);
+    const { eventIds, partIds } = cutLoad(shop, { sheetId: null, sheets: [sheet(third, [], [], 50), sheet(second, [], [share(0, 30)], 10), sheet(first, [share(0, 30), share(1, 10)], [])] });
+    expect(readOrder(shop, id)!.parts.filter((part) => part.knownCuts > 0).map((part) => [part.id, part.knownVinyl])).toEqual([[parts[0]!.partId, 600 + 300], [parts[1]!.partId, 200]]);
+    expect([first, second, third].map((lotId) => findLot(shop.db, lotId)!.left)).toEqual([0, 0, 0]);
+    undoSteps(shop, eventIds, partIds);
+    expect([first, second, third].map((lotId) => findLot(shop.db, lotId)!.left)).toEqual([1, 1, 1]);
+    expect(waiting(id)).toHaveLength(2);
+  });
+
+  it('what is spoiled of an offcut is kept clear of, and goes on with the piece that it lies in', async () => {
+    const id = order(), { vinyl, stock } = groupOf(SLATE), roll = stock.find((lot) => lot.form === 'roll')!, key = `vinyl:${vinyl.id}`;
+    const whole = { widthMm: 300, lengthMm: 400, cornerWidthMm: 0, cornerLengthMm: 0, takesMm: 400, remark: '' };
+    const { id: lotId } = setAsideOffcut(shop, roll.lotId, whole);
+    const fits = () => findOffcuts(shop, { widthMm: 290, heightMm: 390, key }).some(({ lot }) => lot.id === lotId);
+    expect(fits()).toBe(true);
+    const spot = { x: 140, y: 290, width: 20, height: 20 };
+    expect((await refusalOf(() => markSpots(shop, lotId, { spots: [spot, { ...spot, x: 310 }] }))).message).toMatch(/^Spot 2 lies beside/);
+    expect((await refusalOf(() => markSpots(shop, roll.lotId, { spots: [spot] }))).message).toMatch(/marked on offcuts/);
+    markSpots(shop, lotId, { spots: [spot] });
+    expect([fits(), groupOf(SLATE).stock.find((lot) => lot.lotId === lotId)!.badSpots]).toEqual([false, [spot]]);
+    const { offcuts } = cutLoad(shop, { sheetId: null, sheets: [{ lotId, usedLengthMm: 100, rests: [behind(300, 200, 200)], spareMm2: 0, parts: waiting(id).map((part) => ({ partId: part.partId, areaMm2: 1 })) }] });
+    expect(loadLotsOnShelf(shop.db, key).find((lot) => lot.code === offcuts[0])!.badSpots).toEqual([{ ...spot, y: 90 }]);
   });
 
   it('spoiled parts wait again', () => {

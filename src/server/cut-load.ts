@@ -4,7 +4,7 @@
 import type { InferType } from 'yup';
 import type { cutLoadInput } from '../core/input';
 import { STATION_STEPS } from '../core/orders';
-import { computeOffcutArea } from '../core/stock';
+import { computeOffcutArea, listSpotsOn } from '../core/stock';
 import { deleteKeptSheet } from '../data/cut-sheet-store';
 import { addPartEvents, findOrderIdsOfParts, loadOrders } from '../data/order-store';
 import { findLot } from '../data/stock-store';
@@ -15,7 +15,8 @@ import { readStored } from './read-orders';
 import { bookBenchWear } from './stock/bench-wear';
 import { keepOffcut, writeLine } from './stock/keep-stock';
 
-type Sheet = InferType<typeof cutLoadInput>['sheets'][number];
+type Sheet = Omit<InferType<typeof cutLoadInput>['sheets'][number], 'islands'> & { readonly islands?: readonly PartShare[] };
+type PartShare = { readonly partId: number; readonly areaMm2: number };
 export type CutLoad = { readonly eventIds: readonly number[]; readonly partIds: readonly number[]; readonly offcuts: readonly string[] };
 
 /** One transaction: where a part is cut already or a lot has not so much left, nothing is done. */
@@ -37,21 +38,30 @@ export function cutLoad(shop: ShopContext, { sheets, sheetId }: { readonly sheet
     });
     const atMs = shop.now();
     const titles = [...new Set(orders.map(({ order }) => order.title))].join(', ').slice(0, 180);
-    const offcuts: string[] = [], eventIds: number[] = [];
-    for (const sheet of sheets) {
+    const strays = sheets.flatMap((sheet) => sheet.islands ?? []).filter(({ partId }) => !byId.has(partId) || !partIds.includes(partId));
+    if (strays.length > 0) throw new ShopError('invalid', 'Some islands belong to parts that are not in this load. Lay it out anew.', 'sheets');
+    const offcuts: string[] = [], vinylCost = new Map<number, number>(), workIds = new Map<Sheet, number>();
+    // What is spare on a sheet without any part of an order is cut in the work of another, so that it is given back with that.
+    let lastWorkId: number | undefined;
+    for (const sheet of [...sheets].sort((a, b) => b.parts.length - a.parts.length)) {
       const own = parts.filter((part) => sheet.parts.some(({ partId }) => partId === part.id));
       // A piece of work of no length for each sheet ties parts and stock together, so that both are given back together.
-      const workId = insertWork(shop.db, 'cut', atMs, own.map((part) => ({ partId: part.id, estimateSeconds: part.estimates.cut })));
-      stopWork(shop.db, workId, atMs, 'done');
+      const workId = own.length > 0 || lastWorkId === undefined ? insertWork(shop.db, 'cut', atMs, own.map((part) => ({ partId: part.id, estimateSeconds: part.estimates.cut }))) : lastWorkId;
+      if (workId !== lastWorkId) stopWork(shop.db, workId, atMs, 'done');
+      lastWorkId = workId;
+      workIds.set(sheet, workId);
       bookBenchWear(shop, { id: workId, station: 'cut' }, orders, own);
       const { cost, codes } = takeStock(shop, sheet, titles, workId);
       offcuts.push(...codes);
-      const whole = sheet.parts.reduce((sum, part) => sum + part.areaMm2, sheet.spareMm2);
-      eventIds.push(...addPartEvents(shop.db, sheet.parts.map((part) => ({ partId: part.partId, kind: 'cut' as const, atMs, workId, undoes: null, cause: null, blankLost: false, vinylCost: (cost * part.areaMm2) / whole }))));
+      const shares = sharesOf(sheet), whole = shares.reduce((sum, part) => sum + part.areaMm2, sheet.spareMm2);
+      for (const { partId, areaMm2 } of shares) vinylCost.set(partId, (vinylCost.get(partId) ?? 0) + (cost * areaMm2) / whole);
     }
+    const eventIds = sheets.flatMap((sheet) => addPartEvents(shop.db, sheet.parts.map(({ partId }) => ({ partId, kind: 'cut' as const, atMs, workId: workIds.get(sheet)!, undoes: null, cause: null, blankLost: false, vinylCost: vinylCost.get(partId)! }))));
     return { eventIds, partIds, offcuts };
   });
 }
+
+const sharesOf = (sheet: Sheet): readonly PartShare[] => [...sheet.parts, ...(sheet.islands ?? [])];
 
 /** What the sheet took cost; and the codes of the offcuts that are left. Only what is gone is paid for by the parts. */
 function takeStock(shop: ShopContext, sheet: Sheet, titles: string, workId: number): { readonly cost: number; readonly codes: readonly string[] } {
@@ -67,13 +77,13 @@ function takeStock(shop: ShopContext, sheet: Sheet, titles: string, workId: numb
   const rests = sheet.rests.map((ring) => {
     const left = Math.min(...ring.map((point) => point.x)), top = Math.min(...ring.map((point) => point.y));
     const shape = ring.map((point) => ({ x: round(point.x - left), y: round(point.y - top) }));
-    return { shape, left, top, widthMm: Math.max(...shape.map((point) => point.x)), lengthMm: Math.max(...shape.map((point) => point.y)), areaMm2: computeOffcutArea(shape) };
+    return { shape, badSpots: listSpotsOn(ring, lot.badSpots), left, top, widthMm: Math.max(...shape.map((point) => point.x)), lengthMm: Math.max(...shape.map((point) => point.y)), areaMm2: computeOffcutArea(shape) };
   });
-  const partsMm2 = sheet.parts.reduce((sum, part) => sum + part.areaMm2, sheet.spareMm2);
+  const partsMm2 = sharesOf(sheet).reduce((sum, part) => sum + part.areaMm2, sheet.spareMm2);
   const isWithin = rests.every((rest) => rest.left >= -0.05 && rest.top >= -0.05 && rest.left + rest.widthMm <= room.width + 0.15 && rest.top + rest.lengthMm <= room.length + 0.15);
   // Half the gap about each part is gone too, and may reach over the edge of the sheet: hence the little that is let pass.
   if (!isWithin || rests.reduce((sum, rest) => sum + rest.areaMm2, 0) > wholeMm2 - partsMm2 * PARTS_INSIDE + 1) throw new ShopError('invalid', `${name}: what is to be kept of it is more than it can have left. Lay the load out anew.`, 'sheets');
-  const codes = rests.map(({ widthMm, lengthMm, shape, areaMm2 }) => ({ unitCost: (lot.unitCost * areaMm2) / wholeMm2, code: keepOffcut(shop, lot, { widthMm, lengthMm, shape, unitCost: (lot.unitCost * areaMm2) / wholeMm2, remark: '' }, workId).code }));
+  const codes = rests.map(({ widthMm, lengthMm, shape, badSpots, areaMm2 }) => ({ unitCost: (lot.unitCost * areaMm2) / wholeMm2, code: keepOffcut(shop, lot, { widthMm, lengthMm, shape, badSpots, unitCost: (lot.unitCost * areaMm2) / wholeMm2, remark: '' }, workId).code }));
   return { cost: lot.unitCost - codes.reduce((sum, kept) => sum + kept.unitCost, 0), codes: codes.map((kept) => kept.code) };
 }
 

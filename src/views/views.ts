@@ -9,7 +9,7 @@ import type { Channel } from '../core/pricing';
 import type { CutSheet, CutSource, Drift, LoadFacts, OrderStage, PartState, QuotedAgainstReal, QuoteFacts, SpoilageCause, Station } from '../core/orders';
 import type { PressPlan } from '../core/pressing';
 import type { BenchPart, TapeBlock } from '../core/scheduling';
-import type { Fit, Lot as StockLot, LotForm, Minimum, OffcutShape, Prices, StockCause, Supply, Thing, Wear } from '../core/stock';
+import type { Fit, Lot as StockLot, LotForm, Minimum, BadSpot, OffcutShape, Prices, StockCause, Supply, Thing, Wear } from '../core/stock';
 import type { Figure, MeasureSystem, Minor } from '../core/units';
 
 export type ShopView = ShopIdentity & { readonly figures: ShopFigures; readonly simulated: boolean; readonly version: number };
@@ -35,7 +35,7 @@ export type PreparedFile = MeasuredFile & { readonly findings: readonly Finding[
 
 /** A thing of the shelf by its key, as it is called and counted. */
 export type ThingView = { readonly key: string; readonly name: string; readonly colourHex: string; readonly kind: Thing['kind']; /** Vinyl in usable mm², else counted. */ readonly unit: 'mm²' | 'count'; readonly rollWidthMm: number | null };
-export type LotView = StockLot & { readonly left: number; readonly shape: OffcutShape | null; readonly code: string | null; readonly remark: string; readonly supplier: string; /** What is left of it, at what it cost. */ readonly value: Figure };
+export type LotView = StockLot & { readonly left: number; readonly shape: OffcutShape | null; readonly badSpots: readonly BadSpot[]; readonly code: string | null; readonly remark: string; readonly supplier: string; /** What is left of it, at what it cost. */ readonly value: Figure };
 /** What is there of a thing, what open orders need of it, and what stays free: usable mm² of vinyl, or pieces. */
 export type StockRow = { readonly thing: ThingView; readonly lots: readonly LotView[]; readonly onShelf: Figure; readonly reserved: Figure; readonly free: Figure; readonly value: Figure;
   /** What should always be there, and what was wished for. */
@@ -132,7 +132,7 @@ export type StepTaken = { readonly booked?: readonly BookedStock[]; readonly eve
 
 /** A part that waits to be cut, with what it is cut from: a layer of an artwork at a width. */
 export type WaitingPart = { readonly partId: number; readonly orderId: number; readonly orderTitle: string; readonly unitNumber: number; readonly itemName: string; readonly dueDay: string; readonly layerName: string; readonly broken: boolean; readonly artworkId: number; readonly layerIndex: number; readonly widthMm: number; readonly mirrored: boolean; readonly cutSeconds: number };
-export type StockChoice = { readonly lotId: number; readonly form: LotForm; readonly widthMm: number; readonly lengthMm: number | null; readonly left: number; readonly shape: OffcutShape | null; readonly code: string | null };
+export type StockChoice = { readonly lotId: number; readonly form: LotForm; readonly widthMm: number; readonly lengthMm: number | null; readonly left: number; readonly shape: OffcutShape | null; readonly badSpots: readonly BadSpot[]; readonly code: string | null };
 /** A layer of an item on the list. */
 export type UsualPiece = { readonly key: string; readonly name: string; readonly source: CutSource };
 export type CutSheetsView = {
@@ -155,7 +155,7 @@ export type CutSheetsView = {
 export type LoadCard = {
   readonly vinylName: string; readonly colourHex: string;
   readonly sheets: readonly {
-    readonly lotName: string; readonly density: number; readonly lengthMm: number; readonly shape: readonly { readonly x: number; readonly y: number }[]; readonly facts: LoadFacts;
+    readonly lotName: string; readonly density: number; readonly lengthMm: number; readonly shape: readonly { readonly x: number; readonly y: number }[]; readonly badSpots: readonly (readonly { readonly x: number; readonly y: number }[])[]; readonly facts: LoadFacts;
     /** In the order they are cut. */
     readonly pieces: readonly { readonly outline: readonly { readonly x: number; readonly y: number }[]; readonly tag: string; readonly what: string; readonly orderTitle: string; readonly dueDay: string | null }[];
   }[];

@@ -18,6 +18,8 @@ const stock = yup.lazy((value: unknown) => {
 });
 
 /** A load that was cut: what it took of which lots, what is left of them, and how the parts share it. */
+const partShare = yup.object({ partId: rowId('Part'), areaMm2: numberBetween('Area', 0.0001, 1e9, 'In mm².') });
+
 export const cutLoadInput = yup.object({
   /** The kept cut sheet that is done with it. */
   sheetId: orNothing(rowId('Cut sheet')).default(null),
@@ -27,8 +29,10 @@ export const cutLoadInput = yup.object({
     rests: yup.array(ring).max(10, 'Rests: at most ten.').default([]),
     /** Pieces on it that no order asked for: they bear their share, and no order does. */
     spareMm2: numberBetween('Spare', 0, 1e9, 'In mm².').default(0),
-    parts: yup.array(yup.object({ partId: rowId('Part'), areaMm2: numberBetween('Area', 0.0001, 1e9, 'In mm².') })).required().min(1, 'Parts: at least one of an order on each sheet. Lay what is spare beside them.').max(2000),
-  })).required().min(1, 'Sheets: at least one.').max(100),
+    parts: yup.array(partShare).required().max(2000),
+    /** Islands of parts that are counted as cut with another sheet of the load: they bear their share here too. */
+    islands: yup.array(partShare).max(2000).default([]),
+  })).required().min(1, 'Sheets: at least one.').max(100).test('parts', 'Parts: at least one of an order in the load. Lay what is spare beside it.', (sheets) => sheets.some((sheet) => sheet.parts.length > 0)),
 });
 
 export const nestInput = yup.object({

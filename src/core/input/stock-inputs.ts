@@ -21,6 +21,9 @@ export const BOOKED_CAUSES = ['cut', 'used', 'spoiled', 'sold', 'returned'] as c
 export const bookingInput = yup.object({ cause: yup.mixed<(typeof BOOKED_CAUSES)[number]>().oneOf([...BOOKED_CAUSES], 'Cause: cut, used, spoiled, sold or returned.').required(), quantity, note: optionalText('Note', 200) });
 export const countInput = yup.object({ counted: numberBetween('Counted', 0, 1_000_000, 'Of a roll in mm, else pieces.'), note: optionalText('Note', 200) });
 export const remarkInput = yup.object({ remark: optionalText('Remark', 200) });
+export const spotsInput = yup.object({
+  spots: yup.array(yup.object({ x: numberBetween('From the left', 0, 200_000, 'In mm.'), y: numberBetween('From the top', 0, 200_000, 'In mm.'), width: numberBetween('Width', 1, 200_000, 'In mm.'), height: numberBetween('Length', 1, 200_000, 'In mm.') })).required().max(50, 'Spots: 50 at most.'),
+});
 export const offcutInput = yup.object({
   widthMm: lengthMm('Width'), lengthMm: lengthMm('Length'), cornerWidthMm: numberBetween('Missing corner, width', 0, 200_000, 'In mm; 0 where none is missing.'), cornerLengthMm: numberBetween('Missing corner, length', 0, 200_000, 'In mm; 0 where none is missing.'),
   takesMm: numberBetween('Taken off the roll', 0, 200_000, 'In mm; 0 where the job it is left from has taken it already.'), remark: optionalText('Remark', 200),

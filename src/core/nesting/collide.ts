@@ -1,6 +1,7 @@
 // Whether two posed shapes overlap, and how deep. Touching is no overlap.
 
-import type { Posed, Shape } from './shape';
+import type { Pose } from './pose';
+import type { Shape } from './shape';
 
 /** Parts that reach into one another by less than this, mm, touch: rounding puts neighbours of a puzzle so near. */
 const TOUCH_MM = 1e-3;
@@ -10,7 +11,7 @@ const TOUCH_MM = 1e-3;
  * convex part (separating axes), each weighed by the size of the smaller one, summed: the overlap measure of strip packing
  * by overlap minimisation (Umetani et al. 2009), for parts. Ends early, with Infinity, where it passes `limit`.
  */
-export function measureOverlap(a: Shape, poseA: Posed, b: Shape, poseB: Posed, dx: number, dy: number, limit: number): number {
+export function measureOverlap(a: Shape, poseA: Pose, b: Shape, poseB: Pose, dx: number, dy: number, limit: number): number {
   if (dx + poseB.minX >= poseA.maxX - TOUCH_MM || dx + poseB.maxX <= poseA.minX + TOUCH_MM || dy + poseB.minY >= poseA.maxY - TOUCH_MM || dy + poseB.maxY <= poseA.minY + TOUCH_MM) return 0;
   if (limit < Infinity && isHopeless(a, poseA, b, poseB, dx, dy, limit)) return Infinity;
   const boxesA = poseA.boxes, boxesB = poseB.boxes, sizesA = a.partSizes, sizesB = b.partSizes;
@@ -44,8 +45,8 @@ function listPartsIn(boxes: Float64Array, left: number, top: number, right: numb
 }
 
 /** Circles in both that already overlap by more than the limit: most places tried at random are such. */
-function isHopeless(a: Shape, poseA: Posed, b: Shape, poseB: Posed, dx: number, dy: number, limit: number): boolean {
-  const rA = a.getPoles().r, rB = b.getPoles().r, { x: ax, y: ay } = a.turnPoles(poseA), { x: bx, y: by } = b.turnPoles(poseB);
+function isHopeless(a: Shape, poseA: Pose, b: Shape, poseB: Pose, dx: number, dy: number, limit: number): boolean {
+  const rA = a.getPoles().r, rB = b.getPoles().r, { x: ax, y: ay } = poseA.turnPoles(), { x: bx, y: by } = poseB.turnPoles();
   let sum = 0;
   for (let i = 0; i < rA.length; i++) {
     const x = ax[i]! - dx, y = ay[i]! - dy, r = rA[i]!;
@@ -60,12 +61,12 @@ function isHopeless(a: Shape, poseA: Posed, b: Shape, poseB: Posed, dx: number, 
 }
 
 /** The least way along any edge's normal that draws two convex parts apart; 0 where one keeps them apart already. */
-function measureDepth(a: Shape, poseA: Posed, p: number, b: Shape, poseB: Posed, q: number, dx: number, dy: number): number {
+function measureDepth(a: Shape, poseA: Pose, p: number, b: Shape, poseB: Pose, q: number, dx: number, dy: number): number {
   const first = tryNormals(a, poseA, p, b, poseB, q, dx, dy, Infinity);
   return first === 0 ? 0 : tryNormals(b, poseB, q, a, poseA, p, -dx, -dy, first);
 }
 
-function tryNormals(a: Shape, { px, py, nx, ny }: Posed, p: number, b: Shape, poseB: Posed, q: number, dx: number, dy: number, known: number): number {
+function tryNormals(a: Shape, { px, py, nx, ny }: Pose, p: number, b: Shape, poseB: Pose, q: number, dx: number, dy: number, known: number): number {
   const { starts } = a, bx = poseB.px, by = poseB.py, from = b.starts[q]!, until = b.starts[q + 1]!;
   let least = known;
   for (let at = starts[p]!, end = starts[p + 1]!; at < end; at++) {

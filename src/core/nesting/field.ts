@@ -1,7 +1,8 @@
 // Pieces in a box, some of them fixed, with the overlaps of each two: what the search moves and weighs.
 
 import { measureOverlap } from './collide';
-import type { Posed, Shape } from './shape';
+import { Pose } from './pose';
+import type { Shape } from './shape';
 
 export type Spot = { x: number; y: number; step: number };
 export type Random = () => number;
@@ -11,14 +12,15 @@ export class Field {
   /** Overlap of i and j at i × count + j. */
   private readonly overlaps: Float64Array;
   readonly weights: Float64Array;
-  private readonly poses: Posed[];
+  /** Each its own: what a shape has at hand is turned again. */
+  private readonly poses: readonly Pose[];
   /** Where each lies: left, top, right, bottom. */
   private readonly boxes: Float64Array;
 
   /** Fixed shapes come after the free ones and never move. */
   constructor(readonly shapes: readonly Shape[], spots: readonly Spot[], readonly free: number, public width: number, public length: number) {
     this.spots = spots.map((spot) => ({ ...spot }));
-    this.poses = shapes.map((shape, at) => shape.pose(this.spots[at]!.step));
+    this.poses = shapes.map((shape, at) => new Pose(shape, this.spots[at]!.step));
     this.boxes = new Float64Array(shapes.length * 4);
     for (let at = 0; at < shapes.length; at++) this.rebox(at);
     this.overlaps = new Float64Array(shapes.length * shapes.length);
@@ -56,7 +58,7 @@ export class Field {
     spot.x = x;
     spot.y = y;
     spot.step = step;
-    this.poses[at] = this.shapes[at]!.pose(step);
+    this.poses[at]!.turn(step);
     this.rebox(at);
     this.refresh(at);
   }
@@ -74,7 +76,7 @@ export class Field {
     }
   }
 
-  getPose(at: number): Posed {
+  getPose(at: number): Pose {
     return this.poses[at]!;
   }
 
@@ -96,7 +98,7 @@ export class Field {
   place(spots: readonly Spot[]): void {
     spots.forEach((spot, at) => {
       Object.assign(this.spots[at]!, spot);
-      this.poses[at] = this.shapes[at]!.pose(spot.step);
+      this.poses[at]!.turn(spot.step);
       if (at < this.free) this.clampInside(at);
       else this.rebox(at);
     });

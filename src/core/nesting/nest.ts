@@ -9,7 +9,8 @@ import { assembleAnew, findLongest, fitsSomehow, pressIn, SHORTER, shortenStrip,
 import type { NestLayout, NestOptions, NestPiece, NestProblem, NestStock, Placement, SheetUse } from './nesting';
 import { preparePiece } from './prepare-pieces';
 import { packRectangles } from './rectangles';
-import { TURN_STEPS, type Shape } from './shape';
+import { TURN_STEPS } from './pose';
+import type { Shape } from './shape';
 import { looksLikePuzzle } from './touching';
 import { copySpots } from './separate';
 

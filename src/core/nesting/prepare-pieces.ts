@@ -4,7 +4,8 @@ import { polygonHull } from 'd3-polygon';
 import { boundPoints, computeRegionArea, fillRegion, getRings, intersectRegions, makeRegion, offsetRegion, simplifyRegion, splitPieces, subtractRegions, uniteRegions, type Box, type Polyline, type Region } from '../geometry';
 import { fail, succeed, type Result } from '../units';
 import type { Inside, NestPiece, NestProblem } from './nesting';
-import { Shape, TURN_STEPS } from './shape';
+import { TURN_STEPS } from './pose';
+import { Shape } from './shape';
 import { simplifyOutward, type SimplifyLimit } from './simplify-outward';
 
 /** Outlines with more corners lose some: outward, by at most twice this, never inward. */

@@ -3,7 +3,8 @@
 
 import type { Bin } from './bins';
 import { Field, type Random, type Spot } from './field';
-import { TURN_STEPS, type Shape } from './shape';
+import { TURN_STEPS } from './pose';
+import type { Shape } from './shape';
 
 type Packed = { readonly spots: readonly Spot[]; readonly reach: number };
 type Ledge = { x: number; y: number; width: number };
@@ -13,7 +14,7 @@ const ROUNDS = 40_000;
 const WORK = 6_000_000;
 
 const isRectangle = (shape: Shape): boolean => {
-  const { xs, ys, minX, maxX, minY, maxY } = shape.pose(0);
+  const { minX, maxX, minY, maxY } = shape.pose(0), { xs, ys } = shape;
   return xs.length === 4 && xs.every((x, at) => (near(x, minX) || near(x, maxX)) && (near(ys[at]!, minY) || near(ys[at]!, maxY)));
 };
 const near = (a: number, b: number): boolean => Math.abs(a - b) < 1e-6;

@@ -1,7 +1,8 @@
 // Where one piece stands best: places tried at random all over and about where it is, the best of them then followed downhill.
 
 import type { Field, Random, Spot } from './field';
-import { TURN_STEPS, type Shape } from './shape';
+import { TURN_STEPS } from './pose';
+import type { Shape } from './shape';
 
 export type Effort = { readonly anywhere: number; readonly nearby: number; /** Corner on corner with another piece, or an edge of the box. */ readonly aligned: number; readonly followed: number };
 type Found = Spot & { cost: number };
@@ -71,7 +72,7 @@ function align(field: Field, at: number, random: Random, tryAt: (x: number, y: n
     step = (((step + Math.round((turn * TURN_STEPS) / (2 * Math.PI))) % TURN_STEPS) + TURN_STEPS) % TURN_STEPS;
   }
   const pose = shape.pose(step);
-  const x = spot.x + there.xs[corner]! - pose.xs[own]!, y = spot.y + there.ys[corner]! - pose.ys[own]!;
+  const x = spot.x + there.xAt(corner) - pose.xAt(own), y = spot.y + there.yAt(corner) - pose.yAt(own);
   if (x + pose.minX < -1e-6 || x + pose.maxX > field.width + 1e-6 || y + pose.minY < -1e-6 || y + pose.maxY > field.length + 1e-6) return;
   tryAt(clamp(x, -pose.minX, field.width - pose.maxX), clamp(y, -pose.minY, field.length - pose.maxY), step);
 }

@@ -4,9 +4,10 @@
 import { measureOverlap } from './collide';
 import type { Bin } from './bins';
 import type { Random, Spot } from './field';
-import { TURN_STEPS, type Posed, type Shape } from './shape';
+import { Pose, TURN_STEPS } from './pose';
+import type { Shape } from './shape';
 
-type Laid = { readonly shape: Shape; readonly pose: Posed; readonly spot: Spot };
+type Laid = { readonly shape: Shape; readonly pose: Pose; readonly spot: Spot };
 /** With the directions, in radians, of the outline that comes into it and goes out of it. */
 type Corner = { readonly x: number; readonly y: number; readonly into: number; readonly out: number };
 type Choice = { readonly member: number; readonly spot: Spot; readonly score: number; readonly touching: number };
@@ -46,7 +47,7 @@ export function looksLikePuzzle(shapes: readonly Shape[]): boolean {
 
 /** Where each member stands; null where not all could be laid so, false where they are none of a puzzle. Yields after each open corner. `noise` from 0: how much chance there is in it. */
 export function* assemble(bin: Bin, shapes: readonly Shape[], members: readonly number[], random: Random, noise: number, shorterThan: number): Generator<void, ReadonlyMap<number, Spot> | null | false> {
-  const laid: Laid[] = bin.obstacles.map(({ shape, x, y }) => ({ shape, pose: shape.pose(0), spot: { x, y, step: 0 } }));
+  const laid: Laid[] = bin.obstacles.map(({ shape, x, y }) => ({ shape, pose: new Pose(shape, 0), spot: { x, y, step: 0 } }));
   const placed = new Map<number, Spot>();
   let open: Corner[] = [{ x: 0, y: 0, into: Math.PI, out: Math.PI / 2 }, { x: bin.width, y: 0, into: -Math.PI / 2, out: Math.PI }];
   const waiting = new Set(members);
@@ -68,14 +69,14 @@ export function* assemble(bin: Bin, shapes: readonly Shape[], members: readonly 
       if (open.length === 0) return null;
       continue;
     }
-    const shape = shapes[best.member]!, pose = shape.pose(best.spot.step);
+    const shape = shapes[best.member]!, pose = new Pose(shape, best.spot.step);
     laid.push({ shape, pose, spot: best.spot });
     placed.set(best.member, best.spot);
     touched += best.touching;
     if (placed.size === FIRST_FEW && touched < FIRST_FEW * LEAST_TOUCHING) return false;
     waiting.delete(best.member);
     const turn = (best.spot.step * 2 * Math.PI) / TURN_STEPS;
-    for (const at of shape.sharp) open.push({ x: best.spot.x + pose.xs[at]!, y: best.spot.y + pose.ys[at]!, into: shape.directions[shape.before[at]!]! + turn, out: shape.directions[at]! + turn });
+    for (const at of shape.sharp) open.push({ x: best.spot.x + pose.xAt(at), y: best.spot.y + pose.yAt(at), into: shape.directions[shape.before[at]!]! + turn, out: shape.directions[at]! + turn });
   }
   return placed;
 }
@@ -92,7 +93,7 @@ function choose({ bin, shapes, laid, random, noise, cornerWorth, shorterThan }: 
     for (const at of shape.sharp) {
       for (const step of matchTurns(shape, at, corner)) {
         const pose = shape.pose(step);
-        const x = corner.x - pose.xs[at]!, y = corner.y - pose.ys[at]!;
+        const x = corner.x - pose.xAt(at), y = corner.y - pose.yAt(at);
         if (x + pose.minX < -1e-6 || x + pose.maxX > bin.width + 1e-6 || y + pose.minY < -1e-6 || y + pose.maxY > Math.min(bin.length, shorterThan) + 1e-6) continue;
         if (laid.some((other) => measureOverlap(shape, pose, other.shape, other.pose, other.spot.x - x, other.spot.y - y, Infinity) > 0)) continue;
         const { touching, held } = measureTouch(bin, shape, pose, x, y, laid);
@@ -118,8 +119,9 @@ function matchTurns(shape: Shape, at: number, corner: Corner): readonly number[]
 }
 
 /** How much of its outline lies on the box or on others, as a share, and how many of its sharp corners are held on both sides: nothing but a neighbour does that. */
-function measureTouch(bin: Bin, shape: Shape, { xs, ys, minX, maxX, minY, maxY }: Posed, x: number, y: number, laid: readonly Laid[]): { readonly touching: number; /** Share of its sharp corners. */ readonly held: number } {
+function measureTouch(bin: Bin, shape: Shape, own: Pose, x: number, y: number, laid: readonly Laid[]): { readonly touching: number; /** Share of its sharp corners. */ readonly held: number } {
   let sum = 0;
+  const { minX, maxX, minY, maxY } = own, { xs, ys } = own.turnOutline();
   const held = new Float64Array(xs.length);
   const near = laid.filter(({ pose, spot }) => spot.x + pose.minX < x + maxX + TOUCH_MM && spot.x + pose.maxX > x + minX - TOUCH_MM && spot.y + pose.minY < y + maxY + TOUCH_MM && spot.y + pose.maxY > y + minY - TOUCH_MM);
   for (let at = 0; at < xs.length; at++) {
@@ -133,7 +135,7 @@ function measureTouch(bin: Bin, shape: Shape, { xs, ys, minX, maxX, minY, maxY }
     }
     const ux = dx / length, uy = dy / length;
     for (const other of near) {
-      const { xs: ox, ys: oy } = other.pose, { next } = other.shape, sx = other.spot.x, sy = other.spot.y;
+      const { xs: ox, ys: oy } = other.pose.turnOutline(), { next } = other.shape, sx = other.spot.x, sy = other.spot.y;
       for (let k = 0; k < ox.length; k++) {
         const m = next[k]!;
         const ax = ox[k]! + sx - x1, ay = oy[k]! + sy - y1;

@@ -1,6 +1,6 @@
 // Offcuts: what is left of a roll or sheet, as a shape to scale, with a short code to write on it.
 
-import { boundPoints, computeRegionArea, computeRingArea, makeRegion, subtractRegions, type Polyline } from '../geometry';
+import { boundPoints, computeRegionArea, intersectRegions, makeRegion, subtractRegions, uniteRegions, type Box, type Polyline, type Region } from '../geometry';
 
 /** An outline in mm, straight edges, y downwards; the top left of its box is the origin. */
 export type OffcutShape = Polyline;
@@ -11,7 +11,26 @@ export const rectangle = (widthMm: number, lengthMm: number): OffcutShape => [{ 
 export const cornered = (widthMm: number, lengthMm: number, cutWidthMm: number, cutLengthMm: number): OffcutShape =>
   [{ x: 0, y: 0 }, { x: widthMm, y: 0 }, { x: widthMm, y: lengthMm - cutLengthMm }, { x: widthMm - cutWidthMm, y: lengthMm - cutLengthMm }, { x: widthMm - cutWidthMm, y: lengthMm }, { x: 0, y: lengthMm }];
 
-export const computeOffcutArea = (shape: OffcutShape): number => computeRingArea(shape);
+/** A spoiled spot: an upright box in the coordinates of the offcut's outline, mm. */
+export type BadSpot = Box;
+
+export const spotRing = ({ x, y, width, height }: BadSpot): Polyline => rectangle(width, height).map((point) => ({ x: point.x + x, y: point.y + y }));
+
+const soundRegion = (shape: OffcutShape, spots: readonly BadSpot[]): Region => (spots.length === 0 ? makeRegion([shape]) : subtractRegions(makeRegion([shape]), uniteRegions(spots.map((spot) => makeRegion([spotRing(spot)])))));
+
+/** What of it can be used, mm²: without its spoiled spots. */
+export const computeOffcutArea = (shape: OffcutShape, spots: readonly BadSpot[] = []): number => computeRegionArea(soundRegion(shape, spots));
+
+/** The spots that a piece takes along, cut out of an offcut along `piece` (in the offcut's coordinates), in coordinates of its own. */
+export function listSpotsOn(piece: Polyline, spots: readonly BadSpot[]): readonly BadSpot[] {
+  const box = boundPoints([piece]), own = makeRegion([piece]);
+  if (!box) return [];
+  return spots.flatMap((spot): readonly BadSpot[] => {
+    if (computeRegionArea(intersectRegions(own, makeRegion([spotRing(spot)]))) < SLACK_MM2) return [];
+    const x = Math.max(spot.x, box.x), y = Math.max(spot.y, box.y);
+    return [{ x: x - box.x, y: y - box.y, width: Math.min(spot.x + spot.width, box.x + box.width) - x, height: Math.min(spot.y + spot.height, box.y + box.height) - y }];
+  });
+}
 
 /** Letters and digits that nobody mistakes for one another on a strip of tape. */
 const CODE_LETTERS = 'ACDEFHJKLMNPRTUVWXY34679';
@@ -35,16 +54,16 @@ const SLACK_MM2 = 0.01;
 /**
  * Where an upright rectangle lies inside the shape, turned by a quarter only where `turnable`; null when nowhere. An upright
  * rectangle that fits can be pushed left and up until it touches, so that positions at the corners' coordinates are enough
- * for shapes of upright edges; for slanted ones a place may be missed.
+ * for shapes of upright edges; for slanted ones a place may be missed. Clear of spoiled spots.
  */
-export function fitRectangle(shape: OffcutShape, widthMm: number, heightMm: number, turnable: boolean): Fit | null {
+export function fitRectangle(shape: OffcutShape, widthMm: number, heightMm: number, turnable: boolean, spots: readonly BadSpot[] = []): Fit | null {
   const box = boundPoints([shape]);
   if (!box) return null;
-  const region = makeRegion([shape]);
+  const region = soundRegion(shape, spots), corners = [...shape, ...spots.flatMap(spotRing)];
   for (const turned of turnable && widthMm !== heightMm ? [false, true] : [false]) {
     const width = turned ? heightMm : widthMm, height = turned ? widthMm : heightMm;
     if (width > box.width + 1e-6 || height > box.height + 1e-6) continue;
-    const xs = edgesOf(shape.map((point) => point.x), width), ys = edgesOf(shape.map((point) => point.y), height);
+    const xs = edgesOf(corners.map((point) => point.x), width), ys = edgesOf(corners.map((point) => point.y), height);
     for (const y of ys) {
       for (const x of xs) {
         if (x < box.x - 1e-6 || y < box.y - 1e-6 || x + width > box.x + box.width + 1e-6 || y + height > box.y + box.height + 1e-6) continue;
@@ -60,9 +79,9 @@ export function fitRectangle(shape: OffcutShape, widthMm: number, heightMm: numb
 const edgesOf = (coordinates: readonly number[], length: number): readonly number[] => [...new Set(coordinates.flatMap((at) => [at, at - length]))].sort((a, b) => a - b);
 
 /** The shapes that hold the rectangle, smallest first: the offcut that loses least is tried first. */
-export function findFittingOffcuts<T extends { readonly shape: OffcutShape }>(offcuts: readonly T[], widthMm: number, heightMm: number, turnable: boolean): readonly { readonly offcut: T; readonly fit: Fit; readonly usedShare: number }[] {
+export function findFittingOffcuts<T extends { readonly shape: OffcutShape; readonly badSpots: readonly BadSpot[] }>(offcuts: readonly T[], widthMm: number, heightMm: number, turnable: boolean): readonly { readonly offcut: T; readonly fit: Fit; readonly usedShare: number }[] {
   return offcuts.flatMap((offcut) => {
-    const fit = fitRectangle(offcut.shape, widthMm, heightMm, turnable);
+    const fit = fitRectangle(offcut.shape, widthMm, heightMm, turnable, offcut.badSpots);
     return fit ? [{ offcut, fit, usedShare: (widthMm * heightMm) / computeOffcutArea(offcut.shape) }] : [];
   }).sort((a, b) => b.usedShare - a.usedShare);
 }

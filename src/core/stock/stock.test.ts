@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { checkLine, computeLengthByDiameter, computeLengthByWeight, computeOffcutArea, cornered, correctTo, findFittingOffcuts, fitRectangle, keyOf, makeOffcutCode, parseKey, rectangle, STOCK_CAUSES, sumLines, takeFirstIn, type Lot, type LotForm, type StockCause } from './index';
+import { checkLine, computeLengthByDiameter, computeLengthByWeight, computeOffcutArea, cornered, correctTo, findFittingOffcuts, fitRectangle, keyOf, listSpotsOn, makeOffcutCode, parseKey, rectangle, STOCK_CAUSES, sumLines, takeFirstIn, type Lot, type LotForm, type StockCause } from './index';
 
 const lot = (id: number, form: LotForm = 'roll', part: Partial<Lot> = {}): Lot => ({ id, key: 'vinyl:1', form, widthMm: 500, lengthMm: 10_000, receivedAtMs: id, unitCost: 0.89, ...part });
 const whole = (min: number, max: number) => fc.integer({ min, max });
@@ -104,8 +104,26 @@ describe('offcuts', () => {
   });
 
   it('the one that loses least comes first', () => {
-    const offcuts = [{ code: 'large', shape: rectangle(400, 400) }, { code: 'small', shape: rectangle(210, 110) }, { code: 'tiny', shape: rectangle(90, 90) }];
+    const offcuts = [{ code: 'large', shape: rectangle(400, 400), badSpots: [] }, { code: 'small', shape: rectangle(210, 110), badSpots: [] }, { code: 'tiny', shape: rectangle(90, 90), badSpots: [] }, { code: 'creased', shape: rectangle(205, 105), badSpots: [{ x: 100, y: 50, width: 5, height: 5 }] }];
     expect(findFittingOffcuts(offcuts, 200, 100, true).map(({ offcut }) => offcut.code)).toEqual(['small', 'large']);
+  });
+
+  it('keep clear of spoiled spots as brute force does', () => {
+    const whole = (min: number, max: number) => fc.integer({ min, max });
+    fc.assert(fc.property(whole(6, 14), whole(6, 14), whole(0, 10), whole(0, 10), whole(1, 4), whole(1, 4), whole(1, 12), whole(1, 12), (width, length, left, top, spotWidth, spotLength, w, h) => {
+      const clear = (x: number, y: number) => x >= left + spotWidth || x + w <= left || y >= top + spotLength || y + h <= top;
+      let found = false;
+      for (let x = 0; x + w <= width; x++) for (let y = 0; y + h <= length; y++) found ||= clear(x, y);
+      expect(fitRectangle(rectangle(width, length), w, h, false, [{ x: left, y: top, width: spotWidth, height: spotLength }]) !== null).toBe(found);
+    }), { numRuns: 200 });
+  });
+
+  it('what is cut from one takes along the spots in it, and counts without them', () => {
+    const spots = [{ x: 50, y: 50, width: 40, height: 20 }, { x: 300, y: 0, width: 10, height: 10 }];
+    expect(computeOffcutArea(rectangle(400, 200), spots)).toBeCloseTo(80_000 - 800 - 100, 6);
+    // Spots that overlap are not lost twice.
+    expect(computeOffcutArea(rectangle(100, 100), [{ x: 0, y: 0, width: 50, height: 50 }, { x: 25, y: 0, width: 50, height: 50 }])).toBeCloseTo(10_000 - 3_750, 6);
+    expect(listSpotsOn(rectangle(120, 100).map(({ x, y }) => ({ x: x + 70, y: y + 40 })), spots)).toEqual([{ x: 0, y: 10, width: 20, height: 20 }]);
   });
 
   it('have codes that are not mistaken for one another', () => {

@@ -46,6 +46,7 @@ export function SheetView({ use, stock, placements, laid, marks, byPart, colour,
         {/* Stock coordinates, turned so that the length runs to the right. */}
         <g transform={`translate(0 ${width}) rotate(-90) scale(1 1)`}>
           {stock.kind === 'offcut' ? <polygon points={stock.shape.map((point) => `${point.x},${point.y}`).join(' ')} fill="var(--cut-side)" stroke="var(--mui-palette-text-secondary)" strokeWidth={0.6 * k} /> : <rect width={width} height={length} fill="var(--cut-side)" stroke="var(--mui-palette-text-secondary)" strokeWidth={0.6 * k} />}
+          {stock.kind === 'offcut' && stock.badSpots.map((ring, at) => <path key={`spot ${at}`} d={line(ring, true)} fill="var(--mui-palette-error-main)" fillOpacity={0.35} stroke="var(--mui-palette-error-main)" strokeWidth={0.6 * k}><title>spoiled</title></path>)}
           {stock.kind === 'roll' && <line x1={0} x2={width} y1={use.usedLengthMm} y2={use.usedLengthMm} stroke="var(--mui-palette-secondary-main)" strokeWidth={0.9} strokeDasharray="5 3" />}
           {rest?.pieces.map((ring, at) => <path key={`rest ${at}`} d={line(ring, true)} fill="var(--mui-palette-secondary-main)" fillOpacity={0.12} stroke="var(--mui-palette-secondary-main)" strokeWidth={0.8} strokeDasharray="5 3" />)}
           {marks.weed.map((ring, at) => <path key={`weed ${at}`} d={line(ring, true)} fill="none" stroke="var(--mui-palette-error-main)" strokeWidth={0.5} />)}

@@ -40,7 +40,7 @@ export function VinylLoad({ view, group, start, onKept, onDone }: Props) {
     if (wish === 'shelf') return orderStock(group.stock);
     if (wish === 'mix') return orderStock(group.stock.filter((choice) => mix.has(choice.lotId)));
     const lot = group.stock.find((choice) => choice.lotId === wish);
-    return lot ? [lot] : [{ lotId: 0, form: 'roll', widthMm: typed.widthMm, lengthMm: null, left: typed.lengthMm, shape: null, code: null }];
+    return lot ? [lot] : [{ lotId: 0, form: 'roll', widthMm: typed.widthMm, lengthMm: null, left: typed.lengthMm, shape: null, badSpots: [], code: null }];
   }, [wish, typed, mix, group.stock]);
   const byItem = useMemo(() => {
     const found = new Map<string, Group['parts'][number][]>();

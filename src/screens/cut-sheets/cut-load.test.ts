@@ -16,7 +16,7 @@ const shape: CutShape = { paths: [{ points: box, inner: false }, { points: dot, 
 const parts = [part(1), part(2, { dueDay: '2026-11-28' }), part(3, { widthMm: 60 })];
 const shapes = new Map(parts.map((one) => [keyOfSource(sourceOf(one)), shape]));
 const byPart = new Map(parts.map((one) => [one.partId, one]));
-const lot = (lotId: number, form: StockChoice['form'], more: Partial<StockChoice> = {}): StockChoice => ({ lotId, form, widthMm: 300, lengthMm: form === 'roll' ? null : 400, left: form === 'roll' ? 5000 : 2, shape: null, code: null, ...more });
+const lot = (lotId: number, form: StockChoice['form'], more: Partial<StockChoice> = {}): StockChoice => ({ lotId, form, widthMm: 300, lengthMm: form === 'roll' ? null : 400, left: form === 'roll' ? 5000 : 2, shape: null, badSpots: [], code: null, ...more });
 const setup: Setup = { gapMm: 6, hold: 'suited', marks: NO_MARKS, inside: 'bays' };
 const plain = { turnable: true, inside: 'bays' as const, marks: NO_MARKS, tagLetters: 4 };
 const at = (sheet: number, pieceId: string, copy: number, more: Partial<Placement> = {}): Placement => ({ pieceId, copy, sheet, xMm: 10, yMm: 5, rotationDeg: 0, ...more });
@@ -82,6 +82,27 @@ describe('a load that is cut', () => {
     const short = toCutLoad(laidOut(own, layoutOf([at(0, body!.id, 0), at(0, spare!.id, 0)], [use(0, '1')]), [lot(1, 'roll')]), 7, () => null);
     expect(short.sheets[0]!.parts).toEqual([]);
     expect(sheets[0]!.spareMm2).toBeCloseTo(2 * (800 + 360 + 9 * Math.PI), 0);
+  });
+
+  it('a part whose islands lie on two sheets is cut once and bears its share of both; a sheet of spares alone goes with them', () => {
+    const cut = [...toCutPieces(parts.slice(0, 1), shapes, new Set([keyOfSource(sourceOf(parts[0]!))])), toSpares({ key: 'u', name: 'wheel of Coat', source: sourceOf(parts[2]!) }, 1, '+1')];
+    const own = makeLoad(cut, shapes, plain), [body, bit, spare] = own.pieces;
+    const { sheets } = toCutLoad(laidOut(own, layoutOf([at(0, body!.id, 0), at(1, bit!.id, 0), at(2, spare!.id, 0)], [use(0, '3'), use(1, '2'), use(2, '1')]), [lot(3, 'offcut'), lot(2, 'sheet'), lot(1, 'roll')]), null, () => null);
+    expect(sheets.map((sheet) => [sheet.lotId, sheet.parts.length, sheet.islands.length, sheet.spareMm2 > 0])).toEqual([[3, 1, 0, false], [2, 0, 1, false], [1, 0, 0, true]]);
+    expect(sheets[1]!.islands[0]).toEqual({ partId: 1, areaMm2: expect.closeTo(100 + 120 + 9 * Math.PI, 0) as number });
+  });
+
+  it('keeps clear of the spoiled spots of an offcut, and keeps no square rest with one in it', () => {
+    const spoiled = lot(3, 'offcut', { widthMm: 200, lengthMm: 200, badSpots: [{ x: 90, y: 20, width: 20, height: 20 }] });
+    const stock = toStock(spoiled, 'free', figures)!;
+    expect(stock.kind === 'offcut' && stock.badSpots).toEqual([[{ x: 90, y: 20 }, { x: 110, y: 20 }, { x: 110, y: 40 }, { x: 90, y: 40 }]]);
+    const laid = laidOut(load, layoutOf([at(0, small!.id, 0, { xMm: 20, yMm: 150 })], [use(0, '3')]), [spoiled]);
+    const rests = listRests(laid, 0);
+    expect(rests.length).toBeGreaterThan(0);
+    for (const ring of rests.find((rest) => rest.kind === 'rectangles')!.pieces) {
+      const xs = ring.map((point) => point.x), ys = ring.map((point) => point.y);
+      expect(Math.max(...xs) <= 90 || Math.min(...xs) >= 110 || Math.max(...ys) <= 20 || Math.min(...ys) >= 40).toBe(true);
+    }
   });
 
   it('is kept as it is, and comes back without what does not wait any more', () => {

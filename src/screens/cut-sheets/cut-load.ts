@@ -4,7 +4,7 @@ import type { ShopFigures } from '../../core/materials';
 import { attachTag, findRests, measureShares, placePoints, type Inside, type Marks, type NestLayout, type NestOptions, type NestPiece, type NestStock, type Placement, type Rest, type StockMargins } from '../../core/nesting';
 import { computeRingArea, intersectRegions, makeRegion, splitPieces, type Point } from '../../core/geometry';
 import type { CutSheet, CutSheetPiece, CutSource, Hold } from '../../core/orders';
-import { rectangle } from '../../core/stock';
+import { rectangle, spotRing } from '../../core/stock';
 import type { CutSheetsView, StockChoice, UsualPiece, WaitingPart } from '../../views/views';
 import type { CutOutline, CutShape } from '../../core/nesting';
 
@@ -79,10 +79,10 @@ export function toStock(choice: StockChoice, hold: Hold, figures: HoldFigures): 
       return lengthMm ? { kind: 'sheet', id, widthMm, lengthMm: cap(lengthMm), count: Math.max(1, Math.round(left)), margins } : null;
     case 'offcut': {
       if (!lengthMm) return null;
-      const whole = choice.shape ?? rectangle(choice.widthMm, lengthMm);
-      if (!onMat || (choice.widthMm <= figures.matWidthMm && lengthMm <= figures.matLengthMm)) return { kind: 'offcut', id, shape: whole, badSpots: [], margins };
+      const whole = choice.shape ?? rectangle(choice.widthMm, lengthMm), badSpots = choice.badSpots.map(spotRing);
+      if (!onMat || (choice.widthMm <= figures.matWidthMm && lengthMm <= figures.matLengthMm)) return { kind: 'offcut', id, shape: whole, badSpots, margins };
       const [held] = splitPieces(intersectRegions(makeRegion([whole]), makeRegion([rectangle(figures.matWidthMm, figures.matLengthMm)])));
-      return held ? { kind: 'offcut', id, shape: held.outer, badSpots: [], margins } : null;
+      return held ? { kind: 'offcut', id, shape: held.outer, badSpots, margins } : null;
     }
     case 'piece':
       return null;
@@ -108,7 +108,7 @@ export const choiceOf = ({ choices }: Pick<Laid, 'choices'>, stockId: string): S
 export function listRests(laid: Laid, sheet: number): readonly Rest[] {
   const use = laid.layout.sheets.find((entry) => entry.sheet === sheet), choice = use && choiceOf(laid, use.stockId);
   if (!use || !choice || choice.form === 'roll' || !choice.lengthMm) return [];
-  const whole: NestStock = choice.form === 'offcut' ? { kind: 'offcut', id: use.stockId, shape: choice.shape ?? rectangle(choice.widthMm, choice.lengthMm), badSpots: [] } : { kind: 'sheet', id: use.stockId, widthMm: choice.widthMm, lengthMm: choice.lengthMm, count: 1 };
+  const whole: NestStock = choice.form === 'offcut' ? { kind: 'offcut', id: use.stockId, shape: choice.shape ?? rectangle(choice.widthMm, choice.lengthMm), badSpots: choice.badSpots.map(spotRing) } : { kind: 'sheet', id: use.stockId, widthMm: choice.widthMm, lengthMm: choice.lengthMm, count: 1 };
   return findRests(whole, placedOutlines(laid, sheet), laid.setup.gapMm, use.usedLengthMm);
 }
 
@@ -118,26 +118,31 @@ export function toCutLoad({ layout, load, choices, setup }: Laid, sheetId: numbe
   const lying = new Set(layout.placements.map(placementKey));
   // A part is cut once all its islands are: of one that lacks some the rest waits with it.
   const lacking = new Set(load.cut.flatMap((piece) => piece.partIds.filter((_, copy) => !lying.has(placementKey({ pieceId: piece.id, copy })))));
-  // A part whose islands lie on two sheets is cut with the first of them.
+  // A part whose islands lie on two sheets is counted as cut with the first of them, and bears its share of both.
   const taken = new Set<number>();
   return {
     sheetId,
     sheets: layout.sheets.flatMap((use) => {
       const lot = choiceOf({ choices }, use.stockId);
       if (!lot) return [];
-      const areas = new Map<number, number>();
+      const areas = new Map<number, number>(), islands = new Map<number, number>();
       let spareMm2 = 0;
       for (const placement of layout.placements) {
         if (placement.sheet !== use.sheet) continue;
         const partId = partIdOf(load, placement), areaMm2 = shares.get(placement.pieceId) ?? 0;
-        if (partId === null || taken.has(partId) || lacking.has(partId)) spareMm2 += areaMm2;
-        else areas.set(partId, (areas.get(partId) ?? 0) + areaMm2);
+        if (partId === null || lacking.has(partId)) spareMm2 += areaMm2;
+        else {
+          const own = taken.has(partId) ? islands : areas;
+          own.set(partId, (own.get(partId) ?? 0) + areaMm2);
+        }
       }
       for (const partId of areas.keys()) taken.add(partId);
-      return [{ lotId: lot.lotId, usedLengthMm: use.usedLengthMm, rests: restOf(use.sheet)?.pieces ?? [], spareMm2, parts: [...areas].map(([partId, areaMm2]) => ({ partId, areaMm2 })) }];
+      return [{ lotId: lot.lotId, usedLengthMm: use.usedLengthMm, rests: restOf(use.sheet)?.pieces ?? [], spareMm2, parts: toShares(areas), islands: toShares(islands) }];
     }),
   };
 }
+
+const toShares = (areas: ReadonlyMap<number, number>) => [...areas].map(([partId, areaMm2]) => ({ partId, areaMm2 }));
 
 /** What is kept of a load while it is worked on. */
 export function toCutSheet({ layout, load, choices, setup }: Laid, locked: ReadonlySet<string>): CutSheet {
@@ -168,4 +173,4 @@ export function dropGone(sheet: CutSheet, waiting: ReadonlySet<number>): CutShee
 }
 
 /** The lots of a kept sheet as they are now; one that is gone is still drawn, and refused when it is booked. */
-export const choicesOf = (sheet: CutSheet, stock: readonly StockChoice[]): readonly StockChoice[] => sheet.lots.map((lot) => stock.find((choice) => choice.lotId === lot.lotId) ?? { ...lot, lengthMm: lot.form === 'roll' ? null : lot.lengthMm, left: lot.form === 'roll' ? (lot.lengthMm ?? 0) : 1, shape: null, code: null });
+export const choicesOf = (sheet: CutSheet, stock: readonly StockChoice[]): readonly StockChoice[] => sheet.lots.map((lot) => stock.find((choice) => choice.lotId === lot.lotId) ?? { ...lot, lengthMm: lot.form === 'roll' ? null : lot.lengthMm, left: lot.form === 'roll' ? (lot.lengthMm ?? 0) : 1, shape: null, badSpots: [], code: null });

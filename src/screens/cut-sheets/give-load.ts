@@ -4,7 +4,7 @@ import { writeDxf, writeHpgl, writeSvg } from '../../core/artwork';
 import { boundPoints, type Polyline } from '../../core/geometry';
 import { getKindFacts, type ShopFigures } from '../../core/materials';
 import { drawMarks, makeLoadLayer, orderCutting, placePoints, stockOf, type DrawnMarks, type LoadPart, type Placement, type SheetUse } from '../../core/nesting';
-import { rectangle } from '../../core/stock';
+import { rectangle, spotRing } from '../../core/stock';
 import type { LoadCard, VinylView, WaitingPart } from '../../views/views';
 import type { LoadFacts } from '../../core/orders';
 import type { CutFormat } from '../../workers/artwork-client';
@@ -57,7 +57,7 @@ export function toLoadCard(laid: Laid, vinyl: VinylView, byPart: ByPart, figures
       const choice = choiceOf(laid, use.stockId), placements = placementsOn(laid, use.sheet), lengthMm = choice?.form === 'roll' || !choice?.lengthMm ? use.usedLengthMm : choice.lengthMm;
       const outlines = placements.map((placement) => placePoints(outlineOf(sourceOfPiece(laid, placement), laid.shapes)?.outline ?? [], placement));
       return {
-        lotName: nameLot(use.stockId), density: use.density, lengthMm, shape: [...(choice?.shape ?? rectangle(choice?.widthMm ?? 1, lengthMm))],
+        lotName: nameLot(use.stockId), density: use.density, lengthMm, shape: [...(choice?.shape ?? rectangle(choice?.widthMm ?? 1, lengthMm))], badSpots: (choice?.badSpots ?? []).map((spot) => [...spotRing(spot)]),
         facts: toLoadFacts(laid, use, figures, getKindFacts(vinyl.kind).label, vinyl.details.thicknessUm),
         pieces: orderCutting(outlines).map((at) => {
           const part = partOf(laid, byPart, placements[at]!);

@@ -59,7 +59,7 @@ function loadUnderWay(shop: ShopContext): ReadonlyMap<string, number> {
     const packs = Math.max(0, line.packs - line.receivedPacks - line.damagedPacks);
     for (const part of offers.get(line.offerId)?.parts ?? []) {
       if (part.key === null || packs === 0) continue;
-      const one = part.widthMm === null ? part.count : measureLot({ form: 'sheet', left: part.count, widthMm: part.widthMm, lengthMm: part.lengthMm, shape: null }, figures);
+      const one = part.widthMm === null ? part.count : measureLot({ form: 'sheet', left: part.count, widthMm: part.widthMm, lengthMm: part.lengthMm, shape: null, badSpots: [] }, figures);
       amounts.set(part.key, (amounts.get(part.key) ?? 0) + packs * one);
     }
   }

@@ -58,6 +58,10 @@ function drawSheet(paper: Paper, sheet: LoadCard['sheets'][number], colour: stri
   };
   paper.lineWidth(0.7);
   draw(sheet.shape).stroke(SOFT);
+  for (const spot of sheet.badSpots) {
+    draw(spot).stroke(INK);
+    paper.moveTo(...toPage(spot[0]!)).lineTo(...toPage(spot[2]!)).moveTo(...toPage(spot[1]!)).lineTo(...toPage(spot[3]!)).stroke(INK);
+  }
   paper.lineWidth(0.4);
   for (const [index, piece] of sheet.pieces.entries()) {
     if (piece.outline.length < 3) continue;

@@ -25,6 +25,7 @@ export function printOffcutLabels(stock: Pick<FullStock, 'rows'>, settings: Form
       const scale = 44 / Math.max(lot.widthMm ?? 1, lot.lengthMm ?? 1);
       const points = (lot.shape ?? []).map((point): [number, number] => [x + width - 54 + point.x * scale, y + 12 + point.y * scale]);
       if (points.length >= 3) paper.polygon(...points).lineWidth(0.8).fillAndStroke(thing.colourHex, INK);
+      for (const spot of lot.badSpots) paper.rect(x + width - 54 + spot.x * scale, y + 12 + spot.y * scale, spot.width * scale, spot.height * scale).lineWidth(0.4).fillAndStroke('#ffffff', INK);
     });
   });
 }

@@ -2,9 +2,9 @@
 // refused with the figure.
 
 import type { InferType } from 'yup';
-import type { bookingInput, lotInput, offcutInput } from '../../core/input';
-import { checkLine, cornered, correctTo, makeOffcutCode, rectangle, type BookingProblem, type Lot, type OffcutShape, type StockCause } from '../../core/stock';
-import { addStockLine, countOffcuts, findLot, insertLot, isCodeTaken, setRemark, type StoredLot } from '../../data/stock-store';
+import type { bookingInput, lotInput, offcutInput, spotsInput } from '../../core/input';
+import { checkLine, cornered, computeOffcutArea, correctTo, listSpotsOn, makeOffcutCode, rectangle, type BadSpot, type BookingProblem, type Lot, type OffcutShape, type StockCause } from '../../core/stock';
+import { addStockLine, countOffcuts, findLot, insertLot, isCodeTaken, setBadSpots, setRemark, type StoredLot } from '../../data/stock-store';
 import type { ShopContext } from '../context';
 import { notFound, ShopError } from '../errors';
 import { requireThing } from './things';
@@ -69,6 +69,16 @@ export function remarkLot(shop: ShopContext, id: number, remark: string): void {
   if (!setRemark(shop.db, id, remark)) throw notFound('This lot');
 }
 
+/** What of an offcut is spoiled, all of it: what it said before is replaced. */
+export function markSpots(shop: ShopContext, id: number, { spots }: InferType<typeof spotsInput>): void {
+  const lot = requireLot(shop, id), { shape } = lot;
+  if (lot.form !== 'offcut' || !shape) throw new ShopError('invalid', 'Spoiled spots are marked on offcuts. Set the piece aside as an offcut first.');
+  const beside = spots.findIndex((spot) => listSpotsOn(shape, [spot]).length === 0);
+  if (beside >= 0) throw new ShopError('invalid', `Spot ${beside + 1} lies beside the offcut. From the left and from the top are measured on the offcut itself, as it is drawn.`, 'spots');
+  if (spots.length > 0 && computeOffcutArea(shape, spots) < 1) throw new ShopError('invalid', 'Nothing of the offcut would be left: book it as spoiled instead.', 'spots');
+  setBadSpots(shop.db, id, spots);
+}
+
 /** Takes a stretch off a roll (or a sheet off its lot) and keeps the piece as an offcut with a code of its own. */
 export function setAsideOffcut(shop: ShopContext, id: number, input: InferType<typeof offcutInput>): { id: number; code: string } {
   return shop.db.transaction(() => {
@@ -82,7 +92,7 @@ export function setAsideOffcut(shop: ShopContext, id: number, input: InferType<t
   });
 }
 
-type NewOffcut = { readonly widthMm: number; readonly lengthMm: number; readonly shape: OffcutShape; readonly unitCost: number; readonly remark: string };
+type NewOffcut = { readonly widthMm: number; readonly lengthMm: number; readonly shape: OffcutShape; readonly badSpots?: readonly BadSpot[]; readonly unitCost: number; readonly remark: string };
 
 /** A piece of the lot as a lot of its own, with a code to write on it. `workId`: what left it. Call it inside a transaction. */
 export function keepOffcut(shop: ShopContext, lot: StoredLot, offcut: NewOffcut, workId?: number): { id: number; code: string } {

@@ -5,7 +5,7 @@ import { computeOffcutArea } from '../../core/stock';
 import type { StoredLot } from '../../data/stock-store';
 
 /** What of a lot can be used: mm² that a cutter reaches, or pieces. */
-export function measureLot(lot: Pick<StoredLot, 'form' | 'left' | 'widthMm' | 'lengthMm' | 'shape'>, figures: ShopFigures): number {
+export function measureLot(lot: Pick<StoredLot, 'form' | 'left' | 'widthMm' | 'lengthMm' | 'shape' | 'badSpots'>, figures: ShopFigures): number {
   const reach = Math.max(0, (lot.widthMm ?? 0) - 2 * figures.cutterEdgeMm);
   switch (lot.form) {
     case 'roll':
@@ -13,7 +13,7 @@ export function measureLot(lot: Pick<StoredLot, 'form' | 'left' | 'widthMm' | 'l
     case 'sheet':
       return lot.left * reach * (lot.lengthMm ?? 0);
     case 'offcut':
-      return lot.left * (lot.shape ? computeOffcutArea(lot.shape) : 0);
+      return lot.left * (lot.shape ? computeOffcutArea(lot.shape, lot.badSpots) : 0);
     case 'piece':
       return lot.left;
     default:

@@ -41,7 +41,7 @@ export function computeOrderNeeds(shop: ShopContext): readonly OrderNeed[] {
 }
 
 const toLotView = (lot: StoredLot, suppliers: ReadonlyMap<number, string>): LotView => ({
-  id: lot.id, key: lot.key, form: lot.form, widthMm: lot.widthMm, lengthMm: lot.lengthMm, receivedAtMs: lot.receivedAtMs, unitCost: lot.unitCost, left: lot.left, shape: lot.shape, code: lot.code, remark: lot.remark, supplier: suppliers.get(lot.supplierId ?? 0) ?? '', value: valueStock([{ lot, left: lot.left }]),
+  id: lot.id, key: lot.key, form: lot.form, widthMm: lot.widthMm, lengthMm: lot.lengthMm, receivedAtMs: lot.receivedAtMs, unitCost: lot.unitCost, left: lot.left, shape: lot.shape, badSpots: lot.badSpots, code: lot.code, remark: lot.remark, supplier: suppliers.get(lot.supplierId ?? 0) ?? '', value: valueStock([{ lot, left: lot.left }]),
 });
 
 type ReadStock = { readonly lots: readonly StoredLot[]; /** By kind and name. */ readonly keys: readonly string[]; readonly nameOf: (key: string) => ThingView; readonly rowOf: (key: string) => StockRow; readonly isShort: (key: string) => boolean };
@@ -114,6 +114,6 @@ export function loadStockPage(shop: ShopContext, { words, offset }: { readonly w
 export function findOffcuts(shop: ShopContext, wish: { readonly widthMm: number; readonly heightMm: number; readonly key: string | null }): readonly FittingOffcut[] {
   const nameOf = nameThings(shop);
   const suppliers = new Map(loadSuppliers(shop.db).map((supplier) => [supplier.id, supplier.name]));
-  const offcuts = loadLotsOnShelf(shop.db, wish.key ?? undefined).flatMap((lot) => (lot.form === 'offcut' && lot.shape ? [{ lot, shape: lot.shape }] : []));
+  const offcuts = loadLotsOnShelf(shop.db, wish.key ?? undefined).flatMap((lot) => (lot.form === 'offcut' && lot.shape ? [{ lot, shape: lot.shape, badSpots: lot.badSpots }] : []));
   return findFittingOffcuts(offcuts, wish.widthMm, wish.heightMm, true).slice(0, 50).map(({ offcut, fit, usedShare }) => ({ lot: toLotView(offcut.lot, suppliers), thing: nameOf(offcut.lot.key), fit, usedShare }));
 }

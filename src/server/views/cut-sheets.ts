@@ -28,7 +28,7 @@ export function loadCutSheets(shop: ShopContext): CutSheetsView {
     const vinyl = materials.vinyls.get(vinylId);
     const lots = loadLotsOnShelf(shop.db, keyOf({ kind: 'vinyl', vinylId }));
     return vinyl ? [{
-      vinyl, parts: own, stock: lots.flatMap(({ id, form, widthMm, lengthMm, left, shape, code }) => (widthMm ? [{ lotId: id, form, widthMm, lengthMm, left, shape, code }] : [])),
+      vinyl, parts: own, stock: lots.flatMap(({ id, form, widthMm, lengthMm, left, shape, badSpots, code }) => (widthMm ? [{ lotId: id, form, widthMm, lengthMm, left, shape, badSpots, code }] : [])),
       kept: (kept.get(vinylId) ?? []).map(({ id, version, keptAtMs, sheet }) => ({ id, version, keptAtMs, sheet })), usual: usual.pieces.get(vinylId) ?? [],
     }] : [];
   });

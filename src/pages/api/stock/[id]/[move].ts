@@ -1,7 +1,7 @@
-import { bookingInput, countInput, offcutInput, remarkInput } from '../../../../core/input';
+import { bookingInput, countInput, offcutInput, remarkInput, spotsInput } from '../../../../core/input';
 import { endpoint, readId, readJson } from '../../../../server/endpoint';
 import { notFound, parseInput } from '../../../../server/errors';
-import { bookStock, countStock, remarkLot, setAsideOffcut } from '../../../../server/stock/keep-stock';
+import { bookStock, countStock, markSpots, remarkLot, setAsideOffcut } from '../../../../server/stock/keep-stock';
 
 export const POST = endpoint(async ({ shop, api }) => {
   const id = readId(api, 'This lot');
@@ -15,6 +15,8 @@ export const POST = endpoint(async ({ shop, api }) => {
     }
     case 'remark':
       return remarkLot(shop, id, parseInput(remarkInput, body).remark);
+    case 'spots':
+      return markSpots(shop, id, parseInput(spotsInput, body));
     case 'offcut':
       return setAsideOffcut(shop, id, parseInput(offcutInput, body));
     default:

@@ -1,0 +1,1 @@
+ALTER TABLE `lots` ADD `bad_spots` text DEFAULT '[]' NOT NULL;
