@@ -60,6 +60,24 @@ test('an offcut is cut off a roll, has a code to write on it, and is found by wh
   await offcuts.getByLabel('Height').fill('390');
   await expect(offcuts.getByRole('listitem')).toHaveCount(1);
   await expect(offcuts.getByRole('img', { name: `Offcut ${code}, to scale` })).toBeVisible();
+  // A crease in the middle: what would lie over it does not fit any more, what lies beside it does.
+  await offcuts.getByRole('button', { name: code }).click();
+  await dialog.getByRole('tab', { name: 'Spoiled spots' }).click();
+  await dialog.getByRole('img', { name: `Offcut ${code}, to scale` }).click();
+  await expect(dialog.getByRole('group', { name: 'Spot 1' }).getByLabel('Width')).toHaveValue('20');
+  await dialog.getByRole('group', { name: 'Spot 1' }).getByLabel('From the left').fill('5000');
+  await dialog.getByRole('button', { name: 'Keep the spots' }).click();
+  await expect(dialog.getByRole('alert')).toContainText('Spot 1 lies beside the offcut.');
+  await dialog.getByRole('group', { name: 'Spot 1' }).getByLabel('From the left').fill('240');
+  await dialog.getByRole('button', { name: 'Keep the spots' }).click();
+  await expect(offcuts).toContainText('None of the');
+  await offcuts.getByLabel('Width').fill('200');
+  await expect(offcuts.getByRole('listitem').filter({ hasText: code })).toContainText('a spot spoiled');
+  await offcuts.getByRole('button', { name: code }).click();
+  await dialog.getByRole('tab', { name: 'Spoiled spots' }).click();
+  await dialog.getByRole('button', { name: 'Spot 1 is none' }).click();
+  await dialog.getByRole('button', { name: 'Keep the spots' }).click();
+  await offcuts.getByLabel('Width').fill('480');
   await offcuts.getByRole('button', { name: code }).click();
   await dialog.getByRole('button', { name: 'Book' }).click();
   await expect(offcuts).toContainText('None of the');

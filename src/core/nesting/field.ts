@@ -94,14 +94,13 @@ export class Field {
     this.rebox(at);
   }
 
-  /** All pieces where they are told, and all overlaps anew. */
+  /** All free pieces where they are told, and all overlaps anew; what is fixed stays, whatever is told of it. */
   place(spots: readonly Spot[]): void {
-    spots.forEach((spot, at) => {
-      Object.assign(this.spots[at]!, spot);
-      this.poses[at]!.turn(spot.step);
-      if (at < this.free) this.clampInside(at);
-      else this.rebox(at);
-    });
+    for (let at = 0; at < this.free; at++) {
+      Object.assign(this.spots[at]!, spots[at]);
+      this.poses[at]!.turn(this.spots[at]!.step);
+      this.clampInside(at);
+    }
     for (let at = 0; at < this.free; at++) this.refresh(at);
   }
 

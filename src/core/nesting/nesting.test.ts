@@ -111,6 +111,19 @@ describe('by hand', () => {
     expect(faultsOf(pieces, [roll()], layout)).toEqual([]);
   });
 
+  it('what is fixed stays so however long the strip is drawn shorter: locked pieces and spoiled spots', async () => {
+    const cog: Polyline = Array.from({ length: 48 }, (_, at) => { const angle = (at * Math.PI) / 24, reach = at % 4 < 2 ? 45 : 36; return { x: 45 + reach * Math.cos(angle), y: 45 + reach * Math.sin(angle) }; });
+    const spots = [box(30, 40).map(({ x, y }) => ({ x: x + 60, y: y + 60 })), box(20, 20).map(({ x, y }) => ({ x: x + 150, y: y + 200 }))];
+    const stock: NestStock[] = [{ kind: 'offcut', id: 'spoiled', shape: box(240, 310), badSpots: spots }, roll()];
+    const pieces = [piece('cog', cog, 9), piece('ell', ELL, 5)];
+    const locked = [{ pieceId: 'ell', copy: 1, sheet: 1, xMm: 120, yMm: 90, rotationDeg: 30 }];
+    for (const seed of [0.1, 0.31, 0.7]) {
+      const layout = await lay(pieces, stock, { locked, seed, rounds: 250 });
+      expect([layout.left, faultsOf(pieces, stock, layout)]).toEqual([[], []]);
+      expect(layout.placements.find((placement) => placement.pieceId === 'ell' && placement.copy === 1)).toEqual(locked[0]);
+    }
+  });
+
   it('goes on from a layout that was there; what overlaps in it is laid anew', async () => {
     const pieces = [piece('ell', ELL, 3)];
     const before = await lay(pieces, [roll()]);

@@ -32,7 +32,7 @@ export function SpotFields({ lot, colourHex, spots, onChange, error }: { lot: Lo
       <p className="soft" style={{ margin: 0 }}>{spots.length === 0 ? 'Nothing of it is spoiled, as far as is known.' : 'Cut sheets keep clear of these.'} Click where it is creased, holed or dirty.</p>
       {spots.map((spot, at) => (
         <div key={at} role="group" aria-label={`Spot ${at + 1}`} style={{ display: 'flex', gap: 8, alignItems: 'flex-start' }}>
-          <div className="fields" style={{ flex: 1 }}>{FIELDS.map(([field, label]) => <NumberText key={field} label={label} unit={unit} value={spot[field]} onChange={(text) => onChange(spots.map((one, index) => (index === at ? { ...one, [field]: text } : one)))} error={error && fromText(spot) === null ? error : undefined} />)}</div>
+          <div style={{ flex: 1, display: 'grid', gridTemplateColumns: 'repeat(4, minmax(0, 1fr))', gap: 8 }}>{FIELDS.map(([field, label]) => <NumberText key={field} label={label} unit={unit} value={spot[field]} onChange={(text) => onChange(spots.map((one, index) => (index === at ? { ...one, [field]: text } : one)))} error={error && fromText(spot) === null ? error : undefined} />)}</div>
           <Button variant="text" size="small" aria-label={`Spot ${at + 1} is none`} onClick={() => onChange(spots.filter((_, index) => index !== at))}>Take off</Button>
         </div>
       ))}
