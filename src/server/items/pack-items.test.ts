@@ -9,7 +9,7 @@ import { pack } from '../threads/pack-thread';
 import { loadCompare, loadItemEditor, loadItemList } from '../views/items';
 import { noteItem } from './keep-item';
 import { loadMaterials } from './materials';
-import { packItem } from './pack-items';
+import { packItem, packWhereMissing } from './pack-items';
 import { priceItem } from './price-item';
 
 let shop: TestShop;
@@ -35,6 +35,17 @@ it('lays an item’s layers out once, and what the demo shop brings along is wha
   expect({ ...own, share: 0 }).toEqual({ ...brought, share: 0 });
   expect(own!.share).toBeCloseTo(brought!.share, 2);
   expect(await packItem(shop, item.id, pack)).toBe(0);
+});
+
+it('an item that is looked at and was never laid out is, once', () => {
+  const item = itemOf('Dog bandana, paw'), asked: number[] = [];
+  const look = () => packWhereMissing(shop, item, (_, id) => asked.push(id));
+  look();
+  expect(asked).toEqual([]);
+  shop.db.delete(layerPackings).run();
+  look();
+  look();
+  expect(asked).toEqual([item.id]);
 });
 
 it('makes the used share smaller than boxes in rows, says so in its working, and tells nobody that the item is cheaper now', async () => {

@@ -2,7 +2,7 @@
 
 import { decodeText } from '../../core/artwork';
 import { explainChange, getUsualVariant, isPackedFor, listMadeLayers, resolveVariant, type MadeLayer, type Packing } from '../../core/costing';
-import { decideHandedness } from '../../core/materials';
+import { decideHandedness, type ShopFigures } from '../../core/materials';
 import { MOST_STANDARD_COPIES } from '../../core/nesting';
 import { findOriginal } from '../../data/artwork-store';
 import { findItem, type StoredItem } from '../../data/item-store';
@@ -27,10 +27,9 @@ export async function packItem(shop: ShopContext, itemId: number, pack: Pack = p
   if (!item) return 0;
   const { figures } = getShop(shop), materials = loadMaterials(shop, { plans: [item] });
   const wasAsNoted = isAsNoted(shop, item, materials);
-  const copies = Math.min(MOST_STANDARD_COPIES, item.quantity);
   let done = 0;
   for (const layer of listMadeLayers(resolveVariant(item, getUsualVariant(item)), materials)) {
-    if (layer.packings?.some((packing) => packing.copies === copies && isPackedFor(packing, layer.vinyl, figures))) continue;
+    if (isPacked(layer, item, figures)) continue;
     const task = toTask(shop, layer, item.quantity, materials);
     const packing = task && (await pack(task));
     if (!packing) continue;
@@ -40,6 +39,9 @@ export async function packItem(shop: ShopContext, itemId: number, pack: Pack = p
   if (done > 0 && wasAsNoted && findItem(shop.db, itemId)?.version === item.version) noteItem(shop, itemId);
   return done;
 }
+
+/** Laid out already for what the item usually is made of, and so many. */
+const isPacked = (layer: MadeLayer, item: StoredItem, figures: ShopFigures): boolean => layer.packings?.some((packing) => packing.copies === Math.min(MOST_STANDARD_COPIES, item.quantity) && isPackedFor(packing, layer.vinyl, figures)) ?? false;
 
 function toTask(shop: ShopContext, layer: MadeLayer, quantity: number, materials: Materials): PackTask | null {
   const artwork = materials.artworks.get(layer.artworkId), kept = findOriginal(shop.db, layer.artworkId);
@@ -57,4 +59,19 @@ let queue: Promise<unknown> = Promise.resolve();
 /** One item after another, behind the answer; what fails is logged, and the item is reckoned by boxes in rows. */
 export function packSoon(shop: ShopContext, itemId: number): void {
   queue = queue.then(() => packItem(shop, itemId)).catch((error: unknown) => log.warn({ err: error, itemId }, 'an item could not be laid out'));
+}
+
+const asked = new Set<string>();
+/**
+ * Where an item that is looked at has layers that are not laid out as they are made now (kept before there was this, a drawing or a roll that
+ * changed since), that is made up for: once for each state of the item, since a drawing that can't be read stays so.
+ */
+export function packWhereMissing(shop: ShopContext, item: StoredItem, soon: (shop: ShopContext, itemId: number) => void = packSoon): void {
+  const { figures } = getShop(shop), materials = loadMaterials(shop, { plans: [item] });
+  const missing = listMadeLayers(resolveVariant(item, getUsualVariant(item)), materials).filter((layer) => !isPacked(layer, item, figures));
+  if (missing.length === 0) return;
+  const key = JSON.stringify([item.id, item.version, missing.map((layer) => [layer.artworkId, materials.artworks.get(layer.artworkId)?.version, layer.layerIndex, layer.widthMm, layer.vinyl.id, layer.vinyl.rollWidthMm]), figures.cutterEdgeMm]);
+  if (asked.has(key)) return;
+  asked.add(key);
+  soon(shop, item.id);
 }
