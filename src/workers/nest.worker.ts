@@ -8,7 +8,14 @@ import type { Result } from '../core/units';
 export type NestWish = { readonly pieces: readonly NestPiece[]; readonly stock: readonly NestStock[]; readonly options: Omit<NestOptions, 'now' | 'pause'>; /** To fill the first stock with copies of the first piece. */ readonly count: boolean };
 
 let stopper: AbortController | null = null;
-const pause = () => new Promise<void>((resolve) => setTimeout(resolve, 0));
+/** A stop is heard so often. Browsers make each such pause some milliseconds long, about as long as a round takes: not one a round. */
+const HEARS_EVERY_MS = 80;
+let heardMs = 0;
+const pause = async (): Promise<void> => {
+  if (performance.now() - heardMs < HEARS_EVERY_MS) return;
+  await new Promise<void>((resolve) => setTimeout(resolve, 0));
+  heardMs = performance.now();
+};
 
 const nestWorker = {
   /** Null where the drawing can't be read any more. */

@@ -4,7 +4,7 @@ import type { Pose } from './pose';
 import type { Shape } from './shape';
 
 /** Parts that reach into one another by less than this, mm, touch: rounding puts neighbours of a puzzle so near. */
-const TOUCH_MM = 1e-3;
+const TOUCH_MM = 4e-3;
 
 /**
  * How deep b, its middle (dx, dy) from that of a, lies in a: 0 where they do not overlap. The depth of convex part into

@@ -3,20 +3,21 @@
 import type { Bin } from './bins';
 import { Field, type Random, type Spot } from './field';
 import type { Shape } from './shape';
-import { assemble, looksLikePuzzle } from './touching';
+import { assemble, type AssembleEffort } from './assemble';
 import { seek } from './seek';
 import { copySpots, separate, type Patience } from './separate';
+import { looksLikePuzzle } from './touching';
 
 /** By how much shorter a strip is tried, at first and at least. */
 export const SHORTER = { first: 0.025, after: 0.006, usual: 0.01, least: 0.002 } as const;
 /** Disturbed and tried again so often at a length. */
-const AGAIN = 2;
+const AGAIN = 3;
 
 /**
  * Pieces of few corners, and few of them, are each looked at longer: their layouts are lost and won by single places, corner on corner. With
  * many corners quick passes win: each piece is looked at again soon, when its neighbours have moved.
  */
-const patienceFor = (shapes: readonly Shape[]): Patience => (shapes.length <= 45 && looksLikePuzzle(shapes) ? { passes: 40, effort: { anywhere: 20, nearby: 12, aligned: 24, followed: 3 } } : { passes: 40, effort: { anywhere: 8, nearby: 6, aligned: 2, followed: 1 } });
+const patienceFor = (shapes: readonly Shape[]): Patience => (shapes.length <= 45 && looksLikePuzzle(shapes) ? { passes: 40, effort: { anywhere: 20, nearby: 12, aligned: 24, followed: 3 } } : { passes: 80, effort: { anywhere: 8, nearby: 6, aligned: 2, followed: 1 } });
 
 /** The best that is known of a strip, whichever way it was found. */
 export type Best = { spots: readonly Spot[]; reach: number };
@@ -49,11 +50,11 @@ export function* shortenStrip(field: Field, best: Best, random: Random, leastLen
   }
 }
 
-/** Puts the strip together anew as a puzzle, with more and more chance in it. Yields now and then; ends with a full strip, or where the pieces are none of a puzzle. */
+/** Puts the strip together anew as a puzzle, again and again. Yields now and then; ends with a full strip, or where the pieces are none of a puzzle. */
 export function* assembleAnew(field: Field, bin: Bin, best: Best, random: Random, leastLength: number, onShorter: () => void): Generator<void, void> {
   const members = Array.from({ length: field.free }, (_, at) => at), shapes = field.shapes.slice(0, field.free);
   for (let round = 0; best.reach > leastLength * FULL; round++) {
-    const spots = yield* assemble(bin, shapes, members, random, Math.min(1, round / 20), best.reach);
+    const spots = yield* assemble(bin, shapes, members, random, effortOf(round), best.reach);
     if (spots === false) return;
     if (!spots) continue;
     const all = best.spots.map((spot, at) => spots.get(at) ?? spot);
@@ -64,6 +65,10 @@ export function* assembleAnew(field: Field, bin: Bin, best: Best, random: Random
     onShorter();
   }
 }
+
+/** Wider and wider, then with more and more chance in it. */
+const MOST_BEAM = 24;
+const effortOf = (round: number): AssembleEffort => (round === 0 ? { beam: 1, branches: 1, noise: 0 } : { beam: Math.min(MOST_BEAM, 4 * 2 ** round), branches: 6, noise: Math.min(1, (round - 1) / 10) });
 
 /** A strip so near the area of its pieces has nothing left to win. */
 const FULL = 1.0005;

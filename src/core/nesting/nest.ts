@@ -36,9 +36,10 @@ export async function nest(pieces: readonly NestPiece[], stock: readonly NestSto
   const isOver = (round: number, share: number) => signal?.aborted === true || round >= options.rounds * share || (options.timeMs !== undefined && (options.now?.() ?? 0) - startMs >= options.timeMs * share);
   let best: NestLayout | null = null, round = 0;
   const { rough, fine } = prepared.value;
-  for (const copies of rough ? [rough, fine] : [fine]) {
+  for (const { copies, anew, until } of listPhases(rough, fine)) {
+    if (best && isOver(round, until)) continue;
     const before: NestLayout | null = best;
-    const loads = fillAll(copies, bins, before ? { ...options, start: (before as NestLayout).placements } : options, random, fixed);
+    const loads = fillAll(copies, bins, before && !anew ? { ...options, start: (before as NestLayout).placements } : options, random, fixed);
     const take = () => {
       const layout = toLayout(loads, copies, options);
       if (best && !isBetter(layout, best)) return;
@@ -46,9 +47,9 @@ export async function nest(pieces: readonly NestPiece[], stock: readonly NestSto
       onImprove?.(best);
     };
     take();
-    // What simpler outlines could not be drawn nearer by far won't be by these.
-    const work = improveAll(loads, copies, options, random, before ? SHORTER.after : SHORTER.first, take), share = copies === rough ? ROUGH_SHARE : 1;
-    for (; !isOver(round, share); round++) {
+    // What simpler outlines could not be drawn nearer by far won't be by finer ones.
+    const work = improveAll(loads, copies, options, random, anew ? SHORTER.first : copies === rough ? SHORTER.usual : SHORTER.after, take);
+    for (; !isOver(round, until); round++) {
       if (work.next().done) break;
       await options.pause?.();
     }
@@ -57,8 +58,10 @@ export async function nest(pieces: readonly NestPiece[], stock: readonly NestSto
   return succeed(best!);
 }
 
-/** Of all rounds, or of the time, so much goes to simpler outlines. */
-const ROUGH_SHARE = 0.55;
+type Phase = { readonly copies: readonly Copy[]; /** From a first layout of its own, not from the best. */ readonly anew: boolean; /** It ends at this share of all rounds, or of the time. */ readonly until: number };
+/** Simpler outlines are begun with several times, since what comes of a layout hangs much on its beginning; the best of these is drawn shorter, then as it is. */
+const ROUGH_STARTS = [0.06, 0.12, 0.18], ROUGH_SHARE = 0.6;
+const listPhases = (rough: readonly Copy[] | null, fine: readonly Copy[]): readonly Phase[] => (rough ? [...ROUGH_STARTS.map((until): Phase => ({ copies: rough, anew: true, until })), { copies: rough, anew: false, until: ROUGH_SHARE }, { copies: fine, anew: false, until: 1 }] : [{ copies: fine, anew: true, until: 1 }]);
 
 const keyOf = ({ pieceId, copy }: { readonly pieceId: string; readonly copy: number }): string => `${copy} ${pieceId}`;
 

@@ -14,6 +14,8 @@ export class Shape {
   readonly before: Uint32Array;
   /** Of the edge that begins at each corner, radians, at rest. */
   readonly directions: Float64Array;
+  /** Of the edge that begins at each corner, mm. */
+  readonly lengths: Float64Array;
   /** Corners where the outline turns sharply. */
   readonly sharp: Uint32Array;
   readonly perimeter: number;
@@ -48,7 +50,8 @@ export class Shape {
     this.before = new Uint32Array(next.length);
     next.forEach((after, at) => (this.before[after] = at));
     this.directions = Float64Array.from(points, (point, at) => Math.atan2(points[next[at]!]!.y - point.y, points[next[at]!]!.x - point.x));
-    this.perimeter = points.reduce((sum, point, at) => sum + Math.hypot(points[next[at]!]!.x - point.x, points[next[at]!]!.y - point.y), 0);
+    this.lengths = Float64Array.from(points, (point, at) => Math.hypot(points[next[at]!]!.x - point.x, points[next[at]!]!.y - point.y));
+    this.perimeter = this.lengths.reduce((sum, length) => sum + length, 0);
     this.sharp = Uint32Array.from(findSharp(points, next));
     this.xs = Float64Array.from(points, (point) => point.x);
     this.ys = Float64Array.from(points, (point) => point.y);
@@ -67,11 +70,6 @@ export class Shape {
     }, 0))));
     this.areaMm2 = pieces.reduce((sum, piece) => sum + computeRingArea(piece.outer) - piece.cavities.reduce((holes, ring) => holes + computeRingArea(ring), 0), 0);
     this.size = Math.sqrt(box.width * box.height);
-  }
-
-  /** Lengths of the edges that begin at each corner. */
-  listEdges(): readonly number[] {
-    return Array.from(this.next, (to, at) => Math.hypot(this.xs[to]! - this.xs[at]!, this.ys[to]! - this.ys[at]!));
   }
 
   /** Turned so; good until so many others of this shape have been asked for, so it is not to be kept. */
@@ -109,11 +107,14 @@ function collectParts(pieces: readonly Piece[], middleX: number, middleY: number
 
 /** A curve turns by little from corner to corner. */
 const SHARP = (20 * Math.PI) / 180;
+/** Of a shape with more corners the sharpest say where it belongs. */
+const MOST_SHARP = 12;
 
 function findSharp(points: readonly Point[], next: readonly number[]): readonly number[] {
   return points.flatMap((point, before) => {
     const at = next[before]!, corner = points[at]!, after = points[next[at]!]!;
     const turn = Math.atan2(after.y - corner.y, after.x - corner.x) - Math.atan2(corner.y - point.y, corner.x - point.x);
-    return Math.abs(Math.atan2(Math.sin(turn), Math.cos(turn))) > SHARP ? [at] : [];
-  });
+    const bend = Math.abs(Math.atan2(Math.sin(turn), Math.cos(turn)));
+    return bend > SHARP ? [{ at, bend }] : [];
+  }).sort((a, b) => b.bend - a.bend).slice(0, MOST_SHARP).map(({ at }) => at);
 }

@@ -3,6 +3,9 @@
 import { groupBy } from '../units';
 
 export type LoadPart = { readonly partId: number; readonly vinylId: number; readonly dueDay: string; readonly cutSeconds: number };
+/** At the cutter for the loads of these vinyls. */
+export const sumLoadSeconds = (loads: readonly Pick<DayLoad<LoadPart>, 'vinylId' | 'seconds'>[], vinylIds: ReadonlySet<number>): number => loads.reduce((sum, load) => sum + (vinylIds.has(load.vinylId) ? load.seconds : 0), 0);
+
 export type DayLoad<P extends LoadPart> = { readonly vinylId: number; readonly parts: readonly P[]; readonly dueDay: string; /** Loading and cutting. */ readonly seconds: number; /** There is time for it in what is left of the day. */ readonly today: boolean };
 
 /**

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { DEFAULT_SHOP_FIGURES } from '../materials';
-import { addDays, computeFreeSeconds, computeSlack, countDays, gatherBatches, getDay, getWorkingDay, planTape, proposeLoads, proposeNext, type BenchPart } from './index';
+import { addDays, computeFreeSeconds, computeSlack, countDays, gatherBatches, getDay, getWorkingDay, planTape, proposeLoads, proposeNext, sumLoadSeconds, type BenchPart } from './index';
 
 const shop = { ...DEFAULT_SHOP_FIGURES, dayStartHour: 9, hoursMonday: 6, hoursTuesday: 6, hoursWednesday: 6, hoursThursday: 6, hoursFriday: 4, hoursSaturday: 0, hoursSunday: 0 };
 const timeZone = 'Europe/Vienna';
@@ -73,6 +73,7 @@ describe('the day’s loads', () => {
   const part = (partId: number, vinylId: number, dueDay: string, cutSeconds = 600) => ({ partId, vinylId, dueDay, cutSeconds });
   it('takes all of a vinyl together, what is due first in front, and says what there is time for', () => {
     const loads = proposeLoads([part(1, 7, '2026-12-04'), part(2, 8, '2026-12-02'), part(3, 7, '2026-12-09'), part(4, 9, '2026-12-02'), part(5, 9, '2026-12-02')], { ...day, freeSeconds: 3000 });
+    expect(sumLoadSeconds(loads, new Set([7, 9]))).toBe(loads.filter((load) => load.vinylId !== 8).reduce((sum, load) => sum + load.seconds, 0));
     expect(loads.map((load) => [load.vinylId, load.parts.map((one) => one.partId), load.seconds, load.today])).toEqual([[9, [4, 5], 1300, true], [8, [2], 700, true], [7, [1, 3], 1300, false]]);
   });
   it('the first is for today however little time there is; nothing waits, nothing is proposed', () => {

@@ -73,7 +73,7 @@ function CutSheets({ initial }: { initial: CutSheetsView }) {
         <nav className="sheet flush queue-nav" aria-label="Vinyls">
           <ul className="queue">{view.groups.flatMap((one) => [
             <li key={one.vinyl.id}><button type="button" aria-pressed={one === group && ownId === null} onClick={() => go(one.vinyl.id, null)}><i className="swatch" style={{ background: one.vinyl.colourHex }} />{one.vinyl.name}<small>{count(one.parts.length, 'part')}, due {formatDay(dueOf(one), settings)}; {one.stock.length === 0 ? 'nothing on the shelf' : count(one.stock.length, 'lot')}</small></button></li>,
-            ...one.kept.map((kept) => <li key={`kept ${kept.id}`}><button type="button" className="kept" aria-pressed={kept.id === ownId} onClick={() => go(one.vinyl.id, kept)} style={{ paddingLeft: 34 }}>{count(kept.sheet.placements.length, 'piece')} on {formatLength(kept.sheet.sheets.reduce((sum, use) => sum + use.usedLengthMm, 0), settings)}<small>cut sheet, kept {formatInstant(kept.keptAtMs, settings)}</small></button></li>),
+            ...one.kept.map((kept) => <li key={`kept ${kept.id}`}><button type="button" className="kept" aria-pressed={kept.id === ownId} onClick={() => go(one.vinyl.id, kept)} style={{ paddingLeft: 34 }}>{count(kept.sheet.placements.length, 'piece')} on {kept.sheet.sheets.length === 1 ? formatLength(kept.sheet.sheets[0]!.usedLengthMm, settings) : count(kept.sheet.sheets.length, 'sheet')}<small>cut sheet, kept {formatInstant(kept.keptAtMs, settings)}</small></button></li>),
           ])}</ul>
         </nav>
         <VinylLoad key={open.serial} view={view} group={group} start={open.kept} onKept={takeKept(open)} onDone={() => void afterCut()} />

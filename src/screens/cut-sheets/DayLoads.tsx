@@ -6,7 +6,7 @@ import LinearProgress from '@mui/material/LinearProgress';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { NO_MARKS, type ChosenStock, type CutShape, type NestLayout, type NestOptions } from '../../core/nesting';
 import { listPartIds } from '../../core/orders';
-import { proposeLoads } from '../../core/scheduling';
+import { proposeLoads, sumLoadSeconds } from '../../core/scheduling';
 import { formatDay, formatDuration } from '../../core/units';
 import type { CutSheetsView } from '../../views/views';
 import { describeDayLoad, describeLayout, describeNestProblem } from '../../wording/nesting';
@@ -69,10 +69,9 @@ export function DayLoads({ view, onKept, onClose }: { view: CutSheetsView; onKep
     setAt(null);
     await onKept();
   };
-  const seconds = loads.filter((load) => chosen.has(load.vinylId)).reduce((sum, load) => sum + load.seconds, 0);
   return (
     <section className="sheet cols" aria-label="The day’s loads">
-      <div className="page-head"><div><h2 style={{ margin: 0 }}>{chosen.size} {chosen.size === 1 ? 'load' : 'loads'}, {formatDuration(seconds, settings)} at the cutter</h2><p className="soft" style={{ margin: '4px 0 0' }}>All that waits of a vinyl goes together, whoever ordered it; what is due first comes first. {view.freeSeconds < 60 ? 'No working hours are left today.' : `${formatDuration(view.freeSeconds, settings)} are left of today.`} For each the piece of stock is taken that wastes least.</p></div>
+      <div className="page-head"><div><h2 style={{ margin: 0 }}>{chosen.size} {chosen.size === 1 ? 'load' : 'loads'}, {formatDuration(sumLoadSeconds(loads, chosen), settings)} at the cutter</h2><p className="soft" style={{ margin: '4px 0 0' }}>All that waits of a vinyl goes together, whoever ordered it; what is due first comes first. {view.freeSeconds < 60 ? 'No working hours are left today.' : `${formatDuration(view.freeSeconds, settings)} are left of today.`} For each the piece of stock is taken that wastes least.</p></div>
         <div className="actions">{at !== null ? <Button onClick={() => { stopped.current = true; stopNesting(); }}>Stop after this</Button> : <><Button onClick={onClose}>Close</Button><Button variant="contained" disabled={[...chosen].every((id) => said.get(id)?.good)} onClick={() => void layOutAll()}>Lay them out</Button></>}</div></div>
       {at !== null && <LinearProgress aria-label="Loads laid out" variant="determinate" value={(100 * at) / Math.max(1, loads.length)} />}
       <ol className="day-loads" style={{ margin: 0, paddingLeft: 22 }}>
