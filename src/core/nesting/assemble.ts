@@ -15,6 +15,8 @@ const NOISE = 0.12;
 /** Pieces that touch along less than this share of their outlines, on the average of the first few, are none of a puzzle. */
 const LEAST_TOUCHING = 0.3;
 const FIRST_FEW = 5;
+/** Outlines that came turned are rounded: so little beyond a wall is none. */
+const WALL_MM = 4e-3;
 /** A corner that nothing goes into any more, with room in it all the same, stays a hole. */
 const isPocket = (angle: number): boolean => angle > 0.1 && angle < Math.PI - 0.1;
 const LOST_POCKET = 1;
@@ -61,7 +63,8 @@ export function* assemble(bin: Bin, shapes: readonly Shape[], members: readonly 
       yield;
     }
     states = grown;
-    if (states.length === 0) return null;
+    // Where not even a first piece goes into a corner, edge on edge, none ever will.
+    if (states.length === 0) return count === 1 ? false : null;
     if (count === FIRST_FEW && Math.max(...states.map((state) => state.touched)) < FIRST_FEW * LEAST_TOUCHING) return false;
   }
   const reachOf = ({ laid: all }: State) => Math.max(...all.map(({ pose, spot }) => spot.y + pose.maxY));
@@ -107,7 +110,7 @@ function listOptions(table: Table, laid: readonly Laid[], waiting: readonly Shap
       for (const step of matchTurns(shape, at, corner, table.whole)) {
         const pose = shape.pose(step);
         const x = corner.x - pose.xAt(at), y = corner.y - pose.yAt(at);
-        if (x + pose.minX < -1e-6 || x + pose.maxX > bin.width + 1e-6 || y + pose.minY < -1e-6 || y + pose.maxY > Math.min(bin.length, shorterThan) + 1e-6) continue;
+        if (x + pose.minX < -WALL_MM || x + pose.maxX > bin.width + WALL_MM || y + pose.minY < -WALL_MM || y + pose.maxY > Math.min(bin.length + WALL_MM, shorterThan)) continue;
         if (laid.some((other) => measureOverlap(shape, pose, other.shape, other.pose, other.spot.x - x, other.spot.y - y, Infinity) > 0)) continue;
         found.push(rate(table, laid, shape, pose, { x, y, step }, corner));
       }

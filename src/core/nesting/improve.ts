@@ -54,6 +54,8 @@ export function* shortenStrip(field: Field, best: Best, random: Random, leastLen
 export function* assembleAnew(field: Field, bin: Bin, best: Best, random: Random, leastLength: number, onShorter: () => void): Generator<void, void> {
   const members = Array.from({ length: field.free }, (_, at) => at), shapes = field.shapes.slice(0, field.free);
   for (let round = 0; best.reach > leastLength * FULL; round++) {
+    // Also where it comes to its end at once: others have to have their turn.
+    yield;
     const spots = yield* assemble(bin, shapes, members, random, effortOf(round), best.reach);
     if (spots === false) return;
     if (!spots) continue;

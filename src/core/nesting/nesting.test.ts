@@ -218,4 +218,19 @@ describe('puzzles cut from a full rectangle', () => {
     expect(await density(cutRectangles(20, 0.2), 10)).toBeGreaterThan(0.94);
     expect(await density(cutJigsaw(4, 5, 0.1), 300)).toBeGreaterThan(0.99);
   }, 60_000);
+
+  it('so do pieces that come turned by any angle, and may be turned by any', async () => {
+    const shuffle = ({ pieces, ...puzzle }: Puzzle): Puzzle => ({ ...puzzle, pieces: pieces.map((own, at) => {
+      const angle = at * 1.234567, cos = Math.cos(angle), sin = Math.sin(angle);
+      return { ...own, rings: own.rings.map((ring) => ring.map(({ x, y }) => ({ x: x * cos - y * sin, y: x * sin + y * cos }))) };
+    }) });
+    expect(await density(shuffle(cutConvex(12, 0.4, 'free')), 3000)).toBeGreaterThan(0.99);
+    expect(await density(shuffle(cutJigsaw(2, 3, 0.2, 'free')), 3000)).toBeGreaterThan(0.99);
+  }, 60_000);
+
+  it('ends all the same where no edge of any piece lies along another or along the roll', async () => {
+    const askew: Polyline = [{ x: 0, y: 0 }, { x: 50, y: 9 }, { x: 17, y: 43 }];
+    const layout = await lay([piece('askew', askew, 5, [0])], [roll()], { gapMm: 0, rounds: 60 });
+    expect([layout.placements.length, faultsOf([piece('askew', askew, 5, [0])], [roll()], layout, { gapMm: 0 })]).toEqual([5, []]);
+  });
 });

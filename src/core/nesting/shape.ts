@@ -107,6 +107,8 @@ function collectParts(pieces: readonly Piece[], middleX: number, middleY: number
 
 /** A curve turns by little from corner to corner. */
 const SHARP = (20 * Math.PI) / 180;
+/** Of few corners each counts that is one. */
+const SLIGHT = (2 * Math.PI) / 180;
 /** Of a shape with more corners the sharpest say where it belongs. */
 const MOST_SHARP = 12;
 
@@ -115,6 +117,6 @@ function findSharp(points: readonly Point[], next: readonly number[]): readonly 
     const at = next[before]!, corner = points[at]!, after = points[next[at]!]!;
     const turn = Math.atan2(after.y - corner.y, after.x - corner.x) - Math.atan2(corner.y - point.y, corner.x - point.x);
     const bend = Math.abs(Math.atan2(Math.sin(turn), Math.cos(turn)));
-    return bend > SHARP ? [{ at, bend }] : [];
+    return bend > SHARP || (points.length <= MOST_SHARP && bend > SLIGHT) ? [{ at, bend }] : [];
   }).sort((a, b) => b.bend - a.bend).slice(0, MOST_SHARP).map(({ at }) => at);
 }
