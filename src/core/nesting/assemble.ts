@@ -109,8 +109,9 @@ function listOptions(table: Table, laid: readonly Laid[], waiting: readonly Shap
     for (const at of shape.sharp) {
       for (const step of matchTurns(shape, at, corner, table.whole)) {
         const pose = shape.pose(step);
-        const x = corner.x - pose.xAt(at), y = corner.y - pose.yAt(at);
-        if (x + pose.minX < -WALL_MM || x + pose.maxX > bin.width + WALL_MM || y + pose.minY < -WALL_MM || y + pose.maxY > Math.min(bin.length + WALL_MM, shorterThan)) continue;
+        const atX = corner.x - pose.xAt(at), atY = corner.y - pose.yAt(at);
+        if (atX + pose.minX < -WALL_MM || atX + pose.maxX > bin.width + WALL_MM || atY + pose.minY < -WALL_MM || atY + pose.maxY > Math.min(bin.length, shorterThan)) continue;
+        const x = Math.max(-pose.minX, Math.min(bin.width - pose.maxX, atX)), y = Math.max(-pose.minY, atY);
         if (laid.some((other) => measureOverlap(shape, pose, other.shape, other.pose, other.spot.x - x, other.spot.y - y, Infinity) > 0)) continue;
         found.push(rate(table, laid, shape, pose, { x, y, step }, corner));
       }

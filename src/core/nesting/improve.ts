@@ -4,6 +4,7 @@ import type { Bin } from './bins';
 import { Field, type Random, type Spot } from './field';
 import type { Shape } from './shape';
 import { assemble, type AssembleEffort } from './assemble';
+import { packRectangles } from './rectangles';
 import { seek } from './seek';
 import { copySpots, separate, type Patience } from './separate';
 import { looksLikePuzzle } from './touching';
@@ -50,14 +51,23 @@ export function* shortenStrip(field: Field, best: Best, random: Random, leastLen
   }
 }
 
-/** Puts the strip together anew as a puzzle, again and again. Yields now and then; ends with a full strip, or where the pieces are none of a puzzle. */
+/** Puts the strip together anew as a puzzle, again and again, and rectangles by a skyline too. Yields now and then; ends with a full strip, or where the pieces are none of a puzzle. */
 export function* assembleAnew(field: Field, bin: Bin, best: Best, random: Random, leastLength: number, onShorter: () => void): Generator<void, void> {
   const members = Array.from({ length: field.free }, (_, at) => at), shapes = field.shapes.slice(0, field.free);
   for (let round = 0; best.reach > leastLength * FULL; round++) {
     // Also where it comes to its end at once: others have to have their turn.
     yield;
+    const straight = round > 0 ? packRectangles(bin, shapes, members, random) : null;
+    if (straight && straight.field.reach() < best.reach) {
+      best.spots = copySpots(straight.field);
+      best.reach = straight.field.reach();
+      onShorter();
+    }
     const spots = yield* assemble(bin, shapes, members, random, effortOf(round), best.reach);
-    if (spots === false) return;
+    if (spots === false) {
+      if (straight) continue;
+      return;
+    }
     if (!spots) continue;
     const all = best.spots.map((spot, at) => spots.get(at) ?? spot);
     const reach = Math.max(...members.map((at) => all[at]!.y + shapes[at]!.pose(all[at]!.step).maxY));
