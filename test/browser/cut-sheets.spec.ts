@@ -35,7 +35,11 @@ test('three orders of one vinyl are laid out, one part is nudged, the load is cu
   for (let step = 0; step < 14; step++) await page.keyboard.press('ArrowRight');
   await expect(load.getByRole('alert')).toHaveCount(0);
   await page.keyboard.press('l');
+  await load.getByRole('button', { name: 'Improve around the locked' }).click();
+  await load.getByRole('button', { name: 'Stop here' }).click();
+  // What was locked lies where it lay, and nothing has come too near to it.
   await expect(load.getByRole('button', { name: 'Improve around the locked' })).toBeVisible();
+  await expect(load.getByRole('alert')).toHaveCount(0);
   const [file] = await Promise.all([page.waitForEvent('download'), load.getByRole('button', { name: 'SVG' }).click()]);
   expect(file.suggestedFilename()).toBe('Tarn Smooth, slate sheet 1.svg');
   const cut = Number(/on (\d+(?:\.\d)?) mm/.exec((await load.getByRole('heading').textContent()) ?? '')![1]);
