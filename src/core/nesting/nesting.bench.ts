@@ -53,7 +53,7 @@ describe('silhouettes and lettering on a roll of 305 mm', () => {
       const pieces = mixRealShapes(30, mix / 11), result = await nest(pieces, [ROLL], { ...REAL, timeMs: 60_000, ...clock });
       if (result.ok) shorter.push(1 - result.value.usedLengthMm / packBoxes(pieces));
     }
-    process.stdout.write(`shorter than boxes: median ${(shorter.sort((a, b) => a - b)[5]! * 100).toFixed(1)} %, of ${shorter.map((share) => `${(share * 100).toFixed(1)} %`).join(', ')}; at least 20 %\n`);
+    process.stdout.write(`shorter than boxes: median ${(((shorter.sort((a, b) => a - b)[4]! + shorter[5]!) / 2) * 100).toFixed(1)} %, of ${shorter.map((share) => `${(share * 100).toFixed(1)} %`).join(', ')}; at least 20 %\n`);
   }, once);
 
   for (const [count, limitMs] of [[60, 1000], [300, 5000]] as const) {
