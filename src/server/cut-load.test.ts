@@ -101,6 +101,15 @@ describe('a load that was cut', () => {
     expect(waiting(id)).toHaveLength(2);
   });
 
+  it('codes are told in the order of the sheets that they are to be written on', () => {
+    const id = order(3), parts = waiting(id), key = `vinyl:${groupOf(SLATE).vinyl.id}`;
+    const receive = () => receiveLot(shop, { key, form: 'sheet', widthMm: 300, lengthMm: 400, quantity: 1, price: 800, remark: '' }).id;
+    const lots = [receive(), receive(), receive()];
+    const own = [[], [parts[0]!], [parts[1]!, parts[2]!]];
+    const { offcuts } = cutLoad(shop, { sheetId: null, sheets: lots.map((lotId, at) => ({ lotId, usedLengthMm: 100, rests: [behind(300, 100, 300)], spareMm2: at === 0 ? 5 : 0, parts: own[at]!.map((part) => ({ partId: part.partId, areaMm2: 1 })) })) });
+    expect(offcuts.map((code) => loadLotsOnShelf(shop.db, key).find((lot) => lot.code === code)!.fromLotId)).toEqual(lots);
+  });
+
   it('what is spoiled of an offcut is kept clear of, and goes on with the piece that it lies in', async () => {
     const id = order(), { vinyl, stock } = groupOf(SLATE), roll = stock.find((lot) => lot.form === 'roll')!, key = `vinyl:${vinyl.id}`;
     const whole = { widthMm: 300, lengthMm: 400, cornerWidthMm: 0, cornerLengthMm: 0, takesMm: 400, remark: '' };

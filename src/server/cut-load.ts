@@ -40,10 +40,10 @@ export function cutLoad(shop: ShopContext, { sheets, sheetId }: { readonly sheet
     const titles = [...new Set(orders.map(({ order }) => order.title))].join(', ').slice(0, 180);
     const strays = sheets.flatMap((sheet) => sheet.islands ?? []).filter(({ partId }) => !byId.has(partId) || !partIds.includes(partId));
     if (strays.length > 0) throw new ShopError('invalid', 'Some islands belong to parts that are not in this load. Lay it out anew.', 'sheets');
-    const offcuts: string[] = [], vinylCost = new Map<number, number>(), workIds = new Map<Sheet, number>();
+    const codesOf = new Map<Sheet, readonly string[]>(), vinylCost = new Map<number, number>(), workIds = new Map<Sheet, number>();
     // What is spare on a sheet without any part of an order is cut in the work of another, so that it is given back with that.
     let lastWorkId: number | undefined;
-    for (const sheet of [...sheets].sort((a, b) => b.parts.length - a.parts.length)) {
+    for (const sheet of [...sheets].sort((a, b) => Number(b.parts.length > 0) - Number(a.parts.length > 0))) {
       const own = parts.filter((part) => sheet.parts.some(({ partId }) => partId === part.id));
       // A piece of work of no length for each sheet ties parts and stock together, so that both are given back together.
       const workId = own.length > 0 || lastWorkId === undefined ? insertWork(shop.db, 'cut', atMs, own.map((part) => ({ partId: part.id, estimateSeconds: part.estimates.cut }))) : lastWorkId;
@@ -52,12 +52,13 @@ export function cutLoad(shop: ShopContext, { sheets, sheetId }: { readonly sheet
       workIds.set(sheet, workId);
       bookBenchWear(shop, { id: workId, station: 'cut' }, orders, own);
       const { cost, codes } = takeStock(shop, sheet, titles, workId);
-      offcuts.push(...codes);
+      codesOf.set(sheet, codes);
       const shares = sharesOf(sheet), whole = shares.reduce((sum, part) => sum + part.areaMm2, sheet.spareMm2);
       for (const { partId, areaMm2 } of shares) vinylCost.set(partId, (vinylCost.get(partId) ?? 0) + (cost * areaMm2) / whole);
     }
     const eventIds = sheets.flatMap((sheet) => addPartEvents(shop.db, sheet.parts.map(({ partId }) => ({ partId, kind: 'cut' as const, atMs, workId: workIds.get(sheet)!, undoes: null, cause: null, blankLost: false, vinylCost: vinylCost.get(partId)! }))));
-    return { eventIds, partIds, offcuts };
+    // In the order of the sheets, as they lie on the bench.
+    return { eventIds, partIds, offcuts: sheets.flatMap((sheet) => codesOf.get(sheet) ?? []) };
   });
 }
 

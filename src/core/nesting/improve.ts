@@ -4,7 +4,7 @@ import type { Bin } from './bins';
 import { Field, type Random, type Spot } from './field';
 import type { Shape } from './shape';
 import { assemble, type AssembleEffort } from './assemble';
-import { packRectangles } from './rectangles';
+import { packRectangles, SHORT_WORK } from './rectangles';
 import { seek } from './seek';
 import { copySpots, separate, type Patience } from './separate';
 import { looksLikePuzzle } from './touching';
@@ -57,7 +57,7 @@ export function* assembleAnew(field: Field, bin: Bin, best: Best, random: Random
   for (let round = 0; best.reach > leastLength * FULL; round++) {
     // Also where it comes to its end at once: others have to have their turn.
     yield;
-    const straight = round > 0 ? packRectangles(bin, shapes, members, random) : null;
+    const straight = round > 0 ? packRectangles(bin, shapes, members, random, SHORT_WORK) : null;
     if (straight && straight.field.reach() < best.reach) {
       best.spots = copySpots(straight.field);
       best.reach = straight.field.reach();

@@ -10,8 +10,9 @@ type Packed = { readonly spots: readonly Spot[]; readonly reach: number };
 type Ledge = { x: number; y: number; width: number };
 const QUARTER = TURN_STEPS / 4;
 const ROUNDS = 40_000;
-/** Together they take about half a second at most. */
+/** Together they take about half a second at most; where they are tried again and again between other things, a twentieth of one. */
 const WORK = 6_000_000;
+export const SHORT_WORK = 600_000;
 
 const isRectangle = (shape: Shape): boolean => {
   const { minX, maxX, minY, maxY } = shape.pose(0), { xs, ys } = shape;
@@ -21,14 +22,14 @@ const near = (a: number, b: number): boolean => Math.abs(a - b) < 1e-6;
 const canTurn = (shape: Shape): boolean => shape.steps === null || shape.steps.includes(QUARTER) || shape.steps.includes(3 * QUARTER);
 
 /** Null where not all are upright rectangles, the box has obstacles, or they don't all go in. */
-export function packRectangles(bin: Bin, shapes: readonly Shape[], members: readonly number[], random: Random): { readonly field: Field; readonly inside: readonly number[]; readonly left: readonly number[] } | null {
+export function packRectangles(bin: Bin, shapes: readonly Shape[], members: readonly number[], random: Random, work = WORK): { readonly field: Field; readonly inside: readonly number[]; readonly left: readonly number[] } | null {
   const own = members.map((at) => shapes[at]!);
   if (bin.obstacles.length > 0 || own.length === 0 || !own.every(isRectangle)) return null;
   const sizes = own.map((shape) => { const { minX, maxX, minY, maxY } = shape.pose(0); return { width: maxX - minX, height: maxY - minY, turnable: canTurn(shape) }; });
   let order = sizes.map((_, at) => at).sort((a, b) => sizes[b]!.width * sizes[b]!.height - sizes[a]!.width * sizes[a]!.height);
   const least = sizes.reduce((sum, size) => sum + size.width * size.height, 0) / bin.width;
   let now = pack(sizes, order, bin.width), best = now;
-  const rounds = Math.min(ROUNDS, Math.ceil(WORK / (own.length * own.length)));
+  const rounds = Math.min(ROUNDS, Math.ceil(work / (own.length * own.length)));
   for (let round = 0; round < rounds && best.reach > least + 1e-6; round++) {
     const next = [...order], a = Math.floor(random() * next.length), b = Math.floor(random() * next.length);
     [next[a], next[b]] = [next[b]!, next[a]!];

@@ -82,6 +82,6 @@ const edgesOf = (coordinates: readonly number[], length: number): readonly numbe
 export function findFittingOffcuts<T extends { readonly shape: OffcutShape; readonly badSpots: readonly BadSpot[] }>(offcuts: readonly T[], widthMm: number, heightMm: number, turnable: boolean): readonly { readonly offcut: T; readonly fit: Fit; readonly usedShare: number }[] {
   return offcuts.flatMap((offcut) => {
     const fit = fitRectangle(offcut.shape, widthMm, heightMm, turnable, offcut.badSpots);
-    return fit ? [{ offcut, fit, usedShare: (widthMm * heightMm) / computeOffcutArea(offcut.shape) }] : [];
+    return fit ? [{ offcut, fit, usedShare: (widthMm * heightMm) / computeOffcutArea(offcut.shape, offcut.badSpots) }] : [];
   }).sort((a, b) => b.usedShare - a.usedShare);
 }

@@ -106,6 +106,8 @@ describe('offcuts', () => {
   it('the one that loses least comes first', () => {
     const offcuts = [{ code: 'large', shape: rectangle(400, 400), badSpots: [] }, { code: 'small', shape: rectangle(210, 110), badSpots: [] }, { code: 'tiny', shape: rectangle(90, 90), badSpots: [] }, { code: 'creased', shape: rectangle(205, 105), badSpots: [{ x: 100, y: 50, width: 5, height: 5 }] }];
     expect(findFittingOffcuts(offcuts, 200, 100, true).map(({ offcut }) => offcut.code)).toEqual(['small', 'large']);
+    // What is spoiled of it is none of what could be used.
+    expect(findFittingOffcuts([{ shape: rectangle(100, 100), badSpots: [{ x: 0, y: 0, width: 100, height: 50 }] }], 100, 25, false)[0]!.usedShare).toBeCloseTo(0.5, 6);
   });
 
   it('keep clear of spoiled spots as brute force does', () => {
