@@ -15,7 +15,15 @@ export default defineConfig({
   vite: {
     worker: { format: 'es' },
     // A page gets of core only what it uses: reading a module of it does nothing but define.
-    build: { chunkSizeWarningLimit: 1200, rollupOptions: { treeshake: { moduleSideEffects: (id) => !/\/src\/core\//.test(id) } } },
-    ssr: process.argv.includes('build') ? { noExternal: true, external: ['better-sqlite3', 'css-tree', 'pino', 'pdfkit', 'nodemailer', 'highs', 'papaparse'] } : {},
+    build: {
+      chunkSizeWarningLimit: 1200,
+      rollupOptions: { treeshake: { moduleSideEffects: (id) => !/\/src\/core\//.test(id) } },
+    },
+    ssr: process.argv.includes('build')
+      ? {
+          noExternal: true,
+          external: ['better-sqlite3', 'css-tree', 'pino', 'pdfkit', 'nodemailer', 'highs', 'papaparse'],
+        }
+      : {},
   },
 });

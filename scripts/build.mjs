@@ -9,6 +9,19 @@ rmSync(join(root, 'dist'), { recursive: true, force: true });
 const status = run('npx', ['--no-install', 'astro', 'build'], { env: { NODE_ENV: 'production' } });
 if (status !== 0) process.exit(status);
 await build({
-  entryPoints: { 'measure-thread': join(root, 'src/server/threads/measure-thread.ts'), 'solve-thread': join(root, 'src/server/threads/solve-thread.ts'), 'nest-thread': join(root, 'src/server/threads/nest-thread.ts'), 'pack-thread': join(root, 'src/server/threads/pack-thread.ts'), 'open-shop': join(root, 'src/server/open-shop.ts') },
-  outdir: join(root, 'dist', 'tools'), outExtension: { '.js': '.mjs' }, bundle: true, platform: 'node', format: 'esm', target: 'node20', packages: 'external', logLevel: 'warning',
+  entryPoints: {
+    'measure-thread': join(root, 'src/server/threads/measure-thread.ts'),
+    'solve-thread': join(root, 'src/server/threads/solve-thread.ts'),
+    'nest-thread': join(root, 'src/server/threads/nest-thread.ts'),
+    'pack-thread': join(root, 'src/server/threads/pack-thread.ts'),
+    'open-shop': join(root, 'src/server/open-shop.ts'),
+  },
+  outdir: join(root, 'dist', 'tools'),
+  outExtension: { '.js': '.mjs' },
+  bundle: true,
+  platform: 'node',
+  format: 'esm',
+  target: 'node20',
+  packages: 'external',
+  logLevel: 'warning',
 });

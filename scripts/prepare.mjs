@@ -11,12 +11,19 @@ process.env.ASTRO_TELEMETRY_DISABLED = '1';
 
 const [major, minorVersion] = process.versions.node.split('.').map(Number);
 if (major < 20 || (major === 20 && minorVersion < 19)) {
-  console.error(`Chiral needs Node.js 20.19 or newer; this is ${process.versions.node}. Install a newer Node.js, then run the command again.`);
+  console.error(
+    `Chiral needs Node.js 20.19 or newer; this is ${process.versions.node}. Install a newer Node.js, then run the command again.`,
+  );
   process.exit(1);
 }
 
 export function run(command, args, { env = {}, quiet = false } = {}) {
-  const result = spawnSync(command, args, { cwd: root, stdio: quiet ? 'pipe' : 'inherit', env: { ...process.env, ...env }, encoding: 'utf8' });
+  const result = spawnSync(command, args, {
+    cwd: root,
+    stdio: quiet ? 'pipe' : 'inherit',
+    env: { ...process.env, ...env },
+    encoding: 'utf8',
+  });
   if (result.error) console.error(`${command} could not be started: ${result.error.message}`);
   if (quiet && result.status !== 0) console.error(`${result.stdout ?? ''}${result.stderr ?? ''}`);
   return result.status ?? 1;
@@ -46,7 +53,9 @@ export function ensurePackages() {
   if (readStamp('packages') === wanted) return;
   console.log('Installing packages. The database driver is compiled for this machine: about two minutes, once.');
   if (run('npm', ['ci', '--no-audit', '--no-fund']) !== 0) {
-    console.error('Installing the packages failed; what npm said stands above. A C++ compiler, make and Python 3 are needed for the database driver.');
+    console.error(
+      'Installing the packages failed; what npm said stands above. A C++ compiler, make and Python 3 are needed for the database driver.',
+    );
     process.exit(1);
   }
   writeStamp('packages', wanted);

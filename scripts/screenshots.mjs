@@ -6,7 +6,27 @@ import { chromium } from '@playwright/test';
 import { root } from './prepare.mjs';
 
 const address = `http://localhost:${process.env.PORT ?? 4321}`;
-const views = { today: '/', orders: '/orders', order: '/orders/6', artwork: '/artwork/2', weeding: '/artwork/3', lettering: '/artwork/letter', item: '/items/7', quote: '/items', 'cut-sheets': '/cut-sheets', start: '/books/start', compare: '/items/compare/5', books: '/books', bench: '/bench/press', shelf: '/shelf', stock: '/shelf/stock', supplies: '/shelf/supplies', offers: '/shelf/offers', buy: '/shelf/buy', shop: '/shop' };
+const views = {
+  today: '/',
+  orders: '/orders',
+  order: '/orders/6',
+  artwork: '/artwork/2',
+  weeding: '/artwork/3',
+  lettering: '/artwork/letter',
+  item: '/items/7',
+  quote: '/items',
+  'cut-sheets': '/cut-sheets',
+  start: '/books/start',
+  compare: '/items/compare/5',
+  books: '/books',
+  bench: '/bench/press',
+  shelf: '/shelf',
+  stock: '/shelf/stock',
+  supplies: '/shelf/supplies',
+  offers: '/shelf/offers',
+  buy: '/shelf/buy',
+  shop: '/shop',
+};
 /** What a person does first on some views. */
 const before = {
   buy: (page) => page.getByRole('region', { name: 'Basket' }).waitFor({ timeout: 30_000 }),
@@ -31,7 +51,10 @@ const before = {
 };
 const folder = join(root, 'docs', 'screenshots');
 mkdirSync(folder, { recursive: true });
-const browser = await chromium.launch({ executablePath: process.env.CHIRAL_CHROMIUM ?? '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'] });
+const browser = await chromium.launch({
+  executablePath: process.env.CHIRAL_CHROMIUM ?? '/usr/bin/chromium',
+  args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
+});
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
 for (const [name, path] of Object.entries(views)) {
   await page.goto(address + path, { waitUntil: 'networkidle' });

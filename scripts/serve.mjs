@@ -23,7 +23,9 @@ if (process.argv.includes('--fresh')) {
     console.error('--fresh would throw your own shop away, so it works for the demo only: npm run demo -- --fresh');
     process.exit(1);
   }
-  for (const ending of ['', '-wal', '-shm']) if (existsSync(join(process.env.CHIRAL_DATA, `demo.sqlite${ending}`))) rmSync(join(process.env.CHIRAL_DATA, `demo.sqlite${ending}`));
+  for (const ending of ['', '-wal', '-shm'])
+    if (existsSync(join(process.env.CHIRAL_DATA, `demo.sqlite${ending}`)))
+      rmSync(join(process.env.CHIRAL_DATA, `demo.sqlite${ending}`));
 }
 const load = (path) => import(pathToFileURL(join(root, path)).href);
 try {

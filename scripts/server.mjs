@@ -14,23 +14,36 @@ export async function serve() {
   const compress = compression();
   const files = sirv(join(root, 'dist', 'client'), {
     setHeaders: (response, path) => {
-      response.setHeader('Cache-Control', path.startsWith('/_astro/') ? 'public, max-age=31536000, immutable' : 'public, max-age=3600');
+      response.setHeader(
+        'Cache-Control',
+        path.startsWith('/_astro/') ? 'public, max-age=31536000, immutable' : 'public, max-age=3600',
+      );
       response.setHeader('X-Content-Type-Options', 'nosniff');
     },
   });
   const server = createServer((request, response) => {
-    compress(request, response, () => files(request, response, () => handler(request, response, (error) => {
-      if (error) {
-        response.statusCode = 500;
-        return response.end('Something went wrong in Chiral itself. Reload the page; if it stays, look at what the server printed.');
-      }
-      // No page has this address: the page that says so.
-      request.url = '/404';
-      return handler(request, response, () => response.end());
-    })));
+    compress(request, response, () =>
+      files(request, response, () =>
+        handler(request, response, (error) => {
+          if (error) {
+            response.statusCode = 500;
+            return response.end(
+              'Something went wrong in Chiral itself. Reload the page; if it stays, look at what the server printed.',
+            );
+          }
+          // No page has this address: the page that says so.
+          request.url = '/404';
+          return handler(request, response, () => response.end());
+        }),
+      ),
+    );
   });
   server.on('error', (error) => {
-    console.error(error.code === 'EADDRINUSE' ? `Port ${port} is taken, perhaps by another Chiral. Stop that one, or choose another: PORT=4322 npm start` : error.message);
+    console.error(
+      error.code === 'EADDRINUSE'
+        ? `Port ${port} is taken, perhaps by another Chiral. Stop that one, or choose another: PORT=4322 npm start`
+        : error.message,
+    );
     process.exit(1);
   });
   const stop = () => server.close(() => process.exit(0)) && server.closeAllConnections();
@@ -39,5 +52,7 @@ export async function serve() {
   await new Promise((resolve) => server.listen(port, host, resolve));
   // The first page loads most of the program; it is asked for here, so that nobody waits for it.
   await fetch(`http://${host.includes(':') ? `[${host}]` : host}:${port}/`);
-  console.log(`${process.env.CHIRAL_DEMO === '1' ? 'The demo shop' : 'Your shop'} is open at http://${host === '127.0.0.1' ? 'localhost' : host}:${port}`);
+  console.log(
+    `${process.env.CHIRAL_DEMO === '1' ? 'The demo shop' : 'Your shop'} is open at http://${host === '127.0.0.1' ? 'localhost' : host}:${port}`,
+  );
 }

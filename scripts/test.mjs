@@ -25,8 +25,27 @@ single('Type check', 'npx', ['--no-install', 'astro', 'check', '--minimumSeverit
 single('Lint', 'npx', ['--no-install', 'eslint', '.', '--max-warnings', '0']);
 ensureBuild();
 count.passed += 1;
-tally('Unit tests', stage('Unit tests', 'npx', ['--no-install', 'vitest', 'run', '--reporter=default', '--reporter=json', `--outputFile.json=${join(reports, 'unit.json')}`]), 'unit.json', (report) => [report.numPassedTests, report.numFailedTests]);
-tally('Browser tests', stage('Browser tests', 'npx', ['--no-install', 'playwright', 'test'], { env: { PLAYWRIGHT_JSON_OUTPUT_NAME: join(reports, 'browser.json') } }), 'browser.json', (report) => [report.stats.expected, report.stats.unexpected + report.stats.flaky]);
+tally(
+  'Unit tests',
+  stage('Unit tests', 'npx', [
+    '--no-install',
+    'vitest',
+    'run',
+    '--reporter=default',
+    '--reporter=json',
+    `--outputFile.json=${join(reports, 'unit.json')}`,
+  ]),
+  'unit.json',
+  (report) => [report.numPassedTests, report.numFailedTests],
+);
+tally(
+  'Browser tests',
+  stage('Browser tests', 'npx', ['--no-install', 'playwright', 'test'], {
+    env: { PLAYWRIGHT_JSON_OUTPUT_NAME: join(reports, 'browser.json') },
+  }),
+  'browser.json',
+  (report) => [report.stats.expected, report.stats.unexpected + report.stats.flaky],
+);
 
 console.log(`\n${count.passed} passed, ${count.failed} failed`);
 process.exit(count.failed === 0 ? 0 : 1);
@@ -47,10 +66,18 @@ function ensureChromium() {
   if (existsSync('/usr/bin/chromium') || process.env.CHIRAL_CHROMIUM) return;
   const apt = spawnSync('apt-get', ['--version']).status === 0;
   if (!apt || process.getuid?.() !== 0) {
-    console.error('The browser tests need Chromium. Install it (on Debian: apt-get install chromium), or set CHIRAL_CHROMIUM to where it is, then run npm test again.');
+    console.error(
+      'The browser tests need Chromium. Install it (on Debian: apt-get install chromium), or set CHIRAL_CHROMIUM to where it is, then run npm test again.',
+    );
     process.exit(1);
   }
   console.log('Installing Chromium for the browser tests.');
   run('apt-get', ['update'], { quiet: true });
-  if (run('apt-get', ['install', '-y', '--no-install-recommends', 'chromium'], { quiet: true, env: { DEBIAN_FRONTEND: 'noninteractive' } }) !== 0) process.exit(1);
+  if (
+    run('apt-get', ['install', '-y', '--no-install-recommends', 'chromium'], {
+      quiet: true,
+      env: { DEBIAN_FRONTEND: 'noninteractive' },
+    }) !== 0
+  )
+    process.exit(1);
 }

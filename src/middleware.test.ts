@@ -2,10 +2,18 @@ import { describe, expect, it } from 'vitest';
 import { onRequest } from './middleware';
 
 type Input = { method?: string; headers?: Record<string, string> };
-const PAGE = '<!doctype html><html><head><meta http-equiv="content-security-policy" content="script-src \'self\' \'sha256-abc=\'; style-src \'self\'"></head><body><style data-emotion="css a">.a{color:red}</style><p class="a">Hi</p><style data-emotion="css a">.a{color:red}</style><style data-emotion="css b">.b{}</style></body></html>';
-async function send({ method = 'GET', headers = {} }: Input, body = PAGE, type = 'text/html'): Promise<{ response: Response; reached: boolean }> {
+const PAGE =
+  '<!doctype html><html><head><meta http-equiv="content-security-policy" content="script-src \'self\' \'sha256-abc=\'; style-src \'self\'"></head><body><style data-emotion="css a">.a{color:red}</style><p class="a">Hi</p><style data-emotion="css a">.a{color:red}</style><style data-emotion="css b">.b{}</style></body></html>';
+async function send(
+  { method = 'GET', headers = {} }: Input,
+  body = PAGE,
+  type = 'text/html',
+): Promise<{ response: Response; reached: boolean }> {
   let reached = false;
-  const request = new Request('http://localhost:4321/orders', { method, headers: { host: 'localhost:4321', ...headers } });
+  const request = new Request('http://localhost:4321/orders', {
+    method,
+    headers: { host: 'localhost:4321', ...headers },
+  });
   const response = await onRequest({ request } as never, () => {
     reached = true;
     return Promise.resolve(new Response(body, { headers: { 'Content-Type': type } }));
@@ -40,7 +48,9 @@ describe('who may change anything', () => {
   });
 
   it('anyone here may look', async () => {
-    expect((await send({ headers: { Origin: 'https://elsewhere.example', 'Sec-Fetch-Site': 'cross-site' } })).reached).toBe(true);
+    expect(
+      (await send({ headers: { Origin: 'https://elsewhere.example', 'Sec-Fetch-Site': 'cross-site' } })).reached,
+    ).toBe(true);
   });
 });
 
@@ -64,7 +74,10 @@ describe('every answer', () => {
   });
 
   it('is not sniffed, framed or kept, pages and data alike', async () => {
-    for (const [body, type] of [[PAGE, 'text/html'], ['{}', 'application/json']] as const) {
+    for (const [body, type] of [
+      [PAGE, 'text/html'],
+      ['{}', 'application/json'],
+    ] as const) {
       const { response } = await send({}, body, type);
       expect(response.headers.get('x-content-type-options')).toBe('nosniff');
       expect(response.headers.get('cross-origin-resource-policy')).toBe('same-origin');

@@ -7,7 +7,18 @@ const SAFE_METHODS = new Set(['GET', 'HEAD', 'OPTIONS']);
 
 export const onRequest: MiddlewareHandler = async ({ request }, next) => {
   if (!SAFE_METHODS.has(request.method) && !comesFromHere(request)) {
-    return secure(answer({ error: { code: 'forbidden', message: 'This change came from another site and was not made. Open Chiral itself and try there.' } }, 403), []);
+    return secure(
+      answer(
+        {
+          error: {
+            code: 'forbidden',
+            message: 'This change came from another site and was not made. Open Chiral itself and try there.',
+          },
+        },
+        403,
+      ),
+      [],
+    );
   }
   const response = await next();
   if (!response.headers.get('content-type')?.startsWith('text/html')) return secure(response, []);
@@ -16,7 +27,10 @@ export const onRequest: MiddlewareHandler = async ({ request }, next) => {
   const headers = new Headers(response.headers);
   headers.delete('content-length');
   headers.set('Cache-Control', 'no-store');
-  return secure(new Response(html, { status: response.status, statusText: response.statusText, headers }), scriptHashes);
+  return secure(
+    new Response(html, { status: response.status, statusText: response.statusText, headers }),
+    scriptHashes,
+  );
 };
 
 /** Browsers send Origin with every change; a script without a browser sends none, and no page can make it do so. */
@@ -51,10 +65,22 @@ function tidyPage(page: string): { html: string; policy: string } {
 
 function secure(response: Response, scriptHashes: readonly string[]): Response {
   const { headers } = response;
-  headers.set('Content-Security-Policy', [
-    "default-src 'self'", `script-src 'self' ${scriptHashes.join(' ')}`.trim(), "style-src 'self' 'unsafe-inline'", "img-src 'self' data: blob:", "font-src 'self'", "connect-src 'self'", "worker-src 'self'",
-    "object-src 'none'", "base-uri 'none'", "form-action 'self'", "frame-ancestors 'none'",
-  ].join('; '));
+  headers.set(
+    'Content-Security-Policy',
+    [
+      "default-src 'self'",
+      `script-src 'self' ${scriptHashes.join(' ')}`.trim(),
+      "style-src 'self' 'unsafe-inline'",
+      "img-src 'self' data: blob:",
+      "font-src 'self'",
+      "connect-src 'self'",
+      "worker-src 'self'",
+      "object-src 'none'",
+      "base-uri 'none'",
+      "form-action 'self'",
+      "frame-ancestors 'none'",
+    ].join('; '),
+  );
   headers.set('X-Content-Type-Options', 'nosniff');
   headers.set('Referrer-Policy', 'same-origin');
   headers.set('Cross-Origin-Opener-Policy', 'same-origin');

@@ -16,12 +16,36 @@ let shop: TestShop;
 eachFresh((fresh) => {
   shop = fresh;
 });
-const FAIR = { name: 'Autumn fair', kind: 'stall', tiers: [{ from: 0, share: 0.1 }], fixed: 0, listing: 0, salesPerListing: 1, paymentShare: 0, paymentFixed: 0, adShare: 0, adOdds: 0, day: 6000, salesPerDay: 40, delivery: 0, deliveryPaid: 0, discount: 0, tax: 0, ending: '50' };
+const FAIR = {
+  name: 'Autumn fair',
+  kind: 'stall',
+  tiers: [{ from: 0, share: 0.1 }],
+  fixed: 0,
+  listing: 0,
+  salesPerListing: 1,
+  paymentShare: 0,
+  paymentFixed: 0,
+  adShare: 0,
+  adOdds: 0,
+  day: 6000,
+  salesPerDay: 40,
+  delivery: 0,
+  deliveryPaid: 0,
+  discount: 0,
+  tax: 0,
+  ending: '50',
+};
 
 it('channels are kept with all their fees, and each item reckons with them', () => {
   const { id } = addChannel(shop, parseInput(channelInput, FAIR));
   const { channels } = loadItemEditor(shop, 1, null);
-  expect(channels.map((channel) => channel.name)).toEqual(['Lakeside market', 'Heron & Hitch online', 'Gift market online', 'Shops that sell it on', 'Autumn fair']);
+  expect(channels.map((channel) => channel.name)).toEqual([
+    'Lakeside market',
+    'Heron & Hitch online',
+    'Gift market online',
+    'Shops that sell it on',
+    'Autumn fair',
+  ]);
   const fair = channels.find((channel) => channel.id === id)!;
   expect(fair).toMatchObject(FAIR);
   const { cost } = loadItemList(shop).rows[0]!;
@@ -38,7 +62,22 @@ it('two windows: the second is told; names are there once, also when one is put 
   expect((await refusalOf(() => archiveChannel(shop, id, false))).message).toMatch(/called “Autumn fair” already/);
 });
 
-it.each([[{ tiers: [] }, 'tiers'], [{ tiers: [{ from: 100, share: 0.1 }] }, 'tiers'], [{ tiers: [{ from: 0, share: 0.1 }, { from: 0, share: 0.2 }] }, 'tiers'], [{ salesPerDay: 0 }, 'salesPerDay'], [{ tax: 3 }, 'tax'], [{ ending: '33' }, 'ending']])('%j is refused at its field', async (part, field) => {
+it.each([
+  [{ tiers: [] }, 'tiers'],
+  [{ tiers: [{ from: 100, share: 0.1 }] }, 'tiers'],
+  [
+    {
+      tiers: [
+        { from: 0, share: 0.1 },
+        { from: 0, share: 0.2 },
+      ],
+    },
+    'tiers',
+  ],
+  [{ salesPerDay: 0 }, 'salesPerDay'],
+  [{ tax: 3 }, 'tax'],
+  [{ ending: '33' }, 'ending'],
+])('%j is refused at its field', async (part, field) => {
   expect((await refusalOf(() => parseInput(channelInput, { ...FAIR, ...part }))).field).toBe(field);
 });
 
@@ -55,9 +94,18 @@ it('the price list holds each item by each channel, and its prices reach the goa
     expect(row.asks[1]!.value % 100).toBe(90);
   }
   const csv = writePriceListCsv(list, currency).split('\r\n');
-  expect(csv[0]).toBe('item;blank;size;made at once;cost EUR;price EUR;Lakeside market EUR;Heron & Hitch online EUR;Gift market online EUR;Shops that sell it on EUR');
+  expect(csv[0]).toBe(
+    'item;blank;size;made at once;cost EUR;price EUR;Lakeside market EUR;Heron & Hitch online EUR;Gift market online EUR;Shops that sell it on EUR',
+  );
   expect(csv[1]).toContain((list.rows[0]!.asks[0]!.value / 100).toFixed(2));
-  const [page] = await readPdfPages(await printPriceList(list, 'Heron & Hitch', shop.now(), { locale: 'en-GB', currency, timeZone: 'UTC', system: 'metric' }));
+  const [page] = await readPdfPages(
+    await printPriceList(list, 'Heron & Hitch', shop.now(), {
+      locale: 'en-GB',
+      currency,
+      timeZone: 'UTC',
+      system: 'metric',
+    }),
+  );
   expect(page).toContain('Bakery apron, one size');
   expect(page).toContain((list.rows[0]!.asks[0]!.value / 100).toFixed(2));
   // What it costs is nobody's business.

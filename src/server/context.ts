@@ -8,7 +8,8 @@ export type ShopContext = { readonly db: Database; readonly now: () => number };
 
 export const programRoot = (): string => process.env['CHIRAL_ROOT'] ?? process.cwd();
 export const dataFolder = (): string => process.env['CHIRAL_DATA'] ?? join(programRoot(), 'data');
-export const databaseFile = (): string => join(dataFolder(), process.env['CHIRAL_DEMO'] === '1' ? 'demo.sqlite' : 'shop.sqlite');
+export const databaseFile = (): string =>
+  join(dataFolder(), process.env['CHIRAL_DEMO'] === '1' ? 'demo.sqlite' : 'shop.sqlite');
 
 export function openShop(file: string, now: () => number = Date.now): ShopContext {
   return { db: openDatabase(file, join(programRoot(), 'src', 'data', 'migrations')), now };
@@ -29,6 +30,16 @@ export function getContext(): ShopContext {
 export function getShop(context: ShopContext): StoredShop {
   const known = loadShop(context.db);
   if (known) return known;
-  insertShop(context.db, { name: 'My shop', currency: 'EUR', locale: 'en-GB', timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone, simulated: false }, {});
+  insertShop(
+    context.db,
+    {
+      name: 'My shop',
+      currency: 'EUR',
+      locale: 'en-GB',
+      timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone,
+      simulated: false,
+    },
+    {},
+  );
   return loadShop(context.db)!;
 }

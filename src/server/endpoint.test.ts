@@ -3,14 +3,20 @@ import * as yup from 'yup';
 import { readBody, readId, readJson } from './endpoint';
 import { answer, log, notFound, parseInput, ShopError, stale, toResponse } from './errors';
 
-const post = (body: BodyInit, headers: Record<string, string> = {}) => new Request('http://localhost/api', { method: 'POST', body, headers });
+const post = (body: BodyInit, headers: Record<string, string> = {}) =>
+  new Request('http://localhost/api', { method: 'POST', body, headers });
 /** A body that never says how long it is. */
-const stream = (chunks: number, size: number) => new Request('http://localhost/api', { method: 'POST', duplex: 'half', body: new ReadableStream({
-  start(controller) {
-    for (let chunk = 0; chunk < chunks; chunk++) controller.enqueue(new Uint8Array(size));
-    controller.close();
-  },
-}) } as RequestInit);
+const stream = (chunks: number, size: number) =>
+  new Request('http://localhost/api', {
+    method: 'POST',
+    duplex: 'half',
+    body: new ReadableStream({
+      start(controller) {
+        for (let chunk = 0; chunk < chunks; chunk++) controller.enqueue(new Uint8Array(size));
+        controller.close();
+      },
+    }),
+  } as RequestInit);
 const codeOf = async (run: () => unknown): Promise<string> => {
   try {
     await run();
@@ -31,7 +37,8 @@ describe('bodies', () => {
 
   it('that are no JSON are told so', async () => {
     expect(await readJson(post('{"a":"ü"}'))).toEqual({ a: 'ü' });
-    for (const broken of ['{', 'undefined', '', '{"a":}']) expect(await codeOf(() => readJson(post(broken)))).toBe('invalid');
+    for (const broken of ['{', 'undefined', '', '{"a":}'])
+      expect(await codeOf(() => readJson(post(broken)))).toBe('invalid');
   });
 });
 
@@ -45,8 +52,14 @@ describe('ids in an address', () => {
 
 describe('errors become answers', () => {
   it.each([
-    [notFound('This order'), 404, 'not-found'], [stale('This order'), 409, 'stale'], [new ShopError('conflict', 'x'), 409, 'conflict'], [new ShopError('invalid', 'x', 'dueDay'), 422, 'invalid'],
-    [new ShopError('unreadable', 'x'), 422, 'unreadable'], [new ShopError('too-large', 'x'), 413, 'too-large'], [new ShopError('forbidden', 'x'), 403, 'forbidden'], [new ShopError('busy', 'x'), 503, 'busy'],
+    [notFound('This order'), 404, 'not-found'],
+    [stale('This order'), 409, 'stale'],
+    [new ShopError('conflict', 'x'), 409, 'conflict'],
+    [new ShopError('invalid', 'x', 'dueDay'), 422, 'invalid'],
+    [new ShopError('unreadable', 'x'), 422, 'unreadable'],
+    [new ShopError('too-large', 'x'), 413, 'too-large'],
+    [new ShopError('forbidden', 'x'), 403, 'forbidden'],
+    [new ShopError('busy', 'x'), 503, 'busy'],
   ])('%s', async (error, status, code) => {
     const response = toResponse(error);
     expect(response.status).toBe(status);
@@ -64,7 +77,9 @@ describe('errors become answers', () => {
   });
 
   it('the first field that can’t stay is named', () => {
-    const schema = yup.object({ lines: yup.array(yup.object({ quantity: yup.number().min(1, 'Quantity: from 1.').required() })).required() });
+    const schema = yup.object({
+      lines: yup.array(yup.object({ quantity: yup.number().min(1, 'Quantity: from 1.').required() })).required(),
+    });
     expect(parseInput(schema, { lines: [{ quantity: 3 }], extra: 1 })).toEqual({ lines: [{ quantity: 3 }] });
     try {
       parseInput(schema, { lines: [{ quantity: 3 }, { quantity: 0 }] });

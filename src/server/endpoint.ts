@@ -28,7 +28,8 @@ export function readId(api: APIContext, what: string): number {
 
 /** The body's bytes. @throws ShopError past the limit, without reading on. */
 export async function readBody(request: Request, limitBytes: number): Promise<Uint8Array> {
-  const tooLarge = () => new ShopError('too-large', `That is more than ${(limitBytes / 1024 / 1024).toFixed(0)} MB. Send less at once.`);
+  const tooLarge = () =>
+    new ShopError('too-large', `That is more than ${(limitBytes / 1024 / 1024).toFixed(0)} MB. Send less at once.`);
   if (Number(request.headers.get('content-length') ?? 0) > limitBytes) throw tooLarge();
   const chunks: Uint8Array[] = [];
   let total = 0;
@@ -51,7 +52,8 @@ export async function readJson(request: Request): Promise<unknown> {
   try {
     return JSON.parse(new TextDecoder().decode(bytes)) as unknown;
   } catch (error) {
-    if (error instanceof SyntaxError) throw new ShopError('invalid', 'The request is not JSON. Send it as application/json.');
+    if (error instanceof SyntaxError)
+      throw new ShopError('invalid', 'The request is not JSON. Send it as application/json.');
     throw error;
   }
 }
@@ -60,7 +62,14 @@ export async function readJson(request: Request): Promise<unknown> {
  * The three answers of a thing that is kept: PUT changes it (with the version it was read at), DELETE takes it off the
  * list, POST puts it back.
  */
-export function keepEndpoints<Input>(what: string, schema: Schema<Input>, keep: { readonly change: (shop: ShopContext, id: number, input: Input, version: number) => unknown; readonly archive: (shop: ShopContext, id: number, archived: boolean) => void }): { readonly PUT: APIRoute; readonly DELETE: APIRoute; readonly POST: APIRoute } {
+export function keepEndpoints<Input>(
+  what: string,
+  schema: Schema<Input>,
+  keep: {
+    readonly change: (shop: ShopContext, id: number, input: Input, version: number) => unknown;
+    readonly archive: (shop: ShopContext, id: number, archived: boolean) => void;
+  },
+): { readonly PUT: APIRoute; readonly DELETE: APIRoute; readonly POST: APIRoute } {
   return {
     PUT: endpoint(async ({ shop, api }) => {
       const body = await readJson(api.request);

@@ -5,19 +5,39 @@ import { ValidationError, type Schema } from 'yup';
 
 export const log = pino({ name: 'chiral', level: process.env['CHIRAL_LOG'] ?? 'warn' });
 
-export type ErrorCode = 'invalid' | 'not-found' | 'stale' | 'conflict' | 'too-large' | 'unreadable' | 'forbidden' | 'busy' | 'failed';
-const STATUS: Readonly<Record<ErrorCode, number>> = { invalid: 422, 'not-found': 404, stale: 409, conflict: 409, 'too-large': 413, unreadable: 422, forbidden: 403, busy: 503, failed: 500 };
+export type ErrorCode =
+  'invalid' | 'not-found' | 'stale' | 'conflict' | 'too-large' | 'unreadable' | 'forbidden' | 'busy' | 'failed';
+const STATUS: Readonly<Record<ErrorCode, number>> = {
+  invalid: 422,
+  'not-found': 404,
+  stale: 409,
+  conflict: 409,
+  'too-large': 413,
+  unreadable: 422,
+  forbidden: 403,
+  busy: 503,
+  failed: 500,
+};
 
 /** Something the seller can do something about. */
 export class ShopError extends Error {
-  constructor(readonly code: ErrorCode, message: string, readonly field?: string) {
+  constructor(
+    readonly code: ErrorCode,
+    message: string,
+    readonly field?: string,
+  ) {
     super(message);
     this.name = 'ShopError';
   }
 }
 
-export const notFound = (what: string): ShopError => new ShopError('not-found', `${what} is not here. It may have been taken off in another window: go back to the list.`);
-export const stale = (what: string): ShopError => new ShopError('stale', `${what} was changed in another window meanwhile. Your entries are still here: note them, reload, and enter them again.`);
+export const notFound = (what: string): ShopError =>
+  new ShopError('not-found', `${what} is not here. It may have been taken off in another window: go back to the list.`);
+export const stale = (what: string): ShopError =>
+  new ShopError(
+    'stale',
+    `${what} was changed in another window meanwhile. Your entries are still here: note them, reload, and enter them again.`,
+  );
 
 /** The checked value. @throws ShopError naming the first field that can't stay as it is. */
 export function parseInput<T>(schema: Schema<T>, value: unknown): T {
@@ -30,11 +50,27 @@ export function parseInput<T>(schema: Schema<T>, value: unknown): T {
 }
 
 export function toResponse(error: unknown): Response {
-  if (error instanceof ShopError) return answer({ error: { code: error.code, message: error.message, ...(error.field ? { field: error.field } : {}) } }, STATUS[error.code]);
+  if (error instanceof ShopError)
+    return answer(
+      { error: { code: error.code, message: error.message, ...(error.field ? { field: error.field } : {}) } },
+      STATUS[error.code],
+    );
   log.error({ err: error }, 'request failed');
-  return answer({ error: { code: 'failed', message: 'Something went wrong in Chiral itself. Nothing was changed; try again, and look at the log of the server if it stays.' } }, 500);
+  return answer(
+    {
+      error: {
+        code: 'failed',
+        message:
+          'Something went wrong in Chiral itself. Nothing was changed; try again, and look at the log of the server if it stays.',
+      },
+    },
+    500,
+  );
 }
 
 export function answer(body: unknown, status = 200): Response {
-  return new Response(JSON.stringify(body), { status, headers: { 'Content-Type': 'application/json; charset=utf-8', 'Cache-Control': 'no-store' } });
+  return new Response(JSON.stringify(body), {
+    status,
+    headers: { 'Content-Type': 'application/json; charset=utf-8', 'Cache-Control': 'no-store' },
+  });
 }

@@ -14,13 +14,16 @@ import { priceAllItems } from './items/price-all';
 export function loadStart(shop: ShopContext): StartView {
   const kept = loadStartPlan(shop.db);
   const { rows } = priceAllItems(shop);
-  const items = rows.flatMap(({ item, cost }) => (cost.ok ? [{ id: item.id, name: item.name, price: item.price, cost: { ...cost.value, layers: [] } }] : []));
+  const items = rows.flatMap(({ item, cost }) =>
+    cost.ok ? [{ id: item.id, name: item.name, price: item.price, cost: { ...cost.value, layers: [] } }] : [],
+  );
   const plan = kept?.plan ?? { ...START_PLAN, mix: items.map((item) => ({ itemId: item.id, perWeek: 1 })) };
   return { plan, version: kept?.version ?? 0, items };
 }
 
 export function keepStart(shop: ShopContext, input: InferType<typeof planInput>, version: number): { version: number } {
   const options = input.options.map((option) => ({ ...option, price: minor(option.price) }) as KitOption);
-  if (!saveStartPlan(shop.db, { ...input, options, cap: minor(input.cap), reserve: minor(input.reserve) }, version)) throw stale('This plan');
+  if (!saveStartPlan(shop.db, { ...input, options, cap: minor(input.cap), reserve: minor(input.reserve) }, version))
+    throw stale('This plan');
   return { version: version + 1 };
 }

@@ -5,24 +5,53 @@ import { blankInput, shopInput, vinylInput } from '../core/input';
 import type { ShopFigures } from '../core/materials';
 import { getKindFacts, getOrdinaryDetails } from '../core/materials';
 import { minor } from '../core/units';
-import { insertBlank, insertVinyl, setBlankArchived, setVinylArchived, updateBlank, updateVinyl, findBlank, findVinyl, type BlankFields, type VinylFields } from '../data/shelf-store';
+import {
+  insertBlank,
+  insertVinyl,
+  setBlankArchived,
+  setVinylArchived,
+  updateBlank,
+  updateVinyl,
+  findBlank,
+  findVinyl,
+  type BlankFields,
+  type VinylFields,
+} from '../data/shelf-store';
 import { updateShop } from '../data/shop-store';
 import type { ShopContext } from './context';
 import { notFound, ShopError, stale } from './errors';
 
 function toVinylFields(input: InferType<typeof vinylInput>): VinylFields {
   const heat = getKindFacts(input.kind).family === 'heat';
-  if (heat && !input.press) throw new ShopError('invalid', 'Press: a heat transfer vinyl needs its temperature, seconds, pressure and peel, from the maker’s sheet.', 'press.lowC');
-  return { ...input, rollPrice: minor(input.rollPrice), press: heat ? input.press : null, details: { ...getOrdinaryDetails(input.kind), ...input.details } };
+  if (heat && !input.press)
+    throw new ShopError(
+      'invalid',
+      'Press: a heat transfer vinyl needs its temperature, seconds, pressure and peel, from the maker’s sheet.',
+      'press.lowC',
+    );
+  return {
+    ...input,
+    rollPrice: minor(input.rollPrice),
+    press: heat ? input.press : null,
+    details: { ...getOrdinaryDetails(input.kind), ...input.details },
+  };
 }
 
-const toBlankFields = (input: InferType<typeof blankInput>): BlankFields => ({ ...input, sizes: input.sizes.map((size) => ({ name: size.name, price: minor(size.price) })) });
+const toBlankFields = (input: InferType<typeof blankInput>): BlankFields => ({
+  ...input,
+  sizes: input.sizes.map((size) => ({ name: size.name, price: minor(size.price) })),
+});
 
 export function addVinyl(shop: ShopContext, input: InferType<typeof vinylInput>): { id: number } {
   return { id: insertVinyl(shop.db, toVinylFields(input)) };
 }
 
-export function changeVinyl(shop: ShopContext, id: number, input: InferType<typeof vinylInput>, version: number): { id: number } {
+export function changeVinyl(
+  shop: ShopContext,
+  id: number,
+  input: InferType<typeof vinylInput>,
+  version: number,
+): { id: number } {
   if (!findVinyl(shop.db, id)) throw notFound('This vinyl');
   if (!updateVinyl(shop.db, id, toVinylFields(input), version)) throw stale('This vinyl');
   return { id };
@@ -36,7 +65,12 @@ export function addBlank(shop: ShopContext, input: InferType<typeof blankInput>)
   return { id: shop.db.transaction(() => insertBlank(shop.db, toBlankFields(input))) };
 }
 
-export function changeBlank(shop: ShopContext, id: number, input: InferType<typeof blankInput>, version: number): { id: number } {
+export function changeBlank(
+  shop: ShopContext,
+  id: number,
+  input: InferType<typeof blankInput>,
+  version: number,
+): { id: number } {
   if (!findBlank(shop.db, id)) throw notFound('This blank');
   if (!shop.db.transaction(() => updateBlank(shop.db, id, toBlankFields(input), version))) throw stale('This blank');
   return { id };
@@ -48,5 +82,6 @@ export function archiveBlank(shop: ShopContext, id: number, archived: boolean): 
 
 export function changeShop(shop: ShopContext, input: InferType<typeof shopInput>, version: number): void {
   const { figures, ...identity } = input;
-  if (!shop.db.transaction(() => updateShop(shop.db, identity, figures as ShopFigures, version))) throw stale('The shop’s figures');
+  if (!shop.db.transaction(() => updateShop(shop.db, identity, figures as ShopFigures, version)))
+    throw stale('The shop’s figures');
 }

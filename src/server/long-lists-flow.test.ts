@@ -19,19 +19,41 @@ const keyNamed = (name: string) => listThings(shop).find((thing) => thing.name =
 
 describe('offers a page at a time, and by hand', () => {
   const query = { words: '', supplierId: 0, sort: 'unit' as const, offset: 0 };
-  const byHand = (part: object = {}) => ({ supplierId: loadSuppliers(shop.db)[0]!.id, code: 'HAND-1', name: 'Felt pens', price: 900, breaks: [{ fromPacks: 5, price: 800 }, { fromPacks: 3, price: 850 }], takePay: { take: 3, pay: 2 }, parts: [{ key: keyNamed(SLATE), label: '', count: 2, widthMm: 300, lengthMm: 400 }], ...part });
+  const byHand = (part: object = {}) => ({
+    supplierId: loadSuppliers(shop.db)[0]!.id,
+    code: 'HAND-1',
+    name: 'Felt pens',
+    price: 900,
+    breaks: [
+      { fromPacks: 5, price: 800 },
+      { fromPacks: 3, price: 850 },
+    ],
+    takePay: { take: 3, pay: 2 },
+    parts: [{ key: keyNamed(SLATE), label: '', count: 2, widthMm: 300, lengthMm: 400 }],
+    ...part,
+  });
 
   it('finds by every word, by supplier, in each order, and says how many there are', () => {
     const all = findOfferPage(shop, query);
     expect(all.total).toBe(33);
     const vinyl = all.offers.filter((offer) => offer.unit.perM2 !== null);
-    expect(vinyl.map((offer) => offer.unit.perM2!.value)).toEqual(vinyl.map((offer) => offer.unit.perM2!.value).sort((a, b) => a - b));
+    expect(vinyl.map((offer) => offer.unit.perM2!.value)).toEqual(
+      vinyl.map((offer) => offer.unit.perM2!.value).sort((a, b) => a - b),
+    );
     expect(all.offers.slice(vinyl.length).every((offer) => offer.unit.perM2 === null)).toBe(true);
     const slate = findOfferPage(shop, { ...query, words: 'SLATE tarn' });
-    expect(slate.offers.every((offer) => `${offer.name} ${offer.parts.map((part) => part.thing?.name).join(' ')}`.toLowerCase().includes('slate'))).toBe(true);
+    expect(
+      slate.offers.every((offer) =>
+        `${offer.name} ${offer.parts.map((part) => part.thing?.name).join(' ')}`.toLowerCase().includes('slate'),
+      ),
+    ).toBe(true);
     expect(slate.total).toBeLessThan(all.total);
-    expect(findOfferPage(shop, { ...query, offset: 30 }).offers.map(({ id }) => id)).toEqual(all.offers.slice(30).map(({ id }) => id));
-    expect(findOfferPage(shop, { ...query, sort: 'name' }).offers.map(({ id }) => id)).not.toEqual(all.offers.map(({ id }) => id));
+    expect(findOfferPage(shop, { ...query, offset: 30 }).offers.map(({ id }) => id)).toEqual(
+      all.offers.slice(30).map(({ id }) => id),
+    );
+    expect(findOfferPage(shop, { ...query, sort: 'name' }).offers.map(({ id }) => id)).not.toEqual(
+      all.offers.map(({ id }) => id),
+    );
     expect(findOfferPage(shop, { ...query, supplierId: loadSuppliers(shop.db)[2]!.id }).total).toBe(9);
   });
 
@@ -40,7 +62,14 @@ describe('offers a page at a time, and by hand', () => {
     expect(find('felt pens')).toEqual([]);
     const { id } = addOffer(shop, byHand());
     const [offer] = find('felt pens');
-    expect(offer).toMatchObject({ id, takePay: { take: 3, pay: 2 }, breaks: [{ fromPacks: 3, price: 850 }, { fromPacks: 5, price: 800 }] });
+    expect(offer).toMatchObject({
+      id,
+      takePay: { take: 3, pay: 2 },
+      breaks: [
+        { fromPacks: 3, price: 850 },
+        { fromPacks: 5, price: 800 },
+      ],
+    });
     changeOffer(shop, id, byHand({ price: 700 }), offer!.version);
     expect(find('felt pens')[0]).toMatchObject({ price: 700 });
     expect(loadHistory(shop, id).prices.map((entry) => entry.price)).toContain(700);
@@ -60,12 +89,22 @@ describe('offers a page at a time, and by hand', () => {
     const [offer] = findOfferPage(shop, { ...query, words: 'felt pens' }).offers;
     changeOffer(shop, id, byHand({ price: 950 }), offer!.version);
     expect((await refusalOf(() => changeOffer(shop, id, byHand({ price: 990 }), offer!.version))).code).toBe('stale');
-    expect((await refusalOf(() => addOffer(shop, byHand({ code: 'HAND-2', parts: [{ key: 'vinyl:999', label: '', count: 1, widthMm: 1, lengthMm: 1 }] })))).field).toBe('key');
+    expect(
+      (
+        await refusalOf(() =>
+          addOffer(
+            shop,
+            byHand({ code: 'HAND-2', parts: [{ key: 'vinyl:999', label: '', count: 1, widthMm: 1, lengthMm: 1 }] }),
+          ),
+        )
+      ).field,
+    ).toBe('key');
   });
 });
 
 it('the stock a page at a time: by words, with what is told of all of it', () => {
-  const all = loadStock(shop), first = loadStockPage(shop, { words: '', offset: 0 });
+  const all = loadStock(shop),
+    first = loadStockPage(shop, { words: '', offset: 0 });
   expect(first.rows).toEqual(all.rows.slice(0, 100));
   expect(first).toMatchObject({ total: all.rows.length, empty: false, value: all.value });
   expect(first.short).toEqual(all.rows.filter((row) => row.free.value < 0).map((row) => row.thing.name));
@@ -85,7 +124,11 @@ it('the shelf a page at a time: filtered where it lies, with the range of all of
   expect(cool.vinyls.map((vinyl) => vinyl.name)).toEqual(['Tarn Cool, marigold', 'Tarn Cool, white']);
   expect(cool.kept).toBe(8);
   // Of Tarn Cool, marigold nothing lies there.
-  expect(loadShelfPage(shop, { ...NO_FILTER, words: 'tarn cool', inStock: true, offset: 0 }).vinyls.map((vinyl) => vinyl.name)).toEqual(['Tarn Cool, white']);
+  expect(
+    loadShelfPage(shop, { ...NO_FILTER, words: 'tarn cool', inStock: true, offset: 0 }).vinyls.map(
+      (vinyl) => vinyl.name,
+    ),
+  ).toEqual(['Tarn Cool, white']);
   addVinyl(shop, { ...all.vinyls[0]!, name: 'Aspen, new' });
   expect(loadShelfPage(shop).vinyls[0]!.name).toBe('Aspen, new');
   expect(loadShelfPage(shop, undefined, all.vinyls[3]!.id).open!.name).toBe(all.vinyls[3]!.name);

@@ -12,12 +12,30 @@ import type { NestTask } from './threads/nest-thread';
 
 /** For the first layout, beyond the seconds of improvement that are asked for. */
 const GRACE_MS = 30_000;
-const tooMuch = () => new ShopError('busy', 'These pieces take too long to lay out. Send fewer of them at once, or simpler outlines.');
+const tooMuch = () =>
+  new ShopError('busy', 'These pieces take too long to lay out. Send fewer of them at once, or simpler outlines.');
 
-export async function nestParts(shop: ShopContext, { pieces, stock, seconds, ...options }: InferType<typeof nestInput>): Promise<NestLayout> {
+export async function nestParts(
+  shop: ShopContext,
+  { pieces, stock, seconds, ...options }: InferType<typeof nestInput>,
+): Promise<NestLayout> {
   const { locale, currency, timeZone } = getShop(shop);
-  const task: NestTask = { pieces, stock: stock as readonly NestStock[], options: { ...options, timeMs: seconds * 1000 } };
-  const result = await runInThread<Result<NestLayout, NestProblem>>({ thread: 'nest-thread', task, limitMs: seconds * 1000 + GRACE_MS, tooMuch });
-  if (!result.ok) throw new ShopError('invalid', describeNestProblem(result.problem, { locale, currency, timeZone, system: 'metric' }), 'pieces');
+  const task: NestTask = {
+    pieces,
+    stock: stock as readonly NestStock[],
+    options: { ...options, timeMs: seconds * 1000 },
+  };
+  const result = await runInThread<Result<NestLayout, NestProblem>>({
+    thread: 'nest-thread',
+    task,
+    limitMs: seconds * 1000 + GRACE_MS,
+    tooMuch,
+  });
+  if (!result.ok)
+    throw new ShopError(
+      'invalid',
+      describeNestProblem(result.problem, { locale, currency, timeZone, system: 'metric' }),
+      'pieces',
+    );
   return result.value;
 }

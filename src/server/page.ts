@@ -7,7 +7,9 @@ import { getContext, type ShopContext } from './context';
 import { ShopError } from './errors';
 import { loadFrame } from './views/frame';
 
-export type LoadedPage<T> = { readonly frame: FrameView; readonly view: T; readonly missing: null } | { readonly frame: FrameView; readonly view: null; readonly missing: string };
+export type LoadedPage<T> =
+  | { readonly frame: FrameView; readonly view: T; readonly missing: null }
+  | { readonly frame: FrameView; readonly view: null; readonly missing: string };
 
 /** The frame and what `load` gives; what is not there becomes `missing`, told in words, with status 404. */
 export function loadPage<T>(astro: AstroGlobal, load: (shop: ShopContext) => T): LoadedPage<T> {
@@ -23,7 +25,8 @@ export function loadPage<T>(astro: AstroGlobal, load: (shop: ShopContext) => T):
 }
 
 /** The units that this browser has chosen. */
-export const getSystem = ({ cookies }: Pick<AstroGlobal, 'cookies'>): MeasureSystem => (cookies.get('units')?.value === 'inch' ? 'inch' : 'metric');
+export const getSystem = ({ cookies }: Pick<AstroGlobal, 'cookies'>): MeasureSystem =>
+  cookies.get('units')?.value === 'inch' ? 'inch' : 'metric';
 
 /** A positive whole number of the address, or null. */
 export function readNumber(text: string | null | undefined): number | null {

@@ -27,8 +27,19 @@ import { loadShelf } from './views/items';
 import { loadNewOrder } from './views/orders';
 
 type Given = InferType<typeof quoteInput>;
-type Wish = Omit<Given, 'options' | 'itemId' | 'drawing'> & { readonly options?: readonly number[]; readonly itemId?: number | null; readonly drawing?: Given['drawing'] };
-type Reckoned = { readonly item: ItemFields; readonly itemId: number | null; readonly materials: Materials; readonly made: Made; readonly cost: ItemCost; readonly each: Minor };
+type Wish = Omit<Given, 'options' | 'itemId' | 'drawing'> & {
+  readonly options?: readonly number[];
+  readonly itemId?: number | null;
+  readonly drawing?: Given['drawing'];
+};
+type Reckoned = {
+  readonly item: ItemFields;
+  readonly itemId: number | null;
+  readonly materials: Materials;
+  readonly made: Made;
+  readonly cost: ItemCost;
+  readonly each: Minor;
+};
 
 function reckon(shop: ShopContext, wish: Wish): Reckoned {
   const stored = getShop(shop);
@@ -37,9 +48,31 @@ function reckon(shop: ShopContext, wish: Wish): Reckoned {
   const item = known ?? toDraft(shop, wish);
   const materials = loadMaterials(shop, { plans: [item] });
   const blank = materials.blanks.get(item.blankId);
-  if (!blank?.colours.some((colour) => colour.name === wish.colourName)) throw new ShopError('invalid', `Colour: ${blank?.name ?? 'the blank'} does not come in ${wish.colourName}.`, 'colourName');
-  const cost = priceItem({ item, variant: toVariant(wish), quantity: wish.quantity, materials, figures: stored.figures, ...(known ? { evidence: loadEvidence(shop).of(known.id) } : {}) });
-  if (!cost.ok) throw new ShopError('invalid', describeCostProblem(cost.problem, { locale: stored.locale, currency: stored.currency, timeZone: stored.timeZone, system: 'metric' }), cost.problem.kind === 'unknown-size' ? 'sizeName' : known ? 'itemId' : 'drawing');
+  if (!blank?.colours.some((colour) => colour.name === wish.colourName))
+    throw new ShopError(
+      'invalid',
+      `Colour: ${blank?.name ?? 'the blank'} does not come in ${wish.colourName}.`,
+      'colourName',
+    );
+  const cost = priceItem({
+    item,
+    variant: toVariant(wish),
+    quantity: wish.quantity,
+    materials,
+    figures: stored.figures,
+    ...(known ? { evidence: loadEvidence(shop).of(known.id) } : {}),
+  });
+  if (!cost.ok)
+    throw new ShopError(
+      'invalid',
+      describeCostProblem(cost.problem, {
+        locale: stored.locale,
+        currency: stored.currency,
+        timeZone: stored.timeZone,
+        system: 'metric',
+      }),
+      cost.problem.kind === 'unknown-size' ? 'sizeName' : known ? 'itemId' : 'drawing',
+    );
   // A drawing has no price yet: the margin that is aimed for makes one.
   const goal = known ? null : priceForMargin(stored.figures.marginGoal, cost.value, stored.figures);
   const each = wish.each === null ? (goal?.ok ? minor(goal.value.value) : cost.made.price) : minor(wish.each);
@@ -50,18 +83,42 @@ function reckon(shop: ShopContext, wish: Wish): Reckoned {
 function toDraft(shop: ShopContext, { drawing, sizeName, colourName, quantity }: Wish): ItemFields {
   const { artworkId, blankId, widthMm, vinylIds } = drawing!;
   const artwork = findArtwork(shop.db, artworkId);
-  return toItemFields(shop, parseInput(itemInput, { name: artwork?.name ?? 'Drawing', blankId, sizeName, colourName, areaBasis: 'used', quantity, price: 0, placements: [{ artworkId, place: 'front, centred', widthMm, widths: {}, seenThrough: false, vinylIds }] }));
+  return toItemFields(
+    shop,
+    parseInput(itemInput, {
+      name: artwork?.name ?? 'Drawing',
+      blankId,
+      sizeName,
+      colourName,
+      areaBasis: 'used',
+      quantity,
+      price: 0,
+      placements: [{ artworkId, place: 'front, centred', widthMm, widths: {}, seenThrough: false, vinylIds }],
+    }),
+  );
 }
 
-const toVariant = (wish: Pick<Wish, 'sizeName' | 'colourName' | 'options'>): Variant => ({ sizeName: wish.sizeName, colourName: wish.colourName, options: wish.options ?? [] });
+const toVariant = (wish: Pick<Wish, 'sizeName' | 'colourName' | 'options'>): Variant => ({
+  sizeName: wish.sizeName,
+  colourName: wish.colourName,
+  options: wish.options ?? [],
+});
 
 /** What the job needs beyond what is free on the shelf, and how soon anybody delivers it. */
 function findMissing(shop: ShopContext, { made, materials }: Reckoned, wish: Wish): QuoteAnswer['toBuy'] {
   const { figures } = getShop(shop);
-  const needed = new Map<string, number>([[keyOf({ kind: 'blank', blankId: made.blankId, sizeName: wish.sizeName, colourName: wish.colourName }), wish.quantity]]);
+  const needed = new Map<string, number>([
+    [
+      keyOf({ kind: 'blank', blankId: made.blankId, sizeName: wish.sizeName, colourName: wish.colourName }),
+      wish.quantity,
+    ],
+  ]);
   for (const { measurement, vinyl } of listMadeLayers(made, materials)) {
     const key = keyOf({ kind: 'vinyl', vinylId: vinyl.id });
-    needed.set(key, (needed.get(key) ?? 0) + (computeStripNeed(measurement, vinyl, wish.quantity, figures)?.usableMm2 ?? 0));
+    needed.set(
+      key,
+      (needed.get(key) ?? 0) + (computeStripNeed(measurement, vinyl, wish.quantity, figures)?.usableMm2 ?? 0),
+    );
   }
   const free = new Map(loadStock(shop).rows.map((row) => [row.thing.key, row.free.value]));
   const missing = [...needed].filter(([key, amount]) => (free.get(key) ?? 0) < amount - 1e-6).map(([key]) => key);
@@ -74,11 +131,32 @@ function answer(shop: ShopContext, reckoned: Reckoned, wish: Wish): QuoteAnswer 
   const { figures, timeZone } = getShop(shop);
   const { cost, each } = reckoned;
   const reading = readPrice(each, cost, figures);
-  const floor = computeFloor(cost, figures), forMargin = priceForMargin(figures.marginGoal, cost, figures), forWage = priceForWage(figures.wageGoalPerHour, cost, figures);
+  const floor = computeFloor(cost, figures),
+    forMargin = priceForMargin(figures.marginGoal, cost, figures),
+    forWage = priceForWage(figures.wageGoalPerHour, cost, figures);
   const toBuy = findMissing(shop, reckoned, wish);
-  const waitingSeconds = readOpenOrders(shop).filter(({ stage }) => stage === 'to-cut' || stage === 'in-work').reduce((sum, order) => sum + order.neededSeconds, 0);
-  const ready = findEarliestDay({ nowMs: shop.now(), timeZone, shop: figures, waitingSeconds, ownSeconds: cost.handsSeconds.value * wish.quantity, materialDays: Math.max(0, ...toBuy.map((thing) => thing.days ?? 0)) });
-  return { cost: cost.withRisk, each: reading.price, total: computeQuoteTotal(each, wish.quantity), hourEarns: reading.hourEarns, floor: floor.ok ? floor.value : null, forMargin: forMargin.ok ? forMargin.value : null, forWage: forWage.ok ? forWage.value : null, ready, toBuy };
+  const waitingSeconds = readOpenOrders(shop)
+    .filter(({ stage }) => stage === 'to-cut' || stage === 'in-work')
+    .reduce((sum, order) => sum + order.neededSeconds, 0);
+  const ready = findEarliestDay({
+    nowMs: shop.now(),
+    timeZone,
+    shop: figures,
+    waitingSeconds,
+    ownSeconds: cost.handsSeconds.value * wish.quantity,
+    materialDays: Math.max(0, ...toBuy.map((thing) => thing.days ?? 0)),
+  });
+  return {
+    cost: cost.withRisk,
+    each: reading.price,
+    total: computeQuoteTotal(each, wish.quantity),
+    hourEarns: reading.hourEarns,
+    floor: floor.ok ? floor.value : null,
+    forMargin: forMargin.ok ? forMargin.value : null,
+    forWage: forWage.ok ? forWage.value : null,
+    ready,
+    toBuy,
+  };
 }
 
 export const askQuote = (shop: ShopContext, wish: Wish): QuoteAnswer => answer(shop, reckon(shop, wish), wish);
@@ -88,8 +166,19 @@ export function keepQuote(shop: ShopContext, wish: Wish): { id: number } {
   const { item, materials, made, cost, each } = reckoned;
   const { ready, toBuy } = answer(shop, reckoned, wish);
   const facts = freezeFacts({
-    cost, each, itemName: item.name, blankName: materials.blanks.get(item.blankId)?.name ?? '', sizeName: wish.sizeName, colourName: wish.colourName, vinylNames: [...new Set(listMadeLayers(made, materials).map(({ vinyl }) => vinyl.name))], widthMm: made.placements[0]?.widthMm ?? 0,
-    options: (wish.options ?? []).flatMap((at) => item.details.options[at]?.label ?? []), optionIndexes: wish.options ?? [], readyDay: ready?.day ?? null, wagePerHour: getShop(shop).figures.wagePerHour, toBuy: toBuy.map((thing) => thing.name),
+    cost,
+    each,
+    itemName: item.name,
+    blankName: materials.blanks.get(item.blankId)?.name ?? '',
+    sizeName: wish.sizeName,
+    colourName: wish.colourName,
+    vinylNames: [...new Set(listMadeLayers(made, materials).map(({ vinyl }) => vinyl.name))],
+    widthMm: made.placements[0]?.widthMm ?? 0,
+    options: (wish.options ?? []).flatMap((at) => item.details.options[at]?.label ?? []),
+    optionIndexes: wish.options ?? [],
+    readyDay: ready?.day ?? null,
+    wagePerHour: getShop(shop).figures.wagePerHour,
+    toBuy: toBuy.map((thing) => thing.name),
   });
   return shop.db.transaction(() => {
     // An order can follow only on an item: a drawing becomes one with its quote.
@@ -105,12 +194,25 @@ export function archiveQuote(shop: ShopContext, id: number, archived: boolean): 
 function toView(shop: ShopContext, quote: StoredQuote): QuoteView {
   const { facts } = quote;
   const item = findItem(shop.db, quote.itemId);
-  const cost = item ? priceItem({ item, variant: { sizeName: facts.sizeName, colourName: facts.colourName, options: facts.optionIndexes ?? [] }, quantity: facts.quantity, materials: loadMaterials(shop, { plans: [item] }), figures: getShop(shop).figures, evidence: loadEvidence(shop).of(item.id) }) : null;
+  const cost = item
+    ? priceItem({
+        item,
+        variant: { sizeName: facts.sizeName, colourName: facts.colourName, options: facts.optionIndexes ?? [] },
+        quantity: facts.quantity,
+        materials: loadMaterials(shop, { plans: [item] }),
+        figures: getShop(shop).figures,
+        evidence: loadEvidence(shop).of(item.id),
+      })
+    : null;
   return { ...quote, drift: cost?.ok ? compareWithFacts(facts, cost.value) : null };
 }
 
 const SHOWN = 8;
-export const loadQuoteStart = (shop: ShopContext): QuoteStart => ({ items: loadNewOrder(shop, null).items, quotes: loadQuotes(shop.db, SHOWN).map((quote) => toView(shop, quote)), ...loadShelf(shop) });
+export const loadQuoteStart = (shop: ShopContext): QuoteStart => ({
+  items: loadNewOrder(shop, null).items,
+  quotes: loadQuotes(shop.db, SHOWN).map((quote) => toView(shop, quote)),
+  ...loadShelf(shop),
+});
 
 /** @throws ShopError where there is none. */
 export function requireQuote(shop: ShopContext, id: number): StoredQuote {

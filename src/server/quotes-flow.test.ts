@@ -13,7 +13,15 @@ eachFresh((fresh) => {
 });
 const settings = { locale: 'en-GB', currency: 'EUR', timeZone: 'UTC', system: 'metric' } as const;
 const idOf = (name: string) => loadQuoteStart(shop).items.find((item) => item.name === name)!.id;
-const towels = (part: object = {}) => ({ itemId: idOf('Honeycomb tea towel'), sizeName: 'one size', colourName: 'natural', quantity: 4, each: null, customerName: '', ...part });
+const towels = (part: object = {}) => ({
+  itemId: idOf('Honeycomb tea towel'),
+  sizeName: 'one size',
+  colourName: 'natural',
+  quantity: 4,
+  each: null,
+  customerName: '',
+  ...part,
+});
 
 describe('a quick quote', () => {
   it('asks the item’s price, says what one costs at that number, and when it can be ready after what waits', () => {
@@ -31,7 +39,13 @@ describe('a quick quote', () => {
     const apron = askQuote(shop, { ...towels(), itemId: idOf('Bakery apron'), colourName: 'brick', quantity: 2 });
     expect(apron.toBuy).toContainEqual({ name: 'Bib apron, heavy cotton, one size, brick', days: 1 });
     expect(apron.ready!.day >= addDays(getDay(shop.now(), 'UTC'), 1)).toBe(true);
-    const tin = askQuote(shop, { ...towels(), itemId: idOf('Seed tin, labelled'), sizeName: 'quarter litre', colourName: 'cream', quantity: 2 });
+    const tin = askQuote(shop, {
+      ...towels(),
+      itemId: idOf('Seed tin, labelled'),
+      sizeName: 'quarter litre',
+      colourName: 'cream',
+      quantity: 2,
+    });
     expect(tin.toBuy).toContainEqual({ name: 'Seed tin, quarter litre, cream', days: null });
   });
 
@@ -47,7 +61,9 @@ describe('a quick quote', () => {
     expect(after!.drift!.was).toBe(kept!.facts.costEach);
     expect(after!.drift!.now.value).toBeGreaterThan(kept!.facts.costEach);
     expect(after!.drift!.because[0]!.label).toMatch(/^Weed/);
-    expect(writeQuoteText(requireQuote(shop, id), 'Heron & Hitch', settings)).toMatch(/^Good day Lakeside Gift Room,\n\n4 × Honeycomb tea towel \(Tea towel, cotton, one size, natural\): 28\.00 each, 112\.00 together \(EUR\)\.\nReady on /);
+    expect(writeQuoteText(requireQuote(shop, id), 'Heron & Hitch', settings)).toMatch(
+      /^Good day Lakeside Gift Room,\n\n4 × Honeycomb tea towel \(Tea towel, cotton, one size, natural\): 28\.00 each, 112\.00 together \(EUR\)\.\nReady on /,
+    );
     const [page] = await readPdfPages(await printQuote(requireQuote(shop, id), 'Heron & Hitch', settings));
     expect(page).toMatch(/Honeycomb tea towel.*112\.00/s);
     // What it costs is nobody's business.

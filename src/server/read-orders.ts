@@ -8,7 +8,12 @@ import type { StoredShop } from '../data/shop-store';
 import type { ShopContext } from './context';
 
 export type ReadPart = StoredPart & PartStory & { readonly estimates: ReturnType<typeof estimateRemaining> };
-export type ReadOrder = { readonly order: StoredOrder; readonly parts: readonly ReadPart[]; readonly stage: OrderStage; readonly neededSeconds: number };
+export type ReadOrder = {
+  readonly order: StoredOrder;
+  readonly parts: readonly ReadPart[];
+  readonly stage: OrderStage;
+  readonly neededSeconds: number;
+};
 
 export function readStored(order: StoredOrder): ReadOrder {
   const quotes = new Map(order.lines.map((line) => [line.id, line.quote]));
@@ -20,10 +25,19 @@ export function readStored(order: StoredOrder): ReadOrder {
   const handedOver = kinds.lastIndexOf('handed-over') > kinds.lastIndexOf('taken-back');
   const cancelled = kinds.lastIndexOf('cancelled') > kinds.lastIndexOf('reopened');
   const stage = decideStage({ states: parts.map((part) => part.state), handedOver, cancelled });
-  return { order, parts, stage, neededSeconds: parts.reduce((sum, part) => sum + STATIONS.reduce((all, station) => all + part.estimates[station], 0), 0) };
+  return {
+    order,
+    parts,
+    stage,
+    neededSeconds: parts.reduce(
+      (sum, part) => sum + STATIONS.reduce((all, station) => all + part.estimates[station], 0),
+      0,
+    ),
+  };
 }
 
-export const readOpenOrders = (shop: ShopContext): readonly ReadOrder[] => loadOrders(shop.db, findOpenOrderIds(shop.db)).map(readStored);
+export const readOpenOrders = (shop: ShopContext): readonly ReadOrder[] =>
+  loadOrders(shop.db, findOpenOrderIds(shop.db)).map(readStored);
 
 export function readOrder(shop: ShopContext, id: number): ReadOrder | null {
   const order = findOrder(shop.db, id);
@@ -32,5 +46,10 @@ export function readOrder(shop: ShopContext, id: number): ReadOrder | null {
 
 export function slackOf(orders: readonly ReadOrder[], stored: StoredShop, nowMs: number): ReadonlyMap<number, Figure> {
   const waiting = orders.filter((entry) => entry.stage === 'to-cut' || entry.stage === 'in-work');
-  return computeSlack({ orders: waiting.map(({ order, neededSeconds }) => ({ orderId: order.id, dueDay: order.dueDay, neededSeconds })), nowMs, timeZone: stored.timeZone, shop: stored.figures });
+  return computeSlack({
+    orders: waiting.map(({ order, neededSeconds }) => ({ orderId: order.id, dueDay: order.dueDay, neededSeconds })),
+    nowMs,
+    timeZone: stored.timeZone,
+    shop: stored.figures,
+  });
 }

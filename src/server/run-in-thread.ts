@@ -7,10 +7,17 @@ import { programRoot } from './context';
 const MEMORY_LIMIT_MB = 1024;
 
 /** The thread's first answer; `tooMuch` is thrown when it takes longer than `limitMs`, or more memory than it may. */
-export function runInThread<Answer>(input: { readonly thread: 'measure-thread' | 'nest-thread' | 'pack-thread'; readonly task: unknown; readonly limitMs: number; readonly tooMuch: () => Error }): Promise<Answer> {
+export function runInThread<Answer>(input: {
+  readonly thread: 'measure-thread' | 'nest-thread' | 'pack-thread';
+  readonly task: unknown;
+  readonly limitMs: number;
+  readonly tooMuch: () => Error;
+}): Promise<Answer> {
   const { thread, task, limitMs, tooMuch } = input;
   return new Promise((resolve, reject) => {
-    const worker = new Worker(join(programRoot(), 'dist', 'tools', `${thread}.mjs`), { resourceLimits: { maxOldGenerationSizeMb: MEMORY_LIMIT_MB } });
+    const worker = new Worker(join(programRoot(), 'dist', 'tools', `${thread}.mjs`), {
+      resourceLimits: { maxOldGenerationSizeMb: MEMORY_LIMIT_MB },
+    });
     const end = () => {
       clearTimeout(timer);
       void worker.terminate();

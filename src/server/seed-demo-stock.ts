@@ -14,12 +14,45 @@ import { addSupply, bookWear } from './stock/keep-supplies';
 import { listThings } from './stock/things';
 
 type DemoStock = {
-  suppliers: { name: string; email: string; shipping: number; freeFrom: number | null; minimumOrder: number | null; leadDays: number; listFile: string }[];
+  suppliers: {
+    name: string;
+    email: string;
+    shipping: number;
+    freeFrom: number | null;
+    minimumOrder: number | null;
+    leadDays: number;
+    listFile: string;
+  }[];
   /** By when, in days ago, all prices were so much lower. */
   olderPrices: { daysAgo: number; share: number }[];
-  lots: { thing: string; form: string; widthMm: number | null; lengthMm: number | null; quantity: number; price: number; daysAgo: number; remark?: string; used?: number; counted?: number; offcut?: [widthMm: number, lengthMm: number, takesMm: number, cornerWidthMm: number, cornerLengthMm: number] }[];
+  lots: {
+    thing: string;
+    form: string;
+    widthMm: number | null;
+    lengthMm: number | null;
+    quantity: number;
+    price: number;
+    daysAgo: number;
+    remark?: string;
+    used?: number;
+    counted?: number;
+    offcut?: [widthMm: number, lengthMm: number, takesMm: number, cornerWidthMm: number, cornerLengthMm: number];
+  }[];
   minimums: { thing: string; amount?: number; coverWeeks?: number }[];
-  supplies: { name: string; kind: string; supplier: string; widthMm?: number; tack?: string; angleDegrees?: number; life?: number; note?: string; fittedDaysAgo?: number; worn?: number; cleaned?: number; stock?: { pieces: number; price: number } }[];
+  supplies: {
+    name: string;
+    kind: string;
+    supplier: string;
+    widthMm?: number;
+    tack?: string;
+    angleDegrees?: number;
+    life?: number;
+    note?: string;
+    fittedDaysAgo?: number;
+    worn?: number;
+    cleaned?: number;
+    stock?: { pieces: number; price: number };
+  }[];
 };
 
 const DAY_MS = 86_400_000;
@@ -38,12 +71,26 @@ export function seedDemoStock(shop: ShopContext, clock: { ms: number }, nowMs: n
     const offers = loadOffers(shop.db, id);
     for (const { daysAgo, share } of [...file.olderPrices, { daysAgo: 2, share: 1 }]) {
       clock.ms = nowMs - daysAgo * DAY_MS;
-      for (const offer of offers) shop.db.transaction(() => putOffer(shop.db, { ...offer, price: minor(Math.round(offer.price * share)) }, clock.ms));
+      for (const offer of offers)
+        shop.db.transaction(() =>
+          putOffer(shop.db, { ...offer, price: minor(Math.round(offer.price * share)) }, clock.ms),
+        );
     }
   }
   for (const lot of file.lots) {
     clock.ms = nowMs - lot.daysAgo * DAY_MS;
-    const { id } = receiveLot(shop, parseInput(lotInput, { key: keyOf.get(lot.thing), form: lot.form, widthMm: lot.widthMm, lengthMm: lot.lengthMm, quantity: lot.quantity, price: lot.price, remark: lot.remark ?? '' }));
+    const { id } = receiveLot(
+      shop,
+      parseInput(lotInput, {
+        key: keyOf.get(lot.thing),
+        form: lot.form,
+        widthMm: lot.widthMm,
+        lengthMm: lot.lengthMm,
+        quantity: lot.quantity,
+        price: lot.price,
+        remark: lot.remark ?? '',
+      }),
+    );
     clock.ms += DAY_MS / 3;
     if (lot.used) bookStock(shop, id, { cause: 'cut', quantity: lot.used, note: '' });
     if (lot.offcut) {
@@ -52,11 +99,27 @@ export function seedDemoStock(shop: ShopContext, clock: { ms: number }, nowMs: n
     }
     if (lot.counted !== undefined) countStock(shop, id, lot.counted, 'monthly count');
   }
-  for (const { thing, amount, coverWeeks } of file.minimums) setMinimum(shop.db, keyOf.get(thing)!, { amount: amount ?? null, coverWeeks: coverWeeks ?? null });
+  for (const { thing, amount, coverWeeks } of file.minimums)
+    setMinimum(shop.db, keyOf.get(thing)!, { amount: amount ?? null, coverWeeks: coverWeeks ?? null });
   for (const { fittedDaysAgo, worn, cleaned, stock, ...supply } of file.supplies) {
     clock.ms = nowMs - (fittedDaysAgo ?? 1) * DAY_MS;
-    const { id } = addSupply(shop, parseInput(supplyInput, { widthMm: null, tack: null, angleDegrees: null, life: null, note: '', ...supply }));
-    if (stock) receiveLot(shop, parseInput(lotInput, { key: thingKey({ kind: 'supply', supplyId: id }), form: 'piece', widthMm: null, lengthMm: null, quantity: stock.pieces, price: stock.price, remark: '' }));
+    const { id } = addSupply(
+      shop,
+      parseInput(supplyInput, { widthMm: null, tack: null, angleDegrees: null, life: null, note: '', ...supply }),
+    );
+    if (stock)
+      receiveLot(
+        shop,
+        parseInput(lotInput, {
+          key: thingKey({ kind: 'supply', supplyId: id }),
+          form: 'piece',
+          widthMm: null,
+          lengthMm: null,
+          quantity: stock.pieces,
+          price: stock.price,
+          remark: '',
+        }),
+      );
     if (fittedDaysAgo !== undefined) bookWear(shop, id, { kind: 'fitted', amount: 0, fromStock: true });
     clock.ms = nowMs - DAY_MS / 2;
     if (worn) bookWear(shop, id, { kind: 'worn', amount: worn, fromStock: false });

@@ -28,7 +28,11 @@ const parts = () => readOrder(shop, orderId)!.parts;
 const ids = () => parts().map((part) => part.id);
 
 /** Works a station on some parts for so many seconds. */
-function work(station: 'cut' | 'weed' | 'press' | 'check', partIds: readonly number[], seconds: number): readonly number[] {
+function work(
+  station: 'cut' | 'weed' | 'press' | 'check',
+  partIds: readonly number[],
+  seconds: number,
+): readonly number[] {
   const { id } = startWork(shop, { station, partIds: [...partIds] });
   shop.clock.ms += seconds * 1000;
   return finishWork(shop, id, 'done').eventIds;
@@ -41,12 +45,25 @@ beforeAll(async () => {
 beforeEach(() => {
   shop = copyDemoShop(seeded);
   const item = loadItemList(shop).rows.find((row) => row.item.name === 'Bakery apron')!.item;
-  orderId = placeOrder(shop, { title: 'Two aprons', customerName: 'Ansel Thrush', contact: '', dueDay: '2026-12-01', agreed: 6000, note: '', lines: [{ itemId: item.id, quantity: 2, sizeName: 'one size', colourName: 'charcoal' }] }).id;
+  orderId = placeOrder(shop, {
+    title: 'Two aprons',
+    customerName: 'Ansel Thrush',
+    contact: '',
+    dueDay: '2026-12-01',
+    agreed: 6000,
+    note: '',
+    lines: [{ itemId: item.id, quantity: 2, sizeName: 'one size', colourName: 'charcoal' }],
+  }).id;
 });
 
 describe('an order from taking to handing over', () => {
   it('gets its units and parts by itself, and its quote frozen', () => {
-    expect(parts().map((part) => [part.unitNumber, part.layerIndex])).toEqual([[1, 0], [1, 1], [2, 0], [2, 1]]);
+    expect(parts().map((part) => [part.unitNumber, part.layerIndex])).toEqual([
+      [1, 0],
+      [1, 1],
+      [2, 0],
+      [2, 1],
+    ]);
     const before = loadOrderView(shop, orderId).against.cost.quoted.value;
     const vinyl = loadShelf(shop).vinyls.find((candidate) => candidate.name.startsWith('Sparrow'))!;
     changeVinyl(shop, vinyl.id, { ...vinyl, rollPrice: vinyl.rollPrice * 3 }, vinyl.version);
@@ -147,7 +164,9 @@ describe('views', () => {
     const row = loadItemList(shop).rows.find((candidate) => candidate.item.name === 'Bakery apron')!;
     archiveVinyl(shop, row.item.placements[0]!.vinylIds[0]!, true);
     expect(loadShelf(shop).vinyls.some((vinyl) => vinyl.id === row.item.placements[0]!.vinylIds[0])).toBe(false);
-    expect(loadItemList(shop).rows.find((candidate) => candidate.item.id === row.item.id)!.cost!.withRisk.value).toBe(row.cost!.withRisk.value);
+    expect(loadItemList(shop).rows.find((candidate) => candidate.item.id === row.item.id)!.cost!.withRisk.value).toBe(
+      row.cost!.withRisk.value,
+    );
   });
 
   it('today names the next batch by due day and keeps the tape within the working day', () => {
@@ -158,14 +177,23 @@ describe('views', () => {
   });
 
   it('finds by any part of a name, and takes % as a letter', () => {
-    expect(findThings(shop, 'apron').map((thing) => thing.kind)).toEqual(expect.arrayContaining(['order', 'item', 'blank']));
+    expect(findThings(shop, 'apron').map((thing) => thing.kind)).toEqual(
+      expect.arrayContaining(['order', 'item', 'blank']),
+    );
     expect(findThings(shop, '%%%zz')).toEqual([]);
   });
 });
 
 it('the demo shop is the same every time but for its dates', async () => {
   const other = copyDemoShop(await seedDemoShop());
-  const summary = (of: TestShop) => JSON.stringify(loadOrderList(of).open.map((row) => [row.title, row.dueDay, row.comb.map((column) => column.teeth.map((tooth) => tooth.state))]));
+  const summary = (of: TestShop) =>
+    JSON.stringify(
+      loadOrderList(of).open.map((row) => [
+        row.title,
+        row.dueDay,
+        row.comb.map((column) => column.teeth.map((tooth) => tooth.state)),
+      ]),
+    );
   moveOrder(shop, orderId, 'cancel');
   expect(summary(other)).toBe(summary(shop));
   expect(loadOrderList(other).open.length + loadOrderList(other).closed.length).toBe(12);

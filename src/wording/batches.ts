@@ -4,7 +4,11 @@ import type { Batch } from '../core/scheduling';
 import type { BenchPartView } from '../views/views';
 import { STATION_NAMES } from './stations';
 
-export function describeBatch(batch: Batch<BenchPartView>): { readonly verb: string; readonly what: string; readonly detail: string } {
+export function describeBatch(batch: Batch<BenchPartView>): {
+  readonly verb: string;
+  readonly what: string;
+  readonly detail: string;
+} {
   const first = batch.parts[0]!;
   const items = new Set(batch.parts.map((part) => part.itemName));
   const verb = STATION_NAMES[batch.station];
@@ -14,7 +18,11 @@ export function describeBatch(batch: Batch<BenchPartView>): { readonly verb: str
   const again = recuts > 0 ? `, ${recuts} to be made again` : '';
   switch (batch.station) {
     case 'cut':
-      return { verb, what: first.vinylName, detail: `${parts} for ${items.size === 1 ? first.itemName : `${items.size} items`}${again}` };
+      return {
+        verb,
+        what: first.vinylName,
+        detail: `${parts} for ${items.size === 1 ? first.itemName : `${items.size} items`}${again}`,
+      };
     case 'weed':
       return { verb, what: `${first.itemName}, ${first.layerName}`, detail: `${parts}${again}, ${first.orderTitle}` };
     case 'press':

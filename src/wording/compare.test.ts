@@ -8,16 +8,36 @@ const settings = { locale: 'en-GB', currency: 'EUR', timeZone: 'UTC', system: 'm
 const input = { spec: PLAIN_ITEM, layerIndex: 0, widthMm: 100, quantity: 10, shop: PLAIN_SHOP };
 const none = { made: 0, spoiled: 0 };
 const DEAR = { ...PLAIN_VINYL, id: 2, name: 'Dear', rollPrice: minor(20_000) };
-const ROUGH = { ...PLAIN_VINYL, id: 3, name: 'Rough', rollPrice: minor(500), details: { ...PLAIN_VINYL.details, grade: 'own use' } } as const;
+const ROUGH = {
+  ...PLAIN_VINYL,
+  id: 3,
+  name: 'Rough',
+  rollPrice: minor(500),
+  details: { ...PLAIN_VINYL.details, grade: 'own use' },
+} as const;
 
 it('the verdict names the vinyl, by how much, how sure, and where it flips', () => {
-  const compared = compareVinyls(input, [{ vinyl: DEAR, evidence: none }, { vinyl: PLAIN_VINYL, evidence: none }]);
-  expect(describeVerdict(compared, [0.1, 0.9], { over: 'wage', at: 650, beyond: 'Dear' }, settings)).toBe('Use Plain: 0.33 cheaper a good piece than Dear, in 90 % of what may come; Dear is cheaper once your hour is above 6.50.');
+  const compared = compareVinyls(input, [
+    { vinyl: DEAR, evidence: none },
+    { vinyl: PLAIN_VINYL, evidence: none },
+  ]);
+  expect(describeVerdict(compared, [0.1, 0.9], { over: 'wage', at: 650, beyond: 'Dear' }, settings)).toBe(
+    'Use Plain: 0.33 cheaper a good piece than Dear, in 90 % of what may come; Dear is cheaper once your hour is above 6.50.',
+  );
 });
 
 it('what is cheaper but not fit is said, and not told to be used', () => {
-  const compared = compareVinyls(input, [{ vinyl: PLAIN_VINYL, evidence: none }, { vinyl: ROUGH, evidence: none }]);
-  expect(describeVerdict(compared, null, null, settings)).toMatch(/^Use Plain: Rough would be 0\.\d\d cheaper, but by your own grade for own use, not to sell\.$/);
+  const compared = compareVinyls(input, [
+    { vinyl: PLAIN_VINYL, evidence: none },
+    { vinyl: ROUGH, evidence: none },
+  ]);
+  expect(describeVerdict(compared, null, null, settings)).toMatch(
+    /^Use Plain: Rough would be 0\.\d\d cheaper, but by your own grade for own use, not to sell\.$/,
+  );
 });
 
-it.each([[{ over: 'width', at: 117.2, beyond: 'Dear' }, 'Dear is cheaper from 118 mm wide'], [{ over: 'quantity', at: 7.2, beyond: 'Dear' }, 'Dear is cheaper from 8 at once'], [{ over: 'failure', at: 0.123, beyond: 'Dear' }, 'Dear is cheaper once more than 12.3 % of the other go wrong']] as const)('a flip %j', (flip, words) => expect(describeFlip(flip, settings)).toBe(words));
+it.each([
+  [{ over: 'width', at: 117.2, beyond: 'Dear' }, 'Dear is cheaper from 118 mm wide'],
+  [{ over: 'quantity', at: 7.2, beyond: 'Dear' }, 'Dear is cheaper from 8 at once'],
+  [{ over: 'failure', at: 0.123, beyond: 'Dear' }, 'Dear is cheaper once more than 12.3 % of the other go wrong'],
+] as const)('a flip %j', (flip, words) => expect(describeFlip(flip, settings)).toBe(words));

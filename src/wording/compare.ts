@@ -14,13 +14,19 @@ export function describeUnfit(unfit: Unfit, settings: FormatSettings): string {
     case 'over-others':
       return 'does not lie on other vinyl';
     case 'grade':
-      return unfit.grade === 'no' ? 'good for nothing, by your own grade' : `by your own grade for ${unfit.grade}, not to sell`;
+      return unfit.grade === 'no'
+        ? 'good for nothing, by your own grade'
+        : `by your own grade for ${unfit.grade}, not to sell`;
     default:
       return unfit satisfies never;
   }
 }
 
-export type Flip = { readonly over: 'wage' | 'width' | 'quantity' | 'failure'; readonly at: number; /** The one that is cheaper beyond it. */ readonly beyond: string };
+export type Flip = {
+  readonly over: 'wage' | 'width' | 'quantity' | 'failure';
+  readonly at: number;
+  /** The one that is cheaper beyond it. */ readonly beyond: string;
+};
 
 /** Where the answer turns round, as a half sentence. */
 export function describeFlip({ over, at, beyond }: Flip, settings: FormatSettings): string {
@@ -39,8 +45,15 @@ export function describeFlip({ over, at, beyond }: Flip, settings: FormatSetting
 }
 
 /** The first sentence: which vinyl, why, and how sure. Null where none can be made. */
-export function describeVerdict(compared: readonly Compared[], odds: readonly number[] | null, flip: Flip | null, settings: FormatSettings): string | null {
-  const made = compared.flatMap((entry, index) => (entry.cost.ok ? [{ entry, index, total: entry.cost.value.withRisk.value }] : []));
+export function describeVerdict(
+  compared: readonly Compared[],
+  odds: readonly number[] | null,
+  flip: Flip | null,
+  settings: FormatSettings,
+): string | null {
+  const made = compared.flatMap((entry, index) =>
+    entry.cost.ok ? [{ entry, index, total: entry.cost.value.withRisk.value }] : [],
+  );
   const fit = made.filter(({ entry }) => entry.unfit.length === 0);
   const best = [...(fit.length > 0 ? fit : made)].sort((a, b) => a.total - b.total)[0];
   if (!best) return null;
@@ -48,7 +61,13 @@ export function describeVerdict(compared: readonly Compared[], odds: readonly nu
   const name = best.entry.name;
   if (!other) return `${name} is the only one it can be made in.`;
   const less = other.total - best.total;
-  const sure = odds && best.total <= other.total ? `, in ${formatShare(odds[best.index]!, settings, 0)} of what may come` : '';
-  const why = less > 0 ? `${formatMoney(less, settings)} cheaper a good piece than ${other.entry.name}${sure}` : less === 0 ? `as cheap as ${other.entry.name}` : `${other.entry.name} would be ${formatMoney(-less, settings)} cheaper, but ${describeUnfit(other.entry.unfit[0]!, settings)}`;
+  const sure =
+    odds && best.total <= other.total ? `, in ${formatShare(odds[best.index]!, settings, 0)} of what may come` : '';
+  const why =
+    less > 0
+      ? `${formatMoney(less, settings)} cheaper a good piece than ${other.entry.name}${sure}`
+      : less === 0
+        ? `as cheap as ${other.entry.name}`
+        : `${other.entry.name} would be ${formatMoney(-less, settings)} cheaper, but ${describeUnfit(other.entry.unfit[0]!, settings)}`;
   return `${fit.length === 0 ? 'None is quite fit for it; ' : ''}${fit.length === 0 ? name : `Use ${name}`}: ${why}${flip && less > 0 ? `; ${describeFlip(flip, settings)}` : ''}.`;
 }

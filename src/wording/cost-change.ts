@@ -13,7 +13,12 @@ function describeInput({ label, was, now, unit }: InputChange, settings: FormatS
 
 /** Half a sentence: what went into it that changed, or the lines that moved where nothing given did. */
 export function describeCauses({ because, lines }: CostChange, settings: FormatSettings): string {
-  const told = because.length > 0 ? because.slice(0, MOST).map((input) => describeInput(input, settings)) : lines.slice(0, MOST).map((line) => `${line.label} ${formatMoney(line.was, settings)}, now ${formatMoney(line.now, settings)}`);
+  const told =
+    because.length > 0
+      ? because.slice(0, MOST).map((input) => describeInput(input, settings))
+      : lines
+          .slice(0, MOST)
+          .map((line) => `${line.label} ${formatMoney(line.was, settings)}, now ${formatMoney(line.now, settings)}`);
   const more = because.length > MOST ? ` and ${because.length - MOST} more` : '';
   return told.length === 0 ? '' : `because: ${told.join('; ')}${more}.`;
 }

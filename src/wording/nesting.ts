@@ -20,9 +20,13 @@ export function describeNestProblem(problem: NestProblem, settings: FormatSettin
 
 /** The first sentence over a layout. */
 export function describeLayout(layout: NestLayout, stockName: string, settings: FormatSettings): string {
-  const count = layout.placements.length, parts = `${count} ${count === 1 ? 'part' : 'parts'}`;
+  const count = layout.placements.length,
+    parts = `${count} ${count === 1 ? 'part' : 'parts'}`;
   const [only] = layout.sheets;
-  const on = layout.sheets.length === 1 && only ? `on ${formatLength(only.usedLengthMm, settings)} of ${stockName}` : `on ${layout.sheets.length} sheets of ${stockName}`;
+  const on =
+    layout.sheets.length === 1 && only
+      ? `on ${formatLength(only.usedLengthMm, settings)} of ${stockName}`
+      : `on ${layout.sheets.length} sheets of ${stockName}`;
   return `${parts} ${on}, ${formatShare(layout.density, settings, 0)} of it used${layout.left.length > 0 ? `; ${layout.left.length} found no room` : ''}`;
 }
 
@@ -42,21 +46,51 @@ export function describeFault(fault: LayoutFault, settings: FormatSettings): str
 }
 
 /** The loading card, line by line. */
-export function describeLoading(facts: LoadFacts, settings: FormatSettings): readonly { readonly label: string; readonly text: string }[] {
+export function describeLoading(
+  facts: LoadFacts,
+  settings: FormatSettings,
+): readonly { readonly label: string; readonly text: string }[] {
   const length = (mm: number) => formatLength(mm, settings);
   return [
-    { label: 'Side', text: facts.mirrored === 'all' ? 'Carrier down, cut mirrored.' : facts.mirrored === 'none' ? 'Face up, not mirrored.' : 'Some pieces are mirrored and some are not: cut them in two loads.' },
-    { label: 'Held', text: facts.onMat ? 'On a mat that still holds; its lower left corner is the origin.' : `Without a mat, under both rollers; ${length(facts.leadMm)} lie before the first cut and behind the last.` },
-    { label: 'Width', text: facts.onMat ? `The piece is ${length(facts.widthMm)} wide; the outermost cut needs ${length(facts.leastWidthMm)}.` : `The machine should read ${length(facts.widthMm)}. If it reads less than ${length(facts.leastWidthMm)}, load it again or lay it out anew.` },
+    {
+      label: 'Side',
+      text:
+        facts.mirrored === 'all'
+          ? 'Carrier down, cut mirrored.'
+          : facts.mirrored === 'none'
+            ? 'Face up, not mirrored.'
+            : 'Some pieces are mirrored and some are not: cut them in two loads.',
+    },
+    {
+      label: 'Held',
+      text: facts.onMat
+        ? 'On a mat that still holds; its lower left corner is the origin.'
+        : `Without a mat, under both rollers; ${length(facts.leadMm)} lie before the first cut and behind the last.`,
+    },
+    {
+      label: 'Width',
+      text: facts.onMat
+        ? `The piece is ${length(facts.widthMm)} wide; the outermost cut needs ${length(facts.leastWidthMm)}.`
+        : `The machine should read ${length(facts.widthMm)}. If it reads less than ${length(facts.leastWidthMm)}, load it again or lay it out anew.`,
+    },
     { label: 'Origin', text: 'At the left, where it begins; the length runs away from you.' },
-    { label: 'Setting', text: `As for ${facts.kind} vinyl${facts.thicknessUm ? ` of ${facts.thicknessUm} µm` : ''}${facts.pen ? '; pen in the second holder' : ''}. Test cut first.` },
-    { label: 'After it', text: facts.isRoll ? `${facts.trim ? 'The last cut parts it from the roll' : 'Cut it off the roll'} at ${length(facts.usedLengthMm)}.` : 'Write its code on what is left.' },
+    {
+      label: 'Setting',
+      text: `As for ${facts.kind} vinyl${facts.thicknessUm ? ` of ${facts.thicknessUm} µm` : ''}${facts.pen ? '; pen in the second holder' : ''}. Test cut first.`,
+    },
+    {
+      label: 'After it',
+      text: facts.isRoll
+        ? `${facts.trim ? 'The last cut parts it from the roll' : 'Cut it off the roll'} at ${length(facts.usedLengthMm)}.`
+        : 'Write its code on what is left.',
+    },
   ];
 }
 
 export function describeRest(rest: Rest, settings: FormatSettings): string {
   const size = (ring: Rest['pieces'][number]) => {
-    const xs = ring.map((point) => point.x), ys = ring.map((point) => point.y);
+    const xs = ring.map((point) => point.x),
+      ys = ring.map((point) => point.y);
     return `${formatLength(Math.max(...xs) - Math.min(...xs), settings)} × ${formatLength(Math.max(...ys) - Math.min(...ys), settings)}`;
   };
   switch (rest.kind) {

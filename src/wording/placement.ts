@@ -4,7 +4,8 @@ import type { PlacementFault, PrintArea } from '../core/materials';
 import { formatLength, type FormatSettings } from '../core/units';
 
 /** As it is written on a ticket: "back, 100 mm below the collar". */
-export const describeArea = (area: PrintArea, settings: FormatSettings): string => `${area.name}, ${formatLength(area.dropMm, settings)} below the ${area.datum}`;
+export const describeArea = (area: PrintArea, settings: FormatSettings): string =>
+  `${area.name}, ${formatLength(area.dropMm, settings)} below the ${area.datum}`;
 
 export function describePlacementFault(fault: PlacementFault, area: PrintArea, settings: FormatSettings): string {
   switch (fault.kind) {

@@ -41,9 +41,17 @@ export function describeArtworkProblem(problem: ReadProblem | MeasureProblem): s
 }
 
 const LEFT_OUT_NAMES: Readonly<Record<LeftOutKind, readonly [string, string]>> = {
-  text: ['live text', 'live texts'], image: ['embedded picture', 'embedded pictures'], stroke: ['line drawn as a stroke', 'lines drawn as strokes'], mask: ['mask', 'masks'], filter: ['filter', 'filters'],
-  pattern: ['pattern fill', 'pattern fills'], script: ['script', 'scripts'], 'outside-link': ['link to another file', 'links to other files'], 'unknown-shape': ['part that draws nothing here', 'parts that draw nothing here'],
-  'bad-path': ['damaged path', 'damaged paths'], 'style-rule': ['style rule', 'style rules'],
+  text: ['live text', 'live texts'],
+  image: ['embedded picture', 'embedded pictures'],
+  stroke: ['line drawn as a stroke', 'lines drawn as strokes'],
+  mask: ['mask', 'masks'],
+  filter: ['filter', 'filters'],
+  pattern: ['pattern fill', 'pattern fills'],
+  script: ['script', 'scripts'],
+  'outside-link': ['link to another file', 'links to other files'],
+  'unknown-shape': ['part that draws nothing here', 'parts that draw nothing here'],
+  'bad-path': ['damaged path', 'damaged paths'],
+  'style-rule': ['style rule', 'style rules'],
 };
 const LEFT_OUT_REMEDIES: Readonly<Record<LeftOutKind, string>> = {
   text: 'Turn text into outlines in your drawing program, then drop the file again.',
@@ -63,7 +71,8 @@ const describeLeftOutShort = ({ kind, count: number }: LeftOut): string => count
 
 /** What was left out and what to do about it. */
 export function describeLeftOut(entry: LeftOut): { readonly what: string; readonly remedy: string } {
-  const names = entry.names.length > 0 ? `: ${entry.names.join(', ')}${entry.count > entry.names.length ? ' …' : ''}` : '';
+  const names =
+    entry.names.length > 0 ? `: ${entry.names.join(', ')}${entry.count > entry.names.length ? ' …' : ''}` : '';
   return { what: `${describeLeftOutShort(entry)} left out${names}`, remedy: LEFT_OUT_REMEDIES[entry.kind] };
 }
 
@@ -118,7 +127,8 @@ export function describePriceProblem(problem: PriceProblem, settings: FormatSett
   return `A fee of ${formatShare(problem.feeShare, settings)} and a goal of ${formatShare(problem.goalShare, settings)} leave nothing of the price to pay the cost. Lower one of them.`;
 }
 
-export const describeChannelProblem = (problem: ChannelProblem, settings: FormatSettings): string => `It takes ${formatShare(problem.taken, settings)} of the price, and a goal of ${formatShare(problem.goal, settings)} leaves nothing to pay the cost. Lower one of them.`;
+export const describeChannelProblem = (problem: ChannelProblem, settings: FormatSettings): string =>
+  `It takes ${formatShare(problem.taken, settings)} of the price, and a goal of ${formatShare(problem.goal, settings)} leaves nothing to pay the cost. Lower one of them.`;
 
 export function describeCaution(caution: PressCaution, settings: FormatSettings): string {
   switch (caution.kind) {

@@ -6,21 +6,34 @@ import { formatMoney, type FormatSettings } from '../core/units';
 const weeksOf = (count: number): string => `${count} ${count === 1 ? 'week' : 'weeks'}`;
 
 /** The first sentence. `kit` null: none does all under the cap. */
-export function describeStart(input: { readonly kit: Kit | null; readonly uncovered: readonly KitNeed[]; readonly outcome: BreakEven | null; readonly cap: number }, settings: FormatSettings): string {
+export function describeStart(
+  input: {
+    readonly kit: Kit | null;
+    readonly uncovered: readonly KitNeed[];
+    readonly outcome: BreakEven | null;
+    readonly cap: number;
+  },
+  settings: FormatSettings,
+): string {
   const { kit, uncovered, outcome, cap } = input;
-  if (!kit) return `Under ${formatMoney(cap, settings)} no kit brings all that is needed: raise the cap, leave less over, or need less`;
+  if (!kit)
+    return `Under ${formatMoney(cap, settings)} no kit brings all that is needed: raise the cap, leave less over, or need less`;
   const costs = `A kit for ${formatMoney(kit.total.value, settings)}`;
-  if (uncovered.length > 0) return `${costs} is not whole yet: ${uncovered.join(' and ')} ${uncovered.length === 1 ? 'is' : 'are'} missing`;
+  if (uncovered.length > 0)
+    return `${costs} is not whole yet: ${uncovered.join(' and ')} ${uncovered.length === 1 ? 'is' : 'are'} missing`;
   if (kit.left.value < 0) return `${costs} is ${formatMoney(-kit.left.value, settings)} over the cap`;
-  if (!outcome) return `${costs} leaves ${formatMoney(kit.left.value, settings)} for blanks and vinyl; say what is sold a week, and it tells when that comes back`;
-  if (!outcome.pieces || !outcome.weeks) return `${costs} never comes back: an average piece leaves nothing in the purse. Ask more, or sell what leaves something`;
+  if (!outcome)
+    return `${costs} leaves ${formatMoney(kit.left.value, settings)} for blanks and vinyl; say what is sold a week, and it tells when that comes back`;
+  if (!outcome.pieces || !outcome.weeks)
+    return `${costs} never comes back: an average piece leaves nothing in the purse. Ask more, or sell what leaves something`;
   return `${costs} has come back after ${outcome.pieces.value} pieces, ${weeksOf(outcome.weeks.value)} at your hours`;
 }
 
 /** What one more piece a week does. Null where it can't be told. */
 export function describeOneMore(now: BreakEven, more: BreakEven, settings: FormatSettings): string | null {
   if (!now.weeks || !more.weeks) return null;
-  if (now.reach.value < 1 && more.perWeek.value <= now.perWeek.value + 1) return 'One more sale a week changes nothing: your hours are full. A quicker item, or more hours, would.';
+  if (now.reach.value < 1 && more.perWeek.value <= now.perWeek.value + 1)
+    return 'One more sale a week changes nothing: your hours are full. A quicker item, or more hours, would.';
   const sooner = now.weeks.value - more.weeks.value;
   return `One more sale a week leaves ${formatMoney(Math.round(more.perWeek.value - now.perWeek.value), settings)} more each week${sooner > 0 ? `, and it has come back ${weeksOf(sooner)} sooner` : ''}.`;
 }

@@ -4,7 +4,16 @@ import type { StockCause } from '../core/stock';
 import { formatPath, type FormatSettings } from '../core/units';
 import type { BookedStock } from '../views/views';
 
-export const CAUSE_WORDS: Readonly<Record<StockCause, string>> = { received: 'received', cut: 'cut', used: 'used', spoiled: 'spoiled', counted: 'counted', sold: 'sold', returned: 'returned', 'set-aside': 'set aside as an offcut' };
+export const CAUSE_WORDS: Readonly<Record<StockCause, string>> = {
+  received: 'received',
+  cut: 'cut',
+  used: 'used',
+  spoiled: 'spoiled',
+  counted: 'counted',
+  sold: 'sold',
+  returned: 'returned',
+  'set-aside': 'set aside as an offcut',
+};
 
 /** What a step at the bench took from the stock; where the book had less, that it wants a count. */
 export function describeBooked({ thingName, form, quantity, missing }: BookedStock, settings: FormatSettings): string {

@@ -8,14 +8,27 @@ import { TaskWorker } from './task-worker';
 
 export type { CutFormat, FileWish, WrittenFile } from './artwork.worker';
 
-const artwork = new TaskWorker<ArtworkWorker>(() => new Worker(new URL('./artwork.worker.ts', import.meta.url), { type: 'module' }));
+const artwork = new TaskWorker<ArtworkWorker>(
+  () => new Worker(new URL('./artwork.worker.ts', import.meta.url), { type: 'module' }),
+);
 
 /** Loads the worker, so that the first drawing does not wait for it. */
 export const wakeWorker = (): void => void artwork.ask(async (remote) => await remote.wake());
 
-export const openInWorker = (text: string): Promise<Result<FirstLook, ReadProblem>> => artwork.ask(async (remote) => await remote.open(text));
+export const openInWorker = (text: string): Promise<Result<FirstLook, ReadProblem>> =>
+  artwork.ask(async (remote) => await remote.open(text));
 
-export const prepareInWorker = (text: string, steps: readonly PrepStep[], materials: LayerMaterials, signal: AbortSignal): Promise<Result<PreparedFile, ReadProblem | MeasureProblem>> =>
+export const prepareInWorker = (
+  text: string,
+  steps: readonly PrepStep[],
+  materials: LayerMaterials,
+  signal: AbortSignal,
+): Promise<Result<PreparedFile, ReadProblem | MeasureProblem>> =>
   artwork.ask(async (remote) => await remote.prepare(text, steps, materials), signal);
 
-export const writeInWorker = (text: string, steps: readonly PrepStep[], wish: FileWish): Promise<Result<WrittenFile, ReadProblem | MeasureProblem>> => artwork.ask(async (remote) => await remote.write(text, steps, wish));
+export const writeInWorker = (
+  text: string,
+  steps: readonly PrepStep[],
+  wish: FileWish,
+): Promise<Result<WrittenFile, ReadProblem | MeasureProblem>> =>
+  artwork.ask(async (remote) => await remote.write(text, steps, wish));

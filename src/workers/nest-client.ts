@@ -11,18 +11,35 @@ const MOST_WORKERS = 4;
 let workers: readonly Remote<NestWorker>[] | null = null;
 
 function getWorkers(): readonly Remote<NestWorker>[] {
-  workers ??= Array.from({ length: Math.max(1, Math.min(MOST_WORKERS, navigator.hardwareConcurrency - 1)) }, () => wrap<NestWorker>(new Worker(new URL('./nest.worker.ts', import.meta.url), { type: 'module' })));
+  workers ??= Array.from({ length: Math.max(1, Math.min(MOST_WORKERS, navigator.hardwareConcurrency - 1)) }, () =>
+    wrap<NestWorker>(new Worker(new URL('./nest.worker.ts', import.meta.url), { type: 'module' })),
+  );
   return workers;
 }
 
-export const shapeInWorker = async (bytes: ArrayBuffer, wish: ShapeWish): Promise<CutShape | null> => getWorkers()[0]!.shape(bytes, wish);
+export const shapeInWorker = async (bytes: ArrayBuffer, wish: ShapeWish): Promise<CutShape | null> =>
+  getWorkers()[0]!.shape(bytes, wish);
 
 /** Ends when all have ended. `onImprove` is told of every layout that some worker found better than its own last one. */
-export async function nestInWorkers(wish: NestWish, onImprove: (layout: NestLayout) => void): Promise<readonly Result<NestLayout, NestProblem>[]> {
-  return Promise.all(getWorkers().map((worker, at) => worker.run({ ...wish, options: { ...wish.options, seed: (wish.options.seed + at * 0.137) % 1 } }, proxy(onImprove))));
+export async function nestInWorkers(
+  wish: NestWish,
+  onImprove: (layout: NestLayout) => void,
+): Promise<readonly Result<NestLayout, NestProblem>[]> {
+  return Promise.all(
+    getWorkers().map((worker, at) =>
+      worker.run(
+        { ...wish, options: { ...wish.options, seed: (wish.options.seed + at * 0.137) % 1 } },
+        proxy(onImprove),
+      ),
+    ),
+  );
 }
 
-export const chooseInWorker = (...wish: Parameters<NestWorker['choose']>): Promise<Result<ChosenStock, NestProblem>> => getWorkers()[0]!.choose(...wish) as Promise<Result<ChosenStock, NestProblem>>;
-export const fillInWorker = (...wish: Parameters<NestWorker['fill']>): Promise<Result<readonly Placement[], NestProblem>> => getWorkers()[0]!.fill(...wish) as Promise<Result<readonly Placement[], NestProblem>>;
+export const chooseInWorker = (...wish: Parameters<NestWorker['choose']>): Promise<Result<ChosenStock, NestProblem>> =>
+  getWorkers()[0]!.choose(...wish) as Promise<Result<ChosenStock, NestProblem>>;
+export const fillInWorker = (
+  ...wish: Parameters<NestWorker['fill']>
+): Promise<Result<readonly Placement[], NestProblem>> =>
+  getWorkers()[0]!.fill(...wish) as Promise<Result<readonly Placement[], NestProblem>>;
 
 export const stopNesting = (): void => workers?.forEach((worker) => void worker.stop());

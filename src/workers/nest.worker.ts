@@ -2,10 +2,30 @@
 
 import { expose } from 'comlink';
 import { decodeText } from '../core/artwork';
-import { chooseStock, fillRest, fitCount, nest, readCutShape, type ChosenStock, type CutShape, type NestLayout, type NestOptions, type NestPiece, type NestProblem, type NestStock, type Placement, type ShapeWish } from '../core/nesting';
+import {
+  chooseStock,
+  fillRest,
+  fitCount,
+  nest,
+  readCutShape,
+  type ChosenStock,
+  type CutShape,
+  type NestLayout,
+  type NestOptions,
+  type NestPiece,
+  type NestProblem,
+  type NestStock,
+  type Placement,
+  type ShapeWish,
+} from '../core/nesting';
 import type { Result } from '../core/units';
 
-export type NestWish = { readonly pieces: readonly NestPiece[]; readonly stock: readonly NestStock[]; readonly options: Omit<NestOptions, 'now' | 'pause'>; /** To fill the first stock with copies of the first piece. */ readonly count: boolean };
+export type NestWish = {
+  readonly pieces: readonly NestPiece[];
+  readonly stock: readonly NestStock[];
+  readonly options: Omit<NestOptions, 'now' | 'pause'>;
+  /** To fill the first stock with copies of the first piece. */ readonly count: boolean;
+};
 
 let stopper: AbortController | null = null;
 /** A stop is heard so often. Browsers make each such pause some milliseconds long, about as long as a round takes: not one a round. */
@@ -24,7 +44,10 @@ const nestWorker = {
   },
 
   /** Tells of each better layout until it is stopped, or nothing is left to win. */
-  async run({ pieces, stock, options, count }: NestWish, onImprove: (layout: NestLayout) => void): Promise<Result<NestLayout, NestProblem>> {
+  async run(
+    { pieces, stock, options, count }: NestWish,
+    onImprove: (layout: NestLayout) => void,
+  ): Promise<Result<NestLayout, NestProblem>> {
     stopper?.abort();
     stopper = new AbortController();
     const { signal } = stopper;
@@ -35,14 +58,25 @@ const nestWorker = {
   },
 
   /** The stock that takes all of it with least waste. */
-  choose(pieces: readonly NestPiece[], stock: readonly NestStock[], options: NestWish['options']): Promise<Result<ChosenStock, NestProblem>> {
+  choose(
+    pieces: readonly NestPiece[],
+    stock: readonly NestStock[],
+    options: NestWish['options'],
+  ): Promise<Result<ChosenStock, NestProblem>> {
     stopper?.abort();
     stopper = new AbortController();
     return chooseStock(pieces, stock, { ...options, pause }, stopper.signal);
   },
 
   /** What of `more` fits into what is left; on one sheet alone where `only` names it. */
-  fill(pieces: readonly NestPiece[], layout: NestLayout, more: readonly NestPiece[], stock: readonly NestStock[], options: NestWish['options'], only?: number): Promise<Result<readonly Placement[], NestProblem>> {
+  fill(
+    pieces: readonly NestPiece[],
+    layout: NestLayout,
+    more: readonly NestPiece[],
+    stock: readonly NestStock[],
+    options: NestWish['options'],
+    only?: number,
+  ): Promise<Result<readonly Placement[], NestProblem>> {
     return fillRest(pieces, layout, more, stock, options, only);
   },
 

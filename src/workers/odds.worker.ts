@@ -3,6 +3,8 @@
 import { expose } from 'comlink';
 import { drawOdds, type Candidate, type CompareInput, type Odds } from '../core/costing/compare-vinyls';
 
-const oddsWorker = { draw: (input: CompareInput, candidates: readonly Candidate[]): Odds => drawOdds(input, candidates) };
+const oddsWorker = {
+  draw: (input: CompareInput, candidates: readonly Candidate[]): Odds => drawOdds(input, candidates),
+};
 export type OddsWorker = typeof oddsWorker;
 expose(oddsWorker);

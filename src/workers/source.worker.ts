@@ -1,8 +1,20 @@
 // Makes drawings from words and from pictures. Apart from the artwork worker, since fonts and tracer weigh more than all the rest.
 
 import { expose } from 'comlink';
-import { letter, openFont, writeLettering, type LetterFont, type LetterOptions, type LetterProblem } from '../core/artwork/lettering/letter';
-import { traceImage, TRACE_PIXEL_LIMIT, type TraceOptions, type TraceProblem } from '../core/artwork/tracing/trace-image';
+import {
+  letter,
+  openFont,
+  writeLettering,
+  type LetterFont,
+  type LetterOptions,
+  type LetterProblem,
+} from '../core/artwork/lettering/letter';
+import {
+  traceImage,
+  TRACE_PIXEL_LIMIT,
+  type TraceOptions,
+  type TraceProblem,
+} from '../core/artwork/tracing/trace-image';
 import { flattenContour, type Polyline } from '../core/geometry';
 import { fail, succeed, type Result } from '../core/units';
 
@@ -15,7 +27,12 @@ const fonts = new Map<string, LetterFont>();
 
 const sourceWorker = {
   /** Each text as the SVG file that is kept of it. `fontBytes` may be left out once a font was sent. */
-  letter(texts: readonly string[], fontKey: string, fontBytes: Uint8Array | null, options: LetterOptions): readonly Result<SetText, LetterProblem>[] {
+  letter(
+    texts: readonly string[],
+    fontKey: string,
+    fontBytes: Uint8Array | null,
+    options: LetterOptions,
+  ): readonly Result<SetText, LetterProblem>[] {
     if (fontBytes) fonts.set(fontKey, openFont(fontBytes));
     const font = fonts.get(fontKey);
     if (!font) throw new Error(`Expected: the font ${fontKey} was sent before`);
@@ -26,13 +43,26 @@ const sourceWorker = {
   },
 
   /** Each text as closed outlines in mm from its own corner, and its size; letters that the font lacks are left out. */
-  outline(texts: readonly string[], fontKey: string, fontBytes: Uint8Array | null, capHeightMm: number): readonly Polyline[][] {
+  outline(
+    texts: readonly string[],
+    fontKey: string,
+    fontBytes: Uint8Array | null,
+    capHeightMm: number,
+  ): readonly Polyline[][] {
     if (fontBytes) fonts.set(fontKey, openFont(fontBytes));
     const font = fonts.get(fontKey);
     if (!font) throw new Error(`Expected: the font ${fontKey} was sent before`);
     return texts.map((text) => {
-      const artwork = letter([...text].filter((sign) => sign === ' ' || font.hasGlyphForCodePoint(sign.codePointAt(0)!)).join(''), font, { capHeightMm });
-      return artwork.ok ? artwork.value.layers.flatMap((layer) => layer.shapes.flatMap((shape) => shape.contours.map((contour) => [...flattenContour(contour)]))) : [];
+      const artwork = letter(
+        [...text].filter((sign) => sign === ' ' || font.hasGlyphForCodePoint(sign.codePointAt(0)!)).join(''),
+        font,
+        { capHeightMm },
+      );
+      return artwork.ok
+        ? artwork.value.layers.flatMap((layer) =>
+            layer.shapes.flatMap((shape) => shape.contours.map((contour) => [...flattenContour(contour)])),
+          )
+        : [];
     });
   },
 
@@ -43,8 +73,15 @@ const sourceWorker = {
       throw error;
     });
     if (!bitmap) return fail({ kind: 'not-a-picture' });
-    const scale = Math.min(1, TRACED_SIDE_PX / Math.max(bitmap.width, bitmap.height), Math.sqrt(TRACE_PIXEL_LIMIT / (bitmap.width * bitmap.height)));
-    const canvas = new OffscreenCanvas(Math.max(1, Math.round(bitmap.width * scale)), Math.max(1, Math.round(bitmap.height * scale)));
+    const scale = Math.min(
+      1,
+      TRACED_SIDE_PX / Math.max(bitmap.width, bitmap.height),
+      Math.sqrt(TRACE_PIXEL_LIMIT / (bitmap.width * bitmap.height)),
+    );
+    const canvas = new OffscreenCanvas(
+      Math.max(1, Math.round(bitmap.width * scale)),
+      Math.max(1, Math.round(bitmap.height * scale)),
+    );
     const context = canvas.getContext('2d')!;
     context.drawImage(bitmap, 0, 0, canvas.width, canvas.height);
     return traceImage(context.getImageData(0, 0, canvas.width, canvas.height), options);

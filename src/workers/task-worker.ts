@@ -16,16 +16,25 @@ export class TaskWorker<T> {
   constructor(private readonly start: () => Worker) {}
 
   /** With a signal, the task replaces an older one that has one, and rejects with an AbortError when the signal fires first. */
-  async ask<Answer>(task: (remote: Remote<T>, worker: Worker) => Promise<Answer>, signal?: AbortSignal): Promise<Answer> {
+  async ask<Answer>(
+    task: (remote: Remote<T>, worker: Worker) => Promise<Answer>,
+    signal?: AbortSignal,
+  ): Promise<Answer> {
     const own = this.get(signal !== undefined);
     const kind = signal ? 'passing' : 'lasting';
     own[kind]++;
     // Aborted or not, the worker is busy until the task itself is done.
     const done = task(own.remote, own.worker).finally(() => own[kind]--);
-    const aborted = new Promise<never>((_, reject) => signal?.addEventListener('abort', () => {
-      reject(new DOMException('Stopped', 'AbortError'));
-      if (this.running === own) this.endIfPassing();
-    }, { once: true }));
+    const aborted = new Promise<never>((_, reject) =>
+      signal?.addEventListener(
+        'abort',
+        () => {
+          reject(new DOMException('Stopped', 'AbortError'));
+          if (this.running === own) this.endIfPassing();
+        },
+        { once: true },
+      ),
+    );
     return Promise.race([done, aborted]);
   }
 

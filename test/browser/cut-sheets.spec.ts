@@ -8,21 +8,44 @@ test.beforeAll(() => server.start());
 test.afterAll(() => server.remove());
 
 const takeOrder = async (title: string, quantity: number) => {
-  const answer = await fetch(`${server.address}/api/orders`, { method: 'POST', headers: { 'Content-Type': 'application/json', Origin: server.address }, body: JSON.stringify({ title, customerName: 'Ansel Thrush', contact: '', dueDay: '2031-03-03', agreed: 5000, note: '', lines: [{ itemId: 6, quantity, sizeName: 'M', colourName: 'white' }] }) });
+  const answer = await fetch(`${server.address}/api/orders`, {
+    method: 'POST',
+    headers: { 'Content-Type': 'application/json', Origin: server.address },
+    body: JSON.stringify({
+      title,
+      customerName: 'Ansel Thrush',
+      contact: '',
+      dueDay: '2031-03-03',
+      agreed: 5000,
+      note: '',
+      lines: [{ itemId: 6, quantity, sizeName: 'M', colourName: 'white' }],
+    }),
+  });
   return ((await answer.json()) as { id: number }).id;
 };
 
-test('three orders of one vinyl are laid out, one part is nudged, the load is cut: strip, offcut and costs follow', async ({ page }) => {
+test('three orders of one vinyl are laid out, one part is nudged, the load is cut: strip, offcut and costs follow', async ({
+  page,
+}) => {
   const ids = [await takeOrder('Coats one', 2), await takeOrder('Coats two', 1), await takeOrder('Coats three', 2)];
   await open(page, `${server.address}/cut-sheets`);
-  await page.getByRole('navigation', { name: 'Vinyls' }).getByRole('button', { name: /^Tarn Smooth, slate/ }).click();
+  await page
+    .getByRole('navigation', { name: 'Vinyls' })
+    .getByRole('button', { name: /^Tarn Smooth, slate/ })
+    .click();
   const what = page.getByRole('region', { name: 'What is laid out' });
-  for (const box of await what.getByRole('checkbox', { name: / × / }).all()) if (!(await box.locator('xpath=ancestor::label').textContent())?.includes('Coats')) await box.uncheck();
+  for (const box of await what.getByRole('checkbox', { name: / × / }).all())
+    if (!(await box.locator('xpath=ancestor::label').textContent())?.includes('Coats')) await box.uncheck();
   await what.getByRole('combobox', { name: 'Cut from' }).click();
-  await page.getByRole('option', { name: /^Roll / }).first().click();
+  await page
+    .getByRole('option', { name: /^Roll / })
+    .first()
+    .click();
   const load = page.getByRole('region', { name: 'Load' });
   await load.getByRole('button', { name: 'Lay out' }).click();
-  await expect(load.getByRole('heading')).toHaveText(/^5 parts on \d+(\.\d)? mm of Tarn Smooth, slate, \d+ % of it used$/);
+  await expect(load.getByRole('heading')).toHaveText(
+    /^5 parts on \d+(\.\d)? mm of Tarn Smooth, slate, \d+ % of it used$/,
+  );
   await load.getByRole('button', { name: 'Stop here' }).click();
   await expect(load.getByRole('button', { name: 'Improve further' })).toBeVisible();
   // A part moved onto its neighbour is told at once; moved back, it is gone.
@@ -43,11 +66,21 @@ test('three orders of one vinyl are laid out, one part is nudged, the load is cu
   const [file] = await Promise.all([page.waitForEvent('download'), load.getByRole('button', { name: 'SVG' }).click()]);
   expect(file.suggestedFilename()).toBe('Tarn Smooth, slate sheet 1.svg');
   const cut = Number(/on (\d+(?:\.\d)?) mm/.exec((await load.getByRole('heading').textContent()) ?? '')![1]);
-  const left = async () => ((await (await fetch(`${server.address}/api/cut-sheets`)).json()) as { groups: { vinyl: { name: string }; stock: { form: string; left: number }[] }[] }).groups.find((group) => group.vinyl.name === 'Tarn Smooth, slate')!.stock.filter((lot) => lot.form === 'roll').reduce((sum, lot) => sum + lot.left, 0);
+  const left = async () =>
+    (
+      (await (await fetch(`${server.address}/api/cut-sheets`)).json()) as {
+        groups: { vinyl: { name: string }; stock: { form: string; left: number }[] }[];
+      }
+    ).groups
+      .find((group) => group.vinyl.name === 'Tarn Smooth, slate')!
+      .stock.filter((lot) => lot.form === 'roll')
+      .reduce((sum, lot) => sum + lot.left, 0);
   const before = await left();
   await load.getByRole('button', { name: 'It is cut: book it' }).click();
   await expect(page.getByText('Booked: 5 parts are cut.')).toBeVisible();
-  await expect(page.getByRole('navigation', { name: 'Vinyls' }).getByRole('button', { name: /pieces on/ })).toHaveCount(0);
+  await expect(page.getByRole('navigation', { name: 'Vinyls' }).getByRole('button', { name: /pieces on/ })).toHaveCount(
+    0,
+  );
   expect(before - (await left())).toBeCloseTo(cut, 0);
   await expect(what).not.toContainText('Coats');
   await page.goto(`${server.address}/orders/${ids[0]}`);
@@ -56,7 +89,10 @@ test('three orders of one vinyl are laid out, one part is nudged, the load is cu
 
 test('how many fit on a piece that was measured by hand', async ({ page }) => {
   await open(page, `${server.address}/cut-sheets`);
-  await page.getByRole('navigation', { name: 'Vinyls' }).getByRole('button', { name: /^Quay Hold, black/ }).click();
+  await page
+    .getByRole('navigation', { name: 'Vinyls' })
+    .getByRole('button', { name: /^Quay Hold, black/ })
+    .click();
   const what = page.getByRole('region', { name: 'What is laid out' });
   await what.getByRole('combobox', { name: 'Cut from' }).click();
   await page.getByRole('option', { name: 'a piece of this size' }).click();
@@ -69,14 +105,23 @@ test('how many fit on a piece that was measured by hand', async ({ page }) => {
   expect(parseInt((await load.getByRole('heading').textContent()) ?? '', 10)).toBeGreaterThan(5);
 });
 
-test('a sheet is kept as it is laid out: a closed window loses nothing, a second is told, the rest is filled, an offcut is left', async ({ page, context }) => {
+test('a sheet is kept as it is laid out: a closed window loses nothing, a second is told, the rest is filled, an offcut is left', async ({
+  page,
+  context,
+}) => {
   await takeOrder('Coats four', 2);
   await open(page, `${server.address}/cut-sheets`);
-  const vinyls = page.getByRole('navigation', { name: 'Vinyls' }), load = page.getByRole('region', { name: 'Load' }), what = page.getByRole('region', { name: 'What is laid out' });
+  const vinyls = page.getByRole('navigation', { name: 'Vinyls' }),
+    load = page.getByRole('region', { name: 'Load' }),
+    what = page.getByRole('region', { name: 'What is laid out' });
   await vinyls.getByRole('button', { name: /^Tarn Smooth, slate/ }).click();
-  for (const box of await what.getByRole('checkbox', { name: / × / }).all()) if (!(await box.locator('xpath=ancestor::label').textContent())?.includes('Coats four')) await box.uncheck();
+  for (const box of await what.getByRole('checkbox', { name: / × / }).all())
+    if (!(await box.locator('xpath=ancestor::label').textContent())?.includes('Coats four')) await box.uncheck();
   await what.getByRole('combobox', { name: 'Cut from' }).click();
-  await page.getByRole('option', { name: /^Offcut/ }).first().click();
+  await page
+    .getByRole('option', { name: /^Offcut/ })
+    .first()
+    .click();
   await what.getByLabel('Order and piece beside each').check();
   await load.getByRole('button', { name: 'Lay out' }).click();
   await expect(vinyls.getByRole('button', { name: /^2 pieces on/ })).toBeVisible();
@@ -84,14 +129,19 @@ test('a sheet is kept as it is laid out: a closed window loses nothing, a second
   const second = await context.newPage();
   await page.close();
   await open(second, `${server.address}/cut-sheets`);
-  const vinyls2 = second.getByRole('navigation', { name: 'Vinyls' }), load2 = second.getByRole('region', { name: 'Load' }), what2 = second.getByRole('region', { name: 'What is laid out' });
+  const vinyls2 = second.getByRole('navigation', { name: 'Vinyls' }),
+    load2 = second.getByRole('region', { name: 'Load' }),
+    what2 = second.getByRole('region', { name: 'What is laid out' });
   await vinyls2.getByRole('button', { name: /^Tarn Smooth, slate/ }).click();
   await expect(what2).not.toContainText('Coats four');
   // Another sheet wants the same offcut.
   for (const box of await what2.getByRole('checkbox', { name: /wheel/ }).all()) await box.check();
   for (const box of await what2.getByRole('checkbox', { name: /comb/ }).all()) await box.uncheck();
   await what2.getByRole('combobox', { name: 'Cut from' }).click();
-  await second.getByRole('option', { name: /^Offcut/ }).first().click();
+  await second
+    .getByRole('option', { name: /^Offcut/ })
+    .first()
+    .click();
   await load2.getByRole('button', { name: 'Lay out' }).click();
   await expect(load2.getByRole('alert')).toContainText(/Offcut .* is taken by the cut sheet of 2 pieces/);
   await load2.getByRole('button', { name: 'Stop here' }).click();
@@ -105,7 +155,10 @@ test('a sheet is kept as it is laid out: a closed window loses nothing, a second
   await expect(load2.getByRole('heading')).not.toHaveText(/^2 parts on/);
   await load2.getByRole('button', { name: 'Take back' }).click();
   await expect(load2.getByRole('heading')).toHaveText(/^2 parts on/);
-  const [card] = await Promise.all([second.waitForEvent('download'), load2.getByRole('button', { name: 'Loading card' }).click()]);
+  const [card] = await Promise.all([
+    second.waitForEvent('download'),
+    load2.getByRole('button', { name: 'Loading card' }).click(),
+  ]);
   expect(card.suggestedFilename()).toBe('Tarn Smooth, slate loading card.pdf');
   await load2.getByText(/^Load it carrier down, mirrored, on a mat/).click();
   await expect(load2).toContainText('Test cut first.');
@@ -120,7 +173,10 @@ test('a sheet is kept as it is laid out: a closed window loses nothing, a second
 test('a piece is moved to another sheet, and the day’s loads are proposed, laid out and kept', async ({ page }) => {
   await open(page, `${server.address}/cut-sheets`);
   const load = page.getByRole('region', { name: 'Load' });
-  await page.getByRole('navigation', { name: 'Vinyls' }).getByRole('button', { name: /^Tarn Smooth, marigold/ }).click();
+  await page
+    .getByRole('navigation', { name: 'Vinyls' })
+    .getByRole('button', { name: /^Tarn Smooth, marigold/ })
+    .click();
   await load.getByRole('button', { name: 'Lay out' }).click();
   await expect(load.getByRole('figure')).toHaveCount(2);
   await load.getByRole('button', { name: 'Stop here' }).click();
@@ -128,9 +184,10 @@ test('a piece is moved to another sheet, and the day’s loads are proposed, lai
   const before = await first!.locator('g.part').count();
   await first!.locator('g.part').first().click();
   await load.getByRole('button', { name: 'To sheet 2' }).click();
-  await expect.poll(async () => (await load.getByRole('figure').first().locator('g.part').count())).toBe(before - 1);
+  await expect.poll(async () => await load.getByRole('figure').first().locator('g.part').count()).toBe(before - 1);
   // Taken off, it waits again, and what is left can still be cut; taken back, it is there again.
-  const all = await load.locator('g.part').count(), book = load.getByRole('button', { name: 'It is cut: book it' });
+  const all = await load.locator('g.part').count(),
+    book = load.getByRole('button', { name: 'It is cut: book it' });
   await load.getByRole('button', { name: 'Take it off' }).click();
   await expect(load.locator('g.part')).toHaveCount(all - 1);
   await expect(book).toBeEnabled();
@@ -145,13 +202,19 @@ test('a piece is moved to another sheet, and the day’s loads are proposed, lai
   await day.getByRole('checkbox', { name: /^Quay Hold, black/ }).check();
   await day.getByRole('button', { name: 'Lay them out' }).click();
   await expect(day).toContainText(/24 parts on .* of Quay Hold, black.*; kept\./, { timeout: 40_000 });
-  await expect(page.getByRole('navigation', { name: 'Vinyls' }).getByRole('button', { name: /^24 pieces on/ })).toBeVisible();
+  await expect(
+    page.getByRole('navigation', { name: 'Vinyls' }).getByRole('button', { name: /^24 pieces on/ }),
+  ).toBeVisible();
 });
 
 test('chosen lots only, and nothing in the bays of others', async ({ page }) => {
   await open(page, `${server.address}/cut-sheets`);
-  const load = page.getByRole('region', { name: 'Load' }), what = page.getByRole('region', { name: 'What is laid out' });
-  await page.getByRole('navigation', { name: 'Vinyls' }).getByRole('button', { name: /^Tarn Smooth, slate/ }).click();
+  const load = page.getByRole('region', { name: 'Load' }),
+    what = page.getByRole('region', { name: 'What is laid out' });
+  await page
+    .getByRole('navigation', { name: 'Vinyls' })
+    .getByRole('button', { name: /^Tarn Smooth, slate/ })
+    .click();
   await what.getByRole('combobox', { name: 'Cut from' }).click();
   await page.getByRole('option', { name: 'some of these, chosen below' }).click();
   for (const box of await what.getByRole('checkbox', { name: /^Offcut/ }).all()) await box.uncheck();

@@ -20,7 +20,10 @@ async function drop(page: Page, text: string, name = 'crossing.svg'): Promise<vo
   await expect(page.getByRole('region', { name: 'Layers' })).toBeVisible();
 }
 async function save(page: Page, button: string): Promise<{ name: string; bytes: Buffer }> {
-  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('region', { name: 'For the cutter' }).getByRole('button', { name: button, exact: true }).click()]) as [Download, void];
+  const [download] = (await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('region', { name: 'For the cutter' }).getByRole('button', { name: button, exact: true }).click(),
+  ])) as [Download, void];
   return { name: download.suggestedFilename(), bytes: readFileSync(await download.path()) };
 }
 
@@ -70,7 +73,14 @@ test('cut files: mirrored by the vinyl, the same length in Chromium, all layers 
   await page.getByLabel('Speed in HPGL, mm/s').fill('120');
   const zip = await save(page, 'All as a zip');
   const files = unzipSync(zip.bytes);
-  expect(Object.keys(files).sort()).toEqual(['Cogwheel spark mirrored.dxf', 'Cogwheel spark mirrored.plt', 'Cogwheel spark mirrored.svg', 'Cogwheel wheel mirrored.dxf', 'Cogwheel wheel mirrored.plt', 'Cogwheel wheel mirrored.svg']);
+  expect(Object.keys(files).sort()).toEqual([
+    'Cogwheel spark mirrored.dxf',
+    'Cogwheel spark mirrored.plt',
+    'Cogwheel spark mirrored.svg',
+    'Cogwheel wheel mirrored.dxf',
+    'Cogwheel wheel mirrored.plt',
+    'Cogwheel wheel mirrored.svg',
+  ]);
   const wheel = new TextDecoder().decode(files['Cogwheel wheel mirrored.svg']);
   expect(new TextDecoder().decode(files['Cogwheel wheel mirrored.plt'])).toMatch(/FS85;\s*VS12;/);
   const ruler = await page.evaluate((text) => {
@@ -81,7 +91,9 @@ test('cut files: mirrored by the vinyl, the same length in Chromium, all layers 
     svg.remove();
     return answer;
   }, wheel);
-  const { measurement } = await (await page.request.get(`${server.address}/api/artwork/5`)).json() as { measurement: { layers: { outlineLengthMm: number; box: { width: number } }[] } };
+  const { measurement } = (await (await page.request.get(`${server.address}/api/artwork/5`)).json()) as {
+    measurement: { layers: { outlineLengthMm: number; box: { width: number } }[] };
+  };
   expect(ruler.length / measurement.layers[0]!.outlineLengthMm).toBeCloseTo(1, 3);
   expect(ruler.width / measurement.layers[0]!.box.width).toBeCloseTo(1, 3);
 });
@@ -95,7 +107,9 @@ test('the weeding map shows what comes out and how many, on paper too', async ({
   expect((await readPdfPages(map.bytes)).join(' ')).toContain(' 91 ');
 });
 
-test('words become a drawing: a typeface without a letter says so, an arc bends, the pair has two layers', async ({ page }) => {
+test('words become a drawing: a typeface without a letter says so, an arc bends, the pair has two layers', async ({
+  page,
+}) => {
   await open(page, `${server.address}/artwork/letter`);
   await page.getByLabel('Words').fill('Möwe 漢');
   await expect(page.getByRole('alert')).toContainText('“漢”');
@@ -126,13 +140,22 @@ test('a list of names: each line a drawing of its own, none wider than its place
   await page.getByRole('button', { name: 'Keep these 2 names' }).click();
   await page.waitForURL(`${server.address}/artwork`);
   await expect(page.getByRole('link', { name: /Ole/ }).first()).toBeVisible();
-  await page.getByRole('link', { name: /Christabel-Louise/ }).first().click();
+  await page
+    .getByRole('link', { name: /Christabel-Louise/ })
+    .first()
+    .click();
   await running(page);
   await expect(page.getByLabel('Width', { exact: true })).toHaveValue('160');
 });
 
-test('a layer wider than its vinyl is parted into loads that keep their vinyl; a layer may be a stencil', async ({ page }) => {
-  await drop(page, '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 400 100"><g fill="#3f5e86"><rect width="180" height="50"/><rect x="200" width="200" height="50"/></g></svg>', 'long.svg');
+test('a layer wider than its vinyl is parted into loads that keep their vinyl; a layer may be a stencil', async ({
+  page,
+}) => {
+  await drop(
+    page,
+    '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 400 100"><g fill="#3f5e86"><rect width="180" height="50"/><rect x="200" width="200" height="50"/></g></svg>',
+    'long.svg',
+  );
   await page.getByLabel('Width', { exact: true }).fill('500');
   const layers = page.getByRole('region', { name: 'Layers' });
   await layers.getByRole('combobox').first().click();
@@ -146,16 +169,29 @@ test('a layer wider than its vinyl is parted into loads that keep their vinyl; a
   await expect(page.getByText('not mirrored: a stencil').first()).toBeVisible();
   await expect(page.getByRole('region', { name: 'For the cutter' })).toContainText('1 of them mirrored');
   await page.keyboard.press('Control+z');
-  await expect(page.getByRole('region', { name: 'For the cutter' })).toContainText('2 layers, a file each, in mm, mirrored');
+  await expect(page.getByRole('region', { name: 'For the cutter' })).toContainText(
+    '2 layers, a file each, in mm, mirrored',
+  );
 });
 
-test('a heavy drawing is shown before it is measured, and measuring it can be stopped and taken up again', async ({ page }) => {
+test('a heavy drawing is shown before it is measured, and measuring it can be stopped and taken up again', async ({
+  page,
+}) => {
   const waves = Array.from({ length: 2600 }, (_, index) => {
-    const x = (index % 52) * 20, y = Math.floor(index / 52) * 20;
+    const x = (index % 52) * 20,
+      y = Math.floor(index / 52) * 20;
     return `<path d="M${Array.from({ length: 60 }, (__, k) => `${(x + 8 * (1 + 0.15 * Math.sin(k * 0.7)) * Math.cos((k / 60) * 6.2832)).toFixed(2)} ${(y + 8 * (1 + 0.15 * Math.sin(k * 0.7)) * Math.sin((k / 60) * 6.2832)).toFixed(2)}`).join('L')}z"/>`;
   });
   await open(page, `${server.address}/artwork/new`);
-  await page.getByLabel('Drawing file').setInputFiles({ name: 'waves.svg', mimeType: 'image/svg+xml', buffer: Buffer.from(`<svg xmlns="http://www.w3.org/2000/svg" viewBox="-10 -10 1060 1020">${waves.join('')}</svg>`) });
+  await page
+    .getByLabel('Drawing file')
+    .setInputFiles({
+      name: 'waves.svg',
+      mimeType: 'image/svg+xml',
+      buffer: Buffer.from(
+        `<svg xmlns="http://www.w3.org/2000/svg" viewBox="-10 -10 1060 1020">${waves.join('')}</svg>`,
+      ),
+    });
   await expect(page.getByRole('img', { name: 'The drawing, not measured yet' })).toBeVisible();
   await page.getByRole('button', { name: 'Stop' }).click();
   await expect(page.getByRole('status').filter({ hasText: 'Measuring was stopped' })).toBeVisible();
@@ -191,7 +227,9 @@ test('a picture is traced: colours, dirt and ground can be changed, and it is ke
     context.fillRect(20, 15, 3, 3);
     return [...new Uint8Array(await (await canvas.convertToBlob({ type: 'image/png' })).arrayBuffer())];
   });
-  await page.getByLabel('Drawing file').setInputFiles({ name: 'my badge.png', mimeType: 'image/png', buffer: Buffer.from(png) });
+  await page
+    .getByLabel('Drawing file')
+    .setInputFiles({ name: 'my badge.png', mimeType: 'image/png', buffer: Buffer.from(png) });
   const layers = page.getByRole('region', { name: 'Layers' });
   await expect(layers.getByRole('textbox')).toHaveCount(2);
   await expect(layers).toContainText('1.'); // a path length in metres
@@ -201,6 +239,8 @@ test('a picture is traced: colours, dirt and ground can be changed, and it is ke
   await page.getByRole('button', { name: 'Keep this artwork' }).click();
   await expect(page.getByRole('heading', { name: 'my badge' })).toBeVisible();
   await open(page, `${server.address}/artwork/new`);
-  await page.getByLabel('Drawing file').setInputFiles({ name: 'broken.png', mimeType: 'image/png', buffer: Buffer.from('no picture') });
+  await page
+    .getByLabel('Drawing file')
+    .setInputFiles({ name: 'broken.png', mimeType: 'image/png', buffer: Buffer.from('no picture') });
   await expect(page.getByRole('alert')).toContainText('can’t be opened');
 });

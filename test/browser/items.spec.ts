@@ -28,7 +28,9 @@ test('a channel is added by keyboard, and says what to ask there', async ({ page
   await expect(row.getByRole('button', { name: /^Taken by the channel: 4\.40/ })).toBeVisible();
   await row.getByRole('button', { name: /^Taken by the channel/ }).focus();
   await page.keyboard.press('=');
-  await expect(page.getByRole('dialog', { name: 'Working: Taken by the channel' })).toContainText('Its part of the day');
+  await expect(page.getByRole('dialog', { name: 'Working: Taken by the channel' })).toContainText(
+    'Its part of the day',
+  );
   await page.keyboard.press('Escape');
   // More than the goal leaves is refused with the reason, the rest stays.
   await row.getByRole('button', { name: 'Harvest fair' }).click();
@@ -50,15 +52,23 @@ test('more made at once never ask for more', async ({ page }) => {
 test('two vinyls are compared: a verdict, line by line, with its odds and where it flips', async ({ page }) => {
   await open(page, `${server.address}/items/5`);
   await page.getByRole('link', { name: 'Compare vinyls' }).click();
-  await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^Use Tarn Smooth, cream: 0\.\d\d cheaper a good piece than Penny Flex, fern, in \d+ % of what may come/);
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(
+    /^Use Tarn Smooth, cream: 0\.\d\d cheaper a good piece than Penny Flex, fern, in \d+ % of what may come/,
+  );
   const lines = page.getByRole('region', { name: 'Line by line' });
   const chances = lines.getByRole('row', { name: /^Chance that it is the cheapest/ });
   await expect(chances).toContainText('%');
   const shares = (await chances.getByRole('cell').allTextContents()).slice(1).map((text) => parseInt(text, 10));
   expect(shares[0]! + shares[1]!).toBe(100);
-  await expect(lines.getByRole('row', { name: /^Fit for it/ })).toContainText('by your own grade for own use, not to sell');
-  await expect(page.getByRole('region', { name: 'Where it flips' })).toContainText('Penny Flex, fern is cheaper once more than');
-  await expect(page.getByRole('img', { name: /^What a good piece costs over your hour: Penny Flex, fern from/ })).toBeVisible();
+  await expect(lines.getByRole('row', { name: /^Fit for it/ })).toContainText(
+    'by your own grade for own use, not to sell',
+  );
+  await expect(page.getByRole('region', { name: 'Where it flips' })).toContainText(
+    'Penny Flex, fern is cheaper once more than',
+  );
+  await expect(
+    page.getByRole('img', { name: /^What a good piece costs over your hour: Penny Flex, fern from/ }),
+  ).toBeVisible();
   // A third one joins, and the odds are drawn anew.
   await page.getByLabel('In these vinyls, four at most').click();
   await page.getByRole('option', { name: 'Sparrow Glint, gold' }).click();
@@ -103,14 +113,18 @@ test('a quick quote from anywhere: priced, promised, kept, and to be printed', a
   await expect(given).toContainText('4 × Bakery apron for Oven & Ember bakery');
   const href = await given.getByRole('link', { name: 'PDF' }).getAttribute('href');
   const paper = await request.get(server.address + href!);
-  expect((await readPdfPages(new Uint8Array(await paper.body()))).join(' ')).toMatch(/Oven & Ember bakery[\s\S]*27\.50[\s\S]*110\.00/);
+  expect((await readPdfPages(new Uint8Array(await paper.body()))).join(' ')).toMatch(
+    /Oven & Ember bakery[\s\S]*27\.50[\s\S]*110\.00/,
+  );
   // A blank that has to be bought first moves the day, and is named.
   await sheet.getByLabel('Colour').click();
   await page.getByRole('option', { name: 'brick' }).click();
   await expect(sheet.getByText(/To buy first: .*Bib apron, heavy cotton, one size, brick, 1 day/)).toBeVisible();
 });
 
-test('an item is built by keyboard only: fields, a second artwork, a thing besides, its working, and kept', async ({ page }) => {
+test('an item is built by keyboard only: fields, a second artwork, a thing besides, its working, and kept', async ({
+  page,
+}) => {
   await open(page, `${server.address}/items`);
   await page.keyboard.press('n');
   await expect(page).toHaveURL(/\/items\/new$/);
@@ -175,7 +189,9 @@ test('the price is dragged along the rule, and by arrow keys', async ({ page }) 
   await rule.focus();
   await page.keyboard.press('ArrowLeft');
   expect(Number(await price.inputValue())).toBeLessThan(dragged);
-  await expect(page.getByRole('heading', { level: 1 }).locator('..')).toContainText(`At ${(await price.inputValue())} you keep`);
+  await expect(page.getByRole('heading', { level: 1 }).locator('..')).toContainText(
+    `At ${await price.inputValue()} you keep`,
+  );
 });
 
 test('variants stand side by side; what is weeded out can sell too', async ({ page }) => {
@@ -184,7 +200,9 @@ test('variants stand side by side; what is weeded out can sell too', async ({ pa
   await expect(variants.getByRole('row', { name: /^XL .*55\.00/ })).toBeVisible();
   await expect(variants.getByRole('row', { name: /^with Surname .*56\.00/ })).toBeVisible();
   await page.getByRole('checkbox', { name: 'with Surname' }).check();
-  await expect(page.getByRole('region', { name: 'Cost, line by line' })).toContainText('Weed: Tarn Cool, white, shoulders');
+  await expect(page.getByRole('region', { name: 'Cost, line by line' })).toContainText(
+    'Weed: Tarn Cool, white, shoulders',
+  );
   await page.getByRole('button', { name: 'What is weeded out sells too' }).click();
   const joint = page.getByRole('region', { name: 'Two products of one cut' });
   await joint.getByLabel('It sells for').fill('4.50');
@@ -194,7 +212,9 @@ test('variants stand side by side; what is weeded out can sell too', async ({ pa
 
 test('a dearer roll is told with the reason, and noted', async ({ page }) => {
   await open(page, `${server.address}/items/2`);
-  const told = page.getByRole('status').filter({ hasText: 'because: Roll price (Vinyl: Sparrow Glint, gold) 26.50, now 29.15.' });
+  const told = page
+    .getByRole('status')
+    .filter({ hasText: 'because: Roll price (Vinyl: Sparrow Glint, gold) 26.50, now 29.15.' });
   await expect(told).toBeVisible();
   await told.getByRole('button', { name: 'Noted' }).click();
   await expect(told).toBeHidden();
@@ -223,7 +243,15 @@ test('a quote straight from a drawing', async ({ page }) => {
   await open(page, `${server.address}/`);
   await page.keyboard.press('q');
   const sheet = page.getByRole('dialog');
-  await sheet.getByLabel('Drawing to quote').setInputFiles({ name: 'leaf.svg', mimeType: 'image/svg+xml', buffer: Buffer.from('<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 80 40"><path d="M0 20Q40-20 80 20Q40 60 0 20Z" fill="#3e7650"/></svg>') });
+  await sheet
+    .getByLabel('Drawing to quote')
+    .setInputFiles({
+      name: 'leaf.svg',
+      mimeType: 'image/svg+xml',
+      buffer: Buffer.from(
+        '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 80 40"><path d="M0 20Q40-20 80 20Q40 60 0 20Z" fill="#3e7650"/></svg>',
+      ),
+    });
   await expect(sheet.getByText(/^leaf, .* × /)).toBeVisible();
   await sheet.getByLabel('Width, mm').fill('90');
   await sheet.getByLabel('Pieces').fill('12');
@@ -232,17 +260,27 @@ test('a quote straight from a drawing', async ({ page }) => {
   await expect(sheet.getByText('12 × leaf')).toBeVisible();
 });
 
-test('offers of one vinyl are compared: they fail alike, and it is told from how many pieces the roll beats the sheets', async ({ page }) => {
+test('offers of one vinyl are compared: they fail alike, and it is told from how many pieces the roll beats the sheets', async ({
+  page,
+}) => {
   await open(page, `${server.address}/items/compare/3`);
   await page.getByRole('combobox', { name: 'Side by side' }).press('Enter');
   await page.getByRole('option', { name: 'offers of its vinyl' }).click();
-  await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^Use Tarn Smooth slate 25 m, Millrace Trade Rolls: 0\.\d\d cheaper a good piece than .*, in 100 % of what may come/);
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(
+    /^Use Tarn Smooth slate 25 m, Millrace Trade Rolls: 0\.\d\d cheaper a good piece than .*, in 100 % of what may come/,
+  );
   await expect(page.getByRole('region', { name: 'Where it flips' })).not.toContainText('go wrong');
   const worth = page.getByRole('region', { name: 'Worth buying' });
-  await expect(worth.getByText(/^From \d+ pieces on Rollenrest slate beats Tarn Smooth, slate, sheets\.$/)).toBeVisible();
+  await expect(
+    worth.getByText(/^From \d+ pieces on Rollenrest slate beats Tarn Smooth, slate, sheets\.$/),
+  ).toBeVisible();
   await worth.getByLabel('A tool costs more by').fill('90');
   await expect(worth.getByText(/^The tool has paid for itself after \d+ pieces\.$/)).toBeVisible();
   await page.getByRole('combobox', { name: 'Side by side' }).press('Enter');
   await page.getByRole('option', { name: 'blanks', exact: true }).click();
-  await expect(page.getByRole('region', { name: 'Line by line' }).getByRole('columnheader', { name: /^Tea towel, cotton, one size/ })).toBeVisible();
+  await expect(
+    page
+      .getByRole('region', { name: 'Line by line' })
+      .getByRole('columnheader', { name: /^Tea towel, cotton, one size/ }),
+  ).toBeVisible();
 });

@@ -20,14 +20,20 @@ export class ShopServer {
   readonly data = mkdtempSync(join(tmpdir(), 'chiral-test-'));
   private process: ChildProcess | null = null;
 
-  constructor(readonly port: number, private readonly demo: boolean) {}
+  constructor(
+    readonly port: number,
+    private readonly demo: boolean,
+  ) {}
 
   get address(): string {
     return `http://localhost:${this.port}`;
   }
 
   async start(): Promise<void> {
-    const child = spawn('node', ['scripts/serve.mjs', ...(this.demo ? ['--demo'] : [])], { env: { ...process.env, PORT: String(this.port), CHIRAL_DATA: this.data }, stdio: ['ignore', 'pipe', 'pipe'] });
+    const child = spawn('node', ['scripts/serve.mjs', ...(this.demo ? ['--demo'] : [])], {
+      env: { ...process.env, PORT: String(this.port), CHIRAL_DATA: this.data },
+      stdio: ['ignore', 'pipe', 'pipe'],
+    });
     this.process = child;
     await new Promise<void>((resolve, reject) => {
       let said = '';

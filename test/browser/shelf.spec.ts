@@ -9,7 +9,8 @@ const server = new ShopServer(4395, true);
 test.beforeAll(() => server.start());
 test.afterAll(() => server.remove());
 
-const LIST = 'Artikel;Bezeichnung;Farbe;Rollen;Breite;Länge;Preis\n1;Tarn Smooth slate, Sonderposten;Tarn Smooth, slate;1;50 cm;10 m;61,50\n2;Müll;;;;;teuer\n3;Seed tin, half litre, cream;;1;;;2,30\n';
+const LIST =
+  'Artikel;Bezeichnung;Farbe;Rollen;Breite;Länge;Preis\n1;Tarn Smooth slate, Sonderposten;Tarn Smooth, slate;1;50 cm;10 m;61,50\n2;Müll;;;;;teuer\n3;Seed tin, half litre, cream;;1;;;2,30\n';
 
 async function stockRow(page: Page, name: string) {
   await open(page, `${server.address}/shelf/stock`);
@@ -26,11 +27,18 @@ test('a price list: its lines looked at first, then taken over, and offered side
   await dialog.getByLabel('Name').fill('Lantern Wholesale');
   await dialog.getByLabel('Here after').fill('1');
   await dialog.getByRole('button', { name: 'Save' }).click();
-  await page.getByRole('region', { name: 'Lantern Wholesale' }).getByRole('button', { name: 'Import a price list' }).click();
+  await page
+    .getByRole('region', { name: 'Lantern Wholesale' })
+    .getByRole('button', { name: 'Import a price list' })
+    .click();
   // In the code page that older spreadsheets write.
-  await page.getByLabel('Price list file').setInputFiles({ name: 'liste.csv', mimeType: 'text/csv', buffer: Buffer.from(LIST, 'latin1') });
+  await page
+    .getByLabel('Price list file')
+    .setInputFiles({ name: 'liste.csv', mimeType: 'text/csv', buffer: Buffer.from(LIST, 'latin1') });
   await expect(dialog).toContainText('2 new, 0 changed, 0 as before, 1 unreadable.');
-  await expect(dialog.getByRole('list', { name: 'Unreadable lines' })).toContainText('Line 3The price “teuer” is no number.');
+  await expect(dialog.getByRole('list', { name: 'Unreadable lines' })).toContainText(
+    'Line 3The price “teuer” is no number.',
+  );
   await expect(dialog.getByRole('region', { name: 'What it changes' })).toContainText('61.50');
   await dialog.getByRole('button', { name: 'Take it over' }).click();
   await expect(page.getByText('2 new, 0 changed.')).toBeVisible();
@@ -38,7 +46,10 @@ test('a price list: its lines looked at first, then taken over, and offered side
   const row = page.getByRole('table', { name: 'Offers' }).getByRole('row');
   await expect(row).toHaveCount(1);
   await expect(row).toContainText('12.81 / m²');
-  await row.getByRole('button', { name: /Tarn Smooth slate/ }).first().click();
+  await row
+    .getByRole('button', { name: /Tarn Smooth slate/ })
+    .first()
+    .click();
   await expect(dialog.getByRole('img', { name: /Price history: .* 61\.50/ })).toBeVisible();
 });
 
@@ -48,7 +59,9 @@ test('an offcut is cut off a roll, has a code to write on it, and is found by wh
   const dialog = page.getByRole('dialog');
   await dialog.getByLabel('Length', { exact: true }).fill('9000');
   await dialog.getByRole('button', { name: 'Set an offcut aside' }).click();
-  await expect(dialog.getByRole('alert')).toContainText('There are 7180 mm left of this lot, and 9000 mm are asked for.');
+  await expect(dialog.getByRole('alert')).toContainText(
+    'There are 7180 mm left of this lot, and 9000 mm are asked for.',
+  );
   await dialog.getByLabel('Length', { exact: true }).fill('400');
   await dialog.getByLabel('Taken off the roll').fill('400');
   await dialog.getByRole('button', { name: 'Set an offcut aside' }).click();
@@ -96,7 +109,9 @@ test('a roll is counted by its weight; the ledger says what was off', async ({ p
   await expect(dialog).toContainText('That is 5.82 m');
   await dialog.getByRole('button', { name: 'Count' }).last().click();
   await expect(page.getByText('The book was off by 0.12 m; it says what was counted now.')).toBeVisible();
-  await expect(page.getByRole('region', { name: 'Ledger' }).getByRole('listitem').first()).toContainText('counted, by weight');
+  await expect(page.getByRole('region', { name: 'Ledger' }).getByRole('listitem').first()).toContainText(
+    'counted, by weight',
+  );
 });
 
 test('a minimum is kept for a thing, and what falls short of it is needed', async ({ page }) => {
@@ -107,10 +122,14 @@ test('a minimum is kept for a thing, and what falls short of it is needed', asyn
   await dialog.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByRole('row', { name: /Penny Flex, fern/ })).toContainText('under 0.80 m²');
   await open(page, `${server.address}/shelf/buy`);
-  await expect(page.getByRole('region', { name: 'Needed' }).getByRole('listitem').filter({ hasText: 'Penny Flex, fern' })).toContainText('below what should always be there');
+  await expect(
+    page.getByRole('region', { name: 'Needed' }).getByRole('listitem').filter({ hasText: 'Penny Flex, fern' }),
+  ).toContainText('below what should always be there');
 });
 
-test('what to buy is worked out, ordered, printed, received in part and survives the server being killed', async ({ page }) => {
+test('what to buy is worked out, ordered, printed, received in part and survives the server being killed', async ({
+  page,
+}) => {
   await open(page, `${server.address}/shelf/buy`);
   await expect(page.getByRole('heading', { name: /^Buy for \d/ })).toBeVisible({ timeout: 20_000 });
   const basket = page.getByRole('region', { name: 'Basket' });
@@ -124,10 +143,17 @@ test('what to buy is worked out, ordered, printed, received in part and survives
   const orders = page.getByRole('region', { name: 'Orders to suppliers' });
   await expect(orders.getByText('under way').first()).toBeVisible();
   await expect(basket).toHaveCount(0);
-  const purchases = await (await page.request.get(`${server.address}/api/purchases`)).json() as { purchases: { id: number; total: number; supplier: { name: string } }[] };
+  const purchases = (await (await page.request.get(`${server.address}/api/purchases`)).json()) as {
+    purchases: { id: number; total: number; supplier: { name: string } }[];
+  };
   const first = purchases.purchases[0]!;
-  expect((await readPdfPages(await (await page.request.get(`${server.address}/api/purchases/${first.id}/pdf`)).body()))[0]).toContain((first.total / 100).toFixed(2));
-  const [download] = await Promise.all([page.waitForEvent('download'), orders.getByRole('link', { name: 'Mail' }).first().click()]);
+  expect(
+    (await readPdfPages(await (await page.request.get(`${server.address}/api/purchases/${first.id}/pdf`)).body()))[0],
+  ).toContain((first.total / 100).toFixed(2));
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    orders.getByRole('link', { name: 'Mail' }).first().click(),
+  ]);
   expect(readFileSync(await download.path(), 'utf8')).toMatch(/^Subject: Order \d+/m);
   await server.kill();
   await server.start();

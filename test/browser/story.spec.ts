@@ -27,7 +27,10 @@ test('from a drawing to a handed-over order', async ({ page }) => {
   await test.step('the shelf gets a vinyl and a blank', async () => {
     await page.getByRole('link', { name: /^Shelf/ }).click();
     await running(page);
-    for (const [name, colour] of [['Reed Smooth', 'slate'], ['Reed Gold', 'gold']] as const) {
+    for (const [name, colour] of [
+      ['Reed Smooth', 'slate'],
+      ['Reed Gold', 'gold'],
+    ] as const) {
       await page.getByRole('button', { name: 'Add a vinyl' }).click();
       await fill(page, 'Name', name);
       await fill(page, 'Colour', colour);
@@ -50,7 +53,9 @@ test('from a drawing to a handed-over order', async ({ page }) => {
 
   await test.step('a drawing is measured and kept', async () => {
     await open(page, `${server.address}/artwork/new`);
-    await page.getByLabel('Drawing file').setInputFiles({ name: 'two-windows.svg', mimeType: 'image/svg+xml', buffer: Buffer.from(DRAWING) });
+    await page
+      .getByLabel('Drawing file')
+      .setInputFiles({ name: 'two-windows.svg', mimeType: 'image/svg+xml', buffer: Buffer.from(DRAWING) });
     const layers = page.getByRole('region', { name: 'Layers' });
     await expect(layers).toContainText('144.0 cm²'); // 200 mm wide: (6000 − 2 × 1200) × 4 mm²
     await expect(layers).toContainText('1.20 m'); // the outer rectangle and two windows: 2 × (320 + 2 × 140) mm
@@ -69,7 +74,10 @@ test('from a drawing to a handed-over order', async ({ page }) => {
     await fill(page, 'Made in one go', '3');
     await fill(page, 'Price each', '19.00');
     await expect(page.getByText(/One of 3 costs you .* At 19.00 you keep/)).toBeVisible();
-    await page.getByRole('region', { name: 'Cost, line by line' }).getByRole('button', { name: /^Full cost with risk:.*show working/ }).focus();
+    await page
+      .getByRole('region', { name: 'Cost, line by line' })
+      .getByRole('button', { name: /^Full cost with risk:.*show working/ })
+      .focus();
     await page.keyboard.press('=');
     await expect(page.getByRole('dialog', { name: 'Working: Full cost with risk' })).toContainText('Your time');
     await page.keyboard.press('Escape');

@@ -9,7 +9,34 @@ const server = new ShopServer(4392, true);
 test.beforeAll(() => server.start());
 test.afterAll(() => server.remove());
 
-const VIEWS = ['/', '/orders', '/orders/6', '/orders/1', '/orders/new', '/artwork', '/artwork/3', '/artwork/new', '/artwork/letter', '/items', '/items/1', '/items/new', '/items/compare/5', '/cut-sheets', '/bench/cut', '/bench/weed', '/bench/press', '/bench/check', '/shelf', '/shelf/stock', '/shelf/supplies', '/shelf/offers', '/shelf/buy', '/trials', '/books', '/shop'];
+const VIEWS = [
+  '/',
+  '/orders',
+  '/orders/6',
+  '/orders/1',
+  '/orders/new',
+  '/artwork',
+  '/artwork/3',
+  '/artwork/new',
+  '/artwork/letter',
+  '/items',
+  '/items/1',
+  '/items/new',
+  '/items/compare/5',
+  '/cut-sheets',
+  '/bench/cut',
+  '/bench/weed',
+  '/bench/press',
+  '/bench/check',
+  '/shelf',
+  '/shelf/stock',
+  '/shelf/supplies',
+  '/shelf/offers',
+  '/shelf/buy',
+  '/trials',
+  '/books',
+  '/shop',
+];
 const SCRIPT_LIMIT = 300 * 1024;
 
 for (const view of VIEWS) {
@@ -19,13 +46,20 @@ for (const view of VIEWS) {
     const scripts: { readonly url: string; readonly bytes: number }[] = [];
     page.on('console', (message) => ['error', 'warning'].includes(message.type()) && complaints.push(message.text()));
     page.on('pageerror', (error) => complaints.push(error.message));
-    page.on('request', (request) => !request.url().startsWith(server.address) && !request.url().startsWith('data:') && foreign.push(request.url()));
+    page.on(
+      'request',
+      (request) =>
+        !request.url().startsWith(server.address) && !request.url().startsWith('data:') && foreign.push(request.url()),
+    );
     const sizes: Promise<void>[] = [];
     page.on('response', (response) => {
       // A worker is started only once the page runs, and beside it: it has the same limit for itself.
-      if (response.request().resourceType() === 'script') sizes.push(response.body().then((body) => {
-        scripts.push({ url: response.url(), bytes: gzipSync(body).length });
-      }));
+      if (response.request().resourceType() === 'script')
+        sizes.push(
+          response.body().then((body) => {
+            scripts.push({ url: response.url(), bytes: gzipSync(body).length });
+          }),
+        );
     });
     // Only what a view needs to run counts: charts come lazily once it does.
     await page.addInitScript(() => {
@@ -36,7 +70,14 @@ for (const view of VIEWS) {
     });
     const response = await page.goto(server.address + view, { waitUntil: 'networkidle' });
     await page.waitForFunction(() => (window as unknown as { runningAt?: number }).runningAt !== undefined);
-    const needed = new Set(await page.evaluate(() => performance.getEntriesByType('resource').filter((entry) => entry.startTime <= (window as unknown as { runningAt: number }).runningAt).map((entry) => entry.name)));
+    const needed = new Set(
+      await page.evaluate(() =>
+        performance
+          .getEntriesByType('resource')
+          .filter((entry) => entry.startTime <= (window as unknown as { runningAt: number }).runningAt)
+          .map((entry) => entry.name),
+      ),
+    );
     expect(response!.status()).toBe(200);
     const html = await response!.text();
     expect(html.indexOf('data-emotion')).toBeGreaterThan(0);
@@ -44,7 +85,8 @@ for (const view of VIEWS) {
     expect(response!.headers()['content-security-policy']).toMatch(/script-src 'self' 'sha256-/);
     expect(response!.headers()['content-security-policy']).not.toMatch(/script-src[^;]*unsafe/);
     await Promise.all(sizes);
-    const weigh = (counts: (url: string) => boolean) => scripts.filter(({ url }) => counts(url)).reduce((sum, { bytes }) => sum + bytes, 0);
+    const weigh = (counts: (url: string) => boolean) =>
+      scripts.filter(({ url }) => counts(url)).reduce((sum, { bytes }) => sum + bytes, 0);
     const isWorker = (url: string) => url.includes('.worker-');
     expect(weigh((url) => !isWorker(url) && needed.has(url))).toBeGreaterThan(0);
     expect(weigh((url) => !isWorker(url) && needed.has(url))).toBeLessThan(SCRIPT_LIMIT);
@@ -53,8 +95,18 @@ for (const view of VIEWS) {
       await page.evaluate((name) => document.documentElement.setAttribute('data-theme', name), theme);
       await page.waitForTimeout(150);
       const { violations } = await new AxeBuilder({ page }).analyze();
-      const serious = violations.filter((violation) => violation.impact === 'serious' || violation.impact === 'critical');
-      expect(serious.map((violation) => `${theme}: ${violation.id}: ${violation.nodes.slice(0, 3).map((node) => node.html.slice(0, 160)).join(' | ')}`)).toEqual([]);
+      const serious = violations.filter(
+        (violation) => violation.impact === 'serious' || violation.impact === 'critical',
+      );
+      expect(
+        serious.map(
+          (violation) =>
+            `${theme}: ${violation.id}: ${violation.nodes
+              .slice(0, 3)
+              .map((node) => node.html.slice(0, 160))
+              .join(' | ')}`,
+        ),
+      ).toEqual([]);
     }
     expect(foreign).toEqual([]);
     expect(complaints).toEqual([]);
@@ -88,7 +140,9 @@ test('the server’s page shows what is so now, not what an earlier request was 
   const html = async () => (await request.get(`${server.address}/orders/12`)).text();
   expect(await html()).toContain('One apron as a present');
   const order = (await (await request.get(`${server.address}/api/orders/12`)).json()) as { version: number };
-  await request.put(`${server.address}/api/orders/12`, { data: { title: 'Two aprons after all', dueDay: '2031-01-01', agreed: 3400, note: '', version: order.version } });
+  await request.put(`${server.address}/api/orders/12`, {
+    data: { title: 'Two aprons after all', dueDay: '2031-01-01', agreed: 3400, note: '', version: order.version },
+  });
   const after = await html();
   expect(after.slice(after.indexOf('<h1'), after.indexOf('</h1>'))).toContain('Two aprons after all');
   await page.goto(`${server.address}/orders/12`);
@@ -97,7 +151,8 @@ test('the server’s page shows what is so now, not what an earlier request was 
 
 test('a failed save keeps what was typed, and the second window is told', async ({ page, context }) => {
   const other = await context.newPage();
-  for (const window of [page, other]) await window.goto(`${server.address}/shelf?vinyl=1`, { waitUntil: 'networkidle' });
+  for (const window of [page, other])
+    await window.goto(`${server.address}/shelf?vinyl=1`, { waitUntil: 'networkidle' });
   await page.getByLabel('Roll price').fill('91');
   await page.getByRole('button', { name: 'Save the vinyl' }).click();
   await expect(page.getByText(/^Saved\./)).toBeVisible();
@@ -109,8 +164,13 @@ test('a failed save keeps what was typed, and the second window is told', async 
 
 test('what is typed before the page runs is kept', async ({ page }) => {
   let release = () => {};
-  const held = new Promise<void>((resolve) => { release = resolve; });
-  await page.route('**/_astro/*.js', async (route) => { await held; await route.continue(); });
+  const held = new Promise<void>((resolve) => {
+    release = resolve;
+  });
+  await page.route('**/_astro/*.js', async (route) => {
+    await held;
+    await route.continue();
+  });
   await page.goto(`${server.address}/items/new`, { waitUntil: 'commit' });
   await page.getByLabel('Name', { exact: true }).fill('Early bird bag');
   release();

@@ -11,13 +11,31 @@ export type Shape = {
 
 /** A line drawn with a pen: `contours` and `width` in its own units, which `matrix` brings to mm as the file states them. */
 export type StrokeShape = {
-  readonly colour: string; readonly contours: readonly Contour[]; readonly width: number; readonly matrix: Matrix; readonly join: Join; readonly cap: Cap; readonly miterLimit: number; readonly clips: Shape['clips'];
+  readonly colour: string;
+  readonly contours: readonly Contour[];
+  readonly width: number;
+  readonly matrix: Matrix;
+  readonly join: Join;
+  readonly cap: Cap;
+  readonly miterLimit: number;
+  readonly clips: Shape['clips'];
 };
 
 /** All shapes of one fill colour (#rrggbb, without its alpha), in drawing order, coordinates in mm as the file states them. */
 export type ArtworkLayer = { readonly colour: string; readonly shapes: readonly Shape[] };
 
-export type LeftOutKind = 'text' | 'image' | 'stroke' | 'mask' | 'filter' | 'pattern' | 'script' | 'outside-link' | 'unknown-shape' | 'bad-path' | 'style-rule';
+export type LeftOutKind =
+  | 'text'
+  | 'image'
+  | 'stroke'
+  | 'mask'
+  | 'filter'
+  | 'pattern'
+  | 'script'
+  | 'outside-link'
+  | 'unknown-shape'
+  | 'bad-path'
+  | 'style-rule';
 /** Something that was not taken over, by kind, how often, and up to three names (ids or what was written). */
 export type LeftOut = { readonly kind: LeftOutKind; readonly count: number; readonly names: readonly string[] };
 

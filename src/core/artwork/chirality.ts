@@ -1,6 +1,14 @@
 // Whether it matters that an artwork is mirrored: whether any shift lays its mirror image on itself.
 
-import { measureScan, measureShared, mirrorScan, scanRegion, uniteBoxes, type Box, type ScannedRegion } from '../geometry';
+import {
+  measureScan,
+  measureShared,
+  mirrorScan,
+  scanRegion,
+  uniteBoxes,
+  type Box,
+  type ScannedRegion,
+} from '../geometry';
 import type { ResolvedLayer } from './resolve-artwork';
 
 export type Chirality = {
@@ -40,7 +48,13 @@ export function computeChirality(layers: readonly ResolvedLayer[]): Chirality {
   for (let step = size / 100; step > size / 450 && best.score > 0.9 && best.score < CHIRAL_BELOW; step /= 2) {
     const { dx, down } = best;
     const lines = Math.max(1, Math.round(step / lineMm));
-    for (const [x, y] of [[step, 0], [-step, 0], [0, lines], [0, -lines]] as const) consider(dx + x, down + y);
+    for (const [x, y] of [
+      [step, 0],
+      [-step, 0],
+      [0, lines],
+      [0, -lines],
+    ] as const)
+      consider(dx + x, down + y);
   }
   const score = Math.min(1, best.score);
   return { score, chiral: score < CHIRAL_BELOW };
@@ -48,7 +62,8 @@ export function computeChirality(layers: readonly ResolvedLayer[]): Chirality {
 
 /** How far right the centre of area lies, mm. */
 function centreOf(scans: readonly ScannedRegion[], box: Box): number {
-  let moment = 0, length = 0;
+  let moment = 0,
+    length = 0;
   for (const { ends } of scans) {
     for (let at = 0; at + 1 < ends.length; at += 2) {
       moment += (ends[at + 1]! ** 2 - ends[at]! ** 2) / 2;

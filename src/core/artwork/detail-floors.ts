@@ -17,7 +17,10 @@ export type DetailClass = keyof typeof DETAIL_FLOORS;
 export const DETAIL_CLASSES = Object.keys(DETAIL_FLOORS) as readonly DetailClass[];
 
 /** The narrowest width of the whole artwork at which no detail of the layers is below the floor, mm; null when nothing limits it. */
-export function computeSafeWidth(measurement: Pick<ArtworkMeasurement, 'widthMm' | 'layers'>, floor: DetailFloor): number | null {
+export function computeSafeWidth(
+  measurement: Pick<ArtworkMeasurement, 'widthMm' | 'layers'>,
+  floor: DetailFloor,
+): number | null {
   let factor = 0;
   for (const layer of measurement.layers) {
     if (layer.thinnestStroke) factor = Math.max(factor, floor.strokeMm / layer.thinnestStroke.widthMm);

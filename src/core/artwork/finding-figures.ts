@@ -10,13 +10,25 @@ export function computeMendingWidth(finding: Finding, widthMm: number): Figure |
     const strokes = finding.kind === 'thin-strokes';
     return figure('Smallest safe width', finding.safeWidthMm, 'mm', 'computed', {
       how: `width now × ${strokes ? 'stroke' : 'gap'} the vinyl holds ÷ ${strokes ? 'thinnest stroke' : 'narrowest gap'}, up to the next whole mm`,
-      parts: [now, figure(strokes ? 'Stroke the vinyl holds' : 'Gap the vinyl weeds', finding.floorMm, 'mm', 'default', { how: 'the detail floor of the vinyl chosen for the layer' }), figure(strokes ? 'Thinnest stroke' : 'Narrowest gap', finding.thinnestMm, 'mm', 'measured')],
+      parts: [
+        now,
+        figure(strokes ? 'Stroke the vinyl holds' : 'Gap the vinyl weeds', finding.floorMm, 'mm', 'default', {
+          how: 'the detail floor of the vinyl chosen for the layer',
+        }),
+        figure(strokes ? 'Thinnest stroke' : 'Narrowest gap', finding.thinnestMm, 'mm', 'measured'),
+      ],
     });
   }
   if (finding.kind === 'too-wide') {
     return figure('Widest that fits', finding.shrinkToMm, 'mm', 'computed', {
       how: 'width now × usable width ÷ width of the layer, down to the next whole mm',
-      parts: [now, figure('Usable width', finding.usableMm, 'mm', 'computed', { how: 'of the roll, less what the cutter can’t reach and a weed margin each side' }), figure('Width of the layer', finding.needsMm, 'mm', 'measured')],
+      parts: [
+        now,
+        figure('Usable width', finding.usableMm, 'mm', 'computed', {
+          how: 'of the roll, less what the cutter can’t reach and a weed margin each side',
+        }),
+        figure('Width of the layer', finding.needsMm, 'mm', 'measured'),
+      ],
     });
   }
   return null;

@@ -1,7 +1,25 @@
 // The layers of an artwork as plain polygons in mm at real size: flattened, each shape filled by its own rule and
 // clipped. Strokes become the band they paint where that is asked for.
 
-import { computeLength, computeRingArea, distance, fillRegion, flattenContour, getRings, intersectRegions, mapPoint, composeMatrices, strokeLine, transformContour, transformRegion, uniteRegions, type Matrix, type Polyline, type Region, type FillRuleName } from '../geometry';
+import {
+  computeLength,
+  computeRingArea,
+  distance,
+  fillRegion,
+  flattenContour,
+  getRings,
+  intersectRegions,
+  mapPoint,
+  composeMatrices,
+  strokeLine,
+  transformContour,
+  transformRegion,
+  uniteRegions,
+  type Matrix,
+  type Polyline,
+  type Region,
+  type FillRuleName,
+} from '../geometry';
 import { fail, succeed, type Result } from '../units';
 import type { Artwork, LayerRole, MeasureProblem, Shape, StrokeShape } from './artwork';
 
@@ -28,14 +46,23 @@ const SAME_POINT_MM = 0.01;
 
 export function countSegments(artwork: Artwork): number {
   const count = (contours: Shape['contours']) => contours.reduce((sum, contour) => sum + contour.segments.length, 0);
-  return artwork.layers.reduce((sum, layer) => sum + layer.shapes.reduce((all, shape) => all + count(shape.contours), 0), 0) + artwork.strokes.reduce((sum, stroke) => sum + count(stroke.contours), 0);
+  return (
+    artwork.layers.reduce(
+      (sum, layer) => sum + layer.shapes.reduce((all, shape) => all + count(shape.contours), 0),
+      0,
+    ) + artwork.strokes.reduce((sum, stroke) => sum + count(stroke.contours), 0)
+  );
 }
 
 export type FlattenOptions = { readonly matrix: Matrix; readonly strokes: boolean };
 /** The lines of a layer's shapes before they are filled. */
-export type LayerLines = { readonly colour: string; readonly shapes: readonly { readonly shape: Shape; readonly lines: readonly FlatLine[] }[] };
+export type LayerLines = {
+  readonly colour: string;
+  readonly shapes: readonly { readonly shape: Shape; readonly lines: readonly FlatLine[] }[];
+};
 
-const tooManyPoints = (points: number) => fail({ kind: 'too-many-segments', segments: points, limit: POINT_LIMIT } as const);
+const tooManyPoints = (points: number) =>
+  fail({ kind: 'too-many-segments', segments: points, limit: POINT_LIMIT } as const);
 
 /** The contours of all fills as lines, not yet filled or clipped. Problem: too-many-segments. */
 export function flattenLines(artwork: Artwork, matrix: Matrix): Result<readonly LayerLines[], MeasureProblem> {
@@ -55,14 +82,19 @@ export function flattenLines(artwork: Artwork, matrix: Matrix): Result<readonly 
 }
 
 /** Layers in drawing order, filled and clipped; strokes, where wanted, go into the layer of their colour. Problem: too-many-segments. */
-export function fillLayers(drawn: readonly LayerLines[], artwork: Artwork, { matrix, strokes }: FlattenOptions): Result<readonly FlatLayer[], MeasureProblem> {
+export function fillLayers(
+  drawn: readonly LayerLines[],
+  artwork: Artwork,
+  { matrix, strokes }: FlattenOptions,
+): Result<readonly FlatLayer[], MeasureProblem> {
   const byColour = new Map<string, FlatShape[]>();
   const add = (colour: string, shape: FlatShape) => {
     const known = byColour.get(colour);
     if (known) known.push(shape);
     else byColour.set(colour, [shape]);
   };
-  for (const { colour, shapes } of drawn) for (const { shape, lines } of shapes) add(colour, fillShape(shape, lines, matrix));
+  for (const { colour, shapes } of drawn)
+    for (const { shape, lines } of shapes) add(colour, fillShape(shape, lines, matrix));
   let points = 0;
   for (const stroke of strokes ? artwork.strokes : []) {
     const band = outlineStroke(stroke, matrix);
@@ -70,25 +102,47 @@ export function fillLayers(drawn: readonly LayerLines[], artwork: Artwork, { mat
     if (points > POINT_LIMIT) return tooManyPoints(points);
     add(stroke.colour, band);
   }
-  return succeed([...byColour].map(([colour, shapes]): FlatLayer => ({ key: colour, colour, extras: [], loose: false, role: 'worn', shapes: shapes.filter((shape) => shape.region.rings.length > 0) })).filter((layer) => layer.shapes.length > 0));
+  return succeed(
+    [...byColour]
+      .map(([colour, shapes]): FlatLayer => ({
+        key: colour,
+        colour,
+        extras: [],
+        loose: false,
+        role: 'worn',
+        shapes: shapes.filter((shape) => shape.region.rings.length > 0),
+      }))
+      .filter((layer) => layer.shapes.length > 0),
+  );
 }
 
 function flattenContours(shape: Shape, matrix: Matrix): readonly FlatLine[] {
   return shape.contours.map((contour): FlatLine => {
     const points = flattenContour(transformContour(contour, matrix));
-    const first = points[0]!, last = points[points.length - 1]!;
+    const first = points[0]!,
+      last = points[points.length - 1]!;
     return { points, open: !contour.closed && distance(first, last) > SAME_POINT_MM };
   });
 }
 
 function fillShape(shape: Shape, lines: readonly FlatLine[], matrix: Matrix): FlatShape {
-  const whole = fillRegion(lines.map((line) => line.points), shape.rule);
+  const whole = fillRegion(
+    lines.map((line) => line.points),
+    shape.rule,
+  );
   if (shape.clips.length === 0) return { lines, rule: shape.rule, region: whole };
   return makeFlatShape(clipRegion(whole, shape.clips, matrix));
 }
 
 function clipRegion(region: Region, clips: Shape['clips'], matrix: Matrix): Region {
-  return clips.reduce((left, clip) => intersectRegions(left, uniteRegions(clip.map((part) => fillShape(part, flattenContours(part, matrix), matrix).region))), region);
+  return clips.reduce(
+    (left, clip) =>
+      intersectRegions(
+        left,
+        uniteRegions(clip.map((part) => fillShape(part, flattenContours(part, matrix), matrix).region)),
+      ),
+    region,
+  );
 }
 
 /** A shape whose knife lines are the edges of a region: what was clipped or reckoned is not drawn any more as it was. */
@@ -103,10 +157,21 @@ function outlineStroke(stroke: StrokeShape, matrix: Matrix): FlatShape {
   const scale = Math.sqrt(Math.abs(determinant));
   // The plane of the pen at about real size: flattened there in mm, and back by what is left of the matrix.
   const toPen = (point: { x: number; y: number }) => {
-    const x = point.x - whole.e, y = point.y - whole.f;
-    return { x: ((whole.d * x - whole.c * y) / determinant) * scale, y: ((whole.a * y - whole.b * x) / determinant) * scale };
+    const x = point.x - whole.e,
+      y = point.y - whole.f;
+    return {
+      x: ((whole.d * x - whole.c * y) / determinant) * scale,
+      y: ((whole.a * y - whole.b * x) / determinant) * scale,
+    };
   };
-  const fromPen: Matrix = { a: whole.a / scale, b: whole.b / scale, c: whole.c / scale, d: whole.d / scale, e: whole.e, f: whole.f };
+  const fromPen: Matrix = {
+    a: whole.a / scale,
+    b: whole.b / scale,
+    c: whole.c / scale,
+    d: whole.d / scale,
+    e: whole.e,
+    f: whole.f,
+  };
   const style = { widthMm: stroke.width * scale, join: stroke.join, cap: stroke.cap, miterLimit: stroke.miterLimit };
   const bands = stroke.contours.map((contour) => {
     const line = flattenContour(transformContour(contour, whole)).map(toPen);
@@ -117,6 +182,7 @@ function outlineStroke(stroke: StrokeShape, matrix: Matrix): FlatShape {
 }
 
 /** What the knife follows of a shape: its lines, those of no area left out. */
-export const getKnifeLines = (shape: FlatShape): readonly Polyline[] => shape.lines.map((line) => line.points).filter((points) => computeRingArea(points) > 0);
+export const getKnifeLines = (shape: FlatShape): readonly Polyline[] =>
+  shape.lines.map((line) => line.points).filter((points) => computeRingArea(points) > 0);
 
 export const isZeroLength = (line: FlatLine): boolean => computeLength(line.points, false) < SAME_POINT_MM;

@@ -2,7 +2,9 @@ import { expect, it } from 'vitest';
 import { describeLayerFigures, measureArtwork, readSvg } from './index';
 
 it('a layer’s figures are what was measured, and their parts add up', () => {
-  const read = readSvg('<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 100 100"><path fill="red" fill-rule="evenodd" d="M0 0H60V40H0zM10 10H20V20H10z"/><rect fill="red" x="50" y="30" width="50" height="50"/></svg>');
+  const read = readSvg(
+    '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 100 100"><path fill="red" fill-rule="evenodd" d="M0 0H60V40H0zM10 10H20V20H10z"/><rect fill="red" x="50" y="30" width="50" height="50"/></svg>',
+  );
   const measured = read.ok && measureArtwork(read.value, { widthMm: 100 });
   if (!measured || !measured.ok) throw new Error('not measured');
   const layer = measured.value.layers[0]!;

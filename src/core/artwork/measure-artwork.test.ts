@@ -1,6 +1,15 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { countTinyBits, drawPicture, drawRough, measureArtwork, readSvg, resolveArtwork, scaleMeasurement, type Artwork } from './index';
+import {
+  countTinyBits,
+  drawPicture,
+  drawRough,
+  measureArtwork,
+  readSvg,
+  resolveArtwork,
+  scaleMeasurement,
+  type Artwork,
+} from './index';
 
 const read = (body: string): Artwork => {
   const result = readSvg(`<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 200 200">${body}</svg>`);
@@ -13,13 +22,20 @@ const measure = (body: string, widthMm: number) => {
   return result.value;
 };
 
-const rectangle = fc.record({ x: fc.integer({ min: 0, max: 150 }), y: fc.integer({ min: 0, max: 150 }), w: fc.integer({ min: 5, max: 50 }), h: fc.integer({ min: 5, max: 50 }) });
-const draw = (shapes: readonly { x: number; y: number; w: number; h: number }[]) => shapes.map((s) => `<rect x="${s.x}" y="${s.y}" width="${s.w}" height="${s.h}"/>`).join('');
+const rectangle = fc.record({
+  x: fc.integer({ min: 0, max: 150 }),
+  y: fc.integer({ min: 0, max: 150 }),
+  w: fc.integer({ min: 5, max: 50 }),
+  h: fc.integer({ min: 5, max: 50 }),
+});
+const draw = (shapes: readonly { x: number; y: number; w: number; h: number }[]) =>
+  shapes.map((s) => `<rect x="${s.x}" y="${s.y}" width="${s.w}" height="${s.h}"/>`).join('');
 
 /** Area and piece count of axis-parallel rectangles by counting unit cells: nothing in common with the clipping library. */
 function countCells(shapes: readonly { x: number; y: number; w: number; h: number }[]): number {
   const cells = new Set<number>();
-  for (const s of shapes) for (let x = s.x; x < s.x + s.w; x++) for (let y = s.y; y < s.y + s.h; y++) cells.add(x * 1000 + y);
+  for (const s of shapes)
+    for (let x = s.x; x < s.x + s.w; x++) for (let y = s.y; y < s.y + s.h; y++) cells.add(x * 1000 + y);
   return cells.size;
 }
 
@@ -29,9 +45,13 @@ describe('measureArtwork', () => {
       fc.property(fc.array(rectangle, { minLength: 1, maxLength: 8 }), (shapes) => {
         const widthMm = Math.max(...shapes.map((s) => s.x + s.w)) - Math.min(...shapes.map((s) => s.x));
         const plain = measure(draw(shapes), widthMm).layers[0]!;
-        const nested = measure(`<g><g transform="translate(3 4)">${draw([...shapes].reverse())}</g></g>`, widthMm).layers[0]!;
+        const nested = measure(`<g><g transform="translate(3 4)">${draw([...shapes].reverse())}</g></g>`, widthMm)
+          .layers[0]!;
         expect(plain.netMm2).toBeCloseTo(countCells(shapes), 1);
-        expect(plain.cutLengthMm).toBeCloseTo(shapes.reduce((sum, s) => sum + 2 * (s.w + s.h), 0), 1);
+        expect(plain.cutLengthMm).toBeCloseTo(
+          shapes.reduce((sum, s) => sum + 2 * (s.w + s.h), 0),
+          1,
+        );
         expect(nested.netMm2).toBeCloseTo(plain.netMm2, 1);
         expect([nested.pieces, nested.cavities]).toEqual([plain.pieces, plain.cavities]);
       }),
@@ -62,8 +82,16 @@ describe('measureArtwork', () => {
   });
 
   it('gives boxes from the artwork’s own corner', () => {
-    const measured = measure('<rect x="50" y="60" width="100" height="20"/><rect fill="red" x="100" y="90" width="10" height="30"/>', 100);
-    expect(measured.layers[1]!.box).toMatchObject({ x: expect.closeTo(50, 2), y: expect.closeTo(30, 2), width: expect.closeTo(10, 2), height: expect.closeTo(30, 2) });
+    const measured = measure(
+      '<rect x="50" y="60" width="100" height="20"/><rect fill="red" x="100" y="90" width="10" height="30"/>',
+      100,
+    );
+    expect(measured.layers[1]!.box).toMatchObject({
+      x: expect.closeTo(50, 2),
+      y: expect.closeTo(30, 2),
+      width: expect.closeTo(10, 2),
+      height: expect.closeTo(30, 2),
+    });
     expect(measured.heightMm).toBeCloseTo(60, 2);
   });
 
@@ -77,9 +105,17 @@ describe('measureArtwork', () => {
 });
 
 it('a first look shows every fill as drawn, before anything is united', () => {
-  const read = readSvg('<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 100 50"><rect x="10" width="80" height="40" fill="red"/><circle cx="50" cy="20" r="10" fill="blue"/><path fill="none" stroke="red" d="M0 0H5"/></svg>');
+  const read = readSvg(
+    '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 100 50"><rect x="10" width="80" height="40" fill="red"/><circle cx="50" cy="20" r="10" fill="blue"/><path fill="none" stroke="red" d="M0 0H5"/></svg>',
+  );
   const rough = read.ok ? drawRough(read.value) : null;
-  expect(rough).toMatchObject({ width: 4000, height: 2000, layers: [{ colour: '#ff0000', path: 'M0 0l4000 0l0 2000l-4000 0z' }, { colour: '#0000ff' }] });
-  const strokes = readSvg('<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 9 9"><path fill="none" stroke="red" d="M0 0H5"/></svg>');
+  expect(rough).toMatchObject({
+    width: 4000,
+    height: 2000,
+    layers: [{ colour: '#ff0000', path: 'M0 0l4000 0l0 2000l-4000 0z' }, { colour: '#0000ff' }],
+  });
+  const strokes = readSvg(
+    '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 9 9"><path fill="none" stroke="red" d="M0 0H5"/></svg>',
+  );
   expect(strokes.ok && drawRough(strokes.value)).toBeNull();
 });

@@ -1,12 +1,27 @@
 // The figures of an artwork at a size: area, knife path, pieces, cavities, boxes. No judgement of them.
 
-import { Calliper, computeLength, computeRegionArea, computeRingArea, countSharpCorners, intersectRegions, type Box, type ThinPlace } from '../geometry';
+import {
+  Calliper,
+  computeLength,
+  computeRegionArea,
+  computeRingArea,
+  countSharpCorners,
+  intersectRegions,
+  type Box,
+  type ThinPlace,
+} from '../geometry';
 import { succeed, type Result } from '../units';
 import type { Artwork, LayerRole, MeasureProblem } from './artwork';
 import { computeChirality, type Chirality } from './chirality';
 import { computeSafeWidth, DETAIL_CLASSES, DETAIL_FLOORS, type DetailClass } from './detail-floors';
 import { findDoubledContours } from './doubled-contours';
-import { resolveArtwork, type ArtworkSize, type ResolvedArtwork, type ResolvedLayer, type ResolveOptions } from './resolve-artwork';
+import {
+  resolveArtwork,
+  type ArtworkSize,
+  type ResolvedArtwork,
+  type ResolvedLayer,
+  type ResolveOptions,
+} from './resolve-artwork';
 
 export type LayerMeasurement = {
   /** Names the layer in steps. */
@@ -48,7 +63,10 @@ export type LayerMeasurement = {
 export type ColourOverlap = { readonly lower: string; readonly upper: string; readonly areaMm2: number };
 
 export type ArtworkMeasurement = {
-  readonly widthMm: number; readonly heightMm: number; readonly layers: readonly LayerMeasurement[]; readonly segments: number;
+  readonly widthMm: number;
+  readonly heightMm: number;
+  readonly layers: readonly LayerMeasurement[];
+  readonly segments: number;
   /** Strokes that are not outlines yet: they are in no layer. */
   readonly strokesApart: number;
   /** Where a later layer lies over an earlier one. */
@@ -72,34 +90,57 @@ const LEAST_OVERLAP_MM2 = 0.01;
  * The measurement at the given size, all in mm. Files are read at 96 units to the inch; curves are flattened to 0.005 mm
  * or finer. Problems as `resolveArtwork`. Costs about n·log n in the segments.
  */
-export function measureArtwork(artwork: Artwork, size: ArtworkSize, options: ResolveOptions = {}): Result<ArtworkMeasurement, MeasureProblem> {
+export function measureArtwork(
+  artwork: Artwork,
+  size: ArtworkSize,
+  options: ResolveOptions = {},
+): Result<ArtworkMeasurement, MeasureProblem> {
   const resolved = resolveArtwork(artwork, size, options);
   return resolved.ok ? succeed(measureResolved(resolved.value)) : resolved;
 }
 
 export function measureResolved(artwork: ResolvedArtwork): ArtworkMeasurement {
   const layers = artwork.layers.map(measureLayer);
-  const safeWidthOf = (name: DetailClass) => computeSafeWidth({ widthMm: artwork.widthMm, layers }, DETAIL_FLOORS[name]);
+  const safeWidthOf = (name: DetailClass) =>
+    computeSafeWidth({ widthMm: artwork.widthMm, layers }, DETAIL_FLOORS[name]);
   return {
-    widthMm: artwork.widthMm, heightMm: artwork.heightMm, layers, segments: artwork.segments, strokesApart: artwork.strokesApart,
-    overlaps: findOverlaps(artwork.layers), chirality: computeChirality(artwork.layers), edition: MEASUREMENT_EDITION,
-    safeWidthsMm: Object.fromEntries(DETAIL_CLASSES.map((name) => [name, safeWidthOf(name)])) as Record<DetailClass, number | null>,
+    widthMm: artwork.widthMm,
+    heightMm: artwork.heightMm,
+    layers,
+    segments: artwork.segments,
+    strokesApart: artwork.strokesApart,
+    overlaps: findOverlaps(artwork.layers),
+    chirality: computeChirality(artwork.layers),
+    edition: MEASUREMENT_EDITION,
+    safeWidthsMm: Object.fromEntries(DETAIL_CLASSES.map((name) => [name, safeWidthOf(name)])) as Record<
+      DetailClass,
+      number | null
+    >,
   };
 }
 
 /** Only what is worn lies on one another. */
 function findOverlaps(all: readonly ResolvedLayer[]): readonly ColourOverlap[] {
   const layers = all.filter((layer) => layer.role === 'worn');
-  return layers.flatMap((lower, index) => layers.slice(index + 1).flatMap((upper): ColourOverlap[] => {
-    const areaMm2 = boxesMeet(lower.box, upper.box) ? computeRegionArea(intersectRegions(lower.region, upper.region)) : 0;
-    return areaMm2 > LEAST_OVERLAP_MM2 ? [{ lower: lower.key, upper: upper.key, areaMm2 }] : [];
-  }));
+  return layers.flatMap((lower, index) =>
+    layers.slice(index + 1).flatMap((upper): ColourOverlap[] => {
+      const areaMm2 = boxesMeet(lower.box, upper.box)
+        ? computeRegionArea(intersectRegions(lower.region, upper.region))
+        : 0;
+      return areaMm2 > LEAST_OVERLAP_MM2 ? [{ lower: lower.key, upper: upper.key, areaMm2 }] : [];
+    }),
+  );
 }
 
-const boxesMeet = (a: Box, b: Box): boolean => a.x < b.x + b.width && b.x < a.x + a.width && a.y < b.y + b.height && b.y < a.y + a.height;
+const boxesMeet = (a: Box, b: Box): boolean =>
+  a.x < b.x + b.width && b.x < a.x + a.width && a.y < b.y + b.height && b.y < a.y + a.height;
 
 function measureLayer(layer: ResolvedLayer): LayerMeasurement {
-  let netMm2 = 0, outerLengthMm = 0, cavityLengthMm = 0, cavities = 0, sharpCorners = 0;
+  let netMm2 = 0,
+    outerLengthMm = 0,
+    cavityLengthMm = 0,
+    cavities = 0,
+    sharpCorners = 0;
   const bitAreasMm2: number[] = [];
   for (const piece of layer.pieces) {
     let pieceMm2 = computeRingArea(piece.outer);
@@ -118,10 +159,27 @@ function measureLayer(layer: ResolvedLayer): LayerMeasurement {
   }
   const calliper = new Calliper(layer.pieces);
   return {
-    key: layer.key, colour: layer.colour, role: layer.role, netMm2, cutLengthMm: layer.drawnLengthMm, outlineLengthMm: outerLengthMm + cavityLengthMm, outerLengthMm, contours: layer.knife.length + layer.extras.length,
-    pieces: layer.pieces.length, cavities, sharpCorners, openPaths: layer.openPaths, zeroLengthPaths: layer.zeroLengthPaths, doubledContours: findDoubledContours(layer.knife).length,
-    thinnestStroke: calliper.measureStrokes().thinnest, thinnestGap: calliper.measureGaps().thinnest, box: layer.box,
-    fineLengths: calliper.measureFineLengths(FINE_WIDTHS_MM).map((lengthMm, at) => ({ underMm: FINE_WIDTHS_MM[at]!, lengthMm: round(lengthMm) })), bitAreasMm2: bitAreasMm2.sort((a, b) => a - b),
+    key: layer.key,
+    colour: layer.colour,
+    role: layer.role,
+    netMm2,
+    cutLengthMm: layer.drawnLengthMm,
+    outlineLengthMm: outerLengthMm + cavityLengthMm,
+    outerLengthMm,
+    contours: layer.knife.length + layer.extras.length,
+    pieces: layer.pieces.length,
+    cavities,
+    sharpCorners,
+    openPaths: layer.openPaths,
+    zeroLengthPaths: layer.zeroLengthPaths,
+    doubledContours: findDoubledContours(layer.knife).length,
+    thinnestStroke: calliper.measureStrokes().thinnest,
+    thinnestGap: calliper.measureGaps().thinnest,
+    box: layer.box,
+    fineLengths: calliper
+      .measureFineLengths(FINE_WIDTHS_MM)
+      .map((lengthMm, at) => ({ underMm: FINE_WIDTHS_MM[at]!, lengthMm: round(lengthMm) })),
+    bitAreasMm2: bitAreasMm2.sort((a, b) => a - b),
   };
 }
 
@@ -131,7 +189,8 @@ const round = (area: number): number => Math.round(area * 1000) / 1000;
 export function scaleMeasurement(measurement: ArtworkMeasurement, widthMm: number): ArtworkMeasurement {
   const k = widthMm / measurement.widthMm;
   const k2 = k * k;
-  const scalePlace = (place: ThinPlace | null) => place && { widthMm: place.widthMm * k, x: place.x * k, y: place.y * k };
+  const scalePlace = (place: ThinPlace | null) =>
+    place && { widthMm: place.widthMm * k, x: place.x * k, y: place.y * k };
   return {
     ...measurement,
     widthMm,
@@ -139,8 +198,12 @@ export function scaleMeasurement(measurement: ArtworkMeasurement, widthMm: numbe
     overlaps: measurement.overlaps.map((overlap) => ({ ...overlap, areaMm2: overlap.areaMm2 * k2 })),
     layers: measurement.layers.map((layer) => ({
       ...layer,
-      netMm2: layer.netMm2 * k2, cutLengthMm: layer.cutLengthMm * k, outlineLengthMm: layer.outlineLengthMm * k, outerLengthMm: layer.outerLengthMm * k,
-      thinnestStroke: scalePlace(layer.thinnestStroke), thinnestGap: scalePlace(layer.thinnestGap),
+      netMm2: layer.netMm2 * k2,
+      cutLengthMm: layer.cutLengthMm * k,
+      outlineLengthMm: layer.outlineLengthMm * k,
+      outerLengthMm: layer.outerLengthMm * k,
+      thinnestStroke: scalePlace(layer.thinnestStroke),
+      thinnestGap: scalePlace(layer.thinnestGap),
       box: { x: layer.box.x * k, y: layer.box.y * k, width: layer.box.width * k, height: layer.box.height * k },
       fineLengths: layer.fineLengths.map(({ underMm, lengthMm }) => ({ underMm: underMm * k, lengthMm: lengthMm * k })),
       bitAreasMm2: layer.bitAreasMm2.map((area) => area * k2),
@@ -149,7 +212,8 @@ export function scaleMeasurement(measurement: ArtworkMeasurement, widthMm: numbe
 }
 
 /** The layers that an item is made of: the first ones, so that their indices are those of all layers. */
-export const getWornLayers = (measurement: ArtworkMeasurement): readonly LayerMeasurement[] => measurement.layers.filter((layer) => layer.role === 'worn');
+export const getWornLayers = (measurement: ArtworkMeasurement): readonly LayerMeasurement[] =>
+  measurement.layers.filter((layer) => layer.role === 'worn');
 
 /** Pieces and cavities smaller than `limitMm2`. */
 export function countTinyBits(layer: LayerMeasurement, limitMm2: number): number {
@@ -161,7 +225,11 @@ export function countTinyBits(layer: LayerMeasurement, limitMm2: number): number
 export function getFineLength(layer: Pick<LayerMeasurement, 'fineLengths'>, underMm: number): number {
   let before = { underMm: 0, lengthMm: 0 };
   for (const step of layer.fineLengths) {
-    if (step.underMm >= underMm) return before.lengthMm + ((step.lengthMm - before.lengthMm) * (underMm - before.underMm)) / (step.underMm - before.underMm);
+    if (step.underMm >= underMm)
+      return (
+        before.lengthMm +
+        ((step.lengthMm - before.lengthMm) * (underMm - before.underMm)) / (step.underMm - before.underMm)
+      );
     before = step;
   }
   return before.lengthMm;

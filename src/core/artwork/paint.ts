@@ -23,14 +23,27 @@ export type PaintState = {
 };
 
 export const INITIAL_PAINT: PaintState = {
-  fill: 'black', stroke: 'none', strokeWidth: '1', strokeJoin: 'miter', strokeCap: 'butt', miterLimit: 4, color: 'black', fillRule: 'nonzero', clipRule: 'nonzero', visible: true, fillOpacity: 1, strokeOpacity: 1,
+  fill: 'black',
+  stroke: 'none',
+  strokeWidth: '1',
+  strokeJoin: 'miter',
+  strokeCap: 'butt',
+  miterLimit: 4,
+  color: 'black',
+  fillRule: 'nonzero',
+  clipRule: 'nonzero',
+  visible: true,
+  fillOpacity: 1,
+  strokeOpacity: 1,
 };
 
 const JOIN_NAMES: readonly Join[] = ['miter', 'round', 'bevel'];
 const CAP_NAMES: readonly Cap[] = ['butt', 'round', 'square'];
-const asOneOf = <T extends string>(names: readonly T[], text: string | undefined, inherited: T): T => names.find((name) => name === text) ?? inherited;
+const asOneOf = <T extends string>(names: readonly T[], text: string | undefined, inherited: T): T =>
+  names.find((name) => name === text) ?? inherited;
 
-const asRule = (text: string | undefined, inherited: 'nonzero' | 'evenodd') => (text === 'nonzero' || text === 'evenodd' ? text : inherited);
+const asRule = (text: string | undefined, inherited: 'nonzero' | 'evenodd') =>
+  text === 'nonzero' || text === 'evenodd' ? text : inherited;
 
 export function parseOpacity(text: string | undefined, inherited: number): number {
   const [value] = parseNumbers(text ?? '');
@@ -62,9 +75,15 @@ export function inheritPaint(parent: PaintState, styles: ReadonlyMap<string, str
   };
 }
 
-export type ResolvedPaint = { readonly kind: 'nothing' } | { readonly kind: 'flat' | 'gradient'; readonly colour: string } | { readonly kind: 'pattern'; readonly id: string };
+export type ResolvedPaint =
+  | { readonly kind: 'nothing' }
+  | { readonly kind: 'flat' | 'gradient'; readonly colour: string }
+  | { readonly kind: 'pattern'; readonly id: string };
 
-export type PaintServers = { readonly findById: (id: string) => XmlElement | undefined; readonly sheets: readonly StyleSheet[] };
+export type PaintServers = {
+  readonly findById: (id: string) => XmlElement | undefined;
+  readonly sheets: readonly StyleSheet[];
+};
 
 export function resolvePaint(paint: string, color: string, servers: PaintServers): ResolvedPaint {
   const link = /^url\(\s*["']?#([^"')]+)["']?\s*\)\s*(.*)$/i.exec(paint);

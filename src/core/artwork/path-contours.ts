@@ -29,7 +29,12 @@ export function parsePathData(data: string): { readonly contours: readonly Conto
         break;
       case SVGPathData.CURVE_TO: {
         const to = { x: command.x, y: command.y };
-        segments.push({ kind: 'cubic', control1: { x: command.x1, y: command.y1 }, control2: { x: command.x2, y: command.y2 }, to });
+        segments.push({
+          kind: 'cubic',
+          control1: { x: command.x1, y: command.y1 },
+          control2: { x: command.x2, y: command.y2 },
+          to,
+        });
         at = to;
         break;
       }
@@ -62,9 +67,13 @@ type Commands = SVGPathData['commands'];
 const PLAIN = /^[MLCQZz\d\s,.+\-eE]*$/;
 
 function parseCommands(data: string): { commands: Commands; complete: boolean } {
-  const normalise = (text: string): Commands => (PLAIN.test(text) ? new SVGPathData(text).commands : normaliseAll(text));
+  const normalise = (text: string): Commands =>
+    PLAIN.test(text) ? new SVGPathData(text).commands : normaliseAll(text);
   const normaliseAll = (text: string): Commands =>
-    new SVGPathData(text).transform(SVGPathDataTransformer.TO_ABS()).transform(SVGPathDataTransformer.NORMALIZE_HVZ(false)).transform(SVGPathDataTransformer.NORMALIZE_ST())
+    new SVGPathData(text)
+      .transform(SVGPathDataTransformer.TO_ABS())
+      .transform(SVGPathDataTransformer.NORMALIZE_HVZ(false))
+      .transform(SVGPathDataTransformer.NORMALIZE_ST())
       .transform(SVGPathDataTransformer.ANNOTATE_ARCS()).commands;
   try {
     return { commands: normalise(data), complete: true };
@@ -95,7 +104,10 @@ function quadratic(from: Point, control: Point, to: Point): Segment {
 
 function arc(command: Extract<Commands[number], { type: typeof SVGPathData.ARC }>, from: Point, to: Point): Segment {
   const { cX, cY, phi1, phi2 } = command;
-  const usable = [cX, cY, phi1, phi2].every((value) => value !== undefined && Number.isFinite(value)) && command.rX !== 0 && command.rY !== 0;
+  const usable =
+    [cX, cY, phi1, phi2].every((value) => value !== undefined && Number.isFinite(value)) &&
+    command.rX !== 0 &&
+    command.rY !== 0;
   // Without radii, or from a point to itself, an arc is a straight line (SVG 2, 9.5.1).
   if (!usable || (from.x === to.x && from.y === to.y)) return { kind: 'line', to };
   const turn = (command.xRot * Math.PI) / 180;

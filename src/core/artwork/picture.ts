@@ -17,7 +17,11 @@ export type PictureLayer = {
   readonly extras?: string;
 };
 /** In a view of `width` × `height` units, from the top left of the artwork. */
-export type ArtworkPicture = { readonly width: number; readonly height: number; readonly layers: readonly PictureLayer[] };
+export type ArtworkPicture = {
+  readonly width: number;
+  readonly height: number;
+  readonly layers: readonly PictureLayer[];
+};
 
 const PICTURE_WIDTH = 4000;
 /** Points nearer than this to the last one kept are not drawn; at 1000 px a quarter of a pixel. */
@@ -40,25 +44,39 @@ export function drawRough(artwork: Artwork): ArtworkPicture | null {
   const natural = flattenLines(artwork, IDENTITY);
   const reach = natural.ok ? boundLines(natural.value) : null;
   if (!reach || Math.max(reach.width, reach.height) === 0) return null;
-  const placed = flattenLines(artwork, composeMatrices(scaling(ROUGH_WIDTH_MM / Math.max(reach.width, reach.height)), translation(-reach.x, -reach.y)));
+  const placed = flattenLines(
+    artwork,
+    composeMatrices(scaling(ROUGH_WIDTH_MM / Math.max(reach.width, reach.height)), translation(-reach.x, -reach.y)),
+  );
   const box = placed.ok ? boundLines(placed.value) : null;
   if (!placed.ok || !box) return null;
   const scale = PICTURE_WIDTH / Math.max(box.width, box.height);
-  const layers = placed.value.map(({ colour, shapes }) => ({ colour, path: shapes.flatMap(({ lines }) => lines.map((line) => drawRing(line.points, scale))).join('') }));
+  const layers = placed.value.map(({ colour, shapes }) => ({
+    colour,
+    path: shapes.flatMap(({ lines }) => lines.map((line) => drawRing(line.points, scale))).join(''),
+  }));
   return { width: Math.round(box.width * scale), height: Math.round(box.height * scale), layers };
 }
 
-const boundLines = (layers: readonly LayerLines[]) => boundPoints(layers.flatMap(({ shapes }) => shapes.flatMap(({ lines }) => lines.map((line) => line.points))));
+const boundLines = (layers: readonly LayerLines[]) =>
+  boundPoints(layers.flatMap(({ shapes }) => shapes.flatMap(({ lines }) => lines.map((line) => line.points))));
 
 /** Groups shown at most: more numbers than this on one picture can't be read. */
 const MOST_GROUPS = 400;
 
 function drawLayer(layer: ResolvedLayer, scale: number): PictureLayer {
   const draw = (rings: readonly Polyline[]) => rings.map((ring) => drawRing(ring, scale)).join('');
-  const groups = layer.pieces.filter((piece) => piece.cavities.length > 0).slice(0, MOST_GROUPS).map((piece) => {
-    const box = boundPoints([piece.outer])!;
-    return { x: Math.round((box.x + box.width / 2) * scale), y: Math.round((box.y + box.height / 2) * scale), cavities: piece.cavities.length };
-  });
+  const groups = layer.pieces
+    .filter((piece) => piece.cavities.length > 0)
+    .slice(0, MOST_GROUPS)
+    .map((piece) => {
+      const box = boundPoints([piece.outer])!;
+      return {
+        x: Math.round((box.x + box.width / 2) * scale),
+        y: Math.round((box.y + box.height / 2) * scale),
+        cavities: piece.cavities.length,
+      };
+    });
   return {
     colour: layer.colour,
     path: draw(layer.pieces.flatMap((piece) => [piece.outer, ...piece.cavities])),

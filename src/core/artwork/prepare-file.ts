@@ -9,13 +9,25 @@ import { proposeFirstSteps, type PrepStep } from './prepare/steps';
 import { readDrawing } from './read-drawing';
 import type { ResolvedArtwork } from './resolve-artwork';
 
-export type PreparedFacts = { readonly measurement: ArtworkMeasurement; readonly picture: ArtworkPicture; readonly leftOut: readonly LeftOut[]; readonly gradients: number; readonly sizeStated: boolean };
+export type PreparedFacts = {
+  readonly measurement: ArtworkMeasurement;
+  readonly picture: ArtworkPicture;
+  readonly leftOut: readonly LeftOut[];
+  readonly gradients: number;
+  readonly sizeStated: boolean;
+};
 export type Prepared = { readonly facts: PreparedFacts; readonly resolved: ResolvedArtwork };
 
 /** `steps` null: those that the drawing needs at once, at `widthMm`. */
-export function prepareFile(text: string, steps: readonly PrepStep[] | null, widthMm: number): Result<Prepared, ReadProblem | MeasureProblem> {
+export function prepareFile(
+  text: string,
+  steps: readonly PrepStep[] | null,
+  widthMm: number,
+): Result<Prepared, ReadProblem | MeasureProblem> {
   const artwork = readDrawing(text);
-  return artwork.ok ? prepareRead(artwork.value, steps ?? [{ kind: 'size', widthMm, on: true }, ...proposeFirstSteps(artwork.value)]) : artwork;
+  return artwork.ok
+    ? prepareRead(artwork.value, steps ?? [{ kind: 'size', widthMm, on: true }, ...proposeFirstSteps(artwork.value)])
+    : artwork;
 }
 
 export function prepareRead(artwork: Artwork, steps: readonly PrepStep[]): Result<Prepared, MeasureProblem> {
@@ -25,7 +37,10 @@ export function prepareRead(artwork: Artwork, steps: readonly PrepStep[]): Resul
   return succeed({
     resolved: resolved.value,
     facts: {
-      measurement: measureResolved(resolved.value), picture: drawPicture(resolved.value), gradients: artwork.gradients, sizeStated: artwork.size === 'stated',
+      measurement: measureResolved(resolved.value),
+      picture: drawPicture(resolved.value),
+      gradients: artwork.gradients,
+      sizeStated: artwork.size === 'stated',
       leftOut: outlined ? artwork.leftOut.filter((entry) => entry.kind !== 'stroke') : artwork.leftOut,
     },
   });

@@ -5,4 +5,5 @@ import type { Artwork, ReadProblem } from './artwork';
 import { looksLikeDxf, readDxf } from './read-dxf';
 import { readSvg } from './read-svg';
 
-export const readDrawing = (text: string): Result<Artwork, ReadProblem> => (looksLikeDxf(text) ? readDxf(text) : readSvg(text));
+export const readDrawing = (text: string): Result<Artwork, ReadProblem> =>
+  looksLikeDxf(text) ? readDxf(text) : readSvg(text);

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { measureArtwork, readSvg, type Artwork, type LeftOutKind } from './index';
 
-const svg = (body: string, attributes = 'viewBox="0 0 100 100" width="100mm" height="100mm"') => `<svg xmlns="http://www.w3.org/2000/svg" xmlns:xlink="http://www.w3.org/1999/xlink" ${attributes}>${body}</svg>`;
+const svg = (body: string, attributes = 'viewBox="0 0 100 100" width="100mm" height="100mm"') =>
+  `<svg xmlns="http://www.w3.org/2000/svg" xmlns:xlink="http://www.w3.org/1999/xlink" ${attributes}>${body}</svg>`;
 
 function read(text: string): Artwork {
   const result = readSvg(text);
@@ -17,7 +18,8 @@ const problemOf = (text: string) => {
   const result = readSvg(text);
   return result.ok ? null : result.problem;
 };
-const leftOut = (text: string): Partial<Record<LeftOutKind, number>> => Object.fromEntries(read(text).leftOut.map((entry) => [entry.kind, entry.count]));
+const leftOut = (text: string): Partial<Record<LeftOutKind, number>> =>
+  Object.fromEntries(read(text).leftOut.map((entry) => [entry.kind, entry.count]));
 
 describe('measurement against closed forms', () => {
   it('measures a circle within 0.1 %', () => {
@@ -80,7 +82,10 @@ describe('sizes', () => {
     ['pt', `width="${(80 / 25.4) * 72}pt" height="${(40 / 25.4) * 72}pt" viewBox="0 0 8 4"`],
   ])('is the same measurement whatever the unit: %s', (_, attributes) => {
     const scale = Number(/viewBox="0 0 ([\d.]+)/.exec(attributes)![1]) / 80;
-    const { layers, heightMm } = measure(svg(`<ellipse cx="${40 * scale}" cy="${20 * scale}" rx="${40 * scale}" ry="${20 * scale}"/>`, attributes), 80);
+    const { layers, heightMm } = measure(
+      svg(`<ellipse cx="${40 * scale}" cy="${20 * scale}" rx="${40 * scale}" ry="${20 * scale}"/>`, attributes),
+      80,
+    );
     expect(heightMm).toBeCloseTo(40, 2);
     expect(layers[0]!.netMm2 / (Math.PI * 800)).toBeCloseTo(1, 3);
   });
@@ -97,13 +102,17 @@ describe('sizes', () => {
   });
 
   it('refuses a width out of range', () => {
-    expect(measureArtwork(read(svg('<rect width="5" height="5"/>')), { widthMm: 2 })).toMatchObject({ ok: false, problem: { kind: 'width-out-of-range', leastMm: 3 } });
+    expect(measureArtwork(read(svg('<rect width="5" height="5"/>')), { widthMm: 2 })).toMatchObject({
+      ok: false,
+      problem: { kind: 'width-out-of-range', leastMm: 3 },
+    });
   });
 });
 
 describe('drawings as people have them', () => {
   it('follows nested transforms', () => {
-    const nested = '<g transform="translate(10 10)"><g transform="rotate(90) scale(2)"><g transform="matrix(1 0 0 -1 0 0)"><rect id="r" width="10" height="5"/></g></g></g>';
+    const nested =
+      '<g transform="translate(10 10)"><g transform="rotate(90) scale(2)"><g transform="matrix(1 0 0 -1 0 0)"><rect id="r" width="10" height="5"/></g></g></g>';
     const [layer] = measure(svg(`${nested}<rect x="0" y="0" width="1" height="1"/>`), 20).layers;
     expect(layer!.netMm2).toBeCloseTo(201, 1);
   });
@@ -112,31 +121,46 @@ describe('drawings as people have them', () => {
     const text = svg(`<style>.a{fill:red} g > .b{fill:#F00} #c{fill:rgb(255,0,0)!important}</style>
       <g fill="blue"><rect class="a" width="10" height="10"/><rect class="b" x="20" width="10" height="10"/><rect id="c" style="fill:green" x="40" width="10" height="10"/>
       <rect style="fill:hsl(0 100% 50%)" x="60" width="10" height="10"/><rect x="80" width="10" height="10"/><rect x="90" width="10" height="10" fill="currentColor" color="#00f"/></g>`);
-    expect(measure(text).layers.map((layer) => [layer.colour, layer.pieces])).toEqual([['#ff0000', 4], ['#0000ff', 1]]);
+    expect(measure(text).layers.map((layer) => [layer.colour, layer.pieces])).toEqual([
+      ['#ff0000', 4],
+      ['#0000ff', 1],
+    ]);
   });
 
   it('leaves out what paints nothing', () => {
-    const hidden = '<rect display="none" width="9" height="9"/><rect visibility="hidden" width="9" height="9"/><rect fill="none" width="9" height="9"/><rect opacity="0" width="9" height="9"/><rect fill-opacity="0" width="9" height="9"/><rect fill="rgba(0,0,0,0)" width="9" height="9"/><g style="display:none"><rect width="9" height="9"/></g>';
+    const hidden =
+      '<rect display="none" width="9" height="9"/><rect visibility="hidden" width="9" height="9"/><rect fill="none" width="9" height="9"/><rect opacity="0" width="9" height="9"/><rect fill-opacity="0" width="9" height="9"/><rect fill="rgba(0,0,0,0)" width="9" height="9"/><g style="display:none"><rect width="9" height="9"/></g>';
     expect(measure(svg(`${hidden}<rect width="100" height="10"/>`)).layers).toHaveLength(1);
     expect(problemOf(svg(hidden))?.kind).toBe('nothing-to-cut');
   });
 
   it('repeats by use and symbol, and stops at a circle of uses', () => {
-    const text = svg('<defs><symbol id="s" viewBox="0 0 10 10"><rect width="10" height="10"/></symbol><g id="loop"><use href="#loop"/></g></defs><use xlink:href="#s" width="20" height="20"/><use href="#s" x="80" width="20" height="20"/><use href="#loop"/>');
+    const text = svg(
+      '<defs><symbol id="s" viewBox="0 0 10 10"><rect width="10" height="10"/></symbol><g id="loop"><use href="#loop"/></g></defs><use xlink:href="#s" width="20" height="20"/><use href="#s" x="80" width="20" height="20"/><use href="#loop"/>',
+    );
     const measured = measure(text);
     expect(measured.layers[0]!.netMm2).toBeCloseTo(800, 2);
     expect(leftOut(text)['unknown-shape']).toBe(1);
   });
 
   it('applies clip paths', () => {
-    const text = svg('<clipPath id="k"><rect width="50" height="100"/></clipPath><rect clip-path="url(#k)" width="100" height="20"/>');
+    const text = svg(
+      '<clipPath id="k"><rect width="50" height="100"/></clipPath><rect clip-path="url(#k)" width="100" height="20"/>',
+    );
     const [layer] = measure(text, 50).layers;
     expect(layer!.netMm2).toBeCloseTo(1000, 2);
     expect(layer!.cutLengthMm).toBeCloseTo(140, 2);
   });
 
   it('keeps preserveAspectRatio: meet, slice and none', () => {
-    const box = (aspect: string) => measure(svg('<svg width="40" height="20" viewBox="0 0 10 10" preserveAspectRatio="' + aspect + '"><rect width="10" height="10"/></svg><rect y="90" width="100" height="10"/>')).layers[0]!;
+    const box = (aspect: string) =>
+      measure(
+        svg(
+          '<svg width="40" height="20" viewBox="0 0 10 10" preserveAspectRatio="' +
+            aspect +
+            '"><rect width="10" height="10"/></svg><rect y="90" width="100" height="10"/>',
+        ),
+      ).layers[0]!;
     expect(box('xMidYMid meet').netMm2).toBeCloseTo(1400, 1);
     expect(box('none').netMm2).toBeCloseTo(1800, 1);
     expect(box('xMidYMid slice').netMm2).toBeCloseTo(1800, 1);
@@ -150,13 +174,19 @@ describe('drawings as people have them', () => {
   });
 
   it('lists what cannot be cut by kind and name', () => {
-    const text = svg('<rect width="10" height="10" stroke="red"/><text id="t">Hello <tspan>you</tspan></text><image href="data:image/png;base64,AA=="/><image href="https://elsewhere.example/a.png"/><rect filter="url(#f)" width="5" height="5"/><script>alert(1)</script><rect onclick="x()" width="3" height="3"/>');
+    const text = svg(
+      '<rect width="10" height="10" stroke="red"/><text id="t">Hello <tspan>you</tspan></text><image href="data:image/png;base64,AA=="/><image href="https://elsewhere.example/a.png"/><rect filter="url(#f)" width="5" height="5"/><script>alert(1)</script><rect onclick="x()" width="3" height="3"/>',
+    );
     expect(leftOut(text)).toEqual({ stroke: 1, text: 1, image: 1, 'outside-link': 1, filter: 1, script: 2 });
     expect(read(text).leftOut.find((entry) => entry.kind === 'text')!.names).toEqual(['Hello you']);
   });
 
   it('takes a gradient as one layer of its first colour and says so', () => {
-    const artwork = read(svg('<linearGradient id="g"><stop stop-color="#ff8800"/><stop offset="1" stop-color="blue"/></linearGradient><rect fill="url(#g)" width="10" height="10"/>'));
+    const artwork = read(
+      svg(
+        '<linearGradient id="g"><stop stop-color="#ff8800"/><stop offset="1" stop-color="blue"/></linearGradient><rect fill="url(#g)" width="10" height="10"/>',
+      ),
+    );
     expect([artwork.layers[0]!.colour, artwork.gradients]).toEqual(['#ff8800', 1]);
   });
 });
@@ -170,11 +200,25 @@ describe('files that are refused', () => {
     ['another XML', '<note><to>you</to></note>', 'not-svg'],
     ['truncated', '<svg xmlns="http://www.w3.org/2000/svg"><rect width="5"', 'broken-file'],
     ['unclosed', '<svg xmlns="http://www.w3.org/2000/svg"><g><rect/></svg>', 'broken-file'],
-    ['an external entity', '<!DOCTYPE svg [<!ENTITY x SYSTEM "file:///etc/passwd">]><svg xmlns="http://www.w3.org/2000/svg"><text>&x;</text></svg>', 'forbidden-entity'],
+    [
+      'an external entity',
+      '<!DOCTYPE svg [<!ENTITY x SYSTEM "file:///etc/passwd">]><svg xmlns="http://www.w3.org/2000/svg"><text>&x;</text></svg>',
+      'forbidden-entity',
+    ],
     ['nested entities', '<!DOCTYPE svg [<!ENTITY a "aaaa"><!ENTITY b "&a;&a;">]><svg/>', 'forbidden-entity'],
     ['an unknown entity', '<svg xmlns="http://www.w3.org/2000/svg"><text>&nope;</text></svg>', 'broken-file'],
-    ['very deep nesting', `<svg xmlns="http://www.w3.org/2000/svg">${'<g>'.repeat(300)}${'</g>'.repeat(300)}</svg>`, 'too-deep'],
-    ['an explosion of uses', svg(`<defs><g id="u0"><rect width="1" height="1"/></g>${Array.from({ length: 12 }, (_, i) => `<g id="u${i + 1}">${`<use href="#u${i}"/>`.repeat(10)}</g>`).join('')}</defs><use href="#u12"/>`), 'too-many-elements'],
+    [
+      'very deep nesting',
+      `<svg xmlns="http://www.w3.org/2000/svg">${'<g>'.repeat(300)}${'</g>'.repeat(300)}</svg>`,
+      'too-deep',
+    ],
+    [
+      'an explosion of uses',
+      svg(
+        `<defs><g id="u0"><rect width="1" height="1"/></g>${Array.from({ length: 12 }, (_, i) => `<g id="u${i + 1}">${`<use href="#u${i}"/>`.repeat(10)}</g>`).join('')}</defs><use href="#u12"/>`,
+      ),
+      'too-many-elements',
+    ],
     ['only text', svg('<text>live</text>'), 'nothing-to-cut'],
     ['nothing at all', svg(''), 'nothing-to-cut'],
   ];
@@ -191,7 +235,10 @@ describe('files that are refused', () => {
   });
 
   it('tells where a broken file breaks', () => {
-    expect(problemOf('<svg xmlns="http://www.w3.org/2000/svg">\n<g></h></svg>')).toMatchObject({ kind: 'broken-file', line: 2 });
+    expect(problemOf('<svg xmlns="http://www.w3.org/2000/svg">\n<g></h></svg>')).toMatchObject({
+      kind: 'broken-file',
+      line: 2,
+    });
   });
 
   it('refuses more segments than it measures well, with the figure', () => {

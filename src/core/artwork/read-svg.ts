@@ -1,7 +1,15 @@
 // From the text of an SVG file to an Artwork: which shapes are painted, in which colour, where, in mm. Nothing in the
 // file is executed or fetched; what can't be cut is listed by name.
 
-import { composeMatrices, IDENTITY, scaling, transformContour, translation, type Contour, type Matrix } from '../geometry';
+import {
+  composeMatrices,
+  IDENTITY,
+  scaling,
+  transformContour,
+  translation,
+  type Contour,
+  type Matrix,
+} from '../geometry';
 import { fail, MM_PER_INCH, succeed, type Result } from '../units';
 import { FILE_LIMIT_BYTES, type Artwork, type ReadProblem, type Shape, type StrokeShape } from './artwork';
 import { LeftOutTally } from './left-out';
@@ -13,10 +21,42 @@ import { parseXml, type XmlElement } from './xml-tree';
 
 /** Elements visited at most, repeats by <use> included: a small file can ask for billions. */
 const VISIT_LIMIT = 200_000;
-const NEVER_DRAWN = new Set(['defs', 'clipPath', 'mask', 'marker', 'pattern', 'linearGradient', 'radialGradient', 'filter', 'style', 'script', 'title', 'desc', 'metadata', 'symbol', 'animate', 'animateTransform', 'animateMotion', 'set', 'view', 'cursor', 'font', 'font-face', 'namedview', 'color-profile']);
+const NEVER_DRAWN = new Set([
+  'defs',
+  'clipPath',
+  'mask',
+  'marker',
+  'pattern',
+  'linearGradient',
+  'radialGradient',
+  'filter',
+  'style',
+  'script',
+  'title',
+  'desc',
+  'metadata',
+  'symbol',
+  'animate',
+  'animateTransform',
+  'animateMotion',
+  'set',
+  'view',
+  'cursor',
+  'font',
+  'font-face',
+  'namedview',
+  'color-profile',
+]);
 const GROUPS = new Set(['g', 'a', 'switch', 'svg']);
 
-type Place = { readonly matrix: Matrix; readonly paint: PaintState; readonly opacity: number; readonly viewport: Viewport; readonly clips: Shape['clips']; readonly uses: readonly string[] };
+type Place = {
+  readonly matrix: Matrix;
+  readonly paint: PaintState;
+  readonly opacity: number;
+  readonly viewport: Viewport;
+  readonly clips: Shape['clips'];
+  readonly uses: readonly string[];
+};
 
 /** `pxPerInch`: how many of the drawing's units an inch has where the file states no size; 96 unless given, 20 to 1200. */
 export type ReadOptions = { readonly pxPerInch?: number };
@@ -37,9 +77,11 @@ export function readSvg(text: string, { pxPerInch = PX_PER_INCH }: ReadOptions =
 
 function refuseEarly(text: string): ReadProblem | null {
   if (text.trim() === '') return { kind: 'empty-file' };
-  if (text.length > FILE_LIMIT_BYTES) return { kind: 'file-too-large', bytes: text.length, limitBytes: FILE_LIMIT_BYTES };
+  if (text.length > FILE_LIMIT_BYTES)
+    return { kind: 'file-too-large', bytes: text.length, limitBytes: FILE_LIMIT_BYTES };
   const beginning = text.replace(/^\uFEFF/, '').trimStart();
-  if (!beginning.startsWith('<')) return { kind: 'not-svg', found: beginning.slice(0, 24).replace(/[^\x20-\x7e]+/g, '·') };
+  if (!beginning.startsWith('<'))
+    return { kind: 'not-svg', found: beginning.slice(0, 24).replace(/[^\x20-\x7e]+/g, '·') };
   if (/^<!doctype html|^<html/i.test(beginning)) return { kind: 'not-svg', found: '<html>' };
   return null;
 }
@@ -54,7 +96,10 @@ class SvgReader {
   private gradients = 0;
   private visits = 0;
 
-  constructor(private readonly root: XmlElement, private readonly pxPerInch: number) {
+  constructor(
+    private readonly root: XmlElement,
+    private readonly pxPerInch: number,
+  ) {
     this.servers = { findById: (id) => this.byId.get(id), sheets: this.sheets };
   }
 
@@ -72,14 +117,25 @@ class SvgReader {
     const stated = statedWidth !== null || statedHeight !== null;
     const inner = viewBox ? fitViewBox(viewBox, viewport, this.root.attributes['preserveAspectRatio']) : IDENTITY;
     const place: Place = {
-      matrix: composeMatrices(scaling(stated ? MM_PER_PX : MM_PER_INCH / this.pxPerInch), inner), paint: INITIAL_PAINT, opacity: 1, clips: [], uses: [],
+      matrix: composeMatrices(scaling(stated ? MM_PER_PX : MM_PER_INCH / this.pxPerInch), inner),
+      paint: INITIAL_PAINT,
+      opacity: 1,
+      clips: [],
+      uses: [],
       viewport: viewBox ? { width: viewBox[2]!, height: viewBox[3]! } : viewport,
     };
     this.visitChildren(this.root, this.enter(this.root, place) ?? place);
     if (this.visits > VISIT_LIMIT) return fail({ kind: 'too-many-elements', limit: VISIT_LIMIT });
     const layers = [...this.layers].map(([colour, shapes]) => ({ colour, shapes }));
-    if (layers.length === 0 && this.strokes.length === 0) return fail({ kind: 'nothing-to-cut', leftOut: this.leftOut.list() });
-    return succeed({ layers, strokes: this.strokes, leftOut: this.leftOut.list(), gradients: this.gradients, size: stated ? 'stated' : 'assumed' });
+    if (layers.length === 0 && this.strokes.length === 0)
+      return fail({ kind: 'nothing-to-cut', leftOut: this.leftOut.list() });
+    return succeed({
+      layers,
+      strokes: this.strokes,
+      leftOut: this.leftOut.list(),
+      gradients: this.gradients,
+      size: stated ? 'stated' : 'assumed',
+    });
   }
 
   private index(element: XmlElement): void {
@@ -91,7 +147,8 @@ class SvgReader {
       for (const unread of sheet.unread) this.leftOut.add('style-rule', unread);
     }
     if (element.name === 'script') this.leftOut.add('script', nameOf(element));
-    if (Object.keys(element.attributes).some((name) => /^on[a-z]+$/i.test(name))) this.leftOut.add('script', nameOf(element));
+    if (Object.keys(element.attributes).some((name) => /^on[a-z]+$/i.test(name)))
+      this.leftOut.add('script', nameOf(element));
     for (const child of element.children) this.index(child);
   }
 
@@ -112,7 +169,10 @@ class SvgReader {
   }
 
   private visitChildren(element: XmlElement, place: Place): void {
-    const children = element.name === 'switch' ? element.children.filter((child) => child.name !== 'foreignObject').slice(0, 1) : element.children;
+    const children =
+      element.name === 'switch'
+        ? element.children.filter((child) => child.name !== 'foreignObject').slice(0, 1)
+        : element.children;
     for (const child of children) this.visit(child, place);
   }
 
@@ -132,7 +192,8 @@ class SvgReader {
 
   private noteUncuttable(element: XmlElement): void {
     if (element.name === 'text') this.leftOut.add('text', collectText(element));
-    else if (element.name === 'image') this.leftOut.add(isOutside(element.attributes['href']) ? 'outside-link' : 'image', nameOf(element));
+    else if (element.name === 'image')
+      this.leftOut.add(isOutside(element.attributes['href']) ? 'outside-link' : 'image', nameOf(element));
     else if (element.name === 'foreignObject') this.leftOut.add('unknown-shape', nameOf(element));
   }
 
@@ -141,13 +202,28 @@ class SvgReader {
     if (isOutside(link)) return this.leftOut.add('outside-link', link);
     const id = link.slice(1);
     const target = this.byId.get(id);
-    if (!target || place.uses.includes(id) || place.uses.length > 32) return this.leftOut.add('unknown-shape', `${nameOf(element)} → ${link}`);
+    if (!target || place.uses.includes(id) || place.uses.length > 32)
+      return this.leftOut.add('unknown-shape', `${nameOf(element)} → ${link}`);
     const x = parseSvgLength(element.attributes['x'], place.viewport.width) ?? 0;
     const y = parseSvgLength(element.attributes['y'], place.viewport.height) ?? 0;
-    const moved: Place = { ...place, matrix: composeMatrices(place.matrix, translation(x, y)), uses: [...place.uses, id] };
+    const moved: Place = {
+      ...place,
+      matrix: composeMatrices(place.matrix, translation(x, y)),
+      uses: [...place.uses, id],
+    };
     if (target.name !== 'symbol' && target.name !== 'svg') return this.visit(target, moved);
     const inside = this.enter(target, moved);
-    if (inside) this.visitChildren(target, this.enterViewport(target, inside, { ...target.attributes, x: '0', y: '0', width: element.attributes['width'] ?? target.attributes['width'] ?? '100%', height: element.attributes['height'] ?? target.attributes['height'] ?? '100%' }));
+    if (inside)
+      this.visitChildren(
+        target,
+        this.enterViewport(target, inside, {
+          ...target.attributes,
+          x: '0',
+          y: '0',
+          width: element.attributes['width'] ?? target.attributes['width'] ?? '100%',
+          height: element.attributes['height'] ?? target.attributes['height'] ?? '100%',
+        }),
+      );
   }
 
   /** A nested viewport: moved, scaled to its viewBox, and cut off at its edge unless overflow is visible. */
@@ -158,12 +234,27 @@ class SvgReader {
     const height = parseSvgLength(size['height'] ?? '100%', place.viewport.height) ?? place.viewport.height;
     const viewBox = readViewBox(element);
     const moved = composeMatrices(place.matrix, translation(x, y));
-    const inner = viewBox ? composeMatrices(moved, fitViewBox(viewBox, { width, height }, element.attributes['preserveAspectRatio'])) : moved;
+    const inner = viewBox
+      ? composeMatrices(moved, fitViewBox(viewBox, { width, height }, element.attributes['preserveAspectRatio']))
+      : moved;
     const overflow = resolveDeclarations(element, this.sheets).get('overflow');
-    const edge = outlineShape('rect', (attribute) => ({ x: '0', y: '0', width: String(width), height: String(height) })[attribute], { width, height });
-    const clip: Shape = { contours: edge.contours.map((contour) => transformContour(contour, moved)), rule: 'nonzero', clips: [] };
+    const edge = outlineShape(
+      'rect',
+      (attribute) => ({ x: '0', y: '0', width: String(width), height: String(height) })[attribute],
+      { width, height },
+    );
+    const clip: Shape = {
+      contours: edge.contours.map((contour) => transformContour(contour, moved)),
+      rule: 'nonzero',
+      clips: [],
+    };
     const clipped = overflow === 'visible' || overflow === 'auto' ? place.clips : [...place.clips, [clip]];
-    return { ...place, matrix: inner, clips: clipped, viewport: viewBox ? { width: viewBox[2]!, height: viewBox[3]! } : { width, height } };
+    return {
+      ...place,
+      matrix: inner,
+      clips: clipped,
+      viewport: viewBox ? { width: viewBox[2]!, height: viewBox[3]! } : { width, height },
+    };
   }
 
   private addShape(element: XmlElement, place: Place): void {
@@ -173,8 +264,12 @@ class SvgReader {
     const { paint } = place;
     const stroke = resolvePaint(paint.stroke, paint.color, this.servers);
     const strokeWidth = parseSvgLength(paint.strokeWidth, place.viewport.width) ?? 1;
-    if ((stroke.kind === 'flat' || stroke.kind === 'gradient') && strokeWidth > 0 && paint.strokeOpacity > 0) this.addStroke(element, place, { colour: stroke.colour, width: strokeWidth, contours: drawn });
-    const fill = element.name === 'line' || paint.fillOpacity === 0 ? ({ kind: 'nothing' } as const) : resolvePaint(paint.fill, paint.color, this.servers);
+    if ((stroke.kind === 'flat' || stroke.kind === 'gradient') && strokeWidth > 0 && paint.strokeOpacity > 0)
+      this.addStroke(element, place, { colour: stroke.colour, width: strokeWidth, contours: drawn });
+    const fill =
+      element.name === 'line' || paint.fillOpacity === 0
+        ? ({ kind: 'nothing' } as const)
+        : resolvePaint(paint.fill, paint.color, this.servers);
     if (fill.kind === 'nothing') return;
     if (fill.kind === 'pattern') return this.leftOut.add('pattern', fill.id);
     if (fill.kind === 'gradient') this.gradients++;
@@ -189,9 +284,20 @@ class SvgReader {
   private addStroke(element: XmlElement, place: Place, line: Pick<StrokeShape, 'colour' | 'width' | 'contours'>): void {
     const { paint, matrix } = place;
     // A flattened plane has no inside, and a pen no width in it.
-    if (Math.abs(matrix.a * matrix.d - matrix.b * matrix.c) < 1e-12 || placeContours(line.contours, matrix).length === 0) return;
+    if (
+      Math.abs(matrix.a * matrix.d - matrix.b * matrix.c) < 1e-12 ||
+      placeContours(line.contours, matrix).length === 0
+    )
+      return;
     this.leftOut.add('stroke', nameOf(element));
-    this.strokes.push({ ...line, matrix, join: paint.strokeJoin, cap: paint.strokeCap, miterLimit: paint.miterLimit, clips: place.clips });
+    this.strokes.push({
+      ...line,
+      matrix,
+      join: paint.strokeJoin,
+      cap: paint.strokeCap,
+      miterLimit: paint.miterLimit,
+      clips: place.clips,
+    });
   }
 
   /** The outline in the element's own units; empty where its size is nought. */
@@ -217,7 +323,9 @@ class SvgReader {
   }
 
   private enterClip(element: XmlElement, place: Place): Place | null {
-    return place.uses.length > 32 ? null : this.enter(element, { ...place, uses: [...place.uses, element.attributes['id'] ?? ''] });
+    return place.uses.length > 32
+      ? null
+      : this.enter(element, { ...place, uses: [...place.uses, element.attributes['id'] ?? ''] });
   }
 
   private collectClipShapes(element: XmlElement, outer: Place): Shape[] {
@@ -232,21 +340,30 @@ class SvgReader {
       return this.collectClipShapes(target, { ...place, matrix: composeMatrices(place.matrix, translation(x, y)) });
     }
     if (!SHAPE_NAMES.has(element.name)) return [];
-    return [{ contours: placeContours(this.readOutline(element, place), place.matrix), rule: place.paint.clipRule, clips: place.clips }];
+    return [
+      {
+        contours: placeContours(this.readOutline(element, place), place.matrix),
+        rule: place.paint.clipRule,
+        clips: place.clips,
+      },
+    ];
   }
 }
 
 const isSet = (value: string | undefined): boolean => value !== undefined && value !== 'none' && value !== '';
-const isOutside = (link: string | undefined): boolean => link !== undefined && link !== '' && !link.startsWith('#') && !link.startsWith('data:');
+const isOutside = (link: string | undefined): boolean =>
+  link !== undefined && link !== '' && !link.startsWith('#') && !link.startsWith('data:');
 const nameOf = (element: XmlElement): string => element.attributes['id'] ?? `<${element.name}>`;
-const collectText = (element: XmlElement): string => (element.text + element.children.map(collectText).join(' ')).replace(/\s+/g, ' ').trim();
+const collectText = (element: XmlElement): string =>
+  (element.text + element.children.map(collectText).join(' ')).replace(/\s+/g, ' ').trim();
 
 function readViewBox(element: XmlElement): readonly number[] | null {
   const numbers = parseNumbers(element.attributes['viewBox'] ?? '');
   return numbers.length === 4 && numbers[2]! > 0 && numbers[3]! > 0 ? numbers : null;
 }
 
-const placeContours = (contours: readonly Contour[], matrix: Matrix): readonly Contour[] => contours.map((contour) => transformContour(contour, matrix)).filter(isFinite);
+const placeContours = (contours: readonly Contour[], matrix: Matrix): readonly Contour[] =>
+  contours.map((contour) => transformContour(contour, matrix)).filter(isFinite);
 
 function isFinite(contour: Contour): boolean {
   const sound = (point: { x: number; y: number }) => Math.abs(point.x) < 1e7 && Math.abs(point.y) < 1e7;

@@ -1,13 +1,45 @@
 // Brings an artwork to its real size: its layers as pieces with cavities, united within their colour. Everything that is
 // measured or shown comes from here.
 
-import { boundPoints, composeMatrices, boundRegion, computeLength, computeRingArea, mapPoint, rotation, scaling, shiftRegion, splitPieces, translation, uniteBoxes, uniteRegions, type Box, type Matrix, type Piece, type Point, type Polyline, type Region, type Segment } from '../geometry';
+import {
+  boundPoints,
+  composeMatrices,
+  boundRegion,
+  computeLength,
+  computeRingArea,
+  mapPoint,
+  rotation,
+  scaling,
+  shiftRegion,
+  splitPieces,
+  translation,
+  uniteBoxes,
+  uniteRegions,
+  type Box,
+  type Matrix,
+  type Piece,
+  type Point,
+  type Polyline,
+  type Region,
+  type Segment,
+} from '../geometry';
 import { fail, succeed, type Result } from '../units';
 import { WIDTH_RANGE_MM, type Artwork, type LayerRole, type MeasureProblem } from './artwork';
-import { countSegments, fillLayers, flattenLines, getKnifeLines, isZeroLength, SEGMENT_LIMIT, type FlatLayer, type LayerLines } from './flat-layers';
+import {
+  countSegments,
+  fillLayers,
+  flattenLines,
+  getKnifeLines,
+  isZeroLength,
+  SEGMENT_LIMIT,
+  type FlatLayer,
+  type LayerLines,
+} from './flat-layers';
 
 /** One of the two decides; the other follows in proportion. */
-export type ArtworkSize = { readonly widthMm: number; readonly heightMm?: undefined } | { readonly heightMm: number; readonly widthMm?: undefined };
+export type ArtworkSize =
+  | { readonly widthMm: number; readonly heightMm?: undefined }
+  | { readonly heightMm: number; readonly widthMm?: undefined };
 
 export type ResolvedLayer = {
   readonly key: string;
@@ -28,7 +60,9 @@ export type ResolvedLayer = {
 };
 /** Coordinates in mm from the top left corner of the artwork's outer box. */
 export type ResolvedArtwork = {
-  readonly widthMm: number; readonly heightMm: number; readonly layers: readonly ResolvedLayer[];
+  readonly widthMm: number;
+  readonly heightMm: number;
+  readonly layers: readonly ResolvedLayer[];
   /** Segments of the drawing, a curve counted as one. */
   readonly segments: number;
   /** Strokes that are not turned into outlines. */
@@ -38,16 +72,30 @@ export type ResolvedArtwork = {
 export type ResolveOptions = { readonly strokes?: boolean; readonly rotateDegrees?: number };
 
 /** The artwork as polygons at the given size. Problems: width-out-of-range, too-many-segments, nothing-to-cut. */
-export function resolveArtwork(artwork: Artwork, size: ArtworkSize, options: ResolveOptions = {}): Result<ResolvedArtwork, MeasureProblem> {
+export function resolveArtwork(
+  artwork: Artwork,
+  size: ArtworkSize,
+  options: ResolveOptions = {},
+): Result<ResolvedArtwork, MeasureProblem> {
   const flat = flattenAtSize(artwork, size, options);
   if (!flat.ok) return flat;
-  return succeed(assembleArtwork(flat.value.map(resolveLayer), { segments: countSegments(artwork), strokesApart: options.strokes ? 0 : artwork.strokes.length }));
+  return succeed(
+    assembleArtwork(flat.value.map(resolveLayer), {
+      segments: countSegments(artwork),
+      strokesApart: options.strokes ? 0 : artwork.strokes.length,
+    }),
+  );
 }
 
 /** The layers flattened so that their outer box has the given width or height; its top left corner lies at the origin. */
-export function flattenAtSize(artwork: Artwork, size: ArtworkSize, options: ResolveOptions = {}): Result<readonly FlatLayer[], MeasureProblem> {
+export function flattenAtSize(
+  artwork: Artwork,
+  size: ArtworkSize,
+  options: ResolveOptions = {},
+): Result<readonly FlatLayer[], MeasureProblem> {
   const wanted = size.widthMm ?? size.heightMm;
-  if (!(wanted >= WIDTH_RANGE_MM.least && wanted <= WIDTH_RANGE_MM.most)) return fail({ kind: 'width-out-of-range', leastMm: WIDTH_RANGE_MM.least, mostMm: WIDTH_RANGE_MM.most });
+  if (!(wanted >= WIDTH_RANGE_MM.least && wanted <= WIDTH_RANGE_MM.most))
+    return fail({ kind: 'width-out-of-range', leastMm: WIDTH_RANGE_MM.least, mostMm: WIDTH_RANGE_MM.most });
   const segments = countSegments(artwork);
   if (segments > SEGMENT_LIMIT) return fail({ kind: 'too-many-segments', segments, limit: SEGMENT_LIMIT });
   const turn = rotation(options.rotateDegrees ?? 0);
@@ -63,7 +111,8 @@ export function flattenAtSize(artwork: Artwork, size: ArtworkSize, options: Reso
   for (let attempt = 0; attempt < MOST_ATTEMPTS; attempt++) {
     const lines = flattenLines(artwork, matrix);
     if (!lines.ok) return lines;
-    const placed = (box: Box) => Math.abs(wanted / extent(box) - 1) < NEAR_ENOUGH && Math.abs(box.x) < CORNER_MM && Math.abs(box.y) < CORNER_MM;
+    const placed = (box: Box) =>
+      Math.abs(wanted / extent(box) - 1) < NEAR_ENOUGH && Math.abs(box.x) < CORNER_MM && Math.abs(box.y) < CORNER_MM;
     let box = filled ? null : boundPaintedLines(lines.value);
     if (!box || extent(box) <= 0 || placed(box)) {
       const flat = fillLayers(lines.value, artwork, { matrix, strokes });
@@ -78,7 +127,12 @@ export function flattenAtSize(artwork: Artwork, size: ArtworkSize, options: Reso
   return fail({ kind: 'nothing-to-cut', leftOut: artwork.leftOut });
 }
 
-const boundPaintedLines = (layers: readonly LayerLines[]): Box | null => boundPoints(layers.flatMap((layer) => layer.shapes.flatMap(({ lines }) => lines.flatMap(({ points }) => (computeRingArea(points) > 0 ? [points] : [])))));
+const boundPaintedLines = (layers: readonly LayerLines[]): Box | null =>
+  boundPoints(
+    layers.flatMap((layer) =>
+      layer.shapes.flatMap(({ lines }) => lines.flatMap(({ points }) => (computeRingArea(points) > 0 ? [points] : []))),
+    ),
+  );
 
 const MOST_ATTEMPTS = 6;
 /** One part in 20 000: 0.01 mm on 200 mm, finer than any cutter's step. */
@@ -89,10 +143,15 @@ const CORNER_MM = 0.001;
 const placeAt = (box: Box, scale: number): Matrix => composeMatrices(scaling(scale), translation(-box.x, -box.y));
 
 function boundControlPoints(artwork: Artwork, turn: Matrix, strokes: boolean): Box | null {
-  const reach = (contours: Artwork['strokes'][number]['contours'], matrix: Matrix) => contours.map((contour) => [contour.start, ...contour.segments.flatMap(reachOf)].map((point) => mapPoint(matrix, point)));
+  const reach = (contours: Artwork['strokes'][number]['contours'], matrix: Matrix) =>
+    contours.map((contour) =>
+      [contour.start, ...contour.segments.flatMap(reachOf)].map((point) => mapPoint(matrix, point)),
+    );
   return boundPoints([
     ...artwork.layers.flatMap((layer) => layer.shapes).flatMap((shape) => reach(shape.contours, turn)),
-    ...(strokes ? artwork.strokes.flatMap((stroke) => reach(stroke.contours, composeMatrices(turn, stroke.matrix))) : []),
+    ...(strokes
+      ? artwork.strokes.flatMap((stroke) => reach(stroke.contours, composeMatrices(turn, stroke.matrix)))
+      : []),
   ]);
 }
 
@@ -102,7 +161,11 @@ function reachOf(segment: Segment): readonly Point[] {
   if (segment.kind === 'line') return [segment.to];
   const x = Math.hypot(segment.u.x, segment.v.x);
   const y = Math.hypot(segment.u.y, segment.v.y);
-  return [{ x: segment.centre.x - x, y: segment.centre.y - y }, { x: segment.centre.x + x, y: segment.centre.y + y }, segment.to];
+  return [
+    { x: segment.centre.x - x, y: segment.centre.y - y },
+    { x: segment.centre.x + x, y: segment.centre.y + y },
+    segment.to,
+  ];
 }
 
 /** Null when nothing of it is left to cut. */
@@ -114,13 +177,26 @@ export function resolveLayer(layer: FlatLayer): ResolvedLayer | null {
   const knife = layer.shapes.flatMap(getKnifeLines);
   const lines = layer.shapes.flatMap((shape) => shape.lines);
   return {
-    key: layer.key, colour: layer.colour, extras: layer.extras, loose: layer.loose, role: layer.role, region, pieces, knife, box, drawnLengthMm: [...knife, ...layer.extras].reduce((sum, line) => sum + computeLength(line, true), 0),
-    openPaths: lines.filter((line) => line.open).length, zeroLengthPaths: lines.filter(isZeroLength).length,
+    key: layer.key,
+    colour: layer.colour,
+    extras: layer.extras,
+    loose: layer.loose,
+    role: layer.role,
+    region,
+    pieces,
+    knife,
+    box,
+    drawnLengthMm: [...knife, ...layer.extras].reduce((sum, line) => sum + computeLength(line, true), 0),
+    openPaths: lines.filter((line) => line.open).length,
+    zeroLengthPaths: lines.filter(isZeroLength).length,
   };
 }
 
 /** Layers together, with the whole's size; those that are worn come first. The box may lie anywhere; sizes are taken from it. */
-export function assembleArtwork(layers: readonly (ResolvedLayer | null)[], facts: Pick<ResolvedArtwork, 'segments' | 'strokesApart'>): ResolvedArtwork {
+export function assembleArtwork(
+  layers: readonly (ResolvedLayer | null)[],
+  facts: Pick<ResolvedArtwork, 'segments' | 'strokesApart'>,
+): ResolvedArtwork {
   const known = layers.filter((layer): layer is ResolvedLayer => layer !== null);
   const solid = [...known.filter((layer) => layer.role === 'worn'), ...known.filter((layer) => layer.role !== 'worn')];
   const box = uniteBoxes(solid.map((layer) => layer.box));
@@ -132,7 +208,11 @@ export function shiftArtwork(artwork: ResolvedArtwork, dx: number, dy: number): 
   return {
     ...artwork,
     layers: artwork.layers.map((layer) => ({
-      ...layer, region: shiftRegion(layer.region, dx, dy), box: { ...layer.box, x: layer.box.x + dx, y: layer.box.y + dy }, knife: layer.knife.map(move), extras: layer.extras.map(move),
+      ...layer,
+      region: shiftRegion(layer.region, dx, dy),
+      box: { ...layer.box, x: layer.box.x + dx, y: layer.box.y + dy },
+      knife: layer.knife.map(move),
+      extras: layer.extras.map(move),
       pieces: layer.pieces.map((piece) => ({ outer: move(piece.outer), cavities: piece.cavities.map(move) })),
     })),
   };

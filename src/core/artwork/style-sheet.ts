@@ -4,7 +4,13 @@
 import * as cssTree from 'css-tree';
 import type { XmlElement } from './xml-tree';
 
-type Compound = { readonly tag: string | null; readonly id: string | null; readonly classes: readonly string[]; readonly attributes: readonly { readonly name: string; readonly value: string | null }[]; readonly root: boolean };
+type Compound = {
+  readonly tag: string | null;
+  readonly id: string | null;
+  readonly classes: readonly string[];
+  readonly attributes: readonly { readonly name: string; readonly value: string | null }[];
+  readonly root: boolean;
+};
 type Rule = {
   /** Right-most compound first; `child` tells whether it must be the direct parent of the one before. */
   readonly steps: readonly { readonly compound: Compound; readonly child: boolean }[];
@@ -45,7 +51,12 @@ export function parseStyleAttribute(text: string): readonly Declaration[] {
 function readDeclarations(block: cssTree.Block | cssTree.DeclarationList): Declaration[] {
   const declarations: Declaration[] = [];
   block.children.forEach((node) => {
-    if (node.type === 'Declaration') declarations.push({ property: node.property.toLowerCase(), value: cssTree.generate(node.value).trim(), important: Boolean(node.important) });
+    if (node.type === 'Declaration')
+      declarations.push({
+        property: node.property.toLowerCase(),
+        value: cssTree.generate(node.value).trim(),
+        important: Boolean(node.important),
+      });
   });
   return declarations;
 }
@@ -71,12 +82,21 @@ function readSelector(selector: cssTree.CssNode, declarations: readonly Declarat
   });
   finish();
   if (!known) return null;
-  const specificity = steps.reduce((sum, { compound }) => sum + (compound.id ? 10_000 : 0) + (compound.classes.length + compound.attributes.length + (compound.root ? 1 : 0)) * 100 + (compound.tag ? 1 : 0), 0);
+  const specificity = steps.reduce(
+    (sum, { compound }) =>
+      sum +
+      (compound.id ? 10_000 : 0) +
+      (compound.classes.length + compound.attributes.length + (compound.root ? 1 : 0)) * 100 +
+      (compound.tag ? 1 : 0),
+    0,
+  );
   return { steps, specificity, declarations };
 }
 
 function readCompound(parts: readonly cssTree.CssNode[]): Compound | null {
-  let tag: string | null = null, id: string | null = null, root = false;
+  let tag: string | null = null,
+    id: string | null = null,
+    root = false;
   const classes: string[] = [];
   const attributes: { name: string; value: string | null }[] = [];
   if (parts.length === 0) return null;
@@ -101,7 +121,9 @@ function matchesCompound(element: XmlElement, compound: Compound): boolean {
     const own = (element.attributes['class'] ?? '').split(/\s+/);
     if (!compound.classes.every((name) => own.includes(name))) return false;
   }
-  return compound.attributes.every(({ name, value }) => (value === null ? element.attributes[name] !== undefined : element.attributes[name] === value));
+  return compound.attributes.every(({ name, value }) =>
+    value === null ? element.attributes[name] !== undefined : element.attributes[name] === value,
+  );
 }
 
 function matchesSteps(element: XmlElement, rule: Rule, at: number): boolean {
@@ -121,10 +143,12 @@ function matchesSteps(element: XmlElement, rule: Rule, at: number): boolean {
 /** The winning value of each property for an element: presentation attributes, sheets by weight, its own style, !important. */
 export function resolveDeclarations(element: XmlElement, sheets: readonly StyleSheet[]): Map<string, string> {
   const weighted: { declaration: Declaration; weight: number }[] = [];
-  for (const [property, value] of Object.entries(element.attributes)) weighted.push({ declaration: { property, value, important: false }, weight: -1 });
+  for (const [property, value] of Object.entries(element.attributes))
+    weighted.push({ declaration: { property, value, important: false }, weight: -1 });
   for (const sheet of sheets) {
     for (const rule of sheet.rules) {
-      if (matchesSteps(element, rule, 0)) for (const declaration of rule.declarations) weighted.push({ declaration, weight: rule.specificity });
+      if (matchesSteps(element, rule, 0))
+        for (const declaration of rule.declarations) weighted.push({ declaration, weight: rule.specificity });
     }
   }
   const own = element.attributes['style'];

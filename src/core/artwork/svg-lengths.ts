@@ -8,9 +8,18 @@ export const PX_PER_INCH = 96;
 export const MM_PER_PX = MM_PER_INCH / PX_PER_INCH;
 
 const PX_PER_UNIT: Readonly<Record<string, number>> = {
-  '': 1, px: 1, mm: PX_PER_INCH / MM_PER_INCH, cm: (10 * PX_PER_INCH) / MM_PER_INCH, q: PX_PER_INCH / MM_PER_INCH / 4, in: PX_PER_INCH, pt: PX_PER_INCH / 72, pc: PX_PER_INCH / 6,
+  '': 1,
+  px: 1,
+  mm: PX_PER_INCH / MM_PER_INCH,
+  cm: (10 * PX_PER_INCH) / MM_PER_INCH,
+  q: PX_PER_INCH / MM_PER_INCH / 4,
+  in: PX_PER_INCH,
+  pt: PX_PER_INCH / 72,
+  pc: PX_PER_INCH / 6,
   // Relative to type, which a drawing has none of here: the initial font size of 16 px.
-  em: 16, rem: 16, ex: 8,
+  em: 16,
+  rem: 16,
+  ex: 8,
 };
 
 /** The length in user units (px); a percentage of `whole`; null when it can't be read. */
@@ -50,7 +59,9 @@ function readTransformCall(name: string, values: readonly number[]): Matrix | nu
   const tangent = Math.tan((first * Math.PI) / 180);
   switch (name) {
     case 'matrix':
-      return values.length === 6 ? { a: first, b: second!, c: third!, d: values[3]!, e: values[4]!, f: values[5]! } : null;
+      return values.length === 6
+        ? { a: first, b: second!, c: third!, d: values[3]!, e: values[4]!, f: values[5]! }
+        : null;
     case 'translate':
       return translation(first, second ?? 0);
     case 'translatex':
@@ -73,9 +84,17 @@ function readTransformCall(name: string, values: readonly number[]): Matrix | nu
 }
 
 /** The map from a viewBox to the viewport it is shown in (SVG 2, 8.2). */
-export function fitViewBox(viewBox: readonly number[], viewport: { readonly width: number; readonly height: number }, aspect: string | undefined): Matrix {
+export function fitViewBox(
+  viewBox: readonly number[],
+  viewport: { readonly width: number; readonly height: number },
+  aspect: string | undefined,
+): Matrix {
   const [x = 0, y = 0, width = 1, height = 1] = viewBox;
-  const [align = 'xMidYMid', how = 'meet'] = (aspect ?? '').trim().replace(/^defer\s+/, '').split(/\s+/).filter(Boolean);
+  const [align = 'xMidYMid', how = 'meet'] = (aspect ?? '')
+    .trim()
+    .replace(/^defer\s+/, '')
+    .split(/\s+/)
+    .filter(Boolean);
   let across = viewport.width / width;
   let down = viewport.height / height;
   if (align === 'none') return composeMatrices(scaling(across, down), translation(-x, -y));

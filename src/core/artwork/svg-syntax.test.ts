@@ -7,7 +7,20 @@ import { fitViewBox, parseNumbers, parseSvgLength, parseTransform } from './svg-
 import { parseXml, type XmlElement } from './xml-tree';
 
 describe('lengths and numbers', () => {
-  it.each([['10', 10], ['25.4mm', 96], ['2.54cm', 96], ['1in', 96], ['72pt', 96], ['6pc', 96], ['50%', 100], ['1e2px', 100], ['4 q', 96 / 25.4], ['abc', null], ['', null], ['3furlong', null]])('%s', (text, px) => {
+  it.each([
+    ['10', 10],
+    ['25.4mm', 96],
+    ['2.54cm', 96],
+    ['1in', 96],
+    ['72pt', 96],
+    ['6pc', 96],
+    ['50%', 100],
+    ['1e2px', 100],
+    ['4 q', 96 / 25.4],
+    ['abc', null],
+    ['', null],
+    ['3furlong', null],
+  ])('%s', (text, px) => {
     const length = parseSvgLength(text, 200);
     if (px === null) expect(length).toBeNull();
     else expect(length).toBeCloseTo(px, 6);
@@ -21,7 +34,11 @@ describe('lengths and numbers', () => {
 describe('transforms', () => {
   it('applies them from right to left', () => {
     expect(parseTransform('translate(10,5) scale(2)')).toEqual({ a: 2, b: 0, c: 0, d: 2, e: 10, f: 5 });
-    expect(parseTransform('rotate(180 5 5)')).toMatchObject({ a: expect.closeTo(-1), e: expect.closeTo(10), f: expect.closeTo(10) });
+    expect(parseTransform('rotate(180 5 5)')).toMatchObject({
+      a: expect.closeTo(-1),
+      e: expect.closeTo(10),
+      f: expect.closeTo(10),
+    });
     expect(parseTransform('skewX(45)')!.c).toBeCloseTo(1);
     expect(parseTransform('matrix(1 2 3 4 5 6)')).toEqual({ a: 1, b: 2, c: 3, d: 4, e: 5, f: 6 });
   });
@@ -66,7 +83,18 @@ describe('path data', () => {
 });
 
 describe('colours', () => {
-  it.each([['red', '#ff0000'], ['#ABC', '#aabbcc'], ['#11223344', '#112233'], ['rgb(1, 2, 3)', '#010203'], ['rgb(100% 0% 0% / 50%)', '#ff0000'], ['hsl(120, 100%, 50%)', '#00ff00'], ['none', 'nothing'], ['transparent', 'nothing'], ['#0000', 'nothing'], ['rebeccapurple', '#663399']])('%s is %s', (text, colour) => {
+  it.each([
+    ['red', '#ff0000'],
+    ['#ABC', '#aabbcc'],
+    ['#11223344', '#112233'],
+    ['rgb(1, 2, 3)', '#010203'],
+    ['rgb(100% 0% 0% / 50%)', '#ff0000'],
+    ['hsl(120, 100%, 50%)', '#00ff00'],
+    ['none', 'nothing'],
+    ['transparent', 'nothing'],
+    ['#0000', 'nothing'],
+    ['rebeccapurple', '#663399'],
+  ])('%s is %s', (text, colour) => {
     expect(parseColour(text)).toBe(colour);
   });
   it('knows what is none', () => {
@@ -80,8 +108,15 @@ describe('style sheets', () => {
   const fill = (css: string) => resolveDeclarations(rect, [parseStyleSheet(css)]).get('fill');
 
   it.each([
-    ['rect{fill:one} .a{fill:two}', 'two'], ['.a.b{fill:one} .b{fill:two}', 'one'], ['#in rect{fill:one} .a.b{fill:two}', 'one'], ['svg>rect{fill:no} g>rect{fill:one}', 'one'],
-    ['[data-k="v"]{fill:one} rect{fill:two}', 'one'], ['rect{fill:one!important} #in .a{fill:two}', 'one'], ['.c{fill:no}', undefined], ['rect:hover{fill:no}', undefined], [':root rect{fill:one}', 'one'],
+    ['rect{fill:one} .a{fill:two}', 'two'],
+    ['.a.b{fill:one} .b{fill:two}', 'one'],
+    ['#in rect{fill:one} .a.b{fill:two}', 'one'],
+    ['svg>rect{fill:no} g>rect{fill:one}', 'one'],
+    ['[data-k="v"]{fill:one} rect{fill:two}', 'one'],
+    ['rect{fill:one!important} #in .a{fill:two}', 'one'],
+    ['.c{fill:no}', undefined],
+    ['rect:hover{fill:no}', undefined],
+    [':root rect{fill:one}', 'one'],
   ])('%s', (css, value) => {
     expect(fill(css)).toBe(value);
   });
@@ -91,6 +126,9 @@ describe('style sheets', () => {
   });
 
   it('reads a style attribute', () => {
-    expect(parseStyleAttribute('fill: red; stroke:#000 !important')).toEqual([{ property: 'fill', value: 'red', important: false }, { property: 'stroke', value: '#000', important: true }]);
+    expect(parseStyleAttribute('fill: red; stroke:#000 !important')).toEqual([
+      { property: 'fill', value: 'red', important: false },
+      { property: 'stroke', value: '#000', important: true },
+    ]);
   });
 });

@@ -34,7 +34,13 @@ export function parseXml(text: string): Result<XmlElement, ReadProblem> {
   parser.on('opentag', (tag) => {
     if (++depth > DEPTH_LIMIT) throw new Refusal({ kind: 'too-deep', limit: DEPTH_LIMIT });
     if (++elements > ELEMENT_LIMIT) throw new Refusal({ kind: 'too-many-elements', limit: ELEMENT_LIMIT });
-    const element: XmlElement = { name: localName(tag.name), attributes: normaliseAttributes(tag.attributes), children: [], parent: open, text: '' };
+    const element: XmlElement = {
+      name: localName(tag.name),
+      attributes: normaliseAttributes(tag.attributes),
+      children: [],
+      parent: open,
+      text: '',
+    };
     if (open) open.children.push(element);
     else root ??= element;
     open = element;
@@ -49,7 +55,12 @@ export function parseXml(text: string): Result<XmlElement, ReadProblem> {
   parser.on('text', addText);
   parser.on('cdata', addText);
   parser.on('error', (error) => {
-    throw new Refusal({ kind: 'broken-file', line: parser.line, column: parser.column, detail: error.message.replace(/^\d+:\d+: /, '') });
+    throw new Refusal({
+      kind: 'broken-file',
+      line: parser.line,
+      column: parser.column,
+      detail: error.message.replace(/^\d+:\d+: /, ''),
+    });
   });
   try {
     parser.write(text).close();
@@ -65,7 +76,8 @@ function admitEntities(doctype: string, entities: Record<string, string>): void 
   for (const [, parameter, name = '', rest = ''] of doctype.matchAll(/<!ENTITY\s+(%\s+)?([^\s"'>]+)\s+([^>]*)>/g)) {
     const quoted = /^(?:"([^"]*)"|'([^']*)')\s*$/.exec(rest);
     const value = quoted?.[1] ?? quoted?.[2];
-    if (parameter || value === undefined || value.length > ENTITY_LENGTH_LIMIT || /[&%<]/.test(value)) throw new Refusal({ kind: 'forbidden-entity', name });
+    if (parameter || value === undefined || value.length > ENTITY_LENGTH_LIMIT || /[&%<]/.test(value))
+      throw new Refusal({ kind: 'forbidden-entity', name });
     entities[name] = value;
   }
 }

@@ -36,7 +36,9 @@ export type Supplier = {
 
 /** Price of one pack when so many are bought. */
 export function getPackPrice(offer: Pick<Offer, 'price' | 'breaks'>, packs: number): Minor {
-  return offer.breaks.filter((step) => packs >= step.fromPacks).reduce((best, step) => (step.price < best ? step.price : best), offer.price);
+  return offer.breaks
+    .filter((step) => packs >= step.fromPacks)
+    .reduce((best, step) => (step.price < best ? step.price : best), offer.price);
 }
 
 /** What so many packs cost, 0 for none. "Take three, pay two" counts whole threes; of price breaks and it, the seller gets both. */
@@ -46,7 +48,10 @@ export function computePacksPrice(offer: Pick<Offer, 'price' | 'breaks' | 'takeP
   return roundMoney(each * (Math.floor(packs / take) * pay + (packs % take)));
 }
 
-export type Margins = { /** On each side across, and at each end, mm: what no machine reaches. */ readonly sideMm: number; readonly endMm: number };
+export type Margins = {
+  /** On each side across, and at each end, mm: what no machine reaches. */ readonly sideMm: number;
+  readonly endMm: number;
+};
 
 /** What can be cut of a part of the pack, mm²; null for pieces. Never below 0. */
 export function computeUsableArea(part: PackPart, margins: Margins): number | null {
@@ -65,26 +70,57 @@ export type UnitPrices = {
  * The true unit price of an offer when `packs` are bought, landed with `shipping` (this offer's share of it, minor units).
  * Only what is `wanted` counts: the other colours of a bundle are paid for and lie there.
  */
-export function computeUnitPrices(offer: Offer, packs: number, options: { readonly wanted: (key: string) => boolean; readonly margins: Margins; readonly shipping: number }): UnitPrices {
+export function computeUnitPrices(
+  offer: Offer,
+  packs: number,
+  options: { readonly wanted: (key: string) => boolean; readonly margins: Margins; readonly shipping: number },
+): UnitPrices {
   const goods = computePacksPrice(offer, packs);
-  const total = figure('Landed price', goods + options.shipping, 'money', 'computed', { how: 'packs + share of shipping', parts: [figure(`${packs} × ${offer.name}`, goods, 'money', 'typed'), figure('Share of shipping', options.shipping, 'money', 'computed')] });
+  const total = figure('Landed price', goods + options.shipping, 'money', 'computed', {
+    how: 'packs + share of shipping',
+    parts: [
+      figure(`${packs} × ${offer.name}`, goods, 'money', 'typed'),
+      figure('Share of shipping', options.shipping, 'money', 'computed'),
+    ],
+  });
   const wanted = offer.parts.filter((part) => options.wanted(part.key));
   const usable = packs * wanted.reduce((sum, part) => sum + (computeUsableArea(part, options.margins) ?? 0), 0);
-  const lengthMm = packs * wanted.reduce((sum, part) => sum + (part.lengthMm === null ? 0 : part.count * part.lengthMm), 0);
+  const lengthMm =
+    packs * wanted.reduce((sum, part) => sum + (part.lengthMm === null ? 0 : part.count * part.lengthMm), 0);
   const pieces = packs * wanted.reduce((sum, part) => sum + (part.widthMm === null ? part.count : 0), 0);
   const all = packs * offer.parts.reduce((sum, part) => sum + (computeUsableArea(part, options.margins) ?? 0), 0);
-  const per = (label: string, amount: number, unit: Figure['unit'], of: Figure): Figure => figure(label, total.value / amount, unit, 'computed', { how: `landed price ÷ ${of.label.toLowerCase()}`, parts: [total, of] });
+  const per = (label: string, amount: number, unit: Figure['unit'], of: Figure): Figure =>
+    figure(label, total.value / amount, unit, 'computed', {
+      how: `landed price ÷ ${of.label.toLowerCase()}`,
+      parts: [total, of],
+    });
   return {
-    perM2: usable > 0 ? per('A usable m²', usable / MM2_PER_M2, 'money/m²', figure(usable < all ? 'Usable area of the wanted colours' : 'Usable area', usable, 'mm²', 'computed', { how: 'width and length less the margins, of what is wanted' })) : null,
-    perMetre: lengthMm > 0 ? per('A metre', lengthMm / 1000, 'money/m', figure('Length', lengthMm, 'mm', 'typed')) : null,
+    perM2:
+      usable > 0
+        ? per(
+            'A usable m²',
+            usable / MM2_PER_M2,
+            'money/m²',
+            figure(usable < all ? 'Usable area of the wanted colours' : 'Usable area', usable, 'mm²', 'computed', {
+              how: 'width and length less the margins, of what is wanted',
+            }),
+          )
+        : null,
+    perMetre:
+      lengthMm > 0 ? per('A metre', lengthMm / 1000, 'money/m', figure('Length', lengthMm, 'mm', 'typed')) : null,
     perPiece: pieces > 0 ? per('A piece', pieces, 'money', figure('Pieces', pieces, 'count', 'typed')) : null,
   };
 }
 
 /** What an order of goods at one supplier costs to ship; 0 for no order. */
-export const computeShipping = (supplier: Pick<Supplier, 'shipping' | 'freeFrom'>, goods: number): number => (goods <= 0 || (supplier.freeFrom !== null && goods >= supplier.freeFrom) ? 0 : supplier.shipping);
+export const computeShipping = (supplier: Pick<Supplier, 'shipping' | 'freeFrom'>, goods: number): number =>
+  goods <= 0 || (supplier.freeFrom !== null && goods >= supplier.freeFrom) ? 0 : supplier.shipping;
 
 /** What a m² of the whole width comes to when one pack of the offer is bought alone, with all of its shipping; null for what is no vinyl. */
 export function computeLandedPerM2(offer: Offer, supplier: Pick<Supplier, 'shipping' | 'freeFrom'>): Figure | null {
-  return computeUnitPrices(offer, 1, { wanted: () => true, margins: { sideMm: 0, endMm: 0 }, shipping: computeShipping(supplier, computePacksPrice(offer, 1)) }).perM2;
+  return computeUnitPrices(offer, 1, {
+    wanted: () => true,
+    margins: { sideMm: 0, endMm: 0 },
+    shipping: computeShipping(supplier, computePacksPrice(offer, 1)),
+  }).perM2;
 }

@@ -7,8 +7,19 @@ import { fail, minor, succeed, type Minor, type Result } from '../units';
 import { LIST_COLUMNS, type ColumnMatch, type ListColumn } from './list-columns';
 import type { PriceBreak } from './offer';
 
-export type ListTable = { readonly header: readonly string[]; /** With the line of the file each began on. */ readonly rows: readonly { readonly line: number; readonly cells: readonly string[] }[]; readonly delimiter: string };
-export type TableProblem = { readonly kind: 'empty-list' } | { readonly kind: 'no-header' } | { readonly kind: 'too-many-lines'; readonly lines: number; readonly limit: number } | { readonly kind: 'open-quote'; readonly line: number };
+export type ListTable = {
+  readonly header: readonly string[];
+  /** With the line of the file each began on. */ readonly rows: readonly {
+    readonly line: number;
+    readonly cells: readonly string[];
+  }[];
+  readonly delimiter: string;
+};
+export type TableProblem =
+  | { readonly kind: 'empty-list' }
+  | { readonly kind: 'no-header' }
+  | { readonly kind: 'too-many-lines'; readonly lines: number; readonly limit: number }
+  | { readonly kind: 'open-quote'; readonly line: number };
 export const LIST_LINE_LIMIT = 200_000;
 
 /** The text of a list's bytes: UTF-16 by its mark, UTF-8, and where that is broken, the old Western code page of spreadsheets. */
@@ -26,10 +37,14 @@ export function decodeList(bytes: Uint8Array): string {
 /** The cells of a list, whatever separates them. Problems: nothing in it, one column only, a quotation that never ends. */
 export function readListTable(text: string): Result<ListTable, TableProblem> {
   if (text.trim() === '') return fail({ kind: 'empty-list' });
-  const { data, errors, meta } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { delimitersToGuess: [';', ',', '\t', '|'], skipEmptyLines: false });
+  const { data, errors, meta } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), {
+    delimitersToGuess: [';', ',', '\t', '|'],
+    skipEmptyLines: false,
+  });
   const quote = errors.find((error) => error.code === 'MissingQuotes');
   if (quote) return fail({ kind: 'open-quote', line: lineOf(data, quote.row ?? 0) });
-  if (data.length > LIST_LINE_LIMIT) return fail({ kind: 'too-many-lines', lines: data.length, limit: LIST_LINE_LIMIT });
+  if (data.length > LIST_LINE_LIMIT)
+    return fail({ kind: 'too-many-lines', lines: data.length, limit: LIST_LINE_LIMIT });
   // A title may stand above the header: that is the first line with several filled cells.
   const at = data.findIndex((row) => row.filter((cell) => cell.trim() !== '').length >= 2);
   if (at === -1) return fail({ kind: 'no-header' });
@@ -39,17 +54,29 @@ export function readListTable(text: string): Result<ListTable, TableProblem> {
     line += 1 + row.reduce((sum, cell) => sum + (cell.match(/\n/g)?.length ?? 0), 0);
     return own;
   });
-  const rows = data.slice(at + 1).map((cells, index) => ({ line: lines[at + 1 + index]!, cells: cells.map((cell) => cell.trim()) })).filter(({ cells }) => cells.some((cell) => cell !== ''));
+  const rows = data
+    .slice(at + 1)
+    .map((cells, index) => ({ line: lines[at + 1 + index]!, cells: cells.map((cell) => cell.trim()) }))
+    .filter(({ cells }) => cells.some((cell) => cell !== ''));
   return succeed({ header: data[at]!.map((cell) => cell.trim()), rows, delimiter: meta.delimiter });
 }
 
-const lineOf = (data: readonly (readonly string[])[], row: number): number => 1 + data.slice(0, row).reduce((sum, cells) => sum + 1 + cells.reduce((all, cell) => all + (cell.match(/\n/g)?.length ?? 0), 0), 0);
+const lineOf = (data: readonly (readonly string[])[], row: number): number =>
+  1 +
+  data
+    .slice(0, row)
+    .reduce((sum, cells) => sum + 1 + cells.reduce((all, cell) => all + (cell.match(/\n/g)?.length ?? 0), 0), 0);
 
 /** Words that head each column in lists, in the languages of neighbours, too. */
 const HEADINGS: Readonly<Record<ListColumn, RegExp>> = {
-  code: /^(code|art(ikel|icle|\.)?[\s.-]*(nr|no|num|code)?\.?|item( code| no)?|sku|ref(erence)?|nummer|number|bestell.*)$/i, name: /^(name|description|bezeichnung|product|produkt|titel|title|article name|artikelname)$/i,
-  thing: /^(for|thing|vinyl|material|colou?r|farbe|stock name|is our)$/i, count: /^(count|pieces|qty|quantity|rolls|sheets|stück|stueck|anzahl|menge|pack( of)?|units)$/i, width: /^(width|breite|w)\b/i, length: /^(length|länge|laenge|l)\b/i,
-  price: /^(price|preis|cost|net|netto|unit price|prix)\b/i, from: /^(from|ab|from packs|min(imum)?( qty)?|break|staffel.*)$/i,
+  code: /^(code|art(ikel|icle|\.)?[\s.-]*(nr|no|num|code)?\.?|item( code| no)?|sku|ref(erence)?|nummer|number|bestell.*)$/i,
+  name: /^(name|description|bezeichnung|product|produkt|titel|title|article name|artikelname)$/i,
+  thing: /^(for|thing|vinyl|material|colou?r|farbe|stock name|is our)$/i,
+  count: /^(count|pieces|qty|quantity|rolls|sheets|stück|stueck|anzahl|menge|pack( of)?|units)$/i,
+  width: /^(width|breite|w)\b/i,
+  length: /^(length|länge|laenge|l)\b/i,
+  price: /^(price|preis|cost|net|netto|unit price|prix)\b/i,
+  from: /^(from|ab|from packs|min(imum)?( qty)?|break|staffel.*)$/i,
 };
 
 export function guessColumns(header: readonly string[]): ColumnMatch {
@@ -63,12 +90,38 @@ export function guessColumns(header: readonly string[]): ColumnMatch {
   return Object.fromEntries(LIST_COLUMNS.map((column) => [column, find(column)])) as ColumnMatch;
 }
 
-export type ListPart = { /** Name of the thing on the shelf, as the list says it; empty where it says none. */ readonly thing: string; readonly count: number; readonly widthMm: number | null; readonly lengthMm: number | null };
-export type ListedOffer = { readonly code: string; readonly name: string; readonly price: Minor; readonly parts: readonly ListPart[]; readonly breaks: readonly PriceBreak[]; readonly line: number };
-export type LineProblem = { readonly line: number; readonly column: ListColumn; readonly kind: 'missing' | 'no-number' | 'negative' | 'no-length' | 'break-without-price'; readonly text: string };
+export type ListPart = {
+  /** Name of the thing on the shelf, as the list says it; empty where it says none. */ readonly thing: string;
+  readonly count: number;
+  readonly widthMm: number | null;
+  readonly lengthMm: number | null;
+};
+export type ListedOffer = {
+  readonly code: string;
+  readonly name: string;
+  readonly price: Minor;
+  readonly parts: readonly ListPart[];
+  readonly breaks: readonly PriceBreak[];
+  readonly line: number;
+};
+export type LineProblem = {
+  readonly line: number;
+  readonly column: ListColumn;
+  readonly kind: 'missing' | 'no-number' | 'negative' | 'no-length' | 'break-without-price';
+  readonly text: string;
+};
 export type ReadList = { readonly offers: readonly ListedOffer[]; readonly unreadable: readonly LineProblem[] };
 
-const MM_PER: Readonly<Record<string, number>> = { mm: 1, cm: 10, m: 1000, in: 25.4, '"': 25.4, inch: 25.4, ft: 304.8, yd: 914.4 };
+const MM_PER: Readonly<Record<string, number>> = {
+  mm: 1,
+  cm: 10,
+  m: 1000,
+  in: 25.4,
+  '"': 25.4,
+  inch: 25.4,
+  ft: 304.8,
+  yd: 914.4,
+};
 
 /** A length in mm: with its unit, or in `unit`. Null for what is none. */
 export function parseListLength(text: string, unit: 'mm' | 'cm' | 'm' | 'in', decimal: ',' | '.'): number | null {
@@ -79,20 +132,27 @@ export function parseListLength(text: string, unit: 'mm' | 'cm' | 'm' | 'in', de
 
 /** A number with grouping by the other sign, spaces or apostrophes; a currency beside it is passed over. Null for what is none. */
 export function parseListNumber(text: string, decimal: ',' | '.'): number | null {
-  const bare = text.replace(/[\s\u00a0\u202f']/g, '').replace(/^(?:[A-Z]{3}|[€$£¥]|Fr\.?)|(?:[A-Z]{3}|[€$£¥]|Fr\.?|,-|\.-)$/gi, '');
+  const bare = text
+    .replace(/[\s\u00a0\u202f']/g, '')
+    .replace(/^(?:[A-Z]{3}|[€$£¥]|Fr\.?)|(?:[A-Z]{3}|[€$£¥]|Fr\.?|,-|\.-)$/gi, '');
   if (!/^[+-]?[\d.,]*\d[\d.,]*$/.test(bare)) return null;
   const other = decimal === ',' ? '.' : ',';
   const [whole = '', fraction, ...more] = bare.split(decimal);
   if (more.length > 0 || (fraction !== undefined && fraction.includes(other))) return null;
   const groups = whole.split(other);
-  if (groups.length > 1 && (groups[0]!.replace(/[+-]/, '').length > 3 || groups.slice(1).some((group) => group.length !== 3))) return null;
+  if (
+    groups.length > 1 &&
+    (groups[0]!.replace(/[+-]/, '').length > 3 || groups.slice(1).some((group) => group.length !== 3))
+  )
+    return null;
   const value = Number(`${groups.join('') || '0'}.${fraction ?? ''}`);
   return Number.isFinite(value) ? value : null;
 }
 
 /** Which sign parts the cents in these prices: the last one that has one or two digits behind it decides. */
 export function guessDecimal(prices: readonly string[]): ',' | '.' {
-  let commas = 0, points = 0;
+  let commas = 0,
+    points = 0;
   for (const price of prices) {
     const match = /([.,])(\d{1,2})(?!\d)(?!.*[.,]\d)/.exec(price);
     if (match?.[1] === ',') commas++;
@@ -101,15 +161,23 @@ export function guessDecimal(prices: readonly string[]): ',' | '.' {
   return commas > points ? ',' : '.';
 }
 
-export type ReadOptions = { readonly match: ColumnMatch; readonly decimal: ',' | '.'; readonly lengthUnit: 'mm' | 'cm' | 'm' | 'in' };
+export type ReadOptions = {
+  readonly match: ColumnMatch;
+  readonly decimal: ',' | '.';
+  readonly lengthUnit: 'mm' | 'cm' | 'm' | 'in';
+};
 
 /** Lines of the same code are one offer: further things in the pack (a bundle), or its price from so many packs on. */
 export function readPriceList(table: ListTable, { match, decimal, lengthUnit }: ReadOptions): ReadList {
-  const offers = new Map<string, { code: string; name: string; price: Minor; parts: ListPart[]; breaks: PriceBreak[]; line: number }>();
+  const offers = new Map<
+    string,
+    { code: string; name: string; price: Minor; parts: ListPart[]; breaks: PriceBreak[]; line: number }
+  >();
   const unreadable: LineProblem[] = [];
   for (const { line, cells } of table.rows) {
     const cell = (column: ListColumn): string => (match[column] === null ? '' : (cells[match[column]] ?? ''));
-    const refuse = (column: ListColumn, kind: LineProblem['kind']) => unreadable.push({ line, column, kind, text: cell(column).slice(0, 60) });
+    const refuse = (column: ListColumn, kind: LineProblem['kind']) =>
+      unreadable.push({ line, column, kind, text: cell(column).slice(0, 60) });
     const code = cell('code');
     if (code === '') {
       refuse('code', 'missing');
@@ -166,6 +234,10 @@ export function readPriceList(table: ListTable, { match, decimal, lengthUnit }: 
 
 /** A line of CSV that no spreadsheet runs: what begins like a formula is written as text. */
 export function writeCsv(header: readonly string[], rows: readonly (readonly (string | number)[])[]): string {
-  const safe = (value: string | number): string | number => (typeof value === 'string' && /^[\s\u00a0]*[=+\-@\t\r]/.test(value) ? `'${value}` : value);
-  return Papa.unparse({ fields: [...header], data: rows.map((row) => row.map(safe)) }, { delimiter: ';', newline: '\r\n' });
+  const safe = (value: string | number): string | number =>
+    typeof value === 'string' && /^[\s\u00a0]*[=+\-@\t\r]/.test(value) ? `'${value}` : value;
+  return Papa.unparse(
+    { fields: [...header], data: rows.map((row) => row.map(safe)) },
+    { delimiter: ';', newline: '\r\n' },
+  );
 }

@@ -2,7 +2,15 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { PLAIN_ITEM, PLAIN_LAYER, PLAIN_SHOP, PLAIN_VINYL } from '../../../test/worked-example';
 import { minor } from '../units';
-import { compareVinyls, computeGoodPiece, drawOdds, findFlip, sumByStage, type Candidate, type CompareInput } from './compare-vinyls';
+import {
+  compareVinyls,
+  computeGoodPiece,
+  drawOdds,
+  findFlip,
+  sumByStage,
+  type Candidate,
+  type CompareInput,
+} from './compare-vinyls';
 import { believeFailure } from './failure';
 import { computeExactCost, computeItemCost } from './index';
 
@@ -10,12 +18,16 @@ const input: CompareInput = { spec: PLAIN_ITEM, layerIndex: 0, widthMm: 100, qua
 const none = { made: 0, spoiled: 0 };
 /** A fifth of the price, and twice the weeding. */
 const BUDGET = { ...PLAIN_VINYL, id: 2, name: 'Budget', rollPrice: minor(1000), weedingFactor: 2 };
-const plain: Candidate = { vinyl: PLAIN_VINYL, evidence: none }, budget: Candidate = { vinyl: BUDGET, evidence: none };
+const plain: Candidate = { vinyl: PLAIN_VINYL, evidence: none },
+  budget: Candidate = { vinyl: BUDGET, evidence: none };
 
 describe('what is believed of the failure rate', () => {
   it('starts at the shop’s own, held as by 25 pieces, and each piece moves it', () => {
     expect(believeFailure(none, { spoilageShare: 0.04 }).mean.value).toBeCloseTo(0.04, 12);
-    expect(believeFailure({ made: 75, spoiled: 15 }, { spoilageShare: 0.04 }).mean.value).toBeCloseTo((1 + 15) / 100, 12);
+    expect(believeFailure({ made: 75, spoiled: 15 }, { spoilageShare: 0.04 }).mean.value).toBeCloseTo(
+      (1 + 15) / 100,
+      12,
+    );
     // Three good cuts are weak evidence: never "0 %".
     expect(believeFailure({ made: 3, spoiled: 0 }, { spoilageShare: 0.04 }).mean.value).toBeCloseTo(1 / 28, 12);
     expect(believeFailure({ made: 50, spoiled: 5 }, { spoilageShare: 0 }).mean.value).toBeGreaterThan(0.05);
@@ -27,7 +39,10 @@ describe('side by side', () => {
     const [first, second] = compareVinyls(input, [plain, { ...budget, evidence: { made: 75, spoiled: 15 } }]);
     const own = computeItemCost(PLAIN_ITEM, 10, PLAIN_SHOP);
     expect(first!.cost.ok && first!.cost.value.withRisk.value).toBe(own.ok && own.value.withRisk.value);
-    const other = computeItemCost({ ...PLAIN_ITEM, layers: [{ measurement: PLAIN_LAYER, vinyl: BUDGET }] }, 10, { ...PLAIN_SHOP, spoilageShare: 0.16 });
+    const other = computeItemCost({ ...PLAIN_ITEM, layers: [{ measurement: PLAIN_LAYER, vinyl: BUDGET }] }, 10, {
+      ...PLAIN_SHOP,
+      spoilageShare: 0.16,
+    });
     expect(second!.cost.ok && second!.cost.value.withRisk.value).toBe(other.ok && other.value.withRisk.value);
   });
 
@@ -42,15 +57,36 @@ describe('side by side', () => {
   it('the stages add up to the total', () => {
     const [{ cost }] = compareVinyls(input, [plain]) as [ReturnType<typeof compareVinyls>[number]];
     if (!cost.ok) throw new Error('not made');
-    expect([...sumByStage(cost.value).values()].reduce((sum, figure) => sum + figure.value, 0)).toBe(cost.value.withRisk.value);
+    expect([...sumByStage(cost.value).values()].reduce((sum, figure) => sum + figure.value, 0)).toBe(
+      cost.value.withRisk.value,
+    );
   });
 
   it('says what a vinyl is not fit for', () => {
-    const thin = { ...PLAIN_ITEM, layers: [{ measurement: { ...PLAIN_LAYER, thinnestStroke: { widthMm: 0.8, x: 0, y: 0 } }, vinyl: PLAIN_VINYL }] };
-    const glitter = { ...PLAIN_VINYL, id: 4, details: { ...PLAIN_VINYL.details, strokeMm: 2, takesLayers: false, grade: 'own use' } } as const;
-    expect(compareVinyls({ ...input, spec: thin }, [plain, { vinyl: glitter, evidence: none }]).map(({ unfit }) => unfit)).toEqual([[{ kind: 'too-fine', safeWidthMm: 125 }], [{ kind: 'too-fine', safeWidthMm: 250 }, { kind: 'grade', grade: 'own use' }]]);
+    const thin = {
+      ...PLAIN_ITEM,
+      layers: [{ measurement: { ...PLAIN_LAYER, thinnestStroke: { widthMm: 0.8, x: 0, y: 0 } }, vinyl: PLAIN_VINYL }],
+    };
+    const glitter = {
+      ...PLAIN_VINYL,
+      id: 4,
+      details: { ...PLAIN_VINYL.details, strokeMm: 2, takesLayers: false, grade: 'own use' },
+    } as const;
+    expect(
+      compareVinyls({ ...input, spec: thin }, [plain, { vinyl: glitter, evidence: none }]).map(({ unfit }) => unfit),
+    ).toEqual([
+      [{ kind: 'too-fine', safeWidthMm: 125 }],
+      [
+        { kind: 'too-fine', safeWidthMm: 250 },
+        { kind: 'grade', grade: 'own use' },
+      ],
+    ]);
     const two = { ...PLAIN_ITEM, layers: [...PLAIN_ITEM.layers, ...PLAIN_ITEM.layers] };
-    expect(compareVinyls({ ...input, spec: two }, [{ vinyl: { ...PLAIN_VINYL, details: glitter.details }, evidence: none }])[0]!.unfit.map(({ kind }) => kind)).toContain('under-others');
+    expect(
+      compareVinyls({ ...input, spec: two }, [
+        { vinyl: { ...PLAIN_VINYL, details: glitter.details }, evidence: none },
+      ])[0]!.unfit.map(({ kind }) => kind),
+    ).toContain('under-others');
     const softshell = { ...PLAIN_ITEM, blank: { ...PLAIN_ITEM.blank, fabric: 'softshell' as const } };
     const hot = compareVinyls({ ...input, spec: softshell }, [plain])[0]!;
     expect([hot.cost.ok, hot.unfit.map(({ kind }) => kind)]).toEqual([false, ['too-hot']]);
@@ -58,7 +94,8 @@ describe('side by side', () => {
 });
 
 describe('where the answer flips', () => {
-  const atWage = (candidate: Candidate) => (wage: number) => computeGoodPiece({ ...input, shop: { ...PLAIN_SHOP, wagePerHour: wage } }, candidate);
+  const atWage = (candidate: Candidate) => (wage: number) =>
+    computeGoodPiece({ ...input, shop: { ...PLAIN_SHOP, wagePerHour: wage } }, candidate);
   it('over the wage, by hand: a fifth of the vinyl saved against a minute more of weeding', () => {
     // 8.4 cents of vinyl are saved, a minute of weeding is added; both are at stake alike.
     const flip = findFlip(atWage(plain), atWage(budget), 0, 4000)!;
@@ -68,21 +105,49 @@ describe('where the answer flips', () => {
   });
 
   it('is none where one is cheaper everywhere, or one can’t be made', () => {
-    expect(findFlip(() => 1, () => 2, 0, 10)).toBeNull();
-    expect(findFlip(() => null, (at) => at, 0, 10)).toBeNull();
+    expect(
+      findFlip(
+        () => 1,
+        () => 2,
+        0,
+        10,
+      ),
+    ).toBeNull();
+    expect(
+      findFlip(
+        () => null,
+        (at) => at,
+        0,
+        10,
+      ),
+    ).toBeNull();
   });
 
   it('is where two lines cross', () => {
-    fc.assert(fc.property(fc.double({ min: 0.5, max: 9.5, noNaN: true }), fc.double({ min: 0.2, max: 5, noNaN: true }), (at, slope) => {
-      expect(findFlip((x) => 3 + slope * (x - at), () => 3, 0, 10)).toBeCloseTo(at, 6);
-    }));
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.5, max: 9.5, noNaN: true }),
+        fc.double({ min: 0.2, max: 5, noNaN: true }),
+        (at, slope) => {
+          expect(
+            findFlip(
+              (x) => 3 + slope * (x - at),
+              () => 3,
+              0,
+              10,
+            ),
+          ).toBeCloseTo(at, 6);
+        },
+      ),
+    );
   });
 });
 
 describe('the odds', () => {
   it('add up, are the same for the same seed, and follow the evidence', () => {
     const bad: Candidate = { ...budget, evidence: { made: 40, spoiled: 14 } };
-    const first = drawOdds(input, [plain, bad]), again = drawOdds(input, [plain, bad]);
+    const first = drawOdds(input, [plain, bad]),
+      again = drawOdds(input, [plain, bad]);
     expect(first).toEqual(again);
     expect(first.cheapest[0]! + first.cheapest[1]!).toBeCloseTo(1, 12);
     expect(first.cheapest[0]!).toBeGreaterThan(0.95);
@@ -98,8 +163,14 @@ describe('the odds', () => {
   });
 
   it('what can’t be made is never the cheapest', () => {
-    const narrow: Candidate = { vinyl: { ...PLAIN_VINYL, id: 5, rollWidthMm: 40, rollPrice: minor(1) }, evidence: none };
-    expect(computeExactCost({ ...PLAIN_ITEM, layers: [{ measurement: PLAIN_LAYER, vinyl: narrow.vinyl }] }, 10, PLAIN_SHOP).ok).toBe(false);
+    const narrow: Candidate = {
+      vinyl: { ...PLAIN_VINYL, id: 5, rollWidthMm: 40, rollPrice: minor(1) },
+      evidence: none,
+    };
+    expect(
+      computeExactCost({ ...PLAIN_ITEM, layers: [{ measurement: PLAIN_LAYER, vinyl: narrow.vinyl }] }, 10, PLAIN_SHOP)
+        .ok,
+    ).toBe(false);
     expect(drawOdds(input, [plain, narrow], 100).cheapest).toEqual([1, 0]);
   });
 });

@@ -6,11 +6,20 @@ import { estimateWeedSeconds } from '../estimating';
 import { getDetailFloor, GRADES, isSafeOn, type Blank, type ShopFigures, type Vinyl } from '../materials';
 import { figure, groupBy, type Figure, type Result } from '../units';
 import { believeFailure, type Belief, type Evidence } from './failure';
-import { computeExactCost, computeItemCost, type CostProblem, type CostStage, type ExactCost, type ItemCost, type ItemSpec } from './item-cost';
+import {
+  computeExactCost,
+  computeItemCost,
+  type CostProblem,
+  type CostStage,
+  type ExactCost,
+  type ItemCost,
+  type ItemSpec,
+} from './item-cost';
 
 /** A vinyl for the layer; at the price of an offer, or with another blank, where that is what is tried. */
 export type Candidate = {
-  readonly vinyl: Vinyl; readonly evidence: Evidence;
+  readonly vinyl: Vinyl;
+  readonly evidence: Evidence;
   /** How it is called, where that is not the vinyl's name. */
   readonly name?: string;
   readonly price?: Figure;
@@ -24,21 +33,57 @@ export type Unfit =
   | { readonly kind: 'over-others' }
   | { readonly kind: 'grade'; readonly grade: Vinyl['details']['grade'] };
 
-export type Compared = { readonly name: string; readonly vinyl: Vinyl; readonly belief: Belief; readonly cost: Result<ItemCost, CostProblem>; readonly unfit: readonly Unfit[] };
-export type CompareInput = { readonly spec: ItemSpec; /** The layer that is tried in each. */ readonly layerIndex: number; /** Of the whole artwork. */ readonly widthMm: number; readonly quantity: number; readonly shop: ShopFigures };
+export type Compared = {
+  readonly name: string;
+  readonly vinyl: Vinyl;
+  readonly belief: Belief;
+  readonly cost: Result<ItemCost, CostProblem>;
+  readonly unfit: readonly Unfit[];
+};
+export type CompareInput = {
+  readonly spec: ItemSpec;
+  /** The layer that is tried in each. */ readonly layerIndex: number;
+  /** Of the whole artwork. */ readonly widthMm: number;
+  readonly quantity: number;
+  readonly shop: ShopFigures;
+};
 
 export const getCandidateName = (candidate: Candidate): string => candidate.name ?? candidate.vinyl.name;
 
 /** The shop's own minutes for weeding are those of the vinyl it has: another one takes them longer or shorter as the estimates say. */
-function bendMinutes({ minutes, layers: before }: ItemSpec, after: ItemSpec['layers'], shop: ShopFigures): Pick<ItemSpec, 'minutes'> {
+function bendMinutes(
+  { minutes, layers: before }: ItemSpec,
+  after: ItemSpec['layers'],
+  shop: ShopFigures,
+): Pick<ItemSpec, 'minutes'> {
   if (!minutes?.weed) return minutes ? { minutes } : {};
-  const estimate = (layers: ItemSpec['layers']) => layers.reduce((sum, { measurement, vinyl }) => sum + estimateWeedSeconds(measurement, vinyl, shop).value, 0);
-  const was = estimate(before), k = was > 0 ? estimate(after) / was : 1;
+  const estimate = (layers: ItemSpec['layers']) =>
+    layers.reduce((sum, { measurement, vinyl }) => sum + estimateWeedSeconds(measurement, vinyl, shop).value, 0);
+  const was = estimate(before),
+    k = was > 0 ? estimate(after) / was : 1;
   const { low, high, ...weed } = minutes.weed;
-  return { minutes: { ...minutes, weed: k === 1 ? minutes.weed : { ...weed, value: weed.value * k, ...(low === undefined ? {} : { low: low * k }), ...(high === undefined ? {} : { high: high * k }), how: 'yours for the vinyl it has × estimate of this vinyl ÷ estimate of that', parts: [minutes.weed, figure('Against the vinyl it has', k, 'factor', 'computed')] } } };
+  return {
+    minutes: {
+      ...minutes,
+      weed:
+        k === 1
+          ? minutes.weed
+          : {
+              ...weed,
+              value: weed.value * k,
+              ...(low === undefined ? {} : { low: low * k }),
+              ...(high === undefined ? {} : { high: high * k }),
+              how: 'yours for the vinyl it has × estimate of this vinyl ÷ estimate of that',
+              parts: [minutes.weed, figure('Against the vinyl it has', k, 'factor', 'computed')],
+            },
+    },
+  };
 }
 
-function withCandidate({ spec, layerIndex, shop }: Pick<CompareInput, 'spec' | 'layerIndex' | 'shop'>, { vinyl, price, blank }: Candidate): ItemSpec {
+function withCandidate(
+  { spec, layerIndex, shop }: Pick<CompareInput, 'spec' | 'layerIndex' | 'shop'>,
+  { vinyl, price, blank }: Candidate,
+): ItemSpec {
   const layers = spec.layers.map((layer, index) => {
     if (index !== layerIndex) return layer;
     const { price: _price, prices, ...rest } = layer;
@@ -51,21 +96,36 @@ function withCandidate({ spec, layerIndex, shop }: Pick<CompareInput, 'spec' | '
 }
 
 /** Each candidate, in the order given. */
-export function compareVinyls({ spec, layerIndex, widthMm, quantity, shop }: CompareInput, candidates: readonly Candidate[]): readonly Compared[] {
+export function compareVinyls(
+  { spec, layerIndex, widthMm, quantity, shop }: CompareInput,
+  candidates: readonly Candidate[],
+): readonly Compared[] {
   return candidates.map((candidate): Compared => {
     const belief = believeFailure(candidate.evidence, shop);
     const tried = withCandidate({ spec, layerIndex, shop }, candidate);
-    return { name: getCandidateName(candidate), vinyl: candidate.vinyl, belief, cost: computeItemCost({ ...tried, spoilage: belief.mean }, quantity, shop), unfit: findUnfit(tried, layerIndex, widthMm, candidate.vinyl) };
+    return {
+      name: getCandidateName(candidate),
+      vinyl: candidate.vinyl,
+      belief,
+      cost: computeItemCost({ ...tried, spoilage: belief.mean }, quantity, shop),
+      unfit: findUnfit(tried, layerIndex, widthMm, candidate.vinyl),
+    };
   });
 }
 
 function findUnfit(spec: ItemSpec, layerIndex: number, widthMm: number, vinyl: Vinyl): readonly Unfit[] {
-  const safeWidthMm = computeSafeWidth({ widthMm, layers: [spec.layers[layerIndex]!.measurement] }, getDetailFloor(vinyl));
+  const safeWidthMm = computeSafeWidth(
+    { widthMm, layers: [spec.layers[layerIndex]!.measurement] },
+    getDetailFloor(vinyl),
+  );
   const { place } = spec.layers[layerIndex]!;
-  const under = spec.layers.slice(0, layerIndex).filter((layer) => layer.place === place), over = spec.layers.slice(layerIndex + 1).filter((layer) => layer.place === place);
+  const under = spec.layers.slice(0, layerIndex).filter((layer) => layer.place === place),
+    over = spec.layers.slice(layerIndex + 1).filter((layer) => layer.place === place);
   return [
-    ...(safeWidthMm !== null && safeWidthMm > widthMm + 0.5 ? [{ kind: 'too-fine', safeWidthMm } as const] : []), ...(isSafeOn(vinyl, spec.blank.fabric) ? [] : [{ kind: 'too-hot' } as const]),
-    ...(over.length > 0 && !vinyl.details.takesLayers ? [{ kind: 'under-others' } as const] : []), ...(under.length > 0 && !vinyl.details.liesOnVinyl ? [{ kind: 'over-others' } as const] : []),
+    ...(safeWidthMm !== null && safeWidthMm > widthMm + 0.5 ? [{ kind: 'too-fine', safeWidthMm } as const] : []),
+    ...(isSafeOn(vinyl, spec.blank.fabric) ? [] : [{ kind: 'too-hot' } as const]),
+    ...(over.length > 0 && !vinyl.details.takesLayers ? [{ kind: 'under-others' } as const] : []),
+    ...(under.length > 0 && !vinyl.details.liesOnVinyl ? [{ kind: 'over-others' } as const] : []),
     ...(GRADES.indexOf(vinyl.details.grade) > 0 ? [{ kind: 'grade', grade: vinyl.details.grade } as const] : []),
   ];
 }
@@ -79,16 +139,25 @@ export function computeGoodPiece(input: CompareInput, candidate: Candidate, fail
 }
 
 /** Where two costs meet, the first place between `from` and `to`; null where they don't, or one can't be told. Looked for in steps, then halved. */
-export function findFlip(a: (at: number) => number | null, b: (at: number) => number | null, from: number, to: number, steps = 48): number | null {
+export function findFlip(
+  a: (at: number) => number | null,
+  b: (at: number) => number | null,
+  from: number,
+  to: number,
+  steps = 48,
+): number | null {
   const difference = (at: number): number | null => {
-    const first = a(at), second = b(at);
+    const first = a(at),
+      second = b(at);
     return first === null || second === null ? null : first - second;
   };
-  let low = from, before = difference(from);
+  let low = from,
+    before = difference(from);
   for (let step = 1; step <= steps; step++) {
     const high = from + ((to - from) * step) / steps;
     const after = difference(high);
-    if (before !== null && after !== null && before !== 0 && Math.sign(before) !== Math.sign(after)) return halve(difference, low, high, Math.sign(before));
+    if (before !== null && after !== null && before !== 0 && Math.sign(before) !== Math.sign(after))
+      return halve(difference, low, high, Math.sign(before));
     [low, before] = [high, after];
   }
   return null;
@@ -103,7 +172,13 @@ function halve(difference: (at: number) => number | null, low: number, high: num
   return (low + high) / 2;
 }
 
-export type Odds = { /** That each is the cheapest; they add up to 1. */ readonly cheapest: readonly number[]; /** Between which the failure rate of each lies, nine times in ten. */ readonly failure: readonly { readonly low: number; readonly high: number }[] };
+export type Odds = {
+  /** That each is the cheapest; they add up to 1. */ readonly cheapest: readonly number[];
+  /** Between which the failure rate of each lies, nine times in ten. */ readonly failure: readonly {
+    readonly low: number;
+    readonly high: number;
+  }[];
+};
 export const DRAWS = 20_000;
 
 /** Draws failure rates as they are believed, and counts which candidate is the cheapest: those of one vinyl, at other offers or on other blanks, fail alike. The same seed gives the same. */
@@ -112,11 +187,19 @@ export function drawOdds(input: CompareInput, candidates: readonly Candidate[], 
   const players = candidates.map((candidate) => {
     const exact = computeExactCost(withCandidate(input, candidate), input.quantity, input.shop);
     const { alpha, beta } = believeFailure(candidate.evidence, input.shop);
-    return { exact: exact.ok ? exact.value : null, draw: randomBeta.source(random)(alpha, beta), rates: new Float64Array(draws), wins: 0 };
+    return {
+      exact: exact.ok ? exact.value : null,
+      draw: randomBeta.source(random)(alpha, beta),
+      rates: new Float64Array(draws),
+      wins: 0,
+    };
   });
-  const firstOf = players.map((_, at) => candidates.findIndex((candidate) => candidate.vinyl.id === candidates[at]!.vinyl.id));
+  const firstOf = players.map((_, at) =>
+    candidates.findIndex((candidate) => candidate.vinyl.id === candidates[at]!.vinyl.id),
+  );
   for (let round = 0; round < draws; round++) {
-    let best: (typeof players)[number] | null = null, least = Infinity;
+    let best: (typeof players)[number] | null = null,
+      least = Infinity;
     for (const [at, player] of players.entries()) {
       const rate = firstOf[at]! < at ? players[firstOf[at]!]!.rates[round]! : Math.min(0.99, player.draw());
       player.rates[round] = rate;
@@ -135,9 +218,38 @@ export function drawOdds(input: CompareInput, candidates: readonly Candidate[], 
   };
 }
 
-export const STAGE_LABELS: Readonly<Record<CostStage, string>> = { blank: 'Blank', artwork: 'Drawing', vinyl: 'Vinyl', tape: 'Transfer tape', stones: 'Stones', extra: 'Besides', 'set-up': 'Set-up', cut: 'Cut', weed: 'Weed', press: 'Press', wear: 'Wear', risk: 'What goes wrong', check: 'Check, fold, pack', pack: 'Packaging', overhead: 'Overheads' };
+export const STAGE_LABELS: Readonly<Record<CostStage, string>> = {
+  blank: 'Blank',
+  artwork: 'Drawing',
+  vinyl: 'Vinyl',
+  tape: 'Transfer tape',
+  stones: 'Stones',
+  extra: 'Besides',
+  'set-up': 'Set-up',
+  cut: 'Cut',
+  weed: 'Weed',
+  press: 'Press',
+  wear: 'Wear',
+  risk: 'What goes wrong',
+  check: 'Check, fold, pack',
+  pack: 'Packaging',
+  overhead: 'Overheads',
+};
 
 /** The lines of a cost by stage, in making order: what can be set side by side whatever vinyls they are of. */
 export function sumByStage(cost: ItemCost): ReadonlyMap<CostStage, Figure> {
-  return new Map([...groupBy(cost.lines, (line) => line.stage)].map(([stage, lines]) => [stage, lines.length === 1 ? lines[0]!.figure : figure(STAGE_LABELS[stage], lines.reduce((sum, line) => sum + line.total, 0), 'money', 'computed', { how: 'sum of its lines', parts: lines.map((line) => line.figure) })]));
+  return new Map(
+    [...groupBy(cost.lines, (line) => line.stage)].map(([stage, lines]) => [
+      stage,
+      lines.length === 1
+        ? lines[0]!.figure
+        : figure(
+            STAGE_LABELS[stage],
+            lines.reduce((sum, line) => sum + line.total, 0),
+            'money',
+            'computed',
+            { how: 'sum of its lines', parts: lines.map((line) => line.figure) },
+          ),
+    ]),
+  );
 }

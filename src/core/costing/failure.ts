@@ -16,10 +16,19 @@ const PRIOR_PIECES = 25;
 export function believeFailure({ made, spoiled }: Evidence, shop: Pick<ShopFigures, 'spoilageShare'>): Belief {
   // A rate of nought would never be moved by anything.
   const start = Math.min(0.9, Math.max(0.002, shop.spoilageShare));
-  const alpha = start * PRIOR_PIECES + spoiled, beta = (1 - start) * PRIOR_PIECES + Math.max(0, made - spoiled);
+  const alpha = start * PRIOR_PIECES + spoiled,
+    beta = (1 - start) * PRIOR_PIECES + Math.max(0, made - spoiled);
   return {
-    alpha, beta, mean: figure('Goes wrong', alpha / (alpha + beta), 'share', made > 0 ? 'learned' : 'default', {
-      how: '(spoiled + share at first × its weight) ÷ (cut + its weight)', parts: [figure('Cut', made, 'count', 'measured'), figure('Spoiled', spoiled, 'count', 'measured'), figure('Share at first', start, 'share', 'shop'), figure('Weight of that, in pieces', PRIOR_PIECES, 'count', 'default')],
+    alpha,
+    beta,
+    mean: figure('Goes wrong', alpha / (alpha + beta), 'share', made > 0 ? 'learned' : 'default', {
+      how: '(spoiled + share at first × its weight) ÷ (cut + its weight)',
+      parts: [
+        figure('Cut', made, 'count', 'measured'),
+        figure('Spoiled', spoiled, 'count', 'measured'),
+        figure('Share at first', start, 'share', 'shop'),
+        figure('Weight of that, in pieces', PRIOR_PIECES, 'count', 'default'),
+      ],
     }),
   };
 }

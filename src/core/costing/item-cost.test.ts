@@ -1,7 +1,14 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { computeItemCost, computeLayerAreas, type ItemCost, type ItemSpec } from './index';
-import { PLAIN_BLANK, PLAIN_ITEM, PLAIN_LAYER, PLAIN_SHOP, PLAIN_VINYL, STICKY_VINYL } from '../../../test/worked-example';
+import {
+  PLAIN_BLANK,
+  PLAIN_ITEM,
+  PLAIN_LAYER,
+  PLAIN_SHOP,
+  PLAIN_VINYL,
+  STICKY_VINYL,
+} from '../../../test/worked-example';
 import type { ShopFigures } from '../materials';
 import { minor, type Figure } from '../units';
 
@@ -59,63 +66,125 @@ describe('the worked example of docs/costing.md: one of ten tea towels', () => {
 
   it('shows its working down to the inputs', () => {
     const labels = (figure: Figure): string[] => [figure.label, ...(figure.parts ?? []).flatMap(labels)];
-    expect(labels(line(one, 'vinyl-0').figure)).toEqual(expect.arrayContaining(['Strip length', 'Roll width', 'Roll price', 'Pieces side by side']));
-    expect(labels(one.withRisk)).toEqual(expect.arrayContaining(['Cash cost', 'Your time', 'What goes wrong', 'Pieces that go wrong']));
+    expect(labels(line(one, 'vinyl-0').figure)).toEqual(
+      expect.arrayContaining(['Strip length', 'Roll width', 'Roll price', 'Pieces side by side']),
+    );
+    expect(labels(one.withRisk)).toEqual(
+      expect.arrayContaining(['Cash cost', 'Your time', 'What goes wrong', 'Pieces that go wrong']),
+    );
   });
 });
 
-const anyItem = fc.record({
-  width: fc.double({ min: 5, max: 440, noNaN: true }), height: fc.double({ min: 5, max: 440, noNaN: true }), fill: fc.double({ min: 0.01, max: 1, noNaN: true }), cavities: fc.integer({ min: 0, max: 400 }),
-  quantity: fc.integer({ min: 1, max: 300 }), spoilage: fc.double({ min: 0, max: 0.5, noNaN: true }), layers: fc.integer({ min: 1, max: 4 }), price: fc.integer({ min: 1, max: 30_000 }),
-}).map((raw) => {
-  const measurement = { ...PLAIN_LAYER, netMm2: raw.width * raw.height * raw.fill, cavities: raw.cavities, box: { x: 0, y: 0, width: raw.width, height: raw.height }, cutLengthMm: 2 * (raw.width + raw.height) };
-  const spec: ItemSpec = { ...PLAIN_ITEM, layers: Array.from({ length: raw.layers }, () => ({ measurement, vinyl: { ...PLAIN_VINYL, rollPrice: minor(raw.price) } })) };
-  return { ...raw, spec, shop: { ...PLAIN_SHOP, spoilageShare: raw.spoilage, energyPerKwh: 31, bladePrice: 900, matPrice: 1100, coverSheetPrice: 320, cutterRatePerHour: 140 } };
-});
+const anyItem = fc
+  .record({
+    width: fc.double({ min: 5, max: 440, noNaN: true }),
+    height: fc.double({ min: 5, max: 440, noNaN: true }),
+    fill: fc.double({ min: 0.01, max: 1, noNaN: true }),
+    cavities: fc.integer({ min: 0, max: 400 }),
+    quantity: fc.integer({ min: 1, max: 300 }),
+    spoilage: fc.double({ min: 0, max: 0.5, noNaN: true }),
+    layers: fc.integer({ min: 1, max: 4 }),
+    price: fc.integer({ min: 1, max: 30_000 }),
+  })
+  .map((raw) => {
+    const measurement = {
+      ...PLAIN_LAYER,
+      netMm2: raw.width * raw.height * raw.fill,
+      cavities: raw.cavities,
+      box: { x: 0, y: 0, width: raw.width, height: raw.height },
+      cutLengthMm: 2 * (raw.width + raw.height),
+    };
+    const spec: ItemSpec = {
+      ...PLAIN_ITEM,
+      layers: Array.from({ length: raw.layers }, () => ({
+        measurement,
+        vinyl: { ...PLAIN_VINYL, rollPrice: minor(raw.price) },
+      })),
+    };
+    return {
+      ...raw,
+      spec,
+      shop: {
+        ...PLAIN_SHOP,
+        spoilageShare: raw.spoilage,
+        energyPerKwh: 31,
+        bladePrice: 900,
+        matPrice: 1100,
+        coverSheetPrice: 320,
+        cutterRatePerHour: 140,
+      },
+    };
+  });
 
 describe('for any item', () => {
   it('shown lines add up to the shown totals to the cent', () => {
-    fc.assert(fc.property(anyItem, ({ spec, quantity, shop }) => {
-      const result = cost(spec, quantity, shop);
-      const sum = (pick: (of: ItemCost['lines'][number]) => number) => result.lines.reduce((total, entry) => total + pick(entry), 0);
-      expect(sum((entry) => entry.cash)).toBe(result.cash.value);
-      expect(sum((entry) => entry.cash + entry.time)).toBe(result.full.value);
-      expect(sum((entry) => entry.total)).toBe(result.withRisk.value);
-      result.lines.forEach((entry) => expect(entry.figure.value).toBe(entry.total));
-    }));
+    fc.assert(
+      fc.property(anyItem, ({ spec, quantity, shop }) => {
+        const result = cost(spec, quantity, shop);
+        const sum = (pick: (of: ItemCost['lines'][number]) => number) =>
+          result.lines.reduce((total, entry) => total + pick(entry), 0);
+        expect(sum((entry) => entry.cash)).toBe(result.cash.value);
+        expect(sum((entry) => entry.cash + entry.time)).toBe(result.full.value);
+        expect(sum((entry) => entry.total)).toBe(result.withRisk.value);
+        result.lines.forEach((entry) => expect(entry.figure.value).toBe(entry.total));
+      }),
+    );
   });
 
   it('net ≤ box ≤ used', () => {
-    fc.assert(fc.property(anyItem, ({ spec, quantity, shop }) => {
-      const { areas } = cost(spec, quantity, shop).layers[0]!;
-      expect(areas.net.value).toBeLessThanOrEqual(areas.box.value);
-      expect(areas.box.value).toBeLessThanOrEqual(areas.used.value * (1 + 1e-9));
-    }));
+    fc.assert(
+      fc.property(anyItem, ({ spec, quantity, shop }) => {
+        const { areas } = cost(spec, quantity, shop).layers[0]!;
+        expect(areas.net.value).toBeLessThanOrEqual(areas.box.value);
+        expect(areas.box.value).toBeLessThanOrEqual(areas.used.value * (1 + 1e-9));
+      }),
+    );
   });
 
   it('more waste never lowers the cost', () => {
-    fc.assert(fc.property(anyItem, ({ spec, quantity, shop }) => {
-      expect(cost(spec, quantity, { ...shop, spoilageShare: shop.spoilageShare + 0.1 }).withRisk.value).toBeGreaterThanOrEqual(cost(spec, quantity, shop).withRisk.value);
-    }));
+    fc.assert(
+      fc.property(anyItem, ({ spec, quantity, shop }) => {
+        expect(
+          cost(spec, quantity, { ...shop, spoilageShare: shop.spoilageShare + 0.1 }).withRisk.value,
+        ).toBeGreaterThanOrEqual(cost(spec, quantity, shop).withRisk.value);
+      }),
+    );
   });
 
   it('set-up weighs less on each of more pieces', () => {
-    fc.assert(fc.property(anyItem, ({ spec, quantity, shop }) => {
-      expect(line(cost(spec, quantity + 1, shop), 'set-up').handsSeconds).toBeLessThan(line(cost(spec, quantity, shop), 'set-up').handsSeconds);
-    }));
+    fc.assert(
+      fc.property(anyItem, ({ spec, quantity, shop }) => {
+        expect(line(cost(spec, quantity + 1, shop), 'set-up').handsSeconds).toBeLessThan(
+          line(cost(spec, quantity, shop), 'set-up').handsSeconds,
+        );
+      }),
+    );
   });
 });
 
 describe('what cannot be made is named with what would help', () => {
   it('wider than the roll, and the scale at which it fits', () => {
     const wide = { ...PLAIN_LAYER, box: { x: 0, y: 0, width: 600, height: 980 } };
-    expect(computeLayerAreas({ layer: wide, vinyl: PLAIN_VINYL, quantity: 1, shop: PLAIN_SHOP })).toEqual({ ok: false, problem: { kind: 'wider-than-roll', vinylName: 'Plain', needsMm: 610, usableMm: 500, shrinkTo: 490 / 600 } });
+    expect(computeLayerAreas({ layer: wide, vinyl: PLAIN_VINYL, quantity: 1, shop: PLAIN_SHOP })).toEqual({
+      ok: false,
+      problem: { kind: 'wider-than-roll', vinylName: 'Plain', needsMm: 610, usableMm: 500, shrinkTo: 490 / 600 },
+    });
   });
 
   it('turns a piece that only fits lengthways, unless the vinyl has a direction', () => {
     const long = { ...PLAIN_LAYER, box: { x: 0, y: 0, width: 600, height: 100 } };
-    expect(computeLayerAreas({ layer: long, vinyl: PLAIN_VINYL, quantity: 1, shop: PLAIN_SHOP })).toMatchObject({ ok: true, value: { turned: true } });
-    expect(computeLayerAreas({ layer: long, vinyl: { ...PLAIN_VINYL, details: { ...PLAIN_VINYL.details, direction: 'along' } }, quantity: 1, shop: PLAIN_SHOP })).toMatchObject({ ok: false });
+    expect(computeLayerAreas({ layer: long, vinyl: PLAIN_VINYL, quantity: 1, shop: PLAIN_SHOP })).toMatchObject({
+      ok: true,
+      value: { turned: true },
+    });
+    expect(
+      computeLayerAreas({
+        layer: long,
+        vinyl: { ...PLAIN_VINYL, details: { ...PLAIN_VINYL.details, direction: 'along' } },
+        quantity: 1,
+        shop: PLAIN_SHOP,
+      }),
+    ).toMatchObject({ ok: false });
   });
 
   it.each([
@@ -148,23 +217,31 @@ describe('lines that not every shop has', () => {
 
   it('overheads go by the hours of the piece, by the piece, or both', () => {
     // 270 s are 0.075 h.
-    expect(lineOf(costWith({ overheadPerHour: 400, overheadPerItem: 12 }), 'overhead')).toMatchObject({ cash: 42, time: 0, stage: 'overhead' });
+    expect(lineOf(costWith({ overheadPerHour: 400, overheadPerItem: 12 }), 'overhead')).toMatchObject({
+      cash: 42,
+      time: 0,
+      stage: 'overhead',
+    });
     expect(costWith({ overheadPerItem: 12 }).cash.value).toBe(plain.cash.value + 12);
     expect(lineOf(plain, 'overhead')).toBeUndefined();
   });
 
   it('a pillow wears by closings, and the wrap press takes heat tape', () => {
     const closings = plain.press.closures;
-    expect(lineOf(costWith({ pillowPrice: 1500, pillowPresses: 100 }), 'wear')!.cash - (lineOf(plain, 'wear')?.cash ?? 0)).toBe(15 * closings);
+    expect(
+      lineOf(costWith({ pillowPrice: 1500, pillowPresses: 100 }), 'wear')!.cash - (lineOf(plain, 'wear')?.cash ?? 0),
+    ).toBe(15 * closings);
     const cup = { blank: { ...PLAIN_ITEM.blank, heating: 'wrap' as const, fabric: 'enamel' as const } };
     expect(lineOf(costWith({ heatTape: 7 }, cup), 'wear')!.cash).toBe(7);
     expect(lineOf(costWith({ heatTape: 7 }), 'wear')!.cash).toBe(0);
   });
 
   it('whatever lines there are, they add up', () => {
-    const cost = costWith({ overheadPerHour: 333, overheadPerItem: 7, pillowPrice: 1499 }, { artwork: { price: minor(1111), run: 7 } });
+    const cost = costWith(
+      { overheadPerHour: 333, overheadPerItem: 7, pillowPrice: 1499 },
+      { artwork: { price: minor(1111), run: 7 } },
+    );
     expect(cost.lines.reduce((sum, line) => sum + line.total, 0)).toBe(cost.withRisk.value);
     expect(cost.lines.reduce((sum, line) => sum + line.cash, 0)).toBe(cost.cash.value);
   });
 });
-

@@ -26,7 +26,15 @@ export type Placement = {
 /** What a customer may have besides, such as a name: the artwork is a usual example of it, by which it is reckoned. */
 export type ItemOption = { readonly label: string; readonly surcharge: Minor; readonly placement: Placement };
 /** What is otherwise for a size or a colour of the blank; null stands for any. The first that fits wins, for price and vinyl each. */
-export type VariantRule = { readonly sizeName: string | null; readonly colourName: string | null; readonly price: Minor | null; /** This vinyl, and what takes its place. */ readonly swaps: readonly { readonly vinylId: number; readonly byVinylId: number }[] };
+export type VariantRule = {
+  readonly sizeName: string | null;
+  readonly colourName: string | null;
+  readonly price: Minor | null;
+  /** This vinyl, and what takes its place. */ readonly swaps: readonly {
+    readonly vinylId: number;
+    readonly byVinylId: number;
+  }[];
+};
 /** Your own seconds for one piece; null where they are estimated or learned. */
 export type TypedSeconds = { readonly cut: number | null; readonly weed: number | null; readonly press: number | null };
 export const NOTHING_TYPED: TypedSeconds = { cut: null, weed: null, press: null };
@@ -48,26 +56,75 @@ export type ItemDetails = {
   /** What a shop asks for the like; null where nobody looked. */
   readonly othersAsk: Minor | null;
 };
-export const PLAIN_DETAILS: ItemDetails = { options: [], variants: [], extras: [], stones: [], packaging: null, minutes: NOTHING_TYPED, negative: null, priceBasis: 'shelf', offerIds: [], othersAsk: null };
+export const PLAIN_DETAILS: ItemDetails = {
+  options: [],
+  variants: [],
+  extras: [],
+  stones: [],
+  packaging: null,
+  minutes: NOTHING_TYPED,
+  negative: null,
+  priceBasis: 'shelf',
+  offerIds: [],
+  othersAsk: null,
+};
 
 export type ItemPlan = {
-  readonly blankId: number; readonly sizeName: string; readonly colourName: string; readonly price: Minor; readonly areaBasis: AreaBasis; readonly artworkPrice: Minor; readonly artworkRun: number;
-  readonly placements: readonly Placement[]; readonly details: ItemDetails;
+  readonly blankId: number;
+  readonly sizeName: string;
+  readonly colourName: string;
+  readonly price: Minor;
+  readonly areaBasis: AreaBasis;
+  readonly artworkPrice: Minor;
+  readonly artworkRun: number;
+  readonly placements: readonly Placement[];
+  readonly details: ItemDetails;
 };
 
 /** An artwork put on a blank at the width it was kept at, in the vinyls chosen for its layers; where none was, in `vinylIds` by their order. At least one. */
-export function startPlacement(artwork: { readonly id: number; readonly measurement: ArtworkMeasurement; readonly layerVinylIds: readonly (number | null)[] }, vinylIds: readonly number[], place: string): Placement {
-  return { artworkId: artwork.id, place, widthMm: Math.round(artwork.measurement.widthMm * 10) / 10, widths: {}, seenThrough: false, vinylIds: getWornLayers(artwork.measurement).map((_, index) => artwork.layerVinylIds[index] ?? vinylIds[index] ?? vinylIds[0]!) };
+export function startPlacement(
+  artwork: {
+    readonly id: number;
+    readonly measurement: ArtworkMeasurement;
+    readonly layerVinylIds: readonly (number | null)[];
+  },
+  vinylIds: readonly number[],
+  place: string,
+): Placement {
+  return {
+    artworkId: artwork.id,
+    place,
+    widthMm: Math.round(artwork.measurement.widthMm * 10) / 10,
+    widths: {},
+    seenThrough: false,
+    vinylIds: getWornLayers(artwork.measurement).map(
+      (_, index) => artwork.layerVinylIds[index] ?? vinylIds[index] ?? vinylIds[0]!,
+    ),
+  };
 }
 
 /** Which of an item's variants: a size and colour of its blank, and which of its options, by their index. */
 export type Variant = { readonly sizeName: string; readonly colourName: string; readonly options: readonly number[] };
 export type MadePlacement = Omit<Placement, 'widths'>;
 /** One variant as it is made: what its blank, artworks, widths and vinyls come to. */
-export type Made = { readonly blankId: number; readonly sizeName: string; readonly colourName: string; readonly placements: readonly MadePlacement[]; readonly price: Minor };
+export type Made = {
+  readonly blankId: number;
+  readonly sizeName: string;
+  readonly colourName: string;
+  readonly placements: readonly MadePlacement[];
+  readonly price: Minor;
+};
 
-type Priced = { readonly price: Minor; readonly options: readonly { readonly surcharge: Minor }[]; readonly variants: readonly VariantRule[] };
-const findRules = (variants: readonly VariantRule[], { sizeName, colourName }: Omit<Variant, 'options'>): readonly VariantRule[] => variants.filter((rule) => (rule.sizeName ?? sizeName) === sizeName && (rule.colourName ?? colourName) === colourName);
+type Priced = {
+  readonly price: Minor;
+  readonly options: readonly { readonly surcharge: Minor }[];
+  readonly variants: readonly VariantRule[];
+};
+const findRules = (
+  variants: readonly VariantRule[],
+  { sizeName, colourName }: Omit<Variant, 'options'>,
+): readonly VariantRule[] =>
+  variants.filter((rule) => (rule.sizeName ?? sizeName) === sizeName && (rule.colourName ?? colourName) === colourName);
 
 /** What a variant is priced at: by its own rule or as the item, with the surcharge of each option. */
 export function getVariantPrice({ price, options, variants }: Priced, variant: Variant): Minor {
@@ -76,40 +133,114 @@ export function getVariantPrice({ price, options, variants }: Priced, variant: V
 }
 
 /** How a variant is made. An option that the item has no more is left out. */
-export function resolveVariant(plan: Pick<ItemPlan, 'blankId' | 'price' | 'placements' | 'details'>, { sizeName, colourName, options }: Variant): Made {
+export function resolveVariant(
+  plan: Pick<ItemPlan, 'blankId' | 'price' | 'placements' | 'details'>,
+  { sizeName, colourName, options }: Variant,
+): Made {
   const rules = findRules(plan.details.variants, { sizeName, colourName });
   const chosen = options.flatMap((index) => plan.details.options[index] ?? []);
-  const swap = (vinylId: number) => rules.flatMap((rule) => rule.swaps).find((entry) => entry.vinylId === vinylId)?.byVinylId ?? vinylId;
-  const make = ({ widths, ...placement }: Placement): MadePlacement => ({ ...placement, widthMm: widths[sizeName] ?? placement.widthMm, vinylIds: placement.vinylIds.map(swap) });
-  return { blankId: plan.blankId, sizeName, colourName, placements: [...plan.placements, ...chosen.map((option) => option.placement)].map(make), price: getVariantPrice({ price: plan.price, ...plan.details }, { sizeName, colourName, options }) };
+  const swap = (vinylId: number) =>
+    rules.flatMap((rule) => rule.swaps).find((entry) => entry.vinylId === vinylId)?.byVinylId ?? vinylId;
+  const make = ({ widths, ...placement }: Placement): MadePlacement => ({
+    ...placement,
+    widthMm: widths[sizeName] ?? placement.widthMm,
+    vinylIds: placement.vinylIds.map(swap),
+  });
+  return {
+    blankId: plan.blankId,
+    sizeName,
+    colourName,
+    placements: [...plan.placements, ...chosen.map((option) => option.placement)].map(make),
+    price: getVariantPrice({ price: plan.price, ...plan.details }, { sizeName, colourName, options }),
+  };
 }
 
 /** The item as it is usually made. */
-export const getUsualVariant = (plan: Pick<ItemPlan, 'sizeName' | 'colourName'>): Variant => ({ sizeName: plan.sizeName, colourName: plan.colourName, options: [] });
+export const getUsualVariant = (plan: Pick<ItemPlan, 'sizeName' | 'colourName'>): Variant => ({
+  sizeName: plan.sizeName,
+  colourName: plan.colourName,
+  options: [],
+});
 
 /** All vinyls that any variant may be made of. */
 export function listVinylIds({ placements, details }: Pick<ItemPlan, 'placements' | 'details'>): readonly number[] {
-  return [...new Set([...placements, ...details.options.map((option) => option.placement)].flatMap((placement) => placement.vinylIds).concat(details.variants.flatMap((rule) => rule.swaps.map((swap) => swap.byVinylId))))];
+  return [
+    ...new Set(
+      [...placements, ...details.options.map((option) => option.placement)]
+        .flatMap((placement) => placement.vinylIds)
+        .concat(details.variants.flatMap((rule) => rule.swaps.map((swap) => swap.byVinylId))),
+    ),
+  ];
 }
-export const listArtworkIds = ({ placements, details }: Pick<ItemPlan, 'placements' | 'details'>): readonly number[] => [...new Set([...placements, ...details.options.map((option) => option.placement)].map((placement) => placement.artworkId))];
+export const listArtworkIds = ({
+  placements,
+  details,
+}: Pick<ItemPlan, 'placements' | 'details'>): readonly number[] => [
+  ...new Set(
+    [...placements, ...details.options.map((option) => option.placement)].map((placement) => placement.artworkId),
+  ),
+];
 
 /** One layer of one placement; a piece's layers are numbered through all its placements. */
-export type MadeLayer = CostLayer & { readonly name: string; readonly artworkId: number; readonly artworkName: string; readonly placement: number; readonly layerIndex: number; readonly widthMm: number; readonly seenThrough: boolean; readonly place: string };
-export type ArtworkFacts = { readonly name: string; readonly measurement: ArtworkMeasurement; readonly layerNames: readonly string[] };
+export type MadeLayer = CostLayer & {
+  readonly name: string;
+  readonly artworkId: number;
+  readonly artworkName: string;
+  readonly placement: number;
+  readonly layerIndex: number;
+  readonly widthMm: number;
+  readonly seenThrough: boolean;
+  readonly place: string;
+};
+export type ArtworkFacts = {
+  readonly name: string;
+  readonly measurement: ArtworkMeasurement;
+  readonly layerNames: readonly string[];
+};
 /** Where the things that an item names are looked up. */
-export type ItemMaterials = { readonly vinyl: (id: number) => Vinyl | undefined; readonly artwork: (id: number) => ArtworkFacts | undefined; /** What was paid and is offered, by the key of a thing. */ readonly prices?: (key: string) => Prices | undefined; /** How close true shapes of a layer lie. */ readonly packings?: (layer: Omit<PackedLayer, 'artworkVersion'>) => readonly Packing[] };
+export type ItemMaterials = {
+  readonly vinyl: (id: number) => Vinyl | undefined;
+  readonly artwork: (id: number) => ArtworkFacts | undefined;
+  /** What was paid and is offered, by the key of a thing. */ readonly prices?: (key: string) => Prices | undefined;
+  /** How close true shapes of a layer lie. */ readonly packings?: (
+    layer: Omit<PackedLayer, 'artworkVersion'>,
+  ) => readonly Packing[];
+};
 
 /** The layers of a made item in cutting order; a layer whose artwork or vinyl is nowhere is left out. */
-export function listMadeLayers({ placements }: Pick<Made, 'placements'>, materials: ItemMaterials): readonly MadeLayer[] {
+export function listMadeLayers(
+  { placements }: Pick<Made, 'placements'>,
+  materials: ItemMaterials,
+): readonly MadeLayer[] {
   return placements.flatMap((placement, at): readonly MadeLayer[] => {
     const artwork = materials.artwork(placement.artworkId);
     if (!artwork) return [];
-    return getWornLayers(scaleMeasurement(artwork.measurement, placement.widthMm)).flatMap((measurement, layerIndex): readonly MadeLayer[] => {
-      const vinyl = materials.vinyl(placement.vinylIds[layerIndex] ?? -1);
-      const packings = materials.packings?.({ artworkId: placement.artworkId, layerIndex, widthMm: placement.widthMm }) ?? [];
-      const prices = vinyl && materials.prices?.(keyOf({ kind: 'vinyl', vinylId: vinyl.id }));
-      return vinyl ? [{ measurement, vinyl, name: artwork.layerNames[layerIndex] ?? measurement.colour, artworkId: placement.artworkId, artworkName: artwork.name, placement: at, layerIndex, widthMm: placement.widthMm, seenThrough: placement.seenThrough, place: placement.place, ...(prices ? { prices } : {}), ...(packings.length > 0 ? { packings } : {}) }] : [];
-    });
+    return getWornLayers(scaleMeasurement(artwork.measurement, placement.widthMm)).flatMap(
+      (measurement, layerIndex): readonly MadeLayer[] => {
+        const vinyl = materials.vinyl(placement.vinylIds[layerIndex] ?? -1);
+        const packings =
+          materials.packings?.({ artworkId: placement.artworkId, layerIndex, widthMm: placement.widthMm }) ?? [];
+        const prices = vinyl && materials.prices?.(keyOf({ kind: 'vinyl', vinylId: vinyl.id }));
+        return vinyl
+          ? [
+              {
+                measurement,
+                vinyl,
+                name: artwork.layerNames[layerIndex] ?? measurement.colour,
+                artworkId: placement.artworkId,
+                artworkName: artwork.name,
+                placement: at,
+                layerIndex,
+                widthMm: placement.widthMm,
+                seenThrough: placement.seenThrough,
+                place: placement.place,
+                ...(prices ? { prices } : {}),
+                ...(packings.length > 0 ? { packings } : {}),
+              },
+            ]
+          : [];
+      },
+    );
   });
 }
 
@@ -117,20 +248,42 @@ export function listMadeLayers({ placements }: Pick<Made, 'placements'>, materia
 export type ItemEvidence = { readonly minutes?: OwnMinutes; readonly spoilage?: Figure; readonly wear?: WearPrices };
 
 /** What a made item is costed by. */
-export function toItemSpec(input: { readonly plan: ItemPlan; readonly made: Made; readonly blank: Blank; readonly materials: ItemMaterials; readonly evidence?: ItemEvidence }): ItemSpec {
+export function toItemSpec(input: {
+  readonly plan: ItemPlan;
+  readonly made: Made;
+  readonly blank: Blank;
+  readonly materials: ItemMaterials;
+  readonly evidence?: ItemEvidence;
+}): ItemSpec {
   const { plan, made, blank, materials, evidence = {} } = input;
   const { extras, stones, packaging, priceBasis, offerIds, minutes } = plan.details;
-  const blankPrices = materials.prices?.(keyOf({ kind: 'blank', blankId: blank.id, sizeName: made.sizeName, colourName: made.colourName }));
+  const blankPrices = materials.prices?.(
+    keyOf({ kind: 'blank', blankId: blank.id, sizeName: made.sizeName, colourName: made.colourName }),
+  );
   return {
-    blank, sizeName: made.sizeName, layers: listMadeLayers(made, materials), areaBasis: plan.areaBasis, artwork: { price: plan.artworkPrice, run: plan.artworkRun }, priceBasis, offerIds, extras, stones, packaging,
-    ...(blankPrices ? { blankPrices } : {}), minutes: mergeMinutes(minutes, evidence.minutes ?? {}), ...(evidence.spoilage ? { spoilage: evidence.spoilage } : {}), ...(evidence.wear ? { wear: evidence.wear } : {}),
+    blank,
+    sizeName: made.sizeName,
+    layers: listMadeLayers(made, materials),
+    areaBasis: plan.areaBasis,
+    artwork: { price: plan.artworkPrice, run: plan.artworkRun },
+    priceBasis,
+    offerIds,
+    extras,
+    stones,
+    packaging,
+    ...(blankPrices ? { blankPrices } : {}),
+    minutes: mergeMinutes(minutes, evidence.minutes ?? {}),
+    ...(evidence.spoilage ? { spoilage: evidence.spoilage } : {}),
+    ...(evidence.wear ? { wear: evidence.wear } : {}),
   };
 }
 
 /** What is typed wins over what is learned. */
 function mergeMinutes(typed: TypedSeconds, learned: OwnMinutes): OwnMinutes {
-  const own = (label: string, seconds: number | null, known: Figure | undefined): Figure | undefined => (seconds === null ? known : figure(label, seconds, 's', 'typed', known ? { parts: [known] } : {}));
-  const cut = own('Cut, your hands, as typed', typed.cut, learned.cut), weed = own('Weed, as typed', typed.weed, learned.weed), press = own('Press, as typed', typed.press, learned.press);
+  const own = (label: string, seconds: number | null, known: Figure | undefined): Figure | undefined =>
+    seconds === null ? known : figure(label, seconds, 's', 'typed', known ? { parts: [known] } : {});
+  const cut = own('Cut, your hands, as typed', typed.cut, learned.cut),
+    weed = own('Weed, as typed', typed.weed, learned.weed),
+    press = own('Press, as typed', typed.press, learned.press);
   return { ...(cut ? { cut } : {}), ...(weed ? { weed } : {}), ...(press ? { press } : {}) };
 }
-

@@ -9,15 +9,34 @@ export type AreaBasis = 'net' | 'box' | 'used';
 export const AREA_BASES: readonly AreaBasis[] = ['used', 'box', 'net'];
 
 /** Areas for each piece, mm². Net ≤ box; used is a box's or more, but where true shapes lie closer than their boxes. */
-export type LayerAreas = { readonly net: Figure; readonly box: Figure; readonly used: Figure; readonly stripLengthMm: number; readonly across: number; readonly turned: boolean };
-export type TooWideProblem = { readonly kind: 'wider-than-roll'; readonly vinylName: string; readonly needsMm: number; readonly usableMm: number; readonly shrinkTo: number };
+export type LayerAreas = {
+  readonly net: Figure;
+  readonly box: Figure;
+  readonly used: Figure;
+  readonly stripLengthMm: number;
+  readonly across: number;
+  readonly turned: boolean;
+};
+export type TooWideProblem = {
+  readonly kind: 'wider-than-roll';
+  readonly vinylName: string;
+  readonly needsMm: number;
+  readonly usableMm: number;
+  readonly shrinkTo: number;
+};
 
 /**
  * The three areas of one layer when `quantity` copies are cut side by side from the roll. The strip is cut off square,
  * so its whole width is spent; it is shared by the pieces. `packings`: where they were laid out as true shapes, they lie closer. Pieces are turned a quarter when that makes the strip
  * shorter and the vinyl has no direction. Problem: wider than the roll either way, with the scale at which it fits.
  */
-export function computeLayerAreas(input: { readonly layer: LayerMeasurement; readonly vinyl: Vinyl; readonly quantity: number; readonly shop: ShopFigures; readonly packings?: readonly Packing[] }): Result<LayerAreas, TooWideProblem> {
+export function computeLayerAreas(input: {
+  readonly layer: LayerMeasurement;
+  readonly vinyl: Vinyl;
+  readonly quantity: number;
+  readonly shop: ShopFigures;
+  readonly packings?: readonly Packing[];
+}): Result<LayerAreas, TooWideProblem> {
   const { layer, vinyl, quantity, shop } = input;
   const margin = 2 * shop.weedMarginMm;
   const upright = { across: layer.box.width + margin, along: layer.box.height + margin };
@@ -32,24 +51,45 @@ export function computeLayerAreas(input: { readonly layer: LayerMeasurement; rea
   const best = strips[0];
   if (!best) {
     const needsMm = Math.min(...ways.map((way) => way.across));
-    return fail({ kind: 'wider-than-roll', vinylName: vinyl.name, needsMm, usableMm, shrinkTo: Math.max(0, (usableMm - margin) / (needsMm - margin)) });
+    return fail({
+      kind: 'wider-than-roll',
+      vinylName: vinyl.name,
+      needsMm,
+      usableMm,
+      shrinkTo: Math.max(0, (usableMm - margin) / (needsMm - margin)),
+    });
   }
   const boxMm2 = upright.across * upright.along;
   const packing = input.packings?.find((one) => isPackedFor(one, vinyl, shop));
-  const laidOut = packing ? getPackingShare(packing, quantity) : 1, stripLengthMm = best.lengthMm * laidOut;
+  const laidOut = packing ? getPackingShare(packing, quantity) : 1,
+    stripLengthMm = best.lengthMm * laidOut;
   const usedMm2 = (stripLengthMm * vinyl.rollWidthMm) / quantity;
   return succeed({
-    stripLengthMm, across: best.fit, turned: best.turned,
+    stripLengthMm,
+    across: best.fit,
+    turned: best.turned,
     net: figure('Net: what stays on', layer.netMm2, 'mm²', 'measured'),
     box: figure('Box: with its margin', boxMm2, 'mm²', 'measured', {
       how: '(width + 2 margins) × (height + 2 margins)',
-      parts: [figure('Width', layer.box.width, 'mm', 'measured'), figure('Height', layer.box.height, 'mm', 'measured'), figure('Margin', shop.weedMarginMm, 'mm', 'shop')],
+      parts: [
+        figure('Width', layer.box.width, 'mm', 'measured'),
+        figure('Height', layer.box.height, 'mm', 'measured'),
+        figure('Margin', shop.weedMarginMm, 'mm', 'shop'),
+      ],
     }),
     used: figure('Used: its share of the strip', usedMm2, 'mm²', 'computed', {
-      how: packing ? 'strip of boxes in rows × what true shapes take of it × roll width ÷ pieces' : 'strip length × roll width ÷ pieces',
+      how: packing
+        ? 'strip of boxes in rows × what true shapes take of it × roll width ÷ pieces'
+        : 'strip length × roll width ÷ pieces',
       parts: [
         figure(`Strip length${best.turned ? ', pieces turned' : ''}`, best.lengthMm, 'mm', 'computed'),
-        ...(packing ? [figure('Laid out as true shapes, of that', laidOut, 'share', 'measured', { how: `${packing.copies} laid out; one lies alone, and what more gain comes evenly until so many` })] : []),
+        ...(packing
+          ? [
+              figure('Laid out as true shapes, of that', laidOut, 'share', 'measured', {
+                how: `${packing.copies} laid out; one lies alone, and what more gain comes evenly until so many`,
+              }),
+            ]
+          : []),
         figure('Pieces side by side', best.fit, 'count', 'computed'),
         figure('Roll width', vinyl.rollWidthMm, 'mm', 'maker'),
         figure('Pieces', quantity, 'count', 'typed'),

@@ -8,11 +8,19 @@ import { computeLayerAreas } from './layer-areas';
 import { getUsableMm, type Packing } from './packing';
 
 /** The strip of `quantity` copies, at most 24, against boxes in rows. Null where the layer is too wide. */
-export async function measurePacking(input: { readonly outline: Polyline; readonly layer: LayerMeasurement; readonly vinyl: Vinyl; readonly quantity: number; readonly shop: ShopFigures }): Promise<Packing | null> {
-  const { outline, layer, vinyl, shop } = input, copies = Math.min(MOST_STANDARD_COPIES, Math.max(1, input.quantity));
+export async function measurePacking(input: {
+  readonly outline: Polyline;
+  readonly layer: LayerMeasurement;
+  readonly vinyl: Vinyl;
+  readonly quantity: number;
+  readonly shop: ShopFigures;
+}): Promise<Packing | null> {
+  const { outline, layer, vinyl, shop } = input,
+    copies = Math.min(MOST_STANDARD_COPIES, Math.max(1, input.quantity));
   const rows = computeLayerAreas({ layer, vinyl, quantity: copies, shop });
   if (!rows.ok) return null;
-  const usableMm = getUsableMm(vinyl, shop), { turnable } = getLayerMaterial(vinyl, shop);
+  const usableMm = getUsableMm(vinyl, shop),
+    { turnable } = getLayerMaterial(vinyl, shop);
   const strip = await layOutStandard({ outline, copies, usableMm, gapMm: shop.weedMarginMm, turnable });
   return strip === null ? null : { copies, usableMm, turnable, share: Math.min(1, strip / rows.value.stripLengthMm) };
 }

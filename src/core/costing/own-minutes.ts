@@ -11,16 +11,26 @@ export function takeOwnMinutes(own: Figure | undefined, estimates: readonly Figu
   const whole = estimates.reduce((sum, estimate) => sum + estimate.value, 0);
   return estimates.map((estimate) => {
     const share = whole > 0 ? estimate.value / whole : 1 / estimates.length;
-    if (estimates.length === 1) return { ...own, parts: [...(own.parts ?? []), { ...estimate, label: `${estimate.label}, as estimated` }] };
+    if (estimates.length === 1)
+      return { ...own, parts: [...(own.parts ?? []), { ...estimate, label: `${estimate.label}, as estimated` }] };
     return figure(estimate.label, own.value * share, 's', own.source, {
-      how: 'yours for the piece × its share of the estimate', ...(own.low === undefined ? {} : { low: own.low * share }), ...(own.high === undefined ? {} : { high: own.high * share }), parts: [own, figure('Its share', share, 'share', 'computed'), { ...estimate, label: `${estimate.label}, as estimated` }],
+      how: 'yours for the piece × its share of the estimate',
+      ...(own.low === undefined ? {} : { low: own.low * share }),
+      ...(own.high === undefined ? {} : { high: own.high * share }),
+      parts: [
+        own,
+        figure('Its share', share, 'share', 'computed'),
+        { ...estimate, label: `${estimate.label}, as estimated` },
+      ],
     });
   });
 }
 
 /** Pieces that have to be logged before the log is believed over the estimate. */
 export const LEAST_LOGGED = 3;
-export type LoggedPieces = { /** Your seconds for each piece that was logged whole. */ readonly seconds: readonly number[] };
+export type LoggedPieces = {
+  /** Your seconds for each piece that was logged whole. */ readonly seconds: readonly number[];
+};
 
 /** What one takes by the log: the mean of the pieces, with the middle nine tenths as its band. Null where too few are logged. */
 export function learnMinutes(label: string, { seconds }: LoggedPieces): Figure | null {
@@ -28,5 +38,14 @@ export function learnMinutes(label: string, { seconds }: LoggedPieces): Figure |
   const sorted = [...seconds].sort((a, b) => a - b);
   const mean = sorted.reduce((sum, each) => sum + each, 0) / sorted.length;
   const at = (share: number) => sorted[Math.round(share * (sorted.length - 1))]!;
-  return figure(label, mean, 's', 'learned', { how: 'mean of the logged pieces', low: at(0.05), high: at(0.95), parts: [figure('Pieces logged', sorted.length, 'count', 'measured'), figure('Quickest', sorted[0]!, 's', 'measured'), figure('Slowest', sorted.at(-1)!, 's', 'measured')] });
+  return figure(label, mean, 's', 'learned', {
+    how: 'mean of the logged pieces',
+    low: at(0.05),
+    high: at(0.95),
+    parts: [
+      figure('Pieces logged', sorted.length, 'count', 'measured'),
+      figure('Quickest', sorted[0]!, 's', 'measured'),
+      figure('Slowest', sorted.at(-1)!, 's', 'measured'),
+    ],
+  });
 }

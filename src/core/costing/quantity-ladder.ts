@@ -7,7 +7,11 @@ import { computeItemCost, type CostProblem, type ItemCost, type ItemSpec } from 
 export const LADDER_QUANTITIES = [1, 2, 5, 10, 20, 50, 100] as const;
 
 /** Costs by quantity, in the order asked. Problem: the item can't be made at all. */
-export function computeLadder(spec: ItemSpec, quantities: readonly number[], shop: ShopFigures): Result<readonly ItemCost[], CostProblem> {
+export function computeLadder(
+  spec: ItemSpec,
+  quantities: readonly number[],
+  shop: ShopFigures,
+): Result<readonly ItemCost[], CostProblem> {
   const rungs: ItemCost[] = [];
   for (const quantity of quantities) {
     const cost = computeItemCost(spec, quantity, shop);

@@ -13,7 +13,10 @@ const WEED_BAND = { low: 0.7, high: 1.5 } as const;
 
 /** Machine seconds to cut one copy of a layer: path ÷ speed + slowing at corners + a lift for each contour. */
 export function estimateCutSeconds(layer: LayerMeasurement, shop: ShopFigures): Figure {
-  const value = layer.cutLengthMm / shop.cutterSpeed + layer.sharpCorners * shop.cutterCornerSeconds + layer.contours * shop.cutterLiftSeconds;
+  const value =
+    layer.cutLengthMm / shop.cutterSpeed +
+    layer.sharpCorners * shop.cutterCornerSeconds +
+    layer.contours * shop.cutterLiftSeconds;
   return figure('Cut, at the machine', value, 's', 'computed', {
     how: 'path ÷ speed + corners × slowing + contours × lift',
     low: value * CUT_BAND.low,
@@ -34,16 +37,33 @@ export function estimateCutHandsSeconds(batchMachineSeconds: number, shop: ShopF
   const watched = Math.min(shop.cutterWatchSeconds, batchMachineSeconds);
   return figure('Cut, your hands', shop.cutterLoadSeconds + watched, 's', 'computed', {
     how: 'load + watch, at most as long as it cuts',
-    parts: [getShopFigure(shop, 'cutterLoadSeconds'), figure('Watched', watched, 's', 'computed', { parts: [getShopFigure(shop, 'cutterWatchSeconds'), figure('The batch cuts', batchMachineSeconds, 's', 'computed')] })],
+    parts: [
+      getShopFigure(shop, 'cutterLoadSeconds'),
+      figure('Watched', watched, 's', 'computed', {
+        parts: [
+          getShopFigure(shop, 'cutterWatchSeconds'),
+          figure('The batch cuts', batchMachineSeconds, 's', 'computed'),
+        ],
+      }),
+    ],
   });
 }
 
 /** Seconds to weed one copy: (base + outside metres + cavities + tiny bits + metres finer than the vinyl holds well) × the vinyl's own factor. */
-export function estimateWeedSeconds(layer: LayerMeasurement, vinyl: Pick<Vinyl, 'kind' | 'weedingFactor' | 'details'>, shop: ShopFigures): Figure {
+export function estimateWeedSeconds(
+  layer: LayerMeasurement,
+  vinyl: Pick<Vinyl, 'kind' | 'weedingFactor' | 'details'>,
+  shop: ShopFigures,
+): Figure {
   const tinyBits = countTinyBits(layer, TINY_BIT_MM2);
   const { strokeMm } = getDetailFloor(vinyl);
   const fineMm = getFineLength(layer, strokeMm);
-  const plain = shop.weedBaseSeconds + (layer.outerLengthMm / 1000) * shop.weedPerMetreSeconds + layer.cavities * shop.weedPerCavitySeconds + tinyBits * shop.weedPerTinyBitSeconds + (fineMm / 1000) * shop.weedPerFineMetreSeconds;
+  const plain =
+    shop.weedBaseSeconds +
+    (layer.outerLengthMm / 1000) * shop.weedPerMetreSeconds +
+    layer.cavities * shop.weedPerCavitySeconds +
+    tinyBits * shop.weedPerTinyBitSeconds +
+    (fineMm / 1000) * shop.weedPerFineMetreSeconds;
   const value = plain * vinyl.weedingFactor;
   return figure('Weed', value, 's', 'computed', {
     how: '(base + metres outside + cavities + tiny bits + fine metres) × factor of the vinyl',
@@ -57,7 +77,9 @@ export function estimateWeedSeconds(layer: LayerMeasurement, vinyl: Pick<Vinyl, 
       getShopFigure(shop, 'weedPerCavitySeconds'),
       figure('Bits under 4 mm²', tinyBits, 'count', 'measured'),
       getShopFigure(shop, 'weedPerTinyBitSeconds'),
-      figure('Outline of strokes under the detail floor', fineMm, 'mm', 'measured', { parts: [figure('Thinnest stroke it holds well', strokeMm, 'mm', 'maker')] }),
+      figure('Outline of strokes under the detail floor', fineMm, 'mm', 'measured', {
+        parts: [figure('Thinnest stroke it holds well', strokeMm, 'mm', 'maker')],
+      }),
       getShopFigure(shop, 'weedPerFineMetreSeconds'),
       figure('Weeding factor of the vinyl', vinyl.weedingFactor, 'factor', 'shop'),
     ],

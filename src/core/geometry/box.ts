@@ -7,7 +7,10 @@ export type Box = { readonly x: number; readonly y: number; readonly width: numb
 
 /** The smallest upright box around all points; null when there is none. */
 export function boundPoints(lines: Iterable<readonly Point[]>): Box | null {
-  let left = Infinity, top = Infinity, right = -Infinity, bottom = -Infinity;
+  let left = Infinity,
+    top = Infinity,
+    right = -Infinity,
+    bottom = -Infinity;
   for (const line of lines) {
     for (const { x, y } of line) {
       if (x < left) left = x;

@@ -6,7 +6,15 @@ export type Segment =
   | { readonly kind: 'line'; readonly to: Point }
   | { readonly kind: 'cubic'; readonly control1: Point; readonly control2: Point; readonly to: Point }
   /** centre + u·cos(t) + v·sin(t) for t from `from` to `until`, radians: an affine image of a circle's arc. */
-  | { readonly kind: 'arc'; readonly centre: Point; readonly u: Point; readonly v: Point; readonly from: number; readonly until: number; readonly to: Point };
+  | {
+      readonly kind: 'arc';
+      readonly centre: Point;
+      readonly u: Point;
+      readonly v: Point;
+      readonly from: number;
+      readonly until: number;
+      readonly to: Point;
+    };
 
 export type Contour = { readonly start: Point; readonly segments: readonly Segment[]; readonly closed: boolean };
 
@@ -20,9 +28,20 @@ export function transformContour(contour: Contour, matrix: Matrix): Contour {
         case 'line':
           return { kind: 'line', to: map(segment.to) };
         case 'cubic':
-          return { kind: 'cubic', control1: map(segment.control1), control2: map(segment.control2), to: map(segment.to) };
+          return {
+            kind: 'cubic',
+            control1: map(segment.control1),
+            control2: map(segment.control2),
+            to: map(segment.to),
+          };
         case 'arc':
-          return { ...segment, centre: map(segment.centre), u: mapVector(matrix, segment.u), v: mapVector(matrix, segment.v), to: map(segment.to) };
+          return {
+            ...segment,
+            centre: map(segment.centre),
+            u: mapVector(matrix, segment.u),
+            v: mapVector(matrix, segment.v),
+            to: map(segment.to),
+          };
         default:
           return segment satisfies never;
       }
@@ -39,11 +58,15 @@ export const FLATTENING_MM = 0.005;
 const FLATTENING_SHARE = 0.0002;
 const FINEST_FLATTENING_MM = 0.0002;
 
-const toleranceFor = (extent: number): number => Math.max(FINEST_FLATTENING_MM, Math.min(FLATTENING_MM, extent * FLATTENING_SHARE));
+const toleranceFor = (extent: number): number =>
+  Math.max(FINEST_FLATTENING_MM, Math.min(FLATTENING_MM, extent * FLATTENING_SHARE));
 
 /** Across the contour's narrower way, control points included, mm: what it may lose of its area is reckoned by that. */
 function narrowExtent({ start, segments }: Contour): number {
-  let left = start.x, right = start.x, top = start.y, bottom = start.y;
+  let left = start.x,
+    right = start.x,
+    top = start.y,
+    bottom = start.y;
   const reach = ({ x, y }: Point) => {
     if (x < left) left = x;
     if (x > right) right = x;
@@ -58,7 +81,8 @@ function narrowExtent({ start, segments }: Contour): number {
     }
     // An arc reaches as far as its chord, at least as far as its radius where it goes half round or more.
     if (segment.kind === 'arc' && Math.abs(segment.until - segment.from) > Math.PI / 2) {
-      const x = Math.hypot(segment.u.x, segment.v.x), y = Math.hypot(segment.u.y, segment.v.y);
+      const x = Math.hypot(segment.u.x, segment.v.x),
+        y = Math.hypot(segment.u.y, segment.v.y);
       reach({ x: segment.centre.x - x, y: segment.centre.y - y });
       reach({ x: segment.centre.x + x, y: segment.centre.y + y });
     }
@@ -69,7 +93,12 @@ function narrowExtent({ start, segments }: Contour): number {
 /** The polyline of a contour whose coordinates are mm at real size, first point included, repeated points left out. */
 export function flattenContour(contour: Contour): readonly Point[] {
   const [only] = contour.segments;
-  if (contour.segments.length === 1 && only?.kind === 'arc' && Math.abs(Math.abs(only.until - only.from) - 2 * Math.PI) < 1e-9) return flattenEllipse(only);
+  if (
+    contour.segments.length === 1 &&
+    only?.kind === 'arc' &&
+    Math.abs(Math.abs(only.until - only.from) - 2 * Math.PI) < 1e-9
+  )
+    return flattenEllipse(only);
   const points: Point[] = [contour.start];
   const tolerance = toleranceFor(narrowExtent(contour));
   let current = contour.start;
@@ -85,7 +114,12 @@ export function flattenContour(contour: Contour): readonly Point[] {
   return points;
 }
 
-function flattenCubic(from: Point, curve: Extract<Segment, { kind: 'cubic' }>, tolerance: number, push: (point: Point) => void): void {
+function flattenCubic(
+  from: Point,
+  curve: Extract<Segment, { kind: 'cubic' }>,
+  tolerance: number,
+  push: (point: Point) => void,
+): void {
   const { control1, control2, to } = curve;
   // Largest second difference M bounds the deviation of n equal steps by 3·M/(4·n²): n = sqrt(0.75·M/tolerance).
   const bend = Math.max(
@@ -115,7 +149,8 @@ function flattenEllipse(arc: Extract<Segment, { kind: 'arc' }>): readonly Point[
   const steps = Math.max(8, Math.ceil(Math.PI / Math.acos(1 - Math.min(0.5, tolerance / radius)) / 4) * 4);
   const angle = ((2 * Math.PI) / steps) * Math.sign(arc.until - arc.from);
   return Array.from({ length: steps }, (_, index) => {
-    const cosine = Math.cos(arc.from + index * angle), sine = Math.sin(arc.from + index * angle);
+    const cosine = Math.cos(arc.from + index * angle),
+      sine = Math.sin(arc.from + index * angle);
     return { x: arc.centre.x + arc.u.x * cosine + arc.v.x * sine, y: arc.centre.y + arc.u.y * cosine + arc.v.y * sine };
   });
 }

@@ -14,10 +14,21 @@ export class EdgeGrid {
   nearX = 0;
   nearY = 0;
 
-  constructor(readonly x1: Float64Array, readonly y1: Float64Array, readonly x2: Float64Array, readonly y2: Float64Array) {
-    let left = Infinity, top = Infinity, right = -Infinity, bottom = -Infinity;
+  constructor(
+    readonly x1: Float64Array,
+    readonly y1: Float64Array,
+    readonly x2: Float64Array,
+    readonly y2: Float64Array,
+  ) {
+    let left = Infinity,
+      top = Infinity,
+      right = -Infinity,
+      bottom = -Infinity;
     for (let edge = 0; edge < x1.length; edge++) {
-      const ax = x1[edge]!, ay = y1[edge]!, bx = x2[edge]!, by = y2[edge]!;
+      const ax = x1[edge]!,
+        ay = y1[edge]!,
+        bx = x2[edge]!,
+        by = y2[edge]!;
       if (ax < left) left = ax;
       if (bx < left) left = bx;
       if (ax > right) right = ax;
@@ -29,7 +40,8 @@ export class EdgeGrid {
     }
     this.left = left;
     this.top = top;
-    const width = Math.max(right - left, 1e-6), height = Math.max(bottom - top, 1e-6);
+    const width = Math.max(right - left, 1e-6),
+      height = Math.max(bottom - top, 1e-6);
     this.cell = Math.max(Math.sqrt((width * height) / Math.max(1, x1.length)), Math.max(width, height) / 2000);
     this.columns = Math.floor(width / this.cell) + 1;
     this.rows = Math.floor(height / this.cell) + 1;
@@ -44,10 +56,15 @@ export class EdgeGrid {
   /** Counts the edges of each cell into the place after it; given members, writes each edge at its cell's place, and moves that on. */
   private visitCells(counts: Uint32Array, members: Uint32Array | null): void {
     const { x1, y1, x2, y2, left, top, cell: size, columns } = this;
-    const lastColumn = columns - 1, lastRow = this.rows - 1;
+    const lastColumn = columns - 1,
+      lastRow = this.rows - 1;
     for (let edge = 0; edge < x1.length; edge++) {
-      const ax = (x1[edge]! - left) / size, bx = (x2[edge]! - left) / size, ay = (y1[edge]! - top) / size, by = (y2[edge]! - top) / size;
-      const toColumn = Math.min(lastColumn, (ax > bx ? ax : bx) | 0), toRow = Math.min(lastRow, (ay > by ? ay : by) | 0);
+      const ax = (x1[edge]! - left) / size,
+        bx = (x2[edge]! - left) / size,
+        ay = (y1[edge]! - top) / size,
+        by = (y2[edge]! - top) / size;
+      const toColumn = Math.min(lastColumn, (ax > bx ? ax : bx) | 0),
+        toRow = Math.min(lastRow, (ay > by ? ay : by) | 0);
       for (let row = Math.min(lastRow, (ay < by ? ay : by) | 0); row <= toRow; row++) {
         for (let column = Math.min(lastColumn, (ax < bx ? ax : bx) | 0); column <= toColumn; column++) {
           const cell = row * columns + column;
@@ -58,13 +75,18 @@ export class EdgeGrid {
     }
   }
 
-  private column = (x: number): number => Math.max(0, Math.min(this.columns - 1, Math.floor((x - this.left) / this.cell)));
+  private column = (x: number): number =>
+    Math.max(0, Math.min(this.columns - 1, Math.floor((x - this.left) / this.cell)));
   private row = (y: number): number => Math.max(0, Math.min(this.rows - 1, Math.floor((y - this.top) / this.cell)));
 
   /** The edge nearest to (x, y) among those nearer than `radius`, or -1; its closest point is in nearX, nearY. */
   findNearest(x: number, y: number, radius: number): number {
-    let best = -1, bestSquare = radius * radius, bestX = 0, bestY = 0;
-    const column = this.column(x), row = this.row(y);
+    let best = -1,
+      bestSquare = radius * radius,
+      bestX = 0,
+      bestY = 0;
+    const column = this.column(x),
+      row = this.row(y);
     const reach = Math.max(this.columns, this.rows);
     for (let ring = 0; ring < reach; ring++) {
       // No cell of this ring or a later one comes nearer than this.
@@ -95,8 +117,10 @@ export class EdgeGrid {
 
   /** Squared distance from (x, y) to an edge; the closest point is in nearX, nearY. */
   approach(edge: number, x: number, y: number): number {
-    const ax = this.x1[edge]!, ay = this.y1[edge]!;
-    const dx = this.x2[edge]! - ax, dy = this.y2[edge]! - ay;
+    const ax = this.x1[edge]!,
+      ay = this.y1[edge]!;
+    const dx = this.x2[edge]! - ax,
+      dy = this.y2[edge]! - ay;
     const t = Math.max(0, Math.min(1, ((x - ax) * dx + (y - ay) * dy) / (dx * dx + dy * dy)));
     this.nearX = ax + dx * t;
     this.nearY = ay + dy * t;

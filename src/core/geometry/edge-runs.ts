@@ -4,7 +4,15 @@ import Flatbush from 'flatbush';
 import type { RingEdges } from './ring-edges';
 
 /** Edges from `first` up to `end`, not included, all of one ring. */
-export type EdgeRun = { readonly ring: number; readonly first: number; readonly end: number; readonly left: number; readonly top: number; readonly right: number; readonly bottom: number };
+export type EdgeRun = {
+  readonly ring: number;
+  readonly first: number;
+  readonly end: number;
+  readonly left: number;
+  readonly top: number;
+  readonly right: number;
+  readonly bottom: number;
+};
 
 const RUN_LENGTH = 16;
 
@@ -15,7 +23,8 @@ export class EdgeRuns {
   constructor(edges: RingEdges) {
     const list: EdgeRun[] = [];
     for (let ring = 0; ring + 1 < edges.first.length; ring++) {
-      for (let first = edges.first[ring]!; first < edges.first[ring + 1]!; first += RUN_LENGTH) list.push(boundRun(edges, ring, first, Math.min(first + RUN_LENGTH, edges.first[ring + 1]!)));
+      for (let first = edges.first[ring]!; first < edges.first[ring + 1]!; first += RUN_LENGTH)
+        list.push(boundRun(edges, ring, first, Math.min(first + RUN_LENGTH, edges.first[ring + 1]!)));
     }
     this.list = list;
     this.index = list.length > 0 ? new Flatbush(list.length) : null;
@@ -30,7 +39,10 @@ export class EdgeRuns {
 }
 
 function boundRun({ x1, y1, x2, y2 }: RingEdges, ring: number, first: number, end: number): EdgeRun {
-  let left = Infinity, top = Infinity, right = -Infinity, bottom = -Infinity;
+  let left = Infinity,
+    top = Infinity,
+    right = -Infinity,
+    bottom = -Infinity;
   for (let edge = first; edge < end; edge++) {
     left = Math.min(left, x1[edge]!, x2[edge]!);
     right = Math.max(right, x1[edge]!, x2[edge]!);

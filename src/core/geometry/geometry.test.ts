@@ -1,9 +1,50 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { boundPoints, composeMatrices, computeLength, computeRingArea, countSharpCorners, fillRegion, flattenContour, FLATTENING_MM, getRings, IDENTITY, intersectRegions, mapPoint, rotation, scaling, splitPieces, transformContour, translation, uniteBoxes, uniteRegions, type Contour, type Point } from './index';
+import {
+  boundPoints,
+  composeMatrices,
+  computeLength,
+  computeRingArea,
+  countSharpCorners,
+  fillRegion,
+  flattenContour,
+  FLATTENING_MM,
+  getRings,
+  IDENTITY,
+  intersectRegions,
+  mapPoint,
+  rotation,
+  scaling,
+  splitPieces,
+  transformContour,
+  translation,
+  uniteBoxes,
+  uniteRegions,
+  type Contour,
+  type Point,
+} from './index';
 
-const square = (x: number, y: number, side: number): Point[] => [{ x, y }, { x: x + side, y }, { x: x + side, y: y + side }, { x, y: y + side }];
-const circle = (radius: number): Contour => ({ start: { x: radius, y: 0 }, closed: true, segments: [{ kind: 'arc', centre: { x: 0, y: 0 }, u: { x: radius, y: 0 }, v: { x: 0, y: radius }, from: 0, until: 2 * Math.PI, to: { x: radius, y: 0 } }] });
+const square = (x: number, y: number, side: number): Point[] => [
+  { x, y },
+  { x: x + side, y },
+  { x: x + side, y: y + side },
+  { x, y: y + side },
+];
+const circle = (radius: number): Contour => ({
+  start: { x: radius, y: 0 },
+  closed: true,
+  segments: [
+    {
+      kind: 'arc',
+      centre: { x: 0, y: 0 },
+      u: { x: radius, y: 0 },
+      v: { x: 0, y: radius },
+      from: 0,
+      until: 2 * Math.PI,
+      to: { x: radius, y: 0 },
+    },
+  ],
+});
 
 describe('matrices', () => {
   it('composes the inner map first', () => {
@@ -13,10 +54,20 @@ describe('matrices', () => {
   });
 
   it('scales area by the determinant', () => {
-    fc.assert(fc.property(fc.record({ a: fc.integer({ min: -5, max: 5 }), b: fc.integer({ min: -5, max: 5 }), c: fc.integer({ min: -5, max: 5 }), d: fc.integer({ min: -5, max: 5 }) }), ({ a, b, c, d }) => {
-      const image = square(0, 0, 1).map((point) => mapPoint({ a, b, c, d, e: 7, f: -3 }, point));
-      expect(computeRingArea(image)).toBeCloseTo(Math.abs(a * d - b * c), 9);
-    }));
+    fc.assert(
+      fc.property(
+        fc.record({
+          a: fc.integer({ min: -5, max: 5 }),
+          b: fc.integer({ min: -5, max: 5 }),
+          c: fc.integer({ min: -5, max: 5 }),
+          d: fc.integer({ min: -5, max: 5 }),
+        }),
+        ({ a, b, c, d }) => {
+          const image = square(0, 0, 1).map((point) => mapPoint({ a, b, c, d, e: 7, f: -3 }, point));
+          expect(computeRingArea(image)).toBeCloseTo(Math.abs(a * d - b * c), 9);
+        },
+      ),
+    );
   });
 });
 
@@ -33,7 +84,11 @@ describe('flattening', () => {
   });
 
   it('keeps a cubic within the tolerance of the true curve', () => {
-    const cubic: Contour = { start: { x: 0, y: 0 }, closed: false, segments: [{ kind: 'cubic', control1: { x: 0, y: 100 }, control2: { x: 100, y: -60 }, to: { x: 100, y: 40 } }] };
+    const cubic: Contour = {
+      start: { x: 0, y: 0 },
+      closed: false,
+      segments: [{ kind: 'cubic', control1: { x: 0, y: 100 }, control2: { x: 100, y: -60 }, to: { x: 100, y: 40 } }],
+    };
     const line = flattenContour(cubic);
     for (let t = 0; t <= 1; t += 0.001) {
       const s = 1 - t;
@@ -51,7 +106,10 @@ describe('flattening', () => {
 
 function distanceToSegment(p: Point, a: Point, b: Point): number {
   const lengthSquared = (b.x - a.x) ** 2 + (b.y - a.y) ** 2;
-  const t = lengthSquared === 0 ? 0 : Math.max(0, Math.min(1, ((p.x - a.x) * (b.x - a.x) + (p.y - a.y) * (b.y - a.y)) / lengthSquared));
+  const t =
+    lengthSquared === 0
+      ? 0
+      : Math.max(0, Math.min(1, ((p.x - a.x) * (b.x - a.x) + (p.y - a.y) * (b.y - a.y)) / lengthSquared));
   return Math.hypot(p.x - a.x - t * (b.x - a.x), p.y - a.y - t * (b.y - a.y));
 }
 
@@ -63,8 +121,10 @@ describe('regions', () => {
   });
 
   it('unites and intersects', () => {
-    const a = fillRegion([square(0, 0, 10)], 'nonzero'), b = fillRegion([square(5, 5, 10)], 'nonzero');
-    const area = (region: ReturnType<typeof fillRegion>) => getRings(region).reduce((sum, ring) => sum + computeRingArea(ring), 0);
+    const a = fillRegion([square(0, 0, 10)], 'nonzero'),
+      b = fillRegion([square(5, 5, 10)], 'nonzero');
+    const area = (region: ReturnType<typeof fillRegion>) =>
+      getRings(region).reduce((sum, ring) => sum + computeRingArea(ring), 0);
     expect(area(uniteRegions([a, b]))).toBeCloseTo(175, 6);
     expect(area(intersectRegions(a, b))).toBeCloseTo(25, 6);
     expect(getRings(uniteRegions([]))).toEqual([]);
@@ -72,7 +132,20 @@ describe('regions', () => {
   });
 
   it('paints nothing from lines of fewer than three points', () => {
-    expect(getRings(fillRegion([[{ x: 0, y: 0 }, { x: 9, y: 9 }], []], 'nonzero'))).toEqual([]);
+    expect(
+      getRings(
+        fillRegion(
+          [
+            [
+              { x: 0, y: 0 },
+              { x: 9, y: 9 },
+            ],
+            [],
+          ],
+          'nonzero',
+        ),
+      ),
+    ).toEqual([]);
   });
 });
 
@@ -82,5 +155,10 @@ it('measures rings and boxes', () => {
   expect(countSharpCorners(square(0, 0, 10), 30)).toBe(4);
   expect(countSharpCorners(flattenContour(circle(20)), 30)).toBe(0);
   expect(boundPoints([])).toBeNull();
-  expect(uniteBoxes([{ x: 0, y: 0, width: 1, height: 1 }, { x: 5, y: -2, width: 2, height: 1 }])).toEqual({ x: 0, y: -2, width: 7, height: 3 });
+  expect(
+    uniteBoxes([
+      { x: 0, y: 0, width: 1, height: 1 },
+      { x: 5, y: -2, width: 2, height: 1 },
+    ]),
+  ).toEqual({ x: 0, y: -2, width: 7, height: 3 });
 });

@@ -47,7 +47,8 @@ export class InscribedCircles {
   }
 
   private shift(place: Circle, from: number, to: number): Circle {
-    const a = this.boxes[from]!, b = this.boxes[to]!;
+    const a = this.boxes[from]!,
+      b = this.boxes[to]!;
     return { widthMm: place.widthMm, x: place.x + b.x - a.x, y: place.y + b.y - a.y };
   }
 
@@ -65,13 +66,17 @@ export class InscribedCircles {
   }
 
   private isShifted(shape: number, model: number): boolean {
-    const from = this.boxes[model]!, to = this.boxes[shape]!;
-    const dx = to.x - from.x, dy = to.y - from.y;
+    const from = this.boxes[model]!,
+      to = this.boxes[shape]!;
+    const dx = to.x - from.x,
+      dy = to.y - from.y;
     const theirs = this.shapes[model]!;
-    return this.shapes[shape]!.every((ring, index) => ring.every((point, at) => {
-      const other = theirs[index]![at]!;
-      return Math.abs(point.x - other.x - dx) < SAME_PLACE_MM && Math.abs(point.y - other.y - dy) < SAME_PLACE_MM;
-    }));
+    return this.shapes[shape]!.every((ring, index) =>
+      ring.every((point, at) => {
+        const other = theirs[index]![at]!;
+        return Math.abs(point.x - other.x - dx) < SAME_PLACE_MM && Math.abs(point.y - other.y - dy) < SAME_PLACE_MM;
+      }),
+    );
   }
 }
 
@@ -81,6 +86,9 @@ const MODELS_KEPT = 8;
 function inscribe(rings: readonly Polyline[]): Circle | null {
   const box = boundPoints(rings.slice(0, 1));
   if (!box || rings[0]!.length < 3) return null;
-  const found = polylabel(rings.map((ring) => ring.map((point) => [point.x, point.y])), Math.max(1e-4, Math.min(box.width, box.height) / 200));
+  const found = polylabel(
+    rings.map((ring) => ring.map((point) => [point.x, point.y])),
+    Math.max(1e-4, Math.min(box.width, box.height) / 200),
+  );
   return { widthMm: 2 * (found as unknown as { distance: number }).distance, x: found[0]!, y: found[1]! };
 }

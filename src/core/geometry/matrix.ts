@@ -1,7 +1,14 @@
 // Affine maps of the plane, in the order SVG writes them: x' = a·x + c·y + e, y' = b·x + d·y + f.
 
 export type Point = { readonly x: number; readonly y: number };
-export type Matrix = { readonly a: number; readonly b: number; readonly c: number; readonly d: number; readonly e: number; readonly f: number };
+export type Matrix = {
+  readonly a: number;
+  readonly b: number;
+  readonly c: number;
+  readonly d: number;
+  readonly e: number;
+  readonly f: number;
+};
 
 export const IDENTITY: Matrix = { a: 1, b: 0, c: 0, d: 1, e: 0, f: 0 };
 
@@ -24,12 +31,18 @@ export const scaling = (a: number, d: number = a): Matrix => ({ ...IDENTITY, a, 
 export function rotation(degrees: number): Matrix {
   const angle = (degrees * Math.PI) / 180;
   // Quarter turns exactly: an upright rectangle stays one.
-  const [cosine, sine] = [Math.cos(angle), Math.sin(angle)].map((value) => (Math.abs(value) < 1e-15 ? 0 : value)) as [number, number];
+  const [cosine, sine] = [Math.cos(angle), Math.sin(angle)].map((value) => (Math.abs(value) < 1e-15 ? 0 : value)) as [
+    number,
+    number,
+  ];
   return { a: cosine, b: sine, c: -sine, d: cosine, e: 0, f: 0 };
 }
 
 export function mapPoint(matrix: Matrix, point: Point): Point {
-  return { x: matrix.a * point.x + matrix.c * point.y + matrix.e, y: matrix.b * point.x + matrix.d * point.y + matrix.f };
+  return {
+    x: matrix.a * point.x + matrix.c * point.y + matrix.e,
+    y: matrix.b * point.x + matrix.d * point.y + matrix.f,
+  };
 }
 
 /** The image of a direction: like `mapPoint`, but not moved. */

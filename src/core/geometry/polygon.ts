@@ -1,6 +1,16 @@
 // Polygon arithmetic in mm: unions, intersections, areas and lengths. The only file that knows the clipping library.
 
-import { Clipper, ClipType, EndType, FillRule, JoinType, PolyTree64, type Path64, type Paths64, type PolyPath64 } from 'clipper2-ts';
+import {
+  Clipper,
+  ClipType,
+  EndType,
+  FillRule,
+  JoinType,
+  PolyTree64,
+  type Path64,
+  type Paths64,
+  type PolyPath64,
+} from 'clipper2-ts';
 import { boundPoints, groupByOverlap, type Box } from './box';
 import type { Point } from './matrix';
 import { isSimpleRing } from './simple-ring';
@@ -15,8 +25,10 @@ export type Piece = { readonly outer: Polyline; readonly cavities: readonly Poly
 /** Steps per mm on the integer grid the library works on: 0.1 µm, so that 200 m of drawing still fit. */
 export const GRID_PER_MM = 10_000;
 
-const toGrid = (line: Polyline): Path64 => line.map((point) => ({ x: Math.round(point.x * GRID_PER_MM), y: Math.round(point.y * GRID_PER_MM) }));
-const fromGrid = (path: Path64): Polyline => path.map((point) => ({ x: point.x / GRID_PER_MM, y: point.y / GRID_PER_MM }));
+const toGrid = (line: Polyline): Path64 =>
+  line.map((point) => ({ x: Math.round(point.x * GRID_PER_MM), y: Math.round(point.y * GRID_PER_MM) }));
+const fromGrid = (path: Path64): Polyline =>
+  path.map((point) => ({ x: point.x / GRID_PER_MM, y: point.y / GRID_PER_MM }));
 const FILL_RULES = { nonzero: FillRule.NonZero, evenodd: FillRule.EvenOdd } as const;
 
 /** The area that closed polylines paint under a fill rule; lines of fewer than three points paint nothing. */
@@ -48,7 +60,16 @@ export function uniteRegions(regions: readonly Region[]): Region {
   if (solid.length <= 1) return solid[0] ?? { rings: [] };
   // Only what may touch has to be united: most shapes of a drawing lie apart.
   const groups = groupByOverlap(solid.map((region) => boundPoints(region.rings)!));
-  return { rings: groups.flatMap((members) => (members.length === 1 ? solid[members[0]!]!.rings : Clipper.union(members.flatMap((index) => solid[index]!.rings), FillRule.NonZero))) };
+  return {
+    rings: groups.flatMap((members) =>
+      members.length === 1
+        ? solid[members[0]!]!.rings
+        : Clipper.union(
+            members.flatMap((index) => solid[index]!.rings),
+            FillRule.NonZero,
+          ),
+    ),
+  };
 }
 
 export function intersectRegions(region: Region, mask: Region): Region {
@@ -72,22 +93,46 @@ const ARC_TOLERANCE_MM = 0.003;
 /** The region grown by `byMm`, or shrunk where negative. Mitred corners are cut off past `miterLimit` half-widths. */
 export function offsetRegion(region: Region, byMm: number, join: Join = 'round', miterLimit = 4): Region {
   if (region.rings.length === 0 || byMm === 0) return region;
-  return { rings: Clipper.inflatePaths(region.rings, byMm * GRID_PER_MM, JOINS[join], EndType.Polygon, miterLimit, ARC_TOLERANCE_MM * GRID_PER_MM) };
+  return {
+    rings: Clipper.inflatePaths(
+      region.rings,
+      byMm * GRID_PER_MM,
+      JOINS[join],
+      EndType.Polygon,
+      miterLimit,
+      ARC_TOLERANCE_MM * GRID_PER_MM,
+    ),
+  };
 }
 
-export type StrokeStyle = { readonly widthMm: number; readonly join: Join; readonly cap: Cap; readonly miterLimit: number };
+export type StrokeStyle = {
+  readonly widthMm: number;
+  readonly join: Join;
+  readonly cap: Cap;
+  readonly miterLimit: number;
+};
 
 /** The band that a pen of this width paints along a line. A closed line of one point is a dot where the cap makes one. */
 export function strokeLine(line: Polyline, closed: boolean, style: StrokeStyle): Region {
   const end = closed && line.length > 2 ? EndType.Joined : CAPS[style.cap];
   if (line.length < 2 && style.cap === 'butt') return { rings: [] };
-  const band = Clipper.inflatePaths([toGrid(line)], (style.widthMm / 2) * GRID_PER_MM, JOINS[style.join], end, Math.max(1, style.miterLimit), ARC_TOLERANCE_MM * GRID_PER_MM);
+  const band = Clipper.inflatePaths(
+    [toGrid(line)],
+    (style.widthMm / 2) * GRID_PER_MM,
+    JOINS[style.join],
+    end,
+    Math.max(1, style.miterLimit),
+    ARC_TOLERANCE_MM * GRID_PER_MM,
+  );
   return { rings: Clipper.union(band, FillRule.NonZero) };
 }
 
-export const transformRegion = (region: Region, map: (point: Point) => Point): Region => orient(region.rings.map((ring) => toGrid(fromGrid(ring).map(map))));
+export const transformRegion = (region: Region, map: (point: Point) => Point): Region =>
+  orient(region.rings.map((ring) => toGrid(fromGrid(ring).map(map))));
 
-export const shiftRegion = (region: Region, dxMm: number, dyMm: number): Region => ({ rings: Clipper.translatePaths(region.rings, Math.round(dxMm * GRID_PER_MM), Math.round(dyMm * GRID_PER_MM)) });
+export const shiftRegion = (region: Region, dxMm: number, dyMm: number): Region => ({
+  rings: Clipper.translatePaths(region.rings, Math.round(dxMm * GRID_PER_MM), Math.round(dyMm * GRID_PER_MM)),
+});
 
 /** A map that mirrors turns every ring round: rings are filled anew so that outer ones and holes keep their sense. */
 const orient = (rings: Paths64): Region => ({ rings: Clipper.union(rings, FillRule.EvenOdd) });
@@ -100,11 +145,19 @@ export function simplifyRegion(region: Region, toleranceMm: number): Region {
 /** The upright box around a region, mm; null when it is empty. */
 export function boundRegion(region: Region): Box | null {
   const box = boundPoints(region.rings);
-  return box && { x: box.x / GRID_PER_MM, y: box.y / GRID_PER_MM, width: box.width / GRID_PER_MM, height: box.height / GRID_PER_MM };
+  return (
+    box && {
+      x: box.x / GRID_PER_MM,
+      y: box.y / GRID_PER_MM,
+      width: box.width / GRID_PER_MM,
+      height: box.height / GRID_PER_MM,
+    }
+  );
 }
 
 /** Area of a region, mm², holes out. */
-export const computeRegionArea = (region: Region): number => Math.abs(region.rings.reduce((sum, ring) => sum + Clipper.area(ring), 0)) / (GRID_PER_MM * GRID_PER_MM);
+export const computeRegionArea = (region: Region): number =>
+  Math.abs(region.rings.reduce((sum, ring) => sum + Clipper.area(ring), 0)) / (GRID_PER_MM * GRID_PER_MM);
 
 /** A region of the given rings, whichever way they run: inside is what an odd number of them surrounds. */
 export const makeRegion = (rings: readonly Polyline[]): Region => fillRegion(rings, 'evenodd');
@@ -112,7 +165,11 @@ export const makeRegion = (rings: readonly Polyline[]): Region => fillRegion(rin
 /** Connected pieces with their cavities; an island inside a cavity is a piece of its own. */
 export function splitPieces(region: Region): readonly Piece[] {
   const groups = groupByOverlap(region.rings.map((ring) => boundPoints([ring])!));
-  return groups.flatMap((members) => (members.length === 1 ? [{ outer: fromGrid(region.rings[members[0]!]!), cavities: [] }] : nestRings(members.map((index) => region.rings[index]!))));
+  return groups.flatMap((members) =>
+    members.length === 1
+      ? [{ outer: fromGrid(region.rings[members[0]!]!), cavities: [] }]
+      : nestRings(members.map((index) => region.rings[index]!)),
+  );
 }
 
 function nestRings(rings: Paths64): readonly Piece[] {
@@ -122,7 +179,10 @@ function nestRings(rings: Paths64): readonly Piece[] {
   const waiting: PolyPath64[] = childrenOf(tree);
   for (let node = waiting.pop(); node; node = waiting.pop()) {
     const cavities = childrenOf(node);
-    pieces.push({ outer: fromGrid(node.polygon ?? []), cavities: cavities.map((cavity) => fromGrid(cavity.polygon ?? [])) });
+    pieces.push({
+      outer: fromGrid(node.polygon ?? []),
+      cavities: cavities.map((cavity) => fromGrid(cavity.polygon ?? [])),
+    });
     for (const cavity of cavities) waiting.push(...childrenOf(cavity));
   }
   return pieces;

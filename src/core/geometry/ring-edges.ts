@@ -13,7 +13,13 @@ export type DirectedRing = {
 export type Side = 1 | -1;
 const SIDES = [1, -1] as const;
 /** A place on an edge and the direction looked in, of length 1. */
-export type Look = { readonly edge: number; readonly x: number; readonly y: number; readonly nx: number; readonly ny: number };
+export type Look = {
+  readonly edge: number;
+  readonly x: number;
+  readonly y: number;
+  readonly nx: number;
+  readonly ny: number;
+};
 
 /** All edges together are divided into about as many stretches as there are vertices, within these bounds. */
 const STRETCHES = { least: 160, most: 4000 } as const;
@@ -43,7 +49,8 @@ export class RingEdges {
   private readonly views: Readonly<Record<Side, Look[]>> = { 1: [], [-1]: [] };
 
   constructor(rings: readonly DirectedRing[]) {
-    let vertices = 0, total = 0;
+    let vertices = 0,
+      total = 0;
     this.length = new Float64Array(rings.length);
     rings.forEach(({ points }, id) => {
       vertices += points.length;
@@ -75,17 +82,24 @@ export class RingEdges {
     if (last < 1) return;
     // Looked at from outside, a ring that bulges everywhere faces itself nowhere.
     const sides = SIDES.filter((side) => !passOver.includes(side) && !(side !== inside && isBulging(ring, inside)));
-    let travelled = 0, turned = Infinity, since = 0;
+    let travelled = 0,
+      turned = Infinity,
+      since = 0;
     let { x: beforeX, y: beforeY } = ring[last]!;
     for (let at = 0; at <= last; at++) {
-      const from = ring[at]!, to = ring[at === last ? 0 : at + 1]!;
-      const dx = to.x - from.x, dy = to.y - from.y;
+      const from = ring[at]!,
+        to = ring[at === last ? 0 : at + 1]!;
+      const dx = to.x - from.x,
+        dy = to.y - from.y;
       const span = Math.sqrt(dx * dx + dy * dy);
-      const ux = dx / span, uy = dy / span;
+      const ux = dx / span,
+        uy = dy / span;
       const first = this.count;
       const parts = Math.max(1, Math.min(MOST_PARTS, Math.ceil(span / spacing)));
       for (let part = 0; part < parts; part++) {
-        const start = (span * part) / parts, end = (span * (part + 1)) / parts, edge = this.count++;
+        const start = (span * part) / parts,
+          end = (span * (part + 1)) / parts,
+          edge = this.count++;
         this.x1[edge] = from.x + ux * start;
         this.y1[edge] = from.y + uy * start;
         this.x2[edge] = from.x + ux * end;
@@ -94,18 +108,28 @@ export class RingEdges {
         this.along[edge] = travelled + start;
       }
       travelled += span;
-      const ax = from.x - beforeX, ay = from.y - beforeY;
+      const ax = from.x - beforeX,
+        ay = from.y - beforeY;
       const turn = Math.atan2(ax * dy - ay * dx, ax * dx + ay * dy);
       if (Math.abs(turn) > CORNER_TURN) {
         const normal = Math.atan2(ay, ax) + (turn < 0 ? 1 : -1) * (Math.PI / 2);
         const side = turn < 0 ? 1 : -1;
-        if (sides.includes(side)) for (const angle of fan(normal, turn)) this.views[side].push({ edge: first, x: from.x, y: from.y, nx: Math.cos(angle), ny: Math.sin(angle) });
+        if (sides.includes(side))
+          for (const angle of fan(normal, turn))
+            this.views[side].push({ edge: first, x: from.x, y: from.y, nx: Math.cos(angle), ny: Math.sin(angle) });
       }
       turned += Math.abs(turn);
       since += span;
       if (turned >= turnStep || since >= spacing) {
         const lookAt = (distance: number) => {
-          for (const side of sides) this.views[side].push({ edge: first + Math.min(parts - 1, Math.floor((distance / span) * parts)), x: from.x + ux * distance, y: from.y + uy * distance, nx: -uy * side, ny: ux * side });
+          for (const side of sides)
+            this.views[side].push({
+              edge: first + Math.min(parts - 1, Math.floor((distance / span) * parts)),
+              x: from.x + ux * distance,
+              y: from.y + uy * distance,
+              nx: -uy * side,
+              ny: ux * side,
+            });
         };
         lookAt(span / 2);
         if (span > spacing / 4) for (const share of [0.08, 0.92]) lookAt(span * share);
@@ -120,21 +144,32 @@ export class RingEdges {
 
 /** The ring without repeated points, turned so that its material lies on the left. */
 function directed(points: Polyline, inside: 1 | -1): Polyline {
-  let twice = 0, repeats = false;
+  let twice = 0,
+    repeats = false;
   for (let index = 0; index < points.length; index++) {
-    const a = points[index]!, b = points[index + 1 === points.length ? 0 : index + 1]!;
+    const a = points[index]!,
+      b = points[index + 1 === points.length ? 0 : index + 1]!;
     twice += a.x * b.y - b.x * a.y;
     if (a.x === b.x && a.y === b.y) repeats = true;
   }
-  const clean = repeats ? points.filter((point, index) => point.x !== points[(index + 1) % points.length]!.x || point.y !== points[(index + 1) % points.length]!.y) : points;
+  const clean = repeats
+    ? points.filter(
+        (point, index) =>
+          point.x !== points[(index + 1) % points.length]!.x || point.y !== points[(index + 1) % points.length]!.y,
+      )
+    : points;
   return twice * inside > 0 ? clean : [...clean].reverse();
 }
 
 /** Every turn goes the way round the inside. The material lies on the left, so that outer rings turn left and cavities right. */
 function isBulging(ring: Polyline, inside: 1 | -1): boolean {
-  let before = ring[ring.length - 2] ?? ring[0]!, at = ring[ring.length - 1]!;
+  let before = ring[ring.length - 2] ?? ring[0]!,
+    at = ring[ring.length - 1]!;
   return ring.every((next) => {
-    const ax = at.x - before.x, ay = at.y - before.y, bx = next.x - at.x, by = next.y - at.y;
+    const ax = at.x - before.x,
+      ay = at.y - before.y,
+      bx = next.x - at.x,
+      by = next.y - at.y;
     before = at;
     at = next;
     return (ax * by - ay * bx) * inside > -LEAST_DENT * (ax * bx + ay * by);

@@ -25,13 +25,22 @@ export function scanRegion(region: Region, box: Box, lines: number): ScannedRegi
 }
 
 /** A line through the end of an edge counts once of the two edges that meet there. */
-function visitCrossings(region: Region, top: number, step: number, lines: number, visit: (line: number, x: number) => void): void {
+function visitCrossings(
+  region: Region,
+  top: number,
+  step: number,
+  lines: number,
+  visit: (line: number, x: number) => void,
+): void {
   for (const ring of region.rings) {
     let before = ring[ring.length - 1]!;
     for (const at of ring) {
-      const ay = (before.y / GRID_PER_MM - top) / step - 0.5, by = (at.y / GRID_PER_MM - top) / step - 0.5;
-      const from = Math.max(0, Math.ceil(Math.min(ay, by))), until = Math.min(lines, Math.ceil(Math.max(ay, by)));
-      for (let line = from; line < until; line++) visit(line, (before.x + ((at.x - before.x) * (line - ay)) / (by - ay)) / GRID_PER_MM);
+      const ay = (before.y / GRID_PER_MM - top) / step - 0.5,
+        by = (at.y / GRID_PER_MM - top) / step - 0.5;
+      const from = Math.max(0, Math.ceil(Math.min(ay, by))),
+        until = Math.min(lines, Math.ceil(Math.max(ay, by)));
+      for (let line = from; line < until; line++)
+        visit(line, (before.x + ((at.x - before.x) * (line - ay)) / (by - ay)) / GRID_PER_MM);
       before = at;
     }
   }
@@ -40,7 +49,8 @@ function visitCrossings(region: Region, top: number, step: number, lines: number
 export function mirrorScan({ starts, ends, stepMm }: ScannedRegion, middle: number): ScannedRegion {
   const mirrored = new Float64Array(ends.length);
   for (let line = 0; line + 1 < starts.length; line++) {
-    const first = starts[line]!, last = starts[line + 1]! - 1;
+    const first = starts[line]!,
+      last = starts[line + 1]! - 1;
     for (let at = first; at <= last; at++) mirrored[at] = 2 * middle - ends[first + last - at]!;
   }
   return { starts, ends: mirrored, stepMm };
@@ -57,10 +67,13 @@ export function measureShared(one: ScannedRegion, other: ScannedRegion, dx: numb
   const lines = one.starts.length - 1;
   let length = 0;
   for (let line = Math.max(0, down); line < Math.min(lines, lines + down); line++) {
-    let a = one.starts[line]!, b = other.starts[line - down]!;
-    const aEnd = one.starts[line + 1]!, bEnd = other.starts[line - down + 1]!;
+    let a = one.starts[line]!,
+      b = other.starts[line - down]!;
+    const aEnd = one.starts[line + 1]!,
+      bEnd = other.starts[line - down + 1]!;
     while (a + 1 < aEnd && b + 1 < bEnd) {
-      const a2 = one.ends[a + 1]!, b2 = other.ends[b + 1]! + dx;
+      const a2 = one.ends[a + 1]!,
+        b2 = other.ends[b + 1]! + dx;
       const shared = Math.min(a2, b2) - Math.max(one.ends[a]!, other.ends[b]! + dx);
       if (shared > 0) length += shared;
       if (a2 < b2) a += 2;

@@ -9,17 +9,30 @@ const ring = fc.array(fc.record({ x: whole(0, 12), y: whole(0, 12) }), { minLeng
 /** Whether closed segments share a point, by exact whole numbers and no boxes. */
 function touch(a: Point, b: Point, c: Point, d: Point): boolean {
   const side = (p: Point, q: Point, r: Point) => Math.sign((q.x - p.x) * (r.y - p.y) - (q.y - p.y) * (r.x - p.x));
-  const onto = (p: Point, q: Point, r: Point) => side(p, q, r) === 0 && Math.min(p.x, q.x) <= r.x && r.x <= Math.max(p.x, q.x) && Math.min(p.y, q.y) <= r.y && r.y <= Math.max(p.y, q.y);
-  return (side(a, b, c) !== side(a, b, d) && side(c, d, a) !== side(c, d, b)) || onto(a, b, c) || onto(a, b, d) || onto(c, d, a) || onto(c, d, b);
+  const onto = (p: Point, q: Point, r: Point) =>
+    side(p, q, r) === 0 &&
+    Math.min(p.x, q.x) <= r.x &&
+    r.x <= Math.max(p.x, q.x) &&
+    Math.min(p.y, q.y) <= r.y &&
+    r.y <= Math.max(p.y, q.y);
+  return (
+    (side(a, b, c) !== side(a, b, d) && side(c, d, a) !== side(c, d, b)) ||
+    onto(a, b, c) ||
+    onto(a, b, d) ||
+    onto(c, d, a) ||
+    onto(c, d, b)
+  );
 }
 
 /** By looking at every pair of edges; neighbours may share their common end only. */
 function isSimpleByBruteForce(points: readonly Point[]): boolean {
-  const count = points.length, at = (index: number) => points[(index + count) % count]!;
+  const count = points.length,
+    at = (index: number) => points[(index + count) % count]!;
   for (let one = 0; one < count; one++) {
     if (at(one).x === at(one + 1).x && at(one).y === at(one + 1).y) return false;
     for (let other = one + 1; other < count; other++) {
-      const next = other === one + 1, last = one === 0 && other === count - 1;
+      const next = other === one + 1,
+        last = one === 0 && other === count - 1;
       if (!next && !last) {
         if (touch(at(one), at(one + 1), at(other), at(other + 1))) return false;
         continue;
@@ -34,29 +47,71 @@ function isSimpleByBruteForce(points: readonly Point[]): boolean {
 
 describe('a ring that does not meet itself', () => {
   it('is told as comparing every pair of edges tells it', () => {
-    fc.assert(fc.property(ring, (points) => {
-      // Three points in a row with a straight middle are simple too; the quick test may leave those to the library.
-      if (isSimpleRing(points)) expect(isSimpleByBruteForce(points)).toBe(true);
-    }), { numRuns: 4000 });
+    fc.assert(
+      fc.property(ring, (points) => {
+        // Three points in a row with a straight middle are simple too; the quick test may leave those to the library.
+        if (isSimpleRing(points)) expect(isSimpleByBruteForce(points)).toBe(true);
+      }),
+      { numRuns: 4000 },
+    );
   });
 
   it('is found where it is one: stars, spirals and combs', () => {
-    const star = Array.from({ length: 40 }, (_, at) => ({ x: Math.round(1000 * (at % 2 ? 1 : 0.4) * Math.cos((at * Math.PI) / 20)), y: Math.round(1000 * (at % 2 ? 1 : 0.4) * Math.sin((at * Math.PI) / 20)) }));
+    const star = Array.from({ length: 40 }, (_, at) => ({
+      x: Math.round(1000 * (at % 2 ? 1 : 0.4) * Math.cos((at * Math.PI) / 20)),
+      y: Math.round(1000 * (at % 2 ? 1 : 0.4) * Math.sin((at * Math.PI) / 20)),
+    }));
     expect(isSimpleRing(star)).toBe(true);
     expect(isSimpleRing([...star].reverse())).toBe(true);
-    const comb = [...Array.from({ length: 60 }, (_, at) => ({ x: at * 10, y: at % 2 ? 500 : 20 })), { x: 600, y: 0 }, { x: 0, y: 0 }];
+    const comb = [
+      ...Array.from({ length: 60 }, (_, at) => ({ x: at * 10, y: at % 2 ? 500 : 20 })),
+      { x: 600, y: 0 },
+      { x: 0, y: 0 },
+    ];
     expect(isSimpleRing(comb)).toBe(true);
-    expect(isSimpleRing([{ x: 0, y: 0 }, { x: 10, y: 10 }, { x: 10, y: 0 }, { x: 0, y: 10 }])).toBe(false);
-    expect(isSimpleRing([{ x: 0, y: 0 }, { x: 10, y: 0 }, { x: 5, y: 0 }, { x: 5, y: 8 }])).toBe(false);
+    expect(
+      isSimpleRing([
+        { x: 0, y: 0 },
+        { x: 10, y: 10 },
+        { x: 10, y: 0 },
+        { x: 0, y: 10 },
+      ]),
+    ).toBe(false);
+    expect(
+      isSimpleRing([
+        { x: 0, y: 0 },
+        { x: 10, y: 0 },
+        { x: 5, y: 0 },
+        { x: 5, y: 8 },
+      ]),
+    ).toBe(false);
     // Twice round a pentagram: every turn goes one way, and yet it crosses itself.
-    expect(isSimpleRing([0, 2, 4, 1, 3].map((at) => ({ x: Math.round(100 * Math.cos((at * 2 * Math.PI) / 5)), y: Math.round(100 * Math.sin((at * 2 * Math.PI) / 5)) })))).toBe(false);
+    expect(
+      isSimpleRing(
+        [0, 2, 4, 1, 3].map((at) => ({
+          x: Math.round(100 * Math.cos((at * 2 * Math.PI) / 5)),
+          y: Math.round(100 * Math.sin((at * 2 * Math.PI) / 5)),
+        })),
+      ),
+    ).toBe(false);
   });
 
   it('fills the same area as the clipping library finds', () => {
-    fc.assert(fc.property(ring, (points) => {
-      // With a second line that is far away, the library is asked in any case.
-      const far = [{ x: 500, y: 500 }, { x: 501, y: 500 }, { x: 501, y: 501 }];
-      for (const rule of ['evenodd', 'nonzero'] as const) expect(computeRegionArea(fillRegion([points], rule))).toBeCloseTo(computeRegionArea(fillRegion([points, far], rule)) - 0.5, 6);
-    }), { numRuns: 500 });
+    fc.assert(
+      fc.property(ring, (points) => {
+        // With a second line that is far away, the library is asked in any case.
+        const far = [
+          { x: 500, y: 500 },
+          { x: 501, y: 500 },
+          { x: 501, y: 501 },
+        ];
+        for (const rule of ['evenodd', 'nonzero'] as const)
+          expect(computeRegionArea(fillRegion([points], rule))).toBeCloseTo(
+            computeRegionArea(fillRegion([points, far], rule)) - 0.5,
+            6,
+          );
+      }),
+      { numRuns: 500 },
+    );
   });
 });

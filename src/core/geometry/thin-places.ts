@@ -34,10 +34,12 @@ const TOUCHING_MM = 0.03;
 const FINE_LOOKS = 1500;
 
 /** Thickness of the material. Coordinates in mm; `underMm` decides which places are listed. Cost about n·log n. */
-export const findThinStrokes = (pieces: readonly Piece[], underMm = 0): Thinness => new Calliper(pieces).measureStrokes(underMm);
+export const findThinStrokes = (pieces: readonly Piece[], underMm = 0): Thinness =>
+  new Calliper(pieces).measureStrokes(underMm);
 
 /** Width of the gaps: between pieces, across slots and inside cavities. */
-export const findThinGaps = (pieces: readonly Piece[], underMm = 0): Thinness => new Calliper(pieces).measureGaps(underMm);
+export const findThinGaps = (pieces: readonly Piece[], underMm = 0): Thinness =>
+  new Calliper(pieces).measureGaps(underMm);
 
 /** A ring and what it bounds on one side. Rings of one group bound one thing; of group -1 the open air. */
 type Bound = { readonly group: number; /** No ball wider than this lies in the group, mm. */ readonly widest: number };
@@ -50,7 +52,9 @@ export class Calliper {
   private readonly runs: EdgeRuns;
   private readonly reach: number;
   /** What the rings bound, and its shapes, on either side: pieces of the material; cavities of the air. */
-  private readonly bounded: Readonly<Record<Side, { readonly bounds: readonly Bound[]; readonly circles: InscribedCircles }>>;
+  private readonly bounded: Readonly<
+    Record<Side, { readonly bounds: readonly Bound[]; readonly circles: InscribedCircles }>
+  >;
   private side: Side = 1;
   /** Whether the two places settled last lie on one ring: only then a copy of the ring has the place too. */
   private onOneRing = false;
@@ -63,11 +67,26 @@ export class Calliper {
     const hollow = new InscribedCircles(pieces.flatMap((piece) => piece.cavities.map((ring) => [ring])));
     let cavity = 0;
     this.bounded = {
-      1: { circles: solid, bounds: pieces.flatMap((piece, group) => Array<Bound>(1 + piece.cavities.length).fill({ group, widest: leastExtent(piece.outer) })) },
-      [-1]: { circles: hollow, bounds: pieces.flatMap((piece): Bound[] => [{ group: -1, widest: this.reach }, ...piece.cavities.map((ring) => ({ group: cavity++, widest: leastExtent(ring) }))]) },
+      1: {
+        circles: solid,
+        bounds: pieces.flatMap((piece, group) =>
+          Array<Bound>(1 + piece.cavities.length).fill({ group, widest: leastExtent(piece.outer) }),
+        ),
+      },
+      [-1]: {
+        circles: hollow,
+        bounds: pieces.flatMap((piece): Bound[] => [
+          { group: -1, widest: this.reach },
+          ...piece.cavities.map((ring) => ({ group: cavity++, widest: leastExtent(ring) })),
+        ]),
+      },
     };
-    const passOver = (ring: number): Side[] => ([1, -1] as const).filter((side) => this.bounded[side].circles.isCopy(this.bounded[side].bounds[ring]!.group));
-    const rings = pieces.flatMap((piece) => [{ points: piece.outer, inside: 1 as const }, ...piece.cavities.map((points) => ({ points, inside: -1 as const }))]);
+    const passOver = (ring: number): Side[] =>
+      ([1, -1] as const).filter((side) => this.bounded[side].circles.isCopy(this.bounded[side].bounds[ring]!.group));
+    const rings = pieces.flatMap((piece) => [
+      { points: piece.outer, inside: 1 as const },
+      ...piece.cavities.map((points) => ({ points, inside: -1 as const })),
+    ]);
     this.edges = new RingEdges(rings.map((ring, id) => ({ ...ring, passOver: passOver(id) })));
     const { x1, y1, x2, y2 } = this.edges;
     this.grid = new EdgeGrid(x1, y1, x2, y2);
@@ -92,11 +111,17 @@ export class Calliper {
     const step = this.edges.length.reduce((sum, length) => sum + length, 0) / FINE_LOOKS;
     let since = 0;
     for (let edge = 0; edge < x1.length; edge++) {
-      const dx = x2[edge]! - x1[edge]!, dy = y2[edge]! - y1[edge]!, length = Math.hypot(dx, dy);
+      const dx = x2[edge]! - x1[edge]!,
+        dy = y2[edge]! - y1[edge]!,
+        length = Math.hypot(dx, dy);
       since += length;
       if (since < step || length === 0) continue;
-      const found = this.look({ edge, x: (x1[edge]! + x2[edge]!) / 2, y: (y1[edge]! + y2[edge]!) / 2, nx: -dy / length, ny: dx / length }, limit);
-      if (typeof found === 'object') for (const [at, widthMm] of widthsMm.entries()) if (found.widthMm < widthMm) lengths[at]! += since;
+      const found = this.look(
+        { edge, x: (x1[edge]! + x2[edge]!) / 2, y: (y1[edge]! + y2[edge]!) / 2, nx: -dy / length, ny: dx / length },
+        limit,
+      );
+      if (typeof found === 'object')
+        for (const [at, widthMm] of widthsMm.entries()) if (found.widthMm < widthMm) lengths[at]! += since;
       since = 0;
     }
     return lengths;
@@ -115,7 +140,9 @@ export class Calliper {
       if (place.widthMm < underMm) places.push(...(copied ? circles.inCopies(group, place) : [place]));
     };
     // No piece is thicker than the largest circle in it: the slightest ones give a bound to begin with.
-    const widths = new Map(bounds.flatMap(({ group, widest }) => (group >= 0 && !circles.isCopy(group) ? [[group, widest] as const] : [])));
+    const widths = new Map(
+      bounds.flatMap(({ group, widest }) => (group >= 0 && !circles.isCopy(group) ? [[group, widest] as const] : [])),
+    );
     for (const [group] of [...widths].sort((a, b) => a[1] - b[1]).slice(0, FIRST_CIRCLES)) {
       const circle = circles.find(group);
       if (circle && circle.widthMm > 0 && circle.widthMm < thinnestKnown()) best = circle;
@@ -142,7 +169,11 @@ export class Calliper {
     for (let one = 0; one < runs.list.length; one++) {
       const run = runs.list[one]!;
       // The material of a piece without cavities has one ring only.
-      if (this.side === 1 && (this.pieces[group(run)]!.cavities.length === 0 || this.bounded[1].circles.isCopy(group(run)))) continue;
+      if (
+        this.side === 1 &&
+        (this.pieces[group(run)]!.cavities.length === 0 || this.bounded[1].circles.isCopy(group(run)))
+      )
+        continue;
       for (const other of runs.findWithin(run, limit() * NOT_WORTH_FINDING)) {
         const mate = runs.list[other]!;
         if (other <= one || mate.ring === run.ring || (this.side === 1 && group(mate) !== group(run))) continue;
@@ -156,17 +187,26 @@ export class Calliper {
 
   private compareRuns(run: EdgeRun, mate: EdgeRun, limit: number): readonly [Place, Place] | null {
     const { grid } = this;
-    let least = limit * limit, found: readonly [Place, Place] | null = null;
-    for (const [from, to] of [[run, mate], [mate, run]] as const) {
+    let least = limit * limit,
+      found: readonly [Place, Place] | null = null;
+    for (const [from, to] of [
+      [run, mate],
+      [mate, run],
+    ] as const) {
       for (let edge = from.first; edge < from.end; edge++) {
         const a: Place = { edge, x: grid.x1[edge]!, y: grid.y1[edge]! };
-        const besideX = Math.max(to.left - a.x, a.x - to.right, 0), besideY = Math.max(to.top - a.y, a.y - to.bottom, 0);
+        const besideX = Math.max(to.left - a.x, a.x - to.right, 0),
+          besideY = Math.max(to.top - a.y, a.y - to.bottom, 0);
         if (besideX * besideX + besideY * besideY >= least) continue;
         for (let other = to.first; other < to.end; other++) {
           const square = grid.approach(other, a.x, a.y);
           if (square >= least) continue;
           const b: Place = { edge: other, x: grid.nearX, y: grid.nearY };
-          if (!this.facesInward(b, a) || !(this.facesInward(a, b) || this.facesInward({ ...a, edge: this.neighbour(edge, -1) }, b))) continue;
+          if (
+            !this.facesInward(b, a) ||
+            !(this.facesInward(a, b) || this.facesInward({ ...a, edge: this.neighbour(edge, -1) }, b))
+          )
+            continue;
           least = square;
           found = [a, b];
         }
@@ -181,11 +221,13 @@ export class Calliper {
     const widest = Math.min(this.bounds[this.edges.ringOf[sample.edge]!]!.widest, this.reach);
     let radius = Math.min(limit, widest) / 2;
     let touched = -1;
-    let qx = 0, qy = 0;
+    let qx = 0,
+      qy = 0;
     for (let round = 0; round < 24; round++) {
       const near = this.grid.findNearest(sample.x + nx * radius, sample.y + ny * radius, radius * (1 - BALL_SLACK));
       if (near === -1) break;
-      const dx = this.grid.nearX - sample.x, dy = this.grid.nearY - sample.y;
+      const dx = this.grid.nearX - sample.x,
+        dy = this.grid.nearY - sample.y;
       const height = dx * nx + dy * ny;
       if (height <= 1e-12) return 'corner';
       const next = (dx * dx + dy * dy) / (2 * height);
@@ -195,17 +237,23 @@ export class Calliper {
       qx = this.grid.nearX;
       qy = this.grid.nearY;
       // Touched just round a corner: smaller balls there touch the same corner, and say nothing of a thickness.
-      if (this.edges.ringOf[near] === this.edges.ringOf[sample.edge] && this.wayRound(sample, { edge: near, x: qx, y: qy }) < 2 * radius * CORNER_WAY) return 'corner';
+      if (
+        this.edges.ringOf[near] === this.edges.ringOf[sample.edge] &&
+        this.wayRound(sample, { edge: near, x: qx, y: qy }) < 2 * radius * CORNER_WAY
+      )
+        return 'corner';
     }
     if (touched === -1) return limit >= widest ? 'corner' : 'wide';
-    const cx = sample.x + nx * radius, cy = sample.y + ny * radius;
+    const cx = sample.x + nx * radius,
+      cy = sample.y + ny * radius;
     const cosine = ((qx - cx) * (sample.x - cx) + (qy - cy) * (sample.y - cy)) / (radius * radius);
     return cosine > FACING_COSINE ? 'corner' : this.settle(sample, { edge: touched, x: qx, y: qy });
   }
 
   /** From two facing places to where their sides are nearest, each walking along its own edge in turn. */
   private settle(a: Place, b: Place): ThinPlace | 'corner' {
-    let width = Infinity, settled = false;
+    let width = Infinity,
+      settled = false;
     for (let round = 0; round < 40 && !settled; round++) {
       a = this.walk(a, b.x, b.y);
       b = this.walk(b, a.x, a.y);
@@ -220,7 +268,8 @@ export class Calliper {
     // Followed into a tip, the two sides meet: that is a corner, whatever its angle.
     if (width < TOUCHING_MM || (sameRing && this.wayRound(a, b) < width * LEAST_WAY_ROUND)) return 'corner';
     if (!this.facesInward(a, b) || !this.facesInward(b, a)) return 'corner';
-    const x = (a.x + b.x) / 2, y = (a.y + b.y) / 2;
+    const x = (a.x + b.x) / 2,
+      y = (a.y + b.y) / 2;
     // Walked past something that lies between them, or out of sight of each other round a corner.
     return this.grid.findNearest(x, y, (width / 2) * (1 - SETTLED_SLACK)) === -1 ? { widthMm: width, x, y } : 'corner';
   }
@@ -228,14 +277,18 @@ export class Calliper {
   /** From the edge at `from`, `to` lies on the side looked at. */
   private facesInward(from: Place, to: Place): boolean {
     const { x1, y1, x2, y2 } = this.grid;
-    const dx = x2[from.edge]! - x1[from.edge]!, dy = y2[from.edge]! - y1[from.edge]!;
+    const dx = x2[from.edge]! - x1[from.edge]!,
+      dy = y2[from.edge]! - y1[from.edge]!;
     return this.side * (dx * (to.y - from.y) - dy * (to.x - from.x)) > -1e-9;
   }
 
   /** The place near `from` on the same ring that is closest to (x, y): goes on while it comes nearer. */
   private walk(from: Place, x: number, y: number): Place {
     const { grid } = this;
-    let bestEdge = from.edge, best = grid.approach(from.edge, x, y), bestX = grid.nearX, bestY = grid.nearY;
+    let bestEdge = from.edge,
+      best = grid.approach(from.edge, x, y),
+      bestX = grid.nearX,
+      bestY = grid.nearY;
     for (const direction of [1, -1]) {
       let edge = from.edge;
       for (let steps = 0, lag = 0; steps < 40 && lag < 2; steps++) {
@@ -262,7 +315,8 @@ export class Calliper {
 
   private wayRound(a: Place, b: Place): number {
     const { along, x1, y1, length, ringOf } = this.edges;
-    const at = (place: Place) => along[place.edge]! + Math.sqrt((place.x - x1[place.edge]!) ** 2 + (place.y - y1[place.edge]!) ** 2);
+    const at = (place: Place) =>
+      along[place.edge]! + Math.sqrt((place.x - x1[place.edge]!) ** 2 + (place.y - y1[place.edge]!) ** 2);
     const way = Math.abs(at(a) - at(b));
     return Math.min(way, length[ringOf[a.edge]!]! - way);
   }
@@ -277,7 +331,12 @@ function thinOut(places: readonly ThinPlace[]): readonly ThinPlace[] {
   const kept: ThinPlace[] = [];
   for (const place of [...places].sort((a, b) => a.widthMm - b.widthMm)) {
     if (kept.length === PLACES_KEPT) break;
-    if (kept.every((other) => Math.hypot(other.x - place.x, other.y - place.y) > Math.max(place.widthMm, other.widthMm) * 1.5)) kept.push(place);
+    if (
+      kept.every(
+        (other) => Math.hypot(other.x - place.x, other.y - place.y) > Math.max(place.widthMm, other.widthMm) * 1.5,
+      )
+    )
+      kept.push(place);
   }
   return kept;
 }

@@ -10,18 +10,41 @@ const refusal = (schema: { validateSync: (value: unknown) => unknown }, value: u
     return (error as Error).message;
   }
 };
-const vinyl = { name: 'A', kind: 'smooth', supplier: '', colourName: 'red', colourHex: '#ff0000', rollWidthMm: 500, rollLengthMm: 1000, rollPrice: 100, weedingFactor: 1, press: { lowC: 150, highC: 160, seconds: 10, pressure: 'firm', peel: 'hot' } };
+const vinyl = {
+  name: 'A',
+  kind: 'smooth',
+  supplier: '',
+  colourName: 'red',
+  colourHex: '#ff0000',
+  rollWidthMm: 500,
+  rollLengthMm: 1000,
+  rollPrice: 100,
+  weedingFactor: 1,
+  press: { lowC: 150, highC: 160, seconds: 10, pressure: 'firm', peel: 'hot' },
+};
 
 describe('what may be typed', () => {
   it('takes numbers with either decimal mark', () => {
     expect(widthMm.validateSync('120,5')).toBe(120.5);
   });
 
-  it.each([['', 'from 3 to 3000'], ['abc', 'from 3 to 3000'], [2, 'from 3 to 3000'], [1e9, 'from 3 to 3000'], [Number.NaN, 'from 3 to 3000'], [Infinity, 'from 3 to 3000']])('a width of %j is refused with its range', (value, range) => {
+  it.each([
+    ['', 'from 3 to 3000'],
+    ['abc', 'from 3 to 3000'],
+    [2, 'from 3 to 3000'],
+    [1e9, 'from 3 to 3000'],
+    [Number.NaN, 'from 3 to 3000'],
+    [Infinity, 'from 3 to 3000'],
+  ])('a width of %j is refused with its range', (value, range) => {
     expect(refusal(widthMm, value)).toContain(range);
   });
 
-  it.each([['2026-02-30', false], ['2026-13-01', false], ['soon', false], ['2027-03-31', true]])('the day %s: %s', (day, good) => {
+  it.each([
+    ['2026-02-30', false],
+    ['2026-13-01', false],
+    ['soon', false],
+    ['2027-03-31', true],
+  ])('the day %s: %s', (day, good) => {
     expect(refusal(dueDay, day) === null).toBe(good);
   });
 
@@ -30,7 +53,25 @@ describe('what may be typed', () => {
     expect(refusal(vinylInput, { ...vinyl, press: { ...vinyl.press, highC: 140 } })).toContain('not below the lowest');
     expect(refusal(vinylInput, { ...vinyl, colourHex: 'url(x)' })).toContain('six digits');
     expect(refusal(itemInput, { quantity: 1.5 })).not.toBeNull();
-    expect(refusal(orderInput, { title: 'x', dueDay: '2027-01-01', agreed: 1, note: '', customerName: 'y', contact: '', lines: [] })).toContain('at least one item');
-    expect(refusal(shopInput, { name: 'x', currency: 'EUR', locale: 'en-GB', timeZone: 'Nowhere/At all', figures: DEFAULT_SHOP_FIGURES })).toContain('Time zone');
+    expect(
+      refusal(orderInput, {
+        title: 'x',
+        dueDay: '2027-01-01',
+        agreed: 1,
+        note: '',
+        customerName: 'y',
+        contact: '',
+        lines: [],
+      }),
+    ).toContain('at least one item');
+    expect(
+      refusal(shopInput, {
+        name: 'x',
+        currency: 'EUR',
+        locale: 'en-GB',
+        timeZone: 'Nowhere/At all',
+        figures: DEFAULT_SHOP_FIGURES,
+      }),
+    ).toContain('Time zone');
   });
 });

@@ -3,7 +3,16 @@
 import * as yup from 'yup';
 import { LICENCES, type Licence } from '../artwork';
 import { AREA_BASES, NOTHING_TYPED, PLAIN_DETAILS, type AreaBasis } from '../costing';
-import { FABRIC_NAMES, HEATINGS, SHOP_FIGURE_KEYS, SHOP_FIGURES, VINYL_KIND_NAMES, type Fabric, type Heating, type VinylKind } from '../materials';
+import {
+  FABRIC_NAMES,
+  HEATINGS,
+  SHOP_FIGURE_KEYS,
+  SHOP_FIGURES,
+  VINYL_KIND_NAMES,
+  type Fabric,
+  type Heating,
+  type VinylKind,
+} from '../materials';
 import { SPOILAGE_CAUSES, STATIONS, type SpoilageCause, type Station } from '../orders';
 import { itemDetails, placement, widthMm } from './item-inputs';
 import { pressInput, printArea, vinylDetails } from './material-inputs';
@@ -30,68 +39,194 @@ export const blankInput = yup.object({
   supplier: optionalText('Supplier', 120),
   fabric: oneOf<Fabric>('Surface', FABRIC_NAMES),
   heating: oneOf<Heating>('Pressed on', HEATINGS),
-  sizes: yup.array(yup.object({ name: shortText('Size', 30), price: money('Price') })).required().min(1, 'Sizes: at least one, such as “one size”.').max(40, 'Sizes: at most 40.')
-    .test('unlike', 'Sizes: each name once.', (sizes) => new Set(sizes?.map((size) => size.name)).size === sizes?.length),
-  colours: yup.array(yup.object({ name: shortText('Colour', 40), hex: hexColour('Colour') })).required().min(1, 'Colours: at least one.').max(60, 'Colours: at most 60.')
-    .test('unlike', 'Colours: each name once.', (colours) => new Set(colours?.map((colour) => colour.name)).size === colours?.length),
+  sizes: yup
+    .array(yup.object({ name: shortText('Size', 30), price: money('Price') }))
+    .required()
+    .min(1, 'Sizes: at least one, such as “one size”.')
+    .max(40, 'Sizes: at most 40.')
+    .test(
+      'unlike',
+      'Sizes: each name once.',
+      (sizes) => new Set(sizes?.map((size) => size.name)).size === sizes?.length,
+    ),
+  colours: yup
+    .array(yup.object({ name: shortText('Colour', 40), hex: hexColour('Colour') }))
+    .required()
+    .min(1, 'Colours: at least one.')
+    .max(60, 'Colours: at most 60.')
+    .test(
+      'unlike',
+      'Colours: each name once.',
+      (colours) => new Set(colours?.map((colour) => colour.name)).size === colours?.length,
+    ),
   areas: yup.array(printArea).max(30, 'Print areas: at most 30.').default([]),
 });
 
-const optionIndexes = yup.array(wholeBetween('Option', 0, 100, 'By its place in the item.')).max(12, 'Options: at most 12.').default([]);
-const drawingInput = yup.object({ artworkId: rowId('Artwork'), blankId: rowId('Blank'), widthMm, vinylIds: yup.array(rowId('Vinyl')).required().min(1, 'Vinyl: one for each layer.') });
+const optionIndexes = yup
+  .array(wholeBetween('Option', 0, 100, 'By its place in the item.'))
+  .max(12, 'Options: at most 12.')
+  .default([]);
+const drawingInput = yup.object({
+  artworkId: rowId('Artwork'),
+  blankId: rowId('Blank'),
+  widthMm,
+  vinylIds: yup.array(rowId('Vinyl')).required().min(1, 'Vinyl: one for each layer.'),
+});
 /** Of an item, or of a drawing that is none yet. */
-export const quoteInput = yup.object({ itemId: rowId('Item').nullable().default(null), drawing: drawingInput.nullable().default(null), sizeName: shortText('Size', 30), colourName: shortText('Colour', 40), options: optionIndexes, quantity: wholeBetween('Quantity', 1, 2000, 'More is better asked as an order.'), each: money('Price each').nullable().defined(), customerName: optionalText('Customer', 120) }).test('of-what', 'Item: choose one, or a drawing.', ({ itemId, drawing }) => (itemId === null) !== (drawing === null));
+export const quoteInput = yup
+  .object({
+    itemId: rowId('Item').nullable().default(null),
+    drawing: drawingInput.nullable().default(null),
+    sizeName: shortText('Size', 30),
+    colourName: shortText('Colour', 40),
+    options: optionIndexes,
+    quantity: wholeBetween('Quantity', 1, 2000, 'More is better asked as an order.'),
+    each: money('Price each').nullable().defined(),
+    customerName: optionalText('Customer', 120),
+  })
+  .test(
+    'of-what',
+    'Item: choose one, or a drawing.',
+    ({ itemId, drawing }) => (itemId === null) !== (drawing === null),
+  );
 
 export const itemInput = yup.object({
   name: shortText('Name'),
   blankId: rowId('Blank'),
   sizeName: shortText('Size', 30),
   colourName: shortText('Colour', 40),
-  placements: yup.array(placement).required().min(1, 'Placement: at least one artwork on it.').max(12, 'Placements: at most 12.'),
+  placements: yup
+    .array(placement)
+    .required()
+    .min(1, 'Placement: at least one artwork on it.')
+    .max(12, 'Placements: at most 12.'),
   areaBasis: oneOf<AreaBasis>('Vinyl by', AREA_BASES),
   quantity: wholeBetween('Quantity', 1, 10_000, 'Pieces made in one go.'),
   price: money('Price'),
-  artworkPrice: money('Paid for the drawing').default(0), artworkRun: wholeBetween('Spread over', 1, 1_000_000, 'Pieces it is used for.').default(1),
-  details: itemDetails.default(() => ({ ...PLAIN_DETAILS, options: [], variants: [], extras: [], stones: [], minutes: { ...NOTHING_TYPED } })),
+  artworkPrice: money('Paid for the drawing').default(0),
+  artworkRun: wholeBetween('Spread over', 1, 1_000_000, 'Pieces it is used for.').default(1),
+  details: itemDetails.default(() => ({
+    ...PLAIN_DETAILS,
+    options: [],
+    variants: [],
+    extras: [],
+    stones: [],
+    minutes: { ...NOTHING_TYPED },
+  })),
 });
 
-const artworkFields = { name: shortText('Name'), steps: prepSteps, layerNames: yup.array(shortText('Layer name', 60)).required(), layerVinylIds: yup.array(rowId('Vinyl').nullable().defined()).required(), licence: oneOf<Licence>('Licence', LICENCES) };
+const artworkFields = {
+  name: shortText('Name'),
+  steps: prepSteps,
+  layerNames: yup.array(shortText('Layer name', 60)).required(),
+  layerVinylIds: yup.array(rowId('Vinyl').nullable().defined()).required(),
+  licence: oneOf<Licence>('Licence', LICENCES),
+};
 export const artworkKept = yup.object({ ...artworkFields, fileName: shortText('File name', 255) });
 export const artworkChange = yup.object(artworkFields);
 
 /** What a weeding map is printed of, beside the drawing itself. */
-export const mapFacts = yup.object({ name: shortText('Name'), steps: prepSteps, layers: yup.array(yup.object({ key: yup.string().required().max(200), name: shortText('Layer name', 60), mirrored: yup.boolean().required() })).required().max(60, 'Layers: at most 60.') });
+export const mapFacts = yup.object({
+  name: shortText('Name'),
+  steps: prepSteps,
+  layers: yup
+    .array(
+      yup.object({
+        key: yup.string().required().max(200),
+        name: shortText('Layer name', 60),
+        mirrored: yup.boolean().required(),
+      }),
+    )
+    .required()
+    .max(60, 'Layers: at most 60.'),
+});
 
-const isDay = (text: string | undefined) => text !== undefined && /^\d{4}-\d{2}-\d{2}$/.test(text) && !Number.isNaN(Date.parse(`${text}T00:00:00Z`)) && new Date(`${text}T00:00:00Z`).toISOString().startsWith(text);
-export const dueDay = yup.string().required('Due: choose the day it is promised for.').test('day', 'Due: a day of the calendar, such as 2027-03-31.', isDay);
+const isDay = (text: string | undefined) =>
+  text !== undefined &&
+  /^\d{4}-\d{2}-\d{2}$/.test(text) &&
+  !Number.isNaN(Date.parse(`${text}T00:00:00Z`)) &&
+  new Date(`${text}T00:00:00Z`).toISOString().startsWith(text);
+export const dueDay = yup
+  .string()
+  .required('Due: choose the day it is promised for.')
+  .test('day', 'Due: a day of the calendar, such as 2027-03-31.', isDay);
 
-export const orderChange = yup.object({ title: shortText('What for'), dueDay, agreed: money('Agreed price'), note: optionalText('Note') });
+export const orderChange = yup.object({
+  title: shortText('What for'),
+  dueDay,
+  agreed: money('Agreed price'),
+  note: optionalText('Note'),
+});
 
-export const orderInput = orderChange.concat(yup.object({
-  customerName: shortText('Customer'),
-  contact: optionalText('Contact', 200),
-  lines: yup.array(yup.object({
-    itemId: rowId('Item'),
-    quantity: wholeBetween('Quantity', 1, 2000, 'More than 2000 in one line is better split.'),
-    sizeName: shortText('Size', 30),
-    colourName: shortText('Colour', 40),
-    options: optionIndexes,
-  })).required().min(1, 'Lines: at least one item.').max(200, 'Lines: at most 200.'),
-}));
+export const orderInput = orderChange.concat(
+  yup.object({
+    customerName: shortText('Customer'),
+    contact: optionalText('Contact', 200),
+    lines: yup
+      .array(
+        yup.object({
+          itemId: rowId('Item'),
+          quantity: wholeBetween('Quantity', 1, 2000, 'More than 2000 in one line is better split.'),
+          sizeName: shortText('Size', 30),
+          colourName: shortText('Colour', 40),
+          options: optionIndexes,
+        }),
+      )
+      .required()
+      .min(1, 'Lines: at least one item.')
+      .max(200, 'Lines: at most 200.'),
+  }),
+);
 
-const partIds = yup.array(rowId('Part')).required().min(1, 'Choose at least one part.').max(5000, 'At most 5000 parts at once.');
+const partIds = yup
+  .array(rowId('Part'))
+  .required()
+  .min(1, 'Choose at least one part.')
+  .max(5000, 'At most 5000 parts at once.');
 export const startWorkInput = yup.object({ station: oneOf<Station>('Station', STATIONS), partIds });
-export const stopWorkInput = yup.object({ outcome: oneOf<'done' | 'paused' | 'discarded'>('Outcome', ['done', 'paused', 'discarded']) });
-export const spoilInput = yup.object({ partIds, cause: oneOf<SpoilageCause>('Cause', SPOILAGE_CAUSES), blankLost: yup.boolean().required() });
-export const undoInput = yup.object({ partIds, eventIds: yup.array(rowId('Step')).required().min(1, 'Nothing to take back.').max(5000) });
+export const stopWorkInput = yup.object({
+  outcome: oneOf<'done' | 'paused' | 'discarded'>('Outcome', ['done', 'paused', 'discarded']),
+});
+export const spoilInput = yup.object({
+  partIds,
+  cause: oneOf<SpoilageCause>('Cause', SPOILAGE_CAUSES),
+  blankLost: yup.boolean().required(),
+});
+export const undoInput = yup.object({
+  partIds,
+  eventIds: yup.array(rowId('Step')).required().min(1, 'Nothing to take back.').max(5000),
+});
 export const versionInput = yup.object({ version: yup.number().required().integer().min(1) });
 
 export const shopInput = yup.object({
   name: shortText('Name of the shop'),
-  currency: yup.string().required('Currency: three letters.').matches(/^[A-Z]{3}$/, 'Currency: three capital letters, such as EUR.'),
-  locale: yup.string().required('Language of numbers: such as en-GB.').test('locale', 'Language of numbers: a language tag such as en-GB or de-AT.', isLocale),
-  timeZone: yup.string().required('Time zone: such as Europe/Vienna.').test('zone', 'Time zone: a region and town such as Europe/Vienna.', isTimeZone),
-  figures: yup.object(Object.fromEntries(SHOP_FIGURE_KEYS.map((key) => [key, numberBetween(SHOP_FIGURES[key].label, SHOP_FIGURES[key].least, SHOP_FIGURES[key].most, 'Estimates and costs rest on it.')]))).required(),
+  currency: yup
+    .string()
+    .required('Currency: three letters.')
+    .matches(/^[A-Z]{3}$/, 'Currency: three capital letters, such as EUR.'),
+  locale: yup
+    .string()
+    .required('Language of numbers: such as en-GB.')
+    .test('locale', 'Language of numbers: a language tag such as en-GB or de-AT.', isLocale),
+  timeZone: yup
+    .string()
+    .required('Time zone: such as Europe/Vienna.')
+    .test('zone', 'Time zone: a region and town such as Europe/Vienna.', isTimeZone),
+  figures: yup
+    .object(
+      Object.fromEntries(
+        SHOP_FIGURE_KEYS.map((key) => [
+          key,
+          numberBetween(
+            SHOP_FIGURES[key].label,
+            SHOP_FIGURES[key].least,
+            SHOP_FIGURES[key].most,
+            'Estimates and costs rest on it.',
+          ),
+        ]),
+      ),
+    )
+    .required(),
 });
 
 function isLocale(text: string | undefined): boolean {

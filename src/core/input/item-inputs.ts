@@ -6,37 +6,98 @@ import { NOTHING_TYPED } from '../costing';
 import { PRICE_BASES, type PriceBasis } from '../stock';
 import { money, numberBetween, oneOf, orNothing, rowId, shortText, wholeBetween } from './rules';
 
-export const widthMm: yup.NumberSchema<number> = numberBetween('Width', WIDTH_RANGE_MM.least, WIDTH_RANGE_MM.most, 'In mm: from a small bead to the widest roll.');
+export const widthMm: yup.NumberSchema<number> = numberBetween(
+  'Width',
+  WIDTH_RANGE_MM.least,
+  WIDTH_RANGE_MM.most,
+  'In mm: from a small bead to the widest roll.',
+);
 
 /** Widths by the name of a size; an empty one means the ordinary width. */
-const widths = yup.lazy((value: unknown) => yup.object(Object.fromEntries(Object.entries((value ?? {}) as Record<string, unknown>).filter(([, width]) => width !== null && width !== '' && width !== undefined).map(([size]) => [size, widthMm]))).noUnknown().default({}) as unknown as yup.Schema<Record<string, number>>);
+const widths = yup.lazy(
+  (value: unknown) =>
+    yup
+      .object(
+        Object.fromEntries(
+          Object.entries((value ?? {}) as Record<string, unknown>)
+            .filter(([, width]) => width !== null && width !== '' && width !== undefined)
+            .map(([size]) => [size, widthMm]),
+        ),
+      )
+      .noUnknown()
+      .default({}) as unknown as yup.Schema<Record<string, number>>,
+);
 
 export const placement = yup.object({
   artworkId: rowId('Artwork'),
   place: shortText('Where on it', 60),
-  widthMm, widths,
+  widthMm,
+  widths,
   seenThrough: yup.boolean().required(),
   vinylIds: yup.array(rowId('Vinyl')).required().min(1, 'Vinyl: one for each layer.'),
 });
 
 /** Empty stands for any. */
-const orAny = (schema: yup.StringSchema<string>) => schema.nullable().defined().transform((text: string | null) => (text === '' ? null : text));
-const ownSeconds = (label: string) => orNothing(numberBetween(label, 0, 86_400, 'Seconds of your hands for one piece; empty where it is estimated or learned.'));
+const orAny = (schema: yup.StringSchema<string>) =>
+  schema
+    .nullable()
+    .defined()
+    .transform((text: string | null) => (text === '' ? null : text));
+const ownSeconds = (label: string) =>
+  orNothing(
+    numberBetween(label, 0, 86_400, 'Seconds of your hands for one piece; empty where it is estimated or learned.'),
+  );
 
 export const itemDetails = yup.object({
-  options: yup.array(yup.object({ label: shortText('Option', 40), surcharge: money('Surcharge'), placement })).max(12, 'Options: at most 12.').default([]),
-  variants: yup.array(yup.object({
-    sizeName: orAny(shortText('Size', 30)), colourName: orAny(shortText('Colour', 40)), price: orNothing(money('Price')),
-    swaps: yup.array(yup.object({ vinylId: rowId('Vinyl'), byVinylId: rowId('Vinyl instead') })).max(12).default([]),
-  })).max(40, 'Variants: at most 40.').default([]),
-  extras: yup.array(yup.object({ label: shortText('Besides', 60), price: money('For each piece') })).max(20, 'Besides: at most 20.').default([]),
-  stones: yup.array(yup.object({
-    label: shortText('Stones', 60), diameterMm: numberBetween('Stone', 0.5, 20, 'Across, in mm.'), count: wholeBetween('Stones', 1, 100_000, 'In one piece.'), grossPrice: money('A gross'), templatePrice: money('Template'),
-    templateUses: wholeBetween('Uses', 1, 100_000, 'How often the template is used before it is worn.'), tapePrice: money('Hot-fix tape'),
-  })).max(20, 'Stones: at most 20 kinds.').default([]),
+  options: yup
+    .array(yup.object({ label: shortText('Option', 40), surcharge: money('Surcharge'), placement }))
+    .max(12, 'Options: at most 12.')
+    .default([]),
+  variants: yup
+    .array(
+      yup.object({
+        sizeName: orAny(shortText('Size', 30)),
+        colourName: orAny(shortText('Colour', 40)),
+        price: orNothing(money('Price')),
+        swaps: yup
+          .array(yup.object({ vinylId: rowId('Vinyl'), byVinylId: rowId('Vinyl instead') }))
+          .max(12)
+          .default([]),
+      }),
+    )
+    .max(40, 'Variants: at most 40.')
+    .default([]),
+  extras: yup
+    .array(yup.object({ label: shortText('Besides', 60), price: money('For each piece') }))
+    .max(20, 'Besides: at most 20.')
+    .default([]),
+  stones: yup
+    .array(
+      yup.object({
+        label: shortText('Stones', 60),
+        diameterMm: numberBetween('Stone', 0.5, 20, 'Across, in mm.'),
+        count: wholeBetween('Stones', 1, 100_000, 'In one piece.'),
+        grossPrice: money('A gross'),
+        templatePrice: money('Template'),
+        templateUses: wholeBetween('Uses', 1, 100_000, 'How often the template is used before it is worn.'),
+        tapePrice: money('Hot-fix tape'),
+      }),
+    )
+    .max(20, 'Stones: at most 20 kinds.')
+    .default([]),
   packaging: orNothing(money('Packaging')).default(null),
-  minutes: yup.object({ cut: ownSeconds('Cut'), weed: ownSeconds('Weed'), press: ownSeconds('Press') }).default(() => ({ ...NOTHING_TYPED })),
-  negative: yup.object({ name: shortText('Its name', 60), layer: wholeBetween('Layer', 0, 200, 'By its place in the item.'), price: money('It sells for'), ownCost: money('It takes besides') }).nullable().default(null),
+  minutes: yup
+    .object({ cut: ownSeconds('Cut'), weed: ownSeconds('Weed'), press: ownSeconds('Press') })
+    .default(() => ({ ...NOTHING_TYPED })),
+  negative: yup
+    .object({
+      name: shortText('Its name', 60),
+      layer: wholeBetween('Layer', 0, 200, 'By its place in the item.'),
+      price: money('It sells for'),
+      ownCost: money('It takes besides'),
+    })
+    .nullable()
+    .default(null),
   othersAsk: orNothing(money('A shop asks')).default(null),
   offerIds: yup.array(rowId('Offer')).max(40, 'Offers: at most 40.').default([]),
   priceBasis: oneOf<PriceBasis>('Priced at', PRICE_BASES).default('shelf'),

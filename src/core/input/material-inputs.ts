@@ -1,12 +1,29 @@
 // What may be entered of how a vinyl is pressed and made, and where on a blank something can be put.
 
 import * as yup from 'yup';
-import { CARRIERS, COVERS, DATUMS, DIRECTIONS, FABRIC_NAMES, FINISHES, GRADES, OBSTACLE_KINDS, PEELS, PRESSURES, type Fabric, type Peel, type Pressure, type PressSetting } from '../materials';
+import {
+  CARRIERS,
+  COVERS,
+  DATUMS,
+  DIRECTIONS,
+  FABRIC_NAMES,
+  FINISHES,
+  GRADES,
+  OBSTACLE_KINDS,
+  PEELS,
+  PRESSURES,
+  type Fabric,
+  type Peel,
+  type Pressure,
+  type PressSetting,
+} from '../materials';
 import { numberBetween, oneOf, optionalText, orNothing, shortText } from './rules';
 
 export const pressInput = yup.object({
   lowC: numberBetween('Lowest temperature', 60, 260, 'Below it nothing sticks, above it films burn. In °C.'),
-  highC: numberBetween('Highest temperature', 60, 260, 'In °C, from the maker’s sheet.').when('lowC', ([low], schema) => schema.min(Number(low) || 60, 'Highest temperature: not below the lowest one.')),
+  highC: numberBetween('Highest temperature', 60, 260, 'In °C, from the maker’s sheet.').when('lowC', ([low], schema) =>
+    schema.min(Number(low) || 60, 'Highest temperature: not below the lowest one.'),
+  ),
   seconds: numberBetween('Seconds', 1, 120, 'Vinyl films need a few seconds, never minutes.'),
   pressure: oneOf<Pressure>('Pressure', PRESSURES),
   peel: oneOf<Peel>('Peel', PEELS),
@@ -14,23 +31,67 @@ export const pressInput = yup.object({
 
 /** Settings by fabric: only names of fabrics, each with a whole setting. */
 const pressOn = yup.lazy((value: unknown) => {
-  const names = Object.keys((value ?? {}) as object).filter((name): name is Fabric => (FABRIC_NAMES as readonly string[]).includes(name));
-  return yup.object(Object.fromEntries(names.map((name) => [name, pressInput]))).noUnknown('On a fabric: choose one that Chiral knows.').required() as unknown as yup.Schema<Partial<Record<Fabric, PressSetting>>>;
+  const names = Object.keys((value ?? {}) as object).filter((name): name is Fabric =>
+    (FABRIC_NAMES as readonly string[]).includes(name),
+  );
+  return yup
+    .object(Object.fromEntries(names.map((name) => [name, pressInput])))
+    .noUnknown('On a fabric: choose one that Chiral knows.')
+    .required() as unknown as yup.Schema<Partial<Record<Fabric, PressSetting>>>;
 });
 
-const detail = (label: string) => orNothing(numberBetween(label, 0.1, 20, 'In mm, as the maker or your own trial says; empty for what is ordinary of its kind.'));
+const detail = (label: string) =>
+  orNothing(
+    numberBetween(
+      label,
+      0.1,
+      20,
+      'In mm, as the maker or your own trial says; empty for what is ordinary of its kind.',
+    ),
+  );
 
 export const vinylDetails = yup.object({
   thicknessUm: orNothing(numberBetween('Thickness', 20, 3000, 'In µm; heat transfer films have about 80 to 500.')),
-  finish: oneOf('Finish', FINISHES), direction: oneOf('Direction', DIRECTIONS), carrier: oneOf('Carrier', CARRIERS), takesLayers: yup.boolean().required(), liesOnVinyl: yup.boolean().required(),
-  strokeMm: detail('Thinnest stroke'), gapMm: detail('Narrowest gap'), cover: oneOf('Cover sheet', COVERS), pressOn, washNote: optionalText('Washing', 300), grade: oneOf('Grade', GRADES),
-  sheetText: optionalText('Maker’s sheet', 8000), sheetLink: optionalText('Link to the sheet', 400).matches(/^$|^https?:\/\/\S+$/i, 'Link to the sheet: it begins with http:// or https://, and has no spaces.'),
+  finish: oneOf('Finish', FINISHES),
+  direction: oneOf('Direction', DIRECTIONS),
+  carrier: oneOf('Carrier', CARRIERS),
+  takesLayers: yup.boolean().required(),
+  liesOnVinyl: yup.boolean().required(),
+  strokeMm: detail('Thinnest stroke'),
+  gapMm: detail('Narrowest gap'),
+  cover: oneOf('Cover sheet', COVERS),
+  pressOn,
+  washNote: optionalText('Washing', 300),
+  grade: oneOf('Grade', GRADES),
+  sheetText: optionalText('Maker’s sheet', 8000),
+  sheetLink: optionalText('Link to the sheet', 400).matches(
+    /^$|^https?:\/\/\S+$/i,
+    'Link to the sheet: it begins with http:// or https://, and has no spaces.',
+  ),
 });
 
 const lengthMm = (label: string, least: number, most: number) => numberBetween(label, least, most, 'In mm.');
-const obstacle = yup.object({ kind: oneOf('In the way', OBSTACLE_KINDS), xMm: lengthMm('From the left', -500, 3000), yMm: lengthMm('From the top', -500, 3000), widthMm: lengthMm('Width', 0.5, 3000), heightMm: lengthMm('Height', 0.5, 3000) });
+const obstacle = yup.object({
+  kind: oneOf('In the way', OBSTACLE_KINDS),
+  xMm: lengthMm('From the left', -500, 3000),
+  yMm: lengthMm('From the top', -500, 3000),
+  widthMm: lengthMm('Width', 0.5, 3000),
+  heightMm: lengthMm('Height', 0.5, 3000),
+});
 export const printArea = yup.object({
-  name: shortText('Area', 40), sizeName: optionalText('Size', 30), datum: oneOf('Measured from', DATUMS), dropMm: lengthMm('Down from there', -500, 3000), widthMm: lengthMm('Area width', 5, 3000), heightMm: lengthMm('Area height', 5, 3000),
+  name: shortText('Area', 40),
+  sizeName: optionalText('Size', 30),
+  datum: oneOf('Measured from', DATUMS),
+  dropMm: lengthMm('Down from there', -500, 3000),
+  widthMm: lengthMm('Area width', 5, 3000),
+  heightMm: lengthMm('Area height', 5, 3000),
   obstacles: yup.array(obstacle).max(20, 'In the way: at most 20.').default([]),
-  curve: yup.object({ topMm: lengthMm('Diameter at the top', 10, 1000), bottomMm: lengthMm('Diameter at the bottom', 10, 1000), handleGapMm: lengthMm('Handle', 0, 500) }).nullable().default(null),
+  curve: yup
+    .object({
+      topMm: lengthMm('Diameter at the top', 10, 1000),
+      bottomMm: lengthMm('Diameter at the bottom', 10, 1000),
+      handleGapMm: lengthMm('Handle', 0, 500),
+    })
+    .nullable()
+    .default(null),
 });

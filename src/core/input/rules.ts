@@ -5,27 +5,68 @@ import * as yup from 'yup';
 /** A number from `least` to `most`, both inclusive; the message names the range and the reason. */
 export function numberBetween(label: string, least: number, most: number, why: string) {
   const message = `${label}: from ${least} to ${most}. ${why}`;
-  return yup.number().transform((value: number, typed: unknown) => (typeof typed === 'string' ? Number(typed.trim().replace(',', '.') || NaN) : value)).typeError(message).required(message).min(least, message).max(most, message);
+  return yup
+    .number()
+    .transform((value: number, typed: unknown) =>
+      typeof typed === 'string' ? Number(typed.trim().replace(',', '.') || NaN) : value,
+    )
+    .typeError(message)
+    .required(message)
+    .min(least, message)
+    .max(most, message);
 }
 
 /** The number, or nothing where the field is empty. */
-export const orNothing = <S extends yup.NumberSchema<number>>(schema: S) => schema.nullable().defined().transform((value: number | null, typed: unknown) => (typeof typed === 'string' && typed.trim() === '' ? null : value));
+export const orNothing = <S extends yup.NumberSchema<number>>(schema: S) =>
+  schema
+    .nullable()
+    .defined()
+    .transform((value: number | null, typed: unknown) =>
+      typeof typed === 'string' && typed.trim() === '' ? null : value,
+    );
 
 export function wholeBetween(label: string, least: number, most: number, why: string) {
   return numberBetween(label, least, most, why).integer(`${label}: a whole number from ${least} to ${most}. ${why}`);
 }
 
 export function shortText(label: string, longest = 120) {
-  return yup.string().typeError(`${label}: write a text.`).trim().required(`${label}: write something, so that you can find it again.`).max(longest, `${label}: at most ${longest} letters, so that it fits on a label.`);
+  return yup
+    .string()
+    .typeError(`${label}: write a text.`)
+    .trim()
+    .required(`${label}: write something, so that you can find it again.`)
+    .max(longest, `${label}: at most ${longest} letters, so that it fits on a label.`);
 }
 
-export const optionalText = (label: string, longest = 2000) => yup.string().typeError(`${label}: write a text.`).trim().defined().default('').max(longest, `${label}: at most ${longest} letters.`);
+export const optionalText = (label: string, longest = 2000) =>
+  yup
+    .string()
+    .typeError(`${label}: write a text.`)
+    .trim()
+    .defined()
+    .default('')
+    .max(longest, `${label}: at most ${longest} letters.`);
 
-export const hexColour = (label: string) => yup.string().required(`${label}: choose a colour.`).matches(/^#[0-9a-f]{6}$/i, `${label}: write it as # and six digits, such as #3f5e86.`);
+export const hexColour = (label: string) =>
+  yup
+    .string()
+    .required(`${label}: choose a colour.`)
+    .matches(/^#[0-9a-f]{6}$/i, `${label}: write it as # and six digits, such as #3f5e86.`);
 
 export const MONEY_MOST = 100_000_000;
-export const money = (label: string, why = 'An amount of money is not negative.') => wholeBetween(label, 0, MONEY_MOST, why);
+export const money = (label: string, why = 'An amount of money is not negative.') =>
+  wholeBetween(label, 0, MONEY_MOST, why);
 
-export const rowId = (label: string) => yup.number().typeError(`${label}: choose one.`).required(`${label}: choose one.`).integer(`${label}: choose one.`).min(1, `${label}: choose one.`);
+export const rowId = (label: string) =>
+  yup
+    .number()
+    .typeError(`${label}: choose one.`)
+    .required(`${label}: choose one.`)
+    .integer(`${label}: choose one.`)
+    .min(1, `${label}: choose one.`);
 
-export const oneOf = <T extends string>(label: string, values: readonly T[]) => yup.mixed<T>().oneOf([...values], `${label}: choose one of ${values.join(', ')}.`).required(`${label}: choose one.`);
+export const oneOf = <T extends string>(label: string, values: readonly T[]) =>
+  yup
+    .mixed<T>()
+    .oneOf([...values], `${label}: choose one of ${values.join(', ')}.`)
+    .required(`${label}: choose one.`);

@@ -1,13 +1,38 @@
 import { describe, expect, it } from 'vitest';
 import { PLAIN_VINYL } from '../../../test/worked-example';
-import { decideHandedness, DEFAULT_SHOP_FIGURES, findAlikeVinyls, getLayerMaterial, getOrdinaryDetails, getPressSetting, isSafeOn, VINYL_KIND_NAMES, VINYL_KINDS, type VinylDetails, type VinylKind } from './index';
+import {
+  decideHandedness,
+  DEFAULT_SHOP_FIGURES,
+  findAlikeVinyls,
+  getLayerMaterial,
+  getOrdinaryDetails,
+  getPressSetting,
+  isSafeOn,
+  VINYL_KIND_NAMES,
+  VINYL_KINDS,
+  type VinylDetails,
+  type VinylKind,
+} from './index';
 
-const vinyl = (kind: VinylKind, weedingFactor = 1, rollWidthMm = 500, details: Partial<VinylDetails> = {}) => ({ kind, weedingFactor, rollWidthMm, details: { ...getOrdinaryDetails(kind), ...details } });
+const vinyl = (kind: VinylKind, weedingFactor = 1, rollWidthMm = 500, details: Partial<VinylDetails> = {}) => ({
+  kind,
+  weedingFactor,
+  rollWidthMm,
+  details: { ...getOrdinaryDetails(kind), ...details },
+});
 const shop = { ...DEFAULT_SHOP_FIGURES, cutterEdgeMm: 10, weedMarginMm: 6 };
 
 describe('what a vinyl lets a layer be', () => {
   it.each([
-    ['smooth', 1, 1, 0.8], ['stretch', 1, 1, 0.8], ['low-heat', 1.1, 1, 0.8], ['glitter', 1.2, 2.2, 2], ['flock', 1.1, 2.2, 2], ['puff', 1.2, 3, 3], ['permanent', 1, 0.8, 0.8], ['permanent', 1.8, 2, 2], ['removable', 1.1, 0.8, 0.8],
+    ['smooth', 1, 1, 0.8],
+    ['stretch', 1, 1, 0.8],
+    ['low-heat', 1.1, 1, 0.8],
+    ['glitter', 1.2, 2.2, 2],
+    ['flock', 1.1, 2.2, 2],
+    ['puff', 1.2, 3, 3],
+    ['permanent', 1, 0.8, 0.8],
+    ['permanent', 1.8, 2, 2],
+    ['removable', 1.1, 0.8, 0.8],
   ] as const)('%s, weeding factor %d: strokes from %d, gaps from %d mm', (kind, factor, strokeMm, gapMm) => {
     expect(getLayerMaterial(vinyl(kind, factor), shop).floor).toEqual({ strokeMm, gapMm });
   });
@@ -29,7 +54,8 @@ describe('what a vinyl lets a layer be', () => {
 
 describe('which side the knife sees', () => {
   it.each(VINYL_KIND_NAMES.map((kind) => [kind] as const))('%s: by material and use alone', (kind) => {
-    const plain = decideHandedness(vinyl(kind), { seenThrough: false }), through = decideHandedness(vinyl(kind), { seenThrough: true });
+    const plain = decideHandedness(vinyl(kind), { seenThrough: false }),
+      through = decideHandedness(vinyl(kind), { seenThrough: true });
     expect(plain.mirrored).toBe(VINYL_KINDS[kind].cutFromBack);
     // Glass turns only what is stuck on: what is pressed on is never seen from behind.
     expect(through.mirrored).toBe(VINYL_KINDS[kind].cutFromBack || VINYL_KINDS[kind].family === 'adhesive');
@@ -39,7 +65,12 @@ describe('which side the knife sees', () => {
 describe('what the maker or a trial says goes before what is ordinary', () => {
   it('floors, direction, carrier and layers', () => {
     const own = vinyl('glitter', 1, 500, { strokeMm: 1.4, direction: 'across', takesLayers: true, carrier: 'back' });
-    expect(getLayerMaterial(own, shop)).toEqual({ floor: { strokeMm: 1.4, gapMm: 2 }, takesLayers: true, usableMm: 500 - 20 - 12, turnable: false });
+    expect(getLayerMaterial(own, shop)).toEqual({
+      floor: { strokeMm: 1.4, gapMm: 2 },
+      takesLayers: true,
+      usableMm: 500 - 20 - 12,
+      turnable: false,
+    });
     expect(decideHandedness(own, { seenThrough: false }).mirrored).toBe(false);
   });
 
@@ -54,9 +85,13 @@ describe('what the maker or a trial says goes before what is ordinary', () => {
   });
 
   it('alike are those of the same kind, nearly the colour, and good enough', () => {
-    const like = { ...PLAIN_VINYL, id: 2, colourHex: '#40608a' }, green = { ...PLAIN_VINYL, id: 3, colourHex: '#3e7650' }, glitter = { ...like, id: 4, kind: 'glitter' } as const;
+    const like = { ...PLAIN_VINYL, id: 2, colourHex: '#40608a' },
+      green = { ...PLAIN_VINYL, id: 3, colourHex: '#3e7650' },
+      glitter = { ...like, id: 4, kind: 'glitter' } as const;
     const rough = { ...like, id: 5, details: { ...like.details, grade: 'own use' } } as const;
-    expect(findAlikeVinyls(PLAIN_VINYL, [PLAIN_VINYL, like, green, glitter, rough], 'sell').map(({ id }) => id)).toEqual([2]);
+    expect(
+      findAlikeVinyls(PLAIN_VINYL, [PLAIN_VINYL, like, green, glitter, rough], 'sell').map(({ id }) => id),
+    ).toEqual([2]);
     expect(findAlikeVinyls(PLAIN_VINYL, [like, rough], 'own use').map(({ id }) => id)).toEqual([2, 5]);
   });
 });

@@ -2,7 +2,16 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { checkPlacement, computeWrap, findNamedArea, getAreasOfSize, type PrintArea } from './index';
 
-const FRONT: PrintArea = { name: 'front', sizeName: '', datum: 'neckline', dropMm: 75, widthMm: 280, heightMm: 340, obstacles: [{ kind: 'pocket', xMm: 170, yMm: 40, widthMm: 90, heightMm: 110 }], curve: null };
+const FRONT: PrintArea = {
+  name: 'front',
+  sizeName: '',
+  datum: 'neckline',
+  dropMm: 75,
+  widthMm: 280,
+  heightMm: 340,
+  obstacles: [{ kind: 'pocket', xMm: 170, yMm: 40, widthMm: 90, heightMm: 110 }],
+  curve: null,
+};
 
 describe('what fits a print area', () => {
   it('is told when it is too wide, too high, or lies on something', () => {
@@ -19,14 +28,16 @@ describe('what fits a print area', () => {
   });
 
   it('an area of one size takes the place of that for all', () => {
-    const large = { ...FRONT, sizeName: 'XL', widthMm: 320 }, sleeve = { ...FRONT, name: 'sleeve' };
+    const large = { ...FRONT, sizeName: 'XL', widthMm: 320 },
+      sleeve = { ...FRONT, name: 'sleeve' };
     expect(getAreasOfSize([FRONT, large, sleeve], 'XL')).toEqual([large, sleeve]);
     expect(getAreasOfSize([FRONT, large, sleeve], 'S')).toEqual([FRONT, sleeve]);
   });
 });
 
 it('a placement names its area', () => {
-  const back = { ...FRONT, name: 'back' }, low = { ...FRONT, name: 'lower back' };
+  const back = { ...FRONT, name: 'back' },
+    low = { ...FRONT, name: 'lower back' };
   expect(findNamedArea([back, low, FRONT], 'M', 'Lower back, 90 mm up')).toBe(low);
   expect(findNamedArea([back, low, FRONT], 'M', 'back, centred')).toBe(back);
   expect(findNamedArea([back], 'M', 'left sleeve')).toBeNull();
@@ -40,13 +51,20 @@ describe('round a cup', () => {
   });
 
   it('the arc of a tapered wall is as long as each edge is round, and its radii are a slant apart', () => {
-    fc.assert(fc.property(fc.double({ min: 40, max: 110, noNaN: true }), fc.double({ min: 1, max: 30, noNaN: true }), fc.double({ min: 30, max: 150, noNaN: true }), (narrow, more, height) => {
-      const wide = narrow + more;
-      const { radius, angleDegrees } = computeWrap({ topMm: wide, bottomMm: narrow, handleGapMm: 0 }, height);
-      const angle = (angleDegrees * Math.PI) / 180;
-      const slant = Math.hypot(height, more / 2);
-      expect(angle * radius!.value).toBeCloseTo(Math.PI * wide, 6);
-      expect(angle * (radius!.value - slant)).toBeCloseTo(Math.PI * narrow, 6);
-    }));
+    fc.assert(
+      fc.property(
+        fc.double({ min: 40, max: 110, noNaN: true }),
+        fc.double({ min: 1, max: 30, noNaN: true }),
+        fc.double({ min: 30, max: 150, noNaN: true }),
+        (narrow, more, height) => {
+          const wide = narrow + more;
+          const { radius, angleDegrees } = computeWrap({ topMm: wide, bottomMm: narrow, handleGapMm: 0 }, height);
+          const angle = (angleDegrees * Math.PI) / 180;
+          const slant = Math.hypot(height, more / 2);
+          expect(angle * radius!.value).toBeCloseTo(Math.PI * wide, 6);
+          expect(angle * (radius!.value - slant)).toBeCloseTo(Math.PI * narrow, 6);
+        },
+      ),
+    );
   });
 });

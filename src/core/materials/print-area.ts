@@ -9,7 +9,13 @@ export const OBSTACLE_KINDS = ['zip', 'seam', 'pocket', 'handle', 'button', 'rib
 export type ObstacleKind = (typeof OBSTACLE_KINDS)[number];
 
 /** Lengths in mm from the top left of its area. */
-export type Obstacle = { readonly kind: ObstacleKind; readonly xMm: number; readonly yMm: number; readonly widthMm: number; readonly heightMm: number };
+export type Obstacle = {
+  readonly kind: ObstacleKind;
+  readonly xMm: number;
+  readonly yMm: number;
+  readonly widthMm: number;
+  readonly heightMm: number;
+};
 /** Round wall of a cup: diameters at the top and bottom edge of the area; what the handle takes of the way round. */
 export type Curve = { readonly topMm: number; readonly bottomMm: number; readonly handleGapMm: number };
 export type PrintArea = {
@@ -34,7 +40,11 @@ export function getAreasOfSize(areas: readonly PrintArea[], sizeName: string): r
 /** The area that a placement names, such as “back” in “back, 100 mm below the collar”; the longest name counts. Null where none is named. */
 export function findNamedArea(areas: readonly PrintArea[], sizeName: string, placement: string): PrintArea | null {
   const words = placement.toLowerCase();
-  return getAreasOfSize(areas, sizeName).filter((area) => words.includes(area.name.toLowerCase())).sort((a, b) => b.name.length - a.name.length)[0] ?? null;
+  return (
+    getAreasOfSize(areas, sizeName)
+      .filter((area) => words.includes(area.name.toLowerCase()))
+      .sort((a, b) => b.name.length - a.name.length)[0] ?? null
+  );
 }
 
 export type PlacementFault =
@@ -43,12 +53,25 @@ export type PlacementFault =
 
 /** What is wrong with a piece of this size in the middle of the area; empty where all is well. */
 export function checkPlacement(area: PrintArea, widthMm: number, heightMm: number): readonly PlacementFault[] {
-  const left = (area.widthMm - widthMm) / 2, top = (area.heightMm - heightMm) / 2;
-  const covered = area.obstacles.filter((obstacle) => obstacle.xMm < left + widthMm && obstacle.xMm + obstacle.widthMm > left && obstacle.yMm < top + heightMm && obstacle.yMm + obstacle.heightMm > top);
+  const left = (area.widthMm - widthMm) / 2,
+    top = (area.heightMm - heightMm) / 2;
+  const covered = area.obstacles.filter(
+    (obstacle) =>
+      obstacle.xMm < left + widthMm &&
+      obstacle.xMm + obstacle.widthMm > left &&
+      obstacle.yMm < top + heightMm &&
+      obstacle.yMm + obstacle.heightMm > top,
+  );
   return [
-    ...(widthMm > area.widthMm ? [{ kind: 'too-wide', byMm: widthMm - area.widthMm, atMostMm: area.widthMm } as const] : []),
-    ...(heightMm > area.heightMm ? [{ kind: 'too-high', byMm: heightMm - area.heightMm, atMostMm: area.heightMm } as const] : []),
-    ...[...new Set(covered.map((obstacle) => obstacle.kind))].map((obstacle) => ({ kind: 'obstacle', obstacle }) as const),
+    ...(widthMm > area.widthMm
+      ? [{ kind: 'too-wide', byMm: widthMm - area.widthMm, atMostMm: area.widthMm } as const]
+      : []),
+    ...(heightMm > area.heightMm
+      ? [{ kind: 'too-high', byMm: heightMm - area.heightMm, atMostMm: area.heightMm } as const]
+      : []),
+    ...[...new Set(covered.map((obstacle) => obstacle.kind))].map(
+      (obstacle) => ({ kind: 'obstacle', obstacle }) as const,
+    ),
   ];
 }
 
@@ -60,15 +83,33 @@ export type Wrap = { readonly round: Figure; readonly radius: Figure | null; rea
  * slant s = √(h² + ((D − d) ÷ 2)²) the wider edge lies on a circle of radius s·D ÷ (D − d), over 180°·D ÷ radius.
  */
 export function computeWrap(curve: Curve, heightMm: number): Wrap {
-  const wide = Math.max(curve.topMm, curve.bottomMm), narrow = Math.min(curve.topMm, curve.bottomMm);
-  const round = figure('Way round at the narrow edge', Math.max(0, Math.PI * narrow - curve.handleGapMm), 'mm', 'computed', {
-    how: 'π × diameter − what the handle takes', parts: [figure('Diameter', narrow, 'mm', 'shop'), figure('Handle', curve.handleGapMm, 'mm', 'shop')],
-  });
+  const wide = Math.max(curve.topMm, curve.bottomMm),
+    narrow = Math.min(curve.topMm, curve.bottomMm);
+  const round = figure(
+    'Way round at the narrow edge',
+    Math.max(0, Math.PI * narrow - curve.handleGapMm),
+    'mm',
+    'computed',
+    {
+      how: 'π × diameter − what the handle takes',
+      parts: [figure('Diameter', narrow, 'mm', 'shop'), figure('Handle', curve.handleGapMm, 'mm', 'shop')],
+    },
+  );
   // Less than this taper no strip shows.
   if (wide - narrow < 0.5) return { round, radius: null, angleDegrees: 0 };
   const slant = Math.hypot(heightMm, (wide - narrow) / 2);
   const radius = figure('Radius of the wider edge', (slant * wide) / (wide - narrow), 'mm', 'computed', {
-    how: 'slant × wider ÷ (wider − narrower diameter): the cone laid flat', parts: [figure('Slant', slant, 'mm', 'computed', { how: '√(height² + half the difference of diameters²)', parts: [figure('Height', heightMm, 'mm', 'shop'), figure('Wider', wide, 'mm', 'shop'), figure('Narrower', narrow, 'mm', 'shop')] })],
+    how: 'slant × wider ÷ (wider − narrower diameter): the cone laid flat',
+    parts: [
+      figure('Slant', slant, 'mm', 'computed', {
+        how: '√(height² + half the difference of diameters²)',
+        parts: [
+          figure('Height', heightMm, 'mm', 'shop'),
+          figure('Wider', wide, 'mm', 'shop'),
+          figure('Narrower', narrow, 'mm', 'shop'),
+        ],
+      }),
+    ],
   });
   return { round, radius, angleDegrees: (180 * wide) / radius.value };
 }

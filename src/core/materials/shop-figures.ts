@@ -2,8 +2,20 @@
 
 import { figure, type Figure, type Unit } from '../units';
 
-type Spec<U extends Unit = Unit> = { readonly label: string; readonly unit: U; readonly start: number; readonly least: number; readonly most: number };
-const spec = <U extends Unit>(label: string, unit: U, start: number, least: number, most: number): Spec<U> => ({ label, unit, start, least, most });
+type Spec<U extends Unit = Unit> = {
+  readonly label: string;
+  readonly unit: U;
+  readonly start: number;
+  readonly least: number;
+  readonly most: number;
+};
+const spec = <U extends Unit>(label: string, unit: U, start: number, least: number, most: number): Spec<U> => ({
+  label,
+  unit,
+  start,
+  least,
+  most,
+});
 
 export const SHOP_FIGURES = {
   wagePerHour: spec('Your hour', 'money/h', 1500, 0, 100_000),
@@ -81,9 +93,16 @@ export const SHOP_FIGURES = {
 export type ShopFigureKey = keyof typeof SHOP_FIGURES;
 export type ShopFigures = { readonly [Key in ShopFigureKey]: number };
 export const SHOP_FIGURE_KEYS = Object.keys(SHOP_FIGURES) as readonly ShopFigureKey[];
-export const DEFAULT_SHOP_FIGURES = Object.fromEntries(SHOP_FIGURE_KEYS.map((key) => [key, SHOP_FIGURES[key].start])) as ShopFigures;
+export const DEFAULT_SHOP_FIGURES = Object.fromEntries(
+  SHOP_FIGURE_KEYS.map((key) => [key, SHOP_FIGURES[key].start]),
+) as ShopFigures;
 
-export type ShopIdentity = { readonly name: string; readonly currency: string; readonly locale: string; readonly timeZone: string };
+export type ShopIdentity = {
+  readonly name: string;
+  readonly currency: string;
+  readonly locale: string;
+  readonly timeZone: string;
+};
 
 /** A figure of the shop; one that still has its first value is shown as a default. */
 export function getShopFigure(figures: ShopFigures, key: ShopFigureKey): Figure {

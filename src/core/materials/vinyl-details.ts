@@ -3,7 +3,17 @@
 import type { Fabric } from './blank';
 import { getKindFacts, type PressSetting, type VinylKind } from './vinyl-kinds';
 
-export const FINISHES = ['matt', 'satin', 'gloss', 'metallic', 'glittering', 'velvety', 'raised', 'glowing', 'clear'] as const;
+export const FINISHES = [
+  'matt',
+  'satin',
+  'gloss',
+  'metallic',
+  'glittering',
+  'velvety',
+  'raised',
+  'glowing',
+  'clear',
+] as const;
 export type Finish = (typeof FINISHES)[number];
 /** Which way pattern, pile or brushing runs on the roll. */
 export const DIRECTIONS = ['none', 'along', 'across'] as const;
@@ -40,13 +50,32 @@ export type VinylDetails = {
   readonly sheetLink: string;
 };
 
-const FINISH_OF: Partial<Readonly<Record<VinylKind, Finish>>> = { glitter: 'glittering', holographic: 'metallic', flock: 'velvety', puff: 'raised', reflective: 'glowing', permanent: 'gloss' };
+const FINISH_OF: Partial<Readonly<Record<VinylKind, Finish>>> = {
+  glitter: 'glittering',
+  holographic: 'metallic',
+  flock: 'velvety',
+  puff: 'raised',
+  reflective: 'glowing',
+  permanent: 'gloss',
+};
 
 /** What is taken of a kind until somebody says otherwise. */
 export function getOrdinaryDetails(kind: VinylKind): VinylDetails {
   const { cutFromBack, takesLayers, hasDirection, family } = getKindFacts(kind);
   return {
-    thicknessUm: null, finish: FINISH_OF[kind] ?? 'matt', direction: hasDirection ? 'along' : 'none', carrier: cutFromBack ? 'face' : 'back', takesLayers, liesOnVinyl: kind !== 'stencil',
-    strokeMm: null, gapMm: null, cover: 'when bare', pressOn: {}, washNote: family === 'heat' ? 'Rest it a day, then wash it inside out, cool.' : '', grade: kind === 'stencil' ? 'stencil' : 'sell', sheetText: '', sheetLink: '',
+    thicknessUm: null,
+    finish: FINISH_OF[kind] ?? 'matt',
+    direction: hasDirection ? 'along' : 'none',
+    carrier: cutFromBack ? 'face' : 'back',
+    takesLayers,
+    liesOnVinyl: kind !== 'stencil',
+    strokeMm: null,
+    gapMm: null,
+    cover: 'when bare',
+    pressOn: {},
+    washNote: family === 'heat' ? 'Rest it a day, then wash it inside out, cool.' : '',
+    grade: kind === 'stencil' ? 'stencil' : 'sell',
+    sheetText: '',
+    sheetLink: '',
   };
 }

@@ -29,12 +29,19 @@ export type Vinyl = {
 export const getPricePerMm2 = (vinyl: Vinyl): number => vinyl.rollPrice / (vinyl.rollWidthMm * vinyl.rollLengthMm);
 
 /** What a square metre of the roll costs. */
-export const computePricePerM2 = (vinyl: Vinyl): Figure => figure('A square metre', getPricePerMm2(vinyl) * MM2_PER_M2, 'money/m²', 'shop', {
-  how: 'roll price ÷ (roll width × roll length)', parts: [figure('Roll price', vinyl.rollPrice, 'money', 'shop'), figure('Roll width', vinyl.rollWidthMm, 'mm', 'maker'), figure('Roll length', vinyl.rollLengthMm, 'mm', 'maker')],
-});
+export const computePricePerM2 = (vinyl: Vinyl): Figure =>
+  figure('A square metre', getPricePerMm2(vinyl) * MM2_PER_M2, 'money/m²', 'shop', {
+    how: 'roll price ÷ (roll width × roll length)',
+    parts: [
+      figure('Roll price', vinyl.rollPrice, 'money', 'shop'),
+      figure('Roll width', vinyl.rollWidthMm, 'mm', 'maker'),
+      figure('Roll length', vinyl.rollLengthMm, 'mm', 'maker'),
+    ],
+  });
 
 /** How it is pressed on a fabric: as said for it alone, or else as everywhere. Null for what is not pressed. */
-export const getPressSetting = (vinyl: Pick<Vinyl, 'press' | 'details'>, fabric: Fabric): PressSetting | null => vinyl.press && (vinyl.details.pressOn[fabric] ?? vinyl.press);
+export const getPressSetting = (vinyl: Pick<Vinyl, 'press' | 'details'>, fabric: Fabric): PressSetting | null =>
+  vinyl.press && (vinyl.details.pressOn[fabric] ?? vinyl.press);
 
 /** Pressed at its lowest the vinyl stays under the fabric's ceiling; adhesive vinyl does where no heat is needed. */
 export function isSafeOn(vinyl: Pick<Vinyl, 'press' | 'details'>, fabric: Fabric): boolean {
@@ -43,7 +50,10 @@ export function isSafeOn(vinyl: Pick<Vinyl, 'press' | 'details'>, fabric: Fabric
   return setting === null || (ceilingC !== null && setting.lowC <= ceilingC);
 }
 
-export type Handedness = { readonly mirrored: boolean; readonly because: 'carrier-down' | 'masked-print' | 'face-up' | 'seen-through' };
+export type Handedness = {
+  readonly mirrored: boolean;
+  readonly because: 'carrier-down' | 'masked-print' | 'face-up' | 'seen-through';
+};
 type Cut = Pick<Vinyl, 'kind' | 'details'>;
 
 /** What stands for a layer as long as no vinyl is chosen for it. */
@@ -74,9 +84,17 @@ export function getDetailFloor(vinyl: Pick<Vinyl, 'kind' | 'weedingFactor' | 'de
 }
 
 /** What a vinyl lets an artwork's layer be: how fine, under others or not, how wide with the margins of cutter and weeding. */
-export function getLayerMaterial(vinyl: Pick<Vinyl, 'kind' | 'weedingFactor' | 'rollWidthMm' | 'details'>, shop: Pick<ShopFigures, 'cutterEdgeMm' | 'weedMarginMm'>): LayerMaterial {
+export function getLayerMaterial(
+  vinyl: Pick<Vinyl, 'kind' | 'weedingFactor' | 'rollWidthMm' | 'details'>,
+  shop: Pick<ShopFigures, 'cutterEdgeMm' | 'weedMarginMm'>,
+): LayerMaterial {
   const { takesLayers, direction } = vinyl.details;
-  return { floor: getDetailFloor(vinyl), takesLayers, usableMm: vinyl.rollWidthMm - 2 * shop.cutterEdgeMm - 2 * shop.weedMarginMm, turnable: direction === 'none' };
+  return {
+    floor: getDetailFloor(vinyl),
+    takesLayers,
+    usableMm: vinyl.rollWidthMm - 2 * shop.cutterEdgeMm - 2 * shop.weedMarginMm,
+    turnable: direction === 'none',
+  };
 }
 
 /** Colours nearer than this pass for one another on a product (CIEDE2000 ÷ 100); the eye tells them apart only side by side. */
@@ -84,5 +102,11 @@ const ALIKE = 0.08;
 
 /** Other vinyls that would do instead: of the same kind, nearly the colour, and good enough. */
 export function findAlikeVinyls<T extends Vinyl>(vinyl: Vinyl, all: readonly T[], grade: Grade): readonly T[] {
-  return all.filter((other) => other.id !== vinyl.id && other.kind === vinyl.kind && GRADES.indexOf(other.details.grade) <= GRADES.indexOf(grade) && colord(other.colourHex).delta(vinyl.colourHex) <= ALIKE);
+  return all.filter(
+    (other) =>
+      other.id !== vinyl.id &&
+      other.kind === vinyl.kind &&
+      GRADES.indexOf(other.details.grade) <= GRADES.indexOf(grade) &&
+      colord(other.colourHex).delta(vinyl.colourHex) <= ALIKE,
+  );
 }

@@ -7,9 +7,14 @@ import type { NestLayout, NestOptions, NestPiece, NestProblem, NestStock } from 
 import { fitLargestRest } from './rest';
 
 /** `stock` is what is used of what was offered, `layout` a first layout on it; `wasteMm2` is what is gone and is neither piece nor kept as a rest. */
-export type ChosenStock = { readonly stock: readonly NestStock[]; readonly layout: NestLayout; readonly wasteMm2: number };
+export type ChosenStock = {
+  readonly stock: readonly NestStock[];
+  readonly layout: NestLayout;
+  readonly wasteMm2: number;
+};
 
-const areaOf = (stock: NestStock): number => (stock.kind === 'offcut' ? computeRingArea(stock.shape) : stock.widthMm * stock.lengthMm);
+const areaOf = (stock: NestStock): number =>
+  stock.kind === 'offcut' ? computeRingArea(stock.shape) : stock.widthMm * stock.lengthMm;
 
 /** Of a sheet what is left behind the last piece is not wasted. An offcut is used up, so that the shelf empties of it. */
 export function measureWaste(stock: readonly NestStock[], layout: NestLayout): number {
@@ -24,7 +29,12 @@ export function measureWaste(stock: readonly NestStock[], layout: NestLayout): n
  * Fewest loads first (each sheet, offcut or strip is one), then least waste. Each piece of stock is tried alone by a first layout, the smallest first;
  * where none takes everything they are taken together in the order given. Problems as of `nest`.
  */
-export async function chooseStock(pieces: readonly NestPiece[], stock: readonly NestStock[], options: NestOptions, signal?: AbortSignal): Promise<Result<ChosenStock, NestProblem>> {
+export async function chooseStock(
+  pieces: readonly NestPiece[],
+  stock: readonly NestStock[],
+  options: NestOptions,
+  signal?: AbortSignal,
+): Promise<Result<ChosenStock, NestProblem>> {
   const quick = { ...options, rounds: 0 };
   let best: ChosenStock | null = null;
   for (const kind of [...stock].sort((a, b) => areaOf(a) - areaOf(b))) {
@@ -40,5 +50,9 @@ export async function chooseStock(pieces: readonly NestPiece[], stock: readonly 
   const together = await nest(pieces, stock, quick);
   if (!together.ok) return together;
   const used = new Set(together.value.sheets.map((use) => use.stockId));
-  return succeed({ stock: stock.filter((kind) => used.has(kind.id)), layout: together.value, wasteMm2: measureWaste(stock, together.value) });
+  return succeed({
+    stock: stock.filter((kind) => used.has(kind.id)),
+    layout: together.value,
+    wasteMm2: measureWaste(stock, together.value),
+  });
 }

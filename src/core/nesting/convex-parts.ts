@@ -8,11 +8,16 @@ export type Part = readonly number[];
 
 /** Rings: an outer one, then its holes. Corners so many that a part has at most `MOST_CORNERS`. */
 export function splitConvex(rings: readonly Polyline[], first: number): readonly Part[] {
-  const flat = rings.flat(), holes: number[] = [];
+  const flat = rings.flat(),
+    holes: number[] = [];
   let count = 0;
-  for (const ring of rings.slice(0, -1)) holes.push(count += ring.length);
-  const triangles = earcut(flat.flatMap((point) => [point.x, point.y]), holes);
-  const turn = (a: number, b: number, c: number) => (flat[b]!.x - flat[a]!.x) * (flat[c]!.y - flat[a]!.y) - (flat[b]!.y - flat[a]!.y) * (flat[c]!.x - flat[a]!.x);
+  for (const ring of rings.slice(0, -1)) holes.push((count += ring.length));
+  const triangles = earcut(
+    flat.flatMap((point) => [point.x, point.y]),
+    holes,
+  );
+  const turn = (a: number, b: number, c: number) =>
+    (flat[b]!.x - flat[a]!.x) * (flat[c]!.y - flat[a]!.y) - (flat[b]!.y - flat[a]!.y) * (flat[c]!.x - flat[a]!.x);
   const parts: (number[] | null)[] = [];
   for (let at = 0; at < triangles.length; at += 3) {
     const [a, b, c] = [triangles[at]!, triangles[at + 1]!, triangles[at + 2]!];
@@ -21,18 +26,28 @@ export function splitConvex(rings: readonly Polyline[], first: number): readonly
   }
   // Which part has the edge from a to b; its neighbour has it from b to a.
   const owner = new Map<string, number>();
-  parts.forEach((part, index) => part!.forEach((corner, at) => owner.set(`${corner} ${part![(at + 1) % part!.length]!}`, index)));
+  parts.forEach((part, index) =>
+    part!.forEach((corner, at) => owner.set(`${corner} ${part![(at + 1) % part!.length]!}`, index)),
+  );
   for (let index = 0; index < parts.length; index++) {
     for (let again = true; again && parts[index];) {
       again = false;
       const part = parts[index]!;
       for (let at = 0; at < part.length; at++) {
-        const a = part[at]!, b = part[(at + 1) % part.length]!;
+        const a = part[at]!,
+          b = part[(at + 1) % part.length]!;
         const other = owner.get(`${b} ${a}`);
         const mate = other === undefined || other === index ? null : parts[other];
         if (!mate || part.length + mate.length - 2 > MOST_CORNERS) continue;
         const joined = join(part, at, mate, mate.indexOf(b));
-        if (!joined.every((corner, k) => turn(joined[(k + joined.length - 1) % joined.length]!, corner, joined[(k + 1) % joined.length]!) >= -LEAST_TURN)) continue;
+        if (
+          !joined.every(
+            (corner, k) =>
+              turn(joined[(k + joined.length - 1) % joined.length]!, corner, joined[(k + 1) % joined.length]!) >=
+              -LEAST_TURN,
+          )
+        )
+          continue;
         parts[other!] = null;
         parts[index] = joined;
         joined.forEach((corner, k) => owner.set(`${corner} ${joined[(k + 1) % joined.length]!}`, index));

@@ -18,7 +18,13 @@ export class Field {
   private readonly boxes: Float64Array;
 
   /** Fixed shapes come after the free ones and never move. */
-  constructor(readonly shapes: readonly Shape[], spots: readonly Spot[], readonly free: number, public width: number, public length: number) {
+  constructor(
+    readonly shapes: readonly Shape[],
+    spots: readonly Spot[],
+    readonly free: number,
+    public width: number,
+    public length: number,
+  ) {
     this.spots = spots.map((spot) => ({ ...spot }));
     this.poses = shapes.map((shape, at) => new Pose(shape, this.spots[at]!.step));
     this.boxes = new Float64Array(shapes.length * 4);
@@ -32,21 +38,38 @@ export class Field {
   /** What is left of the overlap when `at` stood there: weighed, up to `limit`. */
   weigh(at: number, x: number, y: number, step: number, limit: number): number {
     const { shapes, spots, poses, weights } = this;
-    const shape = shapes[at]!, pose = shape.pose(step), row = at * shapes.length;
-    const left = x + pose.minX, right = x + pose.maxX, top = y + pose.minY, bottom = y + pose.maxY;
+    const shape = shapes[at]!,
+      pose = shape.pose(step),
+      row = at * shapes.length;
+    const left = x + pose.minX,
+      right = x + pose.maxX,
+      top = y + pose.minY,
+      bottom = y + pose.maxY;
     const { boxes } = this;
     let sum = 0;
     for (let other = 0, box = 0; other < shapes.length; other++, box += 4) {
-      if (boxes[box]! >= right || boxes[box + 2]! <= left || boxes[box + 1]! >= bottom || boxes[box + 3]! <= top || other === at) continue;
-      const weight = weights[row + other]!, spot = spots[other]!;
-      sum += weight * measureOverlap(shape, pose, shapes[other]!, poses[other]!, spot.x - x, spot.y - y, (limit - sum) / weight);
+      if (
+        boxes[box]! >= right ||
+        boxes[box + 2]! <= left ||
+        boxes[box + 1]! >= bottom ||
+        boxes[box + 3]! <= top ||
+        other === at
+      )
+        continue;
+      const weight = weights[row + other]!,
+        spot = spots[other]!;
+      sum +=
+        weight *
+        measureOverlap(shape, pose, shapes[other]!, poses[other]!, spot.x - x, spot.y - y, (limit - sum) / weight);
       if (sum >= limit) return Infinity;
     }
     return sum;
   }
 
   private rebox(at: number): void {
-    const { x, y } = this.spots[at]!, pose = this.poses[at]!, box = at * 4;
+    const { x, y } = this.spots[at]!,
+      pose = this.poses[at]!,
+      box = at * 4;
     this.boxes[box] = x + pose.minX;
     this.boxes[box + 1] = y + pose.minY;
     this.boxes[box + 2] = x + pose.maxX;
@@ -64,15 +87,31 @@ export class Field {
   }
 
   private refresh(at: number): void {
-    const { shapes, spots, poses, overlaps, boxes } = this, count = shapes.length, spot = spots[at]!, own = at * 4;
+    const { shapes, spots, poses, overlaps, boxes } = this,
+      count = shapes.length,
+      spot = spots[at]!,
+      own = at * 4;
     for (let other = 0, box = 0; other < count; other++, box += 4) {
       if (other === at) continue;
-      if (boxes[box]! >= boxes[own + 2]! || boxes[box + 2]! <= boxes[own]! || boxes[box + 1]! >= boxes[own + 3]! || boxes[box + 3]! <= boxes[own + 1]!) {
+      if (
+        boxes[box]! >= boxes[own + 2]! ||
+        boxes[box + 2]! <= boxes[own]! ||
+        boxes[box + 1]! >= boxes[own + 3]! ||
+        boxes[box + 3]! <= boxes[own + 1]!
+      ) {
         overlaps[at * count + other] = overlaps[other * count + at] = 0;
         continue;
       }
       const there = spots[other]!;
-      overlaps[at * count + other] = overlaps[other * count + at] = measureOverlap(shapes[at]!, poses[at]!, shapes[other]!, poses[other]!, there.x - spot.x, there.y - spot.y, Infinity);
+      overlaps[at * count + other] = overlaps[other * count + at] = measureOverlap(
+        shapes[at]!,
+        poses[at]!,
+        shapes[other]!,
+        poses[other]!,
+        there.x - spot.x,
+        there.y - spot.y,
+        Infinity,
+      );
     }
   }
 
@@ -88,7 +127,8 @@ export class Field {
 
   /** The place in the box nearest to where it stands. Overlaps are not refreshed. */
   clampInside(at: number): void {
-    const spot = this.spots[at]!, pose = this.poses[at]!;
+    const spot = this.spots[at]!,
+      pose = this.poses[at]!;
     spot.x = Math.max(-pose.minX, Math.min(this.width - pose.maxX, spot.x));
     spot.y = Math.max(-pose.minY, Math.min(this.length - pose.maxY, spot.y));
     this.rebox(at);
@@ -105,7 +145,8 @@ export class Field {
   }
 
   overlapOf(at: number): number {
-    const { overlaps } = this, count = this.shapes.length;
+    const { overlaps } = this,
+      count = this.shapes.length;
     let sum = 0;
     for (let other = 0; other < count; other++) sum += overlaps[at * count + other]!;
     return sum;
@@ -113,22 +154,30 @@ export class Field {
 
   /** Of all pairs, each once; of fixed ones with free ones too. */
   total(): number {
-    const { overlaps } = this, count = this.shapes.length;
+    const { overlaps } = this,
+      count = this.shapes.length;
     let sum = 0;
-    for (let at = 0; at < this.free; at++) for (let other = at + 1; other < count; other++) sum += overlaps[at * count + other]!;
+    for (let at = 0; at < this.free; at++)
+      for (let other = at + 1; other < count; other++) sum += overlaps[at * count + other]!;
     return sum;
   }
 
   /** Pairs that overlap weigh more the deeper they do, the rest slowly less again: what is always in the way gets costly. */
   reweigh(): void {
-    const { overlaps, weights } = this, count = this.shapes.length;
+    const { overlaps, weights } = this,
+      count = this.shapes.length;
     let most = 0;
-    for (let at = 0; at < this.free; at++) for (let other = at + 1; other < count; other++) most = Math.max(most, overlaps[at * count + other]!);
+    for (let at = 0; at < this.free; at++)
+      for (let other = at + 1; other < count; other++) most = Math.max(most, overlaps[at * count + other]!);
     if (most === 0) return;
     for (let at = 0; at < this.free; at++) {
       for (let other = at + 1; other < count; other++) {
-        const overlap = overlaps[at * count + other]!, key = at * count + other;
-        weights[key] = overlap > 0 ? weights[key]! * (HEAVIER.least + (HEAVIER.most - HEAVIER.least) * (overlap / most)) : Math.max(1, weights[key]! * LIGHTER);
+        const overlap = overlaps[at * count + other]!,
+          key = at * count + other;
+        weights[key] =
+          overlap > 0
+            ? weights[key]! * (HEAVIER.least + (HEAVIER.most - HEAVIER.least) * (overlap / most))
+            : Math.max(1, weights[key]! * LIGHTER);
         weights[other * count + at] = weights[key]!;
       }
     }

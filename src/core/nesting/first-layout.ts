@@ -11,18 +11,39 @@ const AWAY = -1e9;
 /** Overlap counts so much more than reaching far that none is left where any place is free. */
 const OVERLAP_WEIGHT = 1e4;
 
-export type Filled = { readonly field: Field; /** Indices into `shapes` in the order of the field's free pieces. */ readonly inside: readonly number[]; readonly left: readonly number[] };
+export type Filled = {
+  readonly field: Field;
+  /** Indices into `shapes` in the order of the field's free pieces. */ readonly inside: readonly number[];
+  readonly left: readonly number[];
+};
 
 /** Pieces that found no free place are left. `anchored` are there already and stay. */
-export function fillBin(bin: Bin, shapes: readonly Shape[], members: readonly number[], anchored: readonly { readonly shape: Shape; readonly spot: Spot }[], random: Random): Filled {
+export function fillBin(
+  bin: Bin,
+  shapes: readonly Shape[],
+  members: readonly number[],
+  anchored: readonly { readonly shape: Shape; readonly spot: Spot }[],
+  random: Random,
+): Filled {
   const order = [...members].sort((a, b) => shapes[b]!.size - shapes[a]!.size);
-  const fixed = [...anchored.map(({ shape, spot }) => ({ shape, spot })), ...bin.obstacles.map(({ shape, x, y }) => ({ shape, spot: { x, y, step: 0 } }))];
+  const fixed = [
+    ...anchored.map(({ shape, spot }) => ({ shape, spot })),
+    ...bin.obstacles.map(({ shape, x, y }) => ({ shape, spot: { x, y, step: 0 } })),
+  ];
   const all = [...order.map((at) => shapes[at]!), ...fixed.map((entry) => entry.shape)];
   // Nothing is clamped into the box before it is laid out.
-  const field = new Field(all, [...order.map(() => ({ x: AWAY, y: AWAY, step: 0 })), ...fixed.map((entry) => entry.spot)], 0, bin.width, bin.length);
+  const field = new Field(
+    all,
+    [...order.map(() => ({ x: AWAY, y: AWAY, step: 0 })), ...fixed.map((entry) => entry.spot)],
+    0,
+    bin.width,
+    bin.length,
+  );
   field.weights.fill(OVERLAP_WEIGHT);
   const effort: Effort = effortFor(order.length);
-  const inside: number[] = [], spots: Spot[] = [], left: number[] = [];
+  const inside: number[] = [],
+    spots: Spot[] = [],
+    left: number[] = [];
   // Only as far along as it has to: the box grows with what is in it.
   let reach = 0;
   for (const [at, member] of order.entries()) {
@@ -35,7 +56,7 @@ export function fillBin(bin: Bin, shapes: readonly Shape[], members: readonly nu
       field.length = room;
       const found = seek(field, at, effort, random, (x, y, step) => {
         const pose = shape.pose(step);
-        return (y + pose.maxY) + 0.02 * (x + pose.maxX);
+        return y + pose.maxY + 0.02 * (x + pose.maxX);
       });
       if (found && isFree(field, at, found)) {
         field.move(at, found.x, found.y, found.step);
@@ -53,10 +74,23 @@ export function fillBin(bin: Bin, shapes: readonly Shape[], members: readonly nu
     }
   }
   const kept = inside.map((member) => shapes[member]!);
-  return { field: new Field([...kept, ...fixed.map((entry) => entry.shape)], [...spots, ...fixed.map((entry) => entry.spot)], kept.length, bin.width, bin.length), inside, left };
+  return {
+    field: new Field(
+      [...kept, ...fixed.map((entry) => entry.shape)],
+      [...spots, ...fixed.map((entry) => entry.spot)],
+      kept.length,
+      bin.width,
+      bin.length,
+    ),
+    inside,
+    left,
+  };
 }
 
 const isFree = (field: Field, at: number, { x, y, step }: Spot): boolean => field.weigh(at, x, y, step, Infinity) === 0;
 
 /** With many pieces each is given less. */
-const effortFor = (count: number): Effort => (count <= 80 ? { anywhere: 120, nearby: 0, aligned: 120, followed: 4 } : { anywhere: 40, nearby: 0, aligned: 40, followed: 2 });
+const effortFor = (count: number): Effort =>
+  count <= 80
+    ? { anywhere: 120, nearby: 0, aligned: 120, followed: 4 }
+    : { anywhere: 40, nearby: 0, aligned: 40, followed: 2 };

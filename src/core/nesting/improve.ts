@@ -18,7 +18,10 @@ const AGAIN = 3;
  * Pieces of few corners, and few of them, are each looked at longer: their layouts are lost and won by single places, corner on corner. With
  * many corners quick passes win: each piece is looked at again soon, when its neighbours have moved.
  */
-const patienceFor = (shapes: readonly Shape[]): Patience => (shapes.length <= 45 && looksLikePuzzle(shapes) ? { passes: 40, effort: { anywhere: 20, nearby: 12, aligned: 24, followed: 3 } } : { passes: 80, effort: { anywhere: 8, nearby: 6, aligned: 2, followed: 1 } });
+const patienceFor = (shapes: readonly Shape[]): Patience =>
+  shapes.length <= 45 && looksLikePuzzle(shapes)
+    ? { passes: 40, effort: { anywhere: 20, nearby: 12, aligned: 24, followed: 3 } }
+    : { passes: 80, effort: { anywhere: 8, nearby: 6, aligned: 2, followed: 1 } };
 
 /** The best that is known of a strip, whichever way it was found. */
 export type Best = { spots: readonly Spot[]; reach: number };
@@ -28,7 +31,14 @@ export type Best = { spots: readonly Spot[]; reach: number };
  * to, several times, before a longer strip is tried: the way between two good layouts leads through bad ones. Yields after
  * each pass; `onShorter` is told when `best` is. `firstBy`: the share by which it is tried shorter at first. Never ends by itself but for a full strip.
  */
-export function* shortenStrip(field: Field, best: Best, random: Random, leastLength: number, firstBy: number, onShorter: () => void): Generator<void, void> {
+export function* shortenStrip(
+  field: Field,
+  best: Best,
+  random: Random,
+  leastLength: number,
+  firstBy: number,
+  onShorter: () => void,
+): Generator<void, void> {
   const patience = patienceFor(field.shapes.slice(0, field.free));
   let by = firstBy;
   while (best.reach > leastLength * FULL && field.free > 0) {
@@ -52,8 +62,16 @@ export function* shortenStrip(field: Field, best: Best, random: Random, leastLen
 }
 
 /** Puts the strip together anew as a puzzle, again and again, and rectangles by a skyline too. Yields now and then; ends with a full strip, or where the pieces are none of a puzzle. */
-export function* assembleAnew(field: Field, bin: Bin, best: Best, random: Random, leastLength: number, onShorter: () => void): Generator<void, void> {
-  const members = Array.from({ length: field.free }, (_, at) => at), shapes = field.shapes.slice(0, field.free);
+export function* assembleAnew(
+  field: Field,
+  bin: Bin,
+  best: Best,
+  random: Random,
+  leastLength: number,
+  onShorter: () => void,
+): Generator<void, void> {
+  const members = Array.from({ length: field.free }, (_, at) => at),
+    shapes = field.shapes.slice(0, field.free);
   for (let round = 0; best.reach > leastLength * FULL; round++) {
     // Also where it comes to its end at once: others have to have their turn.
     yield;
@@ -80,7 +98,10 @@ export function* assembleAnew(field: Field, bin: Bin, best: Best, random: Random
 
 /** Wider and wider, then with more and more chance in it. */
 const MOST_BEAM = 24;
-const effortOf = (round: number): AssembleEffort => (round === 0 ? { beam: 1, branches: 1, noise: 0 } : { beam: Math.min(MOST_BEAM, 4 * 2 ** round), branches: 6, noise: Math.min(1, (round - 1) / 10) });
+const effortOf = (round: number): AssembleEffort =>
+  round === 0
+    ? { beam: 1, branches: 1, noise: 0 }
+    : { beam: Math.min(MOST_BEAM, 4 * 2 ** round), branches: 6, noise: Math.min(1, (round - 1) / 10) };
 
 /** A strip so near the area of its pieces has nothing left to win. */
 const FULL = 1.0005;
@@ -93,11 +114,20 @@ function closeGap(spots: readonly Spot[], reach: number, gap: number, random: Ra
 
 /** Two large pieces of unlike shape change places. */
 function swapTwo(field: Field, spots: readonly Spot[], random: Random): readonly Spot[] {
-  const large = Array.from({ length: field.free }, (_, at) => at).sort((a, b) => field.shapes[b]!.areaMm2 - field.shapes[a]!.areaMm2).slice(0, Math.max(2, Math.ceil(field.free * 0.6)));
-  const first = large[Math.floor(random() * large.length)]!, others = large.filter((at) => field.shapes[at] !== field.shapes[first]);
+  const large = Array.from({ length: field.free }, (_, at) => at)
+    .sort((a, b) => field.shapes[b]!.areaMm2 - field.shapes[a]!.areaMm2)
+    .slice(0, Math.max(2, Math.ceil(field.free * 0.6)));
+  const first = large[Math.floor(random() * large.length)]!,
+    others = large.filter((at) => field.shapes[at] !== field.shapes[first]);
   const second = others[Math.floor(random() * others.length)];
   if (second === undefined) return spots;
-  return spots.map((spot, at) => (at === first ? { ...spot, x: spots[second]!.x, y: spots[second]!.y } : at === second ? { ...spot, x: spots[first]!.x, y: spots[first]!.y } : spot));
+  return spots.map((spot, at) =>
+    at === first
+      ? { ...spot, x: spots[second]!.x, y: spots[second]!.y }
+      : at === second
+        ? { ...spot, x: spots[first]!.x, y: spots[first]!.y }
+        : spot,
+  );
 }
 
 /** One more piece pressed into a full box: the field with it, or null where no way was found. Yields after each pass. */
@@ -105,7 +135,13 @@ export function* pressIn(field: Field, shape: Field['shapes'][number], random: R
   const fixed = field.shapes.length - field.free;
   const shapes = [...field.shapes.slice(0, field.free), shape, ...field.shapes.slice(field.free)];
   const start: Spot = { x: field.width / 2, y: field.length / 2, step: shape.steps?.[0] ?? 0 };
-  const wider = new Field(shapes, [...field.spots.slice(0, field.free), start, ...field.spots.slice(field.free)], shapes.length - fixed, field.width, field.length);
+  const wider = new Field(
+    shapes,
+    [...field.spots.slice(0, field.free), start, ...field.spots.slice(field.free)],
+    shapes.length - fixed,
+    field.width,
+    field.length,
+  );
   if (!fitsSomehow(wider, field.free)) return null;
   const found = seek(wider, field.free, { anywhere: 200, nearby: 0, aligned: 60, followed: 4 }, random);
   if (!found) return null;

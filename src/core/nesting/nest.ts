@@ -18,14 +18,27 @@ type Copy = { readonly pieceId: string; readonly copy: number; readonly shape: S
 /** The same pieces twice: with few corners, and as they are. */
 type Prepared = { readonly rough: readonly Copy[] | null; readonly fine: readonly Copy[] };
 /** A bin with what lies in it: indices of copies by the field's free pieces, and what is locked there. */
-type Load = { readonly bin: Bin; readonly sheet: number; field: Field; /** Where the free pieces lie in the best layout known; the field itself may be in the middle of an attempt. */ spots: readonly Spot[]; inside: readonly number[]; readonly locked: readonly Placement[] };
+type Load = {
+  readonly bin: Bin;
+  readonly sheet: number;
+  field: Field;
+  /** Where the free pieces lie in the best layout known; the field itself may be in the middle of an attempt. */ spots: readonly Spot[];
+  inside: readonly number[];
+  readonly locked: readonly Placement[];
+};
 
 /**
  * The best layout found. `onImprove` is told of the first one and of each better one. Problems: a piece without area, one
  * larger than any stock, or no stock at all. Method: greedy construction, then overlap minimisation with guided local search
  * on ever shorter strips (Umetani et al. 2009; Elkeran 2013), at first with simpler outlines; rectangles also by a skyline.
  */
-export async function nest(pieces: readonly NestPiece[], stock: readonly NestStock[], options: NestOptions, onImprove?: (layout: NestLayout) => void, signal?: AbortSignal): Promise<Result<NestLayout, NestProblem>> {
+export async function nest(
+  pieces: readonly NestPiece[],
+  stock: readonly NestStock[],
+  options: NestOptions,
+  onImprove?: (layout: NestLayout) => void,
+  signal?: AbortSignal,
+): Promise<Result<NestLayout, NestProblem>> {
   const bins = listBins(stock, options.margins, options.gapMm);
   if (bins.length === 0) return fail({ kind: 'no-stock' });
   const prepared = prepareCopies(pieces, bins, options);
@@ -33,13 +46,23 @@ export async function nest(pieces: readonly NestPiece[], stock: readonly NestSto
   const random: Random = randomLcg(options.seed);
   const fixed = new Set((options.locked ?? []).map(keyOf));
   const startMs = options.now?.() ?? 0;
-  const isOver = (round: number, share: number) => signal?.aborted === true || round >= options.rounds * share || (options.timeMs !== undefined && (options.now?.() ?? 0) - startMs >= options.timeMs * share);
-  let best: NestLayout | null = null, round = 0;
+  const isOver = (round: number, share: number) =>
+    signal?.aborted === true ||
+    round >= options.rounds * share ||
+    (options.timeMs !== undefined && (options.now?.() ?? 0) - startMs >= options.timeMs * share);
+  let best: NestLayout | null = null,
+    round = 0;
   const { rough, fine } = prepared.value;
   for (const { copies, anew, until } of listPhases(rough, fine)) {
     if (best && isOver(round, until)) continue;
     const before: NestLayout | null = best;
-    const loads = fillAll(copies, bins, before && !anew ? { ...options, start: (before as NestLayout).placements } : options, random, fixed);
+    const loads = fillAll(
+      copies,
+      bins,
+      before && !anew ? { ...options, start: (before as NestLayout).placements } : options,
+      random,
+      fixed,
+    );
     const take = () => {
       const layout = toLayout(loads, copies, options);
       if (best && !isBetter(layout, best)) return;
@@ -48,7 +71,14 @@ export async function nest(pieces: readonly NestPiece[], stock: readonly NestSto
     };
     take();
     // What simpler outlines could not be drawn nearer by far won't be by finer ones.
-    const work = improveAll(loads, copies, options, random, anew ? SHORTER.first : copies === rough ? SHORTER.usual : SHORTER.after, take);
+    const work = improveAll(
+      loads,
+      copies,
+      options,
+      random,
+      anew ? SHORTER.first : copies === rough ? SHORTER.usual : SHORTER.after,
+      take,
+    );
     for (; !isOver(round, until); round++) {
       if (work.next().done) break;
       await options.pause?.();
@@ -58,15 +88,32 @@ export async function nest(pieces: readonly NestPiece[], stock: readonly NestSto
   return succeed(best!);
 }
 
-type Phase = { readonly copies: readonly Copy[]; /** From a first layout of its own, not from the best. */ readonly anew: boolean; /** It ends at this share of all rounds, or of the time. */ readonly until: number };
+type Phase = {
+  readonly copies: readonly Copy[];
+  /** From a first layout of its own, not from the best. */ readonly anew: boolean;
+  /** It ends at this share of all rounds, or of the time. */ readonly until: number;
+};
 /** Simpler outlines are begun with several times, since what comes of a layout hangs much on its beginning; the best of these is drawn shorter, then as it is. */
-const ROUGH_STARTS = [0.06, 0.12, 0.18], ROUGH_SHARE = 0.6;
-const listPhases = (rough: readonly Copy[] | null, fine: readonly Copy[]): readonly Phase[] => (rough ? [...ROUGH_STARTS.map((until): Phase => ({ copies: rough, anew: true, until })), { copies: rough, anew: false, until: ROUGH_SHARE }, { copies: fine, anew: false, until: 1 }] : [{ copies: fine, anew: true, until: 1 }]);
+const ROUGH_STARTS = [0.06, 0.12, 0.18],
+  ROUGH_SHARE = 0.6;
+const listPhases = (rough: readonly Copy[] | null, fine: readonly Copy[]): readonly Phase[] =>
+  rough
+    ? [
+        ...ROUGH_STARTS.map((until): Phase => ({ copies: rough, anew: true, until })),
+        { copies: rough, anew: false, until: ROUGH_SHARE },
+        { copies: fine, anew: false, until: 1 },
+      ]
+    : [{ copies: fine, anew: true, until: 1 }];
 
 const keyOf = ({ pieceId, copy }: { readonly pieceId: string; readonly copy: number }): string => `${copy} ${pieceId}`;
 
-function prepareCopies(pieces: readonly NestPiece[], bins: readonly Bin[], { gapMm, inside, start, locked }: NestOptions): Result<Prepared, NestProblem> {
-  const fine: Copy[] = [], roughs: Copy[] = [];
+function prepareCopies(
+  pieces: readonly NestPiece[],
+  bins: readonly Bin[],
+  { gapMm, inside, start, locked }: NestOptions,
+): Result<Prepared, NestProblem> {
+  const fine: Copy[] = [],
+    roughs: Copy[] = [];
   for (const piece of pieces) {
     const prepared = preparePiece(piece, gapMm, inside);
     if (!prepared.ok) return prepared;
@@ -81,37 +128,80 @@ function prepareCopies(pieces: readonly NestPiece[], bins: readonly Bin[], { gap
   }
   // A layout that is there already may be too tight for outlines that take more room, and a puzzle only goes together as it is.
   const isSimpler = roughs.some((copy, at) => copy.shape !== fine[at]!.shape);
-  return succeed({ fine, rough: isSimpler && !start?.length && !locked?.length && !looksLikePuzzle(fine.map((copy) => copy.shape)) ? roughs : null });
+  return succeed({
+    fine,
+    rough:
+      isSimpler && !start?.length && !locked?.length && !looksLikePuzzle(fine.map((copy) => copy.shape))
+        ? roughs
+        : null,
+  });
 }
 
-const fitsBin = (shape: Shape, bin: Bin): boolean => fitsSomehow(new Field([shape], [{ x: 0, y: 0, step: shape.steps?.[0] ?? 0 }], 1, bin.width, bin.length), 0);
+const fitsBin = (shape: Shape, bin: Bin): boolean =>
+  fitsSomehow(new Field([shape], [{ x: 0, y: 0, step: shape.steps?.[0] ?? 0 }], 1, bin.width, bin.length), 0);
 
 /** How much smaller it would have to be, in its best turn on the most roomy stock. */
 function describeTooLarge(pieceId: string, shape: Shape, bins: readonly Bin[], gapMm: number): NestProblem {
   const turns = shape.steps ?? Array.from({ length: 180 }, (_, at) => at * (TURN_STEPS / 360));
-  const tries = bins.flatMap((bin) => turns.map((step) => {
-    const pose = shape.pose(step), across = pose.maxX - pose.minX, along = pose.maxY - pose.minY;
-    return { bin, across, along, share: Math.min((bin.width - gapMm) / (across - gapMm), (bin.length - gapMm) / (along - gapMm)) };
-  }));
+  const tries = bins.flatMap((bin) =>
+    turns.map((step) => {
+      const pose = shape.pose(step),
+        across = pose.maxX - pose.minX,
+        along = pose.maxY - pose.minY;
+      return {
+        bin,
+        across,
+        along,
+        share: Math.min((bin.width - gapMm) / (across - gapMm), (bin.length - gapMm) / (along - gapMm)),
+      };
+    }),
+  );
   const best = tries.reduce((a, b) => (b.share > a.share ? b : a));
-  return { kind: 'too-large', pieceId, acrossMm: best.across - gapMm, alongMm: best.along - gapMm, usableAcrossMm: best.bin.width - gapMm, usableAlongMm: best.bin.length - gapMm, shrinkTo: Math.max(0, best.share) };
+  return {
+    kind: 'too-large',
+    pieceId,
+    acrossMm: best.across - gapMm,
+    alongMm: best.along - gapMm,
+    usableAcrossMm: best.bin.width - gapMm,
+    usableAlongMm: best.bin.length - gapMm,
+    shrinkTo: Math.max(0, best.share),
+  };
 }
 
 /** One bin after another; what does not fit goes on to the next. */
-function fillAll(copies: readonly Copy[], bins: readonly Bin[], options: NestOptions, random: Random, fixed: ReadonlySet<string>): Load[] {
+function fillAll(
+  copies: readonly Copy[],
+  bins: readonly Bin[],
+  options: NestOptions,
+  random: Random,
+  fixed: ReadonlySet<string>,
+): Load[] {
   const shapes = copies.map((copy) => copy.shape);
   const index = new Map(copies.map((copy, at) => [keyOf(copy), at]));
   let waiting = copies.flatMap((copy, at) => (fixed.has(keyOf(copy)) ? [] : [at]));
   const started = new Map((options.start ?? []).map((placement) => [keyOf(placement), placement]));
   const loads: Load[] = [];
   for (const [sheet, bin] of bins.entries()) {
-    const locked = (options.locked ?? []).filter((placement) => placement.sheet === sheet && index.has(keyOf(placement)));
+    const locked = (options.locked ?? []).filter(
+      (placement) => placement.sheet === sheet && index.has(keyOf(placement)),
+    );
     if (waiting.length === 0 && locked.length === 0) continue;
-    const anchored = locked.map((placement) => ({ shape: shapes[index.get(keyOf(placement))!]!, spot: toSpot(placement, shapes[index.get(keyOf(placement))!]!, bin) }));
+    const anchored = locked.map((placement) => ({
+      shape: shapes[index.get(keyOf(placement))!]!,
+      spot: toSpot(placement, shapes[index.get(keyOf(placement))!]!, bin),
+    }));
     const kept = waiting.filter((at) => started.get(keyOf(copies[at]!))?.sheet === sheet);
     const before = kept.length > 0 ? startFrom(bin, copies, kept, anchored, started) : null;
     const straight = options.start || anchored.length > 0 ? null : packRectangles(bin, shapes, waiting, random);
-    const filled = before ?? fillBin(bin, shapes, waiting.filter((at) => fitsBin(shapes[at]!, bin)), anchored, random);
+    const filled =
+      before ??
+      fillBin(
+        bin,
+        shapes,
+        waiting.filter((at) => fitsBin(shapes[at]!, bin)),
+        anchored,
+        random,
+      );
     const chosen = straight && isRoomier(straight, filled) ? straight : filled;
     loads.push({ bin, sheet, field: chosen.field, spots: copySpots(chosen.field), inside: chosen.inside, locked });
     const inside = new Set(chosen.inside);
@@ -120,16 +210,38 @@ function fillAll(copies: readonly Copy[], bins: readonly Bin[], options: NestOpt
   return loads;
 }
 
-const isRoomier = (a: { readonly field: Field; readonly inside: readonly number[] }, b: { readonly field: Field; readonly inside: readonly number[] }): boolean => a.inside.length > b.inside.length || (a.inside.length === b.inside.length && a.field.reach() < b.field.reach());
+const isRoomier = (
+  a: { readonly field: Field; readonly inside: readonly number[] },
+  b: { readonly field: Field; readonly inside: readonly number[] },
+): boolean =>
+  a.inside.length > b.inside.length || (a.inside.length === b.inside.length && a.field.reach() < b.field.reach());
 
 /** A layout that was there before, where it holds: pieces that overlap in it go on to be laid out anew. */
-function startFrom(bin: Bin, copies: readonly Copy[], kept: readonly number[], anchored: readonly { readonly shape: Shape; readonly spot: Spot }[], started: ReadonlyMap<string, Placement>): { readonly field: Field; readonly inside: readonly number[] } | null {
+function startFrom(
+  bin: Bin,
+  copies: readonly Copy[],
+  kept: readonly number[],
+  anchored: readonly { readonly shape: Shape; readonly spot: Spot }[],
+  started: ReadonlyMap<string, Placement>,
+): { readonly field: Field; readonly inside: readonly number[] } | null {
   const fixed = [...anchored, ...bin.obstacles.map(({ shape, x, y }) => ({ shape, spot: { x, y, step: 0 } }))];
-  const build = (members: readonly number[]) => new Field([...members.map((at) => copies[at]!.shape), ...fixed.map((entry) => entry.shape)], [...members.map((at) => toSpot(started.get(keyOf(copies[at]!))!, copies[at]!.shape, bin)), ...fixed.map((entry) => entry.spot)], members.length, bin.width, bin.length);
+  const build = (members: readonly number[]) =>
+    new Field(
+      [...members.map((at) => copies[at]!.shape), ...fixed.map((entry) => entry.shape)],
+      [
+        ...members.map((at) => toSpot(started.get(keyOf(copies[at]!))!, copies[at]!.shape, bin)),
+        ...fixed.map((entry) => entry.spot),
+      ],
+      members.length,
+      bin.width,
+      bin.length,
+    );
   const inside = [...kept];
   let field = build(inside);
   while (field.total() > 0 && inside.length > 0) {
-    const worst = inside.map((_, at) => field.overlapOf(at)).reduce((best, overlap, at, all) => (overlap > all[best]! ? at : best), 0);
+    const worst = inside
+      .map((_, at) => field.overlapOf(at))
+      .reduce((best, overlap, at, all) => (overlap > all[best]! ? at : best), 0);
     inside.splice(worst, 1);
     field = build(inside);
   }
@@ -137,14 +249,26 @@ function startFrom(bin: Bin, copies: readonly Copy[], kept: readonly number[], a
 }
 
 /** Turn by turn: more pieces onto earlier sheets, then the last one shorter. */
-function* improveAll(loads: Load[], copies: readonly Copy[], options: NestOptions, random: Random, firstBy: number, take: () => void): Generator<void, void> {
+function* improveAll(
+  loads: Load[],
+  copies: readonly Copy[],
+  options: NestOptions,
+  random: Random,
+  firstBy: number,
+  take: () => void,
+): Generator<void, void> {
   // What lies on a later sheet, or nowhere, is pressed into an earlier one.
   for (let again = true; again;) {
     again = false;
     for (const [at, load] of loads.entries()) {
-      const later = [...loads.slice(at + 1).flatMap((other) => other.inside), ...listLeft(loads, copies, options)].filter((member) => fitsBin(copies[member]!.shape, load.bin)).sort((a, b) => copies[b]!.areaMm2 - copies[a]!.areaMm2);
+      const later = [...loads.slice(at + 1).flatMap((other) => other.inside), ...listLeft(loads, copies, options)]
+        .filter((member) => fitsBin(copies[member]!.shape, load.bin))
+        .sort((a, b) => copies[b]!.areaMm2 - copies[a]!.areaMm2);
       if (load.bin.kind === 'roll' && at === loads.length - 1) continue;
-      const room = load.bin.width * load.bin.length - load.inside.reduce((sum, member) => sum + copies[member]!.shape.areaMm2, 0) - load.bin.obstacles.reduce((sum, obstacle) => sum + obstacle.shape.areaMm2, 0);
+      const room =
+        load.bin.width * load.bin.length -
+        load.inside.reduce((sum, member) => sum + copies[member]!.shape.areaMm2, 0) -
+        load.bin.obstacles.reduce((sum, obstacle) => sum + obstacle.shape.areaMm2, 0);
       const tried = new Set<Shape>();
       for (const member of later) {
         const { shape } = copies[member]!;
@@ -173,7 +297,12 @@ function* improveAll(loads: Load[], copies: readonly Copy[], options: NestOption
   };
   const shorten = shortenStrip(last.field, best, random, leastLength, firstBy, onShorter);
   // Few pieces may go together as a puzzle; where they don't for long, less is spent on it.
-  const puzzle = last.locked.length === 0 && last.inside.length <= PUZZLE_PIECES && looksLikePuzzle(last.inside.map((member) => copies[member]!.shape)) ? assembleAnew(last.field, last.bin, best, random, leastLength, onShorter) : null;
+  const puzzle =
+    last.locked.length === 0 &&
+    last.inside.length <= PUZZLE_PIECES &&
+    looksLikePuzzle(last.inside.map((member) => copies[member]!.shape))
+      ? assembleAnew(last.field, last.bin, best, random, leastLength, onShorter)
+      : null;
   for (let round = 0, puzzling = puzzle !== null; ; round++) {
     for (let step = 0; puzzling && step < (round < PUZZLE_EAGER ? 40 : 12); step++) {
       puzzling = puzzle?.next().done === false;
@@ -195,49 +324,84 @@ function dropFrom(load: Load, member: number): void {
   const at = load.inside.indexOf(member);
   if (at === -1) return;
   const keep = <T>(list: readonly T[]) => list.filter((_, index) => index !== at);
-  load.field = new Field(keep(load.field.shapes), keep(load.field.spots), load.field.free - 1, load.field.width, load.bin.length);
+  load.field = new Field(
+    keep(load.field.shapes),
+    keep(load.field.spots),
+    load.field.free - 1,
+    load.field.width,
+    load.bin.length,
+  );
   load.spots = copySpots(load.field);
   load.inside = keep(load.inside);
 }
 
 function listLeft(loads: readonly Load[], copies: readonly Copy[], options: NestOptions): readonly number[] {
-  const placed = new Set(loads.flatMap((load) => load.inside)), locked = new Set((options.locked ?? []).map(keyOf));
+  const placed = new Set(loads.flatMap((load) => load.inside)),
+    locked = new Set((options.locked ?? []).map(keyOf));
   return copies.flatMap((copy, at) => (placed.has(at) || locked.has(keyOf(copy)) ? [] : [at]));
 }
 
 function toSpot(placement: Placement, shape: Shape, bin: Bin): Spot {
-  const step = (((placement.rotationDeg * TURN_STEPS) / 360) % TURN_STEPS + TURN_STEPS) % TURN_STEPS;
+  const step = ((((placement.rotationDeg * TURN_STEPS) / 360) % TURN_STEPS) + TURN_STEPS) % TURN_STEPS;
   const { x, y } = turnMiddle(shape, step);
   return { x: placement.xMm + x - bin.x, y: placement.yMm + y - bin.y, step };
 }
 
 /** Where the middle of a shape comes to when it is turned about its own origin. */
 function turnMiddle(shape: Shape, step: number): { readonly x: number; readonly y: number } {
-  const angle = (step * 2 * Math.PI) / TURN_STEPS, cos = Math.cos(angle), sin = Math.sin(angle);
+  const angle = (step * 2 * Math.PI) / TURN_STEPS,
+    cos = Math.cos(angle),
+    sin = Math.sin(angle);
   return { x: shape.middleX * cos - shape.middleY * sin, y: shape.middleX * sin + shape.middleY * cos };
 }
 
 function toLayout(loads: readonly Load[], copies: readonly Copy[], options: NestOptions): NestLayout {
-  const placements: Placement[] = [], sheets: SheetUse[] = [];
+  const placements: Placement[] = [],
+    sheets: SheetUse[] = [];
   const byKey = new Map(copies.map((copy) => [keyOf(copy), copy]));
   for (const { bin, sheet, spots, inside, locked } of loads) {
     if (inside.length + locked.length === 0) continue;
     for (const [at, member] of inside.entries()) {
-      const spot = spots[at]!, { pieceId, copy, shape } = copies[member]!, middle = turnMiddle(shape, spot.step);
-      placements.push({ pieceId, copy, sheet, xMm: spot.x + bin.x - middle.x, yMm: spot.y + bin.y - middle.y, rotationDeg: (spot.step * 360) / TURN_STEPS });
+      const spot = spots[at]!,
+        { pieceId, copy, shape } = copies[member]!,
+        middle = turnMiddle(shape, spot.step);
+      placements.push({
+        pieceId,
+        copy,
+        sheet,
+        xMm: spot.x + bin.x - middle.x,
+        yMm: spot.y + bin.y - middle.y,
+        rotationDeg: (spot.step * 360) / TURN_STEPS,
+      });
     }
     placements.push(...locked);
-    const lockedReach = locked.map((placement) => { const { shape } = byKey.get(keyOf(placement))!, spot = toSpot(placement, shape, bin); return spot.y + shape.pose(spot.step).maxY; });
-    const reach = Math.max(0, ...inside.map((member, at) => spots[at]!.y + copies[member]!.shape.pose(spots[at]!.step).maxY), ...lockedReach);
+    const lockedReach = locked.map((placement) => {
+      const { shape } = byKey.get(keyOf(placement))!,
+        spot = toSpot(placement, shape, bin);
+      return spot.y + shape.pose(spot.step).maxY;
+    });
+    const reach = Math.max(
+      0,
+      ...inside.map((member, at) => spots[at]!.y + copies[member]!.shape.pose(spots[at]!.step).maxY),
+      ...lockedReach,
+    );
     const half = options.gapMm / 2;
-    const usedLengthMm = Math.min(bin.y + reach - half + bin.endMm, bin.kind === 'roll' ? Infinity : bin.y + bin.length);
-    const piecesMm2 = inside.reduce((sum, member) => sum + copies[member]!.areaMm2, 0) + locked.reduce((sum, placement) => sum + byKey.get(keyOf(placement))!.areaMm2, 0);
+    const usedLengthMm = Math.min(
+      bin.y + reach - half + bin.endMm,
+      bin.kind === 'roll' ? Infinity : bin.y + bin.length,
+    );
+    const piecesMm2 =
+      inside.reduce((sum, member) => sum + copies[member]!.areaMm2, 0) +
+      locked.reduce((sum, placement) => sum + byKey.get(keyOf(placement))!.areaMm2, 0);
     const usedMm2 = bin.kind === 'roll' ? usedLengthMm * bin.wholeWidth : bin.wholeMm2;
     sheets.push({ sheet, stockId: bin.stockId, usedLengthMm, usedMm2, piecesMm2, density: piecesMm2 / usedMm2 });
   }
   const usedMm2 = sheets.reduce((sum, use) => sum + use.usedMm2, 0);
   return {
-    placements, sheets, usedLengthMm: sheets.reduce((sum, use) => sum + use.usedLengthMm, 0), density: usedMm2 > 0 ? sheets.reduce((sum, use) => sum + use.piecesMm2, 0) / usedMm2 : 0,
+    placements,
+    sheets,
+    usedLengthMm: sheets.reduce((sum, use) => sum + use.usedLengthMm, 0),
+    density: usedMm2 > 0 ? sheets.reduce((sum, use) => sum + use.piecesMm2, 0) / usedMm2 : 0,
     left: listLeft(loads, copies, options).map((at) => ({ pieceId: copies[at]!.pieceId, copy: copies[at]!.copy })),
   };
 }

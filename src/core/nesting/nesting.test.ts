@@ -2,38 +2,108 @@ import fc from 'fast-check';
 import { randomLcg } from 'd3-random';
 import { describe, expect, it } from 'vitest';
 import { cutConvex, cutJigsaw, cutRectangles, type Puzzle } from '../../../test/puzzles';
-import { computeRegionArea, intersectRegions, makeRegion, offsetRegion, subtractRegions, type Polyline } from '../geometry';
-import { checkLayout, fitCount, fitLargestRest, nest, outlineTogether, place, type NestLayout, type NestOptions, type NestPiece, type NestStock } from './index';
+import {
+  computeRegionArea,
+  intersectRegions,
+  makeRegion,
+  offsetRegion,
+  subtractRegions,
+  type Polyline,
+} from '../geometry';
+import {
+  checkLayout,
+  fitCount,
+  fitLargestRest,
+  nest,
+  outlineTogether,
+  place,
+  type NestLayout,
+  type NestOptions,
+  type NestPiece,
+  type NestStock,
+} from './index';
 import { growOutward } from './prepare-pieces';
 
-const box = (width: number, length: number): Polyline => [{ x: 0, y: 0 }, { x: width, y: 0 }, { x: width, y: length }, { x: 0, y: length }];
-const ELL: Polyline = [{ x: 0, y: 0 }, { x: 60, y: 0 }, { x: 60, y: 20 }, { x: 20, y: 20 }, { x: 20, y: 60 }, { x: 0, y: 60 }];
-const TRIANGLE: Polyline = [{ x: 0, y: 0 }, { x: 50, y: 0 }, { x: 0, y: 40 }];
-const piece = (id: string, ring: Polyline, copies = 1, turns: NestPiece['turns'] = 'free'): NestPiece => ({ id, rings: [ring], copies, turns });
+const box = (width: number, length: number): Polyline => [
+  { x: 0, y: 0 },
+  { x: width, y: 0 },
+  { x: width, y: length },
+  { x: 0, y: length },
+];
+const ELL: Polyline = [
+  { x: 0, y: 0 },
+  { x: 60, y: 0 },
+  { x: 60, y: 20 },
+  { x: 20, y: 20 },
+  { x: 20, y: 60 },
+  { x: 0, y: 60 },
+];
+const TRIANGLE: Polyline = [
+  { x: 0, y: 0 },
+  { x: 50, y: 0 },
+  { x: 0, y: 40 },
+];
+const piece = (id: string, ring: Polyline, copies = 1, turns: NestPiece['turns'] = 'free'): NestPiece => ({
+  id,
+  rings: [ring],
+  copies,
+  turns,
+});
 const roll = (widthMm = 300, lengthMm = 5000): NestStock => ({ kind: 'roll', id: 'roll', widthMm, lengthMm });
 const OPTIONS: NestOptions = { gapMm: 6, margins: { sideMm: 10, endMm: 5 }, inside: 'bays', seed: 0.3, rounds: 40 };
-async function lay(pieces: readonly NestPiece[], stock: readonly NestStock[], part: Partial<NestOptions> = {}): Promise<NestLayout> {
+async function lay(
+  pieces: readonly NestPiece[],
+  stock: readonly NestStock[],
+  part: Partial<NestOptions> = {},
+): Promise<NestLayout> {
   const result = await nest(pieces, stock, { ...OPTIONS, ...part });
   if (!result.ok) throw new Error(result.problem.kind);
   return result.value;
 }
-const faultsOf = (pieces: readonly NestPiece[], stock: readonly NestStock[], layout: NestLayout, part: Partial<NestOptions> = {}) => checkLayout(pieces, stock, layout, { ...OPTIONS, ...part });
+const faultsOf = (
+  pieces: readonly NestPiece[],
+  stock: readonly NestStock[],
+  layout: NestLayout,
+  part: Partial<NestOptions> = {},
+) => checkLayout(pieces, stock, layout, { ...OPTIONS, ...part });
 
 /** A star of random spikes: never convex, never crossing itself. */
 function star(seed: number, corners: number, size: number): Polyline {
   const random = randomLcg(seed);
-  return Array.from({ length: corners }, (_, at) => { const radius = size * (0.35 + 0.65 * random()), angle = (2 * Math.PI * at) / corners; return { x: size + Math.cos(angle) * radius, y: size + Math.sin(angle) * radius }; });
+  return Array.from({ length: corners }, (_, at) => {
+    const radius = size * (0.35 + 0.65 * random()),
+      angle = (2 * Math.PI * at) / corners;
+    return { x: size + Math.cos(angle) * radius, y: size + Math.sin(angle) * radius };
+  });
 }
 
 describe('a layout', () => {
   it('is valid whatever the pieces, gap and seed: every copy lies once, gaps and margins are kept', async () => {
-    await fc.assert(fc.asyncProperty(fc.array(fc.record({ seed: fc.double({ min: 0.01, max: 0.99, noNaN: true }), corners: fc.integer({ min: 3, max: 30 }), size: fc.integer({ min: 8, max: 55 }), copies: fc.integer({ min: 1, max: 3 }) }), { minLength: 1, maxLength: 6 }), fc.constantFrom(0, 2, 6), fc.double({ min: 0.01, max: 0.99, noNaN: true }), async (wishes, gapMm, seed) => {
-      const pieces = wishes.map((wish, at) => ({ ...piece(`s${at}`, star(wish.seed, wish.corners, wish.size), wish.copies) }));
-      const layout = await lay(pieces, [roll()], { gapMm, seed, rounds: 12 });
-      expect(layout.left).toEqual([]);
-      expect(layout.placements).toHaveLength(wishes.reduce((sum, wish) => sum + wish.copies, 0));
-      expect(faultsOf(pieces, [roll()], layout, { gapMm })).toEqual([]);
-    }), { numRuns: 12 });
+    await fc.assert(
+      fc.asyncProperty(
+        fc.array(
+          fc.record({
+            seed: fc.double({ min: 0.01, max: 0.99, noNaN: true }),
+            corners: fc.integer({ min: 3, max: 30 }),
+            size: fc.integer({ min: 8, max: 55 }),
+            copies: fc.integer({ min: 1, max: 3 }),
+          }),
+          { minLength: 1, maxLength: 6 },
+        ),
+        fc.constantFrom(0, 2, 6),
+        fc.double({ min: 0.01, max: 0.99, noNaN: true }),
+        async (wishes, gapMm, seed) => {
+          const pieces = wishes.map((wish, at) => ({
+            ...piece(`s${at}`, star(wish.seed, wish.corners, wish.size), wish.copies),
+          }));
+          const layout = await lay(pieces, [roll()], { gapMm, seed, rounds: 12 });
+          expect(layout.left).toEqual([]);
+          expect(layout.placements).toHaveLength(wishes.reduce((sum, wish) => sum + wish.copies, 0));
+          expect(faultsOf(pieces, [roll()], layout, { gapMm })).toEqual([]);
+        },
+      ),
+      { numRuns: 12 },
+    );
   }, 60_000);
 
   it('is the same for the same seed, and never gets worse while it is bettered', async () => {
@@ -48,12 +118,23 @@ describe('a layout', () => {
 
   it('a stop keeps the best so far', async () => {
     const stop = new AbortController();
-    const result = await nest([piece('ell', ELL, 8)], [roll()], { ...OPTIONS, rounds: 1e6, pause: async () => stop.abort() }, undefined, stop.signal);
+    const result = await nest(
+      [piece('ell', ELL, 8)],
+      [roll()],
+      { ...OPTIONS, rounds: 1e6, pause: async () => stop.abort() },
+      undefined,
+      stop.signal,
+    );
     expect(result.ok && result.value.placements.length).toBe(8);
   });
 
   it('turns only as it may: not at all, by half a turn, or freely', async () => {
-    const turnsOf = async (turns: NestPiece['turns']) => new Set((await lay([piece('triangle', TRIANGLE, 12, turns)], [roll()])).placements.map((placement) => placement.rotationDeg));
+    const turnsOf = async (turns: NestPiece['turns']) =>
+      new Set(
+        (await lay([piece('triangle', TRIANGLE, 12, turns)], [roll()])).placements.map(
+          (placement) => placement.rotationDeg,
+        ),
+      );
     expect(await turnsOf([0])).toEqual(new Set([0]));
     for (const angle of await turnsOf([0, 180])) expect([0, 180]).toContain(angle);
     expect((await turnsOf('free')).size).toBeGreaterThan(2);
@@ -68,7 +149,11 @@ describe('a layout', () => {
     const { sheets, usedLengthMm, density } = await lay([piece('box', box(270, 90), 1, [0])], [roll()], { rounds: 0 });
     // 5 of margin, 90, 5 of margin.
     expect(usedLengthMm).toBeCloseTo(100, 3);
-    expect(sheets[0]).toMatchObject({ stockId: 'roll', usedMm2: expect.closeTo(30_000, 0) as number, density: expect.closeTo(0.81, 3) as number });
+    expect(sheets[0]).toMatchObject({
+      stockId: 'roll',
+      usedMm2: expect.closeTo(30_000, 0) as number,
+      density: expect.closeTo(0.81, 3) as number,
+    });
     expect(density).toBeCloseTo(0.81, 3);
   });
 });
@@ -84,7 +169,29 @@ describe('stock', () => {
   });
 
   it('takes the offcut first, keeps to its odd outline and off its spoiled spots', async () => {
-    const stock: NestStock[] = [{ kind: 'offcut', id: 'A', shape: [{ x: 0, y: 0 }, { x: 220, y: 0 }, { x: 220, y: 90 }, { x: 110, y: 90 }, { x: 110, y: 240 }, { x: 0, y: 240 }], badSpots: [[{ x: 30, y: 30 }, { x: 45, y: 30 }, { x: 45, y: 45 }, { x: 30, y: 45 }]] }, roll()];
+    const stock: NestStock[] = [
+      {
+        kind: 'offcut',
+        id: 'A',
+        shape: [
+          { x: 0, y: 0 },
+          { x: 220, y: 0 },
+          { x: 220, y: 90 },
+          { x: 110, y: 90 },
+          { x: 110, y: 240 },
+          { x: 0, y: 240 },
+        ],
+        badSpots: [
+          [
+            { x: 30, y: 30 },
+            { x: 45, y: 30 },
+            { x: 45, y: 45 },
+            { x: 30, y: 45 },
+          ],
+        ],
+      },
+      roll(),
+    ];
     const pieces = [piece('triangle', TRIANGLE, 8), piece('ell', ELL, 4)];
     const layout = await lay(pieces, stock);
     expect(layout.left).toEqual([]);
@@ -96,8 +203,16 @@ describe('stock', () => {
   it('presses onto the first sheet what a first layout left over', async () => {
     // Four triangles make two squares: they fill the sheet only as pairs.
     const stock: NestStock[] = [{ kind: 'sheet', id: 's', widthMm: 122, lengthMm: 122, count: 4 }];
-    const half: Polyline = [{ x: 0, y: 0 }, { x: 50, y: 0 }, { x: 0, y: 50 }];
-    const layout = await lay([piece('half', half, 8, [0, 180])], stock, { gapMm: 0, margins: { sideMm: 10, endMm: 10 }, rounds: 2000 });
+    const half: Polyline = [
+      { x: 0, y: 0 },
+      { x: 50, y: 0 },
+      { x: 0, y: 50 },
+    ];
+    const layout = await lay([piece('half', half, 8, [0, 180])], stock, {
+      gapMm: 0,
+      margins: { sideMm: 10, endMm: 10 },
+      rounds: 2000,
+    });
     expect(layout.sheets).toHaveLength(1);
   });
 });
@@ -107,41 +222,67 @@ describe('by hand', () => {
     const pieces = [piece('ell', ELL, 4), piece('box', box(40, 30), 4)];
     const locked = [{ pieceId: 'ell', copy: 2, sheet: 0, xMm: 150, yMm: 100, rotationDeg: 45 }];
     const layout = await lay(pieces, [roll()], { locked });
-    expect(layout.placements.find((placement) => placement.pieceId === 'ell' && placement.copy === 2)).toEqual(locked[0]);
+    expect(layout.placements.find((placement) => placement.pieceId === 'ell' && placement.copy === 2)).toEqual(
+      locked[0],
+    );
     expect(faultsOf(pieces, [roll()], layout)).toEqual([]);
   });
 
   it('what is fixed stays so however long the strip is drawn shorter: locked pieces and spoiled spots', async () => {
-    const cog: Polyline = Array.from({ length: 48 }, (_, at) => { const angle = (at * Math.PI) / 24, reach = at % 4 < 2 ? 45 : 36; return { x: 45 + reach * Math.cos(angle), y: 45 + reach * Math.sin(angle) }; });
-    const spots = [box(30, 40).map(({ x, y }) => ({ x: x + 60, y: y + 60 })), box(20, 20).map(({ x, y }) => ({ x: x + 150, y: y + 200 }))];
+    const cog: Polyline = Array.from({ length: 48 }, (_, at) => {
+      const angle = (at * Math.PI) / 24,
+        reach = at % 4 < 2 ? 45 : 36;
+      return { x: 45 + reach * Math.cos(angle), y: 45 + reach * Math.sin(angle) };
+    });
+    const spots = [
+      box(30, 40).map(({ x, y }) => ({ x: x + 60, y: y + 60 })),
+      box(20, 20).map(({ x, y }) => ({ x: x + 150, y: y + 200 })),
+    ];
     const stock: NestStock[] = [{ kind: 'offcut', id: 'spoiled', shape: box(240, 310), badSpots: spots }, roll()];
     const pieces = [piece('cog', cog, 9), piece('ell', ELL, 5)];
     const locked = [{ pieceId: 'ell', copy: 1, sheet: 1, xMm: 120, yMm: 90, rotationDeg: 30 }];
     for (const seed of [0.1, 0.31, 0.7]) {
       const layout = await lay(pieces, stock, { locked, seed, rounds: 250 });
       expect([layout.left, faultsOf(pieces, stock, layout)]).toEqual([[], []]);
-      expect(layout.placements.find((placement) => placement.pieceId === 'ell' && placement.copy === 1)).toEqual(locked[0]);
+      expect(layout.placements.find((placement) => placement.pieceId === 'ell' && placement.copy === 1)).toEqual(
+        locked[0],
+      );
     }
   });
 
   it('goes on from a layout that was there; what overlaps in it is laid anew', async () => {
     const pieces = [piece('ell', ELL, 3)];
     const before = await lay(pieces, [roll()]);
-    const moved = before.placements.map((placement, at) => (at === 0 ? { ...placement, xMm: before.placements[1]!.xMm, yMm: before.placements[1]!.yMm } : placement));
+    const moved = before.placements.map((placement, at) =>
+      at === 0 ? { ...placement, xMm: before.placements[1]!.xMm, yMm: before.placements[1]!.yMm } : placement,
+    );
     const after = await lay(pieces, [roll()], { start: moved });
     expect(faultsOf(pieces, [roll()], after)).toEqual([]);
-    expect((await lay(pieces, [roll()], { start: before.placements, rounds: 0 })).usedLengthMm).toBeLessThanOrEqual(before.usedLengthMm + 0.01);
+    expect((await lay(pieces, [roll()], { start: before.placements, rounds: 0 })).usedLengthMm).toBeLessThanOrEqual(
+      before.usedLengthMm + 0.01,
+    );
   });
 });
 
 describe('the checker, from the outlines alone', () => {
   const pieces = [piece('a', box(40, 40)), piece('b', box(40, 40))];
   const at = (xMm: number, yMm: number, rotationDeg = 0, sheet = 0) => ({ copy: 0, sheet, xMm, yMm, rotationDeg });
-  const check = (a: ReturnType<typeof at>, b: ReturnType<typeof at> | null) => faultsOf(pieces, [roll()], { placements: [{ pieceId: 'a', ...a }, ...(b ? [{ pieceId: 'b', ...b }] : [])], left: [] } as unknown as NestLayout);
+  const check = (a: ReturnType<typeof at>, b: ReturnType<typeof at> | null) =>
+    faultsOf(pieces, [roll()], {
+      placements: [{ pieceId: 'a', ...a }, ...(b ? [{ pieceId: 'b', ...b }] : [])],
+      left: [],
+    } as unknown as NestLayout);
   it.each([
-    ['nothing where all is kept', at(10, 5), at(56, 5), []], ['a gap that is too small, by how much', at(10, 5), at(55, 5), [['overlap', 1]]], ['an overlap, by how deep', at(10, 5), at(40, 5), [['overlap', 16]]], ['one within another', at(10, 5), at(10, 5), [['overlap', 46]]],
-    ['a margin at the side', at(7, 5), at(100, 5), [['outside', 3]]], ['a margin at the start', at(10, 1), at(100, 5), [['outside', 4]]], ['the far side', at(10, 5), at(255, 5), [['outside', 5]]],
-  ] as const)('%s', (_, a, b, expected) => expect(check(a, b).map((fault) => [fault.kind, 'byMm' in fault ? Math.round(fault.byMm) : null])).toEqual(expected));
+    ['nothing where all is kept', at(10, 5), at(56, 5), []],
+    ['a gap that is too small, by how much', at(10, 5), at(55, 5), [['overlap', 1]]],
+    ['an overlap, by how deep', at(10, 5), at(40, 5), [['overlap', 16]]],
+    ['one within another', at(10, 5), at(10, 5), [['overlap', 46]]],
+    ['a margin at the side', at(7, 5), at(100, 5), [['outside', 3]]],
+    ['a margin at the start', at(10, 1), at(100, 5), [['outside', 4]]],
+    ['the far side', at(10, 5), at(255, 5), [['outside', 5]]],
+  ] as const)('%s', (_, a, b, expected) =>
+    expect(check(a, b).map((fault) => [fault.kind, 'byMm' in fault ? Math.round(fault.byMm) : null])).toEqual(expected),
+  );
   it('what is missing, and sheets that are not there', () => {
     expect(check(at(10, 5), null)).toEqual([{ kind: 'missing', pieceId: 'b', copy: 0 }]);
     expect(check(at(10, 5, 0, 3), at(10, 5)).map((fault) => fault.kind)).toEqual(['outside']);
@@ -149,9 +290,20 @@ describe('the checker, from the outlines alone', () => {
 });
 
 describe('bad input', () => {
-  const problemOf = async (pieces: readonly NestPiece[], stock: readonly NestStock[] = [roll()]) => { const result = await nest(pieces, stock, OPTIONS); return result.ok ? null : result.problem; };
+  const problemOf = async (pieces: readonly NestPiece[], stock: readonly NestStock[] = [roll()]) => {
+    const result = await nest(pieces, stock, OPTIONS);
+    return result.ok ? null : result.problem;
+  };
   it('names a piece without area, one too large and how small it would fit, and stock without room', async () => {
-    expect(await problemOf([piece('line', [{ x: 0, y: 0 }, { x: 50, y: 0 }, { x: 20, y: 0 }])])).toEqual({ kind: 'no-area', pieceId: 'line' });
+    expect(
+      await problemOf([
+        piece('line', [
+          { x: 0, y: 0 },
+          { x: 50, y: 0 },
+          { x: 20, y: 0 },
+        ]),
+      ]),
+    ).toEqual({ kind: 'no-area', pieceId: 'line' });
     const wide = await problemOf([piece('wide', box(560, 6000), 1, [0])]);
     expect(wide).toMatchObject({ kind: 'too-large', pieceId: 'wide', usableAcrossMm: 280 });
     expect(wide?.kind === 'too-large' && wide.shrinkTo).toBeCloseTo(0.5, 2);
@@ -159,12 +311,23 @@ describe('bad input', () => {
   });
 
   it('an outline that crosses itself is laid out as what it fills', async () => {
-    const bow: Polyline = [{ x: 0, y: 0 }, { x: 60, y: 40 }, { x: 60, y: 0 }, { x: 0, y: 40 }];
+    const bow: Polyline = [
+      { x: 0, y: 0 },
+      { x: 60, y: 40 },
+      { x: 60, y: 0 },
+      { x: 0, y: 40 },
+    ];
     expect(faultsOf([piece('bow', bow, 4)], [roll()], await lay([piece('bow', bow, 4)], [roll()]))).toEqual([]);
   });
 
   it('an outline of ten thousand points is simplified outward only, by a tenth of a millimetre at most', () => {
-    const wavy = makeRegion([Array.from({ length: 10_000 }, (_, at) => { const angle = (2 * Math.PI * at) / 10_000, radius = 50 + 5 * Math.sin(angle * 12) + 0.02 * Math.sin(angle * 900); return { x: 100 + Math.cos(angle) * radius, y: 100 + Math.sin(angle) * radius }; })]);
+    const wavy = makeRegion([
+      Array.from({ length: 10_000 }, (_, at) => {
+        const angle = (2 * Math.PI * at) / 10_000,
+          radius = 50 + 5 * Math.sin(angle * 12) + 0.02 * Math.sin(angle * 900);
+        return { x: 100 + Math.cos(angle) * radius, y: 100 + Math.sin(angle) * radius };
+      }),
+    ]);
     const simpler = growOutward(wavy, 0);
     expect(simpler.rings.reduce((sum, ring) => sum + ring.length, 0)).toBeLessThan(600);
     expect(computeRegionArea(subtractRegions(wavy, simpler))).toBeLessThan(0.01);
@@ -173,31 +336,67 @@ describe('bad input', () => {
 });
 
 describe('what others may lie in', () => {
-  const ring: NestPiece = { id: 'ring', rings: [box(200, 200), box(200, 200).map(({ x, y }) => ({ x: 30 + x * 0.7, y: 30 + y * 0.7 }))], copies: 1, turns: [0] };
+  const ring: NestPiece = {
+    id: 'ring',
+    rings: [box(200, 200), box(200, 200).map(({ x, y }) => ({ x: 30 + x * 0.7, y: 30 + y * 0.7 }))],
+    copies: 1,
+    turns: [0],
+  };
   const small = piece('small', box(60, 60), 1, [0]);
   it('a hole only where that is said, a bay unless it is forbidden', async () => {
-    const inHole = async (inside: NestOptions['inside']) => (await lay([ring, small], [roll(230)], { inside, rounds: 60 })).usedLengthMm;
+    const inHole = async (inside: NestOptions['inside']) =>
+      (await lay([ring, small], [roll(230)], { inside, rounds: 60 })).usedLengthMm;
     expect(await inHole('holes')).toBeLessThan(215);
     expect(await inHole('bays')).toBeGreaterThan(260);
-    const cup: Polyline = [{ x: 0, y: 0 }, { x: 200, y: 0 }, { x: 200, y: 150 }, { x: 170, y: 150 }, { x: 170, y: 30 }, { x: 30, y: 30 }, { x: 30, y: 150 }, { x: 0, y: 150 }];
-    const inBay = async (inside: NestOptions['inside']) => (await lay([piece('cup', cup, 1, [0]), small], [roll(230)], { inside, rounds: 60 })).usedLengthMm;
+    const cup: Polyline = [
+      { x: 0, y: 0 },
+      { x: 200, y: 0 },
+      { x: 200, y: 150 },
+      { x: 170, y: 150 },
+      { x: 170, y: 30 },
+      { x: 30, y: 30 },
+      { x: 30, y: 150 },
+      { x: 0, y: 150 },
+    ];
+    const inBay = async (inside: NestOptions['inside']) =>
+      (await lay([piece('cup', cup, 1, [0]), small], [roll(230)], { inside, rounds: 60 })).usedLengthMm;
     expect(await inBay('bays')).toBeLessThan(170);
     expect(await inBay('nothing')).toBeGreaterThan(210);
   });
 
   it('a layer that stays together has one outline round it, with its bays', () => {
-    const outline = outlineTogether([box(20, 20), box(20, 20).map(({ x, y }) => ({ x: x + 24, y })), box(20, 20).map(({ x, y }) => ({ x, y: y + 24 }))]);
+    const outline = outlineTogether([
+      box(20, 20),
+      box(20, 20).map(({ x, y }) => ({ x: x + 24, y })),
+      box(20, 20).map(({ x, y }) => ({ x, y: y + 24 })),
+    ]);
     const region = makeRegion([outline]);
     expect(computeRegionArea(intersectRegions(region, makeRegion([box(20, 20)])))).toBeCloseTo(400, 0);
-    expect(computeRegionArea(intersectRegions(region, makeRegion([box(12, 12).map(({ x, y }) => ({ x: x + 32, y: y + 32 }))])))).toBeLessThan(10);
+    expect(
+      computeRegionArea(
+        intersectRegions(region, makeRegion([box(12, 12).map(({ x, y }) => ({ x: x + 32, y: y + 32 }))])),
+      ),
+    ).toBeLessThan(10);
   });
 });
 
 describe('how many fit', () => {
   it('as many as a ruler says of squares, and more triangles than boxes round them', async () => {
-    const count = async (one: NestPiece, stock: NestStock, part: Partial<NestOptions> = {}) => { const found = await fitCount(one, stock, { ...OPTIONS, ...part }); if (!found.ok) throw new Error(found.problem.kind); return found.value.count; };
-    expect(await count(piece('box', box(44, 44), 1, [0]), { kind: 'sheet', id: 's', widthMm: 214, lengthMm: 154, count: 3 })).toBe(12);
-    expect(await count(piece('triangle', TRIANGLE, 1, [0, 180]), { kind: 'sheet', id: 's', widthMm: 214, lengthMm: 154, count: 1 }, { rounds: 400 })).toBeGreaterThan(9);
+    const count = async (one: NestPiece, stock: NestStock, part: Partial<NestOptions> = {}) => {
+      const found = await fitCount(one, stock, { ...OPTIONS, ...part });
+      if (!found.ok) throw new Error(found.problem.kind);
+      return found.value.count;
+    };
+    expect(
+      await count(piece('box', box(44, 44), 1, [0]), { kind: 'sheet', id: 's', widthMm: 214, lengthMm: 154, count: 3 }),
+    ).toBe(12);
+    expect(
+      await count(
+        piece('triangle', TRIANGLE, 1, [0, 180]),
+        { kind: 'sheet', id: 's', widthMm: 214, lengthMm: 154, count: 1 },
+        { rounds: 400 },
+      ),
+    ).toBeGreaterThan(9);
   });
 
   it('the rest of a sheet is kept where it is worth it', () => {
@@ -208,7 +407,8 @@ describe('how many fit', () => {
 
 describe('puzzles cut from a full rectangle', () => {
   const density = async (puzzle: Puzzle, rounds: number) => {
-    const stock: NestStock[] = [{ kind: 'roll', id: 'r', widthMm: puzzle.widthMm, lengthMm: puzzle.lengthMm * 3 }], own = { gapMm: 0, margins: { sideMm: 0, endMm: 0 }, rounds };
+    const stock: NestStock[] = [{ kind: 'roll', id: 'r', widthMm: puzzle.widthMm, lengthMm: puzzle.lengthMm * 3 }],
+      own = { gapMm: 0, margins: { sideMm: 0, endMm: 0 }, rounds };
     const layout = await lay(puzzle.pieces, stock, own);
     expect(faultsOf(puzzle.pieces, stock, layout, own)).toEqual([]);
     return layout.density;
@@ -220,17 +420,32 @@ describe('puzzles cut from a full rectangle', () => {
   }, 60_000);
 
   it('so do pieces that come turned by any angle, and may be turned by any', async () => {
-    const shuffle = ({ pieces, ...puzzle }: Puzzle): Puzzle => ({ ...puzzle, pieces: pieces.map((own, at) => {
-      const angle = at * 1.234567, cos = Math.cos(angle), sin = Math.sin(angle);
-      return { ...own, rings: own.rings.map((ring) => ring.map(({ x, y }) => ({ x: x * cos - y * sin, y: x * sin + y * cos }))) };
-    }) });
+    const shuffle = ({ pieces, ...puzzle }: Puzzle): Puzzle => ({
+      ...puzzle,
+      pieces: pieces.map((own, at) => {
+        const angle = at * 1.234567,
+          cos = Math.cos(angle),
+          sin = Math.sin(angle);
+        return {
+          ...own,
+          rings: own.rings.map((ring) => ring.map(({ x, y }) => ({ x: x * cos - y * sin, y: x * sin + y * cos }))),
+        };
+      }),
+    });
     expect(await density(shuffle(cutConvex(12, 0.4, 'free')), 3000)).toBeGreaterThan(0.99);
     expect(await density(shuffle(cutJigsaw(2, 3, 0.2, 'free')), 3000)).toBeGreaterThan(0.99);
   }, 60_000);
 
   it('ends all the same where no edge of any piece lies along another or along the roll', async () => {
-    const askew: Polyline = [{ x: 0, y: 0 }, { x: 50, y: 9 }, { x: 17, y: 43 }];
+    const askew: Polyline = [
+      { x: 0, y: 0 },
+      { x: 50, y: 9 },
+      { x: 17, y: 43 },
+    ];
     const layout = await lay([piece('askew', askew, 5, [0])], [roll()], { gapMm: 0, rounds: 60 });
-    expect([layout.placements.length, faultsOf([piece('askew', askew, 5, [0])], [roll()], layout, { gapMm: 0 })]).toEqual([5, []]);
+    expect([
+      layout.placements.length,
+      faultsOf([piece('askew', askew, 5, [0])], [roll()], layout, { gapMm: 0 }),
+    ]).toEqual([5, []]);
   });
 });

@@ -14,20 +14,29 @@ export type NestPiece = {
 export type NestStock = {
   /** Where other margins hold for it than for the rest of the stock: what lies on a mat is held everywhere. */
   readonly margins?: StockMargins;
-} & (
+} &
   /** Cut off square: as short as can be. `lengthMm` is all that there is of it. */
-  | { readonly kind: 'roll'; readonly id: string; readonly widthMm: number; readonly lengthMm: number }
-  | { readonly kind: 'sheet'; readonly id: string; readonly widthMm: number; readonly lengthMm: number; readonly count: number }
-  /** Any outline, with spots that are spoiled. */
-  | { readonly kind: 'offcut'; readonly id: string; readonly shape: Polyline; readonly badSpots: readonly Polyline[] }
-);
+  (
+    | { readonly kind: 'roll'; readonly id: string; readonly widthMm: number; readonly lengthMm: number }
+    | {
+        readonly kind: 'sheet';
+        readonly id: string;
+        readonly widthMm: number;
+        readonly lengthMm: number;
+        readonly count: number;
+      }
+    /** Any outline, with spots that are spoiled. */
+    | { readonly kind: 'offcut'; readonly id: string; readonly shape: Polyline; readonly badSpots: readonly Polyline[] }
+  );
 
 /** What no machine reaches or grips: at each side, and at both ends. */
 export type StockMargins = { readonly sideMm: number; readonly endMm: number };
 /** What other pieces may lie in: nothing that a piece hugs, its bays, or its holes too. */
 export type Inside = 'nothing' | 'bays' | 'holes';
 export type NestOptions = {
-  readonly gapMm: number; readonly margins: StockMargins; readonly inside: Inside;
+  readonly gapMm: number;
+  readonly margins: StockMargins;
+  readonly inside: Inside;
   readonly seed: number;
   /** Rounds of improvement at most; 0 for the first layout alone. The same seed and rounds give the same layout. */
   readonly rounds: number;
@@ -36,24 +45,37 @@ export type NestOptions = {
   /** A layout to go on from, instead of a first one. */
   readonly start?: readonly Placement[];
   /** For a limit of time: a clock and how long, ms. Then what comes out depends on the machine too. */
-  readonly now?: () => number; readonly timeMs?: number;
+  readonly now?: () => number;
+  readonly timeMs?: number;
   /** Lets others have their turn between rounds, and is where a stop is heard. */
   readonly pause?: () => Promise<void>;
 };
 
 /** Rotated about the piece's own origin, then moved. `sheet` counts through the stock in the order given, each sheet of a kind by itself. */
-export type Placement = { readonly pieceId: string; readonly copy: number; readonly sheet: number; readonly xMm: number; readonly yMm: number; readonly rotationDeg: number };
+export type Placement = {
+  readonly pieceId: string;
+  readonly copy: number;
+  readonly sheet: number;
+  readonly xMm: number;
+  readonly yMm: number;
+  readonly rotationDeg: number;
+};
 export type SheetUse = {
-  readonly sheet: number; readonly stockId: string;
+  readonly sheet: number;
+  readonly stockId: string;
   /** From the start of the stock to the end of what is cut, with the margin there. */
   readonly usedLengthMm: number;
   /** What of it is gone: the strip of a roll, a whole sheet or offcut. */
-  readonly usedMm2: number; readonly piecesMm2: number; readonly density: number;
+  readonly usedMm2: number;
+  readonly piecesMm2: number;
+  readonly density: number;
 };
 export type NestLayout = {
-  readonly placements: readonly Placement[]; readonly sheets: readonly SheetUse[];
+  readonly placements: readonly Placement[];
+  readonly sheets: readonly SheetUse[];
   /** Of all sheets together. */
-  readonly usedLengthMm: number; readonly density: number;
+  readonly usedLengthMm: number;
+  readonly density: number;
   /** Copies that no stock was left for. */
   readonly left: readonly { readonly pieceId: string; readonly copy: number }[];
 };
@@ -61,5 +83,13 @@ export type NestLayout = {
 export type NestProblem =
   | { readonly kind: 'no-area'; readonly pieceId: string }
   /** Fits on none of the stock; `shrinkTo` is the share of its size at which it would. */
-  | { readonly kind: 'too-large'; readonly pieceId: string; readonly acrossMm: number; readonly alongMm: number; readonly usableAcrossMm: number; readonly usableAlongMm: number; readonly shrinkTo: number }
+  | {
+      readonly kind: 'too-large';
+      readonly pieceId: string;
+      readonly acrossMm: number;
+      readonly alongMm: number;
+      readonly usableAcrossMm: number;
+      readonly usableAlongMm: number;
+      readonly shrinkTo: number;
+    }
   | { readonly kind: 'no-stock' };

@@ -29,7 +29,10 @@ export class Pose {
   private ys: Float64Array | null = null;
   private outlineTurned = false;
 
-  constructor(private readonly shape: Shape, step: number) {
+  constructor(
+    private readonly shape: Shape,
+    step: number,
+  ) {
     const corners = shape.corners.length;
     this.px = new Float64Array(corners);
     this.py = new Float64Array(corners);
@@ -50,17 +53,30 @@ export class Pose {
 
   turn(step: number): this {
     if (step === this.step) return this;
-    const { shape, px, py, nx, ny, boxes } = this, { corners, starts, xs, ys, normalX, normalY } = shape;
+    const { shape, px, py, nx, ny, boxes } = this,
+      { corners, starts, xs, ys, normalX, normalY } = shape;
     const angle = (step * 2 * Math.PI) / TURN_STEPS;
     // Quarters are exact: rectangles stay upright.
     const quarter = step % (TURN_STEPS / 4) === 0 ? (step / (TURN_STEPS / 4)) % 4 : -1;
-    const cos = quarter < 0 ? Math.cos(angle) : [1, 0, -1, 0][quarter]!, sin = quarter < 0 ? Math.sin(angle) : [0, 1, 0, -1][quarter]!;
-    let minX = Infinity, minY = Infinity, maxX = -Infinity, maxY = -Infinity;
+    const cos = quarter < 0 ? Math.cos(angle) : [1, 0, -1, 0][quarter]!,
+      sin = quarter < 0 ? Math.sin(angle) : [0, 1, 0, -1][quarter]!;
+    let minX = Infinity,
+      minY = Infinity,
+      maxX = -Infinity,
+      maxY = -Infinity;
     for (let part = 0, box = 0, at = 0; box < boxes.length; part++, box += 4) {
-      let left = Infinity, top = Infinity, right = -Infinity, bottom = -Infinity;
+      let left = Infinity,
+        top = Infinity,
+        right = -Infinity,
+        bottom = -Infinity;
       for (const end = starts[part + 1]!; at < end; at++) {
-        const corner = corners[at]!, restX = xs[corner]!, restY = ys[corner]!, restNx = normalX[at]!, restNy = normalY[at]!;
-        const x = restX * cos - restY * sin, y = restX * sin + restY * cos;
+        const corner = corners[at]!,
+          restX = xs[corner]!,
+          restY = ys[corner]!,
+          restNx = normalX[at]!,
+          restNy = normalY[at]!;
+        const x = restX * cos - restY * sin,
+          y = restX * sin + restY * cos;
         px[at] = x;
         py[at] = y;
         nx[at] = restNx * cos - restNy * sin;

@@ -1,7 +1,22 @@
 // From outlines as they come to shapes that can be laid out: repaired, grown by half the gap, with no more corners than are needed.
 
 import { polygonHull } from 'd3-polygon';
-import { boundPoints, computeRegionArea, fillRegion, getRings, intersectRegions, makeRegion, offsetRegion, simplifyRegion, splitPieces, subtractRegions, uniteRegions, type Box, type Polyline, type Region } from '../geometry';
+import {
+  boundPoints,
+  computeRegionArea,
+  fillRegion,
+  getRings,
+  intersectRegions,
+  makeRegion,
+  offsetRegion,
+  simplifyRegion,
+  splitPieces,
+  subtractRegions,
+  uniteRegions,
+  type Box,
+  type Polyline,
+  type Region,
+} from '../geometry';
 import { fail, succeed, type Result } from '../units';
 import type { Inside, NestPiece, NestProblem } from './nesting';
 import { TURN_STEPS } from './pose';
@@ -29,21 +44,45 @@ function close(region: Region, inside: Inside): Region {
 }
 
 /** Self-crossing outlines are filled by their own rule; what has no area is refused. */
-export function preparePiece(piece: NestPiece, gapMm: number, inside: Inside): Result<{ readonly shape: Shape; /** With fewer corners; the same where it has few. */ readonly rough: Shape; readonly areaMm2: number }, NestProblem> {
+export function preparePiece(
+  piece: NestPiece,
+  gapMm: number,
+  inside: Inside,
+): Result<
+  {
+    readonly shape: Shape;
+    /** With fewer corners; the same where it has few. */ readonly rough: Shape;
+    readonly areaMm2: number;
+  },
+  NestProblem
+> {
   const filled = makeRegion(piece.rings);
   const areaMm2 = computeRegionArea(filled);
   if (!(areaMm2 > LEAST_MM2)) return fail({ kind: 'no-area', pieceId: piece.id });
   const closed = close(filled, inside);
   const grown = growOutward(closed, gapMm / 2);
-  const steps = piece.turns === 'free' ? null : piece.turns.map((degrees) => (((Math.round((degrees * TURN_STEPS) / 360) % TURN_STEPS) + TURN_STEPS) % TURN_STEPS));
+  const steps =
+    piece.turns === 'free'
+      ? null
+      : piece.turns.map(
+          (degrees) => ((Math.round((degrees * TURN_STEPS) / 360) % TURN_STEPS) + TURN_STEPS) % TURN_STEPS,
+        );
   const shape = new Shape(grown, steps);
-  return succeed({ areaMm2, shape, rough: countCorners(getRings(grown)) > ROUGH_CORNERS ? new Shape(simplifyOuters(grown, ROUGH), steps) : shape });
+  return succeed({
+    areaMm2,
+    shape,
+    rough: countCorners(getRings(grown)) > ROUGH_CORNERS ? new Shape(simplifyOuters(grown, ROUGH), steps) : shape,
+  });
 }
 
 /** Holes stay as they are: they would have to lose area. */
 function simplifyOuters(region: Region, limit: SimplifyLimit): Region {
   const pieces = splitPieces(region);
-  return uniteRegions(pieces.map((piece) => subtractRegions(fillRegion([simplifyOutward(piece.outer, limit)], 'nonzero'), makeRegion(piece.cavities))));
+  return uniteRegions(
+    pieces.map((piece) =>
+      subtractRegions(fillRegion([simplifyOutward(piece.outer, limit)], 'nonzero'), makeRegion(piece.cavities)),
+    ),
+  );
 }
 
 /** The region grown by `byMm`, and where it has many corners by a little more, so that corners can be left out. */
@@ -58,23 +97,35 @@ export function growOutward(region: Region, byMm: number): Region {
 const countCorners = (rings: readonly Polyline[]): number => rings.reduce((sum, ring) => sum + ring.length, 0);
 
 /** What of a layer is loose: the outer ring of each island, and which of the rings belong to it, whatever lies in its cavities with it. */
-export function listIslands(rings: readonly Polyline[]): readonly { readonly outer: Polyline; readonly members: readonly number[] }[] {
+export function listIslands(
+  rings: readonly Polyline[],
+): readonly { readonly outer: Polyline; readonly members: readonly number[] }[] {
   // Each ring filled by itself: what lies in another is swallowed by it.
-  const hosts = splitPieces(uniteRegions(rings.map((ring) => makeRegion([ring])))).map((piece) => ({ outer: piece.outer, region: makeRegion([piece.outer]), box: boundPoints([piece.outer])!, members: [] as number[] }));
+  const hosts = splitPieces(uniteRegions(rings.map((ring) => makeRegion([ring])))).map((piece) => ({
+    outer: piece.outer,
+    region: makeRegion([piece.outer]),
+    box: boundPoints([piece.outer])!,
+    members: [] as number[],
+  }));
   rings.forEach((ring, at) => {
-    const own = makeRegion([ring]), box = boundPoints([ring])!;
-    const host = hosts.reduce<{ readonly at: number; readonly area: number }>((best, candidate, index) => {
-      // Apart by their boxes already, most of them.
-      if (!overlaps(box, candidate.box)) return best;
-      const area = computeRegionArea(intersectRegions(own, candidate.region));
-      return area > best.area ? { at: index, area } : best;
-    }, { at: -1, area: 0 });
+    const own = makeRegion([ring]),
+      box = boundPoints([ring])!;
+    const host = hosts.reduce<{ readonly at: number; readonly area: number }>(
+      (best, candidate, index) => {
+        // Apart by their boxes already, most of them.
+        if (!overlaps(box, candidate.box)) return best;
+        const area = computeRegionArea(intersectRegions(own, candidate.region));
+        return area > best.area ? { at: index, area } : best;
+      },
+      { at: -1, area: 0 },
+    );
     hosts[host.at]?.members.push(at);
   });
   return hosts.filter((host) => host.members.length > 0).map(({ outer, members }) => ({ outer, members }));
 }
 
-const overlaps = (a: Box, b: Box): boolean => a.x <= b.x + b.width && b.x <= a.x + a.width && a.y <= b.y + b.height && b.y <= a.y + a.height;
+const overlaps = (a: Box, b: Box): boolean =>
+  a.x <= b.x + b.width && b.x <= a.x + a.width && a.y <= b.y + b.height && b.y <= a.y + a.height;
 
 /** How far apart parts of one piece may lie so that nothing slips in between: tried in turn, mm. */
 const CLOSINGS_MM = [2, 5, 10, 20, 40] as const;
@@ -86,12 +137,23 @@ const LEAST_HOLE_MM2 = 400;
 export const outlineTogether = (rings: readonly Polyline[]): Polyline => closeTogether(rings).outer;
 
 /** The outline, and the holes in it that are large enough for others to lie in. */
-export function closeTogether(rings: readonly Polyline[]): { readonly outer: Polyline; readonly holes: readonly Polyline[] } {
+export function closeTogether(rings: readonly Polyline[]): {
+  readonly outer: Polyline;
+  readonly holes: readonly Polyline[];
+} {
   const region = makeRegion(rings);
   for (const byMm of CLOSINGS_MM) {
-    const pieces = splitPieces(offsetRegion(offsetRegion(simplifyRegion(region, SLACK_MM / 2), byMm, 'round'), -byMm, 'round'));
-    if (pieces.length === 1) return { outer: pieces[0]!.outer, holes: pieces[0]!.cavities.filter((ring) => computeRegionArea(makeRegion([ring])) >= LEAST_HOLE_MM2) };
+    const pieces = splitPieces(
+      offsetRegion(offsetRegion(simplifyRegion(region, SLACK_MM / 2), byMm, 'round'), -byMm, 'round'),
+    );
+    if (pieces.length === 1)
+      return {
+        outer: pieces[0]!.outer,
+        holes: pieces[0]!.cavities.filter((ring) => computeRegionArea(makeRegion([ring])) >= LEAST_HOLE_MM2),
+      };
   }
-  const hull = polygonHull(getRings(region).flatMap((ring) => ring.map((point) => [point.x, point.y] as [number, number])));
+  const hull = polygonHull(
+    getRings(region).flatMap((ring) => ring.map((point) => [point.x, point.y] as [number, number])),
+  );
   return { outer: (hull ?? []).map(([x, y]) => ({ x, y })), holes: [] };
 }

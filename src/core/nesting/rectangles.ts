@@ -15,23 +15,42 @@ const WORK = 6_000_000;
 export const SHORT_WORK = 600_000;
 
 const isRectangle = (shape: Shape): boolean => {
-  const { minX, maxX, minY, maxY } = shape.pose(0), { xs, ys } = shape;
-  return xs.length === 4 && xs.every((x, at) => (near(x, minX) || near(x, maxX)) && (near(ys[at]!, minY) || near(ys[at]!, maxY)));
+  const { minX, maxX, minY, maxY } = shape.pose(0),
+    { xs, ys } = shape;
+  return (
+    xs.length === 4 &&
+    xs.every((x, at) => (near(x, minX) || near(x, maxX)) && (near(ys[at]!, minY) || near(ys[at]!, maxY)))
+  );
 };
 const near = (a: number, b: number): boolean => Math.abs(a - b) < 1e-6;
-const canTurn = (shape: Shape): boolean => shape.steps === null || shape.steps.includes(QUARTER) || shape.steps.includes(3 * QUARTER);
+const canTurn = (shape: Shape): boolean =>
+  shape.steps === null || shape.steps.includes(QUARTER) || shape.steps.includes(3 * QUARTER);
 
 /** Null where not all are upright rectangles, the box has obstacles, or they don't all go in. */
-export function packRectangles(bin: Bin, shapes: readonly Shape[], members: readonly number[], random: Random, work = WORK): { readonly field: Field; readonly inside: readonly number[]; readonly left: readonly number[] } | null {
+export function packRectangles(
+  bin: Bin,
+  shapes: readonly Shape[],
+  members: readonly number[],
+  random: Random,
+  work = WORK,
+): { readonly field: Field; readonly inside: readonly number[]; readonly left: readonly number[] } | null {
   const own = members.map((at) => shapes[at]!);
   if (bin.obstacles.length > 0 || own.length === 0 || !own.every(isRectangle)) return null;
-  const sizes = own.map((shape) => { const { minX, maxX, minY, maxY } = shape.pose(0); return { width: maxX - minX, height: maxY - minY, turnable: canTurn(shape) }; });
-  let order = sizes.map((_, at) => at).sort((a, b) => sizes[b]!.width * sizes[b]!.height - sizes[a]!.width * sizes[a]!.height);
+  const sizes = own.map((shape) => {
+    const { minX, maxX, minY, maxY } = shape.pose(0);
+    return { width: maxX - minX, height: maxY - minY, turnable: canTurn(shape) };
+  });
+  let order = sizes
+    .map((_, at) => at)
+    .sort((a, b) => sizes[b]!.width * sizes[b]!.height - sizes[a]!.width * sizes[a]!.height);
   const least = sizes.reduce((sum, size) => sum + size.width * size.height, 0) / bin.width;
-  let now = pack(sizes, order, bin.width), best = now;
+  let now = pack(sizes, order, bin.width),
+    best = now;
   const rounds = Math.min(ROUNDS, Math.ceil(work / (own.length * own.length)));
   for (let round = 0; round < rounds && best.reach > least + 1e-6; round++) {
-    const next = [...order], a = Math.floor(random() * next.length), b = Math.floor(random() * next.length);
+    const next = [...order],
+      a = Math.floor(random() * next.length),
+      b = Math.floor(random() * next.length);
     [next[a], next[b]] = [next[b]!, next[a]!];
     const packed = pack(sizes, next, bin.width);
     // A little worse is let pass at first, less and less: so it gets out of dead ends.
@@ -61,30 +80,46 @@ function pack(sizes: readonly Size[], order: readonly number[], width: number): 
       if (skyline.length === 1 && skyline[0]!.y === ledge.y && ledge.width >= width) return { spots, reach: Infinity };
       continue;
     }
-    const { index, turned } = choice, piece = waiting.splice(index, 1)[0]!, size = sizes[piece]!;
-    const across = turned ? size.height : size.width, along = turned ? size.width : size.height;
+    const { index, turned } = choice,
+      piece = waiting.splice(index, 1)[0]!,
+      size = sizes[piece]!;
+    const across = turned ? size.height : size.width,
+      along = turned ? size.width : size.height;
     // Against the higher neighbour.
     const left = (skyline[low - 1]?.y ?? Infinity) >= (skyline[low + 1]?.y ?? Infinity);
     const x = left ? ledge.x : ledge.x + ledge.width - across;
     spots[piece] = { x: x + across / 2, y: ledge.y + along / 2, step: turned ? QUARTER : 0 };
     reach = Math.max(reach, ledge.y + along);
-    const rest = { x: left ? ledge.x + across : ledge.x, y: ledge.y, width: ledge.width - across }, top = { x, y: ledge.y + along, width: across };
+    const rest = { x: left ? ledge.x + across : ledge.x, y: ledge.y, width: ledge.width - across },
+      top = { x, y: ledge.y + along, width: across };
     skyline.splice(low, 1, ...(rest.width > 1e-9 ? (left ? [top, rest] : [rest, top]) : [top]));
     merge(skyline);
   }
   return { spots, reach };
 }
 
-function choose(sizes: readonly Size[], waiting: readonly number[], ledge: Ledge, leftY: number, rightY: number): { readonly index: number; readonly turned: boolean } | null {
-  let best: { readonly index: number; readonly turned: boolean } | null = null, score = -1;
+function choose(
+  sizes: readonly Size[],
+  waiting: readonly number[],
+  ledge: Ledge,
+  leftY: number,
+  rightY: number,
+): { readonly index: number; readonly turned: boolean } | null {
+  let best: { readonly index: number; readonly turned: boolean } | null = null,
+    score = -1;
   const wall = Math.min(leftY, rightY) - ledge.y;
   for (const [index, piece] of waiting.entries()) {
     const size = sizes[piece]!;
     for (const turned of size.turnable && size.width !== size.height ? [false, true] : [false]) {
-      const across = turned ? size.height : size.width, along = turned ? size.width : size.height;
+      const across = turned ? size.height : size.width,
+        along = turned ? size.width : size.height;
       if (across > ledge.width + 1e-9) continue;
       // Fills the ledge, and comes level with its wall; else simply the first that fits.
-      const fit = (across >= ledge.width - 1e-6 ? 4 : 0) + (Math.abs(along - wall) < 1e-6 ? 2 : 0) + 1 - index / (waiting.length + 1);
+      const fit =
+        (across >= ledge.width - 1e-6 ? 4 : 0) +
+        (Math.abs(along - wall) < 1e-6 ? 2 : 0) +
+        1 -
+        index / (waiting.length + 1);
       if (fit > score) {
         best = { index, turned };
         score = fit;
@@ -96,7 +131,8 @@ function choose(sizes: readonly Size[], waiting: readonly number[], ledge: Ledge
 }
 
 function raise(skyline: Ledge[], low: number): void {
-  const left = skyline[low - 1]?.y ?? Infinity, right = skyline[low + 1]?.y ?? Infinity;
+  const left = skyline[low - 1]?.y ?? Infinity,
+    right = skyline[low + 1]?.y ?? Infinity;
   if (left === Infinity && right === Infinity) return;
   skyline[low]!.y = Math.min(left, right);
   merge(skyline);

@@ -4,12 +4,20 @@ import type { Field, Random, Spot } from './field';
 import { TURN_STEPS } from './pose';
 import type { Shape } from './shape';
 
-export type Effort = { readonly anywhere: number; readonly nearby: number; /** Corner on corner with another piece, or an edge of the box. */ readonly aligned: number; readonly followed: number };
+export type Effort = {
+  readonly anywhere: number;
+  readonly nearby: number;
+  /** Corner on corner with another piece, or an edge of the box. */ readonly aligned: number;
+  readonly followed: number;
+};
 type Found = Spot & { cost: number };
 
 /** Turns tried at random are so many steps apart: few enough that what is known of each is kept; following finds those between. */
 const STRIDE = 10;
-const randomStep = (shape: Shape, random: Random): number => (shape.steps ? shape.steps[Math.floor(random() * shape.steps.length)]! : STRIDE * Math.floor((random() * TURN_STEPS) / STRIDE));
+const randomStep = (shape: Shape, random: Random): number =>
+  shape.steps
+    ? shape.steps[Math.floor(random() * shape.steps.length)]!
+    : STRIDE * Math.floor((random() * TURN_STEPS) / STRIDE);
 /** What a place costs beside its overlap. */
 export type Cost = (x: number, y: number, step: number) => number;
 
@@ -17,7 +25,8 @@ const FREE: Cost = () => 0;
 
 /** The best place found for the piece, with what is left of its weighed overlap; `cost` adds to that, such as how far along it reaches. */
 export function seek(field: Field, at: number, effort: Effort, random: Random, cost: Cost = FREE): Found | null {
-  const shape = field.shapes[at]!, { width, length } = field;
+  const shape = field.shapes[at]!,
+    { width, length } = field;
   const best: Found[] = [];
   const worst = () => (best.length < effort.followed ? Infinity : best[best.length - 1]!.cost);
   const tryAt = (x: number, y: number, step: number) => {
@@ -34,17 +43,27 @@ export function seek(field: Field, at: number, effort: Effort, random: Random, c
   const now = field.spots[at]!;
   if (field.fits(at, now.step) && now.x > -1e8) tryAt(now.x, now.y, now.step);
   for (let round = 0; round < effort.anywhere; round++) {
-    const step = randomStep(shape, random), pose = shape.pose(step);
-    const room = width - (pose.maxX - pose.minX), along = length - (pose.maxY - pose.minY);
+    const step = randomStep(shape, random),
+      pose = shape.pose(step);
+    const room = width - (pose.maxX - pose.minX),
+      along = length - (pose.maxY - pose.minY);
     if (room < -1e-9 || along < -1e-9) continue;
     // Edges of the box are where much fits best.
-    const x = random() < 0.25 ? (random() < 0.5 ? 0 : room) : random() * room, y = random() < 0.1 ? 0 : random() * along;
+    const x = random() < 0.25 ? (random() < 0.5 ? 0 : room) : random() * room,
+      y = random() < 0.1 ? 0 : random() * along;
     tryAt(Math.max(0, x) - pose.minX, Math.max(0, y) - pose.minY, step);
   }
   for (let round = 0; round < effort.nearby; round++) {
-    const turned = random() < 0.3 ? (shape.steps ? randomStep(shape, random) : (now.step + Math.round((random() - 0.5) * 40) + TURN_STEPS) % TURN_STEPS) : now.step;
-    const pose = shape.pose(turned), reach = 0.6 * (0.1 + random());
-    const x = now.x + (random() - 0.5) * reach * (pose.maxX - pose.minX), y = now.y + (random() - 0.5) * reach * (pose.maxY - pose.minY);
+    const turned =
+      random() < 0.3
+        ? shape.steps
+          ? randomStep(shape, random)
+          : (now.step + Math.round((random() - 0.5) * 40) + TURN_STEPS) % TURN_STEPS
+        : now.step;
+    const pose = shape.pose(turned),
+      reach = 0.6 * (0.1 + random());
+    const x = now.x + (random() - 0.5) * reach * (pose.maxX - pose.minX),
+      y = now.y + (random() - 0.5) * reach * (pose.maxY - pose.minY);
     if (!field.fits(at, turned)) continue;
     tryAt(clamp(x, -pose.minX, width - pose.maxX), clamp(y, -pose.minY, length - pose.maxY), turned);
   }
@@ -62,18 +81,30 @@ function align(field: Field, at: number, random: Random, tryAt: (x: number, y: n
   const shape = field.shapes[at]!;
   const other = Math.floor(random() * field.shapes.length);
   if (other === at || field.spots[other]!.x < -1e8) return;
-  const there = field.getPose(other), spot = field.spots[other]!, theirs = field.shapes[other]!;
-  const k = Math.floor(random() * theirs.corners.length), corner = theirs.corners[k]!;
+  const there = field.getPose(other),
+    spot = field.spots[other]!,
+    theirs = field.shapes[other]!;
+  const k = Math.floor(random() * theirs.corners.length),
+    corner = theirs.corners[k]!;
   let step = shape.steps ? randomStep(shape, random) : field.spots[at]!.step;
-  const j = Math.floor(random() * shape.corners.length), own = shape.corners[j]!;
+  const j = Math.floor(random() * shape.corners.length),
+    own = shape.corners[j]!;
   if (!shape.steps && random() < 0.5) {
     // Their normals against one another.
-    const now = shape.pose(step), turn = Math.atan2(-there.ny[k]!, -there.nx[k]!) - Math.atan2(now.ny[j]!, now.nx[j]!);
+    const now = shape.pose(step),
+      turn = Math.atan2(-there.ny[k]!, -there.nx[k]!) - Math.atan2(now.ny[j]!, now.nx[j]!);
     step = (((step + Math.round((turn * TURN_STEPS) / (2 * Math.PI))) % TURN_STEPS) + TURN_STEPS) % TURN_STEPS;
   }
   const pose = shape.pose(step);
-  const x = spot.x + there.xAt(corner) - pose.xAt(own), y = spot.y + there.yAt(corner) - pose.yAt(own);
-  if (x + pose.minX < -1e-6 || x + pose.maxX > field.width + 1e-6 || y + pose.minY < -1e-6 || y + pose.maxY > field.length + 1e-6) return;
+  const x = spot.x + there.xAt(corner) - pose.xAt(own),
+    y = spot.y + there.yAt(corner) - pose.yAt(own);
+  if (
+    x + pose.minX < -1e-6 ||
+    x + pose.maxX > field.width + 1e-6 ||
+    y + pose.minY < -1e-6 ||
+    y + pose.maxY > field.length + 1e-6
+  )
+    return;
   tryAt(clamp(x, -pose.minX, field.width - pose.maxX), clamp(y, -pose.minY, field.length - pose.maxY), step);
 }
 
@@ -81,20 +112,32 @@ const clamp = (value: number, low: number, high: number): number => (value < low
 
 /** Coordinate descent: along an axis, a diagonal or a turn, in steps that grow while it gets better and are halved while it does not. */
 function follow(field: Field, at: number, from: Found, random: Random, cost: Cost, known: number): Found {
-  const shape = field.shapes[at]!, { width, length } = field;
+  const shape = field.shapes[at]!,
+    { width, length } = field;
   const spot = { ...from };
-  let reach = shape.size * 0.12, turn = 12, failures = 0;
+  let reach = shape.size * 0.12,
+    turn = 12,
+    failures = 0;
   const smallest = Math.max(0.003, shape.size * 0.0004);
   while (reach > smallest && spot.cost > 0 && failures < 24) {
     const kind = Math.floor(random() * (shape.steps ? 4 : 5));
     const sign = random() < 0.5 ? 1 : -1;
     let better = false;
     for (const direction of [sign, -sign]) {
-      const step = kind === 4 ? (spot.step + direction * Math.max(1, Math.round(turn)) + TURN_STEPS) % TURN_STEPS : spot.step;
+      const step =
+        kind === 4 ? (spot.step + direction * Math.max(1, Math.round(turn)) + TURN_STEPS) % TURN_STEPS : spot.step;
       if (kind === 4 && !field.fits(at, step)) continue;
       const pose = shape.pose(step);
-      const x = clamp(spot.x + (kind === 0 || kind === 2 || kind === 3 ? direction * reach : 0), -pose.minX, width - pose.maxX);
-      const y = clamp(spot.y + (kind === 1 || kind === 2 ? direction * reach : kind === 3 ? -direction * reach : 0), -pose.minY, length - pose.maxY);
+      const x = clamp(
+        spot.x + (kind === 0 || kind === 2 || kind === 3 ? direction * reach : 0),
+        -pose.minX,
+        width - pose.maxX,
+      );
+      const y = clamp(
+        spot.y + (kind === 1 || kind === 2 ? direction * reach : kind === 3 ? -direction * reach : 0),
+        -pose.minY,
+        length - pose.maxY,
+      );
       const extra = cost(x, y, step);
       const found = field.weigh(at, x, y, step, spot.cost - extra) + extra;
       if (found < spot.cost) {

@@ -4,14 +4,22 @@
 import type { Field, Random, Spot } from './field';
 import { seek, type Effort } from './seek';
 
-export type Patience = { /** Passes without getting better before it is given up. */ readonly passes: number; readonly effort: Effort };
+export type Patience = {
+  /** Passes without getting better before it is given up. */ readonly passes: number;
+  readonly effort: Effort;
+};
 
 /** True when nothing overlaps any more; false when it was given up: the field is then as it was at its best. Yields after each pass. */
 export function* separate(field: Field, random: Random, { passes, effort }: Patience): Generator<void, boolean> {
   field.weights.fill(1);
-  let least = field.total(), kept = copySpots(field), fruitless = 0;
+  let least = field.total(),
+    kept = copySpots(field),
+    fruitless = 0;
   while (least > 0 && fruitless < passes) {
-    const order = shuffle(Array.from({ length: field.free }, (_, at) => at).filter((at) => field.overlapOf(at) > 0), random);
+    const order = shuffle(
+      Array.from({ length: field.free }, (_, at) => at).filter((at) => field.overlapOf(at) > 0),
+      random,
+    );
     for (const at of order) {
       if (field.overlapOf(at) === 0) continue;
       const found = seek(field, at, effort, random);

@@ -40,7 +40,10 @@ export class Shape {
   private oldest = 0;
 
   /** `steps`: the turns allowed, as steps of `TURN_STEPS`; null for any. The region is not empty. */
-  constructor(region: Region, readonly steps: readonly number[] | null) {
+  constructor(
+    region: Region,
+    readonly steps: readonly number[] | null,
+  ) {
     const pieces = splitPieces(region);
     const box = boundPoints(pieces.map((piece) => piece.outer))!;
     this.middleX = box.x + box.width / 2;
@@ -49,8 +52,12 @@ export class Shape {
     this.next = Uint32Array.from(next);
     this.before = new Uint32Array(next.length);
     next.forEach((after, at) => (this.before[after] = at));
-    this.directions = Float64Array.from(points, (point, at) => Math.atan2(points[next[at]!]!.y - point.y, points[next[at]!]!.x - point.x));
-    this.lengths = Float64Array.from(points, (point, at) => Math.hypot(points[next[at]!]!.x - point.x, points[next[at]!]!.y - point.y));
+    this.directions = Float64Array.from(points, (point, at) =>
+      Math.atan2(points[next[at]!]!.y - point.y, points[next[at]!]!.x - point.x),
+    );
+    this.lengths = Float64Array.from(points, (point, at) =>
+      Math.hypot(points[next[at]!]!.x - point.x, points[next[at]!]!.y - point.y),
+    );
     this.perimeter = this.lengths.reduce((sum, length) => sum + length, 0);
     this.sharp = Uint32Array.from(findSharp(points, next));
     this.xs = Float64Array.from(points, (point) => point.x);
@@ -58,17 +65,31 @@ export class Shape {
     this.corners = Uint32Array.from(parts.flat());
     this.starts = new Uint32Array(parts.length + 1);
     parts.forEach((part, at) => (this.starts[at + 1] = this.starts[at]! + part.length));
-    const edges = parts.flatMap((part) => part.map((corner, at) => {
-      const from = points[corner]!, to = points[part[(at + 1) % part.length]!]!, length = Math.hypot(to.x - from.x, to.y - from.y) || 1;
-      return { x: (to.y - from.y) / length, y: (from.x - to.x) / length };
-    }));
+    const edges = parts.flatMap((part) =>
+      part.map((corner, at) => {
+        const from = points[corner]!,
+          to = points[part[(at + 1) % part.length]!]!,
+          length = Math.hypot(to.x - from.x, to.y - from.y) || 1;
+        return { x: (to.y - from.y) / length, y: (from.x - to.x) / length };
+      }),
+    );
     this.normalX = Float64Array.from(edges, (normal) => normal.x);
     this.normalY = Float64Array.from(edges, (normal) => normal.y);
-    this.partSizes = Float64Array.from(parts, (part) => Math.sqrt(Math.abs(part.reduce((sum, corner, at) => {
-      const next = part[(at + 1) % part.length]!;
-      return sum + (points[corner]!.x * points[next]!.y - points[next]!.x * points[corner]!.y) / 2;
-    }, 0))));
-    this.areaMm2 = pieces.reduce((sum, piece) => sum + computeRingArea(piece.outer) - piece.cavities.reduce((holes, ring) => holes + computeRingArea(ring), 0), 0);
+    this.partSizes = Float64Array.from(parts, (part) =>
+      Math.sqrt(
+        Math.abs(
+          part.reduce((sum, corner, at) => {
+            const next = part[(at + 1) % part.length]!;
+            return sum + (points[corner]!.x * points[next]!.y - points[next]!.x * points[corner]!.y) / 2;
+          }, 0),
+        ),
+      ),
+    );
+    this.areaMm2 = pieces.reduce(
+      (sum, piece) =>
+        sum + computeRingArea(piece.outer) - piece.cavities.reduce((holes, ring) => holes + computeRingArea(ring), 0),
+      0,
+    );
     this.size = Math.sqrt(box.width * box.height);
   }
 
@@ -92,9 +113,13 @@ export class Shape {
 }
 
 function collectParts(pieces: readonly Piece[], middleX: number, middleY: number) {
-  const points: Point[] = [], parts: (readonly number[])[] = [], next: number[] = [];
+  const points: Point[] = [],
+    parts: (readonly number[])[] = [],
+    next: number[] = [];
   for (const piece of pieces) {
-    const rings = [piece.outer, ...piece.cavities].map((ring) => ring.map((point) => ({ x: point.x - middleX, y: point.y - middleY })));
+    const rings = [piece.outer, ...piece.cavities].map((ring) =>
+      ring.map((point) => ({ x: point.x - middleX, y: point.y - middleY })),
+    );
     parts.push(...splitConvex(rings, points.length));
     for (const ring of rings) {
       const first = points.length;
@@ -113,10 +138,17 @@ const SLIGHT = (2 * Math.PI) / 180;
 const MOST_SHARP = 12;
 
 function findSharp(points: readonly Point[], next: readonly number[]): readonly number[] {
-  return points.flatMap((point, before) => {
-    const at = next[before]!, corner = points[at]!, after = points[next[at]!]!;
-    const turn = Math.atan2(after.y - corner.y, after.x - corner.x) - Math.atan2(corner.y - point.y, corner.x - point.x);
-    const bend = Math.abs(Math.atan2(Math.sin(turn), Math.cos(turn)));
-    return bend > SHARP || (points.length <= MOST_SHARP && bend > SLIGHT) ? [{ at, bend }] : [];
-  }).sort((a, b) => b.bend - a.bend).slice(0, MOST_SHARP).map(({ at }) => at);
+  return points
+    .flatMap((point, before) => {
+      const at = next[before]!,
+        corner = points[at]!,
+        after = points[next[at]!]!;
+      const turn =
+        Math.atan2(after.y - corner.y, after.x - corner.x) - Math.atan2(corner.y - point.y, corner.x - point.x);
+      const bend = Math.abs(Math.atan2(Math.sin(turn), Math.cos(turn)));
+      return bend > SHARP || (points.length <= MOST_SHARP && bend > SLIGHT) ? [{ at, bend }] : [];
+    })
+    .sort((a, b) => b.bend - a.bend)
+    .slice(0, MOST_SHARP)
+    .map(({ at }) => at);
 }

@@ -8,7 +8,14 @@ import type { Shape } from './shape';
 
 export type Laid = { readonly shape: Shape; readonly pose: Pose; readonly spot: Spot };
 /** With the directions, in radians, and the lengths of the edges that come into it and go out of it; null for a wall's. */
-export type Corner = { readonly x: number; readonly y: number; readonly into: number; readonly out: number; readonly intoMm: number | null; readonly outMm: number | null };
+export type Corner = {
+  readonly x: number;
+  readonly y: number;
+  readonly into: number;
+  readonly out: number;
+  readonly intoMm: number | null;
+  readonly outMm: number | null;
+};
 
 /** Outlines nearer than this, mm, touch. */
 export const TOUCH_MM = 0.08;
@@ -27,17 +34,28 @@ const MATCHED_WHOLLY = 0.7;
 /** Whether it is worth trying: few corners, or edges that most come twice, on two unlike shapes, as a cut leaves them. Copies of one shape say nothing. */
 export function looksLikePuzzle(shapes: readonly Shape[]): boolean {
   const unlike = [...new Set(shapes)];
-  return unlike.reduce((sum, shape) => sum + shape.next.length, 0) <= FEW_CORNERS * unlike.length || measureMatched(unlike) >= LEAST_MATCHED;
+  return (
+    unlike.reduce((sum, shape) => sum + shape.next.length, 0) <= FEW_CORNERS * unlike.length ||
+    measureMatched(unlike) >= LEAST_MATCHED
+  );
 }
 
 /** Whether neighbours meet along whole edges. */
-export const meetsWholly = (shapes: readonly Shape[]): boolean => measureMatched([...new Set(shapes)]) >= MATCHED_WHOLLY;
+export const meetsWholly = (shapes: readonly Shape[]): boolean =>
+  measureMatched([...new Set(shapes)]) >= MATCHED_WHOLLY;
 
 /** The share of all edges, by length, that have one as long on another shape. */
 function measureMatched(unlike: readonly Shape[]): number {
-  const edges = unlike.flatMap((shape, owner) => Array.from(shape.lengths, (length) => ({ owner, length }))).sort((a, b) => a.length - b.length);
+  const edges = unlike
+    .flatMap((shape, owner) => Array.from(shape.lengths, (length) => ({ owner, length })))
+    .sort((a, b) => a.length - b.length);
   const isMatched = (at: number, way: number) => {
-    for (let other = at + way; edges[other] && Math.abs(edges[other]!.length - edges[at]!.length) <= SAME_MM; other += way) if (edges[other]!.owner !== edges[at]!.owner) return true;
+    for (
+      let other = at + way;
+      edges[other] && Math.abs(edges[other]!.length - edges[at]!.length) <= SAME_MM;
+      other += way
+    )
+      if (edges[other]!.owner !== edges[at]!.owner) return true;
     return false;
   };
   const matched = edges.reduce((sum, edge, at) => sum + (isMatched(at, 1) || isMatched(at, -1) ? edge.length : 0), 0);
@@ -46,10 +64,17 @@ function measureMatched(unlike: readonly Shape[]): number {
 
 /** The turns with which an edge at the piece's corner lies along one at the open corner, the other way round. */
 export function matchTurns(shape: Shape, at: number, corner: Corner, whole: boolean): readonly number[] {
-  const before = shape.before[at]!, least = shape.size * LEAST_ALIGNED;
-  const goes = (edge: number, along: number | null) => shape.lengths[edge]! >= least && (!whole || along === null || Math.abs(along - shape.lengths[edge]!) <= SAME_MM);
-  const turns = [goes(at, corner.intoMm) ? corner.into + Math.PI - shape.directions[at]! : null, goes(before, corner.outMm) ? corner.out + Math.PI - shape.directions[before]! : null];
-  const steps = turns.flatMap((turn) => turn ?? []).map((turn) => (((turn / (2 * Math.PI)) * TURN_STEPS) % TURN_STEPS + TURN_STEPS) % TURN_STEPS);
+  const before = shape.before[at]!,
+    least = shape.size * LEAST_ALIGNED;
+  const goes = (edge: number, along: number | null) =>
+    shape.lengths[edge]! >= least && (!whole || along === null || Math.abs(along - shape.lengths[edge]!) <= SAME_MM);
+  const turns = [
+    goes(at, corner.intoMm) ? corner.into + Math.PI - shape.directions[at]! : null,
+    goes(before, corner.outMm) ? corner.out + Math.PI - shape.directions[before]! : null,
+  ];
+  const steps = turns
+    .flatMap((turn) => turn ?? [])
+    .map((turn) => ((((turn / (2 * Math.PI)) * TURN_STEPS) % TURN_STEPS) + TURN_STEPS) % TURN_STEPS);
   const found = new Set<number>();
   for (const step of steps) {
     const near = Math.round(step) % TURN_STEPS;
@@ -60,30 +85,61 @@ export function matchTurns(shape: Shape, at: number, corner: Corner, whole: bool
 }
 
 /** How much of its outline lies on the box or on others, as a share, and how many of its sharp corners are held on both sides: nothing but a neighbour does that. */
-export function measureTouch(bin: Bin, shape: Shape, own: Pose, x: number, y: number, laid: readonly Laid[]): { readonly touching: number; /** Share of its sharp corners. */ readonly held: number } {
+export function measureTouch(
+  bin: Bin,
+  shape: Shape,
+  own: Pose,
+  x: number,
+  y: number,
+  laid: readonly Laid[],
+): { readonly touching: number; /** Share of its sharp corners. */ readonly held: number } {
   let sum = 0;
-  const { minX, maxX, minY, maxY } = own, { xs, ys } = own.turnOutline();
+  const { minX, maxX, minY, maxY } = own,
+    { xs, ys } = own.turnOutline();
   const held = new Float64Array(xs.length);
-  const near = laid.filter(({ pose, spot }) => spot.x + pose.minX < x + maxX + TOUCH_MM && spot.x + pose.maxX > x + minX - TOUCH_MM && spot.y + pose.minY < y + maxY + TOUCH_MM && spot.y + pose.maxY > y + minY - TOUCH_MM);
+  const near = laid.filter(
+    ({ pose, spot }) =>
+      spot.x + pose.minX < x + maxX + TOUCH_MM &&
+      spot.x + pose.maxX > x + minX - TOUCH_MM &&
+      spot.y + pose.minY < y + maxY + TOUCH_MM &&
+      spot.y + pose.maxY > y + minY - TOUCH_MM,
+  );
   for (let at = 0; at < xs.length; at++) {
     const n = shape.next[at]!;
-    const x1 = xs[at]! + x, y1 = ys[at]! + y, x2 = xs[n]! + x, y2 = ys[n]! + y, dx = x2 - x1, dy = y2 - y1, length = Math.sqrt(dx * dx + dy * dy);
+    const x1 = xs[at]! + x,
+      y1 = ys[at]! + y,
+      x2 = xs[n]! + x,
+      y2 = ys[n]! + y,
+      dx = x2 - x1,
+      dy = y2 - y1,
+      length = Math.sqrt(dx * dx + dy * dy);
     if (length < 1e-9) continue;
-    if ((x1 < TOUCH_MM && x2 < TOUCH_MM) || (x1 > bin.width - TOUCH_MM && x2 > bin.width - TOUCH_MM) || (y1 < TOUCH_MM && y2 < TOUCH_MM)) {
+    if (
+      (x1 < TOUCH_MM && x2 < TOUCH_MM) ||
+      (x1 > bin.width - TOUCH_MM && x2 > bin.width - TOUCH_MM) ||
+      (y1 < TOUCH_MM && y2 < TOUCH_MM)
+    ) {
       sum += length;
       held[at] = 1;
       continue;
     }
-    const ux = dx / length, uy = dy / length;
+    const ux = dx / length,
+      uy = dy / length;
     for (const other of near) {
-      const { xs: ox, ys: oy } = other.pose.turnOutline(), { next } = other.shape, sx = other.spot.x, sy = other.spot.y;
+      const { xs: ox, ys: oy } = other.pose.turnOutline(),
+        { next } = other.shape,
+        sx = other.spot.x,
+        sy = other.spot.y;
       for (let k = 0; k < ox.length; k++) {
         const m = next[k]!;
-        const ax = ox[k]! + sx - x1, ay = oy[k]! + sy - y1;
+        const ax = ox[k]! + sx - x1,
+          ay = oy[k]! + sy - y1;
         if (Math.abs(ax * uy - ay * ux) > TOUCH_MM) continue;
-        const bx = ox[m]! + sx - x1, by = oy[m]! + sy - y1;
+        const bx = ox[m]! + sx - x1,
+          by = oy[m]! + sy - y1;
         if (Math.abs(bx * uy - by * ux) > TOUCH_MM) continue;
-        const from = bx * ux + by * uy, to = ax * ux + ay * uy;
+        const from = bx * ux + by * uy,
+          to = ax * ux + ay * uy;
         // The other way round: its inside lies on the other side.
         const touched = to > from ? Math.max(0, Math.min(length, to) - Math.max(0, from)) : 0;
         sum += touched;
@@ -104,16 +160,27 @@ export function measureFreeAngle({ width }: Bin, laid: readonly Laid[], { x, y }
   const walls = [x < TOUCH_MM || x > width - TOUCH_MM, y < TOUCH_MM].filter(Boolean).length;
   let free = walls === 2 ? Math.PI / 2 : walls === 1 ? Math.PI : 2 * Math.PI;
   for (const { shape, pose, spot } of laid) {
-    const dx = x - spot.x, dy = y - spot.y;
-    if (dx < pose.minX - TOUCH_MM || dx > pose.maxX + TOUCH_MM || dy < pose.minY - TOUCH_MM || dy > pose.maxY + TOUCH_MM) continue;
+    const dx = x - spot.x,
+      dy = y - spot.y;
+    if (
+      dx < pose.minX - TOUCH_MM ||
+      dx > pose.maxX + TOUCH_MM ||
+      dy < pose.minY - TOUCH_MM ||
+      dy > pose.maxY + TOUCH_MM
+    )
+      continue;
     const { xs, ys } = pose.turnOutline();
     for (let at = 0; at < xs.length; at++) {
-      const to = shape.next[at]!, ex = xs[to]! - xs[at]!, ey = ys[to]! - ys[at]!, length = Math.hypot(ex, ey);
+      const to = shape.next[at]!,
+        ex = xs[to]! - xs[at]!,
+        ey = ys[to]! - ys[at]!,
+        length = Math.hypot(ex, ey);
       if (Math.hypot(dx - xs[at]!, dy - ys[at]!) < TOUCH_MM) {
         const bend = shape.directions[at]! - shape.directions[shape.before[at]!]!;
         free -= Math.PI - Math.atan2(Math.sin(bend), Math.cos(bend));
       } else if (length > 0) {
-        const along = ((dx - xs[at]!) * ex + (dy - ys[at]!) * ey) / length, off = Math.abs((dx - xs[at]!) * ey - (dy - ys[at]!) * ex) / length;
+        const along = ((dx - xs[at]!) * ex + (dy - ys[at]!) * ey) / length,
+          off = Math.abs((dx - xs[at]!) * ey - (dy - ys[at]!) * ex) / length;
         if (off < TOUCH_MM && along > TOUCH_MM && along < length - TOUCH_MM) free -= Math.PI;
       }
     }

@@ -4,27 +4,46 @@ import type { Inside, Marks, Placement, SheetUse } from '../nesting';
 import type { LotForm } from '../stock';
 
 /** What a piece is cut from: a layer of an artwork at a width, as it lies on the cutter. */
-export type CutSource = { readonly artworkId: number; readonly layerIndex: number; readonly widthMm: number; readonly mirrored: boolean };
+export type CutSource = {
+  readonly artworkId: number;
+  readonly layerIndex: number;
+  readonly widthMm: number;
+  readonly mirrored: boolean;
+};
 /** How it is held: as suits its stock (rolls by the rollers, all else on a mat), all of it on a mat, or all of it without. */
 export type Hold = 'suited' | 'mat' | 'free';
 export type CutSheetPiece = {
-  readonly id: string; readonly name: string; readonly source: CutSource;
+  readonly id: string;
+  readonly name: string;
+  readonly source: CutSource;
   /** The one of its loose islands; null for all of it together. */
   readonly island: number | null;
   /** For each copy the part that it is; null where it is more than was ordered. */
   readonly partIds: readonly (number | null)[];
 };
 /** `lotId` 0 is a piece that is not on the book. */
-export type CutSheetLot = { readonly lotId: number; readonly form: LotForm; readonly widthMm: number; readonly lengthMm: number | null };
+export type CutSheetLot = {
+  readonly lotId: number;
+  readonly form: LotForm;
+  readonly widthMm: number;
+  readonly lengthMm: number | null;
+};
 export type CutSheet = {
-  readonly gapMm: number; readonly hold: Hold; readonly marks: Marks; /** What of a piece others may lie in. */ readonly inside: Inside;
-  readonly lots: readonly CutSheetLot[]; readonly pieces: readonly CutSheetPiece[]; readonly placements: readonly Placement[];
+  readonly gapMm: number;
+  readonly hold: Hold;
+  readonly marks: Marks;
+  /** What of a piece others may lie in. */ readonly inside: Inside;
+  readonly lots: readonly CutSheetLot[];
+  readonly pieces: readonly CutSheetPiece[];
+  readonly placements: readonly Placement[];
   /** Of the placements those that stay where they are: copy and piece. */
   readonly locked: readonly string[];
   readonly sheets: readonly (SheetUse & { readonly lotId: number })[];
 };
 
-export const listPartIds = (sheet: Pick<CutSheet, 'pieces'>): readonly number[] => [...new Set(sheet.pieces.flatMap((piece) => piece.partIds.flatMap((id) => id ?? [])))];
+export const listPartIds = (sheet: Pick<CutSheet, 'pieces'>): readonly number[] => [
+  ...new Set(sheet.pieces.flatMap((piece) => piece.partIds.flatMap((id) => id ?? []))),
+];
 
 /** How much of each lot it takes: mm of a roll, pieces of all else. */
 export function sumClaims(sheet: Pick<CutSheet, 'sheets' | 'lots'>): ReadonlyMap<number, number> {
@@ -39,23 +58,53 @@ export function sumClaims(sheet: Pick<CutSheet, 'sheets' | 'lots'>): ReadonlyMap
 
 export type CutSheetClash<Id> =
   | { readonly kind: 'part'; readonly partId: number; readonly by: Id }
-  | { readonly kind: 'lot'; readonly lotId: number; readonly form: LotForm; readonly left: number; readonly takes: number; readonly by: Id | null };
+  | {
+      readonly kind: 'lot';
+      readonly lotId: number;
+      readonly form: LotForm;
+      readonly left: number;
+      readonly takes: number;
+      readonly by: Id | null;
+    };
 
 /** The first thing that others lay claim to already, or that is not there any more; null where there is none. */
-export function findClash<Id>(sheet: CutSheet, others: readonly { readonly id: Id; readonly sheet: CutSheet }[], leftOf: (lotId: number) => number): CutSheetClash<Id> | null {
-  const owners = new Map(others.flatMap((other) => listPartIds(other.sheet).map((partId) => [partId, other.id] as const)));
-  for (const partId of listPartIds(sheet)) if (owners.has(partId)) return { kind: 'part', partId, by: owners.get(partId)! };
+export function findClash<Id>(
+  sheet: CutSheet,
+  others: readonly { readonly id: Id; readonly sheet: CutSheet }[],
+  leftOf: (lotId: number) => number,
+): CutSheetClash<Id> | null {
+  const owners = new Map(
+    others.flatMap((other) => listPartIds(other.sheet).map((partId) => [partId, other.id] as const)),
+  );
+  for (const partId of listPartIds(sheet))
+    if (owners.has(partId)) return { kind: 'part', partId, by: owners.get(partId)! };
   const theirs = others.map((other) => ({ id: other.id, claims: sumClaims(other.sheet) }));
   for (const [lotId, takes] of sumClaims(sheet)) {
     const left = leftOf(lotId) - theirs.reduce((sum, other) => sum + (other.claims.get(lotId) ?? 0), 0);
     if (takes <= left + 1e-6) continue;
-    return { kind: 'lot', lotId, form: sheet.lots.find((lot) => lot.lotId === lotId)?.form ?? 'roll', left: Math.max(0, left), takes, by: theirs.find((other) => other.claims.has(lotId))?.id ?? null };
+    return {
+      kind: 'lot',
+      lotId,
+      form: sheet.lots.find((lot) => lot.lotId === lotId)?.form ?? 'roll',
+      left: Math.max(0, left),
+      takes,
+      by: theirs.find((other) => other.claims.has(lotId))?.id ?? null,
+    };
   }
   return null;
 }
 
 /** What has to be known to load one sheet. `leastWidthMm`: narrower, and the outermost piece is out of reach. */
 export type LoadFacts = {
-  readonly isRoll: boolean; readonly onMat: boolean; readonly mirrored: 'all' | 'some' | 'none';
-  readonly widthMm: number; readonly leastWidthMm: number; readonly usedLengthMm: number; readonly leadMm: number; readonly thicknessUm: number | null; readonly kind: string; readonly pen: boolean; readonly trim: boolean;
+  readonly isRoll: boolean;
+  readonly onMat: boolean;
+  readonly mirrored: 'all' | 'some' | 'none';
+  readonly widthMm: number;
+  readonly leastWidthMm: number;
+  readonly usedLengthMm: number;
+  readonly leadMm: number;
+  readonly thicknessUm: number | null;
+  readonly kind: string;
+  readonly pen: boolean;
+  readonly trim: boolean;
 };

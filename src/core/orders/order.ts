@@ -6,7 +6,11 @@ import { findSlowest, type PartState, type Station } from './part';
 
 export type OrderStage = 'to-cut' | 'in-work' | 'ready' | 'handed-over' | 'cancelled';
 
-export type StageInput = { readonly states: readonly PartState[]; readonly handedOver: boolean; readonly cancelled: boolean };
+export type StageInput = {
+  readonly states: readonly PartState[];
+  readonly handedOver: boolean;
+  readonly cancelled: boolean;
+};
 
 /** An order is as far as its slowest part: ready only when every part is checked. */
 export function decideStage({ states, handedOver, cancelled }: StageInput): OrderStage {
@@ -28,20 +32,43 @@ export type LineQuote = {
   /** Everything else that leaves the purse and is neither blank, vinyl nor machine time. */
   readonly otherCash: number;
   readonly setupSeconds: number;
-  readonly layers: readonly { readonly cutHandsSeconds: number; readonly cutMachineSeconds: number; readonly weedSeconds: number; readonly vinylCost: number }[];
+  readonly layers: readonly {
+    readonly cutHandsSeconds: number;
+    readonly cutMachineSeconds: number;
+    readonly weedSeconds: number;
+    readonly vinylCost: number;
+  }[];
   readonly pressSeconds: number;
   readonly checkSeconds: number;
 };
 
 export function freezeQuote(cost: ItemCost, wagePerHour: number, cutterRatePerHour: number): LineQuote {
-  const secondsOf = (stage: string) => cost.lines.filter((line) => line.stage === stage).reduce((sum, line) => sum + line.handsSeconds, 0);
+  const secondsOf = (stage: string) =>
+    cost.lines.filter((line) => line.stage === stage).reduce((sum, line) => sum + line.handsSeconds, 0);
   const blankPrice = cost.lines.filter((line) => line.stage === 'blank').reduce((sum, line) => sum + line.cash, 0);
-  const layers = cost.layers.map((layer) => ({ cutHandsSeconds: layer.cutHandsSeconds, cutMachineSeconds: layer.cutMachineSeconds.value, weedSeconds: layer.weedSeconds.value, vinylCost: layer.vinylCost }));
-  const machine = layers.reduce((sum, layer) => sum + (layer.cutMachineSeconds / SECONDS_PER_HOUR) * cutterRatePerHour + layer.vinylCost, 0);
+  const layers = cost.layers.map((layer) => ({
+    cutHandsSeconds: layer.cutHandsSeconds,
+    cutMachineSeconds: layer.cutMachineSeconds.value,
+    weedSeconds: layer.weedSeconds.value,
+    vinylCost: layer.vinylCost,
+  }));
+  const machine = layers.reduce(
+    (sum, layer) => sum + (layer.cutMachineSeconds / SECONDS_PER_HOUR) * cutterRatePerHour + layer.vinylCost,
+    0,
+  );
   return {
-    quantity: cost.quantity, cash: cost.cash.value, full: cost.full.value, withRisk: cost.withRisk.value, wagePerHour, cutterRatePerHour, blankPrice,
+    quantity: cost.quantity,
+    cash: cost.cash.value,
+    full: cost.full.value,
+    withRisk: cost.withRisk.value,
+    wagePerHour,
+    cutterRatePerHour,
+    blankPrice,
     otherCash: Math.max(0, cost.cash.value - blankPrice - machine),
-    setupSeconds: secondsOf('set-up'), layers, pressSeconds: secondsOf('press'), checkSeconds: secondsOf('check'),
+    setupSeconds: secondsOf('set-up'),
+    layers,
+    pressSeconds: secondsOf('press'),
+    checkSeconds: secondsOf('check'),
   };
 }
 
@@ -56,7 +83,11 @@ export function getQuotedSeconds(quote: LineQuote): Readonly<Record<Station, num
 }
 
 /** Seconds of hands one part still needs from its state on; what is done once for a unit is shared by its layers. */
-export function estimateRemaining(quote: LineQuote, layerIndex: number, state: PartState): Readonly<Record<Station, number>> {
+export function estimateRemaining(
+  quote: LineQuote,
+  layerIndex: number,
+  state: PartState,
+): Readonly<Record<Station, number>> {
   const layer = quote.layers[layerIndex];
   const share = 1 / Math.max(1, quote.layers.length);
   return {
@@ -76,7 +107,15 @@ export function shareWorkSeconds(seconds: number, estimates: readonly number[]):
 export type LineProgress = {
   readonly quote: LineQuote;
   readonly quantity: number;
-  readonly parts: readonly { readonly layerIndex: number; readonly state: PartState; readonly cuts: number; /** Cuts with a known share of vinyl, and what that cost. */ readonly knownCuts?: number; readonly knownVinyl?: number; readonly blanksLost: number; readonly unitId: number }[];
+  readonly parts: readonly {
+    readonly layerIndex: number;
+    readonly state: PartState;
+    readonly cuts: number;
+    /** Cuts with a known share of vinyl, and what that cost. */ readonly knownCuts?: number;
+    readonly knownVinyl?: number;
+    readonly blanksLost: number;
+    readonly unitId: number;
+  }[];
   /** Logged seconds of hands at each station that fell on this line's parts. */
   readonly workedSeconds: Readonly<Record<Station, number>>;
 };
@@ -88,53 +127,112 @@ export type QuotedAgainstReal = {
   readonly cost: { readonly quoted: Figure; readonly real: Figure };
 };
 
-const STATION_LABELS: Readonly<Record<Station, string>> = { cut: 'Set up and cut', weed: 'Weed', press: 'Press', check: 'Check and pack' };
+const STATION_LABELS: Readonly<Record<Station, string>> = {
+  cut: 'Set up and cut',
+  weed: 'Weed',
+  press: 'Press',
+  check: 'Check and pack',
+};
 
 /** Quoted minutes and cost beside the real ones so far, for a whole order. Materials count when they are used: vinyl at each cut, blanks at the press. */
 export function compareWithQuote(lines: readonly LineProgress[]): QuotedAgainstReal {
   const total = (pick: (line: LineProgress) => number) => lines.reduce((sum, line) => sum + pick(line), 0);
   const stations = (Object.keys(STATION_LABELS) as Station[]).map((station) => ({
     station,
-    quoted: figure(STATION_LABELS[station], total((line) => getQuotedSeconds(line.quote)[station] * line.quantity), 's', 'computed', { how: 'estimate for one × pieces, when the order was taken' }),
-    real: figure(STATION_LABELS[station], total((line) => line.workedSeconds[station]), 's', 'measured', { how: 'logged between start and stop' }),
+    quoted: figure(
+      STATION_LABELS[station],
+      total((line) => getQuotedSeconds(line.quote)[station] * line.quantity),
+      's',
+      'computed',
+      { how: 'estimate for one × pieces, when the order was taken' },
+    ),
+    real: figure(
+      STATION_LABELS[station],
+      total((line) => line.workedSeconds[station]),
+      's',
+      'measured',
+      { how: 'logged between start and stop' },
+    ),
   }));
   const sum = (which: 'quoted' | 'real') => stations.reduce((seconds, row) => seconds + row[which].value, 0);
-  const wages = (seconds: (line: LineProgress) => number) => total((line) => (seconds(line) / SECONDS_PER_HOUR) * line.quote.wagePerHour);
+  const wages = (seconds: (line: LineProgress) => number) =>
+    total((line) => (seconds(line) / SECONDS_PER_HOUR) * line.quote.wagePerHour);
   const quotedCash = total((line) => line.quote.cash * line.quantity);
-  const vinyl = total((line) => line.parts.reduce((amount, part) => amount + (part.knownVinyl ?? 0) + (part.cuts - (part.knownCuts ?? 0)) * (line.quote.layers[part.layerIndex]?.vinylCost ?? 0), 0));
-  const machine = total((line) => line.parts.reduce((amount, part) => amount + part.cuts * ((line.quote.layers[part.layerIndex]?.cutMachineSeconds ?? 0) / SECONDS_PER_HOUR) * line.quote.cutterRatePerHour, 0));
-  const blanks = total((line) => (countUnits(line, (state) => state === 'pressed' || state === 'checked') + line.parts.reduce((lost, part) => lost + part.blanksLost, 0)) * line.quote.blankPrice);
+  const vinyl = total((line) =>
+    line.parts.reduce(
+      (amount, part) =>
+        amount +
+        (part.knownVinyl ?? 0) +
+        (part.cuts - (part.knownCuts ?? 0)) * (line.quote.layers[part.layerIndex]?.vinylCost ?? 0),
+      0,
+    ),
+  );
+  const machine = total((line) =>
+    line.parts.reduce(
+      (amount, part) =>
+        amount +
+        part.cuts *
+          ((line.quote.layers[part.layerIndex]?.cutMachineSeconds ?? 0) / SECONDS_PER_HOUR) *
+          line.quote.cutterRatePerHour,
+      0,
+    ),
+  );
+  const blanks = total(
+    (line) =>
+      (countUnits(line, (state) => state === 'pressed' || state === 'checked') +
+        line.parts.reduce((lost, part) => lost + part.blanksLost, 0)) *
+      line.quote.blankPrice,
+  );
   const other = total((line) => countUnits(line, (state) => state === 'checked') * line.quote.otherCash);
   const realCash = Math.round(vinyl) + Math.round(machine) + Math.round(blanks) + Math.round(other);
   const realWages = Math.round(wages((line) => Object.values(line.workedSeconds).reduce((a, b) => a + b, 0)));
   const cashReal = figure('Cash spent so far', realCash, 'money', 'measured', {
     how: 'sum of what was used',
     parts: [
-      figure('Vinyl, every cut counted', Math.round(vinyl), 'money', 'measured'), figure('Machine time', Math.round(machine), 'money', 'computed'),
-      figure('Blanks pressed or lost', Math.round(blanks), 'money', 'measured'), figure('Tape, wear, energy, packaging', Math.round(other), 'money', 'computed'),
+      figure('Vinyl, every cut counted', Math.round(vinyl), 'money', 'measured'),
+      figure('Machine time', Math.round(machine), 'money', 'computed'),
+      figure('Blanks pressed or lost', Math.round(blanks), 'money', 'measured'),
+      figure('Tape, wear, energy, packaging', Math.round(other), 'money', 'computed'),
     ],
   });
   const timeReal = figure('Your time so far', sum('real'), 's', 'measured', { parts: stations.map((row) => row.real) });
   return {
     stations,
-    time: { quoted: figure('Your time', sum('quoted'), 's', 'computed', { parts: stations.map((row) => row.quoted) }), real: timeReal },
-    cash: { quoted: figure('Cash', quotedCash, 'money', 'computed', { how: 'cash cost for one × pieces' }), real: cashReal },
+    time: {
+      quoted: figure('Your time', sum('quoted'), 's', 'computed', { parts: stations.map((row) => row.quoted) }),
+      real: timeReal,
+    },
+    cash: {
+      quoted: figure('Cash', quotedCash, 'money', 'computed', { how: 'cash cost for one × pieces' }),
+      real: cashReal,
+    },
     cost: {
-      quoted: figure('Full cost with risk', total((line) => line.quote.withRisk * line.quantity), 'money', 'computed', { how: 'full cost with risk for one × pieces' }),
-      real: figure('Full cost so far', realCash + realWages, 'money', 'measured', { how: 'cash spent + your time at your hour', parts: [cashReal, figure('Your time, paid', realWages, 'money', 'computed', { parts: [timeReal] })] }),
+      quoted: figure(
+        'Full cost with risk',
+        total((line) => line.quote.withRisk * line.quantity),
+        'money',
+        'computed',
+        { how: 'full cost with risk for one × pieces' },
+      ),
+      real: figure('Full cost so far', realCash + realWages, 'money', 'measured', {
+        how: 'cash spent + your time at your hour',
+        parts: [cashReal, figure('Your time, paid', realWages, 'money', 'computed', { parts: [timeReal] })],
+      }),
     },
   };
 }
 
 function countUnits(line: LineProgress, reached: (state: PartState) => boolean): number {
   const slowest = new Map<number, PartState>();
-  for (const part of line.parts) slowest.set(part.unitId, findSlowest([slowest.get(part.unitId) ?? 'checked', part.state]));
+  for (const part of line.parts)
+    slowest.set(part.unitId, findSlowest([slowest.get(part.unitId) ?? 'checked', part.state]));
   return [...slowest.values()].filter(reached).length;
 }
 
 /** What the price leaves after the fee and what it really cost. */
 export function computeKept(agreed: Minor, fee: Minor, realCost: Figure): Figure {
   return figure('Yours', minor(agreed - fee - realCost.value), 'money', 'computed', {
-    how: 'agreed price − fee − full cost so far', parts: [figure('Agreed price', agreed, 'money', 'typed'), figure('Fee', fee, 'money', 'computed'), realCost],
+    how: 'agreed price − fee − full cost so far',
+    parts: [figure('Agreed price', agreed, 'money', 'typed'), figure('Fee', fee, 'money', 'computed'), realCost],
   });
 }

@@ -3,14 +3,39 @@ import { describe, expect, it } from 'vitest';
 import { computeItemCost } from '../costing';
 import { PLAIN_ITEM, PLAIN_SHOP } from '../../../test/worked-example';
 import { minor } from '../units';
-import { compareWithQuote, computeKept, decideStage, estimateRemaining, findReadyParts, findSlowest, foldPart, freezeQuote, getQuotedSeconds, holdsBlank, shareWorkSeconds, type PartEvent, type PartState } from './index';
+import {
+  compareWithQuote,
+  computeKept,
+  decideStage,
+  estimateRemaining,
+  findReadyParts,
+  findSlowest,
+  foldPart,
+  freezeQuote,
+  getQuotedSeconds,
+  holdsBlank,
+  shareWorkSeconds,
+  type PartEvent,
+  type PartState,
+} from './index';
 
 let nextId = 0;
-const event = (kind: PartEvent['kind'], more: Partial<PartEvent> = {}): PartEvent => ({ id: ++nextId, partId: 1, kind, atMs: nextId, undoes: null, cause: null, blankLost: false, ...more });
+const event = (kind: PartEvent['kind'], more: Partial<PartEvent> = {}): PartEvent => ({
+  id: ++nextId,
+  partId: 1,
+  kind,
+  atMs: nextId,
+  undoes: null,
+  cause: null,
+  blankLost: false,
+  ...more,
+});
 
 it('a unit holds a blank from its first press until the blank is lost or the press is taken back', () => {
   expect(holdsBlank([event('cut'), event('weeded')])).toBe(false);
-  const pressed = event('pressed'), peeled = event('spoiled', { cause: 'lifted' }), lost = event('spoiled', { blankLost: true });
+  const pressed = event('pressed'),
+    peeled = event('spoiled', { cause: 'lifted' }),
+    lost = event('spoiled', { blankLost: true });
   expect(holdsBlank([event('cut'), pressed])).toBe(true);
   expect(holdsBlank([peeled, pressed])).toBe(true);
   expect(holdsBlank([pressed, lost])).toBe(false);
@@ -34,14 +59,19 @@ describe('foldPart', () => {
   it('forgets what was taken back', () => {
     const cut = event('cut');
     const lost = event('spoiled', { blankLost: true });
-    expect(foldPart([cut, lost, event('undone', { undoes: lost.id })])).toMatchObject({ state: 'cut', spoiled: 0, blanksLost: 0 });
+    expect(foldPart([cut, lost, event('undone', { undoes: lost.id })])).toMatchObject({
+      state: 'cut',
+      spoiled: 0,
+      blanksLost: 0,
+    });
     expect(foldPart([cut, event('undone', { undoes: cut.id })])).toMatchObject({ state: 'to-cut', cuts: 0 });
   });
 });
 
 describe('stages and readiness', () => {
   it('an order is as far as its slowest part', () => {
-    const stage = (states: PartState[], more = {}) => decideStage({ states, handedOver: false, cancelled: false, ...more });
+    const stage = (states: PartState[], more = {}) =>
+      decideStage({ states, handedOver: false, cancelled: false, ...more });
     expect(stage(['to-cut', 'to-cut'])).toBe('to-cut');
     expect(stage(['checked', 'weeded'])).toBe('in-work');
     expect(stage(['checked', 'checked'])).toBe('ready');
@@ -51,7 +81,14 @@ describe('stages and readiness', () => {
   });
 
   it('a unit is pressed only when all its parts are weeded', () => {
-    const parts = [{ unitId: 1, state: 'weeded' }, { unitId: 1, state: 'cut' }, { unitId: 2, state: 'weeded' }, { unitId: 2, state: 'weeded' }, { unitId: 3, state: 'pressed' }, { unitId: 3, state: 'weeded' }] as const;
+    const parts = [
+      { unitId: 1, state: 'weeded' },
+      { unitId: 1, state: 'cut' },
+      { unitId: 2, state: 'weeded' },
+      { unitId: 2, state: 'weeded' },
+      { unitId: 3, state: 'pressed' },
+      { unitId: 3, state: 'weeded' },
+    ] as const;
     expect(findReadyParts('press', parts).map((part) => part.unitId)).toEqual([2, 2, 3]);
     expect(findReadyParts('weed', parts)).toHaveLength(1);
     expect(findReadyParts('check', parts)).toHaveLength(0);
@@ -64,12 +101,22 @@ const quote = freezeQuote(priced.value, PLAIN_SHOP.wagePerHour, PLAIN_SHOP.cutte
 
 describe('quoted against real', () => {
   it('freezes what was reckoned', () => {
-    expect(quote).toMatchObject({ cash: 461, full: 596, withRisk: 616, blankPrice: 400, setupSeconds: 60, pressSeconds: 80, checkSeconds: 60 });
+    expect(quote).toMatchObject({
+      cash: 461,
+      full: 596,
+      withRisk: 616,
+      blankPrice: 400,
+      setupSeconds: 60,
+      pressSeconds: 80,
+      checkSeconds: 60,
+    });
     expect(getQuotedSeconds(quote)).toEqual({ cut: 70, weed: 60, press: 80, check: 60 });
   });
 
   it('what remains shrinks from state to state to nothing', () => {
-    const left = (['to-cut', 'cut', 'weeded', 'pressed', 'checked'] as const).map((state) => Object.values(estimateRemaining(quote, 0, state)).reduce((a, b) => a + b, 0));
+    const left = (['to-cut', 'cut', 'weeded', 'pressed', 'checked'] as const).map((state) =>
+      Object.values(estimateRemaining(quote, 0, state)).reduce((a, b) => a + b, 0),
+    );
     expect(left).toEqual([270, 200, 140, 60, 0]);
   });
 
@@ -79,7 +126,9 @@ describe('quoted against real', () => {
       { unitId: 2, layerIndex: 0, state: 'pressed', cuts: 3, blanksLost: 1 },
       { unitId: 3, layerIndex: 0, state: 'to-cut', cuts: 0, blanksLost: 0 },
     ] as const;
-    const against = compareWithQuote([{ quote, quantity: 3, parts, workedSeconds: { cut: 100, weed: 200, press: 300, check: 120 } }]);
+    const against = compareWithQuote([
+      { quote, quantity: 3, parts, workedSeconds: { cut: 100, weed: 200, press: 300, check: 120 } },
+    ]);
     expect(against.cash.real.value).toBe(Math.round(4 * 10.5) + 3 * 400 + Math.round(quote.otherCash));
     expect(against.time.real.value).toBe(720);
     expect(against.cost.real.value).toBe(against.cash.real.value + 360); // 720 s at 18.00
@@ -90,8 +139,14 @@ describe('quoted against real', () => {
   it('shares logged time by estimate without losing a second', () => {
     expect(shareWorkSeconds(100, [1, 3])).toEqual([25, 75]);
     expect(shareWorkSeconds(90, [0, 0, 0])).toEqual([30, 30, 30]);
-    fc.assert(fc.property(fc.double({ min: 0, max: 1e5, noNaN: true }), fc.array(fc.integer({ min: 0, max: 500 }), { minLength: 1, maxLength: 50 }), (seconds, estimates) => {
-      expect(shareWorkSeconds(seconds, estimates).reduce((a, b) => a + b, 0)).toBeCloseTo(seconds, 4);
-    }));
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0, max: 1e5, noNaN: true }),
+        fc.array(fc.integer({ min: 0, max: 500 }), { minLength: 1, maxLength: 50 }),
+        (seconds, estimates) => {
+          expect(shareWorkSeconds(seconds, estimates).reduce((a, b) => a + b, 0)).toBeCloseTo(seconds, 4);
+        },
+      ),
+    );
   });
 });

@@ -6,7 +6,17 @@ export const PART_STATES: readonly PartState[] = ['to-cut', 'cut', 'weeded', 'pr
 export type Station = 'cut' | 'weed' | 'press' | 'check';
 export const STATIONS: readonly Station[] = ['cut', 'weed', 'press', 'check'];
 
-export const SPOILAGE_CAUSES = ['cut', 'mirrored-wrong', 'weeding', 'lifted', 'crooked', 'scorched', 'wrong-text', 'wrong-colour', 'other'] as const;
+export const SPOILAGE_CAUSES = [
+  'cut',
+  'mirrored-wrong',
+  'weeding',
+  'lifted',
+  'crooked',
+  'scorched',
+  'wrong-text',
+  'wrong-colour',
+  'other',
+] as const;
 export type SpoilageCause = (typeof SPOILAGE_CAUSES)[number];
 
 export type PartEventKind = PartState | 'spoiled' | 'undone';
@@ -49,7 +59,12 @@ export const STATION_STEPS: Readonly<Record<Station, { readonly from: PartState;
 export function foldPart(events: readonly PartEvent[]): PartStory {
   const undone = new Set(events.filter((event) => event.kind === 'undone').map((event) => event.undoes));
   let state: PartState = 'to-cut';
-  let cuts = 0, knownCuts = 0, knownVinyl = 0, spoiled = 0, blanksLost = 0, broken = false;
+  let cuts = 0,
+    knownCuts = 0,
+    knownVinyl = 0,
+    spoiled = 0,
+    blanksLost = 0,
+    broken = false;
   for (const event of events) {
     if (event.kind === 'undone' || undone.has(event.id)) continue;
     if (event.kind === 'spoiled') {
@@ -75,7 +90,10 @@ export function foldPart(events: readonly PartEvent[]): PartStory {
 /** Something is pressed on the unit's blank, and that blank is still good: pressing a part again takes no new one. Events of all its parts, in any order. */
 export function holdsBlank(events: readonly PartEvent[]): boolean {
   const undone = new Set(events.filter((event) => event.kind === 'undone').map((event) => event.undoes));
-  const last = [...events].sort((a, b) => a.id - b.id).filter((event) => !undone.has(event.id) && (event.kind === 'pressed' || event.blankLost)).at(-1);
+  const last = [...events]
+    .sort((a, b) => a.id - b.id)
+    .filter((event) => !undone.has(event.id) && (event.kind === 'pressed' || event.blankLost))
+    .at(-1);
   return last?.kind === 'pressed';
 }
 
@@ -83,11 +101,17 @@ export function holdsBlank(events: readonly PartEvent[]): boolean {
 export const rankState = (state: PartState): number => PART_STATES.indexOf(state);
 
 export function findSlowest(states: readonly PartState[]): PartState {
-  return states.reduce<PartState>((slowest, state) => (rankState(state) < rankState(slowest) ? state : slowest), 'checked');
+  return states.reduce<PartState>(
+    (slowest, state) => (rankState(state) < rankState(slowest) ? state : slowest),
+    'checked',
+  );
 }
 
 /** A unit waits at press until all its parts are weeded, and at check until all are pressed; cut and weed take parts singly. */
-export function findReadyParts<T extends { readonly unitId: number; readonly state: PartState }>(station: Station, parts: readonly T[]): readonly T[] {
+export function findReadyParts<T extends { readonly unitId: number; readonly state: PartState }>(
+  station: Station,
+  parts: readonly T[],
+): readonly T[] {
   const { from } = STATION_STEPS[station];
   if (station === 'cut' || station === 'weed') return parts.filter((part) => part.state === from);
   const slowest = new Map<number, PartState>();

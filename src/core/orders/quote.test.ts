@@ -10,7 +10,19 @@ function costWith(part: Partial<ShopFigures> = {}, quantity = 10): ItemCost {
   if (!cost.ok) throw new Error(cost.problem.kind);
   return cost.value;
 }
-const facts = freezeFacts({ cost: costWith(), each: minor(1290), itemName: 'Towel', blankName: 'Tea towel', sizeName: 'one size', colourName: 'white', vinylNames: ['Plain'], widthMm: 100, readyDay: '2026-12-01', wagePerHour: 1800, toBuy: [] });
+const facts = freezeFacts({
+  cost: costWith(),
+  each: minor(1290),
+  itemName: 'Towel',
+  blankName: 'Tea towel',
+  sizeName: 'one size',
+  colourName: 'white',
+  vinylNames: ['Plain'],
+  widthMm: 100,
+  readyDay: '2026-12-01',
+  wagePerHour: 1800,
+  toBuy: [],
+});
 
 describe('a quote', () => {
   it('holds its total and the lines it rested on, to the cent', () => {
@@ -30,6 +42,8 @@ describe('a quote', () => {
 
   it('names lines that came or went: another number made shares the set-up otherwise', () => {
     const drift = compareWithFacts(facts, costWith({}, 20))!;
-    expect(drift.because.map((line) => line.label)).toEqual(expect.arrayContaining(['Set-up, shared by 10', 'Set-up, shared by 20']));
+    expect(drift.because.map((line) => line.label)).toEqual(
+      expect.arrayContaining(['Set-up, shared by 10', 'Set-up, shared by 20']),
+    );
   });
 });

@@ -8,31 +8,77 @@ export type KitNeed = (typeof KIT_NEEDS)[number];
 /** How far a machine goes: for a try, for a small shop, for every day. */
 export const KIT_CLASSES = [1, 2, 3] as const;
 export type KitOption = {
-  readonly name: string; readonly price: Minor; readonly used: boolean; readonly grade: (typeof KIT_CLASSES)[number];
+  readonly name: string;
+  readonly price: Minor;
+  readonly used: boolean;
+  readonly grade: (typeof KIT_CLASSES)[number];
   /** What it brings: several for a bundle. */
   readonly covers: readonly KitNeed[];
 };
 
 /** Prices are examples to be typed over. */
-const option = (name: string, price: number, covers: readonly KitNeed[], grade: 1 | 2 | 3, used = false): KitOption => ({ name, price: minor(price), used, grade, covers });
+const option = (
+  name: string,
+  price: number,
+  covers: readonly KitNeed[],
+  grade: 1 | 2 | 3,
+  used = false,
+): KitOption => ({ name, price: minor(price), used, grade, covers });
 export const KIT_EXAMPLES: readonly KitOption[] = [
-  option('Small cutter, 114 mm wide', 15_900, ['cutter'], 1), option('Desk cutter, 305 mm wide', 28_900, ['cutter'], 2), option('Desk cutter, 305 mm wide', 17_500, ['cutter'], 2, true), option('Stand cutter, 600 mm wide', 64_000, ['cutter'], 3), option('Stand cutter, 600 mm wide', 39_000, ['cutter'], 3, true),
+  option('Small cutter, 114 mm wide', 15_900, ['cutter'], 1),
+  option('Desk cutter, 305 mm wide', 28_900, ['cutter'], 2),
+  option('Desk cutter, 305 mm wide', 17_500, ['cutter'], 2, true),
+  option('Stand cutter, 600 mm wide', 64_000, ['cutter'], 3),
+  option('Stand cutter, 600 mm wide', 39_000, ['cutter'], 3, true),
   option('Desk cutter with tools, mats and first tape', 33_900, ['cutter', 'tools', 'mats and tape'], 2),
-  option('Hand press, 23 × 23 cm', 7_900, ['press'], 1), option('Flat press, 38 × 38 cm', 19_900, ['press'], 2), option('Flat press, 38 × 38 cm', 11_500, ['press'], 2, true), option('Swing press, 40 × 50 cm', 36_000, ['press'], 3),
-  option('Flat press with wrap press and plates', 29_900, ['press', 'wrap press'], 2), option('Wrap press', 10_900, ['wrap press'], 2),
-  option('Hook, tweezers, scraper, blades', 2_600, ['tools'], 2), option('Two mats, transfer tape, cover sheets', 3_400, ['mats and tape'], 2),
+  option('Hand press, 23 × 23 cm', 7_900, ['press'], 1),
+  option('Flat press, 38 × 38 cm', 19_900, ['press'], 2),
+  option('Flat press, 38 × 38 cm', 11_500, ['press'], 2, true),
+  option('Swing press, 40 × 50 cm', 36_000, ['press'], 3),
+  option('Flat press with wrap press and plates', 29_900, ['press', 'wrap press'], 2),
+  option('Wrap press', 10_900, ['wrap press'], 2),
+  option('Hook, tweezers, scraper, blades', 2_600, ['tools'], 2),
+  option('Two mats, transfer tape, cover sheets', 3_400, ['mats and tape'], 2),
 ];
 
-export type Kit = { readonly chosen: readonly number[]; readonly total: Figure; /** What the cap leaves for blanks and vinyl. */ readonly left: Figure };
-export type KitWish = { readonly options: readonly KitOption[]; readonly needs: readonly KitNeed[]; readonly cap: Minor; /** At least so much is to be left. */ readonly reserve: Minor };
+export type Kit = {
+  readonly chosen: readonly number[];
+  readonly total: Figure;
+  /** What the cap leaves for blanks and vinyl. */ readonly left: Figure;
+};
+export type KitWish = {
+  readonly options: readonly KitOption[];
+  readonly needs: readonly KitNeed[];
+  readonly cap: Minor;
+  /** At least so much is to be left. */ readonly reserve: Minor;
+};
 
 export function addUpKit(options: readonly KitOption[], chosen: readonly number[], cap: Minor): Kit {
   const own = chosen.flatMap((at) => options[at] ?? []);
-  const total = figure('Kit', own.reduce((sum, entry) => sum + entry.price, 0), 'money', 'computed', { how: 'sum of what is chosen', parts: own.map((entry) => figure(`${entry.name}${entry.used ? ', used' : ''}`, entry.price, 'money', 'typed')) });
-  return { chosen, total, left: figure('Left for blanks and vinyl', cap - total.value, 'money', 'computed', { how: 'cap − kit', parts: [figure('Cap', cap, 'money', 'typed'), total] }) };
+  const total = figure(
+    'Kit',
+    own.reduce((sum, entry) => sum + entry.price, 0),
+    'money',
+    'computed',
+    {
+      how: 'sum of what is chosen',
+      parts: own.map((entry) => figure(`${entry.name}${entry.used ? ', used' : ''}`, entry.price, 'money', 'typed')),
+    },
+  );
+  return {
+    chosen,
+    total,
+    left: figure('Left for blanks and vinyl', cap - total.value, 'money', 'computed', {
+      how: 'cap − kit',
+      parts: [figure('Cap', cap, 'money', 'typed'), total],
+    }),
+  };
 }
 
-export const listUncovered = ({ options, needs }: Pick<KitWish, 'options' | 'needs'>, chosen: readonly number[]): readonly KitNeed[] => needs.filter((need) => !chosen.some((at) => options[at]?.covers.includes(need)));
+export const listUncovered = (
+  { options, needs }: Pick<KitWish, 'options' | 'needs'>,
+  chosen: readonly number[],
+): readonly KitNeed[] => needs.filter((need) => !chosen.some((at) => options[at]?.covers.includes(need)));
 
 /**
  * The kit of the highest grade, summed over what is needed, that stays under the cap less the reserve; of those alike, the
@@ -42,7 +88,11 @@ export const listUncovered = ({ options, needs }: Pick<KitWish, 'options' | 'nee
 export function chooseKit({ options, needs, cap, reserve }: KitWish, by: 'grade' | 'price'): Kit | null {
   const most = cap - reserve;
   let best: { readonly chosen: readonly number[]; readonly price: number; readonly grade: number } | null = null;
-  const better = (price: number, grade: number) => !best || (by === 'price' ? price < best.price || (price === best.price && grade > best.grade) : grade > best.grade || (grade === best.grade && price < best.price));
+  const better = (price: number, grade: number) =>
+    !best ||
+    (by === 'price'
+      ? price < best.price || (price === best.price && grade > best.grade)
+      : grade > best.grade || (grade === best.grade && price < best.price));
   const search = (open: readonly KitNeed[], chosen: readonly number[], price: number, grade: number): void => {
     if (price > most || (by === 'price' && best && price > best.price)) return;
     const [need] = open;
@@ -53,7 +103,12 @@ export function chooseKit({ options, needs, cap, reserve }: KitWish, by: 'grade'
     options.forEach((entry, at) => {
       if (!entry.covers.includes(need)) return;
       const covered = open.filter((other) => entry.covers.includes(other));
-      search(open.filter((other) => !covered.includes(other)), [...chosen, at], price + entry.price, grade + entry.grade * covered.length);
+      search(
+        open.filter((other) => !covered.includes(other)),
+        [...chosen, at],
+        price + entry.price,
+        grade + entry.grade * covered.length,
+      );
     });
   };
   search(needs, [], 0, 0);
@@ -62,10 +117,21 @@ export function chooseKit({ options, needs, cap, reserve }: KitWish, by: 'grade'
 
 /** A plan to begin, as it is kept. */
 export type StartPlan = {
-  readonly options: readonly KitOption[]; readonly needs: readonly KitNeed[]; readonly cap: Minor; readonly reserve: Minor;
+  readonly options: readonly KitOption[];
+  readonly needs: readonly KitNeed[];
+  readonly cap: Minor;
+  readonly reserve: Minor;
   /** By their place in `options`; null: the best under the cap. */
   readonly chosen: readonly number[] | null;
   readonly hoursPerWeek: number;
   readonly mix: readonly { readonly itemId: number; readonly perWeek: number }[];
 };
-export const START_PLAN: StartPlan = { options: KIT_EXAMPLES, needs: ['cutter', 'press', 'tools', 'mats and tape'], cap: minor(70_000), reserve: minor(12_000), chosen: null, hoursPerWeek: 10, mix: [] };
+export const START_PLAN: StartPlan = {
+  options: KIT_EXAMPLES,
+  needs: ['cutter', 'press', 'tools', 'mats and tape'],
+  cap: minor(70_000),
+  reserve: minor(12_000),
+  chosen: null,
+  hoursPerWeek: 10,
+  mix: [],
+};

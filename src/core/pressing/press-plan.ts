@@ -1,9 +1,21 @@
 // The steps that put the layers of one piece on its blank, with temperature, seconds and what is hands and what is waiting.
 
-import { getCeiling, getKindFacts, getPressSetting, getShopFigure, type Blank, type Peel, type Pressure, type PressSetting, type ShopFigures, type Vinyl } from '../materials';
+import {
+  getCeiling,
+  getKindFacts,
+  getPressSetting,
+  getShopFigure,
+  type Blank,
+  type Peel,
+  type Pressure,
+  type PressSetting,
+  type ShopFigures,
+  type Vinyl,
+} from '../materials';
 import { fail, figure, groupBy, succeed, type Figure, type Result } from '../units';
 
-export type PressStepKind = 'lay-out' | 'pre-press' | 'place' | 'tack' | 'press' | 'wait' | 'peel' | 're-press' | 'apply';
+export type PressStepKind =
+  'lay-out' | 'pre-press' | 'place' | 'tack' | 'press' | 'wait' | 'peel' | 're-press' | 'apply';
 export type PressStep = {
   readonly kind: PressStepKind;
   readonly seconds: number;
@@ -30,8 +42,19 @@ export type PressPlan = {
 };
 
 export type PressProblem =
-  | { readonly kind: 'no-safe-window'; readonly vinylName: string; readonly needsC: number; readonly blankName: string; readonly ceilingC: number }
-  | { readonly kind: 'windows-apart'; readonly vinylNames: readonly [string, string]; readonly lowC: number; readonly highC: number }
+  | {
+      readonly kind: 'no-safe-window';
+      readonly vinylName: string;
+      readonly needsC: number;
+      readonly blankName: string;
+      readonly ceilingC: number;
+    }
+  | {
+      readonly kind: 'windows-apart';
+      readonly vinylNames: readonly [string, string];
+      readonly lowC: number;
+      readonly highC: number;
+    }
   | { readonly kind: 'blank-takes-no-heat'; readonly vinylName: string; readonly blankName: string };
 export type PressCaution =
   | { readonly kind: 'nothing-over'; readonly lower: string; readonly upper: string }
@@ -46,7 +69,10 @@ const CURE_HOURS = 24;
 /** Dwell is set by the machine; laying out and placing by hand differ from shop to shop. */
 const PRESS_BAND = { low: 0.85, high: 1.3 } as const;
 
-export type PlanLayer = { readonly vinyl: Vinyl; /** Layers at one place lie on one another. */ readonly place?: string };
+export type PlanLayer = {
+  readonly vinyl: Vinyl;
+  /** Layers at one place lie on one another. */ readonly place?: string;
+};
 type PlanInput = { readonly layers: readonly PlanLayer[]; readonly blank: Blank; readonly shop: ShopFigures };
 
 /**
@@ -55,7 +81,10 @@ type PlanInput = { readonly layers: readonly PlanLayer[]; readonly blank: Blank;
  */
 export function planPressing({ layers, blank, shop }: PlanInput): Result<PressPlan, PressProblem> {
   const places = [...groupBy(layers, (layer) => layer.place ?? '')];
-  const common = findSafeWindow(layers.filter(({ vinyl }) => getKindFacts(vinyl.kind).family === 'heat').map(({ vinyl }) => vinyl), blank);
+  const common = findSafeWindow(
+    layers.filter(({ vinyl }) => getKindFacts(vinyl.kind).family === 'heat').map(({ vinyl }) => vinyl),
+    blank,
+  );
   if (!common.ok && (places.length < 2 || common.problem.kind !== 'windows-apart')) return common;
   const steps: PressStep[] = [];
   const cautions: PressCaution[] = [];
@@ -64,21 +93,30 @@ export function planPressing({ layers, blank, shop }: PlanInput): Result<PressPl
     const plan = planPlace({ layers: own, blank, shop }, common.ok ? common.value : undefined);
     if (!plan.ok) return plan;
     steps.push(...plan.value.steps.map((step) => (places.length > 1 ? { ...step, place } : step)));
-    cautions.push(...findCautions(own, blank, plan.value.temperatureC).filter((caution) => caution.kind === 'nothing-over' || !cautions.some((known) => known.kind === caution.kind)));
+    cautions.push(
+      ...findCautions(own, blank, plan.value.temperatureC).filter(
+        (caution) => caution.kind === 'nothing-over' || !cautions.some((known) => known.kind === caution.kind),
+      ),
+    );
     if (plan.value.temperatureC !== null) temperatures.push(plan.value.temperatureC);
   }
-  if (new Set(temperatures).size > 1) cautions.push({ kind: 'temperatures', fromC: Math.min(...temperatures), toC: Math.max(...temperatures) });
+  if (new Set(temperatures).size > 1)
+    cautions.push({ kind: 'temperatures', fromC: Math.min(...temperatures), toC: Math.max(...temperatures) });
   return succeed(summarise(steps, temperatures[0] ?? null, cautions, shop));
 }
 
-function planPlace(input: PlanInput, common: number | null | undefined): Result<{ readonly steps: readonly PressStep[]; readonly temperatureC: number | null }, PressProblem> {
+function planPlace(
+  input: PlanInput,
+  common: number | null | undefined,
+): Result<{ readonly steps: readonly PressStep[]; readonly temperatureC: number | null }, PressProblem> {
   const { layers, blank, shop } = input;
   const hot = layers.filter(({ vinyl }) => getKindFacts(vinyl.kind).family === 'heat').map(({ vinyl }) => vinyl);
   const window = findSafeWindow(hot, blank);
   if (!window.ok) return window;
   const temperatureC = hot.length > 0 && common !== undefined ? common : window.value;
   const steps: PressStep[] = [{ kind: 'lay-out', seconds: shop.pressLayOutSeconds, attended: true }];
-  if (temperatureC !== null) steps.push({ kind: 'pre-press', seconds: shop.prePressSeconds, attended: true, temperatureC });
+  if (temperatureC !== null)
+    steps.push({ kind: 'pre-press', seconds: shop.prePressSeconds, attended: true, temperatureC });
   let heated = 0;
   for (const { vinyl } of layers) {
     const setting = getPressSetting(vinyl, blank.fabric);
@@ -87,42 +125,78 @@ function planPlace(input: PlanInput, common: number | null | undefined): Result<
       continue;
     }
     heated++;
-    steps.push(...pressLayer({ vinyl, setting, temperatureC, last: heated === hot.length, covered: isCovered(vinyl, heated > 1), shop }));
+    steps.push(
+      ...pressLayer({
+        vinyl,
+        setting,
+        temperatureC,
+        last: heated === hot.length,
+        covered: isCovered(vinyl, heated > 1),
+        shop,
+      }),
+    );
   }
-  if (temperatureC !== null) steps.push({ kind: 're-press', seconds: shop.rePressSeconds, attended: true, temperatureC, covered: true });
+  if (temperatureC !== null)
+    steps.push({ kind: 're-press', seconds: shop.rePressSeconds, attended: true, temperatureC, covered: true });
   return succeed({ steps, temperatureC });
 }
 
-function pressLayer(input: { vinyl: Vinyl; setting: PressSetting; temperatureC: number; last: boolean; covered: boolean; shop: ShopFigures }): PressStep[] {
+function pressLayer(input: {
+  vinyl: Vinyl;
+  setting: PressSetting;
+  temperatureC: number;
+  last: boolean;
+  covered: boolean;
+  shop: ShopFigures;
+}): PressStep[] {
   const { vinyl, setting, temperatureC, last, covered, shop } = input;
   const named = { vinylName: vinyl.name };
   const wait = PEEL_WAIT_SECONDS[setting.peel];
   return [
     { kind: 'place', seconds: shop.pressPlaceSeconds, attended: true, ...named },
-    { kind: last ? 'press' : 'tack', seconds: last ? setting.seconds : shop.pressTackSeconds, attended: true, temperatureC, pressure: setting.pressure, covered, ...named },
+    {
+      kind: last ? 'press' : 'tack',
+      seconds: last ? setting.seconds : shop.pressTackSeconds,
+      attended: true,
+      temperatureC,
+      pressure: setting.pressure,
+      covered,
+      ...named,
+    },
     ...(wait > 0 ? [{ kind: 'wait', seconds: wait, attended: false, peel: setting.peel, ...named } as const] : []),
     { kind: 'peel', seconds: shop.pressPeelSeconds, attended: true, peel: setting.peel, ...named },
   ];
 }
 
 /** Under a cover sheet: as the vinyl says, or as soon as pressed vinyl lies bare beside its carrier. */
-const isCovered = (vinyl: Vinyl, bareBeside: boolean): boolean => vinyl.details.cover === 'always' || (vinyl.details.cover === 'when bare' && bareBeside);
+const isCovered = (vinyl: Vinyl, bareBeside: boolean): boolean =>
+  vinyl.details.cover === 'always' || (vinyl.details.cover === 'when bare' && bareBeside);
 
 /** The temperature all vinyls and the blank allow: the gentlest that every vinyl sticks at; null when nothing is heated. */
 function findSafeWindow(hot: readonly Vinyl[], blank: Blank): Result<number | null, PressProblem> {
   const ceilingC = blank.heating === 'none' ? null : getCeiling(blank);
-  let lowC = -Infinity, highC = ceilingC ?? Infinity;
-  let lowest: Vinyl | null = null, highest: Vinyl | null = null;
+  let lowC = -Infinity,
+    highC = ceilingC ?? Infinity;
+  let lowest: Vinyl | null = null,
+    highest: Vinyl | null = null;
   for (const vinyl of hot) {
     const press = getPressSetting(vinyl, blank.fabric);
     if (!press) continue;
     if (ceilingC === null) return fail({ kind: 'blank-takes-no-heat', vinylName: vinyl.name, blankName: blank.name });
-    if (press.lowC > ceilingC) return fail({ kind: 'no-safe-window', vinylName: vinyl.name, needsC: press.lowC, blankName: blank.name, ceilingC });
+    if (press.lowC > ceilingC)
+      return fail({
+        kind: 'no-safe-window',
+        vinylName: vinyl.name,
+        needsC: press.lowC,
+        blankName: blank.name,
+        ceilingC,
+      });
     if (press.lowC > lowC) [lowC, highest] = [press.lowC, vinyl];
     if (press.highC < highC) [highC, lowest] = [press.highC, vinyl];
   }
   if (!highest) return succeed(null);
-  if (lowC > highC) return fail({ kind: 'windows-apart', vinylNames: [lowest?.name ?? blank.name, highest.name], lowC, highC });
+  if (lowC > highC)
+    return fail({ kind: 'windows-apart', vinylNames: [lowest?.name ?? blank.name, highest.name], lowC, highC });
   return succeed(Math.round((lowC + highC) / 2));
 }
 
@@ -130,33 +204,67 @@ function findCautions(layers: readonly PlanLayer[], blank: Blank, temperatureC: 
   const cautions: PressCaution[] = [];
   if (temperatureC !== null) cautions.push({ kind: 'hot-platen' });
   if (blank.heating === 'wrap') cautions.push({ kind: 'drinkware' });
-  if (layers.some(({ vinyl }) => getKindFacts(vinyl.kind).family === 'adhesive')) cautions.push({ kind: 'cure', hours: CURE_HOURS });
+  if (layers.some(({ vinyl }) => getKindFacts(vinyl.kind).family === 'adhesive'))
+    cautions.push({ kind: 'cure', hours: CURE_HOURS });
   layers.slice(0, -1).forEach(({ vinyl }, index) => {
     const upper = layers[index + 1]!.vinyl;
-    if (!vinyl.details.takesLayers || !upper.details.liesOnVinyl) cautions.push({ kind: 'nothing-over', lower: vinyl.name, upper: upper.name });
+    if (!vinyl.details.takesLayers || !upper.details.liesOnVinyl)
+      cautions.push({ kind: 'nothing-over', lower: vinyl.name, upper: upper.name });
   });
   return cautions;
 }
 
-function summarise(steps: readonly PressStep[], temperatureC: number | null, cautions: readonly PressCaution[], shop: ShopFigures): PressPlan {
+function summarise(
+  steps: readonly PressStep[],
+  temperatureC: number | null,
+  cautions: readonly PressCaution[],
+  shop: ShopFigures,
+): PressPlan {
   const hands = steps.filter((step) => step.attended);
   const handsSeconds = hands.reduce((sum, step) => sum + step.seconds, 0);
   return {
-    steps, temperatureC, cautions,
+    steps,
+    temperatureC,
+    cautions,
     waitSeconds: steps.filter((step) => !step.attended).reduce((sum, step) => sum + step.seconds, 0),
     closures: steps.filter((step) => step.kind === 'press' || step.kind === 'tack' || step.kind === 're-press').length,
     handsSeconds: figure(temperatureC === null ? 'Tape and place' : 'Press', handsSeconds, 's', 'computed', {
-      how: 'sum of the steps; while a piece cools you press the next', low: handsSeconds * PRESS_BAND.low, high: handsSeconds * PRESS_BAND.high,
-      parts: hands.map((step) => figure(`${STEP_LABELS[step.kind]}${step.vinylName ? `: ${step.vinylName}` : step.place ? `: ${step.place}` : ''}`, step.seconds, 's', sourceOf(step, shop))),
+      how: 'sum of the steps; while a piece cools you press the next',
+      low: handsSeconds * PRESS_BAND.low,
+      high: handsSeconds * PRESS_BAND.high,
+      parts: hands.map((step) =>
+        figure(
+          `${STEP_LABELS[step.kind]}${step.vinylName ? `: ${step.vinylName}` : step.place ? `: ${step.place}` : ''}`,
+          step.seconds,
+          's',
+          sourceOf(step, shop),
+        ),
+      ),
     }),
   };
 }
 
 export const STEP_LABELS: Readonly<Record<PressStepKind, string>> = {
-  'lay-out': 'Lay out', 'pre-press': 'Pre-press', place: 'Place', tack: 'Tack', press: 'Press', wait: 'Let it cool', peel: 'Peel', 're-press': 'Re-press, covered', apply: 'Clean, tape, burnish',
+  'lay-out': 'Lay out',
+  'pre-press': 'Pre-press',
+  place: 'Place',
+  tack: 'Tack',
+  press: 'Press',
+  wait: 'Let it cool',
+  peel: 'Peel',
+  're-press': 'Re-press, covered',
+  apply: 'Clean, tape, burnish',
 };
 
-const STEP_FIGURES = { 'lay-out': 'pressLayOutSeconds', 'pre-press': 'prePressSeconds', place: 'pressPlaceSeconds', tack: 'pressTackSeconds', peel: 'pressPeelSeconds', 're-press': 'rePressSeconds', apply: 'applySeconds' } as const;
+const STEP_FIGURES = {
+  'lay-out': 'pressLayOutSeconds',
+  'pre-press': 'prePressSeconds',
+  place: 'pressPlaceSeconds',
+  tack: 'pressTackSeconds',
+  peel: 'pressPeelSeconds',
+  're-press': 'rePressSeconds',
+  apply: 'applySeconds',
+} as const;
 
 function sourceOf(step: PressStep, shop: ShopFigures): Figure['source'] {
   if (step.kind === 'press') return 'maker';

@@ -3,7 +3,16 @@ import { describe, expect, it } from 'vitest';
 import { PLAIN_CHANNEL, PLAIN_ITEM, PLAIN_SHOP } from '../../../test/worked-example';
 import { computeItemCost, type ItemCost } from '../costing';
 import { minor } from '../units';
-import { ENDINGS, priceForMargin, priceForWage, priceOnChannel, readChannel, roundUpTo, type Channel, type ChannelGoal } from './index';
+import {
+  ENDINGS,
+  priceForMargin,
+  priceForWage,
+  priceOnChannel,
+  readChannel,
+  roundUpTo,
+  type Channel,
+  type ChannelGoal,
+} from './index';
 
 const made = computeItemCost(PLAIN_ITEM, 10, PLAIN_SHOP);
 if (!made.ok) throw new Error(made.problem.kind);
@@ -19,11 +28,24 @@ const takenAt = (price: number, part: Partial<Channel>) => readChannel(minor(pri
 
 describe('what a channel takes, by hand', () => {
   it.each<[string, Partial<Channel>, number]>([
-    ['a share', { tiers: [{ from: minor(0), share: 0.065 }] }, 130], ['a fixed part', { fixed: minor(25) }, 25],
-    ['tiers: 10 % up to 10.00, 5 % above', { tiers: [{ from: minor(0), share: 0.1 }, { from: minor(1000), share: 0.05 }] }, 150],
-    ['a listing that stands for four sales', { listing: minor(90), salesPerListing: 4 }, 23], ['a payment of 1.4 % and 0.25', { paymentShare: 0.014, paymentFixed: minor(25) }, 53],
-    ['12 % of the sales that advertising brings, a quarter of them', { adShare: 0.12, adOdds: 0.25 }, 60], ['a day of 45.00 for 30 pieces', { day: minor(4500), salesPerDay: 30 }, 150],
-    ['delivery of 4.90, of which 3.90 are paid', { delivery: minor(490), deliveryPaid: minor(390) }, 100], ['delivery that earns a little', { delivery: minor(390), deliveryPaid: minor(490) }, -100],
+    ['a share', { tiers: [{ from: minor(0), share: 0.065 }] }, 130],
+    ['a fixed part', { fixed: minor(25) }, 25],
+    [
+      'tiers: 10 % up to 10.00, 5 % above',
+      {
+        tiers: [
+          { from: minor(0), share: 0.1 },
+          { from: minor(1000), share: 0.05 },
+        ],
+      },
+      150,
+    ],
+    ['a listing that stands for four sales', { listing: minor(90), salesPerListing: 4 }, 23],
+    ['a payment of 1.4 % and 0.25', { paymentShare: 0.014, paymentFixed: minor(25) }, 53],
+    ['12 % of the sales that advertising brings, a quarter of them', { adShare: 0.12, adOdds: 0.25 }, 60],
+    ['a day of 45.00 for 30 pieces', { day: minor(4500), salesPerDay: 30 }, 150],
+    ['delivery of 4.90, of which 3.90 are paid', { delivery: minor(490), deliveryPaid: minor(390) }, 100],
+    ['delivery that earns a little', { delivery: minor(390), deliveryPaid: minor(490) }, -100],
   ])('%s of 20.00', (_, part, taken) => expect(takenAt(2000, part)).toBe(taken));
 
   it('tax and a shop’s discount come off the price first', () => {
@@ -53,31 +75,66 @@ describe('the price needed', () => {
 
   it('reaches its goal, and no lower price with the same ending does', () => {
     const any = fc.record({
-      share: fc.double({ min: 0, max: 0.3, noNaN: true }), upper: fc.double({ min: 0, max: 0.3, noNaN: true }), from: fc.integer({ min: 100, max: 3000 }), fixed: fc.nat(200), paymentShare: fc.double({ min: 0, max: 0.05, noNaN: true }),
-      adShare: fc.double({ min: 0, max: 0.15, noNaN: true }), day: fc.nat(5000), tax: fc.constantFrom(0, 0.1, 0.2), discount: fc.constantFrom(0, 0.3, 0.5), ending: fc.constantFrom(...ENDINGS), margin: fc.double({ min: 0, max: 0.3, noNaN: true }),
+      share: fc.double({ min: 0, max: 0.3, noNaN: true }),
+      upper: fc.double({ min: 0, max: 0.3, noNaN: true }),
+      from: fc.integer({ min: 100, max: 3000 }),
+      fixed: fc.nat(200),
+      paymentShare: fc.double({ min: 0, max: 0.05, noNaN: true }),
+      adShare: fc.double({ min: 0, max: 0.15, noNaN: true }),
+      day: fc.nat(5000),
+      tax: fc.constantFrom(0, 0.1, 0.2),
+      discount: fc.constantFrom(0, 0.3, 0.5),
+      ending: fc.constantFrom(...ENDINGS),
+      margin: fc.double({ min: 0, max: 0.3, noNaN: true }),
     });
-    fc.assert(fc.property(any, ({ share, upper, from, margin, fixed, day, ...rest }) => {
-      const on = channel({ ...rest, fixed: minor(fixed), day: minor(day), salesPerDay: 20, adOdds: 0.3, tiers: [{ from: minor(0), share }, { from: minor(from), share: upper }] });
-      const found = priceOnChannel({ kind: 'margin', share: margin }, cost, on);
-      if (!found.ok) return;
-      const price = found.value.value;
-      const reaches = (at: number) => {
-        const { yours, paid } = readChannel(minor(at), cost, on);
-        return yours.value >= margin * paid.value - 1e-6;
-      };
-      expect(reaches(price)).toBe(true);
-      expect(roundUpTo(price, on.ending)).toBe(price);
-      const step = on.ending === 'any' ? 1 : 100;
-      if (price >= step) expect(reaches(price - step)).toBe(false);
-    }), { numRuns: 300 });
+    fc.assert(
+      fc.property(any, ({ share, upper, from, margin, fixed, day, ...rest }) => {
+        const on = channel({
+          ...rest,
+          fixed: minor(fixed),
+          day: minor(day),
+          salesPerDay: 20,
+          adOdds: 0.3,
+          tiers: [
+            { from: minor(0), share },
+            { from: minor(from), share: upper },
+          ],
+        });
+        const found = priceOnChannel({ kind: 'margin', share: margin }, cost, on);
+        if (!found.ok) return;
+        const price = found.value.value;
+        const reaches = (at: number) => {
+          const { yours, paid } = readChannel(minor(at), cost, on);
+          return yours.value >= margin * paid.value - 1e-6;
+        };
+        expect(reaches(price)).toBe(true);
+        expect(roundUpTo(price, on.ending)).toBe(price);
+        const step = on.ending === 'any' ? 1 : 100;
+        if (price >= step) expect(reaches(price - step)).toBe(false);
+      }),
+      { numRuns: 300 },
+    );
   });
 
   it('is refused where the channel and the goal leave nothing', () => {
-    expect(priceOnChannel({ kind: 'margin', share: 0.6 }, cost, channel({ tiers: [{ from: minor(0), share: 0.4 }] }))).toEqual({ ok: false, problem: { kind: 'takes-too-much', taken: 0.4, goal: 0.6 } });
+    expect(
+      priceOnChannel({ kind: 'margin', share: 0.6 }, cost, channel({ tiers: [{ from: minor(0), share: 0.4 }] })),
+    ).toEqual({ ok: false, problem: { kind: 'takes-too-much', taken: 0.4, goal: 0.6 } });
     expect(priceOnChannel({ kind: 'floor' }, cost, channel({ discount: 1 }))).toMatchObject({ ok: false });
     // Fees are of the price with its tax in it: 90 % of that are more than all of the net price.
-    expect(priceOnChannel({ kind: 'floor' }, cost, channel({ tiers: [{ from: minor(0), share: 0.9 }], tax: 0.2 }))).toMatchObject({ ok: false });
+    expect(
+      priceOnChannel({ kind: 'floor' }, cost, channel({ tiers: [{ from: minor(0), share: 0.9 }], tax: 0.2 })),
+    ).toMatchObject({ ok: false });
   });
 
-  it.each([[1234, '00', 1300], [1234, '50', 1250], [1290, '90', 1290], [1291, '90', 1390], [1234, 'any', 1234], [0, '99', 99]] as const)('%d up to the ending %s is %d', (price, ending, rounded) => expect(roundUpTo(price, ending)).toBe(rounded));
+  it.each([
+    [1234, '00', 1300],
+    [1234, '50', 1250],
+    [1290, '90', 1290],
+    [1291, '90', 1390],
+    [1234, 'any', 1234],
+    [0, '99', 99],
+  ] as const)('%d up to the ending %s is %d', (price, ending, rounded) =>
+    expect(roundUpTo(price, ending)).toBe(rounded),
+  );
 });

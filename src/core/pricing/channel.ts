@@ -2,7 +2,17 @@
 // fixed parts, tiers, a fee of the payment, of advertising that brings some of the sales, of a stall's day.
 
 import type { ItemCost } from '../costing';
-import { fail, figure, minor, roundMoney, SECONDS_PER_HOUR, succeed, type Figure, type Minor, type Result } from '../units';
+import {
+  fail,
+  figure,
+  minor,
+  roundMoney,
+  SECONDS_PER_HOUR,
+  succeed,
+  type Figure,
+  type Minor,
+  type Result,
+} from '../units';
 
 export const CHANNEL_KINDS = ['stall', 'own site', 'marketplace', 'wholesale'] as const;
 export type ChannelKind = (typeof CHANNEL_KINDS)[number];
@@ -43,12 +53,26 @@ export type Channel = {
 
 export type ChannelFees = Omit<Channel, 'id' | 'name' | 'kind'>;
 
-export type ChannelReading = { readonly paid: Figure; readonly fees: Figure; readonly yours: Figure; readonly margin: Figure | null; readonly hourEarns: Figure | null };
-export type ChannelGoal = { readonly kind: 'margin'; readonly share: number } | { readonly kind: 'markup'; readonly share: number } | { readonly kind: 'wage'; readonly perHour: number } | { readonly kind: 'floor' };
+export type ChannelReading = {
+  readonly paid: Figure;
+  readonly fees: Figure;
+  readonly yours: Figure;
+  readonly margin: Figure | null;
+  readonly hourEarns: Figure | null;
+};
+export type ChannelGoal =
+  | { readonly kind: 'margin'; readonly share: number }
+  | { readonly kind: 'markup'; readonly share: number }
+  | { readonly kind: 'wage'; readonly perHour: number }
+  | { readonly kind: 'floor' };
 export const GOAL_KINDS = ['wage', 'margin', 'floor'] as const;
 export type ChannelProblem = { readonly kind: 'takes-too-much'; readonly taken: number; readonly goal: number };
 
-const money = (label: string, value: number, working: Omit<Figure, 'label' | 'value' | 'unit' | 'source'> = {}): Figure => figure(label, value, 'money', 'shop', working);
+const money = (
+  label: string,
+  value: number,
+  working: Omit<Figure, 'label' | 'value' | 'unit' | 'source'> = {},
+): Figure => figure(label, value, 'money', 'shop', working);
 
 /** What is left of a price once its tax and discount are off, before fees. */
 function takeOff(price: number, channel: Channel): { readonly paid: number; readonly net: number } {
@@ -60,15 +84,45 @@ function takeOff(price: number, channel: Channel): { readonly paid: number; read
 function listFees(paid: number, channel: Channel): readonly Figure[] {
   const tiers = channel.tiers.map((tier, index) => {
     const above = Math.max(0, Math.min(paid, channel.tiers[index + 1]?.from ?? Infinity) - tier.from);
-    return money(channel.tiers.length === 1 ? 'Share of the price' : `Share of the price, step ${index + 1}`, roundMoney(above * tier.share), { how: 'part of the price × share', parts: [...(tier.from > 0 ? [money('Of what is above', tier.from)] : []), money('Part of the price', above), figure('Share', tier.share, 'share', 'shop')] });
+    return money(
+      channel.tiers.length === 1 ? 'Share of the price' : `Share of the price, step ${index + 1}`,
+      roundMoney(above * tier.share),
+      {
+        how: 'part of the price × share',
+        parts: [
+          ...(tier.from > 0 ? [money('Of what is above', tier.from)] : []),
+          money('Part of the price', above),
+          figure('Share', tier.share, 'share', 'shop'),
+        ],
+      },
+    );
   });
   return [
-    ...tiers, money('Fixed, each sale', channel.fixed),
-    money('Putting it up for sale', roundMoney(channel.listing / channel.salesPerListing), { how: 'fee ÷ sales for each time', parts: [money('Fee', channel.listing), figure('Sales', channel.salesPerListing, 'count', 'shop')] }),
-    money('Payment', roundMoney(paid * channel.paymentShare) + channel.paymentFixed, { how: 'share × price + fixed part', parts: [figure('Share', channel.paymentShare, 'share', 'shop'), money('Fixed part', channel.paymentFixed)] }),
-    money('Advertising, on average', roundMoney(paid * channel.adShare * channel.adOdds), { how: 'price × share × share of sales that come by it', parts: [figure('Share', channel.adShare, 'share', 'shop'), figure('Sales that come by it', channel.adOdds, 'share', 'shop')] }),
-    money('Its part of the day', roundMoney(channel.day / channel.salesPerDay), { how: 'day ÷ pieces sold on one', parts: [money('Day', channel.day), figure('Pieces', channel.salesPerDay, 'count', 'shop')] }),
-    money('Delivery, beyond what the customer pays', channel.delivery - channel.deliveryPaid, { how: 'what it costs − what is paid for it', parts: [money('It costs', channel.delivery), money('Is paid', channel.deliveryPaid)] }),
+    ...tiers,
+    money('Fixed, each sale', channel.fixed),
+    money('Putting it up for sale', roundMoney(channel.listing / channel.salesPerListing), {
+      how: 'fee ÷ sales for each time',
+      parts: [money('Fee', channel.listing), figure('Sales', channel.salesPerListing, 'count', 'shop')],
+    }),
+    money('Payment', roundMoney(paid * channel.paymentShare) + channel.paymentFixed, {
+      how: 'share × price + fixed part',
+      parts: [figure('Share', channel.paymentShare, 'share', 'shop'), money('Fixed part', channel.paymentFixed)],
+    }),
+    money('Advertising, on average', roundMoney(paid * channel.adShare * channel.adOdds), {
+      how: 'price × share × share of sales that come by it',
+      parts: [
+        figure('Share', channel.adShare, 'share', 'shop'),
+        figure('Sales that come by it', channel.adOdds, 'share', 'shop'),
+      ],
+    }),
+    money('Its part of the day', roundMoney(channel.day / channel.salesPerDay), {
+      how: 'day ÷ pieces sold on one',
+      parts: [money('Day', channel.day), figure('Pieces', channel.salesPerDay, 'count', 'shop')],
+    }),
+    money('Delivery, beyond what the customer pays', channel.delivery - channel.deliveryPaid, {
+      how: 'what it costs − what is paid for it',
+      parts: [money('It costs', channel.delivery), money('Is paid', channel.deliveryPaid)],
+    }),
   ].filter((part) => part.value !== 0);
 }
 
@@ -76,17 +130,52 @@ function listFees(paid: number, channel: Channel): readonly Figure[] {
 export function readChannel(price: Minor, cost: ItemCost, channel: Channel): ChannelReading {
   const { paid, net } = takeOff(price, channel);
   const priceFigure = figure('Price', price, 'money', 'typed');
-  const off = [...(channel.discount > 0 ? [figure('Discount', channel.discount, 'share', 'shop')] : []), ...(channel.tax > 0 ? [figure('Tax in the price', channel.tax, 'share', 'shop')] : [])];
-  const paidFigure = figure('Received', net, 'money', 'computed', { how: off.length > 0 ? 'price less discount and tax' : 'the price', parts: [priceFigure, ...off] });
+  const off = [
+    ...(channel.discount > 0 ? [figure('Discount', channel.discount, 'share', 'shop')] : []),
+    ...(channel.tax > 0 ? [figure('Tax in the price', channel.tax, 'share', 'shop')] : []),
+  ];
+  const paidFigure = figure('Received', net, 'money', 'computed', {
+    how: off.length > 0 ? 'price less discount and tax' : 'the price',
+    parts: [priceFigure, ...off],
+  });
   const parts = listFees(paid, channel);
-  const fees = figure('Taken by the channel', parts.reduce((sum, part) => sum + part.value, 0), 'money', 'computed', { how: 'sum of its fees', parts });
-  const yoursFigure = figure('Yours', net - fees.value - cost.withRisk.value, 'money', 'computed', { how: 'received − taken − full cost with risk', parts: [paidFigure, fees, cost.withRisk] });
+  const fees = figure(
+    'Taken by the channel',
+    parts.reduce((sum, part) => sum + part.value, 0),
+    'money',
+    'computed',
+    { how: 'sum of its fees', parts },
+  );
+  const yoursFigure = figure('Yours', net - fees.value - cost.withRisk.value, 'money', 'computed', {
+    how: 'received − taken − full cost with risk',
+    parts: [paidFigure, fees, cost.withRisk],
+  });
   const wrong = cost.withRisk.value - cost.full.value;
   const hours = cost.handsSeconds.value / SECONDS_PER_HOUR;
   return {
-    paid: paidFigure, fees, yours: yoursFigure,
-    margin: net <= 0 ? null : figure('Margin, of what is received', yoursFigure.value / net, 'share', 'computed', { how: 'yours ÷ received', parts: [yoursFigure, paidFigure] }),
-    hourEarns: hours === 0 ? null : figure('An hour earns', (net - fees.value - cost.cash.value - wrong) / hours, 'money/h', 'computed', { how: '(received − taken − cash cost − what goes wrong) ÷ your time', parts: [paidFigure, fees, cost.cash, figure('What goes wrong', wrong, 'money', 'computed'), cost.handsSeconds] }),
+    paid: paidFigure,
+    fees,
+    yours: yoursFigure,
+    margin:
+      net <= 0
+        ? null
+        : figure('Margin, of what is received', yoursFigure.value / net, 'share', 'computed', {
+            how: 'yours ÷ received',
+            parts: [yoursFigure, paidFigure],
+          }),
+    hourEarns:
+      hours === 0
+        ? null
+        : figure('An hour earns', (net - fees.value - cost.cash.value - wrong) / hours, 'money/h', 'computed', {
+            how: '(received − taken − cash cost − what goes wrong) ÷ your time',
+            parts: [
+              paidFigure,
+              fees,
+              cost.cash,
+              figure('What goes wrong', wrong, 'money', 'computed'),
+              cost.handsSeconds,
+            ],
+          }),
   };
 }
 
@@ -96,7 +185,12 @@ function marginalShare(channel: Channel): number {
   return perPaid * (1 + channel.tax);
 }
 
-const GOAL_LABELS: Readonly<Record<ChannelGoal['kind'], string>> = { margin: 'Price for your margin', markup: 'Price for this markup', wage: 'Price for your wage goal', floor: 'Floor' };
+const GOAL_LABELS: Readonly<Record<ChannelGoal['kind'], string>> = {
+  margin: 'Price for your margin',
+  markup: 'Price for this markup',
+  wage: 'Price for your wage goal',
+  floor: 'Floor',
+};
 /** Prices beyond this are a mistake. */
 const MOST = 100_000_000;
 const TOLERANCE = 1e-6;
@@ -119,14 +213,17 @@ export function priceOnChannel(goal: ChannelGoal, cost: ItemCost, channel: Chann
       case 'markup':
         return reading.yours.value >= goal.share * cost.withRisk.value - TOLERANCE;
       case 'wage':
-        return reading.hourEarns === null ? reading.yours.value >= -TOLERANCE : reading.hourEarns.value >= goal.perHour - TOLERANCE;
+        return reading.hourEarns === null
+          ? reading.yours.value >= -TOLERANCE
+          : reading.hourEarns.value >= goal.perHour - TOLERANCE;
       case 'floor':
         return reading.yours.value >= -TOLERANCE;
       default:
         return goal satisfies never;
     }
   };
-  let low = 0, high = 1;
+  let low = 0,
+    high = 1;
   while (!holds(high)) {
     low = high;
     high *= 2;
@@ -142,10 +239,24 @@ export function priceOnChannel(goal: ChannelGoal, cost: ItemCost, channel: Chann
   for (let back = findLower(price, holds); back > 0; back = findLower(price, holds)) price -= back;
   price = roundUpTo(price, channel.ending);
   while (!holds(price)) price = roundUpTo(price + 1, channel.ending);
-  return succeed(figure(GOAL_LABELS[goal.kind], price, 'money', 'computed', { how: 'the lowest price that leaves it, up to the ending', parts: [cost.withRisk, readChannel(minor(price), cost, channel).fees, ...(goal.kind === 'wage' ? [figure('Wage goal', goal.perHour, 'money/h', 'shop'), cost.handsSeconds] : share > 0 ? [figure('Margin', share, 'share', 'shop')] : [])] }));
+  return succeed(
+    figure(GOAL_LABELS[goal.kind], price, 'money', 'computed', {
+      how: 'the lowest price that leaves it, up to the ending',
+      parts: [
+        cost.withRisk,
+        readChannel(minor(price), cost, channel).fees,
+        ...(goal.kind === 'wage'
+          ? [figure('Wage goal', goal.perHour, 'money/h', 'shop'), cost.handsSeconds]
+          : share > 0
+            ? [figure('Margin', share, 'share', 'shop')]
+            : []),
+      ],
+    }),
+  );
 }
 
-const findLower = (price: number, holds: (price: number) => boolean): number => [1, 2, 3, 4].find((cents) => price >= cents && holds(price - cents)) ?? 0;
+const findLower = (price: number, holds: (price: number) => boolean): number =>
+  [1, 2, 3, 4].find((cents) => price >= cents && holds(price - cents)) ?? 0;
 
 /** The next price from here up that ends so. */
 export function roundUpTo(price: number, ending: Ending): number {

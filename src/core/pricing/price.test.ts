@@ -3,7 +3,15 @@ import { describe, expect, it } from 'vitest';
 import { computeItemCost, type ItemCost } from '../costing';
 import { PLAIN_ITEM, PLAIN_SHOP } from '../../../test/worked-example';
 import { minor } from '../units';
-import { computeFee, computeFloor, priceForMargin, priceForMarkup, priceForWage, readDiscount, readPrice } from './price';
+import {
+  computeFee,
+  computeFloor,
+  priceForMargin,
+  priceForMarkup,
+  priceForWage,
+  readDiscount,
+  readPrice,
+} from './price';
 
 const result = computeItemCost(PLAIN_ITEM, 10, PLAIN_SHOP);
 if (!result.ok) throw new Error(result.problem.kind);
@@ -35,26 +43,42 @@ describe('solving for a price', () => {
   });
 
   it('refuses a fee and a margin that leave nothing', () => {
-    expect(priceForMargin(0.95, cost, PLAIN_SHOP)).toEqual({ ok: false, problem: { kind: 'goal-beyond-price', feeShare: 0.05, goalShare: 0.95 } });
+    expect(priceForMargin(0.95, cost, PLAIN_SHOP)).toEqual({
+      ok: false,
+      problem: { kind: 'goal-beyond-price', feeShare: 0.05, goalShare: 0.95 },
+    });
     expect(priceForMarkup(0.1, cost, { ...PLAIN_SHOP, feeShare: 1 })).toMatchObject({ ok: false });
   });
 
-  const shops = fc.record({ feeShare: fc.integer({ min: 0, max: 40 }).map((n) => n / 100), feeFixed: fc.integer({ min: 0, max: 500 }) }).map((fee) => ({ ...PLAIN_SHOP, ...fee }));
+  const shops = fc
+    .record({
+      feeShare: fc.integer({ min: 0, max: 40 }).map((n) => n / 100),
+      feeFixed: fc.integer({ min: 0, max: 500 }),
+    })
+    .map((fee) => ({ ...PLAIN_SHOP, ...fee }));
 
   it('price → margin → price: the goal is reached, and a cent less misses it', () => {
-    fc.assert(fc.property(shops, fc.integer({ min: 0, max: 50 }), (shop, percent) => {
-      const goal = percent / 100;
-      const price = value(priceForMargin(goal, cost, shop));
-      expect(readPrice(price, cost, shop).yours.value).toBeGreaterThanOrEqual(goal * price - 1e-6);
-      expect(readPrice(minor(price - 1), cost, shop).yours.value).toBeLessThan(goal * (price - 1));
-    }));
+    fc.assert(
+      fc.property(shops, fc.integer({ min: 0, max: 50 }), (shop, percent) => {
+        const goal = percent / 100;
+        const price = value(priceForMargin(goal, cost, shop));
+        expect(readPrice(price, cost, shop).yours.value).toBeGreaterThanOrEqual(goal * price - 1e-6);
+        expect(readPrice(minor(price - 1), cost, shop).yours.value).toBeLessThan(goal * (price - 1));
+      }),
+    );
   });
 
   it('reaches markup and wage in the same way', () => {
-    fc.assert(fc.property(shops, fc.integer({ min: 0, max: 300 }), fc.integer({ min: 0, max: 9000 }), (shop, percent, wage) => {
-      expect(readPrice(value(priceForMarkup(percent / 100, cost, shop)), cost, shop).markup!.value).toBeGreaterThanOrEqual(percent / 100 - 1e-9);
-      expect(readPrice(value(priceForWage(wage, cost, shop)), cost, shop).hourEarns!.value).toBeGreaterThanOrEqual(wage - 1e-6);
-    }));
+    fc.assert(
+      fc.property(shops, fc.integer({ min: 0, max: 300 }), fc.integer({ min: 0, max: 9000 }), (shop, percent, wage) => {
+        expect(
+          readPrice(value(priceForMarkup(percent / 100, cost, shop)), cost, shop).markup!.value,
+        ).toBeGreaterThanOrEqual(percent / 100 - 1e-9);
+        expect(readPrice(value(priceForWage(wage, cost, shop)), cost, shop).hourEarns!.value).toBeGreaterThanOrEqual(
+          wage - 1e-6,
+        );
+      }),
+    );
   });
 
   it('at the floor an hour earns the shop’s hour, within a cent a piece', () => {
@@ -74,10 +98,12 @@ describe('a discount', () => {
 
   it('is told where you would pay to work, and only there', () => {
     const floor = value(computeFloor(cost, PLAIN_SHOP));
-    fc.assert(fc.property(fc.integer({ min: floor, max: 5000 }), fc.double({ min: 0, max: 1, noNaN: true }), (price, share) => {
-      const { price: left, belowFloor } = readDiscount(share, minor(price), cost, PLAIN_SHOP);
-      expect(left.value).toBeLessThanOrEqual(price);
-      expect(belowFloor).toBe(left.value < floor);
-    }));
+    fc.assert(
+      fc.property(fc.integer({ min: floor, max: 5000 }), fc.double({ min: 0, max: 1, noNaN: true }), (price, share) => {
+        const { price: left, belowFloor } = readDiscount(share, minor(price), cost, PLAIN_SHOP);
+        expect(left.value).toBeLessThanOrEqual(price);
+        expect(belowFloor).toBe(left.value < floor);
+      }),
+    );
   });
 });

@@ -2,7 +2,17 @@
 
 import type { ItemCost } from '../costing';
 import { getShopFigure, type ShopFigures } from '../materials';
-import { fail, figure, minor, roundMoney, SECONDS_PER_HOUR, succeed, type Figure, type Minor, type Result } from '../units';
+import {
+  fail,
+  figure,
+  minor,
+  roundMoney,
+  SECONDS_PER_HOUR,
+  succeed,
+  type Figure,
+  type Minor,
+  type Result,
+} from '../units';
 
 export type PriceReading = {
   readonly price: Figure;
@@ -17,7 +27,11 @@ export type PriceReading = {
   readonly hourEarns: Figure | null;
 };
 
-export type PriceProblem = { readonly kind: 'goal-beyond-price'; readonly feeShare: number; readonly goalShare: number };
+export type PriceProblem = {
+  readonly kind: 'goal-beyond-price';
+  readonly feeShare: number;
+  readonly goalShare: number;
+};
 
 /** The channel's fee on one sale at this price: share × price, rounded to the cent, plus the fixed part. */
 export function computeFee(price: number, shop: ShopFigures): Minor {
@@ -30,8 +44,14 @@ export function readPrice(price: Minor, cost: ItemCost, shop: ShopFigures): Pric
   const risk = cost.withRisk;
   const yours = price - fee - risk.value;
   const priceFigure = figure('Price', price, 'money', 'typed');
-  const feeFigure = figure('Fee', fee, 'money', 'computed', { how: 'share × price + fixed part', parts: [getShopFigure(shop, 'feeShare'), priceFigure, getShopFigure(shop, 'feeFixed')] });
-  const yoursFigure = figure('Yours', yours, 'money', 'computed', { how: 'price − fee − full cost with risk', parts: [priceFigure, feeFigure, risk] });
+  const feeFigure = figure('Fee', fee, 'money', 'computed', {
+    how: 'share × price + fixed part',
+    parts: [getShopFigure(shop, 'feeShare'), priceFigure, getShopFigure(shop, 'feeFixed')],
+  });
+  const yoursFigure = figure('Yours', yours, 'money', 'computed', {
+    how: 'price − fee − full cost with risk',
+    parts: [priceFigure, feeFigure, risk],
+  });
   const riskShare = risk.value - cost.full.value;
   const forHours = price - fee - cost.cash.value - riskShare;
   const hours = cost.handsSeconds.value / SECONDS_PER_HOUR;
@@ -39,12 +59,33 @@ export function readPrice(price: Minor, cost: ItemCost, shop: ShopFigures): Pric
     price: priceFigure,
     fee: feeFigure,
     yours: yoursFigure,
-    margin: price === 0 ? null : figure('Margin, of the price', yours / price, 'share', 'computed', { how: 'yours ÷ price', parts: [yoursFigure, priceFigure] }),
-    markup: risk.value === 0 ? null : figure('Markup, of the cost', yours / risk.value, 'share', 'computed', { how: 'yours ÷ full cost with risk', parts: [yoursFigure, risk] }),
-    hourEarns: hours === 0 ? null : figure('An hour earns', forHours / hours, 'money/h', 'computed', {
-      how: '(price − fee − cash cost − what goes wrong) ÷ your time',
-      parts: [priceFigure, feeFigure, cost.cash, figure('What goes wrong', riskShare, 'money', 'computed'), cost.handsSeconds],
-    }),
+    margin:
+      price === 0
+        ? null
+        : figure('Margin, of the price', yours / price, 'share', 'computed', {
+            how: 'yours ÷ price',
+            parts: [yoursFigure, priceFigure],
+          }),
+    markup:
+      risk.value === 0
+        ? null
+        : figure('Markup, of the cost', yours / risk.value, 'share', 'computed', {
+            how: 'yours ÷ full cost with risk',
+            parts: [yoursFigure, risk],
+          }),
+    hourEarns:
+      hours === 0
+        ? null
+        : figure('An hour earns', forHours / hours, 'money/h', 'computed', {
+            how: '(price − fee − cash cost − what goes wrong) ÷ your time',
+            parts: [
+              priceFigure,
+              feeFigure,
+              cost.cash,
+              figure('What goes wrong', riskShare, 'money', 'computed'),
+              cost.handsSeconds,
+            ],
+          }),
   };
 }
 
@@ -53,32 +94,71 @@ export function priceForMargin(margin: number, cost: ItemCost, shop: ShopFigures
   const room = 1 - shop.feeShare - margin;
   // Binary fractions: 0.55 + 0.45 misses one by 1e-16.
   if (room <= 1e-9) return fail({ kind: 'goal-beyond-price', feeShare: shop.feeShare, goalShare: margin });
-  const price = lowestPrice((cost.withRisk.value + shop.feeFixed) / room, (candidate) => candidate - computeFee(candidate, shop) - cost.withRisk.value >= margin * candidate - TOLERANCE);
-  return succeed(figure(margin === 0 ? 'Floor' : 'Price for your margin', price, 'money', 'computed', {
-    how: '(full cost with risk + fixed fee) ÷ (1 − fee share − margin), up to the next cent',
-    parts: [cost.withRisk, getShopFigure(shop, 'feeFixed'), getShopFigure(shop, 'feeShare'), figure('Margin', margin, 'share', 'shop')],
-  }));
+  const price = lowestPrice(
+    (cost.withRisk.value + shop.feeFixed) / room,
+    (candidate) => candidate - computeFee(candidate, shop) - cost.withRisk.value >= margin * candidate - TOLERANCE,
+  );
+  return succeed(
+    figure(margin === 0 ? 'Floor' : 'Price for your margin', price, 'money', 'computed', {
+      how: '(full cost with risk + fixed fee) ÷ (1 − fee share − margin), up to the next cent',
+      parts: [
+        cost.withRisk,
+        getShopFigure(shop, 'feeFixed'),
+        getShopFigure(shop, 'feeShare'),
+        figure('Margin', margin, 'share', 'shop'),
+      ],
+    }),
+  );
 }
 
 /** The price that leaves this markup on the cost: (cost × (1 + markup) + fixed fee) ÷ (1 − fee share). */
 export function priceForMarkup(markup: number, cost: ItemCost, shop: ShopFigures): Result<Figure, PriceProblem> {
-  return priceForAmount('Price for this markup', cost.withRisk.value * (1 + markup), [cost.withRisk, figure('Markup', markup, 'share', 'typed')], shop);
+  return priceForAmount(
+    'Price for this markup',
+    cost.withRisk.value * (1 + markup),
+    [cost.withRisk, figure('Markup', markup, 'share', 'typed')],
+    shop,
+  );
 }
 
 /** The price at which an hour earns `wagePerHour`: cash, risk and the hours at that wage, before the fee. */
 export function priceForWage(wagePerHour: number, cost: ItemCost, shop: ShopFigures): Result<Figure, PriceProblem> {
   const riskShare = cost.withRisk.value - cost.full.value;
   const hours = cost.handsSeconds.value / SECONDS_PER_HOUR;
-  return priceForAmount('Price for your wage goal', cost.cash.value + riskShare + wagePerHour * hours, [cost.cash, figure('What goes wrong', riskShare, 'money', 'computed'), figure('Wage goal', wagePerHour, 'money/h', 'shop'), cost.handsSeconds], shop);
+  return priceForAmount(
+    'Price for your wage goal',
+    cost.cash.value + riskShare + wagePerHour * hours,
+    [
+      cost.cash,
+      figure('What goes wrong', riskShare, 'money', 'computed'),
+      figure('Wage goal', wagePerHour, 'money/h', 'shop'),
+      cost.handsSeconds,
+    ],
+    shop,
+  );
 }
 
-export const computeFloor = (cost: ItemCost, shop: ShopFigures): Result<Figure, PriceProblem> => priceForMargin(0, cost, shop);
+export const computeFloor = (cost: ItemCost, shop: ShopFigures): Result<Figure, PriceProblem> =>
+  priceForMargin(0, cost, shop);
 
-function priceForAmount(label: string, left: number, parts: readonly Figure[], shop: ShopFigures): Result<Figure, PriceProblem> {
+function priceForAmount(
+  label: string,
+  left: number,
+  parts: readonly Figure[],
+  shop: ShopFigures,
+): Result<Figure, PriceProblem> {
   const room = 1 - shop.feeShare;
   if (room <= 1e-9) return fail({ kind: 'goal-beyond-price', feeShare: shop.feeShare, goalShare: 0 });
-  const price = lowestPrice((left + shop.feeFixed) / room, (candidate) => candidate - computeFee(candidate, shop) >= left - TOLERANCE);
-  return succeed(figure(label, price, 'money', 'computed', { how: '(what must be left + fixed fee) ÷ (1 − fee share), up to the next cent', parts: [...parts, getShopFigure(shop, 'feeFixed'), getShopFigure(shop, 'feeShare')] }));
+  const price = lowestPrice(
+    (left + shop.feeFixed) / room,
+    (candidate) => candidate - computeFee(candidate, shop) >= left - TOLERANCE,
+  );
+  return succeed(
+    figure(label, price, 'money', 'computed', {
+      how: '(what must be left + fixed fee) ÷ (1 − fee share), up to the next cent',
+      parts: [...parts, getShopFigure(shop, 'feeFixed'), getShopFigure(shop, 'feeShare')],
+    }),
+  );
 }
 
 const TOLERANCE = 1e-6;
@@ -93,30 +173,83 @@ function lowestPrice(near: number, holds: (candidate: number) => boolean): Minor
 
 /** Discounts that are ordinarily asked for: a regular, a club, a shop that sells it on. */
 export const DISCOUNTS = [0.05, 0.1, 0.2, 0.4] as const;
-export type DiscountReading = { readonly share: number; readonly price: Figure; readonly hourEarns: Figure | null; /** You would pay to work. */ readonly belowFloor: boolean };
+export type DiscountReading = {
+  readonly share: number;
+  readonly price: Figure;
+  readonly hourEarns: Figure | null;
+  /** You would pay to work. */ readonly belowFloor: boolean;
+};
 
 /** What a discount leaves: the price less it, up to the cent, and what an hour earns then. `share` from 0 to 1; below 0 it is a surcharge, as for a rush. */
 export function readDiscount(share: number, price: Minor, cost: ItemCost, shop: ShopFigures): DiscountReading {
   const left = minor(Math.ceil(price * (1 - share) - TOLERANCE));
   const reading = readPrice(left, cost, shop);
-  const [label, how] = share < 0 ? ['Price with the surcharge', 'price × (1 + surcharge), up to the cent'] : ['Price less the discount', 'price × (1 − discount), up to the cent'];
-  return { share, price: figure(label, left, 'money', 'computed', { how, parts: [figure('Price', price, 'money', 'typed'), figure(share < 0 ? 'Surcharge' : 'Discount', Math.abs(share), 'share', 'typed')] }), hourEarns: reading.hourEarns, belowFloor: reading.yours.value < 0 };
+  const [label, how] =
+    share < 0
+      ? ['Price with the surcharge', 'price × (1 + surcharge), up to the cent']
+      : ['Price less the discount', 'price × (1 − discount), up to the cent'];
+  return {
+    share,
+    price: figure(label, left, 'money', 'computed', {
+      how,
+      parts: [
+        figure('Price', price, 'money', 'typed'),
+        figure(share < 0 ? 'Surcharge' : 'Discount', Math.abs(share), 'share', 'typed'),
+      ],
+    }),
+    hourEarns: reading.hourEarns,
+    belowFloor: reading.yours.value < 0,
+  };
 }
 
 export const SET_SIZES = [2, 3, 5] as const;
-export type SetReading = { readonly count: number; readonly price: Figure; readonly yours: Figure; readonly hourEarns: Figure | null; readonly belowFloor: boolean };
+export type SetReading = {
+  readonly count: number;
+  readonly price: Figure;
+  readonly yours: Figure;
+  readonly hourEarns: Figure | null;
+  readonly belowFloor: boolean;
+};
 
 /** So many sold as one set, the set cheaper by `share`: the fixed fee is taken once, everything else for each piece. */
 export function readSet(count: number, share: number, price: Minor, cost: ItemCost, shop: ShopFigures): SetReading {
-  const asked = figure(`A set of ${count}`, Math.ceil(count * price * (1 - share) - TOLERANCE), 'money', 'computed', { how: 'pieces × price × (1 − off), up to the cent', parts: [figure('Pieces', count, 'count', 'typed'), figure('Price', price, 'money', 'typed'), figure('Off', share, 'share', 'shop')] });
-  const fee = figure('Fee', computeFee(asked.value, shop), 'money', 'computed', { how: 'share × price of the set + fixed part, once', parts: [getShopFigure(shop, 'feeShare'), asked, getShopFigure(shop, 'feeFixed')] });
-  const costs = figure('Full cost with risk, all of it', count * cost.withRisk.value, 'money', 'computed', { how: 'pieces × one', parts: [cost.withRisk] });
+  const asked = figure(`A set of ${count}`, Math.ceil(count * price * (1 - share) - TOLERANCE), 'money', 'computed', {
+    how: 'pieces × price × (1 − off), up to the cent',
+    parts: [
+      figure('Pieces', count, 'count', 'typed'),
+      figure('Price', price, 'money', 'typed'),
+      figure('Off', share, 'share', 'shop'),
+    ],
+  });
+  const fee = figure('Fee', computeFee(asked.value, shop), 'money', 'computed', {
+    how: 'share × price of the set + fixed part, once',
+    parts: [getShopFigure(shop, 'feeShare'), asked, getShopFigure(shop, 'feeFixed')],
+  });
+  const costs = figure('Full cost with risk, all of it', count * cost.withRisk.value, 'money', 'computed', {
+    how: 'pieces × one',
+    parts: [cost.withRisk],
+  });
   const seconds = count * cost.handsSeconds.value;
-  const time = figure('Your time, all of it', seconds, 's', 'computed', { how: 'pieces × one', parts: [cost.handsSeconds] });
+  const time = figure('Your time, all of it', seconds, 's', 'computed', {
+    how: 'pieces × one',
+    parts: [cost.handsSeconds],
+  });
   const wages = count * (cost.full.value - cost.cash.value);
-  const yours = figure('Yours', asked.value - fee.value - costs.value, 'money', 'computed', { how: 'price of the set − fee − full cost with risk', parts: [asked, fee, costs] });
+  const yours = figure('Yours', asked.value - fee.value - costs.value, 'money', 'computed', {
+    how: 'price of the set − fee − full cost with risk',
+    parts: [asked, fee, costs],
+  });
   return {
-    count, price: asked, yours, belowFloor: yours.value < 0,
-    hourEarns: seconds === 0 ? null : figure('An hour earns', ((yours.value + wages) * SECONDS_PER_HOUR) / seconds, 'money/h', 'computed', { how: '(yours + your time at your hour) ÷ your time', parts: [yours, figure('Your time, paid', wages, 'money', 'computed'), time] }),
+    count,
+    price: asked,
+    yours,
+    belowFloor: yours.value < 0,
+    hourEarns:
+      seconds === 0
+        ? null
+        : figure('An hour earns', ((yours.value + wages) * SECONDS_PER_HOUR) / seconds, 'money/h', 'computed', {
+            how: '(yours + your time at your hour) ÷ your time',
+            parts: [yours, figure('Your time, paid', wages, 'money', 'computed'), time],
+          }),
   };
 }

@@ -46,23 +46,42 @@ function getBatchKey(station: Station, part: BenchPart): string {
 export function gatherBatches<T extends BenchPart>(station: Station, parts: readonly T[]): readonly Batch<T>[] {
   const groups = groupBy(findReadyParts(station, parts), (part) => getBatchKey(station, part));
   const batches = [...groups].map(([key, members]): Batch<T> => {
-    const sorted = [...members].sort((a, b) => compareText(a.dueDay, b.dueDay) || Number(b.broken) - Number(a.broken) || a.partId - b.partId);
+    const sorted = [...members].sort(
+      (a, b) => compareText(a.dueDay, b.dueDay) || Number(b.broken) - Number(a.broken) || a.partId - b.partId,
+    );
     return {
-      key, station, parts: sorted, dueDay: sorted[0]!.dueDay,
+      key,
+      station,
+      parts: sorted,
+      dueDay: sorted[0]!.dueDay,
       unitCount: new Set(members.map((part) => part.unitId)).size,
       seconds: members.reduce((sum, part) => sum + part.estimates[station], 0),
     };
   });
-  return batches.sort((a, b) => compareText(a.dueDay, b.dueDay) || Number(b.parts[0]!.broken) - Number(a.parts[0]!.broken) || a.parts[0]!.partId - b.parts[0]!.partId);
+  return batches.sort(
+    (a, b) =>
+      compareText(a.dueDay, b.dueDay) ||
+      Number(b.parts[0]!.broken) - Number(a.parts[0]!.broken) ||
+      a.parts[0]!.partId - b.parts[0]!.partId,
+  );
 }
 
 const compareText = (a: string, b: string): number => (a < b ? -1 : a > b ? 1 : 0);
 
-export type NextActions<T extends BenchPart> = { readonly hands: Batch<T> | null; readonly cutter: Batch<T> | null; readonly press: Batch<T> | null };
+export type NextActions<T extends BenchPart> = {
+  readonly hands: Batch<T> | null;
+  readonly cutter: Batch<T> | null;
+  readonly press: Batch<T> | null;
+};
 
 /** The next batch for the cutter, the press and free hands (weeding or checking), by due day; what is nearly done goes first. */
 export function proposeNext<T extends BenchPart>(parts: readonly T[]): NextActions<T> {
-  const at = Object.fromEntries(STATIONS.map((station) => [station, gatherBatches(station, parts)[0] ?? null])) as Record<Station, Batch<T> | null>;
-  const hands = [at.check, at.weed].filter((batch): batch is Batch<T> => batch !== null).sort((a, b) => compareText(a.dueDay, b.dueDay))[0] ?? null;
+  const at = Object.fromEntries(
+    STATIONS.map((station) => [station, gatherBatches(station, parts)[0] ?? null]),
+  ) as Record<Station, Batch<T> | null>;
+  const hands =
+    [at.check, at.weed]
+      .filter((batch): batch is Batch<T> => batch !== null)
+      .sort((a, b) => compareText(a.dueDay, b.dueDay))[0] ?? null;
   return { hands, cutter: at.cut, press: at.press };
 }

@@ -4,23 +4,55 @@ import type { Station } from '../orders';
 
 export type Track = 'cutter' | 'hands' | 'press';
 export const TRACKS: readonly Track[] = ['cutter', 'hands', 'press'];
-export type TapeBlock = { readonly track: Track; readonly station: Station; readonly label: string; readonly startMs: number; readonly endMs: number; readonly planned: boolean; readonly key: string };
-export type TapeJob = { readonly key: string; readonly label: string; readonly dueDay: string; readonly seconds: Readonly<Record<Station, number>>; readonly machineSeconds: number };
+export type TapeBlock = {
+  readonly track: Track;
+  readonly station: Station;
+  readonly label: string;
+  readonly startMs: number;
+  readonly endMs: number;
+  readonly planned: boolean;
+  readonly key: string;
+};
+export type TapeJob = {
+  readonly key: string;
+  readonly label: string;
+  readonly dueDay: string;
+  readonly seconds: Readonly<Record<Station, number>>;
+  readonly machineSeconds: number;
+};
 
-const STATION_TRACKS: Readonly<Record<Station, Track>> = { cut: 'cutter', weed: 'hands', press: 'press', check: 'hands' };
+const STATION_TRACKS: Readonly<Record<Station, Track>> = {
+  cut: 'cutter',
+  weed: 'hands',
+  press: 'press',
+  check: 'hands',
+};
 export const getTrack = (station: Station): Track => STATION_TRACKS[station];
 
 /**
  * Planned blocks from `fromMs` on, jobs by due day, each through cut, weed, press and check in turn. The person works at
  * one thing at a time (loading, weeding, pressing, checking); the cutter runs on alone after it was loaded.
  */
-export function planTape(input: { readonly jobs: readonly TapeJob[]; readonly fromMs: number; readonly untilMs: number }): readonly TapeBlock[] {
+export function planTape(input: {
+  readonly jobs: readonly TapeJob[];
+  readonly fromMs: number;
+  readonly untilMs: number;
+}): readonly TapeBlock[] {
   const blocks: TapeBlock[] = [];
   let personFree = input.fromMs;
   let cutterFree = input.fromMs;
   const ready = new Map<string, number>();
   const put = (job: TapeJob, station: Station, startMs: number, endMs: number) => {
-    if (endMs > startMs && startMs < input.untilMs) blocks.push({ track: STATION_TRACKS[station], station, label: job.label, startMs, endMs: Math.min(endMs, input.untilMs), planned: true, key: `${job.key}-${station}` });
+    if (endMs > startMs && startMs < input.untilMs)
+      blocks.push({
+        track: STATION_TRACKS[station],
+        station,
+        label: job.label,
+        startMs,
+        endMs: Math.min(endMs, input.untilMs),
+        planned: true,
+        key: `${job.key}-${station}`,
+      });
   };
   const jobs = [...input.jobs].sort((a, b) => (a.dueDay < b.dueDay ? -1 : a.dueDay > b.dueDay ? 1 : 0));
   for (const job of jobs) {

@@ -6,9 +6,12 @@ import { addDays, computeFreeSeconds, getDay } from './free-time';
 
 export type Promise = { readonly day: string; readonly working: Figure };
 export type PromiseInput = {
-  readonly nowMs: number; readonly timeZone: string; readonly shop: ShopFigures;
+  readonly nowMs: number;
+  readonly timeZone: string;
+  readonly shop: ShopFigures;
   /** Hands that all open orders still need, and that this job needs. */
-  readonly waitingSeconds: number; readonly ownSeconds: number;
+  readonly waitingSeconds: number;
+  readonly ownSeconds: number;
   /** Days until the last of its material is here; 0 where all of it is. */
   readonly materialDays: number;
 };
@@ -26,9 +29,14 @@ export function findEarliestDay(input: PromiseInput): Promise | null {
     const until = free(day);
     if (until < waitingSeconds + ownSeconds || until - before < ownSeconds) continue;
     return {
-      day, working: figure('Working time until then', until, 's', 'shop', {
+      day,
+      working: figure('Working time until then', until, 's', 'shop', {
         how: 'enough for what waits and this job, once its material is here',
-        parts: [figure('Waiting orders', waitingSeconds, 's', 'computed'), figure('This job', ownSeconds, 's', 'computed'), figure('Days until its material is here', materialDays, 'count', materialDays > 0 ? 'computed' : 'measured')],
+        parts: [
+          figure('Waiting orders', waitingSeconds, 's', 'computed'),
+          figure('This job', ownSeconds, 's', 'computed'),
+          figure('Days until its material is here', materialDays, 'count', materialDays > 0 ? 'computed' : 'measured'),
+        ],
       }),
     };
   }

@@ -4,7 +4,15 @@ import { Temporal } from 'temporal-polyfill';
 import type { ShopFigures } from '../materials';
 import { SECONDS_PER_HOUR } from '../units';
 
-const WEEKDAY_HOURS = ['hoursMonday', 'hoursTuesday', 'hoursWednesday', 'hoursThursday', 'hoursFriday', 'hoursSaturday', 'hoursSunday'] as const;
+const WEEKDAY_HOURS = [
+  'hoursMonday',
+  'hoursTuesday',
+  'hoursWednesday',
+  'hoursThursday',
+  'hoursFriday',
+  'hoursSaturday',
+  'hoursSunday',
+] as const;
 
 /** The calendar day, as YYYY-MM-DD, at an instant in a time zone. */
 export function getDay(nowMs: number, timeZone: string): string {
@@ -21,17 +29,34 @@ export function countDays(from: string, to: string): number {
 }
 
 /** When work begins and ends on the day of an instant, epoch ms; the same moment twice on a day off. */
-export function getWorkingDay(nowMs: number, timeZone: string, shop: ShopFigures): { readonly beginsMs: number; readonly endsMs: number } {
-  return boundWork(Temporal.Instant.fromEpochMilliseconds(nowMs).toZonedDateTimeISO(timeZone).toPlainDate(), timeZone, shop);
+export function getWorkingDay(
+  nowMs: number,
+  timeZone: string,
+  shop: ShopFigures,
+): { readonly beginsMs: number; readonly endsMs: number } {
+  return boundWork(
+    Temporal.Instant.fromEpochMilliseconds(nowMs).toZonedDateTimeISO(timeZone).toPlainDate(),
+    timeZone,
+    shop,
+  );
 }
 
-function boundWork(day: Temporal.PlainDate, timeZone: string, shop: ShopFigures): { readonly beginsMs: number; readonly endsMs: number } {
+function boundWork(
+  day: Temporal.PlainDate,
+  timeZone: string,
+  shop: ShopFigures,
+): { readonly beginsMs: number; readonly endsMs: number } {
   const beginsMs = day.toZonedDateTime({ timeZone, plainTime: { hour: shop.dayStartHour } }).epochMilliseconds;
   return { beginsMs, endsMs: beginsMs + shop[WEEKDAY_HOURS[day.dayOfWeek - 1]!] * SECONDS_PER_HOUR * 1000 };
 }
 
 /** Working seconds from now to the end of `day`, both of the shop's time zone; nought when the day is past. */
-export function computeFreeSeconds(input: { readonly nowMs: number; readonly day: string; readonly timeZone: string; readonly shop: ShopFigures }): number {
+export function computeFreeSeconds(input: {
+  readonly nowMs: number;
+  readonly day: string;
+  readonly timeZone: string;
+  readonly shop: ShopFigures;
+}): number {
   const { nowMs, timeZone, shop } = input;
   const now = Temporal.Instant.fromEpochMilliseconds(nowMs).toZonedDateTimeISO(timeZone);
   const last = Temporal.PlainDate.from(input.day);

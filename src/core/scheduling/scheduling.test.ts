@@ -1,8 +1,31 @@
 import { describe, expect, it } from 'vitest';
 import { DEFAULT_SHOP_FIGURES } from '../materials';
-import { addDays, computeFreeSeconds, computeSlack, countDays, gatherBatches, getDay, getWorkingDay, planTape, proposeLoads, proposeNext, sumLoadSeconds, type BenchPart } from './index';
+import {
+  addDays,
+  computeFreeSeconds,
+  computeSlack,
+  countDays,
+  gatherBatches,
+  getDay,
+  getWorkingDay,
+  planTape,
+  proposeLoads,
+  proposeNext,
+  sumLoadSeconds,
+  type BenchPart,
+} from './index';
 
-const shop = { ...DEFAULT_SHOP_FIGURES, dayStartHour: 9, hoursMonday: 6, hoursTuesday: 6, hoursWednesday: 6, hoursThursday: 6, hoursFriday: 4, hoursSaturday: 0, hoursSunday: 0 };
+const shop = {
+  ...DEFAULT_SHOP_FIGURES,
+  dayStartHour: 9,
+  hoursMonday: 6,
+  hoursTuesday: 6,
+  hoursWednesday: 6,
+  hoursThursday: 6,
+  hoursFriday: 4,
+  hoursSaturday: 0,
+  hoursSunday: 0,
+};
 const timeZone = 'Europe/Vienna';
 const at = (iso: string) => Date.parse(iso);
 const HOUR = 3600;
@@ -18,8 +41,12 @@ describe('free time', () => {
   });
 
   it('keeps its hours when the clocks change', () => {
-    expect(computeFreeSeconds({ nowMs: at('2027-03-28T00:00:00+01:00'), day: '2027-03-29', timeZone, shop }) / HOUR).toBe(6);
-    expect(getWorkingDay(at('2027-03-29T12:00:00+02:00'), timeZone, shop).beginsMs).toBe(at('2027-03-29T09:00:00+02:00'));
+    expect(
+      computeFreeSeconds({ nowMs: at('2027-03-28T00:00:00+01:00'), day: '2027-03-29', timeZone, shop }) / HOUR,
+    ).toBe(6);
+    expect(getWorkingDay(at('2027-03-29T12:00:00+02:00'), timeZone, shop).beginsMs).toBe(
+      at('2027-03-29T09:00:00+02:00'),
+    );
   });
 
   it('knows days', () => {
@@ -30,27 +57,54 @@ describe('free time', () => {
 
 it('slack counts everything that is due before, or the same day', () => {
   const nowMs = at('2026-11-24T09:00:00+01:00');
-  const slack = computeSlack({ nowMs, timeZone, shop, orders: [
-    { orderId: 1, dueDay: '2026-11-25', neededSeconds: 5 * HOUR },
-    { orderId: 2, dueDay: '2026-11-24', neededSeconds: 4 * HOUR },
-    { orderId: 3, dueDay: '2026-11-25', neededSeconds: 4 * HOUR },
-  ] });
+  const slack = computeSlack({
+    nowMs,
+    timeZone,
+    shop,
+    orders: [
+      { orderId: 1, dueDay: '2026-11-25', neededSeconds: 5 * HOUR },
+      { orderId: 2, dueDay: '2026-11-24', neededSeconds: 4 * HOUR },
+      { orderId: 3, dueDay: '2026-11-25', neededSeconds: 4 * HOUR },
+    ],
+  });
   expect(slack.get(2)!.value).toBe(2 * HOUR);
   expect(slack.get(1)!.value).toBe(-1 * HOUR);
   expect(slack.get(3)!.value).toBe(-1 * HOUR);
 });
 
-const part = (partId: number, more: Partial<BenchPart> = {}): BenchPart => ({ partId, unitId: partId, unitNumber: partId, orderId: 1, lineId: 1, dueDay: '2026-12-01', vinylId: 1, layerIndex: 0, state: 'to-cut', broken: false, estimates: { cut: 10, weed: 20, press: 30, check: 5 }, ...more });
+const part = (partId: number, more: Partial<BenchPart> = {}): BenchPart => ({
+  partId,
+  unitId: partId,
+  unitNumber: partId,
+  orderId: 1,
+  lineId: 1,
+  dueDay: '2026-12-01',
+  vinylId: 1,
+  layerIndex: 0,
+  state: 'to-cut',
+  broken: false,
+  estimates: { cut: 10, weed: 20, press: 30, check: 5 },
+  ...more,
+});
 
 describe('the bench queue', () => {
   it('gathers one load for each vinyl across orders, the most urgent first, recuts before others of the day', () => {
-    const batches = gatherBatches('cut', [part(1), part(2, { vinylId: 2, dueDay: '2026-11-25' }), part(3, { orderId: 2, lineId: 2 }), part(4, { vinylId: 3, broken: true })]);
+    const batches = gatherBatches('cut', [
+      part(1),
+      part(2, { vinylId: 2, dueDay: '2026-11-25' }),
+      part(3, { orderId: 2, lineId: 2 }),
+      part(4, { vinylId: 3, broken: true }),
+    ]);
     expect(batches.map((batch) => batch.key)).toEqual(['vinyl-2', 'vinyl-3', 'vinyl-1']);
     expect(batches[2]).toMatchObject({ unitCount: 2, seconds: 20 });
   });
 
   it('weeds a layer of a line at a time, presses whole units', () => {
-    const parts = [part(1, { state: 'cut' }), part(2, { state: 'cut', layerIndex: 1, unitId: 1 }), part(3, { state: 'weeded', unitId: 9, lineId: 4 })];
+    const parts = [
+      part(1, { state: 'cut' }),
+      part(2, { state: 'cut', layerIndex: 1, unitId: 1 }),
+      part(3, { state: 'weeded', unitId: 9, lineId: 4 }),
+    ];
     expect(gatherBatches('weed', parts)).toHaveLength(2);
     expect(gatherBatches('press', parts).map((batch) => batch.key)).toEqual(['line-4']);
     expect(proposeNext(parts)).toMatchObject({ hands: { station: 'weed' }, press: { key: 'line-4' }, cutter: null });
@@ -59,8 +113,18 @@ describe('the bench queue', () => {
 
 it('the tape never has the person in two places, and each job in its order', () => {
   const fromMs = at('2026-11-24T09:00:00+01:00');
-  const job = (key: string, dueDay: string) => ({ key, label: key, dueDay, seconds: { cut: 300, weed: 600, press: 900, check: 120 }, machineSeconds: 1800 });
-  const blocks = planTape({ jobs: [job('later', '2026-12-02'), job('sooner', '2026-11-25')], fromMs, untilMs: fromMs + 12 * 3_600_000 });
+  const job = (key: string, dueDay: string) => ({
+    key,
+    label: key,
+    dueDay,
+    seconds: { cut: 300, weed: 600, press: 900, check: 120 },
+    machineSeconds: 1800,
+  });
+  const blocks = planTape({
+    jobs: [job('later', '2026-12-02'), job('sooner', '2026-11-25')],
+    fromMs,
+    untilMs: fromMs + 12 * 3_600_000,
+  });
   const hands = blocks.filter((block) => block.station !== 'cut').sort((a, b) => a.startMs - b.startMs);
   hands.slice(1).forEach((block, index) => expect(block.startMs).toBeGreaterThanOrEqual(hands[index]!.endMs));
   expect(blocks[0]!.label).toBe('sooner');
@@ -70,16 +134,40 @@ it('the tape never has the person in two places, and each job in its order', () 
 
 describe('the day’s loads', () => {
   const day = { freeSeconds: 0, loadSeconds: 100, hasStock: () => true };
-  const part = (partId: number, vinylId: number, dueDay: string, cutSeconds = 600) => ({ partId, vinylId, dueDay, cutSeconds });
+  const part = (partId: number, vinylId: number, dueDay: string, cutSeconds = 600) => ({
+    partId,
+    vinylId,
+    dueDay,
+    cutSeconds,
+  });
   it('takes all of a vinyl together, what is due first in front, and says what there is time for', () => {
-    const loads = proposeLoads([part(1, 7, '2026-12-04'), part(2, 8, '2026-12-02'), part(3, 7, '2026-12-09'), part(4, 9, '2026-12-02'), part(5, 9, '2026-12-02')], { ...day, freeSeconds: 3000 });
-    expect(sumLoadSeconds(loads, new Set([7, 9]))).toBe(loads.filter((load) => load.vinylId !== 8).reduce((sum, load) => sum + load.seconds, 0));
-    expect(loads.map((load) => [load.vinylId, load.parts.map((one) => one.partId), load.seconds, load.today])).toEqual([[9, [4, 5], 1300, true], [8, [2], 700, true], [7, [1, 3], 1300, false]]);
+    const loads = proposeLoads(
+      [
+        part(1, 7, '2026-12-04'),
+        part(2, 8, '2026-12-02'),
+        part(3, 7, '2026-12-09'),
+        part(4, 9, '2026-12-02'),
+        part(5, 9, '2026-12-02'),
+      ],
+      { ...day, freeSeconds: 3000 },
+    );
+    expect(sumLoadSeconds(loads, new Set([7, 9]))).toBe(
+      loads.filter((load) => load.vinylId !== 8).reduce((sum, load) => sum + load.seconds, 0),
+    );
+    expect(loads.map((load) => [load.vinylId, load.parts.map((one) => one.partId), load.seconds, load.today])).toEqual([
+      [9, [4, 5], 1300, true],
+      [8, [2], 700, true],
+      [7, [1, 3], 1300, false],
+    ]);
   });
   it('the first is for today however little time there is; nothing waits, nothing is proposed', () => {
     expect(proposeLoads([part(1, 7, '2026-12-04')], day)[0]!.today).toBe(true);
     expect(proposeLoads([], day)).toEqual([]);
     // What there is no stock for takes nobody's time.
-    expect(proposeLoads([part(1, 7, '2026-12-04'), part(2, 8, '2026-12-05')], { ...day, hasStock: (id) => id === 8 }).map((load) => load.today)).toEqual([false, true]);
+    expect(
+      proposeLoads([part(1, 7, '2026-12-04'), part(2, 8, '2026-12-05')], { ...day, hasStock: (id) => id === 8 }).map(
+        (load) => load.today,
+      ),
+    ).toEqual([false, true]);
   });
 });

@@ -10,7 +10,12 @@ export type Waiting = { readonly orderId: number; readonly dueDay: string; reado
  * Slack of each order in seconds, by order id: negative when it is short. Work is taken by due day (earliest due date
  * first, which is late by the least possible: Jackson's rule); orders due on one day share that day's slack.
  */
-export function computeSlack(input: { readonly orders: readonly Waiting[]; readonly nowMs: number; readonly timeZone: string; readonly shop: ShopFigures }): ReadonlyMap<number, Figure> {
+export function computeSlack(input: {
+  readonly orders: readonly Waiting[];
+  readonly nowMs: number;
+  readonly timeZone: string;
+  readonly shop: ShopFigures;
+}): ReadonlyMap<number, Figure> {
   const { orders, ...calendar } = input;
   const slack = new Map<number, Figure>();
   const byDay = groupBy(orders, (order) => order.dueDay);
@@ -21,13 +26,18 @@ export function computeSlack(input: { readonly orders: readonly Waiting[]; reado
     needed += due.reduce((sum, order) => sum + order.neededSeconds, 0);
     const free = computeFreeSeconds({ ...calendar, day });
     for (const order of due) {
-      slack.set(order.orderId, figure(free - needed < 0 ? 'Short' : 'Spare', free - needed, 's', 'computed', {
-        how: 'hours free until due − this order − all that is due before or with it',
-        parts: [
-          figure('Working time until it is due', free, 's', 'shop'), figure('This order', order.neededSeconds, 's', 'computed'),
-          figure('Due before it', before, 's', 'computed'), figure('Due the same day', needed - before - order.neededSeconds, 's', 'computed'),
-        ],
-      }));
+      slack.set(
+        order.orderId,
+        figure(free - needed < 0 ? 'Short' : 'Spare', free - needed, 's', 'computed', {
+          how: 'hours free until due − this order − all that is due before or with it',
+          parts: [
+            figure('Working time until it is due', free, 's', 'shop'),
+            figure('This order', order.neededSeconds, 's', 'computed'),
+            figure('Due before it', before, 's', 'computed'),
+            figure('Due the same day', needed - before - order.neededSeconds, 's', 'computed'),
+          ],
+        }),
+      );
     }
   }
   return slack;

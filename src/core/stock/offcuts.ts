@@ -1,34 +1,69 @@
 // Offcuts: what is left of a roll or sheet, as a shape to scale, with a short code to write on it.
 
-import { boundPoints, computeRegionArea, intersectRegions, makeRegion, subtractRegions, uniteRegions, type Box, type Polyline, type Region } from '../geometry';
+import {
+  boundPoints,
+  computeRegionArea,
+  intersectRegions,
+  makeRegion,
+  subtractRegions,
+  uniteRegions,
+  type Box,
+  type Polyline,
+  type Region,
+} from '../geometry';
 
 /** An outline in mm, straight edges, y downwards; the top left of its box is the origin. */
 export type OffcutShape = Polyline;
 
-export const rectangle = (widthMm: number, lengthMm: number): OffcutShape => [{ x: 0, y: 0 }, { x: widthMm, y: 0 }, { x: widthMm, y: lengthMm }, { x: 0, y: lengthMm }];
+export const rectangle = (widthMm: number, lengthMm: number): OffcutShape => [
+  { x: 0, y: 0 },
+  { x: widthMm, y: 0 },
+  { x: widthMm, y: lengthMm },
+  { x: 0, y: lengthMm },
+];
 
 /** A rectangle with a corner cut out at the bottom right, `cutWidthMm` × `cutLengthMm`. */
-export const cornered = (widthMm: number, lengthMm: number, cutWidthMm: number, cutLengthMm: number): OffcutShape =>
-  [{ x: 0, y: 0 }, { x: widthMm, y: 0 }, { x: widthMm, y: lengthMm - cutLengthMm }, { x: widthMm - cutWidthMm, y: lengthMm - cutLengthMm }, { x: widthMm - cutWidthMm, y: lengthMm }, { x: 0, y: lengthMm }];
+export const cornered = (widthMm: number, lengthMm: number, cutWidthMm: number, cutLengthMm: number): OffcutShape => [
+  { x: 0, y: 0 },
+  { x: widthMm, y: 0 },
+  { x: widthMm, y: lengthMm - cutLengthMm },
+  { x: widthMm - cutWidthMm, y: lengthMm - cutLengthMm },
+  { x: widthMm - cutWidthMm, y: lengthMm },
+  { x: 0, y: lengthMm },
+];
 
 /** A spoiled spot: an upright box in the coordinates of the offcut's outline, mm. */
 export type BadSpot = Box;
 
-export const spotRing = ({ x, y, width, height }: BadSpot): Polyline => rectangle(width, height).map((point) => ({ x: point.x + x, y: point.y + y }));
+export const spotRing = ({ x, y, width, height }: BadSpot): Polyline =>
+  rectangle(width, height).map((point) => ({ x: point.x + x, y: point.y + y }));
 
-const soundRegion = (shape: OffcutShape, spots: readonly BadSpot[]): Region => (spots.length === 0 ? makeRegion([shape]) : subtractRegions(makeRegion([shape]), uniteRegions(spots.map((spot) => makeRegion([spotRing(spot)])))));
+const soundRegion = (shape: OffcutShape, spots: readonly BadSpot[]): Region =>
+  spots.length === 0
+    ? makeRegion([shape])
+    : subtractRegions(makeRegion([shape]), uniteRegions(spots.map((spot) => makeRegion([spotRing(spot)]))));
 
 /** What of it can be used, mm²: without its spoiled spots. */
-export const computeOffcutArea = (shape: OffcutShape, spots: readonly BadSpot[] = []): number => computeRegionArea(soundRegion(shape, spots));
+export const computeOffcutArea = (shape: OffcutShape, spots: readonly BadSpot[] = []): number =>
+  computeRegionArea(soundRegion(shape, spots));
 
 /** The spots that a piece takes along, cut out of an offcut along `piece` (in the offcut's coordinates), in coordinates of its own. */
 export function listSpotsOn(piece: Polyline, spots: readonly BadSpot[]): readonly BadSpot[] {
-  const box = boundPoints([piece]), own = makeRegion([piece]);
+  const box = boundPoints([piece]),
+    own = makeRegion([piece]);
   if (!box) return [];
   return spots.flatMap((spot): readonly BadSpot[] => {
     if (computeRegionArea(intersectRegions(own, makeRegion([spotRing(spot)]))) < SLACK_MM2) return [];
-    const x = Math.max(spot.x, box.x), y = Math.max(spot.y, box.y);
-    return [{ x: x - box.x, y: y - box.y, width: Math.min(spot.x + spot.width, box.x + box.width) - x, height: Math.min(spot.y + spot.height, box.y + box.height) - y }];
+    const x = Math.max(spot.x, box.x),
+      y = Math.max(spot.y, box.y);
+    return [
+      {
+        x: x - box.x,
+        y: y - box.y,
+        width: Math.min(spot.x + spot.width, box.x + box.width) - x,
+        height: Math.min(spot.y + spot.height, box.y + box.height) - y,
+      },
+    ];
   });
 }
 
@@ -37,7 +72,8 @@ const CODE_LETTERS = 'ACDEFHJKLMNPRTUVWXY34679';
 /** A code of three signs for the n-th offcut; the same again only after 13 824. */
 export function makeOffcutCode(number: number): string {
   // Scattered, so that two offcuts of one day differ in their first sign.
-  const base = CODE_LETTERS.length, all = base ** 3;
+  const base = CODE_LETTERS.length,
+    all = base ** 3;
   let rest = (Math.abs(Math.trunc(number)) * 5_741) % all;
   let code = '';
   for (let sign = 0; sign < 3; sign++) {
@@ -56,18 +92,42 @@ const SLACK_MM2 = 0.01;
  * rectangle that fits can be pushed left and up until it touches, so that positions at the corners' coordinates are enough
  * for shapes of upright edges; for slanted ones a place may be missed. Clear of spoiled spots.
  */
-export function fitRectangle(shape: OffcutShape, widthMm: number, heightMm: number, turnable: boolean, spots: readonly BadSpot[] = []): Fit | null {
+export function fitRectangle(
+  shape: OffcutShape,
+  widthMm: number,
+  heightMm: number,
+  turnable: boolean,
+  spots: readonly BadSpot[] = [],
+): Fit | null {
   const box = boundPoints([shape]);
   if (!box) return null;
-  const region = soundRegion(shape, spots), corners = [...shape, ...spots.flatMap(spotRing)];
+  const region = soundRegion(shape, spots),
+    corners = [...shape, ...spots.flatMap(spotRing)];
   for (const turned of turnable && widthMm !== heightMm ? [false, true] : [false]) {
-    const width = turned ? heightMm : widthMm, height = turned ? widthMm : heightMm;
+    const width = turned ? heightMm : widthMm,
+      height = turned ? widthMm : heightMm;
     if (width > box.width + 1e-6 || height > box.height + 1e-6) continue;
-    const xs = edgesOf(corners.map((point) => point.x), width), ys = edgesOf(corners.map((point) => point.y), height);
+    const xs = edgesOf(
+        corners.map((point) => point.x),
+        width,
+      ),
+      ys = edgesOf(
+        corners.map((point) => point.y),
+        height,
+      );
     for (const y of ys) {
       for (const x of xs) {
-        if (x < box.x - 1e-6 || y < box.y - 1e-6 || x + width > box.x + box.width + 1e-6 || y + height > box.y + box.height + 1e-6) continue;
-        const outside = subtractRegions(makeRegion([rectangle(width, height).map((point) => ({ x: point.x + x, y: point.y + y }))]), region);
+        if (
+          x < box.x - 1e-6 ||
+          y < box.y - 1e-6 ||
+          x + width > box.x + box.width + 1e-6 ||
+          y + height > box.y + box.height + 1e-6
+        )
+          continue;
+        const outside = subtractRegions(
+          makeRegion([rectangle(width, height).map((point) => ({ x: point.x + x, y: point.y + y }))]),
+          region,
+        );
         if (computeRegionArea(outside) < SLACK_MM2) return { x, y, turned };
       }
     }
@@ -76,12 +136,22 @@ export function fitRectangle(shape: OffcutShape, widthMm: number, heightMm: numb
 }
 
 /** Where a stretch of this length begins or ends at one of the coordinates. */
-const edgesOf = (coordinates: readonly number[], length: number): readonly number[] => [...new Set(coordinates.flatMap((at) => [at, at - length]))].sort((a, b) => a - b);
+const edgesOf = (coordinates: readonly number[], length: number): readonly number[] =>
+  [...new Set(coordinates.flatMap((at) => [at, at - length]))].sort((a, b) => a - b);
 
 /** The shapes that hold the rectangle, smallest first: the offcut that loses least is tried first. */
-export function findFittingOffcuts<T extends { readonly shape: OffcutShape; readonly badSpots: readonly BadSpot[] }>(offcuts: readonly T[], widthMm: number, heightMm: number, turnable: boolean): readonly { readonly offcut: T; readonly fit: Fit; readonly usedShare: number }[] {
-  return offcuts.flatMap((offcut) => {
-    const fit = fitRectangle(offcut.shape, widthMm, heightMm, turnable, offcut.badSpots);
-    return fit ? [{ offcut, fit, usedShare: (widthMm * heightMm) / computeOffcutArea(offcut.shape, offcut.badSpots) }] : [];
-  }).sort((a, b) => b.usedShare - a.usedShare);
+export function findFittingOffcuts<T extends { readonly shape: OffcutShape; readonly badSpots: readonly BadSpot[] }>(
+  offcuts: readonly T[],
+  widthMm: number,
+  heightMm: number,
+  turnable: boolean,
+): readonly { readonly offcut: T; readonly fit: Fit; readonly usedShare: number }[] {
+  return offcuts
+    .flatMap((offcut) => {
+      const fit = fitRectangle(offcut.shape, widthMm, heightMm, turnable, offcut.badSpots);
+      return fit
+        ? [{ offcut, fit, usedShare: (widthMm * heightMm) / computeOffcutArea(offcut.shape, offcut.badSpots) }]
+        : [];
+    })
+    .sort((a, b) => b.usedShare - a.usedShare);
 }

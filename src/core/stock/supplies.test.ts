@@ -1,14 +1,29 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { figure } from '../units';
-import { computeCover, computeMinimum, computeOrderWithin, computeWear, computeWeeklyUse, type WearLine } from './index';
+import {
+  computeCover,
+  computeMinimum,
+  computeOrderWithin,
+  computeWear,
+  computeWeeklyUse,
+  type WearLine,
+} from './index';
 
 const line = (kind: WearLine['kind'], amount = 0, atMs = 0): WearLine => ({ kind, amount, atMs });
 const DAY = 86_400_000;
 
 describe('wear', () => {
   it('counts since the last one was fitted, and cleaning gives some back', () => {
-    const lines = [line('fitted', 0, 1), line('worn', 49), line('fitted', 0, 7), line('worn', 20), line('worn', 22), line('cleaned', 12), line('worn', 15)];
+    const lines = [
+      line('fitted', 0, 1),
+      line('worn', 49),
+      line('fitted', 0, 7),
+      line('worn', 20),
+      line('worn', 22),
+      line('cleaned', 12),
+      line('worn', 15),
+    ];
     const wear = computeWear({ kind: 'mat', life: 50 }, lines)!;
     expect(wear).toMatchObject({ fittedAtMs: 7, due: true, share: 0.9 });
     expect(wear.worn.value).toBe(45);
@@ -21,12 +36,20 @@ describe('wear', () => {
   });
 
   it('never gets newer than new, and what is left is never below nothing', () => {
-    fc.assert(fc.property(fc.array(fc.tuple(fc.constantFrom('worn', 'cleaned', 'fitted'), fc.nat(80)), { maxLength: 30 }), (steps) => {
-      const wear = computeWear({ kind: 'mat', life: 50 }, [line('fitted'), ...steps.map(([kind, amount]) => line(kind as WearLine['kind'], amount))])!;
-      expect(wear.worn.value).toBeGreaterThanOrEqual(0);
-      expect(wear.left.value).toBeGreaterThanOrEqual(0);
-      expect(wear.left.value).toBe(Math.max(0, 50 - wear.worn.value));
-    }));
+    fc.assert(
+      fc.property(
+        fc.array(fc.tuple(fc.constantFrom('worn', 'cleaned', 'fitted'), fc.nat(80)), { maxLength: 30 }),
+        (steps) => {
+          const wear = computeWear({ kind: 'mat', life: 50 }, [
+            line('fitted'),
+            ...steps.map(([kind, amount]) => line(kind as WearLine['kind'], amount)),
+          ])!;
+          expect(wear.worn.value).toBeGreaterThanOrEqual(0);
+          expect(wear.left.value).toBeGreaterThanOrEqual(0);
+          expect(wear.left.value).toBe(Math.max(0, 50 - wear.worn.value));
+        },
+      ),
+    );
   });
 });
 

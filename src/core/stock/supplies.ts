@@ -2,7 +2,13 @@
 
 import { figure, type Figure } from '../units';
 
-type SupplyFacts = { readonly label: string; /** What its life is counted in; null for what is simply used up. */ readonly wears: 'uses' | 'presses' | 'loads' | 'metres' | null; /** Ordinary life. */ readonly life: number | null; /** Its life can be brought back a little by cleaning it. */ readonly cleanable: boolean };
+type SupplyFacts = {
+  readonly label: string;
+  /** What its life is counted in; null for what is simply used up. */ readonly wears:
+    'uses' | 'presses' | 'loads' | 'metres' | null;
+  /** Ordinary life. */ readonly life: number | null;
+  /** Its life can be brought back a little by cleaning it. */ readonly cleanable: boolean;
+};
 
 /** Lives are ordinary trade figures, as defaults for a new supply. */
 export const SUPPLY_KINDS = {
@@ -39,7 +45,13 @@ export type Supply = {
 export const WEAR_KINDS = ['fitted', 'worn', 'cleaned'] as const;
 export type WearKind = (typeof WEAR_KINDS)[number];
 export type WearLine = { readonly atMs: number; readonly kind: WearKind; readonly amount: number };
-export type Wear = { readonly fittedAtMs: number; readonly worn: Figure; readonly left: Figure; /** Of its life that is spent, 0 and up. */ readonly share: number; readonly due: boolean };
+export type Wear = {
+  readonly fittedAtMs: number;
+  readonly worn: Figure;
+  readonly left: Figure;
+  /** Of its life that is spent, 0 and up. */ readonly share: number;
+  readonly due: boolean;
+};
 
 /** From this share of its life on the next one should be at hand. */
 const DUE_SHARE = 0.9;
@@ -55,9 +67,24 @@ export function computeWear(supply: Pick<Supply, 'kind' | 'life'>, lines: readon
   // It never gets newer than new.
   const spent = since.reduce((sum, line) => Math.max(0, sum + (line.kind === 'worn' ? line.amount : -line.amount)), 0);
   const cleaned = total('cleaned');
-  const worn = figure(`Worn, in ${wears}`, spent, 'count', 'measured', { how: 'what was booked since it was taken into use', parts: [figure('Booked', total('worn'), 'count', 'measured'), ...(cleaned > 0 ? [figure('Brought back by cleaning', cleaned, 'count', 'typed')] : [])] });
+  const worn = figure(`Worn, in ${wears}`, spent, 'count', 'measured', {
+    how: 'what was booked since it was taken into use',
+    parts: [
+      figure('Booked', total('worn'), 'count', 'measured'),
+      ...(cleaned > 0 ? [figure('Brought back by cleaning', cleaned, 'count', 'typed')] : []),
+    ],
+  });
   const share = spent / supply.life;
-  return { fittedAtMs: fitted.atMs, worn, share, due: share >= DUE_SHARE, left: figure(`Left, in ${wears}`, Math.max(0, supply.life - spent), 'count', 'computed', { how: 'life − worn', parts: [figure('Life', supply.life, 'count', 'shop'), worn] }) };
+  return {
+    fittedAtMs: fitted.atMs,
+    worn,
+    share,
+    due: share >= DUE_SHARE,
+    left: figure(`Left, in ${wears}`, Math.max(0, supply.life - spent), 'count', 'computed', {
+      how: 'life − worn',
+      parts: [figure('Life', supply.life, 'count', 'shop'), worn],
+    }),
+  };
 }
 
 /** How long one really lasts: the mean of those that were worn out and replaced; its stated life while none was. */
@@ -73,5 +100,8 @@ export function computeRealLife(supply: Pick<Supply, 'kind' | 'life'>, lines: re
     } else if (line.kind === 'worn' && worn !== null) worn += line.amount;
   }
   if (lives.length === 0) return figure(`Life, in ${wears}`, supply.life ?? 1, 'count', 'shop');
-  return figure(`Life, in ${wears}`, lives.reduce((sum, life) => sum + life, 0) / lives.length, 'count', 'learned', { how: 'mean of those worn out', parts: [figure('Worn out so far', lives.length, 'count', 'measured')] });
+  return figure(`Life, in ${wears}`, lives.reduce((sum, life) => sum + life, 0) / lives.length, 'count', 'learned', {
+    how: 'mean of those worn out',
+    parts: [figure('Worn out so far', lives.length, 'count', 'measured')],
+  });
 }

@@ -25,6 +25,12 @@ export function parseKey(key: string): Thing | null {
   if (!/^[1-9]\d{0,14}$/.test(id ?? '')) return null;
   if (kind === 'vinyl' && sizeName === undefined) return { kind, vinylId: Number(id) };
   if (kind === 'supply' && sizeName === undefined) return { kind, supplyId: Number(id) };
-  if (kind === 'blank' && sizeName !== undefined && colourName !== undefined) return { kind, blankId: Number(id), sizeName: decodeURIComponent(sizeName), colourName: decodeURIComponent(colourName) };
+  if (kind === 'blank' && sizeName !== undefined && colourName !== undefined)
+    return {
+      kind,
+      blankId: Number(id),
+      sizeName: decodeURIComponent(sizeName),
+      colourName: decodeURIComponent(colourName),
+    };
   return null;
 }

@@ -30,6 +30,12 @@ export type Figure = {
   readonly high?: number;
 };
 
-export function figure(label: string, value: number, unit: Unit, source: Source, working: Omit<Figure, 'label' | 'value' | 'unit' | 'source'> = {}): Figure {
+export function figure(
+  label: string,
+  value: number,
+  unit: Unit,
+  source: Source,
+  working: Omit<Figure, 'label' | 'value' | 'unit' | 'source'> = {},
+): Figure {
   return { label, value, unit, source, ...working };
 }

@@ -4,7 +4,12 @@ import { MM_PER_INCH, MM2_PER_M2, SECONDS_PER_HOUR } from './quantity';
 import type { Figure, Unit } from './figure';
 
 export type MeasureSystem = 'metric' | 'inch';
-export type FormatSettings = { readonly locale: string; readonly currency: string; readonly system: MeasureSystem; readonly timeZone: string };
+export type FormatSettings = {
+  readonly locale: string;
+  readonly currency: string;
+  readonly system: MeasureSystem;
+  readonly timeZone: string;
+};
 
 const numberFormats = new Map<string, Intl.NumberFormat>();
 
@@ -49,7 +54,9 @@ export function formatArea(areaMm2: number, settings: FormatSettings): string {
 }
 
 export function formatTemperature(degrees: number, settings: FormatSettings): string {
-  return settings.system === 'metric' ? `${formatNumber(degrees, settings.locale, 0)} °C` : `${formatNumber(degrees * 1.8 + 32, settings.locale, 0)} °F`;
+  return settings.system === 'metric'
+    ? `${formatNumber(degrees, settings.locale, 0)} °C`
+    : `${formatNumber(degrees * 1.8 + 32, settings.locale, 0)} °F`;
 }
 
 /** A stretch of time for reading: "45 s", "3.5 min", "2 h 10". */
@@ -78,25 +85,46 @@ export function formatShare(share: number, settings: Pick<FormatSettings, 'local
 
 /** A calendar day such as 2026-11-27, shown as "Fri 27 Nov". */
 export function formatDay(isoDate: string, settings: Pick<FormatSettings, 'locale'>): string {
-  return new Intl.DateTimeFormat(settings.locale, { weekday: 'short', day: 'numeric', month: 'short', timeZone: 'UTC' }).format(Date.parse(`${isoDate}T12:00:00Z`));
+  return new Intl.DateTimeFormat(settings.locale, {
+    weekday: 'short',
+    day: 'numeric',
+    month: 'short',
+    timeZone: 'UTC',
+  }).format(Date.parse(`${isoDate}T12:00:00Z`));
 }
 
 /** An instant (epoch milliseconds) in the shop's time zone: "Tue 24 Nov, 10:42". */
 export function formatInstant(epochMs: number, settings: Pick<FormatSettings, 'locale' | 'timeZone'>): string {
   return new Intl.DateTimeFormat(settings.locale, {
-    weekday: 'short', day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit', hourCycle: 'h23', timeZone: settings.timeZone,
+    weekday: 'short',
+    day: 'numeric',
+    month: 'short',
+    hour: '2-digit',
+    minute: '2-digit',
+    hourCycle: 'h23',
+    timeZone: settings.timeZone,
   }).format(epochMs);
 }
 
 export function formatTimeOfDay(epochMs: number, settings: Pick<FormatSettings, 'locale' | 'timeZone'>): string {
-  return new Intl.DateTimeFormat(settings.locale, { hour: '2-digit', minute: '2-digit', hourCycle: 'h23', timeZone: settings.timeZone }).format(epochMs);
+  return new Intl.DateTimeFormat(settings.locale, {
+    hour: '2-digit',
+    minute: '2-digit',
+    hourCycle: 'h23',
+    timeZone: settings.timeZone,
+  }).format(epochMs);
 }
 
 const UNIT_FORMATS: Record<Unit, (value: number, settings: FormatSettings) => string> = {
   money: (value, settings) =>
     Number.isInteger(value)
       ? formatMoney(value, settings)
-      : formatNumber(value / 10 ** getMoneyDigits(settings.currency), settings.locale, getMoneyDigits(settings.currency) + 2, getMoneyDigits(settings.currency)),
+      : formatNumber(
+          value / 10 ** getMoneyDigits(settings.currency),
+          settings.locale,
+          getMoneyDigits(settings.currency) + 2,
+          getMoneyDigits(settings.currency),
+        ),
   'money/h': (value, settings) => `${formatMoney(value, settings)} / h`,
   'money/m²': (value, settings) => `${formatMoney(value, settings)} / m²`,
   'money/m': (value, settings) => `${formatMoney(value, settings)} / m`,
@@ -104,7 +132,10 @@ const UNIT_FORMATS: Record<Unit, (value: number, settings: FormatSettings) => st
   W: (value, settings) => `${formatNumber(value, settings.locale, 0)} W`,
   mm: (value, settings) => formatLength(value, settings),
   'mm/s': (value, settings) => `${formatLength(value, settings)}/s`,
-  'mm²': (value, settings) => (value >= MM2_PER_M2 / 10 ? `${formatNumber(value / MM2_PER_M2, settings.locale, 3)} m²` : formatArea(value, settings)),
+  'mm²': (value, settings) =>
+    value >= MM2_PER_M2 / 10
+      ? `${formatNumber(value / MM2_PER_M2, settings.locale, 3)} m²`
+      : formatArea(value, settings),
   s: (value, settings) => formatDuration(value, settings),
   '°C': formatTemperature,
   count: (value, settings) => formatNumber(value, settings.locale, 2, 0),

@@ -3,4 +3,6 @@ import { endpoint, readJson } from '../../server/endpoint';
 import { parseInput } from '../../server/errors';
 import { nestParts } from '../../server/nest-parts';
 
-export const POST = endpoint(async ({ shop, api }) => nestParts(shop, parseInput(nestInput, await readJson(api.request))));
+export const POST = endpoint(async ({ shop, api }) =>
+  nestParts(shop, parseInput(nestInput, await readJson(api.request))),
+);

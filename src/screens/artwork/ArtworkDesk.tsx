@@ -18,7 +18,14 @@ import { LayerTable } from './LayerTable';
 import { SizeFields } from './SizeFields';
 import { StepList } from './StepList';
 
-type Props = { readonly desk: Desk; readonly file: PreparedFile; /** The findings are those of what is shown. */ readonly checked: boolean; readonly text: string | null; readonly vinyls: readonly VinylView[]; readonly nameOf: (layer: string) => string };
+type Props = {
+  readonly desk: Desk;
+  readonly file: PreparedFile;
+  /** The findings are those of what is shown. */ readonly checked: boolean;
+  readonly text: string | null;
+  readonly vinyls: readonly VinylView[];
+  readonly nameOf: (layer: string) => string;
+};
 
 export function ArtworkDesk({ desk, file, checked, text, vinyls, nameOf }: Props) {
   const settings = useSettings();
@@ -26,32 +33,117 @@ export function ArtworkDesk({ desk, file, checked, text, vinyls, nameOf }: Props
   const { measurement } = file;
   const vinylOf = (key: string) => vinyls.find((vinyl) => vinyl.id === state.vinylIds[key]);
   // A stencil lies on its thing face up, whatever it is cut from.
-  const handedness = measurement.layers.map((layer) => (layer.role === 'stencil' ? null : decideHandedness(vinylOf(layer.key) ?? ORDINARY_VINYL, { seenThrough: false })));
-  const sides = [...new Set(handedness.map((entry) => (entry ? describeHandedness(entry) : 'not mirrored: a stencil')))];
+  const handedness = measurement.layers.map((layer) =>
+    layer.role === 'stencil' ? null : decideHandedness(vinylOf(layer.key) ?? ORDINARY_VINYL, { seenThrough: false }),
+  );
+  const sides = [
+    ...new Set(handedness.map((entry) => (entry ? describeHandedness(entry) : 'not mirrored: a stencil'))),
+  ];
   const mirrored = handedness.map((entry) => entry?.mirrored ?? false);
-  const marks = file.findings.flatMap((finding): SeamMark[] => (finding.kind === 'thin-strokes' || finding.kind === 'thin-gaps' ? finding.places.map((place) => ({ ...place, kind: finding.kind === 'thin-strokes' ? 'stroke' : 'gap' })) : []));
+  const marks = file.findings.flatMap((finding): SeamMark[] =>
+    finding.kind === 'thin-strokes' || finding.kind === 'thin-gaps'
+      ? finding.places.map((place) => ({ ...place, kind: finding.kind === 'thin-strokes' ? 'stroke' : 'gap' }))
+      : [],
+  );
   useKeys('Steps', [{ keys: '$mod+z', shown: 'Ctrl Z', does: 'undo the last step', run: () => desk.undo?.() }]);
   const steps = toSteps(state);
   return (
     <div className="cols" style={{ gridTemplateColumns: 'minmax(0, 1.56fr) minmax(0, 1fr)' }}>
       <div className="cols">
         <div className="sheet flush lifted">
-          <SeamView picture={file.picture} colours={measurement.layers.map((layer) => vinylOf(layer.key)?.colourHex)} mirrored={mirrored} cutCaption={sides.join('; ')} name={state.name || 'drawing'} size={`${formatLength(measurement.widthMm, settings)} × ${formatLength(measurement.heightMm, settings)}`} height={330} marks={marks} widthMm={measurement.widthMm} weeding />
+          <SeamView
+            picture={file.picture}
+            colours={measurement.layers.map((layer) => vinylOf(layer.key)?.colourHex)}
+            mirrored={mirrored}
+            cutCaption={sides.join('; ')}
+            name={state.name || 'drawing'}
+            size={`${formatLength(measurement.widthMm, settings)} × ${formatLength(measurement.heightMm, settings)}`}
+            height={330}
+            marks={marks}
+            widthMm={measurement.widthMm}
+            weeding
+          />
         </div>
-        <LayerTable file={file} nameOf={nameOf} vinyls={vinyls} vinylIds={state.vinylIds} onRename={(key, name) => desk.change({ names: { ...state.names, [key]: name } })} onRole={(layer, role) => desk.act({ steps: setRole(state.steps, layer, role) })} onVinyl={(key, id) => desk.act({ vinylIds: { ...state.vinylIds, [key]: id } })} />
-        <p className="soft" style={{ margin: 0 }}>{marks.length > 0 && <span style={{ marginRight: 14, whiteSpace: 'nowrap' }}><i className="mark stroke" style={{ marginLeft: 0 }} />thin stroke<i className="mark gap" />narrow gap</span>}{measurement.chirality.chiral ? 'Mirrored and unmirrored, this drawing can be told apart' : 'Mirrored, this drawing looks the same'} ({Math.round(measurement.chirality.score * 1000) / 10} % of it falls on its mirror image). Chiral mirrors what the vinyl needs in any case.</p>
+        <LayerTable
+          file={file}
+          nameOf={nameOf}
+          vinyls={vinyls}
+          vinylIds={state.vinylIds}
+          onRename={(key, name) => desk.change({ names: { ...state.names, [key]: name } })}
+          onRole={(layer, role) => desk.act({ steps: setRole(state.steps, layer, role) })}
+          onVinyl={(key, id) => desk.act({ vinylIds: { ...state.vinylIds, [key]: id } })}
+        />
+        <p className="soft" style={{ margin: 0 }}>
+          {marks.length > 0 && (
+            <span style={{ marginRight: 14, whiteSpace: 'nowrap' }}>
+              <i className="mark stroke" style={{ marginLeft: 0 }} />
+              thin stroke
+              <i className="mark gap" />
+              narrow gap
+            </span>
+          )}
+          {measurement.chirality.chiral
+            ? 'Mirrored and unmirrored, this drawing can be told apart'
+            : 'Mirrored, this drawing looks the same'}{' '}
+          ({Math.round(measurement.chirality.score * 1000) / 10} % of it falls on its mirror image). Chiral mirrors what
+          the vinyl needs in any case.
+        </p>
       </div>
       <div className="cols">
         <section className="sheet cols" aria-label="Size and name">
           <SizeFields size={state.size} measured={measurement} onChange={(size) => desk.change({ size })} />
           <div style={{ display: 'grid', gap: 10, gridTemplateColumns: '1.2fr 1fr' }}>
-            <TextField label="Name" value={state.name} onChange={(event) => desk.change({ name: event.target.value })} error={state.name.trim() === ''} helperText={state.name.trim() === '' ? 'Write a name, so that you can find it again.' : undefined} slotProps={{ htmlInput: { maxLength: 120 } }} />
-            <TextField select label="Whose drawing" value={state.licence} onChange={(event) => desk.change({ licence: event.target.value as Licence })}>{LICENCES.map((licence) => <MenuItem key={licence} value={licence}>{LICENCE_NAMES[licence]}</MenuItem>)}</TextField>
+            <TextField
+              label="Name"
+              value={state.name}
+              onChange={(event) => desk.change({ name: event.target.value })}
+              error={state.name.trim() === ''}
+              helperText={state.name.trim() === '' ? 'Write a name, so that you can find it again.' : undefined}
+              slotProps={{ htmlInput: { maxLength: 120 } }}
+            />
+            <TextField
+              select
+              label="Whose drawing"
+              value={state.licence}
+              onChange={(event) => desk.change({ licence: event.target.value as Licence })}
+            >
+              {LICENCES.map((licence) => (
+                <MenuItem key={licence} value={licence}>
+                  {LICENCE_NAMES[licence]}
+                </MenuItem>
+              ))}
+            </TextField>
           </div>
         </section>
-        <Checks checked={checked} findings={file.findings} widthMm={measurement.widthMm} leftOut={file.leftOut} gradients={file.gradients} sizeStated={file.sizeStated} licence={state.licence} nameOf={nameOf} onTake={desk.take} />
-        <StepList steps={state.steps} prepared={file} nameOf={nameOf} onChange={(next) => desk.act({ steps: next })} onUndo={desk.undo} />
-        <GiveOut text={text} steps={steps} baseName={state.name} layers={measurement.layers.map((layer, index) => ({ key: layer.key, name: nameOf(layer.key), mirrored: mirrored[index]!, role: layer.role }))} />
+        <Checks
+          checked={checked}
+          findings={file.findings}
+          widthMm={measurement.widthMm}
+          leftOut={file.leftOut}
+          gradients={file.gradients}
+          sizeStated={file.sizeStated}
+          licence={state.licence}
+          nameOf={nameOf}
+          onTake={desk.take}
+        />
+        <StepList
+          steps={state.steps}
+          prepared={file}
+          nameOf={nameOf}
+          onChange={(next) => desk.act({ steps: next })}
+          onUndo={desk.undo}
+        />
+        <GiveOut
+          text={text}
+          steps={steps}
+          baseName={state.name}
+          layers={measurement.layers.map((layer, index) => ({
+            key: layer.key,
+            name: nameOf(layer.key),
+            mirrored: mirrored[index]!,
+            role: layer.role,
+          }))}
+        />
       </div>
     </div>
   );

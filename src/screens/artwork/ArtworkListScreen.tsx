@@ -8,7 +8,11 @@ import { Picture } from '../shared/Picture';
 import { useSettings } from '../shared/settings';
 
 export function ArtworkListScreen({ frame, view }: { frame: FrameView; view: ArtworkListView }) {
-  return <Frame frame={frame} current="artwork" newHref="/artwork/new"><ArtworkList view={view} /></Frame>;
+  return (
+    <Frame frame={frame} current="artwork" newHref="/artwork/new">
+      <ArtworkList view={view} />
+    </Frame>
+  );
 }
 
 function ArtworkList({ view }: { view: ArtworkListView }) {
@@ -16,19 +20,53 @@ function ArtworkList({ view }: { view: ArtworkListView }) {
   return (
     <>
       <div className="page-head">
-        <div><h1 style={{ margin: 0 }}>{view.artworks.length === 0 ? 'No drawings yet' : `${view.artworks.length} drawings, measured`}</h1></div>
-        <div className="actions"><Button variant="contained" href="/artwork/new">Measure a drawing</Button></div>
+        <div>
+          <h1 style={{ margin: 0 }}>
+            {view.artworks.length === 0 ? 'No drawings yet' : `${view.artworks.length} drawings, measured`}
+          </h1>
+        </div>
+        <div className="actions">
+          <Button variant="contained" href="/artwork/new">
+            Measure a drawing
+          </Button>
+        </div>
       </div>
-      {view.artworks.length === 0 && <div className="sheet empty lifted"><p>Drop in an SVG drawing: Chiral measures area, knife path and cavities of each colour, and shows it as worn and as cut.</p><Button variant="contained" href="/artwork/new">Measure the first drawing</Button></div>}
+      {view.artworks.length === 0 && (
+        <div className="sheet empty lifted">
+          <p>
+            Drop in an SVG drawing: Chiral measures area, knife path and cavities of each colour, and shows it as worn
+            and as cut.
+          </p>
+          <Button variant="contained" href="/artwork/new">
+            Measure the first drawing
+          </Button>
+        </div>
+      )}
       <div className="cards">
         {view.artworks.map((artwork) => (
           <a key={artwork.id} className="sheet" href={`/artwork/${artwork.id}`}>
-            <span className="thumb"><Picture picture={artwork.picture} label="" /></span>
+            <span className="thumb">
+              <Picture picture={artwork.picture} label="" />
+            </span>
             <div className="text">
               <strong>{artwork.name}</strong>
-              <div className="soft figures" style={{ fontSize: '.86rem' }}>{formatLength(artwork.measurement.widthMm, settings)} × {formatLength(artwork.measurement.heightMm, settings)}</div>
-              <div className="soft">{artwork.layerNames.map((name, index) => <span key={index} style={{ marginRight: 10 }}><i className="swatch" style={{ background: artwork.measurement.layers[index]?.colour }} />{name}</span>)}</div>
-              <div className="soft">{artwork.usedBy === 0 ? 'in no item yet' : `in ${artwork.usedBy} ${artwork.usedBy === 1 ? 'item' : 'items'}`}</div>
+              <div className="soft figures" style={{ fontSize: '.86rem' }}>
+                {formatLength(artwork.measurement.widthMm, settings)} ×{' '}
+                {formatLength(artwork.measurement.heightMm, settings)}
+              </div>
+              <div className="soft">
+                {artwork.layerNames.map((name, index) => (
+                  <span key={index} style={{ marginRight: 10 }}>
+                    <i className="swatch" style={{ background: artwork.measurement.layers[index]?.colour }} />
+                    {name}
+                  </span>
+                ))}
+              </div>
+              <div className="soft">
+                {artwork.usedBy === 0
+                  ? 'in no item yet'
+                  : `in ${artwork.usedBy} ${artwork.usedBy === 1 ? 'item' : 'items'}`}
+              </div>
             </div>
           </a>
         ))}

@@ -17,8 +17,20 @@ import { makeNameOf, toMaterials } from './layer-names';
 import { describeLayers } from './NewArtworkScreen';
 import { usePrepared } from './use-prepared';
 
-export function ArtworkScreen({ frame, artwork, vinyls }: { frame: FrameView; artwork: ArtworkView; vinyls: readonly VinylView[] }) {
-  return <Frame frame={frame} current="artwork" newHref="/artwork/new"><Artwork artwork={artwork} vinyls={vinyls} /></Frame>;
+export function ArtworkScreen({
+  frame,
+  artwork,
+  vinyls,
+}: {
+  frame: FrameView;
+  artwork: ArtworkView;
+  vinyls: readonly VinylView[];
+}) {
+  return (
+    <Frame frame={frame} current="artwork" newHref="/artwork/new">
+      <Artwork artwork={artwork} vinyls={vinyls} />
+    </Frame>
+  );
 }
 
 function Artwork({ artwork, vinyls }: { artwork: ArtworkView; vinyls: readonly VinylView[] }) {
@@ -29,9 +41,17 @@ function Artwork({ artwork, vinyls }: { artwork: ArtworkView; vinyls: readonly V
   const desk = useDesk(openDesk(artwork));
   const { state } = desk;
   const path = `/api/artwork/${artwork.id}`;
-  const original = useQuery({ queryKey: ['original', artwork.id], queryFn: () => fetchOriginal(`${path}/original`), staleTime: Infinity, refetchOnMount: true });
+  const original = useQuery({
+    queryKey: ['original', artwork.id],
+    queryFn: () => fetchOriginal(`${path}/original`),
+    staleTime: Infinity,
+    refetchOnMount: true,
+  });
   const steps = toSteps(state);
-  const materials = useMemo(() => toMaterials(state.vinylIds, vinyls, settings.shop.figures), [state.vinylIds, vinyls, settings.shop.figures]);
+  const materials = useMemo(
+    () => toMaterials(state.vinylIds, vinyls, settings.shop.figures),
+    [state.vinylIds, vinyls, settings.shop.figures],
+  );
   const { prepared, problem, asking } = usePrepared(original.data ?? null, steps, materials);
   // Until the worker has answered, what was kept is shown: its figures stand, its checks are still to come.
   const file: PreparedFile = prepared ?? { ...kept, findings: [], dots: {} };
@@ -42,7 +62,14 @@ function Artwork({ artwork, vinyls }: { artwork: ArtworkView; vinyls: readonly V
     setFailure(null);
     try {
       const layers = file.measurement.layers.map((layer) => layer.key);
-      await callApi('PUT', path, { name: state.name, licence: state.licence, steps, layerNames: layers.map(nameOf), layerVinylIds: layers.map((key) => state.vinylIds[key] ?? null), version: kept.version });
+      await callApi('PUT', path, {
+        name: state.name,
+        licence: state.licence,
+        steps,
+        layerNames: layers.map(nameOf),
+        layerVinylIds: layers.map((key) => state.vinylIds[key] ?? null),
+        version: kept.version,
+      });
       const fresh = await callApi<ArtworkView>('GET', path);
       setKept(fresh);
       desk.reset(openDesk(fresh));
@@ -55,7 +82,13 @@ function Artwork({ artwork, vinyls }: { artwork: ArtworkView; vinyls: readonly V
     try {
       await callApi(on ? 'DELETE' : 'POST', path);
       setArchived(on);
-      enqueueSnackbar(on ? 'Taken off the list. Items that use it keep it.' : 'Back on the list.', { action: on ? <Button color="inherit" variant="text" onClick={() => void archive(false)}>Undo</Button> : undefined });
+      enqueueSnackbar(on ? 'Taken off the list. Items that use it keep it.' : 'Back on the list.', {
+        action: on ? (
+          <Button color="inherit" variant="text" onClick={() => void archive(false)}>
+            Undo
+          </Button>
+        ) : undefined,
+      });
     } catch (error) {
       enqueueSnackbar(wordsOf(error), { variant: 'error' });
     }
@@ -64,22 +97,53 @@ function Artwork({ artwork, vinyls }: { artwork: ArtworkView; vinyls: readonly V
   return (
     <>
       <div className="page-head">
-        <div><h1 style={{ margin: 0 }}>{kept.name} {archived && <span className="tag">off the list</span>}</h1><p style={{ margin: '4px 0 0', fontSize: '1.12rem' }} aria-live="polite">{prepared ? describeVerdict(file.findings, summary, nameOf, settings) : `${summary}.`}</p></div>
+        <div>
+          <h1 style={{ margin: 0 }}>
+            {kept.name} {archived && <span className="tag">off the list</span>}
+          </h1>
+          <p style={{ margin: '4px 0 0', fontSize: '1.12rem' }} aria-live="polite">
+            {prepared ? describeVerdict(file.findings, summary, nameOf, settings) : `${summary}.`}
+          </p>
+        </div>
         <div className="actions">
           <Button href={`${path}/original`}>Download the original</Button>
           <Button onClick={() => void archive(!archived)}>{archived ? 'Put back' : 'Take off the list'}</Button>
-          {changed && <Button variant="contained" disabled={asking.busy || asking.stopped || Boolean(problem) || !steps || state.name.trim() === ''} onClick={() => void save()}>Save</Button>}
-          {!changed && <Button variant="contained" href={`/items/new?artwork=${artwork.id}`}>Reckon an item with it</Button>}
+          {changed && (
+            <Button
+              variant="contained"
+              disabled={asking.busy || asking.stopped || Boolean(problem) || !steps || state.name.trim() === ''}
+              onClick={() => void save()}
+            >
+              Save
+            </Button>
+          )}
+          {!changed && (
+            <Button variant="contained" href={`/items/new?artwork=${artwork.id}`}>
+              Reckon an item with it
+            </Button>
+          )}
         </div>
       </div>
-      {(failure ?? problem ?? (original.isError ? UNFETCHED : null)) && <div className="notice bad" role="alert">{failure ?? problem ?? UNFETCHED}</div>}
+      {(failure ?? problem ?? (original.isError ? UNFETCHED : null)) && (
+        <div className="notice bad" role="alert">
+          {failure ?? problem ?? UNFETCHED}
+        </div>
+      )}
       <Working doing="Measuring" asking={asking} />
-      <ArtworkDesk desk={desk} file={file} checked={prepared !== null} text={original.data ?? null} vinyls={vinyls} nameOf={nameOf} />
+      <ArtworkDesk
+        desk={desk}
+        file={file}
+        checked={prepared !== null}
+        text={original.data ?? null}
+        vinyls={vinyls}
+        nameOf={nameOf}
+      />
     </>
   );
 }
 
-const UNFETCHED = 'The original could not be fetched, so nothing can be checked or changed now. What was measured is still shown: reload the page to try again.';
+const UNFETCHED =
+  'The original could not be fetched, so nothing can be checked or changed now. What was measured is still shown: reload the page to try again.';
 
 async function fetchOriginal(path: string): Promise<string> {
   const response = await fetch(path);
@@ -88,4 +152,12 @@ async function fetchOriginal(path: string): Promise<string> {
 }
 
 /** What saving sends, to tell whether anything has changed. */
-const toSaved = ({ size, steps, names, vinylIds, name, licence }: ReturnType<typeof openDesk>) => ({ steps: toSteps({ size, steps }), names: Object.entries(names).sort(), vinylIds: Object.entries(vinylIds).filter(([, id]) => id !== null).sort(), name, licence });
+const toSaved = ({ size, steps, names, vinylIds, name, licence }: ReturnType<typeof openDesk>) => ({
+  steps: toSteps({ size, steps }),
+  names: Object.entries(names).sort(),
+  vinylIds: Object.entries(vinylIds)
+    .filter(([, id]) => id !== null)
+    .sort(),
+  name,
+  licence,
+});

@@ -7,32 +7,92 @@ import { describeLeftOut } from '../../wording/problems';
 import { useSettings } from '../shared/settings';
 import { Why } from '../shared/Why';
 
-type Props = { readonly checked: boolean; readonly findings: readonly Finding[]; /** Of the drawing, mm. */ readonly widthMm: number; readonly leftOut: readonly LeftOut[]; readonly gradients: number; readonly sizeStated: boolean; readonly licence: Licence; readonly nameOf: (layer: string) => string; readonly onTake: (step: StepAction) => void };
+type Props = {
+  readonly checked: boolean;
+  readonly findings: readonly Finding[];
+  /** Of the drawing, mm. */ readonly widthMm: number;
+  readonly leftOut: readonly LeftOut[];
+  readonly gradients: number;
+  readonly sizeStated: boolean;
+  readonly licence: Licence;
+  readonly nameOf: (layer: string) => string;
+  readonly onTake: (step: StepAction) => void;
+};
 
 export function Checks({ checked, findings, widthMm, leftOut, gradients, sizeStated, licence, nameOf, onTake }: Props) {
   const settings = useSettings();
   const caution = describeLicenceCaution(licence);
   return (
     <section className="sheet" aria-label="Checks">
-      <h2 style={{ margin: '0 0 6px' }}>{!checked ? 'Not checked yet' : findings.length === 0 ? 'Nothing stands in the way' : `${findings.length} ${findings.length === 1 ? 'thing' : 'things'} to mend`}</h2>
+      <h2 style={{ margin: '0 0 6px' }}>
+        {!checked
+          ? 'Not checked yet'
+          : findings.length === 0
+            ? 'Nothing stands in the way'
+            : `${findings.length} ${findings.length === 1 ? 'thing' : 'things'} to mend`}
+      </h2>
       <ul className="checks">
         {findings.map((finding, index) => {
           const words = describeFinding(finding, nameOf, settings);
           const mending = computeMendingWidth(finding, widthMm);
           return (
             <li key={`${finding.kind}-${index}`}>
-              <div><strong>{words.what}</strong><span>{words.detail}</span>{mending && finding.remedies.length > 0 && <span className="soft" style={{ display: 'block' }}>{mending.label} <Why figure={mending} /></span>}</div>
-              <div className="actions">{finding.remedies.map((remedy) => <Button key={JSON.stringify(remedy)} size="small" onClick={() => onTake(remedy)}>{describeRemedy(remedy, nameOf, settings)}</Button>)}</div>
+              <div>
+                <strong>{words.what}</strong>
+                <span>{words.detail}</span>
+                {mending && finding.remedies.length > 0 && (
+                  <span className="soft" style={{ display: 'block' }}>
+                    {mending.label} <Why figure={mending} />
+                  </span>
+                )}
+              </div>
+              <div className="actions">
+                {finding.remedies.map((remedy) => (
+                  <Button key={JSON.stringify(remedy)} size="small" onClick={() => onTake(remedy)}>
+                    {describeRemedy(remedy, nameOf, settings)}
+                  </Button>
+                ))}
+              </div>
             </li>
           );
         })}
-        {leftOut.filter((entry) => entry.kind !== 'stroke').map((entry) => {
-          const words = describeLeftOut(entry);
-          return <li key={entry.kind}><div><strong>{words.what}</strong><span>{words.remedy}</span></div></li>;
-        })}
-        {gradients > 0 && <li><div><strong>{gradients} fading {gradients === 1 ? 'fill' : 'fills'} taken as flat</strong><span>Vinyl has one colour: the first of each was taken.</span></div></li>}
-        {!sizeStated && <li><div><span>The file states no size in lengths: what you set here counts.</span></div></li>}
-        {caution && <li><div><span>{caution}</span></div></li>}
+        {leftOut
+          .filter((entry) => entry.kind !== 'stroke')
+          .map((entry) => {
+            const words = describeLeftOut(entry);
+            return (
+              <li key={entry.kind}>
+                <div>
+                  <strong>{words.what}</strong>
+                  <span>{words.remedy}</span>
+                </div>
+              </li>
+            );
+          })}
+        {gradients > 0 && (
+          <li>
+            <div>
+              <strong>
+                {gradients} fading {gradients === 1 ? 'fill' : 'fills'} taken as flat
+              </strong>
+              <span>Vinyl has one colour: the first of each was taken.</span>
+            </div>
+          </li>
+        )}
+        {!sizeStated && (
+          <li>
+            <div>
+              <span>The file states no size in lengths: what you set here counts.</span>
+            </div>
+          </li>
+        )}
+        {caution && (
+          <li>
+            <div>
+              <span>{caution}</span>
+            </div>
+          </li>
+        )}
       </ul>
     </section>
   );

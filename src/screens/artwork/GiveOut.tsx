@@ -13,15 +13,25 @@ import { fetchFile, wordsOf } from '../shared/api';
 import { saveFile } from '../shared/save-file';
 
 type CutLayerWish = FileWish['layers'][number] & { readonly role: LayerRole };
-type Props = { readonly text: string | null; readonly steps: readonly PrepStep[] | null; readonly baseName: string; readonly layers: readonly CutLayerWish[] };
+type Props = {
+  readonly text: string | null;
+  readonly steps: readonly PrepStep[] | null;
+  readonly baseName: string;
+  readonly layers: readonly CutLayerWish[];
+};
 
-const FORCE = { least: 1, most: 1000 } as const, SPEED = { least: 10, most: 1500 } as const;
+const FORCE = { least: 1, most: 1000 } as const,
+  SPEED = { least: 10, most: 1500 } as const;
 
 export function GiveOut({ text, steps, baseName, layers: all }: Props) {
   const layers = all.filter((layer) => layer.role !== 'guide');
   const [knife, setKnife] = useState({ force: '', speed: '' });
-  const force = readOptional(knife.force, FORCE), speed = readOptional(knife.speed, SPEED);
-  const options: HpglOptions = { ...(typeof force === 'number' ? { forceGrams: force } : {}), ...(typeof speed === 'number' ? { speedMmPerSecond: speed } : {}) };
+  const force = readOptional(knife.force, FORCE),
+    speed = readOptional(knife.speed, SPEED);
+  const options: HpglOptions = {
+    ...(typeof force === 'number' ? { forceGrams: force } : {}),
+    ...(typeof speed === 'number' ? { speedMmPerSecond: speed } : {}),
+  };
   const give = async (formats: readonly CutFormat[]) => {
     if (text === null || !steps) return;
     const written = await writeInWorker(text, steps, { baseName, formats, layers, knife: options });
@@ -30,9 +40,16 @@ export function GiveOut({ text, steps, baseName, layers: all }: Props) {
   };
   const printMap = async () => {
     if (text === null || !steps) return;
-    const facts = JSON.stringify({ name: baseName, steps, layers: layers.map(({ key, name, mirrored }) => ({ key, name, mirrored })) });
+    const facts = JSON.stringify({
+      name: baseName,
+      steps,
+      layers: layers.map(({ key, name, mirrored }) => ({ key, name, mirrored })),
+    });
     try {
-      saveFile(await fetchFile(`/api/artwork/weeding-map?${new URLSearchParams({ facts }).toString()}`, new Blob([text])), `${baseName} weeding map.pdf`);
+      saveFile(
+        await fetchFile(`/api/artwork/weeding-map?${new URLSearchParams({ facts }).toString()}`, new Blob([text])),
+        `${baseName} weeding map.pdf`,
+      );
     } catch (error) {
       enqueueSnackbar(wordsOf(error), { variant: 'error' });
     }
@@ -42,15 +59,45 @@ export function GiveOut({ text, steps, baseName, layers: all }: Props) {
   return (
     <section className="sheet" aria-label="For the cutter">
       <h2 style={{ margin: '0 0 2px' }}>For the cutter</h2>
-      <p className="soft" style={{ margin: '0 0 8px' }}>{layers.length === 1 ? 'One layer' : `${layers.length} layers, a file each`}, in mm, {describeSides(layers)}.</p>
+      <p className="soft" style={{ margin: '0 0 8px' }}>
+        {layers.length === 1 ? 'One layer' : `${layers.length} layers, a file each`}, in mm, {describeSides(layers)}.
+      </p>
       <div className="actions">
-        <Button size="small" disabled={!ready} onClick={() => void give(['svg'])}>SVG</Button><Button size="small" disabled={!ready} onClick={() => void give(['dxf'])}>DXF</Button><Button size="small" disabled={!hpglReady} onClick={() => void give(['hpgl'])}>HPGL</Button>
-        <Button size="small" variant="text" disabled={!hpglReady} onClick={() => void give(['svg', 'dxf', 'hpgl'])}>All as a zip</Button>
-        <Button size="small" variant="text" disabled={!ready} onClick={() => void printMap()}>Weeding map, PDF</Button>
+        <Button size="small" disabled={!ready} onClick={() => void give(['svg'])}>
+          SVG
+        </Button>
+        <Button size="small" disabled={!ready} onClick={() => void give(['dxf'])}>
+          DXF
+        </Button>
+        <Button size="small" disabled={!hpglReady} onClick={() => void give(['hpgl'])}>
+          HPGL
+        </Button>
+        <Button size="small" variant="text" disabled={!hpglReady} onClick={() => void give(['svg', 'dxf', 'hpgl'])}>
+          All as a zip
+        </Button>
+        <Button size="small" variant="text" disabled={!ready} onClick={() => void printMap()}>
+          Weeding map, PDF
+        </Button>
       </div>
       <div className="fields" style={{ marginTop: 10 }}>
-        <TextField size="small" label="Force in HPGL, g" value={knife.force} onChange={(event) => setKnife({ ...knife, force: event.target.value })} error={force === 'bad'} helperText={force === 'bad' ? `From ${FORCE.least} to ${FORCE.most} g.` : 'Empty: as the cutter is set.'} slotProps={{ htmlInput: { inputMode: 'numeric', className: 'figures' } }} />
-        <TextField size="small" label="Speed in HPGL, mm/s" value={knife.speed} onChange={(event) => setKnife({ ...knife, speed: event.target.value })} error={speed === 'bad'} helperText={speed === 'bad' ? `From ${SPEED.least} to ${SPEED.most} mm/s.` : 'Written in whole cm/s.'} slotProps={{ htmlInput: { inputMode: 'numeric', className: 'figures' } }} />
+        <TextField
+          size="small"
+          label="Force in HPGL, g"
+          value={knife.force}
+          onChange={(event) => setKnife({ ...knife, force: event.target.value })}
+          error={force === 'bad'}
+          helperText={force === 'bad' ? `From ${FORCE.least} to ${FORCE.most} g.` : 'Empty: as the cutter is set.'}
+          slotProps={{ htmlInput: { inputMode: 'numeric', className: 'figures' } }}
+        />
+        <TextField
+          size="small"
+          label="Speed in HPGL, mm/s"
+          value={knife.speed}
+          onChange={(event) => setKnife({ ...knife, speed: event.target.value })}
+          error={speed === 'bad'}
+          helperText={speed === 'bad' ? `From ${SPEED.least} to ${SPEED.most} mm/s.` : 'Written in whole cm/s.'}
+          slotProps={{ htmlInput: { inputMode: 'numeric', className: 'figures' } }}
+        />
       </div>
     </section>
   );

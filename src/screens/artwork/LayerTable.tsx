@@ -10,8 +10,13 @@ import { useSettings } from '../shared/settings';
 import { Why } from '../shared/Why';
 
 type Props = {
-  readonly file: Pick<PreparedFile, 'measurement'> & Partial<Pick<PreparedFile, 'dots'>>; readonly nameOf: (layer: string) => string; readonly vinyls: readonly VinylView[]; readonly vinylIds: Readonly<Record<string, number | null>>;
-  readonly onRename: (layer: string, name: string) => void; readonly onVinyl: (layer: string, vinylId: number | null) => void; readonly onRole: (layer: string, role: LayerRole) => void;
+  readonly file: Pick<PreparedFile, 'measurement'> & Partial<Pick<PreparedFile, 'dots'>>;
+  readonly nameOf: (layer: string) => string;
+  readonly vinyls: readonly VinylView[];
+  readonly vinylIds: Readonly<Record<string, number | null>>;
+  readonly onRename: (layer: string, name: string) => void;
+  readonly onVinyl: (layer: string, vinylId: number | null) => void;
+  readonly onRole: (layer: string, role: LayerRole) => void;
 };
 
 export function LayerTable({ file, nameOf, vinyls, vinylIds, onRename, onVinyl, onRole }: Props) {
@@ -19,7 +24,17 @@ export function LayerTable({ file, nameOf, vinyls, vinylIds, onRename, onVinyl, 
   return (
     <section className="sheet flush layer-table" aria-label="Layers" tabIndex={0} style={{ fontSize: '.86rem' }}>
       <table className="plain">
-        <thead><tr><th>layer</th><th>cut from</th><th className="right">net</th><th className="right">path</th><th className="right">pieces</th><th className="right">cavities</th><th className="right">stroke, gap</th></tr></thead>
+        <thead>
+          <tr>
+            <th>layer</th>
+            <th>cut from</th>
+            <th className="right">net</th>
+            <th className="right">path</th>
+            <th className="right">pieces</th>
+            <th className="right">cavities</th>
+            <th className="right">stroke, gap</th>
+          </tr>
+        </thead>
         <tbody>
           {file.measurement.layers.map((layer) => {
             const figures = describeLayerFigures(layer);
@@ -27,19 +42,91 @@ export function LayerTable({ file, nameOf, vinyls, vinylIds, onRename, onVinyl, 
             return (
               <tr key={layer.key}>
                 <td style={{ minWidth: 104 }}>
-                  <div className="layer-cell"><i className="swatch" style={{ background: layer.colour, flex: 'none' }} /><input className="layer-name" aria-label={`Name of layer ${nameOf(layer.key)}`} value={nameOf(layer.key)} maxLength={60} onChange={(event) => onRename(layer.key, event.target.value)} /></div>
-                  <span className="soft figures" style={{ fontSize: '.8rem', whiteSpace: 'nowrap' }}>{formatLength(layer.box.width, settings).replace(/ \w+$/, '')} × {formatLength(layer.box.height, settings)}</span>
-                  {dots.slice(0, 3).map((group) => <div key={group.diameterMm} className="soft" style={{ fontSize: '.8rem' }}>{group.count} dots of {formatLength(group.diameterMm, settings, 2)}</div>)}
-                  {(file.measurement.layers.length > 1 || layer.role !== 'worn') && <TextField select size="small" variant="standard" value={layer.role} onChange={(event) => onRole(layer.key, event.target.value as LayerRole)} className="layer-role" slotProps={{ htmlInput: { 'aria-label': `What ${nameOf(layer.key)} is for` } }}>{LAYER_ROLES.map((role) => <MenuItem key={role} value={role}>{LAYER_ROLE_NAMES[role]}</MenuItem>)}</TextField>}
+                  <div className="layer-cell">
+                    <i className="swatch" style={{ background: layer.colour, flex: 'none' }} />
+                    <input
+                      className="layer-name"
+                      aria-label={`Name of layer ${nameOf(layer.key)}`}
+                      value={nameOf(layer.key)}
+                      maxLength={60}
+                      onChange={(event) => onRename(layer.key, event.target.value)}
+                    />
+                  </div>
+                  <span className="soft figures" style={{ fontSize: '.8rem', whiteSpace: 'nowrap' }}>
+                    {formatLength(layer.box.width, settings).replace(/ \w+$/, '')} ×{' '}
+                    {formatLength(layer.box.height, settings)}
+                  </span>
+                  {dots.slice(0, 3).map((group) => (
+                    <div key={group.diameterMm} className="soft" style={{ fontSize: '.8rem' }}>
+                      {group.count} dots of {formatLength(group.diameterMm, settings, 2)}
+                    </div>
+                  ))}
+                  {(file.measurement.layers.length > 1 || layer.role !== 'worn') && (
+                    <TextField
+                      select
+                      size="small"
+                      variant="standard"
+                      value={layer.role}
+                      onChange={(event) => onRole(layer.key, event.target.value as LayerRole)}
+                      className="layer-role"
+                      slotProps={{ htmlInput: { 'aria-label': `What ${nameOf(layer.key)} is for` } }}
+                    >
+                      {LAYER_ROLES.map((role) => (
+                        <MenuItem key={role} value={role}>
+                          {LAYER_ROLE_NAMES[role]}
+                        </MenuItem>
+                      ))}
+                    </TextField>
+                  )}
                 </td>
                 <td style={{ width: 118 }}>
-                  <TextField select size="small" variant="standard" fullWidth value={vinyls.some((vinyl) => vinyl.id === vinylIds[layer.key]) ? vinylIds[layer.key] : ''} onChange={(event) => onVinyl(layer.key, event.target.value === '' ? null : Number(event.target.value))} slotProps={{ select: { displayEmpty: true, renderValue: (value: unknown) => (value === '' ? 'a smooth vinyl' : vinyls.find((vinyl) => vinyl.id === value)?.name) }, htmlInput: { 'aria-label': `Vinyl of ${nameOf(layer.key)}` } }}>
+                  <TextField
+                    select
+                    size="small"
+                    variant="standard"
+                    fullWidth
+                    value={vinyls.some((vinyl) => vinyl.id === vinylIds[layer.key]) ? vinylIds[layer.key] : ''}
+                    onChange={(event) =>
+                      onVinyl(layer.key, event.target.value === '' ? null : Number(event.target.value))
+                    }
+                    slotProps={{
+                      select: {
+                        displayEmpty: true,
+                        renderValue: (value: unknown) =>
+                          value === '' ? 'a smooth vinyl' : vinyls.find((vinyl) => vinyl.id === value)?.name,
+                      },
+                      htmlInput: { 'aria-label': `Vinyl of ${nameOf(layer.key)}` },
+                    }}
+                  >
                     <MenuItem value="">a smooth vinyl, not chosen yet</MenuItem>
-                    {vinyls.map((vinyl) => <MenuItem key={vinyl.id} value={vinyl.id}><i className="swatch" style={{ background: vinyl.colourHex }} />{vinyl.name}</MenuItem>)}
+                    {vinyls.map((vinyl) => (
+                      <MenuItem key={vinyl.id} value={vinyl.id}>
+                        <i className="swatch" style={{ background: vinyl.colourHex }} />
+                        {vinyl.name}
+                      </MenuItem>
+                    ))}
                   </TextField>
                 </td>
-                <td className="num"><Why figure={figures.net} /></td><td className="num"><Why figure={figures.path}>{formatPath(layer.cutLengthMm, settings)}</Why></td><td className="num">{layer.pieces}</td><td className="num">{layer.cavities}</td>
-                <td className="num">{figures.thinnest ? <Why figure={figures.thinnest}>{formatLength(figures.thinnest.value, settings, 2)}</Why> : '–'}{figures.gap && <div className="soft"><Why figure={figures.gap}>{formatLength(figures.gap.value, settings, 2)}</Why></div>}</td>
+                <td className="num">
+                  <Why figure={figures.net} />
+                </td>
+                <td className="num">
+                  <Why figure={figures.path}>{formatPath(layer.cutLengthMm, settings)}</Why>
+                </td>
+                <td className="num">{layer.pieces}</td>
+                <td className="num">{layer.cavities}</td>
+                <td className="num">
+                  {figures.thinnest ? (
+                    <Why figure={figures.thinnest}>{formatLength(figures.thinnest.value, settings, 2)}</Why>
+                  ) : (
+                    '–'
+                  )}
+                  {figures.gap && (
+                    <div className="soft">
+                      <Why figure={figures.gap}>{formatLength(figures.gap.value, settings, 2)}</Why>
+                    </div>
+                  )}
+                </td>
               </tr>
             );
           })}

@@ -24,18 +24,67 @@ import { usePrepared } from './use-prepared';
 import { WidthField } from './WidthField';
 
 export function LetteringScreen({ frame }: { frame: FrameView }) {
-  return <Frame frame={frame} current="artwork" newHref="/artwork/new"><Lettering /></Frame>;
+  return (
+    <Frame frame={frame} current="artwork" newHref="/artwork/new">
+      <Lettering />
+    </Frame>
+  );
 }
 
-type Form = { readonly text: string; readonly typeface: string; readonly capHeightMm: number | null; readonly letterCase: NonNullable<LetterOptions['letterCase']>; readonly align: NonNullable<LetterOptions['align']>; readonly tracking: number; readonly lineSpacing: number; readonly curve: 'straight' | 'up' | 'down'; readonly radiusMm: number | null; readonly list: boolean; readonly widestMm: number | null; readonly pair: boolean; readonly insetMm: number | null };
-const START: Form = { text: '', typeface: 'alfa-slab-one', capHeightMm: 40, letterCase: 'as-typed', align: 'centre', tracking: 0, lineSpacing: 1.6, curve: 'straight', radiusMm: 120, list: false, widestMm: null, pair: false, insetMm: 1.5 };
-const TRACKINGS = [[-0.03, 'tight'], [0, 'as drawn'], [0.05, 'open'], [0.12, 'wide'], [0.25, 'very wide']] as const;
+type Form = {
+  readonly text: string;
+  readonly typeface: string;
+  readonly capHeightMm: number | null;
+  readonly letterCase: NonNullable<LetterOptions['letterCase']>;
+  readonly align: NonNullable<LetterOptions['align']>;
+  readonly tracking: number;
+  readonly lineSpacing: number;
+  readonly curve: 'straight' | 'up' | 'down';
+  readonly radiusMm: number | null;
+  readonly list: boolean;
+  readonly widestMm: number | null;
+  readonly pair: boolean;
+  readonly insetMm: number | null;
+};
+const START: Form = {
+  text: '',
+  typeface: 'alfa-slab-one',
+  capHeightMm: 40,
+  letterCase: 'as-typed',
+  align: 'centre',
+  tracking: 0,
+  lineSpacing: 1.6,
+  curve: 'straight',
+  radiusMm: 120,
+  list: false,
+  widestMm: null,
+  pair: false,
+  insetMm: 1.5,
+};
+const TRACKINGS = [
+  [-0.03, 'tight'],
+  [0, 'as drawn'],
+  [0.05, 'open'],
+  [0.12, 'wide'],
+  [0.25, 'very wide'],
+] as const;
 
 function toOptions(form: Form): LetterOptions | null {
-  if (form.capHeightMm === null || form.capHeightMm < 3 || (form.curve !== 'straight' && (form.radiusMm ?? 0) < 3) || (form.pair && !form.insetMm)) return null;
+  if (
+    form.capHeightMm === null ||
+    form.capHeightMm < 3 ||
+    (form.curve !== 'straight' && (form.radiusMm ?? 0) < 3) ||
+    (form.pair && !form.insetMm)
+  )
+    return null;
   return {
-    capHeightMm: form.capHeightMm, letterCase: form.letterCase, align: form.align, tracking: form.tracking, lineSpacing: form.lineSpacing,
-    ...(form.curve === 'straight' ? {} : { arcRadiusMm: form.curve === 'up' ? form.radiusMm! : -form.radiusMm! }), ...(form.pair ? { insetMm: form.insetMm! } : {}),
+    capHeightMm: form.capHeightMm,
+    letterCase: form.letterCase,
+    align: form.align,
+    tracking: form.tracking,
+    lineSpacing: form.lineSpacing,
+    ...(form.curve === 'straight' ? {} : { arcRadiusMm: form.curve === 'up' ? form.radiusMm! : -form.radiusMm! }),
+    ...(form.pair ? { insetMm: form.insetMm! } : {}),
   };
 }
 
@@ -53,9 +102,18 @@ function Lettering() {
   const [kept, setKept] = useState(0);
   const shown = texts[Math.min(at, texts.length - 1)];
   const natural = shown?.answer.ok ? shown.answer.value : null;
-  const result = useMemo(() => natural && fitWidth(natural, form.list ? form.widestMm : null), [natural, form.list, form.widestMm]);
-  const problem = texts.flatMap(({ text, answer }) => (answer.ok ? [] : [`${form.list ? `${text}: ` : ''}${describeLetterProblem(answer.problem)}`]))[0] ?? null;
-  const steps = useMemo((): readonly PrepStep[] | null => (result ? [{ kind: 'size', widthMm: result.widthMm, on: true }] : null), [result]);
+  const result = useMemo(
+    () => natural && fitWidth(natural, form.list ? form.widestMm : null),
+    [natural, form.list, form.widestMm],
+  );
+  const problem =
+    texts.flatMap(({ text, answer }) =>
+      answer.ok ? [] : [`${form.list ? `${text}: ` : ''}${describeLetterProblem(answer.problem)}`],
+    )[0] ?? null;
+  const steps = useMemo(
+    (): readonly PrepStep[] | null => (result ? [{ kind: 'size', widthMm: result.widthMm, on: true }] : null),
+    [result],
+  );
   const { prepared } = usePrepared(result?.svg ?? null, steps, {});
   const face = TYPEFACES.find((candidate) => candidate.key === form.typeface)!;
   const keep = async () => {
@@ -67,8 +125,19 @@ function Lettering() {
       for (const { text, answer } of texts.slice(kept)) {
         if (!answer.ok) throw new ApiError('invalid', `${text}: ${describeLetterProblem(answer.problem)}`);
         const { svg, widthMm } = fitWidth(answer.value, form.list ? form.widestMm : null);
-        const facts = JSON.stringify({ name: text.replace(/\s+/g, ' ').trim().slice(0, 120), fileName: 'lettering.svg', licence: 'open', steps: [{ kind: 'size', widthMm, on: true }], layerNames: form.pair ? ['outline', 'fill'] : ['letters'], layerVinylIds: [] });
-        ({ id } = await callApi<{ id: number }>('POST', `/api/artwork?${new URLSearchParams({ facts }).toString()}`, new Blob([svg], { type: 'image/svg+xml' })));
+        const facts = JSON.stringify({
+          name: text.replace(/\s+/g, ' ').trim().slice(0, 120),
+          fileName: 'lettering.svg',
+          licence: 'open',
+          steps: [{ kind: 'size', widthMm, on: true }],
+          layerNames: form.pair ? ['outline', 'fill'] : ['letters'],
+          layerVinylIds: [],
+        });
+        ({ id } = await callApi<{ id: number }>(
+          'POST',
+          `/api/artwork?${new URLSearchParams({ facts }).toString()}`,
+          new Blob([svg], { type: 'image/svg+xml' }),
+        ));
         if (form.list) setKept((count) => count + 1);
       }
       location.assign(form.list ? '/artwork' : `/artwork/${id}`);
@@ -81,31 +150,161 @@ function Lettering() {
   return (
     <>
       <div className="page-head">
-        <div><h1 style={{ margin: 0 }}>{form.text.trim() === '' ? 'Set lettering' : form.list ? `${texts.length} ${texts.length === 1 ? 'name' : 'names'}` : form.text.replace(/\s+/g, ' ')}</h1><p style={{ margin: '4px 0 0', fontSize: '1.12rem' }} aria-live="polite">{prepared && result && layer ? `${form.list ? `${shown!.text}: ` : ''}${formatLength(result.widthMm, settings)} × ${formatLength(result.heightMm, settings)}: ${layer.pieces} pieces, ${layer.cavities} cavities to weed, strokes from ${layer.thinnestStroke ? formatLength(layer.thinnestStroke.widthMm, settings, 1) : '–'}.` : 'Kerned, joined, and one outline without overlaps.'}</p></div>
-        <div className="actions"><Button href="/artwork">Back to the drawings</Button><Button variant="contained" disabled={texts.length === 0 || saving || asking.busy || problem !== null} onClick={() => void keep()}>{saving && form.list ? `Keeping ${Math.min(kept + 1, texts.length)} of ${texts.length}` : form.list ? `Keep ${texts.length === 1 ? 'this name' : `these ${texts.length} names`}` : 'Keep this lettering'}</Button></div>
+        <div>
+          <h1 style={{ margin: 0 }}>
+            {form.text.trim() === ''
+              ? 'Set lettering'
+              : form.list
+                ? `${texts.length} ${texts.length === 1 ? 'name' : 'names'}`
+                : form.text.replace(/\s+/g, ' ')}
+          </h1>
+          <p style={{ margin: '4px 0 0', fontSize: '1.12rem' }} aria-live="polite">
+            {prepared && result && layer
+              ? `${form.list ? `${shown!.text}: ` : ''}${formatLength(result.widthMm, settings)} × ${formatLength(result.heightMm, settings)}: ${layer.pieces} pieces, ${layer.cavities} cavities to weed, strokes from ${layer.thinnestStroke ? formatLength(layer.thinnestStroke.widthMm, settings, 1) : '–'}.`
+              : 'Kerned, joined, and one outline without overlaps.'}
+          </p>
+        </div>
+        <div className="actions">
+          <Button href="/artwork">Back to the drawings</Button>
+          <Button
+            variant="contained"
+            disabled={texts.length === 0 || saving || asking.busy || problem !== null}
+            onClick={() => void keep()}
+          >
+            {saving && form.list
+              ? `Keeping ${Math.min(kept + 1, texts.length)} of ${texts.length}`
+              : form.list
+                ? `Keep ${texts.length === 1 ? 'this name' : `these ${texts.length} names`}`
+                : 'Keep this lettering'}
+          </Button>
+        </div>
       </div>
       <Working doing="Setting the letters" asking={asking} />
-      {(failure ?? (form.text.trim() === '' ? null : problem)) && <div className="notice bad" role="alert">{failure ?? problem}</div>}
+      {(failure ?? (form.text.trim() === '' ? null : problem)) && (
+        <div className="notice bad" role="alert">
+          {failure ?? problem}
+        </div>
+      )}
       <div className="cols" style={{ gridTemplateColumns: 'minmax(0, 1fr) minmax(0, 1.9fr)' }}>
         <section className="sheet cols" aria-label="What it says">
-          <TextField label="Words" value={form.text} onChange={(event) => set({ text: event.target.value })} multiline minRows={2} maxRows={form.list ? 12 : 6} autoFocus slotProps={{ htmlInput: { maxLength: form.list ? 12_000 : 400 } }} helperText={form.list ? `Each line is a piece of its own; ${MOST_NAMES} at most.` : 'A new line starts below.'} />
-          <FormControlLabel control={<Checkbox checked={form.list} onChange={(_, list) => set({ list })} />} label="A list of names: each line a drawing of its own" />
-          <TextField select label="Typeface" value={form.typeface} onChange={(event) => set({ typeface: event.target.value })} helperText={`${face.kind}; ${face.licence}`}>{TYPEFACES.map((option) => <MenuItem key={option.key} value={option.key}>{option.name}&ensp;<span className="soft">{option.kind}</span></MenuItem>)}</TextField>
+          <TextField
+            label="Words"
+            value={form.text}
+            onChange={(event) => set({ text: event.target.value })}
+            multiline
+            minRows={2}
+            maxRows={form.list ? 12 : 6}
+            autoFocus
+            slotProps={{ htmlInput: { maxLength: form.list ? 12_000 : 400 } }}
+            helperText={
+              form.list ? `Each line is a piece of its own; ${MOST_NAMES} at most.` : 'A new line starts below.'
+            }
+          />
+          <FormControlLabel
+            control={<Checkbox checked={form.list} onChange={(_, list) => set({ list })} />}
+            label="A list of names: each line a drawing of its own"
+          />
+          <TextField
+            select
+            label="Typeface"
+            value={form.typeface}
+            onChange={(event) => set({ typeface: event.target.value })}
+            helperText={`${face.kind}; ${face.licence}`}
+          >
+            {TYPEFACES.map((option) => (
+              <MenuItem key={option.key} value={option.key}>
+                {option.name}&ensp;<span className="soft">{option.kind}</span>
+              </MenuItem>
+            ))}
+          </TextField>
           <div className="fields">
-            <WidthField label="Height of capitals" widthMm={form.capHeightMm} onChange={(capHeightMm) => set({ capHeightMm })} />
-            <TextField select label="Case" value={form.letterCase} onChange={(event) => set({ letterCase: event.target.value as Form['letterCase'] })}><MenuItem value="as-typed">as typed</MenuItem><MenuItem value="upper">capitals</MenuItem><MenuItem value="lower">small letters</MenuItem></TextField>
-            <TextField select label="Spacing" value={form.tracking} onChange={(event) => set({ tracking: Number(event.target.value) })}>{TRACKINGS.map(([value, name]) => <MenuItem key={value} value={value}>{name}</MenuItem>)}</TextField>
-            <TextField select label="Lines" value={form.align} onChange={(event) => set({ align: event.target.value as Form['align'] })}><MenuItem value="left">from the left</MenuItem><MenuItem value="centre">centred</MenuItem><MenuItem value="right">to the right</MenuItem></TextField>
-            <TextField select label="Baseline" value={form.curve} onChange={(event) => set({ curve: event.target.value as Form['curve'] })}><MenuItem value="straight">straight</MenuItem><MenuItem value="up">on an arc, upwards</MenuItem><MenuItem value="down">on an arc, downwards</MenuItem></TextField>
-            {form.list && <WidthField label="No wider than" widthMm={form.widestMm} optional onChange={(widestMm) => set({ widestMm })} />}
-            {form.curve !== 'straight' && <WidthField label="Radius of the arc" widthMm={form.radiusMm} onChange={(radiusMm) => set({ radiusMm })} />}
+            <WidthField
+              label="Height of capitals"
+              widthMm={form.capHeightMm}
+              onChange={(capHeightMm) => set({ capHeightMm })}
+            />
+            <TextField
+              select
+              label="Case"
+              value={form.letterCase}
+              onChange={(event) => set({ letterCase: event.target.value as Form['letterCase'] })}
+            >
+              <MenuItem value="as-typed">as typed</MenuItem>
+              <MenuItem value="upper">capitals</MenuItem>
+              <MenuItem value="lower">small letters</MenuItem>
+            </TextField>
+            <TextField
+              select
+              label="Spacing"
+              value={form.tracking}
+              onChange={(event) => set({ tracking: Number(event.target.value) })}
+            >
+              {TRACKINGS.map(([value, name]) => (
+                <MenuItem key={value} value={value}>
+                  {name}
+                </MenuItem>
+              ))}
+            </TextField>
+            <TextField
+              select
+              label="Lines"
+              value={form.align}
+              onChange={(event) => set({ align: event.target.value as Form['align'] })}
+            >
+              <MenuItem value="left">from the left</MenuItem>
+              <MenuItem value="centre">centred</MenuItem>
+              <MenuItem value="right">to the right</MenuItem>
+            </TextField>
+            <TextField
+              select
+              label="Baseline"
+              value={form.curve}
+              onChange={(event) => set({ curve: event.target.value as Form['curve'] })}
+            >
+              <MenuItem value="straight">straight</MenuItem>
+              <MenuItem value="up">on an arc, upwards</MenuItem>
+              <MenuItem value="down">on an arc, downwards</MenuItem>
+            </TextField>
+            {form.list && (
+              <WidthField
+                label="No wider than"
+                widthMm={form.widestMm}
+                optional
+                onChange={(widestMm) => set({ widestMm })}
+              />
+            )}
+            {form.curve !== 'straight' && (
+              <WidthField
+                label="Radius of the arc"
+                widthMm={form.radiusMm}
+                onChange={(radiusMm) => set({ radiusMm })}
+              />
+            )}
           </div>
-          <FormControlLabel control={<Checkbox checked={form.pair} onChange={(_, pair) => set({ pair })} />} label="A second colour inside, smaller all round" />
+          <FormControlLabel
+            control={<Checkbox checked={form.pair} onChange={(_, pair) => set({ pair })} />}
+            label="A second colour inside, smaller all round"
+          />
           {form.pair && <InsetField insetMm={form.insetMm} onChange={(insetMm) => set({ insetMm })} />}
         </section>
         <section className="sheet flush lifted" aria-label="As it will be cut">
-          {prepared && result ? <SeamView picture={prepared.picture} mirrored cutCaption="mirrored for heat transfer" name={shown!.text} size={`${formatLength(result.widthMm, settings)} × ${formatLength(result.heightMm, settings)}`} height={420} /> : <div className="empty"><p>Write some words: they appear here, as worn and as cut.</p></div>}
-          {form.list && texts.length > 0 && <NameList texts={texts} widestMm={form.widestMm} chosen={Math.min(at, texts.length - 1)} onChoose={setAt} />}
+          {prepared && result ? (
+            <SeamView
+              picture={prepared.picture}
+              mirrored
+              cutCaption="mirrored for heat transfer"
+              name={shown!.text}
+              size={`${formatLength(result.widthMm, settings)} × ${formatLength(result.heightMm, settings)}`}
+              height={420}
+            />
+          ) : (
+            <div className="empty">
+              <p>Write some words: they appear here, as worn and as cut.</p>
+            </div>
+          )}
+          {form.list && texts.length > 0 && (
+            <NameList texts={texts} widestMm={form.widestMm} chosen={Math.min(at, texts.length - 1)} onChoose={setAt} />
+          )}
         </section>
       </div>
     </>
@@ -113,7 +312,20 @@ function Lettering() {
 }
 
 function InsetField({ insetMm, onChange }: { insetMm: number | null; onChange: (insetMm: number | null) => void }) {
-  return <TextField select label="Smaller by" value={insetMm ?? 1.5} onChange={(event) => onChange(Number(event.target.value))}>{[0.5, 0.8, 1, 1.5, 2, 3, 4].map((value) => <MenuItem key={value} value={value}>{value} mm</MenuItem>)}</TextField>;
+  return (
+    <TextField
+      select
+      label="Smaller by"
+      value={insetMm ?? 1.5}
+      onChange={(event) => onChange(Number(event.target.value))}
+    >
+      {[0.5, 0.8, 1, 1.5, 2, 3, 4].map((value) => (
+        <MenuItem key={value} value={value}>
+          {value} mm
+        </MenuItem>
+      ))}
+    </TextField>
+  );
 }
 
 /** Sets the text, or each line of a list, in the worker whenever the form changes; the last good one stays. */
@@ -121,8 +333,17 @@ function useSetTexts(form: Form): { readonly set: readonly NamedText[]; readonly
   const [set, take] = useState<readonly NamedText[]>([]);
   const options = toOptions(form);
   const texts = form.list ? splitNames(form.text) : form.text.trim() === '' ? [] : [form.text];
-  const asking = useLatest(texts.length > 0 && options ? JSON.stringify([texts, form.typeface, options]) : null, 150,
-    async (signal) => ({ texts, answers: await letterInWorker({ texts, fontKey: form.typeface, loadFont: () => loadTypeface(form.typeface), options: options! }, signal) }),
-    ({ texts: asked, answers }) => take(asked.map((text, index) => ({ text, answer: answers[index]! }))));
+  const asking = useLatest(
+    texts.length > 0 && options ? JSON.stringify([texts, form.typeface, options]) : null,
+    150,
+    async (signal) => ({
+      texts,
+      answers: await letterInWorker(
+        { texts, fontKey: form.typeface, loadFont: () => loadTypeface(form.typeface), options: options! },
+        signal,
+      ),
+    }),
+    ({ texts: asked, answers }) => take(asked.map((text, index) => ({ text, answer: answers[index]! }))),
+  );
   return { set: texts.length === 0 ? [] : set, asking };
 }

@@ -18,7 +18,11 @@ import { TRACE_START, TracePanel, useTraced } from './TracePanel';
 import { usePrepared } from './use-prepared';
 
 export function NewArtworkScreen({ frame, vinyls }: { frame: FrameView; vinyls: readonly VinylView[] }) {
-  return <Frame frame={frame} current="artwork"><NewArtwork vinyls={vinyls} /></Frame>;
+  return (
+    <Frame frame={frame} current="artwork">
+      <NewArtwork vinyls={vinyls} />
+    </Frame>
+  );
 }
 
 type Drawing = { readonly text: string; readonly fileName: string; readonly blob: Blob };
@@ -35,7 +39,10 @@ function NewArtwork({ vinyls }: { vinyls: readonly VinylView[] }) {
   const [saving, setSaving] = useState(false);
   const chooser = useRef<HTMLInputElement>(null);
   const steps = toSteps(state);
-  const materials = useMemo(() => toMaterials(state.vinylIds, vinyls, settings.shop.figures), [state.vinylIds, vinyls, settings.shop.figures]);
+  const materials = useMemo(
+    () => toMaterials(state.vinylIds, vinyls, settings.shop.figures),
+    [state.vinylIds, vinyls, settings.shop.figures],
+  );
   const { prepared, current, problem, asking } = usePrepared(drawing?.text ?? null, steps, materials);
   const nameOf = makeNameOf(state.names);
 
@@ -57,12 +64,21 @@ function NewArtwork({ vinyls }: { vinyls: readonly VinylView[] }) {
     if (own !== newest.current) return;
     setReading(false);
     setEarly(first.ok ? first.value.picture : null);
-    desk.reset({ ...startDesk(fileName.replace(/\.[^.]*$/, '').replace(/[-_]+/g, ' ') || 'Drawing', first.ok ? first.value.steps : []), size: state.size });
+    desk.reset({
+      ...startDesk(
+        fileName.replace(/\.[^.]*$/, '').replace(/[-_]+/g, ' ') || 'Drawing',
+        first.ok ? first.value.steps : [],
+      ),
+      size: state.size,
+    });
     setDrawing({ text, fileName, blob });
   };
   const take = async (blob: Blob, fileName: string) => {
     setRefusal(null);
-    if (blob.size > FILE_LIMIT_BYTES) return setRefusal(describeArtworkProblem({ kind: 'file-too-large', bytes: blob.size, limitBytes: FILE_LIMIT_BYTES }));
+    if (blob.size > FILE_LIMIT_BYTES)
+      return setRefusal(
+        describeArtworkProblem({ kind: 'file-too-large', bytes: blob.size, limitBytes: FILE_LIMIT_BYTES }),
+      );
     if (/^image\/(png|jpeg|webp)$/.test(blob.type)) {
       setPictureName(fileName);
       setPictureNumber(pictureNumber + 1);
@@ -99,8 +115,19 @@ function NewArtwork({ vinyls }: { vinyls: readonly VinylView[] }) {
     setSaving(true);
     try {
       const layers = prepared.measurement.layers.map((layer) => layer.key);
-      const facts = JSON.stringify({ name: state.name, fileName: drawing.fileName, licence: state.licence, steps, layerNames: layers.map(nameOf), layerVinylIds: layers.map((key) => state.vinylIds[key] ?? null) });
-      const { id } = await callApi<{ id: number }>('POST', `/api/artwork?${new URLSearchParams({ facts }).toString()}`, drawing.blob);
+      const facts = JSON.stringify({
+        name: state.name,
+        fileName: drawing.fileName,
+        licence: state.licence,
+        steps,
+        layerNames: layers.map(nameOf),
+        layerVinylIds: layers.map((key) => state.vinylIds[key] ?? null),
+      });
+      const { id } = await callApi<{ id: number }>(
+        'POST',
+        `/api/artwork?${new URLSearchParams({ facts }).toString()}`,
+        drawing.blob,
+      );
       location.assign(`/artwork/${id}`);
     } catch (error) {
       setRefusal(wordsOf(error));
@@ -112,33 +139,89 @@ function NewArtwork({ vinyls }: { vinyls: readonly VinylView[] }) {
   return (
     <>
       <div className="page-head">
-        <div><h1 style={{ margin: 0 }}>{prepared && drawing ? `${state.name || 'Drawing'}: ${describeLayers(prepared.measurement.layers)}` : 'Measure a drawing'}</h1></div>
+        <div>
+          <h1 style={{ margin: 0 }}>
+            {prepared && drawing
+              ? `${state.name || 'Drawing'}: ${describeLayers(prepared.measurement.layers)}`
+              : 'Measure a drawing'}
+          </h1>
+        </div>
         <div className="actions">
           <Button href="/artwork/letter">Set lettering</Button>
           <Button onClick={() => chooser.current?.click()}>{drawing ? 'Choose another file' : 'Choose a file'}</Button>
-          {prepared && drawing && <Button variant="contained" disabled={saving || asking.busy || asking.stopped || Boolean(problem) || !steps || state.name.trim() === ''} onClick={() => void keep()}>Keep this artwork</Button>}
+          {prepared && drawing && (
+            <Button
+              variant="contained"
+              disabled={
+                saving || asking.busy || asking.stopped || Boolean(problem) || !steps || state.name.trim() === ''
+              }
+              onClick={() => void keep()}
+            >
+              Keep this artwork
+            </Button>
+          )}
         </div>
       </div>
-      <input ref={chooser} type="file" accept=".svg,.dxf,image/svg+xml,image/png,image/jpeg" className="visually-hidden" tabIndex={-1} aria-label="Drawing file" onChange={(event) => {
-        const [file] = event.target.files ?? [];
-        if (file) void take(file, file.name);
-        event.target.value = '';
-      }} />
-      <div className={`drop ${over ? 'over' : ''} ${drawing ? 'slim' : ''}`} onDragOver={(event) => { event.preventDefault(); setOver(true); }} onDragLeave={() => setOver(false)} onDrop={(event) => {
-        event.preventDefault();
-        setOver(false);
-        const [file] = event.dataTransfer.files;
-        if (file) void take(file, file.name);
-      }}>
-        {drawing ? <span className="soft">Drop another drawing here, or paste one</span> : <><p style={{ margin: '0 0 6px', fontSize: '1.15rem' }}>Drop an SVG or DXF drawing here, or paste one</p><span className="soft">Up to 20 MB. Each fill colour becomes a layer; a PNG or JPEG is traced. Nothing in the file is run, and nothing is fetched.</span></>}
+      <input
+        ref={chooser}
+        type="file"
+        accept=".svg,.dxf,image/svg+xml,image/png,image/jpeg"
+        className="visually-hidden"
+        tabIndex={-1}
+        aria-label="Drawing file"
+        onChange={(event) => {
+          const [file] = event.target.files ?? [];
+          if (file) void take(file, file.name);
+          event.target.value = '';
+        }}
+      />
+      <div
+        className={`drop ${over ? 'over' : ''} ${drawing ? 'slim' : ''}`}
+        onDragOver={(event) => {
+          event.preventDefault();
+          setOver(true);
+        }}
+        onDragLeave={() => setOver(false)}
+        onDrop={(event) => {
+          event.preventDefault();
+          setOver(false);
+          const [file] = event.dataTransfer.files;
+          if (file) void take(file, file.name);
+        }}
+      >
+        {drawing ? (
+          <span className="soft">Drop another drawing here, or paste one</span>
+        ) : (
+          <>
+            <p style={{ margin: '0 0 6px', fontSize: '1.15rem' }}>Drop an SVG or DXF drawing here, or paste one</p>
+            <span className="soft">
+              Up to 20 MB. Each fill colour becomes a layer; a PNG or JPEG is traced. Nothing in the file is run, and
+              nothing is fetched.
+            </span>
+          </>
+        )}
       </div>
       <Working doing="Tracing" asking={tracingState.asking} />
-      <Working doing="Reading the drawing" asking={{ busy: reading, stopped: false, stop: stopReading, again: stopReading }} />
+      <Working
+        doing="Reading the drawing"
+        asking={{ busy: reading, stopped: false, stop: stopReading, again: stopReading }}
+      />
       <Working doing="Measuring" asking={asking} />
-      {waiting && <div className="sheet flush lifted" style={{ padding: 16 }}><Picture picture={early} label="The drawing, not measured yet" maxHeight={420} /></div>}
+      {waiting && (
+        <div className="sheet flush lifted" style={{ padding: 16 }}>
+          <Picture picture={early} label="The drawing, not measured yet" maxHeight={420} />
+        </div>
+      )}
       {picture && <TracePanel options={tracing} onChange={setTracing} />}
-      {shown && <div className="notice bad" role="alert"><strong>{refusal && !problem ? 'Not taken' : 'Not measured'}</strong>{shown}</div>}
-      {prepared && drawing && !waiting && <ArtworkDesk desk={desk} file={prepared} checked text={drawing.text} vinyls={vinyls} nameOf={nameOf} />}
+      {shown && (
+        <div className="notice bad" role="alert">
+          <strong>{refusal && !problem ? 'Not taken' : 'Not measured'}</strong>
+          {shown}
+        </div>
+      )}
+      {prepared && drawing && !waiting && (
+        <ArtworkDesk desk={desk} file={prepared} checked text={drawing.text} vinyls={vinyls} nameOf={nameOf} />
+      )}
     </>
   );
 }

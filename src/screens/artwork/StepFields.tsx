@@ -8,13 +8,40 @@ import { MM_PER_INCH, parseNumber } from '../../core/units';
 import { useSettings } from '../shared/settings';
 
 const LABELS: Readonly<Record<string, string>> = {
-  degrees: 'Turn by', widthMm: 'Width of the line', withinMm: 'Doubled within', underMm2: 'Smaller than', byMm: 'By', overlapMm: 'Overlap', marginMm: 'Margin', sizeMm: 'Size of a mark', gapMm: 'Distance from the design', joinMm: 'Together when nearer than', diameterMm: 'Diameter', playMm: 'Hole larger by',
+  degrees: 'Turn by',
+  widthMm: 'Width of the line',
+  withinMm: 'Doubled within',
+  underMm2: 'Smaller than',
+  byMm: 'By',
+  overlapMm: 'Overlap',
+  marginMm: 'Margin',
+  sizeMm: 'Size of a mark',
+  gapMm: 'Distance from the design',
+  joinMm: 'Together when nearer than',
+  diameterMm: 'Diameter',
+  playMm: 'Hole larger by',
 };
 
 export function StepFields({ step, onChange }: { step: StepAction; onChange: (step: StepAction) => void }) {
   const keys = Object.keys(step).filter((key) => key in LABELS);
-  if (keys.length === 0) return <p className="soft" style={{ margin: '0 0 6px 42px' }}>Nothing to set.</p>;
-  return <div className="fields" style={{ padding: '6px 0 8px 42px' }}>{keys.map((key) => <StepNumber key={key} name={key} value={(step as unknown as Record<string, number>)[key]!} onChange={(value) => onChange({ ...step, [key]: value })} />)}</div>;
+  if (keys.length === 0)
+    return (
+      <p className="soft" style={{ margin: '0 0 6px 42px' }}>
+        Nothing to set.
+      </p>
+    );
+  return (
+    <div className="fields" style={{ padding: '6px 0 8px 42px' }}>
+      {keys.map((key) => (
+        <StepNumber
+          key={key}
+          name={key}
+          value={(step as unknown as Record<string, number>)[key]!}
+          onChange={(value) => onChange({ ...step, [key]: value })}
+        />
+      ))}
+    </div>
+  );
 }
 
 function StepNumber({ name, value, onChange }: { name: string; value: number; onChange: (value: number) => void }) {
@@ -24,11 +51,22 @@ function StepNumber({ name, value, onChange }: { name: string; value: number; on
   const [typed, setTyped] = useState<string | null>(null);
   const bad = typed !== null && parseNumber(typed) === null;
   return (
-    <TextField size="small" label={LABELS[name]} value={typed ?? String(Number((value / per).toFixed(3)))} error={bad} helperText={bad ? 'Write a number.' : undefined} slotProps={{ htmlInput: { inputMode: 'decimal', className: 'figures' }, input: { endAdornment: <InputAdornment position="end">{unit}</InputAdornment> } }}
+    <TextField
+      size="small"
+      label={LABELS[name]}
+      value={typed ?? String(Number((value / per).toFixed(3)))}
+      error={bad}
+      helperText={bad ? 'Write a number.' : undefined}
+      slotProps={{
+        htmlInput: { inputMode: 'decimal', className: 'figures' },
+        input: { endAdornment: <InputAdornment position="end">{unit}</InputAdornment> },
+      }}
       onChange={(event) => {
         setTyped(event.target.value);
         const number = parseNumber(event.target.value);
         if (number !== null) onChange(number * per);
-      }} onBlur={() => !bad && setTyped(null)} />
+      }}
+      onBlur={() => !bad && setTyped(null)}
+    />
   );
 }

@@ -11,7 +11,13 @@ import { describeStep } from '../../wording/findings';
 import { useSettings } from '../shared/settings';
 import { StepFields } from './StepFields';
 
-type Props = { readonly steps: readonly PrepStep[]; readonly prepared: PreparedFile | null; readonly nameOf: (layer: string) => string; readonly onChange: (steps: readonly PrepStep[]) => void; readonly onUndo: (() => void) | null };
+type Props = {
+  readonly steps: readonly PrepStep[];
+  readonly prepared: PreparedFile | null;
+  readonly nameOf: (layer: string) => string;
+  readonly onChange: (steps: readonly PrepStep[]) => void;
+  readonly onUndo: (() => void) | null;
+};
 
 export function StepList({ steps, prepared, nameOf, onChange, onUndo }: Props) {
   const settings = useSettings();
@@ -27,26 +33,73 @@ export function StepList({ steps, prepared, nameOf, onChange, onUndo }: Props) {
     <section className="sheet" aria-label="Steps">
       <div style={{ display: 'flex', justifyContent: 'space-between', alignItems: 'center', gap: 8 }}>
         <h2 style={{ margin: 0 }}>Steps to the knife</h2>
-        <div className="actions">{onUndo && <Button size="small" variant="text" onClick={onUndo}>Undo</Button>}<Button size="small" aria-haspopup="menu" disabled={!prepared} onClick={(event) => setAnchor(event.currentTarget)}>Add a step</Button></div>
+        <div className="actions">
+          {onUndo && (
+            <Button size="small" variant="text" onClick={onUndo}>
+              Undo
+            </Button>
+          )}
+          <Button
+            size="small"
+            aria-haspopup="menu"
+            disabled={!prepared}
+            onClick={(event) => setAnchor(event.currentTarget)}
+          >
+            Add a step
+          </Button>
+        </div>
       </div>
-      {steps.length === 0 && <p className="soft" style={{ margin: '6px 0 0' }}>None yet. The drawing is cut as it is.</p>}
+      {steps.length === 0 && (
+        <p className="soft" style={{ margin: '6px 0 0' }}>
+          None yet. The drawing is cut as it is.
+        </p>
+      )}
       <ol className="step-list">
         {steps.map((step, index) => {
           const words = describeStep(step, nameOf, settings);
           return (
             <li key={index} className={step.on ? undefined : 'off'}>
               <div>
-                <Checkbox size="small" checked={step.on} onChange={(_, on) => replace(index, { ...step, on })} slotProps={{ input: { 'aria-label': `${words}, on` } }} />
-                <button type="button" className="quiet step-name" aria-expanded={open === index} onClick={() => setOpen(open === index ? null : index)}>{words}</button>
-                <Button size="small" variant="text" aria-label={`Remove: ${words}`} onClick={() => { setOpen(null); onChange(steps.filter((_, at) => at !== index)); }}>Remove</Button>
+                <Checkbox
+                  size="small"
+                  checked={step.on}
+                  onChange={(_, on) => replace(index, { ...step, on })}
+                  slotProps={{ input: { 'aria-label': `${words}, on` } }}
+                />
+                <button
+                  type="button"
+                  className="quiet step-name"
+                  aria-expanded={open === index}
+                  onClick={() => setOpen(open === index ? null : index)}
+                >
+                  {words}
+                </button>
+                <Button
+                  size="small"
+                  variant="text"
+                  aria-label={`Remove: ${words}`}
+                  onClick={() => {
+                    setOpen(null);
+                    onChange(steps.filter((_, at) => at !== index));
+                  }}
+                >
+                  Remove
+                </Button>
               </div>
-              {open === index && <StepFields step={step} onChange={(next) => replace(index, { ...next, on: step.on })} />}
+              {open === index && (
+                <StepFields step={step} onChange={(next) => replace(index, { ...next, on: step.on })} />
+              )}
             </li>
           );
         })}
       </ol>
       <Menu anchorEl={anchor} open={anchor !== null} onClose={() => setAnchor(null)}>
-        {prepared && offerSteps(prepared).map((step) => <MenuItem key={JSON.stringify(step)} dense onClick={() => add(step)}>{describeStep(step, nameOf, settings)}</MenuItem>)}
+        {prepared &&
+          offerSteps(prepared).map((step) => (
+            <MenuItem key={JSON.stringify(step)} dense onClick={() => add(step)}>
+              {describeStep(step, nameOf, settings)}
+            </MenuItem>
+          ))}
       </Menu>
     </section>
   );
@@ -59,13 +112,32 @@ function offerSteps({ measurement, dots }: PreparedFile): readonly StepAction[] 
   return [
     { kind: 'rotate', degrees: 90 },
     ...(measurement.strokesApart > 0 ? [{ kind: 'outline-strokes' } as const] : []),
-    { kind: 'unite' }, { kind: 'remove-specks', underMm2: d.speckMm2 },
+    { kind: 'unite' },
+    { kind: 'remove-specks', underMm2: d.speckMm2 },
     ...layers.flatMap(({ key }): StepAction[] => [
-      { kind: 'offset', layer: key, byMm: d.outlineMm, copy: true }, { kind: 'offset', layer: key, byMm: -0.5, copy: false }, { kind: 'negative', layer: key, marginMm: d.weedMarginMm },
-      { kind: 'weed-boxes', layer: key, marginMm: d.weedMarginMm, joinMm: d.joinMm }, { kind: 'loose', layer: key }, ...(layers.length > 1 ? [{ kind: 'leave-out', layer: key } as const] : []),
-      ...(dots[key] ?? []).filter((group) => group.count >= 6).slice(0, 3).map((group): StepAction => ({ kind: 'stone-template', layer: key, diameterMm: group.diameterMm, playMm: d.stonePlayMm, marginMm: d.templateMarginMm })),
+      { kind: 'offset', layer: key, byMm: d.outlineMm, copy: true },
+      { kind: 'offset', layer: key, byMm: -0.5, copy: false },
+      { kind: 'negative', layer: key, marginMm: d.weedMarginMm },
+      { kind: 'weed-boxes', layer: key, marginMm: d.weedMarginMm, joinMm: d.joinMm },
+      { kind: 'loose', layer: key },
+      ...(layers.length > 1 ? [{ kind: 'leave-out', layer: key } as const] : []),
+      ...(dots[key] ?? [])
+        .filter((group) => group.count >= 6)
+        .slice(0, 3)
+        .map((group): StepAction => ({
+          kind: 'stone-template',
+          layer: key,
+          diameterMm: group.diameterMm,
+          playMm: d.stonePlayMm,
+          marginMm: d.templateMarginMm,
+        })),
     ]),
-    ...measurement.overlaps.map(({ lower, upper }): StepAction => ({ kind: 'knock-out', lower, upper, overlapMm: d.overlapMm })),
+    ...measurement.overlaps.map(({ lower, upper }): StepAction => ({
+      kind: 'knock-out',
+      lower,
+      upper,
+      overlapMm: d.overlapMm,
+    })),
     ...(layers.length > 1 ? [{ kind: 'registration', sizeMm: d.markMm, gapMm: d.markGapMm } as const] : []),
     ...layers.slice(1).map((layer): StepAction => ({ kind: 'merge', layer: layer.key, into: layers[0]!.key })),
   ];

@@ -8,28 +8,83 @@ import { makeNameOf, toMaterials } from './layer-names';
 import { DEFAULT_SHOP_FIGURES, getOrdinaryDetails } from '../../core/materials';
 
 const layer = (key: string) => ({ key, colour: key.slice(0, 7) }) as ArtworkView['measurement']['layers'][number];
-const artwork = (part: Partial<ArtworkView>): ArtworkView => ({ id: 1, name: 'Oars', fileName: 'oars.svg', originalBytes: 1, measurement: { widthMm: 240, heightMm: 180, layers: [layer('#ff0000'), layer('#0000ff')], segments: 1, strokesApart: 0, overlaps: [], chirality: { score: 1, chiral: false }, safeWidthsMm: { smooth: null, textured: null, puff: null, 'premium-adhesive': null, 'budget-adhesive': null }, edition: MEASUREMENT_EDITION }, layerNames: ['oars', 'waves'], layerVinylIds: [3, null], steps: [], licence: 'own', picture: { width: 1, height: 1, layers: [] }, leftOut: [], gradients: 0, sizeStated: true, createdAtMs: 0, archived: false, version: 1, ...part });
+const artwork = (part: Partial<ArtworkView>): ArtworkView => ({
+  id: 1,
+  name: 'Oars',
+  fileName: 'oars.svg',
+  originalBytes: 1,
+  measurement: {
+    widthMm: 240,
+    heightMm: 180,
+    layers: [layer('#ff0000'), layer('#0000ff')],
+    segments: 1,
+    strokesApart: 0,
+    overlaps: [],
+    chirality: { score: 1, chiral: false },
+    safeWidthsMm: { smooth: null, textured: null, puff: null, 'premium-adhesive': null, 'budget-adhesive': null },
+    edition: MEASUREMENT_EDITION,
+  },
+  layerNames: ['oars', 'waves'],
+  layerVinylIds: [3, null],
+  steps: [],
+  licence: 'own',
+  picture: { width: 1, height: 1, layers: [] },
+  leftOut: [],
+  gradients: 0,
+  sizeStated: true,
+  createdAtMs: 0,
+  archived: false,
+  version: 1,
+  ...part,
+});
 
 describe('the desk as a drawing was kept', () => {
   it('takes names and vinyls by layer, and the size out of the steps', () => {
-    const desk = openDesk(artwork({ steps: [{ kind: 'size', widthMm: 240, on: true }, { kind: 'unite', on: true }] }));
-    expect(desk).toMatchObject({ size: { by: 'width', widthMm: 240 }, steps: [{ kind: 'unite', on: true }], names: { '#ff0000': 'oars', '#0000ff': 'waves' }, vinylIds: { '#ff0000': 3, '#0000ff': null }, licence: 'own' });
+    const desk = openDesk(
+      artwork({
+        steps: [
+          { kind: 'size', widthMm: 240, on: true },
+          { kind: 'unite', on: true },
+        ],
+      }),
+    );
+    expect(desk).toMatchObject({
+      size: { by: 'width', widthMm: 240 },
+      steps: [{ kind: 'unite', on: true }],
+      names: { '#ff0000': 'oars', '#0000ff': 'waves' },
+      vinylIds: { '#ff0000': 3, '#0000ff': null },
+      licence: 'own',
+    });
   });
 
   it('knows a size by height and a print area, and without a step the width it was measured at', () => {
-    expect(openDesk(artwork({ steps: [{ kind: 'size', heightMm: 60, on: true }] })).size).toEqual({ by: 'height', widthMm: null, heightMm: 60 });
-    expect(openDesk(artwork({ steps: [{ kind: 'size', widthMm: 90, heightMm: 60, fit: true, on: true }] })).size).toEqual({ by: 'fit', widthMm: 90, heightMm: 60 });
+    expect(openDesk(artwork({ steps: [{ kind: 'size', heightMm: 60, on: true }] })).size).toEqual({
+      by: 'height',
+      widthMm: null,
+      heightMm: 60,
+    });
+    expect(
+      openDesk(artwork({ steps: [{ kind: 'size', widthMm: 90, heightMm: 60, fit: true, on: true }] })).size,
+    ).toEqual({ by: 'fit', widthMm: 90, heightMm: 60 });
     expect(openDesk(artwork({})).size).toEqual({ by: 'width', widthMm: 240, heightMm: null });
   });
 
   it('gives its steps back as they were kept', () => {
-    const steps = [{ kind: 'size', widthMm: 90, heightMm: 60, fit: true, on: true }, { kind: 'rotate', degrees: 90, on: false }] as const;
+    const steps = [
+      { kind: 'size', widthMm: 90, heightMm: 60, fit: true, on: true },
+      { kind: 'rotate', degrees: 90, on: false },
+    ] as const;
     expect(toSteps(openDesk(artwork({ steps })))).toEqual(steps);
   });
 });
 
 describe('sizes that can’t be used', () => {
-  it.each([[{ by: 'width', widthMm: null, heightMm: null }], [{ by: 'width', widthMm: 1, heightMm: null }], [{ by: 'height', widthMm: 100, heightMm: 9000 }], [{ by: 'fit', widthMm: 100, heightMm: null }]] as const)('%o', (size) => {
+  it.each([
+    [{ by: 'width', widthMm: null, heightMm: null }],
+    [{ by: 'width', widthMm: 1, heightMm: null }],
+    [{ by: 'height', widthMm: 100, heightMm: 9000 }],
+    [{ by: 'fit', widthMm: 100, heightMm: null }],
+  ] as const)('%o', (size) => {
     expect(toSteps({ size, steps: [] })).toBeNull();
   });
 });
@@ -78,8 +133,28 @@ it('calls a layer by its given name, else by its colour, with what a step made o
 });
 
 it('asks of a drawing what its vinyls allow', () => {
-  const vinyl = { id: 2, name: 'Glint', kind: 'glitter', colourName: 'gold', colourHex: '#b28a2c', rollWidthMm: 305, rollLengthMm: 1500, rollPrice: 100 as never, weedingFactor: 1.2, press: null, details: getOrdinaryDetails('glitter'), supplier: '', version: 1, archived: false } as const;
+  const vinyl = {
+    id: 2,
+    name: 'Glint',
+    kind: 'glitter',
+    colourName: 'gold',
+    colourHex: '#b28a2c',
+    rollWidthMm: 305,
+    rollLengthMm: 1500,
+    rollPrice: 100 as never,
+    weedingFactor: 1.2,
+    press: null,
+    details: getOrdinaryDetails('glitter'),
+    supplier: '',
+    version: 1,
+    archived: false,
+  } as const;
   const { byLayer } = toMaterials({ '#ff0000': 2, '#0000ff': null, '#00ff00': 77 }, [vinyl], DEFAULT_SHOP_FIGURES);
   expect(Object.keys(byLayer!)).toEqual(['#ff0000']);
-  expect(byLayer!['#ff0000']).toEqual({ floor: { strokeMm: 2.2, gapMm: 2 }, takesLayers: false, usableMm: 305 - 20 - 12, turnable: true });
+  expect(byLayer!['#ff0000']).toEqual({
+    floor: { strokeMm: 2.2, gapMm: 2 },
+    takesLayers: false,
+    usableMm: 305 - 20 - 12,
+    turnable: true,
+  });
 });

@@ -10,14 +10,24 @@ export function makeNameOf(names: Readonly<Record<string, string>>): (key: strin
     const own = names[key];
     if (own !== undefined) return own;
     const colour = key.slice(0, 7);
-    return key === colour ? getDisplayColourName(colour) : `${names[colour] ?? getDisplayColourName(colour)}${key.slice(7)}`;
+    return key === colour
+      ? getDisplayColourName(colour)
+      : `${names[colour] ?? getDisplayColourName(colour)}${key.slice(7)}`;
   };
 }
 
 /** What the chosen vinyls allow, by layer. */
-export function toMaterials(vinylIds: Readonly<Record<string, number | null>>, vinyls: readonly VinylView[], figures: ShopFigures): LayerMaterials {
-  return { byLayer: Object.fromEntries(Object.entries(vinylIds).flatMap(([key, id]) => {
-    const vinyl = vinyls.find((candidate) => candidate.id === id);
-    return vinyl ? [[key, getLayerMaterial(vinyl, figures)]] : [];
-  })) };
+export function toMaterials(
+  vinylIds: Readonly<Record<string, number | null>>,
+  vinyls: readonly VinylView[],
+  figures: ShopFigures,
+): LayerMaterials {
+  return {
+    byLayer: Object.fromEntries(
+      Object.entries(vinylIds).flatMap(([key, id]) => {
+        const vinyl = vinyls.find((candidate) => candidate.id === id);
+        return vinyl ? [[key, getLayerMaterial(vinyl, figures)]] : [];
+      }),
+    ),
+  };
 }

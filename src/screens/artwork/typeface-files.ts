@@ -16,15 +16,15 @@ import archivoNarrow from '@fontsource/archivo-narrow/files/archivo-narrow-latin
 const FILES: Readonly<Record<string, string>> = {
   'alfa-slab-one': alfaSlabOne,
   'zilla-slab': zillaSlab,
-  'pacifico': pacifico,
+  pacifico: pacifico,
   'dancing-script': dancingScript,
   'saira-stencil-one': sairaStencilOne,
   'stardos-stencil': stardosStencil,
-  'anton': anton,
-  'bungee': bungee,
-  'caveat': caveat,
+  anton: anton,
+  bungee: bungee,
+  caveat: caveat,
   'patrick-hand': patrickHand,
-  'oswald': oswald,
+  oswald: oswald,
   'archivo-narrow': archivoNarrow,
 };
 

@@ -19,15 +19,33 @@ const NOTHING = { prepared: null, of: null, problem: null };
 type Prepared = { readonly prepared: PreparedFile | null; readonly of: string | null; readonly problem: string | null };
 
 /** `text` null: nothing to prepare yet. `steps` null: one of them can't be used as typed. */
-export function usePrepared(text: string | null, steps: readonly PrepStep[] | null, materials: LayerMaterials): Preparing {
+export function usePrepared(
+  text: string | null,
+  steps: readonly PrepStep[] | null,
+  materials: LayerMaterials,
+): Preparing {
   const [state, setState] = useState<Prepared>(NOTHING);
   // Texts are long: they are told apart by a number.
   const seen = useRef<{ text: string | null; number: number }>({ text: null, number: 0 });
   if (seen.current.text !== text) seen.current = { text, number: seen.current.number + 1 };
   // Compared by what they say: a new list of the same steps asks for nothing new.
-  const asking = useLatest(text === null || !steps ? null : JSON.stringify([seen.current.number, steps, materials]), SETTLE_MS,
+  const asking = useLatest(
+    text === null || !steps ? null : JSON.stringify([seen.current.number, steps, materials]),
+    SETTLE_MS,
     (signal) => prepareInWorker(text!, steps!, materials, signal).then((result) => ({ result, of: text })),
     // What is shown after a heavy drawing is much: the page may draw it in pieces.
-    ({ result, of }) => startTransition(() => setState((before) => (result.ok ? { prepared: result.value, of, problem: null } : { prepared: result.problem.kind === 'width-out-of-range' ? before.prepared : null, of, problem: describeArtworkProblem(result.problem) }))));
+    ({ result, of }) =>
+      startTransition(() =>
+        setState((before) =>
+          result.ok
+            ? { prepared: result.value, of, problem: null }
+            : {
+                prepared: result.problem.kind === 'width-out-of-range' ? before.prepared : null,
+                of,
+                problem: describeArtworkProblem(result.problem),
+              },
+        ),
+      ),
+  );
   return { prepared: state.prepared, problem: state.problem, current: state.of === text, asking };
 }

@@ -9,7 +9,15 @@ import { describeCaution } from '../../wording/problems';
 import { Picture } from '../shared/Picture';
 import { useSettings } from '../shared/settings';
 
-export function BatchDetail({ station, view, parts }: { station: Station; view: BenchView; parts: readonly BenchPartView[] }) {
+export function BatchDetail({
+  station,
+  view,
+  parts,
+}: {
+  station: Station;
+  view: BenchView;
+  parts: readonly BenchPartView[];
+}) {
   const settings = useSettings();
   const first = parts[0]!;
   const line = view.lines.find((candidate) => candidate.lineId === first.lineId);
@@ -17,26 +25,89 @@ export function BatchDetail({ station, view, parts }: { station: Station; view: 
   const colourOf = (vinylId: number | undefined) => view.vinyls.find((vinyl) => vinyl.id === vinylId)?.colourHex;
   const layer = line.layers[first.layerIndex];
   const single = station === 'cut' || station === 'weed';
-  const shown = line.placements.map((placement, at) => ({ ...placement, layers: line.layers.filter((entry) => entry.placement === at) }));
+  const shown = line.placements.map((placement, at) => ({
+    ...placement,
+    layers: line.layers.filter((entry) => entry.placement === at),
+  }));
   return (
     <aside className="cols" aria-label="Details">
       <div className="sheet">
-        {single && layer ? <Placed caption={`as cut, ${layer.handedness}`} picture={{ ...shown[layer.placement]!.picture, layers: shown[layer.placement]!.picture.layers.slice(layer.layerIndex, layer.layerIndex + 1) }} colours={[colourOf(first.vinylId)]} mirrored={layer.mirrored} label={`${first.itemName}, as cut`} />
-          : shown.map((placement) => <Placed key={placement.place} caption={`as worn, ${placement.place}`} picture={placement.picture} colours={placement.layers.map((entry) => colourOf(entry.vinylId))} mirrored={false} label={`${first.itemName}, as worn, ${placement.place}`} small={shown.length > 1} />)}
+        {single && layer ? (
+          <Placed
+            caption={`as cut, ${layer.handedness}`}
+            picture={{
+              ...shown[layer.placement]!.picture,
+              layers: shown[layer.placement]!.picture.layers.slice(layer.layerIndex, layer.layerIndex + 1),
+            }}
+            colours={[colourOf(first.vinylId)]}
+            mirrored={layer.mirrored}
+            label={`${first.itemName}, as cut`}
+          />
+        ) : (
+          shown.map((placement) => (
+            <Placed
+              key={placement.place}
+              caption={`as worn, ${placement.place}`}
+              picture={placement.picture}
+              colours={placement.layers.map((entry) => colourOf(entry.vinylId))}
+              mirrored={false}
+              label={`${first.itemName}, as worn, ${placement.place}`}
+              small={shown.length > 1}
+            />
+          ))
+        )}
         <strong>{first.itemName}</strong>
-        <div className="soft">{single && layer ? `${first.layerName}, ${formatLength(layer.boxWidthMm, settings)} × ${formatLength(layer.boxHeightMm, settings)}` : `${line.blankName}, ${line.placements.map((placement) => `${formatLength(placement.widthMm, settings)} wide`).join(' and ')}`}</div>
-        <div className="soft"><a href={`/orders/${first.orderId}`}>{first.orderTitle}</a>, {first.customerName}</div>
+        <div className="soft">
+          {single && layer
+            ? `${first.layerName}, ${formatLength(layer.boxWidthMm, settings)} × ${formatLength(layer.boxHeightMm, settings)}`
+            : `${line.blankName}, ${line.placements.map((placement) => `${formatLength(placement.widthMm, settings)} wide`).join(' and ')}`}
+        </div>
+        <div className="soft">
+          <a href={`/orders/${first.orderId}`}>{first.orderTitle}</a>, {first.customerName}
+        </div>
       </div>
       {station === 'press' && line.plan && <PressSteps line={line} />}
-      {station === 'press' && line.plan?.cautions.map((caution) => <div key={caution.kind} className="notice">{describeCaution(caution, settings)}</div>)}
-      {station === 'weed' && <div className="notice">Keep everything that came off until it is checked. Cap hooks and knives; cut away from your hands.</div>}
-      {station === 'cut' && <div className="notice">Test cut first. The true width is what the machine reads, not what the label says.</div>}
+      {station === 'press' &&
+        line.plan?.cautions.map((caution) => (
+          <div key={caution.kind} className="notice">
+            {describeCaution(caution, settings)}
+          </div>
+        ))}
+      {station === 'weed' && (
+        <div className="notice">
+          Keep everything that came off until it is checked. Cap hooks and knives; cut away from your hands.
+        </div>
+      )}
+      {station === 'cut' && (
+        <div className="notice">Test cut first. The true width is what the machine reads, not what the label says.</div>
+      )}
     </aside>
   );
 }
 
-function Placed({ caption, picture, colours, mirrored, label, small = false }: { caption: string; picture: ArtworkPicture; colours: readonly (string | undefined)[]; mirrored: boolean; label: string; small?: boolean }) {
-  return <><div className="soft">{caption}</div><div style={{ background: 'var(--cut-side)', padding: 12, margin: '8px -16px 8px' }}><Picture picture={picture} colours={colours} mirrored={mirrored} label={label} maxHeight={small ? 96 : 170} /></div></>;
+function Placed({
+  caption,
+  picture,
+  colours,
+  mirrored,
+  label,
+  small = false,
+}: {
+  caption: string;
+  picture: ArtworkPicture;
+  colours: readonly (string | undefined)[];
+  mirrored: boolean;
+  label: string;
+  small?: boolean;
+}) {
+  return (
+    <>
+      <div className="soft">{caption}</div>
+      <div style={{ background: 'var(--cut-side)', padding: 12, margin: '8px -16px 8px' }}>
+        <Picture picture={picture} colours={colours} mirrored={mirrored} label={label} maxHeight={small ? 96 : 170} />
+      </div>
+    </>
+  );
 }
 
 function PressSteps({ line }: { line: BenchLineView }) {
@@ -45,8 +116,22 @@ function PressSteps({ line }: { line: BenchLineView }) {
     <div className="sheet">
       <ol className="steps">
         {line.plan!.steps.map((step, index) => (
-          <li key={index}>{STEP_LABELS[step.kind]}{step.kind === 'lay-out' && step.place ? `: ${step.place}` : ''}{step.vinylName ? `: ${step.vinylName}` : ''}{step.covered && step.kind !== 're-press' ? ', covered' : ''}
-            <small>{[step.temperatureC === undefined ? null : formatTemperature(step.temperatureC, settings), formatDuration(step.seconds, settings), step.pressure, step.kind === 'peel' ? step.peel : null].filter(Boolean).join(' · ')}</small></li>
+          <li key={index}>
+            {STEP_LABELS[step.kind]}
+            {step.kind === 'lay-out' && step.place ? `: ${step.place}` : ''}
+            {step.vinylName ? `: ${step.vinylName}` : ''}
+            {step.covered && step.kind !== 're-press' ? ', covered' : ''}
+            <small>
+              {[
+                step.temperatureC === undefined ? null : formatTemperature(step.temperatureC, settings),
+                formatDuration(step.seconds, settings),
+                step.pressure,
+                step.kind === 'peel' ? step.peel : null,
+              ]
+                .filter(Boolean)
+                .join(' · ')}
+            </small>
+          </li>
         ))}
       </ol>
     </div>

@@ -11,20 +11,48 @@ import { useServerNow } from '../shared/Frame';
 import { useSettings } from '../shared/settings';
 
 type Props = {
-  readonly station: Station; readonly view: BenchView; readonly parts: readonly BenchPartView[]; readonly leftOut: ReadonlySet<number>; readonly running: RunningWork | null; readonly pending: boolean;
-  readonly onLeaveOut: (leftOut: ReadonlySet<number>) => void; readonly onStart: () => void; readonly onStop: (work: RunningWork, outcome: 'done' | 'paused' | 'discarded') => void; readonly onSpoil: () => void;
+  readonly station: Station;
+  readonly view: BenchView;
+  readonly parts: readonly BenchPartView[];
+  readonly leftOut: ReadonlySet<number>;
+  readonly running: RunningWork | null;
+  readonly pending: boolean;
+  readonly onLeaveOut: (leftOut: ReadonlySet<number>) => void;
+  readonly onStart: () => void;
+  readonly onStop: (work: RunningWork, outcome: 'done' | 'paused' | 'discarded') => void;
+  readonly onSpoil: () => void;
 };
 
-export function BatchWork({ station, view, parts, leftOut, running, pending, onLeaveOut, onStart, onStop, onSpoil }: Props) {
+export function BatchWork({
+  station,
+  view,
+  parts,
+  leftOut,
+  running,
+  pending,
+  onLeaveOut,
+  onStart,
+  onStop,
+  onSpoil,
+}: Props) {
   const settings = useSettings();
   const now = useServerNow(view.nowMs);
   const byUnit = station === 'press' || station === 'check';
   const keyOf = (part: BenchPartView) => (byUnit ? part.unitId : part.partId);
-  const entries = [...groupBy(parts, keyOf)].map(([key, members]) => ({ key, part: members[0]!, broken: members.some((member) => member.broken) }));
+  const entries = [...groupBy(parts, keyOf)].map(([key, members]) => ({
+    key,
+    part: members[0]!,
+    broken: members.some((member) => member.broken),
+  }));
   const chosen = parts.filter((part) => !leftOut.has(keyOf(part)));
   const seconds = chosen.reduce((sum, part) => sum + part.estimates[station], 0);
   const first = parts[0]!;
-  const verbs = { cut: `Cut ${first.vinylName}`, weed: `Weed ${first.layerName}`, press: `Press ${first.itemName}`, check: `Check ${first.itemName}` };
+  const verbs = {
+    cut: `Cut ${first.vinylName}`,
+    weed: `Weed ${first.layerName}`,
+    press: `Press ${first.itemName}`,
+    check: `Check ${first.itemName}`,
+  };
   const toggle = (key: number) => {
     const next = new Set(leftOut);
     if (!next.delete(key)) next.add(key);
@@ -35,27 +63,79 @@ export function BatchWork({ station, view, parts, leftOut, running, pending, onL
     <section className={`sheet lifted station ${station}`} aria-label="Now">
       <h2 style={{ margin: '0 0 6px', fontSize: '1.9rem' }}>{verbs[station]}</h2>
       <BigFacts station={station} view={view} parts={parts} />
-      <div className="clock" role="timer" aria-label="Time on this batch">{running ? formatClock((now - running.startedAtMs) / 1000) : '0:00'}</div>
-      <p className="soft" style={{ margin: 0, fontSize: '1.05rem' }}>about <strong className="figures">{formatDuration(seconds, settings)}</strong> for {describeCount(new Set(chosen.map(keyOf)).size, byUnit ? 'piece' : 'part')}{chosen.length < parts.length ? `, ${entries.length - new Set(chosen.map(keyOf)).size} left for later` : ''}</p>
+      <div className="clock" role="timer" aria-label="Time on this batch">
+        {running ? formatClock((now - running.startedAtMs) / 1000) : '0:00'}
+      </div>
+      <p className="soft" style={{ margin: 0, fontSize: '1.05rem' }}>
+        about <strong className="figures">{formatDuration(seconds, settings)}</strong> for{' '}
+        {describeCount(new Set(chosen.map(keyOf)).size, byUnit ? 'piece' : 'part')}
+        {chosen.length < parts.length ? `, ${entries.length - new Set(chosen.map(keyOf)).size} left for later` : ''}
+      </p>
       <div className="bench-actions">
         {running ? (
           <>
-            <Button variant="contained" disabled={pending} onClick={() => onStop(running, 'done')}>Done&ensp;<small className="hide-small">space</small></Button>
-            <Button disabled={pending} onClick={() => onStop(running, 'paused')}>Stop, not done</Button>
+            <Button variant="contained" disabled={pending} onClick={() => onStop(running, 'done')}>
+              Done&ensp;<small className="hide-small">space</small>
+            </Button>
+            <Button disabled={pending} onClick={() => onStop(running, 'paused')}>
+              Stop, not done
+            </Button>
           </>
-        ) : <Button variant="contained" disabled={pending || chosen.length === 0} onClick={onStart}>Start&ensp;<small className="hide-small">space</small></Button>}
-        {spoilable && <Button color="error" disabled={pending} onClick={onSpoil}>Spoiled</Button>}
-        {running && <Button variant="text" disabled={pending} onClick={() => onStop(running, 'discarded')}>Drop these minutes</Button>}
+        ) : (
+          <Button variant="contained" disabled={pending || chosen.length === 0} onClick={onStart}>
+            Start&ensp;<small className="hide-small">space</small>
+          </Button>
+        )}
+        {spoilable && (
+          <Button color="error" disabled={pending} onClick={onSpoil}>
+            Spoiled
+          </Button>
+        )}
+        {running && (
+          <Button variant="text" disabled={pending} onClick={() => onStop(running, 'discarded')}>
+            Drop these minutes
+          </Button>
+        )}
       </div>
-      <fieldset style={{ border: 0, borderTop: '1px solid var(--mui-palette-divider)', margin: '18px 0 0', padding: '8px 0 0' }} disabled={running !== null}>
+      <fieldset
+        style={{ border: 0, borderTop: '1px solid var(--mui-palette-divider)', margin: '18px 0 0', padding: '8px 0 0' }}
+        disabled={running !== null}
+      >
         <legend className="visually-hidden">In this batch</legend>
-        <div className="actions"><span className="soft">{STATION_NAMES[station]} in one go:</span>
-          <Button size="small" variant="text" onClick={() => onLeaveOut(new Set())} disabled={running !== null}>all</Button>
-          <Button size="small" variant="text" onClick={() => onLeaveOut(new Set(entries.slice(1).map((entry) => entry.key)))} disabled={running !== null}>only the first</Button></div>
+        <div className="actions">
+          <span className="soft">{STATION_NAMES[station]} in one go:</span>
+          <Button size="small" variant="text" onClick={() => onLeaveOut(new Set())} disabled={running !== null}>
+            all
+          </Button>
+          <Button
+            size="small"
+            variant="text"
+            onClick={() => onLeaveOut(new Set(entries.slice(1).map((entry) => entry.key)))}
+            disabled={running !== null}
+          >
+            only the first
+          </Button>
+        </div>
         <div className="units">
           {entries.map(({ key, part, broken }) => (
-            <FormControlLabel key={key} sx={{ mr: 0 }} control={<Checkbox size="small" checked={!leftOut.has(key)} onChange={() => toggle(key)} />}
-              label={<span>{station === 'cut' ? `${part.itemName} ` : ''}{part.unitNumber} <span className="soft">{part.sizeName}{part.sizeName ? ', ' : ''}{part.colourName}{station === 'cut' ? `, ${part.layerName}` : ''}</span>{broken && <strong className="short"> again</strong>}</span>} />
+            <FormControlLabel
+              key={key}
+              sx={{ mr: 0 }}
+              control={<Checkbox size="small" checked={!leftOut.has(key)} onChange={() => toggle(key)} />}
+              label={
+                <span>
+                  {station === 'cut' ? `${part.itemName} ` : ''}
+                  {part.unitNumber}{' '}
+                  <span className="soft">
+                    {part.sizeName}
+                    {part.sizeName ? ', ' : ''}
+                    {part.colourName}
+                    {station === 'cut' ? `, ${part.layerName}` : ''}
+                  </span>
+                  {broken && <strong className="short"> again</strong>}
+                </span>
+              }
+            />
           ))}
         </div>
       </fieldset>
@@ -70,17 +150,57 @@ function BigFacts({ station, view, parts }: { station: Station; view: BenchView;
   const first = parts[0]!;
   const line = view.lines.find((candidate) => candidate.lineId === first.lineId);
   if (station === 'cut') {
-    const mirrors = new Set(parts.map((part) => view.lines.find((candidate) => candidate.lineId === part.lineId)?.layers[part.layerIndex]?.handedness));
-    return <div className="big">{[...mirrors].map((words) => <span key={words} style={{ color: 'var(--mui-palette-error-main)' }}>{words}</span>)}<span>roll {formatLength(view.vinyls.find((vinyl) => vinyl.id === first.vinylId)?.rollWidthMm ?? 0, settings)} wide</span></div>;
+    const mirrors = new Set(
+      parts.map(
+        (part) => view.lines.find((candidate) => candidate.lineId === part.lineId)?.layers[part.layerIndex]?.handedness,
+      ),
+    );
+    return (
+      <div className="big">
+        {[...mirrors].map((words) => (
+          <span key={words} style={{ color: 'var(--mui-palette-error-main)' }}>
+            {words}
+          </span>
+        ))}
+        <span>
+          roll {formatLength(view.vinyls.find((vinyl) => vinyl.id === first.vinylId)?.rollWidthMm ?? 0, settings)} wide
+        </span>
+      </div>
+    );
   }
   if (station === 'weed') {
     const layer = line?.layers[first.layerIndex];
-    return <div className="big"><span>{first.vinylName}</span><span>{layer?.cavities ?? 0} cavities</span><span>{layer?.pieces ?? 0} pieces stay</span></div>;
+    return (
+      <div className="big">
+        <span>{first.vinylName}</span>
+        <span>{layer?.cavities ?? 0} cavities</span>
+        <span>{layer?.pieces ?? 0} pieces stay</span>
+      </div>
+    );
   }
   if (station === 'press') {
     if (!line?.plan) return <p className="short">{line?.planProblem}</p>;
     const last = [...line.plan.steps].reverse().find((step) => step.kind === 'press');
-    return last ? <div className="big"><span>{formatTemperature(last.temperatureC ?? 0, settings)}</span><span>{last.seconds} s</span><span>{last.pressure}</span><span style={{ color: 'var(--mui-palette-error-main)' }}>peel {line.plan.steps.find((step) => step.kind === 'peel' && step.vinylName === last.vinylName)?.peel}</span></div> : <div className="big"><span>no heat: tape, place, burnish</span></div>;
+    return last ? (
+      <div className="big">
+        <span>{formatTemperature(last.temperatureC ?? 0, settings)}</span>
+        <span>{last.seconds} s</span>
+        <span>{last.pressure}</span>
+        <span style={{ color: 'var(--mui-palette-error-main)' }}>
+          peel {line.plan.steps.find((step) => step.kind === 'peel' && step.vinylName === last.vinylName)?.peel}
+        </span>
+      </div>
+    ) : (
+      <div className="big">
+        <span>no heat: tape, place, burnish</span>
+      </div>
+    );
   }
-  return <div className="big"><span>spelling</span><span>position: {first.placement}</span><span>edges</span></div>;
+  return (
+    <div className="big">
+      <span>spelling</span>
+      <span>position: {first.placement}</span>
+      <span>edges</span>
+    </div>
+  );
 }

@@ -14,9 +14,24 @@ import { SPOILAGE_CAUSES, type SpoilageCause, type Station } from '../../core/or
 import type { BenchPartView, Spoilage } from '../../views/views';
 import { CAUSE_NAMES } from '../../wording/stations';
 
-const USUAL: Readonly<Record<Station, SpoilageCause>> = { cut: 'cut', weed: 'weeding', press: 'lifted', check: 'crooked' };
+const USUAL: Readonly<Record<Station, SpoilageCause>> = {
+  cut: 'cut',
+  weed: 'weeding',
+  press: 'lifted',
+  check: 'crooked',
+};
 
-export default function SpoilDialog({ station, parts, onClose, onSpoil }: { station: Station; parts: readonly BenchPartView[]; onClose: () => void; onSpoil: (parts: readonly BenchPartView[], spoilage: Spoilage) => void }) {
+export default function SpoilDialog({
+  station,
+  parts,
+  onClose,
+  onSpoil,
+}: {
+  station: Station;
+  parts: readonly BenchPartView[];
+  onClose: () => void;
+  onSpoil: (parts: readonly BenchPartView[], spoilage: Spoilage) => void;
+}) {
   const [chosen, setChosen] = useState<ReadonlySet<number>>(new Set(parts.length === 1 ? [parts[0]!.partId] : []));
   const [cause, setCause] = useState<SpoilageCause>(USUAL[station]);
   const [blankLost, setBlankLost] = useState(false);
@@ -32,13 +47,54 @@ export default function SpoilDialog({ station, parts, onClose, onSpoil }: { stat
       <DialogContent className="cols">
         <fieldset style={{ border: 0, padding: 0, margin: 0 }}>
           <legend className="soft">Parts</legend>
-          <div className="units" style={{ maxHeight: 240 }}>{parts.map((part) => <FormControlLabel key={part.partId} control={<Checkbox checked={chosen.has(part.partId)} onChange={() => toggle(part.partId)} />} label={`${part.itemName} ${part.unitNumber}, ${part.layerName}`} />)}</div>
+          <div className="units" style={{ maxHeight: 240 }}>
+            {parts.map((part) => (
+              <FormControlLabel
+                key={part.partId}
+                control={<Checkbox checked={chosen.has(part.partId)} onChange={() => toggle(part.partId)} />}
+                label={`${part.itemName} ${part.unitNumber}, ${part.layerName}`}
+              />
+            ))}
+          </div>
         </fieldset>
-        <TextField select label="Cause" value={cause} onChange={(event) => setCause(event.target.value as SpoilageCause)}>{SPOILAGE_CAUSES.map((name) => <MenuItem key={name} value={name}>{CAUSE_NAMES[name]}</MenuItem>)}</TextField>
-        {onBlank && <FormControlLabel control={<Checkbox checked={blankLost} onChange={(_, on) => setBlankLost(on)} />} label="The blank is lost too: every layer on it is made again" />}
-        <p className="soft" style={{ margin: 0 }}>These parts go back to the cutter; their minutes and material stay on the order.</p>
+        <TextField
+          select
+          label="Cause"
+          value={cause}
+          onChange={(event) => setCause(event.target.value as SpoilageCause)}
+        >
+          {SPOILAGE_CAUSES.map((name) => (
+            <MenuItem key={name} value={name}>
+              {CAUSE_NAMES[name]}
+            </MenuItem>
+          ))}
+        </TextField>
+        {onBlank && (
+          <FormControlLabel
+            control={<Checkbox checked={blankLost} onChange={(_, on) => setBlankLost(on)} />}
+            label="The blank is lost too: every layer on it is made again"
+          />
+        )}
+        <p className="soft" style={{ margin: 0 }}>
+          These parts go back to the cutter; their minutes and material stay on the order.
+        </p>
       </DialogContent>
-      <DialogActions><Button onClick={onClose}>Nothing is spoiled</Button><Button variant="contained" color="error" disabled={chosen.size === 0} onClick={() => onSpoil(parts.filter((part) => chosen.has(part.partId)), { cause, blankLost: onBlank && blankLost })}>{chosen.size > 1 ? `Recut these ${chosen.size} parts` : 'Recut this part'}</Button></DialogActions>
+      <DialogActions>
+        <Button onClick={onClose}>Nothing is spoiled</Button>
+        <Button
+          variant="contained"
+          color="error"
+          disabled={chosen.size === 0}
+          onClick={() =>
+            onSpoil(
+              parts.filter((part) => chosen.has(part.partId)),
+              { cause, blankLost: onBlank && blankLost },
+            )
+          }
+        >
+          {chosen.size > 1 ? `Recut these ${chosen.size} parts` : 'Recut this part'}
+        </Button>
+      </DialogActions>
     </Dialog>
   );
 }

@@ -8,29 +8,136 @@ import { KIT_CLASSES, KIT_NEEDS, type KitNeed, type KitOption, type StartPlan } 
 import { minor } from '../../core/units';
 import { MoneyInput } from '../shared/MoneyInput';
 
-type Props = { readonly plan: StartPlan; readonly chosen: readonly number[]; readonly onChange: (part: Partial<StartPlan>) => void };
+type Props = {
+  readonly plan: StartPlan;
+  readonly chosen: readonly number[];
+  readonly onChange: (part: Partial<StartPlan>) => void;
+};
 const CLASS_NAMES: Readonly<Record<KitOption['grade'], string>> = { 1: 'for a try', 2: 'small shop', 3: 'every day' };
 
 export function KitTable({ plan, chosen, onChange }: Props) {
-  const change = (at: number, part: Partial<KitOption>) => onChange({ options: plan.options.map((option, index) => (index === at ? { ...option, ...part } : option)) });
-  const remove = (at: number) => onChange({ options: plan.options.filter((_, index) => index !== at), chosen: plan.chosen && plan.chosen.filter((index) => index !== at).map((index) => (index > at ? index - 1 : index)) });
+  const change = (at: number, part: Partial<KitOption>) =>
+    onChange({ options: plan.options.map((option, index) => (index === at ? { ...option, ...part } : option)) });
+  const remove = (at: number) =>
+    onChange({
+      options: plan.options.filter((_, index) => index !== at),
+      chosen:
+        plan.chosen && plan.chosen.filter((index) => index !== at).map((index) => (index > at ? index - 1 : index)),
+    });
   return (
     <section className="sheet flush" aria-label="Kit" tabIndex={0}>
       <table className="plain kit">
-        <thead><tr><th>take</th><th>what</th><th>class</th><th>used</th><th>brings</th><th className="right">price</th><th /></tr></thead>
-        <tbody>{plan.options.map((option, at) => (
-          <tr key={at} className={chosen.includes(at) ? 'own' : ''}>
-            <td><Checkbox size="small" checked={chosen.includes(at)} onChange={(_, on) => onChange({ chosen: on ? [...chosen, at] : chosen.filter((index) => index !== at) })} slotProps={{ input: { 'aria-label': `Take ${option.name}${option.used ? ', used' : ''}` } }} /></td>
-            <td><TextField variant="standard" fullWidth value={option.name} onChange={(event) => change(at, { name: event.target.value })} slotProps={{ htmlInput: { 'aria-label': `Name of option ${at + 1}` } }} /></td>
-            <td><TextField select variant="standard" value={option.grade} onChange={(event) => change(at, { grade: Number(event.target.value) as KitOption['grade'] })} slotProps={{ htmlInput: { 'aria-label': `Class of ${option.name}` } }}>{KIT_CLASSES.map((grade) => <MenuItem key={grade} value={grade}>{CLASS_NAMES[grade]}</MenuItem>)}</TextField></td>
-            <td><Checkbox size="small" checked={option.used} onChange={(_, used) => change(at, { used })} slotProps={{ input: { 'aria-label': `${option.name} is used` } }} /></td>
-            <td><TextField select variant="standard" fullWidth value={[...option.covers]} onChange={(event) => { const covers = event.target.value as unknown as KitNeed[]; if (covers.length > 0) change(at, { covers }); }} slotProps={{ select: { multiple: true }, htmlInput: { 'aria-label': `What ${option.name} brings` } }}>{KIT_NEEDS.map((need) => <MenuItem key={need} value={need}>{need}</MenuItem>)}</TextField></td>
-            <td><MoneyInput label={`Price of ${option.name}`} value={option.price} onChange={(price) => change(at, { price: minor(price) })} /></td>
-            <td><Button size="small" variant="text" aria-label={`Remove ${option.name}${option.used ? ', used' : ''}`} onClick={() => remove(at)}>×</Button></td>
+        <thead>
+          <tr>
+            <th>take</th>
+            <th>what</th>
+            <th>class</th>
+            <th>used</th>
+            <th>brings</th>
+            <th className="right">price</th>
+            <th />
           </tr>
-        ))}</tbody>
+        </thead>
+        <tbody>
+          {plan.options.map((option, at) => (
+            <tr key={at} className={chosen.includes(at) ? 'own' : ''}>
+              <td>
+                <Checkbox
+                  size="small"
+                  checked={chosen.includes(at)}
+                  onChange={(_, on) =>
+                    onChange({ chosen: on ? [...chosen, at] : chosen.filter((index) => index !== at) })
+                  }
+                  slotProps={{ input: { 'aria-label': `Take ${option.name}${option.used ? ', used' : ''}` } }}
+                />
+              </td>
+              <td>
+                <TextField
+                  variant="standard"
+                  fullWidth
+                  value={option.name}
+                  onChange={(event) => change(at, { name: event.target.value })}
+                  slotProps={{ htmlInput: { 'aria-label': `Name of option ${at + 1}` } }}
+                />
+              </td>
+              <td>
+                <TextField
+                  select
+                  variant="standard"
+                  value={option.grade}
+                  onChange={(event) => change(at, { grade: Number(event.target.value) as KitOption['grade'] })}
+                  slotProps={{ htmlInput: { 'aria-label': `Class of ${option.name}` } }}
+                >
+                  {KIT_CLASSES.map((grade) => (
+                    <MenuItem key={grade} value={grade}>
+                      {CLASS_NAMES[grade]}
+                    </MenuItem>
+                  ))}
+                </TextField>
+              </td>
+              <td>
+                <Checkbox
+                  size="small"
+                  checked={option.used}
+                  onChange={(_, used) => change(at, { used })}
+                  slotProps={{ input: { 'aria-label': `${option.name} is used` } }}
+                />
+              </td>
+              <td>
+                <TextField
+                  select
+                  variant="standard"
+                  fullWidth
+                  value={[...option.covers]}
+                  onChange={(event) => {
+                    const covers = event.target.value as unknown as KitNeed[];
+                    if (covers.length > 0) change(at, { covers });
+                  }}
+                  slotProps={{ select: { multiple: true }, htmlInput: { 'aria-label': `What ${option.name} brings` } }}
+                >
+                  {KIT_NEEDS.map((need) => (
+                    <MenuItem key={need} value={need}>
+                      {need}
+                    </MenuItem>
+                  ))}
+                </TextField>
+              </td>
+              <td>
+                <MoneyInput
+                  label={`Price of ${option.name}`}
+                  value={option.price}
+                  onChange={(price) => change(at, { price: minor(price) })}
+                />
+              </td>
+              <td>
+                <Button
+                  size="small"
+                  variant="text"
+                  aria-label={`Remove ${option.name}${option.used ? ', used' : ''}`}
+                  onClick={() => remove(at)}
+                >
+                  ×
+                </Button>
+              </td>
+            </tr>
+          ))}
+        </tbody>
       </table>
-      <div style={{ padding: '8px 12px 12px' }}><Button size="small" onClick={() => onChange({ options: [...plan.options, { name: 'Something else', price: minor(0), used: false, grade: 2, covers: ['tools'] }] })}>Add an option</Button></div>
+      <div style={{ padding: '8px 12px 12px' }}>
+        <Button
+          size="small"
+          onClick={() =>
+            onChange({
+              options: [
+                ...plan.options,
+                { name: 'Something else', price: minor(0), used: false, grade: 2, covers: ['tools'] },
+              ],
+            })
+          }
+        >
+          Add an option
+        </Button>
+      </div>
     </section>
   );
 }

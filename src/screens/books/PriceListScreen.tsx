@@ -16,7 +16,11 @@ import { Why } from '../shared/Why';
 import { BooksTabs } from './BooksTabs';
 
 export function PriceListScreen({ frame, view }: { frame: FrameView; view: PriceListView }) {
-  return <Frame frame={frame} current="books"><PriceList initial={view} /></Frame>;
+  return (
+    <Frame frame={frame} current="books">
+      <PriceList initial={view} />
+    </Frame>
+  );
 }
 
 function PriceList({ initial }: { initial: PriceListView }) {
@@ -24,41 +28,136 @@ function PriceList({ initial }: { initial: PriceListView }) {
   const { figures } = settings.shop;
   const [goal, setGoal] = useState<PriceGoal>(initial.goal);
   const [poorOnly, setPoorOnly] = useState(false);
-  const { data: list, error } = useQuery({ queryKey: ['price-list', goal], queryFn: ({ signal }) => callApi<PriceListView>('GET', `/api/price-list?goal=${goal}`, undefined, signal), placeholderData: keepPreviousData, ...(goal === initial.goal ? { initialData: initial } : {}) });
-  const rows = list?.rows ?? [], channels = list?.channels ?? [];
-  const isPoor = (row: PriceListView['rows'][number]) => row.hourEarns !== null && row.hourEarns.value < figures.wagePerHour;
+  const { data: list, error } = useQuery({
+    queryKey: ['price-list', goal],
+    queryFn: ({ signal }) => callApi<PriceListView>('GET', `/api/price-list?goal=${goal}`, undefined, signal),
+    placeholderData: keepPreviousData,
+    ...(goal === initial.goal ? { initialData: initial } : {}),
+  });
+  const rows = list?.rows ?? [],
+    channels = list?.channels ?? [];
+  const isPoor = (row: PriceListView['rows'][number]) =>
+    row.hourEarns !== null && row.hourEarns.value < figures.wagePerHour;
   const poor = rows.filter(isPoor).length;
   const shown = poorOnly ? rows.filter(isPoor) : rows;
-  const goals: Readonly<Record<PriceGoal, string>> = { wage: `an hour earns ${formatMoney(figures.wageGoalPerHour, settings)}`, margin: `a margin of ${formatShare(figures.marginGoal, settings, 0)}`, floor: 'nothing is lost' };
+  const goals: Readonly<Record<PriceGoal, string>> = {
+    wage: `an hour earns ${formatMoney(figures.wageGoalPerHour, settings)}`,
+    margin: `a margin of ${formatShare(figures.marginGoal, settings, 0)}`,
+    floor: 'nothing is lost',
+  };
   return (
     <>
       <BooksTabs current="/books" />
       <div className="page-head">
-        <div><h1 style={{ margin: 0 }}>{rows.length === 0 ? 'No items to price yet' : poor === 0 ? 'Every item earns your hour' : `${poor} of ${rows.length} items earn less than your hour of ${formatMoney(figures.wagePerHour, settings)}`}</h1></div>
-        <div className="actions"><Button href={`/api/price-list/csv?goal=${goal}`}>CSV</Button><Button href={`/api/price-list/pdf?goal=${goal}`} target="_blank">Print the list</Button></div>
+        <div>
+          <h1 style={{ margin: 0 }}>
+            {rows.length === 0
+              ? 'No items to price yet'
+              : poor === 0
+                ? 'Every item earns your hour'
+                : `${poor} of ${rows.length} items earn less than your hour of ${formatMoney(figures.wagePerHour, settings)}`}
+          </h1>
+        </div>
+        <div className="actions">
+          <Button href={`/api/price-list/csv?goal=${goal}`}>CSV</Button>
+          <Button href={`/api/price-list/pdf?goal=${goal}`} target="_blank">
+            Print the list
+          </Button>
+        </div>
       </div>
-      {error && <div className="notice bad" role="alert">{wordsOf(error)}</div>}
+      {error && (
+        <div className="notice bad" role="alert">
+          {wordsOf(error)}
+        </div>
+      )}
       <section className="sheet flush" aria-label="Price list" tabIndex={0}>
-        <div className="fields" style={{ padding: '12px 16px', gridTemplateColumns: 'minmax(0, 320px) auto 1fr', alignItems: 'center' }}>
-          <TextField select size="small" label="Prices at which" value={goal} onChange={(event) => setGoal(event.target.value as PriceGoal)}>{Object.entries(goals).map(([key, label]) => <MenuItem key={key} value={key}>{label}</MenuItem>)}</TextField>
-          <FormControlLabel control={<Checkbox size="small" checked={poorOnly} onChange={(_, on) => setPoorOnly(on)} />} label="only what earns less than your hour" />
+        <div
+          className="fields"
+          style={{ padding: '12px 16px', gridTemplateColumns: 'minmax(0, 320px) auto 1fr', alignItems: 'center' }}
+        >
+          <TextField
+            select
+            size="small"
+            label="Prices at which"
+            value={goal}
+            onChange={(event) => setGoal(event.target.value as PriceGoal)}
+          >
+            {Object.entries(goals).map(([key, label]) => (
+              <MenuItem key={key} value={key}>
+                {label}
+              </MenuItem>
+            ))}
+          </TextField>
+          <FormControlLabel
+            control={<Checkbox size="small" checked={poorOnly} onChange={(_, on) => setPoorOnly(on)} />}
+            label="only what earns less than your hour"
+          />
         </div>
         <table className="plain">
-          <thead><tr><th>item</th><th className="right">made in</th><th className="right">costs</th><th className="right">your price</th><th className="right">an hour earns</th>{channels.map((channel) => <th key={channel.id} className="right">{channel.name}</th>)}</tr></thead>
+          <thead>
+            <tr>
+              <th>item</th>
+              <th className="right">made in</th>
+              <th className="right">costs</th>
+              <th className="right">your price</th>
+              <th className="right">an hour earns</th>
+              {channels.map((channel) => (
+                <th key={channel.id} className="right">
+                  {channel.name}
+                </th>
+              ))}
+            </tr>
+          </thead>
           <tbody>
             {shown.map((row) => (
               <tr key={row.item.id}>
-                <td><a href={`/items/${row.item.id}`}><strong>{row.item.name}</strong></a><br /><span className="soft">{row.blankName}, {row.item.sizeName}</span>{row.problem && <div className="short">{row.problem}</div>}</td>
-                <td className="num">{row.item.quantity}</td><td className="num">{row.cost ? <Why figure={row.cost} /> : '–'}</td><td className="num">{formatMoney(row.item.price, settings)}</td><td className={`num ${isPoor(row) ? 'short' : ''}`}>{row.hourEarns ? <Why figure={row.hourEarns} /> : '–'}</td>
-                {row.asks.map((ask, index) => <td key={channels[index]!.id} className="num">{ask ? <Why figure={ask} /> : '–'}</td>)}
+                <td>
+                  <a href={`/items/${row.item.id}`}>
+                    <strong>{row.item.name}</strong>
+                  </a>
+                  <br />
+                  <span className="soft">
+                    {row.blankName}, {row.item.sizeName}
+                  </span>
+                  {row.problem && <div className="short">{row.problem}</div>}
+                </td>
+                <td className="num">{row.item.quantity}</td>
+                <td className="num">{row.cost ? <Why figure={row.cost} /> : '–'}</td>
+                <td className="num">{formatMoney(row.item.price, settings)}</td>
+                <td className={`num ${isPoor(row) ? 'short' : ''}`}>
+                  {row.hourEarns ? <Why figure={row.hourEarns} /> : '–'}
+                </td>
+                {row.asks.map((ask, index) => (
+                  <td key={channels[index]!.id} className="num">
+                    {ask ? <Why figure={ask} /> : '–'}
+                  </td>
+                ))}
               </tr>
             ))}
-            {shown.length === 0 && <tr><td colSpan={5 + channels.length} className="soft">{rows.length === 0 ? <>Reckon an item first, then its prices stand here. <a href="/items/new">Reckon one</a></> : 'None: each item earns your hour at its price.'}</td></tr>}
+            {shown.length === 0 && (
+              <tr>
+                <td colSpan={5 + channels.length} className="soft">
+                  {rows.length === 0 ? (
+                    <>
+                      Reckon an item first, then its prices stand here. <a href="/items/new">Reckon one</a>
+                    </>
+                  ) : (
+                    'None: each item earns your hour at its price.'
+                  )}
+                </td>
+              </tr>
+            )}
           </tbody>
         </table>
       </section>
-      {channels.length === 0 && rows.length > 0 && <p className="soft" style={{ margin: 0 }}>Say where you sell on the page of an item, under “Add a channel”: a column for each stands here then.</p>}
-      <p className="soft" style={{ margin: '10px 0 0' }}>Quoted against real stands with each order. Hours and spoilage by cause are still to come.</p>
+      {channels.length === 0 && rows.length > 0 && (
+        <p className="soft" style={{ margin: 0 }}>
+          Say where you sell on the page of an item, under “Add a channel”: a column for each stands here then.
+        </p>
+      )}
+      <p className="soft" style={{ margin: '10px 0 0' }}>
+        Quoted against real stands with each order. Hours and spoilage by cause are still to come.
+      </p>
     </>
   );
 }

@@ -5,7 +5,20 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { enqueueSnackbar } from 'notistack';
 import { lazy, Suspense, useMemo, useState } from 'react';
-import { addOneSale, addUpKit, bendContribution, chooseKit, computeBreakEven, computeContribution, KIT_NEEDS, listUncovered, SCENARIOS, type KitNeed, type MixItem, type StartPlan } from '../../core/planning';
+import {
+  addOneSale,
+  addUpKit,
+  bendContribution,
+  chooseKit,
+  computeBreakEven,
+  computeContribution,
+  KIT_NEEDS,
+  listUncovered,
+  SCENARIOS,
+  type KitNeed,
+  type MixItem,
+  type StartPlan,
+} from '../../core/planning';
 import { formatMoney, formatShare, minor } from '../../core/units';
 import type { FrameView, StartView } from '../../views/views';
 import { describeOneMore, describeStart } from '../../wording/start';
@@ -23,7 +36,12 @@ const CashChart = lazy(() => import('./CashChart'));
 const WEEKS_SHOWN = 26;
 
 export function StartScreen({ frame, view }: { frame: FrameView; view: StartView }) {
-  return <Frame frame={frame} current="books"><BooksTabs current="/books/start" /><Start view={view} /></Frame>;
+  return (
+    <Frame frame={frame} current="books">
+      <BooksTabs current="/books/start" />
+      <Start view={view} />
+    </Frame>
+  );
 }
 
 function Start({ view }: { view: StartView }) {
@@ -32,16 +50,49 @@ function Start({ view }: { view: StartView }) {
   const [plan, setPlan] = useState(view.plan);
   const [kept, setKept] = useState({ plan: view.plan, version: view.version });
   const change = (part: Partial<StartPlan>) => setPlan((before) => ({ ...before, ...part }));
-  const kit = useMemo(() => (plan.chosen ? addUpKit(plan.options, plan.chosen, plan.cap) : chooseKit(plan, 'grade')), [plan]);
+  const kit = useMemo(
+    () => (plan.chosen ? addUpKit(plan.options, plan.chosen, plan.cap) : chooseKit(plan, 'grade')),
+    [plan],
+  );
   const cheapest = useMemo(() => chooseKit({ ...plan, cap: minor(100_000_000) }, 'price'), [plan]);
-  const mix = useMemo(() => plan.mix.flatMap(({ itemId, perWeek }): MixItem[] => {
-    const item = view.items.find((candidate) => candidate.id === itemId);
-    return item ? [{ ...item, perWeek }] : [];
-  }), [plan.mix, view.items]);
+  const mix = useMemo(
+    () =>
+      plan.mix.flatMap(({ itemId, perWeek }): MixItem[] => {
+        const item = view.items.find((candidate) => candidate.id === itemId);
+        return item ? [{ ...item, perWeek }] : [];
+      }),
+    [plan.mix, view.items],
+  );
   const contribution = useMemo(() => computeContribution(mix, settings.shop.figures), [mix, settings.shop.figures]);
-  const outcomes = useMemo(() => (kit && contribution ? SCENARIOS.map((scenario) => ({ scenario, outcome: computeBreakEven({ spent: kit.total, contribution: bendContribution(contribution, mix, scenario), hoursPerWeek: plan.hoursPerWeek, weeks: WEEKS_SHOWN }) })) : []), [kit, contribution, mix, plan.hoursPerWeek]);
+  const outcomes = useMemo(
+    () =>
+      kit && contribution
+        ? SCENARIOS.map((scenario) => ({
+            scenario,
+            outcome: computeBreakEven({
+              spent: kit.total,
+              contribution: bendContribution(contribution, mix, scenario),
+              hoursPerWeek: plan.hoursPerWeek,
+              weeks: WEEKS_SHOWN,
+            }),
+          }))
+        : [],
+    [kit, contribution, mix, plan.hoursPerWeek],
+  );
   const expected = outcomes.find(({ scenario }) => scenario.name === 'expected')?.outcome ?? null;
-  const more = kit && contribution && expected ? describeOneMore(expected, computeBreakEven({ spent: kit.total, contribution: addOneSale(contribution), hoursPerWeek: plan.hoursPerWeek, weeks: 0 }), settings) : null;
+  const more =
+    kit && contribution && expected
+      ? describeOneMore(
+          expected,
+          computeBreakEven({
+            spent: kit.total,
+            contribution: addOneSale(contribution),
+            hoursPerWeek: plan.hoursPerWeek,
+            weeks: 0,
+          }),
+          settings,
+        )
+      : null;
   const save = async () => {
     try {
       const { version } = await callApi<{ version: number }>('PUT', '/api/plan', { ...plan, version: kept.version });
@@ -54,18 +105,84 @@ function Start({ view }: { view: StartView }) {
   return (
     <>
       <div className="page-head">
-        <div><h1 style={{ margin: 0 }} aria-live="polite">{describeStart({ kit, uncovered: kit ? listUncovered(plan, kit.chosen) : [], outcome: expected, cap: plan.cap }, settings)}</h1>{more && <p className="soft" style={{ margin: '4px 0 0', fontSize: '1.06rem' }}>{more}</p>}</div>
-        <div className="actions"><Button variant="contained" disabled={plan === kept.plan} onClick={() => void save()}>Keep the plan</Button></div>
+        <div>
+          <h1 style={{ margin: 0 }} aria-live="polite">
+            {describeStart(
+              { kit, uncovered: kit ? listUncovered(plan, kit.chosen) : [], outcome: expected, cap: plan.cap },
+              settings,
+            )}
+          </h1>
+          {more && (
+            <p className="soft" style={{ margin: '4px 0 0', fontSize: '1.06rem' }}>
+              {more}
+            </p>
+          )}
+        </div>
+        <div className="actions">
+          <Button variant="contained" disabled={plan === kept.plan} onClick={() => void save()}>
+            Keep the plan
+          </Button>
+        </div>
       </div>
       <div className="cols" style={{ gridTemplateColumns: 'minmax(0, 1.25fr) minmax(0, 1fr)' }}>
         <div className="cols">
           <section className="sheet fields" aria-label="What it has to do">
-            <MoneyInput shown label="Cap" value={plan.cap} onChange={(cap) => change({ cap: minor(cap) })} /><MoneyInput shown label="To be left over" value={plan.reserve} onChange={(reserve) => change({ reserve: minor(reserve) })} />
-            <TextField select label="Needed" value={[...plan.needs]} onChange={(event) => { const needs = event.target.value as unknown as KitNeed[]; if (needs.length > 0) change({ needs }); }} slotProps={{ select: { multiple: true } }}>{KIT_NEEDS.map((need) => <MenuItem key={need} value={need}>{need}</MenuItem>)}</TextField>
+            <MoneyInput shown label="Cap" value={plan.cap} onChange={(cap) => change({ cap: minor(cap) })} />
+            <MoneyInput
+              shown
+              label="To be left over"
+              value={plan.reserve}
+              onChange={(reserve) => change({ reserve: minor(reserve) })}
+            />
+            <TextField
+              select
+              label="Needed"
+              value={[...plan.needs]}
+              onChange={(event) => {
+                const needs = event.target.value as unknown as KitNeed[];
+                if (needs.length > 0) change({ needs });
+              }}
+              slotProps={{ select: { multiple: true } }}
+            >
+              {KIT_NEEDS.map((need) => (
+                <MenuItem key={need} value={need}>
+                  {need}
+                </MenuItem>
+              ))}
+            </TextField>
             <div className="readings" style={{ gridColumn: '1 / -1' }}>
-              {kit && <span>kit <b><Why figure={kit.total} /></b></span>}{kit && <span className={kit.left.value < 0 ? 'short' : ''}>left for blanks and vinyl <b><Why figure={kit.left} /></b></span>}
-              {cheapest && <span>the cheapest that does <b><Why figure={cheapest.total} /></b> <Button size="small" variant="text" onClick={() => change({ chosen: cheapest.chosen })}>take it</Button></span>}
-              {plan.chosen && <Button size="small" variant="text" onClick={() => change({ chosen: null })}>Propose the best under the cap</Button>}
+              {kit && (
+                <span>
+                  kit{' '}
+                  <b>
+                    <Why figure={kit.total} />
+                  </b>
+                </span>
+              )}
+              {kit && (
+                <span className={kit.left.value < 0 ? 'short' : ''}>
+                  left for blanks and vinyl{' '}
+                  <b>
+                    <Why figure={kit.left} />
+                  </b>
+                </span>
+              )}
+              {cheapest && (
+                <span>
+                  the cheapest that does{' '}
+                  <b>
+                    <Why figure={cheapest.total} />
+                  </b>{' '}
+                  <Button size="small" variant="text" onClick={() => change({ chosen: cheapest.chosen })}>
+                    take it
+                  </Button>
+                </span>
+              )}
+              {plan.chosen && (
+                <Button size="small" variant="text" onClick={() => change({ chosen: null })}>
+                  Propose the best under the cap
+                </Button>
+              )}
             </div>
           </section>
           <KitTable plan={plan} chosen={kit?.chosen ?? []} onChange={change} />
@@ -73,23 +190,133 @@ function Start({ view }: { view: StartView }) {
         <div className="cols">
           <section className="sheet flush" aria-label="What is sold">
             <table className="plain">
-              <thead><tr><th>sold in a week</th><th className="right">pieces</th></tr></thead>
-              <tbody>{view.items.map((item) => <tr key={item.id}><td><a href={`/items/${item.id}`}>{item.name}</a> <span className="soft">at {formatMoney(item.price, settings)}</span></td><td style={{ width: 80 }}><NumberInput label={`${item.name}, a week`} value={plan.mix.find((entry) => entry.itemId === item.id)?.perWeek ?? 0} onChange={(perWeek) => change({ mix: [...plan.mix.filter((entry) => entry.itemId !== item.id), { itemId: item.id, perWeek }] })} /></td></tr>)}
-                {view.items.length === 0 && <tr><td colSpan={2} className="soft">Nothing to sell yet. <a href="/items/new">Reckon an item</a></td></tr>}</tbody>
+              <thead>
+                <tr>
+                  <th>sold in a week</th>
+                  <th className="right">pieces</th>
+                </tr>
+              </thead>
+              <tbody>
+                {view.items.map((item) => (
+                  <tr key={item.id}>
+                    <td>
+                      <a href={`/items/${item.id}`}>{item.name}</a>{' '}
+                      <span className="soft">at {formatMoney(item.price, settings)}</span>
+                    </td>
+                    <td style={{ width: 80 }}>
+                      <NumberInput
+                        label={`${item.name}, a week`}
+                        value={plan.mix.find((entry) => entry.itemId === item.id)?.perWeek ?? 0}
+                        onChange={(perWeek) =>
+                          change({
+                            mix: [
+                              ...plan.mix.filter((entry) => entry.itemId !== item.id),
+                              { itemId: item.id, perWeek },
+                            ],
+                          })
+                        }
+                      />
+                    </td>
+                  </tr>
+                ))}
+                {view.items.length === 0 && (
+                  <tr>
+                    <td colSpan={2} className="soft">
+                      Nothing to sell yet. <a href="/items/new">Reckon an item</a>
+                    </td>
+                  </tr>
+                )}
+              </tbody>
             </table>
-            <div className="fields" style={{ padding: '10px 12px', gridTemplateColumns: '150px minmax(0, 1fr)', alignItems: 'center' }}>
-              <NumberInput shown label="Hours a week" value={plan.hoursPerWeek} least={0.5} onChange={(hoursPerWeek) => change({ hoursPerWeek })} />
-              {contribution && <div className="readings"><span>needs <b><Why figure={contribution.hoursPerWeek} /></b></span><span>a piece leaves <b><Why figure={contribution.each} /></b></span><span>a week <b><Why figure={contribution.perWeek} /></b></span></div>}
+            <div
+              className="fields"
+              style={{ padding: '10px 12px', gridTemplateColumns: '150px minmax(0, 1fr)', alignItems: 'center' }}
+            >
+              <NumberInput
+                shown
+                label="Hours a week"
+                value={plan.hoursPerWeek}
+                least={0.5}
+                onChange={(hoursPerWeek) => change({ hoursPerWeek })}
+              />
+              {contribution && (
+                <div className="readings">
+                  <span>
+                    needs{' '}
+                    <b>
+                      <Why figure={contribution.hoursPerWeek} />
+                    </b>
+                  </span>
+                  <span>
+                    a piece leaves{' '}
+                    <b>
+                      <Why figure={contribution.each} />
+                    </b>
+                  </span>
+                  <span>
+                    a week{' '}
+                    <b>
+                      <Why figure={contribution.perWeek} />
+                    </b>
+                  </span>
+                </div>
+              )}
             </div>
           </section>
           <section className="sheet flush" aria-label="When it has come back">
             <table className="plain">
-              <thead><tr><th>if it goes</th><th className="right">a week leaves</th><th className="right">pieces</th><th className="right">weeks</th><th className="right">after {WEEKS_SHOWN} weeks</th></tr></thead>
-              <tbody>{outcomes.map(({ scenario, outcome }) => <tr key={scenario.name} className={scenario.name === 'expected' ? 'own' : ''}><td>{scenario.name} <span className="soft">{formatShare(scenario.sales, settings, 0)} of the sales{scenario.costs !== 1 && `, costs ${formatShare(scenario.costs, settings, 0)}`}{outcome.reach.value < 1 && <>; your hours allow <Why figure={outcome.reach} /></>}</span></td><td className="num"><Why figure={outcome.perWeek} /></td><td className="num">{outcome.pieces ? <Why figure={outcome.pieces} /> : 'never'}</td><td className="num">{outcome.weeks ? <Why figure={outcome.weeks} /> : 'never'}</td><td className={`num ${(outcome.cash.at(-1) ?? 0) < 0 ? 'short' : ''}`}>{formatMoney(outcome.cash.at(-1) ?? 0, settings)}</td></tr>)}
-                {outcomes.length === 0 && <tr><td colSpan={5} className="soft">Choose a kit and say what is sold.</td></tr>}</tbody>
+              <thead>
+                <tr>
+                  <th>if it goes</th>
+                  <th className="right">a week leaves</th>
+                  <th className="right">pieces</th>
+                  <th className="right">weeks</th>
+                  <th className="right">after {WEEKS_SHOWN} weeks</th>
+                </tr>
+              </thead>
+              <tbody>
+                {outcomes.map(({ scenario, outcome }) => (
+                  <tr key={scenario.name} className={scenario.name === 'expected' ? 'own' : ''}>
+                    <td>
+                      {scenario.name}{' '}
+                      <span className="soft">
+                        {formatShare(scenario.sales, settings, 0)} of the sales
+                        {scenario.costs !== 1 && `, costs ${formatShare(scenario.costs, settings, 0)}`}
+                        {outcome.reach.value < 1 && (
+                          <>
+                            ; your hours allow <Why figure={outcome.reach} />
+                          </>
+                        )}
+                      </span>
+                    </td>
+                    <td className="num">
+                      <Why figure={outcome.perWeek} />
+                    </td>
+                    <td className="num">{outcome.pieces ? <Why figure={outcome.pieces} /> : 'never'}</td>
+                    <td className="num">{outcome.weeks ? <Why figure={outcome.weeks} /> : 'never'}</td>
+                    <td className={`num ${(outcome.cash.at(-1) ?? 0) < 0 ? 'short' : ''}`}>
+                      {formatMoney(outcome.cash.at(-1) ?? 0, settings)}
+                    </td>
+                  </tr>
+                ))}
+                {outcomes.length === 0 && (
+                  <tr>
+                    <td colSpan={5} className="soft">
+                      Choose a kit and say what is sold.
+                    </td>
+                  </tr>
+                )}
+              </tbody>
             </table>
-            {mounted && outcomes.length > 0 && <Suspense><CashChart outcomes={outcomes} /></Suspense>}
-            <p className="soft" style={{ margin: 0, padding: '6px 12px 12px' }}>Your hours are not paid from this: it is what stays in the purse after fees, materials and what goes wrong.</p>
+            {mounted && outcomes.length > 0 && (
+              <Suspense>
+                <CashChart outcomes={outcomes} />
+              </Suspense>
+            )}
+            <p className="soft" style={{ margin: 0, padding: '6px 12px 12px' }}>
+              Your hours are not paid from this: it is what stays in the purse after fees, materials and what goes
+              wrong.
+            </p>
           </section>
         </div>
       </div>

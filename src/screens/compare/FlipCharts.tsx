@@ -6,33 +6,108 @@ import { formatLength, formatMoney, formatNumber, formatShare } from '../../core
 import { useSettings, type Settings } from '../shared/settings';
 import type { Axis, Curve } from './reckon-compare';
 
-const TITLES: Readonly<Record<Axis, string>> = { wage: 'over your hour', width: 'over the width', quantity: 'over the number made at once', failure: 'over what goes wrong with the cheapest' };
+const TITLES: Readonly<Record<Axis, string>> = {
+  wage: 'over your hour',
+  width: 'over the width',
+  quantity: 'over the number made at once',
+  failure: 'over what goes wrong with the cheapest',
+};
 const COLOURS = ['#a5343c', '#3f5e86', '#3e7650', '#c98a12'] as const;
 const DASHES = [undefined, '7 4', '2 3', '9 3 2 3'] as const;
 
 function formatAt(axis: Axis, at: number, settings: Settings): string {
-  return { wage: () => formatMoney(Math.round(at), settings), width: () => formatLength(at, settings, 0), quantity: () => formatNumber(Math.round(at), settings.locale, 0), failure: () => formatShare(at, settings, 0) }[axis]();
+  return {
+    wage: () => formatMoney(Math.round(at), settings),
+    width: () => formatLength(at, settings, 0),
+    quantity: () => formatNumber(Math.round(at), settings.locale, 0),
+    failure: () => formatShare(at, settings, 0),
+  }[axis]();
 }
 
-export default function FlipCharts({ curves, candidates }: { curves: readonly Curve[]; candidates: readonly Candidate[] }) {
+export default function FlipCharts({
+  curves,
+  candidates,
+}: {
+  curves: readonly Curve[];
+  candidates: readonly Candidate[];
+}) {
   const settings = useSettings();
   const money = (value: unknown) => formatMoney(Math.round(Number(value)), settings);
   return (
     <div className="flip-charts">
       {curves.map(({ axis, points, now }) => {
-        const first = points[0]!, last = points[points.length - 1]!;
+        const first = points[0]!,
+          last = points[points.length - 1]!;
         return (
-          <figure key={axis} role="img" aria-label={`What a good piece costs ${TITLES[axis]}: ${candidates.map((candidate, index) => `${getCandidateName(candidate)} from ${money(first[`v${index}`])} to ${money(last[`v${index}`])}`).join('; ')}`}>
+          <figure
+            key={axis}
+            role="img"
+            aria-label={`What a good piece costs ${TITLES[axis]}: ${candidates.map((candidate, index) => `${getCandidateName(candidate)} from ${money(first[`v${index}`])} to ${money(last[`v${index}`])}`).join('; ')}`}
+          >
             <figcaption className="soft">{TITLES[axis]}</figcaption>
-            <ResponsiveContainer width="100%" height={136}><LineChart data={[...points]} margin={{ top: 4, right: 8, bottom: 0, left: 0 }}>
-              <CartesianGrid stroke="var(--mui-palette-divider)" vertical={false} /><XAxis dataKey="at" type="number" domain={['dataMin', 'dataMax']} tickFormatter={(at: number) => formatAt(axis, at, settings)} tickCount={4} fontSize={11} stroke="var(--mui-palette-text-secondary)" /><YAxis width={46} fontSize={11} domain={['auto', 'auto']} tickFormatter={money} stroke="var(--mui-palette-text-secondary)" />
-              <Tooltip labelFormatter={(at) => formatAt(axis, Number(at), settings)} formatter={(value, name) => [money(value), candidates[Number(String(name).slice(1))] ? getCandidateName(candidates[Number(String(name).slice(1))]!) : '']} /><ReferenceLine x={now} stroke="var(--mui-palette-text-primary)" strokeDasharray="4 4" />
-              {candidates.map((_, index) => <Line key={index} dataKey={`v${index}`} stroke={COLOURS[index]!} {...(DASHES[index] ? { strokeDasharray: DASHES[index] } : {})} strokeWidth={2} dot={false} isAnimationActive={false} />)}
-            </LineChart></ResponsiveContainer>
+            <ResponsiveContainer width="100%" height={136}>
+              <LineChart data={[...points]} margin={{ top: 4, right: 8, bottom: 0, left: 0 }}>
+                <CartesianGrid stroke="var(--mui-palette-divider)" vertical={false} />
+                <XAxis
+                  dataKey="at"
+                  type="number"
+                  domain={['dataMin', 'dataMax']}
+                  tickFormatter={(at: number) => formatAt(axis, at, settings)}
+                  tickCount={4}
+                  fontSize={11}
+                  stroke="var(--mui-palette-text-secondary)"
+                />
+                <YAxis
+                  width={46}
+                  fontSize={11}
+                  domain={['auto', 'auto']}
+                  tickFormatter={money}
+                  stroke="var(--mui-palette-text-secondary)"
+                />
+                <Tooltip
+                  labelFormatter={(at) => formatAt(axis, Number(at), settings)}
+                  formatter={(value, name) => [
+                    money(value),
+                    candidates[Number(String(name).slice(1))]
+                      ? getCandidateName(candidates[Number(String(name).slice(1))]!)
+                      : '',
+                  ]}
+                />
+                <ReferenceLine x={now} stroke="var(--mui-palette-text-primary)" strokeDasharray="4 4" />
+                {candidates.map((_, index) => (
+                  <Line
+                    key={index}
+                    dataKey={`v${index}`}
+                    stroke={COLOURS[index]!}
+                    {...(DASHES[index] ? { strokeDasharray: DASHES[index] } : {})}
+                    strokeWidth={2}
+                    dot={false}
+                    isAnimationActive={false}
+                  />
+                ))}
+              </LineChart>
+            </ResponsiveContainer>
           </figure>
         );
       })}
-      <p className="soft legend">{candidates.map((candidate, index) => <span key={index}><svg width="26" height="8" aria-hidden="true"><line x1="0" x2="26" y1="4" y2="4" stroke={COLOURS[index]!} strokeWidth="2.5" {...(DASHES[index] ? { strokeDasharray: DASHES[index] } : {})} /></svg> {getCandidateName(candidate)}</span>)}</p>
+      <p className="soft legend">
+        {candidates.map((candidate, index) => (
+          <span key={index}>
+            <svg width="26" height="8" aria-hidden="true">
+              <line
+                x1="0"
+                x2="26"
+                y1="4"
+                y2="4"
+                stroke={COLOURS[index]!}
+                strokeWidth="2.5"
+                {...(DASHES[index] ? { strokeDasharray: DASHES[index] } : {})}
+              />
+            </svg>{' '}
+            {getCandidateName(candidate)}
+          </span>
+        ))}
+      </p>
     </div>
   );
 }

@@ -15,10 +15,15 @@ import type { KeptId } from './keep-sheet';
 import { VinylLoad } from './VinylLoad';
 
 export function CutSheetsScreen({ frame, view }: { frame: FrameView; view: CutSheetsView }) {
-  return <Frame frame={frame} current="cut-sheets"><CutSheets initial={view} /></Frame>;
+  return (
+    <Frame frame={frame} current="cut-sheets">
+      <CutSheets initial={view} />
+    </Frame>
+  );
 }
 
-const dueOf = (group: Group) => group.parts.reduce((first, part) => (part.dueDay < first ? part.dueDay : first), group.parts[0]!.dueDay);
+const dueOf = (group: Group) =>
+  group.parts.reduce((first, part) => (part.dueDay < first ? part.dueDay : first), group.parts[0]!.dueDay);
 const count = (number: number, one: string) => `${number} ${one}${number === 1 ? '' : 's'}`;
 /** What is worked on: a new sheet of a vinyl, or a kept one. `serial` begins anew. */
 type Open = { readonly vinylId: number; readonly kept: Kept | null; readonly serial: number };
@@ -26,7 +31,11 @@ type Open = { readonly vinylId: number; readonly kept: Kept | null; readonly ser
 /** A new one where something waits that lies on no sheet, else the first kept one. */
 function openFirst(group: Group | undefined, serial: number): Open {
   const taken = new Set(group?.kept.flatMap((kept) => listPartIds(kept.sheet)));
-  return { vinylId: group?.vinyl.id ?? 0, kept: group?.parts.some((part) => !taken.has(part.partId)) ? null : (group?.kept[0] ?? null), serial };
+  return {
+    vinylId: group?.vinyl.id ?? 0,
+    kept: group?.parts.some((part) => !taken.has(part.partId)) ? null : (group?.kept[0] ?? null),
+    serial,
+  };
 }
 
 function CutSheets({ initial }: { initial: CutSheetsView }) {
@@ -56,27 +65,125 @@ function CutSheets({ initial }: { initial: CutSheetsView }) {
   const go = (vinylId: number, kept: Kept | null) => show({ vinylId, kept, serial: open.serial + 1 });
   const afterCut = async () => {
     const fresh = await reload();
-    if (fresh) show(openFirst(fresh.groups.find((one) => one.vinyl.id === open.vinylId) ?? fresh.groups[0], open.serial + 1));
+    if (fresh)
+      show(openFirst(fresh.groups.find((one) => one.vinyl.id === open.vinylId) ?? fresh.groups[0], open.serial + 1));
   };
   /** A sheet that was left may be kept only after another was opened. */
-  const takeKept = (from: Open) => ({ id, version }: KeptId, sheet: CutSheet) => {
-    if (from.serial === serial.current) setOwnId(id);
-    setView((before) => ({ ...before, groups: before.groups.map((one) => (one.vinyl.id === from.vinylId ? { ...one, kept: [...one.kept.filter((kept) => kept.id !== id), { id, version, keptAtMs: Date.now(), sheet }].sort((a, b) => a.id - b.id) } : one)) }));
-  };
-  if (!group) return <><div className="page-head"><h1 style={{ margin: 0 }}>Nothing waits to be cut</h1></div><div className="sheet empty"><p>Parts come here with the orders they are of, by vinyl.</p><Button variant="contained" href="/orders/new">Take an order</Button></div></>;
+  const takeKept =
+    (from: Open) =>
+    ({ id, version }: KeptId, sheet: CutSheet) => {
+      if (from.serial === serial.current) setOwnId(id);
+      setView((before) => ({
+        ...before,
+        groups: before.groups.map((one) =>
+          one.vinyl.id === from.vinylId
+            ? {
+                ...one,
+                kept: [...one.kept.filter((kept) => kept.id !== id), { id, version, keptAtMs: Date.now(), sheet }].sort(
+                  (a, b) => a.id - b.id,
+                ),
+              }
+            : one,
+        ),
+      }));
+    };
+  if (!group)
+    return (
+      <>
+        <div className="page-head">
+          <h1 style={{ margin: 0 }}>Nothing waits to be cut</h1>
+        </div>
+        <div className="sheet empty">
+          <p>Parts come here with the orders they are of, by vinyl.</p>
+          <Button variant="contained" href="/orders/new">
+            Take an order
+          </Button>
+        </div>
+      </>
+    );
   return (
     <>
-      <div className="page-head"><div><h1 style={{ margin: 0 }}>{count(view.groups.reduce((sum, one) => sum + one.parts.length, 0), 'part')} wait to be cut from {count(view.groups.length, 'vinyl')}</h1><p className="soft" style={{ margin: '4px 0 0' }}>The first is due on {formatDay(dueOf(view.groups[0]!), settings)}: {view.groups[0]!.vinyl.name}.</p></div>
-        {!planning && <div className="actions"><Button onClick={() => setPlanning(true)}>Propose the day’s loads</Button></div>}</div>
-      {planning && <DayLoads view={view} onKept={async () => { const fresh = await reload(); if (fresh) show(openFirst(fresh.groups.find((one) => one.vinyl.id === open.vinylId) ?? fresh.groups[0], open.serial + 1)); }} onClose={() => setPlanning(false)} />}
+      <div className="page-head">
+        <div>
+          <h1 style={{ margin: 0 }}>
+            {count(
+              view.groups.reduce((sum, one) => sum + one.parts.length, 0),
+              'part',
+            )}{' '}
+            wait to be cut from {count(view.groups.length, 'vinyl')}
+          </h1>
+          <p className="soft" style={{ margin: '4px 0 0' }}>
+            The first is due on {formatDay(dueOf(view.groups[0]!), settings)}: {view.groups[0]!.vinyl.name}.
+          </p>
+        </div>
+        {!planning && (
+          <div className="actions">
+            <Button onClick={() => setPlanning(true)}>Propose the day’s loads</Button>
+          </div>
+        )}
+      </div>
+      {planning && (
+        <DayLoads
+          view={view}
+          onKept={async () => {
+            const fresh = await reload();
+            if (fresh)
+              show(
+                openFirst(
+                  fresh.groups.find((one) => one.vinyl.id === open.vinylId) ?? fresh.groups[0],
+                  open.serial + 1,
+                ),
+              );
+          }}
+          onClose={() => setPlanning(false)}
+        />
+      )}
       <div className="cols" style={{ gridTemplateColumns: '270px minmax(0, 1fr)', alignItems: 'start' }}>
         <nav className="sheet flush queue-nav" aria-label="Vinyls">
-          <ul className="queue">{view.groups.flatMap((one) => [
-            <li key={one.vinyl.id}><button type="button" aria-pressed={one === group && ownId === null} onClick={() => go(one.vinyl.id, null)}><i className="swatch" style={{ background: one.vinyl.colourHex }} />{one.vinyl.name}<small>{count(one.parts.length, 'part')}, due {formatDay(dueOf(one), settings)}; {one.stock.length === 0 ? 'nothing on the shelf' : count(one.stock.length, 'lot')}</small></button></li>,
-            ...one.kept.map((kept) => <li key={`kept ${kept.id}`}><button type="button" className="kept" aria-pressed={kept.id === ownId} onClick={() => go(one.vinyl.id, kept)} style={{ paddingLeft: 34 }}>{count(kept.sheet.placements.length, 'piece')} on {kept.sheet.sheets.length === 1 ? formatLength(kept.sheet.sheets[0]!.usedLengthMm, settings) : count(kept.sheet.sheets.length, 'sheet')}<small>cut sheet, kept {formatInstant(kept.keptAtMs, settings)}</small></button></li>),
-          ])}</ul>
+          <ul className="queue">
+            {view.groups.flatMap((one) => [
+              <li key={one.vinyl.id}>
+                <button
+                  type="button"
+                  aria-pressed={one === group && ownId === null}
+                  onClick={() => go(one.vinyl.id, null)}
+                >
+                  <i className="swatch" style={{ background: one.vinyl.colourHex }} />
+                  {one.vinyl.name}
+                  <small>
+                    {count(one.parts.length, 'part')}, due {formatDay(dueOf(one), settings)};{' '}
+                    {one.stock.length === 0 ? 'nothing on the shelf' : count(one.stock.length, 'lot')}
+                  </small>
+                </button>
+              </li>,
+              ...one.kept.map((kept) => (
+                <li key={`kept ${kept.id}`}>
+                  <button
+                    type="button"
+                    className="kept"
+                    aria-pressed={kept.id === ownId}
+                    onClick={() => go(one.vinyl.id, kept)}
+                    style={{ paddingLeft: 34 }}
+                  >
+                    {count(kept.sheet.placements.length, 'piece')} on{' '}
+                    {kept.sheet.sheets.length === 1
+                      ? formatLength(kept.sheet.sheets[0]!.usedLengthMm, settings)
+                      : count(kept.sheet.sheets.length, 'sheet')}
+                    <small>cut sheet, kept {formatInstant(kept.keptAtMs, settings)}</small>
+                  </button>
+                </li>
+              )),
+            ])}
+          </ul>
         </nav>
-        <VinylLoad key={open.serial} view={view} group={group} start={open.kept} onKept={takeKept(open)} onDone={() => void afterCut()} />
+        <VinylLoad
+          key={open.serial}
+          view={view}
+          group={group}
+          start={open.kept}
+          onKept={takeKept(open)}
+          onDone={() => void afterCut()}
+        />
       </div>
     </>
   );

@@ -21,31 +21,90 @@ import { isShorter, SEED } from './use-load';
 const EACH_SECONDS = 8;
 type Said = { readonly words: string; readonly good: boolean };
 
-export function DayLoads({ view, onKept, onClose }: { view: CutSheetsView; onKept: () => Promise<void>; onClose: () => void }) {
-  const settings = useSettings(), { figures } = settings.shop;
-  const waiting = useMemo(() => view.groups.flatMap((group) => {
-    const taken = new Set(group.kept.flatMap((kept) => listPartIds(kept.sheet)));
-    return group.parts.filter((part) => !taken.has(part.partId)).map((part) => ({ ...part, vinylId: group.vinyl.id }));
-  }), [view]);
-  const [loads] = useState(() => proposeLoads(waiting, { freeSeconds: view.freeSeconds, loadSeconds: figures.cutterLoadSeconds, hasStock: (id) => groupOf(view, id).stock.length > 0 }));
-  const [chosen, setChosen] = useState<ReadonlySet<number>>(() => new Set(loads.filter((load) => load.today).map((load) => load.vinylId)));
+export function DayLoads({
+  view,
+  onKept,
+  onClose,
+}: {
+  view: CutSheetsView;
+  onKept: () => Promise<void>;
+  onClose: () => void;
+}) {
+  const settings = useSettings(),
+    { figures } = settings.shop;
+  const waiting = useMemo(
+    () =>
+      view.groups.flatMap((group) => {
+        const taken = new Set(group.kept.flatMap((kept) => listPartIds(kept.sheet)));
+        return group.parts
+          .filter((part) => !taken.has(part.partId))
+          .map((part) => ({ ...part, vinylId: group.vinyl.id }));
+      }),
+    [view],
+  );
+  const [loads] = useState(() =>
+    proposeLoads(waiting, {
+      freeSeconds: view.freeSeconds,
+      loadSeconds: figures.cutterLoadSeconds,
+      hasStock: (id) => groupOf(view, id).stock.length > 0,
+    }),
+  );
+  const [chosen, setChosen] = useState<ReadonlySet<number>>(
+    () => new Set(loads.filter((load) => load.today).map((load) => load.vinylId)),
+  );
   const [at, setAt] = useState<number | null>(null);
   const [said, setSaid] = useState<ReadonlyMap<number, Said>>(new Map());
-  const stopped = useRef(false), cache = useRef(new Map<string, CutShape>());
-  useEffect(() => () => { stopped.current = true; stopNesting(); }, []);
-  const say = (vinylId: number, words: string, good: boolean) => setSaid((before) => new Map([...before, [vinylId, { words, good }]]));
+  const stopped = useRef(false),
+    cache = useRef(new Map<string, CutShape>());
+  useEffect(
+    () => () => {
+      stopped.current = true;
+      stopNesting();
+    },
+    [],
+  );
+  const say = (vinylId: number, words: string, good: boolean) =>
+    setSaid((before) => new Map([...before, [vinylId, { words, good }]]));
 
   const layOutOne = async (vinylId: number, parts: (typeof loads)[number]['parts']) => {
-    const group = groupOf(view, vinylId), setup = { gapMm: view.gapMm, hold: 'suited' as const, marks: NO_MARKS, inside: 'bays' as const };
+    const group = groupOf(view, vinylId),
+      setup = { gapMm: view.gapMm, hold: 'suited' as const, marks: NO_MARKS, inside: 'bays' as const };
     await loadShapes(view.artworks, parts.map(sourceOf), cache.current);
-    const load = makeLoad(toCutPieces(parts, cache.current, new Set()), cache.current, { turnable: group.vinyl.details.direction === 'none', marks: setup.marks, inside: setup.inside, tagLetters: 0 });
-    const offered = orderStock(group.stock).flatMap((choice) => { const kind = toStock(choice, setup.hold, figures); return kind ? [{ choice, kind }] : []; });
-    const options: NestOptions = { gapMm: setup.gapMm, margins: marginsOf('roll', setup.hold, figures), inside: 'bays', seed: SEED, rounds: 1e9, timeMs: EACH_SECONDS * 1000 };
+    const load = makeLoad(toCutPieces(parts, cache.current, new Set()), cache.current, {
+      turnable: group.vinyl.details.direction === 'none',
+      marks: setup.marks,
+      inside: setup.inside,
+      tagLetters: 0,
+    });
+    const offered = orderStock(group.stock).flatMap((choice) => {
+      const kind = toStock(choice, setup.hold, figures);
+      return kind ? [{ choice, kind }] : [];
+    });
+    const options: NestOptions = {
+      gapMm: setup.gapMm,
+      margins: marginsOf('roll', setup.hold, figures),
+      inside: 'bays',
+      seed: SEED,
+      rounds: 1e9,
+      timeMs: EACH_SECONDS * 1000,
+    };
     if (load.pieces.length === 0) return say(vinylId, 'None of its drawings can be read.', false);
-    const found = await chooseInWorker(load.pieces, offered.map((entry) => entry.kind), options);
+    const found = await chooseInWorker(
+      load.pieces,
+      offered.map((entry) => entry.kind),
+      options,
+    );
     if (!found.ok) return say(vinylId, describeNestProblem(found.problem, settings), false);
     const { stock, layout: first }: ChosenStock = found.value;
-    const from: Omit<Laid, 'layout'> = { load, shapes: cache.current, stock, choices: stock.map((kind) => offered.find((entry) => entry.kind.id === kind.id)!.choice), options, setup, counting: false };
+    const from: Omit<Laid, 'layout'> = {
+      load,
+      shapes: cache.current,
+      stock,
+      choices: stock.map((kind) => offered.find((entry) => entry.kind.id === kind.id)!.choice),
+      options,
+      setup,
+      counting: false,
+    };
     let best: NestLayout = first;
     await nestInWorkers({ pieces: load.pieces, stock, options, count: false }, (layout) => {
       if (isShorter(layout, best)) best = layout;
@@ -71,21 +130,88 @@ export function DayLoads({ view, onKept, onClose }: { view: CutSheetsView; onKep
   };
   return (
     <section className="sheet cols" aria-label="The day’s loads">
-      <div className="page-head"><div><h2 style={{ margin: 0 }}>{chosen.size} {chosen.size === 1 ? 'load' : 'loads'}, {formatDuration(sumLoadSeconds(loads, chosen), settings)} at the cutter</h2><p className="soft" style={{ margin: '4px 0 0' }}>All that waits of a vinyl goes together, whoever ordered it; what is due first comes first. {view.freeSeconds < 60 ? 'No working hours are left today.' : `${formatDuration(view.freeSeconds, settings)} are left of today.`} For each the piece of stock is taken that wastes least.</p></div>
-        <div className="actions">{at !== null ? <Button onClick={() => { stopped.current = true; stopNesting(); }}>Stop after this</Button> : <><Button onClick={onClose}>Close</Button><Button variant="contained" disabled={[...chosen].every((id) => said.get(id)?.good)} onClick={() => void layOutAll()}>Lay them out</Button></>}</div></div>
-      {at !== null && <LinearProgress aria-label="Loads laid out" variant="determinate" value={(100 * at) / Math.max(1, loads.length)} />}
+      <div className="page-head">
+        <div>
+          <h2 style={{ margin: 0 }}>
+            {chosen.size} {chosen.size === 1 ? 'load' : 'loads'},{' '}
+            {formatDuration(sumLoadSeconds(loads, chosen), settings)} at the cutter
+          </h2>
+          <p className="soft" style={{ margin: '4px 0 0' }}>
+            All that waits of a vinyl goes together, whoever ordered it; what is due first comes first.{' '}
+            {view.freeSeconds < 60
+              ? 'No working hours are left today.'
+              : `${formatDuration(view.freeSeconds, settings)} are left of today.`}{' '}
+            For each the piece of stock is taken that wastes least.
+          </p>
+        </div>
+        <div className="actions">
+          {at !== null ? (
+            <Button
+              onClick={() => {
+                stopped.current = true;
+                stopNesting();
+              }}
+            >
+              Stop after this
+            </Button>
+          ) : (
+            <>
+              <Button onClick={onClose}>Close</Button>
+              <Button
+                variant="contained"
+                disabled={[...chosen].every((id) => said.get(id)?.good)}
+                onClick={() => void layOutAll()}
+              >
+                Lay them out
+              </Button>
+            </>
+          )}
+        </div>
+      </div>
+      {at !== null && (
+        <LinearProgress
+          aria-label="Loads laid out"
+          variant="determinate"
+          value={(100 * at) / Math.max(1, loads.length)}
+        />
+      )}
       <ol className="day-loads" style={{ margin: 0, paddingLeft: 22 }}>
         {loads.map((load, index) => {
-          const group = groupOf(view, load.vinylId), word = said.get(load.vinylId);
+          const group = groupOf(view, load.vinylId),
+            word = said.get(load.vinylId);
           return (
             <li key={load.vinylId}>
-              <label style={{ display: 'flex', alignItems: 'center', gap: 6 }}><Checkbox size="small" checked={chosen.has(load.vinylId)} disabled={at !== null || group.stock.length === 0} onChange={(_, on) => setChosen((before) => new Set(on ? [...before, load.vinylId] : [...before].filter((id) => id !== load.vinylId)))} />
-                <i className="swatch" style={{ background: group.vinyl.colourHex }} /><span>{group.vinyl.name} <span className="soft">due {formatDay(load.dueDay, settings)}, {describeDayLoad(load, group.stock.length > 0, settings)}</span>{at === index && <b> being laid out</b>}{word && <span className={word.good ? '' : 'short'}>: {word.words}</span>}</span></label>
+              <label style={{ display: 'flex', alignItems: 'center', gap: 6 }}>
+                <Checkbox
+                  size="small"
+                  checked={chosen.has(load.vinylId)}
+                  disabled={at !== null || group.stock.length === 0}
+                  onChange={(_, on) =>
+                    setChosen(
+                      (before) =>
+                        new Set(on ? [...before, load.vinylId] : [...before].filter((id) => id !== load.vinylId)),
+                    )
+                  }
+                />
+                <i className="swatch" style={{ background: group.vinyl.colourHex }} />
+                <span>
+                  {group.vinyl.name}{' '}
+                  <span className="soft">
+                    due {formatDay(load.dueDay, settings)}, {describeDayLoad(load, group.stock.length > 0, settings)}
+                  </span>
+                  {at === index && <b> being laid out</b>}
+                  {word && <span className={word.good ? '' : 'short'}>: {word.words}</span>}
+                </span>
+              </label>
             </li>
           );
         })}
       </ol>
-      {loads.length === 0 && <p className="soft" style={{ margin: 0 }}>Everything that waits lies on kept cut sheets already.</p>}
+      {loads.length === 0 && (
+        <p className="soft" style={{ margin: 0 }}>
+          Everything that waits lies on kept cut sheets already.
+        </p>
+      )}
     </section>
   );
 }

@@ -6,7 +6,12 @@ import MenuItem from '@mui/material/MenuItem';
 import { useState } from 'react';
 import type { UsualPiece, WaitingPart } from '../../views/views';
 
-type Props = { readonly waiting: readonly WaitingPart[]; readonly usual: readonly UsualPiece[]; readonly onParts: () => void; readonly onUsual: (piece: UsualPiece) => void };
+type Props = {
+  readonly waiting: readonly WaitingPart[];
+  readonly usual: readonly UsualPiece[];
+  readonly onParts: () => void;
+  readonly onUsual: (piece: UsualPiece) => void;
+};
 
 export function FillRest({ waiting, usual, onParts, onUsual }: Props) {
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
@@ -14,10 +19,31 @@ export function FillRest({ waiting, usual, onParts, onUsual }: Props) {
   const close = () => setAnchor(null);
   return (
     <>
-      <Button aria-haspopup="menu" aria-expanded={anchor !== null} onClick={(event) => setAnchor(event.currentTarget)}>Fill the rest</Button>
+      <Button aria-haspopup="menu" aria-expanded={anchor !== null} onClick={(event) => setAnchor(event.currentTarget)}>
+        Fill the rest
+      </Button>
       <Menu anchorEl={anchor} open={anchor !== null} onClose={close}>
-        {waiting.length > 0 && <MenuItem onClick={() => { close(); onParts(); }}>with what else waits: {waiting.length} {waiting.length === 1 ? 'part' : 'parts'}</MenuItem>}
-        {usual.map((piece) => <MenuItem key={piece.key} onClick={() => { close(); onUsual(piece); }}>with more of {piece.name}, for the shelf</MenuItem>)}
+        {waiting.length > 0 && (
+          <MenuItem
+            onClick={() => {
+              close();
+              onParts();
+            }}
+          >
+            with what else waits: {waiting.length} {waiting.length === 1 ? 'part' : 'parts'}
+          </MenuItem>
+        )}
+        {usual.map((piece) => (
+          <MenuItem
+            key={piece.key}
+            onClick={() => {
+              close();
+              onUsual(piece);
+            }}
+          >
+            with more of {piece.name}, for the shelf
+          </MenuItem>
+        ))}
       </Menu>
     </>
   );

@@ -22,25 +22,69 @@ import { useLoad } from './use-load';
 
 /** Any stock of the vinyl, some lots of it, one, or a piece that was measured by hand. */
 type StockWish = 'shelf' | 'typed' | 'mix' | number;
-type Props = { readonly view: CutSheetsView; readonly group: Group; readonly start: Kept | null; readonly onKept: (kept: KeptId, sheet: CutSheet) => void; readonly onDone: () => void };
+type Props = {
+  readonly view: CutSheetsView;
+  readonly group: Group;
+  readonly start: Kept | null;
+  readonly onKept: (kept: KeptId, sheet: CutSheet) => void;
+  readonly onDone: () => void;
+};
 
 export function VinylLoad({ view, group, start, onKept, onDone }: Props) {
   const settings = useSettings();
   const [ownId, setOwnId] = useState(start?.id ?? null);
-  const taken = useMemo(() => new Set(group.kept.filter((kept) => kept.id !== ownId).flatMap((kept) => listPartIds(kept.sheet))), [group.kept, ownId]);
+  const taken = useMemo(
+    () => new Set(group.kept.filter((kept) => kept.id !== ownId).flatMap((kept) => listPartIds(kept.sheet))),
+    [group.kept, ownId],
+  );
   const parts = useMemo(() => group.parts.filter((part) => !taken.has(part.partId)), [group.parts, taken]);
-  const [chosen, setChosen] = useState<ReadonlySet<number>>(() => new Set(start ? listPartIds(start.sheet) : parts.map((part) => part.partId)));
+  const [chosen, setChosen] = useState<ReadonlySet<number>>(
+    () => new Set(start ? listPartIds(start.sheet) : parts.map((part) => part.partId)),
+  );
   const [wish, setWish] = useState<StockWish>(() => startWish(group, start));
-  const [mix, setMix] = useState<ReadonlySet<number>>(() => new Set(start ? start.sheet.sheets.map((use) => use.lotId) : group.stock.map((choice) => choice.lotId)));
-  const [typed, setTyped] = useState(() => { const lot = start?.sheet.lots.find((one) => one.lotId === 0); return { widthMm: lot?.widthMm ?? group.vinyl.rollWidthMm, lengthMm: lot?.lengthMm ?? 1000 }; });
-  const [setup, setSetup] = useState<Setup>(() => (start ? { gapMm: start.sheet.gapMm, hold: start.sheet.hold, marks: start.sheet.marks, inside: start.sheet.inside } : { gapMm: view.gapMm, hold: 'suited', marks: NO_MARKS, inside: 'bays' }));
-  const [loose, setLoose] = useState<ReadonlySet<string>>(() => new Set(start?.sheet.pieces.flatMap((piece) => (piece.island === null ? [] : [keyOfSource(piece.source)]))));
-  const state = useLoad({ view, group, start, onKept: (kept, sheet) => { setOwnId(kept.id); onKept(kept, sheet); }, onParts: (ids) => setChosen(new Set(ids)) });
+  const [mix, setMix] = useState<ReadonlySet<number>>(
+    () => new Set(start ? start.sheet.sheets.map((use) => use.lotId) : group.stock.map((choice) => choice.lotId)),
+  );
+  const [typed, setTyped] = useState(() => {
+    const lot = start?.sheet.lots.find((one) => one.lotId === 0);
+    return { widthMm: lot?.widthMm ?? group.vinyl.rollWidthMm, lengthMm: lot?.lengthMm ?? 1000 };
+  });
+  const [setup, setSetup] = useState<Setup>(() =>
+    start
+      ? { gapMm: start.sheet.gapMm, hold: start.sheet.hold, marks: start.sheet.marks, inside: start.sheet.inside }
+      : { gapMm: view.gapMm, hold: 'suited', marks: NO_MARKS, inside: 'bays' },
+  );
+  const [loose, setLoose] = useState<ReadonlySet<string>>(
+    () => new Set(start?.sheet.pieces.flatMap((piece) => (piece.island === null ? [] : [keyOfSource(piece.source)]))),
+  );
+  const state = useLoad({
+    view,
+    group,
+    start,
+    onKept: (kept, sheet) => {
+      setOwnId(kept.id);
+      onKept(kept, sheet);
+    },
+    onParts: (ids) => setChosen(new Set(ids)),
+  });
   const stock = useMemo((): readonly StockChoice[] => {
     if (wish === 'shelf') return orderStock(group.stock);
     if (wish === 'mix') return orderStock(group.stock.filter((choice) => mix.has(choice.lotId)));
     const lot = group.stock.find((choice) => choice.lotId === wish);
-    return lot ? [lot] : [{ lotId: 0, form: 'roll', widthMm: typed.widthMm, lengthMm: null, left: typed.lengthMm, shape: null, badSpots: [], code: null }];
+    return lot
+      ? [lot]
+      : [
+          {
+            lotId: 0,
+            form: 'roll',
+            widthMm: typed.widthMm,
+            lengthMm: null,
+            left: typed.lengthMm,
+            shape: null,
+            badSpots: [],
+            code: null,
+          },
+        ];
   }, [wish, typed, mix, group.stock]);
   const byItem = useMemo(() => {
     const found = new Map<string, Group['parts'][number][]>();
@@ -50,9 +94,14 @@ export function VinylLoad({ view, group, start, onKept, onDone }: Props) {
     }
     return [...found.values()];
   }, [parts]);
-  const toggle = (ids: readonly number[], on: boolean) => setChosen((before) => new Set(on ? [...before, ...ids] : [...before].filter((id) => !ids.includes(id))));
-  const toggleLoose = (key: string, on: boolean) => setLoose((before) => new Set(on ? [...before, key] : [...before].filter((one) => one !== key)));
-  const nameLot = ({ form, code, lotId, widthMm, lengthMm, left }: StockChoice) => (form === 'roll' ? `Roll ${lotId}, ${formatLength(widthMm, settings)} wide, ${formatLength(left, settings)} left` : `${form === 'offcut' ? `Offcut ${code ?? lotId}` : `${Math.round(left)} × sheet`}, ${formatLength(widthMm, settings)} × ${formatLength(lengthMm ?? 0, settings)}`);
+  const toggle = (ids: readonly number[], on: boolean) =>
+    setChosen((before) => new Set(on ? [...before, ...ids] : [...before].filter((id) => !ids.includes(id))));
+  const toggleLoose = (key: string, on: boolean) =>
+    setLoose((before) => new Set(on ? [...before, key] : [...before].filter((one) => one !== key)));
+  const nameLot = ({ form, code, lotId, widthMm, lengthMm, left }: StockChoice) =>
+    form === 'roll'
+      ? `Roll ${lotId}, ${formatLength(widthMm, settings)} wide, ${formatLength(left, settings)} left`
+      : `${form === 'offcut' ? `Offcut ${code ?? lotId}` : `${Math.round(left)} × sheet`}, ${formatLength(widthMm, settings)} × ${formatLength(lengthMm ?? 0, settings)}`;
   const changeSetup = (next: Setup) => {
     setSetup(next);
     state.mark(next.marks);
@@ -70,30 +119,133 @@ export function VinylLoad({ view, group, start, onKept, onDone }: Props) {
   return (
     <div className="cols">
       <section className="sheet cols" aria-label="What is laid out">
-        <div className="page-head" style={{ marginBottom: 0 }}><h2 style={{ margin: 0 }}>{ownId === null ? 'A new cut sheet' : 'A kept cut sheet'}, {group.vinyl.name}</h2>{ownId !== null && <Button size="small" onClick={() => void throwAway()}>Throw it away</Button>}</div>
-        <div className="readings">{byItem.map((own) => {
-          const ids = own.map((part) => part.partId), on = ids.filter((id) => chosen.has(id)).length;
-          const first = own[0]!, key = keyOfSource(sourceOf(first));
-          return (
-            <span key={ids[0]} style={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', flexBasis: '100%' }}>
-              <FormControlLabel control={<Checkbox size="small" checked={on === ids.length} indeterminate={on > 0 && on < ids.length} onChange={(_, checked) => toggle(ids, checked)} />} label={<span>{own.length} × {first.layerName}, {first.itemName} <span className="soft">for {first.orderTitle}, {formatDay(first.dueDay, settings)}, {formatLength(first.widthMm, settings)} wide{first.broken ? ', to be cut again' : ''}</span></span>} />
-              {on > 0 && <FormControlLabel control={<Checkbox size="small" checked={loose.has(key)} onChange={(_, checked) => toggleLoose(key, checked)} />} label={<span className="soft">its islands apart</span>} />}
-            </span>
-          );
-        })}{parts.length === 0 && <span className="soft">Everything that waits of it lies on kept cut sheets.</span>}</div>
+        <div className="page-head" style={{ marginBottom: 0 }}>
+          <h2 style={{ margin: 0 }}>
+            {ownId === null ? 'A new cut sheet' : 'A kept cut sheet'}, {group.vinyl.name}
+          </h2>
+          {ownId !== null && (
+            <Button size="small" onClick={() => void throwAway()}>
+              Throw it away
+            </Button>
+          )}
+        </div>
+        <div className="readings">
+          {byItem.map((own) => {
+            const ids = own.map((part) => part.partId),
+              on = ids.filter((id) => chosen.has(id)).length;
+            const first = own[0]!,
+              key = keyOfSource(sourceOf(first));
+            return (
+              <span key={ids[0]} style={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', flexBasis: '100%' }}>
+                <FormControlLabel
+                  control={
+                    <Checkbox
+                      size="small"
+                      checked={on === ids.length}
+                      indeterminate={on > 0 && on < ids.length}
+                      onChange={(_, checked) => toggle(ids, checked)}
+                    />
+                  }
+                  label={
+                    <span>
+                      {own.length} × {first.layerName}, {first.itemName}{' '}
+                      <span className="soft">
+                        for {first.orderTitle}, {formatDay(first.dueDay, settings)},{' '}
+                        {formatLength(first.widthMm, settings)} wide{first.broken ? ', to be cut again' : ''}
+                      </span>
+                    </span>
+                  }
+                />
+                {on > 0 && (
+                  <FormControlLabel
+                    control={
+                      <Checkbox
+                        size="small"
+                        checked={loose.has(key)}
+                        onChange={(_, checked) => toggleLoose(key, checked)}
+                      />
+                    }
+                    label={<span className="soft">its islands apart</span>}
+                  />
+                )}
+              </span>
+            );
+          })}
+          {parts.length === 0 && <span className="soft">Everything that waits of it lies on kept cut sheets.</span>}
+        </div>
         <div className="fields" style={{ gridTemplateColumns: 'minmax(0, 2.4fr) minmax(0, 1fr) minmax(0, 1fr)' }}>
-          <TextField select size="small" label="Cut from" value={wish} onChange={(event) => setWish(event.target.value as StockWish)}>
-            {group.stock.length > 0 && <MenuItem value="shelf">the shelf: offcuts first, then sheets, then the roll</MenuItem>}
-            {orderStock(group.stock).map((choice) => <MenuItem key={choice.lotId} value={choice.lotId}>{nameLot(choice)}</MenuItem>)}
+          <TextField
+            select
+            size="small"
+            label="Cut from"
+            value={wish}
+            onChange={(event) => setWish(event.target.value as StockWish)}
+          >
+            {group.stock.length > 0 && (
+              <MenuItem value="shelf">the shelf: offcuts first, then sheets, then the roll</MenuItem>
+            )}
+            {orderStock(group.stock).map((choice) => (
+              <MenuItem key={choice.lotId} value={choice.lotId}>
+                {nameLot(choice)}
+              </MenuItem>
+            ))}
             {group.stock.length > 2 && <MenuItem value="mix">some of these, chosen below</MenuItem>}
             <MenuItem value="typed">a piece of this size</MenuItem>
           </TextField>
-          {wish === 'typed' && <><NumberInput shown label="As read: width" unit="mm" value={typed.widthMm} least={10} onChange={(widthMm) => setTyped({ ...typed, widthMm })} /><NumberInput shown label="length" unit="mm" value={typed.lengthMm} least={10} onChange={(lengthMm) => setTyped({ ...typed, lengthMm })} /></>}
+          {wish === 'typed' && (
+            <>
+              <NumberInput
+                shown
+                label="As read: width"
+                unit="mm"
+                value={typed.widthMm}
+                least={10}
+                onChange={(widthMm) => setTyped({ ...typed, widthMm })}
+              />
+              <NumberInput
+                shown
+                label="length"
+                unit="mm"
+                value={typed.lengthMm}
+                least={10}
+                onChange={(lengthMm) => setTyped({ ...typed, lengthMm })}
+              />
+            </>
+          )}
         </div>
-        {wish === 'mix' && <div className="readings">{orderStock(group.stock).map((choice) => <FormControlLabel key={choice.lotId} control={<Checkbox size="small" checked={mix.has(choice.lotId)} onChange={(_, on) => setMix((before) => new Set(on ? [...before, choice.lotId] : [...before].filter((id) => id !== choice.lotId)))} />} label={nameLot(choice)} />)}</div>}
+        {wish === 'mix' && (
+          <div className="readings">
+            {orderStock(group.stock).map((choice) => (
+              <FormControlLabel
+                key={choice.lotId}
+                control={
+                  <Checkbox
+                    size="small"
+                    checked={mix.has(choice.lotId)}
+                    onChange={(_, on) =>
+                      setMix(
+                        (before) =>
+                          new Set(on ? [...before, choice.lotId] : [...before].filter((id) => id !== choice.lotId)),
+                      )
+                    }
+                  />
+                }
+                label={nameLot(choice)}
+              />
+            ))}
+          </div>
+        )}
         <LoadSetup setup={setup} onChange={changeSetup} />
       </section>
-      <LoadPanel state={state} group={group} input={{ parts: parts.filter((part) => chosen.has(part.partId)), stock, setup, loose }} others={parts.filter((part) => !chosen.has(part.partId))} bookable={wish !== 'typed'} nameLot={nameLot} onCut={onDone} />
+      <LoadPanel
+        state={state}
+        group={group}
+        input={{ parts: parts.filter((part) => chosen.has(part.partId)), stock, setup, loose }}
+        others={parts.filter((part) => !chosen.has(part.partId))}
+        bookable={wish !== 'typed'}
+        nameLot={nameLot}
+        onCut={onDone}
+      />
     </div>
   );
 }
@@ -101,7 +253,13 @@ export function VinylLoad({ view, group, start, onKept, onDone }: Props) {
 /** A kept sheet goes on with the stock that it lies on. */
 function startWish(group: Group, start: Kept | null): StockWish {
   if (!start) return group.stock.length > 0 ? 'shelf' : 'typed';
-  const lots = [...new Set(start.sheet.sheets.map((use) => use.lotId))], [only] = lots;
-  if (lots.length === 1 && only !== undefined) return only === 0 ? 'typed' : group.stock.some((choice) => choice.lotId === only) ? only : 'shelf';
-  return lots.length > 1 && lots.every((id) => group.stock.some((choice) => choice.lotId === id)) && group.stock.length > 2 ? 'mix' : 'shelf';
+  const lots = [...new Set(start.sheet.sheets.map((use) => use.lotId))],
+    [only] = lots;
+  if (lots.length === 1 && only !== undefined)
+    return only === 0 ? 'typed' : group.stock.some((choice) => choice.lotId === only) ? only : 'shelf';
+  return lots.length > 1 &&
+    lots.every((id) => group.stock.some((choice) => choice.lotId === id)) &&
+    group.stock.length > 2
+    ? 'mix'
+    : 'shelf';
 }

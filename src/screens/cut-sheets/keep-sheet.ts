@@ -9,8 +9,21 @@ export type KeptId = { readonly id: number; readonly version: number };
 const PAUSE_MS = 700;
 
 /** `problem` says why it is not kept any more: another window was quicker. It is tried again with the next change. */
-export function useKeptSheet(vinylId: number, start: KeptId | null, onKept: (kept: KeptId, sheet: CutSheet) => void): { readonly keep: (sheet: CutSheet) => void; readonly kept: () => KeptId | null; readonly problem: string | null; readonly forget: () => void; readonly settle: () => Promise<void> } {
-  const kept = useRef(start), waiting = useRef<CutSheet | null>(null), timer = useRef<number | undefined>(undefined), sending = useRef<Promise<void> | null>(null);
+export function useKeptSheet(
+  vinylId: number,
+  start: KeptId | null,
+  onKept: (kept: KeptId, sheet: CutSheet) => void,
+): {
+  readonly keep: (sheet: CutSheet) => void;
+  readonly kept: () => KeptId | null;
+  readonly problem: string | null;
+  readonly forget: () => void;
+  readonly settle: () => Promise<void>;
+} {
+  const kept = useRef(start),
+    waiting = useRef<CutSheet | null>(null),
+    timer = useRef<number | undefined>(undefined),
+    sending = useRef<Promise<void> | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const told = useRef(onKept);
   useEffect(() => void (told.current = onKept), [onKept]);
@@ -23,7 +36,13 @@ export function useKeptSheet(vinylId: number, start: KeptId | null, onKept: (kep
     const run = async () => {
       try {
         const before = kept.current;
-        kept.current = before ? await callApi<KeptId>('PUT', `/api/cut-sheets/kept/${before.id}`, { vinylId, version: before.version, sheet }) : await callApi<KeptId>('POST', '/api/cut-sheets/kept', { vinylId, sheet });
+        kept.current = before
+          ? await callApi<KeptId>('PUT', `/api/cut-sheets/kept/${before.id}`, {
+              vinylId,
+              version: before.version,
+              sheet,
+            })
+          : await callApi<KeptId>('POST', '/api/cut-sheets/kept', { vinylId, sheet });
         setProblem(null);
         told.current(kept.current, sheet);
       } catch (error) {
@@ -36,18 +55,27 @@ export function useKeptSheet(vinylId: number, start: KeptId | null, onKept: (kep
     sending.current = run().finally(() => (sending.current = null));
     await sending.current;
   }, [vinylId]);
-  const keep = useCallback((sheet: CutSheet) => {
-    waiting.current = sheet;
-    window.clearTimeout(timer.current);
-    timer.current = window.setTimeout(() => void send(), PAUSE_MS);
-  }, [send]);
+  const keep = useCallback(
+    (sheet: CutSheet) => {
+      waiting.current = sheet;
+      window.clearTimeout(timer.current);
+      timer.current = window.setTimeout(() => void send(), PAUSE_MS);
+    },
+    [send],
+  );
   useEffect(() => {
     // A page that goes away can't wait for an answer: the request outlives it.
     const leave = () => {
-      const sheet = waiting.current, before = kept.current;
+      const sheet = waiting.current,
+        before = kept.current;
       if (!sheet || sending.current) return;
       waiting.current = null;
-      void fetch(before ? `/api/cut-sheets/kept/${before.id}` : '/api/cut-sheets/kept', { method: before ? 'PUT' : 'POST', keepalive: true, headers: { 'Content-Type': 'application/json' }, body: JSON.stringify({ vinylId, sheet, ...(before ? { version: before.version } : {}) }) });
+      void fetch(before ? `/api/cut-sheets/kept/${before.id}` : '/api/cut-sheets/kept', {
+        method: before ? 'PUT' : 'POST',
+        keepalive: true,
+        headers: { 'Content-Type': 'application/json' },
+        body: JSON.stringify({ vinylId, sheet, ...(before ? { version: before.version } : {}) }),
+      });
     };
     window.addEventListener('pagehide', leave);
     return () => {

@@ -8,12 +8,23 @@ import { fetchFile } from '../shared/api';
 import { keyOfSource } from './cut-load';
 
 /** Adds to `cache` what is not in it yet. What can't be read stays out. */
-export async function loadShapes(artworks: CutSheetsView['artworks'], sources: readonly CutSource[], cache: Map<string, CutShape>): Promise<ReadonlyMap<string, CutShape>> {
+export async function loadShapes(
+  artworks: CutSheetsView['artworks'],
+  sources: readonly CutSource[],
+  cache: Map<string, CutShape>,
+): Promise<ReadonlyMap<string, CutShape>> {
   for (const source of sources) {
-    const key = keyOfSource(source), artwork = artworks.find((candidate) => candidate.id === source.artworkId);
+    const key = keyOfSource(source),
+      artwork = artworks.find((candidate) => candidate.id === source.artworkId);
     if (cache.has(key) || !artwork) continue;
     const bytes = await (await fetchFile(`/api/artwork/${artwork.id}/original`)).arrayBuffer();
-    const shape = await shapeInWorker(bytes, { steps: artwork.steps, keptWidthMm: artwork.widthMm, widthMm: source.widthMm, layerIndex: source.layerIndex, mirrored: source.mirrored });
+    const shape = await shapeInWorker(bytes, {
+      steps: artwork.steps,
+      keptWidthMm: artwork.widthMm,
+      widthMm: source.widthMm,
+      layerIndex: source.layerIndex,
+      mirrored: source.mirrored,
+    });
     if (shape) cache.set(key, shape);
   }
   return cache;

@@ -7,23 +7,71 @@ import { AREA_BASES, type AreaBasis, type ItemCost, type MadeLayer } from '../..
 import { Why } from '../shared/Why';
 import type { ItemForm } from './item-form';
 
-type Props = { readonly form: UseFormReturn<ItemForm>; readonly cost: ItemCost; readonly layers: readonly MadeLayer[]; readonly basis: AreaBasis };
+type Props = {
+  readonly form: UseFormReturn<ItemForm>;
+  readonly cost: ItemCost;
+  readonly layers: readonly MadeLayer[];
+  readonly basis: AreaBasis;
+};
 
 export function AreaTable({ form, cost, layers, basis }: Props) {
   return (
     <section className="sheet flush" aria-label="Vinyl, three areas">
-      <div style={{ display: 'flex', justifyContent: 'space-between', alignItems: 'center', padding: '10px 12px 2px', gap: 12 }}>
+      <div
+        style={{
+          display: 'flex',
+          justifyContent: 'space-between',
+          alignItems: 'center',
+          padding: '10px 12px 2px',
+          gap: 12,
+        }}
+      >
         <h2 style={{ margin: 0 }}>Vinyl, three areas</h2>
-        <Controller control={form.control} name="areaBasis" render={({ field }) => (
-          <ToggleButtonGroup size="small" exclusive value={field.value} onChange={(_, next: AreaBasis | null) => next && field.onChange(next)} aria-label="Cost vinyl by">{AREA_BASES.map((name) => <ToggleButton key={name} value={name} sx={{ py: 0.4, textTransform: 'none' }}>by {name}</ToggleButton>)}</ToggleButtonGroup>
-        )} />
+        <Controller
+          control={form.control}
+          name="areaBasis"
+          render={({ field }) => (
+            <ToggleButtonGroup
+              size="small"
+              exclusive
+              value={field.value}
+              onChange={(_, next: AreaBasis | null) => next && field.onChange(next)}
+              aria-label="Cost vinyl by"
+            >
+              {AREA_BASES.map((name) => (
+                <ToggleButton key={name} value={name} sx={{ py: 0.4, textTransform: 'none' }}>
+                  by {name}
+                </ToggleButton>
+              ))}
+            </ToggleButtonGroup>
+          )}
+        />
       </div>
       <table className="plain">
-        <thead><tr><th>layer</th><th className="right">net</th><th className="right">box</th><th className="right">used</th></tr></thead>
+        <thead>
+          <tr>
+            <th>layer</th>
+            <th className="right">net</th>
+            <th className="right">box</th>
+            <th className="right">used</th>
+          </tr>
+        </thead>
         <tbody>
           {cost.layers.map((layer, index) => (
-            <tr key={index}><td><i className="swatch" style={{ background: layers[index]?.vinyl.colourHex }} />{layers[index]?.name}{new Set(layers.map((entry) => entry.place)).size > 1 && <span className="soft">, {layers[index]?.place}</span>}</td>
-              {(['net', 'box', 'used'] as const).map((area) => <td key={area} className="num" style={area === basis ? { fontWeight: 700 } : undefined}><Why figure={layer.areas[area]} /></td>)}</tr>
+            <tr key={index}>
+              <td>
+                <i className="swatch" style={{ background: layers[index]?.vinyl.colourHex }} />
+                {layers[index]?.name}
+                {new Set(layers.map((entry) => entry.place)).size > 1 && (
+                  <span className="soft">, {layers[index]?.place}</span>
+                )}
+              </td>
+              {(['net', 'box', 'used'] as const).map((area) => (
+                <td key={area} className="num" style={area === basis ? { fontWeight: 700 } : undefined}>
+                  <Why figure={layer.areas[area]} />
+                </td>
+              ))}
+            </tr>
           ))}
         </tbody>
       </table>

@@ -23,9 +23,21 @@ export function ChangeNotice({ itemId, change, sinceMs }: { itemId: number; chan
     }
   };
   return (
-    <div className="notice" role="status" style={{ marginBottom: 12, display: 'flex', gap: 12, alignItems: 'center', justifyContent: 'space-between' }}>
-      <span><strong>One cost {formatMoney(change.was, settings)} on {formatInstant(sinceMs, settings)}, now <Why figure={change.now} /></strong>{describeCauses(change, settings)}</span>
-      <Button size="small" onClick={() => void note()}>Noted</Button>
+    <div
+      className="notice"
+      role="status"
+      style={{ marginBottom: 12, display: 'flex', gap: 12, alignItems: 'center', justifyContent: 'space-between' }}
+    >
+      <span>
+        <strong>
+          One cost {formatMoney(change.was, settings)} on {formatInstant(sinceMs, settings)}, now{' '}
+          <Why figure={change.now} />
+        </strong>
+        {describeCauses(change, settings)}
+      </span>
+      <Button size="small" onClick={() => void note()}>
+        Noted
+      </Button>
     </div>
   );
 }

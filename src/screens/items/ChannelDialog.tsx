@@ -16,15 +16,55 @@ import { Choice, FormActions, MoneyField, NumberField, TextLine, useSave } from 
 
 type Values = Omit<Channel, 'id' | 'tiers'> & { tiers: { from: number; share: number }[] };
 const NOTHING = minor(0);
-const START: Values = { name: '', kind: 'stall', tiers: [{ from: 0, share: 0 }], fixed: NOTHING, listing: NOTHING, salesPerListing: 1, paymentShare: 0, paymentFixed: NOTHING, adShare: 0, adOdds: 0, day: NOTHING, salesPerDay: 20, delivery: NOTHING, deliveryPaid: NOTHING, discount: 0, tax: 0, ending: 'any' };
-const ENDING_LABELS: Readonly<Record<(typeof ENDINGS)[number], string>> = { any: 'any cent', '00': '.00', '50': '.50', '90': '.90', '95': '.95', '99': '.99' };
+const START: Values = {
+  name: '',
+  kind: 'stall',
+  tiers: [{ from: 0, share: 0 }],
+  fixed: NOTHING,
+  listing: NOTHING,
+  salesPerListing: 1,
+  paymentShare: 0,
+  paymentFixed: NOTHING,
+  adShare: 0,
+  adOdds: 0,
+  day: NOTHING,
+  salesPerDay: 20,
+  delivery: NOTHING,
+  deliveryPaid: NOTHING,
+  discount: 0,
+  tax: 0,
+  ending: 'any',
+};
+const ENDING_LABELS: Readonly<Record<(typeof ENDINGS)[number], string>> = {
+  any: 'any cent',
+  '00': '.00',
+  '50': '.50',
+  '90': '.90',
+  '95': '.95',
+  '99': '.99',
+};
 
-export default function ChannelDialog({ channel, onClose, onDone }: { channel: ChannelView | null; onClose: () => void; onDone: () => void }) {
-  const form = useForm<Values>({ resolver: yupResolver(channelInput) as unknown as Resolver<Values>, defaultValues: channel ? { ...channel, tiers: channel.tiers.map((tier) => ({ ...tier })) } : START });
+export default function ChannelDialog({
+  channel,
+  onClose,
+  onDone,
+}: {
+  channel: ChannelView | null;
+  onClose: () => void;
+  onDone: () => void;
+}) {
+  const form = useForm<Values>({
+    resolver: yupResolver(channelInput) as unknown as Resolver<Values>,
+    defaultValues: channel ? { ...channel, tiers: channel.tiers.map((tier) => ({ ...tier })) } : START,
+  });
   const tiers = useFieldArray({ control: form.control, name: 'tiers' });
   const kind = useWatch({ control: form.control, name: 'kind' });
   const save = useSave<Values, { id: number }>({
-    form, method: channel ? 'PUT' : 'POST', path: channel ? `/api/channels/${channel.id}` : '/api/channels', version: channel?.version, onSaved: () => {
+    form,
+    method: channel ? 'PUT' : 'POST',
+    path: channel ? `/api/channels/${channel.id}` : '/api/channels',
+    version: channel?.version,
+    onSaved: () => {
       enqueueSnackbar('Saved. Each item reckons with it.');
       onDone();
     },
@@ -33,12 +73,20 @@ export default function ChannelDialog({ channel, onClose, onDone }: { channel: C
     try {
       await callApi(on ? 'DELETE' : 'POST', `/api/channels/${channel!.id}`);
       onDone();
-      enqueueSnackbar(on ? `${channel!.name} is off the list.` : `${channel!.name} is back.`, { action: on ? <Button color="inherit" variant="text" onClick={() => void archive(false)}>Undo</Button> : undefined });
+      enqueueSnackbar(on ? `${channel!.name} is off the list.` : `${channel!.name} is back.`, {
+        action: on ? (
+          <Button color="inherit" variant="text" onClick={() => void archive(false)}>
+            Undo
+          </Button>
+        ) : undefined,
+      });
     } catch (error) {
       enqueueSnackbar(wordsOf(error), { variant: 'error' });
     }
   };
-  const percent = (name: FieldPath<Values>, label: string, help?: string) => <NumberField form={form} name={name} label={label} unit="%" per={0.01} digits={3} {...(help ? { help } : {})} />;
+  const percent = (name: FieldPath<Values>, label: string, help?: string) => (
+    <NumberField form={form} name={name} label={label} unit="%" per={0.01} digits={3} {...(help ? { help } : {})} />
+  );
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="md" aria-labelledby="channel-title">
       <DialogTitle id="channel-title">{channel ? `Change ${channel.name}` : 'Add a channel'}</DialogTitle>
@@ -46,32 +94,86 @@ export default function ChannelDialog({ channel, onClose, onDone }: { channel: C
         <DialogContent className="cols">
           <div className="fields" style={{ paddingTop: 6 }}>
             <TextLine form={form} name="name" label="Name" autoFocus />
-            <Choice form={form} name="kind" label="Kind" options={CHANNEL_KINDS.map((value) => ({ value, label: value }))} />
-            <Choice form={form} name="ending" label="Prices end in" options={ENDINGS.map((value) => ({ value, label: ENDING_LABELS[value] }))} />
+            <Choice
+              form={form}
+              name="kind"
+              label="Kind"
+              options={CHANNEL_KINDS.map((value) => ({ value, label: value }))}
+            />
+            <Choice
+              form={form}
+              name="ending"
+              label="Prices end in"
+              options={ENDINGS.map((value) => ({ value, label: ENDING_LABELS[value] }))}
+            />
             {percent('tax', 'Tax in the price', 'added to the net price; 0 where you charge none')}
           </div>
           <fieldset className="group">
             <legend>Of the price</legend>
-            {tiers.fields.map((field, at) => <div key={field.id} className="fields break">{at === 0 ? percent('tiers.0.share', 'Share of the price') : <><MoneyField form={form} name={`tiers.${at}.from`} label="Of the part above" />{percent(`tiers.${at}.share`, 'Share of it')}<Button onClick={() => tiers.remove(at)} aria-label={`Remove share ${at + 1}`}>×</Button></>}</div>)}
-            <Button size="small" onClick={() => tiers.append({ from: (form.getValues('tiers').at(-1)?.from ?? 0) + 1000, share: 0 })}>Another share above a price</Button>
+            {tiers.fields.map((field, at) => (
+              <div key={field.id} className="fields break">
+                {at === 0 ? (
+                  percent('tiers.0.share', 'Share of the price')
+                ) : (
+                  <>
+                    <MoneyField form={form} name={`tiers.${at}.from`} label="Of the part above" />
+                    {percent(`tiers.${at}.share`, 'Share of it')}
+                    <Button onClick={() => tiers.remove(at)} aria-label={`Remove share ${at + 1}`}>
+                      ×
+                    </Button>
+                  </>
+                )}
+              </div>
+            ))}
+            <Button
+              size="small"
+              onClick={() => tiers.append({ from: (form.getValues('tiers').at(-1)?.from ?? 0) + 1000, share: 0 })}
+            >
+              Another share above a price
+            </Button>
           </fieldset>
           <fieldset className="group">
             <legend>For each sale</legend>
             <div className="fields three">
-              <MoneyField form={form} name="fixed" label="Fixed" />{percent('paymentShare', 'Payment, share')}<MoneyField form={form} name="paymentFixed" label="Payment, fixed" />
-              <MoneyField form={form} name="delivery" label="Delivery costs you" /><MoneyField form={form} name="deliveryPaid" label="The customer pays for it" />
+              <MoneyField form={form} name="fixed" label="Fixed" />
+              {percent('paymentShare', 'Payment, share')}
+              <MoneyField form={form} name="paymentFixed" label="Payment, fixed" />
+              <MoneyField form={form} name="delivery" label="Delivery costs you" />
+              <MoneyField form={form} name="deliveryPaid" label="The customer pays for it" />
               {kind === 'wholesale' && percent('discount', 'Off the price', 'what a shop that sells it on asks')}
             </div>
           </fieldset>
           <fieldset className="group">
             <legend>Now and then</legend>
             <div className="fields three">
-              <MoneyField form={form} name="listing" label="Putting it up for sale" /><NumberField form={form} name="salesPerListing" label="Sales for each time" />
-              {kind === 'stall' ? <><MoneyField form={form} name="day" label="A day there" /><NumberField form={form} name="salesPerDay" label="Pieces sold on one" /></> : <>{percent('adShare', 'Advertising, share')}{percent('adOdds', 'Sales that come by it')}</>}
+              <MoneyField form={form} name="listing" label="Putting it up for sale" />
+              <NumberField form={form} name="salesPerListing" label="Sales for each time" />
+              {kind === 'stall' ? (
+                <>
+                  <MoneyField form={form} name="day" label="A day there" />
+                  <NumberField form={form} name="salesPerDay" label="Pieces sold on one" />
+                </>
+              ) : (
+                <>
+                  {percent('adShare', 'Advertising, share')}
+                  {percent('adOdds', 'Sales that come by it')}
+                </>
+              )}
             </div>
           </fieldset>
         </DialogContent>
-        <FormActions save={save} label={channel ? 'Save the channel' : 'Add the channel'} onCancel={onClose} extra={channel && <Button color="error" variant="text" onClick={() => void archive(true)}>Take it off the list</Button>} />
+        <FormActions
+          save={save}
+          label={channel ? 'Save the channel' : 'Add the channel'}
+          onCancel={onClose}
+          extra={
+            channel && (
+              <Button color="error" variant="text" onClick={() => void archive(true)}>
+                Take it off the list
+              </Button>
+            )
+          }
+        />
       </form>
     </Dialog>
   );

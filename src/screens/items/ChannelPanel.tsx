@@ -15,10 +15,24 @@ import { Why } from '../shared/Why';
 
 const ChannelDialog = lazy(() => import('./ChannelDialog'));
 
-export function ChannelPanel({ initial, cost, price, figures }: { initial: readonly ChannelView[]; cost: ItemCost; price: number; figures: ShopFigures }) {
+export function ChannelPanel({
+  initial,
+  cost,
+  price,
+  figures,
+}: {
+  initial: readonly ChannelView[];
+  cost: ItemCost;
+  price: number;
+  figures: ShopFigures;
+}) {
   const settings = useSettings();
   const client = useQueryClient();
-  const { data: channels } = useQuery({ queryKey: ['channels'], queryFn: ({ signal }) => callApi<readonly ChannelView[]>('GET', '/api/channels', undefined, signal), initialData: initial });
+  const { data: channels } = useQuery({
+    queryKey: ['channels'],
+    queryFn: ({ signal }) => callApi<readonly ChannelView[]>('GET', '/api/channels', undefined, signal),
+    initialData: initial,
+  });
   const [open, setOpen] = useState<{ readonly channel: ChannelView | null } | null>(null);
   const done = () => {
     setOpen(null);
@@ -27,26 +41,72 @@ export function ChannelPanel({ initial, cost, price, figures }: { initial: reado
   return (
     <section className="sheet flush" aria-label="By channel" tabIndex={0}>
       <table className="plain">
-        <thead><tr><th>sold at</th><th className="right">for your wage</th><th className="right">for a margin of {formatShare(figures.marginGoal, settings, 0)}</th><th className="right">it takes</th><th className="right">yours</th><th className="right">an hour earns</th></tr></thead>
-        <tbody>{channels.map((channel) => {
-          const wage = priceOnChannel({ kind: 'wage', perHour: figures.wageGoalPerHour }, cost, channel), margin = priceOnChannel({ kind: 'margin', share: figures.marginGoal }, cost, channel);
-          const reading = readChannel(minor(price), cost, channel);
-          const refused = !margin.ok ? margin.problem : null;
-          return (
-            <tr key={channel.id}>
-              <td><button type="button" className="quiet thing" onClick={() => setOpen({ channel })}>{channel.name}</button> <span className="soft">{channel.kind}</span></td>
-              <td className="num">{wage.ok ? <Why figure={wage.value} /> : '–'}</td>
-              <td className="num">{margin.ok ? <Why figure={margin.value} /> : <span className="short" title={describeChannelProblem(refused!, settings)}>none</span>}</td>
-              <td className="num"><Why figure={reading.fees} /></td>
-              <td className={`num ${reading.yours.value < 0 ? 'short' : ''}`}><Why figure={reading.yours} /></td>
-              <td className={`num ${reading.hourEarns && reading.hourEarns.value < figures.wagePerHour ? 'short' : ''}`}>{reading.hourEarns ? <Why figure={reading.hourEarns} /> : '–'}</td>
+        <thead>
+          <tr>
+            <th>sold at</th>
+            <th className="right">for your wage</th>
+            <th className="right">for a margin of {formatShare(figures.marginGoal, settings, 0)}</th>
+            <th className="right">it takes</th>
+            <th className="right">yours</th>
+            <th className="right">an hour earns</th>
+          </tr>
+        </thead>
+        <tbody>
+          {channels.map((channel) => {
+            const wage = priceOnChannel({ kind: 'wage', perHour: figures.wageGoalPerHour }, cost, channel),
+              margin = priceOnChannel({ kind: 'margin', share: figures.marginGoal }, cost, channel);
+            const reading = readChannel(minor(price), cost, channel);
+            const refused = !margin.ok ? margin.problem : null;
+            return (
+              <tr key={channel.id}>
+                <td>
+                  <button type="button" className="quiet thing" onClick={() => setOpen({ channel })}>
+                    {channel.name}
+                  </button>{' '}
+                  <span className="soft">{channel.kind}</span>
+                </td>
+                <td className="num">{wage.ok ? <Why figure={wage.value} /> : '–'}</td>
+                <td className="num">
+                  {margin.ok ? (
+                    <Why figure={margin.value} />
+                  ) : (
+                    <span className="short" title={describeChannelProblem(refused!, settings)}>
+                      none
+                    </span>
+                  )}
+                </td>
+                <td className="num">
+                  <Why figure={reading.fees} />
+                </td>
+                <td className={`num ${reading.yours.value < 0 ? 'short' : ''}`}>
+                  <Why figure={reading.yours} />
+                </td>
+                <td
+                  className={`num ${reading.hourEarns && reading.hourEarns.value < figures.wagePerHour ? 'short' : ''}`}
+                >
+                  {reading.hourEarns ? <Why figure={reading.hourEarns} /> : '–'}
+                </td>
+              </tr>
+            );
+          })}
+          {channels.length === 0 && (
+            <tr>
+              <td colSpan={6} className="soft">
+                Say where you sell, and what that takes: the price needed at each stands here.
+              </td>
             </tr>
-          );
-        })}
-        {channels.length === 0 && <tr><td colSpan={6} className="soft">Say where you sell, and what that takes: the price needed at each stands here.</td></tr>}</tbody>
+          )}
+        </tbody>
       </table>
-      <div className="actions" style={{ padding: '8px 12px', justifyContent: 'space-between', alignItems: 'center' }}><span className="soft">The last three columns are at your price.</span><Button size="small" onClick={() => setOpen({ channel: null })}>Add a channel</Button></div>
-      <Suspense>{open && <ChannelDialog channel={open.channel} onClose={() => setOpen(null)} onDone={done} />}</Suspense>
+      <div className="actions" style={{ padding: '8px 12px', justifyContent: 'space-between', alignItems: 'center' }}>
+        <span className="soft">The last three columns are at your price.</span>
+        <Button size="small" onClick={() => setOpen({ channel: null })}>
+          Add a channel
+        </Button>
+      </div>
+      <Suspense>
+        {open && <ChannelDialog channel={open.channel} onClose={() => setOpen(null)} onDone={done} />}
+      </Suspense>
     </section>
   );
 }

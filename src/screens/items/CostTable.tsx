@@ -12,13 +12,67 @@ export function CostTable({ cost, reading }: { cost: ItemCost; reading: PriceRea
   return (
     <section className="sheet flush" aria-label="Cost, line by line" tabIndex={0}>
       <table className="plain">
-        <thead><tr><th>in the order it is made</th><th className="hide-small">from</th><th className="right">your time</th><th className="right">waiting</th><th className="right">each</th></tr></thead>
+        <thead>
+          <tr>
+            <th>in the order it is made</th>
+            <th className="hide-small">from</th>
+            <th className="right">your time</th>
+            <th className="right">waiting</th>
+            <th className="right">each</th>
+          </tr>
+        </thead>
         <tbody>
-          {cost.lines.map((line) => <tr key={line.id}><td>{line.figure.label}</td><td className="hide-small"><span className="tag">{line.figure.source}</span></td><td className="num">{time(line.handsSeconds)}</td><td className="num soft">{time(line.waitSeconds)}</td><td className="num"><Why figure={line.figure} /></td></tr>)}
-          <tr className="total"><td colSpan={2}>Cash cost, what leaves the purse</td><td /><td className="hide-small" /><td className="num"><Why figure={cost.cash} /></td></tr>
-          <tr><td colSpan={2}>Full cost, with your time</td><td className="num"><Why figure={cost.handsSeconds} /></td><td className="hide-small" /><td className="num"><Why figure={cost.full} /></td></tr>
-          <tr><td colSpan={2}><strong>Full cost with risk</strong></td><td /><td className="hide-small" /><td className="num"><strong><Why figure={cost.withRisk} /></strong></td></tr>
-          <tr><td colSpan={2}>Fee at this price</td><td /><td className="hide-small" /><td className="num"><Why figure={reading.fee} /></td></tr>
+          {cost.lines.map((line) => (
+            <tr key={line.id}>
+              <td>{line.figure.label}</td>
+              <td className="hide-small">
+                <span className="tag">{line.figure.source}</span>
+              </td>
+              <td className="num">{time(line.handsSeconds)}</td>
+              <td className="num soft">{time(line.waitSeconds)}</td>
+              <td className="num">
+                <Why figure={line.figure} />
+              </td>
+            </tr>
+          ))}
+          <tr className="total">
+            <td colSpan={2}>Cash cost, what leaves the purse</td>
+            <td />
+            <td className="hide-small" />
+            <td className="num">
+              <Why figure={cost.cash} />
+            </td>
+          </tr>
+          <tr>
+            <td colSpan={2}>Full cost, with your time</td>
+            <td className="num">
+              <Why figure={cost.handsSeconds} />
+            </td>
+            <td className="hide-small" />
+            <td className="num">
+              <Why figure={cost.full} />
+            </td>
+          </tr>
+          <tr>
+            <td colSpan={2}>
+              <strong>Full cost with risk</strong>
+            </td>
+            <td />
+            <td className="hide-small" />
+            <td className="num">
+              <strong>
+                <Why figure={cost.withRisk} />
+              </strong>
+            </td>
+          </tr>
+          <tr>
+            <td colSpan={2}>Fee at this price</td>
+            <td />
+            <td className="hide-small" />
+            <td className="num">
+              <Why figure={reading.fee} />
+            </td>
+          </tr>
         </tbody>
       </table>
     </section>

@@ -7,7 +7,13 @@ import { Choice, MoneyField, NumberField, TextLine } from '../shared/form';
 import { startForm, type ItemForm } from './item-form';
 import { PlacementFields } from './PlacementFields';
 
-type Props = { readonly form: UseFormReturn<ItemForm>; readonly view: ItemEditorView; readonly blank: BlankView | undefined; readonly shown: number; readonly onShow: (placement: number) => void };
+type Props = {
+  readonly form: UseFormReturn<ItemForm>;
+  readonly view: ItemEditorView;
+  readonly blank: BlankView | undefined;
+  readonly shown: number;
+  readonly onShow: (placement: number) => void;
+};
 const WHOLE = { gridColumn: '1 / -1' } as const;
 /** Where a second artwork usually goes. */
 const NEXT_PLACES = ['front, centred', 'back, centred', 'neck label', 'left sleeve', 'right sleeve'] as const;
@@ -18,29 +24,82 @@ export function ItemFields({ form, view, blank, shown, onShow }: Props) {
     const next = view.shelf.blanks.find((candidate) => candidate.id === Number(value));
     if (!next) return;
     const { sizeName, colourName } = form.getValues();
-    if (!next.sizes.some((size) => size.name === sizeName)) form.setValue('sizeName', next.sizes[0]?.name ?? '', { shouldDirty: true });
-    if (!next.colours.some((colour) => colour.name === colourName)) form.setValue('colourName', next.colours[0]?.name ?? '', { shouldDirty: true });
+    if (!next.sizes.some((size) => size.name === sizeName))
+      form.setValue('sizeName', next.sizes[0]?.name ?? '', { shouldDirty: true });
+    if (!next.colours.some((colour) => colour.name === colourName))
+      form.setValue('colourName', next.colours[0]?.name ?? '', { shouldDirty: true });
   };
   const add = () => {
     const taken = form.getValues('placements').map((placement) => placement.place);
-    placements.append(startForm(view.artworks[0]!, taken.length > 0 ? form.getValues('placements.0.vinylIds').map(Number) : [], view.shelf, NEXT_PLACES.find((place) => !taken.includes(place)) ?? `place ${taken.length + 1}`));
+    placements.append(
+      startForm(
+        view.artworks[0]!,
+        taken.length > 0 ? form.getValues('placements.0.vinylIds').map(Number) : [],
+        view.shelf,
+        NEXT_PLACES.find((place) => !taken.includes(place)) ?? `place ${taken.length + 1}`,
+      ),
+    );
     onShow(placements.fields.length);
   };
   return (
     <section className="sheet fields" aria-label="What it is made of">
-      <div style={WHOLE}><TextLine form={form} name="name" label="Name" /></div>
-      <div style={WHOLE}><Choice form={form} name="blankId" label="Blank" options={view.shelf.blanks.map((option) => ({ value: option.id, label: option.name }))} onPicked={pickBlank} /></div>
-      <Choice form={form} name="sizeName" label="Size" options={(blank?.sizes ?? []).map((size) => ({ value: size.name, label: size.name }))} />
-      <Choice form={form} name="colourName" label="Colour" options={(blank?.colours ?? []).map((colour) => ({ value: colour.name, label: colour.name, swatch: colour.hex }))} />
+      <div style={WHOLE}>
+        <TextLine form={form} name="name" label="Name" />
+      </div>
+      <div style={WHOLE}>
+        <Choice
+          form={form}
+          name="blankId"
+          label="Blank"
+          options={view.shelf.blanks.map((option) => ({ value: option.id, label: option.name }))}
+          onPicked={pickBlank}
+        />
+      </div>
+      <Choice
+        form={form}
+        name="sizeName"
+        label="Size"
+        options={(blank?.sizes ?? []).map((size) => ({ value: size.name, label: size.name }))}
+      />
+      <Choice
+        form={form}
+        name="colourName"
+        label="Colour"
+        options={(blank?.colours ?? []).map((colour) => ({
+          value: colour.name,
+          label: colour.name,
+          swatch: colour.hex,
+        }))}
+      />
       {placements.fields.map((field, at) => (
         <fieldset key={field.id} className="fields group" style={WHOLE} onFocus={() => shown !== at && onShow(at)}>
-          <legend>{placements.fields.length > 1 ? `Artwork ${at + 1}` : 'Artwork on it'}{placements.fields.length > 1 && <Button size="small" variant="text" aria-label={`Remove artwork ${at + 1}`} onClick={() => { placements.remove(at); onShow(0); }}>Remove</Button>}</legend>
+          <legend>
+            {placements.fields.length > 1 ? `Artwork ${at + 1}` : 'Artwork on it'}
+            {placements.fields.length > 1 && (
+              <Button
+                size="small"
+                variant="text"
+                aria-label={`Remove artwork ${at + 1}`}
+                onClick={() => {
+                  placements.remove(at);
+                  onShow(0);
+                }}
+              >
+                Remove
+              </Button>
+            )}
+          </legend>
           <PlacementFields form={form} path={`placements.${at}`} view={view} blank={blank} />
         </fieldset>
       ))}
-      <div style={WHOLE}><Button size="small" onClick={add} disabled={placements.fields.length >= 12}>Add another artwork</Button></div>
+      <div style={WHOLE}>
+        <Button size="small" onClick={add} disabled={placements.fields.length >= 12}>
+          Add another artwork
+        </Button>
+      </div>
       <NumberField form={form} name="quantity" label="Made in one go" unit="pieces" />
-      <MoneyField form={form} name="artworkPrice" label="Paid for the drawing" /><NumberField form={form} name="artworkRun" label="Spread over" unit="pieces" />
+      <MoneyField form={form} name="artworkPrice" label="Paid for the drawing" />
+      <NumberField form={form} name="artworkRun" label="Spread over" unit="pieces" />
     </section>
   );
 }

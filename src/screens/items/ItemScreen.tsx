@@ -38,13 +38,31 @@ import { VariantTable } from './VariantTable';
 const LadderPanel = lazy(() => import('./LadderPanel'));
 
 export function ItemScreen({ frame, view }: { frame: FrameView; view: ItemEditorView }) {
-  const missing = view.artworks.length === 0 ? 'a drawing' : view.shelf.blanks.length === 0 ? 'a blank' : view.shelf.vinyls.length === 0 ? 'a vinyl' : null;
-  return <Frame frame={frame} current="items" newHref="/items/new">{missing ? <Missing what={missing} /> : <Item view={view} />}</Frame>;
+  const missing =
+    view.artworks.length === 0
+      ? 'a drawing'
+      : view.shelf.blanks.length === 0
+        ? 'a blank'
+        : view.shelf.vinyls.length === 0
+          ? 'a vinyl'
+          : null;
+  return (
+    <Frame frame={frame} current="items" newHref="/items/new">
+      {missing ? <Missing what={missing} /> : <Item view={view} />}
+    </Frame>
+  );
 }
 
 function Missing({ what }: { what: string }) {
   const href = what === 'a drawing' ? '/artwork/new' : '/shelf';
-  return <div className="sheet empty"><p>To reckon an item, {what} is needed first.</p><Button variant="contained" href={href}>{what === 'a drawing' ? 'Measure a drawing' : `Add ${what} to the shelf`}</Button></div>;
+  return (
+    <div className="sheet empty">
+      <p>To reckon an item, {what} is needed first.</p>
+      <Button variant="contained" href={href}>
+        {what === 'a drawing' ? 'Measure a drawing' : `Add ${what} to the shelf`}
+      </Button>
+    </div>
+  );
 }
 
 function Item({ view }: { view: ItemEditorView }) {
@@ -52,25 +70,52 @@ function Item({ view }: { view: ItemEditorView }) {
   const mounted = useMounted();
   const [version, setVersion] = useState(view.item?.version ?? null);
   const [archived, setArchived] = useState(view.item?.archived ?? false);
-  const form = useForm<ItemForm>({ resolver: yupResolver(itemInput) as unknown as Resolver<ItemForm>, defaultValues: startValues(view) });
+  const form = useForm<ItemForm>({
+    resolver: yupResolver(itemInput) as unknown as Resolver<ItemForm>,
+    defaultValues: startValues(view),
+  });
   const values = useWatch({ control: form.control }) as ItemForm;
   const [shown, setShown] = useState(0);
   const [chosen, setChosen] = useState<readonly number[]>([]);
   const blank = view.shelf.blanks.find((candidate) => candidate.id === Number(values.blankId));
   const plan = useMemo(() => toPlan(values), [values]);
   const materials = useMemo(() => toMaterials(view), [view]);
-  const variant = useMemo(() => ({ ...getUsualVariant(plan), options: chosen.filter((at) => plan.details.options[at]) }), [plan, chosen]);
-  const input = useMemo(() => ({ plan, variant, quantity: Number(values.quantity), blank, materials, evidence: view.evidence, figures: settings.shop.figures, settings }), [plan, variant, values.quantity, blank, materials, view.evidence, settings]);
+  const variant = useMemo(
+    () => ({ ...getUsualVariant(plan), options: chosen.filter((at) => plan.details.options[at]) }),
+    [plan, chosen],
+  );
+  const input = useMemo(
+    () => ({
+      plan,
+      variant,
+      quantity: Number(values.quantity),
+      blank,
+      materials,
+      evidence: view.evidence,
+      figures: settings.shop.figures,
+      settings,
+    }),
+    [plan, variant, values.quantity, blank, materials, view.evidence, settings],
+  );
   const reckoning = useMemo(() => reckonItem(input), [input]);
   const layers = useMemo(() => listMadeLayers(resolveVariant(plan, variant), materials), [plan, variant, materials]);
   const placement = plan.placements[Math.min(shown, plan.placements.length - 1)];
   const artwork = view.artworks.find((candidate) => candidate.id === placement?.artworkId);
   const vinyls = placement?.vinylIds.map((id) => view.shelf.vinyls.find((vinyl) => vinyl.id === id)) ?? [];
-  const change = useMemo(() => (reckoning.ok && view.item?.noted && !form.formState.isDirty && chosen.length === 0 ? explainChange(view.item.noted, reckoning.cost) : null), [reckoning, view.item, form.formState.isDirty, chosen]);
+  const change = useMemo(
+    () =>
+      reckoning.ok && view.item?.noted && !form.formState.isDirty && chosen.length === 0
+        ? explainChange(view.item.noted, reckoning.cost)
+        : null,
+    [reckoning, view.item, form.formState.isDirty, chosen],
+  );
   const isNew = view.item === null && version === null;
   const id = view.item?.id ?? null;
   const save = useSave<ItemForm, { id: number }>({
-    form, method: isNew ? 'POST' : 'PUT', path: isNew ? '/api/items' : `/api/items/${id}`, version: version ?? undefined,
+    form,
+    method: isNew ? 'POST' : 'PUT',
+    path: isNew ? '/api/items' : `/api/items/${id}`,
+    version: version ?? undefined,
     onSaved: (answer) => {
       if (isNew) return location.assign(`/items/${answer.id}`);
       form.reset(form.getValues());
@@ -82,7 +127,13 @@ function Item({ view }: { view: ItemEditorView }) {
     try {
       await callApi(on ? 'DELETE' : 'POST', `/api/items/${id}`);
       setArchived(on);
-      enqueueSnackbar(on ? 'Taken off the list.' : 'Back on the list.', { action: on ? <Button color="inherit" variant="text" onClick={() => void archive(false)}>Undo</Button> : undefined });
+      enqueueSnackbar(on ? 'Taken off the list.' : 'Back on the list.', {
+        action: on ? (
+          <Button color="inherit" variant="text" onClick={() => void archive(false)}>
+            Undo
+          </Button>
+        ) : undefined,
+      });
     } catch (error) {
       enqueueSnackbar(wordsOf(error), { variant: 'error' });
     }
@@ -94,42 +145,147 @@ function Item({ view }: { view: ItemEditorView }) {
     <form noValidate onSubmit={save.submit}>
       <div className="page-head" style={{ marginBottom: 12 }}>
         <div>
-          <h1 style={{ margin: 0 }}>{values.name || 'New item'} {archived && <span className="tag">off the list</span>}</h1>
-          <p style={{ margin: '4px 0 0', fontSize: '1.14rem' }} aria-live="polite">{reckoning.ok ? reckoning.verdict : <span className="short">{reckoning.problem}</span>}</p>
+          <h1 style={{ margin: 0 }}>
+            {values.name || 'New item'} {archived && <span className="tag">off the list</span>}
+          </h1>
+          <p style={{ margin: '4px 0 0', fontSize: '1.14rem' }} aria-live="polite">
+            {reckoning.ok ? reckoning.verdict : <span className="short">{reckoning.problem}</span>}
+          </p>
         </div>
         <div className="actions">
-          {id !== null && <Button onClick={() => void archive(!archived)}>{archived ? 'Put back' : 'Take off the list'}</Button>}
+          {id !== null && (
+            <Button onClick={() => void archive(!archived)}>{archived ? 'Put back' : 'Take off the list'}</Button>
+          )}
           {id !== null && <Button href={`/items/compare/${id}`}>Compare vinyls</Button>}
           {id !== null && <Button href={`/orders/new?item=${id}`}>Take an order for it</Button>}
-          <Button type="submit" variant="contained" disabled={save.pending || (!isNew && !form.formState.isDirty)}>{isNew ? 'Keep this item' : 'Save'}</Button>
+          <Button type="submit" variant="contained" disabled={save.pending || (!isNew && !form.formState.isDirty)}>
+            {isNew ? 'Keep this item' : 'Save'}
+          </Button>
         </div>
       </div>
-      {save.failure && <div className="notice bad" role="alert" style={{ marginBottom: 12 }}>{save.failure}</div>}
-      {change && view.item?.noted && version === view.item.version && <ChangeNotice itemId={view.item.id} change={change} sinceMs={view.item.noted.atMs} />}
-      {licenceCaution && <div className="notice" style={{ marginBottom: 12 }}><strong>{artwork?.name}</strong>{licenceCaution} <a href={`/artwork/${artwork?.id}`}>Say whose it is</a></div>}
+      {save.failure && (
+        <div className="notice bad" role="alert" style={{ marginBottom: 12 }}>
+          {save.failure}
+        </div>
+      )}
+      {change && view.item?.noted && version === view.item.version && (
+        <ChangeNotice itemId={view.item.id} change={change} sinceMs={view.item.noted.atMs} />
+      )}
+      {licenceCaution && (
+        <div className="notice" style={{ marginBottom: 12 }}>
+          <strong>{artwork?.name}</strong>
+          {licenceCaution} <a href={`/artwork/${artwork?.id}`}>Say whose it is</a>
+        </div>
+      )}
       <div className="cols" style={{ gridTemplateColumns: 'minmax(300px, .82fr) minmax(0, 1.7fr)' }}>
         <div className="cols">
           <section className="sheet flush lifted">
-            {plan.placements.length > 1 && <ToggleButtonGroup size="small" exclusive value={Math.min(shown, plan.placements.length - 1)} onChange={(_, at: number | null) => at !== null && setShown(at)} aria-label="Artwork shown" sx={{ p: 1 }}>{plan.placements.map((one, at) => <ToggleButton key={at} value={at} sx={{ py: 0.3, textTransform: 'none' }}>{one.place || `artwork ${at + 1}`}</ToggleButton>)}</ToggleButtonGroup>}
-            {artwork && handedness && <SeamView picture={artwork.picture} colours={vinyls.map((vinyl) => vinyl?.colourHex)} mirrored={handedness.mirrored} cutCaption={describeHandedness(handedness)} name={artwork.name} size={`${formatLength(placement?.widthMm || 0, settings)} × ${formatLength(((placement?.widthMm || 0) * artwork.measurement.heightMm) / artwork.measurement.widthMm, settings)}`} height={150} {...(ground ? { ground } : {})} />}
+            {plan.placements.length > 1 && (
+              <ToggleButtonGroup
+                size="small"
+                exclusive
+                value={Math.min(shown, plan.placements.length - 1)}
+                onChange={(_, at: number | null) => at !== null && setShown(at)}
+                aria-label="Artwork shown"
+                sx={{ p: 1 }}
+              >
+                {plan.placements.map((one, at) => (
+                  <ToggleButton key={at} value={at} sx={{ py: 0.3, textTransform: 'none' }}>
+                    {one.place || `artwork ${at + 1}`}
+                  </ToggleButton>
+                ))}
+              </ToggleButtonGroup>
+            )}
+            {artwork && handedness && (
+              <SeamView
+                picture={artwork.picture}
+                colours={vinyls.map((vinyl) => vinyl?.colourHex)}
+                mirrored={handedness.mirrored}
+                cutCaption={describeHandedness(handedness)}
+                name={artwork.name}
+                size={`${formatLength(placement?.widthMm || 0, settings)} × ${formatLength(((placement?.widthMm || 0) * artwork.measurement.heightMm) / artwork.measurement.widthMm, settings)}`}
+                height={150}
+                {...(ground ? { ground } : {})}
+              />
+            )}
           </section>
           <ItemFields form={form} view={view} blank={blank} shown={shown} onShow={setShown} />
           <MoreFields form={form} view={view} blank={blank} evidence={view.evidence} />
         </div>
         <div className="cols">
-          {plan.details.options.length > 0 && <div className="readings" role="group" aria-label="Reckoned with">{plan.details.options.map((option, at) => <FormControlLabel key={at} control={<Checkbox size="small" checked={chosen.includes(at)} onChange={(_, on) => setChosen(on ? [...chosen, at] : chosen.filter((one) => one !== at))} />} label={`with ${option.label || 'option'}`} />)}</div>}
+          {plan.details.options.length > 0 && (
+            <div className="readings" role="group" aria-label="Reckoned with">
+              {plan.details.options.map((option, at) => (
+                <FormControlLabel
+                  key={at}
+                  control={
+                    <Checkbox
+                      size="small"
+                      checked={chosen.includes(at)}
+                      onChange={(_, on) => setChosen(on ? [...chosen, at] : chosen.filter((one) => one !== at))}
+                    />
+                  }
+                  label={`with ${option.label || 'option'}`}
+                />
+              ))}
+            </div>
+          )}
           {reckoning.ok ? (
             <>
-              <PricePanel cost={reckoning.cost} reading={reckoning.reading} price={reckoning.price} othersAsk={plan.details.othersAsk} figures={settings.shop.figures} onPrice={(price) => form.setValue('price', Math.max(0, price - (reckoning.price - plan.price)), { shouldDirty: true, shouldValidate: true })} form={form} />
+              <PricePanel
+                cost={reckoning.cost}
+                reading={reckoning.reading}
+                price={reckoning.price}
+                othersAsk={plan.details.othersAsk}
+                figures={settings.shop.figures}
+                onPrice={(price) =>
+                  form.setValue('price', Math.max(0, price - (reckoning.price - plan.price)), {
+                    shouldDirty: true,
+                    shouldValidate: true,
+                  })
+                }
+                form={form}
+              />
               <CostTable cost={reckoning.cost} reading={reckoning.reading} />
-              <ChannelPanel initial={view.channels} cost={reckoning.cost} price={reckoning.price} figures={settings.shop.figures} />
-              {blank && <VariantTable input={input} plan={plan} blank={blank} wage={settings.shop.figures.wagePerHour} />}
-              {mounted && <Suspense><LadderPanel spec={reckoning.spec} quantity={reckoning.cost.quantity} price={reckoning.price} figures={settings.shop.figures} /></Suspense>}
+              <ChannelPanel
+                initial={view.channels}
+                cost={reckoning.cost}
+                price={reckoning.price}
+                figures={settings.shop.figures}
+              />
+              {blank && (
+                <VariantTable input={input} plan={plan} blank={blank} wage={settings.shop.figures.wagePerHour} />
+              )}
+              {mounted && (
+                <Suspense>
+                  <LadderPanel
+                    spec={reckoning.spec}
+                    quantity={reckoning.cost.quantity}
+                    price={reckoning.price}
+                    figures={settings.shop.figures}
+                  />
+                </Suspense>
+              )}
               <AreaTable form={form} cost={reckoning.cost} layers={layers} basis={values.areaBasis} />
-              <JointPanel form={form} cost={reckoning.cost} itemName={values.name} price={reckoning.price} negative={plan.details.negative} layers={layers} />
+              <JointPanel
+                form={form}
+                cost={reckoning.cost}
+                itemName={values.name}
+                price={reckoning.price}
+                negative={plan.details.negative}
+                layers={layers}
+              />
             </>
-          ) : <div className="notice bad"><strong>No cost can be told yet</strong>{reckoning.problem}</div>}
-          <p className="soft" style={{ margin: 0 }}>Your hour is {formatMoney(settings.shop.figures.wagePerHour, settings)}. <a href="/shop">Change the shop’s figures</a></p>
+          ) : (
+            <div className="notice bad">
+              <strong>No cost can be told yet</strong>
+              {reckoning.problem}
+            </div>
+          )}
+          <p className="soft" style={{ margin: 0 }}>
+            Your hour is {formatMoney(settings.shop.figures.wagePerHour, settings)}.{' '}
+            <a href="/shop">Change the shop’s figures</a>
+          </p>
         </div>
       </div>
     </form>

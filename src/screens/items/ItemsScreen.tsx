@@ -10,7 +10,11 @@ import { useSettings } from '../shared/settings';
 import { Why } from '../shared/Why';
 
 export function ItemsScreen({ frame, view }: { frame: FrameView; view: ItemListView }) {
-  return <Frame frame={frame} current="items" newHref="/items/new"><Items view={view} /></Frame>;
+  return (
+    <Frame frame={frame} current="items" newHref="/items/new">
+      <Items view={view} />
+    </Frame>
+  );
 }
 
 function Items({ view }: { view: ItemListView }) {
@@ -20,22 +24,92 @@ function Items({ view }: { view: ItemListView }) {
   return (
     <>
       <div className="page-head">
-        <div><h1 style={{ margin: 0 }}>{view.rows.length === 0 ? 'No items yet' : poor.length === 0 ? 'Every item earns your hour' : `${poor.length} of ${view.rows.length} items earn less than your hour of ${formatMoney(wagePerHour, settings)}`}</h1></div>
-        <div className="actions"><Button variant="contained" href="/items/new">Reckon a new item</Button></div>
+        <div>
+          <h1 style={{ margin: 0 }}>
+            {view.rows.length === 0
+              ? 'No items yet'
+              : poor.length === 0
+                ? 'Every item earns your hour'
+                : `${poor.length} of ${view.rows.length} items earn less than your hour of ${formatMoney(wagePerHour, settings)}`}
+          </h1>
+        </div>
+        <div className="actions">
+          <Button variant="contained" href="/items/new">
+            Reckon a new item
+          </Button>
+        </div>
       </div>
-      {view.rows.length === 0 ? <div className="sheet empty lifted"><p>An item is a blank, a drawing on it, and a vinyl for each colour. Chiral tells what one costs and what to ask.</p><Button variant="contained" href="/items/new">Reckon the first item</Button></div> : (
+      {view.rows.length === 0 ? (
+        <div className="sheet empty lifted">
+          <p>
+            An item is a blank, a drawing on it, and a vinyl for each colour. Chiral tells what one costs and what to
+            ask.
+          </p>
+          <Button variant="contained" href="/items/new">
+            Reckon the first item
+          </Button>
+        </div>
+      ) : (
         <div className="sheet flush" tabIndex={0} role="region" aria-label="Items">
           <table className="plain">
-            <thead><tr><th /><th>item</th><th className="right">made in</th><th className="right">cash cost</th><th className="right">full cost</th><th className="right">with risk</th><th className="right">price</th><th className="right">an hour earns</th></tr></thead>
+            <thead>
+              <tr>
+                <th />
+                <th>item</th>
+                <th className="right">made in</th>
+                <th className="right">cash cost</th>
+                <th className="right">full cost</th>
+                <th className="right">with risk</th>
+                <th className="right">price</th>
+                <th className="right">an hour earns</th>
+              </tr>
+            </thead>
             <tbody>
               {view.rows.map(({ item, picture, blankName, cost, change, hourEarns, problem }) => (
                 <tr key={item.id}>
-                  <td style={{ width: 64 }}><span className="thumb" style={{ width: 60, height: 44, padding: 4, boxSizing: 'border-box' }}><Picture picture={picture} label="" /></span></td>
-                  <td><a href={`/items/${item.id}`}><strong>{item.name}</strong></a><br /><span className="soft">{blankName}, {item.sizeName}</span>{problem && <div className="short">{problem}</div>}{change && <div className="soft">was {formatMoney(change.was, settings)}, now {formatMoney(change.now.value, settings)}, {describeCauses(change, settings)}</div>}</td>
+                  <td style={{ width: 64 }}>
+                    <span className="thumb" style={{ width: 60, height: 44, padding: 4, boxSizing: 'border-box' }}>
+                      <Picture picture={picture} label="" />
+                    </span>
+                  </td>
+                  <td>
+                    <a href={`/items/${item.id}`}>
+                      <strong>{item.name}</strong>
+                    </a>
+                    <br />
+                    <span className="soft">
+                      {blankName}, {item.sizeName}
+                    </span>
+                    {problem && <div className="short">{problem}</div>}
+                    {change && (
+                      <div className="soft">
+                        was {formatMoney(change.was, settings)}, now {formatMoney(change.now.value, settings)},{' '}
+                        {describeCauses(change, settings)}
+                      </div>
+                    )}
+                  </td>
                   <td className="num">{item.quantity}</td>
-                  {cost ? <><td className="num"><Why figure={cost.cash} /></td><td className="num"><Why figure={cost.full} /></td><td className="num"><Why figure={cost.withRisk} /></td></> : <td colSpan={3} className="soft right">can’t be made so</td>}
+                  {cost ? (
+                    <>
+                      <td className="num">
+                        <Why figure={cost.cash} />
+                      </td>
+                      <td className="num">
+                        <Why figure={cost.full} />
+                      </td>
+                      <td className="num">
+                        <Why figure={cost.withRisk} />
+                      </td>
+                    </>
+                  ) : (
+                    <td colSpan={3} className="soft right">
+                      can’t be made so
+                    </td>
+                  )}
                   <td className="num">{formatMoney(item.price, settings)}</td>
-                  <td className={`num ${hourEarns && hourEarns.value < wagePerHour ? 'short' : ''}`}>{hourEarns ? <Why figure={hourEarns} /> : '–'}</td>
+                  <td className={`num ${hourEarns && hourEarns.value < wagePerHour ? 'short' : ''}`}>
+                    {hourEarns ? <Why figure={hourEarns} /> : '–'}
+                  </td>
                 </tr>
               ))}
             </tbody>

@@ -8,26 +8,99 @@ import { Choice, MoneyField, TextLine } from '../shared/form';
 import { Why } from '../shared/Why';
 import type { ItemForm } from './item-form';
 
-const WAYS: Readonly<Record<SharingWay, string>> = { area: 'by area', value: 'by sale value', 'by-product': 'negative as by-product' };
+const WAYS: Readonly<Record<SharingWay, string>> = {
+  area: 'by area',
+  value: 'by sale value',
+  'by-product': 'negative as by-product',
+};
 
-export function JointPanel({ form, cost, itemName, price, negative, layers }: { form: UseFormReturn<ItemForm>; cost: ItemCost; itemName: string; price: Minor; negative: Negative | null; layers: readonly Pick<MadeLayer, 'name' | 'place'>[] }) {
+export function JointPanel({
+  form,
+  cost,
+  itemName,
+  price,
+  negative,
+  layers,
+}: {
+  form: UseFormReturn<ItemForm>;
+  cost: ItemCost;
+  itemName: string;
+  price: Minor;
+  negative: Negative | null;
+  layers: readonly Pick<MadeLayer, 'name' | 'place'>[];
+}) {
   const set = (next: ItemForm['details']['negative']) => form.setValue('details.negative', next, { shouldDirty: true });
-  if (!negative) return <div><Button size="small" onClick={() => set({ name: `${itemName || 'Item'}, negative`, layer: 0, price: 0, ownCost: 0 })}>What is weeded out sells too</Button></div>;
+  if (!negative)
+    return (
+      <div>
+        <Button
+          size="small"
+          onClick={() => set({ name: `${itemName || 'Item'}, negative`, layer: 0, price: 0, ownCost: 0 })}
+        >
+          What is weeded out sells too
+        </Button>
+      </div>
+    );
   return (
     <section className="sheet flush" aria-label="Two products of one cut">
       <div style={{ padding: '10px 12px 0' }} className="cols">
-        <div className="page-head"><h2 style={{ margin: 0 }}>Two products of one cut</h2><Button size="small" variant="text" onClick={() => set(null)}>Only the item sells</Button></div>
-        <div className="fields" style={{ gridTemplateColumns: 'minmax(0, 2fr) minmax(0, 1.4fr) minmax(0, 1fr) minmax(0, 1fr)' }}>
+        <div className="page-head">
+          <h2 style={{ margin: 0 }}>Two products of one cut</h2>
+          <Button size="small" variant="text" onClick={() => set(null)}>
+            Only the item sells
+          </Button>
+        </div>
+        <div
+          className="fields"
+          style={{ gridTemplateColumns: 'minmax(0, 2fr) minmax(0, 1.4fr) minmax(0, 1fr) minmax(0, 1fr)' }}
+        >
           <TextLine form={form} name="details.negative.name" label="The negative is called" />
-          <Choice form={form} name="details.negative.layer" label="Weeded out of" options={layers.map((layer, value) => ({ value, label: `${layer.name}, ${layer.place}` }))} />
-          <MoneyField form={form} name="details.negative.price" label="It sells for" /><MoneyField form={form} name="details.negative.ownCost" label="It takes besides" help="its blank, press, packing" />
+          <Choice
+            form={form}
+            name="details.negative.layer"
+            label="Weeded out of"
+            options={layers.map((layer, value) => ({ value, label: `${layer.name}, ${layer.place}` }))}
+          />
+          <MoneyField form={form} name="details.negative.price" label="It sells for" />
+          <MoneyField
+            form={form}
+            name="details.negative.ownCost"
+            label="It takes besides"
+            help="its blank, press, packing"
+          />
         </div>
       </div>
       <table className="plain">
-        <thead><tr><th>cost of the cut shared</th><th className="right">{itemName || 'item'} costs</th><th className="right">leaves</th><th className="right">{negative.name} costs</th><th className="right">leaves</th></tr></thead>
-        <tbody>{shareJointCost({ cost, itemName, price, negative }).map(({ way, products }) => (
-          <tr key={way}><td>{WAYS[way]}</td>{products ? products.map((product) => [<td key={`${product.name} cost`} className="num"><Why figure={product.cost} /></td>, <td key={`${product.name} left`} className={`num ${product.left.value < 0 ? 'short' : ''}`}><Why figure={product.left} /></td>]) : <td colSpan={4} className="soft">needs a price above what it takes besides</td>}</tr>
-        ))}</tbody>
+        <thead>
+          <tr>
+            <th>cost of the cut shared</th>
+            <th className="right">{itemName || 'item'} costs</th>
+            <th className="right">leaves</th>
+            <th className="right">{negative.name} costs</th>
+            <th className="right">leaves</th>
+          </tr>
+        </thead>
+        <tbody>
+          {shareJointCost({ cost, itemName, price, negative }).map(({ way, products }) => (
+            <tr key={way}>
+              <td>{WAYS[way]}</td>
+              {products ? (
+                products.map((product) => [
+                  <td key={`${product.name} cost`} className="num">
+                    <Why figure={product.cost} />
+                  </td>,
+                  <td key={`${product.name} left`} className={`num ${product.left.value < 0 ? 'short' : ''}`}>
+                    <Why figure={product.left} />
+                  </td>,
+                ])
+              ) : (
+                <td colSpan={4} className="soft">
+                  needs a price above what it takes besides
+                </td>
+              )}
+            </tr>
+          ))}
+        </tbody>
       </table>
     </section>
   );

@@ -9,30 +9,80 @@ import { useSettings } from '../shared/settings';
 import { Why } from '../shared/Why';
 import { LadderChart } from './LadderChart';
 
-export default function LadderPanel({ spec, quantity, price, figures }: { spec: ItemSpec; quantity: number; price: number; figures: ShopFigures }) {
+export default function LadderPanel({
+  spec,
+  quantity,
+  price,
+  figures,
+}: {
+  spec: ItemSpec;
+  quantity: number;
+  price: number;
+  figures: ShopFigures;
+}) {
   const settings = useSettings();
   const rungs = useMemo(() => {
-    const ladder = computeLadder(spec, [...new Set([...LADDER_QUANTITIES, quantity])].sort((a, b) => a - b), figures);
+    const ladder = computeLadder(
+      spec,
+      [...new Set([...LADDER_QUANTITIES, quantity])].sort((a, b) => a - b),
+      figures,
+    );
     if (!ladder.ok) return [];
     const needed = ladder.value.map((cost) => priceForMargin(figures.marginGoal, cost, figures));
     const level = levelLadder(needed.map((entry) => (entry.ok ? entry.value.value : 0)));
-    return ladder.value.map((cost, at) => ({ cost, ask: level[at]!, needed: needed[at]!, reading: readPrice(minor(price), cost, figures) }));
+    return ladder.value.map((cost, at) => ({
+      cost,
+      ask: level[at]!,
+      needed: needed[at]!,
+      reading: readPrice(minor(price), cost, figures),
+    }));
   }, [spec, quantity, price, figures]);
   if (rungs.length === 0) return null;
   return (
     <section className="sheet flush" aria-label="By quantity" tabIndex={0}>
       <div className="cols" style={{ gridTemplateColumns: 'minmax(0, 1.5fr) minmax(0, 1fr)', gap: 0 }}>
         <table className="plain">
-          <thead><tr><th>made at once</th><th className="right">one costs</th><th className="right">ask, for {formatShare(figures.marginGoal, settings, 0)}</th><th className="right">at your price an hour earns</th></tr></thead>
-          <tbody>{rungs.map(({ cost, ask, needed, reading }) => (
-            <tr key={cost.quantity} className={cost.quantity === quantity ? 'own' : ''}>
-              <td className="figures">{cost.quantity}</td><td className="num"><Why figure={cost.withRisk} /></td>
-              <td className="num">{needed.ok ? ask === needed.value.value ? <Why figure={needed.value} /> : <span title="So that more never cost more: the next larger number needs this.">{formatMoney(ask, settings)}</span> : '–'}</td>
-              <td className={`num ${reading.hourEarns && reading.hourEarns.value < figures.wagePerHour ? 'short' : ''}`}>{reading.hourEarns ? <Why figure={reading.hourEarns} /> : '–'}</td>
+          <thead>
+            <tr>
+              <th>made at once</th>
+              <th className="right">one costs</th>
+              <th className="right">ask, for {formatShare(figures.marginGoal, settings, 0)}</th>
+              <th className="right">at your price an hour earns</th>
             </tr>
-          ))}</tbody>
+          </thead>
+          <tbody>
+            {rungs.map(({ cost, ask, needed, reading }) => (
+              <tr key={cost.quantity} className={cost.quantity === quantity ? 'own' : ''}>
+                <td className="figures">{cost.quantity}</td>
+                <td className="num">
+                  <Why figure={cost.withRisk} />
+                </td>
+                <td className="num">
+                  {needed.ok ? (
+                    ask === needed.value.value ? (
+                      <Why figure={needed.value} />
+                    ) : (
+                      <span title="So that more never cost more: the next larger number needs this.">
+                        {formatMoney(ask, settings)}
+                      </span>
+                    )
+                  ) : (
+                    '–'
+                  )}
+                </td>
+                <td
+                  className={`num ${reading.hourEarns && reading.hourEarns.value < figures.wagePerHour ? 'short' : ''}`}
+                >
+                  {reading.hourEarns ? <Why figure={reading.hourEarns} /> : '–'}
+                </td>
+              </tr>
+            ))}
+          </tbody>
         </table>
-        <LadderChart rungs={rungs.map(({ cost, ask }) => ({ quantity: cost.quantity, cost: cost.withRisk.value, ask }))} price={price} />
+        <LadderChart
+          rungs={rungs.map(({ cost, ask }) => ({ quantity: cost.quantity, cost: cost.withRisk.value, ask }))}
+          price={price}
+        />
       </div>
     </section>
   );

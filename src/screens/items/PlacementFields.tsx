@@ -13,7 +13,12 @@ import { useSettings } from '../shared/settings';
 import { startForm, type ItemForm, type PlacementForm } from './item-form';
 
 type Path = `placements.${number}` | `details.options.${number}.placement`;
-type Props = { readonly form: UseFormReturn<ItemForm>; readonly path: Path; readonly view: ItemEditorView; readonly blank: BlankView | undefined };
+type Props = {
+  readonly form: UseFormReturn<ItemForm>;
+  readonly path: Path;
+  readonly view: ItemEditorView;
+  readonly blank: BlankView | undefined;
+};
 const WHOLE = { gridColumn: '1 / -1' } as const;
 
 export function PlacementFields({ form, path, view, blank }: Props) {
@@ -34,35 +39,105 @@ export function PlacementFields({ form, path, view, blank }: Props) {
     return vinyl && getKindFacts(vinyl.kind).family === 'adhesive';
   });
   const sizes = blank && blank.sizes.length > 1 ? blank.sizes : [];
-  const heightOf = (widthMm: number) => (artwork ? (artwork.measurement.heightMm * widthMm) / artwork.measurement.widthMm : 0);
+  const heightOf = (widthMm: number) =>
+    artwork ? (artwork.measurement.heightMm * widthMm) / artwork.measurement.widthMm : 0;
   // Each size has its own print area, and may have its own width.
   const told = (sizes.length > 0 ? sizes.map((size) => size.name) : [sizeName]).flatMap((size) => {
     const widthMm = Number(values.widths?.[size]) || Number(values.widthMm);
     const area = blank && findNamedArea(blank.areas, size, values.place ?? '');
-    return area && artwork && widthMm > 0 ? [{ size, area, faults: checkPlacement(area, widthMm, heightOf(widthMm)) }] : [];
+    return area && artwork && widthMm > 0
+      ? [{ size, area, faults: checkPlacement(area, widthMm, heightOf(widthMm)) }]
+      : [];
   });
   const own = told.find((entry) => entry.size === sizeName);
   // The same fault of several sizes is said once.
-  const faults = [...groupBy(told.flatMap(({ size, area, faults: own }) => own.map((fault) => ({ size, words: describePlacementFault(fault, area, settings) }))), (entry) => entry.words)];
+  const faults = [
+    ...groupBy(
+      told.flatMap(({ size, area, faults: own }) =>
+        own.map((fault) => ({ size, words: describePlacementFault(fault, area, settings) })),
+      ),
+      (entry) => entry.words,
+    ),
+  ];
   const widthMm = Number(values.widthMm);
-  const scaled = artwork && widthMm > 0 && Math.abs(widthMm - artwork.measurement.widthMm) > 0.5 && haveOwnLengths(artwork.steps);
+  const scaled =
+    artwork && widthMm > 0 && Math.abs(widthMm - artwork.measurement.widthMm) > 0.5 && haveOwnLengths(artwork.steps);
   return (
     <>
-      <div style={WHOLE}><Choice form={form} name={`${path}.artworkId`} label="Artwork" options={view.artworks.map((option) => ({ value: option.id, label: option.name }))} onPicked={pickArtwork} /></div>
+      <div style={WHOLE}>
+        <Choice
+          form={form}
+          name={`${path}.artworkId`}
+          label="Artwork"
+          options={view.artworks.map((option) => ({ value: option.id, label: option.name }))}
+          onPicked={pickArtwork}
+        />
+      </div>
       {(artwork ? getWornLayers(artwork.measurement) : []).map((_, index) => (
-        <div key={index} style={WHOLE}><Choice form={form} name={`${path}.vinylIds.${index}`} label={`Vinyl for ${artwork?.layerNames[index] ?? `layer ${index + 1}`}`} options={view.shelf.vinyls.map((option) => ({ value: option.id, label: option.name, swatch: option.colourHex }))} /></div>
+        <div key={index} style={WHOLE}>
+          <Choice
+            form={form}
+            name={`${path}.vinylIds.${index}`}
+            label={`Vinyl for ${artwork?.layerNames[index] ?? `layer ${index + 1}`}`}
+            options={view.shelf.vinyls.map((option) => ({
+              value: option.id,
+              label: option.name,
+              swatch: option.colourHex,
+            }))}
+          />
+        </div>
       ))}
       <LengthField form={form} name={`${path}.widthMm`} label="Width" />
-      <TextLine form={form} name={`${path}.place`} label="Where on it" list={(blank ? getAreasOfSize(blank.areas, sizeName) : []).map((option) => describeArea(option, settings))} {...(own && own.faults.length === 0 ? { help: `within the ${own.area.name}, ${formatLength(own.area.widthMm, settings)} × ${formatLength(own.area.heightMm, settings)}` } : {})} />
-      {faults.map(([words, own]) => <p key={words} className="short" role="status" style={{ ...WHOLE, margin: 0 }}>{own.length < told.length ? `${own.map((entry) => entry.size).join(', ')}: ` : ''}{words}</p>)}
-      {scaled && <p className="soft" style={{ ...WHOLE, margin: 0 }}>The artwork was made ready at {formatLength(artwork.measurement.widthMm, settings)}: outlines, overlaps and marks of its steps are scaled with it. To keep them as they are, <a href={`/artwork/${artwork.id}`}>set it to this width</a>.</p>}
+      <TextLine
+        form={form}
+        name={`${path}.place`}
+        label="Where on it"
+        list={(blank ? getAreasOfSize(blank.areas, sizeName) : []).map((option) => describeArea(option, settings))}
+        {...(own && own.faults.length === 0
+          ? {
+              help: `within the ${own.area.name}, ${formatLength(own.area.widthMm, settings)} × ${formatLength(own.area.heightMm, settings)}`,
+            }
+          : {})}
+      />
+      {faults.map(([words, own]) => (
+        <p key={words} className="short" role="status" style={{ ...WHOLE, margin: 0 }}>
+          {own.length < told.length ? `${own.map((entry) => entry.size).join(', ')}: ` : ''}
+          {words}
+        </p>
+      ))}
+      {scaled && (
+        <p className="soft" style={{ ...WHOLE, margin: 0 }}>
+          The artwork was made ready at {formatLength(artwork.measurement.widthMm, settings)}: outlines, overlaps and
+          marks of its steps are scaled with it. To keep them as they are,{' '}
+          <a href={`/artwork/${artwork.id}`}>set it to this width</a>.
+        </p>
+      )}
       {sizes.length > 0 && (
         <details style={WHOLE} open={Object.values(values.widths ?? {}).some((width) => Number(width) > 0)}>
           <summary>Another width for some sizes</summary>
-          <div className="fields" style={{ marginTop: 10, gridTemplateColumns: 'repeat(auto-fill, minmax(96px, 1fr))' }}>{sizes.map((size) => <LengthField key={size.name} form={form} name={`${path}.widths.${size.name}`} label={size.name} />)}</div>
+          <div
+            className="fields"
+            style={{ marginTop: 10, gridTemplateColumns: 'repeat(auto-fill, minmax(96px, 1fr))' }}
+          >
+            {sizes.map((size) => (
+              <LengthField key={size.name} form={form} name={`${path}.widths.${size.name}`} label={size.name} />
+            ))}
+          </div>
         </details>
       )}
-      {adhesive && <Controller control={form.control} name={`${path}.seenThrough`} render={({ field }) => <FormControlLabel sx={WHOLE} control={<Checkbox checked={field.value} onChange={(_, on) => field.onChange(on)} />} label="Seen through glass, from behind" />} />}
+      {adhesive && (
+        <Controller
+          control={form.control}
+          name={`${path}.seenThrough`}
+          render={({ field }) => (
+            <FormControlLabel
+              sx={WHOLE}
+              control={<Checkbox checked={field.value} onChange={(_, on) => field.onChange(on)} />}
+              label="Seen through glass, from behind"
+            />
+          )}
+        />
+      )}
     </>
   );
 }

@@ -11,22 +11,87 @@ type Props = { readonly input: ReckonInput; readonly plan: ItemPlan; readonly bl
 export function VariantTable({ input, plan, blank, wage }: Props) {
   const { sizeName, colourName } = plan;
   const rows: { readonly key: string; readonly label: ReactNode; readonly variant: ReckonInput['variant'] }[] = [
-    ...blank.sizes.map((size) => ({ key: `size ${size.name}`, label: size.name, variant: { sizeName: size.name, colourName, options: [] } })),
-    ...blank.colours.filter((colour) => colour.name !== colourName && plan.details.variants.some((rule) => rule.colourName === colour.name)).map((colour) => ({ key: `colour ${colour.name}`, label: <><i className="swatch" style={{ background: colour.hex }} />{colour.name}</>, variant: { sizeName, colourName: colour.name, options: [] } })),
-    ...plan.details.options.map((option, at) => ({ key: `option ${at}`, label: `with ${option.label}`, variant: { sizeName, colourName, options: [at] } })),
+    ...blank.sizes.map((size) => ({
+      key: `size ${size.name}`,
+      label: size.name,
+      variant: { sizeName: size.name, colourName, options: [] },
+    })),
+    ...blank.colours
+      .filter(
+        (colour) => colour.name !== colourName && plan.details.variants.some((rule) => rule.colourName === colour.name),
+      )
+      .map((colour) => ({
+        key: `colour ${colour.name}`,
+        label: (
+          <>
+            <i className="swatch" style={{ background: colour.hex }} />
+            {colour.name}
+          </>
+        ),
+        variant: { sizeName, colourName: colour.name, options: [] },
+      })),
+    ...plan.details.options.map((option, at) => ({
+      key: `option ${at}`,
+      label: `with ${option.label}`,
+      variant: { sizeName, colourName, options: [at] },
+    })),
   ];
   if (rows.length < 2) return null;
   return (
     <section className="sheet flush" aria-label="Sizes, colours, options">
       <table className="plain">
-        <thead><tr><th>variant</th><th className="right">cash</th><th className="right">with risk</th><th className="right">your time</th><th className="right">price</th><th className="right">an hour earns</th></tr></thead>
-        <tbody>{rows.map(({ key, label, variant }) => {
-          const reckoned = reckonItem({ ...input, plan, variant });
-          return (
-            <tr key={key} className={variant.sizeName === sizeName && variant.colourName === colourName && variant.options.length === 0 ? 'own' : ''}><td>{label}</td>
-              {reckoned.ok ? <><td className="num"><Why figure={reckoned.cost.cash} /></td><td className="num"><Why figure={reckoned.cost.withRisk} /></td><td className="num"><Why figure={reckoned.cost.handsSeconds} /></td><td className="num"><Why figure={reckoned.reading.price} /></td><td className={`num ${reckoned.reading.hourEarns && reckoned.reading.hourEarns.value < wage ? 'short' : ''}`}>{reckoned.reading.hourEarns ? <Why figure={reckoned.reading.hourEarns} /> : '–'}</td></> : <td colSpan={5} className="short">{reckoned.problem}</td>}</tr>
-          );
-        })}</tbody>
+        <thead>
+          <tr>
+            <th>variant</th>
+            <th className="right">cash</th>
+            <th className="right">with risk</th>
+            <th className="right">your time</th>
+            <th className="right">price</th>
+            <th className="right">an hour earns</th>
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map(({ key, label, variant }) => {
+            const reckoned = reckonItem({ ...input, plan, variant });
+            return (
+              <tr
+                key={key}
+                className={
+                  variant.sizeName === sizeName && variant.colourName === colourName && variant.options.length === 0
+                    ? 'own'
+                    : ''
+                }
+              >
+                <td>{label}</td>
+                {reckoned.ok ? (
+                  <>
+                    <td className="num">
+                      <Why figure={reckoned.cost.cash} />
+                    </td>
+                    <td className="num">
+                      <Why figure={reckoned.cost.withRisk} />
+                    </td>
+                    <td className="num">
+                      <Why figure={reckoned.cost.handsSeconds} />
+                    </td>
+                    <td className="num">
+                      <Why figure={reckoned.reading.price} />
+                    </td>
+                    <td
+                      className={`num ${reckoned.reading.hourEarns && reckoned.reading.hourEarns.value < wage ? 'short' : ''}`}
+                    >
+                      {reckoned.reading.hourEarns ? <Why figure={reckoned.reading.hourEarns} /> : '–'}
+                    </td>
+                  </>
+                ) : (
+                  <td colSpan={5} className="short">
+                    {reckoned.problem}
+                  </td>
+                )}
+              </tr>
+            );
+          })}
+        </tbody>
       </table>
     </section>
   );

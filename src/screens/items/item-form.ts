@@ -1,23 +1,76 @@
 // An item as it stands in its form, and as core reckons with it.
 
-import { listPackings, PLAIN_DETAILS, startPlacement, type AreaBasis, type ItemMaterials, type ItemPlan, type Placement, type TypedSeconds } from '../../core/costing';
+import {
+  listPackings,
+  PLAIN_DETAILS,
+  startPlacement,
+  type AreaBasis,
+  type ItemMaterials,
+  type ItemPlan,
+  type Placement,
+  type TypedSeconds,
+} from '../../core/costing';
 import type { PriceBasis } from '../../core/stock';
 import { minor } from '../../core/units';
 import type { ArtworkView, ItemEditorView } from '../../views/views';
 
-export type PlacementForm = { artworkId: number; place: string; widthMm: number; /** By size; empty where it is as wide as any. */ widths: Record<string, number | null>; seenThrough: boolean; vinylIds: number[] };
-export type VariantForm = { sizeName: string | null; colourName: string | null; price: number | null; swaps: { vinylId: number; byVinylId: number }[] };
+export type PlacementForm = {
+  artworkId: number;
+  place: string;
+  widthMm: number;
+  /** By size; empty where it is as wide as any. */ widths: Record<string, number | null>;
+  seenThrough: boolean;
+  vinylIds: number[];
+};
+export type VariantForm = {
+  sizeName: string | null;
+  colourName: string | null;
+  price: number | null;
+  swaps: { vinylId: number; byVinylId: number }[];
+};
 export type ItemForm = {
-  name: string; blankId: number; sizeName: string; colourName: string; areaBasis: AreaBasis; quantity: number; price: number; artworkPrice: number; artworkRun: number; placements: PlacementForm[];
+  name: string;
+  blankId: number;
+  sizeName: string;
+  colourName: string;
+  areaBasis: AreaBasis;
+  quantity: number;
+  price: number;
+  artworkPrice: number;
+  artworkRun: number;
+  placements: PlacementForm[];
   details: {
-    options: { label: string; surcharge: number; placement: PlacementForm }[]; variants: VariantForm[]; extras: { label: string; price: number }[];
-    stones: { label: string; diameterMm: number; count: number; grossPrice: number; templatePrice: number; templateUses: number; tapePrice: number }[];
-    packaging: number | null; othersAsk: number | null; negative: { name: string; layer: number; price: number; ownCost: number } | null; minutes: { -readonly [Station in keyof TypedSeconds]: number | null }; priceBasis: PriceBasis; offerIds: number[];
+    options: { label: string; surcharge: number; placement: PlacementForm }[];
+    variants: VariantForm[];
+    extras: { label: string; price: number }[];
+    stones: {
+      label: string;
+      diameterMm: number;
+      count: number;
+      grossPrice: number;
+      templatePrice: number;
+      templateUses: number;
+      tapePrice: number;
+    }[];
+    packaging: number | null;
+    othersAsk: number | null;
+    negative: { name: string; layer: number; price: number; ownCost: number } | null;
+    minutes: { -readonly [Station in keyof TypedSeconds]: number | null };
+    priceBasis: PriceBasis;
+    offerIds: number[];
   };
 };
 
 /** A new placement as a form holds it: with one vinyl on the shelf at least. */
-export const startForm = (artwork: ArtworkView, vinylIds: readonly number[], shelf: ItemEditorView['shelf'], place: string): PlacementForm => structuredClone(startPlacement(artwork, vinylIds.length > 0 ? vinylIds : [shelf.vinyls[0]!.id], place)) as unknown as PlacementForm;
+export const startForm = (
+  artwork: ArtworkView,
+  vinylIds: readonly number[],
+  shelf: ItemEditorView['shelf'],
+  place: string,
+): PlacementForm =>
+  structuredClone(
+    startPlacement(artwork, vinylIds.length > 0 ? vinylIds : [shelf.vinyls[0]!.id], place),
+  ) as unknown as PlacementForm;
 
 export function startValues(view: ItemEditorView): ItemForm {
   const { item, artworks, shelf } = view;
@@ -29,8 +82,17 @@ export function startValues(view: ItemEditorView): ItemForm {
   const artwork = artworks.find((candidate) => candidate.id === view.startArtworkId) ?? artworks[0]!;
   const blank = shelf.blanks[0]!;
   return {
-    name: artwork.name, blankId: blank.id, sizeName: blank.sizes[0]?.name ?? '', colourName: blank.colours[0]?.name ?? '', areaBasis: 'used', quantity: 1, price: 0, artworkPrice: 0, artworkRun: 1,
-    placements: [startForm(artwork, [], shelf, 'front, centred')], details: structuredClone(PLAIN_DETAILS) as unknown as ItemForm['details'],
+    name: artwork.name,
+    blankId: blank.id,
+    sizeName: blank.sizes[0]?.name ?? '',
+    colourName: blank.colours[0]?.name ?? '',
+    areaBasis: 'used',
+    quantity: 1,
+    price: 0,
+    artworkPrice: 0,
+    artworkRun: 1,
+    placements: [startForm(artwork, [], shelf, 'front, centred')],
+    details: structuredClone(PLAIN_DETAILS) as unknown as ItemForm['details'],
   };
 }
 
@@ -41,29 +103,78 @@ const toCount = (value: unknown) => (Number.isInteger(Number(value)) && Number(v
 const toAmount = (value: unknown) => (typeof value === 'number' && Number.isFinite(value) && value >= 0 ? value : null);
 
 const toPlacement = ({ widths, ...placement }: PlacementForm): Placement => ({
-  ...placement, artworkId: Number(placement.artworkId), widthMm: Number(placement.widthMm), vinylIds: placement.vinylIds.map(Number),
-  widths: Object.fromEntries(Object.entries(widths).flatMap(([size, width]) => (toAmount(width) ? [[size, Number(width)]] : []))),
+  ...placement,
+  artworkId: Number(placement.artworkId),
+  widthMm: Number(placement.widthMm),
+  vinylIds: placement.vinylIds.map(Number),
+  widths: Object.fromEntries(
+    Object.entries(widths).flatMap(([size, width]) => (toAmount(width) ? [[size, Number(width)]] : [])),
+  ),
 });
 
 export function toPlan({ placements, details, ...values }: ItemForm): ItemPlan {
   return {
-    ...values, blankId: Number(values.blankId), price: toMoney(values.price), artworkPrice: toMoney(values.artworkPrice), artworkRun: toCount(values.artworkRun), placements: placements.map(toPlacement),
+    ...values,
+    blankId: Number(values.blankId),
+    price: toMoney(values.price),
+    artworkPrice: toMoney(values.artworkPrice),
+    artworkRun: toCount(values.artworkRun),
+    placements: placements.map(toPlacement),
     details: {
-      options: details.options.map((option) => ({ label: option.label, surcharge: toMoney(option.surcharge), placement: toPlacement(option.placement) })),
-      variants: details.variants.map((rule) => ({ sizeName: rule.sizeName || null, colourName: rule.colourName || null, price: toAmount(rule.price) === null ? null : toMoney(rule.price), swaps: rule.swaps.map((swap) => ({ vinylId: Number(swap.vinylId), byVinylId: Number(swap.byVinylId) })) })),
+      options: details.options.map((option) => ({
+        label: option.label,
+        surcharge: toMoney(option.surcharge),
+        placement: toPlacement(option.placement),
+      })),
+      variants: details.variants.map((rule) => ({
+        sizeName: rule.sizeName || null,
+        colourName: rule.colourName || null,
+        price: toAmount(rule.price) === null ? null : toMoney(rule.price),
+        swaps: rule.swaps.map((swap) => ({ vinylId: Number(swap.vinylId), byVinylId: Number(swap.byVinylId) })),
+      })),
       extras: details.extras.map((extra) => ({ label: extra.label || 'Besides', price: toMoney(extra.price) })),
-      stones: details.stones.map((field) => ({ label: field.label || 'stones', diameterMm: Number(field.diameterMm), count: toCount(field.count), grossPrice: toMoney(field.grossPrice), templatePrice: toMoney(field.templatePrice), templateUses: toCount(field.templateUses), tapePrice: toMoney(field.tapePrice) })),
+      stones: details.stones.map((field) => ({
+        label: field.label || 'stones',
+        diameterMm: Number(field.diameterMm),
+        count: toCount(field.count),
+        grossPrice: toMoney(field.grossPrice),
+        templatePrice: toMoney(field.templatePrice),
+        templateUses: toCount(field.templateUses),
+        tapePrice: toMoney(field.tapePrice),
+      })),
       packaging: toAmount(details.packaging) === null ? null : toMoney(details.packaging),
       othersAsk: toAmount(details.othersAsk) === null ? null : toMoney(details.othersAsk),
-      negative: details.negative && { name: details.negative.name || 'The negative', layer: Number(details.negative.layer), price: toMoney(details.negative.price), ownCost: toMoney(details.negative.ownCost) },
-      minutes: { cut: toAmount(details.minutes.cut), weed: toAmount(details.minutes.weed), press: toAmount(details.minutes.press) },
-      priceBasis: details.priceBasis, offerIds: details.offerIds.map(Number),
+      negative: details.negative && {
+        name: details.negative.name || 'The negative',
+        layer: Number(details.negative.layer),
+        price: toMoney(details.negative.price),
+        ownCost: toMoney(details.negative.ownCost),
+      },
+      minutes: {
+        cut: toAmount(details.minutes.cut),
+        weed: toAmount(details.minutes.weed),
+        press: toAmount(details.minutes.press),
+      },
+      priceBasis: details.priceBasis,
+      offerIds: details.offerIds.map(Number),
     },
   };
 }
 
 /** Where core looks up what an item names. */
-export function toMaterials(view: Pick<ItemEditorView, 'artworks' | 'prices' | 'packings'> & { readonly shelf: Pick<ItemEditorView['shelf'], 'vinyls'> }): ItemMaterials {
-  const vinyls = new Map(view.shelf.vinyls.map((vinyl) => [vinyl.id, vinyl])), artworks = new Map(view.artworks.map((artwork) => [artwork.id, artwork])), prices = new Map(view.prices);
-  return { vinyl: (id) => vinyls.get(id), artwork: (id) => artworks.get(id), prices: (key) => prices.get(key), packings: (layer) => listPackings(view.packings, { ...layer, artworkVersion: artworks.get(layer.artworkId)?.version ?? 0 }) };
+export function toMaterials(
+  view: Pick<ItemEditorView, 'artworks' | 'prices' | 'packings'> & {
+    readonly shelf: Pick<ItemEditorView['shelf'], 'vinyls'>;
+  },
+): ItemMaterials {
+  const vinyls = new Map(view.shelf.vinyls.map((vinyl) => [vinyl.id, vinyl])),
+    artworks = new Map(view.artworks.map((artwork) => [artwork.id, artwork])),
+    prices = new Map(view.prices);
+  return {
+    vinyl: (id) => vinyls.get(id),
+    artwork: (id) => artworks.get(id),
+    prices: (key) => prices.get(key),
+    packings: (layer) =>
+      listPackings(view.packings, { ...layer, artworkVersion: artworks.get(layer.artworkId)?.version ?? 0 }),
+  };
 }

@@ -1,7 +1,17 @@
 // From what stands in the form to the cost, the reading of its price, and the verdict in one sentence.
 
 import { getWornLayers } from '../../core/artwork';
-import { computeItemCost, resolveVariant, toItemSpec, type ItemCost, type ItemEvidence, type ItemMaterials, type ItemPlan, type ItemSpec, type Variant } from '../../core/costing';
+import {
+  computeItemCost,
+  resolveVariant,
+  toItemSpec,
+  type ItemCost,
+  type ItemEvidence,
+  type ItemMaterials,
+  type ItemPlan,
+  type ItemSpec,
+  type Variant,
+} from '../../core/costing';
 import { widthMm as widthSchema } from '../../core/input';
 import type { Blank, ShopFigures } from '../../core/materials';
 import { readPrice, type PriceReading } from '../../core/pricing';
@@ -9,10 +19,37 @@ import { formatFigure, formatMoney, formatShare, minor, type Minor } from '../..
 import { describeCostProblem } from '../../wording/problems';
 import type { Settings } from '../shared/settings';
 
-export type Reckoning = { readonly ok: true; readonly spec: ItemSpec; readonly cost: ItemCost; readonly price: Minor; readonly reading: PriceReading; readonly verdict: string } | { readonly ok: false; readonly problem: string };
-export type ReckonInput = { readonly plan: ItemPlan; readonly variant: Variant; readonly quantity: number; readonly blank: Blank | undefined; readonly materials: ItemMaterials; readonly evidence: ItemEvidence; readonly figures: ShopFigures; readonly settings: Settings };
+export type Reckoning =
+  | {
+      readonly ok: true;
+      readonly spec: ItemSpec;
+      readonly cost: ItemCost;
+      readonly price: Minor;
+      readonly reading: PriceReading;
+      readonly verdict: string;
+    }
+  | { readonly ok: false; readonly problem: string };
+export type ReckonInput = {
+  readonly plan: ItemPlan;
+  readonly variant: Variant;
+  readonly quantity: number;
+  readonly blank: Blank | undefined;
+  readonly materials: ItemMaterials;
+  readonly evidence: ItemEvidence;
+  readonly figures: ShopFigures;
+  readonly settings: Settings;
+};
 
-export function reckonItem({ plan, variant, quantity, blank, materials, evidence, figures, settings }: ReckonInput): Reckoning {
+export function reckonItem({
+  plan,
+  variant,
+  quantity,
+  blank,
+  materials,
+  evidence,
+  figures,
+  settings,
+}: ReckonInput): Reckoning {
   if (!blank) return { ok: false, problem: 'Choose a blank.' };
   if (!Number.isInteger(quantity) || quantity < 1) return { ok: false, problem: 'Quantity: a whole number from 1.' };
   const made = resolveVariant(plan, variant);
@@ -21,7 +58,8 @@ export function reckonItem({ plan, variant, quantity, blank, materials, evidence
     const where = made.placements.length > 1 ? ` for ${placement.place || `placement ${at + 1}`}` : '';
     if (!artwork) return { ok: false, problem: `Choose an artwork${where}.` };
     if (!widthSchema.isValidSync(placement.widthMm)) return { ok: false, problem: `Width${where}: from 3 to 3000 mm.` };
-    if (getWornLayers(artwork.measurement).some((_, index) => !materials.vinyl(placement.vinylIds[index] ?? -1))) return { ok: false, problem: `Choose a vinyl for each layer${where}.` };
+    if (getWornLayers(artwork.measurement).some((_, index) => !materials.vinyl(placement.vinylIds[index] ?? -1)))
+      return { ok: false, problem: `Choose a vinyl for each layer${where}.` };
   }
   const spec = toItemSpec({ plan, made, blank, materials, evidence });
   const cost = computeItemCost(spec, quantity, figures);
@@ -34,6 +72,7 @@ export function reckonItem({ plan, variant, quantity, blank, materials, evidence
 function describe(cost: ItemCost, reading: PriceReading, price: number, settings: Settings): string {
   const costs = `One of ${cost.quantity} costs you ${formatMoney(cost.withRisk.value, settings)} with your hours and what goes wrong.`;
   if (price === 0 || !reading.margin) return `${costs} Drag the price along the rule to see what it leaves.`;
-  if (reading.yours.value < 0) return `${costs} At ${formatMoney(price, settings)} you pay ${formatMoney(-reading.yours.value, settings)} to make it.`;
+  if (reading.yours.value < 0)
+    return `${costs} At ${formatMoney(price, settings)} you pay ${formatMoney(-reading.yours.value, settings)} to make it.`;
   return `${costs} At ${formatMoney(price, settings)} you keep ${formatShare(reading.margin.value, settings, 0)}${reading.hourEarns ? `, and an hour earns ${formatFigure(reading.hourEarns, settings).replace(' / h', '')}` : ''}.`;
 }

@@ -5,7 +5,16 @@ import type { FrameView } from '../../views/views';
 import { Frame } from '../shared/Frame';
 
 const LATER = {
-  trials: { title: 'Trials', answers: 'Trials will find the cutter setting in four or five test cuts, and say with its uncertainty which vinyl holds up.', now: 'Today each vinyl keeps its press window and its weeding factor on the shelf.', links: [['/shelf', 'Look at the vinyls'], ['/bench/cut', 'Go to the cutter']] },
+  trials: {
+    title: 'Trials',
+    answers:
+      'Trials will find the cutter setting in four or five test cuts, and say with its uncertainty which vinyl holds up.',
+    now: 'Today each vinyl keeps its press window and its weeding factor on the shelf.',
+    links: [
+      ['/shelf', 'Look at the vinyls'],
+      ['/bench/cut', 'Go to the cutter'],
+    ],
+  },
 } as const;
 export type LaterName = keyof typeof LATER;
 
@@ -17,7 +26,13 @@ export function LaterScreen({ frame, name }: { frame: FrameView; name: LaterName
       <div className="sheet lifted" style={{ maxWidth: 720 }}>
         <p style={{ fontSize: '1.15rem', marginTop: 0 }}>{answers}</p>
         <p className="soft">{now}</p>
-        <div className="actions">{links.map(([href, label], index) => <Button key={href} href={href} variant={index === 0 ? 'contained' : 'outlined'}>{label}</Button>)}</div>
+        <div className="actions">
+          {links.map(([href, label], index) => (
+            <Button key={href} href={href} variant={index === 0 ? 'contained' : 'outlined'}>
+              {label}
+            </Button>
+          ))}
+        </div>
       </div>
     </Frame>
   );

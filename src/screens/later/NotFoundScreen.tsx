@@ -7,7 +7,17 @@ import { Frame } from '../shared/Frame';
 export function NotFoundScreen({ frame, what }: { frame: FrameView; what: string }) {
   return (
     <Frame frame={frame} current="today">
-      <div className="sheet empty"><h1 style={{ marginTop: 0 }}>Not here</h1><p>{what}</p><div className="actions" style={{ justifyContent: 'center' }}><Button variant="contained" href="/">Back to today</Button><Button href="/orders">All orders</Button><Button href="/items">All items</Button></div></div>
+      <div className="sheet empty">
+        <h1 style={{ marginTop: 0 }}>Not here</h1>
+        <p>{what}</p>
+        <div className="actions" style={{ justifyContent: 'center' }}>
+          <Button variant="contained" href="/">
+            Back to today
+          </Button>
+          <Button href="/orders">All orders</Button>
+          <Button href="/items">All items</Button>
+        </div>
+      </div>
     </Frame>
   );
 }

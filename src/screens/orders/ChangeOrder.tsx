@@ -9,9 +9,20 @@ import { orderChange } from '../../core/input';
 import type { OrderView } from '../../views/views';
 import { FormActions, MoneyField, TextLine, useSave } from '../shared/form';
 
-export default function ChangeOrder({ view, onClose, onSaved }: { view: OrderView; onClose: () => void; onSaved: () => void }) {
+export default function ChangeOrder({
+  view,
+  onClose,
+  onSaved,
+}: {
+  view: OrderView;
+  onClose: () => void;
+  onSaved: () => void;
+}) {
   const { row, note, version } = view;
-  const form = useForm({ resolver: yupResolver(orderChange), defaultValues: { title: row.title, dueDay: row.dueDay, agreed: row.agreed, note } });
+  const form = useForm({
+    resolver: yupResolver(orderChange),
+    defaultValues: { title: row.title, dueDay: row.dueDay, agreed: row.agreed, note },
+  });
   const save = useSave({ form, method: 'PUT', path: `/api/orders/${row.id}`, version, onSaved });
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="sm" aria-labelledby="change-title">

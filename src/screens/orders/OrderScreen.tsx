@@ -17,7 +17,11 @@ import { Why } from '../shared/Why';
 const ChangeOrder = lazy(() => import('./ChangeOrder'));
 
 export function OrderScreen({ frame, view }: { frame: FrameView; view: OrderView }) {
-  return <Frame frame={frame} current="orders" newHref="/orders/new"><Order initial={view} /></Frame>;
+  return (
+    <Frame frame={frame} current="orders" newHref="/orders/new">
+      <Order initial={view} />
+    </Frame>
+  );
 }
 
 function Order({ initial }: { initial: OrderView }) {
@@ -25,14 +29,28 @@ function Order({ initial }: { initial: OrderView }) {
   const client = useQueryClient();
   const key = ['order', initial.row.id];
   const path = `/api/orders/${initial.row.id}`;
-  const { data: view } = useQuery({ queryKey: key, queryFn: ({ signal }) => callApi<OrderView>('GET', path, undefined, signal), initialData: initial });
+  const { data: view } = useQuery({
+    queryKey: key,
+    queryFn: ({ signal }) => callApi<OrderView>('GET', path, undefined, signal),
+    initialData: initial,
+  });
   const [changing, setChanging] = useState(false);
   const move = useMutation({
     mutationFn: (to: string) => callApi<OrderView>('POST', `${path}/${to}`),
     onSuccess: (next, to) => {
       client.setQueryData(key, next);
       const undo = { 'hand-over': 'take-back', cancel: 'reopen' }[to];
-      enqueueSnackbar({ 'hand-over': 'Handed over.', 'take-back': 'Taken back.', cancel: 'Cancelled.', reopen: 'Open again.' }[to] ?? 'Done.', { action: undo ? <Button color="inherit" variant="text" onClick={() => move.mutate(undo)}>Undo</Button> : undefined });
+      enqueueSnackbar(
+        { 'hand-over': 'Handed over.', 'take-back': 'Taken back.', cancel: 'Cancelled.', reopen: 'Open again.' }[to] ??
+          'Done.',
+        {
+          action: undo ? (
+            <Button color="inherit" variant="text" onClick={() => move.mutate(undo)}>
+              Undo
+            </Button>
+          ) : undefined,
+        },
+      );
     },
     onError: (error) => enqueueSnackbar(wordsOf(error), { variant: 'error' }),
   });
@@ -42,58 +60,184 @@ function Order({ initial }: { initial: OrderView }) {
     <>
       <div className="page-head">
         <div>
-          <h1 style={{ margin: 0 }}>{row.title} <span className="tag">{STAGE_NAMES[row.stage]}</span></h1>
+          <h1 style={{ margin: 0 }}>
+            {row.title} <span className="tag">{STAGE_NAMES[row.stage]}</span>
+          </h1>
           <p style={{ margin: '4px 0 0', fontSize: '1.12rem' }}>{describeOrder(view, settings)}</p>
         </div>
         <div className="actions">
-          {row.stage === 'ready' && <Button variant="contained" onClick={() => move.mutate('hand-over')} disabled={move.isPending}>Hand over</Button>}
+          {row.stage === 'ready' && (
+            <Button variant="contained" onClick={() => move.mutate('hand-over')} disabled={move.isPending}>
+              Hand over
+            </Button>
+          )}
           {row.stage === 'handed-over' && <Button onClick={() => move.mutate('take-back')}>Take back</Button>}
           {row.stage === 'cancelled' && <Button onClick={() => move.mutate('reopen')}>Reopen</Button>}
           {!closed && <Button onClick={() => setChanging(true)}>Change</Button>}
-          {!closed && <Button color="error" onClick={() => move.mutate('cancel')}>Cancel order</Button>}
+          {!closed && (
+            <Button color="error" onClick={() => move.mutate('cancel')}>
+              Cancel order
+            </Button>
+          )}
         </div>
       </div>
       <div className="cols" style={{ gridTemplateColumns: 'minmax(0, 1fr) minmax(0, 1.05fr)' }}>
         <div className="cols">
           <section className="sheet lifted">
             <h2 style={{ margin: '0 0 6px' }}>{row.customerName}</h2>
-            <div className="readings"><span>due <b>{formatDay(row.dueDay, settings)}</b></span>{!closed && row.stage !== 'ready' && <Slack slack={row.slack} />}<span>agreed <b>{formatMoney(row.agreed, settings)}</b></span></div>
-            {view.contact && <p className="soft" style={{ margin: '6px 0 0' }}>{view.contact}</p>}
+            <div className="readings">
+              <span>
+                due <b>{formatDay(row.dueDay, settings)}</b>
+              </span>
+              {!closed && row.stage !== 'ready' && <Slack slack={row.slack} />}
+              <span>
+                agreed <b>{formatMoney(row.agreed, settings)}</b>
+              </span>
+            </div>
+            {view.contact && (
+              <p className="soft" style={{ margin: '6px 0 0' }}>
+                {view.contact}
+              </p>
+            )}
             {view.note && <p style={{ margin: '6px 0 0', whiteSpace: 'pre-wrap' }}>{view.note}</p>}
           </section>
           <section className="sheet flush">
             <table className="plain">
-              <thead><tr><th>item</th><th className="right">pieces</th><th>parts</th><th className="right">cost each, quoted</th></tr></thead>
-              <tbody>{view.lines.map((line) => (
-                <tr key={line.id}><td><a href={`/items/${line.itemId}`}>{line.itemName}</a><br /><span className="soft">{line.sizeName}, {line.colourName}</span></td><td className="num">{line.quantity}</td><td><Comb columns={line.comb} /></td><td className="num">{formatMoney(line.eachWithRisk, settings)}</td></tr>
-              ))}</tbody>
+              <thead>
+                <tr>
+                  <th>item</th>
+                  <th className="right">pieces</th>
+                  <th>parts</th>
+                  <th className="right">cost each, quoted</th>
+                </tr>
+              </thead>
+              <tbody>
+                {view.lines.map((line) => (
+                  <tr key={line.id}>
+                    <td>
+                      <a href={`/items/${line.itemId}`}>{line.itemName}</a>
+                      <br />
+                      <span className="soft">
+                        {line.sizeName}, {line.colourName}
+                      </span>
+                    </td>
+                    <td className="num">{line.quantity}</td>
+                    <td>
+                      <Comb columns={line.comb} />
+                    </td>
+                    <td className="num">{formatMoney(line.eachWithRisk, settings)}</td>
+                  </tr>
+                ))}
+              </tbody>
             </table>
-            <div style={{ padding: '8px 12px' }}><CombLegend /></div>
+            <div style={{ padding: '8px 12px' }}>
+              <CombLegend />
+            </div>
           </section>
         </div>
         <div className="cols">
           <section className="sheet flush" aria-label="Quoted and real">
             <table className="plain">
-              <thead><tr><th>quoted against real</th><th className="right">quoted</th><th className="right">so far</th></tr></thead>
+              <thead>
+                <tr>
+                  <th>quoted against real</th>
+                  <th className="right">quoted</th>
+                  <th className="right">so far</th>
+                </tr>
+              </thead>
               <tbody>
-                {against.stations.map((entry) => <tr key={entry.station}><td>{entry.station === 'cut' ? 'Set up and cut' : STATION_NAMES[entry.station]}, your hands</td><td className="num"><Why figure={entry.quoted}>{formatDuration(entry.quoted.value, settings)}</Why></td><td className="num"><Why figure={entry.real}>{formatDuration(entry.real.value, settings)}</Why></td></tr>)}
-                <tr className="total"><td>Your time</td><td className="num"><Why figure={against.time.quoted} /></td><td className="num"><Why figure={against.time.real} /></td></tr>
-                <tr><td>Cash: materials, wear, machine</td><td className="num"><Why figure={against.cash.quoted} /></td><td className="num"><Why figure={against.cash.real} /></td></tr>
-                <tr className="total"><td>Cost with your time</td><td className="num"><Why figure={against.cost.quoted} /></td><td className="num"><Why figure={against.cost.real} /></td></tr>
-                <tr><td>Fee</td><td className="num"><Why figure={view.fee} /></td><td className="num"><Why figure={view.fee} /></td></tr>
-                <tr className="total"><td>{closed || row.stage === 'ready' ? 'Yours' : 'Left so far'}, of {formatMoney(row.agreed, settings)}</td><td className="num"><Why figure={view.keptQuoted} /></td><td className={`num ${view.kept.value < 0 ? 'short' : ''}`}><Why figure={view.kept} /></td></tr>
+                {against.stations.map((entry) => (
+                  <tr key={entry.station}>
+                    <td>{entry.station === 'cut' ? 'Set up and cut' : STATION_NAMES[entry.station]}, your hands</td>
+                    <td className="num">
+                      <Why figure={entry.quoted}>{formatDuration(entry.quoted.value, settings)}</Why>
+                    </td>
+                    <td className="num">
+                      <Why figure={entry.real}>{formatDuration(entry.real.value, settings)}</Why>
+                    </td>
+                  </tr>
+                ))}
+                <tr className="total">
+                  <td>Your time</td>
+                  <td className="num">
+                    <Why figure={against.time.quoted} />
+                  </td>
+                  <td className="num">
+                    <Why figure={against.time.real} />
+                  </td>
+                </tr>
+                <tr>
+                  <td>Cash: materials, wear, machine</td>
+                  <td className="num">
+                    <Why figure={against.cash.quoted} />
+                  </td>
+                  <td className="num">
+                    <Why figure={against.cash.real} />
+                  </td>
+                </tr>
+                <tr className="total">
+                  <td>Cost with your time</td>
+                  <td className="num">
+                    <Why figure={against.cost.quoted} />
+                  </td>
+                  <td className="num">
+                    <Why figure={against.cost.real} />
+                  </td>
+                </tr>
+                <tr>
+                  <td>Fee</td>
+                  <td className="num">
+                    <Why figure={view.fee} />
+                  </td>
+                  <td className="num">
+                    <Why figure={view.fee} />
+                  </td>
+                </tr>
+                <tr className="total">
+                  <td>
+                    {closed || row.stage === 'ready' ? 'Yours' : 'Left so far'}, of {formatMoney(row.agreed, settings)}
+                  </td>
+                  <td className="num">
+                    <Why figure={view.keptQuoted} />
+                  </td>
+                  <td className={`num ${view.kept.value < 0 ? 'short' : ''}`}>
+                    <Why figure={view.kept} />
+                  </td>
+                </tr>
               </tbody>
             </table>
           </section>
           <section className="sheet">
             <h2 style={{ margin: '0 0 4px' }}>What happened</h2>
             <div style={{ maxHeight: 210, overflow: 'auto' }} tabIndex={0} role="region" aria-label="What happened">
-              <table className="plain"><tbody>{view.events.map((event, index) => <tr key={index}><td className="soft" style={{ whiteSpace: 'nowrap', width: 130 }}>{formatInstant(event.atMs, settings)}</td><td>{event.text}</td></tr>)}</tbody></table>
+              <table className="plain">
+                <tbody>
+                  {view.events.map((event, index) => (
+                    <tr key={index}>
+                      <td className="soft" style={{ whiteSpace: 'nowrap', width: 130 }}>
+                        {formatInstant(event.atMs, settings)}
+                      </td>
+                      <td>{event.text}</td>
+                    </tr>
+                  ))}
+                </tbody>
+              </table>
             </div>
           </section>
         </div>
       </div>
-      <Suspense>{changing && <ChangeOrder view={view} onClose={() => setChanging(false)} onSaved={() => { setChanging(false); void client.invalidateQueries({ queryKey: key }); }} />}</Suspense>
+      <Suspense>
+        {changing && (
+          <ChangeOrder
+            view={view}
+            onClose={() => setChanging(false)}
+            onSaved={() => {
+              setChanging(false);
+              void client.invalidateQueries({ queryKey: key });
+            }}
+          />
+        )}
+      </Suspense>
     </>
   );
 }

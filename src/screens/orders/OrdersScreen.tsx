@@ -12,23 +12,62 @@ import { useSettings } from '../shared/settings';
 import { Slack } from '../shared/Slack';
 
 export function OrdersScreen({ frame, view }: { frame: FrameView; view: OrderListView }) {
-  return <Frame frame={frame} current="orders" newHref="/orders/new"><Orders initial={view} /></Frame>;
+  return (
+    <Frame frame={frame} current="orders" newHref="/orders/new">
+      <Orders initial={view} />
+    </Frame>
+  );
 }
 
 function Orders({ initial }: { initial: OrderListView }) {
-  const { data } = useQuery({ queryKey: ['orders'], queryFn: ({ signal }) => callApi<OrderListView>('GET', '/api/orders', undefined, signal), initialData: initial });
+  const { data } = useQuery({
+    queryKey: ['orders'],
+    queryFn: ({ signal }) => callApi<OrderListView>('GET', '/api/orders', undefined, signal),
+    initialData: initial,
+  });
   const short = data.open.filter((row) => row.slack && row.slack.value < 0).length;
   const ready = data.open.filter((row) => row.stage === 'ready').length;
   return (
     <>
       <div className="page-head">
-        <div><h1 style={{ margin: 0 }}>{data.open.length === 0 ? 'No open orders' : `${data.open.length} open ${data.open.length === 1 ? 'order' : 'orders'}, ${short === 0 ? 'all can be in time' : `${short} short of time`}${ready ? `, ${ready} ready` : ''}`}</h1></div>
-        <div className="actions"><Button variant="contained" href="/orders/new">Take an order</Button></div>
+        <div>
+          <h1 style={{ margin: 0 }}>
+            {data.open.length === 0
+              ? 'No open orders'
+              : `${data.open.length} open ${data.open.length === 1 ? 'order' : 'orders'}, ${short === 0 ? 'all can be in time' : `${short} short of time`}${ready ? `, ${ready} ready` : ''}`}
+          </h1>
+        </div>
+        <div className="actions">
+          <Button variant="contained" href="/orders/new">
+            Take an order
+          </Button>
+        </div>
       </div>
-      {data.open.length + data.closed.length === 0 && <div className="sheet empty"><p>An order is a customer, some items, and the day they are promised for. Its pieces and parts follow by themselves.</p><Button variant="contained" href="/orders/new">Take the first order</Button></div>}
-      {data.open.length > 0 && <div className="sheet flush"><OrderTable rows={data.open} /></div>}
+      {data.open.length + data.closed.length === 0 && (
+        <div className="sheet empty">
+          <p>
+            An order is a customer, some items, and the day they are promised for. Its pieces and parts follow by
+            themselves.
+          </p>
+          <Button variant="contained" href="/orders/new">
+            Take the first order
+          </Button>
+        </div>
+      )}
+      {data.open.length > 0 && (
+        <div className="sheet flush">
+          <OrderTable rows={data.open} />
+        </div>
+      )}
       {data.open.length > 0 && <CombLegend />}
-      {data.closed.length > 0 && <><h2 style={{ marginBottom: -4 }}>Closed</h2><div className="sheet flush"><OrderTable rows={data.closed} closed /></div></>}
+      {data.closed.length > 0 && (
+        <>
+          <h2 style={{ marginBottom: -4 }}>Closed</h2>
+          <div className="sheet flush">
+            <OrderTable rows={data.closed} closed />
+          </div>
+        </>
+      )}
     </>
   );
 }
@@ -37,15 +76,37 @@ function OrderTable({ rows, closed = false }: { rows: readonly OrderRow[]; close
   const settings = useSettings();
   return (
     <table className="plain">
-      <thead><tr><th className="right hide-small">no.</th><th>order</th><th>due</th>{!closed && <th>slack</th>}<th>parts</th><th>{closed ? 'state' : 'next'}</th><th className="right">agreed</th></tr></thead>
+      <thead>
+        <tr>
+          <th className="right hide-small">no.</th>
+          <th>order</th>
+          <th>due</th>
+          {!closed && <th>slack</th>}
+          <th>parts</th>
+          <th>{closed ? 'state' : 'next'}</th>
+          <th className="right">agreed</th>
+        </tr>
+      </thead>
       <tbody>
         {rows.map((row) => (
           <tr key={row.id}>
             <td className="num soft hide-small">{row.id}</td>
-            <td><a href={`/orders/${row.id}`}><strong>{row.title}</strong></a><br /><span className="soft">{row.customerName}</span></td>
+            <td>
+              <a href={`/orders/${row.id}`}>
+                <strong>{row.title}</strong>
+              </a>
+              <br />
+              <span className="soft">{row.customerName}</span>
+            </td>
             <td style={{ whiteSpace: 'nowrap' }}>{formatDay(row.dueDay, settings)}</td>
-            {!closed && <td style={{ whiteSpace: 'nowrap' }}><Slack slack={row.slack} /></td>}
-            <td style={{ maxWidth: 320 }}><Comb columns={row.comb} /></td>
+            {!closed && (
+              <td style={{ whiteSpace: 'nowrap' }}>
+                <Slack slack={row.slack} />
+              </td>
+            )}
+            <td style={{ maxWidth: 320 }}>
+              <Comb columns={row.comb} />
+            </td>
             <td className="soft">{closed ? STAGE_NAMES[row.stage] : row.holdsUp}</td>
             <td className="num">{formatMoney(row.agreed, settings)}</td>
           </tr>

@@ -7,8 +7,13 @@ export function Comb({ columns }: { columns: readonly CombColumn[] }) {
   return (
     <div className="comb" role="img" aria-label={summarise(columns)}>
       {columns.map((column) => (
-        <span key={column.unitId} title={`piece ${column.number}: ${column.teeth.map((tooth) => (tooth.broken ? 'spoiled' : STATE_NAMES[tooth.state])).join(', ')}`}>
-          {column.teeth.map((tooth) => <i key={tooth.partId} className={`tooth ${tooth.broken ? 'broken' : tooth.state}`} />)}
+        <span
+          key={column.unitId}
+          title={`piece ${column.number}: ${column.teeth.map((tooth) => (tooth.broken ? 'spoiled' : STATE_NAMES[tooth.state])).join(', ')}`}
+        >
+          {column.teeth.map((tooth) => (
+            <i key={tooth.partId} className={`tooth ${tooth.broken ? 'broken' : tooth.state}`} />
+          ))}
         </span>
       ))}
     </div>
@@ -16,12 +21,41 @@ export function Comb({ columns }: { columns: readonly CombColumn[] }) {
 }
 
 export function CombLegend() {
-  return <div className="legend"><span><i className="tooth" />to cut</span><span><i className="tooth cut" />cut</span><span><i className="tooth weeded" />weeded</span><span><i className="tooth pressed" />pressed</span><span><i className="tooth checked" />checked</span><span><i className="tooth broken" />spoiled, to recut</span></div>;
+  return (
+    <div className="legend">
+      <span>
+        <i className="tooth" />
+        to cut
+      </span>
+      <span>
+        <i className="tooth cut" />
+        cut
+      </span>
+      <span>
+        <i className="tooth weeded" />
+        weeded
+      </span>
+      <span>
+        <i className="tooth pressed" />
+        pressed
+      </span>
+      <span>
+        <i className="tooth checked" />
+        checked
+      </span>
+      <span>
+        <i className="tooth broken" />
+        spoiled, to recut
+      </span>
+    </div>
+  );
 }
 
 function summarise(columns: readonly CombColumn[]): string {
   const teeth = columns.flatMap((column) => column.teeth);
-  const counts = (['to-cut', 'cut', 'weeded', 'pressed', 'checked'] as const).map((state) => [STATE_NAMES[state], teeth.filter((tooth) => tooth.state === state).length] as const).filter(([, count]) => count > 0);
+  const counts = (['to-cut', 'cut', 'weeded', 'pressed', 'checked'] as const)
+    .map((state) => [STATE_NAMES[state], teeth.filter((tooth) => tooth.state === state).length] as const)
+    .filter(([, count]) => count > 0);
   const broken = teeth.filter((tooth) => tooth.broken).length;
   return `${columns.length} pieces, ${teeth.length} parts: ${counts.map(([name, count]) => `${count} ${name}`).join(', ')}${broken ? `, ${broken} spoiled` : ''}`;
 }

@@ -7,21 +7,81 @@ import { useSettings } from './settings';
 import { Why } from './Why';
 
 type Segment = CostStage | 'fee';
-const STAGE_COLOURS: Readonly<Record<Segment, string>> = { blank: '#6f6857', artwork: '#8a5a72', vinyl: '#3f5e86', tape: '#55709a', stones: '#6d5f94', extra: '#77604a', 'set-up': '#5f5968', cut: '#33507a', weed: '#3e7650', press: '#a5343c', wear: '#7a5a1e', risk: '#8a4a16', check: '#356544', pack: '#76694f', overhead: '#4d5a52', fee: '#58406e' };
-const STAGE_NAMES: Readonly<Record<Segment, string>> = { blank: 'blank', artwork: 'drawing', vinyl: 'vinyl', tape: 'tape', stones: 'stones', extra: 'besides', 'set-up': 'set-up', cut: 'cut', weed: 'weed', press: 'press', wear: 'wear', risk: 'risk', check: 'check', pack: 'pack', overhead: 'overheads', fee: 'fee' };
+const STAGE_COLOURS: Readonly<Record<Segment, string>> = {
+  blank: '#6f6857',
+  artwork: '#8a5a72',
+  vinyl: '#3f5e86',
+  tape: '#55709a',
+  stones: '#6d5f94',
+  extra: '#77604a',
+  'set-up': '#5f5968',
+  cut: '#33507a',
+  weed: '#3e7650',
+  press: '#a5343c',
+  wear: '#7a5a1e',
+  risk: '#8a4a16',
+  check: '#356544',
+  pack: '#76694f',
+  overhead: '#4d5a52',
+  fee: '#58406e',
+};
+const STAGE_NAMES: Readonly<Record<Segment, string>> = {
+  blank: 'blank',
+  artwork: 'drawing',
+  vinyl: 'vinyl',
+  tape: 'tape',
+  stones: 'stones',
+  extra: 'besides',
+  'set-up': 'set-up',
+  cut: 'cut',
+  weed: 'weed',
+  press: 'press',
+  wear: 'wear',
+  risk: 'risk',
+  check: 'check',
+  pack: 'pack',
+  overhead: 'overheads',
+  fee: 'fee',
+};
 
 export function CostStrip({ cost, reading }: { cost: ItemCost; reading: PriceReading }) {
   const settings = useSettings();
   const whole = Math.max(reading.price.value, cost.withRisk.value + reading.fee.value, 1);
-  const segments = [...cost.lines.map((line) => ({ key: line.id, stage: line.stage as Segment, figure: line.figure })), { key: 'fee', stage: 'fee' as const, figure: reading.fee }].filter((segment) => segment.figure.value > 0);
+  const segments = [
+    ...cost.lines.map((line) => ({ key: line.id, stage: line.stage as Segment, figure: line.figure })),
+    { key: 'fee', stage: 'fee' as const, figure: reading.fee },
+  ].filter((segment) => segment.figure.value > 0);
   const yours = reading.yours;
   return (
     <div className="strip" role="group" aria-label="Where the price goes">
       {segments.map((segment) => {
         const share = (segment.figure.value / whole) * 100;
-        return <Why key={segment.key} figure={segment.figure} className="segment" style={{ flex: `${share} 0 0`, background: STAGE_COLOURS[segment.stage] }}>{share > 6.5 ? <><b>{STAGE_NAMES[segment.stage]}</b><span className="figures">{formatMoney(segment.figure.value, settings)}</span></> : ' '}</Why>;
+        return (
+          <Why
+            key={segment.key}
+            figure={segment.figure}
+            className="segment"
+            style={{ flex: `${share} 0 0`, background: STAGE_COLOURS[segment.stage] }}
+          >
+            {share > 6.5 ? (
+              <>
+                <b>{STAGE_NAMES[segment.stage]}</b>
+                <span className="figures">{formatMoney(segment.figure.value, settings)}</span>
+              </>
+            ) : (
+              ' '
+            )}
+          </Why>
+        );
       })}
-      <Why figure={yours} className={yours.value >= 0 ? 'yours' : 'over'} style={{ flex: `${(Math.max(Math.abs(yours.value), 1) / whole) * 100} 0 ${yours.value < 0 ? '70px' : '0px'}` }}><b>{yours.value >= 0 ? 'yours' : 'short'}</b><span className="figures">{formatMoney(yours.value, settings)}</span></Why>
+      <Why
+        figure={yours}
+        className={yours.value >= 0 ? 'yours' : 'over'}
+        style={{ flex: `${(Math.max(Math.abs(yours.value), 1) / whole) * 100} 0 ${yours.value < 0 ? '70px' : '0px'}` }}
+      >
+        <b>{yours.value >= 0 ? 'yours' : 'short'}</b>
+        <span className="figures">{formatMoney(yours.value, settings)}</span>
+      </Why>
     </div>
   );
 }

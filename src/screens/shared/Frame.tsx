@@ -19,26 +19,47 @@ const FindDialog = lazy(() => import('./FindDialog'));
 const QuickQuote = lazy(() => import('./QuickQuote'));
 const HelpSheet = lazy(() => import('./HelpSheet'));
 /** A new one for each page: on the server, one that lived on would show what an earlier request was answered. */
-const makeQueryClient = () => new QueryClient({ defaultOptions: { queries: { refetchOnWindowFocus: true, retry: 1, staleTime: 0, refetchOnMount: false } } });
+const makeQueryClient = () =>
+  new QueryClient({
+    defaultOptions: { queries: { refetchOnWindowFocus: true, retry: 1, staleTime: 0, refetchOnMount: false } },
+  });
 
 const modeStorage = () => ({
-  get: (fallback: string) => (typeof document === 'undefined' ? fallback : (/(?:^|; )theme=(light|dark)/.exec(document.cookie)?.[1] ?? fallback)),
+  get: (fallback: string) =>
+    typeof document === 'undefined' ? fallback : (/(?:^|; )theme=(light|dark)/.exec(document.cookie)?.[1] ?? fallback),
   set: (value: string) => {
     if (value === 'light' || value === 'dark') setCookie('theme', value);
   },
   subscribe: () => () => undefined,
 });
 
-type FrameProps = { readonly frame: FrameView; readonly current: ViewName; readonly children: ReactNode; readonly newHref?: string };
+type FrameProps = {
+  readonly frame: FrameView;
+  readonly current: ViewName;
+  readonly children: ReactNode;
+  readonly newHref?: string;
+};
 
 export function Frame(props: FrameProps) {
   const keyList = useRef(new Map<string, readonly KeyBinding[]>());
   const [queryClient] = useState(makeQueryClient);
   return (
     <QueryClientProvider client={queryClient}>
-      <ThemeProvider theme={theme} defaultMode="system" storageManager={({ key }) => (key.includes('mode') ? modeStorage() : { get: (fallback: string) => fallback, set: () => undefined, subscribe: () => () => undefined })}>
+      <ThemeProvider
+        theme={theme}
+        defaultMode="system"
+        storageManager={({ key }) =>
+          key.includes('mode')
+            ? modeStorage()
+            : { get: (fallback: string) => fallback, set: () => undefined, subscribe: () => () => undefined }
+        }
+      >
         <CssBaseline />
-        <SnackbarProvider maxSnack={3} anchorOrigin={{ vertical: 'bottom', horizontal: 'right' }} autoHideDuration={7000}>
+        <SnackbarProvider
+          maxSnack={3}
+          anchorOrigin={{ vertical: 'bottom', horizontal: 'right' }}
+          autoHideDuration={7000}
+        >
           <KeyListContext.Provider value={keyList}>
             <FrameBody {...props} />
           </KeyListContext.Provider>
@@ -58,7 +79,13 @@ function FrameBody({ frame, current, children, newHref }: FrameProps) {
     { keys: 'q', shown: 'Q', does: 'a quick quote', run: () => setOpen('quote') },
     { keys: '?', shown: '?', does: 'the keys of this screen', run: () => setOpen('help') },
     { keys: 'Shift+?', shown: '', does: '', run: () => setOpen('help') },
-    ...VIEWS.map((view) => ({ keys: `Alt+Digit${view.digit}`, shown: `Alt ${view.digit}`, does: view.label, run: () => location.assign(view.href), whileTyping: true })),
+    ...VIEWS.map((view) => ({
+      keys: `Alt+Digit${view.digit}`,
+      shown: `Alt ${view.digit}`,
+      does: view.label,
+      run: () => location.assign(view.href),
+      whileTyping: true,
+    })),
   ]);
   // From now on the page answers; until then the style sheet lets nothing be clicked.
   useEffect(() => {
@@ -73,30 +100,61 @@ function FrameBody({ frame, current, children, newHref }: FrameProps) {
   return (
     <SettingsProvider value={settings}>
       {newHref && <NewKey href={newHref} />}
-      <a className="skip" href="#main">To the contents</a>
+      <a className="skip" href="#main">
+        To the contents
+      </a>
       <div className="frame">
         <nav className="rail" aria-label="Views">
-          <a className="wordmark" href="/" aria-label="Chiral, today"><span aria-hidden>chiral</span><i aria-hidden /></a>
+          <a className="wordmark" href="/" aria-label="Chiral, today">
+            <span aria-hidden>chiral</span>
+            <i aria-hidden />
+          </a>
           <ul>
             {VIEWS.map((view) => [
               view.gapBefore && <li key={`${view.name}-gap`} className="gap" aria-hidden />,
-              <li key={view.name}><a href={view.href} aria-current={view.name === current ? 'page' : undefined}>{view.label}<kbd aria-hidden>{view.digit}</kbd></a></li>,
+              <li key={view.name}>
+                <a href={view.href} aria-current={view.name === current ? 'page' : undefined}>
+                  {view.label}
+                  <kbd aria-hidden>{view.digit}</kbd>
+                </a>
+              </li>,
             ])}
           </ul>
-          <div className="shop">{frame.shop.name}{frame.shop.simulated ? ', demo' : ''}<br /><Now startMs={frame.nowMs} /></div>
+          <div className="shop">
+            {frame.shop.name}
+            {frame.shop.simulated ? ', demo' : ''}
+            <br />
+            <Now startMs={frame.nowMs} />
+          </div>
         </nav>
         <header className="topline">
-          <Button className="find" onClick={() => setOpen('find')}>Find or do anything <kbd>/</kbd></Button>
-          <button className="quiet hide-small" onClick={() => setOpen('quote')} aria-label="Quick quote">quote <kbd>Q</kbd></button>
+          <Button className="find" onClick={() => setOpen('find')}>
+            Find or do anything <kbd>/</kbd>
+          </Button>
+          <button className="quiet hide-small" onClick={() => setOpen('quote')} aria-label="Quick quote">
+            quote <kbd>Q</kbd>
+          </button>
           <Timers frame={frame} />
-          <button className="quiet hide-small" onClick={toggleUnits} aria-label={`Units: ${system === 'metric' ? 'millimetres and °C' : 'inches and °F'}. Change`}>{system === 'metric' ? 'mm °C' : 'in °F'}</button>
+          <button
+            className="quiet hide-small"
+            onClick={toggleUnits}
+            aria-label={`Units: ${system === 'metric' ? 'millimetres and °C' : 'inches and °F'}. Change`}
+          >
+            {system === 'metric' ? 'mm °C' : 'in °F'}
+          </button>
           <ThemeSwitch />
-          <button className="quiet hide-small" onClick={() => setOpen('help')} aria-label="Keys of this screen">keys ?</button>
+          <button className="quiet hide-small" onClick={() => setOpen('help')} aria-label="Keys of this screen">
+            keys ?
+          </button>
         </header>
-        <main className="page" id="main">{children}</main>
+        <main className="page" id="main">
+          {children}
+        </main>
       </div>
       <Suspense>
-        {open === 'find' && <FindDialog onClose={() => setOpen(null)} onToggleUnits={toggleUnits} onQuote={() => setOpen('quote')} />}
+        {open === 'find' && (
+          <FindDialog onClose={() => setOpen(null)} onToggleUnits={toggleUnits} onQuote={() => setOpen('quote')} />
+        )}
         {open === 'quote' && <QuickQuote onClose={() => setOpen(null)} />}
         {open === 'help' && <HelpSheet onClose={() => setOpen(null)} />}
       </Suspense>
@@ -115,7 +173,15 @@ function ThemeSwitch() {
   const [ready, setReady] = useState(false);
   useEffect(() => setReady(true), []);
   const shown = ready ? (mode === 'system' ? (systemMode ?? 'light') : (mode ?? 'light')) : 'light';
-  return <button className="quiet" onClick={() => setMode(shown === 'dark' ? 'light' : 'dark')} aria-label={`Theme: ${shown}. Change`}>{shown}</button>;
+  return (
+    <button
+      className="quiet"
+      onClick={() => setMode(shown === 'dark' ? 'light' : 'dark')}
+      aria-label={`Theme: ${shown}. Change`}
+    >
+      {shown}
+    </button>
+  );
 }
 
 /** The server's time as well as this page can know it, moving on by itself. */
@@ -138,12 +204,21 @@ function Now({ startMs }: { startMs: number }) {
 export const RUNNING_KEY = ['running'] as const;
 
 function Timers({ frame }: { frame: FrameView }) {
-  const { data } = useQuery({ queryKey: RUNNING_KEY, queryFn: ({ signal }) => callApi<{ running: readonly RunningWork[]; nowMs: number }>('GET', '/api/work', undefined, signal), initialData: { running: frame.running, nowMs: frame.nowMs }, refetchInterval: 30_000 });
+  const { data } = useQuery({
+    queryKey: RUNNING_KEY,
+    queryFn: ({ signal }) =>
+      callApi<{ running: readonly RunningWork[]; nowMs: number }>('GET', '/api/work', undefined, signal),
+    initialData: { running: frame.running, nowMs: frame.nowMs },
+    refetchInterval: 30_000,
+  });
   const now = useServerNow(data.nowMs);
   return (
     <div className="timers" role="group" aria-label="Running timers">
       {data.running.map((work) => (
-        <a key={work.id} className="timer" href={`/bench/${work.station}`}><span>{work.label}</span><b>{formatClock((now - work.startedAtMs) / 1000)}</b></a>
+        <a key={work.id} className="timer" href={`/bench/${work.station}`}>
+          <span>{work.label}</span>
+          <b>{formatClock((now - work.startedAtMs) / 1000)}</b>
+        </a>
       ))}
     </div>
   );

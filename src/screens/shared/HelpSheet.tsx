@@ -17,12 +17,32 @@ export default function HelpSheet({ onClose }: { onClose: () => void }) {
         {groups.toReversed?.().map(([group, bindings]) => (
           <section key={group}>
             <h3>{group}</h3>
-            <table className="plain"><tbody>{[...bindings].filter((binding) => binding.shown).map((binding) => <tr key={binding.keys}><td width="110"><kbd>{binding.shown}</kbd></td><td>{binding.does}</td></tr>)}</tbody></table>
+            <table className="plain">
+              <tbody>
+                {[...bindings]
+                  .filter((binding) => binding.shown)
+                  .map((binding) => (
+                    <tr key={binding.keys}>
+                      <td width="110">
+                        <kbd>{binding.shown}</kbd>
+                      </td>
+                      <td>{binding.does}</td>
+                    </tr>
+                  ))}
+              </tbody>
+            </table>
           </section>
         ))}
-        <p className="soft"><kbd>=</kbd> on an underdotted figure shows its working. <kbd>Tab</kbd> goes from one to the next, <kbd>Esc</kbd> closes.</p>
+        <p className="soft">
+          <kbd>=</kbd> on an underdotted figure shows its working. <kbd>Tab</kbd> goes from one to the next,{' '}
+          <kbd>Esc</kbd> closes.
+        </p>
       </DialogContent>
-      <DialogActions><Button variant="contained" onClick={onClose} autoFocus>Close</Button></DialogActions>
+      <DialogActions>
+        <Button variant="contained" onClick={onClose} autoFocus>
+          Close
+        </Button>
+      </DialogActions>
     </Dialog>
   );
 }

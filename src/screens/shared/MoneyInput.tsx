@@ -5,15 +5,41 @@ import { useState } from 'react';
 import { getMoneyDigits, parseNumber } from '../../core/units';
 import { useSettings } from './settings';
 
-export function MoneyInput({ label, value, onChange, shown = false }: { label: string; value: number; onChange: (minor: number) => void; /** Whether the label stands beside it; else it is only read out. */ shown?: boolean }) {
+export function MoneyInput({
+  label,
+  value,
+  onChange,
+  shown = false,
+}: {
+  label: string;
+  value: number;
+  onChange: (minor: number) => void;
+  /** Whether the label stands beside it; else it is only read out. */ shown?: boolean;
+}) {
   const { currency } = useSettings();
   const digits = getMoneyDigits(currency);
   const [typed, setTyped] = useState<string | null>(null);
   const read = typed === null ? null : parseNumber(typed);
-  return <TextField variant={shown ? 'outlined' : 'standard'} {...(shown ? { label } : {})} fullWidth value={typed ?? (value / 10 ** digits).toFixed(digits)} error={typed !== null && (read === null || read < 0)} slotProps={{ htmlInput: { inputMode: 'decimal', className: 'figures', ...(shown ? {} : { 'aria-label': label, style: { textAlign: 'right' } }) } }}
-    onChange={(event) => {
-      setTyped(event.target.value);
-      const amount = parseNumber(event.target.value);
-      if (amount !== null && amount >= 0) onChange(Math.round(amount * 10 ** digits));
-    }} onBlur={() => read !== null && read >= 0 && setTyped(null)} />;
+  return (
+    <TextField
+      variant={shown ? 'outlined' : 'standard'}
+      {...(shown ? { label } : {})}
+      fullWidth
+      value={typed ?? (value / 10 ** digits).toFixed(digits)}
+      error={typed !== null && (read === null || read < 0)}
+      slotProps={{
+        htmlInput: {
+          inputMode: 'decimal',
+          className: 'figures',
+          ...(shown ? {} : { 'aria-label': label, style: { textAlign: 'right' } }),
+        },
+      }}
+      onChange={(event) => {
+        setTyped(event.target.value);
+        const amount = parseNumber(event.target.value);
+        if (amount !== null && amount >= 0) onChange(Math.round(amount * 10 ** digits));
+      }}
+      onBlur={() => read !== null && read >= 0 && setTyped(null)}
+    />
+  );
 }

@@ -12,8 +12,17 @@ import { NumberInput } from './NumberInput';
 import { Picture } from './Picture';
 import { useSettings } from './settings';
 
-export type DrawingWish = { readonly artwork: ArtworkView; readonly blank: BlankView; readonly widthMm: number; readonly vinylIds: readonly number[] };
-type Props = { readonly shelf: ShelfView; readonly wish: DrawingWish | null; readonly onChange: (wish: DrawingWish | null) => void };
+export type DrawingWish = {
+  readonly artwork: ArtworkView;
+  readonly blank: BlankView;
+  readonly widthMm: number;
+  readonly vinylIds: readonly number[];
+};
+type Props = {
+  readonly shelf: ShelfView;
+  readonly wish: DrawingWish | null;
+  readonly onChange: (wish: DrawingWish | null) => void;
+};
 
 export function QuoteDrawing({ shelf, wish, onChange }: Props) {
   const settings = useSettings();
@@ -25,7 +34,11 @@ export function QuoteDrawing({ shelf, wish, onChange }: Props) {
     setRefusal(null);
     try {
       const name = file.name.replace(/\.[^.]+$/, '') || 'Drawing';
-      const { id } = await callApi<{ id: number }>('POST', `/api/artwork?${new URLSearchParams({ name, fileName: file.name }).toString()}`, file);
+      const { id } = await callApi<{ id: number }>(
+        'POST',
+        `/api/artwork?${new URLSearchParams({ name, fileName: file.name }).toString()}`,
+        file,
+      );
       const artwork = await callApi<ArtworkView>('GET', `/api/artwork/${id}`);
       const placement = startPlacement(artwork, [shelf.vinyls[0]!.id], '');
       onChange({ artwork, blank: shelf.blanks[0]!, widthMm: placement.widthMm, vinylIds: placement.vinylIds });
@@ -37,24 +50,108 @@ export function QuoteDrawing({ shelf, wish, onChange }: Props) {
   };
   if (shelf.blanks.length === 0 || shelf.vinyls.length === 0) return null;
   return (
-    <div className="cols" onDragOver={(event) => event.preventDefault()} onDrop={(event) => {
-      event.preventDefault();
-      const [file] = event.dataTransfer.files;
-      if (file) void take(file);
-    }}>
-      <input ref={chooser} type="file" accept=".svg,.dxf,image/svg+xml" className="visually-hidden" tabIndex={-1} aria-label="Drawing to quote" onChange={(event) => {
-        const [file] = event.target.files ?? [];
+    <div
+      className="cols"
+      onDragOver={(event) => event.preventDefault()}
+      onDrop={(event) => {
+        event.preventDefault();
+        const [file] = event.dataTransfer.files;
         if (file) void take(file);
-        event.target.value = '';
-      }} />
-      {refusal && <div className="notice bad" role="alert">{refusal}</div>}
-      {!wish ? <div className="drop slim"><Button size="small" disabled={busy} onClick={() => chooser.current?.click()}>{busy ? 'Measuring it' : 'From a drawing'}</Button> <span className="soft">or drop an SVG or DXF here: it is measured and kept under Artwork</span></div> : (
-        <div className="fields" style={{ gridTemplateColumns: '84px minmax(0, 1fr) minmax(0, 1.4fr) repeat(2, minmax(0, 1fr))', alignItems: 'start' }}>
-          <span className="thumb" style={{ height: 58, padding: 4, boxSizing: 'border-box' }}><Picture picture={wish.artwork.picture} label={wish.artwork.name} /></span>
-          <NumberInput shown label="Width" unit="mm" value={wish.widthMm} least={3} onChange={(widthMm) => onChange({ ...wish, widthMm })} />
-          <TextField select label="Blank" value={wish.blank.id} onChange={(event) => onChange({ ...wish, blank: shelf.blanks.find((blank) => blank.id === Number(event.target.value)) ?? wish.blank })}>{shelf.blanks.map((blank) => <MenuItem key={blank.id} value={blank.id}>{blank.name}</MenuItem>)}</TextField>
-          {wish.vinylIds.map((id, at) => <TextField key={at} select label={`Vinyl for ${wish.artwork.layerNames[at] ?? `layer ${at + 1}`}`} value={id} onChange={(event) => onChange({ ...wish, vinylIds: wish.vinylIds.map((own, index) => (index === at ? Number(event.target.value) : own)) })}>{shelf.vinyls.map((vinyl) => <MenuItem key={vinyl.id} value={vinyl.id}><i className="swatch" style={{ background: vinyl.colourHex }} />{vinyl.name}</MenuItem>)}</TextField>)}
-          <span className="soft" style={{ gridColumn: '1 / -1' }}>{wish.artwork.name}, {formatLength(wish.widthMm, settings)} × {formatLength((wish.widthMm * wish.artwork.measurement.heightMm) / wish.artwork.measurement.widthMm, settings)}. Kept with the quote, it becomes an item. <Button size="small" variant="text" onClick={() => onChange(null)}>An item instead</Button></span>
+      }}
+    >
+      <input
+        ref={chooser}
+        type="file"
+        accept=".svg,.dxf,image/svg+xml"
+        className="visually-hidden"
+        tabIndex={-1}
+        aria-label="Drawing to quote"
+        onChange={(event) => {
+          const [file] = event.target.files ?? [];
+          if (file) void take(file);
+          event.target.value = '';
+        }}
+      />
+      {refusal && (
+        <div className="notice bad" role="alert">
+          {refusal}
+        </div>
+      )}
+      {!wish ? (
+        <div className="drop slim">
+          <Button size="small" disabled={busy} onClick={() => chooser.current?.click()}>
+            {busy ? 'Measuring it' : 'From a drawing'}
+          </Button>{' '}
+          <span className="soft">or drop an SVG or DXF here: it is measured and kept under Artwork</span>
+        </div>
+      ) : (
+        <div
+          className="fields"
+          style={{
+            gridTemplateColumns: '84px minmax(0, 1fr) minmax(0, 1.4fr) repeat(2, minmax(0, 1fr))',
+            alignItems: 'start',
+          }}
+        >
+          <span className="thumb" style={{ height: 58, padding: 4, boxSizing: 'border-box' }}>
+            <Picture picture={wish.artwork.picture} label={wish.artwork.name} />
+          </span>
+          <NumberInput
+            shown
+            label="Width"
+            unit="mm"
+            value={wish.widthMm}
+            least={3}
+            onChange={(widthMm) => onChange({ ...wish, widthMm })}
+          />
+          <TextField
+            select
+            label="Blank"
+            value={wish.blank.id}
+            onChange={(event) =>
+              onChange({
+                ...wish,
+                blank: shelf.blanks.find((blank) => blank.id === Number(event.target.value)) ?? wish.blank,
+              })
+            }
+          >
+            {shelf.blanks.map((blank) => (
+              <MenuItem key={blank.id} value={blank.id}>
+                {blank.name}
+              </MenuItem>
+            ))}
+          </TextField>
+          {wish.vinylIds.map((id, at) => (
+            <TextField
+              key={at}
+              select
+              label={`Vinyl for ${wish.artwork.layerNames[at] ?? `layer ${at + 1}`}`}
+              value={id}
+              onChange={(event) =>
+                onChange({
+                  ...wish,
+                  vinylIds: wish.vinylIds.map((own, index) => (index === at ? Number(event.target.value) : own)),
+                })
+              }
+            >
+              {shelf.vinyls.map((vinyl) => (
+                <MenuItem key={vinyl.id} value={vinyl.id}>
+                  <i className="swatch" style={{ background: vinyl.colourHex }} />
+                  {vinyl.name}
+                </MenuItem>
+              ))}
+            </TextField>
+          ))}
+          <span className="soft" style={{ gridColumn: '1 / -1' }}>
+            {wish.artwork.name}, {formatLength(wish.widthMm, settings)} ×{' '}
+            {formatLength(
+              (wish.widthMm * wish.artwork.measurement.heightMm) / wish.artwork.measurement.widthMm,
+              settings,
+            )}
+            . Kept with the quote, it becomes an item.{' '}
+            <Button size="small" variant="text" onClick={() => onChange(null)}>
+              An item instead
+            </Button>
+          </span>
         </div>
       )}
     </div>

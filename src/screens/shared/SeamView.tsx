@@ -6,33 +6,117 @@ import { useKeys } from './keys';
 import { Picture } from './Picture';
 
 /** A place that would fail, in mm from the artwork's top left. */
-export type SeamMark = { readonly x: number; readonly y: number; readonly widthMm: number; readonly kind: 'stroke' | 'gap' };
+export type SeamMark = {
+  readonly x: number;
+  readonly y: number;
+  readonly widthMm: number;
+  readonly kind: 'stroke' | 'gap';
+};
 type SeamProps = {
-  readonly picture: ArtworkPicture; readonly colours?: readonly (string | undefined)[]; readonly mirrored: boolean | readonly boolean[]; readonly cutCaption: string; readonly size: string; readonly name: string; readonly height?: number; readonly ground?: string;
-  readonly marks?: readonly SeamMark[]; readonly widthMm?: number;
+  readonly picture: ArtworkPicture;
+  readonly colours?: readonly (string | undefined)[];
+  readonly mirrored: boolean | readonly boolean[];
+  readonly cutCaption: string;
+  readonly size: string;
+  readonly name: string;
+  readonly height?: number;
+  readonly ground?: string;
+  readonly marks?: readonly SeamMark[];
+  readonly widthMm?: number;
   /** Offers the weeding map. */
   readonly weeding?: boolean;
 };
 const SIDES = ['both', 'worn', 'cut'] as const;
 
-export function SeamView({ picture, colours, mirrored, cutCaption, size, name, height = 420, ground, marks = [], widthMm = 1, weeding = false }: SeamProps) {
+export function SeamView({
+  picture,
+  colours,
+  mirrored,
+  cutCaption,
+  size,
+  name,
+  height = 420,
+  ground,
+  marks = [],
+  widthMm = 1,
+  weeding = false,
+}: SeamProps) {
   const [side, setSide] = useState<(typeof SIDES)[number]>('both');
   const [map, setMap] = useState(false);
   const cross = () => setSide(SIDES[(SIDES.indexOf(side) + 1) % SIDES.length]!);
-  useKeys('Artwork', [{ keys: 'x', shown: 'X', does: 'cross the seam: both, as worn, as cut', run: cross }, ...(weeding ? [{ keys: 'w', shown: 'W', does: 'the weeding map: what stays, what comes out', run: () => setMap(!map) }] : [])]);
+  useKeys('Artwork', [
+    { keys: 'x', shown: 'X', does: 'cross the seam: both, as worn, as cut', run: cross },
+    ...(weeding
+      ? [{ keys: 'w', shown: 'W', does: 'the weeding map: what stays, what comes out', run: () => setMap(!map) }]
+      : []),
+  ]);
   const unit = picture.width / widthMm;
   const least = picture.width / 48;
-  const circles = marks.length > 0 && !map ? marks.map((mark, index) => {
-    const place = { cx: mark.x * unit, cy: mark.y * unit, r: Math.max(least, mark.widthMm * unit * 1.6) };
-    return <g key={index}><circle {...place} className="fail halo" /><circle {...place} className={`fail ${mark.kind}`} /></g>;
-  }) : null;
+  const circles =
+    marks.length > 0 && !map
+      ? marks.map((mark, index) => {
+          const place = { cx: mark.x * unit, cy: mark.y * unit, r: Math.max(least, mark.widthMm * unit * 1.6) };
+          return (
+            <g key={index}>
+              <circle {...place} className="fail halo" />
+              <circle {...place} className={`fail ${mark.kind}`} />
+            </g>
+          );
+        })
+      : null;
   const tint = ground ? { color: readableOn(ground) } : undefined;
   return (
     <div className={`seam ${side === 'both' ? '' : 'one'}`}>
-      {side !== 'cut' && <figure style={ground ? { background: ground } : undefined}><figcaption style={tint}>as worn</figcaption><Picture picture={picture} colours={colours} label={`${name}, as worn`} maxHeight={height}>{circles}</Picture><span className="size" style={tint}>{size}</span></figure>}
-      {side !== 'worn' && <figure className="cut"><figcaption>{map ? 'weeding map, ' : ''}as cut, {cutCaption}</figcaption><Picture picture={picture} colours={colours} mirrored={mirrored} label={`${name}, ${map ? 'weeding map, ' : ''}as cut, ${cutCaption}`} maxHeight={height} weeding={map}>{circles}</Picture>
-        <span className="seam-keys">{map && <button className="quiet" onClick={() => printSeam(() => setSide('cut'))}>Print it</button>}{weeding && <button className="quiet" aria-pressed={map} onClick={() => setMap(!map)}>W weeding map</button>}<button className="quiet" onClick={cross} aria-label="Cross the seam">X crosses</button></span></figure>}
-      {side === 'worn' && <span className="seam-keys alone"><button className="quiet" onClick={cross} aria-label="Cross the seam">X crosses</button></span>}
+      {side !== 'cut' && (
+        <figure style={ground ? { background: ground } : undefined}>
+          <figcaption style={tint}>as worn</figcaption>
+          <Picture picture={picture} colours={colours} label={`${name}, as worn`} maxHeight={height}>
+            {circles}
+          </Picture>
+          <span className="size" style={tint}>
+            {size}
+          </span>
+        </figure>
+      )}
+      {side !== 'worn' && (
+        <figure className="cut">
+          <figcaption>
+            {map ? 'weeding map, ' : ''}as cut, {cutCaption}
+          </figcaption>
+          <Picture
+            picture={picture}
+            colours={colours}
+            mirrored={mirrored}
+            label={`${name}, ${map ? 'weeding map, ' : ''}as cut, ${cutCaption}`}
+            maxHeight={height}
+            weeding={map}
+          >
+            {circles}
+          </Picture>
+          <span className="seam-keys">
+            {map && (
+              <button className="quiet" onClick={() => printSeam(() => setSide('cut'))}>
+                Print it
+              </button>
+            )}
+            {weeding && (
+              <button className="quiet" aria-pressed={map} onClick={() => setMap(!map)}>
+                W weeding map
+              </button>
+            )}
+            <button className="quiet" onClick={cross} aria-label="Cross the seam">
+              X crosses
+            </button>
+          </span>
+        </figure>
+      )}
+      {side === 'worn' && (
+        <span className="seam-keys alone">
+          <button className="quiet" onClick={cross} aria-label="Cross the seam">
+            X crosses
+          </button>
+        </span>
+      )}
     </div>
   );
 }

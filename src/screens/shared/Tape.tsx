@@ -6,36 +6,118 @@ import { formatTimeOfDay } from '../../core/units';
 import { useSettings } from './settings';
 
 const TRACK_NAMES: Readonly<Record<Track, string>> = { cutter: 'Cutter', hands: 'Hands', press: 'Press' };
-const LEFT = 74, ROW = 34, TOP = 24, WIDTH = 1040;
+const LEFT = 74,
+  ROW = 34,
+  TOP = 24,
+  WIDTH = 1040;
 
-export function Tape({ blocks, startMs, endMs, nowMs }: { blocks: readonly TapeBlock[]; startMs: number; endMs: number; nowMs: number }) {
+export function Tape({
+  blocks,
+  startMs,
+  endMs,
+  nowMs,
+}: {
+  blocks: readonly TapeBlock[];
+  startMs: number;
+  endMs: number;
+  nowMs: number;
+}) {
   const settings = useSettings();
-  const scale = scaleLinear().domain([startMs, endMs]).range([LEFT, WIDTH - 12]).clamp(true);
-  const hours = Array.from({ length: Math.round((endMs - startMs) / 3_600_000) + 1 }, (_, index) => startMs + index * 3_600_000);
+  const scale = scaleLinear()
+    .domain([startMs, endMs])
+    .range([LEFT, WIDTH - 12])
+    .clamp(true);
+  const hours = Array.from(
+    { length: Math.round((endMs - startMs) / 3_600_000) + 1 },
+    (_, index) => startMs + index * 3_600_000,
+  );
   const shown = blocks.filter((block) => block.endMs > startMs && block.startMs < endMs);
   const planned = shown.filter((block) => block.planned);
-  const words = `The day: ${shown.length - planned.length} stretches logged, ${planned.length} planned. ${planned.slice(0, 6).map((block) => `${block.station} ${block.label} at ${formatTimeOfDay(block.startMs, settings)}`).join('; ')}`;
+  const words = `The day: ${shown.length - planned.length} stretches logged, ${planned.length} planned. ${planned
+    .slice(0, 6)
+    .map((block) => `${block.station} ${block.label} at ${formatTimeOfDay(block.startMs, settings)}`)
+    .join('; ')}`;
   return (
     <svg className="tape" viewBox={`0 0 ${WIDTH} ${TOP + TRACKS.length * ROW + 18}`} role="img" aria-label={words}>
-      {hours.map((hour) => <g key={hour}><line x1={scale(hour)} x2={scale(hour)} y1={TOP - 6} y2={TOP + TRACKS.length * ROW} stroke="var(--mui-palette-divider)" /><text x={scale(hour)} y={13} textAnchor="middle" className="figures" style={{ fill: 'var(--mui-palette-text-secondary)' }}>{formatTimeOfDay(hour, settings).replace(/:00$/, '').replace(/^0(?=\d)/, '')}</text></g>)}
-      {TRACKS.map((track, row) => (
-        <g key={track}>
-          <text x={4} y={TOP + row * ROW + 21} style={{ fontWeight: 650 }}>{TRACK_NAMES[track]}</text>
-          {shown.filter((block) => block.track === track).map((block) => {
-            const x = scale(block.startMs), width = Math.max(2, scale(block.endMs) - x - 1), y = TOP + row * ROW + 4;
-            const room = Math.floor((width - 8) / 6.6);
-            const text = `${block.station === 'check' ? 'check ' : block.station === 'weed' ? 'weed ' : ''}${block.label}`;
-            return (
-              <g key={block.key}>
-                <title>{`${text}, ${formatTimeOfDay(block.startMs, settings)} to ${formatTimeOfDay(block.endMs, settings)}${block.planned ? ', planned' : ''}`}</title>
-                <rect x={x} y={y} width={width} height={ROW - 10} fill={`var(--tint-${block.station})`} fillOpacity={block.planned ? 0.1 : 0.85} stroke={`var(--tint-${block.station})`} strokeDasharray={block.planned ? '3 3' : undefined} />
-                {room >= 4 && <text x={x + 5} y={y + 17} style={block.planned ? undefined : { fill: '#fffcf5' }}>{text.length > room ? `${text.slice(0, room - 1)}…` : text}</text>}
-              </g>
-            );
-          })}
+      {hours.map((hour) => (
+        <g key={hour}>
+          <line
+            x1={scale(hour)}
+            x2={scale(hour)}
+            y1={TOP - 6}
+            y2={TOP + TRACKS.length * ROW}
+            stroke="var(--mui-palette-divider)"
+          />
+          <text
+            x={scale(hour)}
+            y={13}
+            textAnchor="middle"
+            className="figures"
+            style={{ fill: 'var(--mui-palette-text-secondary)' }}
+          >
+            {formatTimeOfDay(hour, settings)
+              .replace(/:00$/, '')
+              .replace(/^0(?=\d)/, '')}
+          </text>
         </g>
       ))}
-      {nowMs >= startMs && nowMs <= endMs && <g><line x1={scale(nowMs)} x2={scale(nowMs)} y1={TOP - 8} y2={TOP + TRACKS.length * ROW + 2} stroke="var(--mui-palette-secondary-main)" strokeWidth={2} strokeDasharray="5 4" /><text x={Math.min(scale(nowMs), WIDTH - 40)} y={TOP + TRACKS.length * ROW + 15} textAnchor="middle" style={{ fill: 'var(--mui-palette-secondary-main)' }}>now {formatTimeOfDay(nowMs, settings)}</text></g>}
+      {TRACKS.map((track, row) => (
+        <g key={track}>
+          <text x={4} y={TOP + row * ROW + 21} style={{ fontWeight: 650 }}>
+            {TRACK_NAMES[track]}
+          </text>
+          {shown
+            .filter((block) => block.track === track)
+            .map((block) => {
+              const x = scale(block.startMs),
+                width = Math.max(2, scale(block.endMs) - x - 1),
+                y = TOP + row * ROW + 4;
+              const room = Math.floor((width - 8) / 6.6);
+              const text = `${block.station === 'check' ? 'check ' : block.station === 'weed' ? 'weed ' : ''}${block.label}`;
+              return (
+                <g key={block.key}>
+                  <title>{`${text}, ${formatTimeOfDay(block.startMs, settings)} to ${formatTimeOfDay(block.endMs, settings)}${block.planned ? ', planned' : ''}`}</title>
+                  <rect
+                    x={x}
+                    y={y}
+                    width={width}
+                    height={ROW - 10}
+                    fill={`var(--tint-${block.station})`}
+                    fillOpacity={block.planned ? 0.1 : 0.85}
+                    stroke={`var(--tint-${block.station})`}
+                    strokeDasharray={block.planned ? '3 3' : undefined}
+                  />
+                  {room >= 4 && (
+                    <text x={x + 5} y={y + 17} style={block.planned ? undefined : { fill: '#fffcf5' }}>
+                      {text.length > room ? `${text.slice(0, room - 1)}…` : text}
+                    </text>
+                  )}
+                </g>
+              );
+            })}
+        </g>
+      ))}
+      {nowMs >= startMs && nowMs <= endMs && (
+        <g>
+          <line
+            x1={scale(nowMs)}
+            x2={scale(nowMs)}
+            y1={TOP - 8}
+            y2={TOP + TRACKS.length * ROW + 2}
+            stroke="var(--mui-palette-secondary-main)"
+            strokeWidth={2}
+            strokeDasharray="5 4"
+          />
+          <text
+            x={Math.min(scale(nowMs), WIDTH - 40)}
+            y={TOP + TRACKS.length * ROW + 15}
+            textAnchor="middle"
+            style={{ fill: 'var(--mui-palette-secondary-main)' }}
+          >
+            now {formatTimeOfDay(nowMs, settings)}
+          </text>
+        </g>
+      )}
     </svg>
   );
 }

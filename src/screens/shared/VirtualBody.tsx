@@ -8,12 +8,31 @@ const WHOLE_ROWS = 150;
 /** What the server draws of a longer one, before anybody has scrolled. */
 const FIRST_SIGHT = { width: 1280, height: 1000 } as const;
 
-type Props = { readonly count: number; readonly columns: number; /** Height of the row, px, as near as it can be told. */ readonly heightOf: (index: number) => number; readonly render: (index: number) => ReactNode; /** Shown where there are no rows. */ readonly empty: ReactNode };
+type Props = {
+  readonly count: number;
+  readonly columns: number;
+  /** Height of the row, px, as near as it can be told. */ readonly heightOf: (index: number) => number;
+  readonly render: (index: number) => ReactNode;
+  /** Shown where there are no rows. */ readonly empty: ReactNode;
+};
 
 export function VirtualBody(props: Props) {
   const { count, columns, render, empty } = props;
-  if (count === 0) return <tbody><tr><td colSpan={columns} className="soft">{empty}</td></tr></tbody>;
-  return count <= WHOLE_ROWS ? <tbody>{Array.from({ length: count }, (_, index) => render(index))}</tbody> : <LongBody {...props} />;
+  if (count === 0)
+    return (
+      <tbody>
+        <tr>
+          <td colSpan={columns} className="soft">
+            {empty}
+          </td>
+        </tr>
+      </tbody>
+    );
+  return count <= WHOLE_ROWS ? (
+    <tbody>{Array.from({ length: count }, (_, index) => render(index))}</tbody>
+  ) : (
+    <LongBody {...props} />
+  );
 }
 
 function LongBody({ count, columns, heightOf, render }: Props) {
@@ -23,9 +42,27 @@ function LongBody({ count, columns, heightOf, render }: Props) {
     const box = body.current?.getBoundingClientRect();
     if (box) setTop(box.top + window.scrollY);
   }, []);
-  const rows = useWindowVirtualizer({ count, estimateSize: heightOf, overscan: 10, scrollMargin: top, initialRect: FIRST_SIGHT });
+  const rows = useWindowVirtualizer({
+    count,
+    estimateSize: heightOf,
+    overscan: 10,
+    scrollMargin: top,
+    initialRect: FIRST_SIGHT,
+  });
   const seen = rows.getVirtualItems();
-  const above = (seen[0]?.start ?? top) - top, below = rows.getTotalSize() - ((seen[seen.length - 1]?.end ?? top) - top);
-  const room = (height: number) => height > 0 && <tr aria-hidden style={{ height }}><td colSpan={columns} style={{ padding: 0, border: 0 }} /></tr>;
-  return <tbody ref={body}>{room(above)}{seen.map((row) => render(row.index))}{room(below)}</tbody>;
+  const above = (seen[0]?.start ?? top) - top,
+    below = rows.getTotalSize() - ((seen[seen.length - 1]?.end ?? top) - top);
+  const room = (height: number) =>
+    height > 0 && (
+      <tr aria-hidden style={{ height }}>
+        <td colSpan={columns} style={{ padding: 0, border: 0 }} />
+      </tr>
+    );
+  return (
+    <tbody ref={body}>
+      {room(above)}
+      {seen.map((row) => render(row.index))}
+      {room(below)}
+    </tbody>
+  );
 }

@@ -5,22 +5,55 @@ import { useState, type ReactNode } from 'react';
 import { formatFigure, type Figure } from '../../core/units';
 import { useSettings } from './settings';
 
-export function Why({ figure, children, className, style }: { figure: Figure; children?: ReactNode; className?: string; style?: React.CSSProperties }) {
+export function Why({
+  figure,
+  children,
+  className,
+  style,
+}: {
+  figure: Figure;
+  children?: ReactNode;
+  className?: string;
+  style?: React.CSSProperties;
+}) {
   const settings = useSettings();
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   return (
     <>
-      <button type="button" className={className ?? 'why'} style={style} aria-haspopup="dialog" aria-label={`${figure.label}: ${formatFigure(figure, settings)}, show working`} onClick={(event) => setAnchor(event.currentTarget)}
+      <button
+        type="button"
+        className={className ?? 'why'}
+        style={style}
+        aria-haspopup="dialog"
+        aria-label={`${figure.label}: ${formatFigure(figure, settings)}, show working`}
+        onClick={(event) => setAnchor(event.currentTarget)}
         onKeyDown={(event) => {
           if (event.key === '=') setAnchor(event.currentTarget);
-        }}>
+        }}
+      >
         {children ?? formatFigure(figure, settings)}
       </button>
       {anchor && (
-        <Popover open anchorEl={anchor} onClose={() => setAnchor(null)} anchorOrigin={{ vertical: 'bottom', horizontal: 'left' }} slotProps={{ paper: { className: 'working', role: 'dialog', 'aria-label': `Working: ${figure.label}`, tabIndex: -1 } }}>
-          <div className="top"><strong>{figure.label}</strong><strong className="figures">{formatFigure(figure, settings)}</strong></div>
+        <Popover
+          open
+          anchorEl={anchor}
+          onClose={() => setAnchor(null)}
+          anchorOrigin={{ vertical: 'bottom', horizontal: 'left' }}
+          slotProps={{
+            paper: { className: 'working', role: 'dialog', 'aria-label': `Working: ${figure.label}`, tabIndex: -1 },
+          }}
+        >
+          <div className="top">
+            <strong>{figure.label}</strong>
+            <strong className="figures">{formatFigure(figure, settings)}</strong>
+          </div>
           {figure.how && <em>{figure.how}</em>}
-          {figure.low !== undefined && figure.high !== undefined && <em>likely {formatFigure({ value: figure.low, unit: figure.unit }, settings)} to {formatFigure({ value: figure.high, unit: figure.unit }, settings)}</em>}
+          {figure.low !== undefined && figure.high !== undefined && (
+            <em>
+              likely {formatFigure({ value: figure.low, unit: figure.unit }, settings)} to{' '}
+              {formatFigure({ value: figure.high, unit: figure.unit }, settings)}
+            </em>
+          )}
           <WorkingParts parts={figure.parts ?? []} depth={0} />
           {!figure.parts?.length && <em>source: {figure.source}</em>}
         </Popover>
@@ -38,7 +71,12 @@ function WorkingParts({ parts, depth }: { parts: readonly Figure[]; depth: numbe
     <ul>
       {parts.map((part, index) => (
         <li key={index}>
-          <div><span>{part.label} <span className="tag">{part.source}</span></span><span className="figures">{formatFigure(part, settings)}</span></div>
+          <div>
+            <span>
+              {part.label} <span className="tag">{part.source}</span>
+            </span>
+            <span className="figures">{formatFigure(part, settings)}</span>
+          </div>
           {part.how && <em>{part.how}</em>}
           <WorkingParts parts={part.parts ?? []} depth={depth + 1} />
         </li>

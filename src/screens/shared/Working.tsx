@@ -7,7 +7,13 @@ import type { Asking } from './use-latest';
 
 const SHOWN_AFTER_MS = 300;
 
-export function Working({ doing, asking }: { /** As in "Measuring". */ readonly doing: string; readonly asking: Asking }) {
+export function Working({
+  doing,
+  asking,
+}: {
+  /** As in "Measuring". */ readonly doing: string;
+  readonly asking: Asking;
+}) {
   const [slow, setSlow] = useState(false);
   const { busy } = asking;
   useEffect(() => {
@@ -15,7 +21,24 @@ export function Working({ doing, asking }: { /** As in "Measuring". */ readonly 
     const timer = setTimeout(() => setSlow(true), SHOWN_AFTER_MS);
     return () => clearTimeout(timer);
   }, [busy]);
-  if (asking.stopped) return <div className="notice" role="status"><strong>Stopped</strong>{doing} was stopped; what is shown below is older than what you asked for. <Button size="small" variant="text" onClick={asking.again}>Go on with it</Button></div>;
+  if (asking.stopped)
+    return (
+      <div className="notice" role="status">
+        <strong>Stopped</strong>
+        {doing} was stopped; what is shown below is older than what you asked for.{' '}
+        <Button size="small" variant="text" onClick={asking.again}>
+          Go on with it
+        </Button>
+      </div>
+    );
   if (!busy || !slow) return null;
-  return <div style={{ display: 'flex', alignItems: 'center', gap: 14 }}><LinearProgress aria-label={doing} style={{ flex: 1 }} /><span className="soft">{doing} …</span><Button size="small" variant="text" onClick={asking.stop}>Stop</Button></div>;
+  return (
+    <div style={{ display: 'flex', alignItems: 'center', gap: 14 }}>
+      <LinearProgress aria-label={doing} style={{ flex: 1 }} />
+      <span className="soft">{doing} …</span>
+      <Button size="small" variant="text" onClick={asking.stop}>
+        Stop
+      </Button>
+    </div>
+  );
 }

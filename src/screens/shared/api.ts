@@ -1,7 +1,11 @@
 // How screens talk to the server: JSON, with errors that carry words and the field they are about.
 
 export class ApiError extends Error {
-  constructor(readonly code: string, message: string, readonly field?: string) {
+  constructor(
+    readonly code: string,
+    message: string,
+    readonly field?: string,
+  ) {
     super(message);
     this.name = 'ApiError';
   }
@@ -19,14 +23,20 @@ export async function callApi<T>(method: Method, path: string, body?: unknown, s
 }
 
 /** A file that the server makes, from another one where it is given. */
-export const fetchFile = async (path: string, body?: Blob): Promise<Blob> => (await send(body ? 'POST' : 'GET', path, body)).blob();
+export const fetchFile = async (path: string, body?: Blob): Promise<Blob> =>
+  (await send(body ? 'POST' : 'GET', path, body)).blob();
 
 /** The answer, when it is a good one. @throws ApiError in words otherwise. */
 async function send(method: Method, path: string, body?: unknown, signal?: AbortSignal): Promise<Response> {
   const file = body instanceof Blob;
   let response: Response;
   try {
-    response = await fetch(path, { method, signal: signal ?? null, headers: body === undefined || file ? {} : { 'Content-Type': 'application/json' }, body: body === undefined ? null : file ? body : JSON.stringify(body) });
+    response = await fetch(path, {
+      method,
+      signal: signal ?? null,
+      headers: body === undefined || file ? {} : { 'Content-Type': 'application/json' },
+      body: body === undefined ? null : file ? body : JSON.stringify(body),
+    });
   } catch (error) {
     if (error instanceof TypeError) throw new ApiError('unreachable', UNREACHABLE);
     throw error;

@@ -13,91 +13,245 @@ import { useSettings } from './settings';
 
 // eslint-disable-next-line @typescript-eslint/no-explicit-any -- the transformed values differ by schema and are not read here
 type Form<T extends FieldValues> = UseFormReturn<T, any, any>;
-type FieldProps<T extends FieldValues> = { readonly form: Form<T>; readonly name: FieldPath<T>; readonly label: string; readonly autoFocus?: boolean; readonly help?: ReactNode; readonly unit?: string };
+type FieldProps<T extends FieldValues> = {
+  readonly form: Form<T>;
+  readonly name: FieldPath<T>;
+  readonly label: string;
+  readonly autoFocus?: boolean;
+  readonly help?: ReactNode;
+  readonly unit?: string;
+};
 
-export function TextLine<T extends FieldValues>({ form, name, label, help, unit, type, multiline, autoFocus, list }: FieldProps<T> & { type?: string; multiline?: boolean; list?: readonly string[] }) {
+export function TextLine<T extends FieldValues>({
+  form,
+  name,
+  label,
+  help,
+  unit,
+  type,
+  multiline,
+  autoFocus,
+  list,
+}: FieldProps<T> & { type?: string; multiline?: boolean; list?: readonly string[] }) {
   // Unlike any other's: a dialog may have a field of the same name as the page behind it.
   const id = useId();
   return (
-    <Controller control={form.control} name={name} render={({ field, fieldState }) => (
-      <>
-        <TextField {...field} id={id} value={field.value ?? ''} inputRef={field.ref} label={label} type={type ?? 'text'} multiline={multiline} minRows={multiline ? 2 : undefined} autoFocus={autoFocus} error={Boolean(fieldState.error)} helperText={fieldState.error?.message ?? help}
-          slotProps={{ inputLabel: type === 'date' || type === 'color' ? { shrink: true } : {}, htmlInput: list ? { list: `${id}-list` } : {}, input: unit ? { endAdornment: <InputAdornment position="end">{unit}</InputAdornment> } : {} }} fullWidth />
-        {list && <datalist id={`${id}-list`}>{list.map((entry) => <option key={entry} value={entry} />)}</datalist>}
-      </>
-    )} />
+    <Controller
+      control={form.control}
+      name={name}
+      render={({ field, fieldState }) => (
+        <>
+          <TextField
+            {...field}
+            id={id}
+            value={field.value ?? ''}
+            inputRef={field.ref}
+            label={label}
+            type={type ?? 'text'}
+            multiline={multiline}
+            minRows={multiline ? 2 : undefined}
+            autoFocus={autoFocus}
+            error={Boolean(fieldState.error)}
+            helperText={fieldState.error?.message ?? help}
+            slotProps={{
+              inputLabel: type === 'date' || type === 'color' ? { shrink: true } : {},
+              htmlInput: list ? { list: `${id}-list` } : {},
+              input: unit ? { endAdornment: <InputAdornment position="end">{unit}</InputAdornment> } : {},
+            }}
+            fullWidth
+          />
+          {list && (
+            <datalist id={`${id}-list`}>
+              {list.map((entry) => (
+                <option key={entry} value={entry} />
+              ))}
+            </datalist>
+          )}
+        </>
+      )}
+    />
   );
 }
 
-export function Choice<T extends FieldValues>({ form, name, label, options, help, onPicked }: FieldProps<T> & { options: readonly { value: string | number; label: string; swatch?: string }[]; onPicked?: (value: string) => void }) {
+export function Choice<T extends FieldValues>({
+  form,
+  name,
+  label,
+  options,
+  help,
+  onPicked,
+}: FieldProps<T> & {
+  options: readonly { value: string | number; label: string; swatch?: string }[];
+  onPicked?: (value: string) => void;
+}) {
   return (
-    <Controller control={form.control} name={name} render={({ field, fieldState }) => (
-      <TextField {...field} value={options.some((option) => option.value === field.value) ? field.value : ''} inputRef={field.ref} select label={label} error={Boolean(fieldState.error)} helperText={fieldState.error?.message ?? help} fullWidth
-        slotProps={options.some((option) => option.value === '') ? { select: { displayEmpty: true }, inputLabel: { shrink: true } } : {}}
-        onChange={(event) => { field.onChange(event); onPicked?.(event.target.value); }}>
-        {options.map((option) => <MenuItem key={option.value} value={option.value}>{option.swatch && <i className="swatch" style={{ background: option.swatch }} />}{option.label}</MenuItem>)}
-      </TextField>
-    )} />
+    <Controller
+      control={form.control}
+      name={name}
+      render={({ field, fieldState }) => (
+        <TextField
+          {...field}
+          value={options.some((option) => option.value === field.value) ? field.value : ''}
+          inputRef={field.ref}
+          select
+          label={label}
+          error={Boolean(fieldState.error)}
+          helperText={fieldState.error?.message ?? help}
+          fullWidth
+          slotProps={
+            options.some((option) => option.value === '')
+              ? { select: { displayEmpty: true }, inputLabel: { shrink: true } }
+              : {}
+          }
+          onChange={(event) => {
+            field.onChange(event);
+            onPicked?.(event.target.value);
+          }}
+        >
+          {options.map((option) => (
+            <MenuItem key={option.value} value={option.value}>
+              {option.swatch && <i className="swatch" style={{ background: option.swatch }} />}
+              {option.label}
+            </MenuItem>
+          ))}
+        </TextField>
+      )}
+    />
   );
 }
 
 /** A number shown in one measure and kept in another. What can't be read as a number is kept as typed, so that it can be mended. */
-function ConvertedField<T extends FieldValues>({ form, name, label, help, unit, toShown, toKept }: FieldProps<T> & { toShown: (kept: number) => string; toKept: (typed: number) => number }) {
+function ConvertedField<T extends FieldValues>({
+  form,
+  name,
+  label,
+  help,
+  unit,
+  toShown,
+  toKept,
+}: FieldProps<T> & { toShown: (kept: number) => string; toKept: (typed: number) => number }) {
   const [typed, setTyped] = useState<string | null>(null);
   return (
-    <Controller control={form.control} name={name} render={({ field, fieldState }) => (
-      <TextField name={name} inputRef={field.ref} label={label} value={typed ?? (typeof field.value === 'number' && Number.isFinite(field.value) ? toShown(field.value) : String(field.value ?? ''))} error={Boolean(fieldState.error)} helperText={fieldState.error?.message ?? help} fullWidth
-        slotProps={{ inputLabel: unit ? { shrink: true } : {}, htmlInput: { inputMode: 'decimal', className: 'figures' }, input: unit ? { endAdornment: <InputAdornment position="end">{unit}</InputAdornment> } : {} }}
-        onChange={(event) => {
-          setTyped(event.target.value);
-          const number = parseNumber(event.target.value);
-          field.onChange(number === null ? event.target.value : toKept(number));
-        }}
-        onBlur={() => {
-          if (typeof field.value === 'number') setTyped(null);
-          field.onBlur();
-        }} />
-    )} />
+    <Controller
+      control={form.control}
+      name={name}
+      render={({ field, fieldState }) => (
+        <TextField
+          name={name}
+          inputRef={field.ref}
+          label={label}
+          value={
+            typed ??
+            (typeof field.value === 'number' && Number.isFinite(field.value)
+              ? toShown(field.value)
+              : String(field.value ?? ''))
+          }
+          error={Boolean(fieldState.error)}
+          helperText={fieldState.error?.message ?? help}
+          fullWidth
+          slotProps={{
+            inputLabel: unit ? { shrink: true } : {},
+            htmlInput: { inputMode: 'decimal', className: 'figures' },
+            input: unit ? { endAdornment: <InputAdornment position="end">{unit}</InputAdornment> } : {},
+          }}
+          onChange={(event) => {
+            setTyped(event.target.value);
+            const number = parseNumber(event.target.value);
+            field.onChange(number === null ? event.target.value : toKept(number));
+          }}
+          onBlur={() => {
+            if (typeof field.value === 'number') setTyped(null);
+            field.onBlur();
+          }}
+        />
+      )}
+    />
   );
 }
 
 const plain = (value: number, digits: number) => String(Number(value.toFixed(digits)));
 
 /** `per`: seconds shown as minutes (60), shares as per cent (0.01) and so on. */
-export function NumberField<T extends FieldValues>({ per = 1, digits = 4, ...props }: FieldProps<T> & { per?: number; digits?: number }) {
+export function NumberField<T extends FieldValues>({
+  per = 1,
+  digits = 4,
+  ...props
+}: FieldProps<T> & { per?: number; digits?: number }) {
   return <ConvertedField {...props} toShown={(kept) => plain(kept / per, digits)} toKept={(typed) => typed * per} />;
 }
 
 export function MoneyField<T extends FieldValues>({ suffix = '', ...props }: FieldProps<T> & { suffix?: string }) {
   const { currency } = useSettings();
   const digits = getMoneyDigits(currency);
-  return <ConvertedField {...props} unit={`${currency}${suffix}`} toShown={(kept) => (kept / 10 ** digits).toFixed(digits)} toKept={(typed) => Math.round(typed * 10 ** digits)} />;
+  return (
+    <ConvertedField
+      {...props}
+      unit={`${currency}${suffix}`}
+      toShown={(kept) => (kept / 10 ** digits).toFixed(digits)}
+      toKept={(typed) => Math.round(typed * 10 ** digits)}
+    />
+  );
 }
 
 export function LengthField<T extends FieldValues>(props: FieldProps<T>) {
   const { system } = useSettings();
-  return system === 'metric' ? <NumberField {...props} unit="mm" digits={2} /> : <NumberField {...props} unit="in" per={MM_PER_INCH} digits={3} />;
+  return system === 'metric' ? (
+    <NumberField {...props} unit="mm" digits={2} />
+  ) : (
+    <NumberField {...props} unit="in" per={MM_PER_INCH} digits={3} />
+  );
 }
 
 export function TemperatureField<T extends FieldValues>(props: FieldProps<T>) {
   const { system } = useSettings();
-  return <ConvertedField {...props} unit={system === 'metric' ? '°C' : '°F'} toShown={(kept) => plain(system === 'metric' ? kept : kept * 1.8 + 32, 1)} toKept={(typed) => (system === 'metric' ? typed : Math.round(((typed - 32) / 1.8) * 100) / 100)} />;
+  return (
+    <ConvertedField
+      {...props}
+      unit={system === 'metric' ? '°C' : '°F'}
+      toShown={(kept) => plain(system === 'metric' ? kept : kept * 1.8 + 32, 1)}
+      toKept={(typed) => (system === 'metric' ? typed : Math.round(((typed - 32) / 1.8) * 100) / 100)}
+    />
+  );
 }
 
-export type Save = { readonly submit: (event: FormEvent) => void; readonly pending: boolean; readonly failure: string | null };
+export type Save = {
+  readonly submit: (event: FormEvent) => void;
+  readonly pending: boolean;
+  readonly failure: string | null;
+};
 
 /** Sends a checked form. An error of a field goes to that field, any other stands above the button; nothing typed is lost. */
-export function useSave<T extends FieldValues, Answer>({ form, method, path, version, onSaved, toBody }: { form: Form<T>; method: 'POST' | 'PUT'; path: string; version?: number | undefined; onSaved: (answer: Answer) => void; toBody?: (values: T) => unknown }): Save {
+export function useSave<T extends FieldValues, Answer>({
+  form,
+  method,
+  path,
+  version,
+  onSaved,
+  toBody,
+}: {
+  form: Form<T>;
+  method: 'POST' | 'PUT';
+  path: string;
+  version?: number | undefined;
+  onSaved: (answer: Answer) => void;
+  toBody?: (values: T) => unknown;
+}): Save {
   const [pending, setPending] = useState(false);
   const [failure, setFailure] = useState<string | null>(null);
   const send = async (values: T) => {
     setPending(true);
     setFailure(null);
     try {
-      onSaved(await callApi<Answer>(method, path, { ...(toBody ? (toBody(values) as object) : values), ...(version === undefined ? {} : { version }) }));
+      onSaved(
+        await callApi<Answer>(method, path, {
+          ...(toBody ? (toBody(values) as object) : values),
+          ...(version === undefined ? {} : { version }),
+        }),
+      );
     } catch (error) {
       if (!(error instanceof ApiError)) throw error;
-      if (error.field) form.setError(error.field.replace(/\[(\d+)\]/g, '.$1') as FieldPath<T>, { message: error.message });
+      if (error.field)
+        form.setError(error.field.replace(/\[(\d+)\]/g, '.$1') as FieldPath<T>, { message: error.message });
       setFailure(error.message);
     } finally {
       setPending(false);
@@ -105,7 +259,8 @@ export function useSave<T extends FieldValues, Answer>({ form, method, path, ver
   };
   const submit = form.handleSubmit(send, () => setFailure('Not saved yet: look at the fields marked in red.'));
   return {
-    pending, failure,
+    pending,
+    failure,
     // A dialog's form may stand inside another one's page: only its own is sent.
     submit: (event) => {
       event.stopPropagation();
@@ -114,13 +269,27 @@ export function useSave<T extends FieldValues, Answer>({ form, method, path, ver
   };
 }
 
-export function FormActions({ save, label, onCancel, extra }: { save: Save; label: string; onCancel: () => void; extra?: ReactNode }) {
+export function FormActions({
+  save,
+  label,
+  onCancel,
+  extra,
+}: {
+  save: Save;
+  label: string;
+  onCancel: () => void;
+  extra?: ReactNode;
+}) {
   return (
     <DialogActions sx={{ flexWrap: 'wrap', px: 3, pb: 2 }}>
-      <div role="alert" className="short" style={{ flex: 1 }}>{save.failure}</div>
+      <div role="alert" className="short" style={{ flex: 1 }}>
+        {save.failure}
+      </div>
       {extra}
       <Button onClick={onCancel}>Cancel</Button>
-      <Button type="submit" variant="contained" disabled={save.pending}>{label}</Button>
+      <Button type="submit" variant="contained" disabled={save.pending}>
+        {label}
+      </Button>
     </DialogActions>
   );
 }

@@ -3,10 +3,20 @@
 import { createContext, useContext, useEffect, useRef, type RefObject } from 'react';
 import { tinykeys } from 'tinykeys';
 
-export type KeyBinding = { readonly keys: string; readonly shown: string; readonly does: string; readonly run: () => void; readonly whileTyping?: boolean };
+export type KeyBinding = {
+  readonly keys: string;
+  readonly shown: string;
+  readonly does: string;
+  readonly run: () => void;
+  readonly whileTyping?: boolean;
+};
 export const KeyListContext = createContext<RefObject<Map<string, readonly KeyBinding[]>> | null>(null);
 
-const isTyping = (target: EventTarget | null): boolean => target instanceof HTMLElement && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName) || target.closest('[role=listbox], [role=dialog], [role=menu]') !== null);
+const isTyping = (target: EventTarget | null): boolean =>
+  target instanceof HTMLElement &&
+  (target.isContentEditable ||
+    /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName) ||
+    target.closest('[role=listbox], [role=dialog], [role=menu]') !== null);
 
 export function useKeys(group: string, bindings: readonly KeyBinding[]): void {
   const latest = useRef(bindings);
@@ -16,11 +26,16 @@ export function useKeys(group: string, bindings: readonly KeyBinding[]): void {
   useEffect(() => {
     const listed = list?.current;
     listed?.set(group, latest.current);
-    const handlers = Object.fromEntries(latest.current.map((binding, index) => [binding.keys, (event: KeyboardEvent) => {
-      if (!binding.whileTyping && isTyping(event.target)) return;
-      event.preventDefault();
-      latest.current[index]?.run();
-    }]));
+    const handlers = Object.fromEntries(
+      latest.current.map((binding, index) => [
+        binding.keys,
+        (event: KeyboardEvent) => {
+          if (!binding.whileTyping && isTyping(event.target)) return;
+          event.preventDefault();
+          latest.current[index]?.run();
+        },
+      ]),
+    );
     const unbind = tinykeys(window, handlers);
     return () => {
       unbind();

@@ -14,7 +14,13 @@ export function useSettings(): Settings {
   return settings;
 }
 
-export const toSettings = (shop: ShopView, system: MeasureSystem): Settings => ({ locale: shop.locale, currency: shop.currency, timeZone: shop.timeZone, system, shop });
+export const toSettings = (shop: ShopView, system: MeasureSystem): Settings => ({
+  locale: shop.locale,
+  currency: shop.currency,
+  timeZone: shop.timeZone,
+  system,
+  shop,
+});
 
 export function setCookie(name: string, value: string): void {
   document.cookie = `${name}=${value}; path=/; max-age=31536000; samesite=strict`;

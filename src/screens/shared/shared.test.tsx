@@ -21,8 +21,17 @@ class Observer {
 }
 vi.stubGlobal('ResizeObserver', Observer);
 afterEach(cleanup);
-const SHOP: ShopView = { name: 'Try-out', currency: 'EUR', locale: 'en-GB', timeZone: 'UTC', figures: PLAIN_SHOP, simulated: false, version: 1 };
-const show = (element: React.ReactElement, system: 'metric' | 'inch' = 'metric') => render(<SettingsProvider value={toSettings(SHOP, system)}>{element}</SettingsProvider>);
+const SHOP: ShopView = {
+  name: 'Try-out',
+  currency: 'EUR',
+  locale: 'en-GB',
+  timeZone: 'UTC',
+  figures: PLAIN_SHOP,
+  simulated: false,
+  version: 1,
+};
+const show = (element: React.ReactElement, system: 'metric' | 'inch' = 'metric') =>
+  render(<SettingsProvider value={toSettings(SHOP, system)}>{element}</SettingsProvider>);
 const cost: ItemCost = (() => {
   const result = computeItemCost(PLAIN_ITEM, 10, PLAIN_SHOP);
   if (!result.ok) throw new Error(result.problem.kind);
@@ -30,7 +39,10 @@ const cost: ItemCost = (() => {
 })();
 
 describe('a figure tells why', () => {
-  const area = figure('Box', 7700, 'mm²', 'computed', { how: 'width × height', parts: [figure('Width', 110, 'mm', 'measured'), figure('Height', 70, 'mm', 'measured')] });
+  const area = figure('Box', 7700, 'mm²', 'computed', {
+    how: 'width × height',
+    parts: [figure('Width', 110, 'mm', 'measured'), figure('Height', 70, 'mm', 'measured')],
+  });
 
   it('by a click or by =, with parts, sources and the sum in words; Esc closes', () => {
     show(<Why figure={area} />);
@@ -57,11 +69,22 @@ describe('a figure tells why', () => {
 });
 
 describe('the price rule', () => {
-  const marks = [{ label: 'cash', figure: cost.cash, tone: 'soft' }, { label: 'with risk', figure: cost.withRisk, tone: 'bad' }] as const;
+  const marks = [
+    { label: 'cash', figure: cost.cash, tone: 'soft' },
+    { label: 'with risk', figure: cost.withRisk, tone: 'bad' },
+  ] as const;
   const floor = computeFloor(cost, PLAIN_SHOP);
-  const rule = (price: number, onChange: (price: number) => void) => show(<PriceRule price={price} floor={floor.ok ? floor.value.value : null} marks={marks} onChange={onChange} />);
+  const rule = (price: number, onChange: (price: number) => void) =>
+    show(<PriceRule price={price} floor={floor.ok ? floor.value.value : null} marks={marks} onChange={onChange} />);
 
-  it.each([['ArrowRight', {}, 1510], ['ArrowLeft', {}, 1490], ['ArrowUp', { shiftKey: true }, 1501], ['PageUp', {}, 1600], ['PageDown', {}, 1400], ['Home', {}, 680]])('%s moves the price', (key, modifiers, expected) => {
+  it.each([
+    ['ArrowRight', {}, 1510],
+    ['ArrowLeft', {}, 1490],
+    ['ArrowUp', { shiftKey: true }, 1501],
+    ['PageUp', {}, 1600],
+    ['PageDown', {}, 1400],
+    ['Home', {}, 680],
+  ])('%s moves the price', (key, modifiers, expected) => {
     const onChange = vi.fn();
     rule(1500, onChange);
     fireEvent.keyDown(screen.getByRole('slider', { name: 'Price' }), { key, ...modifiers });
@@ -89,7 +112,9 @@ describe('the price rule', () => {
 describe('the cost strip', () => {
   it('has a segment for each line that costs something, the fee, and what is yours', () => {
     show(<CostStrip cost={cost} reading={readPrice(minor(1500), cost, PLAIN_SHOP)} />);
-    const names = within(screen.getByRole('group', { name: 'Where the price goes' })).getAllByRole('button').map((button) => button.getAttribute('aria-label'));
+    const names = within(screen.getByRole('group', { name: 'Where the price goes' }))
+      .getAllByRole('button')
+      .map((button) => button.getAttribute('aria-label'));
     expect(names[0]).toBe('Tea towel, one size: 4.00, show working');
     expect(names.at(-1)).toMatch(/^Yours: 7\.79/);
     expect(names.filter((name) => name!.startsWith('Fee'))).toHaveLength(1);
@@ -102,16 +127,36 @@ describe('the cost strip', () => {
 });
 
 describe('comb, slack and tape', () => {
-  const tooth = (partId: number, state: 'to-cut' | 'cut' | 'checked', broken = false) => ({ partId, state, broken, colour: '#000000' });
+  const tooth = (partId: number, state: 'to-cut' | 'cut' | 'checked', broken = false) => ({
+    partId,
+    state,
+    broken,
+    colour: '#000000',
+  });
 
   it('the comb says in words what it shows', () => {
-    show(<Comb columns={[{ unitId: 1, number: 1, teeth: [tooth(1, 'checked'), tooth(2, 'cut')] }, { unitId: 2, number: 2, teeth: [tooth(3, 'to-cut', true), tooth(4, 'cut')] }]} />);
-    expect(screen.getByRole('img').getAttribute('aria-label')).toBe('2 pieces, 4 parts: 1 to cut, 2 cut, 1 checked, 1 spoiled');
+    show(
+      <Comb
+        columns={[
+          { unitId: 1, number: 1, teeth: [tooth(1, 'checked'), tooth(2, 'cut')] },
+          { unitId: 2, number: 2, teeth: [tooth(3, 'to-cut', true), tooth(4, 'cut')] },
+        ]}
+      />,
+    );
+    expect(screen.getByRole('img').getAttribute('aria-label')).toBe(
+      '2 pieces, 4 parts: 1 to cut, 2 cut, 1 checked, 1 spoiled',
+    );
     expect(screen.getByTitle('piece 2: spoiled, cut')).toBeTruthy();
   });
 
   it('slack is spare or short, never a bare minus', () => {
-    show(<><Slack slack={figure('Spare', 7200, 's', 'computed')} /><Slack slack={figure('Short', -5400, 's', 'computed')} /><Slack slack={null} /></>);
+    show(
+      <>
+        <Slack slack={figure('Spare', 7200, 's', 'computed')} />
+        <Slack slack={figure('Short', -5400, 's', 'computed')} />
+        <Slack slack={null} />
+      </>,
+    );
     expect(screen.getByText('spare 2 h 00')).toBeTruthy();
     expect(screen.getByText('short 1 h 30')).toBeTruthy();
     expect(screen.getByText('none needed')).toBeTruthy();
@@ -119,15 +164,72 @@ describe('comb, slack and tape', () => {
 
   it('the tape tells what is logged and what is planned', () => {
     const hour = 3_600_000;
-    show(<Tape startMs={8 * hour} endMs={16 * hour} nowMs={10 * hour} blocks={[{ track: 'hands', station: 'weed', label: 'Aprons', startMs: 9 * hour, endMs: 9.5 * hour, planned: false, key: 'a' }, { track: 'cutter', station: 'cut', label: 'Towels', startMs: 10 * hour, endMs: 11 * hour, planned: true, key: 'b' }, { track: 'press', station: 'press', label: 'Yesterday', startMs: hour, endMs: 2 * hour, planned: false, key: 'c' }]} />);
-    expect(screen.getByRole('img').getAttribute('aria-label')).toBe('The day: 1 stretches logged, 1 planned. cut Towels at 10:00');
+    show(
+      <Tape
+        startMs={8 * hour}
+        endMs={16 * hour}
+        nowMs={10 * hour}
+        blocks={[
+          {
+            track: 'hands',
+            station: 'weed',
+            label: 'Aprons',
+            startMs: 9 * hour,
+            endMs: 9.5 * hour,
+            planned: false,
+            key: 'a',
+          },
+          {
+            track: 'cutter',
+            station: 'cut',
+            label: 'Towels',
+            startMs: 10 * hour,
+            endMs: 11 * hour,
+            planned: true,
+            key: 'b',
+          },
+          {
+            track: 'press',
+            station: 'press',
+            label: 'Yesterday',
+            startMs: hour,
+            endMs: 2 * hour,
+            planned: false,
+            key: 'c',
+          },
+        ]}
+      />,
+    );
+    expect(screen.getByRole('img').getAttribute('aria-label')).toBe(
+      'The day: 1 stretches logged, 1 planned. cut Towels at 10:00',
+    );
     expect(screen.getByText('now 10:00')).toBeTruthy();
   });
 });
 
 describe('the seam', () => {
-  const picture = { width: 100, height: 50, layers: [{ colour: '#ff0000', path: 'M0 0l10 0l0 10z', cavities: 'M2 2l2 0l0 2z', groups: [{ x: 5, y: 5, cavities: 1 }] }, { colour: '#0000ff', path: 'M20 0l10 0l0 10z' }] };
-  const seam = (part: object = {}) => show(<SeamView picture={picture} mirrored={[true, false]} cutCaption="mirrored: carrier down" size="100 × 50 mm" name="Oars" weeding marks={[{ x: 10, y: 10, widthMm: 0.5, kind: 'stroke' }]} widthMm={100} {...part} />);
+  const picture = {
+    width: 100,
+    height: 50,
+    layers: [
+      { colour: '#ff0000', path: 'M0 0l10 0l0 10z', cavities: 'M2 2l2 0l0 2z', groups: [{ x: 5, y: 5, cavities: 1 }] },
+      { colour: '#0000ff', path: 'M20 0l10 0l0 10z' },
+    ],
+  };
+  const seam = (part: object = {}) =>
+    show(
+      <SeamView
+        picture={picture}
+        mirrored={[true, false]}
+        cutCaption="mirrored: carrier down"
+        size="100 × 50 mm"
+        name="Oars"
+        weeding
+        marks={[{ x: 10, y: 10, widthMm: 0.5, kind: 'stroke' }]}
+        widthMm={100}
+        {...part}
+      />,
+    );
 
   it('X crosses: both sides, as worn, as cut', () => {
     seam();
@@ -144,7 +246,11 @@ describe('the seam', () => {
     seam();
     const [worn, cut] = screen.getAllByRole('img');
     expect(worn!.querySelectorAll('g[transform]')).toHaveLength(0);
-    expect([...cut!.querySelectorAll(':scope > g')].map((layer) => layer.getAttribute('transform'))).toEqual(['translate(100 0) scale(-1 1)', null, 'translate(100 0) scale(-1 1)']);
+    expect([...cut!.querySelectorAll(':scope > g')].map((layer) => layer.getAttribute('transform'))).toEqual([
+      'translate(100 0) scale(-1 1)',
+      null,
+      'translate(100 0) scale(-1 1)',
+    ]);
   });
 
   it('marks what would fail on both sides; W shows instead what comes out, with its count', () => {

@@ -6,7 +6,9 @@
  * back to its first value before the typed one is put in past React, as a key press would.
  */
 export function takeTypedEarly(root: ParentNode): void {
-  for (const field of root.querySelectorAll<HTMLInputElement | HTMLTextAreaElement>('input:not([type=checkbox], [type=radio], [type=file]), textarea')) {
+  for (const field of root.querySelectorAll<HTMLInputElement | HTMLTextAreaElement>(
+    'input:not([type=checkbox], [type=radio], [type=file]), textarea',
+  )) {
     const typed = field.value;
     if (typed === field.defaultValue) continue;
     field.value = field.defaultValue;

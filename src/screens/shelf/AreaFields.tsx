@@ -13,16 +13,44 @@ import type { BlankValues } from './BlankForm';
 
 type Props = { readonly form: UseFormReturn<BlankValues> };
 const options = (names: readonly string[]) => names.map((name) => ({ value: name, label: name }));
-const START: PrintArea = { name: 'front', sizeName: '', datum: 'neckline', dropMm: 75, widthMm: 280, heightMm: 330, obstacles: [], curve: null };
+const START: PrintArea = {
+  name: 'front',
+  sizeName: '',
+  datum: 'neckline',
+  dropMm: 75,
+  widthMm: 280,
+  heightMm: 330,
+  obstacles: [],
+  curve: null,
+};
 
 export function AreaFields({ form }: Props) {
   const areas = useFieldArray({ control: form.control, name: 'areas' });
   return (
     <fieldset className="group">
       <legend>Where something can be put</legend>
-      {areas.fields.length === 0 && <p className="soft" style={{ margin: '0 0 8px' }}>With its print areas known, items say when a drawing is too wide for a size, or lies on a zip.</p>}
-      {areas.fields.map((field, index) => <OneArea key={field.id} form={form} index={index} onRemove={() => areas.remove(index)} />)}
-      <div><Button size="small" onClick={() => areas.append(areas.fields.length === 0 ? START : { ...form.getValues(`areas.${areas.fields.length - 1}`), name: '', obstacles: [] })}>Add a print area</Button></div>
+      {areas.fields.length === 0 && (
+        <p className="soft" style={{ margin: '0 0 8px' }}>
+          With its print areas known, items say when a drawing is too wide for a size, or lies on a zip.
+        </p>
+      )}
+      {areas.fields.map((field, index) => (
+        <OneArea key={field.id} form={form} index={index} onRemove={() => areas.remove(index)} />
+      ))}
+      <div>
+        <Button
+          size="small"
+          onClick={() =>
+            areas.append(
+              areas.fields.length === 0
+                ? START
+                : { ...form.getValues(`areas.${areas.fields.length - 1}`), name: '', obstacles: [] },
+            )
+          }
+        >
+          Add a print area
+        </Button>
+      </div>
     </fieldset>
   );
 }
@@ -31,13 +59,24 @@ function OneArea({ form, index, onRemove }: Props & { index: number; onRemove: (
   const [area, sizes] = useWatch({ control: form.control, name: [`areas.${index}`, 'sizes'] });
   const obstacles = useFieldArray({ control: form.control, name: `areas.${index}.obstacles` });
   const whole = (value: unknown): value is number => typeof value === 'number' && Number.isFinite(value) && value > 0;
-  const wrap = area.curve && whole(area.curve.topMm) && whole(area.curve.bottomMm) && whole(area.heightMm) ? computeWrap(area.curve, area.heightMm) : null;
+  const wrap =
+    area.curve && whole(area.curve.topMm) && whole(area.curve.bottomMm) && whole(area.heightMm)
+      ? computeWrap(area.curve, area.heightMm)
+      : null;
   return (
     <div className="area">
       <div className="cols" style={{ gap: 10 }}>
         <div className="fields">
           <TextLine form={form} name={`areas.${index}.name`} label="Area" />
-          <Choice form={form} name={`areas.${index}.sizeName`} label="Of size" options={[{ value: '', label: 'all sizes' }, ...sizes.filter((size) => size.name !== '').map((size) => ({ value: size.name, label: size.name }))]} />
+          <Choice
+            form={form}
+            name={`areas.${index}.sizeName`}
+            label="Of size"
+            options={[
+              { value: '', label: 'all sizes' },
+              ...sizes.filter((size) => size.name !== '').map((size) => ({ value: size.name, label: size.name })),
+            ]}
+          />
           <Choice form={form} name={`areas.${index}.datum`} label="Measured from" options={options(DATUMS)} />
           <LengthField form={form} name={`areas.${index}.dropMm`} label="Down from there" />
           <LengthField form={form} name={`areas.${index}.widthMm`} label="Area width" />
@@ -45,18 +84,68 @@ function OneArea({ form, index, onRemove }: Props & { index: number; onRemove: (
         </div>
         {obstacles.fields.map((field, at) => (
           <div key={field.id} className="fields six">
-            <Choice form={form} name={`areas.${index}.obstacles.${at}.kind`} label="In the way" options={options(OBSTACLE_KINDS)} />
-            <LengthField form={form} name={`areas.${index}.obstacles.${at}.xMm`} label="From left" /><LengthField form={form} name={`areas.${index}.obstacles.${at}.yMm`} label="From top" />
-            <LengthField form={form} name={`areas.${index}.obstacles.${at}.widthMm`} label="Width" /><LengthField form={form} name={`areas.${index}.obstacles.${at}.heightMm`} label="Height" />
-            <Button onClick={() => obstacles.remove(at)} aria-label={`Remove the ${obstacles.fields[at]?.kind ?? 'obstacle'}`}>×</Button>
+            <Choice
+              form={form}
+              name={`areas.${index}.obstacles.${at}.kind`}
+              label="In the way"
+              options={options(OBSTACLE_KINDS)}
+            />
+            <LengthField form={form} name={`areas.${index}.obstacles.${at}.xMm`} label="From left" />
+            <LengthField form={form} name={`areas.${index}.obstacles.${at}.yMm`} label="From top" />
+            <LengthField form={form} name={`areas.${index}.obstacles.${at}.widthMm`} label="Width" />
+            <LengthField form={form} name={`areas.${index}.obstacles.${at}.heightMm`} label="Height" />
+            <Button
+              onClick={() => obstacles.remove(at)}
+              aria-label={`Remove the ${obstacles.fields[at]?.kind ?? 'obstacle'}`}
+            >
+              ×
+            </Button>
           </div>
         ))}
-        {area.curve && <div className="fields"><LengthField form={form} name={`areas.${index}.curve.topMm`} label="Diameter at top" /><LengthField form={form} name={`areas.${index}.curve.bottomMm`} label="Diameter at bottom" /><LengthField form={form} name={`areas.${index}.curve.handleGapMm`} label="Handle takes" /></div>}
-        {wrap && <p className="soft" style={{ margin: 0 }}>{wrap.round.label} <Why figure={wrap.round} />. {wrap.radius ? <>The wall tapers: bend a straight strip on {wrap.radius.label.toLowerCase()} <Why figure={wrap.radius} />, over {Math.round(wrap.angleDegrees)}°.</> : 'The wall is straight: a straight strip lies straight.'}</p>}
+        {area.curve && (
+          <div className="fields">
+            <LengthField form={form} name={`areas.${index}.curve.topMm`} label="Diameter at top" />
+            <LengthField form={form} name={`areas.${index}.curve.bottomMm`} label="Diameter at bottom" />
+            <LengthField form={form} name={`areas.${index}.curve.handleGapMm`} label="Handle takes" />
+          </div>
+        )}
+        {wrap && (
+          <p className="soft" style={{ margin: 0 }}>
+            {wrap.round.label} <Why figure={wrap.round} />.{' '}
+            {wrap.radius ? (
+              <>
+                The wall tapers: bend a straight strip on {wrap.radius.label.toLowerCase()} <Why figure={wrap.radius} />
+                , over {Math.round(wrap.angleDegrees)}°.
+              </>
+            ) : (
+              'The wall is straight: a straight strip lies straight.'
+            )}
+          </p>
+        )}
         <div className="actions" style={{ alignItems: 'center' }}>
-          <Button size="small" onClick={() => obstacles.append({ kind: 'seam', xMm: 0, yMm: 0, widthMm: 20, heightMm: 100 })}>Add what is in the way</Button>
-          <FormControlLabel control={<Checkbox size="small" checked={area.curve !== null} onChange={(_, on) => form.setValue(`areas.${index}.curve`, on ? { topMm: 80, bottomMm: 80, handleGapMm: 0 } : null, { shouldDirty: true })} />} label="round wall" />
-          <Button size="small" variant="text" onClick={onRemove} aria-label={`Remove the area ${area.name}`}>Remove this area</Button>
+          <Button
+            size="small"
+            onClick={() => obstacles.append({ kind: 'seam', xMm: 0, yMm: 0, widthMm: 20, heightMm: 100 })}
+          >
+            Add what is in the way
+          </Button>
+          <FormControlLabel
+            control={
+              <Checkbox
+                size="small"
+                checked={area.curve !== null}
+                onChange={(_, on) =>
+                  form.setValue(`areas.${index}.curve`, on ? { topMm: 80, bottomMm: 80, handleGapMm: 0 } : null, {
+                    shouldDirty: true,
+                  })
+                }
+              />
+            }
+            label="round wall"
+          />
+          <Button size="small" variant="text" onClick={onRemove} aria-label={`Remove the area ${area.name}`}>
+            Remove this area
+          </Button>
         </div>
       </div>
       {whole(area.widthMm) && whole(area.heightMm) && <AreaDrawing area={area} />}
@@ -65,21 +154,56 @@ function OneArea({ form, index, onRemove }: Props & { index: number; onRemove: (
 }
 
 /** The area with its datum line, its middle and what lies in the way. */
-export function AreaDrawing({ area, piece }: { area: PrintArea; piece?: { readonly widthMm: number; readonly heightMm: number } }) {
+export function AreaDrawing({
+  area,
+  piece,
+}: {
+  area: PrintArea;
+  piece?: { readonly widthMm: number; readonly heightMm: number };
+}) {
   const settings = useSettings();
   const drop = Number.isFinite(area.dropMm) ? Math.max(0, area.dropMm) : 0;
   const margin = Math.max(area.widthMm, area.heightMm + drop) * 0.06;
-  const obstacles = area.obstacles.filter((obstacle) => [obstacle.xMm, obstacle.yMm, obstacle.widthMm, obstacle.heightMm].every((value) => typeof value === 'number'));
+  const obstacles = area.obstacles.filter((obstacle) =>
+    [obstacle.xMm, obstacle.yMm, obstacle.widthMm, obstacle.heightMm].every((value) => typeof value === 'number'),
+  );
   return (
     <figure className="area-drawing">
-      <svg viewBox={`${-margin} ${-drop - margin} ${area.widthMm + 2 * margin} ${area.heightMm + drop + 2 * margin}`} role="img" aria-label={`${area.name}, ${formatLength(area.widthMm, settings)} × ${formatLength(area.heightMm, settings)}, ${formatLength(drop, settings)} below the ${area.datum}`}>
+      <svg
+        viewBox={`${-margin} ${-drop - margin} ${area.widthMm + 2 * margin} ${area.heightMm + drop + 2 * margin}`}
+        role="img"
+        aria-label={`${area.name}, ${formatLength(area.widthMm, settings)} × ${formatLength(area.heightMm, settings)}, ${formatLength(drop, settings)} below the ${area.datum}`}
+      >
         <line x1={-margin} x2={area.widthMm + margin} y1={-drop} y2={-drop} className="datum" />
         <rect width={area.widthMm} height={area.heightMm} className="bounds" />
         <line x1={area.widthMm / 2} x2={area.widthMm / 2} y1={-drop} y2={area.heightMm} className="middle" />
-        {obstacles.map((obstacle, at) => <rect key={at} x={obstacle.xMm} y={obstacle.yMm} width={obstacle.widthMm} height={obstacle.heightMm} className="obstacle"><title>{obstacle.kind}</title></rect>)}
-        {piece && <rect x={(area.widthMm - piece.widthMm) / 2} y={(area.heightMm - piece.heightMm) / 2} width={piece.widthMm} height={piece.heightMm} className="piece" />}
+        {obstacles.map((obstacle, at) => (
+          <rect
+            key={at}
+            x={obstacle.xMm}
+            y={obstacle.yMm}
+            width={obstacle.widthMm}
+            height={obstacle.heightMm}
+            className="obstacle"
+          >
+            <title>{obstacle.kind}</title>
+          </rect>
+        ))}
+        {piece && (
+          <rect
+            x={(area.widthMm - piece.widthMm) / 2}
+            y={(area.heightMm - piece.heightMm) / 2}
+            width={piece.widthMm}
+            height={piece.heightMm}
+            className="piece"
+          />
+        )}
       </svg>
-      <figcaption className="soft">{formatLength(drop, settings)} below the {area.datum}{obstacles.length > 0 && `; mind the ${[...new Set(obstacles.map((obstacle) => obstacle.kind))].join(' and the ')}`}</figcaption>
+      <figcaption className="soft">
+        {formatLength(drop, settings)} below the {area.datum}
+        {obstacles.length > 0 &&
+          `; mind the ${[...new Set(obstacles.map((obstacle) => obstacle.kind))].join(' and the ')}`}
+      </figcaption>
     </figure>
   );
 }

@@ -8,27 +8,101 @@ import { useSettings } from '../shared/settings';
 import { Why } from '../shared/Why';
 import { formatAmount } from './measures';
 
-export function BasketPanel({ basket, plain, things, onProve }: { basket: Basket; plain: readonly Basket[]; things: readonly ThingView[]; /** Looks on until it is proven. */ onProve: () => void }) {
+export function BasketPanel({
+  basket,
+  plain,
+  things,
+  onProve,
+}: {
+  basket: Basket;
+  plain: readonly Basket[];
+  things: readonly ThingView[];
+  /** Looks on until it is proven. */ onProve: () => void;
+}) {
   const settings = useSettings();
   const thingOf = new Map(things.map((thing) => [thing.key, thing]));
   const others = plain.filter((other) => other.total.value !== basket.total.value || other.days !== basket.days);
   return (
     <section className="sheet" aria-label="Basket">
-      <div style={{ display: 'flex', justifyContent: 'space-between', alignItems: 'baseline' }}><h2 style={{ margin: 0 }}>The cheapest basket</h2><Why figure={basket.total} className="why big" /></div>
-      <p className="soft" style={{ margin: '2px 0 8px' }}>{basket.doubt ? <>Found in the time given: another choice might be cheaper, by <Why figure={basket.doubt} /> at most. <Button size="small" variant="text" onClick={onProve}>Look until it is proven</Button></> : 'Proven: no other choice of packs costs less.'} All of it is here after {basket.days} {basket.days === 1 ? 'day' : 'days'}.</p>
+      <div style={{ display: 'flex', justifyContent: 'space-between', alignItems: 'baseline' }}>
+        <h2 style={{ margin: 0 }}>The cheapest basket</h2>
+        <Why figure={basket.total} className="why big" />
+      </div>
+      <p className="soft" style={{ margin: '2px 0 8px' }}>
+        {basket.doubt ? (
+          <>
+            Found in the time given: another choice might be cheaper, by <Why figure={basket.doubt} /> at most.{' '}
+            <Button size="small" variant="text" onClick={onProve}>
+              Look until it is proven
+            </Button>
+          </>
+        ) : (
+          'Proven: no other choice of packs costs less.'
+        )}{' '}
+        All of it is here after {basket.days} {basket.days === 1 ? 'day' : 'days'}.
+      </p>
       {basket.orders.map((order) => (
         <div key={order.supplier.id} style={{ marginBottom: 10 }}>
-          <strong>{order.supplier.name}</strong> <span className="soft">{formatMoney(order.goods, settings)}, {order.shipping === 0 ? 'shipped free' : `shipping ${formatMoney(order.shipping, settings)}`}</span>
-          <ul className="checks">{order.lines.map((line) => <li key={line.offer.id}><div><span>{line.packs} × {line.offer.name}</span><span className="soft" style={{ display: 'block' }}>{line.covers.length === 0 ? 'to fill the order up' : [...groupBy(line.covers, ({ need }) => need.label)].map(([label, own]) => `${formatAmount(own.reduce((sum, { amount }) => sum + amount, 0), thingOf.get(own[0]!.need.accepts[0]!)?.unit ?? 'count', settings)} of ${label}`).join('; ')}</span></div><span className="figures">{formatMoney(line.goods, settings)}</span></li>)}</ul>
+          <strong>{order.supplier.name}</strong>{' '}
+          <span className="soft">
+            {formatMoney(order.goods, settings)},{' '}
+            {order.shipping === 0 ? 'shipped free' : `shipping ${formatMoney(order.shipping, settings)}`}
+          </span>
+          <ul className="checks">
+            {order.lines.map((line) => (
+              <li key={line.offer.id}>
+                <div>
+                  <span>
+                    {line.packs} × {line.offer.name}
+                  </span>
+                  <span className="soft" style={{ display: 'block' }}>
+                    {line.covers.length === 0
+                      ? 'to fill the order up'
+                      : [...groupBy(line.covers, ({ need }) => need.label)]
+                          .map(
+                            ([label, own]) =>
+                              `${formatAmount(
+                                own.reduce((sum, { amount }) => sum + amount, 0),
+                                thingOf.get(own[0]!.need.accepts[0]!)?.unit ?? 'count',
+                                settings,
+                              )} of ${label}`,
+                          )
+                          .join('; ')}
+                  </span>
+                </div>
+                <span className="figures">{formatMoney(line.goods, settings)}</span>
+              </li>
+            ))}
+          </ul>
         </div>
       ))}
-      {basket.leftovers.length > 0 && <p className="soft" style={{ margin: '0 0 8px' }}>Left over: {basket.leftovers.map(({ key, amount }) => `${formatAmount(amount, thingOf.get(key)?.unit ?? 'count', settings)} of ${thingOf.get(key)?.name ?? 'what your shelf does not know'}`).join('; ')}.</p>}
+      {basket.leftovers.length > 0 && (
+        <p className="soft" style={{ margin: '0 0 8px' }}>
+          Left over:{' '}
+          {basket.leftovers
+            .map(
+              ({ key, amount }) =>
+                `${formatAmount(amount, thingOf.get(key)?.unit ?? 'count', settings)} of ${thingOf.get(key)?.name ?? 'what your shelf does not know'}`,
+            )
+            .join('; ')}
+          .
+        </p>
+      )}
       {others.map((other) => {
         const { more, daysLater } = compareBaskets(other, basket);
         const days = `${Math.abs(daysLater)} ${Math.abs(daysLater) === 1 ? 'day' : 'days'}`;
-        return <p key={other.orders[0]!.supplier.id} style={{ margin: '4px 0 0' }}>All from {other.orders[0]!.supplier.name}: <Why figure={more} /> more{daysLater < 0 ? `, ${days} sooner` : daysLater > 0 ? `, ${days} later` : ''}.</p>;
+        return (
+          <p key={other.orders[0]!.supplier.id} style={{ margin: '4px 0 0' }}>
+            All from {other.orders[0]!.supplier.name}: <Why figure={more} /> more
+            {daysLater < 0 ? `, ${days} sooner` : daysLater > 0 ? `, ${days} later` : ''}.
+          </p>
+        );
       })}
-      {plain.length === 0 && basket.orders.length > 1 && <p className="soft" style={{ margin: 0 }}>No single supplier has all of it in time.</p>}
+      {plain.length === 0 && basket.orders.length > 1 && (
+        <p className="soft" style={{ margin: 0 }}>
+          No single supplier has all of it in time.
+        </p>
+      )}
     </section>
   );
 }

@@ -12,17 +12,59 @@ import type { BlankView } from '../../views/views';
 import { Choice, FormActions, MoneyField, TextLine, useSave } from '../shared/form';
 import { AreaFields } from './AreaFields';
 
-export type BlankValues = { name: string; supplier: string; fabric: Fabric; heating: Heating; sizes: { name: string; price: number }[]; colours: { name: string; hex: string }[]; areas: PrintArea[] };
-const START: BlankValues = { name: '', supplier: '', fabric: 'cotton', heating: 'flat', sizes: [{ name: 'one size', price: 500 }], colours: [{ name: 'white', hex: '#ffffff' }], areas: [] };
+export type BlankValues = {
+  name: string;
+  supplier: string;
+  fabric: Fabric;
+  heating: Heating;
+  sizes: { name: string; price: number }[];
+  colours: { name: string; hex: string }[];
+  areas: PrintArea[];
+};
+const START: BlankValues = {
+  name: '',
+  supplier: '',
+  fabric: 'cotton',
+  heating: 'flat',
+  sizes: [{ name: 'one size', price: 500 }],
+  colours: [{ name: 'white', hex: '#ffffff' }],
+  areas: [],
+};
 const HEATING_LABELS: Readonly<Record<Heating, string>> = { flat: 'flat press', wrap: 'wrap press', none: 'no heat' };
 
-export default function BlankForm({ blank, onClose, onSaved, onArchive }: { blank: BlankView | null; onClose: () => void; onSaved: () => void; onArchive: (blank: BlankView) => void }) {
-  const start = blank ? { ...blank, sizes: [...blank.sizes], colours: [...blank.colours], areas: [...blank.areas] } : START;
-  const form = useForm<BlankValues>({ resolver: yupResolver(blankInput) as unknown as Resolver<BlankValues>, defaultValues: start });
+export default function BlankForm({
+  blank,
+  onClose,
+  onSaved,
+  onArchive,
+}: {
+  blank: BlankView | null;
+  onClose: () => void;
+  onSaved: () => void;
+  onArchive: (blank: BlankView) => void;
+}) {
+  const start = blank
+    ? { ...blank, sizes: [...blank.sizes], colours: [...blank.colours], areas: [...blank.areas] }
+    : START;
+  const form = useForm<BlankValues>({
+    resolver: yupResolver(blankInput) as unknown as Resolver<BlankValues>,
+    defaultValues: start,
+  });
   const sizes = useFieldArray({ control: form.control, name: 'sizes' });
   const colours = useFieldArray({ control: form.control, name: 'colours' });
-  const save = useSave({ form, method: blank ? 'PUT' : 'POST', path: blank ? `/api/shelf/blanks/${blank.id}` : '/api/shelf/blanks', version: blank?.version, onSaved });
-  const row = { display: 'grid', gap: 10, gridTemplateColumns: 'minmax(0,1fr) minmax(0,1fr) auto', alignItems: 'start' } as const;
+  const save = useSave({
+    form,
+    method: blank ? 'PUT' : 'POST',
+    path: blank ? `/api/shelf/blanks/${blank.id}` : '/api/shelf/blanks',
+    version: blank?.version,
+    onSaved,
+  });
+  const row = {
+    display: 'grid',
+    gap: 10,
+    gridTemplateColumns: 'minmax(0,1fr) minmax(0,1fr) auto',
+    alignItems: 'start',
+  } as const;
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="md" aria-labelledby="blank-title">
       <DialogTitle id="blank-title">{blank ? `Change ${blank.name}` : 'Add a blank'}</DialogTitle>
@@ -31,25 +73,94 @@ export default function BlankForm({ blank, onClose, onSaved, onArchive }: { blan
           <div className="fields" style={{ paddingTop: 6 }}>
             <TextLine form={form} name="name" label="Name" autoFocus />
             <TextLine form={form} name="supplier" label="Supplier" />
-            <Choice form={form} name="fabric" label="Surface" options={FABRIC_NAMES.map((name) => ({ value: name, label: `${FABRICS[name].label}${FABRICS[name].ceilingC ? `, to ${FABRICS[name].ceilingC} °C` : ''}` }))} />
-            <Choice form={form} name="heating" label="Pressed on" options={HEATINGS.map((name) => ({ value: name, label: HEATING_LABELS[name] }))} />
+            <Choice
+              form={form}
+              name="fabric"
+              label="Surface"
+              options={FABRIC_NAMES.map((name) => ({
+                value: name,
+                label: `${FABRICS[name].label}${FABRICS[name].ceilingC ? `, to ${FABRICS[name].ceilingC} °C` : ''}`,
+              }))}
+            />
+            <Choice
+              form={form}
+              name="heating"
+              label="Pressed on"
+              options={HEATINGS.map((name) => ({ value: name, label: HEATING_LABELS[name] }))}
+            />
           </div>
           <div className="cols" style={{ gridTemplateColumns: '1fr 1fr' }}>
             <fieldset className="cols" style={{ border: 0, padding: 0, margin: 0 }}>
-              <legend className="soft" style={{ marginBottom: 8 }}>Sizes</legend>
-              {sizes.fields.map((field, index) => <div key={field.id} style={row}><TextLine form={form} name={`sizes.${index}.name`} label={`Size ${index + 1}`} /><MoneyField form={form} name={`sizes.${index}.price`} label="Price" /><Button onClick={() => sizes.remove(index)} disabled={sizes.fields.length === 1} aria-label={`Remove size ${index + 1}`}>×</Button></div>)}
-              <div><Button size="small" onClick={() => sizes.append({ name: '', price: form.getValues('sizes').at(-1)?.price ?? 0 })}>Add a size</Button></div>
+              <legend className="soft" style={{ marginBottom: 8 }}>
+                Sizes
+              </legend>
+              {sizes.fields.map((field, index) => (
+                <div key={field.id} style={row}>
+                  <TextLine form={form} name={`sizes.${index}.name`} label={`Size ${index + 1}`} />
+                  <MoneyField form={form} name={`sizes.${index}.price`} label="Price" />
+                  <Button
+                    onClick={() => sizes.remove(index)}
+                    disabled={sizes.fields.length === 1}
+                    aria-label={`Remove size ${index + 1}`}
+                  >
+                    ×
+                  </Button>
+                </div>
+              ))}
+              <div>
+                <Button
+                  size="small"
+                  onClick={() => sizes.append({ name: '', price: form.getValues('sizes').at(-1)?.price ?? 0 })}
+                >
+                  Add a size
+                </Button>
+              </div>
             </fieldset>
             <fieldset className="cols" style={{ border: 0, padding: 0, margin: 0 }}>
-              <legend className="soft" style={{ marginBottom: 8 }}>Colours</legend>
-              {colours.fields.map((field, index) => <div key={field.id} style={row}><TextLine form={form} name={`colours.${index}.name`} label={`Colour ${index + 1}`} /><TextLine form={form} name={`colours.${index}.hex`} label="Swatch" type="color" /><Button onClick={() => colours.remove(index)} disabled={colours.fields.length === 1} aria-label={`Remove colour ${index + 1}`}>×</Button></div>)}
-              <div><Button size="small" onClick={() => colours.append({ name: '', hex: '#888888' })}>Add a colour</Button></div>
+              <legend className="soft" style={{ marginBottom: 8 }}>
+                Colours
+              </legend>
+              {colours.fields.map((field, index) => (
+                <div key={field.id} style={row}>
+                  <TextLine form={form} name={`colours.${index}.name`} label={`Colour ${index + 1}`} />
+                  <TextLine form={form} name={`colours.${index}.hex`} label="Swatch" type="color" />
+                  <Button
+                    onClick={() => colours.remove(index)}
+                    disabled={colours.fields.length === 1}
+                    aria-label={`Remove colour ${index + 1}`}
+                  >
+                    ×
+                  </Button>
+                </div>
+              ))}
+              <div>
+                <Button size="small" onClick={() => colours.append({ name: '', hex: '#888888' })}>
+                  Add a colour
+                </Button>
+              </div>
             </fieldset>
           </div>
           <AreaFields form={form} />
-          {blank && <p className="soft" style={{ margin: 0 }}><a href={`/shelf/offers?q=${encodeURIComponent(blank.name)}`}>What suppliers ask for each size and colour</a></p>}
+          {blank && (
+            <p className="soft" style={{ margin: 0 }}>
+              <a href={`/shelf/offers?q=${encodeURIComponent(blank.name)}`}>
+                What suppliers ask for each size and colour
+              </a>
+            </p>
+          )}
         </DialogContent>
-        <FormActions save={save} label={blank ? 'Save the blank' : 'Add to the shelf'} onCancel={onClose} extra={blank && <Button color="error" variant="text" onClick={() => onArchive(blank)}>Take off the shelf</Button>} />
+        <FormActions
+          save={save}
+          label={blank ? 'Save the blank' : 'Add to the shelf'}
+          onCancel={onClose}
+          extra={
+            blank && (
+              <Button color="error" variant="text" onClick={() => onArchive(blank)}>
+                Take off the shelf
+              </Button>
+            )
+          }
+        />
       </form>
     </Dialog>
   );

@@ -24,7 +24,11 @@ import { ShelfTabs } from './ShelfTabs';
 import { NumberText } from './SmallFields';
 
 export function BuyScreen({ frame, view }: { frame: FrameView; view: PurchasesView }) {
-  return <Frame frame={frame} current="shelf"><Buy initial={view} /></Frame>;
+  return (
+    <Frame frame={frame} current="shelf">
+      <Buy initial={view} />
+    </Frame>
+  );
 }
 
 type Extra = { readonly thing: ThingView; readonly amount: number };
@@ -33,7 +37,13 @@ const MM2_PER_M2 = 1_000_000;
 function Buy({ initial }: { initial: PurchasesView }) {
   const settings = useSettings();
   const client = useQueryClient();
-  const { data: { purchases } } = useQuery({ queryKey: ['purchases'], queryFn: ({ signal }) => callApi<PurchasesView>('GET', '/api/purchases', undefined, signal), initialData: initial });
+  const {
+    data: { purchases },
+  } = useQuery({
+    queryKey: ['purchases'],
+    queryFn: ({ signal }) => callApi<PurchasesView>('GET', '/api/purchases', undefined, signal),
+    initialData: initial,
+  });
   const [wish, setWish] = useState({ withOrders: true, withMinimums: true, alike: '' as Grade | '' });
   /** What was wished for when the proof was asked for: it holds for that alone. */
   const [proving, setProving] = useState<string | null>(null);
@@ -42,25 +52,38 @@ function Buy({ initial }: { initial: PurchasesView }) {
   const [view, setView] = useState<BasketView | null>(null);
   const [failure, setFailure] = useState<string | null>(null);
   const [placing, setPlacing] = useState(false);
-  const body = { ...wish, alike: wish.alike || null, extra: extra.map(({ thing, amount }) => ({ key: thing.key, amount })) };
+  const body = {
+    ...wish,
+    alike: wish.alike || null,
+    extra: extra.map(({ thing, amount }) => ({ key: thing.key, amount })),
+  };
   const open = purchases.filter((purchase) => !purchase.closed);
   const wished = JSON.stringify([body, open.map((purchase) => [purchase.id, purchase.version])]);
   const thorough = proving === wished;
-  const asking = useLatest(`${wished} ${thorough}`, 150, async (signal) => {
-    try {
-      return { view: await callApi<BasketView>('POST', '/api/basket', { ...body, thorough }, signal), failure: null };
-    } catch (error) {
-      return { view: null, failure: wordsOf(error) };
-    }
-  }, (answer) => {
-    setFailure(answer.failure);
-    if (answer.view) setView(answer.view);
-  });
+  const asking = useLatest(
+    `${wished} ${thorough}`,
+    150,
+    async (signal) => {
+      try {
+        return { view: await callApi<BasketView>('POST', '/api/basket', { ...body, thorough }, signal), failure: null };
+      } catch (error) {
+        return { view: null, failure: wordsOf(error) };
+      }
+    },
+    (answer) => {
+      setFailure(answer.failure);
+      if (answer.view) setView(answer.view);
+    },
+  );
   const place = async () => {
     if (!view?.basket) return;
     setPlacing(true);
     try {
-      await callApi('POST', '/api/purchases', { lines: view.basket.orders.flatMap((order) => order.lines.map(({ offer, packs }) => ({ offerId: offer.id, packs }))) });
+      await callApi('POST', '/api/purchases', {
+        lines: view.basket.orders.flatMap((order) =>
+          order.lines.map(({ offer, packs }) => ({ offerId: offer.id, packs })),
+        ),
+      });
       setExtra([]);
       enqueueSnackbar('Ordered. The lists for the suppliers stand below.');
       await client.invalidateQueries({ queryKey: ['purchases'] });
@@ -73,7 +96,10 @@ function Buy({ initial }: { initial: PurchasesView }) {
   const amount = parseNumber(adding.amount);
   const addNeed = () => {
     if (!adding.thing || amount === null || amount <= 0) return;
-    setExtra([...extra.filter((entry) => entry.thing.key !== adding.thing!.key), { thing: adding.thing, amount: adding.thing.unit === 'mm²' ? amount * MM2_PER_M2 : amount }]);
+    setExtra([
+      ...extra.filter((entry) => entry.thing.key !== adding.thing!.key),
+      { thing: adding.thing, amount: adding.thing.unit === 'mm²' ? amount * MM2_PER_M2 : amount },
+    ]);
     setAdding({ thing: null, amount: '' });
   };
   const basket = view?.basket ?? null;
@@ -82,26 +108,132 @@ function Buy({ initial }: { initial: PurchasesView }) {
   return (
     <>
       <div className="page-head">
-        <div><h1 style={{ margin: 0 }} aria-live="polite">{!view ? 'What to buy' : best ? `Buy for ${formatMoney(Math.round(best.total.value), settings)} ${best.orders.length === 1 ? `from ${best.orders[0]!.supplier.name}` : `from ${best.orders.length} suppliers`}${uncovered > 0 ? `; ${uncovered} ${uncovered === 1 ? 'need' : 'needs'} nobody covers` : ''}` : view.needs.length === 0 ? 'Nothing has to be bought' : 'No basket covers it'}</h1></div>
-        <div className="actions">{best && <Button variant="contained" disabled={placing || asking.busy} onClick={() => void place()}>Order it</Button>}</div>
+        <div>
+          <h1 style={{ margin: 0 }} aria-live="polite">
+            {!view
+              ? 'What to buy'
+              : best
+                ? `Buy for ${formatMoney(Math.round(best.total.value), settings)} ${best.orders.length === 1 ? `from ${best.orders[0]!.supplier.name}` : `from ${best.orders.length} suppliers`}${uncovered > 0 ? `; ${uncovered} ${uncovered === 1 ? 'need' : 'needs'} nobody covers` : ''}`
+                : view.needs.length === 0
+                  ? 'Nothing has to be bought'
+                  : 'No basket covers it'}
+          </h1>
+        </div>
+        <div className="actions">
+          {best && (
+            <Button variant="contained" disabled={placing || asking.busy} onClick={() => void place()}>
+              Order it
+            </Button>
+          )}
+        </div>
       </div>
       <ShelfTabs current="/shelf/buy" />
       <Working doing="Working out the basket" asking={asking} />
-      {(failure ?? view?.problem) && <div className="notice bad" role="alert">{failure ?? view?.problem}</div>}
+      {(failure ?? view?.problem) && (
+        <div className="notice bad" role="alert">
+          {failure ?? view?.problem}
+        </div>
+      )}
       <div className="cols" style={{ gridTemplateColumns: 'minmax(0, 1fr) minmax(0, 1.5fr)' }}>
         <section className="sheet" aria-label="Needed">
           <h2 style={{ margin: '0 0 4px' }}>Needed</h2>
-          <FormControlLabel control={<Checkbox size="small" checked={wish.withOrders} onChange={(_, withOrders) => setWish({ ...wish, withOrders })} />} label="for open orders" /><FormControlLabel control={<Checkbox size="small" checked={wish.withMinimums} onChange={(_, withMinimums) => setWish({ ...wish, withMinimums })} />} label="below minimums" />
-          <TextField select size="small" fullWidth label="Vinyl" value={wish.alike} onChange={(event) => setWish({ ...wish, alike: event.target.value as Grade | '' })} slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }} sx={{ my: 1 }}><MenuItem value="">just the one that is named</MenuItem><MenuItem value="sell">any of its kind and colour, good enough to sell</MenuItem><MenuItem value="own use">any of its kind and colour, good enough for own use</MenuItem></TextField>
-          <ul className="checks">{(view?.needs ?? []).map((need) => <li key={need.id}><div><strong>{need.label}</strong><span className="soft">{need.because}{need.withinDays !== null && `: here within ${need.withinDays} ${need.withinDays === 1 ? 'day' : 'days'}`}</span>{need.problem && <span className="refused">{need.problem}</span>}</div><span className="figures">{formatAmount(need.amount, need.unit, settings)}{need.because === 'added by hand' && <Button size="small" variant="text" aria-label={`Remove ${need.label}`} onClick={() => setExtra(extra.filter((entry) => `hand ${entry.thing.key}` !== need.id))}>Remove</Button>}</span></li>)}</ul>
-          {view?.needs.length === 0 && <p className="soft" style={{ margin: '4px 0 10px' }}>What lies there and is under way covers all of it.</p>}
-          <div className="fields" style={{ gridTemplateColumns: 'minmax(0, 2fr) minmax(0, 1fr) auto', marginTop: 10, alignItems: 'start' }}>
-            <Autocomplete size="small" options={view?.things ?? []} value={adding.thing} getOptionLabel={(thing) => thing.name} isOptionEqualToValue={(a, b) => a.key === b.key} onChange={(_, thing) => setAdding({ ...adding, thing })} renderInput={(props) => <TextField {...props} label="Also needed" />} />
-            <NumberText label="How much" unit={adding.thing?.unit === 'count' ? 'pieces' : 'm²'} value={adding.amount} onChange={(next) => setAdding({ ...adding, amount: next })} /><Button disabled={!adding.thing || amount === null || amount <= 0} onClick={addNeed}>Add</Button>
+          <FormControlLabel
+            control={
+              <Checkbox
+                size="small"
+                checked={wish.withOrders}
+                onChange={(_, withOrders) => setWish({ ...wish, withOrders })}
+              />
+            }
+            label="for open orders"
+          />
+          <FormControlLabel
+            control={
+              <Checkbox
+                size="small"
+                checked={wish.withMinimums}
+                onChange={(_, withMinimums) => setWish({ ...wish, withMinimums })}
+              />
+            }
+            label="below minimums"
+          />
+          <TextField
+            select
+            size="small"
+            fullWidth
+            label="Vinyl"
+            value={wish.alike}
+            onChange={(event) => setWish({ ...wish, alike: event.target.value as Grade | '' })}
+            slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
+            sx={{ my: 1 }}
+          >
+            <MenuItem value="">just the one that is named</MenuItem>
+            <MenuItem value="sell">any of its kind and colour, good enough to sell</MenuItem>
+            <MenuItem value="own use">any of its kind and colour, good enough for own use</MenuItem>
+          </TextField>
+          <ul className="checks">
+            {(view?.needs ?? []).map((need) => (
+              <li key={need.id}>
+                <div>
+                  <strong>{need.label}</strong>
+                  <span className="soft">
+                    {need.because}
+                    {need.withinDays !== null &&
+                      `: here within ${need.withinDays} ${need.withinDays === 1 ? 'day' : 'days'}`}
+                  </span>
+                  {need.problem && <span className="refused">{need.problem}</span>}
+                </div>
+                <span className="figures">
+                  {formatAmount(need.amount, need.unit, settings)}
+                  {need.because === 'added by hand' && (
+                    <Button
+                      size="small"
+                      variant="text"
+                      aria-label={`Remove ${need.label}`}
+                      onClick={() => setExtra(extra.filter((entry) => `hand ${entry.thing.key}` !== need.id))}
+                    >
+                      Remove
+                    </Button>
+                  )}
+                </span>
+              </li>
+            ))}
+          </ul>
+          {view?.needs.length === 0 && (
+            <p className="soft" style={{ margin: '4px 0 10px' }}>
+              What lies there and is under way covers all of it.
+            </p>
+          )}
+          <div
+            className="fields"
+            style={{ gridTemplateColumns: 'minmax(0, 2fr) minmax(0, 1fr) auto', marginTop: 10, alignItems: 'start' }}
+          >
+            <Autocomplete
+              size="small"
+              options={view?.things ?? []}
+              value={adding.thing}
+              getOptionLabel={(thing) => thing.name}
+              isOptionEqualToValue={(a, b) => a.key === b.key}
+              onChange={(_, thing) => setAdding({ ...adding, thing })}
+              renderInput={(props) => <TextField {...props} label="Also needed" />}
+            />
+            <NumberText
+              label="How much"
+              unit={adding.thing?.unit === 'count' ? 'pieces' : 'm²'}
+              value={adding.amount}
+              onChange={(next) => setAdding({ ...adding, amount: next })}
+            />
+            <Button disabled={!adding.thing || amount === null || amount <= 0} onClick={addNeed}>
+              Add
+            </Button>
           </div>
         </section>
-        <div className="cols">{best && <BasketPanel basket={best} plain={view!.plain} things={view!.things} onProve={() => setProving(wished)} />}
-          <PurchaseList purchases={purchases} onChanged={() => client.invalidateQueries({ queryKey: ['purchases'] })} /></div>
+        <div className="cols">
+          {best && (
+            <BasketPanel basket={best} plain={view!.plain} things={view!.things} onProve={() => setProving(wished)} />
+          )}
+          <PurchaseList purchases={purchases} onChanged={() => client.invalidateQueries({ queryKey: ['purchases'] })} />
+        </div>
       </div>
     </>
   );

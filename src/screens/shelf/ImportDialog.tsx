@@ -19,11 +19,24 @@ import { COLUMN_WORDS, describeLineProblem } from '../../wording/price-lists';
 import { callApi, fetchFile, wordsOf } from '../shared/api';
 import { useSettings } from '../shared/settings';
 
-type Facts = { readonly match: ColumnMatch | null; readonly decimal: '' | ',' | '.'; readonly lengthUnit: 'mm' | 'cm' | 'm' | 'in'; readonly dropMissing: boolean };
+type Facts = {
+  readonly match: ColumnMatch | null;
+  readonly decimal: '' | ',' | '.';
+  readonly lengthUnit: 'mm' | 'cm' | 'm' | 'in';
+  readonly dropMissing: boolean;
+};
 const START: Facts = { match: null, decimal: '', lengthUnit: 'mm', dropMissing: false };
 const LINES_SHOWN = 60;
 
-export default function ImportDialog({ supplier, onClose, onDone }: { supplier: SupplierView; onClose: () => void; onDone: () => void }) {
+export default function ImportDialog({
+  supplier,
+  onClose,
+  onDone,
+}: {
+  supplier: SupplierView;
+  onClose: () => void;
+  onDone: () => void;
+}) {
   const [file, setFile] = useState<{ blob: Blob; name: string } | null>(null);
   const [facts, setFacts] = useState(START);
   const [preview, setPreview] = useState<ListPreview | null>(null);
@@ -31,7 +44,8 @@ export default function ImportDialog({ supplier, onClose, onDone }: { supplier: 
   const [busy, setBusy] = useState(false);
   const chooser = useRef<HTMLInputElement>(null);
   const latest = useRef(0);
-  const path = (asked: Facts) => `/api/suppliers/${supplier.id}/list?${new URLSearchParams({ facts: JSON.stringify(asked) }).toString()}`;
+  const path = (asked: Facts) =>
+    `/api/suppliers/${supplier.id}/list?${new URLSearchParams({ facts: JSON.stringify(asked) }).toString()}`;
   const run = async (work: () => Promise<void>) => {
     setBusy(true);
     setFailure(null);
@@ -43,47 +57,171 @@ export default function ImportDialog({ supplier, onClose, onDone }: { supplier: 
       setBusy(false);
     }
   };
-  const look = (blob: Blob, name: string, asked: Facts) => run(async () => {
-    const turn = ++latest.current;
-    setFile({ blob, name });
-    setFacts(asked);
-    const seen = await callApi<ListPreview>('POST', path(asked), blob);
-    if (turn === latest.current) setPreview(seen);
-  });
+  const look = (blob: Blob, name: string, asked: Facts) =>
+    run(async () => {
+      const turn = ++latest.current;
+      setFile({ blob, name });
+      setFacts(asked);
+      const seen = await callApi<ListPreview>('POST', path(asked), blob);
+      if (turn === latest.current) setPreview(seen);
+    });
   const change = (part: Partial<Facts>) => file && void look(file.blob, file.name, { ...facts, ...part });
-  const apply = () => run(async () => {
-    const { fresh, changed, dropped } = await callApi<{ fresh: number; changed: number; dropped: number }>('PUT', path(facts), file!.blob);
-    enqueueSnackbar(`${fresh} new, ${changed} changed${dropped > 0 ? `, ${dropped} no longer offered` : ''}.`);
-    onDone();
-  });
+  const apply = () =>
+    run(async () => {
+      const { fresh, changed, dropped } = await callApi<{ fresh: number; changed: number; dropped: number }>(
+        'PUT',
+        path(facts),
+        file!.blob,
+      );
+      enqueueSnackbar(`${fresh} new, ${changed} changed${dropped > 0 ? `, ${dropped} no longer offered` : ''}.`);
+      onDone();
+    });
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="md" aria-labelledby="import-title">
-      <DialogTitle id="import-title">Price list of {supplier.name}{file && <span className="soft">, {file.name}</span>}</DialogTitle>
+      <DialogTitle id="import-title">
+        Price list of {supplier.name}
+        {file && <span className="soft">, {file.name}</span>}
+      </DialogTitle>
       <DialogContent>
         <div className="cols">
-          <div className="actions"><Button onClick={() => chooser.current?.click()}>Choose a CSV file</Button>{supplier.simulated && <Button onClick={() => void run(async () => look(await fetchFile(`/api/suppliers/${supplier.id}/list`), `${supplier.name}, simulated`, START))}>Fetch its newest list</Button>}</div>
-          <input ref={chooser} type="file" accept=".csv,.txt,text/csv" className="visually-hidden" tabIndex={-1} aria-label="Price list file" onChange={(event) => {
-            const [chosen] = event.target.files ?? [];
-            if (chosen) void look(chosen, chosen.name, START);
-            event.target.value = '';
-          }} />
+          <div className="actions">
+            <Button onClick={() => chooser.current?.click()}>Choose a CSV file</Button>
+            {supplier.simulated && (
+              <Button
+                onClick={() =>
+                  void run(async () =>
+                    look(await fetchFile(`/api/suppliers/${supplier.id}/list`), `${supplier.name}, simulated`, START),
+                  )
+                }
+              >
+                Fetch its newest list
+              </Button>
+            )}
+          </div>
+          <input
+            ref={chooser}
+            type="file"
+            accept=".csv,.txt,text/csv"
+            className="visually-hidden"
+            tabIndex={-1}
+            aria-label="Price list file"
+            onChange={(event) => {
+              const [chosen] = event.target.files ?? [];
+              if (chosen) void look(chosen, chosen.name, START);
+              event.target.value = '';
+            }}
+          />
           {busy && <LinearProgress aria-label="Reading the list" />}
-          {failure && <div className="notice bad" role="alert">{failure}</div>}
-          {!preview && !busy && !failure && <p className="soft" style={{ margin: 0 }}>Columns parted by semicolons, commas or tabs, with decimal commas or points. Nothing changes until you have seen what would.</p>}
-          {preview && <>
-            <div className="fields" role="group" aria-label="Columns">
-              {LIST_COLUMNS.map((name) => <TextField key={name} select size="small" label={COLUMN_WORDS[name]} value={preview.match[name] ?? -1} error={preview.missingColumns.includes(name)} helperText={preview.missingColumns.includes(name) ? 'Which column is it?' : undefined} onChange={(event) => change({ match: withColumn(preview.match, name, Number(event.target.value)) })}><MenuItem value={-1}>none</MenuItem>{preview.header.map((title, index) => <MenuItem key={index} value={index}>{title || `column ${index + 1}`}</MenuItem>)}</TextField>)}
-              <TextField select size="small" label="Decimals" value={preview.decimal} onChange={(event) => change({ decimal: event.target.value as ',' | '.' })}><MenuItem value=",">1.234,50</MenuItem><MenuItem value=".">1,234.50</MenuItem></TextField>
-              <TextField select size="small" label="Lengths without a unit" value={facts.lengthUnit} onChange={(event) => change({ lengthUnit: event.target.value as Facts['lengthUnit'] })}>{(['mm', 'cm', 'm', 'in'] as const).map((unit) => <MenuItem key={unit} value={unit}>{unit}</MenuItem>)}</TextField>
+          {failure && (
+            <div className="notice bad" role="alert">
+              {failure}
             </div>
-            <p aria-live="polite" style={{ margin: 0 }}><strong>{preview.fresh.length} new, {preview.changed.length} changed, {preview.same} as before, {preview.unreadable.length} unreadable.</strong>{preview.unmatched.length > 0 && <span className="soft"> Not on your shelf, and matched later by hand: {preview.unmatched.slice(0, 6).join('; ')}{preview.unmatched.length > 6 && ' …'}.</span>}</p>
-            {preview.unreadable.length > 0 && <ul className="checks" aria-label="Unreadable lines">{preview.unreadable.slice(0, LINES_SHOWN).map((line) => <li key={`${line.line}-${line.column}`}><div><strong>Line {line.line}</strong><span>{describeLineProblem(line)}</span></div></li>)}</ul>}
-            <Changes changes={[...preview.changed, ...preview.fresh]} />
-            {preview.gone.length > 0 && <FormControlLabel control={<Checkbox checked={facts.dropMissing} onChange={(_, dropMissing) => change({ dropMissing })} />} label={`Take the ${preview.gone.length} that are not in this list off the offers`} />}
-          </>}
+          )}
+          {!preview && !busy && !failure && (
+            <p className="soft" style={{ margin: 0 }}>
+              Columns parted by semicolons, commas or tabs, with decimal commas or points. Nothing changes until you
+              have seen what would.
+            </p>
+          )}
+          {preview && (
+            <>
+              <div className="fields" role="group" aria-label="Columns">
+                {LIST_COLUMNS.map((name) => (
+                  <TextField
+                    key={name}
+                    select
+                    size="small"
+                    label={COLUMN_WORDS[name]}
+                    value={preview.match[name] ?? -1}
+                    error={preview.missingColumns.includes(name)}
+                    helperText={preview.missingColumns.includes(name) ? 'Which column is it?' : undefined}
+                    onChange={(event) => change({ match: withColumn(preview.match, name, Number(event.target.value)) })}
+                  >
+                    <MenuItem value={-1}>none</MenuItem>
+                    {preview.header.map((title, index) => (
+                      <MenuItem key={index} value={index}>
+                        {title || `column ${index + 1}`}
+                      </MenuItem>
+                    ))}
+                  </TextField>
+                ))}
+                <TextField
+                  select
+                  size="small"
+                  label="Decimals"
+                  value={preview.decimal}
+                  onChange={(event) => change({ decimal: event.target.value as ',' | '.' })}
+                >
+                  <MenuItem value=",">1.234,50</MenuItem>
+                  <MenuItem value=".">1,234.50</MenuItem>
+                </TextField>
+                <TextField
+                  select
+                  size="small"
+                  label="Lengths without a unit"
+                  value={facts.lengthUnit}
+                  onChange={(event) => change({ lengthUnit: event.target.value as Facts['lengthUnit'] })}
+                >
+                  {(['mm', 'cm', 'm', 'in'] as const).map((unit) => (
+                    <MenuItem key={unit} value={unit}>
+                      {unit}
+                    </MenuItem>
+                  ))}
+                </TextField>
+              </div>
+              <p aria-live="polite" style={{ margin: 0 }}>
+                <strong>
+                  {preview.fresh.length} new, {preview.changed.length} changed, {preview.same} as before,{' '}
+                  {preview.unreadable.length} unreadable.
+                </strong>
+                {preview.unmatched.length > 0 && (
+                  <span className="soft">
+                    {' '}
+                    Not on your shelf, and matched later by hand: {preview.unmatched.slice(0, 6).join('; ')}
+                    {preview.unmatched.length > 6 && ' …'}.
+                  </span>
+                )}
+              </p>
+              {preview.unreadable.length > 0 && (
+                <ul className="checks" aria-label="Unreadable lines">
+                  {preview.unreadable.slice(0, LINES_SHOWN).map((line) => (
+                    <li key={`${line.line}-${line.column}`}>
+                      <div>
+                        <strong>Line {line.line}</strong>
+                        <span>{describeLineProblem(line)}</span>
+                      </div>
+                    </li>
+                  ))}
+                </ul>
+              )}
+              <Changes changes={[...preview.changed, ...preview.fresh]} />
+              {preview.gone.length > 0 && (
+                <FormControlLabel
+                  control={
+                    <Checkbox checked={facts.dropMissing} onChange={(_, dropMissing) => change({ dropMissing })} />
+                  }
+                  label={`Take the ${preview.gone.length} that are not in this list off the offers`}
+                />
+              )}
+            </>
+          )}
         </div>
       </DialogContent>
-      <DialogActions sx={{ px: 3, pb: 2 }}><Button onClick={onClose}>Cancel</Button><Button variant="contained" disabled={!preview || busy || preview.missingColumns.length > 0 || preview.fresh.length + preview.changed.length + (facts.dropMissing ? preview.gone.length : 0) === 0} onClick={() => void apply()}>Take it over</Button></DialogActions>
+      <DialogActions sx={{ px: 3, pb: 2 }}>
+        <Button onClick={onClose}>Cancel</Button>
+        <Button
+          variant="contained"
+          disabled={
+            !preview ||
+            busy ||
+            preview.missingColumns.length > 0 ||
+            preview.fresh.length + preview.changed.length + (facts.dropMissing ? preview.gone.length : 0) === 0
+          }
+          onClick={() => void apply()}
+        >
+          Take it over
+        </Button>
+      </DialogActions>
     </Dialog>
   );
 }
@@ -91,17 +229,49 @@ export default function ImportDialog({ supplier, onClose, onDone }: { supplier: 
 /** A column of the file means one thing: chosen anew, it is taken from what it meant before. */
 function withColumn(match: ColumnMatch, name: ListColumn, index: number): ColumnMatch {
   const own = index === -1 ? null : index;
-  return Object.fromEntries(LIST_COLUMNS.map((column) => [column, column === name ? own : match[column] === own ? null : match[column]])) as ColumnMatch;
+  return Object.fromEntries(
+    LIST_COLUMNS.map((column) => [column, column === name ? own : match[column] === own ? null : match[column]]),
+  ) as ColumnMatch;
 }
 
 function Changes({ changes }: { changes: readonly ListChange[] }) {
   const settings = useSettings();
   if (changes.length === 0) return null;
   return (
-    <div className="sheet flush" style={{ maxHeight: 240, overflow: 'auto' }} tabIndex={0} aria-label="What it changes" role="region">
-      <table className="plain"><thead><tr><th>line</th><th>article</th><th>name</th><th className="right">before</th><th className="right">now</th></tr></thead>
-        <tbody>{changes.slice(0, LINES_SHOWN).map((change) => <tr key={change.code}><td className="num">{change.line}</td><td>{change.code}</td><td>{change.name}</td><td className="num soft">{change.before === null ? 'new' : formatMoney(change.before, settings)}</td><td className="num">{formatMoney(change.price, settings)}</td></tr>)}</tbody></table>
-      {changes.length > LINES_SHOWN && <p className="soft" style={{ margin: 8 }}>and {changes.length - LINES_SHOWN} more</p>}
+    <div
+      className="sheet flush"
+      style={{ maxHeight: 240, overflow: 'auto' }}
+      tabIndex={0}
+      aria-label="What it changes"
+      role="region"
+    >
+      <table className="plain">
+        <thead>
+          <tr>
+            <th>line</th>
+            <th>article</th>
+            <th>name</th>
+            <th className="right">before</th>
+            <th className="right">now</th>
+          </tr>
+        </thead>
+        <tbody>
+          {changes.slice(0, LINES_SHOWN).map((change) => (
+            <tr key={change.code}>
+              <td className="num">{change.line}</td>
+              <td>{change.code}</td>
+              <td>{change.name}</td>
+              <td className="num soft">{change.before === null ? 'new' : formatMoney(change.before, settings)}</td>
+              <td className="num">{formatMoney(change.price, settings)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {changes.length > LINES_SHOWN && (
+        <p className="soft" style={{ margin: 8 }}>
+          and {changes.length - LINES_SHOWN} more
+        </p>
+      )}
     </div>
   );
 }

@@ -13,24 +13,73 @@ import { formatAmount } from './measures';
 import { NumberText } from './SmallFields';
 import { useSmallForm } from './use-form-state';
 
-export default function MinimumDialog({ row, onClose, onDone }: { row: StockRow; onClose: () => void; onDone: () => void }) {
+export default function MinimumDialog({
+  row,
+  onClose,
+  onDone,
+}: {
+  row: StockRow;
+  onClose: () => void;
+  onDone: () => void;
+}) {
   const settings = useSettings();
   const per = row.thing.unit === 'mm²' ? MM2_PER_M2 : 1;
-  const form = useSmallForm({ amount: row.wished?.amount == null ? '' : String(Number((row.wished.amount / per).toFixed(3))), weeks: row.wished?.coverWeeks == null ? '' : String(row.wished.coverWeeks) });
+  const form = useSmallForm({
+    amount: row.wished?.amount == null ? '' : String(Number((row.wished.amount / per).toFixed(3))),
+    weeks: row.wished?.coverWeeks == null ? '' : String(row.wished.coverWeeks),
+  });
   // What is no number goes as typed: the answer says what is wrong with it.
-  const read = (text: string, times: number) => (text.trim() === '' ? null : (parseNumber(text) ?? NaN) * times || text);
+  const read = (text: string, times: number) =>
+    text.trim() === '' ? null : (parseNumber(text) ?? NaN) * times || text;
   const none = form.values.amount.trim() === '' && form.values.weeks.trim() === '';
   const save = () => {
-    return form.send('PUT', '/api/minimums', { key: row.thing.key, amount: read(form.values.amount, per), coverWeeks: read(form.values.weeks, 1) }, () => {
-      enqueueSnackbar(none ? 'No minimum any more.' : 'Kept. What falls short of it stands under what to buy.');
-      onDone();
-    });
+    return form.send(
+      'PUT',
+      '/api/minimums',
+      { key: row.thing.key, amount: read(form.values.amount, per), coverWeeks: read(form.values.weeks, 1) },
+      () => {
+        enqueueSnackbar(none ? 'No minimum any more.' : 'Kept. What falls short of it stands under what to buy.');
+        onDone();
+      },
+    );
   };
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="xs" aria-labelledby="minimum-title">
       <DialogTitle id="minimum-title">{row.thing.name}: always have</DialogTitle>
-      <DialogContent><div className="cols" style={{ paddingTop: 8 }}><NumberText label="At least" unit={row.thing.unit === 'mm²' ? 'm²' : 'pieces'} value={form.values.amount} onChange={(amount) => form.set({ amount })} error={form.errorOf('amount')} help="Empty: buy only what orders need." autoFocus /><NumberText label="Or for as long as" unit="weeks" value={form.values.weeks} onChange={(weeks) => form.set({ weeks })} error={form.errorOf('coverWeeks')} help={row.weekly ? `You use ${formatAmount(row.weekly.value, row.thing.unit, settings)} a week, by what was booked. The larger of the two counts.` : 'Counts as soon as two weeks of use are booked.'} /></div></DialogContent>
-      <DialogActions sx={{ px: 3, pb: 2 }}><div role="alert" className="short" style={{ flex: 1 }}>{form.failure}</div><Button onClick={onClose}>Cancel</Button><Button variant="contained" disabled={form.pending} onClick={() => void save()}>Save</Button></DialogActions>
+      <DialogContent>
+        <div className="cols" style={{ paddingTop: 8 }}>
+          <NumberText
+            label="At least"
+            unit={row.thing.unit === 'mm²' ? 'm²' : 'pieces'}
+            value={form.values.amount}
+            onChange={(amount) => form.set({ amount })}
+            error={form.errorOf('amount')}
+            help="Empty: buy only what orders need."
+            autoFocus
+          />
+          <NumberText
+            label="Or for as long as"
+            unit="weeks"
+            value={form.values.weeks}
+            onChange={(weeks) => form.set({ weeks })}
+            error={form.errorOf('coverWeeks')}
+            help={
+              row.weekly
+                ? `You use ${formatAmount(row.weekly.value, row.thing.unit, settings)} a week, by what was booked. The larger of the two counts.`
+                : 'Counts as soon as two weeks of use are booked.'
+            }
+          />
+        </div>
+      </DialogContent>
+      <DialogActions sx={{ px: 3, pb: 2 }}>
+        <div role="alert" className="short" style={{ flex: 1 }}>
+          {form.failure}
+        </div>
+        <Button onClick={onClose}>Cancel</Button>
+        <Button variant="contained" disabled={form.pending} onClick={() => void save()}>
+          Save
+        </Button>
+      </DialogActions>
     </Dialog>
   );
 }

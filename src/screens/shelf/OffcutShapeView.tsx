@@ -4,21 +4,83 @@ import type { BadSpot } from '../../core/stock';
 import type { LotView } from '../../views/views';
 
 type Placed = { readonly x: number; readonly y: number; readonly widthMm: number; readonly heightMm: number };
-type Props = { readonly lot: LotView; readonly colourHex: string; readonly placed?: Placed; readonly size?: number; /** Instead of the lot's own, while they are marked. */ readonly spots?: readonly BadSpot[]; /** Told where it is clicked, mm from its top left. */ readonly onPick?: (at: { readonly x: number; readonly y: number }) => void };
+type Props = {
+  readonly lot: LotView;
+  readonly colourHex: string;
+  readonly placed?: Placed;
+  readonly size?: number;
+  /** Instead of the lot's own, while they are marked. */ readonly spots?: readonly BadSpot[];
+  /** Told where it is clicked, mm from its top left. */ readonly onPick?: (at: {
+    readonly x: number;
+    readonly y: number;
+  }) => void;
+};
 
 export function OffcutShapeView({ lot, colourHex, placed, size = 84, spots = lot.badSpots, onPick }: Props) {
-  const width = lot.widthMm ?? 1, height = lot.lengthMm ?? 1;
+  const width = lot.widthMm ?? 1,
+    height = lot.lengthMm ?? 1;
   const scale = size / Math.max(width, height);
   const points = (lot.shape ?? []).map((point) => `${point.x},${point.y}`).join(' ');
   return (
-    <svg width={Math.max(10, width * scale)} height={Math.max(10, height * scale)} viewBox={`-2 -2 ${width + 4} ${height + 4}`} role="img" aria-label={`Offcut ${lot.code}, to scale`} {...(onPick ? { style: { cursor: 'crosshair' } } : {})} onClick={(event) => {
-      const box = event.currentTarget.getBoundingClientRect();
-      onPick?.({ x: ((event.clientX - box.left) / box.width) * (width + 4) - 2, y: ((event.clientY - box.top) / box.height) * (height + 4) - 2 });
-    }}>
-      <polygon points={points} fill={colourHex} stroke="var(--mui-palette-text-primary)" strokeWidth={1} vectorEffect="non-scaling-stroke" />
-      {spots.map((spot, at) => <g key={at}><title>spoiled</title><rect {...spot} fill="#fffcf5" stroke="#a5343c" strokeWidth={1.4} vectorEffect="non-scaling-stroke" /><path d={`M${spot.x} ${spot.y}l${spot.width} ${spot.height}M${spot.x + spot.width} ${spot.y}l${-spot.width} ${spot.height}`} stroke="#a5343c" strokeWidth={1} vectorEffect="non-scaling-stroke" /></g>)}
-      {placed && <rect x={placed.x} y={placed.y} width={placed.widthMm} height={placed.heightMm} fill="none" stroke="#fffcf5" strokeWidth={4} vectorEffect="non-scaling-stroke" />}
-      {placed && <rect x={placed.x} y={placed.y} width={placed.widthMm} height={placed.heightMm} fill="none" stroke="#a5343c" strokeWidth={1.6} strokeDasharray="4 3" vectorEffect="non-scaling-stroke" />}
+    <svg
+      width={Math.max(10, width * scale)}
+      height={Math.max(10, height * scale)}
+      viewBox={`-2 -2 ${width + 4} ${height + 4}`}
+      role="img"
+      aria-label={`Offcut ${lot.code}, to scale`}
+      {...(onPick ? { style: { cursor: 'crosshair' } } : {})}
+      onClick={(event) => {
+        const box = event.currentTarget.getBoundingClientRect();
+        onPick?.({
+          x: ((event.clientX - box.left) / box.width) * (width + 4) - 2,
+          y: ((event.clientY - box.top) / box.height) * (height + 4) - 2,
+        });
+      }}
+    >
+      <polygon
+        points={points}
+        fill={colourHex}
+        stroke="var(--mui-palette-text-primary)"
+        strokeWidth={1}
+        vectorEffect="non-scaling-stroke"
+      />
+      {spots.map((spot, at) => (
+        <g key={at}>
+          <title>spoiled</title>
+          <rect {...spot} fill="#fffcf5" stroke="#a5343c" strokeWidth={1.4} vectorEffect="non-scaling-stroke" />
+          <path
+            d={`M${spot.x} ${spot.y}l${spot.width} ${spot.height}M${spot.x + spot.width} ${spot.y}l${-spot.width} ${spot.height}`}
+            stroke="#a5343c"
+            strokeWidth={1}
+            vectorEffect="non-scaling-stroke"
+          />
+        </g>
+      ))}
+      {placed && (
+        <rect
+          x={placed.x}
+          y={placed.y}
+          width={placed.widthMm}
+          height={placed.heightMm}
+          fill="none"
+          stroke="#fffcf5"
+          strokeWidth={4}
+          vectorEffect="non-scaling-stroke"
+        />
+      )}
+      {placed && (
+        <rect
+          x={placed.x}
+          y={placed.y}
+          width={placed.widthMm}
+          height={placed.heightMm}
+          fill="none"
+          stroke="#a5343c"
+          strokeWidth={1.6}
+          strokeDasharray="4 3"
+          vectorEffect="non-scaling-stroke"
+        />
+      )}
     </svg>
   );
 }

@@ -18,12 +18,29 @@ import { useSettings } from '../shared/settings';
 import { Why } from '../shared/Why';
 import { useThings } from './use-things';
 
-export default function OfferDialog({ offer, onClose, onDone, onChange }: { offer: OfferView; onClose: () => void; onDone: () => void; onChange: () => void }) {
+export default function OfferDialog({
+  offer,
+  onClose,
+  onDone,
+  onChange,
+}: {
+  offer: OfferView;
+  onClose: () => void;
+  onDone: () => void;
+  onChange: () => void;
+}) {
   const settings = useSettings();
   const things = useThings();
   const [keys, setKeys] = useState(offer.parts.map((part) => part.key));
-  const history = useQuery({ queryKey: ['history', offer.id], queryFn: ({ signal }) => callApi<OfferHistory>('GET', `/api/offers/${offer.id}`, undefined, signal), refetchOnMount: true });
-  const points = [...(history.data?.prices ?? []), ...(history.data ? [{ atMs: offer.pricedAtMs, price: offer.price }] : [])].map(({ atMs, price }) => ({ atMs, price: price / 100 }));
+  const history = useQuery({
+    queryKey: ['history', offer.id],
+    queryFn: ({ signal }) => callApi<OfferHistory>('GET', `/api/offers/${offer.id}`, undefined, signal),
+    refetchOnMount: true,
+  });
+  const points = [
+    ...(history.data?.prices ?? []),
+    ...(history.data ? [{ atMs: offer.pricedAtMs, price: offer.price }] : []),
+  ].map(({ atMs, price }) => ({ atMs, price: price / 100 }));
   const day = (atMs: number) => formatDay(new Date(atMs).toISOString().slice(0, 10), settings);
   const match = async (position: number, key: string | null) => {
     const before = keys;
@@ -38,24 +55,89 @@ export default function OfferDialog({ offer, onClose, onDone, onChange }: { offe
   const units = [offer.unit.perM2, offer.unit.perMetre, offer.unit.perPiece].flatMap((figure) => figure ?? []);
   return (
     <Dialog open onClose={onDone} fullWidth maxWidth="sm" aria-labelledby="offer-title">
-      <DialogTitle id="offer-title">{offer.name} <span className="soft">{offer.code}</span></DialogTitle>
+      <DialogTitle id="offer-title">
+        {offer.name} <span className="soft">{offer.code}</span>
+      </DialogTitle>
       <DialogContent>
         <div className="cols">
-          <p style={{ margin: 0 }}><strong className="figures">{formatMoney(offer.price, settings)}</strong> a pack{offer.breaks.map((step) => `, ${formatMoney(step.price, settings)} from ${step.fromPacks}`).join('')}{offer.takePay && `; take ${offer.takePay.take}, pay ${offer.takePay.pay}`}. {units.map((figure) => <span key={figure.label} style={{ marginRight: 14 }}>{figure.label.toLowerCase()} <Why figure={figure} /></span>)}</p>
-          <ul className="checks" aria-label="In the pack">{offer.parts.map((part, index) => (
-            <li key={index} style={{ gridTemplateColumns: 'minmax(0, 1fr) minmax(0, 1.3fr)' }}><span>{part.count} × {part.widthMm === null ? '' : `${formatLength(part.widthMm, settings)} × ${formatLength(part.lengthMm ?? 0, settings)}, `}{part.label || offer.name}</span>
-              <Autocomplete size="small" options={things} value={things.find((thing) => thing.key === keys[index]) ?? (part.key === keys[index] ? part.thing : null)} getOptionLabel={(thing) => thing.name} isOptionEqualToValue={(a, b) => a.key === b.key} onChange={(_, thing) => void match(index, thing?.key ?? null)} renderInput={(props) => <TextField {...props} label="On your shelf" placeholder="not matched" />} /></li>
-          ))}</ul>
-          <div role="img" aria-label={`Price history: ${points.map((point) => `${day(point.atMs)} ${formatMoney(Math.round(point.price * 100), settings)}`).join(', ')}`} style={{ height: 180 }}>
-            {points.length > 0 && <ResponsiveContainer width="100%" height="100%"><LineChart data={points} margin={{ top: 8, right: 12, bottom: 0, left: 0 }}>
-              <CartesianGrid stroke="var(--mui-palette-divider)" vertical={false} /><XAxis dataKey="atMs" type="number" domain={['dataMin', 'dataMax']} tickFormatter={day} fontSize={12} stroke="var(--mui-palette-text-secondary)" /><YAxis width={54} fontSize={12} domain={['auto', 'auto']} stroke="var(--mui-palette-text-secondary)" />
-              <Tooltip labelFormatter={(atMs) => day(Number(atMs))} formatter={(price) => [formatMoney(Math.round(Number(price) * 100), settings), 'price']} /><Line type="stepAfter" dataKey="price" stroke="#a5343c" strokeWidth={2} isAnimationActive={false} />
-            </LineChart></ResponsiveContainer>}
+          <p style={{ margin: 0 }}>
+            <strong className="figures">{formatMoney(offer.price, settings)}</strong> a pack
+            {offer.breaks.map((step) => `, ${formatMoney(step.price, settings)} from ${step.fromPacks}`).join('')}
+            {offer.takePay && `; take ${offer.takePay.take}, pay ${offer.takePay.pay}`}.{' '}
+            {units.map((figure) => (
+              <span key={figure.label} style={{ marginRight: 14 }}>
+                {figure.label.toLowerCase()} <Why figure={figure} />
+              </span>
+            ))}
+          </p>
+          <ul className="checks" aria-label="In the pack">
+            {offer.parts.map((part, index) => (
+              <li key={index} style={{ gridTemplateColumns: 'minmax(0, 1fr) minmax(0, 1.3fr)' }}>
+                <span>
+                  {part.count} ×{' '}
+                  {part.widthMm === null
+                    ? ''
+                    : `${formatLength(part.widthMm, settings)} × ${formatLength(part.lengthMm ?? 0, settings)}, `}
+                  {part.label || offer.name}
+                </span>
+                <Autocomplete
+                  size="small"
+                  options={things}
+                  value={
+                    things.find((thing) => thing.key === keys[index]) ?? (part.key === keys[index] ? part.thing : null)
+                  }
+                  getOptionLabel={(thing) => thing.name}
+                  isOptionEqualToValue={(a, b) => a.key === b.key}
+                  onChange={(_, thing) => void match(index, thing?.key ?? null)}
+                  renderInput={(props) => <TextField {...props} label="On your shelf" placeholder="not matched" />}
+                />
+              </li>
+            ))}
+          </ul>
+          <div
+            role="img"
+            aria-label={`Price history: ${points.map((point) => `${day(point.atMs)} ${formatMoney(Math.round(point.price * 100), settings)}`).join(', ')}`}
+            style={{ height: 180 }}
+          >
+            {points.length > 0 && (
+              <ResponsiveContainer width="100%" height="100%">
+                <LineChart data={points} margin={{ top: 8, right: 12, bottom: 0, left: 0 }}>
+                  <CartesianGrid stroke="var(--mui-palette-divider)" vertical={false} />
+                  <XAxis
+                    dataKey="atMs"
+                    type="number"
+                    domain={['dataMin', 'dataMax']}
+                    tickFormatter={day}
+                    fontSize={12}
+                    stroke="var(--mui-palette-text-secondary)"
+                  />
+                  <YAxis
+                    width={54}
+                    fontSize={12}
+                    domain={['auto', 'auto']}
+                    stroke="var(--mui-palette-text-secondary)"
+                  />
+                  <Tooltip
+                    labelFormatter={(atMs) => day(Number(atMs))}
+                    formatter={(price) => [formatMoney(Math.round(Number(price) * 100), settings), 'price']}
+                  />
+                  <Line type="stepAfter" dataKey="price" stroke="#a5343c" strokeWidth={2} isAnimationActive={false} />
+                </LineChart>
+              </ResponsiveContainer>
+            )}
           </div>
           {history.isError && <p role="alert">{wordsOf(history.error)}</p>}
         </div>
       </DialogContent>
-      <DialogActions sx={{ px: 3, pb: 2 }}><Button onClick={onChange}>Change the offer</Button><Button variant="contained" onClick={keys.join() === offer.parts.map((part) => part.key).join() ? onClose : onDone}>Close</Button></DialogActions>
+      <DialogActions sx={{ px: 3, pb: 2 }}>
+        <Button onClick={onChange}>Change the offer</Button>
+        <Button
+          variant="contained"
+          onClick={keys.join() === offer.parts.map((part) => part.key).join() ? onClose : onDone}
+        >
+          Close
+        </Button>
+      </DialogActions>
     </Dialog>
   );
 }

@@ -13,16 +13,44 @@ export type OfferWish = { readonly words: string; readonly supplierId: number; r
 const ROW_PX = 46;
 const PAGE = 60;
 
-export function OfferTable({ wish, first, supplierNames, onOpen, empty }: { wish: OfferWish; first: OfferPage | undefined; supplierNames: ReadonlyMap<number, string>; onOpen: (offer: OfferView) => void; empty: string }) {
+export function OfferTable({
+  wish,
+  first,
+  supplierNames,
+  onOpen,
+  empty,
+}: {
+  wish: OfferWish;
+  first: OfferPage | undefined;
+  supplierNames: ReadonlyMap<number, string>;
+  onOpen: (offer: OfferView) => void;
+  empty: string;
+}) {
   const frame = useRef<HTMLDivElement>(null);
   const [total, setTotal] = useState(first?.total ?? 1);
-  const rows = useVirtualizer({ count: total, getScrollElement: () => frame.current, estimateSize: () => ROW_PX, overscan: 12, initialRect: { width: 1000, height: 460 } });
+  const rows = useVirtualizer({
+    count: total,
+    getScrollElement: () => frame.current,
+    estimateSize: () => ROW_PX,
+    overscan: 12,
+    initialRect: { width: 1000, height: 460 },
+  });
   const seen = rows.getVirtualItems();
   const numbers = [...new Set([0, ...seen.map((row) => Math.floor(row.index / PAGE))])];
-  const pages = useQueries({ queries: numbers.map((number) => ({
-    queryKey: ['offer-page', wish, number], placeholderData: keepPreviousData, ...(number === 0 && first ? { initialData: first } : {}),
-    queryFn: ({ signal }: { signal: AbortSignal }) => callApi<OfferPage>('GET', `/api/offers?${new URLSearchParams({ ...wish, supplierId: String(wish.supplierId), offset: String(number * PAGE) }).toString()}`, undefined, signal),
-  })) });
+  const pages = useQueries({
+    queries: numbers.map((number) => ({
+      queryKey: ['offer-page', wish, number],
+      placeholderData: keepPreviousData,
+      ...(number === 0 && first ? { initialData: first } : {}),
+      queryFn: ({ signal }: { signal: AbortSignal }) =>
+        callApi<OfferPage>(
+          'GET',
+          `/api/offers?${new URLSearchParams({ ...wish, supplierId: String(wish.supplierId), offset: String(number * PAGE) }).toString()}`,
+          undefined,
+          signal,
+        ),
+    })),
+  });
   const asked = JSON.stringify(wish);
   useEffect(() => {
     if (frame.current) frame.current.scrollTop = 0;
@@ -31,14 +59,52 @@ export function OfferTable({ wish, first, supplierNames, onOpen, empty }: { wish
   const known = pages[0]?.data?.total;
   if (known !== undefined && known !== total) setTotal(known);
   const offerAt = (index: number) => pages[numbers.indexOf(Math.floor(index / PAGE))]?.data?.offers[index % PAGE];
-  if (failed) return <div className="notice bad" role="alert">{wordsOf(failed.error)}</div>;
-  if (known === 0) return <div className="empty"><p>{empty}</p></div>;
+  if (failed)
+    return (
+      <div className="notice bad" role="alert">
+        {wordsOf(failed.error)}
+      </div>
+    );
+  if (known === 0)
+    return (
+      <div className="empty">
+        <p>{empty}</p>
+      </div>
+    );
   return (
-    <div ref={frame} className="offer-frame" role="table" aria-label="Offers" aria-rowcount={total} aria-busy={pages.some((page) => page.isPending)} tabIndex={0}>
+    <div
+      ref={frame}
+      className="offer-frame"
+      role="table"
+      aria-label="Offers"
+      aria-rowcount={total}
+      aria-busy={pages.some((page) => page.isPending)}
+      tabIndex={0}
+    >
       <div style={{ height: rows.getTotalSize(), position: 'relative' }}>
         {seen.map((row) => {
           const offer = offerAt(row.index);
-          return <div key={row.index} className="offer-row" role="row" aria-rowindex={row.index + 1} style={{ height: ROW_PX, transform: `translateY(${row.start}px)` }}>{offer ? <OfferCells offer={offer} supplierName={supplierNames.get(offer.supplierId) ?? ''} onOpen={() => onOpen(offer)} /> : <span role="cell" className="soft">…</span>}</div>;
+          return (
+            <div
+              key={row.index}
+              className="offer-row"
+              role="row"
+              aria-rowindex={row.index + 1}
+              style={{ height: ROW_PX, transform: `translateY(${row.start}px)` }}
+            >
+              {offer ? (
+                <OfferCells
+                  offer={offer}
+                  supplierName={supplierNames.get(offer.supplierId) ?? ''}
+                  onOpen={() => onOpen(offer)}
+                />
+              ) : (
+                <span role="cell" className="soft">
+                  …
+                </span>
+              )}
+            </div>
+          );
         })}
       </div>
     </div>
@@ -51,11 +117,31 @@ function OfferCells({ offer, supplierName, onOpen }: { offer: OfferView; supplie
   const swatches = offer.parts.flatMap((part) => part.thing?.colourHex ?? []).slice(0, 4);
   return (
     <>
-      <span role="cell" className="name">{swatches.map((hex, index) => <i key={index} className="swatch" style={{ background: hex }} />)}<button type="button" className="quiet" onClick={onOpen}>{offer.name}</button>{offer.parts.some((part) => part.key === null) && <span className="tag">not matched</span>}</span>
-      <span role="cell" className="soft">{supplierName}</span>
-      <span role="cell" className="figures right">{formatMoney(offer.price, settings)}{offer.breaks.length > 0 && <span className="soft"> / {formatMoney(offer.breaks[offer.breaks.length - 1]!.price, settings)}</span>}</span>
-      <span role="cell" className="figures right">{figure ? <Why figure={figure} /> : '–'}{offer.unit.perPiece && !offer.unit.perM2 && <span className="soft"> a piece</span>}</span>
-      <span role="cell" className="soft right hide-small">{formatDay(new Date(offer.pricedAtMs).toISOString().slice(0, 10), settings)}</span>
+      <span role="cell" className="name">
+        {swatches.map((hex, index) => (
+          <i key={index} className="swatch" style={{ background: hex }} />
+        ))}
+        <button type="button" className="quiet" onClick={onOpen}>
+          {offer.name}
+        </button>
+        {offer.parts.some((part) => part.key === null) && <span className="tag">not matched</span>}
+      </span>
+      <span role="cell" className="soft">
+        {supplierName}
+      </span>
+      <span role="cell" className="figures right">
+        {formatMoney(offer.price, settings)}
+        {offer.breaks.length > 0 && (
+          <span className="soft"> / {formatMoney(offer.breaks[offer.breaks.length - 1]!.price, settings)}</span>
+        )}
+      </span>
+      <span role="cell" className="figures right">
+        {figure ? <Why figure={figure} /> : '–'}
+        {offer.unit.perPiece && !offer.unit.perM2 && <span className="soft"> a piece</span>}
+      </span>
+      <span role="cell" className="soft right hide-small">
+        {formatDay(new Date(offer.pricedAtMs).toISOString().slice(0, 10), settings)}
+      </span>
     </>
   );
 }

@@ -19,22 +19,36 @@ const SupplierDialog = lazy(() => import('./SupplierDialog'));
 const ImportDialog = lazy(() => import('./ImportDialog'));
 const OfferDialog = lazy(() => import('./OfferDialog'));
 const OfferForm = lazy(() => import('./OfferForm'));
-type Open = { readonly kind: 'supplier'; readonly supplier: SupplierView | null } | { readonly kind: 'import'; readonly supplier: SupplierView } | { readonly kind: 'offer'; readonly offer: OfferView } | { readonly kind: 'edit'; readonly offer: OfferView | null };
+type Open =
+  | { readonly kind: 'supplier'; readonly supplier: SupplierView | null }
+  | { readonly kind: 'import'; readonly supplier: SupplierView }
+  | { readonly kind: 'offer'; readonly offer: OfferView }
+  | { readonly kind: 'edit'; readonly offer: OfferView | null };
 const SORTS = { unit: 'cheapest by measure', name: 'name', newest: 'newest price' } as const;
 
 export function OffersScreen({ frame, view }: { frame: FrameView; view: OffersView }) {
-  return <Frame frame={frame} current="shelf"><Offers initial={view} /></Frame>;
+  return (
+    <Frame frame={frame} current="shelf">
+      <Offers initial={view} />
+    </Frame>
+  );
 }
 
 function Offers({ initial }: { initial: OffersView }) {
   const settings = useSettings();
   const client = useQueryClient();
-  const { data: view } = useQuery({ queryKey: ['offers'], queryFn: ({ signal }) => callApi<OffersView>('GET', '/api/suppliers', undefined, signal), initialData: initial });
+  const { data: view } = useQuery({
+    queryKey: ['offers'],
+    queryFn: ({ signal }) => callApi<OffersView>('GET', '/api/suppliers', undefined, signal),
+    initialData: initial,
+  });
   const [open, setOpen] = useState<Open | null>(null);
   const [words, setWords] = useState(initial.words);
   const [supplierId, setSupplierId] = useState(0);
   const [sort, setSort] = useState<keyof typeof SORTS>('unit');
-  useKeys('Offers', [{ keys: 'n', shown: 'N', does: 'add an offer', run: () => setOpen({ kind: 'edit', offer: null }) }]);
+  useKeys('Offers', [
+    { keys: 'n', shown: 'N', does: 'add an offer', run: () => setOpen({ kind: 'edit', offer: null }) },
+  ]);
   const done = () => {
     setOpen(null);
     void client.invalidateQueries({ queryKey: ['offers'] });
@@ -44,7 +58,13 @@ function Offers({ initial }: { initial: OffersView }) {
     try {
       await callApi(on ? 'DELETE' : 'POST', `/api/offers/${offer.id}`);
       done();
-      enqueueSnackbar(on ? `${offer.name} is off the list.` : `${offer.name} is on the list again.`, { action: on ? <Button color="inherit" variant="text" onClick={() => void archive(offer, false)}>Undo</Button> : undefined });
+      enqueueSnackbar(on ? `${offer.name} is off the list.` : `${offer.name} is on the list again.`, {
+        action: on ? (
+          <Button color="inherit" variant="text" onClick={() => void archive(offer, false)}>
+            Undo
+          </Button>
+        ) : undefined,
+      });
     } catch (error) {
       enqueueSnackbar(wordsOf(error), { variant: 'error' });
     }
@@ -52,30 +72,129 @@ function Offers({ initial }: { initial: OffersView }) {
   return (
     <>
       <div className="page-head">
-        <div><h1 style={{ margin: 0 }}>{view.suppliers.length === 0 ? 'No suppliers yet' : `${view.total} offers from ${view.suppliers.length} ${view.suppliers.length === 1 ? 'supplier' : 'suppliers'}`}{view.unmatched > 0 && <span className="soft">, {view.unmatched} not wholly matched to your shelf</span>}</h1></div>
-        <div className="actions"><Button href="/shelf/buy">What to buy</Button><Button disabled={view.suppliers.length === 0} onClick={() => setOpen({ kind: 'edit', offer: null })}>Add an offer</Button><Button variant="contained" onClick={() => setOpen({ kind: 'supplier', supplier: null })}>Add a supplier</Button></div>
+        <div>
+          <h1 style={{ margin: 0 }}>
+            {view.suppliers.length === 0
+              ? 'No suppliers yet'
+              : `${view.total} offers from ${view.suppliers.length} ${view.suppliers.length === 1 ? 'supplier' : 'suppliers'}`}
+            {view.unmatched > 0 && <span className="soft">, {view.unmatched} not wholly matched to your shelf</span>}
+          </h1>
+        </div>
+        <div className="actions">
+          <Button href="/shelf/buy">What to buy</Button>
+          <Button disabled={view.suppliers.length === 0} onClick={() => setOpen({ kind: 'edit', offer: null })}>
+            Add an offer
+          </Button>
+          <Button variant="contained" onClick={() => setOpen({ kind: 'supplier', supplier: null })}>
+            Add a supplier
+          </Button>
+        </div>
       </div>
       <ShelfTabs current="/shelf/offers" />
-      <div className="suppliers">{view.suppliers.map((supplier) => (
-        <section key={supplier.id} className="sheet" aria-label={supplier.name}>
-          <div style={{ display: 'flex', justifyContent: 'space-between', gap: 8 }}><strong>{supplier.name}</strong>{supplier.simulated && <span className="tag">simulated</span>}</div>
-          <p className="soft" style={{ margin: '2px 0 8px' }}>{supplier.leadDays} {supplier.leadDays === 1 ? 'day' : 'days'}; shipping {formatMoney(supplier.shipping, settings)}{supplier.freeFrom !== null && `, free from ${formatMoney(supplier.freeFrom, settings)}`}{supplier.minimumOrder !== null && `; orders from ${formatMoney(supplier.minimumOrder, settings)}`}</p>
-          <div className="actions"><Button size="small" onClick={() => setOpen({ kind: 'import', supplier })}>{supplier.simulated ? 'Fetch or import prices' : 'Import a price list'}</Button><Button size="small" variant="text" aria-label={`Change ${supplier.name}`} onClick={() => setOpen({ kind: 'supplier', supplier })}>Change</Button></div>
-        </section>
-      ))}</div>
+      <div className="suppliers">
+        {view.suppliers.map((supplier) => (
+          <section key={supplier.id} className="sheet" aria-label={supplier.name}>
+            <div style={{ display: 'flex', justifyContent: 'space-between', gap: 8 }}>
+              <strong>{supplier.name}</strong>
+              {supplier.simulated && <span className="tag">simulated</span>}
+            </div>
+            <p className="soft" style={{ margin: '2px 0 8px' }}>
+              {supplier.leadDays} {supplier.leadDays === 1 ? 'day' : 'days'}; shipping{' '}
+              {formatMoney(supplier.shipping, settings)}
+              {supplier.freeFrom !== null && `, free from ${formatMoney(supplier.freeFrom, settings)}`}
+              {supplier.minimumOrder !== null && `; orders from ${formatMoney(supplier.minimumOrder, settings)}`}
+            </p>
+            <div className="actions">
+              <Button size="small" onClick={() => setOpen({ kind: 'import', supplier })}>
+                {supplier.simulated ? 'Fetch or import prices' : 'Import a price list'}
+              </Button>
+              <Button
+                size="small"
+                variant="text"
+                aria-label={`Change ${supplier.name}`}
+                onClick={() => setOpen({ kind: 'supplier', supplier })}
+              >
+                Change
+              </Button>
+            </div>
+          </section>
+        ))}
+      </div>
       <section className="sheet flush" aria-label="Offers">
-        <div className="fields" style={{ padding: '12px 16px', gridTemplateColumns: 'minmax(0, 2fr) minmax(0, 1fr) minmax(0, 1fr)' }}>
-          <TextField size="small" label="Search name, article or colour" value={words} onChange={(event) => setWords(event.target.value)} />
-          <TextField select size="small" label="Supplier" value={supplierId} onChange={(event) => setSupplierId(Number(event.target.value))}><MenuItem value={0}>all</MenuItem>{view.suppliers.map((supplier) => <MenuItem key={supplier.id} value={supplier.id}>{supplier.name}</MenuItem>)}</TextField>
-          <TextField select size="small" label="Sorted by" value={sort} onChange={(event) => setSort(event.target.value as keyof typeof SORTS)}>{Object.entries(SORTS).map(([key, name]) => <MenuItem key={key} value={key}>{name}</MenuItem>)}</TextField>
+        <div
+          className="fields"
+          style={{ padding: '12px 16px', gridTemplateColumns: 'minmax(0, 2fr) minmax(0, 1fr) minmax(0, 1fr)' }}
+        >
+          <TextField
+            size="small"
+            label="Search name, article or colour"
+            value={words}
+            onChange={(event) => setWords(event.target.value)}
+          />
+          <TextField
+            select
+            size="small"
+            label="Supplier"
+            value={supplierId}
+            onChange={(event) => setSupplierId(Number(event.target.value))}
+          >
+            <MenuItem value={0}>all</MenuItem>
+            {view.suppliers.map((supplier) => (
+              <MenuItem key={supplier.id} value={supplier.id}>
+                {supplier.name}
+              </MenuItem>
+            ))}
+          </TextField>
+          <TextField
+            select
+            size="small"
+            label="Sorted by"
+            value={sort}
+            onChange={(event) => setSort(event.target.value as keyof typeof SORTS)}
+          >
+            {Object.entries(SORTS).map(([key, name]) => (
+              <MenuItem key={key} value={key}>
+                {name}
+              </MenuItem>
+            ))}
+          </TextField>
         </div>
-        <OfferTable wish={{ words, supplierId, sort }} first={words === initial.words && supplierId === 0 && sort === 'unit' ? initial.first : undefined} supplierNames={new Map(view.suppliers.map((supplier) => [supplier.id, supplier.name]))} onOpen={(offer) => setOpen({ kind: 'offer', offer })} empty={view.total === 0 ? 'Import a price list of a supplier, or add an offer: they stand here, side by side.' : 'Nothing is called that.'} />
+        <OfferTable
+          wish={{ words, supplierId, sort }}
+          first={words === initial.words && supplierId === 0 && sort === 'unit' ? initial.first : undefined}
+          supplierNames={new Map(view.suppliers.map((supplier) => [supplier.id, supplier.name]))}
+          onOpen={(offer) => setOpen({ kind: 'offer', offer })}
+          empty={
+            view.total === 0
+              ? 'Import a price list of a supplier, or add an offer: they stand here, side by side.'
+              : 'Nothing is called that.'
+          }
+        />
       </section>
       <Suspense>
-        {open?.kind === 'supplier' && <SupplierDialog supplier={open.supplier} onClose={() => setOpen(null)} onDone={done} />}
-        {open?.kind === 'import' && <ImportDialog supplier={open.supplier} onClose={() => setOpen(null)} onDone={done} />}
-        {open?.kind === 'offer' && <OfferDialog offer={open.offer} onClose={() => setOpen(null)} onDone={done} onChange={() => setOpen({ kind: 'edit', offer: open.offer })} />}
-        {open?.kind === 'edit' && <OfferForm offer={open.offer} suppliers={view.suppliers} onClose={() => setOpen(null)} onDone={done} onArchive={(offer) => void archive(offer, true)} />}
+        {open?.kind === 'supplier' && (
+          <SupplierDialog supplier={open.supplier} onClose={() => setOpen(null)} onDone={done} />
+        )}
+        {open?.kind === 'import' && (
+          <ImportDialog supplier={open.supplier} onClose={() => setOpen(null)} onDone={done} />
+        )}
+        {open?.kind === 'offer' && (
+          <OfferDialog
+            offer={open.offer}
+            onClose={() => setOpen(null)}
+            onDone={done}
+            onChange={() => setOpen({ kind: 'edit', offer: open.offer })}
+          />
+        )}
+        {open?.kind === 'edit' && (
+          <OfferForm
+            offer={open.offer}
+            suppliers={view.suppliers}
+            onClose={() => setOpen(null)}
+            onDone={done}
+            onArchive={(offer) => void archive(offer, true)}
+          />
+        )}
       </Suspense>
     </>
   );

@@ -9,24 +9,63 @@ import { callApi, wordsOf } from '../shared/api';
 import { useSettings } from '../shared/settings';
 import { NumberText } from './SmallFields';
 
-export function PurchaseList({ purchases, onChanged }: { purchases: readonly PurchaseView[]; onChanged: () => Promise<unknown> }) {
+export function PurchaseList({
+  purchases,
+  onChanged,
+}: {
+  purchases: readonly PurchaseView[];
+  onChanged: () => Promise<unknown>;
+}) {
   const settings = useSettings();
   const [receiving, setReceiving] = useState<number | null>(null);
-  if (purchases.length === 0) return <section className="sheet" aria-label="Orders to suppliers"><p className="soft" style={{ margin: 0 }}>No order to a supplier yet. What you order here stands below, to be received when it comes.</p></section>;
+  if (purchases.length === 0)
+    return (
+      <section className="sheet" aria-label="Orders to suppliers">
+        <p className="soft" style={{ margin: 0 }}>
+          No order to a supplier yet. What you order here stands below, to be received when it comes.
+        </p>
+      </section>
+    );
   return (
     <section className="sheet" aria-label="Orders to suppliers">
       <h2 style={{ margin: '0 0 4px' }}>Orders to suppliers</h2>
       {purchases.map((purchase) => (
         <div key={purchase.id} style={{ borderTop: '1px solid var(--mui-palette-divider)', padding: '8px 0' }}>
-          <div style={{ display: 'flex', justifyContent: 'space-between', gap: 8, flexWrap: 'wrap' }}><span><strong>{purchase.supplier.name}</strong> <span className="soft">order {purchase.id}, {formatInstant(purchase.placedAtMs, settings)}, {formatMoney(purchase.total, settings)}</span></span><span className="tag">{purchase.closed ? 'received' : 'under way'}</span></div>
-          <div className="actions" style={{ marginTop: 4 }}>
-            {!purchase.closed && <Button size="small" aria-label={`Receive order ${purchase.id}`} onClick={() => setReceiving(receiving === purchase.id ? null : purchase.id)}>Receive</Button>}
-            {(['csv', 'pdf', 'eml'] as const).map((end) => <Button key={end} size="small" variant="text" href={`/api/purchases/${purchase.id}/${end}`}>{{ csv: 'CSV', pdf: 'PDF', eml: 'Mail' }[end]}</Button>)}
+          <div style={{ display: 'flex', justifyContent: 'space-between', gap: 8, flexWrap: 'wrap' }}>
+            <span>
+              <strong>{purchase.supplier.name}</strong>{' '}
+              <span className="soft">
+                order {purchase.id}, {formatInstant(purchase.placedAtMs, settings)},{' '}
+                {formatMoney(purchase.total, settings)}
+              </span>
+            </span>
+            <span className="tag">{purchase.closed ? 'received' : 'under way'}</span>
           </div>
-          {receiving === purchase.id && <Receiving purchase={purchase} onDone={async () => {
-            setReceiving(null);
-            await onChanged();
-          }} />}
+          <div className="actions" style={{ marginTop: 4 }}>
+            {!purchase.closed && (
+              <Button
+                size="small"
+                aria-label={`Receive order ${purchase.id}`}
+                onClick={() => setReceiving(receiving === purchase.id ? null : purchase.id)}
+              >
+                Receive
+              </Button>
+            )}
+            {(['csv', 'pdf', 'eml'] as const).map((end) => (
+              <Button key={end} size="small" variant="text" href={`/api/purchases/${purchase.id}/${end}`}>
+                {{ csv: 'CSV', pdf: 'PDF', eml: 'Mail' }[end]}
+              </Button>
+            ))}
+          </div>
+          {receiving === purchase.id && (
+            <Receiving
+              purchase={purchase}
+              onDone={async () => {
+                setReceiving(null);
+                await onChanged();
+              }}
+            />
+          )}
         </div>
       ))}
     </section>
@@ -34,15 +73,31 @@ export function PurchaseList({ purchases, onChanged }: { purchases: readonly Pur
 }
 
 function Receiving({ purchase, onDone }: { purchase: PurchaseView; onDone: () => Promise<unknown> }) {
-  const [came, setCame] = useState(() => Object.fromEntries(purchase.lines.map((line) => [line.id, { received: String(Math.max(0, line.packs - line.receivedPacks - line.damagedPacks)), damaged: '0' }])));
+  const [came, setCame] = useState(() =>
+    Object.fromEntries(
+      purchase.lines.map((line) => [
+        line.id,
+        { received: String(Math.max(0, line.packs - line.receivedPacks - line.damagedPacks)), damaged: '0' },
+      ]),
+    ),
+  );
   const [failure, setFailure] = useState<string | null>(null);
   const [pending, setPending] = useState(false);
-  const set = (id: number, part: Partial<{ received: string; damaged: string }>) => setCame({ ...came, [id]: { ...came[id]!, ...part } });
+  const set = (id: number, part: Partial<{ received: string; damaged: string }>) =>
+    setCame({ ...came, [id]: { ...came[id]!, ...part } });
   const book = async (close: boolean) => {
     setPending(true);
     setFailure(null);
     try {
-      await callApi('PUT', `/api/purchases/${purchase.id}`, { version: purchase.version, close, lines: purchase.lines.map((line) => ({ lineId: line.id, received: parseNumber(came[line.id]!.received), damaged: parseNumber(came[line.id]!.damaged) })) });
+      await callApi('PUT', `/api/purchases/${purchase.id}`, {
+        version: purchase.version,
+        close,
+        lines: purchase.lines.map((line) => ({
+          lineId: line.id,
+          received: parseNumber(came[line.id]!.received),
+          damaged: parseNumber(came[line.id]!.damaged),
+        })),
+      });
       enqueueSnackbar('Booked into stock at what it cost with its shipping.');
       await onDone();
     } catch (error) {
@@ -54,13 +109,41 @@ function Receiving({ purchase, onDone }: { purchase: PurchaseView; onDone: () =>
   return (
     <div className="cols" style={{ paddingTop: 8 }}>
       {purchase.lines.map((line) => (
-        <div key={line.id} className="fields" style={{ gridTemplateColumns: 'minmax(0, 2fr) minmax(0, 1fr) minmax(0, 1fr)', alignItems: 'center' }}>
-          <span>{line.packs} × {line.offerName}{line.receivedPacks > 0 && <span className="soft">, {line.receivedPacks} came</span>}{line.damagedPacks > 0 && <span className="soft">, {line.damagedPacks} damaged</span>}</span>
-          <NumberText label="Good" value={came[line.id]!.received} onChange={(received) => set(line.id, { received })} /><NumberText label="Damaged" value={came[line.id]!.damaged} onChange={(damaged) => set(line.id, { damaged })} />
+        <div
+          key={line.id}
+          className="fields"
+          style={{ gridTemplateColumns: 'minmax(0, 2fr) minmax(0, 1fr) minmax(0, 1fr)', alignItems: 'center' }}
+        >
+          <span>
+            {line.packs} × {line.offerName}
+            {line.receivedPacks > 0 && <span className="soft">, {line.receivedPacks} came</span>}
+            {line.damagedPacks > 0 && <span className="soft">, {line.damagedPacks} damaged</span>}
+          </span>
+          <NumberText
+            label="Good"
+            value={came[line.id]!.received}
+            onChange={(received) => set(line.id, { received })}
+          />
+          <NumberText
+            label="Damaged"
+            value={came[line.id]!.damaged}
+            onChange={(damaged) => set(line.id, { damaged })}
+          />
         </div>
       ))}
-      {failure && <div role="alert" className="notice bad">{failure}</div>}
-      <div className="actions"><Button size="small" variant="contained" disabled={pending} onClick={() => void book(false)}>Book what came</Button><Button size="small" disabled={pending} onClick={() => void book(true)}>Book it and expect no more</Button></div>
+      {failure && (
+        <div role="alert" className="notice bad">
+          {failure}
+        </div>
+      )}
+      <div className="actions">
+        <Button size="small" variant="contained" disabled={pending} onClick={() => void book(false)}>
+          Book what came
+        </Button>
+        <Button size="small" disabled={pending} onClick={() => void book(true)}>
+          Book it and expect no more
+        </Button>
+      </div>
     </div>
   );
 }

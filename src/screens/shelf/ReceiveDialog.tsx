@@ -19,33 +19,118 @@ export default function ReceiveDialog({ onClose, onDone }: { onClose: () => void
   const things = useThings();
   const { unit, toMm, fromMm } = useLengthUnit();
   const money = useMoneyText();
-  const form = useSmallForm({ thing: null as ThingView | null, form: 'roll', width: '', length: '', quantity: '1', price: '', remark: '' });
+  const form = useSmallForm({
+    thing: null as ThingView | null,
+    form: 'roll',
+    width: '',
+    length: '',
+    quantity: '1',
+    price: '',
+    remark: '',
+  });
   const { values, set } = form;
   const vinyl = values.thing?.unit !== 'count';
   const kind = vinyl ? values.form : 'piece';
-  const save = () => form.send('POST', '/api/stock', {
-    key: values.thing?.key ?? '', form: kind, widthMm: kind === 'piece' ? null : toMm(values.width), lengthMm: kind === 'piece' ? null : toMm(values.length), quantity: kind === 'roll' ? toMm(values.length) : parseNumber(values.quantity), price: money.toMinor(values.price), remark: values.remark,
-  }, () => {
-    enqueueSnackbar('Taken in.');
-    onDone();
-  });
+  const save = () =>
+    form.send(
+      'POST',
+      '/api/stock',
+      {
+        key: values.thing?.key ?? '',
+        form: kind,
+        widthMm: kind === 'piece' ? null : toMm(values.width),
+        lengthMm: kind === 'piece' ? null : toMm(values.length),
+        quantity: kind === 'roll' ? toMm(values.length) : parseNumber(values.quantity),
+        price: money.toMinor(values.price),
+        remark: values.remark,
+      },
+      () => {
+        enqueueSnackbar('Taken in.');
+        onDone();
+      },
+    );
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="sm" aria-labelledby="receive-title">
       <DialogTitle id="receive-title">Take in a lot</DialogTitle>
       <DialogContent>
         <div className="cols" style={{ paddingTop: 6 }}>
-          <Autocomplete options={things} value={values.thing} getOptionLabel={(thing) => thing.name} isOptionEqualToValue={(a, b) => a.key === b.key} onChange={(_, thing) => set({ thing, width: thing?.rollWidthMm ? fromMm(thing.rollWidthMm) : values.width })} renderInput={(props) => <TextField {...props} label="What it is" autoFocus error={Boolean(form.errorOf('key'))} helperText={form.errorOf('key')} />} />
+          <Autocomplete
+            options={things}
+            value={values.thing}
+            getOptionLabel={(thing) => thing.name}
+            isOptionEqualToValue={(a, b) => a.key === b.key}
+            onChange={(_, thing) =>
+              set({ thing, width: thing?.rollWidthMm ? fromMm(thing.rollWidthMm) : values.width })
+            }
+            renderInput={(props) => (
+              <TextField
+                {...props}
+                label="What it is"
+                autoFocus
+                error={Boolean(form.errorOf('key'))}
+                helperText={form.errorOf('key')}
+              />
+            )}
+          />
           <div className="fields">
-            {vinyl && <TextField select label="Form" value={values.form} onChange={(event) => set({ form: event.target.value })}><MenuItem value="roll">a roll</MenuItem><MenuItem value="sheet">sheets</MenuItem></TextField>}
-            {vinyl && <NumberText label="Width" unit={unit} value={values.width} onChange={(width) => set({ width })} error={form.errorOf('widthMm')} />}
-            {vinyl && <NumberText label={values.form === 'roll' ? 'Length left' : 'Length'} unit={unit} value={values.length} onChange={(length) => set({ length })} error={form.errorOf('lengthMm')} />}
-            {kind !== 'roll' && <NumberText label={kind === 'sheet' ? 'Sheets' : 'Pieces'} value={values.quantity} onChange={(quantity) => set({ quantity })} error={form.errorOf('quantity')} />}
-            <NumberText label="Cost all of it" unit={money.unit} value={values.price} onChange={(price) => set({ price })} error={form.errorOf('price')} help="with its share of shipping" />
+            {vinyl && (
+              <TextField
+                select
+                label="Form"
+                value={values.form}
+                onChange={(event) => set({ form: event.target.value })}
+              >
+                <MenuItem value="roll">a roll</MenuItem>
+                <MenuItem value="sheet">sheets</MenuItem>
+              </TextField>
+            )}
+            {vinyl && (
+              <NumberText
+                label="Width"
+                unit={unit}
+                value={values.width}
+                onChange={(width) => set({ width })}
+                error={form.errorOf('widthMm')}
+              />
+            )}
+            {vinyl && (
+              <NumberText
+                label={values.form === 'roll' ? 'Length left' : 'Length'}
+                unit={unit}
+                value={values.length}
+                onChange={(length) => set({ length })}
+                error={form.errorOf('lengthMm')}
+              />
+            )}
+            {kind !== 'roll' && (
+              <NumberText
+                label={kind === 'sheet' ? 'Sheets' : 'Pieces'}
+                value={values.quantity}
+                onChange={(quantity) => set({ quantity })}
+                error={form.errorOf('quantity')}
+              />
+            )}
+            <NumberText
+              label="Cost all of it"
+              unit={money.unit}
+              value={values.price}
+              onChange={(price) => set({ price })}
+              error={form.errorOf('price')}
+              help="with its share of shipping"
+            />
           </div>
           <TextField label="Remark" value={values.remark} onChange={(event) => set({ remark: event.target.value })} />
         </div>
       </DialogContent>
-      <DialogActions sx={{ px: 3, pb: 2 }}><div role="alert" className="short" style={{ flex: 1 }}>{form.failure}</div><Button onClick={onClose}>Cancel</Button><Button variant="contained" disabled={form.pending} onClick={() => void save()}>Take it in</Button></DialogActions>
+      <DialogActions sx={{ px: 3, pb: 2 }}>
+        <div role="alert" className="short" style={{ flex: 1 }}>
+          {form.failure}
+        </div>
+        <Button onClick={onClose}>Cancel</Button>
+        <Button variant="contained" disabled={form.pending} onClick={() => void save()}>
+          Take it in
+        </Button>
+      </DialogActions>
     </Dialog>
   );
 }

@@ -20,10 +20,24 @@ import { VinylFilterFields } from './VinylFilterFields';
 const VINYL_ROW_PX = 52;
 const VinylForm = lazy(() => import('./VinylForm'));
 const BlankForm = lazy(() => import('./BlankForm'));
-type Editing = { readonly kind: 'vinyl'; readonly vinyl: VinylView | null } | { readonly kind: 'blank'; readonly blank: BlankView | null };
+type Editing =
+  | { readonly kind: 'vinyl'; readonly vinyl: VinylView | null }
+  | { readonly kind: 'blank'; readonly blank: BlankView | null };
 
-export function ShelfScreen({ frame, view, openBlank }: { frame: FrameView; view: ShelfPage; openBlank: number | null }) {
-  return <Frame frame={frame} current="shelf"><Shelf initial={view} openBlank={openBlank} /></Frame>;
+export function ShelfScreen({
+  frame,
+  view,
+  openBlank,
+}: {
+  frame: FrameView;
+  view: ShelfPage;
+  openBlank: number | null;
+}) {
+  return (
+    <Frame frame={frame} current="shelf">
+      <Shelf initial={view} openBlank={openBlank} />
+    </Frame>
+  );
 }
 
 function Shelf({ initial, openBlank }: { initial: ShelfPage; openBlank: number | null }) {
@@ -31,9 +45,19 @@ function Shelf({ initial, openBlank }: { initial: ShelfPage; openBlank: number |
   const client = useQueryClient();
   const [filter, setFilter] = useState(NO_FILTER);
   const found = useInfiniteQuery({
-    queryKey: ['shelf', filter], initialPageParam: 0, placeholderData: keepPreviousData, ...(filter === NO_FILTER ? { initialData: { pages: [initial], pageParams: [0] } } : {}),
-    queryFn: ({ signal, pageParam }) => callApi<ShelfPage>('GET', `/api/shelf?${new URLSearchParams({ ...filter, inStock: String(filter.inStock), offset: String(pageParam) }).toString()}`, undefined, signal),
-    getNextPageParam: (last) => (last.offset + last.vinyls.length < last.total ? last.offset + last.vinyls.length : undefined),
+    queryKey: ['shelf', filter],
+    initialPageParam: 0,
+    placeholderData: keepPreviousData,
+    ...(filter === NO_FILTER ? { initialData: { pages: [initial], pageParams: [0] } } : {}),
+    queryFn: ({ signal, pageParam }) =>
+      callApi<ShelfPage>(
+        'GET',
+        `/api/shelf?${new URLSearchParams({ ...filter, inStock: String(filter.inStock), offset: String(pageParam) }).toString()}`,
+        undefined,
+        signal,
+      ),
+    getNextPageParam: (last) =>
+      last.offset + last.vinyls.length < last.total ? last.offset + last.vinyls.length : undefined,
   });
   const shelf = found.data?.pages[0] ?? initial;
   const [editing, setEditing] = useState<Editing | null>(null);
@@ -44,7 +68,10 @@ function Shelf({ initial, openBlank }: { initial: ShelfPage; openBlank: number |
     if (vinyl) setEditing({ kind: 'vinyl', vinyl });
     else if (blank) setEditing({ kind: 'blank', blank });
   }, [initial, openBlank]);
-  useKeys('Shelf', [{ keys: 'n', shown: 'N', does: 'add a vinyl', run: () => setEditing({ kind: 'vinyl', vinyl: null }) }, { keys: 'b', shown: 'B', does: 'add a blank', run: () => setEditing({ kind: 'blank', blank: null }) }]);
+  useKeys('Shelf', [
+    { keys: 'n', shown: 'N', does: 'add a vinyl', run: () => setEditing({ kind: 'vinyl', vinyl: null }) },
+    { keys: 'b', shown: 'B', does: 'add a blank', run: () => setEditing({ kind: 'blank', blank: null }) },
+  ]);
   const refresh = () => client.invalidateQueries({ queryKey: ['shelf'] });
   const saved = () => {
     setEditing(null);
@@ -55,7 +82,13 @@ function Shelf({ initial, openBlank }: { initial: ShelfPage; openBlank: number |
     try {
       await callApi(on ? 'DELETE' : 'POST', path);
       setEditing(null);
-      enqueueSnackbar(on ? `${name} is off the shelf. Items that use it keep it.` : `${name} is back on the shelf.`, { action: on ? <Button color="inherit" variant="text" onClick={() => void archive(path, name, false)}>Undo</Button> : undefined });
+      enqueueSnackbar(on ? `${name} is off the shelf. Items that use it keep it.` : `${name} is back on the shelf.`, {
+        action: on ? (
+          <Button color="inherit" variant="text" onClick={() => void archive(path, name, false)}>
+            Undo
+          </Button>
+        ) : undefined,
+      });
       await refresh();
     } catch (error) {
       enqueueSnackbar(wordsOf(error), { variant: 'error' });
@@ -65,48 +98,184 @@ function Shelf({ initial, openBlank }: { initial: ShelfPage; openBlank: number |
   return (
     <>
       <div className="page-head">
-        <div><h1 style={{ margin: 0 }}>{shelf.kept} vinyls and {shelf.blanks.length} blanks{shelf.cheapest && shelf.dearest ? <span className="soft">, from {formatMoney(Math.round(shelf.cheapest.value), settings)} to {formatMoney(Math.round(shelf.dearest.value), settings)} a square metre</span> : ''}</h1></div>
-        <div className="actions"><Button onClick={() => setEditing({ kind: 'blank', blank: null })}>Add a blank</Button><Button variant="contained" onClick={() => setEditing({ kind: 'vinyl', vinyl: null })}>Add a vinyl</Button></div>
+        <div>
+          <h1 style={{ margin: 0 }}>
+            {shelf.kept} vinyls and {shelf.blanks.length} blanks
+            {shelf.cheapest && shelf.dearest ? (
+              <span className="soft">
+                , from {formatMoney(Math.round(shelf.cheapest.value), settings)} to{' '}
+                {formatMoney(Math.round(shelf.dearest.value), settings)} a square metre
+              </span>
+            ) : (
+              ''
+            )}
+          </h1>
+        </div>
+        <div className="actions">
+          <Button onClick={() => setEditing({ kind: 'blank', blank: null })}>Add a blank</Button>
+          <Button variant="contained" onClick={() => setEditing({ kind: 'vinyl', vinyl: null })}>
+            Add a vinyl
+          </Button>
+        </div>
       </div>
       <ShelfTabs current="/shelf" />
       <section className="sheet flush" aria-label="Vinyls" tabIndex={0}>
         {shelf.kept > 0 && <VinylFilterFields filter={filter} onChange={setFilter} />}
         <table className="plain">
-          <thead><tr><th>vinyl</th><th>kind</th><th className="hide-small">from</th><th className="right">roll</th><th className="right">price</th><th className="right">a m²</th><th className="right hide-small">weeding</th><th className="hide-small">press</th><th /></tr></thead>
-          <VirtualBody count={shown.length} columns={9} heightOf={() => VINYL_ROW_PX} empty={shelf.kept === 0 ? 'No vinyl yet. Add the roll you use most.' : 'No vinyl on the shelf does for that. Ask for less, or look through the offers.'} render={(index) => {
-            const vinyl = shown[index]!;
-            return (
-              <tr key={vinyl.id}>
-                <td><i className="swatch" style={{ background: vinyl.colourHex }} /><strong>{vinyl.name}</strong></td><td>{getKindFacts(vinyl.kind).label}</td><td className="soft hide-small">{vinyl.supplier}</td>
-                <td className="num">{formatLength(vinyl.rollWidthMm, settings)} × {formatLength(vinyl.rollLengthMm, settings)}</td><td className="num">{formatMoney(vinyl.rollPrice, settings)}</td><td className="num"><Why figure={computePricePerM2(vinyl)}>{formatMoney(Math.round(computePricePerM2(vinyl).value), settings)}</Why></td><td className="num hide-small">× {vinyl.weedingFactor}</td>
-                <td className="hide-small">{vinyl.press ? `${formatTemperature(vinyl.press.lowC, settings).replace(/ .*/, '')}–${formatTemperature(vinyl.press.highC, settings)}, ${vinyl.press.seconds} s, ${vinyl.press.peel}` : 'stuck on with tape'}</td>
-                <td className="right"><Button size="small" variant="text" onClick={() => setEditing({ kind: 'vinyl', vinyl })} aria-label={`Change ${vinyl.name}`}>Change</Button></td>
-              </tr>
-            );
-          }} />
+          <thead>
+            <tr>
+              <th>vinyl</th>
+              <th>kind</th>
+              <th className="hide-small">from</th>
+              <th className="right">roll</th>
+              <th className="right">price</th>
+              <th className="right">a m²</th>
+              <th className="right hide-small">weeding</th>
+              <th className="hide-small">press</th>
+              <th />
+            </tr>
+          </thead>
+          <VirtualBody
+            count={shown.length}
+            columns={9}
+            heightOf={() => VINYL_ROW_PX}
+            empty={
+              shelf.kept === 0
+                ? 'No vinyl yet. Add the roll you use most.'
+                : 'No vinyl on the shelf does for that. Ask for less, or look through the offers.'
+            }
+            render={(index) => {
+              const vinyl = shown[index]!;
+              return (
+                <tr key={vinyl.id}>
+                  <td>
+                    <i className="swatch" style={{ background: vinyl.colourHex }} />
+                    <strong>{vinyl.name}</strong>
+                  </td>
+                  <td>{getKindFacts(vinyl.kind).label}</td>
+                  <td className="soft hide-small">{vinyl.supplier}</td>
+                  <td className="num">
+                    {formatLength(vinyl.rollWidthMm, settings)} × {formatLength(vinyl.rollLengthMm, settings)}
+                  </td>
+                  <td className="num">{formatMoney(vinyl.rollPrice, settings)}</td>
+                  <td className="num">
+                    <Why figure={computePricePerM2(vinyl)}>
+                      {formatMoney(Math.round(computePricePerM2(vinyl).value), settings)}
+                    </Why>
+                  </td>
+                  <td className="num hide-small">× {vinyl.weedingFactor}</td>
+                  <td className="hide-small">
+                    {vinyl.press
+                      ? `${formatTemperature(vinyl.press.lowC, settings).replace(/ .*/, '')}–${formatTemperature(vinyl.press.highC, settings)}, ${vinyl.press.seconds} s, ${vinyl.press.peel}`
+                      : 'stuck on with tape'}
+                  </td>
+                  <td className="right">
+                    <Button
+                      size="small"
+                      variant="text"
+                      onClick={() => setEditing({ kind: 'vinyl', vinyl })}
+                      aria-label={`Change ${vinyl.name}`}
+                    >
+                      Change
+                    </Button>
+                  </td>
+                </tr>
+              );
+            }}
+          />
         </table>
-        {found.isError && <div className="notice bad" role="alert">{wordsOf(found.error)}</div>}
-        {found.hasNextPage && <div className="actions" style={{ padding: 10, justifyContent: 'center' }}><Button size="small" disabled={found.isFetchingNextPage} onClick={() => void found.fetchNextPage()}>Show more: {shown.length} of {shelf.total}</Button></div>}
+        {found.isError && (
+          <div className="notice bad" role="alert">
+            {wordsOf(found.error)}
+          </div>
+        )}
+        {found.hasNextPage && (
+          <div className="actions" style={{ padding: 10, justifyContent: 'center' }}>
+            <Button size="small" disabled={found.isFetchingNextPage} onClick={() => void found.fetchNextPage()}>
+              Show more: {shown.length} of {shelf.total}
+            </Button>
+          </div>
+        )}
       </section>
       <section className="sheet flush" aria-label="Blanks" tabIndex={0}>
         <table className="plain">
-          <thead><tr><th>blank</th><th>surface</th><th className="hide-small">from</th><th>sizes and prices</th><th>colours</th><th /></tr></thead>
+          <thead>
+            <tr>
+              <th>blank</th>
+              <th>surface</th>
+              <th className="hide-small">from</th>
+              <th>sizes and prices</th>
+              <th>colours</th>
+              <th />
+            </tr>
+          </thead>
           <tbody>
             {shelf.blanks.map((blank) => (
               <tr key={blank.id}>
-                <td><strong>{blank.name}</strong></td><td>{FABRICS[blank.fabric].label}{FABRICS[blank.fabric].ceilingC && blank.heating !== 'none' ? `, to ${formatTemperature(FABRICS[blank.fabric].ceilingC ?? 0, settings)}` : ', no heat'}</td><td className="soft hide-small">{blank.supplier}</td>
-                <td>{blank.sizes.map((size) => <span key={size.name} style={{ marginRight: 12, whiteSpace: 'nowrap' }}>{size.name} <span className="figures">{formatMoney(size.price, settings)}</span></span>)}</td>
-                <td>{blank.colours.map((colour) => <span key={colour.name} style={{ marginRight: 10, whiteSpace: 'nowrap' }}><i className="swatch" style={{ background: colour.hex }} />{colour.name}</span>)}</td>
-                <td className="right"><Button size="small" variant="text" onClick={() => setEditing({ kind: 'blank', blank })} aria-label={`Change ${blank.name}`}>Change</Button></td>
+                <td>
+                  <strong>{blank.name}</strong>
+                </td>
+                <td>
+                  {FABRICS[blank.fabric].label}
+                  {FABRICS[blank.fabric].ceilingC && blank.heating !== 'none'
+                    ? `, to ${formatTemperature(FABRICS[blank.fabric].ceilingC ?? 0, settings)}`
+                    : ', no heat'}
+                </td>
+                <td className="soft hide-small">{blank.supplier}</td>
+                <td>
+                  {blank.sizes.map((size) => (
+                    <span key={size.name} style={{ marginRight: 12, whiteSpace: 'nowrap' }}>
+                      {size.name} <span className="figures">{formatMoney(size.price, settings)}</span>
+                    </span>
+                  ))}
+                </td>
+                <td>
+                  {blank.colours.map((colour) => (
+                    <span key={colour.name} style={{ marginRight: 10, whiteSpace: 'nowrap' }}>
+                      <i className="swatch" style={{ background: colour.hex }} />
+                      {colour.name}
+                    </span>
+                  ))}
+                </td>
+                <td className="right">
+                  <Button
+                    size="small"
+                    variant="text"
+                    onClick={() => setEditing({ kind: 'blank', blank })}
+                    aria-label={`Change ${blank.name}`}
+                  >
+                    Change
+                  </Button>
+                </td>
               </tr>
             ))}
-            {shelf.blanks.length === 0 && <tr><td colSpan={6} className="soft">No blank yet. Add what you decorate most.</td></tr>}
+            {shelf.blanks.length === 0 && (
+              <tr>
+                <td colSpan={6} className="soft">
+                  No blank yet. Add what you decorate most.
+                </td>
+              </tr>
+            )}
           </tbody>
         </table>
       </section>
       <Suspense>
-        {editing?.kind === 'vinyl' && <VinylForm vinyl={editing.vinyl} onClose={() => setEditing(null)} onSaved={saved} onArchive={(vinyl) => void archive(`/api/shelf/vinyls/${vinyl.id}`, vinyl.name, true)} />}
-        {editing?.kind === 'blank' && <BlankForm blank={editing.blank} onClose={() => setEditing(null)} onSaved={saved} onArchive={(blank) => void archive(`/api/shelf/blanks/${blank.id}`, blank.name, true)} />}
+        {editing?.kind === 'vinyl' && (
+          <VinylForm
+            vinyl={editing.vinyl}
+            onClose={() => setEditing(null)}
+            onSaved={saved}
+            onArchive={(vinyl) => void archive(`/api/shelf/vinyls/${vinyl.id}`, vinyl.name, true)}
+          />
+        )}
+        {editing?.kind === 'blank' && (
+          <BlankForm
+            blank={editing.blank}
+            onClose={() => setEditing(null)}
+            onSaved={saved}
+            onArchive={(blank) => void archive(`/api/shelf/blanks/${blank.id}`, blank.name, true)}
+          />
+        )}
       </Suspense>
     </>
   );

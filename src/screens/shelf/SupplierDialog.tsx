@@ -13,19 +13,46 @@ import { callApi, wordsOf } from '../shared/api';
 import { NumberText, useMoneyText } from './SmallFields';
 import { useSmallForm } from './use-form-state';
 
-export default function SupplierDialog({ supplier, onClose, onDone }: { supplier: SupplierView | null; onClose: () => void; onDone: () => void }) {
+export default function SupplierDialog({
+  supplier,
+  onClose,
+  onDone,
+}: {
+  supplier: SupplierView | null;
+  onClose: () => void;
+  onDone: () => void;
+}) {
   const money = useMoneyText();
-  const optional = (amount: number | null | undefined) => (amount === null || amount === undefined ? '' : money.fromMinor(amount));
-  const form = useSmallForm({ name: supplier?.name ?? '', email: supplier?.email ?? '', shipping: money.fromMinor(supplier?.shipping ?? 0), freeFrom: optional(supplier?.freeFrom), minimumOrder: optional(supplier?.minimumOrder), leadDays: String(supplier?.leadDays ?? 3) });
+  const optional = (amount: number | null | undefined) =>
+    amount === null || amount === undefined ? '' : money.fromMinor(amount);
+  const form = useSmallForm({
+    name: supplier?.name ?? '',
+    email: supplier?.email ?? '',
+    shipping: money.fromMinor(supplier?.shipping ?? 0),
+    freeFrom: optional(supplier?.freeFrom),
+    minimumOrder: optional(supplier?.minimumOrder),
+    leadDays: String(supplier?.leadDays ?? 3),
+  });
   const { values, set, errorOf } = form;
   const done = (words: string) => {
     enqueueSnackbar(words);
     onDone();
   };
-  const save = () => form.send(supplier ? 'PUT' : 'POST', supplier ? `/api/suppliers/${supplier.id}` : '/api/suppliers', {
-    name: values.name, email: values.email, shipping: money.toMinor(values.shipping), freeFrom: values.freeFrom.trim() === '' ? null : money.toMinor(values.freeFrom), minimumOrder: values.minimumOrder.trim() === '' ? null : money.toMinor(values.minimumOrder), leadDays: parseNumber(values.leadDays),
-    ...(supplier ? { version: supplier.version } : {}),
-  }, () => done('Saved.'));
+  const save = () =>
+    form.send(
+      supplier ? 'PUT' : 'POST',
+      supplier ? `/api/suppliers/${supplier.id}` : '/api/suppliers',
+      {
+        name: values.name,
+        email: values.email,
+        shipping: money.toMinor(values.shipping),
+        freeFrom: values.freeFrom.trim() === '' ? null : money.toMinor(values.freeFrom),
+        minimumOrder: values.minimumOrder.trim() === '' ? null : money.toMinor(values.minimumOrder),
+        leadDays: parseNumber(values.leadDays),
+        ...(supplier ? { version: supplier.version } : {}),
+      },
+      () => done('Saved.'),
+    );
   const archive = async () => {
     try {
       await callApi('DELETE', `/api/suppliers/${supplier!.id}`);
@@ -39,15 +66,69 @@ export default function SupplierDialog({ supplier, onClose, onDone }: { supplier
       <DialogTitle id="supplier-title">{supplier ? supplier.name : 'Add a supplier'}</DialogTitle>
       <DialogContent>
         <div className="cols" style={{ paddingTop: 6 }}>
-          <TextField label="Name" value={values.name} autoFocus onChange={(event) => set({ name: event.target.value })} error={Boolean(errorOf('name'))} helperText={errorOf('name')} />
-          <TextField label="E-mail for orders" value={values.email} onChange={(event) => set({ email: event.target.value })} error={Boolean(errorOf('email'))} helperText={errorOf('email')} />
+          <TextField
+            label="Name"
+            value={values.name}
+            autoFocus
+            onChange={(event) => set({ name: event.target.value })}
+            error={Boolean(errorOf('name'))}
+            helperText={errorOf('name')}
+          />
+          <TextField
+            label="E-mail for orders"
+            value={values.email}
+            onChange={(event) => set({ email: event.target.value })}
+            error={Boolean(errorOf('email'))}
+            helperText={errorOf('email')}
+          />
           <div className="fields">
-            <NumberText label="Shipping" unit={money.unit} value={values.shipping} onChange={(shipping) => set({ shipping })} error={errorOf('shipping')} /><NumberText label="Free from" unit={money.unit} value={values.freeFrom} onChange={(freeFrom) => set({ freeFrom })} error={errorOf('freeFrom')} help="empty: never" />
-            <NumberText label="Orders from" unit={money.unit} value={values.minimumOrder} onChange={(minimumOrder) => set({ minimumOrder })} error={errorOf('minimumOrder')} help="empty: any" /><NumberText label="Here after" unit="days" value={values.leadDays} onChange={(leadDays) => set({ leadDays })} error={errorOf('leadDays')} />
+            <NumberText
+              label="Shipping"
+              unit={money.unit}
+              value={values.shipping}
+              onChange={(shipping) => set({ shipping })}
+              error={errorOf('shipping')}
+            />
+            <NumberText
+              label="Free from"
+              unit={money.unit}
+              value={values.freeFrom}
+              onChange={(freeFrom) => set({ freeFrom })}
+              error={errorOf('freeFrom')}
+              help="empty: never"
+            />
+            <NumberText
+              label="Orders from"
+              unit={money.unit}
+              value={values.minimumOrder}
+              onChange={(minimumOrder) => set({ minimumOrder })}
+              error={errorOf('minimumOrder')}
+              help="empty: any"
+            />
+            <NumberText
+              label="Here after"
+              unit="days"
+              value={values.leadDays}
+              onChange={(leadDays) => set({ leadDays })}
+              error={errorOf('leadDays')}
+            />
           </div>
         </div>
       </DialogContent>
-      <DialogActions sx={{ px: 3, pb: 2 }}><div role="alert" className="short" style={{ flex: 1 }}>{form.failure}</div>{supplier && <Button variant="text" onClick={() => void archive()}>Take off the list</Button>}<Button onClick={onClose}>Cancel</Button><Button variant="contained" disabled={form.pending} onClick={() => void save()}>Save</Button></DialogActions>
+      <DialogActions sx={{ px: 3, pb: 2 }}>
+        <div role="alert" className="short" style={{ flex: 1 }}>
+          {form.failure}
+        </div>
+        {supplier && (
+          <Button variant="text" onClick={() => void archive()}>
+            Take off the list
+          </Button>
+        )}
+        <Button onClick={onClose}>Cancel</Button>
+        <Button variant="contained" disabled={form.pending} onClick={() => void save()}>
+          Save
+        </Button>
+      </DialogActions>
     </Dialog>
   );
 }

@@ -16,10 +16,16 @@ import { ShelfTabs } from './ShelfTabs';
 
 const SupplyDialog = lazy(() => import('./SupplyDialog'));
 const WearDialog = lazy(() => import('./WearDialog'));
-type Open = { readonly kind: 'supply'; readonly supply: SupplyView | null } | { readonly kind: 'wear'; readonly supply: SupplyView };
+type Open =
+  | { readonly kind: 'supply'; readonly supply: SupplyView | null }
+  | { readonly kind: 'wear'; readonly supply: SupplyView };
 
 export function SuppliesScreen({ frame, view }: { frame: FrameView; view: SuppliesView }) {
-  return <Frame frame={frame} current="shelf"><Supplies initial={view} /></Frame>;
+  return (
+    <Frame frame={frame} current="shelf">
+      <Supplies initial={view} />
+    </Frame>
+  );
 }
 
 function describe(supplies: readonly SupplyView[]): string {
@@ -33,9 +39,17 @@ function describe(supplies: readonly SupplyView[]): string {
 function Supplies({ initial }: { initial: SuppliesView }) {
   const settings = useSettings();
   const client = useQueryClient();
-  const { data: { supplies } } = useQuery({ queryKey: ['supplies'], queryFn: ({ signal }) => callApi<SuppliesView>('GET', '/api/shelf/supplies', undefined, signal), initialData: initial });
+  const {
+    data: { supplies },
+  } = useQuery({
+    queryKey: ['supplies'],
+    queryFn: ({ signal }) => callApi<SuppliesView>('GET', '/api/shelf/supplies', undefined, signal),
+    initialData: initial,
+  });
   const [open, setOpen] = useState<Open | null>(null);
-  useKeys('Supplies', [{ keys: 'n', shown: 'N', does: 'add a supply', run: () => setOpen({ kind: 'supply', supply: null }) }]);
+  useKeys('Supplies', [
+    { keys: 'n', shown: 'N', does: 'add a supply', run: () => setOpen({ kind: 'supply', supply: null }) },
+  ]);
   const refresh = () => client.invalidateQueries({ queryKey: ['supplies'] });
   const done = () => {
     setOpen(null);
@@ -45,7 +59,13 @@ function Supplies({ initial }: { initial: SuppliesView }) {
     try {
       await callApi(on ? 'DELETE' : 'POST', `/api/shelf/supplies/${supply.id}`);
       setOpen(null);
-      enqueueSnackbar(on ? `${supply.name} is no longer kept.` : `${supply.name} is kept again.`, { action: on ? <Button color="inherit" variant="text" onClick={() => void archive(supply, false)}>Undo</Button> : undefined });
+      enqueueSnackbar(on ? `${supply.name} is no longer kept.` : `${supply.name} is kept again.`, {
+        action: on ? (
+          <Button color="inherit" variant="text" onClick={() => void archive(supply, false)}>
+            Undo
+          </Button>
+        ) : undefined,
+      });
       await refresh();
     } catch (error) {
       enqueueSnackbar(wordsOf(error), { variant: 'error' });
@@ -54,38 +74,133 @@ function Supplies({ initial }: { initial: SuppliesView }) {
   return (
     <>
       <div className="page-head">
-        <div><h1 style={{ margin: 0 }}>{describe(supplies)}</h1></div>
-        <div className="actions"><Button href="/shelf/stock">Take in a lot</Button><Button variant="contained" onClick={() => setOpen({ kind: 'supply', supply: null })}>Add a supply</Button></div>
+        <div>
+          <h1 style={{ margin: 0 }}>{describe(supplies)}</h1>
+        </div>
+        <div className="actions">
+          <Button href="/shelf/stock">Take in a lot</Button>
+          <Button variant="contained" onClick={() => setOpen({ kind: 'supply', supply: null })}>
+            Add a supply
+          </Button>
+        </div>
       </div>
       <ShelfTabs current="/shelf/supplies" />
       <section className="sheet flush" aria-label="Supplies" tabIndex={0}>
-        {supplies.length === 0 ? <div className="empty"><p>Mats, blades, cover sheets, tape and packaging stand here, with how much of their life is left. Blades and mats wear as you cut, cover sheets as you press.</p></div> : (
+        {supplies.length === 0 ? (
+          <div className="empty">
+            <p>
+              Mats, blades, cover sheets, tape and packaging stand here, with how much of their life is left. Blades and
+              mats wear as you cut, cover sheets as you press.
+            </p>
+          </div>
+        ) : (
           <table className="plain">
-            <thead><tr><th>name</th><th>what it is</th><th style={{ width: '26%' }}>in use</th><th className="right">left</th><th className="right">on the shelf</th><th /></tr></thead>
-            <tbody>{supplies.map((supply) => <SupplyRow key={supply.id} supply={supply} settings={settings} onChange={() => setOpen({ kind: 'supply', supply })} onWear={() => setOpen({ kind: 'wear', supply })} />)}</tbody>
+            <thead>
+              <tr>
+                <th>name</th>
+                <th>what it is</th>
+                <th style={{ width: '26%' }}>in use</th>
+                <th className="right">left</th>
+                <th className="right">on the shelf</th>
+                <th />
+              </tr>
+            </thead>
+            <tbody>
+              {supplies.map((supply) => (
+                <SupplyRow
+                  key={supply.id}
+                  supply={supply}
+                  settings={settings}
+                  onChange={() => setOpen({ kind: 'supply', supply })}
+                  onWear={() => setOpen({ kind: 'wear', supply })}
+                />
+              ))}
+            </tbody>
           </table>
         )}
       </section>
       <Suspense>
-        {open?.kind === 'supply' && <SupplyDialog supply={open.supply} onClose={() => setOpen(null)} onDone={done} onArchive={(supply) => void archive(supply, true)} />}
+        {open?.kind === 'supply' && (
+          <SupplyDialog
+            supply={open.supply}
+            onClose={() => setOpen(null)}
+            onDone={done}
+            onArchive={(supply) => void archive(supply, true)}
+          />
+        )}
         {open?.kind === 'wear' && <WearDialog supply={open.supply} onClose={() => setOpen(null)} onDone={done} />}
       </Suspense>
     </>
   );
 }
 
-function SupplyRow({ supply, settings, onChange, onWear }: { supply: SupplyView; settings: ReturnType<typeof useSettings>; onChange: () => void; onWear: () => void }) {
+function SupplyRow({
+  supply,
+  settings,
+  onChange,
+  onWear,
+}: {
+  supply: SupplyView;
+  settings: ReturnType<typeof useSettings>;
+  onChange: () => void;
+  onWear: () => void;
+}) {
   const { wear } = supply;
   const { label, wears } = getSupplyFacts(supply.kind);
-  const facts = [label, supply.angleDegrees === null ? null : `${supply.angleDegrees}°`, supply.tack && `${supply.tack} tack`].filter(Boolean).join(', ');
+  const facts = [
+    label,
+    supply.angleDegrees === null ? null : `${supply.angleDegrees}°`,
+    supply.tack && `${supply.tack} tack`,
+  ]
+    .filter(Boolean)
+    .join(', ');
   return (
     <tr>
-      <td><button type="button" className="quiet thing" onClick={onChange}>{supply.name}</button>{supply.note && <span className="soft" style={{ display: 'block' }}>{supply.note}</span>}</td>
+      <td>
+        <button type="button" className="quiet thing" onClick={onChange}>
+          {supply.name}
+        </button>
+        {supply.note && (
+          <span className="soft" style={{ display: 'block' }}>
+            {supply.note}
+          </span>
+        )}
+      </td>
       <td>{facts}</td>
-      <td>{wear ? <div className="wear"><div className="bar" role="img" aria-label={`${formatShare(Math.min(1, wear.share), settings, 0)} of its life is spent`}><i className={wear.due ? 'due' : ''} style={{ width: `${Math.min(100, wear.share * 100)}%` }} /></div><span className="soft">since {formatInstant(wear.fittedAtMs, settings)}</span></div> : <span className="soft">{wears ? 'none in use' : 'simply used up'}</span>}</td>
-      <td className="num">{wear ? <><Why figure={wear.left} /> <span className="soft">{wears}</span></> : '–'}{wear?.due && <span className="tag bad">change it</span>}</td>
+      <td>
+        {wear ? (
+          <div className="wear">
+            <div
+              className="bar"
+              role="img"
+              aria-label={`${formatShare(Math.min(1, wear.share), settings, 0)} of its life is spent`}
+            >
+              <i className={wear.due ? 'due' : ''} style={{ width: `${Math.min(100, wear.share * 100)}%` }} />
+            </div>
+            <span className="soft">since {formatInstant(wear.fittedAtMs, settings)}</span>
+          </div>
+        ) : (
+          <span className="soft">{wears ? 'none in use' : 'simply used up'}</span>
+        )}
+      </td>
+      <td className="num">
+        {wear ? (
+          <>
+            <Why figure={wear.left} /> <span className="soft">{wears}</span>
+          </>
+        ) : (
+          '–'
+        )}
+        {wear?.due && <span className="tag bad">change it</span>}
+      </td>
       <td className="num">{supply.onShelf}</td>
-      <td className="right">{wears && <Button size="small" onClick={onWear} aria-label={`${wear ? 'Book' : 'Take into use'}: ${supply.name}`}>{wear ? 'Book' : 'Take into use'}</Button>}</td>
+      <td className="right">
+        {wears && (
+          <Button size="small" onClick={onWear} aria-label={`${wear ? 'Book' : 'Take into use'}: ${supply.name}`}>
+            {wear ? 'Book' : 'Take into use'}
+          </Button>
+        )}
+      </td>
     </tr>
   );
 }

@@ -17,21 +17,65 @@ import { useSmallForm } from './use-form-state';
 const shown = (value: number | null | undefined) => (value === null || value === undefined ? '' : String(value));
 const WITH_WIDTH: readonly SupplyKind[] = ['transfer tape', 'heat tape', 'cover sheet', 'mat', 'pillow'];
 
-export default function SupplyDialog({ supply, onClose, onDone, onArchive }: { supply: SupplyView | null; onClose: () => void; onDone: () => void; onArchive: (supply: SupplyView) => void }) {
+export default function SupplyDialog({
+  supply,
+  onClose,
+  onDone,
+  onArchive,
+}: {
+  supply: SupplyView | null;
+  onClose: () => void;
+  onDone: () => void;
+  onArchive: (supply: SupplyView) => void;
+}) {
   const { unit, toMm, fromMm } = useLengthUnit();
-  const form = useSmallForm({ name: supply?.name ?? '', kind: supply?.kind ?? ('mat' as SupplyKind), supplier: supply?.supplier ?? '', width: supply?.widthMm ? fromMm(supply.widthMm) : '', tack: supply?.tack ?? ('' as Tack | ''), angle: shown(supply?.angleDegrees), life: shown(supply ? supply.life : getSupplyFacts('mat').life), note: supply?.note ?? '' });
+  const form = useSmallForm({
+    name: supply?.name ?? '',
+    kind: supply?.kind ?? ('mat' as SupplyKind),
+    supplier: supply?.supplier ?? '',
+    width: supply?.widthMm ? fromMm(supply.widthMm) : '',
+    tack: supply?.tack ?? ('' as Tack | ''),
+    angle: shown(supply?.angleDegrees),
+    life: shown(supply ? supply.life : getSupplyFacts('mat').life),
+    note: supply?.note ?? '',
+  });
   const { values, set } = form;
   const { wears } = getSupplyFacts(values.kind);
-  const pick = (kind: SupplyKind) => set({ kind, life: shown(getSupplyFacts(kind).life), angle: kind === 'blade' ? '45' : '' });
+  const pick = (kind: SupplyKind) =>
+    set({ kind, life: shown(getSupplyFacts(kind).life), angle: kind === 'blade' ? '45' : '' });
   const read = (text: string) => (text.trim() === '' ? null : (parseNumber(text) ?? text));
-  const save = () => form.send(supply ? 'PUT' : 'POST', supply ? `/api/shelf/supplies/${supply.id}` : '/api/shelf/supplies', {
-    name: values.name, kind: values.kind, supplier: values.supplier, widthMm: values.width.trim() === '' || !WITH_WIDTH.includes(values.kind) ? null : (toMm(values.width) ?? values.width), tack: values.kind === 'transfer tape' ? values.tack || null : null, angleDegrees: values.kind === 'blade' ? read(values.angle) : null, life: wears ? read(values.life) : null, note: values.note,
-    ...(supply ? { version: supply.version } : {}),
-  }, () => {
-    enqueueSnackbar(supply ? 'Saved.' : `Added. ${wears ? 'Take one into use, and its wear is counted.' : ''}`);
-    onDone();
-  });
-  const line = (field: 'name' | 'supplier' | 'note', label: string, autoFocus = false) => <TextField label={label} value={values[field]} onChange={(event) => set({ [field]: event.target.value })} error={Boolean(form.errorOf(field))} helperText={form.errorOf(field)} autoFocus={autoFocus} fullWidth />;
+  const save = () =>
+    form.send(
+      supply ? 'PUT' : 'POST',
+      supply ? `/api/shelf/supplies/${supply.id}` : '/api/shelf/supplies',
+      {
+        name: values.name,
+        kind: values.kind,
+        supplier: values.supplier,
+        widthMm:
+          values.width.trim() === '' || !WITH_WIDTH.includes(values.kind) ? null : (toMm(values.width) ?? values.width),
+        tack: values.kind === 'transfer tape' ? values.tack || null : null,
+        angleDegrees: values.kind === 'blade' ? read(values.angle) : null,
+        life: wears ? read(values.life) : null,
+        note: values.note,
+        ...(supply ? { version: supply.version } : {}),
+      },
+      () => {
+        enqueueSnackbar(supply ? 'Saved.' : `Added. ${wears ? 'Take one into use, and its wear is counted.' : ''}`);
+        onDone();
+      },
+    );
+  const line = (field: 'name' | 'supplier' | 'note', label: string, autoFocus = false) => (
+    <TextField
+      label={label}
+      value={values[field]}
+      onChange={(event) => set({ [field]: event.target.value })}
+      error={Boolean(form.errorOf(field))}
+      helperText={form.errorOf(field)}
+      autoFocus={autoFocus}
+      fullWidth
+    />
+  );
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="sm" aria-labelledby="supply-title">
       <DialogTitle id="supply-title">{supply ? `Change ${supply.name}` : 'Add a supply'}</DialogTitle>
@@ -39,19 +83,82 @@ export default function SupplyDialog({ supply, onClose, onDone, onArchive }: { s
         <div className="cols" style={{ paddingTop: 6 }}>
           <div className="fields">
             {line('name', 'Name', true)}
-            <TextField select label="Kind" value={values.kind} onChange={(event) => pick(event.target.value as SupplyKind)}>{SUPPLY_KIND_NAMES.map((kind) => <MenuItem key={kind} value={kind}>{getSupplyFacts(kind).label}</MenuItem>)}</TextField>
+            <TextField
+              select
+              label="Kind"
+              value={values.kind}
+              onChange={(event) => pick(event.target.value as SupplyKind)}
+            >
+              {SUPPLY_KIND_NAMES.map((kind) => (
+                <MenuItem key={kind} value={kind}>
+                  {getSupplyFacts(kind).label}
+                </MenuItem>
+              ))}
+            </TextField>
             {line('supplier', 'Supplier')}
           </div>
           <div className="fields">
-            {wears && <NumberText label="Ordinarily lasts" unit={wears} value={values.life} onChange={(life) => set({ life })} error={form.errorOf('life')} />}
-            {values.kind === 'blade' && <NumberText label="Blade angle" unit="°" value={values.angle} onChange={(angle) => set({ angle })} error={form.errorOf('angleDegrees')} />}
-            {WITH_WIDTH.includes(values.kind) && <NumberText label="Width" unit={unit} value={values.width} onChange={(width) => set({ width })} error={form.errorOf('widthMm')} />}
-            {values.kind === 'transfer tape' && <TextField select label="Tack" value={values.tack} onChange={(event) => set({ tack: event.target.value as Tack | '' })} slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}><MenuItem value="">not known</MenuItem>{TACKS.map((tack) => <MenuItem key={tack} value={tack}>{tack}</MenuItem>)}</TextField>}
+            {wears && (
+              <NumberText
+                label="Ordinarily lasts"
+                unit={wears}
+                value={values.life}
+                onChange={(life) => set({ life })}
+                error={form.errorOf('life')}
+              />
+            )}
+            {values.kind === 'blade' && (
+              <NumberText
+                label="Blade angle"
+                unit="°"
+                value={values.angle}
+                onChange={(angle) => set({ angle })}
+                error={form.errorOf('angleDegrees')}
+              />
+            )}
+            {WITH_WIDTH.includes(values.kind) && (
+              <NumberText
+                label="Width"
+                unit={unit}
+                value={values.width}
+                onChange={(width) => set({ width })}
+                error={form.errorOf('widthMm')}
+              />
+            )}
+            {values.kind === 'transfer tape' && (
+              <TextField
+                select
+                label="Tack"
+                value={values.tack}
+                onChange={(event) => set({ tack: event.target.value as Tack | '' })}
+                slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
+              >
+                <MenuItem value="">not known</MenuItem>
+                {TACKS.map((tack) => (
+                  <MenuItem key={tack} value={tack}>
+                    {tack}
+                  </MenuItem>
+                ))}
+              </TextField>
+            )}
           </div>
           {line('note', 'Note')}
         </div>
       </DialogContent>
-      <DialogActions sx={{ px: 3, pb: 2, flexWrap: 'wrap' }}><div role="alert" className="short" style={{ flex: 1 }}>{form.failure}</div>{supply && <Button color="error" variant="text" onClick={() => onArchive(supply)}>No longer keep it</Button>}<Button onClick={onClose}>Cancel</Button><Button variant="contained" disabled={form.pending} onClick={() => void save()}>{supply ? 'Save the supply' : 'Add the supply'}</Button></DialogActions>
+      <DialogActions sx={{ px: 3, pb: 2, flexWrap: 'wrap' }}>
+        <div role="alert" className="short" style={{ flex: 1 }}>
+          {form.failure}
+        </div>
+        {supply && (
+          <Button color="error" variant="text" onClick={() => onArchive(supply)}>
+            No longer keep it
+          </Button>
+        )}
+        <Button onClick={onClose}>Cancel</Button>
+        <Button variant="contained" disabled={form.pending} onClick={() => void save()}>
+          {supply ? 'Save the supply' : 'Add the supply'}
+        </Button>
+      </DialogActions>
     </Dialog>
   );
 }

@@ -6,14 +6,27 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { Controller, useWatch, type FieldPath, type UseFormReturn } from 'react-hook-form';
-import { CARRIERS, COVERS, DIRECTIONS, FABRIC_NAMES, FABRICS, FINISHES, getDetailFloor, GRADES, PEELS, PRESSURES, type Fabric } from '../../core/materials';
+import {
+  CARRIERS,
+  COVERS,
+  DIRECTIONS,
+  FABRIC_NAMES,
+  FABRICS,
+  FINISHES,
+  getDetailFloor,
+  GRADES,
+  PEELS,
+  PRESSURES,
+  type Fabric,
+} from '../../core/materials';
 import { formatLength } from '../../core/units';
 import { Choice, LengthField, NumberField, TemperatureField, TextLine } from '../shared/form';
 import { useSettings } from '../shared/settings';
 import type { VinylValues } from './VinylForm';
 
 type Props = { readonly form: UseFormReturn<VinylValues> };
-const options = (names: readonly string[], labels: Readonly<Record<string, string>> = {}) => names.map((name) => ({ value: name, label: labels[name] ?? name }));
+const options = (names: readonly string[], labels: Readonly<Record<string, string>> = {}) =>
+  names.map((name) => ({ value: name, label: labels[name] ?? name }));
 const CARRIER_LABELS = { face: 'on its face: cut from the back', back: 'behind it: cut face up' };
 const DIRECTION_LABELS = { none: 'none: pieces may be turned', along: 'along the roll', across: 'across the roll' };
 const GRADE_LABELS = { sell: 'things you sell', 'own use': 'own use', stencil: 'stencils, short-lived', no: 'nothing' };
@@ -22,8 +35,23 @@ const COVER_LABELS = { 'when bare': 'once pressed vinyl lies bare', always: 'alw
 export function CutFields({ form }: Props) {
   const settings = useSettings();
   const [kind, weedingFactor] = useWatch({ control: form.control, name: ['kind', 'weedingFactor'] });
-  const ordinary = getDetailFloor({ kind, weedingFactor, details: { ...form.getValues('details'), strokeMm: null, gapMm: null } });
-  const tick = (name: 'details.takesLayers' | 'details.liesOnVinyl', label: string) => <Controller control={form.control} name={name} render={({ field }) => <FormControlLabel control={<Checkbox size="small" checked={field.value} onChange={(_, on) => field.onChange(on)} />} label={label} />} />;
+  const ordinary = getDetailFloor({
+    kind,
+    weedingFactor,
+    details: { ...form.getValues('details'), strokeMm: null, gapMm: null },
+  });
+  const tick = (name: 'details.takesLayers' | 'details.liesOnVinyl', label: string) => (
+    <Controller
+      control={form.control}
+      name={name}
+      render={({ field }) => (
+        <FormControlLabel
+          control={<Checkbox size="small" checked={field.value} onChange={(_, on) => field.onChange(on)} />}
+          label={label}
+        />
+      )}
+    />
+  );
   return (
     <fieldset className="group">
       <legend>How it lies and cuts</legend>
@@ -31,11 +59,27 @@ export function CutFields({ form }: Props) {
         <NumberField form={form} name="details.thicknessUm" label="Thickness" unit="µm" />
         <Choice form={form} name="details.finish" label="Finish" options={options(FINISHES)} />
         <Choice form={form} name="details.carrier" label="Carrier" options={options(CARRIERS, CARRIER_LABELS)} />
-        <Choice form={form} name="details.direction" label="Direction" options={options(DIRECTIONS, DIRECTION_LABELS)} />
-        <LengthField form={form} name="details.strokeMm" label="Thinnest stroke" help={`empty: ${formatLength(ordinary.strokeMm, settings)}, as ordinary`} />
-        <LengthField form={form} name="details.gapMm" label="Narrowest gap" help={`empty: ${formatLength(ordinary.gapMm, settings)}, as ordinary`} />
+        <Choice
+          form={form}
+          name="details.direction"
+          label="Direction"
+          options={options(DIRECTIONS, DIRECTION_LABELS)}
+        />
+        <LengthField
+          form={form}
+          name="details.strokeMm"
+          label="Thinnest stroke"
+          help={`empty: ${formatLength(ordinary.strokeMm, settings)}, as ordinary`}
+        />
+        <LengthField
+          form={form}
+          name="details.gapMm"
+          label="Narrowest gap"
+          help={`empty: ${formatLength(ordinary.gapMm, settings)}, as ordinary`}
+        />
       </div>
-      {tick('details.takesLayers', 'other vinyl may lie on it')}{tick('details.liesOnVinyl', 'it may lie on other vinyl')}
+      {tick('details.takesLayers', 'other vinyl may lie on it')}
+      {tick('details.liesOnVinyl', 'it may lie on other vinyl')}
     </fieldset>
   );
 }
@@ -60,14 +104,44 @@ export function PressFields({ form }: Props) {
     const press = form.getValues('press');
     if (press) form.setValue('details.pressOn', { ...pressOn, [fabric]: { ...press } }, { shouldDirty: true });
   };
-  const remove = (fabric: Fabric) => form.setValue('details.pressOn', Object.fromEntries(Object.entries(pressOn).filter(([name]) => name !== fabric)), { shouldDirty: true });
+  const remove = (fabric: Fabric) =>
+    form.setValue('details.pressOn', Object.fromEntries(Object.entries(pressOn).filter(([name]) => name !== fabric)), {
+      shouldDirty: true,
+    });
   return (
     <fieldset className="group">
       <legend>How it is pressed</legend>
       <SettingFields form={form} at="press" />
-      {own.map((fabric) => <div key={fabric} className="cols" style={{ marginTop: 10, gap: 6 }}><div style={{ display: 'flex', justifyContent: 'space-between', alignItems: 'center' }}><span className="soft">On {FABRICS[fabric].label}</span><Button size="small" variant="text" onClick={() => remove(fabric)} aria-label={`Press it on ${FABRICS[fabric].label} as everywhere`}>as everywhere</Button></div><SettingFields form={form} at={`details.pressOn.${fabric}`} /></div>)}
+      {own.map((fabric) => (
+        <div key={fabric} className="cols" style={{ marginTop: 10, gap: 6 }}>
+          <div style={{ display: 'flex', justifyContent: 'space-between', alignItems: 'center' }}>
+            <span className="soft">On {FABRICS[fabric].label}</span>
+            <Button
+              size="small"
+              variant="text"
+              onClick={() => remove(fabric)}
+              aria-label={`Press it on ${FABRICS[fabric].label} as everywhere`}
+            >
+              as everywhere
+            </Button>
+          </div>
+          <SettingFields form={form} at={`details.pressOn.${fabric}`} />
+        </div>
+      ))}
       <div className="fields" style={{ marginTop: 12 }}>
-        <TextField select size="small" label="Pressed otherwise on" value="" onChange={(event) => add(event.target.value as Fabric)}>{FABRIC_NAMES.filter((fabric) => !pressOn[fabric] && FABRICS[fabric].ceilingC !== null).map((fabric) => <MenuItem key={fabric} value={fabric}>{FABRICS[fabric].label}</MenuItem>)}</TextField>
+        <TextField
+          select
+          size="small"
+          label="Pressed otherwise on"
+          value=""
+          onChange={(event) => add(event.target.value as Fabric)}
+        >
+          {FABRIC_NAMES.filter((fabric) => !pressOn[fabric] && FABRICS[fabric].ceilingC !== null).map((fabric) => (
+            <MenuItem key={fabric} value={fabric}>
+              {FABRICS[fabric].label}
+            </MenuItem>
+          ))}
+        </TextField>
         <Choice form={form} name="details.cover" label="Cover sheet" options={options(COVERS, COVER_LABELS)} />
       </div>
     </fieldset>
@@ -81,9 +155,16 @@ export function UseFields({ form }: Props) {
       <div className="fields">
         <Choice form={form} name="details.grade" label="Good enough for" options={options(GRADES, GRADE_LABELS)} />
         <TextLine form={form} name="details.washNote" label="Washing" />
-        <TextLine form={form} name="details.sheetLink" label="Link to the maker’s sheet" help="kept as a note; Chiral does not fetch it" />
+        <TextLine
+          form={form}
+          name="details.sheetLink"
+          label="Link to the maker’s sheet"
+          help="kept as a note; Chiral does not fetch it"
+        />
       </div>
-      <div style={{ marginTop: 12 }}><TextLine form={form} name="details.sheetText" label="Maker’s sheet, as text" multiline /></div>
+      <div style={{ marginTop: 12 }}>
+        <TextLine form={form} name="details.sheetText" label="Maker’s sheet, as text" multiline />
+      </div>
     </fieldset>
   );
 }

@@ -7,27 +7,87 @@ import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import { useForm, useWatch, type Resolver } from 'react-hook-form';
 import { vinylInput } from '../../core/input';
-import { decideHandedness, getKindFacts, getOrdinaryDetails, VINYL_KIND_NAMES, type PressSetting, type VinylDetails, type VinylKind } from '../../core/materials';
+import {
+  decideHandedness,
+  getKindFacts,
+  getOrdinaryDetails,
+  VINYL_KIND_NAMES,
+  type PressSetting,
+  type VinylDetails,
+  type VinylKind,
+} from '../../core/materials';
 import type { VinylView } from '../../views/views';
 import { describeHandedness } from '../../wording/stations';
 import { Choice, FormActions, LengthField, MoneyField, NumberField, TextLine, useSave } from '../shared/form';
 import { CutFields, PressFields, UseFields } from './VinylDetailFields';
 
-export type VinylValues = { name: string; kind: VinylKind; supplier: string; colourName: string; colourHex: string; rollWidthMm: number; rollLengthMm: number; rollPrice: number; weedingFactor: number; press: PressSetting | null; details: VinylDetails };
-const START: VinylValues = { name: '', kind: 'smooth', supplier: '', colourName: '', colourHex: '#3f5e86', rollWidthMm: 500, rollLengthMm: 5000, rollPrice: 5000, weedingFactor: 1, press: getKindFacts('smooth').press, details: getOrdinaryDetails('smooth') };
+export type VinylValues = {
+  name: string;
+  kind: VinylKind;
+  supplier: string;
+  colourName: string;
+  colourHex: string;
+  rollWidthMm: number;
+  rollLengthMm: number;
+  rollPrice: number;
+  weedingFactor: number;
+  press: PressSetting | null;
+  details: VinylDetails;
+};
+const START: VinylValues = {
+  name: '',
+  kind: 'smooth',
+  supplier: '',
+  colourName: '',
+  colourHex: '#3f5e86',
+  rollWidthMm: 500,
+  rollLengthMm: 5000,
+  rollPrice: 5000,
+  weedingFactor: 1,
+  press: getKindFacts('smooth').press,
+  details: getOrdinaryDetails('smooth'),
+};
 
-export default function VinylForm({ vinyl, onClose, onSaved, onArchive }: { vinyl: VinylView | null; onClose: () => void; onSaved: () => void; onArchive: (vinyl: VinylView) => void }) {
-  const form = useForm<VinylValues>({ resolver: yupResolver(vinylInput) as unknown as Resolver<VinylValues>, defaultValues: vinyl ?? START });
+export default function VinylForm({
+  vinyl,
+  onClose,
+  onSaved,
+  onArchive,
+}: {
+  vinyl: VinylView | null;
+  onClose: () => void;
+  onSaved: () => void;
+  onArchive: (vinyl: VinylView) => void;
+}) {
+  const form = useForm<VinylValues>({
+    resolver: yupResolver(vinylInput) as unknown as Resolver<VinylValues>,
+    defaultValues: vinyl ?? START,
+  });
   const [kind, carrier] = useWatch({ control: form.control, name: ['kind', 'details.carrier'] });
   const facts = getKindFacts(kind);
-  const save = useSave({ form, method: vinyl ? 'PUT' : 'POST', path: vinyl ? `/api/shelf/vinyls/${vinyl.id}` : '/api/shelf/vinyls', version: vinyl?.version, onSaved });
+  const save = useSave({
+    form,
+    method: vinyl ? 'PUT' : 'POST',
+    path: vinyl ? `/api/shelf/vinyls/${vinyl.id}` : '/api/shelf/vinyls',
+    version: vinyl?.version,
+    onSaved,
+  });
   const pickKind = (next: string) => {
     const nextFacts = getKindFacts(next as VinylKind);
     // A kind of the same family keeps what was typed from the maker's sheet.
-    if ((nextFacts.press === null) !== (form.getValues('press') === null) || !vinyl) form.setValue('press', nextFacts.press);
+    if ((nextFacts.press === null) !== (form.getValues('press') === null) || !vinyl)
+      form.setValue('press', nextFacts.press);
     // What is ordinary goes with the kind; what was written down of this vinyl stays.
     const { washNote, sheetText, sheetLink, thicknessUm, strokeMm, gapMm, grade } = form.getValues('details');
-    form.setValue('details', { ...getOrdinaryDetails(next as VinylKind), ...(vinyl ? { washNote, grade } : {}), sheetText, sheetLink, thicknessUm, strokeMm, gapMm });
+    form.setValue('details', {
+      ...getOrdinaryDetails(next as VinylKind),
+      ...(vinyl ? { washNote, grade } : {}),
+      sheetText,
+      sheetLink,
+      thicknessUm,
+      strokeMm,
+      gapMm,
+    });
   };
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="md" aria-labelledby="vinyl-title">
@@ -36,7 +96,16 @@ export default function VinylForm({ vinyl, onClose, onSaved, onArchive }: { viny
         <DialogContent className="cols">
           <div className="fields" style={{ paddingTop: 6 }}>
             <TextLine form={form} name="name" label="Name" autoFocus />
-            <Choice form={form} name="kind" label="Kind" options={VINYL_KIND_NAMES.map((name) => ({ value: name, label: getKindFacts(name).label }))} help={describeHandedness(decideHandedness({ kind, details: { ...getOrdinaryDetails(kind), carrier } }, { seenThrough: false }))} onPicked={pickKind} />
+            <Choice
+              form={form}
+              name="kind"
+              label="Kind"
+              options={VINYL_KIND_NAMES.map((name) => ({ value: name, label: getKindFacts(name).label }))}
+              help={describeHandedness(
+                decideHandedness({ kind, details: { ...getOrdinaryDetails(kind), carrier } }, { seenThrough: false }),
+              )}
+              onPicked={pickKind}
+            />
             <TextLine form={form} name="supplier" label="Supplier" />
             <TextLine form={form} name="colourName" label="Colour" />
             <TextLine form={form} name="colourHex" label="Swatch" type="color" />
@@ -45,13 +114,35 @@ export default function VinylForm({ vinyl, onClose, onSaved, onArchive }: { viny
             <LengthField form={form} name="rollWidthMm" label="Roll width" />
             <LengthField form={form} name="rollLengthMm" label="Roll length" />
             <MoneyField form={form} name="rollPrice" label="Roll price" />
-            <NumberField form={form} name="weedingFactor" label="Weeding factor" help="1 is smooth and good; thin budget vinyl 1.3 to 2.5" />
+            <NumberField
+              form={form}
+              name="weedingFactor"
+              label="Weeding factor"
+              help="1 is smooth and good; thin budget vinyl 1.3 to 2.5"
+            />
           </div>
           <CutFields form={form} />
-          {facts.family === 'heat' ? <PressFields form={form} /> : <p className="soft" style={{ margin: 0 }}>Adhesive vinyl is not pressed: it is lifted with transfer tape and burnished on.</p>}
+          {facts.family === 'heat' ? (
+            <PressFields form={form} />
+          ) : (
+            <p className="soft" style={{ margin: 0 }}>
+              Adhesive vinyl is not pressed: it is lifted with transfer tape and burnished on.
+            </p>
+          )}
           <UseFields form={form} />
         </DialogContent>
-        <FormActions save={save} label={vinyl ? 'Save the vinyl' : 'Add to the shelf'} onCancel={onClose} extra={vinyl && <Button color="error" variant="text" onClick={() => onArchive(vinyl)}>Take off the shelf</Button>} />
+        <FormActions
+          save={save}
+          label={vinyl ? 'Save the vinyl' : 'Add to the shelf'}
+          onCancel={onClose}
+          extra={
+            vinyl && (
+              <Button color="error" variant="text" onClick={() => onArchive(vinyl)}>
+                Take off the shelf
+              </Button>
+            )
+          }
+        />
       </form>
     </Dialog>
   );

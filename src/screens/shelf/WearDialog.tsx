@@ -16,28 +16,92 @@ import type { SupplyView } from '../../views/views';
 import { NumberText } from './SmallFields';
 import { useSmallForm } from './use-form-state';
 
-export default function WearDialog({ supply, onClose, onDone }: { supply: SupplyView; onClose: () => void; onDone: () => void }) {
+export default function WearDialog({
+  supply,
+  onClose,
+  onDone,
+}: {
+  supply: SupplyView;
+  onClose: () => void;
+  onDone: () => void;
+}) {
   const { wears, cleanable } = getSupplyFacts(supply.kind);
-  const form = useSmallForm({ kind: (supply.wear === null || supply.wear.due ? 'fitted' : 'worn') as WearKind, amount: '', fromStock: supply.onShelf > 0 });
-  const { values, set } = form;
-  const save = () => form.send<{ tookFromStock: boolean }>('POST', `/api/shelf/supplies/${supply.id}/wear`, { kind: values.kind, amount: values.kind === 'fitted' ? 0 : (parseNumber(values.amount) ?? values.amount), fromStock: values.fromStock }, ({ tookFromStock }) => {
-    enqueueSnackbar(values.kind === 'fitted' ? `A new one is in use${tookFromStock ? ', and one less on the shelf' : ''}.` : 'Booked.');
-    onDone();
+  const form = useSmallForm({
+    kind: (supply.wear === null || supply.wear.due ? 'fitted' : 'worn') as WearKind,
+    amount: '',
+    fromStock: supply.onShelf > 0,
   });
+  const { values, set } = form;
+  const save = () =>
+    form.send<{ tookFromStock: boolean }>(
+      'POST',
+      `/api/shelf/supplies/${supply.id}/wear`,
+      {
+        kind: values.kind,
+        amount: values.kind === 'fitted' ? 0 : (parseNumber(values.amount) ?? values.amount),
+        fromStock: values.fromStock,
+      },
+      ({ tookFromStock }) => {
+        enqueueSnackbar(
+          values.kind === 'fitted'
+            ? `A new one is in use${tookFromStock ? ', and one less on the shelf' : ''}.`
+            : 'Booked.',
+        );
+        onDone();
+      },
+    );
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="xs" aria-labelledby="wear-title">
       <DialogTitle id="wear-title">{supply.name}</DialogTitle>
       <DialogContent>
         <div className="cols" style={{ paddingTop: 6 }}>
-          <TextField select label="What happened" value={values.kind} onChange={(event) => set({ kind: event.target.value as WearKind })}>
-            <MenuItem value="fitted">a new one is in use</MenuItem>{supply.wear && <MenuItem value="worn">it was used, beyond what the bench booked</MenuItem>}{supply.wear && cleanable && <MenuItem value="cleaned">it was cleaned, and holds again</MenuItem>}
+          <TextField
+            select
+            label="What happened"
+            value={values.kind}
+            onChange={(event) => set({ kind: event.target.value as WearKind })}
+          >
+            <MenuItem value="fitted">a new one is in use</MenuItem>
+            {supply.wear && <MenuItem value="worn">it was used, beyond what the bench booked</MenuItem>}
+            {supply.wear && cleanable && <MenuItem value="cleaned">it was cleaned, and holds again</MenuItem>}
           </TextField>
-          {values.kind === 'fitted'
-            ? <FormControlLabel control={<Checkbox size="small" checked={values.fromStock} disabled={supply.onShelf === 0} onChange={(_, fromStock) => set({ fromStock })} />} label={supply.onShelf === 0 ? 'none lies on the shelf to take' : `take one of the ${supply.onShelf} on the shelf`} />
-            : <NumberText label={values.kind === 'cleaned' ? 'Good for another' : 'Used'} unit={wears ?? ''} value={values.amount} onChange={(amount) => set({ amount })} error={form.errorOf('amount')} autoFocus />}
+          {values.kind === 'fitted' ? (
+            <FormControlLabel
+              control={
+                <Checkbox
+                  size="small"
+                  checked={values.fromStock}
+                  disabled={supply.onShelf === 0}
+                  onChange={(_, fromStock) => set({ fromStock })}
+                />
+              }
+              label={
+                supply.onShelf === 0
+                  ? 'none lies on the shelf to take'
+                  : `take one of the ${supply.onShelf} on the shelf`
+              }
+            />
+          ) : (
+            <NumberText
+              label={values.kind === 'cleaned' ? 'Good for another' : 'Used'}
+              unit={wears ?? ''}
+              value={values.amount}
+              onChange={(amount) => set({ amount })}
+              error={form.errorOf('amount')}
+              autoFocus
+            />
+          )}
         </div>
       </DialogContent>
-      <DialogActions sx={{ px: 3, pb: 2 }}><div role="alert" className="short" style={{ flex: 1 }}>{form.failure}</div><Button onClick={onClose}>Cancel</Button><Button variant="contained" disabled={form.pending} onClick={() => void save()}>Book it</Button></DialogActions>
+      <DialogActions sx={{ px: 3, pb: 2 }}>
+        <div role="alert" className="short" style={{ flex: 1 }}>
+          {form.failure}
+        </div>
+        <Button onClick={onClose}>Cancel</Button>
+        <Button variant="contained" disabled={form.pending} onClick={() => void save()}>
+          Book it
+        </Button>
+      </DialogActions>
     </Dialog>
   );
 }

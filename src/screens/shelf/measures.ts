@@ -8,7 +8,9 @@ const MM2_PER_FT2 = (12 * MM_PER_INCH) ** 2;
 /** Usable mm² of vinyl in one large measure, so that amounts can be compared at a glance; or pieces. */
 export function formatAmount(amount: number, unit: 'mm²' | 'count', settings: FormatSettings): string {
   if (unit === 'count') return formatNumber(amount, settings.locale, 0);
-  return settings.system === 'metric' ? `${formatNumber(amount / MM2_PER_M2, settings.locale, 2)} m²` : `${formatNumber(amount / MM2_PER_FT2, settings.locale, 1)} ft²`;
+  return settings.system === 'metric'
+    ? `${formatNumber(amount / MM2_PER_M2, settings.locale, 2)} m²`
+    : `${formatNumber(amount / MM2_PER_FT2, settings.locale, 1)} ft²`;
 }
 
 export function describeLot(lot: LotView, settings: FormatSettings): string {
@@ -26,4 +28,5 @@ export function describeLot(lot: LotView, settings: FormatSettings): string {
   }
 }
 
-export const formatLine = (line: StockLineView, settings: FormatSettings): string => `${line.quantity > 0 ? '+' : '−'}${line.form === 'roll' ? formatPath(Math.abs(line.quantity), settings) : Math.abs(line.quantity)}`;
+export const formatLine = (line: StockLineView, settings: FormatSettings): string =>
+  `${line.quantity > 0 ? '+' : '−'}${line.form === 'roll' ? formatPath(Math.abs(line.quantity), settings) : Math.abs(line.quantity)}`;

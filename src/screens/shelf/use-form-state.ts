@@ -3,16 +3,31 @@
 import { useState } from 'react';
 import { ApiError, callApi } from '../shared/api';
 
-export type SmallForm<T> = { readonly values: T; readonly set: (part: Partial<T>) => void; readonly errorOf: (field: string) => string | undefined; readonly failure: string | null; readonly pending: boolean; readonly send: <Answer>(method: 'POST' | 'PUT', path: string, body: unknown, done: (answer: Answer) => void) => Promise<void> };
+export type SmallForm<T> = {
+  readonly values: T;
+  readonly set: (part: Partial<T>) => void;
+  readonly errorOf: (field: string) => string | undefined;
+  readonly failure: string | null;
+  readonly pending: boolean;
+  readonly send: <Answer>(
+    method: 'POST' | 'PUT',
+    path: string,
+    body: unknown,
+    done: (answer: Answer) => void,
+  ) => Promise<void>;
+};
 
 export function useSmallForm<T extends object>(start: T): SmallForm<T> {
   const [values, setValues] = useState(start);
   const [error, setError] = useState<{ field: string | undefined; message: string } | null>(null);
   const [pending, setPending] = useState(false);
   return {
-    values, pending, set: (part) => setValues((before) => ({ ...before, ...part })),
-    errorOf: (field) => (error?.field === field ? error.message : undefined), failure: error?.message ?? null,
-    send: async <Answer,>(method: 'POST' | 'PUT', path: string, body: unknown, done: (answer: Answer) => void) => {
+    values,
+    pending,
+    set: (part) => setValues((before) => ({ ...before, ...part })),
+    errorOf: (field) => (error?.field === field ? error.message : undefined),
+    failure: error?.message ?? null,
+    send: async <Answer>(method: 'POST' | 'PUT', path: string, body: unknown, done: (answer: Answer) => void) => {
       setPending(true);
       setError(null);
       try {

@@ -7,6 +7,11 @@ import { callApi } from '../shared/api';
 const NONE: readonly ThingView[] = [];
 
 export function useThings(enabled = true): readonly ThingView[] {
-  const { data } = useQuery({ queryKey: ['things'], queryFn: ({ signal }) => callApi<readonly ThingView[]>('GET', '/api/shelf/things', undefined, signal), refetchOnMount: true, enabled });
+  const { data } = useQuery({
+    queryKey: ['things'],
+    queryFn: ({ signal }) => callApi<readonly ThingView[]>('GET', '/api/shelf/things', undefined, signal),
+    refetchOnMount: true,
+    enabled,
+  });
   return data ?? NONE;
 }

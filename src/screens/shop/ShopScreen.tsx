@@ -15,17 +15,39 @@ import { Frame } from '../shared/Frame';
 import { useSettings } from '../shared/settings';
 
 export function ShopScreen({ frame }: { frame: FrameView }) {
-  return <Frame frame={frame} current="shop"><Shop shop={frame.shop} /></Frame>;
+  return (
+    <Frame frame={frame} current="shop">
+      <Shop shop={frame.shop} />
+    </Frame>
+  );
 }
 
-type ShopValues = { name: string; currency: string; locale: string; timeZone: string; figures: { -readonly [Key in keyof ShopFigures]: number } };
+type ShopValues = {
+  name: string;
+  currency: string;
+  locale: string;
+  timeZone: string;
+  figures: { -readonly [Key in keyof ShopFigures]: number };
+};
 
 function Shop({ shop }: { shop: ShopView }) {
   const settings = useSettings();
   const [version, setVersion] = useState(shop.version);
-  const form = useForm<ShopValues>({ resolver: yupResolver(shopInput) as unknown as Resolver<ShopValues>, defaultValues: { name: shop.name, currency: shop.currency, locale: shop.locale, timeZone: shop.timeZone, figures: { ...shop.figures } } });
+  const form = useForm<ShopValues>({
+    resolver: yupResolver(shopInput) as unknown as Resolver<ShopValues>,
+    defaultValues: {
+      name: shop.name,
+      currency: shop.currency,
+      locale: shop.locale,
+      timeZone: shop.timeZone,
+      figures: { ...shop.figures },
+    },
+  });
   const save = useSave<ShopValues, ShopView>({
-    form, method: 'PUT', path: '/api/shop', version,
+    form,
+    method: 'PUT',
+    path: '/api/shop',
+    version,
     onSaved: (saved) => {
       setVersion(saved.version);
       form.reset(form.getValues());
@@ -33,19 +55,53 @@ function Shop({ shop }: { shop: ShopView }) {
     },
   });
   const { figures } = shop;
-  const hours = figures.hoursMonday + figures.hoursTuesday + figures.hoursWednesday + figures.hoursThursday + figures.hoursFriday + figures.hoursSaturday + figures.hoursSunday;
+  const hours =
+    figures.hoursMonday +
+    figures.hoursTuesday +
+    figures.hoursWednesday +
+    figures.hoursThursday +
+    figures.hoursFriday +
+    figures.hoursSaturday +
+    figures.hoursSunday;
   return (
     <form noValidate onSubmit={save.submit}>
       <div className="page-head" style={{ marginBottom: 12 }}>
-        <div><h1 style={{ margin: 0 }}>{shop.name}: an hour at {formatMoney(figures.wagePerHour, settings)}, {hours} hours a week</h1><p className="soft" style={{ margin: '4px 0 0' }}>Every cost and estimate rests on these figures. What is not yours yet is an ordinary value of the trade.</p></div>
-        <div className="actions"><Button type="submit" variant="contained" disabled={save.pending || !form.formState.isDirty}>Save the figures</Button></div>
+        <div>
+          <h1 style={{ margin: 0 }}>
+            {shop.name}: an hour at {formatMoney(figures.wagePerHour, settings)}, {hours} hours a week
+          </h1>
+          <p className="soft" style={{ margin: '4px 0 0' }}>
+            Every cost and estimate rests on these figures. What is not yours yet is an ordinary value of the trade.
+          </p>
+        </div>
+        <div className="actions">
+          <Button type="submit" variant="contained" disabled={save.pending || !form.formState.isDirty}>
+            Save the figures
+          </Button>
+        </div>
       </div>
-      {save.failure && <div className="notice bad" role="alert" style={{ marginBottom: 12 }}>{save.failure}</div>}
+      {save.failure && (
+        <div className="notice bad" role="alert" style={{ marginBottom: 12 }}>
+          {save.failure}
+        </div>
+      )}
       <div className="cols">
         <section className="sheet fields" aria-label="The shop">
-          <TextLine form={form} name="name" label="Name of the shop" /><TextLine form={form} name="currency" label="Currency" /><TextLine form={form} name="locale" label="Language of numbers" /><TextLine form={form} name="timeZone" label="Time zone" />
+          <TextLine form={form} name="name" label="Name of the shop" />
+          <TextLine form={form} name="currency" label="Currency" />
+          <TextLine form={form} name="locale" label="Language of numbers" />
+          <TextLine form={form} name="timeZone" label="Time zone" />
         </section>
-        {FIGURE_GROUPS.map((group) => <section key={group.title} className="sheet" aria-label={group.title}><h2 style={{ margin: '0 0 12px' }}>{group.title}</h2><div className="fields wide">{group.keys.map((key) => <FigureField key={key} form={form} figureKey={key} />)}</div></section>)}
+        {FIGURE_GROUPS.map((group) => (
+          <section key={group.title} className="sheet" aria-label={group.title}>
+            <h2 style={{ margin: '0 0 12px' }}>{group.title}</h2>
+            <div className="fields wide">
+              {group.keys.map((key) => (
+                <FigureField key={key} form={form} figureKey={key} />
+              ))}
+            </div>
+          </section>
+        ))}
       </div>
     </form>
   );
@@ -76,7 +132,12 @@ function FigureField({ form, figureKey }: { form: ReturnType<typeof useForm<Shop
     case 's':
       return <NumberField {...common} unit="s" />;
     case 'count':
-      return <NumberField {...common} unit={figureKey.startsWith('hours') ? 'h' : figureKey === 'dayStartHour' ? "o'clock" : undefined} />;
+      return (
+        <NumberField
+          {...common}
+          unit={figureKey.startsWith('hours') ? 'h' : figureKey === 'dayStartHour' ? "o'clock" : undefined}
+        />
+      );
     default:
       return unit satisfies never;
   }

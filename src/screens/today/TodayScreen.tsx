@@ -13,34 +13,91 @@ import { Slack } from '../shared/Slack';
 import { Tape } from '../shared/Tape';
 
 export function TodayScreen({ frame, view }: { frame: FrameView; view: TodayView }) {
-  return <Frame frame={frame} current="today" newHref="/orders/new"><Today initial={view} /></Frame>;
+  return (
+    <Frame frame={frame} current="today" newHref="/orders/new">
+      <Today initial={view} />
+    </Frame>
+  );
 }
 
 function Today({ initial }: { initial: TodayView }) {
   const settings = useSettings();
-  const { data } = useQuery({ queryKey: ['today'], queryFn: ({ signal }) => callApi<TodayView>('GET', '/api/today', undefined, signal), initialData: initial, refetchInterval: 60_000 });
+  const { data } = useQuery({
+    queryKey: ['today'],
+    queryFn: ({ signal }) => callApi<TodayView>('GET', '/api/today', undefined, signal),
+    initialData: initial,
+    refetchInterval: 60_000,
+  });
   const { next } = data;
   if (data.orders.length === 0 && data.ready.length === 0) return <Nothing />;
   return (
     <>
       <Verdict view={data} settings={settings} />
       <div className="cols" style={{ gridTemplateColumns: 'repeat(3, minmax(0, 1fr))' }}>
-        <NextCard title="hands, next" station={next.hands?.station ?? 'weed'} batch={next.hands} view={data} lifted none="Nothing to weed or check." />
+        <NextCard
+          title="hands, next"
+          station={next.hands?.station ?? 'weed'}
+          batch={next.hands}
+          view={data}
+          lifted
+          none="Nothing to weed or check."
+        />
         <NextCard title="cutter, next" station="cut" batch={next.cutter} view={data} none="Everything is cut." />
-        <NextCard title="press, next" station="press" batch={next.press} view={data} none="No piece has all its parts weeded." />
+        <NextCard
+          title="press, next"
+          station="press"
+          batch={next.press}
+          view={data}
+          none="No piece has all its parts weeded."
+        />
       </div>
-      <div className="sheet"><Tape blocks={data.tape} startMs={data.dayStartMs} endMs={data.dayEndMs} nowMs={data.nowMs} /></div>
+      <div className="sheet">
+        <Tape blocks={data.tape} startMs={data.dayStartMs} endMs={data.dayEndMs} nowMs={data.nowMs} />
+      </div>
       <div className="cols" style={{ gridTemplateColumns: 'minmax(0, 2.4fr) minmax(0, 1fr)' }}>
         <div className="sheet flush">
           <table className="plain">
-            <thead><tr><th>in work</th><th>due</th><th>slack</th><th>parts</th><th>holds it up</th></tr></thead>
-            <tbody>{data.orders.map((row) => <InWork key={row.id} row={row} />)}</tbody>
+            <thead>
+              <tr>
+                <th>in work</th>
+                <th>due</th>
+                <th>slack</th>
+                <th>parts</th>
+                <th>holds it up</th>
+              </tr>
+            </thead>
+            <tbody>
+              {data.orders.map((row) => (
+                <InWork key={row.id} row={row} />
+              ))}
+            </tbody>
           </table>
         </div>
         <div className="sheet">
           <h2 style={{ margin: '0 0 6px' }}>Ready to hand over</h2>
-          {data.ready.length === 0 ? <p className="soft">Nothing yet.</p> : <table className="plain"><tbody>{data.ready.map((row) => <tr key={row.id}><td><a href={`/orders/${row.id}`}><strong>{row.title}</strong></a><br /><span className="soft">{row.customerName}</span></td><td className="soft">{formatDay(row.dueDay, settings)}</td></tr>)}</tbody></table>}
-          <div style={{ marginTop: 12 }}><CombLegend /></div>
+          {data.ready.length === 0 ? (
+            <p className="soft">Nothing yet.</p>
+          ) : (
+            <table className="plain">
+              <tbody>
+                {data.ready.map((row) => (
+                  <tr key={row.id}>
+                    <td>
+                      <a href={`/orders/${row.id}`}>
+                        <strong>{row.title}</strong>
+                      </a>
+                      <br />
+                      <span className="soft">{row.customerName}</span>
+                    </td>
+                    <td className="soft">{formatDay(row.dueDay, settings)}</td>
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+          )}
+          <div style={{ marginTop: 12 }}>
+            <CombLegend />
+          </div>
         </div>
       </div>
     </>
@@ -49,41 +106,119 @@ function Today({ initial }: { initial: TodayView }) {
 
 function Verdict({ view, settings }: { view: TodayView; settings: Settings }) {
   const { next } = view;
-  const first = [next.press, next.hands, next.cutter].filter((batch): batch is NextBatch => batch !== null).sort((a, b) => (a.dueDay < b.dueDay ? -1 : a.dueDay > b.dueDay ? 1 : 0))[0];
+  const first = [next.press, next.hands, next.cutter]
+    .filter((batch): batch is NextBatch => batch !== null)
+    .sort((a, b) => (a.dueDay < b.dueDay ? -1 : a.dueDay > b.dueDay ? 1 : 0))[0];
   const short = view.orders.filter((row) => row.slack && row.slack.value < 0);
-  const doing = first ? `${first.verb} ${first.what} next.` : view.ready.length > 0 ? 'All work is done: hand over what is ready.' : 'Nothing waits.';
+  const doing = first
+    ? `${first.verb} ${first.what} next.`
+    : view.ready.length > 0
+      ? 'All work is done: hand over what is ready.'
+      : 'Nothing waits.';
   return (
-    <h1 style={{ margin: 0, fontWeight: 550, fontFamily: "'Bricolage Grotesque Variable', sans-serif", fontSize: '1.45rem' }}>
+    <h1
+      style={{
+        margin: 0,
+        fontWeight: 550,
+        fontFamily: "'Bricolage Grotesque Variable', sans-serif",
+        fontSize: '1.45rem',
+      }}
+    >
       {doing}{' '}
-      {short[0] ? <span className="short">{short[0].title} {short.length > 1 ? `and ${short.length - 1} more are` : 'is'} short by {formatDuration(-short[0].slack!.value, settings)} for {formatDay(short[0].dueDay, settings)}.</span>
-        : <span className="soft">{formatDuration(view.neededSeconds, settings)} of work lie ahead, and every order can be in time.</span>}
+      {short[0] ? (
+        <span className="short">
+          {short[0].title} {short.length > 1 ? `and ${short.length - 1} more are` : 'is'} short by{' '}
+          {formatDuration(-short[0].slack!.value, settings)} for {formatDay(short[0].dueDay, settings)}.
+        </span>
+      ) : (
+        <span className="soft">
+          {formatDuration(view.neededSeconds, settings)} of work lie ahead, and every order can be in time.
+        </span>
+      )}
     </h1>
   );
 }
 
-function NextCard({ title, station, batch, view, lifted, none }: { title: string; station: Station; batch: NextBatch | null; view: TodayView; lifted?: boolean; none: string }) {
+function NextCard({
+  title,
+  station,
+  batch,
+  view,
+  lifted,
+  none,
+}: {
+  title: string;
+  station: Station;
+  batch: NextBatch | null;
+  view: TodayView;
+  lifted?: boolean;
+  none: string;
+}) {
   const settings = useSettings();
   const running = view.running.find((work) => work.station === station);
   return (
     <section className={`sheet station ${station} ${lifted ? 'lifted' : ''}`} aria-label={title}>
       <div className="soft">{running ? title.replace('next', 'running') : title}</div>
-      {running ? <h2 style={{ margin: '4px 0' }}>{running.label}</h2> : batch ? <h2 style={{ margin: '4px 0' }}>{batch.verb} {batch.what}</h2> : <p style={{ margin: '6px 0 12px' }}>{none}</p>}
-      {batch && !running && <div className="soft">{batch.detail}, about <strong className="figures">{formatDuration(batch.seconds, settings)}</strong>, due {formatDay(batch.dueDay, settings)}</div>}
-      {(batch ?? running) && <div className="actions" style={{ marginTop: 10 }}><Button variant={lifted ? 'contained' : 'outlined'} href={`/bench/${station}`}>{running ? 'To the timer' : `Go to ${station === 'cut' ? 'the cutter' : station === 'press' ? 'the press' : `the ${station === 'weed' ? 'weeding' : 'checking'} table`}`}</Button></div>}
+      {running ? (
+        <h2 style={{ margin: '4px 0' }}>{running.label}</h2>
+      ) : batch ? (
+        <h2 style={{ margin: '4px 0' }}>
+          {batch.verb} {batch.what}
+        </h2>
+      ) : (
+        <p style={{ margin: '6px 0 12px' }}>{none}</p>
+      )}
+      {batch && !running && (
+        <div className="soft">
+          {batch.detail}, about <strong className="figures">{formatDuration(batch.seconds, settings)}</strong>, due{' '}
+          {formatDay(batch.dueDay, settings)}
+        </div>
+      )}
+      {(batch ?? running) && (
+        <div className="actions" style={{ marginTop: 10 }}>
+          <Button variant={lifted ? 'contained' : 'outlined'} href={`/bench/${station}`}>
+            {running
+              ? 'To the timer'
+              : `Go to ${station === 'cut' ? 'the cutter' : station === 'press' ? 'the press' : `the ${station === 'weed' ? 'weeding' : 'checking'} table`}`}
+          </Button>
+        </div>
+      )}
     </section>
   );
 }
 
 function InWork({ row }: { row: OrderRow }) {
   const settings = useSettings();
-  return <tr><td><a href={`/orders/${row.id}`}><strong>{row.title}</strong></a></td><td style={{ whiteSpace: 'nowrap' }}>{formatDay(row.dueDay, settings)}</td><td style={{ whiteSpace: 'nowrap' }}><Slack slack={row.slack} /></td><td><Comb columns={row.comb} /></td><td className="soft">{row.holdsUp}</td></tr>;
+  return (
+    <tr>
+      <td>
+        <a href={`/orders/${row.id}`}>
+          <strong>{row.title}</strong>
+        </a>
+      </td>
+      <td style={{ whiteSpace: 'nowrap' }}>{formatDay(row.dueDay, settings)}</td>
+      <td style={{ whiteSpace: 'nowrap' }}>
+        <Slack slack={row.slack} />
+      </td>
+      <td>
+        <Comb columns={row.comb} />
+      </td>
+      <td className="soft">{row.holdsUp}</td>
+    </tr>
+  );
 }
 
 function Nothing() {
   return (
     <div className="sheet empty lifted">
       <p>No open orders. Take one, or begin with a drawing to learn what a piece costs.</p>
-      <div className="actions" style={{ justifyContent: 'center' }}><Button variant="contained" href="/artwork/new">Measure a drawing</Button><Button href="/orders/new">Take an order</Button><Button href="/shop">Enter your own figures</Button></div>
+      <div className="actions" style={{ justifyContent: 'center' }}>
+        <Button variant="contained" href="/artwork/new">
+          Measure a drawing
+        </Button>
+        <Button href="/orders/new">Take an order</Button>
+        <Button href="/shop">Enter your own figures</Button>
+      </div>
     </div>
   );
 }

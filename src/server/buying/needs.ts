@@ -15,10 +15,17 @@ import { nameThings } from '../stock/things';
 
 export type OpenNeed = Need & { readonly because: string; readonly unit: 'mm²' | 'count' };
 type Extra = { readonly key: string; readonly amount: number };
-export type NeedWish = { readonly extra: readonly Extra[]; readonly withOrders: boolean; readonly withMinimums: boolean };
+export type NeedWish = {
+  readonly extra: readonly Extra[];
+  readonly withOrders: boolean;
+  readonly withMinimums: boolean;
+};
 
 /** Stock goes to the orders due first; what is under way from suppliers counts as there. */
-export function loadOpenNeeds(shop: ShopContext, wish: NeedWish = { extra: [], withOrders: true, withMinimums: true }): readonly OpenNeed[] {
+export function loadOpenNeeds(
+  shop: ShopContext,
+  wish: NeedWish = { extra: [], withOrders: true, withMinimums: true },
+): readonly OpenNeed[] {
   const { figures, timeZone, locale } = getShop(shop);
   const nameOf = nameThings(shop);
   const today = getDay(shop.now(), timeZone);
@@ -27,14 +34,25 @@ export function loadOpenNeeds(shop: ShopContext, wish: NeedWish = { extra: [], w
   for (const lot of loadLotsOnShelf(shop.db)) add(lot.key, measureLot(lot, figures));
   for (const [key, amount] of loadUnderWay(shop)) add(key, amount);
   const needs: OpenNeed[] = [];
-  const orderNeeds = wish.withOrders ? [...computeOrderNeeds(shop)].sort((a, b) => a.dueDay.localeCompare(b.dueDay)) : [];
+  const orderNeeds = wish.withOrders
+    ? [...computeOrderNeeds(shop)].sort((a, b) => a.dueDay.localeCompare(b.dueDay))
+    : [];
   for (const [key, own] of groupBy(orderNeeds, (need) => need.key)) {
     own.forEach((need, index) => {
       const has = left.get(key) ?? 0;
       left.set(key, Math.max(0, has - need.amount));
       const short = need.amount - has;
       if (short <= 1e-6) return;
-      needs.push({ id: `order ${key} ${index}`, label: nameOf(key).name, accepts: [key], amount: short, leastWidthMm: need.leastWidthMm, withinDays: Math.max(0, countDays(today, need.dueDay) - DAYS_TO_MAKE), because: `for ${need.orderTitle}, due ${formatDay(need.dueDay, { locale })}`, unit: nameOf(key).unit });
+      needs.push({
+        id: `order ${key} ${index}`,
+        label: nameOf(key).name,
+        accepts: [key],
+        amount: short,
+        leastWidthMm: need.leastWidthMm,
+        withinDays: Math.max(0, countDays(today, need.dueDay) - DAYS_TO_MAKE),
+        because: `for ${need.orderTitle}, due ${formatDay(need.dueDay, { locale })}`,
+        unit: nameOf(key).unit,
+      });
     });
   }
   if (wish.withMinimums) {
@@ -42,10 +60,30 @@ export function loadOpenNeeds(shop: ShopContext, wish: NeedWish = { extra: [], w
     for (const [key, wished] of loadMinimums(shop.db)) {
       const minimum = computeMinimum(wished, weeklyOf(key), nameOf(key).unit);
       const short = (minimum?.value ?? 0) - (left.get(key) ?? 0);
-      if (short > 1e-6) needs.push({ id: `minimum ${key}`, label: nameOf(key).name, accepts: [key], amount: short, leastWidthMm: 0, withinDays: null, because: 'below what should always be there', unit: nameOf(key).unit });
+      if (short > 1e-6)
+        needs.push({
+          id: `minimum ${key}`,
+          label: nameOf(key).name,
+          accepts: [key],
+          amount: short,
+          leastWidthMm: 0,
+          withinDays: null,
+          because: 'below what should always be there',
+          unit: nameOf(key).unit,
+        });
     }
   }
-  for (const { key, amount } of wish.extra) needs.push({ id: `hand ${key}`, label: nameOf(key).name, accepts: [key], amount, leastWidthMm: 0, withinDays: null, because: 'added by hand', unit: nameOf(key).unit });
+  for (const { key, amount } of wish.extra)
+    needs.push({
+      id: `hand ${key}`,
+      label: nameOf(key).name,
+      accepts: [key],
+      amount,
+      leastWidthMm: 0,
+      withinDays: null,
+      because: 'added by hand',
+      unit: nameOf(key).unit,
+    });
   return needs;
 }
 
@@ -53,13 +91,30 @@ export function loadOpenNeeds(shop: ShopContext, wish: NeedWish = { extra: [], w
 function loadUnderWay(shop: ShopContext): ReadonlyMap<string, number> {
   const { figures } = getShop(shop);
   const open = loadPurchases(shop.db).filter((purchase) => purchase.closedAtMs === null);
-  const offers = new Map(findOffers(shop.db, [...new Set(open.flatMap((purchase) => purchase.lines.map((line) => line.offerId)))]).map((offer) => [offer.id, offer]));
+  const offers = new Map(
+    findOffers(shop.db, [...new Set(open.flatMap((purchase) => purchase.lines.map((line) => line.offerId)))]).map(
+      (offer) => [offer.id, offer],
+    ),
+  );
   const amounts = new Map<string, number>();
   for (const line of open.flatMap((purchase) => purchase.lines)) {
     const packs = Math.max(0, line.packs - line.receivedPacks - line.damagedPacks);
     for (const part of offers.get(line.offerId)?.parts ?? []) {
       if (part.key === null || packs === 0) continue;
-      const one = part.widthMm === null ? part.count : measureLot({ form: 'sheet', left: part.count, widthMm: part.widthMm, lengthMm: part.lengthMm, shape: null, badSpots: [] }, figures);
+      const one =
+        part.widthMm === null
+          ? part.count
+          : measureLot(
+              {
+                form: 'sheet',
+                left: part.count,
+                widthMm: part.widthMm,
+                lengthMm: part.lengthMm,
+                shape: null,
+                badSpots: [],
+              },
+              figures,
+            );
       amounts.set(part.key, (amounts.get(part.key) ?? 0) + packs * one);
     }
   }

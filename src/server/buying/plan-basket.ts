@@ -18,8 +18,10 @@ function describeProblem(problem: BasketProblem, needs: readonly OpenNeed[]): st
   switch (problem.kind) {
     case 'not-offered': {
       const need = needs.find((candidate) => candidate.id === problem.needId);
-      if (problem.because === 'no-offer') return 'No supplier offers it. Match one of the offers to it, or import a price list that has it.';
-      if (problem.because === 'too-narrow') return `Every offer of it is narrower than the ${Math.ceil(need?.leastWidthMm ?? 0)} mm its order needs.`;
+      if (problem.because === 'no-offer')
+        return 'No supplier offers it. Match one of the offers to it, or import a price list that has it.';
+      if (problem.because === 'too-narrow')
+        return `Every offer of it is narrower than the ${Math.ceil(need?.leastWidthMm ?? 0)} mm its order needs.`;
       return `Nobody delivers it within ${need?.withinDays} days. Ask the customer for another day, or use something else.`;
     }
     case 'no-basket':
@@ -40,7 +42,15 @@ function acceptAlike(shop: ShopContext, needs: readonly OpenNeed[], grade: Grade
   return needs.map((need) => {
     const thing = parseKey(need.accepts[0] ?? '');
     const own = thing?.kind === 'vinyl' ? vinyls.find((vinyl) => vinyl.id === thing.vinylId) : undefined;
-    return own ? { ...need, accepts: [...need.accepts, ...findAlikeVinyls(own, vinyls, grade).map((vinyl) => keyOf({ kind: 'vinyl', vinylId: vinyl.id }))] } : need;
+    return own
+      ? {
+          ...need,
+          accepts: [
+            ...need.accepts,
+            ...findAlikeVinyls(own, vinyls, grade).map((vinyl) => keyOf({ kind: 'vinyl', vinylId: vinyl.id })),
+          ],
+        }
+      : need;
   });
 }
 
@@ -56,7 +66,10 @@ export async function planBasket(shop: ShopContext, wish: InferType<typeof baske
   const known = new Set(suppliers.map((supplier) => supplier.id));
   const all = acceptAlike(shop, loadOpenNeeds(shop, wish), wish.alike);
   const accepted = new Set(all.flatMap((need) => need.accepts));
-  const offers = loadOffers(shop.db).filter((offer) => known.has(offer.supplierId)).map(toOffer).filter((offer) => offer.parts.some((part) => accepted.has(part.key)));
+  const offers = loadOffers(shop.db)
+    .filter((offer) => known.has(offer.supplierId))
+    .map(toOffer)
+    .filter((offer) => offer.parts.some((part) => accepted.has(part.key)));
   const problems = new Map<string, string>();
   let needs = all;
   const started = performance.now();
@@ -70,10 +83,23 @@ export async function planBasket(shop: ShopContext, wish: InferType<typeof baske
     found = await findCheapestBasket(input(), solve);
   }
   // Nothing found at all in the first second: then as long as it takes.
-  if (!found.ok && found.problem.kind === 'not-solved' && !wish.thorough) found = await findCheapestBasket(input(), makeSolver(THOROUGH_S));
+  if (!found.ok && found.problem.kind === 'not-solved' && !wish.thorough)
+    found = await findCheapestBasket(input(), makeSolver(THOROUGH_S));
   const plain = found.ok && found.value.orders.length > 0 ? await findPlainBaskets(input(), makeSolver(PLAIN_S)) : [];
   return {
-    needs: all.map(({ id, label, amount, unit, because, withinDays }) => ({ id, label, amount, unit, because, withinDays, problem: problems.get(id) ?? null })),
-    basket: found.ok ? found.value : null, plain: plain.slice(0, 5), problem: found.ok ? null : describeProblem(found.problem, all), things: listThings(shop), solvedMs: Math.round(performance.now() - started),
+    needs: all.map(({ id, label, amount, unit, because, withinDays }) => ({
+      id,
+      label,
+      amount,
+      unit,
+      because,
+      withinDays,
+      problem: problems.get(id) ?? null,
+    })),
+    basket: found.ok ? found.value : null,
+    plain: plain.slice(0, 5),
+    problem: found.ok ? null : describeProblem(found.problem, all),
+    things: listThings(shop),
+    solvedMs: Math.round(performance.now() - started),
   };
 }

@@ -31,28 +31,33 @@ function endThread(): void {
 }
 
 /** A solver that gives the best it has after `limitS` seconds. @throws ShopError 'busy' when it does not answer at all. */
-export const makeSolver = (limitS: number): Solver => (programme) => {
-  const thread = lendThread();
-  const id = thread.next++;
-  return new Promise<SolverAnswer>((resolve, reject) => {
-    const timer = setTimeout(() => fail(new ShopError('busy', 'This basket takes too long to work out. Ask for fewer needs at once.')), limitS * 1000 + GRACE_MS);
-    const settle = () => {
-      clearTimeout(timer);
-      thread.worker.off('message', answered);
-      thread.worker.off('error', fail);
-    };
-    const answered = (message: { id: number; answer: SolverAnswer }) => {
-      if (message.id !== id) return;
-      settle();
-      resolve(message.answer);
-    };
-    const fail = (error: Error) => {
-      settle();
-      if (kept === thread) endThread();
-      reject(error);
-    };
-    thread.worker.on('message', answered);
-    thread.worker.on('error', fail);
-    thread.worker.postMessage({ id, programme, limitS } satisfies SolveTask);
-  });
-};
+export const makeSolver =
+  (limitS: number): Solver =>
+  (programme) => {
+    const thread = lendThread();
+    const id = thread.next++;
+    return new Promise<SolverAnswer>((resolve, reject) => {
+      const timer = setTimeout(
+        () => fail(new ShopError('busy', 'This basket takes too long to work out. Ask for fewer needs at once.')),
+        limitS * 1000 + GRACE_MS,
+      );
+      const settle = () => {
+        clearTimeout(timer);
+        thread.worker.off('message', answered);
+        thread.worker.off('error', fail);
+      };
+      const answered = (message: { id: number; answer: SolverAnswer }) => {
+        if (message.id !== id) return;
+        settle();
+        resolve(message.answer);
+      };
+      const fail = (error: Error) => {
+        settle();
+        if (kept === thread) endThread();
+        reject(error);
+      };
+      thread.worker.on('message', answered);
+      thread.worker.on('error', fail);
+      thread.worker.postMessage({ id, programme, limitS } satisfies SolveTask);
+    });
+  };

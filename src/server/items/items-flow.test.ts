@@ -29,36 +29,84 @@ const entered = (name: string, part: object = {}) => {
   const { id: _id, version: _version, archived: _archived, noted: _noted, ...fields } = rowOf(name).item;
   return parseInput(itemInput, { ...fields, ...part });
 };
-const order = (name: string, line: object) => placeOrder(shop, { title: 'Club', customerName: 'Ansel Thrush', contact: '', dueDay: '2026-12-09', agreed: 9000, note: '', lines: [{ itemId: rowOf(name).item.id, quantity: 2, sizeName: 'XL', colourName: 'bottle green', ...line }] }).id;
+const order = (name: string, line: object) =>
+  placeOrder(shop, {
+    title: 'Club',
+    customerName: 'Ansel Thrush',
+    contact: '',
+    dueDay: '2026-12-09',
+    agreed: 9000,
+    note: '',
+    lines: [{ itemId: rowOf(name).item.id, quantity: 2, sizeName: 'XL', colourName: 'bottle green', ...line }],
+  }).id;
 
 describe('an item with several artworks', () => {
   it('is ordered in a size, a colour and with an option: its parts follow, and stay when the item changes', () => {
     const id = order(CLUB, { options: [0] });
     const stored = findOrder(shop.db, id)!;
     const { made } = stored.lines[0]!;
-    expect([made!.price, made!.placements.map(({ place, widthMm }) => [place, widthMm])]).toEqual([5900, [['back, 100 mm below the collar', 265], ['left breast', 80], ['shoulders, below the collar', 150]]]);
+    expect([made!.price, made!.placements.map(({ place, widthMm }) => [place, widthMm])]).toEqual([
+      5900,
+      [
+        ['back, 100 mm below the collar', 265],
+        ['left breast', 80],
+        ['shoulders, below the collar', 150],
+      ],
+    ]);
     // In bottle green the white is marigold: one vinyl for all five layers.
-    expect(stored.parts.filter((part) => part.unitNumber === 1).map((part) => part.layerIndex)).toEqual([0, 1, 2, 3, 4]);
+    expect(stored.parts.filter((part) => part.unitNumber === 1).map((part) => part.layerIndex)).toEqual([
+      0, 1, 2, 3, 4,
+    ]);
     expect(new Set(stored.parts.map((part) => part.vinylId)).size).toBe(1);
     const { version, id: itemId } = rowOf(CLUB).item;
     changeItem(shop, itemId, entered(CLUB, { placements: [rowOf(CLUB).item.placements[0]] }), version);
-    const bench = loadBench(shop), [first] = bench.parts.filter((part) => part.orderId === id);
+    const bench = loadBench(shop),
+      [first] = bench.parts.filter((part) => part.orderId === id);
     const line = bench.lines.find((candidate) => candidate.lineId === first!.lineId)!;
-    expect([line.placements.length, line.layers.length, line.plan!.steps.filter((step) => step.kind === 'lay-out').length]).toEqual([3, 5, 3]);
-    expect(bench.parts.filter((part) => part.orderId === id && part.unitNumber === 1).map((part) => part.widthMm)).toEqual([265, 265, 80, 80, 150]);
+    expect([
+      line.placements.length,
+      line.layers.length,
+      line.plan!.steps.filter((step) => step.kind === 'lay-out').length,
+    ]).toEqual([3, 5, 3]);
+    expect(
+      bench.parts.filter((part) => part.orderId === id && part.unitNumber === 1).map((part) => part.widthMm),
+    ).toEqual([265, 265, 80, 80, 150]);
   });
 
   it('refuses an option it has not, and an artwork with other layers than vinyls', async () => {
     expect((await refusalOf(() => order(CLUB, { options: [3] }))).field).toBe('lines[0].options');
     const [front] = rowOf(CLUB).item.placements;
-    expect((await refusalOf(() => addItem(shop, entered(CLUB, { placements: [front, { ...front!, vinylIds: [front!.vinylIds[0]] }] })))).field).toBe('placements[1].vinylIds');
+    expect(
+      (
+        await refusalOf(() =>
+          addItem(shop, entered(CLUB, { placements: [front, { ...front!, vinylIds: [front!.vinylIds[0]] }] })),
+        )
+      ).field,
+    ).toBe('placements[1].vinylIds');
     expect((await refusalOf(() => entered(CLUB, { placements: [] }))).message).toMatch(/at least one artwork/);
-    expect((await refusalOf(() => addItem(shop, entered(CLUB, { details: { ...rowOf(CLUB).item.details, variants: [{ sizeName: '', colourName: 'navy', price: '', swaps: [{ vinylId: 1, byVinylId: 999 }] }] } })))).message).toMatch(/not on the shelf/);
+    expect(
+      (
+        await refusalOf(() =>
+          addItem(
+            shop,
+            entered(CLUB, {
+              details: {
+                ...rowOf(CLUB).item.details,
+                variants: [{ sizeName: '', colourName: 'navy', price: '', swaps: [{ vinylId: 1, byVinylId: 999 }] }],
+              },
+            }),
+          ),
+        )
+      ).message,
+    ).toMatch(/not on the shelf/);
   });
 
   it('keeps widths only of sizes that the blank has, and that differ', () => {
     const [front] = rowOf(CLUB).item.placements;
-    const { id } = addItem(shop, entered(CLUB, { placements: [{ ...front!, widths: { S: 200, M: '', L: front!.widthMm, XXL: 300 } }] }));
+    const { id } = addItem(
+      shop,
+      entered(CLUB, { placements: [{ ...front!, widths: { S: 200, M: '', L: front!.widthMm, XXL: 300 } }] }),
+    );
     expect(findItem(shop.db, id)!.placements[0]!.widths).toEqual({ S: 200 });
   });
 });
@@ -67,10 +115,20 @@ describe('what it is known to cost', () => {
   it('is noted with the item; a dearer roll is told with the reason, until it is noted', () => {
     noteItem(shop, rowOf('Honeycomb tea towel').item.id);
     expect(rowOf('Honeycomb tea towel').change).toBeNull();
-    const { id, version, archived: _archived, ...vinyl } = loadShelf(shop).vinyls.find((candidate) => candidate.name === 'Tarn Smooth, slate')!;
+    const {
+      id,
+      version,
+      archived: _archived,
+      ...vinyl
+    } = loadShelf(shop).vinyls.find((candidate) => candidate.name === 'Tarn Smooth, slate')!;
     changeVinyl(shop, id, { ...vinyl, rollPrice: minor(vinyl.rollPrice * 2) } as never, version);
     const { change, cost } = rowOf('Honeycomb tea towel');
-    expect(change).toMatchObject({ now: { value: cost!.withRisk.value }, because: [{ label: expect.stringContaining('Roll price') as string, was: vinyl.rollPrice, now: vinyl.rollPrice * 2 }] });
+    expect(change).toMatchObject({
+      now: { value: cost!.withRisk.value },
+      because: [
+        { label: expect.stringContaining('Roll price') as string, was: vinyl.rollPrice, now: vinyl.rollPrice * 2 },
+      ],
+    });
     noteItem(shop, rowOf('Honeycomb tea towel').item.id);
     expect(rowOf('Honeycomb tea towel').change).toBeNull();
     expect(() => noteItem(shop, 999)).toThrow(/not here/);
@@ -80,15 +138,19 @@ describe('what it is known to cost', () => {
     for (const { item } of loadItemList(shop).rows) noteItem(shop, item.id);
     const { figures, version, ...identity } = getShop(shop);
     changeShop(shop, { ...identity, figures: { ...figures, wagePerHour: figures.wagePerHour + 500 } }, version);
-    for (const row of loadItemList(shop).rows) expect(row.change!.because.map((cause) => cause.label)).toEqual(['Your hour']);
+    for (const row of loadItemList(shop).rows)
+      expect(row.change!.because.map((cause) => cause.label)).toEqual(['Your hour']);
   });
 
-  it('the demo tells of a roll that went up', () => expect(rowOf('Bakery apron').change!.because[0]!.label).toMatch(/Roll price.*Sparrow Glint, gold/));
+  it('the demo tells of a roll that went up', () =>
+    expect(rowOf('Bakery apron').change!.because[0]!.label).toMatch(/Roll price.*Sparrow Glint, gold/));
 });
 
 describe('what the shop’s log says', () => {
   it('weeding that was logged on whole pieces wins over the estimate, spoilage follows the pieces', () => {
-    const name = CLUB, id = order(name, { quantity: 4, sizeName: 'M', colourName: 'navy' }), itemId = rowOf(name).item.id;
+    const name = CLUB,
+      id = order(name, { quantity: 4, sizeName: 'M', colourName: 'navy' }),
+      itemId = rowOf(name).item.id;
     expect(loadEvidence(shop).of(itemId)).not.toHaveProperty('minutes');
     const parts = () => loadBench(shop).parts.filter((part) => part.orderId === id);
     for (const station of ['cut', 'weed'] as const) {
@@ -101,7 +163,11 @@ describe('what the shop’s log says', () => {
     expect(learned.minutes!.weed!.value).toBeCloseTo(600, 6);
     // The clock at the cutter ran for the set-up too, which is a line of its own.
     expect(learned.minutes!.cut!.value).toBeLessThan(600);
-    expect(rowOf(name).cost!.lines.filter((line) => line.stage === 'weed').reduce((sum, line) => sum + line.handsSeconds, 0)).toBeCloseTo(600, 6);
+    expect(
+      rowOf(name)
+        .cost!.lines.filter((line) => line.stage === 'weed')
+        .reduce((sum, line) => sum + line.handsSeconds, 0),
+    ).toBeCloseTo(600, 6);
     const before = learned.spoilage!.value;
     spoilParts(shop, { partIds: [parts()[0]!.partId], cause: 'weeding', blankLost: false });
     expect(loadEvidence(shop).of(itemId).spoilage!.value).toBeGreaterThan(before);
@@ -109,8 +175,19 @@ describe('what the shop’s log says', () => {
 
   it('minutes that are typed win over the log', () => {
     const { id, version } = rowOf('Bakery apron').item;
-    changeItem(shop, id, entered('Bakery apron', { details: { ...rowOf('Bakery apron').item.details, minutes: { cut: null, weed: 90, press: null } } }), version);
-    expect(rowOf('Bakery apron').cost!.lines.filter((line) => line.stage === 'weed').reduce((sum, line) => sum + line.handsSeconds, 0)).toBeCloseTo(90, 6);
+    changeItem(
+      shop,
+      id,
+      entered('Bakery apron', {
+        details: { ...rowOf('Bakery apron').item.details, minutes: { cut: null, weed: 90, press: null } },
+      }),
+      version,
+    );
+    expect(
+      rowOf('Bakery apron')
+        .cost!.lines.filter((line) => line.stage === 'weed')
+        .reduce((sum, line) => sum + line.handsSeconds, 0),
+    ).toBeCloseTo(90, 6);
   });
 });
 
@@ -123,11 +200,27 @@ describe('what material is reckoned at', () => {
     receiveLot(shop, { key, form: 'roll', widthMm: 500, lengthMm: 2000, quantity: 2000, price: 1000, remark: '' });
     shop.clock.ms += 1000;
     receiveLot(shop, { key, form: 'roll', widthMm: 500, lengthMm: 2000, quantity: 2000, price: 3000, remark: '' });
-    expect(loadPrices(shop).get(key)!.lots.map((lot) => [lot.left, Math.round(lot.price)])).toEqual([[1_000_000, 1000], [1_000_000, 3000]]);
+    expect(
+      loadPrices(shop)
+        .get(key)!
+        .lots.map((lot) => [lot.left, Math.round(lot.price)]),
+    ).toEqual([
+      [1_000_000, 1000],
+      [1_000_000, 3000],
+    ]);
     const [front] = rowOf('Dog bandana, paw').item.placements;
     const at = (priceBasis: string) => {
-      const made = addItem(shop, entered('Dog bandana, paw', { name: priceBasis, placements: [{ ...front!, vinylIds: [id] }], details: { ...rowOf('Dog bandana, paw').item.details, priceBasis } }));
-      return loadItemList(shop).rows.find((row) => row.item.id === made.id)!.cost!.lines.find((line) => line.stage === 'vinyl')!.figure.parts![1]!;
+      const made = addItem(
+        shop,
+        entered('Dog bandana, paw', {
+          name: priceBasis,
+          placements: [{ ...front!, vinylIds: [id] }],
+          details: { ...rowOf('Dog bandana, paw').item.details, priceBasis },
+        }),
+      );
+      return loadItemList(shop)
+        .rows.find((row) => row.item.id === made.id)!
+        .cost!.lines.find((line) => line.stage === 'vinyl')!.figure.parts![1]!;
     };
     expect([at('oldest').value, at('latest').value].map(Math.round)).toEqual([1000, 3000]);
     expect(loadItemEditor(shop, null, null).prices.some(([known]) => known === key)).toBe(true);
@@ -141,26 +234,60 @@ describe('what material is reckoned at', () => {
 });
 
 describe('a quote straight from a drawing', () => {
-  const wish = () => ({ drawing: { artworkId: rowOf('Dog bandana, paw').item.placements[0]!.artworkId, blankId: rowOf('Dog bandana, paw').item.blankId, widthMm: 120, vinylIds: [...rowOf('Dog bandana, paw').item.placements[0]!.vinylIds] }, sizeName: 'M', colourName: 'denim', quantity: 5, each: null, customerName: 'Ansel Thrush' });
+  const wish = () => ({
+    drawing: {
+      artworkId: rowOf('Dog bandana, paw').item.placements[0]!.artworkId,
+      blankId: rowOf('Dog bandana, paw').item.blankId,
+      widthMm: 120,
+      vinylIds: [...rowOf('Dog bandana, paw').item.placements[0]!.vinylIds],
+    },
+    sizeName: 'M',
+    colourName: 'denim',
+    quantity: 5,
+    each: null,
+    customerName: 'Ansel Thrush',
+  });
   it('is priced by the margin that is aimed for; kept, it becomes an item that an order can follow', () => {
-    const answer = askQuote(shop, wish()), before = loadItemList(shop).rows.length;
+    const answer = askQuote(shop, wish()),
+      before = loadItemList(shop).rows.length;
     expect(answer.each.value).toBe(answer.forMargin!.value);
     const { id } = keepQuote(shop, wish());
     expect(id).toBeGreaterThan(0);
     const rows = loadItemList(shop).rows;
     expect(rows).toHaveLength(before + 1);
-    expect(rows.find((row) => row.item.name === 'Paw')!.item).toMatchObject({ price: answer.each.value, quantity: 5, placements: [{ widthMm: 120 }] });
+    expect(rows.find((row) => row.item.name === 'Paw')!.item).toMatchObject({
+      price: answer.each.value,
+      quantity: 5,
+      placements: [{ widthMm: 120 }],
+    });
   });
 
   it('of an item with an option names it, and asks for it', () => {
-    const wish = { itemId: rowOf(CLUB).item.id, sizeName: 'XL', colourName: 'navy', options: [0], quantity: 3, each: null, customerName: 'Ansel Thrush' };
+    const wish = {
+      itemId: rowOf(CLUB).item.id,
+      sizeName: 'XL',
+      colourName: 'navy',
+      options: [0],
+      quantity: 3,
+      each: null,
+      customerName: 'Ansel Thrush',
+    };
     expect(askQuote(shop, wish).each.value).toBe(5900);
     const { id } = keepQuote(shop, wish);
-    expect(writeQuoteText(requireQuote(shop, id), 'Heron & Hitch', { locale: 'en-GB', currency: 'EUR', timeZone: 'UTC', system: 'metric' })).toContain('Crew rain jacket, XL, navy, with Surname): 59.00 each, 177.00 together');
+    expect(
+      writeQuoteText(requireQuote(shop, id), 'Heron & Hitch', {
+        locale: 'en-GB',
+        currency: 'EUR',
+        timeZone: 'UTC',
+        system: 'metric',
+      }),
+    ).toContain('Crew rain jacket, XL, navy, with Surname): 59.00 each, 177.00 together');
   });
 
   it('says what is wrong with it', async () => {
-    expect((await refusalOf(() => askQuote(shop, { ...wish(), drawing: { ...wish().drawing, vinylIds: [] } }))).message).toMatch(/Vinyl/);
+    expect(
+      (await refusalOf(() => askQuote(shop, { ...wish(), drawing: { ...wish().drawing, vinylIds: [] } }))).message,
+    ).toMatch(/Vinyl/);
     expect((await refusalOf(() => askQuote(shop, { ...wish(), drawing: null, itemId: null }))).code).toBe('not-found');
   });
 });

@@ -6,7 +6,14 @@ import { noteCost, type ItemPlan, type NotedCost, type Placement } from '../../c
 import type { itemInput } from '../../core/input';
 import { minor } from '../../core/units';
 import { findArtwork } from '../../data/artwork-store';
-import { findItem, insertItem, setItemArchived, setItemNoted, updateItem, type ItemFields } from '../../data/item-store';
+import {
+  findItem,
+  insertItem,
+  setItemArchived,
+  setItemNoted,
+  updateItem,
+  type ItemFields,
+} from '../../data/item-store';
 import { findBlank, findVinyl } from '../../data/shelf-store';
 import { getShop, type ShopContext } from '../context';
 import { notFound, ShopError, stale } from '../errors';
@@ -16,52 +23,122 @@ import { priceItem } from './price-item';
 
 function checkPlacement(shop: ShopContext, placement: Placement, sizes: readonly string[], field: string): Placement {
   const artwork = findArtwork(shop.db, placement.artworkId);
-  if (!artwork) throw new ShopError('invalid', 'Artwork: it is not here any more. Choose another.', `${field}.artworkId`);
+  if (!artwork)
+    throw new ShopError('invalid', 'Artwork: it is not here any more. Choose another.', `${field}.artworkId`);
   const layers = getWornLayers(artwork.measurement).length;
-  if (placement.vinylIds.length !== layers) throw new ShopError('invalid', `Vinyl: ${artwork.name} has ${layers} ${layers === 1 ? 'layer' : 'layers'}, choose one for each.`, `${field}.vinylIds`);
+  if (placement.vinylIds.length !== layers)
+    throw new ShopError(
+      'invalid',
+      `Vinyl: ${artwork.name} has ${layers} ${layers === 1 ? 'layer' : 'layers'}, choose one for each.`,
+      `${field}.vinylIds`,
+    );
   for (const [index, id] of placement.vinylIds.entries()) {
-    if (!findVinyl(shop.db, id)) throw new ShopError('invalid', 'Vinyl: it is not on the shelf any more. Choose another.', `${field}.vinylIds[${index}]`);
+    if (!findVinyl(shop.db, id))
+      throw new ShopError(
+        'invalid',
+        'Vinyl: it is not on the shelf any more. Choose another.',
+        `${field}.vinylIds[${index}]`,
+      );
   }
-  return { ...placement, widths: Object.fromEntries(Object.entries(placement.widths).filter(([size, width]) => sizes.includes(size) && width !== placement.widthMm)) };
+  return {
+    ...placement,
+    widths: Object.fromEntries(
+      Object.entries(placement.widths).filter(([size, width]) => sizes.includes(size) && width !== placement.widthMm),
+    ),
+  };
 }
 
 /** What was entered, checked against what is there. @throws ShopError naming the field */
 export function toItemFields(shop: ShopContext, input: InferType<typeof itemInput>): ItemFields {
   const blank = findBlank(shop.db, input.blankId);
   if (!blank) throw new ShopError('invalid', 'Blank: it is not on the shelf any more. Choose another.', 'blankId');
-  if (!blank.sizes.some((size) => size.name === input.sizeName)) throw new ShopError('invalid', `Size: ${blank.name} has ${blank.sizes.map((size) => size.name).join(', ')}.`, 'sizeName');
-  if (!blank.colours.some((colour) => colour.name === input.colourName)) throw new ShopError('invalid', `Colour: ${blank.name} has ${blank.colours.map((colour) => colour.name).join(', ')}.`, 'colourName');
+  if (!blank.sizes.some((size) => size.name === input.sizeName))
+    throw new ShopError(
+      'invalid',
+      `Size: ${blank.name} has ${blank.sizes.map((size) => size.name).join(', ')}.`,
+      'sizeName',
+    );
+  if (!blank.colours.some((colour) => colour.name === input.colourName))
+    throw new ShopError(
+      'invalid',
+      `Colour: ${blank.name} has ${blank.colours.map((colour) => colour.name).join(', ')}.`,
+      'colourName',
+    );
   const sizes = blank.sizes.map((size) => size.name);
   const { placements, details, ...fields } = input;
   const checked = placements.map((placement, at) => checkPlacement(shop, placement, sizes, `placements[${at}]`));
-  const options = details.options.map((option, at) => ({ label: option.label, surcharge: minor(option.surcharge), placement: checkPlacement(shop, option.placement, sizes, `details.options[${at}].placement`) }));
+  const options = details.options.map((option, at) => ({
+    label: option.label,
+    surcharge: minor(option.surcharge),
+    placement: checkPlacement(shop, option.placement, sizes, `details.options[${at}].placement`),
+  }));
   for (const [at, rule] of details.variants.entries()) {
-    for (const swap of rule.swaps) if (!findVinyl(shop.db, swap.byVinylId)) throw new ShopError('invalid', 'Vinyl: it is not on the shelf any more. Choose another.', `details.variants[${at}].swaps`);
+    for (const swap of rule.swaps)
+      if (!findVinyl(shop.db, swap.byVinylId))
+        throw new ShopError(
+          'invalid',
+          'Vinyl: it is not on the shelf any more. Choose another.',
+          `details.variants[${at}].swaps`,
+        );
   }
   return {
-    ...fields, price: minor(input.price), artworkPrice: minor(input.artworkPrice), placements: checked,
+    ...fields,
+    price: minor(input.price),
+    artworkPrice: minor(input.artworkPrice),
+    placements: checked,
     details: {
-      ...details, options, othersAsk: details.othersAsk === null ? null : minor(details.othersAsk), packaging: details.packaging === null ? null : minor(details.packaging), negative: details.negative && { ...details.negative, price: minor(details.negative.price), ownCost: minor(details.negative.ownCost) }, extras: details.extras.map((extra) => ({ ...extra, price: minor(extra.price) })),
-      stones: details.stones.map((field) => ({ ...field, grossPrice: minor(field.grossPrice), templatePrice: minor(field.templatePrice), tapePrice: minor(field.tapePrice) })),
+      ...details,
+      options,
+      othersAsk: details.othersAsk === null ? null : minor(details.othersAsk),
+      packaging: details.packaging === null ? null : minor(details.packaging),
+      negative: details.negative && {
+        ...details.negative,
+        price: minor(details.negative.price),
+        ownCost: minor(details.negative.ownCost),
+      },
+      extras: details.extras.map((extra) => ({ ...extra, price: minor(extra.price) })),
+      stones: details.stones.map((field) => ({
+        ...field,
+        grossPrice: minor(field.grossPrice),
+        templatePrice: minor(field.templatePrice),
+        tapePrice: minor(field.tapePrice),
+      })),
       variants: details.variants.map((rule) => ({ ...rule, price: rule.price === null ? null : minor(rule.price) })),
     },
   };
 }
 
 /** What one costs now; null where it can't be told. */
-function noteNow(shop: ShopContext, item: ItemPlan & { readonly quantity: number }, id: number | null): NotedCost | null {
-  const cost = priceItem({ item, quantity: item.quantity, materials: loadMaterials(shop, { plans: [item] }), figures: getShop(shop).figures, ...(id === null ? {} : { evidence: loadEvidence(shop).of(id) }) });
+function noteNow(
+  shop: ShopContext,
+  item: ItemPlan & { readonly quantity: number },
+  id: number | null,
+): NotedCost | null {
+  const cost = priceItem({
+    item,
+    quantity: item.quantity,
+    materials: loadMaterials(shop, { plans: [item] }),
+    figures: getShop(shop).figures,
+    ...(id === null ? {} : { evidence: loadEvidence(shop).of(id) }),
+  });
   return cost.ok ? noteCost(cost.value, shop.now()) : null;
 }
 
 export function addItem(shop: ShopContext, input: InferType<typeof itemInput>): { id: number } {
-  return { id: shop.db.transaction(() => {
-    const fields = toItemFields(shop, input);
-    return insertItem(shop.db, fields, noteNow(shop, fields, null));
-  }) };
+  return {
+    id: shop.db.transaction(() => {
+      const fields = toItemFields(shop, input);
+      return insertItem(shop.db, fields, noteNow(shop, fields, null));
+    }),
+  };
 }
 
-export function changeItem(shop: ShopContext, id: number, input: InferType<typeof itemInput>, version: number): { id: number } {
+export function changeItem(
+  shop: ShopContext,
+  id: number,
+  input: InferType<typeof itemInput>,
+  version: number,
+): { id: number } {
   if (!findItem(shop.db, id)) throw notFound('This item');
   const saved = shop.db.transaction(() => {
     const fields = toItemFields(shop, input);

@@ -1,6 +1,17 @@
 // Everything that items are made of, looked up at once: archived things too, since an old item still has to be costed and made.
 
-import { listArtworkIds, listMadeLayers, listPackings, listVinylIds, resolveVariant, type ItemMaterials, type ItemPlan, type Made, type MadeLayer, type PackedLayer } from '../../core/costing';
+import {
+  listArtworkIds,
+  listMadeLayers,
+  listPackings,
+  listVinylIds,
+  resolveVariant,
+  type ItemMaterials,
+  type ItemPlan,
+  type Made,
+  type MadeLayer,
+  type PackedLayer,
+} from '../../core/costing';
 import { groupBy } from '../../core/units';
 import { findArtworks, type StoredArtwork } from '../../data/artwork-store';
 import { loadPackings } from '../../data/packing-store';
@@ -10,37 +21,103 @@ import type { ShopContext } from '../context';
 import type { ReadOrder } from '../read-orders';
 import { loadPrices } from './prices';
 
-export type Materials = ItemMaterials & { readonly blanks: ReadonlyMap<number, StoredBlank>; readonly vinyls: ReadonlyMap<number, StoredVinyl>; readonly artworks: ReadonlyMap<number, StoredArtwork> };
-type Wanted = { readonly plans?: readonly ItemPlan[]; readonly made?: readonly Made[]; /** Other vinyls that parts of older orders are cut from. */ readonly vinylIds?: readonly number[] };
+export type Materials = ItemMaterials & {
+  readonly blanks: ReadonlyMap<number, StoredBlank>;
+  readonly vinyls: ReadonlyMap<number, StoredVinyl>;
+  readonly artworks: ReadonlyMap<number, StoredArtwork>;
+};
+type Wanted = {
+  readonly plans?: readonly ItemPlan[];
+  readonly made?: readonly Made[];
+  /** Other vinyls that parts of older orders are cut from. */ readonly vinylIds?: readonly number[];
+};
 
 export function loadMaterials(shop: ShopContext, { plans = [], made = [], vinylIds = [] }: Wanted): Materials {
   const byId = <T extends { id: number }>(things: readonly T[]) => new Map(things.map((thing) => [thing.id, thing]));
   const placements = made.flatMap((one) => one.placements);
   const blanks = byId(findBlanks(shop.db, [...new Set([...plans, ...made].map((one) => one.blankId))]));
-  const vinyls = byId(findVinyls(shop.db, [...new Set([...plans.flatMap(listVinylIds), ...placements.flatMap((placement) => placement.vinylIds), ...vinylIds])]));
-  const artworks = byId(findArtworks(shop.db, [...new Set([...plans.flatMap(listArtworkIds), ...placements.map((placement) => placement.artworkId)])]));
+  const vinyls = byId(
+    findVinyls(shop.db, [
+      ...new Set([
+        ...plans.flatMap(listVinylIds),
+        ...placements.flatMap((placement) => placement.vinylIds),
+        ...vinylIds,
+      ]),
+    ]),
+  );
+  const artworks = byId(
+    findArtworks(shop.db, [
+      ...new Set([...plans.flatMap(listArtworkIds), ...placements.map((placement) => placement.artworkId)]),
+    ]),
+  );
   // Looked up only where an item asks for them: most are reckoned at the shelf's prices.
   const prices = plans.some((plan) => plan.details.priceBasis !== 'shelf') ? loadPrices(shop) : null;
   const packed = groupBy(loadPackings(shop.db, [...artworks.keys()]), (packing) => packing.artworkId);
-  const packings = (layer: Omit<PackedLayer, 'artworkVersion'>) => listPackings(packed.get(layer.artworkId) ?? [], { ...layer, artworkVersion: artworks.get(layer.artworkId)?.version ?? 0 });
-  return { blanks, vinyls, artworks, packings, vinyl: (id) => vinyls.get(id), artwork: (id) => artworks.get(id), ...(prices ? { prices: (key: string) => prices.get(key) } : {}) };
+  const packings = (layer: Omit<PackedLayer, 'artworkVersion'>) =>
+    listPackings(packed.get(layer.artworkId) ?? [], {
+      ...layer,
+      artworkVersion: artworks.get(layer.artworkId)?.version ?? 0,
+    });
+  return {
+    blanks,
+    vinyls,
+    artworks,
+    packings,
+    vinyl: (id) => vinyls.get(id),
+    artwork: (id) => artworks.get(id),
+    ...(prices ? { prices: (key: string) => prices.get(key) } : {}),
+  };
 }
 
 /** A line of an order with the item it is of, and how its pieces are made. */
-export type MadeLine = { readonly item: StoredItem; readonly made: Made; readonly layers: readonly MadeLayer[]; readonly blank: StoredBlank };
+export type MadeLine = {
+  readonly item: StoredItem;
+  readonly made: Made;
+  readonly layers: readonly MadeLayer[];
+  readonly blank: StoredBlank;
+};
 
 /** How the pieces of each line are made, by the line's id: as frozen with the order, else as the item is now. */
-export function readMadeLines(shop: ShopContext, orders: readonly ReadOrder[]): { readonly lines: ReadonlyMap<number, MadeLine>; readonly materials: Materials } {
+export function readMadeLines(
+  shop: ShopContext,
+  orders: readonly ReadOrder[],
+): { readonly lines: ReadonlyMap<number, MadeLine>; readonly materials: Materials } {
   const all = orders.flatMap(({ order }) => order.lines);
-  const items = new Map(findItems(shop.db, [...new Set(all.map((line) => line.itemId))]).map((item) => [item.id, item]));
+  const items = new Map(
+    findItems(shop.db, [...new Set(all.map((line) => line.itemId))]).map((item) => [item.id, item]),
+  );
   const made = all.flatMap((line) => {
     const item = items.get(line.itemId);
-    return item ? [{ line, item, made: line.made ?? resolveVariant(item, { sizeName: line.sizeName, colourName: line.colourName, options: [] }) }] : [];
+    return item
+      ? [
+          {
+            line,
+            item,
+            made:
+              line.made ?? resolveVariant(item, { sizeName: line.sizeName, colourName: line.colourName, options: [] }),
+          },
+        ]
+      : [];
   });
-  const vinylsOfParts = groupBy(orders.flatMap(({ parts }) => parts), (part) => part.vinylId);
+  const vinylsOfParts = groupBy(
+    orders.flatMap(({ parts }) => parts),
+    (part) => part.vinylId,
+  );
   const materials = loadMaterials(shop, { made: made.map((entry) => entry.made), vinylIds: [...vinylsOfParts.keys()] });
-  return { materials, lines: new Map(made.flatMap((entry): [number, MadeLine][] => {
-    const blank = materials.blanks.get(entry.made.blankId);
-    return blank ? [[entry.line.id, { item: entry.item, made: entry.made, layers: listMadeLayers(entry.made, materials), blank }]] : [];
-  })) };
+  return {
+    materials,
+    lines: new Map(
+      made.flatMap((entry): [number, MadeLine][] => {
+        const blank = materials.blanks.get(entry.made.blankId);
+        return blank
+          ? [
+              [
+                entry.line.id,
+                { item: entry.item, made: entry.made, layers: listMadeLayers(entry.made, materials), blank },
+              ],
+            ]
+          : [];
+      }),
+    ),
+  };
 }

@@ -19,14 +19,21 @@ eachFresh((fresh) => {
 const itemOf = (name: string) => loadItems(shop.db).find((item) => item.name === name)!;
 /** As the bandana is costed now, nothing logged. */
 function areasOf(name: string) {
-  const item = itemOf(name), cost = priceItem({ item, quantity: item.quantity, materials: loadMaterials(shop, { plans: [item] }), figures: getShop(shop).figures });
+  const item = itemOf(name),
+    cost = priceItem({
+      item,
+      quantity: item.quantity,
+      materials: loadMaterials(shop, { plans: [item] }),
+      figures: getShop(shop).figures,
+    });
   if (!cost.ok) throw new Error(cost.problem.kind);
   return cost.value.layers[0]!.areas;
 }
 const rowOf = (name: string) => loadItemList(shop).rows.find((row) => row.item.name === name)!;
 
 it('lays an item’s layers out once, and what the demo shop brings along is what comes out', async () => {
-  const item = itemOf('Dog bandana, paw'), paw = loadArtworks(shop.db).find((artwork) => artwork.name === 'Paw')!;
+  const item = itemOf('Dog bandana, paw'),
+    paw = loadArtworks(shop.db).find((artwork) => artwork.name === 'Paw')!;
   const [brought] = loadPackings(shop.db, [paw.id]);
   expect(await packItem(shop, item.id, pack)).toBe(0);
   shop.db.delete(layerPackings).run();
@@ -38,7 +45,8 @@ it('lays an item’s layers out once, and what the demo shop brings along is wha
 });
 
 it('an item that is looked at and was never laid out is, once', () => {
-  const item = itemOf('Dog bandana, paw'), asked: number[] = [];
+  const item = itemOf('Dog bandana, paw'),
+    asked: number[] = [];
   const look = () => packWhereMissing(shop, item, (_, id) => asked.push(id));
   look();
   expect(asked).toEqual([]);
@@ -54,7 +62,8 @@ it('makes the used share smaller than boxes in rows, says so in its working, and
   noteItem(shop, item.id);
   const before = areasOf('Dog bandana, paw');
   await packItem(shop, item.id, pack);
-  const row = rowOf('Dog bandana, paw'), after = areasOf('Dog bandana, paw');
+  const row = rowOf('Dog bandana, paw'),
+    after = areasOf('Dog bandana, paw');
   const share = after.used.parts!.find((part) => part.label.startsWith('Laid out as true shapes'))!;
   expect([share.unit, share.source]).toEqual(['share', 'measured']);
   expect(after.used.value).toBeCloseTo(before.used.value * share.value, 3);

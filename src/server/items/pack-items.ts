@@ -1,7 +1,15 @@
 // After an item is kept its layers are laid out as they usually are made, in a thread beside: what it takes of a strip is then real.
 
 import { decodeText } from '../../core/artwork';
-import { explainChange, getUsualVariant, isPackedFor, listMadeLayers, resolveVariant, type MadeLayer, type Packing } from '../../core/costing';
+import {
+  explainChange,
+  getUsualVariant,
+  isPackedFor,
+  listMadeLayers,
+  resolveVariant,
+  type MadeLayer,
+  type Packing,
+} from '../../core/costing';
 import { decideHandedness, type ShopFigures } from '../../core/materials';
 import { MOST_STANDARD_COPIES } from '../../core/nesting';
 import { findOriginal } from '../../data/artwork-store';
@@ -19,13 +27,15 @@ import { priceItem } from './price-item';
 const LIMIT_MS = 60_000;
 const tooMuch = () => new ShopError('busy', 'This layer takes too long to lay out.');
 export type Pack = (task: PackTask) => Promise<Packing | null>;
-const packInThread: Pack = (task) => runInThread<Packing | null>({ thread: 'pack-thread', task, limitMs: LIMIT_MS, tooMuch });
+const packInThread: Pack = (task) =>
+  runInThread<Packing | null>({ thread: 'pack-thread', task, limitMs: LIMIT_MS, tooMuch });
 
 /** Lays out what is not laid out yet; answers how many layers were. The item's noted cost follows: it is told no dearer or cheaper for it. */
 export async function packItem(shop: ShopContext, itemId: number, pack: Pack = packInThread): Promise<number> {
   const item = findItem(shop.db, itemId);
   if (!item) return 0;
-  const { figures } = getShop(shop), materials = loadMaterials(shop, { plans: [item] });
+  const { figures } = getShop(shop),
+    materials = loadMaterials(shop, { plans: [item] });
   const wasAsNoted = isAsNoted(shop, item, materials);
   let done = 0;
   for (const layer of listMadeLayers(resolveVariant(item, getUsualVariant(item)), materials)) {
@@ -33,7 +43,13 @@ export async function packItem(shop: ShopContext, itemId: number, pack: Pack = p
     const task = toTask(shop, layer, item.quantity, materials);
     const packing = task && (await pack(task));
     if (!packing) continue;
-    keepPacking(shop.db, { ...packing, artworkId: layer.artworkId, artworkVersion: materials.artworks.get(layer.artworkId)!.version, layerIndex: layer.layerIndex, widthMm: layer.widthMm });
+    keepPacking(shop.db, {
+      ...packing,
+      artworkId: layer.artworkId,
+      artworkVersion: materials.artworks.get(layer.artworkId)!.version,
+      layerIndex: layer.layerIndex,
+      widthMm: layer.widthMm,
+    });
     done++;
   }
   if (done > 0 && wasAsNoted && findItem(shop.db, itemId)?.version === item.version) noteItem(shop, itemId);
@@ -41,24 +57,50 @@ export async function packItem(shop: ShopContext, itemId: number, pack: Pack = p
 }
 
 /** Laid out already for what the item usually is made of, and so many. */
-const isPacked = (layer: MadeLayer, item: StoredItem, figures: ShopFigures): boolean => layer.packings?.some((packing) => packing.copies === Math.min(MOST_STANDARD_COPIES, item.quantity) && isPackedFor(packing, layer.vinyl, figures)) ?? false;
+const isPacked = (layer: MadeLayer, item: StoredItem, figures: ShopFigures): boolean =>
+  layer.packings?.some(
+    (packing) =>
+      packing.copies === Math.min(MOST_STANDARD_COPIES, item.quantity) && isPackedFor(packing, layer.vinyl, figures),
+  ) ?? false;
 
 function toTask(shop: ShopContext, layer: MadeLayer, quantity: number, materials: Materials): PackTask | null {
-  const artwork = materials.artworks.get(layer.artworkId), kept = findOriginal(shop.db, layer.artworkId);
+  const artwork = materials.artworks.get(layer.artworkId),
+    kept = findOriginal(shop.db, layer.artworkId);
   if (!artwork || !kept) return null;
   const { mirrored } = decideHandedness(layer.vinyl, { seenThrough: layer.seenThrough });
-  return { drawing: decodeText(kept.original), wish: { steps: artwork.steps, keptWidthMm: artwork.measurement.widthMm, widthMm: layer.widthMm, layerIndex: layer.layerIndex, mirrored }, layer: layer.measurement, vinyl: layer.vinyl, quantity, figures: getShop(shop).figures };
+  return {
+    drawing: decodeText(kept.original),
+    wish: {
+      steps: artwork.steps,
+      keptWidthMm: artwork.measurement.widthMm,
+      widthMm: layer.widthMm,
+      layerIndex: layer.layerIndex,
+      mirrored,
+    },
+    layer: layer.measurement,
+    vinyl: layer.vinyl,
+    quantity,
+    figures: getShop(shop).figures,
+  };
 }
 
 function isAsNoted(shop: ShopContext, item: StoredItem, materials: Materials): boolean {
-  const cost = priceItem({ item, quantity: item.quantity, materials, figures: getShop(shop).figures, evidence: loadEvidence(shop).of(item.id) });
+  const cost = priceItem({
+    item,
+    quantity: item.quantity,
+    materials,
+    figures: getShop(shop).figures,
+    evidence: loadEvidence(shop).of(item.id),
+  });
   return item.noted !== null && cost.ok && explainChange(item.noted, cost.value) === null;
 }
 
 let queue: Promise<unknown> = Promise.resolve();
 /** One item after another, behind the answer; what fails is logged, and the item is reckoned by boxes in rows. */
 export function packSoon(shop: ShopContext, itemId: number): void {
-  queue = queue.then(() => packItem(shop, itemId)).catch((error: unknown) => log.warn({ err: error, itemId }, 'an item could not be laid out'));
+  queue = queue
+    .then(() => packItem(shop, itemId))
+    .catch((error: unknown) => log.warn({ err: error, itemId }, 'an item could not be laid out'));
 }
 
 const asked = new Set<string>();
@@ -66,11 +108,30 @@ const asked = new Set<string>();
  * Where an item that is looked at has layers that are not laid out as they are made now (kept before there was this, a drawing or a roll that
  * changed since), that is made up for: once for each state of the item, since a drawing that can't be read stays so.
  */
-export function packWhereMissing(shop: ShopContext, item: StoredItem, soon: (shop: ShopContext, itemId: number) => void = packSoon): void {
-  const { figures } = getShop(shop), materials = loadMaterials(shop, { plans: [item] });
-  const missing = listMadeLayers(resolveVariant(item, getUsualVariant(item)), materials).filter((layer) => !isPacked(layer, item, figures));
+export function packWhereMissing(
+  shop: ShopContext,
+  item: StoredItem,
+  soon: (shop: ShopContext, itemId: number) => void = packSoon,
+): void {
+  const { figures } = getShop(shop),
+    materials = loadMaterials(shop, { plans: [item] });
+  const missing = listMadeLayers(resolveVariant(item, getUsualVariant(item)), materials).filter(
+    (layer) => !isPacked(layer, item, figures),
+  );
   if (missing.length === 0) return;
-  const key = JSON.stringify([item.id, item.version, missing.map((layer) => [layer.artworkId, materials.artworks.get(layer.artworkId)?.version, layer.layerIndex, layer.widthMm, layer.vinyl.id, layer.vinyl.rollWidthMm]), figures.cutterEdgeMm]);
+  const key = JSON.stringify([
+    item.id,
+    item.version,
+    missing.map((layer) => [
+      layer.artworkId,
+      materials.artworks.get(layer.artworkId)?.version,
+      layer.layerIndex,
+      layer.widthMm,
+      layer.vinyl.id,
+      layer.vinyl.rollWidthMm,
+    ]),
+    figures.cutterEdgeMm,
+  ]);
   if (asked.has(key)) return;
   asked.add(key);
   soon(shop, item.id);

@@ -8,8 +8,19 @@ import { loadEvidence } from './evidence';
 import { loadMaterials, type Materials } from './materials';
 import { priceItem } from './price-item';
 
-export function priceAllItems(shop: ShopContext): { readonly rows: readonly { readonly item: StoredItem; readonly cost: Result<ItemCost, CostProblem> }[]; readonly materials: Materials } {
+export function priceAllItems(shop: ShopContext): {
+  readonly rows: readonly { readonly item: StoredItem; readonly cost: Result<ItemCost, CostProblem> }[];
+  readonly materials: Materials;
+} {
   const items = loadItems(shop.db);
-  const materials = loadMaterials(shop, { plans: items }), evidence = loadEvidence(shop), { figures } = getShop(shop);
-  return { materials, rows: items.map((item) => ({ item, cost: priceItem({ item, quantity: item.quantity, materials, figures, evidence: evidence.of(item.id) }) })) };
+  const materials = loadMaterials(shop, { plans: items }),
+    evidence = loadEvidence(shop),
+    { figures } = getShop(shop);
+  return {
+    materials,
+    rows: items.map((item) => ({
+      item,
+      cost: priceItem({ item, quantity: item.quantity, materials, figures, evidence: evidence.of(item.id) }),
+    })),
+  };
 }

@@ -1,15 +1,48 @@
 // What an item costs now, from the shelf, its artworks, the shop's figures and its log.
 
-import { computeItemCost, getUsualVariant, resolveVariant, toItemSpec, type CostProblem, type ItemCost, type ItemEvidence, type ItemPlan, type Made, type Variant } from '../../core/costing';
+import {
+  computeItemCost,
+  getUsualVariant,
+  resolveVariant,
+  toItemSpec,
+  type CostProblem,
+  type ItemCost,
+  type ItemEvidence,
+  type ItemPlan,
+  type Made,
+  type Variant,
+} from '../../core/costing';
 import type { ShopFigures } from '../../core/materials';
 import type { Result } from '../../core/units';
 import type { Materials } from './materials';
 
-type PriceInput = { readonly item: ItemPlan; /** As it is usually made where nothing is said. */ readonly variant?: Variant; readonly quantity: number; readonly materials: Materials; readonly figures: ShopFigures; readonly evidence?: ItemEvidence };
+type PriceInput = {
+  readonly item: ItemPlan;
+  /** As it is usually made where nothing is said. */ readonly variant?: Variant;
+  readonly quantity: number;
+  readonly materials: Materials;
+  readonly figures: ShopFigures;
+  readonly evidence?: ItemEvidence;
+};
 
-export function priceItem({ item, variant = getUsualVariant(item), quantity, materials, figures, evidence }: PriceInput): Result<ItemCost, CostProblem> & { readonly made: Made } {
+export function priceItem({
+  item,
+  variant = getUsualVariant(item),
+  quantity,
+  materials,
+  figures,
+  evidence,
+}: PriceInput): Result<ItemCost, CostProblem> & { readonly made: Made } {
   const made = resolveVariant(item, variant);
   const blank = materials.blanks.get(made.blankId);
-  if (!blank) return { ok: false, problem: { kind: 'unknown-size', sizeName: made.sizeName, blankName: 'This blank' }, made };
-  return { ...computeItemCost(toItemSpec({ plan: item, made, blank, materials, ...(evidence ? { evidence } : {}) }), quantity, figures), made };
+  if (!blank)
+    return { ok: false, problem: { kind: 'unknown-size', sizeName: made.sizeName, blankName: 'This blank' }, made };
+  return {
+    ...computeItemCost(
+      toItemSpec({ plan: item, made, blank, materials, ...(evidence ? { evidence } : {}) }),
+      quantity,
+      figures,
+    ),
+    made,
+  };
 }

@@ -18,12 +18,29 @@ export function loadPrices(shop: ShopContext): ReadonlyMap<string, Prices> {
     const offer = toOffer(stored);
     for (const key of new Set(stored.parts.flatMap((part) => part.key ?? []))) {
       // Of the whole width: what no machine reaches is in the area used.
-      const { perM2, perPiece } = computeUnitPrices(offer, 1, { wanted: (one) => one === key, margins: { sideMm: 0, endMm: 0 }, shipping: 0 });
+      const { perM2, perPiece } = computeUnitPrices(offer, 1, {
+        wanted: (one) => one === key,
+        margins: { sideMm: 0, endMm: 0 },
+        shipping: 0,
+      });
       const price = parseKey(key)?.kind === 'vinyl' ? perM2 : perPiece;
-      if (price) offers.set(key, [...(offers.get(key) ?? []), { id: stored.id, label: `${offer.name}, ${supplier?.name ?? 'supplier'}, before shipping`, price: price.value }]);
+      if (price)
+        offers.set(key, [
+          ...(offers.get(key) ?? []),
+          {
+            id: stored.id,
+            label: `${offer.name}, ${supplier?.name ?? 'supplier'}, before shipping`,
+            price: price.value,
+          },
+        ]);
     }
   }
-  return new Map([...new Set([...lots.keys(), ...offers.keys()])].map((key) => [key, { lots: (lots.get(key) ?? []).flatMap(toPriced), offers: offers.get(key) ?? [] }]));
+  return new Map(
+    [...new Set([...lots.keys(), ...offers.keys()])].map((key) => [
+      key,
+      { lots: (lots.get(key) ?? []).flatMap(toPriced), offers: offers.get(key) ?? [] },
+    ]),
+  );
 }
 
 /** An offcut's price is in the roll it came from. */

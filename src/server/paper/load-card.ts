@@ -9,14 +9,42 @@ const DRAWING_MM = 92;
 const LINE = 13;
 
 export function printLoadCard(card: LoadCard, settings: FormatSettings): Promise<Uint8Array<ArrayBuffer>> {
-  return printPaper(`${card.vinylName}: loading card`, settings.locale, (paper) => card.sheets.forEach((sheet, at) => drawPage(paper, card, sheet, at, settings)));
+  return printPaper(`${card.vinylName}: loading card`, settings.locale, (paper) =>
+    card.sheets.forEach((sheet, at) => drawPage(paper, card, sheet, at, settings)),
+  );
 }
 
-function drawPage(paper: Paper, { vinylName, colourHex, sheets }: LoadCard, sheet: LoadCard['sheets'][number], at: number, settings: FormatSettings): void {
+function drawPage(
+  paper: Paper,
+  { vinylName, colourHex, sheets }: LoadCard,
+  sheet: LoadCard['sheets'][number],
+  at: number,
+  settings: FormatSettings,
+): void {
   paper.addPage();
-  const margin = PAPER_MARGIN_MM * POINTS_PER_MM, width = paper.page.width - 2 * margin, bottom = paper.page.height - margin;
-  paper.font('strong').fontSize(17).fillColor(INK).text(plainText(`${vinylName}${sheets.length > 1 ? `, sheet ${at + 1} of ${sheets.length}` : ''}`), margin, margin, { width, lineBreak: false, ellipsis: true });
-  paper.font('text').fontSize(10.5).fillColor(SOFT).text(plainText(`${sheet.lotName}. ${sheet.pieces.length} ${sheet.pieces.length === 1 ? 'piece' : 'pieces'} on ${formatLength(sheet.facts.usedLengthMm, settings)}, ${formatShare(sheet.density, settings, 0)} of it used.`), { width });
+  const margin = PAPER_MARGIN_MM * POINTS_PER_MM,
+    width = paper.page.width - 2 * margin,
+    bottom = paper.page.height - margin;
+  paper
+    .font('strong')
+    .fontSize(17)
+    .fillColor(INK)
+    .text(
+      plainText(`${vinylName}${sheets.length > 1 ? `, sheet ${at + 1} of ${sheets.length}` : ''}`),
+      margin,
+      margin,
+      { width, lineBreak: false, ellipsis: true },
+    );
+  paper
+    .font('text')
+    .fontSize(10.5)
+    .fillColor(SOFT)
+    .text(
+      plainText(
+        `${sheet.lotName}. ${sheet.pieces.length} ${sheet.pieces.length === 1 ? 'piece' : 'pieces'} on ${formatLength(sheet.facts.usedLengthMm, settings)}, ${formatShare(sheet.density, settings, 0)} of it used.`,
+      ),
+      { width },
+    );
   const top = paper.y + 8;
   drawSheet(paper, sheet, colourHex, { left: margin, top, width, height: DRAWING_MM * POINTS_PER_MM });
   let y = top + DRAWING_MM * POINTS_PER_MM + 12;
@@ -26,7 +54,11 @@ function drawPage(paper: Paper, { vinylName, colourHex, sheets }: LoadCard, shee
     y = Math.max(y + LINE + 2, paper.y + 2);
   }
   y += 6;
-  paper.moveTo(margin, y).lineTo(margin + width, y).lineWidth(0.5).stroke(RULE);
+  paper
+    .moveTo(margin, y)
+    .lineTo(margin + width, y)
+    .lineWidth(0.5)
+    .stroke(RULE);
   y += 6;
   for (const [index, piece] of sheet.pieces.entries()) {
     // What does not go on this page goes on the next.
@@ -34,7 +66,8 @@ function drawPage(paper: Paper, { vinylName, colourHex, sheets }: LoadCard, shee
       paper.addPage();
       y = margin;
     }
-    const cell = (text: string, left: number, wide: number) => paper.text(plainText(text), margin + left, y, { width: wide, height: LINE, lineBreak: false, ellipsis: true });
+    const cell = (text: string, left: number, wide: number) =>
+      paper.text(plainText(text), margin + left, y, { width: wide, height: LINE, lineBreak: false, ellipsis: true });
     paper.font('strong').fontSize(9.5).fillColor(INK);
     cell(String(index + 1), 0, 22);
     paper.font('text');
@@ -48,10 +81,17 @@ function drawPage(paper: Paper, { vinylName, colourHex, sheets }: LoadCard, shee
 }
 
 /** The length runs to the right, as on the screen; numbers say the order of cutting. */
-function drawSheet(paper: Paper, sheet: LoadCard['sheets'][number], colour: string, box: { readonly left: number; readonly top: number; readonly width: number; readonly height: number }): void {
-  const wide = Math.max(...sheet.shape.map((point) => point.x)), long = Math.max(sheet.lengthMm, ...sheet.shape.map((point) => point.y));
+function drawSheet(
+  paper: Paper,
+  sheet: LoadCard['sheets'][number],
+  colour: string,
+  box: { readonly left: number; readonly top: number; readonly width: number; readonly height: number },
+): void {
+  const wide = Math.max(...sheet.shape.map((point) => point.x)),
+    long = Math.max(sheet.lengthMm, ...sheet.shape.map((point) => point.y));
   const scale = Math.min(box.width / long, box.height / wide);
-  const toPage = ({ x, y }: { readonly x: number; readonly y: number }) => [box.left + y * scale, box.top + (wide - x) * scale] as const;
+  const toPage = ({ x, y }: { readonly x: number; readonly y: number }) =>
+    [box.left + y * scale, box.top + (wide - x) * scale] as const;
   const draw = (ring: readonly { readonly x: number; readonly y: number }[]) => {
     ring.forEach((point, at) => (at === 0 ? paper.moveTo(...toPage(point)) : paper.lineTo(...toPage(point))));
     return paper.closePath();
@@ -60,7 +100,12 @@ function drawSheet(paper: Paper, sheet: LoadCard['sheets'][number], colour: stri
   draw(sheet.shape).stroke(SOFT);
   for (const spot of sheet.badSpots) {
     draw(spot).stroke(INK);
-    paper.moveTo(...toPage(spot[0]!)).lineTo(...toPage(spot[2]!)).moveTo(...toPage(spot[1]!)).lineTo(...toPage(spot[3]!)).stroke(INK);
+    paper
+      .moveTo(...toPage(spot[0]!))
+      .lineTo(...toPage(spot[2]!))
+      .moveTo(...toPage(spot[1]!))
+      .lineTo(...toPage(spot[3]!))
+      .stroke(INK);
   }
   paper.lineWidth(0.4);
   for (const [index, piece] of sheet.pieces.entries()) {
@@ -68,9 +113,21 @@ function drawSheet(paper: Paper, sheet: LoadCard['sheets'][number], colour: stri
     paper.fillOpacity(0.35);
     draw(piece.outline).fillAndStroke(colour, INK);
     paper.fillOpacity(1);
-    const xs = piece.outline.map((point) => point.x), ys = piece.outline.map((point) => point.y);
+    const xs = piece.outline.map((point) => point.x),
+      ys = piece.outline.map((point) => point.y);
     const [x, y] = toPage({ x: (Math.min(...xs) + Math.max(...xs)) / 2, y: (Math.min(...ys) + Math.max(...ys)) / 2 });
-    paper.font('strong').fontSize(8).fillColor(INK).text(String(index + 1), x - 10, y - 4, { width: 20, align: 'center', lineBreak: false });
+    paper
+      .font('strong')
+      .fontSize(8)
+      .fillColor(INK)
+      .text(String(index + 1), x - 10, y - 4, { width: 20, align: 'center', lineBreak: false });
   }
-  if (sheet.facts.isRoll) paper.lineWidth(1).dash(4, { space: 3 }).moveTo(...toPage({ x: 0, y: sheet.facts.usedLengthMm })).lineTo(...toPage({ x: wide, y: sheet.facts.usedLengthMm })).stroke(INK).undash();
+  if (sheet.facts.isRoll)
+    paper
+      .lineWidth(1)
+      .dash(4, { space: 3 })
+      .moveTo(...toPage({ x: 0, y: sheet.facts.usedLengthMm }))
+      .lineTo(...toPage({ x: wide, y: sheet.facts.usedLengthMm }))
+      .stroke(INK)
+      .undash();
 }

@@ -7,16 +7,35 @@ import { programRoot } from '../context';
 /** Points a millimetre, by definition (72 an inch). */
 export const POINTS_PER_MM = 72 / 25.4;
 export const PAPER_MARGIN_MM = 14;
-export const INK = '#231F2B', SOFT = '#6B6474', RULE = '#D8D0C4';
+export const INK = '#231F2B',
+  SOFT = '#6B6474',
+  RULE = '#D8D0C4';
 
 export type Paper = PDFKit.PDFDocument;
 export type PaperSize = 'A4' | 'LETTER';
 
-const fontFile = (weight: 400 | 600) => join(programRoot(), 'node_modules', '@fontsource', 'archivo-narrow', 'files', `archivo-narrow-latin-${weight}-normal.woff`);
+const fontFile = (weight: 400 | 600) =>
+  join(
+    programRoot(),
+    'node_modules',
+    '@fontsource',
+    'archivo-narrow',
+    'files',
+    `archivo-narrow-latin-${weight}-normal.woff`,
+  );
 
 /** The bytes of a document that `draw` fills. Letter paper where the shop's locale uses it. */
-export async function printPaper(title: string, locale: string, draw: (paper: Paper) => void): Promise<Uint8Array<ArrayBuffer>> {
-  const paper = new PDFDocument({ size: paperSizeFor(locale), margin: PAPER_MARGIN_MM * POINTS_PER_MM, autoFirstPage: false, info: { Title: title } });
+export async function printPaper(
+  title: string,
+  locale: string,
+  draw: (paper: Paper) => void,
+): Promise<Uint8Array<ArrayBuffer>> {
+  const paper = new PDFDocument({
+    size: paperSizeFor(locale),
+    margin: PAPER_MARGIN_MM * POINTS_PER_MM,
+    autoFirstPage: false,
+    info: { Title: title },
+  });
   paper.registerFont('text', fontFile(400));
   paper.registerFont('strong', fontFile(600));
   const chunks: Uint8Array[] = [];
@@ -34,7 +53,19 @@ export async function printPaper(title: string, locale: string, draw: (paper: Pa
 export const paperSizeFor = (locale: string): PaperSize => (/-(US|CA|MX|PH)$/i.test(locale) ? 'LETTER' : 'A4');
 
 /** What a narrow Latin face has no letter for is printed as a question mark rather than as an empty box. */
-export const plainText = (text: string): string => text.normalize('NFC').replace(/[^\u0020-\u007e\u00a0-\u00ff\u2013\u2014\u2018-\u201d\u2022\u2026\u20ac\u2212]/g, (letter) => letter.normalize('NFD').replace(/[^\u0020-\u007e]/g, '') || '?');
+export const plainText = (text: string): string =>
+  text
+    .normalize('NFC')
+    .replace(
+      /[^\u0020-\u007e\u00a0-\u00ff\u2013\u2014\u2018-\u201d\u2022\u2026\u20ac\u2212]/g,
+      (letter) => letter.normalize('NFD').replace(/[^\u0020-\u007e]/g, '') || '?',
+    );
 
 export const pdfResponse = (bytes: Uint8Array<ArrayBuffer>, fileName: string): Response =>
-  new Response(bytes, { headers: { 'Content-Type': 'application/pdf', 'Content-Disposition': `inline; filename*=UTF-8''${encodeURIComponent(fileName)}`, 'Cache-Control': 'no-store' } });
+  new Response(bytes, {
+    headers: {
+      'Content-Type': 'application/pdf',
+      'Content-Disposition': `inline; filename*=UTF-8''${encodeURIComponent(fileName)}`,
+      'Cache-Control': 'no-store',
+    },
+  });

@@ -9,17 +9,55 @@ import { drawHeading, drawTable } from './paper-table';
 export function writePriceListCsv(list: PriceListView, currency: string): string {
   const digits = getMoneyDigits(currency);
   const money = (value: number | undefined) => (value === undefined ? '' : (value / 10 ** digits).toFixed(digits));
-  return writeCsv(['item', 'blank', 'size', 'made at once', `cost ${currency}`, `price ${currency}`, ...list.channels.map((channel) => `${channel.name} ${currency}`)], list.rows.map((row) => [row.item.name, row.blankName, row.item.sizeName, row.item.quantity, money(row.cost?.value), money(row.item.price), ...row.asks.map((ask) => money(ask?.value))]));
+  return writeCsv(
+    [
+      'item',
+      'blank',
+      'size',
+      'made at once',
+      `cost ${currency}`,
+      `price ${currency}`,
+      ...list.channels.map((channel) => `${channel.name} ${currency}`),
+    ],
+    list.rows.map((row) => [
+      row.item.name,
+      row.blankName,
+      row.item.sizeName,
+      row.item.quantity,
+      money(row.cost?.value),
+      money(row.item.price),
+      ...row.asks.map((ask) => money(ask?.value)),
+    ]),
+  );
 }
 
 /** For customers: what is asked where, and nothing of what it costs. */
-export function printPriceList(list: PriceListView, shopName: string, nowMs: number, settings: FormatSettings): Promise<Uint8Array<ArrayBuffer>> {
+export function printPriceList(
+  list: PriceListView,
+  shopName: string,
+  nowMs: number,
+  settings: FormatSettings,
+): Promise<Uint8Array<ArrayBuffer>> {
   return printPaper('Price list', settings.locale, (paper) => {
     paper.addPage();
-    drawHeading(paper, 'Price list', `${shopName}, ${new Intl.DateTimeFormat(settings.locale, { dateStyle: 'long', timeZone: settings.timeZone }).format(nowMs)}`);
+    drawHeading(
+      paper,
+      'Price list',
+      `${shopName}, ${new Intl.DateTimeFormat(settings.locale, { dateStyle: 'long', timeZone: settings.timeZone }).format(nowMs)}`,
+    );
     const share = 0.6 / Math.max(1, list.channels.length);
-    drawTable(paper, [{ share: 0.4 }, ...list.channels.map(() => ({ share, right: true }))], [
-      { cells: ['', ...list.channels.map((channel) => channel.name)], strong: true }, ...list.rows.map((row) => ({ cells: [`${row.item.name}, ${row.item.sizeName}`, ...row.asks.map((ask) => (ask ? formatMoney(ask.value, settings) : ''))] })),
-    ]);
+    drawTable(
+      paper,
+      [{ share: 0.4 }, ...list.channels.map(() => ({ share, right: true }))],
+      [
+        { cells: ['', ...list.channels.map((channel) => channel.name)], strong: true },
+        ...list.rows.map((row) => ({
+          cells: [
+            `${row.item.name}, ${row.item.sizeName}`,
+            ...row.asks.map((ask) => (ask ? formatMoney(ask.value, settings) : '')),
+          ],
+        })),
+      ],
+    );
   });
 }

@@ -9,8 +9,14 @@ import { readMadeLines } from '../items/materials';
 import type { ReadOrder, ReadPart } from '../read-orders';
 
 /** Books on what is in use now; kinds of which nothing is in use are let be. Call it inside a transaction. */
-export function bookBenchWear(shop: ShopContext, work: { readonly id: number; readonly station: Station }, orders: readonly ReadOrder[], parts: readonly ReadPart[]): void {
-  const kinds: readonly SupplyKind[] = work.station === 'cut' ? ['blade', 'mat'] : work.station === 'press' ? ['cover sheet', 'pillow'] : [];
+export function bookBenchWear(
+  shop: ShopContext,
+  work: { readonly id: number; readonly station: Station },
+  orders: readonly ReadOrder[],
+  parts: readonly ReadPart[],
+): void {
+  const kinds: readonly SupplyKind[] =
+    work.station === 'cut' ? ['blade', 'mat'] : work.station === 'press' ? ['cover sheet', 'pillow'] : [];
   const fitted = kinds.length > 0 && parts.length > 0 ? findFitted(shop.db, kinds) : new Map<SupplyKind, number>();
   if (fitted.size === 0) return;
   const { lines } = readMadeLines(shop, orders);

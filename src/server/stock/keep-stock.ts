@@ -3,20 +3,51 @@
 
 import type { InferType } from 'yup';
 import type { bookingInput, lotInput, offcutInput, spotsInput } from '../../core/input';
-import { checkLine, cornered, computeOffcutArea, correctTo, listSpotsOn, makeOffcutCode, rectangle, type BadSpot, type BookingProblem, type Lot, type OffcutShape, type StockCause } from '../../core/stock';
-import { addStockLine, countOffcuts, findLot, insertLot, isCodeTaken, setBadSpots, setRemark, type StoredLot } from '../../data/stock-store';
+import {
+  checkLine,
+  cornered,
+  computeOffcutArea,
+  correctTo,
+  listSpotsOn,
+  makeOffcutCode,
+  rectangle,
+  type BadSpot,
+  type BookingProblem,
+  type Lot,
+  type OffcutShape,
+  type StockCause,
+} from '../../core/stock';
+import {
+  addStockLine,
+  countOffcuts,
+  findLot,
+  insertLot,
+  isCodeTaken,
+  setBadSpots,
+  setRemark,
+  type StoredLot,
+} from '../../data/stock-store';
 import type { ShopContext } from '../context';
 import { notFound, ShopError } from '../errors';
 import { requireThing } from './things';
 
-const amount = (form: Lot['form'], value: number): string => (form === 'roll' ? `${Math.round(value * 10) / 10} mm` : `${value}`);
+const amount = (form: Lot['form'], value: number): string =>
+  form === 'roll' ? `${Math.round(value * 10) / 10} mm` : `${value}`;
 
 function refusalOf(problem: BookingProblem, form: Lot['form']): ShopError {
   switch (problem.kind) {
     case 'below-zero':
-      return new ShopError('conflict', `There are ${amount(form, problem.has)} left of this lot, and ${amount(form, problem.asked)} are asked for. Count it first if there is more than the book says.`, 'quantity');
+      return new ShopError(
+        'conflict',
+        `There are ${amount(form, problem.has)} left of this lot, and ${amount(form, problem.asked)} are asked for. Count it first if there is more than the book says.`,
+        'quantity',
+      );
     case 'wrong-sign':
-      return new ShopError('invalid', 'Quantity: write how much, without a sign; the cause says which way it goes.', 'quantity');
+      return new ShopError(
+        'invalid',
+        'Quantity: write how much, without a sign; the cause says which way it goes.',
+        'quantity',
+      );
     case 'not-whole':
       return new ShopError('invalid', 'Quantity: whole pieces only.', 'quantity');
     case 'nothing':
@@ -33,32 +64,67 @@ function requireLot(shop: ShopContext, id: number): StoredLot {
 }
 
 /** Checks and writes one line. Call it inside a transaction. @throws ShopError */
-export function writeLine(shop: ShopContext, lot: StoredLot, cause: StockCause, quantity: number, note: string, workId?: number): void {
+export function writeLine(
+  shop: ShopContext,
+  lot: StoredLot,
+  cause: StockCause,
+  quantity: number,
+  note: string,
+  workId?: number,
+): void {
   const checked = checkLine(lot, lot.left, { lotId: lot.id, cause, quantity });
   if (!checked.ok) throw refusalOf(checked.problem, lot.form);
   addStockLine(shop.db, { ...checked.value, atMs: shop.now(), note, ...(workId === undefined ? {} : { workId }) });
 }
 
-export function receiveLot(shop: ShopContext, input: InferType<typeof lotInput>, from: { readonly supplierId?: number; readonly note?: string; readonly unitCost?: number } = {}): { id: number } {
+export function receiveLot(
+  shop: ShopContext,
+  input: InferType<typeof lotInput>,
+  from: { readonly supplierId?: number; readonly note?: string; readonly unitCost?: number } = {},
+): { id: number } {
   const thing = requireThing(shop, input.key);
-  if ((thing.kind === 'vinyl') !== (input.form !== 'piece')) throw new ShopError('invalid', thing.kind === 'vinyl' ? 'Form: vinyl comes as a roll or as sheets.' : 'Form: blanks and supplies are counted as pieces.', 'form');
-  if (input.form !== 'piece' && (input.widthMm === null || (input.form !== 'roll' && input.lengthMm === null))) throw new ShopError('invalid', 'Width: write how wide it is, and of sheets how long.', 'widthMm');
+  if ((thing.kind === 'vinyl') !== (input.form !== 'piece'))
+    throw new ShopError(
+      'invalid',
+      thing.kind === 'vinyl'
+        ? 'Form: vinyl comes as a roll or as sheets.'
+        : 'Form: blanks and supplies are counted as pieces.',
+      'form',
+    );
+  if (input.form !== 'piece' && (input.widthMm === null || (input.form !== 'roll' && input.lengthMm === null)))
+    throw new ShopError('invalid', 'Width: write how wide it is, and of sheets how long.', 'widthMm');
   return shop.db.transaction(() => {
-    const id = insertLot(shop.db, { key: input.key, form: input.form, widthMm: input.form === 'piece' ? null : input.widthMm, lengthMm: input.form === 'piece' ? null : input.lengthMm, receivedAtMs: shop.now(), unitCost: from.unitCost ?? input.price / input.quantity, supplierId: from.supplierId ?? null, remark: input.remark });
+    const id = insertLot(shop.db, {
+      key: input.key,
+      form: input.form,
+      widthMm: input.form === 'piece' ? null : input.widthMm,
+      lengthMm: input.form === 'piece' ? null : input.lengthMm,
+      receivedAtMs: shop.now(),
+      unitCost: from.unitCost ?? input.price / input.quantity,
+      supplierId: from.supplierId ?? null,
+      remark: input.remark,
+    });
     writeLine(shop, requireLot(shop, id), 'received', input.quantity, from.note ?? '');
     return { id };
   });
 }
 
-export function bookStock(shop: ShopContext, id: number, { cause, quantity, note }: InferType<typeof bookingInput>): void {
-  shop.db.transaction(() => writeLine(shop, requireLot(shop, id), cause, cause === 'returned' ? quantity : -quantity, note));
+export function bookStock(
+  shop: ShopContext,
+  id: number,
+  { cause, quantity, note }: InferType<typeof bookingInput>,
+): void {
+  shop.db.transaction(() =>
+    writeLine(shop, requireLot(shop, id), cause, cause === 'returned' ? quantity : -quantity, note),
+  );
 }
 
 /** Brings the lot to what was counted; says by how much it was off. */
 export function countStock(shop: ShopContext, id: number, counted: number, note: string): { offBy: number } {
   return shop.db.transaction(() => {
     const lot = requireLot(shop, id);
-    if (lot.form !== 'roll' && !Number.isInteger(counted)) throw new ShopError('invalid', 'Counted: whole pieces only.', 'counted');
+    if (lot.form !== 'roll' && !Number.isInteger(counted))
+      throw new ShopError('invalid', 'Counted: whole pieces only.', 'counted');
     const line = correctTo(lot, lot.left, counted);
     if (line) addStockLine(shop.db, { ...line, atMs: shop.now(), note });
     return { offBy: line?.quantity ?? 0 };
@@ -71,35 +137,81 @@ export function remarkLot(shop: ShopContext, id: number, remark: string): void {
 
 /** What of an offcut is spoiled, all of it: what it said before is replaced. */
 export function markSpots(shop: ShopContext, id: number, { spots }: InferType<typeof spotsInput>): void {
-  const lot = requireLot(shop, id), { shape } = lot;
-  if (lot.form !== 'offcut' || !shape) throw new ShopError('invalid', 'Spoiled spots are marked on offcuts. Set the piece aside as an offcut first.');
+  const lot = requireLot(shop, id),
+    { shape } = lot;
+  if (lot.form !== 'offcut' || !shape)
+    throw new ShopError('invalid', 'Spoiled spots are marked on offcuts. Set the piece aside as an offcut first.');
   const beside = spots.findIndex((spot) => listSpotsOn(shape, [spot]).length === 0);
-  if (beside >= 0) throw new ShopError('invalid', `Spot ${beside + 1} lies beside the offcut. From the left and from the top are measured on the offcut itself, as it is drawn.`, 'spots');
-  if (spots.length > 0 && computeOffcutArea(shape, spots) < 1) throw new ShopError('invalid', 'Nothing of the offcut would be left: book it as spoiled instead.', 'spots');
+  if (beside >= 0)
+    throw new ShopError(
+      'invalid',
+      `Spot ${beside + 1} lies beside the offcut. From the left and from the top are measured on the offcut itself, as it is drawn.`,
+      'spots',
+    );
+  if (spots.length > 0 && computeOffcutArea(shape, spots) < 1)
+    throw new ShopError('invalid', 'Nothing of the offcut would be left: book it as spoiled instead.', 'spots');
   setBadSpots(shop.db, id, spots);
 }
 
 /** Takes a stretch off a roll (or a sheet off its lot) and keeps the piece as an offcut with a code of its own. */
-export function setAsideOffcut(shop: ShopContext, id: number, input: InferType<typeof offcutInput>): { id: number; code: string } {
+export function setAsideOffcut(
+  shop: ShopContext,
+  id: number,
+  input: InferType<typeof offcutInput>,
+): { id: number; code: string } {
   return shop.db.transaction(() => {
     const lot = requireLot(shop, id);
     if (lot.form === 'piece') throw new ShopError('invalid', 'Only vinyl leaves offcuts.');
-    if (lot.widthMm !== null && Math.min(input.widthMm, input.lengthMm) > lot.widthMm + 0.05) throw new ShopError('invalid', `Width: the lot is ${lot.widthMm} mm wide, so no piece of it is wider.`, 'widthMm');
+    if (lot.widthMm !== null && Math.min(input.widthMm, input.lengthMm) > lot.widthMm + 0.05)
+      throw new ShopError(
+        'invalid',
+        `Width: the lot is ${lot.widthMm} mm wide, so no piece of it is wider.`,
+        'widthMm',
+      );
     const takes = lot.form === 'roll' ? input.takesMm : input.takesMm > 0 ? 1 : 0;
     if (takes > 0) writeLine(shop, lot, 'set-aside', -takes, 'kept as an offcut');
-    const shape = input.cornerWidthMm > 0 ? cornered(input.widthMm, input.lengthMm, input.cornerWidthMm, input.cornerLengthMm) : rectangle(input.widthMm, input.lengthMm);
-    return keepOffcut(shop, lot, { widthMm: input.widthMm, lengthMm: input.lengthMm, shape, unitCost: takes * lot.unitCost, remark: input.remark });
+    const shape =
+      input.cornerWidthMm > 0
+        ? cornered(input.widthMm, input.lengthMm, input.cornerWidthMm, input.cornerLengthMm)
+        : rectangle(input.widthMm, input.lengthMm);
+    return keepOffcut(shop, lot, {
+      widthMm: input.widthMm,
+      lengthMm: input.lengthMm,
+      shape,
+      unitCost: takes * lot.unitCost,
+      remark: input.remark,
+    });
   });
 }
 
-type NewOffcut = { readonly widthMm: number; readonly lengthMm: number; readonly shape: OffcutShape; readonly badSpots?: readonly BadSpot[]; readonly unitCost: number; readonly remark: string };
+type NewOffcut = {
+  readonly widthMm: number;
+  readonly lengthMm: number;
+  readonly shape: OffcutShape;
+  readonly badSpots?: readonly BadSpot[];
+  readonly unitCost: number;
+  readonly remark: string;
+};
 
 /** A piece of the lot as a lot of its own, with a code to write on it. `workId`: what left it. Call it inside a transaction. */
-export function keepOffcut(shop: ShopContext, lot: StoredLot, offcut: NewOffcut, workId?: number): { id: number; code: string } {
+export function keepOffcut(
+  shop: ShopContext,
+  lot: StoredLot,
+  offcut: NewOffcut,
+  workId?: number,
+): { id: number; code: string } {
   let number = countOffcuts(shop.db) + 1;
   while (isCodeTaken(shop.db, makeOffcutCode(number))) number++;
   const code = makeOffcutCode(number);
-  const id = insertLot(shop.db, { key: lot.key, form: 'offcut', code, receivedAtMs: shop.now(), supplierId: lot.supplierId, fromLotId: lot.id, ...offcut });
+  const id = insertLot(shop.db, {
+    key: lot.key,
+    form: 'offcut',
+    code,
+    receivedAtMs: shop.now(),
+    supplierId: lot.supplierId,
+    fromLotId: lot.id,
+    ...offcut,
+  });
   writeLine(shop, requireLot(shop, id), 'received', 1, `from lot ${lot.id}`, workId);
   return { id, code };
 }

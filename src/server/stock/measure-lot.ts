@@ -5,7 +5,10 @@ import { computeOffcutArea } from '../../core/stock';
 import type { StoredLot } from '../../data/stock-store';
 
 /** What of a lot can be used: mm² that a cutter reaches, or pieces. */
-export function measureLot(lot: Pick<StoredLot, 'form' | 'left' | 'widthMm' | 'lengthMm' | 'shape' | 'badSpots'>, figures: ShopFigures): number {
+export function measureLot(
+  lot: Pick<StoredLot, 'form' | 'left' | 'widthMm' | 'lengthMm' | 'shape' | 'badSpots'>,
+  figures: ShopFigures,
+): number {
   const reach = Math.max(0, (lot.widthMm ?? 0) - 2 * figures.cutterEdgeMm);
   switch (lot.form) {
     case 'roll':

@@ -7,7 +7,11 @@ import type { ThingView } from '../../views/views';
 import type { ShopContext } from '../context';
 import { ShopError } from '../errors';
 
-type Known = { readonly stamp: string; readonly now: readonly ThingView[]; readonly byKey: ReadonlyMap<string, ThingView> };
+type Known = {
+  readonly stamp: string;
+  readonly now: readonly ThingView[];
+  readonly byKey: ReadonlyMap<string, ThingView>;
+};
 const known = new WeakMap<ShopContext['db'], Known>();
 
 /** Kept until a vinyl, blank or supply changes: every list of stock and offers asks for it. */
@@ -15,7 +19,11 @@ function readThings(shop: ShopContext): Known {
   const stamp = JSON.stringify(readShelfStamp(shop.db));
   const before = known.get(shop.db);
   if (before?.stamp === stamp) return before;
-  const things = { stamp, now: loadThings(shop, false), byKey: new Map(loadThings(shop, true).map((thing) => [thing.key, thing])) };
+  const things = {
+    stamp,
+    now: loadThings(shop, false),
+    byKey: new Map(loadThings(shop, true).map((thing) => [thing.key, thing])),
+  };
   known.set(shop.db, things);
   return things;
 }
@@ -25,21 +33,52 @@ export const listThings = (shop: ShopContext): readonly ThingView[] => readThing
 
 function loadThings(shop: ShopContext, archived: boolean): readonly ThingView[] {
   return [
-    ...loadVinyls(shop.db, { archived }).map((vinyl): ThingView => ({ key: keyOf({ kind: 'vinyl', vinylId: vinyl.id }), name: vinyl.name, colourHex: vinyl.colourHex, kind: 'vinyl', unit: 'mm²', rollWidthMm: vinyl.rollWidthMm })),
-    ...loadBlanks(shop.db, { archived }).flatMap((blank) => blank.sizes.flatMap((size) => blank.colours.map((colour): ThingView => ({
-      key: keyOf({ kind: 'blank', blankId: blank.id, sizeName: size.name, colourName: colour.name }), name: `${blank.name}, ${size.name}, ${colour.name}`, colourHex: colour.hex, kind: 'blank', unit: 'count', rollWidthMm: null,
-    })))),
+    ...loadVinyls(shop.db, { archived }).map((vinyl): ThingView => ({
+      key: keyOf({ kind: 'vinyl', vinylId: vinyl.id }),
+      name: vinyl.name,
+      colourHex: vinyl.colourHex,
+      kind: 'vinyl',
+      unit: 'mm²',
+      rollWidthMm: vinyl.rollWidthMm,
+    })),
+    ...loadBlanks(shop.db, { archived }).flatMap((blank) =>
+      blank.sizes.flatMap((size) =>
+        blank.colours.map((colour): ThingView => ({
+          key: keyOf({ kind: 'blank', blankId: blank.id, sizeName: size.name, colourName: colour.name }),
+          name: `${blank.name}, ${size.name}, ${colour.name}`,
+          colourHex: colour.hex,
+          kind: 'blank',
+          unit: 'count',
+          rollWidthMm: null,
+        })),
+      ),
+    ),
     ...loadSupplies(shop.db, { archived }).map(toSupplyThing),
   ];
 }
 
-export const toSupplyThing = (supply: Pick<Supply, 'id' | 'name'>): ThingView => ({ key: keyOf({ kind: 'supply', supplyId: supply.id }), name: supply.name, colourHex: SUPPLY_TINT, kind: 'supply', unit: 'count', rollWidthMm: null });
+export const toSupplyThing = (supply: Pick<Supply, 'id' | 'name'>): ThingView => ({
+  key: keyOf({ kind: 'supply', supplyId: supply.id }),
+  name: supply.name,
+  colourHex: SUPPLY_TINT,
+  kind: 'supply',
+  unit: 'count',
+  rollWidthMm: null,
+});
 const SUPPLY_TINT = '#9a917f';
 
 /** By key, things taken off the shelf too; what is gone altogether is called so. */
 export function nameThings(shop: ShopContext): (key: string) => ThingView {
   const { byKey } = readThings(shop);
-  return (key) => byKey.get(key) ?? { key, name: 'something no longer kept', colourHex: '#888888', kind: parseKey(key)?.kind ?? 'blank', unit: key.startsWith('vinyl:') ? 'mm²' : 'count', rollWidthMm: null };
+  return (key) =>
+    byKey.get(key) ?? {
+      key,
+      name: 'something no longer kept',
+      colourHex: '#888888',
+      kind: parseKey(key)?.kind ?? 'blank',
+      unit: key.startsWith('vinyl:') ? 'mm²' : 'count',
+      rollWidthMm: null,
+    };
 }
 
 /** @throws ShopError where no such thing is on the shelf. */

@@ -3,7 +3,10 @@
 import { parentPort } from 'node:worker_threads';
 import { prepareFile, type PrepStep } from '../../core/artwork';
 
-parentPort?.once('message', ({ text, steps, widthMm }: { text: string; steps: readonly PrepStep[] | null; widthMm: number }) => {
-  const prepared = prepareFile(text, steps, widthMm);
-  parentPort?.postMessage(prepared.ok ? { ok: true, value: prepared.value.facts } : prepared);
-});
+parentPort?.once(
+  'message',
+  ({ text, steps, widthMm }: { text: string; steps: readonly PrepStep[] | null; widthMm: number }) => {
+    const prepared = prepareFile(text, steps, widthMm);
+    parentPort?.postMessage(prepared.ok ? { ok: true, value: prepared.value.facts } : prepared);
+  },
+);

@@ -6,7 +6,14 @@ import { measurePacking, type Packing } from '../../core/costing';
 import type { ShopFigures, Vinyl } from '../../core/materials';
 import { readCutShape, type ShapeWish } from '../../core/nesting';
 
-export type PackTask = { readonly drawing: string; readonly wish: ShapeWish; readonly layer: LayerMeasurement; readonly vinyl: Vinyl; readonly quantity: number; readonly figures: ShopFigures };
+export type PackTask = {
+  readonly drawing: string;
+  readonly wish: ShapeWish;
+  readonly layer: LayerMeasurement;
+  readonly vinyl: Vinyl;
+  readonly quantity: number;
+  readonly figures: ShopFigures;
+};
 
 export async function pack({ drawing, wish, layer, vinyl, quantity, figures }: PackTask): Promise<Packing | null> {
   const shape = readCutShape(drawing, wish);

@@ -9,7 +9,16 @@ import { countItemsByArtwork, findItem } from '../../data/item-store';
 import { loadOffers, loadSuppliers } from '../../data/offer-store';
 import { findBlank, findVinyl, loadBlanks, loadVinyls } from '../../data/shelf-store';
 import { loadVinylEvidence } from '../../data/order-store';
-import type { ArtworkListView, ArtworkView, CompareOffer, CompareView, ItemEditorView, ItemListView, ItemRow, ShelfView } from '../../views/views';
+import type {
+  ArtworkListView,
+  ArtworkView,
+  CompareOffer,
+  CompareView,
+  ItemEditorView,
+  ItemListView,
+  ItemRow,
+  ShelfView,
+} from '../../views/views';
 import { describeCostProblem } from '../../wording/problems';
 import { getShop, type ShopContext } from '../context';
 import { notFound } from '../errors';
@@ -20,7 +29,10 @@ import { loadPackings } from '../../data/packing-store';
 import { loadPrices } from '../items/prices';
 import { priceAllItems } from '../items/price-all';
 
-export const loadShelf = (shop: ShopContext): ShelfView => ({ vinyls: loadVinyls(shop.db), blanks: loadBlanks(shop.db) });
+export const loadShelf = (shop: ShopContext): ShelfView => ({
+  vinyls: loadVinyls(shop.db),
+  blanks: loadBlanks(shop.db),
+});
 export function loadArtworkList(shop: ShopContext): ArtworkListView {
   const uses = countItemsByArtwork(shop.db);
   return { artworks: loadArtworks(shop.db).map((artwork) => ({ ...artwork, usedBy: uses.get(artwork.id) ?? 0 })) };
@@ -36,11 +48,21 @@ export function loadArtworkView(shop: ShopContext, id: number): ArtworkView {
 export function loadItemList(shop: ShopContext): ItemListView {
   const { rows, materials } = priceAllItems(shop);
   const stored = getShop(shop);
-  const settings = { locale: stored.locale, currency: stored.currency, timeZone: stored.timeZone, system: 'metric' as const };
+  const settings = {
+    locale: stored.locale,
+    currency: stored.currency,
+    timeZone: stored.timeZone,
+    system: 'metric' as const,
+  };
   return {
     rows: rows.map(({ item, cost }): ItemRow => ({
-      item, picture: materials.artworks.get(item.placements[0]!.artworkId)!.picture, blankName: materials.blanks.get(item.blankId)?.name ?? '', cost: cost.ok ? { ...cost.value, layers: [] } : null, change: cost.ok && item.noted ? explainChange(item.noted, cost.value) : null,
-      hourEarns: cost.ok ? readPrice(item.price, cost.value, stored.figures).hourEarns : null, problem: cost.ok ? null : describeCostProblem(cost.problem, settings),
+      item,
+      picture: materials.artworks.get(item.placements[0]!.artworkId)!.picture,
+      blankName: materials.blanks.get(item.blankId)?.name ?? '',
+      cost: cost.ok ? { ...cost.value, layers: [] } : null,
+      change: cost.ok && item.noted ? explainChange(item.noted, cost.value) : null,
+      hourEarns: cost.ok ? readPrice(item.price, cost.value, stored.figures).hourEarns : null,
+      problem: cost.ok ? null : describeCostProblem(cost.problem, settings),
     })),
   };
 }
@@ -52,31 +74,73 @@ export function loadItemEditor(shop: ShopContext, id: number | null, startArtwor
   const shelf = loadShelf(shop);
   const artworks = loadArtworks(shop.db);
   const channels = loadChannels(shop.db);
-  const packings = loadPackings(shop.db, [...new Set([...artworks.map((artwork) => artwork.id), ...(item ? listArtworkIds(item) : [])])]);
-  const known = { packings, startArtworkId, channels, prices: [...loadPrices(shop)], evidence: item ? loadEvidence(shop).of(item.id) : {} };
+  const packings = loadPackings(shop.db, [
+    ...new Set([...artworks.map((artwork) => artwork.id), ...(item ? listArtworkIds(item) : [])]),
+  ]);
+  const known = {
+    packings,
+    startArtworkId,
+    channels,
+    prices: [...loadPrices(shop)],
+    evidence: item ? loadEvidence(shop).of(item.id) : {},
+  };
   if (!item) return { item, artworks, shelf, ...known };
-  const present = <T extends { readonly id: number }>(things: readonly T[], ids: readonly number[], find: (missing: number) => T | null) =>
-    [...things, ...[...new Set(ids)].filter((missing) => !things.some((thing) => thing.id === missing)).flatMap((missing) => find(missing) ?? [])];
+  const present = <T extends { readonly id: number }>(
+    things: readonly T[],
+    ids: readonly number[],
+    find: (missing: number) => T | null,
+  ) => [
+    ...things,
+    ...[...new Set(ids)]
+      .filter((missing) => !things.some((thing) => thing.id === missing))
+      .flatMap((missing) => find(missing) ?? []),
+  ];
   return {
-    item, ...known,
+    item,
+    ...known,
     artworks: present(artworks, listArtworkIds(item), (missing) => findArtwork(shop.db, missing)),
-    shelf: { vinyls: present(shelf.vinyls, listVinylIds(item), (missing) => findVinyl(shop.db, missing)), blanks: present(shelf.blanks, [item.blankId], (missing) => findBlank(shop.db, missing)) },
+    shelf: {
+      vinyls: present(shelf.vinyls, listVinylIds(item), (missing) => findVinyl(shop.db, missing)),
+      blanks: present(shelf.blanks, [item.blankId], (missing) => findBlank(shop.db, missing)),
+    },
   };
 }
 
 /** @throws ShopError not-found */
 export function loadCompare(shop: ShopContext, id: number): CompareView {
   const { item, artworks, shelf, prices, evidence } = loadItemEditor(shop, id, null);
-  return { item: item!, artworks, blanks: shelf.blanks, vinyls: shelf.vinyls, prices, own: evidence, offers: listOffers(shop), evidence: [...loadVinylEvidence(shop.db)].map(([vinylId, counts]) => ({ vinylId, ...counts })) };
+  return {
+    item: item!,
+    artworks,
+    blanks: shelf.blanks,
+    vinyls: shelf.vinyls,
+    prices,
+    own: evidence,
+    offers: listOffers(shop),
+    evidence: [...loadVinylEvidence(shop.db)].map(([vinylId, counts]) => ({ vinylId, ...counts })),
+  };
 }
 
 /** Offers of one vinyl each: what bundles come to is told on the shelf. */
 function listOffers(shop: ShopContext): CompareView['offers'] {
   const suppliers = new Map(loadSuppliers(shop.db).map((supplier) => [supplier.id, supplier]));
   return loadOffers(shop.db).flatMap((stored): CompareOffer[] => {
-    const supplier = suppliers.get(stored.supplierId), [part, ...others] = stored.parts;
+    const supplier = suppliers.get(stored.supplierId),
+      [part, ...others] = stored.parts;
     const thing = part?.key ? parseKey(part.key) : null;
-    if (!supplier || !part || others.length > 0 || thing?.kind !== 'vinyl' || !part.widthMm || !part.lengthMm) return [];
-    return [{ id: stored.id, name: stored.name, supplierName: supplier.name, vinylId: thing.vinylId, form: part.lengthMm >= ROLL_FROM_MM ? 'roll' : 'sheet', offer: toOffer(stored), shipping: supplier.shipping, freeFrom: supplier.freeFrom }];
+    if (!supplier || !part || others.length > 0 || thing?.kind !== 'vinyl' || !part.widthMm || !part.lengthMm)
+      return [];
+    return [
+      {
+        id: stored.id,
+        name: stored.name,
+        supplierName: supplier.name,
+        vinylId: thing.vinylId,
+        form: part.lengthMm >= ROLL_FROM_MM ? 'roll' : 'sheet',
+        offer: toOffer(stored),
+        shipping: supplier.shipping,
+        freeFrom: supplier.freeFrom,
+      },
+    ];
   });
 }

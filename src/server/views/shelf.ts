@@ -24,13 +24,33 @@ const SHELF_PAGE = 100;
 export type ShelfQuery = VinylFilter & { readonly offset: number };
 
 /** `openId`: a vinyl to be opened, wherever in the list it stands. */
-export function loadShelfPage(shop: ShopContext, query: ShelfQuery = { ...NO_FILTER, offset: 0 }, openId: number | null = null): ShelfPage {
+export function loadShelfPage(
+  shop: ShopContext,
+  query: ShelfQuery = { ...NO_FILTER, offset: 0 },
+  openId: number | null = null,
+): ShelfPage {
   const vinyls = readVinyls(shop);
-  const stocked = query.inStock ? new Set(loadStockedKeys(shop.db).flatMap((key) => {
-    const thing = parseKey(key);
-    return thing?.kind === 'vinyl' ? [thing.vinylId] : [];
-  })) : new Set<number>();
+  const stocked = query.inStock
+    ? new Set(
+        loadStockedKeys(shop.db).flatMap((key) => {
+          const thing = parseKey(key);
+          return thing?.kind === 'vinyl' ? [thing.vinylId] : [];
+        }),
+      )
+    : new Set<number>();
   const found = filterVinyls(vinyls, query, stocked);
-  const extreme = (sign: 1 | -1): Figure | null => vinyls.length === 0 ? null : computePricePerM2(vinyls.reduce((a, b) => ((getPricePerMm2(b) - getPricePerMm2(a)) * sign < 0 ? b : a)));
-  return { vinyls: found.slice(query.offset, query.offset + SHELF_PAGE), total: found.length, offset: query.offset, kept: vinyls.length, cheapest: extreme(1), dearest: extreme(-1), blanks: loadBlanks(shop.db), open: openId === null ? null : findVinyl(shop.db, openId) };
+  const extreme = (sign: 1 | -1): Figure | null =>
+    vinyls.length === 0
+      ? null
+      : computePricePerM2(vinyls.reduce((a, b) => ((getPricePerMm2(b) - getPricePerMm2(a)) * sign < 0 ? b : a)));
+  return {
+    vinyls: found.slice(query.offset, query.offset + SHELF_PAGE),
+    total: found.length,
+    offset: query.offset,
+    kept: vinyls.length,
+    cheapest: extreme(1),
+    dearest: extreme(-1),
+    blanks: loadBlanks(shop.db),
+    open: openId === null ? null : findVinyl(shop.db, openId),
+  };
 }

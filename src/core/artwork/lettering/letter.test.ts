@@ -5,7 +5,10 @@ import { measureArtwork, readSvg, type Artwork } from '../index';
 import { letter, openFont, writeLettering, type LetterOptions } from './letter';
 import { TYPEFACES, type Typeface } from './typefaces';
 
-const load = (face: Typeface) => openFont(readFileSync(join('node_modules/@fontsource', face.key, 'files', `${face.key}-latin-${face.weight}-normal.woff2`)));
+const load = (face: Typeface) =>
+  openFont(
+    readFileSync(join('node_modules/@fontsource', face.key, 'files', `${face.key}-latin-${face.weight}-normal.woff2`)),
+  );
 const fonts = new Map(TYPEFACES.map((face) => [face.key, load(face)]));
 const set = (text: string, key = 'anton', options: Partial<LetterOptions> = {}): Artwork => {
   const result = letter(text, fonts.get(key)!, { capHeightMm: 30, ...options });
@@ -23,23 +26,32 @@ function measure(artwork: Artwork) {
 }
 
 describe('letter', () => {
-  it.each(TYPEFACES.map((face) => [face.key]))('sets capitals, umlauts and figures in %s as one outline without overlap', (key) => {
-    const measured = measure(set('Häher 24', key));
-    const [layer] = measured.layers;
-    expect(layer!.cutLengthMm / layer!.outlineLengthMm).toBeCloseTo(1, 3);
-    expect(layer!.pieces).toBeGreaterThanOrEqual(key === 'pacifico' || key === 'dancing-script' ? 3 : 7);
-    expect(measured.heightMm).toBeGreaterThan(25);
-    expect(measured.heightMm).toBeLessThan(70);
-  });
+  it.each(TYPEFACES.map((face) => [face.key]))(
+    'sets capitals, umlauts and figures in %s as one outline without overlap',
+    (key) => {
+      const measured = measure(set('Häher 24', key));
+      const [layer] = measured.layers;
+      expect(layer!.cutLengthMm / layer!.outlineLengthMm).toBeCloseTo(1, 3);
+      expect(layer!.pieces).toBeGreaterThanOrEqual(key === 'pacifico' || key === 'dancing-script' ? 3 : 7);
+      expect(measured.heightMm).toBeGreaterThan(25);
+      expect(measured.heightMm).toBeLessThan(70);
+    },
+  );
 
   it('has at least ten typefaces of six kinds, each with its licence', () => {
     expect(TYPEFACES.length).toBeGreaterThanOrEqual(10);
-    expect(new Set(TYPEFACES.map((face) => face.kind))).toEqual(new Set(['slab', 'script', 'stencil', 'block', 'hand', 'condensed']));
-    for (const face of TYPEFACES) expect(readFileSync(join('node_modules/@fontsource', face.key, 'LICENSE'), 'utf8')).toMatch(/SIL OPEN FONT LICENSE/i);
+    expect(new Set(TYPEFACES.map((face) => face.kind))).toEqual(
+      new Set(['slab', 'script', 'stencil', 'block', 'hand', 'condensed']),
+    );
+    for (const face of TYPEFACES)
+      expect(readFileSync(join('node_modules/@fontsource', face.key, 'LICENSE'), 'utf8')).toMatch(
+        /SIL OPEN FONT LICENSE/i,
+      );
   });
 
   it('makes capitals as high as asked', () => {
-    for (const key of ['anton', 'zilla-slab', 'oswald']) expect(measure(set('H', key, { capHeightMm: 42 })).heightMm).toBeCloseTo(42, 0);
+    for (const key of ['anton', 'zilla-slab', 'oswald'])
+      expect(measure(set('H', key, { capHeightMm: 42 })).heightMm).toBeCloseTo(42, 0);
   });
 
   it('joins a script into one piece, keeps the counters of O and A', () => {
@@ -55,12 +67,16 @@ describe('letter', () => {
   });
 
   it('sets lines below one another and in the asked case', () => {
-    expect(measure(set('ab\ncd', 'anton', { letterCase: 'upper' })).layers[0]!.pieces).toBe(measure(set('ABCD', 'anton')).layers[0]!.pieces);
+    expect(measure(set('ab\ncd', 'anton', { letterCase: 'upper' })).layers[0]!.pieces).toBe(
+      measure(set('ABCD', 'anton')).layers[0]!.pieces,
+    );
     expect(measure(set('H\nH', 'anton', { lineSpacing: 2 })).heightMm).toBeCloseTo(90, 0);
   });
 
   it('bends a line around a circle, outside and inside', () => {
-    const straight = measure(set('HARBOUR', 'anton')), outside = measure(set('HARBOUR', 'anton', { arcRadiusMm: 90 })), inside = measure(set('HARBOUR', 'anton', { arcRadiusMm: -90, tracking: 0.3 }));
+    const straight = measure(set('HARBOUR', 'anton')),
+      outside = measure(set('HARBOUR', 'anton', { arcRadiusMm: 90 })),
+      inside = measure(set('HARBOUR', 'anton', { arcRadiusMm: -90, tracking: 0.3 }));
     expect(outside.heightMm).toBeGreaterThan(straight.heightMm + 5);
     expect(inside.heightMm).toBeGreaterThan(straight.heightMm + 5);
     for (const bent of [outside, inside]) expect(bent.layers[0]!.netMm2 / straight.layers[0]!.netMm2).toBeCloseTo(1, 2);
@@ -70,11 +86,20 @@ describe('letter', () => {
     const [outer, inner] = measure(set('24', 'anton', { insetMm: 1.2 })).layers;
     expect(inner!.netMm2).toBeLessThan(outer!.netMm2);
     expect(inner!.netMm2).toBeCloseTo(outer!.netMm2 - outer!.outlineLengthMm * 1.2, -2);
-    expect(letter('24', fonts.get('anton')!, { capHeightMm: 30, insetMm: 40 })).toMatchObject({ ok: false, problem: { kind: 'inset-too-large' } });
+    expect(letter('24', fonts.get('anton')!, { capHeightMm: 30, insetMm: 40 })).toMatchObject({
+      ok: false,
+      problem: { kind: 'inset-too-large' },
+    });
   });
 
   it('says which letters a font lacks, and that there is nothing to set', () => {
-    expect(letter('Crew 漢', fonts.get('anton')!, { capHeightMm: 30 })).toEqual({ ok: false, problem: { kind: 'no-glyphs', characters: '漢' } });
-    expect(letter('  \n ', fonts.get('anton')!, { capHeightMm: 30 })).toMatchObject({ ok: false, problem: { kind: 'no-text' } });
+    expect(letter('Crew 漢', fonts.get('anton')!, { capHeightMm: 30 })).toEqual({
+      ok: false,
+      problem: { kind: 'no-glyphs', characters: '漢' },
+    });
+    expect(letter('  \n ', fonts.get('anton')!, { capHeightMm: 30 })).toMatchObject({
+      ok: false,
+      problem: { kind: 'no-text' },
+    });
   });
 });

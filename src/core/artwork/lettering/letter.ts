@@ -2,7 +2,24 @@
 // without overlaps, so that a joined script is cut round as one word.
 
 import { create, type Font, type Glyph, type GlyphPosition } from 'fontkit';
-import { boundRegion, composeMatrices, fillRegion, flattenContour, getRings, offsetRegion, rotation, scaling, transformContour, translation, uniteRegions, type Contour, type Matrix, type Point, type Region, type Segment } from '../../geometry';
+import {
+  boundRegion,
+  composeMatrices,
+  fillRegion,
+  flattenContour,
+  getRings,
+  offsetRegion,
+  rotation,
+  scaling,
+  transformContour,
+  translation,
+  uniteRegions,
+  type Contour,
+  type Matrix,
+  type Point,
+  type Region,
+  type Segment,
+} from '../../geometry';
 import { assert, fail, succeed, type Result } from '../../units';
 import type { Artwork, ArtworkLayer } from '../artwork';
 
@@ -23,7 +40,10 @@ export type LetterOptions = {
   readonly insetMm?: number;
   readonly fillColour?: string;
 };
-export type LetterProblem = { readonly kind: 'no-text' } | { readonly kind: 'no-glyphs'; readonly characters: string } | { readonly kind: 'inset-too-large'; readonly insetMm: number };
+export type LetterProblem =
+  | { readonly kind: 'no-text' }
+  | { readonly kind: 'no-glyphs'; readonly characters: string }
+  | { readonly kind: 'inset-too-large'; readonly insetMm: number };
 
 /** A font from the bytes of a .ttf, .otf, .woff or .woff2 file. @throws Error from the font library when it is none. */
 export function openFont(bytes: Uint8Array): LetterFont {
@@ -37,12 +57,24 @@ export const LONGEST_TEXT = 400;
 /** An artwork of one layer (two for a pair), in mm at real size. Problems: nothing to set, letters the font lacks, an inset that leaves nothing. */
 export function letter(text: string, font: LetterFont, options: LetterOptions): Result<Artwork, LetterProblem> {
   const typed = text.slice(0, LONGEST_TEXT).normalize('NFC');
-  const cased = options.letterCase === 'upper' ? typed.toUpperCase() : options.letterCase === 'lower' ? typed.toLowerCase() : typed;
+  const cased =
+    options.letterCase === 'upper' ? typed.toUpperCase() : options.letterCase === 'lower' ? typed.toLowerCase() : typed;
   if (cased.trim() === '') return fail({ kind: 'no-text' });
-  const missing = [...new Set([...cased].filter((character) => !/\s/.test(character) && !font.hasGlyphForCodePoint(character.codePointAt(0)!)))].join('');
+  const missing = [
+    ...new Set(
+      [...cased].filter((character) => !/\s/.test(character) && !font.hasGlyphForCodePoint(character.codePointAt(0)!)),
+    ),
+  ].join('');
   if (missing !== '') return fail({ kind: 'no-glyphs', characters: missing });
   const contours = setLines(cased.split('\n'), font, options);
-  const region = uniteRegions(contours.map((glyph) => fillRegion(glyph.map((contour) => flattenContour(contour)), 'nonzero')));
+  const region = uniteRegions(
+    contours.map((glyph) =>
+      fillRegion(
+        glyph.map((contour) => flattenContour(contour)),
+        'nonzero',
+      ),
+    ),
+  );
   if (region.rings.length === 0) return fail({ kind: 'no-text' });
   const layers = [toLayer(region, options.colour ?? '#231f2b')];
   if (options.insetMm) {
@@ -54,7 +86,11 @@ export function letter(text: string, font: LetterFont, options: LetterOptions): 
 }
 
 function toLayer(region: Region, colour: string): ArtworkLayer {
-  const contours = getRings(region).map((ring): Contour => ({ start: ring[0]!, closed: true, segments: ring.slice(1).map((to) => ({ kind: 'line', to })) }));
+  const contours = getRings(region).map((ring): Contour => ({
+    start: ring[0]!,
+    closed: true,
+    segments: ring.slice(1).map((to) => ({ kind: 'line', to })),
+  }));
   return { colour, shapes: [{ contours, rule: 'evenodd', clips: [] }] };
 }
 
@@ -64,7 +100,11 @@ function setLines(lines: readonly string[], font: LetterFont, options: LetterOpt
   const tracking = (options.tracking ?? 0) * font.unitsPerEm;
   const runs = lines.map((line) => {
     const run = font.layout(line, options.tracking ? { liga: false, clig: false } : {});
-    return { glyphs: run.glyphs, positions: run.positions, width: run.positions.reduce((sum, position) => sum + position.xAdvance + tracking, 0) - tracking };
+    return {
+      glyphs: run.glyphs,
+      positions: run.positions,
+      width: run.positions.reduce((sum, position) => sum + position.xAdvance + tracking, 0) - tracking,
+    };
   });
   const widest = Math.max(...runs.map((run) => run.width));
   const share = { left: 0, centre: 0.5, right: 1 }[options.align ?? 'centre'];
@@ -73,7 +113,12 @@ function setLines(lines: readonly string[], font: LetterFont, options: LetterOpt
     const down = line * (options.lineSpacing ?? 1.6) * options.capHeightMm;
     return glyphs.map((glyph, index) => {
       const position = positions[index]!;
-      const matrix = options.arcRadiusMm ? placeOnArc({ x, position, widest, scale, radiusMm: options.arcRadiusMm, down }) : composeMatrices(translation((x + position.xOffset) * scale, down - position.yOffset * scale), scaling(scale, -scale));
+      const matrix = options.arcRadiusMm
+        ? placeOnArc({ x, position, widest, scale, radiusMm: options.arcRadiusMm, down })
+        : composeMatrices(
+            translation((x + position.xOffset) * scale, down - position.yOffset * scale),
+            scaling(scale, -scale),
+          );
       x += position.xAdvance + tracking;
       return outlineGlyph(glyph).map((contour) => transformContour(contour, matrix));
     });
@@ -81,19 +126,32 @@ function setLines(lines: readonly string[], font: LetterFont, options: LetterOpt
 }
 
 /** Each glyph stands upright on the circle at the middle of its advance. */
-function placeOnArc(input: { x: number; position: GlyphPosition; widest: number; scale: number; radiusMm: number; down: number }): Matrix {
+function placeOnArc(input: {
+  x: number;
+  position: GlyphPosition;
+  widest: number;
+  scale: number;
+  radiusMm: number;
+  down: number;
+}): Matrix {
   const { x, position, widest, scale, radiusMm, down } = input;
   const outside = radiusMm > 0;
   const radius = Math.abs(radiusMm) + (outside ? -down : down);
   const half = position.xAdvance / 2;
   const angle = (((x + half - widest / 2) * scale) / Math.abs(radiusMm)) * (180 / Math.PI);
-  const glyph = composeMatrices(translation((position.xOffset - half) * scale, -position.yOffset * scale), scaling(scale, -scale));
-  return outside ? composeMatrices(rotation(angle), composeMatrices(translation(0, -radius), glyph)) : composeMatrices(rotation(-angle), composeMatrices(translation(0, radius), glyph));
+  const glyph = composeMatrices(
+    translation((position.xOffset - half) * scale, -position.yOffset * scale),
+    scaling(scale, -scale),
+  );
+  return outside
+    ? composeMatrices(rotation(angle), composeMatrices(translation(0, -radius), glyph))
+    : composeMatrices(rotation(-angle), composeMatrices(translation(0, radius), glyph));
 }
 
 function outlineGlyph(glyph: Glyph): readonly Contour[] {
   const contours: Contour[] = [];
-  let start: Point = { x: 0, y: 0 }, at: Point = start;
+  let start: Point = { x: 0, y: 0 },
+    at: Point = start;
   let segments: Segment[] = [];
   const finish = () => {
     if (segments.length > 0) contours.push({ start, segments, closed: true });
@@ -112,7 +170,12 @@ function outlineGlyph(glyph: Glyph): readonly Contour[] {
         break;
       case 'quadraticCurveTo': {
         const to = { x: c, y: d };
-        segments.push({ kind: 'cubic', control1: { x: at.x + (2 / 3) * (a - at.x), y: at.y + (2 / 3) * (b - at.y) }, control2: { x: to.x + (2 / 3) * (a - to.x), y: to.y + (2 / 3) * (b - to.y) }, to });
+        segments.push({
+          kind: 'cubic',
+          control1: { x: at.x + (2 / 3) * (a - at.x), y: at.y + (2 / 3) * (b - at.y) },
+          control2: { x: to.x + (2 / 3) * (a - to.x), y: to.y + (2 / 3) * (b - to.y) },
+          to,
+        });
         at = to;
         break;
       }
@@ -133,10 +196,31 @@ function outlineGlyph(glyph: Glyph): readonly Contour[] {
 }
 
 /** The artwork as an SVG file of plain paths in mm, to be kept like any drawing. */
-export function writeLettering(artwork: Artwork, title: string): { readonly svg: string; readonly widthMm: number; readonly heightMm: number } {
-  const size = boundRegion(uniteRegions(artwork.layers.map((layer) => fillRegion(layer.shapes.flatMap((shape) => shape.contours.map((contour) => flattenContour(contour))), 'evenodd'))))!;
+export function writeLettering(
+  artwork: Artwork,
+  title: string,
+): { readonly svg: string; readonly widthMm: number; readonly heightMm: number } {
+  const size = boundRegion(
+    uniteRegions(
+      artwork.layers.map((layer) =>
+        fillRegion(
+          layer.shapes.flatMap((shape) => shape.contours.map((contour) => flattenContour(contour))),
+          'evenodd',
+        ),
+      ),
+    ),
+  )!;
   const number = (value: number) => String(Math.round(value * 1000) / 1000);
-  const paths = artwork.layers.map((layer) => `<path fill="${layer.colour}" fill-rule="evenodd" d="${layer.shapes.flatMap((shape) => shape.contours).map((contour) => `M${[contour.start, ...contour.segments.map((segment) => segment.to)].map((point) => `${number(point.x - size.x)} ${number(point.y - size.y)}`).join('L')}Z`).join('')}"/>`);
+  const paths = artwork.layers.map(
+    (layer) =>
+      `<path fill="${layer.colour}" fill-rule="evenodd" d="${layer.shapes
+        .flatMap((shape) => shape.contours)
+        .map(
+          (contour) =>
+            `M${[contour.start, ...contour.segments.map((segment) => segment.to)].map((point) => `${number(point.x - size.x)} ${number(point.y - size.y)}`).join('L')}Z`,
+        )
+        .join('')}"/>`,
+  );
   const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="${number(size.width)}mm" height="${number(size.height)}mm" viewBox="0 0 ${number(size.width)} ${number(size.height)}">\n<title>${title.replace(/[&<>\u0000-\u001f]/g, ' ')}</title>\n${paths.join('\n')}\n</svg>\n`;
   return { svg, widthMm: size.width, heightMm: size.height };
 }

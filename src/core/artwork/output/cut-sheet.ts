@@ -7,13 +7,33 @@ import { orderContours, type CutPath } from './cut-order';
 
 export type CutOptions = { readonly name: string; readonly mirrored: boolean };
 /** Coordinates in mm, y downwards, from the top left corner of the whole artwork with its marks and weed boxes. */
-export type CutLayer = { readonly name: string; readonly mirrored: boolean; readonly widthMm: number; readonly heightMm: number; readonly paths: readonly CutPath[]; readonly note: string; /** Drawn with a pen, before anything is cut. */ readonly pen?: readonly CutPath[] };
+export type CutLayer = {
+  readonly name: string;
+  readonly mirrored: boolean;
+  readonly widthMm: number;
+  readonly heightMm: number;
+  readonly paths: readonly CutPath[];
+  readonly note: string;
+  /** Drawn with a pen, before anything is cut. */ readonly pen?: readonly CutPath[];
+};
 
 /** Width and height are those of the whole artwork on every layer, so that registration holds between them. */
 export function makeCutLayer(artwork: ResolvedArtwork, layer: ResolvedLayer, { name, mirrored }: CutOptions): CutLayer {
-  const box = boundPoints(artwork.layers.flatMap((entry) => [...entry.pieces.map((piece) => piece.outer), ...entry.extras])) ?? { x: 0, y: 0, width: 0, height: 0 };
-  const place = (point: Point): Point => ({ x: mirrored ? box.x + box.width - point.x : point.x - box.x, y: point.y - box.y });
+  const box = boundPoints(
+    artwork.layers.flatMap((entry) => [...entry.pieces.map((piece) => piece.outer), ...entry.extras]),
+  ) ?? { x: 0, y: 0, width: 0, height: 0 };
+  const place = (point: Point): Point => ({
+    x: mirrored ? box.x + box.width - point.x : point.x - box.x,
+    y: point.y - box.y,
+  });
   const map = (line: Polyline): Polyline => line.map(place);
   const pieces = layer.pieces.map((piece): Piece => ({ outer: map(piece.outer), cavities: piece.cavities.map(map) }));
-  return { name, mirrored, widthMm: box.width, heightMm: box.height, paths: orderContours(pieces, layer.extras.map(map)), note: `${name}, ${mirrored ? 'mirrored' : 'not mirrored'}` };
+  return {
+    name,
+    mirrored,
+    widthMm: box.width,
+    heightMm: box.height,
+    paths: orderContours(pieces, layer.extras.map(map)),
+    note: `${name}, ${mirrored ? 'mirrored' : 'not mirrored'}`,
+  };
 }

@@ -6,15 +6,27 @@ import type { CutLayer } from './cut-sheet';
 
 /** By definition of the language (HP-GL: a plotter unit is 0.025 mm). */
 export const STEPS_PER_MM = 40;
-export type HpglOptions = { readonly forceGrams?: number; readonly speedMmPerSecond?: number; readonly overcutMm?: number };
+export type HpglOptions = {
+  readonly forceGrams?: number;
+  readonly speedMmPerSecond?: number;
+  readonly overcutMm?: number;
+};
 
 /** Force and speed stand at the beginning where they are given: FS in grams, VS in cm a second. A pen is the second tool. */
-export function writeHpgl(layer: CutLayer, { forceGrams, speedMmPerSecond, overcutMm = 0.5 }: HpglOptions = {}): string {
-  const at = (point: { readonly x: number; readonly y: number }) => `${Math.round(point.x * STEPS_PER_MM)},${Math.round((layer.heightMm - point.y) * STEPS_PER_MM)}`;
+export function writeHpgl(
+  layer: CutLayer,
+  { forceGrams, speedMmPerSecond, overcutMm = 0.5 }: HpglOptions = {},
+): string {
+  const at = (point: { readonly x: number; readonly y: number }) =>
+    `${Math.round(point.x * STEPS_PER_MM)},${Math.round((layer.heightMm - point.y) * STEPS_PER_MM)}`;
   const lines = ['IN;PA;'];
   if (layer.pen?.length) {
     lines.push('SP2;');
-    for (const { points, open } of layer.pen) lines.push(`PU${at(points[0]!)};`, `PD${(open ? points.slice(1) : [...points.slice(1), points[0]!]).map(at).join(',')};`);
+    for (const { points, open } of layer.pen)
+      lines.push(
+        `PU${at(points[0]!)};`,
+        `PD${(open ? points.slice(1) : [...points.slice(1), points[0]!]).map(at).join(',')};`,
+      );
     lines.push('PU;');
   }
   lines[lines.length - 1] += 'SP1;';
@@ -33,7 +45,8 @@ function startOf(points: Polyline, lengthMm: number): Polyline {
   const start: { x: number; y: number }[] = [];
   let left = lengthMm;
   for (let index = 1; index <= points.length && left > 0; index++) {
-    const from = points[index - 1]!, to = points[index % points.length]!;
+    const from = points[index - 1]!,
+      to = points[index % points.length]!;
     const span = distance(from, to);
     const share = span === 0 ? 1 : Math.min(1, left / span);
     start.push({ x: from.x + (to.x - from.x) * share, y: from.y + (to.y - from.y) * share });

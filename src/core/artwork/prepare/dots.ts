@@ -15,7 +15,15 @@ export function findDots(pieces: readonly Piece[]): readonly DotGroup[] {
   const dots = pieces.flatMap((piece) => {
     const area = computeRingArea(piece.outer);
     const length = computeLength(piece.outer, true);
-    return piece.cavities.length === 0 && (4 * Math.PI * area) / (length * length) > ROUND ? [{ ring: piece.outer, diameterMm: Math.round((2 * Math.sqrt(area / Math.PI)) / STEP_MM) * STEP_MM }] : [];
+    return piece.cavities.length === 0 && (4 * Math.PI * area) / (length * length) > ROUND
+      ? [{ ring: piece.outer, diameterMm: Math.round((2 * Math.sqrt(area / Math.PI)) / STEP_MM) * STEP_MM }]
+      : [];
   });
-  return [...groupBy(dots, (dot) => dot.diameterMm.toFixed(2))].map(([diameter, members]) => ({ diameterMm: Number(diameter), count: members.length, rings: members.map((dot) => dot.ring) })).sort((a, b) => b.count - a.count || a.diameterMm - b.diameterMm);
+  return [...groupBy(dots, (dot) => dot.diameterMm.toFixed(2))]
+    .map(([diameter, members]) => ({
+      diameterMm: Number(diameter),
+      count: members.length,
+      rings: members.map((dot) => dot.ring),
+    }))
+    .sort((a, b) => b.count - a.count || a.diameterMm - b.diameterMm);
 }

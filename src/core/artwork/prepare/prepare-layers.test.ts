@@ -1,5 +1,17 @@
 import { describe, expect, it } from 'vitest';
-import { inspectArtwork, measureResolved, prepareLayers, proposeFirstSteps, readSvg, DETAIL_FLOORS, type Artwork, type LayerMaterials, type PrepStep, type ResolvedArtwork, type StepAction } from '../index';
+import {
+  inspectArtwork,
+  measureResolved,
+  prepareLayers,
+  proposeFirstSteps,
+  readSvg,
+  DETAIL_FLOORS,
+  type Artwork,
+  type LayerMaterials,
+  type PrepStep,
+  type ResolvedArtwork,
+  type StepAction,
+} from '../index';
 import { findDots } from './dots';
 
 const svg = (body: string) => `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 200 200">${body}</svg>`;
@@ -9,12 +21,17 @@ function read(body: string): Artwork {
   return result.value;
 }
 function prepare(body: string, ...steps: readonly (StepAction & { on?: boolean })[]): ResolvedArtwork {
-  const result = prepareLayers(read(body), steps.map((step): PrepStep => ({ on: true, ...step })));
+  const result = prepareLayers(
+    read(body),
+    steps.map((step): PrepStep => ({ on: true, ...step })),
+  );
   if (!result.ok) throw new Error(result.problem.kind);
   return result.value;
 }
-const areas = (artwork: ResolvedArtwork) => Object.fromEntries(measureResolved(artwork).layers.map((layer) => [layer.key, Math.round(layer.netMm2 * 100) / 100]));
-const RED = '#ff0000', BLUE = '#0000ff';
+const areas = (artwork: ResolvedArtwork) =>
+  Object.fromEntries(measureResolved(artwork).layers.map((layer) => [layer.key, Math.round(layer.netMm2 * 100) / 100]));
+const RED = '#ff0000',
+  BLUE = '#0000ff';
 const SIZE = { kind: 'size', widthMm: 100 } as const;
 const TWO = '<rect fill="red" width="100" height="60"/><rect fill="blue" x="20" y="10" width="40" height="20"/>';
 
@@ -32,30 +49,52 @@ describe('size', () => {
   });
 
   it('refuses what no roll is wide enough for', () => {
-    expect(prepareLayers(read(TWO), [{ kind: 'size', widthMm: 9000, on: true }])).toMatchObject({ ok: false, problem: { kind: 'width-out-of-range' } });
+    expect(prepareLayers(read(TWO), [{ kind: 'size', widthMm: 9000, on: true }])).toMatchObject({
+      ok: false,
+      problem: { kind: 'width-out-of-range' },
+    });
   });
 });
 
 describe('steps', () => {
   it('are skipped when off, or when the layer they name is not there', () => {
-    expect(areas(prepare(TWO, SIZE, { kind: 'leave-out', layer: RED, on: false }))).toEqual({ [RED]: 6000, [BLUE]: 800 });
-    expect(areas(prepare(TWO, SIZE, { kind: 'knock-out', lower: RED, upper: '#123456', overlapMm: 1 }))).toEqual({ [RED]: 6000, [BLUE]: 800 });
+    expect(areas(prepare(TWO, SIZE, { kind: 'leave-out', layer: RED, on: false }))).toEqual({
+      [RED]: 6000,
+      [BLUE]: 800,
+    });
+    expect(areas(prepare(TWO, SIZE, { kind: 'knock-out', lower: RED, upper: '#123456', overlapMm: 1 }))).toEqual({
+      [RED]: 6000,
+      [BLUE]: 800,
+    });
   });
 
   it('knock out the upper layer less the overlap', () => {
-    expect(areas(prepare(TWO, SIZE, { kind: 'knock-out', lower: RED, upper: BLUE, overlapMm: 0.5 }))[RED]).toBeCloseTo(6000 - 39 * 19, 0);
+    expect(areas(prepare(TWO, SIZE, { kind: 'knock-out', lower: RED, upper: BLUE, overlapMm: 0.5 }))[RED]).toBeCloseTo(
+      6000 - 39 * 19,
+      0,
+    );
   });
 
   it('grow and inset by an offset, as a copy or in place', () => {
-    const grown = prepare('<circle fill="red" cx="50" cy="50" r="50"/>', SIZE, { kind: 'offset', layer: RED, byMm: 3, copy: true });
+    const grown = prepare('<circle fill="red" cx="50" cy="50" r="50"/>', SIZE, {
+      kind: 'offset',
+      layer: RED,
+      byMm: 3,
+      copy: true,
+    });
     expect(grown.layers.map((layer) => layer.key)).toEqual([`${RED} outline 3`, RED]);
     expect(grown.widthMm).toBeCloseTo(106, 1);
     expect(measureResolved(grown).layers[0]!.netMm2).toBeCloseTo(Math.PI * 53 ** 2, -1);
-    expect(areas(prepare(TWO, SIZE, { kind: 'offset', layer: BLUE, byMm: -2, copy: false }))[BLUE]).toBeCloseTo(36 * 16, 1);
+    expect(areas(prepare(TWO, SIZE, { kind: 'offset', layer: BLUE, byMm: -2, copy: false }))[BLUE]).toBeCloseTo(
+      36 * 16,
+      1,
+    );
   });
 
   it('make the negative, whose area and the layer’s fill the box', () => {
-    const both = areas(prepare('<circle fill="red" cx="50" cy="50" r="50"/>', SIZE, { kind: 'negative', layer: RED, marginMm: 5 }));
+    const both = areas(
+      prepare('<circle fill="red" cx="50" cy="50" r="50"/>', SIZE, { kind: 'negative', layer: RED, marginMm: 5 }),
+    );
     expect(both[RED]! + both[`${RED} negative`]!).toBeCloseTo(110 * 110, 0);
   });
 
@@ -72,12 +111,14 @@ describe('steps', () => {
 
   it('unite shapes that cross', () => {
     const crossing = '<rect fill="red" width="60" height="20"/><rect fill="red" x="40" width="60" height="20"/>';
-    const before = measureResolved(prepare(crossing, SIZE)).layers[0]!, after = measureResolved(prepare(crossing, SIZE, { kind: 'unite' })).layers[0]!;
+    const before = measureResolved(prepare(crossing, SIZE)).layers[0]!,
+      after = measureResolved(prepare(crossing, SIZE, { kind: 'unite' })).layers[0]!;
     expect([Math.round(before.cutLengthMm), Math.round(after.cutLengthMm), after.contours]).toEqual([320, 240, 1]);
   });
 
   it('remove specks and fill pinholes', () => {
-    const speckled = '<path fill="red" fill-rule="evenodd" d="M0 0H100V60H0zM5 5h.5v.5h-.5z"/><rect fill="red" x="50" y="80" width="0.8" height="0.8"/>';
+    const speckled =
+      '<path fill="red" fill-rule="evenodd" d="M0 0H100V60H0zM5 5h.5v.5h-.5z"/><rect fill="red" x="50" y="80" width="0.8" height="0.8"/>';
     const after = measureResolved(prepare(speckled, SIZE, { kind: 'remove-specks', underMm2: 1 })).layers[0]!;
     expect([after.pieces, after.cavities, Math.round(after.netMm2)]).toEqual([1, 0, 6000]);
   });
@@ -85,15 +126,27 @@ describe('steps', () => {
   it('close open paths, leave them out, or draw them as a band', () => {
     const open = '<path fill="red" d="M0 0H100V60H0z"/><path fill="red" d="M0 100H50V120"/>';
     expect(measureResolved(prepare(open, SIZE)).layers[0]!.openPaths).toBe(1);
-    expect(measureResolved(prepare(open, SIZE, { kind: 'open-paths', how: 'close', widthMm: 1 })).layers[0]).toMatchObject({ openPaths: 0, pieces: 2 });
-    expect(measureResolved(prepare(open, SIZE, { kind: 'open-paths', how: 'leave-out', widthMm: 1 })).layers[0]!.pieces).toBe(1);
+    expect(
+      measureResolved(prepare(open, SIZE, { kind: 'open-paths', how: 'close', widthMm: 1 })).layers[0],
+    ).toMatchObject({ openPaths: 0, pieces: 2 });
+    expect(
+      measureResolved(prepare(open, SIZE, { kind: 'open-paths', how: 'leave-out', widthMm: 1 })).layers[0]!.pieces,
+    ).toBe(1);
     const band = measureResolved(prepare(open, SIZE, { kind: 'open-paths', how: 'stroke', widthMm: 2 })).layers[0]!;
     expect(band.pieces).toBe(2);
     expect(band.netMm2).toBeCloseTo(6000 + 70 * 2 + Math.PI, -1);
   });
 
   it('merge colours', () => {
-    expect(areas(prepare('<rect fill="red" width="100" height="10"/><rect fill="#fe0000" y="20" width="100" height="10"/>', SIZE, { kind: 'merge', layer: '#fe0000', into: RED }))).toEqual({ [RED]: 2000 });
+    expect(
+      areas(
+        prepare(
+          '<rect fill="red" width="100" height="10"/><rect fill="#fe0000" y="20" width="100" height="10"/>',
+          SIZE,
+          { kind: 'merge', layer: '#fe0000', into: RED },
+        ),
+      ),
+    ).toEqual({ [RED]: 2000 });
   });
 
   it('mark every layer alike, outside the design and not in its area', () => {
@@ -101,20 +154,35 @@ describe('steps', () => {
     const [red, blue] = marked.layers;
     expect(red!.extras).toEqual(blue!.extras);
     expect(areas(marked)).toEqual({ [RED]: 6000, [BLUE]: 800 });
-    for (const point of red!.extras.flat()) expect(point.x < -7 || point.x > 107 || point.y < -7 || point.y > 67).toBe(true);
+    for (const point of red!.extras.flat())
+      expect(point.x < -7 || point.x > 107 || point.y < -7 || point.y > 67).toBe(true);
   });
 
   it('box words for weeding by what lies near', () => {
-    const words = prepare('<rect fill="red" width="10" height="10"/><rect fill="red" x="12" width="10" height="10"/><rect fill="red" x="60" width="40" height="10"/>', SIZE, { kind: 'weed-boxes', layer: RED, marginMm: 3, joinMm: 6 });
+    const words = prepare(
+      '<rect fill="red" width="10" height="10"/><rect fill="red" x="12" width="10" height="10"/><rect fill="red" x="60" width="40" height="10"/>',
+      SIZE,
+      { kind: 'weed-boxes', layer: RED, marginMm: 3, joinMm: 6 },
+    );
     expect(words.layers[0]!.extras).toHaveLength(2);
     expect(measureResolved(words).layers[0]!.contours).toBe(5);
   });
 
   it('count dots by diameter and make a template with play', () => {
-    const field = Array.from({ length: 12 }, (_, index) => `<circle fill="red" cx="${index * 9 + 2}" cy="2" r="${index % 3 === 0 ? 2 : 1.5}"/>`).join('');
+    const field = Array.from(
+      { length: 12 },
+      (_, index) => `<circle fill="red" cx="${index * 9 + 2}" cy="2" r="${index % 3 === 0 ? 2 : 1.5}"/>`,
+    ).join('');
     const plain = prepare(field, { kind: 'size', widthMm: 102.5 });
-    expect(findDots(plain.layers[0]!.pieces).map((group) => [group.diameterMm, group.count])).toEqual([[3, 8], [4, 4]]);
-    const template = prepare(field, { kind: 'size', widthMm: 102.5 }, { kind: 'stone-template', layer: RED, diameterMm: 3, playMm: 0.4, marginMm: 10 });
+    expect(findDots(plain.layers[0]!.pieces).map((group) => [group.diameterMm, group.count])).toEqual([
+      [3, 8],
+      [4, 4],
+    ]);
+    const template = prepare(
+      field,
+      { kind: 'size', widthMm: 102.5 },
+      { kind: 'stone-template', layer: RED, diameterMm: 3, playMm: 0.4, marginMm: 10 },
+    );
     const holes = template.layers.find((layer) => layer.key.includes('template'))!.pieces[0]!.cavities;
     expect(holes).toHaveLength(8);
     expect(findDots(holes.map((outer) => ({ outer, cavities: [] })))[0]!.diameterMm).toBeCloseTo(3.4, 2);
@@ -122,7 +190,14 @@ describe('steps', () => {
 });
 
 describe('strokes become outlines', () => {
-  const bandArea = (attributes: string, shape: string) => measureResolved(prepare(`<g fill="none" stroke="red" ${attributes}>${shape}</g><rect fill="blue" y="150" width="200" height="10"/>`, { kind: 'size', widthMm: 200 }, { kind: 'outline-strokes' })).layers.find((layer) => layer.key === RED)!;
+  const bandArea = (attributes: string, shape: string) =>
+    measureResolved(
+      prepare(
+        `<g fill="none" stroke="red" ${attributes}>${shape}</g><rect fill="blue" y="150" width="200" height="10"/>`,
+        { kind: 'size', widthMm: 200 },
+        { kind: 'outline-strokes' },
+      ),
+    ).layers.find((layer) => layer.key === RED)!;
 
   it.each([
     ['butt', 'stroke-width="4"', '<path d="M20 50H120"/>', 400],
@@ -130,7 +205,12 @@ describe('strokes become outlines', () => {
     ['round caps', 'stroke-width="4" stroke-linecap="round"', '<path d="M20 50H120"/>', 400 + Math.PI * 4],
     ['a ring', 'stroke-width="4"', '<circle cx="60" cy="60" r="30"/>', Math.PI * (32 ** 2 - 28 ** 2)],
     ['a mitred frame', 'stroke-width="4"', '<rect x="20" y="20" width="50" height="30"/>', 54 * 34 - 46 * 26],
-    ['a frame with round joins', 'stroke-width="4" stroke-linejoin="round"', '<rect x="20" y="20" width="50" height="30"/>', 54 * 34 - 46 * 26 - (4 - Math.PI) * 4],
+    [
+      'a frame with round joins',
+      'stroke-width="4" stroke-linejoin="round"',
+      '<rect x="20" y="20" width="50" height="30"/>',
+      54 * 34 - 46 * 26 - (4 - Math.PI) * 4,
+    ],
     ['a scaled pen', 'stroke-width="2" transform="scale(2)"', '<path d="M10 25H60"/>', 400],
     ['a pen wider than high', 'stroke-width="4" transform="scale(1 2)"', '<path d="M20 25H120"/>', 800],
   ])('%s', (_, attributes, shape, expected) => {
@@ -138,7 +218,9 @@ describe('strokes become outlines', () => {
   });
 
   it('are proposed at once for a drawing that has nothing else', () => {
-    expect(proposeFirstSteps(read('<path fill="none" stroke="red" d="M0 0H9"/>'))).toEqual([{ kind: 'outline-strokes', on: true }]);
+    expect(proposeFirstSteps(read('<path fill="none" stroke="red" d="M0 0H9"/>'))).toEqual([
+      { kind: 'outline-strokes', on: true },
+    ]);
     expect(proposeFirstSteps(read(TWO))).toEqual([]);
   });
 });
@@ -155,7 +237,8 @@ describe('inspectArtwork', () => {
   });
 
   it('gives the width from which thin strokes hold, and that width then has none', () => {
-    const fine = '<path fill="red" d="M0 0H100V20H60V19.5H50V20H0zM40 5" /><rect fill="red" y="30" width="100" height="0.5"/>';
+    const fine =
+      '<path fill="red" d="M0 0H100V20H60V19.5H50V20H0zM40 5" /><rect fill="red" y="30" width="100" height="0.5"/>';
     const [finding] = find(fine);
     expect(finding).toMatchObject({ kind: 'thin-strokes', layer: RED, floorMm: 1, safeWidthMm: 200 });
     const remedy = finding!.remedies[0]!;
@@ -173,18 +256,38 @@ describe('inspectArtwork', () => {
 
   it('offers to turn or shrink what is wider than the stock', () => {
     const [finding] = find(TWO, { all: { ...smooth, usableMm: 80 } });
-    expect(finding).toMatchObject({ kind: 'too-wide', needsMm: expect.closeTo(100, 1), usableMm: 80, fitsTurned: true, shrinkToMm: 80 });
+    expect(finding).toMatchObject({
+      kind: 'too-wide',
+      needsMm: expect.closeTo(100, 1),
+      usableMm: 80,
+      fitsTurned: true,
+      shrinkToMm: 80,
+    });
     expect(find(TWO, { all: { ...smooth, usableMm: 80 } }, { kind: 'size', widthMm: 80 })).toEqual([]);
   });
 
   it('finds doubled, crossing, open, speckled, stacked and nearly like-coloured parts', () => {
     const kinds = (body: string) => find(body).map((finding) => finding.kind);
-    expect(kinds('<rect fill="red" width="100" height="60"/><rect fill="red" width="100" height="60"/>')).toContain('doubled');
-    expect(kinds('<rect fill="red" width="60" height="20"/><rect fill="red" x="40" width="60" height="20"/>')).toContain('crossing');
+    expect(kinds('<rect fill="red" width="100" height="60"/><rect fill="red" width="100" height="60"/>')).toContain(
+      'doubled',
+    );
+    expect(
+      kinds('<rect fill="red" width="60" height="20"/><rect fill="red" x="40" width="60" height="20"/>'),
+    ).toContain('crossing');
     expect(kinds('<path fill="red" d="M0 0H100V60"/>')).toContain('open-paths');
-    expect(kinds('<rect fill="red" width="100" height="60"/><rect fill="red" y="80" width="0.9" height="0.9"/>')).toContain('specks');
-    expect(kinds('<rect fill="red" width="100" height="60"/><rect fill="#fd0202" y="70" width="100" height="10"/>')).toContain('like-colours');
-    expect(kinds(['red', 'blue', 'lime', 'black'].map((colour, index) => `<rect fill="${colour}" width="${100 - index * 10}" height="60"/>`).join(''))).toContain('too-thick');
+    expect(
+      kinds('<rect fill="red" width="100" height="60"/><rect fill="red" y="80" width="0.9" height="0.9"/>'),
+    ).toContain('specks');
+    expect(
+      kinds('<rect fill="red" width="100" height="60"/><rect fill="#fd0202" y="70" width="100" height="10"/>'),
+    ).toContain('like-colours');
+    expect(
+      kinds(
+        ['red', 'blue', 'lime', 'black']
+          .map((colour, index) => `<rect fill="${colour}" width="${100 - index * 10}" height="60"/>`)
+          .join(''),
+      ),
+    ).toContain('too-thick');
     expect(kinds('<rect fill="red" width="100" height="60" stroke="black"/>')).toContain('strokes-apart');
   });
 });
@@ -196,5 +299,7 @@ it('a drawing is chiral when no shift lays its mirror image on it', () => {
   expect(chirality('<path fill="red" d="M0 0h60v20h-20v60h-20v-60h-20z"/>').chiral).toBe(false);
   expect(chirality('<path fill="red" d="M0 0h20v60h30v20h-50z"/>')).toMatchObject({ chiral: true });
   expect(chirality('<path fill="red" d="M0 0h60v20l-40 40h40v20h-60v-20l40 -40h-40z"/>').chiral).toBe(true);
-  expect(chirality('<rect fill="red" width="40" height="40"/><rect fill="blue" x="60" width="40" height="40"/>').chiral).toBe(true);
+  expect(
+    chirality('<rect fill="red" width="40" height="40"/><rect fill="blue" x="60" width="40" height="40"/>').chiral,
+  ).toBe(true);
 });

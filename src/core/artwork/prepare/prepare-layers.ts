@@ -3,8 +3,28 @@
 import { fail, succeed, type Result } from '../../units';
 import type { Artwork, MeasureProblem } from '../artwork';
 import { countSegments, type FlatLayer } from '../flat-layers';
-import { assembleArtwork, flattenAtSize, resolveLayer, shiftArtwork, type ArtworkSize, type ResolvedArtwork, type ResolveOptions } from '../resolve-artwork';
-import { addNegative, addRegistration, addStoneTemplate, addWeedBoxes, knockOut, mergeLayers, offsetLayer, removeDoubled, removeSpecks, treatOpenPaths, uniteShapes } from './layer-steps';
+import {
+  assembleArtwork,
+  flattenAtSize,
+  resolveLayer,
+  shiftArtwork,
+  type ArtworkSize,
+  type ResolvedArtwork,
+  type ResolveOptions,
+} from '../resolve-artwork';
+import {
+  addNegative,
+  addRegistration,
+  addStoneTemplate,
+  addWeedBoxes,
+  knockOut,
+  mergeLayers,
+  offsetLayer,
+  removeDoubled,
+  removeSpecks,
+  treatOpenPaths,
+  uniteShapes,
+} from './layer-steps';
 import { splitLayer } from './split-layer';
 import type { PrepStep, StepAction } from './steps';
 
@@ -18,19 +38,37 @@ const FALLBACK_WIDTH_MM = 200;
  */
 export function prepareLayers(artwork: Artwork, steps: readonly PrepStep[]): Result<ResolvedArtwork, MeasureProblem> {
   const on = steps.filter((step) => step.on);
-  const options: ResolveOptions = { strokes: on.some((step) => step.kind === 'outline-strokes'), rotateDegrees: on.reduce((sum, step) => sum + (step.kind === 'rotate' ? step.degrees : 0), 0) };
+  const options: ResolveOptions = {
+    strokes: on.some((step) => step.kind === 'outline-strokes'),
+    rotateDegrees: on.reduce((sum, step) => sum + (step.kind === 'rotate' ? step.degrees : 0), 0),
+  };
   const flat = flattenToSize(artwork, on, options);
   if (!flat.ok) return flat;
   const layers = on.reduce<readonly FlatLayer[]>((before, step) => applyStep(before, step), flat.value);
-  const prepared = assembleArtwork(layers.map(resolveLayer), { segments: countSegments(artwork), strokesApart: options.strokes ? 0 : artwork.strokes.length });
-  return prepared.layers.length > 0 ? succeed(moveToOrigin(prepared)) : fail({ kind: 'nothing-to-cut', leftOut: artwork.leftOut });
+  const prepared = assembleArtwork(layers.map(resolveLayer), {
+    segments: countSegments(artwork),
+    strokesApart: options.strokes ? 0 : artwork.strokes.length,
+  });
+  return prepared.layers.length > 0
+    ? succeed(moveToOrigin(prepared))
+    : fail({ kind: 'nothing-to-cut', leftOut: artwork.leftOut });
 }
 
-function flattenToSize(artwork: Artwork, on: readonly PrepStep[], options: ResolveOptions): Result<readonly FlatLayer[], MeasureProblem> {
+function flattenToSize(
+  artwork: Artwork,
+  on: readonly PrepStep[],
+  options: ResolveOptions,
+): Result<readonly FlatLayer[], MeasureProblem> {
   const size = [...on].reverse().find((step) => step.kind === 'size');
-  const asked: ArtworkSize = size?.kind !== 'size' || (size.widthMm === undefined && size.heightMm === undefined) ? { widthMm: FALLBACK_WIDTH_MM } : size.widthMm !== undefined ? { widthMm: size.widthMm } : { heightMm: size.heightMm! };
+  const asked: ArtworkSize =
+    size?.kind !== 'size' || (size.widthMm === undefined && size.heightMm === undefined)
+      ? { widthMm: FALLBACK_WIDTH_MM }
+      : size.widthMm !== undefined
+        ? { widthMm: size.widthMm }
+        : { heightMm: size.heightMm! };
   const flat = flattenAtSize(artwork, asked, options);
-  if (!flat.ok || size?.kind !== 'size' || !size.fit || size.heightMm === undefined || size.widthMm === undefined) return flat;
+  if (!flat.ok || size?.kind !== 'size' || !size.fit || size.heightMm === undefined || size.widthMm === undefined)
+    return flat;
   // To fit both: by width unless that makes it too high.
   const heightMm = assembleArtwork(flat.value.map(resolveLayer), { segments: 0, strokesApart: 0 }).heightMm;
   return heightMm <= size.heightMm ? flat : flattenAtSize(artwork, { heightMm: size.heightMm }, options);
@@ -79,6 +117,7 @@ function applyStep(layers: readonly FlatLayer[], step: StepAction): readonly Fla
 
 /** Steps may have grown or cut the design: its top left corner is the origin again. */
 function moveToOrigin(artwork: ResolvedArtwork): ResolvedArtwork {
-  const x = Math.min(...artwork.layers.map((layer) => layer.box.x)), y = Math.min(...artwork.layers.map((layer) => layer.box.y));
+  const x = Math.min(...artwork.layers.map((layer) => layer.box.x)),
+    y = Math.min(...artwork.layers.map((layer) => layer.box.y));
   return Math.abs(x) < 1e-3 && Math.abs(y) < 1e-3 ? artwork : shiftArtwork(artwork, -x, -y);
 }

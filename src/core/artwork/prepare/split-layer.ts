@@ -1,6 +1,14 @@
 // A layer too wide for its vinyl, parted side by side into loads that go on in register.
 
-import { boundPoints, boundRegion, intersectRegions, makeRegion, splitPieces, type Box, type Region } from '../../geometry';
+import {
+  boundPoints,
+  boundRegion,
+  intersectRegions,
+  makeRegion,
+  splitPieces,
+  type Box,
+  type Region,
+} from '../../geometry';
 import type { FlatLayer } from '../flat-layers';
 import { regionOf, withRegion } from './layer-steps';
 
@@ -9,7 +17,12 @@ import { regionOf, withRegion } from './layer-steps';
  * gap nearest to where it parts the rest evenly; where no gap is within reach, through the shapes, and there the load on
  * the left reaches `overlapMm` under its neighbour. Weed boxes and marks stay with the load they touch.
  */
-export function splitLayer(layers: readonly FlatLayer[], key: string, mostMm: number, overlapMm: number): readonly FlatLayer[] {
+export function splitLayer(
+  layers: readonly FlatLayer[],
+  key: string,
+  mostMm: number,
+  overlapMm: number,
+): readonly FlatLayer[] {
   return layers.flatMap((layer) => {
     const region = layer.key === key ? regionOf(layer) : null;
     const box = region && boundRegion(region);
@@ -43,8 +56,13 @@ function placeCuts(region: Region, box: Box, mostMm: number, overlapMm: number):
     const loads = Math.ceil((right - left) / (mostMm - overlapMm));
     const even = left + (right - left) / loads;
     // A gap may be used when what lies left of it fits the stock, and the rest needs no load more.
-    const usable = gaps.filter((gap) => gap.from > left && gap.from - left <= mostMm && right - gap.until <= mostMm * (loads - 1));
-    const best = usable.reduce<{ from: number; until: number } | null>((nearest, gap) => (!nearest || Math.abs(gap.from - even) < Math.abs(nearest.from - even) ? gap : nearest), null);
+    const usable = gaps.filter(
+      (gap) => gap.from > left && gap.from - left <= mostMm && right - gap.until <= mostMm * (loads - 1),
+    );
+    const best = usable.reduce<{ from: number; until: number } | null>(
+      (nearest, gap) => (!nearest || Math.abs(gap.from - even) < Math.abs(nearest.from - even) ? gap : nearest),
+      null,
+    );
     const cut: Cut = best ? { x: (best.from + best.until) / 2, clean: true } : { x: even, clean: false };
     cuts.push(cut);
     left = best ? best.until : cut.x;
@@ -54,7 +72,9 @@ function placeCuts(region: Region, box: Box, mostMm: number, overlapMm: number):
 
 /** Stretches along x where no piece of the layer is, left to right. */
 function findGaps(region: Region): readonly { readonly from: number; readonly until: number }[] {
-  const spans = splitPieces(region).map((piece) => boundPoints([piece.outer])!).sort((a, b) => a.x - b.x);
+  const spans = splitPieces(region)
+    .map((piece) => boundPoints([piece.outer])!)
+    .sort((a, b) => a.x - b.x);
   const gaps: { from: number; until: number }[] = [];
   let reached = -Infinity;
   for (const span of spans) {
@@ -65,6 +85,14 @@ function findGaps(region: Region): readonly { readonly from: number; readonly un
 }
 
 const strip = (box: Box, left: number, right: number): Region => {
-  const top = box.y - 1, bottom = box.y + box.height + 1;
-  return makeRegion([[{ x: left, y: top }, { x: right, y: top }, { x: right, y: bottom }, { x: left, y: bottom }]]);
+  const top = box.y - 1,
+    bottom = box.y + box.height + 1;
+  return makeRegion([
+    [
+      { x: left, y: top },
+      { x: right, y: top },
+      { x: right, y: bottom },
+      { x: left, y: bottom },
+    ],
+  ]);
 };

@@ -31,17 +31,66 @@ export type StepAction =
   /** Parted side by side into loads that are no wider than `mostMm`, through gaps where there are any; what has to be cut through overlaps. */
   | { readonly kind: 'split'; readonly layer: string; readonly mostMm: number; readonly overlapMm: number }
   /** A template with a hole for each dot of one diameter, larger by `playMm`, to brush hot-fix stones into. */
-  | { readonly kind: 'stone-template'; readonly layer: string; readonly diameterMm: number; readonly playMm: number; readonly marginMm: number };
+  | {
+      readonly kind: 'stone-template';
+      readonly layer: string;
+      readonly diameterMm: number;
+      readonly playMm: number;
+      readonly marginMm: number;
+    };
 
 export type PrepStep = StepAction & { readonly on: boolean };
-export const STEP_KINDS = ['size', 'rotate', 'outline-strokes', 'merge', 'leave-out', 'open-paths', 'remove-doubled', 'remove-specks', 'unite', 'offset', 'knock-out', 'negative', 'registration', 'weed-boxes', 'loose', 'role', 'split', 'stone-template'] as const satisfies readonly StepAction['kind'][];
+export const STEP_KINDS = [
+  'size',
+  'rotate',
+  'outline-strokes',
+  'merge',
+  'leave-out',
+  'open-paths',
+  'remove-doubled',
+  'remove-specks',
+  'unite',
+  'offset',
+  'knock-out',
+  'negative',
+  'registration',
+  'weed-boxes',
+  'loose',
+  'role',
+  'split',
+  'stone-template',
+] as const satisfies readonly StepAction['kind'][];
 
 /** What an untouched drawing needs at once: one of strokes only has nothing else to cut. */
-export const proposeFirstSteps = (artwork: Artwork): readonly PrepStep[] => (artwork.layers.length === 0 && artwork.strokes.length > 0 ? [{ kind: 'outline-strokes', on: true }] : []);
+export const proposeFirstSteps = (artwork: Artwork): readonly PrepStep[] =>
+  artwork.layers.length === 0 && artwork.strokes.length > 0 ? [{ kind: 'outline-strokes', on: true }] : [];
 
 /** A step with the sizes the trade ordinarily uses. */
-export const STEP_DEFAULTS = { overlapMm: 0.4, weedMarginMm: 4, joinMm: 6, markMm: 4, markGapMm: 8, speckMm2: 1, doubledMm: 0.2, seamMm: 1, stonePlayMm: 0.4, templateMarginMm: 12, outlineMm: 3 } as const;
+export const STEP_DEFAULTS = {
+  overlapMm: 0.4,
+  weedMarginMm: 4,
+  joinMm: 6,
+  markMm: 4,
+  markGapMm: 8,
+  speckMm2: 1,
+  doubledMm: 0.2,
+  seamMm: 1,
+  stonePlayMm: 0.4,
+  templateMarginMm: 12,
+  outlineMm: 3,
+} as const;
 
-const WITH_LENGTHS: ReadonlySet<StepAction['kind']> = new Set(['offset', 'knock-out', 'negative', 'registration', 'weed-boxes', 'split', 'stone-template']);
+const WITH_LENGTHS: ReadonlySet<StepAction['kind']> = new Set([
+  'offset',
+  'knock-out',
+  'negative',
+  'registration',
+  'weed-boxes',
+  'split',
+  'stone-template',
+]);
 /** Some of what the steps make has a size in mm of its own: scaled as a drawing, that would be scaled too. */
-export const haveOwnLengths = (steps: readonly PrepStep[]): boolean => steps.some((step) => step.on && (WITH_LENGTHS.has(step.kind) || (step.kind === 'open-paths' && step.how === 'stroke')));
+export const haveOwnLengths = (steps: readonly PrepStep[]): boolean =>
+  steps.some(
+    (step) => step.on && (WITH_LENGTHS.has(step.kind) || (step.kind === 'open-paths' && step.how === 'stroke')),
+  );

@@ -4,7 +4,12 @@ import quantize from 'quantize';
 
 /** RGBA, 4 bytes a pixel, row by row from the top. */
 export type Pixels = { readonly width: number; readonly height: number; readonly data: Uint8ClampedArray | Uint8Array };
-export type FlatPicture = { readonly width: number; readonly height: number; /** Index into `colours`, or EMPTY. */ readonly labels: Uint8Array; readonly colours: readonly string[] };
+export type FlatPicture = {
+  readonly width: number;
+  readonly height: number;
+  /** Index into `colours`, or EMPTY. */ readonly labels: Uint8Array;
+  readonly colours: readonly string[];
+};
 
 /** The label of pixels that show nothing. */
 export const EMPTY = 255;
@@ -20,7 +25,9 @@ export function flattenColours({ width, height, data }: Pixels, count: number): 
   const total = width * height;
   const step = Math.max(1, Math.floor(total / SAMPLED_AT_MOST));
   const sample: Colour[] = [];
-  for (let pixel = 0; pixel < total; pixel += step) if (data[pixel * 4 + 3]! >= OPAQUE_FROM) sample.push([data[pixel * 4]!, data[pixel * 4 + 1]!, data[pixel * 4 + 2]!]);
+  for (let pixel = 0; pixel < total; pixel += step)
+    if (data[pixel * 4 + 3]! >= OPAQUE_FROM)
+      sample.push([data[pixel * 4]!, data[pixel * 4 + 1]!, data[pixel * 4 + 2]!]);
   let colours = startColours(sample, count);
   for (let round = 0; round < ROUNDS; round++) {
     const sums = colours.map(() => [0, 0, 0, 0]);
@@ -29,23 +36,42 @@ export function flattenColours({ width, height, data }: Pixels, count: number): 
       colour.forEach((value, channel) => (sum[channel] = sum[channel]! + value));
       sum[3] = sum[3]! + 1;
     }
-    colours = colours.map((colour, index): Colour => (sums[index]![3]! > 0 ? [sums[index]![0]! / sums[index]![3]!, sums[index]![1]! / sums[index]![3]!, sums[index]![2]! / sums[index]![3]!] : colour));
+    colours = colours.map((colour, index): Colour =>
+      sums[index]![3]! > 0
+        ? [
+            sums[index]![0]! / sums[index]![3]!,
+            sums[index]![1]! / sums[index]![3]!,
+            sums[index]![2]! / sums[index]![3]!,
+          ]
+        : colour,
+    );
   }
   const labels = new Uint8Array(total).fill(EMPTY);
-  for (let pixel = 0; pixel < total; pixel++) if (data[pixel * 4 + 3]! >= OPAQUE_FROM) labels[pixel] = findNearest(colours, [data[pixel * 4]!, data[pixel * 4 + 1]!, data[pixel * 4 + 2]!]);
+  for (let pixel = 0; pixel < total; pixel++)
+    if (data[pixel * 4 + 3]! >= OPAQUE_FROM)
+      labels[pixel] = findNearest(colours, [data[pixel * 4]!, data[pixel * 4 + 1]!, data[pixel * 4 + 2]!]);
   return { width, height, labels, colours: colours.map(toHex) };
 }
 
 function startColours(sample: readonly Colour[], count: number): Colour[] {
   const different = [...new Map(sample.map((colour) => [colour.join(','), colour])).values()];
   if (different.length <= count) return different;
-  if (count === 1) return [[0, 1, 2].map((channel) => sample.reduce((sum, colour) => sum + colour[channel]!, 0) / sample.length) as unknown as Colour];
-  const palette = quantize(sample.map((colour) => [...colour] as [number, number, number]), count);
+  if (count === 1)
+    return [
+      [0, 1, 2].map(
+        (channel) => sample.reduce((sum, colour) => sum + colour[channel]!, 0) / sample.length,
+      ) as unknown as Colour,
+    ];
+  const palette = quantize(
+    sample.map((colour) => [...colour] as [number, number, number]),
+    count,
+  );
   return palette ? palette.palette().slice(0, count) : different.slice(0, count);
 }
 
 function findNearest(colours: readonly Colour[], [r, g, b]: Colour): number {
-  let best = 0, bestDistance = Infinity;
+  let best = 0,
+    bestDistance = Infinity;
   for (let index = 0; index < colours.length; index++) {
     const [x, y, z] = colours[index]!;
     // Weighted as the eye sees: green most, blue least (a plain luma weighting).
@@ -56,7 +82,14 @@ function findNearest(colours: readonly Colour[], [r, g, b]: Colour): number {
 }
 
 /** Median cut can give a colour a shade beyond white where no pixel has it. */
-const toHex = (colour: Colour): string => `#${colour.map((value) => Math.min(255, Math.max(0, Math.round(value))).toString(16).padStart(2, '0')).join('')}`;
+const toHex = (colour: Colour): string =>
+  `#${colour
+    .map((value) =>
+      Math.min(255, Math.max(0, Math.round(value)))
+        .toString(16)
+        .padStart(2, '0'),
+    )
+    .join('')}`;
 
 /** Patches of one colour smaller than `underPixels` take the colour that surrounds them most. */
 export function removeSpeckles(picture: FlatPicture, underPixels: number): FlatPicture {
@@ -73,7 +106,12 @@ export function removeSpeckles(picture: FlatPicture, underPixels: number): FlatP
     for (let at = 0; at < patch.length; at++) {
       const pixel = patch[at]!;
       const x = pixel % width;
-      for (const next of [x > 0 ? pixel - 1 : -1, x < width - 1 ? pixel + 1 : -1, pixel - width, pixel + width < width * height ? pixel + width : -1]) {
+      for (const next of [
+        x > 0 ? pixel - 1 : -1,
+        x < width - 1 ? pixel + 1 : -1,
+        pixel - width,
+        pixel + width < width * height ? pixel + width : -1,
+      ]) {
         if (next < 0) continue;
         const label = labels[next]!;
         if (label !== own) around.set(label, (around.get(label) ?? 0) + 1);

@@ -13,5 +13,8 @@ export const POST = endpoint(async ({ shop, api }) => {
   const facts = parseInput(mapFacts, readFacts(api.url.searchParams));
   const measured = await measureFile(await readBody(api.request, FILE_LIMIT_BYTES), { steps: facts.steps });
   const { locale, currency, timeZone } = getShop(shop);
-  return pdfResponse(await printWeedingMap(facts.name, measured, facts.layers, { locale, currency, timeZone, system: getSystem(api) }), `${facts.name} weeding map.pdf`);
+  return pdfResponse(
+    await printWeedingMap(facts.name, measured, facts.layers, { locale, currency, timeZone, system: getSystem(api) }),
+    `${facts.name} weeding map.pdf`,
+  );
 });

@@ -2,4 +2,7 @@ import { channelInput } from '../../../core/input';
 import { keepEndpoints } from '../../../server/endpoint';
 import { archiveChannel, changeChannel } from '../../../server/keep-channels';
 
-export const { PUT, DELETE, POST } = keepEndpoints('This channel', channelInput, { change: changeChannel, archive: archiveChannel });
+export const { PUT, DELETE, POST } = keepEndpoints('This channel', channelInput, {
+  change: changeChannel,
+  archive: archiveChannel,
+});

@@ -5,4 +5,6 @@ import { parseInput } from '../../../server/errors';
 import { addChannel } from '../../../server/keep-channels';
 
 export const GET = endpoint(({ shop }) => loadChannels(shop.db));
-export const POST = endpoint(async ({ shop, api }) => addChannel(shop, parseInput(channelInput, await readJson(api.request))));
+export const POST = endpoint(async ({ shop, api }) =>
+  addChannel(shop, parseInput(channelInput, await readJson(api.request))),
+);

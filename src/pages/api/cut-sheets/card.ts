@@ -9,5 +9,8 @@ import { pdfResponse } from '../../../server/paper/paper';
 export const POST = endpoint(async ({ shop, api }) => {
   const card = parseInput(loadCardInput, await readJson(api.request));
   const { locale, currency, timeZone } = getShop(shop);
-  return pdfResponse(await printLoadCard(card, { locale, currency, timeZone, system: getSystem(api) }), `${card.vinylName} loading card.pdf`);
+  return pdfResponse(
+    await printLoadCard(card, { locale, currency, timeZone, system: getSystem(api) }),
+    `${card.vinylName} loading card.pdf`,
+  );
 });

@@ -3,4 +3,6 @@ import { cutLoad } from '../../../server/cut-load';
 import { endpoint, readJson } from '../../../server/endpoint';
 import { parseInput } from '../../../server/errors';
 
-export const POST = endpoint(async ({ shop, api }) => cutLoad(shop, parseInput(cutLoadInput, await readJson(api.request))));
+export const POST = endpoint(async ({ shop, api }) =>
+  cutLoad(shop, parseInput(cutLoadInput, await readJson(api.request))),
+);

@@ -4,5 +4,9 @@ import { findOfferPage } from '../../../server/buying/offer-index';
 import { endpoint, readJson } from '../../../server/endpoint';
 import { parseInput } from '../../../server/errors';
 
-export const GET = endpoint(({ shop, api }) => findOfferPage(shop, parseInput(offerQuery, { sort: 'unit', ...Object.fromEntries(api.url.searchParams) })));
-export const POST = endpoint(async ({ shop, api }) => addOffer(shop, parseInput(offerInput, await readJson(api.request))));
+export const GET = endpoint(({ shop, api }) =>
+  findOfferPage(shop, parseInput(offerQuery, { sort: 'unit', ...Object.fromEntries(api.url.searchParams) })),
+);
+export const POST = endpoint(async ({ shop, api }) =>
+  addOffer(shop, parseInput(offerInput, await readJson(api.request))),
+);

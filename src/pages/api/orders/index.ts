@@ -5,4 +5,6 @@ import { placeOrder } from '../../../server/keep-order';
 import { loadOrderList } from '../../../server/views/orders';
 
 export const GET = endpoint(({ shop }) => loadOrderList(shop));
-export const POST = endpoint(async ({ shop, api }) => placeOrder(shop, parseInput(orderInput, await readJson(api.request))));
+export const POST = endpoint(async ({ shop, api }) =>
+  placeOrder(shop, parseInput(orderInput, await readJson(api.request))),
+);

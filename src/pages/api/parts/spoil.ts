@@ -4,4 +4,7 @@ import { parseInput } from '../../../server/errors';
 import { loadBench } from '../../../server/views/bench';
 import { spoilParts } from '../../../server/work-at-bench';
 
-export const POST = endpoint(async ({ shop, api }) => ({ ...spoilParts(shop, parseInput(spoilInput, await readJson(api.request))), bench: loadBench(shop) }));
+export const POST = endpoint(async ({ shop, api }) => ({
+  ...spoilParts(shop, parseInput(spoilInput, await readJson(api.request))),
+  bench: loadBench(shop),
+}));

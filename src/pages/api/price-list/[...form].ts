@@ -15,9 +15,18 @@ export const GET = endpoint(async ({ shop, api }) => {
     case undefined:
       return list;
     case 'csv':
-      return new Response(`\uFEFF${writePriceListCsv(list, currency)}`, { headers: { 'Content-Type': 'text/csv; charset=utf-8', 'Content-Disposition': 'attachment; filename="price-list.csv"', 'Cache-Control': 'no-store' } });
+      return new Response(`\uFEFF${writePriceListCsv(list, currency)}`, {
+        headers: {
+          'Content-Type': 'text/csv; charset=utf-8',
+          'Content-Disposition': 'attachment; filename="price-list.csv"',
+          'Cache-Control': 'no-store',
+        },
+      });
     case 'pdf':
-      return pdfResponse(await printPriceList(list, name, shop.now(), { locale, currency, timeZone, system: getSystem(api) }), 'price list.pdf');
+      return pdfResponse(
+        await printPriceList(list, name, shop.now(), { locale, currency, timeZone, system: getSystem(api) }),
+        'price list.pdf',
+      );
     default:
       throw notFound('This page');
   }

@@ -3,4 +3,6 @@ import { endpoint, readJson } from '../../../server/endpoint';
 import { parseInput } from '../../../server/errors';
 import { askQuote } from '../../../server/quick-quote';
 
-export const POST = endpoint(async ({ shop, api }) => askQuote(shop, parseInput(quoteInput, await readJson(api.request))));
+export const POST = endpoint(async ({ shop, api }) =>
+  askQuote(shop, parseInput(quoteInput, await readJson(api.request))),
+);

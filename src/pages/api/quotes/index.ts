@@ -4,4 +4,6 @@ import { parseInput } from '../../../server/errors';
 import { keepQuote, loadQuoteStart } from '../../../server/quick-quote';
 
 export const GET = endpoint(({ shop }) => loadQuoteStart(shop));
-export const POST = endpoint(async ({ shop, api }) => keepQuote(shop, parseInput(quoteInput, await readJson(api.request))));
+export const POST = endpoint(async ({ shop, api }) =>
+  keepQuote(shop, parseInput(quoteInput, await readJson(api.request))),
+);

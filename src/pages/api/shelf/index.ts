@@ -3,4 +3,6 @@ import { endpoint } from '../../../server/endpoint';
 import { parseInput } from '../../../server/errors';
 import { loadShelfPage } from '../../../server/views/shelf';
 
-export const GET = endpoint(({ shop, api }) => loadShelfPage(shop, parseInput(shelfQuery, Object.fromEntries(api.url.searchParams))));
+export const GET = endpoint(({ shop, api }) =>
+  loadShelfPage(shop, parseInput(shelfQuery, Object.fromEntries(api.url.searchParams))),
+);

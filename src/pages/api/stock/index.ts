@@ -4,5 +4,9 @@ import { parseInput } from '../../../server/errors';
 import { receiveLot } from '../../../server/stock/keep-stock';
 import { loadStockPage } from '../../../server/stock/view-stock';
 
-export const GET = endpoint(({ shop, api }) => loadStockPage(shop, parseInput(stockQuery, Object.fromEntries(api.url.searchParams))));
-export const POST = endpoint(async ({ shop, api }) => receiveLot(shop, parseInput(lotInput, await readJson(api.request))));
+export const GET = endpoint(({ shop, api }) =>
+  loadStockPage(shop, parseInput(stockQuery, Object.fromEntries(api.url.searchParams))),
+);
+export const POST = endpoint(async ({ shop, api }) =>
+  receiveLot(shop, parseInput(lotInput, await readJson(api.request))),
+);

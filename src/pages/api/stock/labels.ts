@@ -7,5 +7,8 @@ import { loadStock } from '../../../server/stock/view-stock';
 
 export const GET = endpoint(async ({ shop, api }) => {
   const { locale, currency, timeZone } = getShop(shop);
-  return pdfResponse(await printOffcutLabels(loadStock(shop), { locale, currency, timeZone, system: getSystem(api) }), 'offcut labels.pdf');
+  return pdfResponse(
+    await printOffcutLabels(loadStock(shop), { locale, currency, timeZone, system: getSystem(api) }),
+    'offcut labels.pdf',
+  );
 });

@@ -3,4 +3,6 @@ import { endpoint } from '../../../server/endpoint';
 import { parseInput } from '../../../server/errors';
 import { findOffcuts } from '../../../server/stock/view-stock';
 
-export const GET = endpoint(({ shop, api }) => findOffcuts(shop, parseInput(offcutSearch, { key: null, ...Object.fromEntries(api.url.searchParams) })));
+export const GET = endpoint(({ shop, api }) =>
+  findOffcuts(shop, parseInput(offcutSearch, { key: null, ...Object.fromEntries(api.url.searchParams) })),
+);

@@ -5,4 +5,6 @@ import { endpoint, readJson } from '../../../server/endpoint';
 import { parseInput } from '../../../server/errors';
 
 export const GET = endpoint(({ shop }) => loadOffersView(shop));
-export const POST = endpoint(async ({ shop, api }) => addSupplier(shop, parseInput(supplierInput, await readJson(api.request))));
+export const POST = endpoint(async ({ shop, api }) =>
+  addSupplier(shop, parseInput(supplierInput, await readJson(api.request))),
+);

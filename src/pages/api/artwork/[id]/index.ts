@@ -8,7 +8,12 @@ const WHAT = 'This artwork';
 export const GET = endpoint(({ shop, api }) => loadArtworkView(shop, readId(api, WHAT)));
 export const PUT = endpoint(async ({ shop, api }) => {
   const body = await readJson(api.request);
-  return changeArtwork(shop, readId(api, WHAT), parseInput(artworkChange, body), parseInput(versionInput, body).version);
+  return changeArtwork(
+    shop,
+    readId(api, WHAT),
+    parseInput(artworkChange, body),
+    parseInput(versionInput, body).version,
+  );
 });
 export const DELETE = endpoint(({ shop, api }) => archiveArtwork(shop, readId(api, WHAT), true));
 export const POST = endpoint(({ shop, api }) => archiveArtwork(shop, readId(api, WHAT), false));

@@ -6,5 +6,10 @@ import { notFound } from '../../../../server/errors';
 export const GET = endpoint(({ shop, api }) => {
   const found = findOriginal(shop.db, readId(api, 'This artwork'));
   if (!found) throw notFound('This artwork');
-  return new Response(new Uint8Array(found.original), { headers: { 'Content-Type': 'application/octet-stream', 'Content-Disposition': `attachment; filename*=UTF-8''${encodeURIComponent(found.fileName)}` } });
+  return new Response(new Uint8Array(found.original), {
+    headers: {
+      'Content-Type': 'application/octet-stream',
+      'Content-Disposition': `attachment; filename*=UTF-8''${encodeURIComponent(found.fileName)}`,
+    },
+  });
 });

@@ -6,6 +6,11 @@ import { changeCutSheet, dropCutSheet } from '../../../../server/keep-cut-sheet'
 const WHAT = 'This cut sheet';
 export const PUT = endpoint(async ({ shop, api }) => {
   const body = await readJson(api.request);
-  return changeCutSheet(shop, readId(api, WHAT), parseInput(cutSheetVersion, body).version, parseInput(cutSheetInput, body));
+  return changeCutSheet(
+    shop,
+    readId(api, WHAT),
+    parseInput(cutSheetVersion, body).version,
+    parseInput(cutSheetInput, body),
+  );
 });
 export const DELETE = endpoint(({ shop, api }) => dropCutSheet(shop, readId(api, WHAT)));

@@ -3,4 +3,6 @@ import { endpoint, readJson } from '../../../../server/endpoint';
 import { parseInput } from '../../../../server/errors';
 import { keepCutSheet } from '../../../../server/keep-cut-sheet';
 
-export const POST = endpoint(async ({ shop, api }) => keepCutSheet(shop, parseInput(cutSheetInput, await readJson(api.request))));
+export const POST = endpoint(async ({ shop, api }) =>
+  keepCutSheet(shop, parseInput(cutSheetInput, await readJson(api.request))),
+);

@@ -6,7 +6,11 @@ import { loadOrderView } from '../../../../server/views/orders';
 export const POST = endpoint(({ shop, api }) => {
   const id = readId(api, 'This order');
   const move = api.params['move'] ?? '';
-  if (!isOrderMove(move)) throw new ShopError('not-found', 'An order can be handed over (hand-over), taken back (take-back), cancelled (cancel) or reopened (reopen).');
+  if (!isOrderMove(move))
+    throw new ShopError(
+      'not-found',
+      'An order can be handed over (hand-over), taken back (take-back), cancelled (cancel) or reopened (reopen).',
+    );
   moveOrder(shop, id, move);
   return loadOrderView(shop, id);
 });

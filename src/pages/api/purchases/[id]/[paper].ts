@@ -9,12 +9,22 @@ import { printPurchase, writePurchaseMail } from '../../../../server/paper/purch
 export const GET = endpoint(async ({ shop, api }) => {
   const purchase = viewPurchase(shop, readId(api, 'This purchase'));
   const { name, locale, currency, timeZone } = getShop(shop);
-  const file = (body: BodyInit, type: string, end: string) => new Response(body, { headers: { 'Content-Type': type, 'Content-Disposition': `attachment; filename="order-${purchase.id}.${end}"`, 'Cache-Control': 'no-store' } });
+  const file = (body: BodyInit, type: string, end: string) =>
+    new Response(body, {
+      headers: {
+        'Content-Type': type,
+        'Content-Disposition': `attachment; filename="order-${purchase.id}.${end}"`,
+        'Cache-Control': 'no-store',
+      },
+    });
   switch (api.params['paper']) {
     case 'csv':
       return file(`\uFEFF${writePurchaseCsv(purchase)}`, 'text/csv; charset=utf-8', 'csv');
     case 'pdf':
-      return pdfResponse(await printPurchase(purchase, name, { locale, currency, timeZone, system: getSystem(api) }), `order ${purchase.id}.pdf`);
+      return pdfResponse(
+        await printPurchase(purchase, name, { locale, currency, timeZone, system: getSystem(api) }),
+        `order ${purchase.id}.pdf`,
+      );
     case 'eml':
       return file(await writePurchaseMail(purchase, writePurchaseCsv(purchase), name), 'message/rfc822', 'eml');
     default:

@@ -5,5 +5,10 @@ import { parseInput } from '../../../../server/errors';
 
 export const PUT = endpoint(async ({ shop, api }) => {
   const body = await readJson(api.request);
-  return receivePurchase(shop, readId(api, 'This purchase'), parseInput(receiveInput, body), parseInput(versionInput, body).version);
+  return receivePurchase(
+    shop,
+    readId(api, 'This purchase'),
+    parseInput(receiveInput, body),
+    parseInput(versionInput, body).version,
+  );
 });

@@ -2,4 +2,7 @@ import { blankInput } from '../../../../core/input';
 import { keepEndpoints } from '../../../../server/endpoint';
 import { archiveBlank, changeBlank } from '../../../../server/keep-shelf';
 
-export const { PUT, DELETE, POST } = keepEndpoints('This blank', blankInput, { change: changeBlank, archive: archiveBlank });
+export const { PUT, DELETE, POST } = keepEndpoints('This blank', blankInput, {
+  change: changeBlank,
+  archive: archiveBlank,
+});

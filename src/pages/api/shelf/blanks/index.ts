@@ -3,4 +3,6 @@ import { endpoint, readJson } from '../../../../server/endpoint';
 import { parseInput } from '../../../../server/errors';
 import { addBlank } from '../../../../server/keep-shelf';
 
-export const POST = endpoint(async ({ shop, api }) => addBlank(shop, parseInput(blankInput, await readJson(api.request))));
+export const POST = endpoint(async ({ shop, api }) =>
+  addBlank(shop, parseInput(blankInput, await readJson(api.request))),
+);

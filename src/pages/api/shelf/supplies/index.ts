@@ -4,4 +4,6 @@ import { parseInput } from '../../../../server/errors';
 import { addSupply, loadSuppliesView } from '../../../../server/stock/keep-supplies';
 
 export const GET = endpoint(({ shop }) => loadSuppliesView(shop));
-export const POST = endpoint(async ({ shop, api }) => addSupply(shop, parseInput(supplyInput, await readJson(api.request))));
+export const POST = endpoint(async ({ shop, api }) =>
+  addSupply(shop, parseInput(supplyInput, await readJson(api.request))),
+);

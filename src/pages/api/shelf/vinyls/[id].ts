@@ -2,4 +2,7 @@ import { vinylInput } from '../../../../core/input';
 import { keepEndpoints } from '../../../../server/endpoint';
 import { archiveVinyl, changeVinyl } from '../../../../server/keep-shelf';
 
-export const { PUT, DELETE, POST } = keepEndpoints('This vinyl', vinylInput, { change: changeVinyl, archive: archiveVinyl });
+export const { PUT, DELETE, POST } = keepEndpoints('This vinyl', vinylInput, {
+  change: changeVinyl,
+  archive: archiveVinyl,
+});

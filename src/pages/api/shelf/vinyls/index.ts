@@ -3,4 +3,6 @@ import { endpoint, readJson } from '../../../../server/endpoint';
 import { parseInput } from '../../../../server/errors';
 import { addVinyl } from '../../../../server/keep-shelf';
 
-export const POST = endpoint(async ({ shop, api }) => addVinyl(shop, parseInput(vinylInput, await readJson(api.request))));
+export const POST = endpoint(async ({ shop, api }) =>
+  addVinyl(shop, parseInput(vinylInput, await readJson(api.request))),
+);

@@ -2,4 +2,7 @@ import { supplierInput } from '../../../../core/input';
 import { keepEndpoints } from '../../../../server/endpoint';
 import { archiveSupplier, changeSupplier } from '../../../../server/buying/keep-offers';
 
-export const { PUT, DELETE, POST } = keepEndpoints('This supplier', supplierInput, { change: changeSupplier, archive: archiveSupplier });
+export const { PUT, DELETE, POST } = keepEndpoints('This supplier', supplierInput, {
+  change: changeSupplier,
+  archive: archiveSupplier,
+});

@@ -2,4 +2,7 @@ import { supplyInput } from '../../../../../core/input';
 import { keepEndpoints } from '../../../../../server/endpoint';
 import { archiveSupply, changeSupply } from '../../../../../server/stock/keep-supplies';
 
-export const { PUT, DELETE, POST } = keepEndpoints('This supply', supplyInput, { change: changeSupply, archive: archiveSupply });
+export const { PUT, DELETE, POST } = keepEndpoints('This supply', supplyInput, {
+  change: changeSupply,
+  archive: archiveSupply,
+});

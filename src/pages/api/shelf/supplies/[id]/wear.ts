@@ -3,4 +3,6 @@ import { endpoint, readId, readJson } from '../../../../../server/endpoint';
 import { parseInput } from '../../../../../server/errors';
 import { bookWear } from '../../../../../server/stock/keep-supplies';
 
-export const POST = endpoint(async ({ shop, api }) => bookWear(shop, readId(api, 'This supply'), parseInput(wearInput, await readJson(api.request))));
+export const POST = endpoint(async ({ shop, api }) =>
+  bookWear(shop, readId(api, 'This supply'), parseInput(wearInput, await readJson(api.request))),
+);
