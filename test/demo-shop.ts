@@ -6,7 +6,7 @@ import { drizzle } from 'drizzle-orm/better-sqlite3';
 import * as schema from '../src/data/schema';
 import { openShop, type ShopContext } from '../src/server/context';
 import { ShopError } from '../src/server/errors';
-import { seedDemo } from '../src/server/seed-demo';
+import { seedDemo } from '../src/server/demo/seed-demo';
 
 export type TestShop = ShopContext & { readonly clock: { ms: number } };
 export const START_MS = Date.parse('2026-11-24T10:00:00Z');

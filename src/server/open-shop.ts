@@ -2,8 +2,8 @@
 
 import { loadShop } from '../data/shop-store';
 import { databaseFile, getShop, openShop } from './context';
-import { refreshMeasurements } from './keep-artwork';
-import { seedDemo } from './seed-demo';
+import { refreshMeasurements } from './artwork/save-artwork';
+import { seedDemo } from './demo/seed-demo';
 
 export async function openShopAtStart(): Promise<void> {
   const shop = openShop(databaseFile());

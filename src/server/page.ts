@@ -2,10 +2,10 @@
 
 import type { AstroGlobal } from 'astro';
 import type { MeasureSystem } from '../core/units';
-import type { FrameView } from '../views/views';
+import type { FrameView } from '../views/frame';
 import { getContext, type ShopContext } from './context';
 import { ShopError } from './errors';
-import { loadFrame } from './views/frame';
+import { loadFrame } from './shop/load-frame';
 
 export type LoadedPage<T> =
   | { readonly frame: FrameView; readonly view: T; readonly missing: null }

@@ -1,7 +1,7 @@
 // A batch at a station in words: what is done with what.
 
 import type { Batch } from '../core/scheduling';
-import type { BenchPartView } from '../views/views';
+import type { BenchPartView } from '../views/bench';
 import { STATION_NAMES } from './stations';
 
 export function describeBatch(batch: Batch<BenchPartView>): {

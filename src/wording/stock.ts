@@ -2,7 +2,7 @@
 
 import type { StockCause } from '../core/stock';
 import { formatPath, type FormatSettings } from '../core/units';
-import type { BookedStock } from '../views/views';
+import type { BookedStock } from '../views/bench';
 
 export const CAUSE_WORDS: Readonly<Record<StockCause, string>> = {
   received: 'received',

@@ -2,7 +2,7 @@
 
 import type { LayerMaterials, MeasureProblem, PrepStep, ReadProblem } from '../core/artwork';
 import type { Result } from '../core/units';
-import type { PreparedFile } from '../views/views';
+import type { PreparedFile } from '../views/artwork';
 import type { ArtworkWorker, FileWish, FirstLook, WrittenFile } from './artwork.worker';
 import { TaskWorker } from './task-worker';
 

@@ -24,7 +24,7 @@ import {
   type ReadProblem,
 } from '../core/artwork';
 import { fail, succeed, type Result } from '../core/units';
-import type { PreparedFile } from '../views/views';
+import type { PreparedFile } from '../views/artwork';
 
 export type CutFormat = 'svg' | 'dxf' | 'hpgl';
 export type FileWish = {

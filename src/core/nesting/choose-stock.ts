@@ -4,7 +4,7 @@ import { computeRingArea } from '../geometry';
 import { succeed, type Result } from '../units';
 import { nest } from './nest';
 import type { NestLayout, NestOptions, NestPiece, NestProblem, NestStock } from './nesting';
-import { fitLargestRest } from './rest';
+import { fitLargestRest } from './leftovers';
 
 /** `stock` is what is used of what was offered, `layout` a first layout on it; `wasteMm2` is what is gone and is neither piece nor kept as a rest. */
 export type ChosenStock = {

@@ -2,6 +2,6 @@
 export * from './free-time';
 export * from './slack';
 export * from './bench-queue';
-export * from './day-tape';
+export * from './day-timeline';
 export * from './earliest-day';
 export * from './day-loads';

@@ -1,7 +1,7 @@
 import { planInput, planVersion } from '../../core/input';
 import { endpoint, readJson } from '../../server/endpoint';
 import { parseInput } from '../../server/errors';
-import { keepStart, loadStart } from '../../server/keep-plan';
+import { keepStart, loadStart } from '../../server/shop/save-start-plan';
 
 export const GET = endpoint(({ shop }) => loadStart(shop));
 export const PUT = endpoint(async ({ shop, api }) => {

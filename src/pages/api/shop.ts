@@ -2,7 +2,7 @@ import { shopInput, versionInput } from '../../core/input';
 import { getShop } from '../../server/context';
 import { endpoint, readJson } from '../../server/endpoint';
 import { parseInput } from '../../server/errors';
-import { changeShop } from '../../server/keep-shelf';
+import { changeShop } from '../../server/stock/save-shelf';
 
 export const GET = endpoint(({ shop }) => getShop(shop));
 export const PUT = endpoint(async ({ shop, api }) => {

@@ -1,4 +1,4 @@
 import { endpoint } from '../../server/endpoint';
-import { loadToday } from '../../server/views/bench';
+import { loadToday } from '../../server/bench/load-bench';
 
 export const GET = endpoint(({ shop }) => loadToday(shop));

@@ -2,7 +2,8 @@
 
 import Button from '@mui/material/Button';
 import { formatLength } from '../../core/units';
-import type { ArtworkListView, FrameView } from '../../views/views';
+import type { ArtworkListView } from '../../views/artwork';
+import type { FrameView } from '../../views/frame';
 import { Frame } from '../shared/Frame';
 import { Picture } from '../shared/Picture';
 import { useSettings } from '../shared/settings';

@@ -9,7 +9,7 @@ import { useMemo, useState } from 'react';
 import { TYPEFACES, type PrepStep } from '../../core/artwork';
 import type { LetterOptions } from '../../core/artwork/lettering/letter';
 import { formatLength } from '../../core/units';
-import type { FrameView } from '../../views/views';
+import type { FrameView } from '../../views/frame';
 import { describeLetterProblem } from '../../wording/problems';
 import { letterInWorker } from '../../workers/source-client';
 import { ApiError, callApi, wordsOf } from '../shared/api';

@@ -3,7 +3,8 @@
 import Button from '@mui/material/Button';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { decodeText, FILE_LIMIT_BYTES, type ArtworkPicture } from '../../core/artwork';
-import type { FrameView, VinylView } from '../../views/views';
+import type { FrameView } from '../../views/frame';
+import type { VinylView } from '../../views/shelf';
 import { describeArtworkProblem } from '../../wording/problems';
 import { callApi, wordsOf } from '../shared/api';
 import { Frame } from '../shared/Frame';

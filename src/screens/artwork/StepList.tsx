@@ -6,7 +6,7 @@ import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import { useState } from 'react';
 import { STEP_DEFAULTS, type PrepStep, type StepAction } from '../../core/artwork';
-import type { PreparedFile } from '../../views/views';
+import type { PreparedFile } from '../../views/artwork';
 import { describeStep } from '../../wording/findings';
 import { useSettings } from '../shared/settings';
 import { StepFields } from './StepFields';

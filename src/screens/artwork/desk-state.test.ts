@@ -2,7 +2,7 @@
 import { MEASUREMENT_EDITION } from '../../core/artwork';
 import { act, renderHook } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
-import type { ArtworkView } from '../../views/views';
+import type { ArtworkView } from '../../views/artwork';
 import { openDesk, startDesk, toSteps, useDesk } from './desk-state';
 import { makeNameOf, toMaterials } from './layer-names';
 import { DEFAULT_SHOP_FIGURES, getOrdinaryDetails } from '../../core/materials';

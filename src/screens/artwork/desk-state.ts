@@ -2,7 +2,7 @@
 
 import { useMemo, useState } from 'react';
 import { WIDTH_RANGE_MM, type LayerRole, type Licence, type PrepStep, type StepAction } from '../../core/artwork';
-import type { ArtworkView } from '../../views/views';
+import type { ArtworkView } from '../../views/artwork';
 
 export type SizeBy = 'width' | 'height' | 'fit';
 /** Lengths in mm; null while what is typed is no number. */

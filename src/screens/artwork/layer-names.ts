@@ -2,7 +2,7 @@
 
 import type { LayerMaterials } from '../../core/artwork';
 import { getLayerMaterial, type ShopFigures } from '../../core/materials';
-import type { VinylView } from '../../views/views';
+import type { VinylView } from '../../views/shelf';
 import { getDisplayColourName } from '../../wording/colours';
 
 export function makeNameOf(names: Readonly<Record<string, string>>): (key: string) => string {

@@ -2,7 +2,7 @@
 
 import { startTransition, useRef, useState } from 'react';
 import type { LayerMaterials, PrepStep } from '../../core/artwork';
-import type { PreparedFile } from '../../views/views';
+import type { PreparedFile } from '../../views/artwork';
 import { describeArtworkProblem } from '../../wording/problems';
 import { prepareInWorker } from '../../workers/artwork-client';
 import { useLatest, type Asking } from '../shared/use-latest';

@@ -4,7 +4,7 @@ import type { ArtworkPicture } from '../../core/artwork';
 import type { Station } from '../../core/orders';
 import { STEP_LABELS } from '../../core/pressing';
 import { formatDuration, formatLength, formatTemperature } from '../../core/units';
-import type { BenchLineView, BenchPartView, BenchView } from '../../views/views';
+import type { BenchLineView, BenchPartView, BenchView } from '../../views/bench';
 import { describeCaution } from '../../wording/problems';
 import { Picture } from '../shared/Picture';
 import { useSettings } from '../shared/settings';

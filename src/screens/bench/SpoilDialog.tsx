@@ -11,7 +11,7 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import { SPOILAGE_CAUSES, type SpoilageCause, type Station } from '../../core/orders';
-import type { BenchPartView, Spoilage } from '../../views/views';
+import type { BenchPartView, Spoilage } from '../../views/bench';
 import { CAUSE_NAMES } from '../../wording/stations';
 
 const USUAL: Readonly<Record<Station, SpoilageCause>> = {

@@ -20,7 +20,8 @@ import {
   type StartPlan,
 } from '../../core/planning';
 import { formatMoney, formatShare, minor } from '../../core/units';
-import type { FrameView, StartView } from '../../views/views';
+import type { FrameView } from '../../views/frame';
+import type { StartView } from '../../views/start-plan';
 import { describeOneMore, describeStart } from '../../wording/start';
 import { callApi, wordsOf } from '../shared/api';
 import { Frame } from '../shared/Frame';

@@ -7,7 +7,8 @@ import { lazy, Suspense, useMemo, useState } from 'react';
 import { STAGE_LABELS, sumByStage, type Odds } from '../../core/costing/compare-vinyls';
 import type { CostStage } from '../../core/costing';
 import { formatShare, parseNumber } from '../../core/units';
-import type { CompareView, FrameView } from '../../views/views';
+import type { CompareView } from '../../views/compare';
+import type { FrameView } from '../../views/frame';
 import { describeFlip, describeUnfit, describeVerdict } from '../../wording/compare';
 import { describeCostProblem } from '../../wording/problems';
 import { drawOddsInWorker } from '../../workers/odds-client';
@@ -17,7 +18,7 @@ import { useSettings } from '../shared/settings';
 import { useLatest } from '../shared/use-latest';
 import { useMounted } from '../shared/use-mounted';
 import { Why } from '../shared/Why';
-import { listChoices, listLayers, reckonCompare, type CompareKind, type CompareWish } from './reckon-compare';
+import { listChoices, listLayers, reckonCompare, type CompareKind, type CompareWish } from './calculate-compare';
 import { WorthPanel } from './WorthPanel';
 
 const FlipCharts = lazy(() => import('./FlipCharts'));

@@ -4,7 +4,7 @@ import { CartesianGrid, Line, LineChart, ReferenceLine, ResponsiveContainer, Too
 import { getCandidateName, type Candidate } from '../../core/costing/compare-vinyls';
 import { formatLength, formatMoney, formatNumber, formatShare } from '../../core/units';
 import { useSettings, type Settings } from '../shared/settings';
-import type { Axis, Curve } from './reckon-compare';
+import type { Axis, Curve } from './calculate-compare';
 
 const TITLES: Readonly<Record<Axis, string>> = {
   wage: 'over your hour',

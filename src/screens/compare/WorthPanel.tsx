@@ -5,7 +5,7 @@ import TextField from '@mui/material/TextField';
 import { useMemo, useState } from 'react';
 import { computeExactCost, type ItemSpec } from '../../core/costing';
 import { boxPiece, computeOutlay, findCheaperFrom, judgeMat, judgeTool } from '../../core/planning';
-import type { CompareView } from '../../views/views';
+import type { CompareView } from '../../views/compare';
 import { describeCheaperFrom, describeMat, describeTool } from '../../wording/worth-it';
 import { MoneyInput } from '../shared/MoneyInput';
 import { NumberInput } from '../shared/NumberInput';

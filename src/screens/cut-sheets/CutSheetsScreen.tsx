@@ -5,13 +5,14 @@ import { enqueueSnackbar } from 'notistack';
 import { useRef, useState } from 'react';
 import { listPartIds, type CutSheet } from '../../core/orders';
 import { formatDay, formatInstant, formatLength } from '../../core/units';
-import type { CutSheetsView, FrameView } from '../../views/views';
+import type { CutSheetsView } from '../../views/cut-sheets';
+import type { FrameView } from '../../views/frame';
 import { callApi, wordsOf } from '../shared/api';
 import { Frame } from '../shared/Frame';
 import { useSettings } from '../shared/settings';
 import type { Group, Kept } from './cut-load';
 import { DayLoads } from './DayLoads';
-import type { KeptId } from './keep-sheet';
+import type { KeptId } from './save-sheet';
 import { VinylLoad } from './VinylLoad';
 
 export function CutSheetsScreen({ frame, view }: { frame: FrameView; view: CutSheetsView }) {

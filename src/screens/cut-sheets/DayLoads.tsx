@@ -8,7 +8,7 @@ import { NO_MARKS, type ChosenStock, type CutShape, type NestLayout, type NestOp
 import { listPartIds } from '../../core/orders';
 import { proposeLoads, sumLoadSeconds } from '../../core/scheduling';
 import { formatDay, formatDuration } from '../../core/units';
-import type { CutSheetsView } from '../../views/views';
+import type { CutSheetsView } from '../../views/cut-sheets';
 import { describeDayLoad, describeLayout, describeNestProblem } from '../../wording/nesting';
 import { chooseInWorker, nestInWorkers, stopNesting } from '../../workers/nest-client';
 import { callApi, wordsOf } from '../shared/api';

@@ -4,7 +4,7 @@ import { useRef } from 'react';
 import type { Polyline } from '../../core/geometry';
 import type { DrawnMarks, NestStock, Placement, Rest, SheetUse } from '../../core/nesting';
 import { formatLength } from '../../core/units';
-import type { WaitingPart } from '../../views/views';
+import type { WaitingPart } from '../../views/cut-sheets';
 import type { CutOutline } from '../../core/nesting';
 import { useSettings } from '../shared/settings';
 import { outlineOf, partIdOf, placementKey, tagOf, TAG_LETTERS, type Laid } from './cut-load';

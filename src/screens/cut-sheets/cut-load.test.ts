@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { DEFAULT_SHOP_FIGURES } from '../../core/materials';
 import { NO_MARKS, type NestLayout, type Placement } from '../../core/nesting';
-import type { StockChoice, WaitingPart } from '../../views/views';
+import type { StockChoice, WaitingPart } from '../../views/cut-sheets';
 import type { CutShape } from '../../core/nesting';
 import {
   choicesOf,
@@ -22,7 +22,7 @@ import {
   type Laid,
   type Setup,
 } from './cut-load';
-import { toLoadFacts, writeSheet } from './give-load';
+import { toLoadFacts, writeSheet } from './export-load';
 
 const figures = {
   ...DEFAULT_SHOP_FIGURES,

@@ -19,7 +19,7 @@ import {
 import { computeRingArea, intersectRegions, makeRegion, splitPieces, type Point } from '../../core/geometry';
 import type { CutSheet, CutSheetPiece, CutSource, Hold } from '../../core/orders';
 import { rectangle, spotRing } from '../../core/stock';
-import type { CutSheetsView, StockChoice, UsualPiece, WaitingPart } from '../../views/views';
+import type { CutSheetsView, StockChoice, UsualPiece, WaitingPart } from '../../views/cut-sheets';
 import type { CutOutline, CutShape } from '../../core/nesting';
 
 export type Group = CutSheetsView['groups'][number];

@@ -1,7 +1,7 @@
 // Outlines of layers, each read once from its drawing.
 
 import type { CutSource } from '../../core/orders';
-import type { CutSheetsView } from '../../views/views';
+import type { CutSheetsView } from '../../views/cut-sheets';
 import type { CutShape } from '../../core/nesting';
 import { shapeInWorker } from '../../workers/nest-client';
 import { fetchFile } from '../shared/api';

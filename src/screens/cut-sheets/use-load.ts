@@ -12,7 +12,7 @@ import {
   type Placement,
 } from '../../core/nesting';
 import { listPartIds, type CutSheetPiece, type CutSource } from '../../core/orders';
-import type { CutSheetsView, StockChoice, UsualPiece, WaitingPart } from '../../views/views';
+import type { CutSheetsView, StockChoice, UsualPiece, WaitingPart } from '../../views/cut-sheets';
 import { describeNestProblem } from '../../wording/nesting';
 import { fillInWorker, nestInWorkers, stopNesting } from '../../workers/nest-client';
 import { wordsOf } from '../shared/api';
@@ -35,7 +35,7 @@ import {
   type Load,
   type Setup,
 } from './cut-load';
-import { useKeptSheet, type KeptId } from './keep-sheet';
+import { useKeptSheet, type KeptId } from './save-sheet';
 import { loadShapes } from './load-shapes';
 
 const ENDLESS = 1e9;

@@ -7,7 +7,7 @@ import type { ItemCost } from '../../core/costing';
 import type { ShopFigures } from '../../core/materials';
 import { priceOnChannel, readChannel } from '../../core/pricing';
 import { formatShare, minor } from '../../core/units';
-import type { ChannelView } from '../../views/views';
+import type { ChannelView } from '../../views/price-list';
 import { describeChannelProblem } from '../../wording/problems';
 import { callApi } from '../shared/api';
 import { useSettings } from '../shared/settings';

@@ -2,7 +2,8 @@
 
 import Button from '@mui/material/Button';
 import { useFieldArray, type UseFormReturn } from 'react-hook-form';
-import type { BlankView, ItemEditorView } from '../../views/views';
+import type { BlankView } from '../../views/shelf';
+import type { ItemEditorView } from '../../views/items';
 import { Choice, MoneyField, NumberField, TextLine } from '../shared/form';
 import { startForm, type ItemForm } from './item-form';
 import { PlacementFields } from './PlacementFields';

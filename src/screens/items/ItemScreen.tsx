@@ -13,7 +13,8 @@ import { explainChange, getUsualVariant, listMadeLayers, resolveVariant } from '
 import { itemInput } from '../../core/input';
 import { decideHandedness } from '../../core/materials';
 import { formatLength, formatMoney } from '../../core/units';
-import type { FrameView, ItemEditorView, ItemView } from '../../views/views';
+import type { FrameView } from '../../views/frame';
+import type { ItemEditorView, ItemView } from '../../views/items';
 import { describeLicenceCaution } from '../../wording/findings';
 import { describeHandedness } from '../../wording/stations';
 import { callApi, wordsOf } from '../shared/api';
@@ -31,7 +32,7 @@ import { ItemFields } from './ItemFields';
 import { JointPanel } from './JointPanel';
 import { MoreFields } from './MoreFields';
 import { PricePanel } from './PricePanel';
-import { reckonItem } from './reckon-item';
+import { reckonItem } from './calculate-item';
 import { VariantTable } from './VariantTable';
 
 // Charts weigh more than all the rest of the page.

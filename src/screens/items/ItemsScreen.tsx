@@ -2,7 +2,8 @@
 
 import Button from '@mui/material/Button';
 import { formatMoney } from '../../core/units';
-import type { FrameView, ItemListView } from '../../views/views';
+import type { FrameView } from '../../views/frame';
+import type { ItemListView } from '../../views/items';
 import { describeCauses } from '../../wording/cost-change';
 import { Frame } from '../shared/Frame';
 import { Picture } from '../shared/Picture';

@@ -2,9 +2,9 @@
 
 import type { ReactNode } from 'react';
 import type { ItemPlan } from '../../core/costing';
-import type { BlankView } from '../../views/views';
+import type { BlankView } from '../../views/shelf';
 import { Why } from '../shared/Why';
-import { reckonItem, type ReckonInput } from './reckon-item';
+import { reckonItem, type ReckonInput } from './calculate-item';
 
 type Props = { readonly input: ReckonInput; readonly plan: ItemPlan; readonly blank: BlankView; readonly wage: number };
 

@@ -12,7 +12,8 @@ import {
 } from '../../core/costing';
 import type { PriceBasis } from '../../core/stock';
 import { minor } from '../../core/units';
-import type { ArtworkView, ItemEditorView } from '../../views/views';
+import type { ArtworkView } from '../../views/artwork';
+import type { ItemEditorView } from '../../views/items';
 
 export type PlacementForm = {
   artworkId: number;

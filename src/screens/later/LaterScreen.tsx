@@ -1,7 +1,7 @@
 // A view whose work is still to come: what it will answer, and where that is found today.
 
 import Button from '@mui/material/Button';
-import type { FrameView } from '../../views/views';
+import type { FrameView } from '../../views/frame';
 import { Frame } from '../shared/Frame';
 
 const LATER = {

@@ -1,7 +1,7 @@
 // The page for an address that leads nowhere.
 
 import Button from '@mui/material/Button';
-import type { FrameView } from '../../views/views';
+import type { FrameView } from '../../views/frame';
 import { Frame } from '../shared/Frame';
 
 export function NotFoundScreen({ frame, what }: { frame: FrameView; what: string }) {

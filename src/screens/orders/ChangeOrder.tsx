@@ -6,7 +6,7 @@ import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import { useForm } from 'react-hook-form';
 import { orderChange } from '../../core/input';
-import type { OrderView } from '../../views/views';
+import type { OrderView } from '../../views/orders';
 import { FormActions, MoneyField, TextLine, useSave } from '../shared/form';
 
 export default function ChangeOrder({

@@ -3,7 +3,8 @@
 import Button from '@mui/material/Button';
 import { useQuery } from '@tanstack/react-query';
 import { formatDay, formatMoney } from '../../core/units';
-import type { FrameView, OrderListView, OrderRow } from '../../views/views';
+import type { FrameView } from '../../views/frame';
+import type { OrderListView, OrderRow } from '../../views/orders';
 import { STAGE_NAMES } from '../../wording/stations';
 import { callApi } from '../shared/api';
 import { Comb, CombLegend } from '../shared/Comb';

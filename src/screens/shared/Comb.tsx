@@ -1,6 +1,6 @@
 // An order's progress: one column a unit, one tooth a part, filled as it is cut, weeded, pressed, checked.
 
-import type { CombColumn } from '../../views/views';
+import type { CombColumn } from '../../views/orders';
 import { STATE_NAMES } from '../../wording/stations';
 
 export function Comb({ columns }: { columns: readonly CombColumn[] }) {

@@ -4,7 +4,7 @@ import Dialog from '@mui/material/Dialog';
 import { useQuery } from '@tanstack/react-query';
 import { Command } from 'cmdk';
 import { useState } from 'react';
-import type { FoundThing } from '../../views/views';
+import type { FoundThing } from '../../views/frame';
 import { callApi } from './api';
 import { VIEWS } from './view-list';
 import './find-dialog.css';

@@ -8,7 +8,7 @@ import { SnackbarProvider } from 'notistack';
 import { lazy, Suspense, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { formatClock, formatInstant, type MeasureSystem } from '../../core/units';
 import { theme } from '../../theme/theme';
-import type { FrameView, RunningWork } from '../../views/views';
+import type { FrameView, RunningWork } from '../../views/frame';
 import { callApi } from './api';
 import { KeyListContext, useKeys, type KeyBinding } from './keys';
 import { setCookie, SettingsProvider, toSettings, useSettings } from './settings';

@@ -2,7 +2,7 @@
 
 import { createContext, useContext } from 'react';
 import type { FormatSettings, MeasureSystem } from '../../core/units';
-import type { ShopView } from '../../views/views';
+import type { ShopView } from '../../views/frame';
 
 export type Settings = FormatSettings & { readonly shop: ShopView };
 const SettingsContext = createContext<Settings | null>(null);

@@ -5,14 +5,14 @@ import { PLAIN_ITEM, PLAIN_SHOP } from '../../../test/worked-example';
 import { computeItemCost, type ItemCost } from '../../core/costing';
 import { computeFloor, readPrice } from '../../core/pricing';
 import { figure, minor } from '../../core/units';
-import type { ShopView } from '../../views/views';
+import type { ShopView } from '../../views/frame';
 import { Comb } from './Comb';
 import { CostStrip } from './CostStrip';
 import { PriceRule } from './PriceRule';
 import { SeamView } from './SeamView';
 import { SettingsProvider, toSettings } from './settings';
 import { Slack } from './Slack';
-import { Tape } from './Tape';
+import { Tape } from './Timeline';
 import { Why } from './Why';
 
 class Observer {

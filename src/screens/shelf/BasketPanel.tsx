@@ -3,7 +3,7 @@
 import Button from '@mui/material/Button';
 import { compareBaskets, type Basket } from '../../core/buying';
 import { formatMoney, groupBy } from '../../core/units';
-import type { ThingView } from '../../views/views';
+import type { ThingView } from '../../views/stock';
 import { useSettings } from '../shared/settings';
 import { Why } from '../shared/Why';
 import { formatAmount } from './measures';

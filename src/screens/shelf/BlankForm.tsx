@@ -8,7 +8,7 @@ import DialogTitle from '@mui/material/DialogTitle';
 import { useFieldArray, useForm, type Resolver } from 'react-hook-form';
 import { blankInput } from '../../core/input';
 import { FABRIC_NAMES, FABRICS, HEATINGS, type Fabric, type Heating, type PrintArea } from '../../core/materials';
-import type { BlankView } from '../../views/views';
+import type { BlankView } from '../../views/shelf';
 import { Choice, FormActions, MoneyField, TextLine, useSave } from '../shared/form';
 import { AreaFields } from './AreaFields';
 

@@ -14,7 +14,7 @@ import { enqueueSnackbar } from 'notistack';
 import { useRef, useState } from 'react';
 import { LIST_COLUMNS, type ColumnMatch, type ListColumn } from '../../core/buying';
 import { formatMoney } from '../../core/units';
-import type { ListChange, ListPreview, SupplierView } from '../../views/views';
+import type { ListChange, ListPreview, SupplierView } from '../../views/offers';
 import { COLUMN_WORDS, describeLineProblem } from '../../wording/price-lists';
 import { callApi, fetchFile, wordsOf } from '../shared/api';
 import { useSettings } from '../shared/settings';

@@ -14,13 +14,13 @@ import { useState } from 'react';
 import { BOOKED_CAUSES } from '../../core/input';
 import { computeLengthByDiameter, computeLengthByWeight } from '../../core/stock';
 import { formatPath, parseNumber } from '../../core/units';
-import type { LotView, ThingView } from '../../views/views';
+import type { LotView, ThingView } from '../../views/stock';
 import { CAUSE_WORDS } from '../../wording/stock';
 import { useSettings } from '../shared/settings';
 import { describeLot } from './measures';
 import { OffcutShapeView } from './OffcutShapeView';
 import { NumberText, useLengthUnit } from './SmallFields';
-import { SpotFields, useSpots, type SpotText } from './SpotFields';
+import { SpotFields, useSpots, type SpotText } from './SpoiledSpotFields';
 import { useSmallForm } from './use-form-state';
 
 type Props = {

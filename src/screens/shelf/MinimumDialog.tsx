@@ -7,7 +7,7 @@ import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import { enqueueSnackbar } from 'notistack';
 import { MM2_PER_M2, parseNumber } from '../../core/units';
-import type { StockRow } from '../../views/views';
+import type { StockRow } from '../../views/stock';
 import { useSettings } from '../shared/settings';
 import { formatAmount } from './measures';
 import { NumberText } from './SmallFields';

@@ -1,7 +1,7 @@
 // An offcut to scale, with its spoiled spots, and with what is to be cut from it where it would lie.
 
 import type { BadSpot } from '../../core/stock';
-import type { LotView } from '../../views/views';
+import type { LotView } from '../../views/stock';
 
 type Placed = { readonly x: number; readonly y: number; readonly widthMm: number; readonly heightMm: number };
 type Props = {

@@ -12,7 +12,7 @@ import { enqueueSnackbar } from 'notistack';
 import { useState } from 'react';
 import { CartesianGrid, Line, LineChart, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts';
 import { formatDay, formatLength, formatMoney } from '../../core/units';
-import type { OfferHistory, OfferView } from '../../views/views';
+import type { OfferHistory, OfferView } from '../../views/offers';
 import { callApi, wordsOf } from '../shared/api';
 import { useSettings } from '../shared/settings';
 import { Why } from '../shared/Why';

@@ -4,7 +4,7 @@ import { keepPreviousData, useQueries } from '@tanstack/react-query';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useEffect, useRef, useState } from 'react';
 import { formatDay, formatMoney } from '../../core/units';
-import type { OfferPage, OfferView } from '../../views/views';
+import type { OfferPage, OfferView } from '../../views/offers';
 import { callApi, wordsOf } from '../shared/api';
 import { useSettings } from '../shared/settings';
 import { Why } from '../shared/Why';

@@ -4,7 +4,7 @@ import Button from '@mui/material/Button';
 import { enqueueSnackbar } from 'notistack';
 import { useState } from 'react';
 import { formatInstant, formatMoney, parseNumber } from '../../core/units';
-import type { PurchaseView } from '../../views/views';
+import type { PurchaseView } from '../../views/purchases';
 import { callApi, wordsOf } from '../shared/api';
 import { useSettings } from '../shared/settings';
 import { NumberText } from './SmallFields';

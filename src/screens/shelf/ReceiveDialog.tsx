@@ -10,7 +10,7 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { enqueueSnackbar } from 'notistack';
 import { parseNumber } from '../../core/units';
-import type { ThingView } from '../../views/views';
+import type { ThingView } from '../../views/stock';
 import { NumberText, useLengthUnit, useMoneyText } from './SmallFields';
 import { useSmallForm } from './use-form-state';
 import { useThings } from './use-things';

@@ -8,7 +8,7 @@ import DialogTitle from '@mui/material/DialogTitle';
 import TextField from '@mui/material/TextField';
 import { enqueueSnackbar } from 'notistack';
 import { parseNumber } from '../../core/units';
-import type { SupplierView } from '../../views/views';
+import type { SupplierView } from '../../views/offers';
 import { callApi, wordsOf } from '../shared/api';
 import { NumberText, useMoneyText } from './SmallFields';
 import { useSmallForm } from './use-form-state';

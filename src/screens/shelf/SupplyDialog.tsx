@@ -10,7 +10,7 @@ import TextField from '@mui/material/TextField';
 import { enqueueSnackbar } from 'notistack';
 import { getSupplyFacts, SUPPLY_KIND_NAMES, TACKS, type SupplyKind, type Tack } from '../../core/stock';
 import { parseNumber } from '../../core/units';
-import type { SupplyView } from '../../views/views';
+import type { SupplyView } from '../../views/supplies';
 import { NumberText, useLengthUnit } from './SmallFields';
 import { useSmallForm } from './use-form-state';
 

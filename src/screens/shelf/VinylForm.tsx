@@ -16,7 +16,7 @@ import {
   type VinylDetails,
   type VinylKind,
 } from '../../core/materials';
-import type { VinylView } from '../../views/views';
+import type { VinylView } from '../../views/shelf';
 import { describeHandedness } from '../../wording/stations';
 import { Choice, FormActions, LengthField, MoneyField, NumberField, TextLine, useSave } from '../shared/form';
 import { CutFields, PressFields, UseFields } from './VinylDetailFields';

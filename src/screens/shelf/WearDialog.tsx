@@ -12,7 +12,7 @@ import TextField from '@mui/material/TextField';
 import { enqueueSnackbar } from 'notistack';
 import { getSupplyFacts, type WearKind } from '../../core/stock';
 import { parseNumber } from '../../core/units';
-import type { SupplyView } from '../../views/views';
+import type { SupplyView } from '../../views/supplies';
 import { NumberText } from './SmallFields';
 import { useSmallForm } from './use-form-state';
 

@@ -1,7 +1,7 @@
 // How much of a thing, in the words a shelf is spoken of.
 
 import { formatLength, formatNumber, formatPath, MM2_PER_M2, MM_PER_INCH, type FormatSettings } from '../../core/units';
-import type { LotView, StockLineView } from '../../views/views';
+import type { LotView, StockLineView } from '../../views/stock';
 
 const MM2_PER_FT2 = (12 * MM_PER_INCH) ** 2;
 

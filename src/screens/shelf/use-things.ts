@@ -1,7 +1,7 @@
 // Everything that can lie on the shelf, asked for once a dialog needs to choose among it.
 
 import { useQuery } from '@tanstack/react-query';
-import type { ThingView } from '../../views/views';
+import type { ThingView } from '../../views/stock';
 import { callApi } from '../shared/api';
 
 const NONE: readonly ThingView[] = [];

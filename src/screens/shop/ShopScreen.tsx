@@ -8,7 +8,7 @@ import { useForm, type Resolver } from 'react-hook-form';
 import { shopInput } from '../../core/input';
 import { SHOP_FIGURES, type ShopFigureKey, type ShopFigures } from '../../core/materials';
 import { formatMoney } from '../../core/units';
-import type { FrameView, ShopView } from '../../views/views';
+import type { FrameView, ShopView } from '../../views/frame';
 import { LengthField, MoneyField, NumberField, TextLine, useSave } from '../shared/form';
 import { FIGURE_GROUPS } from './figure-groups';
 import { Frame } from '../shared/Frame';

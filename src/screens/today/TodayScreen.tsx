@@ -4,13 +4,15 @@ import Button from '@mui/material/Button';
 import { useQuery } from '@tanstack/react-query';
 import type { Station } from '../../core/orders';
 import { formatDay, formatDuration } from '../../core/units';
-import type { FrameView, NextBatch, OrderRow, TodayView } from '../../views/views';
+import type { FrameView } from '../../views/frame';
+import type { NextBatch, TodayView } from '../../views/today';
+import type { OrderRow } from '../../views/orders';
 import { callApi } from '../shared/api';
 import { Comb, CombLegend } from '../shared/Comb';
 import { Frame } from '../shared/Frame';
 import { useSettings, type Settings } from '../shared/settings';
 import { Slack } from '../shared/Slack';
-import { Tape } from '../shared/Tape';
+import { Tape } from '../shared/Timeline';
 
 export function TodayScreen({ frame, view }: { frame: FrameView; view: TodayView }) {
   return (

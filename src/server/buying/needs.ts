@@ -10,7 +10,7 @@ import { getShop, type ShopContext } from '../context';
 import { DAYS_TO_MAKE } from '../stock/make-days';
 import { measureLot } from '../stock/measure-lot';
 import { computeWeeklyUses } from '../stock/weekly-use';
-import { computeOrderNeeds } from '../stock/view-stock';
+import { computeOrderNeeds } from '../stock/load-stock';
 import { nameThings } from '../stock/things';
 
 export type OpenNeed = Need & { readonly because: string; readonly unit: 'mm²' | 'count' };

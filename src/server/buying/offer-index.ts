@@ -3,7 +3,7 @@
 import { computeUnitPrices, type Supplier } from '../../core/buying';
 import { loadOffers, loadSuppliers, readOfferStamp, type StoredSupplier } from '../../data/offer-store';
 import { readShelfStamp } from '../../data/shelf-store';
-import type { OfferPage, OffersView, OfferView, SupplierView } from '../../views/views';
+import type { OfferPage, OffersView, OfferView, SupplierView } from '../../views/offers';
 import { getShop, type ShopContext } from '../context';
 import { listThings } from '../stock/things';
 import { loadOpenNeeds } from './needs';

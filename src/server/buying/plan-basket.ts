@@ -7,7 +7,7 @@ import { findAlikeVinyls, type Grade } from '../../core/materials';
 import { keyOf, parseKey } from '../../core/stock';
 import { loadOffers, loadSuppliers } from '../../data/offer-store';
 import { loadVinyls } from '../../data/shelf-store';
-import type { BasketView } from '../../views/views';
+import type { BasketView } from '../../views/purchases';
 import { getShop, type ShopContext } from '../context';
 import { listThings } from '../stock/things';
 import { toOffer } from './offer-of';

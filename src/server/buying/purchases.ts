@@ -14,10 +14,10 @@ import {
   type StoredOffer,
   type StoredPurchase,
 } from '../../data/offer-store';
-import type { PurchasesView, PurchaseView } from '../../views/views';
+import type { PurchasesView, PurchaseView } from '../../views/purchases';
 import type { ShopContext } from '../context';
 import { notFound, ShopError, stale } from '../errors';
-import { receiveLot } from '../stock/keep-stock';
+import { receiveLot } from '../stock/save-stock';
 import { toSupplierView } from './offer-index';
 
 /** One purchase a supplier. Prices are those of the offers now, not what a page says. */

@@ -18,7 +18,7 @@ import { loadPackings } from '../../data/packing-store';
 import { findItems, type StoredItem } from '../../data/item-store';
 import { findBlanks, findVinyls, type StoredBlank, type StoredVinyl } from '../../data/shelf-store';
 import type { ShopContext } from '../context';
-import type { ReadOrder } from '../read-orders';
+import type { ReadOrder } from '../orders/read-orders';
 import { loadPrices } from './prices';
 
 export type Materials = ItemMaterials & {

@@ -20,7 +20,7 @@ import { log, ShopError } from '../errors';
 import { runInThread } from '../run-in-thread';
 import type { PackTask } from '../threads/pack-thread';
 import { loadEvidence } from './evidence';
-import { noteItem } from './keep-item';
+import { noteItem } from './save-item';
 import { loadMaterials, type Materials } from './materials';
 import { priceItem } from './price-item';
 

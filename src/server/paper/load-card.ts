@@ -1,7 +1,7 @@
 // The loading card of a cut sheet: what it looks like, how to load it, and which pieces lie on it in the order they are cut; a page for each sheet.
 
 import { formatDay, formatLength, formatShare, type FormatSettings } from '../../core/units';
-import type { LoadCard } from '../../views/views';
+import type { LoadCard } from '../../views/cut-sheets';
 import { describeLoading } from '../../wording/nesting';
 import { INK, PAPER_MARGIN_MM, plainText, POINTS_PER_MM, printPaper, RULE, SOFT, type Paper } from './paper';
 

@@ -1,7 +1,7 @@
 // Labels for offcuts: the code to find it by, its size, and its shape to scale.
 
 import { formatLength, type FormatSettings } from '../../core/units';
-import type { FullStock } from '../../views/views';
+import type { FullStock } from '../../views/stock';
 import { INK, PAPER_MARGIN_MM, plainText, POINTS_PER_MM, printPaper, RULE, SOFT } from './paper';
 
 /** Three labels across, cut apart along the lines. */

@@ -2,7 +2,7 @@
 
 import { writeCsv } from '../../core/buying';
 import { formatMoney, getMoneyDigits, type FormatSettings } from '../../core/units';
-import type { PriceListView } from '../../views/views';
+import type { PriceListView } from '../../views/price-list';
 import { printPaper } from './paper';
 import { drawHeading, drawTable } from './paper-table';
 

@@ -2,7 +2,7 @@
 
 import { createTransport } from 'nodemailer';
 import { formatMoney, type FormatSettings } from '../../core/units';
-import type { PurchaseView } from '../../views/views';
+import type { PurchaseView } from '../../views/purchases';
 import { printPaper } from './paper';
 import { drawHeading, drawTable } from './paper-table';
 

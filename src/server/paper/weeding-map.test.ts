@@ -1,6 +1,6 @@
 import { expect, it } from 'vitest';
 import { readPdfPages } from '../../../test/read-pdf';
-import { measureFile } from '../measure-file';
+import { measureFile } from '../artwork/measure-file';
 import { plainText } from './paper';
 import { printWeedingMap } from './weeding-map';
 

@@ -2,7 +2,7 @@
 
 import { writeCsv } from '../../core/buying';
 import { getMoneyDigits } from '../../core/units';
-import type { FullStock } from '../../views/views';
+import type { FullStock } from '../../views/stock';
 
 /** Lengths in mm; money in whole units of the currency. */
 export function writeStockCsv(stock: FullStock, currency: string): string {

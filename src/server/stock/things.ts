@@ -3,7 +3,7 @@
 import { keyOf, parseKey, type Supply } from '../../core/stock';
 import { loadBlanks, loadVinyls, readShelfStamp } from '../../data/shelf-store';
 import { loadSupplies } from '../../data/supply-store';
-import type { ThingView } from '../../views/views';
+import type { ThingView } from '../../views/stock';
 import type { ShopContext } from '../context';
 import { ShopError } from '../errors';
 

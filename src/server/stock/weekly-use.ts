@@ -3,7 +3,7 @@
 import { computeWeeklyUse, USE_WEEKS } from '../../core/stock';
 import type { Figure } from '../../core/units';
 import { loadFirstReceived, loadUseOfLots } from '../../data/stock-store';
-import type { ThingView } from '../../views/views';
+import type { ThingView } from '../../views/stock';
 import { getShop, type ShopContext } from '../context';
 import { measureLot } from './measure-lot';
 

@@ -1,10 +1,10 @@
 import { FILE_LIMIT_BYTES } from '../../../core/artwork';
 import { artworkKept } from '../../../core/input';
 import { endpoint, readBody } from '../../../server/endpoint';
-import { readFacts } from '../../../server/keep-artwork';
+import { readFacts } from '../../../server/artwork/save-artwork';
 import { parseInput } from '../../../server/errors';
-import { keepArtwork } from '../../../server/keep-artwork';
-import { loadArtworkList } from '../../../server/views/items';
+import { keepArtwork } from '../../../server/artwork/save-artwork';
+import { loadArtworkList } from '../../../server/items/load-items';
 
 export const GET = endpoint(({ shop }) => loadArtworkList(shop));
 export const POST = endpoint(async ({ shop, api }) => {

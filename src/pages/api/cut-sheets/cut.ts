@@ -1,5 +1,5 @@
 import { cutLoadInput } from '../../../core/input';
-import { cutLoad } from '../../../server/cut-load';
+import { cutLoad } from '../../../server/cut-sheets/cut-load';
 import { endpoint, readJson } from '../../../server/endpoint';
 import { parseInput } from '../../../server/errors';
 

@@ -1,4 +1,4 @@
 import { endpoint } from '../../../server/endpoint';
-import { loadCutSheets } from '../../../server/views/cut-sheets';
+import { loadCutSheets } from '../../../server/cut-sheets/load-cut-sheets';
 
 export const GET = endpoint(({ shop }) => loadCutSheets(shop));

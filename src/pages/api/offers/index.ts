@@ -1,5 +1,5 @@
 import { offerInput, offerQuery } from '../../../core/input';
-import { addOffer } from '../../../server/buying/keep-offers';
+import { addOffer } from '../../../server/buying/save-offers';
 import { findOfferPage } from '../../../server/buying/offer-index';
 import { endpoint, readJson } from '../../../server/endpoint';
 import { parseInput } from '../../../server/errors';

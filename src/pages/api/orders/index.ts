@@ -1,8 +1,8 @@
 import { orderInput } from '../../../core/input';
 import { endpoint, readJson } from '../../../server/endpoint';
 import { parseInput } from '../../../server/errors';
-import { placeOrder } from '../../../server/keep-order';
-import { loadOrderList } from '../../../server/views/orders';
+import { placeOrder } from '../../../server/orders/save-order';
+import { loadOrderList } from '../../../server/orders/load-orders';
 
 export const GET = endpoint(({ shop }) => loadOrderList(shop));
 export const POST = endpoint(async ({ shop, api }) =>

@@ -1,8 +1,8 @@
 import { spoilInput } from '../../../core/input';
 import { endpoint, readJson } from '../../../server/endpoint';
 import { parseInput } from '../../../server/errors';
-import { loadBench } from '../../../server/views/bench';
-import { spoilParts } from '../../../server/work-at-bench';
+import { loadBench } from '../../../server/bench/load-bench';
+import { spoilParts } from '../../../server/bench/work-at-bench';
 
 export const POST = endpoint(async ({ shop, api }) => ({
   ...spoilParts(shop, parseInput(spoilInput, await readJson(api.request))),

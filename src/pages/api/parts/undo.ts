@@ -1,8 +1,8 @@
 import { undoInput } from '../../../core/input';
 import { endpoint, readJson } from '../../../server/endpoint';
 import { parseInput } from '../../../server/errors';
-import { loadBench } from '../../../server/views/bench';
-import { undoSteps } from '../../../server/work-at-bench';
+import { loadBench } from '../../../server/bench/load-bench';
+import { undoSteps } from '../../../server/bench/work-at-bench';
 
 export const POST = endpoint(async ({ shop, api }) => {
   const { eventIds, partIds } = parseInput(undoInput, await readJson(api.request));

@@ -5,7 +5,7 @@ import { notFound } from '../../../server/errors';
 import { getSystem } from '../../../server/page';
 import { pdfResponse } from '../../../server/paper/paper';
 import { printPriceList, writePriceListCsv } from '../../../server/paper/price-list';
-import { loadPriceList } from '../../../server/views/price-list';
+import { loadPriceList } from '../../../server/items/load-price-list';
 
 export const GET = endpoint(async ({ shop, api }) => {
   const goal = GOAL_KINDS.find((kind) => kind === api.url.searchParams.get('goal')) ?? 'wage';

@@ -1,7 +1,7 @@
 import { quoteInput } from '../../../core/input';
 import { endpoint, readJson } from '../../../server/endpoint';
 import { parseInput } from '../../../server/errors';
-import { keepQuote, loadQuoteStart } from '../../../server/quick-quote';
+import { keepQuote, loadQuoteStart } from '../../../server/orders/quick-quote';
 
 export const GET = endpoint(({ shop }) => loadQuoteStart(shop));
 export const POST = endpoint(async ({ shop, api }) =>

@@ -1,7 +1,7 @@
 import { getShop } from '../../../server/context';
 import { endpoint } from '../../../server/endpoint';
 import { writeStockCsv } from '../../../server/stock/stock-csv';
-import { loadStock } from '../../../server/stock/view-stock';
+import { loadStock } from '../../../server/stock/load-stock';
 
 export const GET = endpoint(
   ({ shop }) =>

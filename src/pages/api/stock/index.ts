@@ -1,8 +1,8 @@
 import { lotInput, stockQuery } from '../../../core/input';
 import { endpoint, readJson } from '../../../server/endpoint';
 import { parseInput } from '../../../server/errors';
-import { receiveLot } from '../../../server/stock/keep-stock';
-import { loadStockPage } from '../../../server/stock/view-stock';
+import { receiveLot } from '../../../server/stock/save-stock';
+import { loadStockPage } from '../../../server/stock/load-stock';
 
 export const GET = endpoint(({ shop, api }) =>
   loadStockPage(shop, parseInput(stockQuery, Object.fromEntries(api.url.searchParams))),

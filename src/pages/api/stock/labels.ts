@@ -3,7 +3,7 @@ import { endpoint } from '../../../server/endpoint';
 import { getSystem } from '../../../server/page';
 import { printOffcutLabels } from '../../../server/paper/offcut-labels';
 import { pdfResponse } from '../../../server/paper/paper';
-import { loadStock } from '../../../server/stock/view-stock';
+import { loadStock } from '../../../server/stock/load-stock';
 
 export const GET = endpoint(async ({ shop, api }) => {
   const { locale, currency, timeZone } = getShop(shop);

@@ -1,8 +1,8 @@
 import { artworkChange, versionInput } from '../../../../core/input';
 import { endpoint, readId, readJson } from '../../../../server/endpoint';
 import { parseInput } from '../../../../server/errors';
-import { archiveArtwork, changeArtwork } from '../../../../server/keep-artwork';
-import { loadArtworkView } from '../../../../server/views/items';
+import { archiveArtwork, changeArtwork } from '../../../../server/artwork/save-artwork';
+import { loadArtworkView } from '../../../../server/items/load-items';
 
 const WHAT = 'This artwork';
 export const GET = endpoint(({ shop, api }) => loadArtworkView(shop, readId(api, WHAT)));

@@ -1,8 +1,8 @@
 import { itemInput } from '../../../../core/input';
 import { endpoint, keepEndpoints, readId } from '../../../../server/endpoint';
-import { archiveItem, changeItem } from '../../../../server/items/keep-item';
+import { archiveItem, changeItem } from '../../../../server/items/save-item';
 import { packSoon } from '../../../../server/items/pack-items';
-import { loadItemEditor } from '../../../../server/views/items';
+import { loadItemEditor } from '../../../../server/items/load-items';
 
 const WHAT = 'This item';
 export const GET = endpoint(({ shop, api }) => loadItemEditor(shop, readId(api, WHAT), null).item);

@@ -1,5 +1,5 @@
 import { offerInput } from '../../../../core/input';
-import { archiveOffer, changeOffer, loadHistory } from '../../../../server/buying/keep-offers';
+import { archiveOffer, changeOffer, loadHistory } from '../../../../server/buying/save-offers';
 import { endpoint, keepEndpoints, readId } from '../../../../server/endpoint';
 
 const WHAT = 'This offer';

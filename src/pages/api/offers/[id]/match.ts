@@ -1,5 +1,5 @@
 import { partKeyInput } from '../../../../core/input';
-import { matchPart } from '../../../../server/buying/keep-offers';
+import { matchPart } from '../../../../server/buying/save-offers';
 import { endpoint, readId, readJson } from '../../../../server/endpoint';
 import { parseInput } from '../../../../server/errors';
 

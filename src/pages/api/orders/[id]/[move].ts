@@ -1,7 +1,7 @@
 import { endpoint, readId } from '../../../../server/endpoint';
 import { ShopError } from '../../../../server/errors';
-import { isOrderMove, moveOrder } from '../../../../server/keep-order';
-import { loadOrderView } from '../../../../server/views/orders';
+import { isOrderMove, moveOrder } from '../../../../server/orders/save-order';
+import { loadOrderView } from '../../../../server/orders/load-orders';
 
 export const POST = endpoint(({ shop, api }) => {
   const id = readId(api, 'This order');

@@ -1,8 +1,8 @@
 import { orderChange, versionInput } from '../../../../core/input';
 import { endpoint, readId, readJson } from '../../../../server/endpoint';
 import { parseInput } from '../../../../server/errors';
-import { changeOrder } from '../../../../server/keep-order';
-import { loadOrderView } from '../../../../server/views/orders';
+import { changeOrder } from '../../../../server/orders/save-order';
+import { loadOrderView } from '../../../../server/orders/load-orders';
 
 const WHAT = 'This order';
 export const GET = endpoint(({ shop, api }) => loadOrderView(shop, readId(api, WHAT)));

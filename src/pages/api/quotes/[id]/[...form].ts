@@ -4,7 +4,7 @@ import { notFound } from '../../../../server/errors';
 import { getSystem } from '../../../../server/page';
 import { pdfResponse } from '../../../../server/paper/paper';
 import { printQuote, writeQuoteText } from '../../../../server/paper/quote';
-import { archiveQuote, requireQuote } from '../../../../server/quick-quote';
+import { archiveQuote, requireQuote } from '../../../../server/orders/quick-quote';
 
 const WHAT = 'This quote';
 export const GET = endpoint(async ({ shop, api }) => {

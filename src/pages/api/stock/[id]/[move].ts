@@ -1,7 +1,7 @@
 import { bookingInput, countInput, offcutInput, remarkInput, spotsInput } from '../../../../core/input';
 import { endpoint, readId, readJson } from '../../../../server/endpoint';
 import { notFound, parseInput } from '../../../../server/errors';
-import { bookStock, countStock, markSpots, remarkLot, setAsideOffcut } from '../../../../server/stock/keep-stock';
+import { bookStock, countStock, markSpots, remarkLot, setAsideOffcut } from '../../../../server/stock/save-stock';
 
 export const POST = endpoint(async ({ shop, api }) => {
   const id = readId(api, 'This lot');

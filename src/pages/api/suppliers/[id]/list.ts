@@ -1,8 +1,8 @@
 import { listFacts } from '../../../../core/input';
-import { applyList, fetchSimulatedList, previewList } from '../../../../server/buying/keep-offers';
+import { applyList, fetchSimulatedList, previewList } from '../../../../server/buying/save-offers';
 import { endpoint, readBody, readId } from '../../../../server/endpoint';
 import { parseInput } from '../../../../server/errors';
-import { readFactsOf } from '../../../../server/keep-artwork';
+import { readFactsOf } from '../../../../server/artwork/save-artwork';
 
 const LIST_LIMIT_BYTES = 20 * 1024 * 1024;
 const WHAT = 'This supplier';

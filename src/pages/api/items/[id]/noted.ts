@@ -1,7 +1,0 @@
-import { endpoint, readId } from '../../../../server/endpoint';
-import { noteItem } from '../../../../server/items/keep-item';
-
-export const POST = endpoint(({ shop, api }) => {
-  noteItem(shop, readId(api, 'This item'));
-  return { done: true };
-});

@@ -1,0 +1,110 @@
+// Spoiled spots of an offcut: clicked on its drawing, or measured from its top left.
+
+import Button from '@mui/material/Button';
+import type { BadSpot } from '../../core/stock';
+import type { LotView } from '../../views/stock';
+import { OffcutShapeView } from './OffcutShapeView';
+import { NumberText, useLengthUnit } from './SmallFields';
+
+/** As typed. */
+export type SpotText = { readonly x: string; readonly y: string; readonly width: string; readonly height: string };
+const FIELDS = [
+  ['x', 'From the left'],
+  ['y', 'From the top'],
+  ['width', 'Width'],
+  ['height', 'Length'],
+] as const;
+/** A thumb's width: what a crease or a hole usually takes. */
+const USUAL_MM = 20;
+
+export function useSpots(): {
+  readonly toText: (spot: BadSpot) => SpotText;
+  readonly fromText: (spot: SpotText) => BadSpot | null;
+} {
+  const { toMm, fromMm } = useLengthUnit();
+  return {
+    toText: ({ x, y, width, height }) => ({ x: fromMm(x), y: fromMm(y), width: fromMm(width), height: fromMm(height) }),
+    fromText: (spot) => {
+      const [x, y, width, height] = [toMm(spot.x), toMm(spot.y), toMm(spot.width), toMm(spot.height)];
+      return x === null || y === null || width === null || height === null ? null : { x, y, width, height };
+    },
+  };
+}
+
+export function SpotFields({
+  lot,
+  colourHex,
+  spots,
+  onChange,
+  error,
+}: {
+  lot: LotView;
+  colourHex: string;
+  spots: readonly SpotText[];
+  onChange: (spots: readonly SpotText[]) => void;
+  error: string | undefined;
+}) {
+  const { unit } = useLengthUnit(),
+    { toText, fromText } = useSpots();
+  const add = (x: number, y: number) =>
+    onChange([
+      ...spots,
+      toText({
+        x: Math.max(0, Math.round(x - USUAL_MM / 2)),
+        y: Math.max(0, Math.round(y - USUAL_MM / 2)),
+        width: USUAL_MM,
+        height: USUAL_MM,
+      }),
+    ]);
+  return (
+    <>
+      <OffcutShapeView
+        lot={lot}
+        colourHex={colourHex}
+        size={190}
+        spots={spots.flatMap((spot) => fromText(spot) ?? [])}
+        onPick={({ x, y }) => add(x, y)}
+      />
+      <p className="soft" style={{ margin: 0 }}>
+        {spots.length === 0 ? 'Nothing of it is spoiled, as far as is known.' : 'Cut sheets keep clear of these.'} Click
+        where it is creased, holed or dirty.
+      </p>
+      {spots.map((spot, at) => (
+        <div
+          key={at}
+          role="group"
+          aria-label={`Spot ${at + 1}`}
+          style={{ display: 'flex', gap: 8, alignItems: 'flex-start' }}
+        >
+          <div style={{ flex: 1, display: 'grid', gridTemplateColumns: 'repeat(4, minmax(0, 1fr))', gap: 8 }}>
+            {FIELDS.map(([field, label]) => (
+              <NumberText
+                key={field}
+                label={label}
+                unit={unit}
+                value={spot[field]}
+                onChange={(text) =>
+                  onChange(spots.map((one, index) => (index === at ? { ...one, [field]: text } : one)))
+                }
+                error={error && fromText(spot) === null ? error : undefined}
+              />
+            ))}
+          </div>
+          <Button
+            variant="text"
+            size="small"
+            aria-label={`Spot ${at + 1} is none`}
+            onClick={() => onChange(spots.filter((_, index) => index !== at))}
+          >
+            Take off
+          </Button>
+        </div>
+      ))}
+      <div>
+        <Button size="small" onClick={() => add((lot.widthMm ?? 0) / 2, (lot.lengthMm ?? 0) / 2)}>
+          Add a spot by its measures
+        </Button>
+      </div>
+    </>
+  );
+}

@@ -1,0 +1,41 @@
+// Measures an uploaded file in a worker thread under a limit of time and memory, so that no drawing can stop the shop.
+
+import {
+  decodeText,
+  FILE_LIMIT_BYTES,
+  type MeasureProblem,
+  type PrepStep,
+  type ReadProblem,
+} from '../../core/artwork/index';
+import type { Result } from '../../core/units/index';
+import type { MeasuredFile } from '../../views/artwork';
+import { describeArtworkProblem } from '../../wording/problems';
+import { ShopError } from '../errors';
+import { runInThread } from '../run-in-thread';
+
+const TIME_LIMIT_MS = 20_000;
+const tooMuch = () =>
+  new ShopError(
+    'busy',
+    'This drawing takes too long or too much memory to measure. Simplify its paths in your drawing program, then try again.',
+  );
+
+/** The steps of an artwork, or a width in mm for a drawing that has none of its own yet. */
+export type MeasureWish = { readonly steps: readonly PrepStep[] } | { readonly widthMm: number };
+
+/** The measurement of an SVG file after its steps. @throws ShopError 'unreadable' in words, or 'busy' when it takes too long. */
+export async function measureFile(bytes: Uint8Array, wish: MeasureWish): Promise<MeasuredFile> {
+  if (bytes.length > FILE_LIMIT_BYTES)
+    throw new ShopError(
+      'too-large',
+      describeArtworkProblem({ kind: 'file-too-large', bytes: bytes.length, limitBytes: FILE_LIMIT_BYTES }),
+    );
+  const result = await runInThread<Result<MeasuredFile, ReadProblem | MeasureProblem>>({
+    thread: 'measure-thread',
+    task: { text: decodeText(bytes), steps: null, widthMm: 0, ...wish },
+    limitMs: TIME_LIMIT_MS,
+    tooMuch,
+  });
+  if (!result.ok) throw new ShopError('unreadable', describeArtworkProblem(result.problem), 'file');
+  return result.value;
+}

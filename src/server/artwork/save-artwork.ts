@@ -1,0 +1,163 @@
+// Keeping, changing and taking off artworks. The server measures the original itself; no figure is taken from a page.
+
+import type { InferType } from 'yup';
+import { getWornLayers, type Licence, type PrepStep } from '../../core/artwork/index';
+import type { artworkChange } from '../../core/input/index';
+import {
+  findArtwork,
+  findOriginal,
+  findOutdatedArtworks,
+  insertArtwork,
+  replaceMeasured,
+  setArtworkArchived,
+  updateArtwork,
+} from '../../data/artwork-store';
+import { countLayersInUse } from '../../data/item-store';
+import { findVinyl } from '../../data/shelf-store';
+import { getDisplayColourName } from '../../wording/colours';
+import type { MeasuredFile } from '../../views/artwork';
+import type { ShopContext } from '../context';
+import { log, notFound, ShopError, stale } from '../errors';
+import { measureFile } from './measure-file';
+
+type NewArtwork = {
+  readonly bytes: Uint8Array;
+  readonly fileName: string;
+  readonly name: string;
+  readonly steps: readonly PrepStep[];
+  readonly layerNames: readonly string[];
+  readonly layerVinylIds: readonly (number | null)[];
+  readonly licence: Licence;
+};
+
+/** What comes beside a file: `facts` holds it as JSON; a script may give name, fileName and widthMm alone. */
+export function readFacts(query: URLSearchParams): unknown {
+  const text = query.get('facts');
+  const widthMm = query.get('widthMm');
+  const plain = {
+    name: query.get('name'),
+    fileName: query.get('fileName'),
+    licence: 'unknown',
+    layerNames: [],
+    layerVinylIds: [],
+    steps: widthMm === null ? [] : [{ kind: 'size', widthMm: Number(widthMm), on: true }],
+  };
+  return text === null ? plain : { ...plain, ...readFactsOf(query) };
+}
+
+/** The JSON that stands beside a file that is sent. @throws ShopError when it is none. */
+export function readFactsOf(query: URLSearchParams): object {
+  try {
+    return JSON.parse(query.get('facts') ?? '{}') as object;
+  } catch (error) {
+    if (error instanceof SyntaxError)
+      throw new ShopError(
+        'invalid',
+        'What was sent beside the drawing is not JSON. Reload the page and try again.',
+        'facts',
+      );
+    throw error;
+  }
+}
+
+/** One name for each layer: the given ones, and the colour's own where there is none. */
+function nameLayers(measured: MeasuredFile, names: readonly string[]): readonly string[] {
+  return measured.measurement.layers.map(
+    (layer, index) =>
+      names[index] ??
+      (layer.key === layer.colour
+        ? getDisplayColourName(layer.colour)
+        : layer.key.replace(layer.colour, getDisplayColourName(layer.colour))),
+  );
+}
+
+function assignVinyls(
+  shop: ShopContext,
+  measured: MeasuredFile,
+  ids: readonly (number | null)[],
+): readonly (number | null)[] {
+  return measured.measurement.layers.map((_, index) => {
+    const id = ids[index] ?? null;
+    if (id !== null && !findVinyl(shop.db, id))
+      throw new ShopError(
+        'invalid',
+        'Vinyl: it is not on the shelf any more. Choose another.',
+        `layerVinylIds[${index}]`,
+      );
+    return id;
+  });
+}
+
+export async function keepArtwork(shop: ShopContext, file: NewArtwork): Promise<{ id: number }> {
+  const measured = await measureFile(file.bytes, { steps: file.steps });
+  const fields = {
+    ...measured,
+    name: file.name,
+    fileName: file.fileName,
+    steps: file.steps,
+    licence: file.licence,
+    original: Buffer.from(file.bytes),
+    createdAtMs: shop.now(),
+    layerNames: nameLayers(measured, file.layerNames),
+    layerVinylIds: assignVinyls(shop, measured, file.layerVinylIds),
+  };
+  return { id: shop.db.transaction(() => insertArtwork(shop.db, fields)) };
+}
+
+export async function changeArtwork(
+  shop: ShopContext,
+  id: number,
+  change: InferType<typeof artworkChange>,
+  version: number,
+): Promise<{ id: number }> {
+  const known = findArtwork(shop.db, id);
+  const original = findOriginal(shop.db, id);
+  if (!known || !original) throw notFound('This artwork');
+  const measured = await measureFile(original.original, { steps: change.steps });
+  const fields = {
+    ...measured,
+    name: change.name,
+    steps: change.steps,
+    licence: change.licence,
+    layerNames: nameLayers(measured, change.layerNames),
+    layerVinylIds: assignVinyls(shop, measured, change.layerVinylIds),
+  };
+  const saved = shop.db.transaction(() => {
+    const users = countLayersInUse(shop.db, id);
+    const worn = getWornLayers(measured.measurement).length;
+    if (users !== null && users !== worn)
+      throw new ShopError(
+        'conflict',
+        `Items use this artwork with ${users} layers, and these steps leave ${worn} that are worn. Keep it as a new artwork, or take those items off the list first.`,
+        'steps',
+      );
+    return updateArtwork(shop.db, id, fields, version);
+  });
+  if (!saved) throw stale('This artwork');
+  return { id };
+}
+
+export function archiveArtwork(shop: ShopContext, id: number, archived: boolean): void {
+  if (!setArtworkArchived(shop.db, id, archived ? shop.now() : null)) throw notFound('This artwork');
+}
+
+/** Measures anew, from their originals, artworks whose figures an earlier program gave. */
+export async function refreshMeasurements(shop: ShopContext): Promise<void> {
+  for (const artwork of findOutdatedArtworks(shop.db)) {
+    const original = findOriginal(shop.db, artwork.id);
+    if (!original) continue;
+    try {
+      replaceMeasured(
+        shop.db,
+        artwork.id,
+        await measureFile(
+          original.original,
+          artwork.steps.length > 0 ? { steps: artwork.steps } : { widthMm: artwork.measurement.widthMm },
+        ),
+      );
+    } catch (error) {
+      if (!(error instanceof ShopError)) throw error;
+      log.warn({ artworkId: artwork.id, reason: error.message }, 'an artwork keeps its earlier measurement');
+    }
+  }
+}

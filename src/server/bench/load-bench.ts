@@ -1,0 +1,197 @@
+// The views of the bench and of today: parts that lie ready, what they look like, what comes next.
+
+import {
+  computeFreeSeconds,
+  getDay,
+  getTrack,
+  getWorkingDay,
+  planTape,
+  proposeNext,
+  type Batch,
+  type TapeBlock,
+  type TapeJob,
+} from '../../core/scheduling/index';
+import { decideHandedness } from '../../core/materials/index';
+import { STATIONS, type Station } from '../../core/orders/index';
+import { planPressing } from '../../core/pressing/index';
+import { groupBy } from '../../core/units/index';
+import { loadWorkSince } from '../../data/work-store';
+import type { BenchLineView, BenchPartView, BenchView } from '../../views/bench';
+import type { NextBatch, TodayView } from '../../views/today';
+import { describeBatch } from '../../wording/batches';
+import { describeCostProblem } from '../../wording/problems';
+import { describeHandedness } from '../../wording/stations';
+import { getShop, type ShopContext } from '../context';
+import { notFound } from '../errors';
+import { readMadeLines } from '../items/materials';
+import { readOpenOrders, type ReadOrder } from '../orders/read-orders';
+import { labelWork, loadRunning } from '../shop/load-frame';
+import { toRows } from '../orders/load-orders';
+
+/** Parts that are not checked yet. `pictures` false leaves out what only the bench itself shows. */
+export function loadBench(
+  shop: ShopContext,
+  orders: readonly ReadOrder[] = readOpenOrders(shop),
+  pictures = true,
+): BenchView {
+  const stored = getShop(shop);
+  const { lines, materials } = readMadeLines(shop, orders);
+  const parts = orders.flatMap(({ order, parts: own }) =>
+    own
+      .filter((part) => part.state !== 'checked')
+      .map((part): BenchPartView => {
+        const line = order.lines.find((candidate) => candidate.id === part.lineId)!;
+        const { item, layers, blank } = lines.get(line.id)!;
+        const layer = layers[part.layerIndex];
+        const vinyl = materials.vinyls.get(part.vinylId);
+        return {
+          partId: part.id,
+          unitId: part.unitId,
+          unitNumber: part.unitNumber,
+          orderId: order.id,
+          lineId: line.id,
+          dueDay: order.dueDay,
+          vinylId: part.vinylId,
+          layerIndex: part.layerIndex,
+          state: part.state,
+          broken: part.broken,
+          estimates: part.estimates,
+          orderTitle: order.title,
+          customerName: order.customer.name,
+          itemName: item.name,
+          itemId: item.id,
+          sizeName: line.sizeName,
+          colourName: line.colourName,
+          layerName: layer?.name ?? `layer ${part.layerIndex + 1}`,
+          layerColour: vinyl?.colourHex ?? '#888888',
+          vinylName: vinyl?.name ?? 'vinyl',
+          blankName: blank.name,
+          placement: [...new Set(layers.map((one) => one.place))].join(', '),
+          widthMm: layer?.widthMm ?? 0,
+        };
+      }),
+  );
+  const settings = {
+    locale: stored.locale,
+    currency: stored.currency,
+    timeZone: stored.timeZone,
+    system: 'metric' as const,
+  };
+  const shown = pictures ? [...lines] : [];
+  const lineViews = shown.map(([lineId, { item, made, layers, blank }]): BenchLineView => {
+    const plan = planPressing({ layers, blank, shop: stored.figures });
+    return {
+      lineId,
+      itemName: item.name,
+      blankName: blank.name,
+      plan: plan.ok ? plan.value : null,
+      planProblem: plan.ok ? null : describeCostProblem(plan.problem, settings),
+      placements: made.placements.flatMap(({ artworkId, place, widthMm }) => {
+        const artwork = materials.artworks.get(artworkId);
+        return artwork ? [{ picture: artwork.picture, place, widthMm }] : [];
+      }),
+      layers: layers.map(({ measurement, vinyl, name, placement, layerIndex, seenThrough }) => {
+        const handedness = decideHandedness(vinyl, { seenThrough });
+        return {
+          name,
+          vinylId: vinyl.id,
+          placement,
+          layerIndex,
+          mirrored: handedness.mirrored,
+          handedness: describeHandedness(handedness),
+          boxWidthMm: measurement.box.width,
+          boxHeightMm: measurement.box.height,
+          cavities: measurement.cavities,
+          pieces: measurement.pieces,
+        };
+      }),
+    };
+  });
+  return {
+    parts,
+    lines: lineViews,
+    running: loadRunning(shop),
+    vinyls: [...materials.vinyls.values()],
+    nowMs: shop.now(),
+    today: getDay(shop.now(), stored.timeZone),
+  };
+}
+
+const HOUR_MS = 3_600_000;
+const LEAST_HOURS_SHOWN = 8;
+
+export function loadToday(shop: ShopContext): TodayView {
+  const stored = getShop(shop);
+  const nowMs = shop.now();
+  const today = getDay(nowMs, stored.timeZone);
+  const orders = readOpenOrders(shop);
+  const rows = toRows(shop, orders);
+  const bench = loadBench(shop, orders, false);
+  const next = proposeNext(bench.parts);
+  const logged = loadWorkSince(shop.db, nowMs - 16 * 3600_000).filter(
+    (work) => getDay(work.startedAtMs, stored.timeZone) === today && work.outcome !== 'discarded',
+  );
+  const labels = labelWork(shop, logged);
+  const done = logged.map((work): TapeBlock => ({
+    track: getTrack(work.station),
+    station: work.station,
+    label: labels.get(work.id) ?? work.station,
+    startMs: work.startedAtMs,
+    endMs: work.stoppedAtMs ?? nowMs,
+    planned: false,
+    key: `work-${work.id}`,
+  }));
+  const day = getWorkingDay(nowMs, stored.timeZone, stored.figures);
+  const planned = planTape({ jobs: toJobs(orders, bench), fromMs: Math.max(nowMs, day.beginsMs), untilMs: day.endsMs });
+  // Whole hours that hold the working day, now, and whatever was done today.
+  const dayStartMs =
+    Math.floor(Math.min(nowMs, day.beginsMs, ...done.map((block) => block.startMs)) / HOUR_MS) * HOUR_MS;
+  const dayEndMs = Math.max(
+    Math.ceil(Math.max(nowMs, day.endsMs) / HOUR_MS) * HOUR_MS,
+    dayStartMs + LEAST_HOURS_SHOWN * HOUR_MS,
+  );
+  return {
+    next: { hands: toNext(next.hands), cutter: toNext(next.cutter), press: toNext(next.press) },
+    running: bench.running,
+    nowMs,
+    orders: rows.filter((row) => row.stage !== 'ready'),
+    ready: rows.filter((row) => row.stage === 'ready'),
+    tape: [...done, ...planned],
+    dayStartMs,
+    dayEndMs,
+    freeSeconds: computeFreeSeconds({ nowMs, day: today, timeZone: stored.timeZone, shop: stored.figures }),
+    neededSeconds: rows.reduce((sum, row) => sum + row.neededSeconds, 0),
+  };
+}
+
+const toNext = (batch: Batch<BenchPartView> | null): NextBatch | null =>
+  batch ? { ...describeBatch(batch), station: batch.station, seconds: batch.seconds, dueDay: batch.dueDay } : null;
+
+function toJobs(orders: readonly ReadOrder[], bench: BenchView): readonly TapeJob[] {
+  const titles = new Map(bench.parts.map((part) => [part.lineId, part.itemName]));
+  return orders.flatMap(({ order, parts }) =>
+    [...groupBy(parts, (part) => part.lineId)].map(([lineId, members]): TapeJob => {
+      const quote = order.lines.find((line) => line.id === lineId)!.quote;
+      const sum = (station: Station) => members.reduce((seconds, part) => seconds + part.estimates[station], 0);
+      const machineSeconds = members.reduce(
+        (seconds, part) =>
+          seconds + (part.state === 'to-cut' ? (quote.layers[part.layerIndex]?.cutMachineSeconds ?? 0) : 0),
+        0,
+      );
+      return {
+        key: `line-${lineId}`,
+        label: titles.get(lineId) ?? order.title,
+        dueDay: order.dueDay,
+        seconds: { cut: sum('cut'), weed: sum('weed'), press: sum('press'), check: sum('check') },
+        machineSeconds,
+      };
+    }),
+  );
+}
+
+/** @throws ShopError not-found when it is none of the four. */
+export function requireStation(text: string | undefined): Station {
+  const station = STATIONS.find((name) => name === text);
+  if (!station) throw notFound('This station');
+  return station;
+}

@@ -1,0 +1,182 @@
+// Work at the stations: started and stopped by the server's clock; parts move on, are spoiled, or taken back.
+
+import type { InferType } from 'yup';
+import type { spoilInput, startWorkInput } from '../../core/input/index';
+import { findReadyParts, STATION_STEPS, type PartEvent } from '../../core/orders/index';
+import { addPartEvents, countUndoneOfWork, findOrderIdsOfParts, loadOrders } from '../../data/order-store';
+import { findWork, insertWork, loadRunningWork, stopWork } from '../../data/work-store';
+import type { BookedStock } from '../../views/bench';
+import { STATE_NAMES, STATION_NAMES } from '../../wording/stations';
+import type { ShopContext } from '../context';
+import { notFound, ShopError } from '../errors';
+import { readStored, type ReadOrder, type ReadPart } from '../orders/read-orders';
+import { bookBenchStock, returnBenchStock } from './book-stock';
+import { bookBenchWear } from './book-wear';
+
+type NewEvent = Omit<PartEvent, 'id'> & { readonly workId: number | null };
+
+function readOrdersOf(shop: ShopContext, partIds: readonly number[]): readonly ReadOrder[] {
+  return loadOrders(shop.db, findOrderIdsOfParts(shop.db, partIds)).map(readStored);
+}
+
+/** The parts in the order asked, of open orders only. @throws ShopError when one is gone or its order closed. */
+function requireParts(orders: readonly ReadOrder[], partIds: readonly number[]): readonly ReadPart[] {
+  const byId = new Map(orders.flatMap(({ parts }) => parts).map((part) => [part.id, part]));
+  const closed = new Set(
+    orders
+      .filter(({ stage }) => stage === 'handed-over' || stage === 'cancelled')
+      .flatMap(({ parts }) => parts.map((part) => part.id)),
+  );
+  return [...new Set(partIds)].map((id) => {
+    const part = byId.get(id);
+    if (!part) throw notFound('One of these parts');
+    if (closed.has(id))
+      throw new ShopError('conflict', 'This order is closed. Take it back or reopen it on its own page first.');
+    return part;
+  });
+}
+
+/** Starts the clock at a station on parts that lie ready there. One piece of work a station at a time. */
+export function startWork(shop: ShopContext, input: InferType<typeof startWorkInput>): { id: number } {
+  const { station } = input;
+  return shop.db.transaction(() => {
+    if (loadRunningWork(shop.db).some((work) => work.station === station))
+      throw new ShopError(
+        'conflict',
+        `Something is running at ${STATION_NAMES[station]} already. Finish or stop it first.`,
+      );
+    const orders = readOrdersOf(shop, input.partIds);
+    const chosen = requireParts(orders, input.partIds);
+    const ready = new Set(
+      findReadyParts(
+        station,
+        orders.flatMap(({ parts }) => parts),
+      ).map((part) => part.id),
+    );
+    const other = chosen.find((part) => !ready.has(part.id));
+    if (other)
+      throw new ShopError(
+        'conflict',
+        `Unit ${other.unitNumber} is not ready for ${STATION_NAMES[station]}: a part of it is ${STATE_NAMES[other.state]}. Reload to see what has changed.`,
+      );
+    return {
+      id: insertWork(
+        shop.db,
+        station,
+        shop.now(),
+        chosen.map((part) => ({ partId: part.id, estimateSeconds: part.estimates[station] })),
+      ),
+    };
+  });
+}
+
+/** Stops the clock. 'done' moves the parts on that are still where they were; 'paused' keeps the minutes only; 'discarded' drops them. */
+export function finishWork(
+  shop: ShopContext,
+  id: number,
+  outcome: 'done' | 'paused' | 'discarded',
+): { eventIds: readonly number[]; booked: readonly BookedStock[] } {
+  return shop.db.transaction(() => {
+    const work = findWork(shop.db, id);
+    if (!work) throw notFound('This timer');
+    const atMs = shop.now();
+    if (!stopWork(shop.db, id, atMs, outcome))
+      throw new ShopError('conflict', 'This timer was stopped already, perhaps in another window.');
+    if (outcome !== 'done') return { eventIds: [], booked: [] };
+    const { from, to } = STATION_STEPS[work.station];
+    if (to === 'to-cut') return { eventIds: [], booked: [] };
+    const partIds = work.parts.map((part) => part.partId);
+    const orders = readOrdersOf(shop, partIds);
+    const parts = requireParts(orders, partIds).filter((part) => part.state === from);
+    bookBenchWear(shop, work, orders, parts);
+    const booked = parts.length > 0 ? bookBenchStock(shop, work, orders, parts) : [];
+    return {
+      booked,
+      eventIds: addPartEvents(
+        shop.db,
+        parts.map((part): NewEvent => ({
+          partId: part.id,
+          kind: to,
+          atMs,
+          workId: id,
+          undoes: null,
+          cause: null,
+          blankLost: false,
+        })),
+      ),
+    };
+  });
+}
+
+/** Marks parts as spoiled: they go back to be cut. With the blank lost, whatever was pressed on it has to be made again too. */
+export function spoilParts(shop: ShopContext, input: InferType<typeof spoilInput>): { eventIds: readonly number[] } {
+  return shop.db.transaction(() => {
+    const orders = readOrdersOf(shop, input.partIds);
+    const chosen = requireParts(orders, input.partIds);
+    const uncut = chosen.find((part) => part.state === 'to-cut');
+    // A part on the cutter just now is spoiled before it counts as cut: the vinyl is gone all the same.
+    const cutting = new Set(
+      loadRunningWork(shop.db)
+        .filter((work) => work.station === 'cut')
+        .flatMap((work) => work.parts.map((part) => part.partId)),
+    );
+    if (uncut && !cutting.has(uncut.id))
+      throw new ShopError('conflict', `Unit ${uncut.unitNumber} is not cut yet: there is nothing to spoil.`);
+    const atMs = shop.now();
+    const event = (partId: number, kind: NewEvent['kind'], blankLost = false): NewEvent => ({
+      partId,
+      kind,
+      atMs,
+      workId: null,
+      undoes: null,
+      cause: kind === 'spoiled' ? input.cause : null,
+      blankLost,
+    });
+    const units = new Set(chosen.map((part) => part.unitId));
+    const all = orders.flatMap(({ parts }) => parts);
+    const alsoLost = input.blankLost
+      ? all.filter(
+          (part) =>
+            units.has(part.unitId) && (part.state === 'pressed' || part.state === 'checked') && !chosen.includes(part),
+        )
+      : [];
+    const blankCounted = new Set<number>();
+    const events = [...chosen, ...alsoLost].flatMap((part) => {
+      const countBlank = input.blankLost && !blankCounted.has(part.unitId);
+      if (countBlank) blankCounted.add(part.unitId);
+      return [...(part.state === 'to-cut' ? [event(part.id, 'cut')] : []), event(part.id, 'spoiled', countBlank)];
+    });
+    return { eventIds: addPartEvents(shop.db, events) };
+  });
+}
+
+/** Takes steps back that are the latest of their parts; what was logged stays logged. */
+export function undoSteps(shop: ShopContext, eventIds: readonly number[], partIds: readonly number[]): void {
+  shop.db.transaction(() => {
+    const wanted = new Set(eventIds);
+    const atMs = shop.now();
+    const events: NewEvent[] = [];
+    for (const part of requireParts(readOrdersOf(shop, partIds), partIds)) {
+      const undone = new Set(part.events.filter((event) => event.kind === 'undone').map((event) => event.undoes));
+      const live = part.events.filter((event) => event.kind !== 'undone' && !undone.has(event.id));
+      while (live.length > 0 && wanted.has(live[live.length - 1]!.id)) {
+        events.push({
+          partId: part.id,
+          kind: 'undone',
+          atMs,
+          workId: null,
+          undoes: live.pop()!.id,
+          cause: null,
+          blankLost: false,
+        });
+      }
+    }
+    if (events.length === 0) throw new ShopError('conflict', 'Nothing to take back: these parts have moved on since.');
+    addPartEvents(shop.db, events);
+    for (const { workId, undone, all } of countUndoneOfWork(
+      shop.db,
+      events.flatMap((event) => event.undoes ?? []),
+    ))
+      returnBenchStock(shop, workId, undone, all);
+  });
+}

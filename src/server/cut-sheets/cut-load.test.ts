@@ -1,0 +1,393 @@
+import { describe, expect, it } from 'vitest';
+import { eachFresh, refusalOf, type TestShop } from '../../../test/demo-shop';
+import { rectangle } from '../../core/stock/index';
+import { findLot, loadLotsOnShelf } from '../../data/stock-store';
+import { cutLoad } from './cut-load';
+import { placeOrder } from '../orders/save-order';
+import { nestParts } from './nest-parts';
+import { readOrder } from '../orders/read-orders';
+import { markSpots, receiveLot, setAsideOffcut } from '../stock/save-stock';
+import { findOffcuts } from '../stock/load-stock';
+import { loadCutSheets } from './load-cut-sheets';
+import { loadItemList } from '../items/load-items';
+import { loadOrderView } from '../orders/load-orders';
+import { spoilParts, undoSteps } from '../bench/work-at-bench';
+
+let shop: TestShop;
+eachFresh((fresh) => {
+  shop = fresh;
+});
+/** What is left across the whole width behind `usedMm`. */
+const behind = (widthMm: number, usedMm: number, lengthMm: number) =>
+  rectangle(widthMm, lengthMm).map((point) => ({ x: point.x, y: point.y + usedMm }));
+const SLATE = 'Tarn Smooth, slate';
+const groupOf = (name: string) => loadCutSheets(shop).groups.find((group) => group.vinyl.name === name)!;
+function order(quantity = 2): number {
+  const item = loadItemList(shop).rows.find((row) => row.item.name === 'Lab coat, club mark')!.item;
+  return placeOrder(shop, {
+    title: 'Club coats',
+    customerName: 'Ansel Thrush',
+    contact: '',
+    dueDay: '2026-11-26',
+    agreed: 9000,
+    note: '',
+    lines: [{ itemId: item.id, quantity, sizeName: 'M', colourName: 'white' }],
+  }).id;
+}
+const waiting = (id: number, name = SLATE) => groupOf(name).parts.filter((part) => part.orderId === id);
+
+describe('what waits, by vinyl', () => {
+  it('stands under its vinyl with its due day, the first due first, beside the stock it can be cut from', () => {
+    const id = order();
+    const groups = loadCutSheets(shop).groups;
+    expect(groups[0]!.parts.some((part) => part.orderId === id)).toBe(true);
+    expect(waiting(id).map((part) => [part.unitNumber, part.dueDay, part.mirrored, part.widthMm])).toEqual([
+      [1, '2026-11-26', true, 90],
+      [2, '2026-11-26', true, 90],
+    ]);
+    expect(groupOf(SLATE).stock.every((lot) => lot.left > 0 && lot.widthMm > 0)).toBe(true);
+    expect(loadCutSheets(shop).artworks.some((artwork) => artwork.id === waiting(id)[0]!.artworkId)).toBe(true);
+  });
+});
+
+describe('a load that was cut', () => {
+  it('takes its strip off the roll, moves its parts on, and each carries its share', () => {
+    const id = order(),
+      parts = waiting(id),
+      roll = groupOf(SLATE).stock.find((lot) => lot.form === 'roll')!;
+    const before = findLot(shop.db, roll.lotId)!;
+    const { eventIds } = cutLoad(shop, {
+      sheetId: null,
+      sheets: [
+        {
+          lotId: roll.lotId,
+          usedLengthMm: 120.04,
+          rests: [],
+          spareMm2: 0,
+          parts: [
+            { partId: parts[0]!.partId, areaMm2: 3000 },
+            { partId: parts[1]!.partId, areaMm2: 1000 },
+          ],
+        },
+      ],
+    });
+    expect(findLot(shop.db, roll.lotId)!.left).toBeCloseTo(before.left - 120, 6);
+    const read = readOrder(shop, id)!.parts.filter((part) => parts.some((one) => one.partId === part.id));
+    const cost = 120 * before.unitCost;
+    expect(read.map((part) => [part.state, part.cuts, part.knownCuts])).toEqual([
+      ['cut', 1, 1],
+      ['cut', 1, 1],
+    ]);
+    expect(read.map((part) => part.knownVinyl)).toEqual([
+      expect.closeTo(cost * 0.75, 6),
+      expect.closeTo(cost * 0.25, 6),
+    ]);
+    // The order's real cost follows from what was cut off, not from what was reckoned.
+    const vinyl = loadOrderView(shop, id).against.cash.real.parts!.find((part) => part.label.startsWith('Vinyl'))!;
+    expect(vinyl.value).toBe(Math.round(cost));
+    expect(waiting(id)).toEqual([]);
+    undoSteps(
+      shop,
+      eventIds,
+      parts.map((part) => part.partId),
+    );
+    expect(findLot(shop.db, roll.lotId)!.left).toBeCloseTo(before.left, 6);
+    expect(waiting(id)).toHaveLength(2);
+  });
+
+  it('of a sheet leaves an offcut with a code, which carries its part of the price', () => {
+    const id = order(),
+      key = `vinyl:${groupOf(SLATE).vinyl.id}`;
+    const { id: lotId } = receiveLot(shop, {
+      key,
+      form: 'sheet',
+      widthMm: 300,
+      lengthMm: 400,
+      quantity: 1,
+      price: 800,
+      remark: '',
+    });
+    const { offcuts } = cutLoad(shop, {
+      sheetId: null,
+      sheets: [
+        {
+          lotId,
+          usedLengthMm: 100,
+          rests: [behind(300, 400 - 300, 300)],
+          spareMm2: 0,
+          parts: waiting(id).map((part) => ({ partId: part.partId, areaMm2: 1 })),
+        },
+      ],
+    });
+    const offcut = loadLotsOnShelf(shop.db, key).find((lot) => lot.code === offcuts[0])!;
+    expect(offcut).toMatchObject({
+      form: 'offcut',
+      widthMm: 300,
+      lengthMm: 300,
+      left: 1,
+      unitCost: 600,
+      fromLotId: lotId,
+    });
+    expect(findLot(shop.db, lotId)!.left).toBe(0);
+    expect(
+      readOrder(shop, id)!
+        .parts.filter((part) => part.knownCuts > 0)
+        .map((part) => part.knownVinyl),
+    ).toEqual([100, 100]);
+  });
+
+  it('taken back, gives the sheet back and takes its offcut off the shelf: never both; one that was cut from meanwhile stays', async () => {
+    const id = order(4),
+      parts = waiting(id),
+      key = `vinyl:${groupOf(SLATE).vinyl.id}`;
+    const { id: lotId } = receiveLot(shop, {
+      key,
+      form: 'sheet',
+      widthMm: 300,
+      lengthMm: 400,
+      quantity: 2,
+      price: 1600,
+      remark: '',
+    });
+    const cut = (own: typeof parts) =>
+      cutLoad(shop, {
+        sheetId: null,
+        sheets: [
+          {
+            lotId,
+            usedLengthMm: 100,
+            rests: [behind(300, 400 - 300, 300)],
+            spareMm2: 0,
+            parts: own.map((part) => ({ partId: part.partId, areaMm2: 1 })),
+          },
+        ],
+      });
+    const there = () => loadLotsOnShelf(shop.db, key).filter((lot) => lot.fromLotId === lotId).length;
+    const first = cut(parts.slice(0, 2));
+    expect([findLot(shop.db, lotId)!.left, there()]).toEqual([1, 1]);
+    undoSteps(shop, first.eventIds, first.partIds);
+    expect([findLot(shop.db, lotId)!.left, there(), waiting(id).length]).toEqual([2, 0, 4]);
+    const second = cut(parts.slice(0, 2));
+    const offcut = loadLotsOnShelf(shop.db, key).find((lot) => lot.code === second.offcuts[0])!;
+    cutLoad(shop, {
+      sheetId: null,
+      sheets: [
+        {
+          lotId: offcut.id,
+          usedLengthMm: 100,
+          rests: [],
+          spareMm2: 0,
+          parts: [{ partId: parts[2]!.partId, areaMm2: 1 }],
+        },
+      ],
+    });
+    undoSteps(shop, second.eventIds, second.partIds);
+    expect([findLot(shop.db, lotId)!.left, there()]).toEqual([1, 0]);
+    // A rest that the sheet can't have left is refused, and nothing is done.
+    const refusal = await refusalOf(() =>
+      cutLoad(shop, {
+        sheetId: null,
+        sheets: [
+          {
+            lotId,
+            usedLengthMm: 200,
+            rests: [behind(300, 400 - 300, 300)],
+            spareMm2: 0,
+            parts: [{ partId: parts[3]!.partId, areaMm2: 50_000 }],
+          },
+        ],
+      }),
+    );
+    expect([refusal.message, findLot(shop.db, lotId)!.left]).toEqual([
+      expect.stringMatching(/more than it can have left/),
+      1,
+    ]);
+  });
+
+  it('a part in islands over two sheets bears its share of both; spares on a sheet of their own go with it, and all comes back together', async () => {
+    const id = order(),
+      parts = waiting(id),
+      key = `vinyl:${groupOf(SLATE).vinyl.id}`;
+    const receive = (price: number) =>
+      receiveLot(shop, { key, form: 'sheet', widthMm: 300, lengthMm: 400, quantity: 1, price, remark: '' }).id;
+    const [first, second, third] = [receive(800), receive(400), receive(100)] as const;
+    const share = (at: number, areaMm2: number) => ({ partId: parts[at]!.partId, areaMm2 });
+    const sheet = (
+      lotId: number,
+      own: readonly ReturnType<typeof share>[],
+      islands: readonly ReturnType<typeof share>[],
+      spareMm2 = 0,
+    ) => ({ lotId, usedLengthMm: 400, rests: [], spareMm2, parts: [...own], islands });
+    expect(
+      (await refusalOf(() => cutLoad(shop, { sheetId: null, sheets: [sheet(first, [share(0, 10)], [share(1, 10)])] })))
+        .message,
+    ).toMatch(/not in this load/);
+    const { eventIds, partIds } = cutLoad(shop, {
+      sheetId: null,
+      sheets: [
+        sheet(third, [], [], 50),
+        sheet(second, [], [share(0, 30)], 10),
+        sheet(first, [share(0, 30), share(1, 10)], []),
+      ],
+    });
+    expect(
+      readOrder(shop, id)!
+        .parts.filter((part) => part.knownCuts > 0)
+        .map((part) => [part.id, part.knownVinyl]),
+    ).toEqual([
+      [parts[0]!.partId, 600 + 300],
+      [parts[1]!.partId, 200],
+    ]);
+    expect([first, second, third].map((lotId) => findLot(shop.db, lotId)!.left)).toEqual([0, 0, 0]);
+    undoSteps(shop, eventIds, partIds);
+    expect([first, second, third].map((lotId) => findLot(shop.db, lotId)!.left)).toEqual([1, 1, 1]);
+    expect(waiting(id)).toHaveLength(2);
+  });
+
+  it('codes are told in the order of the sheets that they are to be written on', () => {
+    const id = order(3),
+      parts = waiting(id),
+      key = `vinyl:${groupOf(SLATE).vinyl.id}`;
+    const receive = () =>
+      receiveLot(shop, { key, form: 'sheet', widthMm: 300, lengthMm: 400, quantity: 1, price: 800, remark: '' }).id;
+    const lots = [receive(), receive(), receive()];
+    const own = [[], [parts[0]!], [parts[1]!, parts[2]!]];
+    const { offcuts } = cutLoad(shop, {
+      sheetId: null,
+      sheets: lots.map((lotId, at) => ({
+        lotId,
+        usedLengthMm: 100,
+        rests: [behind(300, 100, 300)],
+        spareMm2: at === 0 ? 5 : 0,
+        parts: own[at]!.map((part) => ({ partId: part.partId, areaMm2: 1 })),
+      })),
+    });
+    expect(offcuts.map((code) => loadLotsOnShelf(shop.db, key).find((lot) => lot.code === code)!.fromLotId)).toEqual(
+      lots,
+    );
+  });
+
+  it('what is spoiled of an offcut is kept clear of, and goes on with the piece that it lies in', async () => {
+    const id = order(),
+      { vinyl, stock } = groupOf(SLATE),
+      roll = stock.find((lot) => lot.form === 'roll')!,
+      key = `vinyl:${vinyl.id}`;
+    const whole = { widthMm: 300, lengthMm: 400, cornerWidthMm: 0, cornerLengthMm: 0, takesMm: 400, remark: '' };
+    const { id: lotId } = setAsideOffcut(shop, roll.lotId, whole);
+    const fits = () => findOffcuts(shop, { widthMm: 290, heightMm: 390, key }).some(({ lot }) => lot.id === lotId);
+    expect(fits()).toBe(true);
+    const spot = { x: 140, y: 290, width: 20, height: 20 };
+    expect((await refusalOf(() => markSpots(shop, lotId, { spots: [spot, { ...spot, x: 310 }] }))).message).toMatch(
+      /^Spot 2 lies beside/,
+    );
+    expect((await refusalOf(() => markSpots(shop, roll.lotId, { spots: [spot] }))).message).toMatch(
+      /marked on offcuts/,
+    );
+    markSpots(shop, lotId, { spots: [spot] });
+    expect([fits(), groupOf(SLATE).stock.find((lot) => lot.lotId === lotId)!.badSpots]).toEqual([false, [spot]]);
+    const { offcuts } = cutLoad(shop, {
+      sheetId: null,
+      sheets: [
+        {
+          lotId,
+          usedLengthMm: 100,
+          rests: [behind(300, 200, 200)],
+          spareMm2: 0,
+          parts: waiting(id).map((part) => ({ partId: part.partId, areaMm2: 1 })),
+        },
+      ],
+    });
+    expect(loadLotsOnShelf(shop.db, key).find((lot) => lot.code === offcuts[0])!.badSpots).toEqual([
+      { ...spot, y: 90 },
+    ]);
+  });
+
+  it('spoiled parts wait again', () => {
+    const id = order(),
+      parts = waiting(id),
+      roll = groupOf(SLATE).stock.find((lot) => lot.form === 'roll')!;
+    cutLoad(shop, {
+      sheetId: null,
+      sheets: [
+        {
+          lotId: roll.lotId,
+          usedLengthMm: 100,
+          rests: [],
+          spareMm2: 0,
+          parts: parts.map((part) => ({ partId: part.partId, areaMm2: 1 })),
+        },
+      ],
+    });
+    spoilParts(shop, { partIds: [parts[0]!.partId], cause: 'weeding', blankLost: false });
+    expect(waiting(id).map((part) => [part.partId, part.broken])).toEqual([[parts[0]!.partId, true]]);
+  });
+
+  it('a second window is told: parts are cut already, the offcut is gone, the roll has not so much; nothing is done then', async () => {
+    const id = order(4),
+      parts = waiting(id),
+      roll = groupOf(SLATE).stock.find((lot) => lot.form === 'roll')!,
+      key = `vinyl:${groupOf(SLATE).vinyl.id}`;
+    const { id: sheetId } = receiveLot(shop, {
+      key,
+      form: 'sheet',
+      widthMm: 300,
+      lengthMm: 400,
+      quantity: 1,
+      price: 800,
+      remark: '',
+    });
+    const sheet = (at: number, lotId: number, usedLengthMm = 100) => ({
+      sheetId: null,
+      sheets: [{ lotId, usedLengthMm, rests: [], spareMm2: 0, parts: [{ partId: parts[at]!.partId, areaMm2: 1 }] }],
+    });
+    cutLoad(shop, sheet(0, sheetId));
+    expect((await refusalOf(() => cutLoad(shop, sheet(0, roll.lotId)))).message).toMatch(/Piece 1 is cut already/);
+    expect((await refusalOf(() => cutLoad(shop, sheet(1, sheetId)))).message).toMatch(/is gone: another load/);
+    expect((await refusalOf(() => cutLoad(shop, sheet(1, roll.lotId, 1e5)))).message).toMatch(
+      /mm left, and the load takes 100000 mm/,
+    );
+    expect(
+      (
+        await refusalOf(() =>
+          cutLoad(shop, { sheetId: null, sheets: [...sheet(1, roll.lotId).sheets, ...sheet(1, roll.lotId).sheets] }),
+        )
+      ).message,
+    ).toMatch(/twice/);
+    expect((await refusalOf(() => cutLoad(shop, sheet(1, 99_999)))).code).toBe('not-found');
+    expect(waiting(id)).toHaveLength(3);
+  });
+});
+
+it('a script has pieces laid out in a thread, and is told what is too large', async () => {
+  const ask = {
+    pieces: [
+      {
+        id: 'box',
+        rings: [
+          [
+            { x: 0, y: 0 },
+            { x: 60, y: 0 },
+            { x: 60, y: 40 },
+            { x: 0, y: 40 },
+          ],
+        ],
+        copies: 6,
+        turns: 'free' as const,
+      },
+    ],
+    stock: [{ kind: 'roll' as const, id: 'r', widthMm: 300, lengthMm: 2000 }],
+    gapMm: 6,
+    margins: { sideMm: 10, endMm: 5 },
+    inside: 'bays' as const,
+    seed: 0.4,
+    rounds: 10,
+    seconds: 5,
+  };
+  const layout = await nestParts(shop, ask as never);
+  expect(layout.placements).toHaveLength(6);
+  expect(layout.usedLengthMm).toBeLessThan(110);
+  const refusal = await refusalOf(() =>
+    nestParts(shop, { ...ask, stock: [{ ...ask.stock[0]!, widthMm: 50 }] } as never),
+  );
+  expect([refusal.code, refusal.message]).toEqual(['invalid', expect.stringMatching(/^box needs .* Make it \d+/)]);
+});

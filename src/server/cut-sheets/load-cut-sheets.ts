@@ -1,0 +1,119 @@
+// What waits to be cut, by vinyl, with the stock it can be cut from, what is laid out already, and what could fill the rest.
+
+import { listMadeLayers, resolveVariant, getUsualVariant } from '../../core/costing/index';
+import { decideHandedness } from '../../core/materials/index';
+import { computeFreeSeconds, getDay } from '../../core/scheduling/index';
+import { keyOf } from '../../core/stock/index';
+import { groupBy } from '../../core/units/index';
+import { loadKeptSheets } from '../../data/cut-sheet-store';
+import { loadItems } from '../../data/item-store';
+import { loadLotsOnShelf } from '../../data/stock-store';
+import type { CutSheetsView, UsualPiece, WaitingPart } from '../../views/cut-sheets';
+import { getShop, type ShopContext } from '../context';
+import { loadMaterials, readMadeLines } from '../items/materials';
+import { readOpenOrders } from '../orders/read-orders';
+
+export function loadCutSheets(shop: ShopContext): CutSheetsView {
+  const stored = getShop(shop);
+  const orders = readOpenOrders(shop);
+  const { lines, materials } = readMadeLines(shop, orders);
+  const parts = orders.flatMap(({ order, parts: own }) =>
+    own
+      .filter((part) => part.state === 'to-cut')
+      .flatMap((part): (WaitingPart & { readonly vinylId: number })[] => {
+        const line = lines.get(part.lineId),
+          layer = line?.layers[part.layerIndex];
+        if (!line || !layer) return [];
+        return [
+          {
+            partId: part.id,
+            vinylId: part.vinylId,
+            orderId: order.id,
+            orderTitle: order.title,
+            unitNumber: part.unitNumber,
+            itemName: line.item.name,
+            dueDay: order.dueDay,
+            layerName: layer.name,
+            broken: part.broken,
+            artworkId: layer.artworkId,
+            layerIndex: layer.layerIndex,
+            widthMm: layer.widthMm,
+            mirrored: decideHandedness(layer.vinyl, { seenThrough: layer.seenThrough }).mirrored,
+            cutSeconds: part.estimates.cut,
+          },
+        ];
+      }),
+  );
+  const kept = groupBy(loadKeptSheets(shop.db), (sheet) => sheet.vinylId);
+  const usual = loadUsual(shop);
+  const groups = [...groupBy(parts, (part) => part.vinylId)].flatMap(
+    ([vinylId, own]): CutSheetsView['groups'][number][] => {
+      const vinyl = materials.vinyls.get(vinylId);
+      const lots = loadLotsOnShelf(shop.db, keyOf({ kind: 'vinyl', vinylId }));
+      return vinyl
+        ? [
+            {
+              vinyl,
+              parts: own,
+              stock: lots.flatMap(({ id, form, widthMm, lengthMm, left, shape, badSpots, code }) =>
+                widthMm ? [{ lotId: id, form, widthMm, lengthMm, left, shape, badSpots, code }] : [],
+              ),
+              kept: (kept.get(vinylId) ?? []).map(({ id, version, keptAtMs, sheet }) => ({
+                id,
+                version,
+                keptAtMs,
+                sheet,
+              })),
+              usual: usual.pieces.get(vinylId) ?? [],
+            },
+          ]
+        : [];
+    },
+  );
+  const firstDue = (group: CutSheetsView['groups'][number]) => group.parts.map((part) => part.dueDay).sort()[0] ?? '';
+  const artworks = [...new Map([...materials.artworks, ...usual.artworks]).values()].map(
+    ({ id, steps, measurement }) => ({ id, steps, widthMm: measurement.widthMm }),
+  );
+  return {
+    groups: groups.sort((a, b) => firstDue(a).localeCompare(firstDue(b))),
+    artworks,
+    gapMm: stored.figures.weedMarginMm,
+    freeSeconds: computeFreeSeconds({
+      nowMs: shop.now(),
+      day: getDay(shop.now(), stored.timeZone),
+      timeZone: stored.timeZone,
+      shop: stored.figures,
+    }),
+  };
+}
+
+/** The layers of the items on the list, as they are usually made, by vinyl. */
+function loadUsual(shop: ShopContext): {
+  readonly pieces: ReadonlyMap<number, readonly UsualPiece[]>;
+  readonly artworks: ReturnType<typeof loadMaterials>['artworks'];
+} {
+  const items = loadItems(shop.db);
+  const made = items.map((item) => ({ item, made: resolveVariant(item, { ...getUsualVariant(item), options: [] }) }));
+  const materials = loadMaterials(shop, { made: made.map((entry) => entry.made) });
+  const pieces = made.flatMap(({ item, made: own }) =>
+    listMadeLayers(own, materials).map((layer) => ({
+      vinylId: layer.vinyl.id,
+      piece: {
+        key: `${item.id}/${layer.placement}/${layer.layerIndex}`,
+        name: `${layer.name} of ${item.name}`,
+        source: {
+          artworkId: layer.artworkId,
+          layerIndex: layer.layerIndex,
+          widthMm: layer.widthMm,
+          mirrored: decideHandedness(layer.vinyl, { seenThrough: layer.seenThrough }).mirrored,
+        },
+      },
+    })),
+  );
+  return {
+    artworks: materials.artworks,
+    pieces: new Map(
+      [...groupBy(pieces, (entry) => entry.vinylId)].map(([id, own]) => [id, own.map((entry) => entry.piece)]),
+    ),
+  };
+}

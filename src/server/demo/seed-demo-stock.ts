@@ -1,0 +1,129 @@
+// The demo shop's suppliers with their lists and older prices, and what lies on its shelf.
+
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { lotInput, supplierInput, supplyInput } from '../../core/input/index';
+import { keyOf as thingKey } from '../../core/stock/index';
+import { minor } from '../../core/units/index';
+import { loadOffers, putOffer, setMinimum } from '../../data/offer-store';
+import { addSupplier, applyList } from '../buying/save-offers';
+import { programRoot, type ShopContext } from '../context';
+import { parseInput } from '../errors';
+import { countStock, receiveLot, setAsideOffcut, bookStock } from '../stock/save-stock';
+import { addSupply, bookWear } from '../stock/save-supplies';
+import { listThings } from '../stock/things';
+
+type DemoStock = {
+  suppliers: {
+    name: string;
+    email: string;
+    shipping: number;
+    freeFrom: number | null;
+    minimumOrder: number | null;
+    leadDays: number;
+    listFile: string;
+  }[];
+  /** By when, in days ago, all prices were so much lower. */
+  olderPrices: { daysAgo: number; share: number }[];
+  lots: {
+    thing: string;
+    form: string;
+    widthMm: number | null;
+    lengthMm: number | null;
+    quantity: number;
+    price: number;
+    daysAgo: number;
+    remark?: string;
+    used?: number;
+    counted?: number;
+    offcut?: [widthMm: number, lengthMm: number, takesMm: number, cornerWidthMm: number, cornerLengthMm: number];
+  }[];
+  minimums: { thing: string; amount?: number; coverWeeks?: number }[];
+  supplies: {
+    name: string;
+    kind: string;
+    supplier: string;
+    widthMm?: number;
+    tack?: string;
+    angleDegrees?: number;
+    life?: number;
+    note?: string;
+    fittedDaysAgo?: number;
+    worn?: number;
+    cleaned?: number;
+    stock?: { pieces: number; price: number };
+  }[];
+};
+
+const DAY_MS = 86_400_000;
+const AS_THEY_LOOK = { match: null, decimal: '', lengthUnit: 'mm', dropMissing: false } as const;
+
+/** `clock` is moved to the past and to `nowMs` at the end. */
+export function seedDemoStock(shop: ShopContext, clock: { ms: number }, nowMs: number): void {
+  const folder = join(programRoot(), 'src', 'data', 'demo');
+  const file = JSON.parse(readFileSync(join(folder, 'stock.json'), 'utf8')) as DemoStock;
+  const keyOf = new Map(listThings(shop).map((thing) => [thing.name, thing.key]));
+  for (const { listFile, ...supplier } of file.suppliers) {
+    const [oldest] = file.olderPrices;
+    clock.ms = nowMs - (oldest?.daysAgo ?? 0) * DAY_MS;
+    const { id } = addSupplier(shop, parseInput(supplierInput, supplier), listFile);
+    applyList(shop, id, readFileSync(join(folder, 'price-lists', listFile)), AS_THEY_LOOK);
+    const offers = loadOffers(shop.db, id);
+    for (const { daysAgo, share } of [...file.olderPrices, { daysAgo: 2, share: 1 }]) {
+      clock.ms = nowMs - daysAgo * DAY_MS;
+      for (const offer of offers)
+        shop.db.transaction(() =>
+          putOffer(shop.db, { ...offer, price: minor(Math.round(offer.price * share)) }, clock.ms),
+        );
+    }
+  }
+  for (const lot of file.lots) {
+    clock.ms = nowMs - lot.daysAgo * DAY_MS;
+    const { id } = receiveLot(
+      shop,
+      parseInput(lotInput, {
+        key: keyOf.get(lot.thing),
+        form: lot.form,
+        widthMm: lot.widthMm,
+        lengthMm: lot.lengthMm,
+        quantity: lot.quantity,
+        price: lot.price,
+        remark: lot.remark ?? '',
+      }),
+    );
+    clock.ms += DAY_MS / 3;
+    if (lot.used) bookStock(shop, id, { cause: 'cut', quantity: lot.used, note: '' });
+    if (lot.offcut) {
+      const [widthMm, lengthMm, takesMm, cornerWidthMm, cornerLengthMm] = lot.offcut;
+      setAsideOffcut(shop, id, { widthMm, lengthMm, takesMm, cornerWidthMm, cornerLengthMm, remark: '' });
+    }
+    if (lot.counted !== undefined) countStock(shop, id, lot.counted, 'monthly count');
+  }
+  for (const { thing, amount, coverWeeks } of file.minimums)
+    setMinimum(shop.db, keyOf.get(thing)!, { amount: amount ?? null, coverWeeks: coverWeeks ?? null });
+  for (const { fittedDaysAgo, worn, cleaned, stock, ...supply } of file.supplies) {
+    clock.ms = nowMs - (fittedDaysAgo ?? 1) * DAY_MS;
+    const { id } = addSupply(
+      shop,
+      parseInput(supplyInput, { widthMm: null, tack: null, angleDegrees: null, life: null, note: '', ...supply }),
+    );
+    if (stock)
+      receiveLot(
+        shop,
+        parseInput(lotInput, {
+          key: thingKey({ kind: 'supply', supplyId: id }),
+          form: 'piece',
+          widthMm: null,
+          lengthMm: null,
+          quantity: stock.pieces,
+          price: stock.price,
+          remark: '',
+        }),
+      );
+    if (fittedDaysAgo !== undefined) bookWear(shop, id, { kind: 'fitted', amount: 0, fromStock: true });
+    clock.ms = nowMs - DAY_MS / 2;
+    if (worn) bookWear(shop, id, { kind: 'worn', amount: worn, fromStock: false });
+    if (cleaned) bookWear(shop, id, { kind: 'cleaned', amount: cleaned, fromStock: false });
+  }
+  clock.ms = nowMs;
+}

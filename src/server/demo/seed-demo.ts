@@ -1,0 +1,269 @@
+// Fills an empty database with the demo shop from its plain files, through the same use cases as the screens, at past times.
+
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { PLAIN_DETAILS, type StoredPacking } from '../../core/costing/index';
+import { DEFAULT_SHOP_FIGURES, type ShopFigures } from '../../core/materials/index';
+import { STATION_STEPS, STATIONS, type SpoilageCause } from '../../core/orders/index';
+import { addDays, getDay } from '../../core/scheduling/index';
+import { blankInput, channelInput, itemInput, orderInput, vinylInput } from '../../core/input/index';
+import type { Database } from '../../data/database';
+import { addOrderEvent } from '../../data/order-store';
+import { keepPacking } from '../../data/packing-store';
+import { insertShop } from '../../data/shop-store';
+import { getShop, programRoot, type ShopContext } from '../context';
+import { parseInput } from '../errors';
+import { keepArtwork } from '../artwork/save-artwork';
+import { findVinyl } from '../../data/shelf-store';
+import { addItem, noteItem } from '../items/save-item';
+import { placeOrder } from '../orders/save-order';
+import { addChannel } from '../shop/save-channel';
+import { addBlank, addVinyl, changeVinyl } from '../stock/save-shelf';
+import { readOrder } from '../orders/read-orders';
+import { seedDemoStock } from './seed-demo-stock';
+import { finishWork, spoilParts, startWork } from '../bench/work-at-bench';
+
+type DemoOrder = {
+  title: string;
+  customer: string;
+  contact: string;
+  placedDaysAgo: number;
+  dueInDays: number;
+  lines: [item: string, quantity: number, size: string, colour: string][];
+  agreed: number;
+  reached: Record<'cut' | 'weed' | 'press' | 'check', number>;
+  pace: number;
+  spoiled?: { units: number; layer: number; cause: SpoilageCause; blankLost: boolean };
+  handedOverDaysAgo?: number;
+};
+type DemoPlacement = {
+  artwork: string;
+  place: string;
+  widthMm: number;
+  widths?: Record<string, number>;
+  vinyls: string[];
+};
+type DemoPacking = Omit<StoredPacking, 'artworkId' | 'artworkVersion'> & { artwork: string };
+type DemoFile = {
+  identity: { name: string; currency: string; locale: string };
+  figures: Partial<ShopFigures>;
+  vinyls: unknown[];
+  blanks: {
+    name: string;
+    supplier: string;
+    fabric: string;
+    heating: string;
+    sizes: [string, number][];
+    colours: [string, string][];
+  }[];
+  channels: { name: string }[];
+  artworks: { file: string; name: string; widthMm: number; layers: string[]; vinyls: string[] }[];
+  items: (DemoPlacement & {
+    key: string;
+    name: string;
+    blank: string;
+    size: string;
+    colour: string;
+    quantity: number;
+    price: number;
+    artworkPrice?: number;
+    artworkRun?: number;
+    more?: DemoPlacement[];
+    options?: (DemoPlacement & { label: string; surcharge: number })[];
+    variants?: {
+      sizeName: string | null;
+      colourName: string | null;
+      price: number | null;
+      swaps: [from: string, to: string][];
+    }[];
+    details?: object;
+  })[];
+  orders: DemoOrder[];
+  /** Roll prices that went up a few days ago. */
+  dearerVinyls: Record<string, number>;
+};
+
+const DAY_MS = 86_400_000;
+
+/** What a channel of the demo does not take. */
+const NO_FEES = {
+  tiers: [{ from: 0, share: 0 }],
+  fixed: 0,
+  listing: 0,
+  salesPerListing: 1,
+  paymentShare: 0,
+  paymentFixed: 0,
+  adShare: 0,
+  adOdds: 0,
+  day: 0,
+  salesPerDay: 20,
+  delivery: 0,
+  deliveryPaid: 0,
+  discount: 0,
+  tax: 0,
+  ending: 'any',
+};
+
+/** The same shop every time but for its dates, which count from `nowMs`. */
+export async function seedDemo(db: Database, nowMs: number): Promise<void> {
+  const folder = join(programRoot(), 'src', 'data', 'demo');
+  const file = JSON.parse(readFileSync(join(folder, 'shop.json'), 'utf8')) as DemoFile;
+  const clock = { ms: nowMs - 60 * DAY_MS };
+  const shop: ShopContext = { db, now: () => clock.ms };
+  const timeZone = Intl.DateTimeFormat().resolvedOptions().timeZone;
+  const ids = {
+    vinyls: new Map<string, number>(),
+    blanks: new Map<string, number>(),
+    artworks: new Map<string, number>(),
+    items: new Map<string, number>(),
+  };
+  insertShop(db, { ...file.identity, timeZone, simulated: true }, { ...DEFAULT_SHOP_FIGURES, ...file.figures });
+  for (const vinyl of file.vinyls) {
+    const input = parseInput(vinylInput, vinyl);
+    ids.vinyls.set(input.name, addVinyl(shop, input).id);
+  }
+  for (const blank of file.blanks) {
+    const input = parseInput(blankInput, {
+      ...blank,
+      sizes: blank.sizes.map(([name, price]) => ({ name, price })),
+      colours: blank.colours.map(([name, hex]) => ({ name, hex })),
+    });
+    ids.blanks.set(input.name, addBlank(shop, input).id);
+  }
+  for (const channel of file.channels) addChannel(shop, parseInput(channelInput, { ...NO_FEES, ...channel }));
+  for (const drawing of file.artworks) {
+    clock.ms += 3_600_000;
+    const { id } = await keepArtwork(shop, {
+      bytes: readFileSync(join(folder, 'drawings', drawing.file)),
+      fileName: drawing.file,
+      name: drawing.name,
+      steps: [{ kind: 'size', widthMm: drawing.widthMm, on: true }],
+      layerNames: drawing.layers,
+      layerVinylIds: drawing.vinyls.map((name) => ids.vinyls.get(name) ?? null),
+      licence: 'own',
+    });
+    ids.artworks.set(drawing.name, id);
+  }
+  // Laid out beforehand, by the same arithmetic: at a start nobody waits for it. A test lays one out anew.
+  for (const { artwork, ...packing } of JSON.parse(
+    readFileSync(join(folder, 'packings.json'), 'utf8'),
+  ) as DemoPacking[])
+    keepPacking(db, { ...packing, artworkId: ids.artworks.get(artwork)!, artworkVersion: 1 });
+  const place = ({ artwork, place: where, widthMm, widths = {}, vinyls }: DemoPlacement) => ({
+    artworkId: ids.artworks.get(artwork),
+    place: where,
+    widthMm,
+    widths,
+    seenThrough: false,
+    vinylIds: vinyls.map((name) => ids.vinyls.get(name)),
+  });
+  for (const item of file.items) {
+    const input = parseInput(itemInput, {
+      name: item.name,
+      blankId: ids.blanks.get(item.blank),
+      sizeName: item.size,
+      colourName: item.colour,
+      areaBasis: 'used',
+      quantity: item.quantity,
+      price: item.price,
+      artworkPrice: item.artworkPrice ?? 0,
+      artworkRun: item.artworkRun ?? 1,
+      placements: [place(item), ...(item.more ?? []).map(place)],
+      details: {
+        ...PLAIN_DETAILS,
+        ...item.details,
+        options: (item.options ?? []).map(({ label, surcharge, ...own }) => ({
+          label,
+          surcharge,
+          placement: place(own),
+        })),
+        variants: (item.variants ?? []).map((rule) => ({
+          ...rule,
+          swaps: rule.swaps.map(([from, to]) => ({ vinylId: ids.vinyls.get(from), byVinylId: ids.vinyls.get(to) })),
+        })),
+      },
+    });
+    ids.items.set(item.key, addItem(shop, input).id);
+  }
+  for (const order of file.orders) seedOrder({ shop, clock, order, items: ids.items, nowMs });
+  seedDemoStock(shop, clock, nowMs);
+  clock.ms = nowMs - 4 * DAY_MS;
+  for (const id of ids.items.values()) noteItem(shop, id);
+  clock.ms = nowMs - 2 * DAY_MS;
+  for (const [name, rollPrice] of Object.entries(file.dearerVinyls)) {
+    const { id, version, archived: _archived, ...vinyl } = findVinyl(db, ids.vinyls.get(name)!)!;
+    changeVinyl(shop, id, parseInput(vinylInput, { ...vinyl, rollPrice }), version);
+  }
+}
+
+function seedOrder(input: {
+  shop: ShopContext;
+  clock: { ms: number };
+  order: DemoOrder;
+  items: ReadonlyMap<string, number>;
+  nowMs: number;
+}): void {
+  const { shop, clock, order, items, nowMs } = input;
+  const today = getDay(nowMs, getShop(shop).timeZone);
+  const placedMs = nowMs - order.placedDaysAgo * DAY_MS - 20 * 60_000;
+  clock.ms = placedMs;
+  const { id } = placeOrder(
+    shop,
+    parseInput(orderInput, {
+      title: order.title,
+      customerName: order.customer,
+      contact: order.contact,
+      dueDay: addDays(today, order.dueInDays),
+      agreed: order.agreed,
+      note: '',
+      lines: order.lines.map(([item, quantity, sizeName, colourName]) => ({
+        itemId: items.get(item),
+        quantity,
+        sizeName,
+        colourName,
+      })),
+    }),
+  );
+  const endMs = nowMs - (order.handedOverDaysAgo ?? 0) * DAY_MS - 40 * 60_000;
+  const busy = STATIONS.filter((station) => order.reached[station] > 0);
+  const stepMs = (endMs - placedMs) / (busy.length + 1);
+  for (const [index, station] of busy.entries()) {
+    clock.ms = placedMs + stepMs * (index + 1);
+    const work = (count: number) => workOn(shop, clock, id, station, count, order.pace);
+    work(order.reached[station]);
+    if (station === 'weed' && order.spoiled) {
+      const { units, layer, cause, blankLost } = order.spoiled;
+      const parts = readOrder(shop, id)!
+        .parts.filter((part) => part.state === 'weeded' && part.layerIndex === layer)
+        .slice(0, units);
+      clock.ms += 60_000;
+      spoilParts(shop, { partIds: parts.map((part) => part.id), cause, blankLost });
+      if (order.handedOverDaysAgo !== undefined)
+        for (const again of ['cut', 'weed'] as const) workOn(shop, clock, id, again, units, order.pace);
+    }
+  }
+  if (order.handedOverDaysAgo !== undefined)
+    addOrderEvent(shop.db, id, 'handed-over', nowMs - order.handedOverDaysAgo * DAY_MS);
+}
+
+/** Logs the work of a station on the first `count` units that can go on, at a pace against the estimate. */
+function workOn(
+  shop: ShopContext,
+  clock: { ms: number },
+  orderId: number,
+  station: (typeof STATIONS)[number],
+  count: number,
+  pace: number,
+): void {
+  const { parts } = readOrder(shop, orderId)!;
+  const { from } = STATION_STEPS[station];
+  const whole = (unitId: number) =>
+    station === 'cut' || station === 'weed' || parts.every((part) => part.unitId !== unitId || part.state === from);
+  const ready = parts.filter((part) => part.state === from && whole(part.unitId));
+  const units = new Set([...new Set(ready.map((part) => part.unitId))].slice(0, count));
+  const chosen = ready.filter((part) => units.has(part.unitId));
+  if (chosen.length === 0) return;
+  const { id } = startWork(shop, { station, partIds: chosen.map((part) => part.id) });
+  clock.ms += chosen.reduce((sum, part) => sum + part.estimates[station], 0) * pace * 1000;
+  finishWork(shop, id, 'done');
+}

@@ -1,0 +1,233 @@
+// The views of orders: the list with combs and slack, one order with its quote against what it really took.
+
+import {
+  compareWithQuote,
+  computeKept,
+  STATIONS,
+  shareWorkSeconds,
+  type LineProgress,
+  type Station,
+} from '../../core/orders/index';
+import { computeFee } from '../../core/pricing/index';
+import { getDay } from '../../core/scheduling/index';
+import { figure, groupBy } from '../../core/units/index';
+import { findItems } from '../../data/item-store';
+import { findClosedOrderIds, loadCustomers, loadOrders } from '../../data/order-store';
+import { loadVinyls } from '../../data/shelf-store';
+import { loadWorkOnParts } from '../../data/work-store';
+import type { CombColumn, NewOrderView, OrderListView, OrderRow, OrderView } from '../../views/orders';
+import { CAUSE_NAMES, STATE_NAMES } from '../../wording/stations';
+import { describeCostProblem } from '../../wording/problems';
+import { getShop, type ShopContext } from '../context';
+import { notFound } from '../errors';
+import { priceAllItems } from '../items/price-all';
+import { readOpenOrders, readOrder, readStored, slackOf, type ReadOrder, type ReadPart } from './read-orders';
+
+const CLOSED_SHOWN = 30;
+
+export function toComb(parts: readonly ReadPart[], colours: ReadonlyMap<number, string>): readonly CombColumn[] {
+  return [...groupBy(parts, (part) => part.unitId)].map(([unitId, members]) => ({
+    unitId,
+    number: members[0]!.unitNumber,
+    teeth: members.map((part) => ({
+      partId: part.id,
+      state: part.state,
+      broken: part.broken,
+      colour: colours.get(part.vinylId) ?? '#888888',
+    })),
+  }));
+}
+
+/** The station where most of an order waits: what to do so that it moves. */
+function describeHoldUp({ stage, parts }: ReadOrder, vinylNames: ReadonlyMap<number, string>): string {
+  if (stage === 'ready') return 'hand it over';
+  if (stage === 'handed-over' || stage === 'cancelled') return '';
+  const broken = parts.filter((part) => part.broken);
+  if (broken.length > 0) return `recut ${broken.length} in ${vinylNames.get(broken[0]!.vinylId) ?? 'its vinyl'}`;
+  const slowest = (['to-cut', 'cut', 'weeded', 'pressed'] as const)
+    .map((state) => ({ state, waiting: parts.filter((part) => part.state === state) }))
+    .find(({ waiting }) => waiting.length > 0);
+  if (!slowest) return '';
+  const verbs = { 'to-cut': 'cut', cut: 'weed', weeded: 'press', pressed: 'check' } as const;
+  const count =
+    slowest.state === 'to-cut' || slowest.state === 'cut'
+      ? `${slowest.waiting.length} parts`
+      : `${new Set(slowest.waiting.map((part) => part.unitId)).size} pieces`;
+  return `${verbs[slowest.state]} ${count}`;
+}
+
+export function toRows(
+  shop: ShopContext,
+  entries: readonly ReadOrder[],
+  forSlack: readonly ReadOrder[] = entries,
+): readonly OrderRow[] {
+  const stored = getShop(shop);
+  const slack = slackOf(forSlack, stored, shop.now());
+  const vinyls = loadVinyls(shop.db, { archived: true });
+  const colours = new Map(vinyls.map((vinyl) => [vinyl.id, vinyl.colourHex]));
+  const names = new Map(vinyls.map((vinyl) => [vinyl.id, vinyl.name]));
+  return entries.map((entry) => ({
+    id: entry.order.id,
+    title: entry.order.title,
+    customerName: entry.order.customer.name,
+    dueDay: entry.order.dueDay,
+    stage: entry.stage,
+    agreed: entry.order.agreed,
+    neededSeconds: entry.neededSeconds,
+    slack: slack.get(entry.order.id) ?? null,
+    comb: toComb(entry.parts, colours),
+    holdsUp: describeHoldUp(entry, names),
+  }));
+}
+
+export function loadOrderList(shop: ShopContext): OrderListView {
+  const open = readOpenOrders(shop);
+  const closed = loadOrders(shop.db, findClosedOrderIds(shop.db, CLOSED_SHOWN))
+    .map(readStored)
+    .sort((a, b) => b.order.id - a.order.id);
+  return { open: toRows(shop, open), closed: toRows(shop, closed), today: getDay(shop.now(), getShop(shop).timeZone) };
+}
+
+const EVENT_TEXTS: Readonly<Record<string, string>> = {
+  placed: 'Order taken',
+  changed: 'Changed',
+  'handed-over': 'Handed over',
+  'taken-back': 'Taken back',
+  cancelled: 'Cancelled',
+  reopened: 'Reopened',
+};
+
+/** @throws ShopError not-found */
+export function loadOrderView(shop: ShopContext, id: number): OrderView {
+  const entry = readOrder(shop, id);
+  if (!entry) throw notFound('This order');
+  const stored = getShop(shop);
+  const { order, parts } = entry;
+  const open = readOpenOrders(shop);
+  const [row] = toRows(shop, [entry], open);
+  const worked = shareWork(shop, parts);
+  const names = new Map(
+    findItems(
+      shop.db,
+      order.lines.map((line) => line.itemId),
+    ).map((item) => [item.id, item.name]),
+  );
+  const colours = new Map(loadVinyls(shop.db, { archived: true }).map((vinyl) => [vinyl.id, vinyl.colourHex]));
+  const against = compareWithQuote(
+    order.lines.map((line): LineProgress => {
+      const own = parts.filter((part) => part.lineId === line.id);
+      const seconds = Object.fromEntries(
+        STATIONS.map((station) => [station, own.reduce((sum, part) => sum + (worked.get(part.id)?.[station] ?? 0), 0)]),
+      ) as Record<Station, number>;
+      return { quote: line.quote, quantity: line.quantity, parts: own, workedSeconds: seconds };
+    }),
+  );
+  const pieces = order.lines.reduce((sum, line) => sum + line.quantity, 0);
+  const feeFigure = figure('Fee', computeFee(order.agreed, stored.figures), 'money', 'computed', {
+    how: `share × agreed price + fixed part, once for the order of ${pieces}`,
+  });
+  return {
+    row: row!,
+    contact: order.customer.contact,
+    note: order.note,
+    version: order.version,
+    placedAtMs: order.placedAtMs,
+    today: getDay(shop.now(), stored.timeZone),
+    against,
+    fee: feeFigure,
+    kept: computeKept(order.agreed, computeFee(order.agreed, stored.figures), against.cost.real),
+    keptQuoted: computeKept(order.agreed, computeFee(order.agreed, stored.figures), against.cost.quoted),
+    lines: order.lines.map((line) => ({
+      id: line.id,
+      itemId: line.itemId,
+      itemName: names.get(line.itemId) ?? 'item',
+      quantity: line.quantity,
+      sizeName: line.sizeName,
+      colourName: line.colourName,
+      eachWithRisk: line.quote.withRisk,
+      comb: toComb(
+        parts.filter((part) => part.lineId === line.id),
+        colours,
+      ),
+    })),
+    events: [
+      ...order.events.map((event) => ({
+        kind: event.kind,
+        atMs: event.atMs,
+        text: `${EVENT_TEXTS[event.kind] ?? event.kind}${event.detail ? `: ${event.detail}` : ''}`,
+      })),
+      ...summarisePartEvents(parts),
+    ].sort((a, b) => b.atMs - a.atMs),
+  };
+}
+
+/** Seconds that fell on each part at each station. */
+function shareWork(
+  shop: ShopContext,
+  parts: readonly ReadPart[],
+): ReadonlyMap<number, Partial<Record<Station, number>>> {
+  const seconds = new Map<number, Partial<Record<Station, number>>>();
+  for (const work of loadWorkOnParts(
+    shop.db,
+    parts.map((part) => part.id),
+  )) {
+    const shares = shareWorkSeconds(
+      ((work.stoppedAtMs ?? work.startedAtMs) - work.startedAtMs) / 1000,
+      work.parts.map((part) => part.estimateSeconds),
+    );
+    for (const [index, { partId }] of work.parts.entries()) {
+      const own = seconds.get(partId) ?? {};
+      own[work.station] = (own[work.station] ?? 0) + shares[index]!;
+      seconds.set(partId, own);
+    }
+  }
+  return seconds;
+}
+
+function summarisePartEvents(parts: readonly ReadPart[]): OrderView['events'] {
+  const events = parts.flatMap((part) => part.events.map((event) => ({ ...event, unitNumber: part.unitNumber })));
+  return [...groupBy(events, (event) => `${event.kind}/${event.atMs}/${event.cause}`).values()].map((together) => {
+    const { kind, atMs, cause } = together[0]!;
+    const numbers = [...new Set(together.map((event) => event.unitNumber))];
+    const which = numbers.length > 4 ? `${numbers.length} pieces` : `piece ${numbers.join(', ')}`;
+    const text =
+      kind === 'spoiled'
+        ? `Spoiled: ${which}, ${cause ? CAUSE_NAMES[cause] : ''}${together.some((event) => event.blankLost) ? ', blank lost' : ''}`
+        : kind === 'undone'
+          ? `Taken back: ${which}`
+          : `${which} ${STATE_NAMES[kind]}`;
+    return { kind, atMs, text };
+  });
+}
+
+export function loadNewOrder(shop: ShopContext, startItemId: number | null): NewOrderView {
+  const stored = getShop(shop);
+  const { rows, materials } = priceAllItems(shop);
+  const settings = {
+    locale: stored.locale,
+    currency: stored.currency,
+    timeZone: stored.timeZone,
+    system: 'metric' as const,
+  };
+  return {
+    today: getDay(shop.now(), stored.timeZone),
+    startItemId,
+    customers: loadCustomers(shop.db).map(({ name, contact }) => ({ name, contact })),
+    items: rows.map(({ item, cost }) => {
+      const blank = materials.blanks.get(item.blankId);
+      return {
+        id: item.id,
+        name: item.name,
+        price: item.price,
+        sizes: blank?.sizes.map((size) => size.name) ?? [],
+        colours: blank?.colours.map((colour) => colour.name) ?? [],
+        usualSize: item.sizeName,
+        usualColour: item.colourName,
+        options: item.details.options.map(({ label, surcharge }) => ({ label, surcharge })),
+        variants: item.details.variants,
+        problem: cost.ok ? null : describeCostProblem(cost.problem, settings),
+        costEach: cost.ok ? cost.value.withRisk.value : 0,
+      };
+    }),
+  };
+}

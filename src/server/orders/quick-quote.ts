@@ -1,0 +1,229 @@
+// A quick quote: what so many of an item cost and should be asked for, and when they can be ready.
+
+import type { InferType } from 'yup';
+import {
+  computeStripNeed,
+  listMadeLayers,
+  noteCost,
+  type ItemCost,
+  type Made,
+  type Variant,
+} from '../../core/costing/index';
+import { itemInput, type quoteInput } from '../../core/input/index';
+import { compareWithFacts, computeQuoteTotal, freezeFacts } from '../../core/orders/index';
+import { computeFloor, priceForMargin, priceForWage, readPrice } from '../../core/pricing/index';
+import { findEarliestDay } from '../../core/scheduling/index';
+import { keyOf } from '../../core/stock/index';
+import { minor, type Minor } from '../../core/units/index';
+import { findArtwork } from '../../data/artwork-store';
+import { findItem, insertItem, type ItemFields } from '../../data/item-store';
+import { loadShortestLeads } from '../../data/offer-store';
+import { findQuote, insertQuote, loadQuotes, setQuoteArchived, type StoredQuote } from '../../data/quote-store';
+import type { QuoteAnswer, QuoteStart, QuoteView } from '../../views/quotes';
+import { describeCostProblem } from '../../wording/problems';
+import { getShop, type ShopContext } from '../context';
+import { notFound, parseInput, ShopError } from '../errors';
+import { loadEvidence } from '../items/evidence';
+import { toItemFields } from '../items/save-item';
+import { loadMaterials, type Materials } from '../items/materials';
+import { priceItem } from '../items/price-item';
+import { readOpenOrders } from './read-orders';
+import { loadStock } from '../stock/load-stock';
+import { nameThings } from '../stock/things';
+import { loadShelf } from '../items/load-items';
+import { loadNewOrder } from './load-orders';
+
+type Given = InferType<typeof quoteInput>;
+type Wish = Omit<Given, 'options' | 'itemId' | 'drawing'> & {
+  readonly options?: readonly number[];
+  readonly itemId?: number | null;
+  readonly drawing?: Given['drawing'];
+};
+type Reckoned = {
+  readonly item: ItemFields;
+  readonly itemId: number | null;
+  readonly materials: Materials;
+  readonly made: Made;
+  readonly cost: ItemCost;
+  readonly each: Minor;
+};
+
+function reckon(shop: ShopContext, wish: Wish): Reckoned {
+  const stored = getShop(shop);
+  const known = wish.itemId ? findItem(shop.db, wish.itemId) : null;
+  if (!known && !wish.drawing) throw notFound('This item');
+  const item = known ?? toDraft(shop, wish);
+  const materials = loadMaterials(shop, { plans: [item] });
+  const blank = materials.blanks.get(item.blankId);
+  if (!blank?.colours.some((colour) => colour.name === wish.colourName))
+    throw new ShopError(
+      'invalid',
+      `Colour: ${blank?.name ?? 'the blank'} does not come in ${wish.colourName}.`,
+      'colourName',
+    );
+  const cost = priceItem({
+    item,
+    variant: toVariant(wish),
+    quantity: wish.quantity,
+    materials,
+    figures: stored.figures,
+    ...(known ? { evidence: loadEvidence(shop).of(known.id) } : {}),
+  });
+  if (!cost.ok)
+    throw new ShopError(
+      'invalid',
+      describeCostProblem(cost.problem, {
+        locale: stored.locale,
+        currency: stored.currency,
+        timeZone: stored.timeZone,
+        system: 'metric',
+      }),
+      cost.problem.kind === 'unknown-size' ? 'sizeName' : known ? 'itemId' : 'drawing',
+    );
+  // A drawing has no price yet: the margin that is aimed for makes one.
+  const goal = known ? null : priceForMargin(stored.figures.marginGoal, cost.value, stored.figures);
+  const each = wish.each === null ? (goal?.ok ? minor(goal.value.value) : cost.made.price) : minor(wish.each);
+  return { item, itemId: known?.id ?? null, materials, made: cost.made, cost: cost.value, each };
+}
+
+/** A drawing as an item that is not kept yet: one artwork on a blank, plain. */
+function toDraft(shop: ShopContext, { drawing, sizeName, colourName, quantity }: Wish): ItemFields {
+  const { artworkId, blankId, widthMm, vinylIds } = drawing!;
+  const artwork = findArtwork(shop.db, artworkId);
+  return toItemFields(
+    shop,
+    parseInput(itemInput, {
+      name: artwork?.name ?? 'Drawing',
+      blankId,
+      sizeName,
+      colourName,
+      areaBasis: 'used',
+      quantity,
+      price: 0,
+      placements: [{ artworkId, place: 'front, centred', widthMm, widths: {}, seenThrough: false, vinylIds }],
+    }),
+  );
+}
+
+const toVariant = (wish: Pick<Wish, 'sizeName' | 'colourName' | 'options'>): Variant => ({
+  sizeName: wish.sizeName,
+  colourName: wish.colourName,
+  options: wish.options ?? [],
+});
+
+/** What the job needs beyond what is free on the shelf, and how soon anybody delivers it. */
+function findMissing(shop: ShopContext, { made, materials }: Reckoned, wish: Wish): QuoteAnswer['toBuy'] {
+  const { figures } = getShop(shop);
+  const needed = new Map<string, number>([
+    [
+      keyOf({ kind: 'blank', blankId: made.blankId, sizeName: wish.sizeName, colourName: wish.colourName }),
+      wish.quantity,
+    ],
+  ]);
+  for (const { measurement, vinyl } of listMadeLayers(made, materials)) {
+    const key = keyOf({ kind: 'vinyl', vinylId: vinyl.id });
+    needed.set(
+      key,
+      (needed.get(key) ?? 0) + (computeStripNeed(measurement, vinyl, wish.quantity, figures)?.usableMm2 ?? 0),
+    );
+  }
+  const free = new Map(loadStock(shop).rows.map((row) => [row.thing.key, row.free.value]));
+  const missing = [...needed].filter(([key, amount]) => (free.get(key) ?? 0) < amount - 1e-6).map(([key]) => key);
+  const leads = loadShortestLeads(shop.db, missing);
+  const nameOf = nameThings(shop);
+  return missing.map((key) => ({ name: nameOf(key).name, days: leads.get(key) ?? null }));
+}
+
+function answer(shop: ShopContext, reckoned: Reckoned, wish: Wish): QuoteAnswer {
+  const { figures, timeZone } = getShop(shop);
+  const { cost, each } = reckoned;
+  const reading = readPrice(each, cost, figures);
+  const floor = computeFloor(cost, figures),
+    forMargin = priceForMargin(figures.marginGoal, cost, figures),
+    forWage = priceForWage(figures.wageGoalPerHour, cost, figures);
+  const toBuy = findMissing(shop, reckoned, wish);
+  const waitingSeconds = readOpenOrders(shop)
+    .filter(({ stage }) => stage === 'to-cut' || stage === 'in-work')
+    .reduce((sum, order) => sum + order.neededSeconds, 0);
+  const ready = findEarliestDay({
+    nowMs: shop.now(),
+    timeZone,
+    shop: figures,
+    waitingSeconds,
+    ownSeconds: cost.handsSeconds.value * wish.quantity,
+    materialDays: Math.max(0, ...toBuy.map((thing) => thing.days ?? 0)),
+  });
+  return {
+    cost: cost.withRisk,
+    each: reading.price,
+    total: computeQuoteTotal(each, wish.quantity),
+    hourEarns: reading.hourEarns,
+    floor: floor.ok ? floor.value : null,
+    forMargin: forMargin.ok ? forMargin.value : null,
+    forWage: forWage.ok ? forWage.value : null,
+    ready,
+    toBuy,
+  };
+}
+
+export const askQuote = (shop: ShopContext, wish: Wish): QuoteAnswer => answer(shop, reckon(shop, wish), wish);
+
+export function keepQuote(shop: ShopContext, wish: Wish): { id: number } {
+  const reckoned = reckon(shop, wish);
+  const { item, materials, made, cost, each } = reckoned;
+  const { ready, toBuy } = answer(shop, reckoned, wish);
+  const facts = freezeFacts({
+    cost,
+    each,
+    itemName: item.name,
+    blankName: materials.blanks.get(item.blankId)?.name ?? '',
+    sizeName: wish.sizeName,
+    colourName: wish.colourName,
+    vinylNames: [...new Set(listMadeLayers(made, materials).map(({ vinyl }) => vinyl.name))],
+    widthMm: made.placements[0]?.widthMm ?? 0,
+    options: (wish.options ?? []).flatMap((at) => item.details.options[at]?.label ?? []),
+    optionIndexes: wish.options ?? [],
+    readyDay: ready?.day ?? null,
+    wagePerHour: getShop(shop).figures.wagePerHour,
+    toBuy: toBuy.map((thing) => thing.name),
+  });
+  return shop.db.transaction(() => {
+    // An order can follow only on an item: a drawing becomes one with its quote.
+    const itemId = reckoned.itemId ?? insertItem(shop.db, { ...item, price: each }, noteCost(cost, shop.now()));
+    return { id: insertQuote(shop.db, { customerName: wish.customerName, itemId, atMs: shop.now(), facts }) };
+  });
+}
+
+export function archiveQuote(shop: ShopContext, id: number, archived: boolean): void {
+  if (!setQuoteArchived(shop.db, id, archived ? shop.now() : null)) throw notFound('This quote');
+}
+
+function toView(shop: ShopContext, quote: StoredQuote): QuoteView {
+  const { facts } = quote;
+  const item = findItem(shop.db, quote.itemId);
+  const cost = item
+    ? priceItem({
+        item,
+        variant: { sizeName: facts.sizeName, colourName: facts.colourName, options: facts.optionIndexes ?? [] },
+        quantity: facts.quantity,
+        materials: loadMaterials(shop, { plans: [item] }),
+        figures: getShop(shop).figures,
+        evidence: loadEvidence(shop).of(item.id),
+      })
+    : null;
+  return { ...quote, drift: cost?.ok ? compareWithFacts(facts, cost.value) : null };
+}
+
+const SHOWN = 8;
+export const loadQuoteStart = (shop: ShopContext): QuoteStart => ({
+  items: loadNewOrder(shop, null).items,
+  quotes: loadQuotes(shop.db, SHOWN).map((quote) => toView(shop, quote)),
+  ...loadShelf(shop),
+});
+
+/** @throws ShopError where there is none. */
+export function requireQuote(shop: ShopContext, id: number): StoredQuote {
+  const quote = findQuote(shop.db, id);
+  if (!quote) throw notFound('This quote');
+  return quote;
+}

@@ -1,0 +1,147 @@
+// Taking, changing, handing over and cancelling orders.
+
+import type { InferType } from 'yup';
+import type { orderChange, orderInput } from '../../core/input/index';
+import { freezeQuote } from '../../core/orders/index';
+import { minor } from '../../core/units/index';
+import { findItems, type StoredItem } from '../../data/item-store';
+import {
+  addOrderEvent,
+  ensureCustomer,
+  insertOrder,
+  updateOrder,
+  type LineFields,
+  type OrderEventKind,
+} from '../../data/order-store';
+import { describeCostProblem } from '../../wording/problems';
+import { getShop, type ShopContext } from '../context';
+import { notFound, ShopError, stale } from '../errors';
+import { readOrder, type ReadOrder } from './read-orders';
+import { loadEvidence } from '../items/evidence';
+import { loadMaterials } from '../items/materials';
+import { priceItem } from '../items/price-item';
+
+type TakenOrder = InferType<typeof orderInput>;
+/** No options where none are named. */
+type OrderWish = Omit<TakenOrder, 'lines'> & {
+  readonly lines: readonly (Omit<TakenOrder['lines'][number], 'options'> & { readonly options?: readonly number[] })[];
+};
+
+/** Takes the order: units and parts follow from its lines, each line's cost is frozen as its quote. */
+export function placeOrder(shop: ShopContext, input: OrderWish): { id: number } {
+  const stored = getShop(shop);
+  const items = new Map(
+    findItems(
+      shop.db,
+      input.lines.map((line) => line.itemId),
+    ).map((item) => [item.id, item]),
+  );
+  const materials = loadMaterials(shop, { plans: [...items.values()] });
+  const settings = {
+    locale: stored.locale,
+    currency: stored.currency,
+    timeZone: stored.timeZone,
+    system: 'metric' as const,
+  };
+  // Set-up is shared by all pieces of an item in the order, whatever their sizes.
+  const quantities = new Map<number, number>();
+  for (const line of input.lines) quantities.set(line.itemId, (quantities.get(line.itemId) ?? 0) + line.quantity);
+  const evidence = loadEvidence(shop);
+  const lines = input.lines.map(({ options = [], ...line }, index): LineFields => {
+    const item: StoredItem | undefined = items.get(line.itemId);
+    if (!item)
+      throw new ShopError('invalid', 'Item: it is not on the list any more. Choose another.', `lines[${index}].itemId`);
+    const blank = materials.blanks.get(item.blankId);
+    if (!blank?.colours.some((colour) => colour.name === line.colourName))
+      throw new ShopError(
+        'invalid',
+        `Colour: ${blank?.name ?? 'the blank'} does not come in ${line.colourName}.`,
+        `lines[${index}].colourName`,
+      );
+    if (options.some((option) => !item.details.options[option]))
+      throw new ShopError(
+        'invalid',
+        `Option: ${item.name} has it no more. Reload the page and choose again.`,
+        `lines[${index}].options`,
+      );
+    const cost = priceItem({
+      item,
+      variant: { sizeName: line.sizeName, colourName: line.colourName, options },
+      quantity: quantities.get(line.itemId)!,
+      materials,
+      figures: stored.figures,
+      evidence: evidence.of(item.id),
+    });
+    if (!cost.ok)
+      throw new ShopError(
+        'invalid',
+        `${item.name}: ${describeCostProblem(cost.problem, settings)}`,
+        `lines[${index}].${cost.problem.kind === 'unknown-size' ? 'sizeName' : 'itemId'}`,
+      );
+    return {
+      ...line,
+      quote: freezeQuote(cost.value, stored.figures.wagePerHour, stored.figures.cutterRatePerHour),
+      made: cost.made,
+    };
+  });
+  return {
+    id: shop.db.transaction(() => {
+      const customerId = ensureCustomer(shop.db, input.customerName, input.contact);
+      return insertOrder(shop.db, {
+        customerId,
+        title: input.title,
+        dueDay: input.dueDay,
+        agreed: minor(input.agreed),
+        note: input.note,
+        placedAtMs: shop.now(),
+        lines,
+      });
+    }),
+  };
+}
+
+export function changeOrder(
+  shop: ShopContext,
+  id: number,
+  input: InferType<typeof orderChange>,
+  version: number,
+): void {
+  const order = requireOrder(shop, id);
+  shop.db.transaction(() => {
+    if (!updateOrder(shop.db, id, { ...input, agreed: minor(input.agreed) }, version)) throw stale('This order');
+    const changes = [
+      order.order.dueDay === input.dueDay ? null : `due ${order.order.dueDay} → ${input.dueDay}`,
+      order.order.agreed === input.agreed ? null : `price ${order.order.agreed / 100} → ${input.agreed / 100}`,
+      order.order.title === input.title ? null : `now “${input.title}”`,
+    ].filter(Boolean);
+    if (changes.length > 0) addOrderEvent(shop.db, id, 'changed', shop.now(), changes.join(', '));
+  });
+}
+
+const MOVES = {
+  'hand-over': {
+    from: ['ready'],
+    event: 'handed-over',
+    refusal: 'Only an order that is ready can be handed over: finish and check its last parts first.',
+  },
+  'take-back': { from: ['handed-over'], event: 'taken-back', refusal: 'This order is not handed over.' },
+  cancel: { from: ['to-cut', 'in-work', 'ready'], event: 'cancelled', refusal: 'This order is closed already.' },
+  reopen: { from: ['cancelled'], event: 'reopened', refusal: 'This order is not cancelled.' },
+} as const satisfies Record<string, { from: readonly string[]; event: OrderEventKind; refusal: string }>;
+export type OrderMove = keyof typeof MOVES;
+export const isOrderMove = (text: string): text is OrderMove => Object.hasOwn(MOVES, text);
+
+export function moveOrder(shop: ShopContext, id: number, move: OrderMove): void {
+  shop.db.transaction(() => {
+    const { stage } = requireOrder(shop, id);
+    const { from, event, refusal } = MOVES[move];
+    if (!(from as readonly string[]).includes(stage)) throw new ShopError('conflict', refusal);
+    addOrderEvent(shop.db, id, event, shop.now());
+  });
+}
+
+function requireOrder(shop: ShopContext, id: number): ReadOrder {
+  const order = readOrder(shop, id);
+  if (!order) throw notFound('This order');
+  return order;
+}

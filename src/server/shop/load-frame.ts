@@ -1,0 +1,69 @@
+// What stands around every screen: the shop, the clock, the running timers.
+
+import type { MeasureSystem } from '../../core/units/index';
+import { groupBy } from '../../core/units/index';
+import { findItems } from '../../data/item-store';
+import { findOrderIdsOfParts, loadOrders } from '../../data/order-store';
+import { loadRunningWork, type StoredWork } from '../../data/work-store';
+import type { FrameView, RunningWork, ShopView } from '../../views/frame';
+import { STATION_NAMES } from '../../wording/stations';
+import { getShop, type ShopContext } from '../context';
+
+export function loadFrame(shop: ShopContext, system: MeasureSystem): FrameView {
+  const view: ShopView = getShop(shop);
+  return { shop: view, system, nowMs: shop.now(), running: loadRunning(shop) };
+}
+
+export function loadRunning(shop: ShopContext): readonly RunningWork[] {
+  const running = loadRunningWork(shop.db);
+  return running.map((work) => ({
+    id: work.id,
+    station: work.station,
+    startedAtMs: work.startedAtMs,
+    partIds: work.parts.map((part) => part.partId),
+    label: labelWork(shop, [work]).get(work.id) ?? '',
+  }));
+}
+
+/** A short name for each stretch of work: "weed, Crew jackets ×12". */
+export function labelWork(shop: ShopContext, entries: readonly StoredWork[]): ReadonlyMap<number, string> {
+  const orders = loadOrders(
+    shop.db,
+    findOrderIdsOfParts(
+      shop.db,
+      entries.flatMap((entry) => entry.parts.map((part) => part.partId)),
+    ),
+  );
+  const titles = new Map(
+    orders.flatMap((order) =>
+      order.parts.map(
+        (part) =>
+          [
+            part.id,
+            { title: order.title, itemId: order.lines.find((line) => line.id === part.lineId)?.itemId ?? 0 },
+          ] as const,
+      ),
+    ),
+  );
+  const names = new Map(
+    findItems(shop.db, [...new Set([...titles.values()].map((entry) => entry.itemId))]).map((item) => [
+      item.id,
+      item.name,
+    ]),
+  );
+  return new Map(
+    entries.map((entry) => {
+      const byItem = [
+        ...groupBy(
+          entry.parts.flatMap((part) => titles.get(part.partId) ?? []),
+          (found) => found.itemId,
+        ),
+      ];
+      const [first] = byItem;
+      const label = first
+        ? `${names.get(first[0]) ?? first[1][0]!.title}${byItem.length > 1 ? ` and ${byItem.length - 1} more` : ''} ×${entry.parts.length}`
+        : `${entry.parts.length} parts`;
+      return [entry.id, `${STATION_NAMES[entry.station].toLowerCase()}, ${label}`];
+    }),
+  );
+}

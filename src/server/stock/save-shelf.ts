@@ -1,0 +1,87 @@
+// Adding, changing and taking off vinyls and blanks, and the shop's own figures.
+
+import type { InferType } from 'yup';
+import { blankInput, shopInput, vinylInput } from '../../core/input/index';
+import type { ShopFigures } from '../../core/materials/index';
+import { getKindFacts, getOrdinaryDetails } from '../../core/materials/index';
+import { minor } from '../../core/units/index';
+import {
+  insertBlank,
+  insertVinyl,
+  setBlankArchived,
+  setVinylArchived,
+  updateBlank,
+  updateVinyl,
+  findBlank,
+  findVinyl,
+  type BlankFields,
+  type VinylFields,
+} from '../../data/shelf-store';
+import { updateShop } from '../../data/shop-store';
+import type { ShopContext } from '../context';
+import { notFound, ShopError, stale } from '../errors';
+
+function toVinylFields(input: InferType<typeof vinylInput>): VinylFields {
+  const heat = getKindFacts(input.kind).family === 'heat';
+  if (heat && !input.press)
+    throw new ShopError(
+      'invalid',
+      'Press: a heat transfer vinyl needs its temperature, seconds, pressure and peel, from the maker’s sheet.',
+      'press.lowC',
+    );
+  return {
+    ...input,
+    rollPrice: minor(input.rollPrice),
+    press: heat ? input.press : null,
+    details: { ...getOrdinaryDetails(input.kind), ...input.details },
+  };
+}
+
+const toBlankFields = (input: InferType<typeof blankInput>): BlankFields => ({
+  ...input,
+  sizes: input.sizes.map((size) => ({ name: size.name, price: minor(size.price) })),
+});
+
+export function addVinyl(shop: ShopContext, input: InferType<typeof vinylInput>): { id: number } {
+  return { id: insertVinyl(shop.db, toVinylFields(input)) };
+}
+
+export function changeVinyl(
+  shop: ShopContext,
+  id: number,
+  input: InferType<typeof vinylInput>,
+  version: number,
+): { id: number } {
+  if (!findVinyl(shop.db, id)) throw notFound('This vinyl');
+  if (!updateVinyl(shop.db, id, toVinylFields(input), version)) throw stale('This vinyl');
+  return { id };
+}
+
+export function archiveVinyl(shop: ShopContext, id: number, archived: boolean): void {
+  if (!setVinylArchived(shop.db, id, archived ? shop.now() : null)) throw notFound('This vinyl');
+}
+
+export function addBlank(shop: ShopContext, input: InferType<typeof blankInput>): { id: number } {
+  return { id: shop.db.transaction(() => insertBlank(shop.db, toBlankFields(input))) };
+}
+
+export function changeBlank(
+  shop: ShopContext,
+  id: number,
+  input: InferType<typeof blankInput>,
+  version: number,
+): { id: number } {
+  if (!findBlank(shop.db, id)) throw notFound('This blank');
+  if (!shop.db.transaction(() => updateBlank(shop.db, id, toBlankFields(input), version))) throw stale('This blank');
+  return { id };
+}
+
+export function archiveBlank(shop: ShopContext, id: number, archived: boolean): void {
+  if (!setBlankArchived(shop.db, id, archived ? shop.now() : null)) throw notFound('This blank');
+}
+
+export function changeShop(shop: ShopContext, input: InferType<typeof shopInput>, version: number): void {
+  const { figures, ...identity } = input;
+  if (!shop.db.transaction(() => updateShop(shop.db, identity, figures as ShopFigures, version)))
+    throw stale('The shop’s figures');
+}

@@ -1,0 +1,82 @@
+// Cut sheets: what waits to be cut, the stock for it, and saved loads. Types only.
+
+import type { PrepStep } from '../core/artwork';
+import type { CutSheet, CutSource, LoadFacts } from '../core/orders';
+import type { LotForm, BadSpot, OffcutShape } from '../core/stock';
+import type { VinylView } from './shelf';
+
+/** A part that waits to be cut, with what it is cut from: a layer of an artwork at a width. */
+export type WaitingPart = {
+  readonly partId: number;
+  readonly orderId: number;
+  readonly orderTitle: string;
+  readonly unitNumber: number;
+  readonly itemName: string;
+  readonly dueDay: string;
+  readonly layerName: string;
+  readonly broken: boolean;
+  readonly artworkId: number;
+  readonly layerIndex: number;
+  readonly widthMm: number;
+  readonly mirrored: boolean;
+  readonly cutSeconds: number;
+};
+
+export type StockChoice = {
+  readonly lotId: number;
+  readonly form: LotForm;
+  readonly widthMm: number;
+  readonly lengthMm: number | null;
+  readonly left: number;
+  readonly shape: OffcutShape | null;
+  readonly badSpots: readonly BadSpot[];
+  readonly code: string | null;
+};
+
+/** A layer of an item on the list. */
+export type UsualPiece = { readonly key: string; readonly name: string; readonly source: CutSource };
+
+export type CutSheetsView = {
+  /** The first due first. */
+  readonly groups: readonly {
+    readonly vinyl: VinylView;
+    readonly parts: readonly WaitingPart[];
+    readonly stock: readonly StockChoice[];
+    /** Laid out and not cut yet. */
+    readonly kept: readonly {
+      readonly id: number;
+      readonly version: number;
+      readonly keptAtMs: number;
+      readonly sheet: CutSheet;
+    }[];
+    /** What is made of it again and again: to fill what is left of a load. */
+    readonly usual: readonly UsualPiece[];
+  }[];
+  /** Where the outlines come from: prepared anew from the original, at the width it was kept at. */
+  readonly artworks: readonly { readonly id: number; readonly steps: readonly PrepStep[]; readonly widthMm: number }[];
+  readonly gapMm: number;
+  /** Of today, in working hours. */
+  readonly freeSeconds: number;
+};
+
+/** What a loading card is printed from. */
+export type LoadCard = {
+  readonly vinylName: string;
+  readonly colourHex: string;
+  readonly sheets: readonly {
+    readonly lotName: string;
+    readonly density: number;
+    readonly lengthMm: number;
+    readonly shape: readonly { readonly x: number; readonly y: number }[];
+    readonly badSpots: readonly (readonly { readonly x: number; readonly y: number }[])[];
+    readonly facts: LoadFacts;
+    /** In the order they are cut. */
+    readonly pieces: readonly {
+      readonly outline: readonly { readonly x: number; readonly y: number }[];
+      readonly tag: string;
+      readonly what: string;
+      readonly orderTitle: string;
+      readonly dueDay: string | null;
+    }[];
+  }[];
+};

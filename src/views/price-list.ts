@@ -1,0 +1,23 @@
+// Channels, and the price list of all items by all channels. Types only.
+
+import type { Channel } from '../core/pricing';
+import type { Figure } from '../core/units';
+import type { ItemView } from './items';
+
+export type ChannelView = Channel & { readonly version: number };
+
+/** All items by all channels: the price needed for the goal, null where the channel takes too much. `hourEarns`: at the item's own price, with the shop's own fee. */
+export type PriceListView = {
+  readonly goal: PriceGoal;
+  readonly channels: readonly ChannelView[];
+  readonly rows: readonly {
+    readonly item: ItemView;
+    readonly blankName: string;
+    readonly cost: Figure | null;
+    readonly hourEarns: Figure | null;
+    readonly asks: readonly (Figure | null)[];
+    readonly problem: string | null;
+  }[];
+};
+
+export type PriceGoal = 'wage' | 'margin' | 'floor';

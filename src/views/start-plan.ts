@@ -1,0 +1,17 @@
+// Start-up and break-even. Types only.
+
+import type { ItemCost } from '../core/costing';
+import type { StartPlan } from '../core/planning';
+import type { Minor } from '../core/units';
+
+/** What a start costs and when it has come back; version 0: not kept yet. */
+export type StartView = {
+  readonly plan: StartPlan;
+  readonly version: number;
+  readonly items: readonly {
+    readonly id: number;
+    readonly name: string;
+    readonly price: Minor;
+    readonly cost: ItemCost;
+  }[];
+};

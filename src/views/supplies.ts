@@ -1,0 +1,13 @@
+// Supplies: what is used up besides vinyl and blanks. Types only.
+
+import type { Supply, Wear } from '../core/stock';
+import type { ThingView } from './stock';
+
+export type SupplyView = Supply & {
+  readonly version: number;
+  readonly thing: ThingView;
+  readonly wear: Wear | null;
+  readonly onShelf: number;
+};
+
+export type SuppliesView = { readonly supplies: readonly SupplyView[] };

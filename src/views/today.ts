@@ -1,0 +1,33 @@
+// Today: what comes next, and the timeline of the day. Types only.
+
+import type { Station } from '../core/orders';
+import type { TapeBlock } from '../core/scheduling';
+import type { RunningWork } from './frame';
+import type { OrderRow } from './orders';
+
+/** A batch that comes next, in words. */
+export type NextBatch = {
+  readonly station: Station;
+  readonly verb: string;
+  readonly what: string;
+  readonly detail: string;
+  readonly seconds: number;
+  readonly dueDay: string;
+};
+
+export type TodayView = {
+  readonly next: {
+    readonly hands: NextBatch | null;
+    readonly cutter: NextBatch | null;
+    readonly press: NextBatch | null;
+  };
+  readonly running: readonly RunningWork[];
+  readonly nowMs: number;
+  readonly orders: readonly OrderRow[];
+  readonly ready: readonly OrderRow[];
+  readonly tape: readonly TapeBlock[];
+  readonly dayStartMs: number;
+  readonly dayEndMs: number;
+  readonly freeSeconds: number;
+  readonly neededSeconds: number;
+};
