@@ -1,44 +1,105 @@
 // Artworks with their measurements, and the files they came from.
 
 import { and, asc, eq, inArray, isNull, sql } from 'drizzle-orm';
-import { MEASUREMENT_EDITION, type ArtworkMeasurement, type ArtworkPicture, type LeftOut, type Licence, type PrepStep } from '../core/artwork';
+import {
+  MEASUREMENT_EDITION,
+  type ArtworkMeasurement,
+  type ArtworkPicture,
+  type LeftOut,
+  type Licence,
+  type PrepStep,
+} from '../core/artwork';
 import type { Database } from './database';
 import { artworkOriginals, artworks } from './schema';
 
 /** What measuring a file gives. */
-export type MeasuredFields = { readonly measurement: ArtworkMeasurement; readonly picture: ArtworkPicture; readonly leftOut: readonly LeftOut[]; readonly gradients: number; readonly sizeStated: boolean };
-type ChangeableFields = MeasuredFields & { readonly name: string; readonly layerNames: readonly string[]; readonly layerVinylIds: readonly (number | null)[]; readonly steps: readonly PrepStep[]; readonly licence: Licence };
-export type ArtworkFields = ChangeableFields & { readonly fileName: string; readonly original: Buffer; readonly createdAtMs: number };
-export type StoredArtwork = ChangeableFields & { readonly id: number; readonly fileName: string; readonly originalBytes: number; readonly createdAtMs: number; readonly archived: boolean; readonly version: number };
+export type MeasuredFields = {
+  readonly measurement: ArtworkMeasurement;
+  readonly picture: ArtworkPicture;
+  readonly leftOut: readonly LeftOut[];
+  readonly gradients: number;
+  readonly sizeStated: boolean;
+};
+type ChangeableFields = MeasuredFields & {
+  readonly name: string;
+  readonly layerNames: readonly string[];
+  readonly layerVinylIds: readonly (number | null)[];
+  readonly steps: readonly PrepStep[];
+  readonly licence: Licence;
+};
+export type ArtworkFields = ChangeableFields & {
+  readonly fileName: string;
+  readonly original: Buffer;
+  readonly createdAtMs: number;
+};
+export type StoredArtwork = ChangeableFields & {
+  readonly id: number;
+  readonly fileName: string;
+  readonly originalBytes: number;
+  readonly createdAtMs: number;
+  readonly archived: boolean;
+  readonly version: number;
+};
 
 function toArtwork({ archivedAtMs, ...fields }: typeof artworks.$inferSelect): StoredArtwork {
   return { ...fields, archived: archivedAtMs !== null };
 }
 
 export function loadArtworks(db: Database): readonly StoredArtwork[] {
-  return db.select().from(artworks).where(isNull(artworks.archivedAtMs)).orderBy(asc(artworks.name), asc(artworks.id)).all().map(toArtwork);
+  return db
+    .select()
+    .from(artworks)
+    .where(isNull(artworks.archivedAtMs))
+    .orderBy(asc(artworks.name), asc(artworks.id))
+    .all()
+    .map(toArtwork);
 }
 
 export function findArtworks(db: Database, ids: readonly number[]): readonly StoredArtwork[] {
-  return db.select().from(artworks).where(inArray(artworks.id, [...ids])).all().map(toArtwork);
+  return db
+    .select()
+    .from(artworks)
+    .where(inArray(artworks.id, [...ids]))
+    .all()
+    .map(toArtwork);
 }
 
 export const findArtwork = (db: Database, id: number): StoredArtwork | null => findArtworks(db, [id])[0] ?? null;
 
-export function findOriginal(db: Database, id: number): { readonly original: Buffer; readonly fileName: string } | null {
-  return db.select({ original: artworkOriginals.original, fileName: artworks.fileName }).from(artworkOriginals).innerJoin(artworks, eq(artworks.id, artworkOriginals.artworkId)).where(eq(artworkOriginals.artworkId, id)).get() ?? null;
+export function findOriginal(
+  db: Database,
+  id: number,
+): { readonly original: Buffer; readonly fileName: string } | null {
+  return (
+    db
+      .select({ original: artworkOriginals.original, fileName: artworks.fileName })
+      .from(artworkOriginals)
+      .innerJoin(artworks, eq(artworks.id, artworkOriginals.artworkId))
+      .where(eq(artworkOriginals.artworkId, id))
+      .get() ?? null
+  );
 }
 
 /** Two statements: call it inside a transaction. */
 export function insertArtwork(db: Database, { original, ...fields }: ArtworkFields): number {
-  const { id } = db.insert(artworks).values({ ...fields, originalBytes: original.length }).returning({ id: artworks.id }).get();
+  const { id } = db
+    .insert(artworks)
+    .values({ ...fields, originalBytes: original.length })
+    .returning({ id: artworks.id })
+    .get();
   db.insert(artworkOriginals).values({ artworkId: id, original }).run();
   return id;
 }
 
 /** False when it was changed since `version` was read. */
 export function updateArtwork(db: Database, id: number, fields: ChangeableFields, version: number): boolean {
-  return db.update(artworks).set({ ...fields, version: sql`${artworks.version} + 1` }).where(and(eq(artworks.id, id), eq(artworks.version, version))).run().changes === 1;
+  return (
+    db
+      .update(artworks)
+      .set({ ...fields, version: sql`${artworks.version} + 1` })
+      .where(and(eq(artworks.id, id), eq(artworks.version, version)))
+      .run().changes === 1
+  );
 }
 
 export function setArtworkArchived(db: Database, id: number, atMs: number | null): boolean {
@@ -47,10 +108,19 @@ export function setArtworkArchived(db: Database, id: number, atMs: number | null
 
 /** Artworks whose figures an earlier way of measuring gave. */
 export function findOutdatedArtworks(db: Database): readonly StoredArtwork[] {
-  return db.select().from(artworks).where(sql`coalesce(json_extract(${artworks.measurement}, '$.edition'), 0) <> ${MEASUREMENT_EDITION}`).all().map(toArtwork);
+  return db
+    .select()
+    .from(artworks)
+    .where(sql`coalesce(json_extract(${artworks.measurement}, '$.edition'), 0) <> ${MEASUREMENT_EDITION}`)
+    .all()
+    .map(toArtwork);
 }
 
 /** Replaces what measuring gave; nobody's entries are touched, so the version stays. */
-export function replaceMeasured(db: Database, id: number, { measurement, picture, leftOut, gradients, sizeStated }: MeasuredFields): void {
+export function replaceMeasured(
+  db: Database,
+  id: number,
+  { measurement, picture, leftOut, gradients, sizeStated }: MeasuredFields,
+): void {
   db.update(artworks).set({ measurement, picture, leftOut, gradients, sizeStated }).where(eq(artworks.id, id)).run();
 }

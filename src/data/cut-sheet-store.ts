@@ -5,12 +5,31 @@ import type { CutSheet } from '../core/orders';
 import type { Database } from './database';
 import { cutSheets } from './schema';
 
-export type StoredCutSheet = { readonly id: number; readonly vinylId: number; readonly sheet: CutSheet; readonly keptAtMs: number; readonly version: number };
+export type StoredCutSheet = {
+  readonly id: number;
+  readonly vinylId: number;
+  readonly sheet: CutSheet;
+  readonly keptAtMs: number;
+  readonly version: number;
+};
 
-export const loadKeptSheets = (db: Database): readonly StoredCutSheet[] => db.select().from(cutSheets).orderBy(asc(cutSheets.id)).all();
-export const findKeptSheet = (db: Database, id: number): StoredCutSheet | null => db.select().from(cutSheets).where(eq(cutSheets.id, id)).get() ?? null;
-export const insertKeptSheet = (db: Database, sheet: Omit<StoredCutSheet, 'id' | 'version'>): number => db.insert(cutSheets).values(sheet).returning({ id: cutSheets.id }).get().id;
+export const loadKeptSheets = (db: Database): readonly StoredCutSheet[] =>
+  db.select().from(cutSheets).orderBy(asc(cutSheets.id)).all();
+export const findKeptSheet = (db: Database, id: number): StoredCutSheet | null =>
+  db.select().from(cutSheets).where(eq(cutSheets.id, id)).get() ?? null;
+export const insertKeptSheet = (db: Database, sheet: Omit<StoredCutSheet, 'id' | 'version'>): number =>
+  db.insert(cutSheets).values(sheet).returning({ id: cutSheets.id }).get().id;
 /** False when it was changed since `version` was read, or is gone. */
-export const updateKeptSheet = (db: Database, id: number, version: number, change: Pick<StoredCutSheet, 'sheet' | 'keptAtMs'>): boolean =>
-  db.update(cutSheets).set({ ...change, version: sql`${cutSheets.version} + 1` }).where(and(eq(cutSheets.id, id), eq(cutSheets.version, version))).run().changes === 1;
-export const deleteKeptSheet = (db: Database, id: number): boolean => db.delete(cutSheets).where(eq(cutSheets.id, id)).run().changes === 1;
+export const updateKeptSheet = (
+  db: Database,
+  id: number,
+  version: number,
+  change: Pick<StoredCutSheet, 'sheet' | 'keptAtMs'>,
+): boolean =>
+  db
+    .update(cutSheets)
+    .set({ ...change, version: sql`${cutSheets.version} + 1` })
+    .where(and(eq(cutSheets.id, id), eq(cutSheets.version, version)))
+    .run().changes === 1;
+export const deleteKeptSheet = (db: Database, id: number): boolean =>
+  db.delete(cutSheets).where(eq(cutSheets.id, id)).run().changes === 1;

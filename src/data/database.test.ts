@@ -33,7 +33,9 @@ function openAsOf(last: number): void {
   const older = join(folder, 'older');
   cpSync(MIGRATIONS, older, { recursive: true });
   const journal = join(older, 'meta', '_journal.json');
-  const entries = (JSON.parse(readFileSync(journal, 'utf8')) as { entries: { idx: number }[] }).entries.filter((entry) => entry.idx <= last);
+  const entries = (JSON.parse(readFileSync(journal, 'utf8')) as { entries: { idx: number }[] }).entries.filter(
+    (entry) => entry.idx <= last,
+  );
   writeFileSync(journal, JSON.stringify({ version: '7', dialect: 'sqlite', entries }));
   openDatabase(file, older).$client.close();
 }
@@ -47,7 +49,11 @@ describe('opening the shop’s file', () => {
     insertShop(db, IDENTITY, { wagePerHour: 1234 });
     db.$client.close();
     const again = openDatabase(file, MIGRATIONS);
-    expect(loadShop(again)).toMatchObject({ name: 'Try-out', version: 1, figures: { wagePerHour: 1234, pressWatts: 1600 } });
+    expect(loadShop(again)).toMatchObject({
+      name: 'Try-out',
+      version: 1,
+      figures: { wagePerHour: 1234, pressWatts: 1600 },
+    });
     expect(updateShop(again, { ...IDENTITY, name: 'Renamed' }, loadShop(again)!.figures, 1)).toBe(true);
     expect(updateShop(again, IDENTITY, loadShop(again)!.figures, 1)).toBe(false);
     again.$client.close();
@@ -56,7 +62,11 @@ describe('opening the shop’s file', () => {
 
   it('leaves a file alone that a newer program wrote', () => {
     openDatabase(file, MIGRATIONS).$client.close();
-    tamper((client) => client.prepare('insert into __drizzle_migrations (hash, created_at) values (?, ?)').run('later', 9_999_999_999_999));
+    tamper((client) =>
+      client
+        .prepare('insert into __drizzle_migrations (hash, created_at) values (?, ?)')
+        .run('later', 9_999_999_999_999),
+    );
     expect(() => openDatabase(file, MIGRATIONS)).toThrow(NewerDatabaseError);
     expect(() => openDatabase(file, MIGRATIONS)).toThrow(/newer Chiral.*restore an older copy/);
   });
@@ -66,9 +76,15 @@ describe('opening the shop’s file', () => {
     // As an older program would have left it: nothing in it, and its only migration older than ours.
     tamper((client) => {
       client.pragma('foreign_keys = OFF');
-      const tables = client.prepare("select name from sqlite_master where type = 'table' and name not like '\\_\\_%' escape '\\' and name not like 'sqlite%'").all() as { name: string }[];
+      const tables = client
+        .prepare(
+          "select name from sqlite_master where type = 'table' and name not like '\\_\\_%' escape '\\' and name not like 'sqlite%'",
+        )
+        .all() as { name: string }[];
       for (const { name } of tables) client.exec(`drop table "${name}"`);
-      client.exec('update __drizzle_migrations set created_at = 1; create table keepsake (x); insert into keepsake values (7)');
+      client.exec(
+        'update __drizzle_migrations set created_at = 1; create table keepsake (x); insert into keepsake values (7)',
+      );
     });
     const db = openDatabase(file, MIGRATIONS);
     insertShop(db, IDENTITY, {});
@@ -85,19 +101,27 @@ describe('opening the shop’s file', () => {
     openAsOf(2);
     tamper((client) => {
       client.exec("insert into minimums (key, amount) values ('vinyl:1', 1500000)");
-      client.exec("insert into vinyls (name, kind, supplier, colour_name, colour_hex, roll_width_mm, roll_length_mm, roll_price, weeding_factor) values ('Old glitter', 'glitter', '', 'gold', '#b28a2c', 305, 1500, 2650, 1.2)");
+      client.exec(
+        "insert into vinyls (name, kind, supplier, colour_name, colour_hex, roll_width_mm, roll_length_mm, roll_price, weeding_factor) values ('Old glitter', 'glitter', '', 'gold', '#b28a2c', 305, 1500, 2650, 1.2)",
+      );
       client.exec("insert into blanks (name, supplier, fabric, heating) values ('Towel', '', 'cotton', 'flat')");
     });
     const db = openDatabase(file, MIGRATIONS);
     expect(loadMinimums(db)).toEqual(new Map([['vinyl:1', { amount: 1_500_000, coverWeeks: null }]]));
-    expect(loadVinyls(db)[0]!.details).toMatchObject({ takesLayers: false, finish: 'glittering', carrier: 'face', grade: 'sell' });
+    expect(loadVinyls(db)[0]!.details).toMatchObject({
+      takesLayers: false,
+      finish: 'glittering',
+      carrier: 'face',
+      grade: 'sell',
+    });
     expect(loadBlanks(db)[0]!.areas).toEqual([]);
     db.$client.close();
   });
 
   it('items of one artwork become items with one placement; their orders still point to them', () => {
     openAsOf(6);
-    tamper((client) => client.exec(`
+    tamper((client) =>
+      client.exec(`
       insert into vinyls (id, name, kind, supplier, colour_name, colour_hex, roll_width_mm, roll_length_mm, roll_price, weeding_factor) values (3, 'White', 'smooth', '', 'white', '#ffffff', 500, 5000, 2000, 1), (4, 'Gold', 'glitter', '', 'gold', '#b28a2c', 305, 1500, 2650, 1.2);
       insert into blanks (id, name, supplier, fabric, heating) values (1, 'Towel', '', 'cotton', 'flat');
       insert into artworks (id, name, file_name, measurement, layer_names, picture, left_out, gradients, size_stated, original_bytes, created_at_ms) values (7, 'Oars', 'oars.svg', '{}', '[]', '{}', '[]', 0, 1, 1, 1);
@@ -107,9 +131,20 @@ describe('opening the shop’s file', () => {
       insert into orders (id, customer_id, title, due_day, agreed, note, placed_at_ms) values (1, 1, 'Towels', '2026-12-01', 5200, '', 1);
       insert into order_lines (id, order_id, item_id, quantity, size_name, colour_name, quote) values (1, 1, 5, 2, 'one size', 'white', '{}');
       insert into units (id, line_id, number) values (1, 1, 1), (2, 1, 2);
-      insert into parts (unit_id, layer_index, vinyl_id) values (1, 0, 4), (1, 1, 3), (2, 0, 4), (2, 1, 3)`));
+      insert into parts (unit_id, layer_index, vinyl_id) values (1, 0, 4), (1, 1, 3), (2, 0, 4), (2, 1, 3)`),
+    );
     const db = openDatabase(file, MIGRATIONS);
-    expect(findItem(db, 5)).toMatchObject({ name: 'Towel, oars', areaBasis: 'box', quantity: 10, price: 2600, details: PLAIN_DETAILS, noted: null, placements: [{ artworkId: 7, place: 'lower third', widthMm: 180.5, widths: {}, seenThrough: true, vinylIds: [4, 3] }] });
+    expect(findItem(db, 5)).toMatchObject({
+      name: 'Towel, oars',
+      areaBasis: 'box',
+      quantity: 10,
+      price: 2600,
+      details: PLAIN_DETAILS,
+      noted: null,
+      placements: [
+        { artworkId: 7, place: 'lower third', widthMm: 180.5, widths: {}, seenThrough: true, vinylIds: [4, 3] },
+      ],
+    });
     expect(findOrder(db, 1)).toMatchObject({ lines: [{ itemId: 5, made: null }], parts: { length: 4 } });
     expect(db.$client.pragma('foreign_keys', { simple: true })).toBe(1);
     expect(() => db.$client.exec('delete from items where id = 5')).toThrow(/FOREIGN KEY/);

@@ -12,7 +12,9 @@ export type Database = BetterSQLite3Database<typeof schema> & { readonly $client
 /** The file was changed by a newer Chiral than this one. */
 export class NewerDatabaseError extends Error {
   constructor(file: string) {
-    super(`${file} was written by a newer Chiral than this one, so it is left untouched. Start the newer Chiral, or restore an older copy of the file.`);
+    super(
+      `${file} was written by a newer Chiral than this one, so it is left untouched. Start the newer Chiral, or restore an older copy of the file.`,
+    );
     this.name = 'NewerDatabaseError';
   }
 }
@@ -51,7 +53,9 @@ export function openDatabase(file: string, migrationsFolder: string): Database {
 
 /** When the newest migration in the file was written, epoch ms; null in an empty file. */
 function readLastMigration(client: BetterSqlite.Database): number | null {
-  const table = client.prepare("select 1 from sqlite_master where type = 'table' and name = '__drizzle_migrations'").get();
+  const table = client
+    .prepare("select 1 from sqlite_master where type = 'table' and name = '__drizzle_migrations'")
+    .get();
   if (!table) return null;
   const row = client.prepare('select max(created_at) as at from __drizzle_migrations').get() as { at: number | null };
   return row.at === null ? null : Number(row.at);
@@ -61,11 +65,18 @@ function readLastMigration(client: BetterSqlite.Database): number | null {
  * Tables that are made anew are dropped and renamed, which foreign keys would answer by taking away the rows that point to
  * them; no setting of them can be changed inside the migration's own transaction.
  */
-function migrateWhole(client: BetterSqlite.Database, db: BetterSQLite3Database<typeof schema>, migrationsFolder: string): void {
+function migrateWhole(
+  client: BetterSqlite.Database,
+  db: BetterSQLite3Database<typeof schema>,
+  migrationsFolder: string,
+): void {
   client.pragma('foreign_keys = OFF');
   migrate(db, { migrationsFolder });
   const broken = client.pragma('foreign_key_check') as readonly { readonly table: string }[];
-  if (broken.length > 0) throw new Error(`The migration left rows in ${[...new Set(broken.map((row) => row.table))].join(', ')} that point nowhere. The copy beside the file is as it was before.`);
+  if (broken.length > 0)
+    throw new Error(
+      `The migration left rows in ${[...new Set(broken.map((row) => row.table))].join(', ')} that point nowhere. The copy beside the file is as it was before.`,
+    );
   client.pragma('foreign_keys = ON');
 }
 

@@ -7,44 +7,101 @@ import type { Database } from './database';
 import { itemPlacements, items, itemVinyls } from './schema';
 
 export type ItemFields = ItemPlan & { readonly name: string; readonly quantity: number };
-export type StoredItem = ItemFields & { readonly id: number; readonly version: number; readonly archived: boolean; readonly noted: NotedCost | null };
+export type StoredItem = ItemFields & {
+  readonly id: number;
+  readonly version: number;
+  readonly archived: boolean;
+  readonly noted: NotedCost | null;
+};
 
 function assembleItems(db: Database, rows: readonly (typeof items.$inferSelect)[]): readonly StoredItem[] {
   const ids = rows.map((row) => row.id);
-  const vinyls = groupBy(db.select().from(itemVinyls).where(inArray(itemVinyls.itemId, ids)).orderBy(asc(itemVinyls.layerIndex)).all(), (row) => `${row.itemId} ${row.position}`);
-  const placements = groupBy(db.select().from(itemPlacements).where(inArray(itemPlacements.itemId, ids)).orderBy(asc(itemPlacements.position)).all(), (row) => row.itemId);
+  const vinyls = groupBy(
+    db.select().from(itemVinyls).where(inArray(itemVinyls.itemId, ids)).orderBy(asc(itemVinyls.layerIndex)).all(),
+    (row) => `${row.itemId} ${row.position}`,
+  );
+  const placements = groupBy(
+    db
+      .select()
+      .from(itemPlacements)
+      .where(inArray(itemPlacements.itemId, ids))
+      .orderBy(asc(itemPlacements.position))
+      .all(),
+    (row) => row.itemId,
+  );
   return rows.map(({ archivedAtMs, details, ...fields }) => ({
-    ...fields, archived: archivedAtMs !== null, details: { ...PLAIN_DETAILS, ...details },
-    placements: (placements.get(fields.id) ?? []).map(({ itemId, position, ...placement }): Placement => ({ ...placement, vinylIds: (vinyls.get(`${itemId} ${position}`) ?? []).map((row) => row.vinylId) })),
+    ...fields,
+    archived: archivedAtMs !== null,
+    details: { ...PLAIN_DETAILS, ...details },
+    placements: (placements.get(fields.id) ?? []).map(({ itemId, position, ...placement }): Placement => ({
+      ...placement,
+      vinylIds: (vinyls.get(`${itemId} ${position}`) ?? []).map((row) => row.vinylId),
+    })),
   }));
 }
 
 export function loadItems(db: Database): readonly StoredItem[] {
-  return assembleItems(db, db.select().from(items).where(isNull(items.archivedAtMs)).orderBy(asc(items.name), asc(items.id)).all());
+  return assembleItems(
+    db,
+    db.select().from(items).where(isNull(items.archivedAtMs)).orderBy(asc(items.name), asc(items.id)).all(),
+  );
 }
 
 /** Items by id, also those taken off the list. */
 export function findItems(db: Database, ids: readonly number[]): readonly StoredItem[] {
-  return assembleItems(db, db.select().from(items).where(inArray(items.id, [...ids])).all());
+  return assembleItems(
+    db,
+    db
+      .select()
+      .from(items)
+      .where(inArray(items.id, [...ids]))
+      .all(),
+  );
 }
 
 export const findItem = (db: Database, id: number): StoredItem | null => findItems(db, [id])[0] ?? null;
 
 function writePlacements(db: Database, itemId: number, placements: readonly Placement[]): void {
-  db.insert(itemPlacements).values(placements.map(({ vinylIds: _vinylIds, ...placement }, position) => ({ itemId, position, ...placement }))).run();
-  db.insert(itemVinyls).values(placements.flatMap(({ vinylIds }, position) => vinylIds.map((vinylId, layerIndex) => ({ itemId, position, layerIndex, vinylId })))).run();
+  db.insert(itemPlacements)
+    .values(placements.map(({ vinylIds: _vinylIds, ...placement }, position) => ({ itemId, position, ...placement })))
+    .run();
+  db.insert(itemVinyls)
+    .values(
+      placements.flatMap(({ vinylIds }, position) =>
+        vinylIds.map((vinylId, layerIndex) => ({ itemId, position, layerIndex, vinylId })),
+      ),
+    )
+    .run();
 }
 
 /** Several statements: call it inside a transaction. */
-export function insertItem(db: Database, { placements, ...fields }: ItemFields, noted: NotedCost | null = null): number {
-  const { id } = db.insert(items).values({ ...fields, noted }).returning({ id: items.id }).get();
+export function insertItem(
+  db: Database,
+  { placements, ...fields }: ItemFields,
+  noted: NotedCost | null = null,
+): number {
+  const { id } = db
+    .insert(items)
+    .values({ ...fields, noted })
+    .returning({ id: items.id })
+    .get();
   writePlacements(db, id, placements);
   return id;
 }
 
 /** False when it was changed since `version` was read. Several statements: call it inside a transaction. */
-export function updateItem(db: Database, id: number, { placements, ...fields }: ItemFields, version: number, noted: NotedCost | null = null): boolean {
-  const { changes } = db.update(items).set({ ...fields, noted, version: sql`${items.version} + 1` }).where(and(eq(items.id, id), eq(items.version, version))).run();
+export function updateItem(
+  db: Database,
+  id: number,
+  { placements, ...fields }: ItemFields,
+  version: number,
+  noted: NotedCost | null = null,
+): boolean {
+  const { changes } = db
+    .update(items)
+    .set({ ...fields, noted, version: sql`${items.version} + 1` })
+    .where(and(eq(items.id, id), eq(items.version, version)))
+    .run();
   if (changes === 0) return false;
   db.delete(itemVinyls).where(eq(itemVinyls.itemId, id)).run();
   db.delete(itemPlacements).where(eq(itemPlacements.itemId, id)).run();
@@ -63,14 +120,22 @@ export function setItemArchived(db: Database, id: number, atMs: number | null): 
 
 /** How many items on the list use each artwork at a place, by its id. */
 export function countItemsByArtwork(db: Database): ReadonlyMap<number, number> {
-  const rows = db.select({ id: itemPlacements.artworkId, uses: count(sql`distinct ${items.id}`) }).from(itemPlacements).innerJoin(items, eq(items.id, itemPlacements.itemId)).where(isNull(items.archivedAtMs)).groupBy(itemPlacements.artworkId).all();
+  const rows = db
+    .select({ id: itemPlacements.artworkId, uses: count(sql`distinct ${items.id}`) })
+    .from(itemPlacements)
+    .innerJoin(items, eq(items.id, itemPlacements.itemId))
+    .where(isNull(items.archivedAtMs))
+    .groupBy(itemPlacements.artworkId)
+    .all();
   return new Map(rows.map((row) => [row.id, row.uses]));
 }
 
 /** How many layers the items on the list take an artwork to have; null where none uses it. */
 export function countLayersInUse(db: Database, artworkId: number): number | null {
   for (const item of loadItems(db)) {
-    const placement = [...item.placements, ...item.details.options.map((option) => option.placement)].find((candidate) => candidate.artworkId === artworkId);
+    const placement = [...item.placements, ...item.details.options.map((option) => option.placement)].find(
+      (candidate) => candidate.artworkId === artworkId,
+    );
     if (placement) return placement.vinylIds.length;
   }
   return null;

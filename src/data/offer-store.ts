@@ -9,103 +9,319 @@ import { minimums, offerBreaks, offerParts, offerPrices, offers, purchaseLines, 
 
 export type SupplierFields = Omit<Supplier, 'id'> & { readonly email: string; readonly listFile: string | null };
 export type StoredSupplier = Supplier & SupplierFields & { readonly version: number; readonly archived: boolean };
-export type StoredPart = { readonly key: string | null; readonly label: string; readonly count: number; readonly widthMm: number | null; readonly lengthMm: number | null };
-export type OfferFields = { readonly supplierId: number; readonly code: string; readonly name: string; readonly price: Minor; readonly parts: readonly StoredPart[]; readonly breaks: readonly PriceBreak[]; readonly takePay: Offer['takePay'] };
-export type StoredOffer = OfferFields & { readonly id: number; readonly pricedAtMs: number; readonly archived: boolean; readonly version: number };
-export type PurchaseLine = { readonly id: number; readonly offerId: number; readonly packs: number; readonly goods: Minor; readonly receivedPacks: number; readonly damagedPacks: number };
-export type StoredPurchase = { readonly id: number; readonly supplierId: number; readonly placedAtMs: number; readonly shipping: Minor; readonly closedAtMs: number | null; readonly version: number; readonly lines: readonly PurchaseLine[] };
+export type StoredPart = {
+  readonly key: string | null;
+  readonly label: string;
+  readonly count: number;
+  readonly widthMm: number | null;
+  readonly lengthMm: number | null;
+};
+export type OfferFields = {
+  readonly supplierId: number;
+  readonly code: string;
+  readonly name: string;
+  readonly price: Minor;
+  readonly parts: readonly StoredPart[];
+  readonly breaks: readonly PriceBreak[];
+  readonly takePay: Offer['takePay'];
+};
+export type StoredOffer = OfferFields & {
+  readonly id: number;
+  readonly pricedAtMs: number;
+  readonly archived: boolean;
+  readonly version: number;
+};
+export type PurchaseLine = {
+  readonly id: number;
+  readonly offerId: number;
+  readonly packs: number;
+  readonly goods: Minor;
+  readonly receivedPacks: number;
+  readonly damagedPacks: number;
+};
+export type StoredPurchase = {
+  readonly id: number;
+  readonly supplierId: number;
+  readonly placedAtMs: number;
+  readonly shipping: Minor;
+  readonly closedAtMs: number | null;
+  readonly version: number;
+  readonly lines: readonly PurchaseLine[];
+};
 
-const toSupplier = ({ archivedAtMs, ...fields }: typeof suppliers.$inferSelect): StoredSupplier => ({ ...fields, archived: archivedAtMs !== null });
+const toSupplier = ({ archivedAtMs, ...fields }: typeof suppliers.$inferSelect): StoredSupplier => ({
+  ...fields,
+  archived: archivedAtMs !== null,
+});
 
-export const loadSuppliers = (db: Database): readonly StoredSupplier[] => db.select().from(suppliers).where(isNull(suppliers.archivedAtMs)).orderBy(asc(suppliers.name)).all().map(toSupplier);
+export const loadSuppliers = (db: Database): readonly StoredSupplier[] =>
+  db.select().from(suppliers).where(isNull(suppliers.archivedAtMs)).orderBy(asc(suppliers.name)).all().map(toSupplier);
 export function findSupplier(db: Database, id: number): StoredSupplier | null {
   const row = db.select().from(suppliers).where(eq(suppliers.id, id)).get();
   return row ? toSupplier(row) : null;
 }
-export const isSupplierNamed = (db: Database, name: string, exceptId: number): boolean => db.select({ id: suppliers.id }).from(suppliers).where(and(eq(suppliers.name, name), sql`${suppliers.id} <> ${exceptId}`)).get() !== undefined;
-export const insertSupplier = (db: Database, fields: SupplierFields): number => db.insert(suppliers).values(fields).returning({ id: suppliers.id }).get().id;
+export const isSupplierNamed = (db: Database, name: string, exceptId: number): boolean =>
+  db
+    .select({ id: suppliers.id })
+    .from(suppliers)
+    .where(and(eq(suppliers.name, name), sql`${suppliers.id} <> ${exceptId}`))
+    .get() !== undefined;
+export const insertSupplier = (db: Database, fields: SupplierFields): number =>
+  db.insert(suppliers).values(fields).returning({ id: suppliers.id }).get().id;
 /** False when it was changed since `version` was read. */
-export const updateSupplier = (db: Database, id: number, fields: Omit<SupplierFields, 'listFile'>, version: number): boolean => db.update(suppliers).set({ ...fields, version: sql`${suppliers.version} + 1` }).where(and(eq(suppliers.id, id), eq(suppliers.version, version))).run().changes === 1;
-export const setSupplierArchived = (db: Database, id: number, atMs: number | null): boolean => db.update(suppliers).set({ archivedAtMs: atMs }).where(eq(suppliers.id, id)).run().changes === 1;
+export const updateSupplier = (
+  db: Database,
+  id: number,
+  fields: Omit<SupplierFields, 'listFile'>,
+  version: number,
+): boolean =>
+  db
+    .update(suppliers)
+    .set({ ...fields, version: sql`${suppliers.version} + 1` })
+    .where(and(eq(suppliers.id, id), eq(suppliers.version, version)))
+    .run().changes === 1;
+export const setSupplierArchived = (db: Database, id: number, atMs: number | null): boolean =>
+  db.update(suppliers).set({ archivedAtMs: atMs }).where(eq(suppliers.id, id)).run().changes === 1;
 
 function assemble(db: Database, rows: readonly (typeof offers.$inferSelect)[]): readonly StoredOffer[] {
   // Read whole where most are wanted: a list of 20,000 ids is no question to ask.
   const few = rows.length < 500 ? rows.map((row) => row.id) : null;
-  const parts = groupBy(db.select().from(offerParts).where(few ? inArray(offerParts.offerId, few) : undefined).orderBy(asc(offerParts.position)).all(), (row) => row.offerId);
-  const breaks = groupBy(db.select().from(offerBreaks).where(few ? inArray(offerBreaks.offerId, few) : undefined).orderBy(asc(offerBreaks.fromPacks)).all(), (row) => row.offerId);
+  const parts = groupBy(
+    db
+      .select()
+      .from(offerParts)
+      .where(few ? inArray(offerParts.offerId, few) : undefined)
+      .orderBy(asc(offerParts.position))
+      .all(),
+    (row) => row.offerId,
+  );
+  const breaks = groupBy(
+    db
+      .select()
+      .from(offerBreaks)
+      .where(few ? inArray(offerBreaks.offerId, few) : undefined)
+      .orderBy(asc(offerBreaks.fromPacks))
+      .all(),
+    (row) => row.offerId,
+  );
   return rows.map(({ takeCount, payCount, archivedAtMs, ...fields }) => ({
-    ...fields, archived: archivedAtMs !== null, takePay: takeCount === null ? null : { take: takeCount, pay: payCount! },
-    parts: (parts.get(fields.id) ?? []).map(({ key, label, count, widthMm, lengthMm }) => ({ key, label, count, widthMm, lengthMm })),
+    ...fields,
+    archived: archivedAtMs !== null,
+    takePay: takeCount === null ? null : { take: takeCount, pay: payCount! },
+    parts: (parts.get(fields.id) ?? []).map(({ key, label, count, widthMm, lengthMm }) => ({
+      key,
+      label,
+      count,
+      widthMm,
+      lengthMm,
+    })),
     breaks: (breaks.get(fields.id) ?? []).map(({ fromPacks, price }) => ({ fromPacks, price })),
   }));
 }
 
 /** Offers that still stand, of suppliers that still are. */
 export const loadOffers = (db: Database, supplierId?: number): readonly StoredOffer[] =>
-  assemble(db, db.select().from(offers).where(and(isNull(offers.archivedAtMs), supplierId === undefined ? undefined : eq(offers.supplierId, supplierId))).orderBy(asc(offers.name), asc(offers.id)).all());
-export const findOffers = (db: Database, ids: readonly number[]): readonly StoredOffer[] => assemble(db, db.select().from(offers).where(inArray(offers.id, [...ids])).all());
+  assemble(
+    db,
+    db
+      .select()
+      .from(offers)
+      .where(and(isNull(offers.archivedAtMs), supplierId === undefined ? undefined : eq(offers.supplierId, supplierId)))
+      .orderBy(asc(offers.name), asc(offers.id))
+      .all(),
+  );
+export const findOffers = (db: Database, ids: readonly number[]): readonly StoredOffer[] =>
+  assemble(
+    db,
+    db
+      .select()
+      .from(offers)
+      .where(inArray(offers.id, [...ids]))
+      .all(),
+  );
 
 function writeContents(db: Database, offerId: number, { parts, breaks }: Pick<OfferFields, 'parts' | 'breaks'>): void {
   db.delete(offerParts).where(eq(offerParts.offerId, offerId)).run();
   db.delete(offerBreaks).where(eq(offerBreaks.offerId, offerId)).run();
-  if (parts.length > 0) db.insert(offerParts).values(parts.map((part, position) => ({ offerId, position, ...part }))).run();
-  if (breaks.length > 0) db.insert(offerBreaks).values(breaks.map((step) => ({ offerId, ...step }))).run();
+  if (parts.length > 0)
+    db.insert(offerParts)
+      .values(parts.map((part, position) => ({ offerId, position, ...part })))
+      .run();
+  if (breaks.length > 0)
+    db.insert(offerBreaks)
+      .values(breaks.map((step) => ({ offerId, ...step })))
+      .run();
 }
 
 /** Adds an offer, or brings the one of the same code up to date; a new price is added to its history. Several statements: call it inside a transaction. */
 export function putOffer(db: Database, fields: OfferFields, nowMs: number): number {
   const { supplierId, code, name, price, takePay } = fields;
-  const row = { name, price, takeCount: takePay?.take ?? null, payCount: takePay?.pay ?? null, pricedAtMs: nowMs, archivedAtMs: null };
-  const known = db.select({ id: offers.id, price: offers.price }).from(offers).where(and(eq(offers.supplierId, supplierId), eq(offers.code, code))).get();
-  const id = known ? known.id : db.insert(offers).values({ supplierId, code, ...row }).returning({ id: offers.id }).get().id;
-  if (known) db.update(offers).set({ ...row, version: sql`${offers.version} + 1` }).where(eq(offers.id, id)).run();
-  if (!known || known.price !== price) db.insert(offerPrices).values({ offerId: id, atMs: nowMs, price }).onConflictDoUpdate({ target: [offerPrices.offerId, offerPrices.atMs], set: { price } }).run();
+  const row = {
+    name,
+    price,
+    takeCount: takePay?.take ?? null,
+    payCount: takePay?.pay ?? null,
+    pricedAtMs: nowMs,
+    archivedAtMs: null,
+  };
+  const known = db
+    .select({ id: offers.id, price: offers.price })
+    .from(offers)
+    .where(and(eq(offers.supplierId, supplierId), eq(offers.code, code)))
+    .get();
+  const id = known
+    ? known.id
+    : db
+        .insert(offers)
+        .values({ supplierId, code, ...row })
+        .returning({ id: offers.id })
+        .get().id;
+  if (known)
+    db.update(offers)
+      .set({ ...row, version: sql`${offers.version} + 1` })
+      .where(eq(offers.id, id))
+      .run();
+  if (!known || known.price !== price)
+    db.insert(offerPrices)
+      .values({ offerId: id, atMs: nowMs, price })
+      .onConflictDoUpdate({ target: [offerPrices.offerId, offerPrices.atMs], set: { price } })
+      .run();
   writeContents(db, id, fields);
   return id;
 }
 
 /** The fewest days in which anybody delivers each of these things, by key. */
 export function loadShortestLeads(db: Database, keys: readonly string[]): ReadonlyMap<string, number> {
-  const rows = db.select({ key: offerParts.key, days: sql<number>`min(${suppliers.leadDays})` }).from(offerParts).innerJoin(offers, eq(offers.id, offerParts.offerId)).innerJoin(suppliers, eq(suppliers.id, offers.supplierId))
-    .where(and(isNull(offers.archivedAtMs), isNull(suppliers.archivedAtMs), inArray(offerParts.key, [...keys]))).groupBy(offerParts.key).all();
+  const rows = db
+    .select({ key: offerParts.key, days: sql<number>`min(${suppliers.leadDays})` })
+    .from(offerParts)
+    .innerJoin(offers, eq(offers.id, offerParts.offerId))
+    .innerJoin(suppliers, eq(suppliers.id, offers.supplierId))
+    .where(and(isNull(offers.archivedAtMs), isNull(suppliers.archivedAtMs), inArray(offerParts.key, [...keys])))
+    .groupBy(offerParts.key)
+    .all();
   return new Map(rows.flatMap(({ key, days }) => (key === null ? [] : [[key, days] as const])));
 }
 
 /** Changes whenever an offer does. */
-export const readOfferStamp = (db: Database): readonly unknown[] => Object.values(db.select({ count: sql`count(*)`, changes: sql`sum(${offers.version})`, kept: sql`sum(${offers.archivedAtMs} is null)`, newest: sql`max(${offers.pricedAtMs})` }).from(offers).get() ?? {});
+export const readOfferStamp = (db: Database): readonly unknown[] =>
+  Object.values(
+    db
+      .select({
+        count: sql`count(*)`,
+        changes: sql`sum(${offers.version})`,
+        kept: sql`sum(${offers.archivedAtMs} is null)`,
+        newest: sql`max(${offers.pricedAtMs})`,
+      })
+      .from(offers)
+      .get() ?? {},
+  );
 
-export const setOfferArchived = (db: Database, id: number, atMs: number | null): boolean => db.update(offers).set({ archivedAtMs: atMs }).where(eq(offers.id, id)).run().changes === 1;
+export const setOfferArchived = (db: Database, id: number, atMs: number | null): boolean =>
+  db.update(offers).set({ archivedAtMs: atMs }).where(eq(offers.id, id)).run().changes === 1;
 /** Several statements: call it inside a transaction. */
 export function setPartKey(db: Database, offerId: number, position: number, key: string | null): boolean {
-  db.update(offers).set({ version: sql`${offers.version} + 1` }).where(eq(offers.id, offerId)).run();
-  return db.update(offerParts).set({ key }).where(and(eq(offerParts.offerId, offerId), eq(offerParts.position, position))).run().changes === 1;
+  db.update(offers)
+    .set({ version: sql`${offers.version} + 1` })
+    .where(eq(offers.id, offerId))
+    .run();
+  return (
+    db
+      .update(offerParts)
+      .set({ key })
+      .where(and(eq(offerParts.offerId, offerId), eq(offerParts.position, position)))
+      .run().changes === 1
+  );
 }
-export const loadPrices = (db: Database, offerId: number): readonly { readonly atMs: number; readonly price: Minor }[] => db.select({ atMs: offerPrices.atMs, price: offerPrices.price }).from(offerPrices).where(eq(offerPrices.offerId, offerId)).orderBy(asc(offerPrices.atMs)).all();
+export const loadPrices = (
+  db: Database,
+  offerId: number,
+): readonly { readonly atMs: number; readonly price: Minor }[] =>
+  db
+    .select({ atMs: offerPrices.atMs, price: offerPrices.price })
+    .from(offerPrices)
+    .where(eq(offerPrices.offerId, offerId))
+    .orderBy(asc(offerPrices.atMs))
+    .all();
 
-export const loadMinimums = (db: Database): ReadonlyMap<string, Minimum> => new Map(db.select().from(minimums).all().map(({ key, ...minimum }) => [key, minimum]));
+export const loadMinimums = (db: Database): ReadonlyMap<string, Minimum> =>
+  new Map(
+    db
+      .select()
+      .from(minimums)
+      .all()
+      .map(({ key, ...minimum }) => [key, minimum]),
+  );
 /** Neither amount nor weeks: no minimum any more. */
 export function setMinimum(db: Database, key: string, minimum: Minimum): void {
   if (minimum.amount === null && minimum.coverWeeks === null) db.delete(minimums).where(eq(minimums.key, key)).run();
-  else db.insert(minimums).values({ key, ...minimum }).onConflictDoUpdate({ target: minimums.key, set: { ...minimum } }).run();
+  else
+    db.insert(minimums)
+      .values({ key, ...minimum })
+      .onConflictDoUpdate({ target: minimums.key, set: { ...minimum } })
+      .run();
 }
 
 /** Several statements: call it inside a transaction. */
-export function insertPurchase(db: Database, purchase: { readonly supplierId: number; readonly placedAtMs: number; readonly shipping: Minor; readonly lines: readonly { readonly offerId: number; readonly packs: number; readonly goods: Minor }[] }): number {
+export function insertPurchase(
+  db: Database,
+  purchase: {
+    readonly supplierId: number;
+    readonly placedAtMs: number;
+    readonly shipping: Minor;
+    readonly lines: readonly { readonly offerId: number; readonly packs: number; readonly goods: Minor }[];
+  },
+): number {
   const { lines, ...fields } = purchase;
   const { id } = db.insert(purchases).values(fields).returning({ id: purchases.id }).get();
-  db.insert(purchaseLines).values(lines.map((line) => ({ purchaseId: id, ...line }))).run();
+  db.insert(purchaseLines)
+    .values(lines.map((line) => ({ purchaseId: id, ...line })))
+    .run();
   return id;
 }
 
-export function loadPurchases(db: Database, which: { readonly id?: number; readonly newest?: number } = {}): readonly StoredPurchase[] {
-  const rows = db.select().from(purchases).where(which.id === undefined ? undefined : eq(purchases.id, which.id)).orderBy(desc(purchases.id)).limit(which.newest ?? 1000).all();
-  const lines = groupBy(db.select().from(purchaseLines).where(inArray(purchaseLines.purchaseId, rows.map((row) => row.id))).orderBy(asc(purchaseLines.id)).all(), (row) => row.purchaseId);
+export function loadPurchases(
+  db: Database,
+  which: { readonly id?: number; readonly newest?: number } = {},
+): readonly StoredPurchase[] {
+  const rows = db
+    .select()
+    .from(purchases)
+    .where(which.id === undefined ? undefined : eq(purchases.id, which.id))
+    .orderBy(desc(purchases.id))
+    .limit(which.newest ?? 1000)
+    .all();
+  const lines = groupBy(
+    db
+      .select()
+      .from(purchaseLines)
+      .where(
+        inArray(
+          purchaseLines.purchaseId,
+          rows.map((row) => row.id),
+        ),
+      )
+      .orderBy(asc(purchaseLines.id))
+      .all(),
+    (row) => row.purchaseId,
+  );
   return rows.map((row) => ({ ...row, lines: (lines.get(row.id) ?? []).map(({ purchaseId: _, ...line }) => line) }));
 }
 
 export function addReceived(db: Database, lineId: number, received: number, damaged: number): void {
-  db.update(purchaseLines).set({ receivedPacks: sql`${purchaseLines.receivedPacks} + ${received}`, damagedPacks: sql`${purchaseLines.damagedPacks} + ${damaged}` }).where(eq(purchaseLines.id, lineId)).run();
+  db.update(purchaseLines)
+    .set({
+      receivedPacks: sql`${purchaseLines.receivedPacks} + ${received}`,
+      damagedPacks: sql`${purchaseLines.damagedPacks} + ${damaged}`,
+    })
+    .where(eq(purchaseLines.id, lineId))
+    .run();
 }
 
 /** False when it was changed since `version` was read. */
-export const updatePurchase = (db: Database, id: number, closedAtMs: number | null, version: number): boolean => db.update(purchases).set({ closedAtMs, version: sql`${purchases.version} + 1` }).where(and(eq(purchases.id, id), eq(purchases.version, version))).run().changes === 1;
+export const updatePurchase = (db: Database, id: number, closedAtMs: number | null, version: number): boolean =>
+  db
+    .update(purchases)
+    .set({ closedAtMs, version: sql`${purchases.version} + 1` })
+    .where(and(eq(purchases.id, id), eq(purchases.version, version)))
+    .run().changes === 1;

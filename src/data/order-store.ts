@@ -9,52 +9,156 @@ import { customers, orderEvents, orderLines, orders, partEvents, parts, units, t
 
 export type { OrderEventKind } from './schema';
 export type StoredCustomer = { readonly id: number; readonly name: string; readonly contact: string };
-export type LineFields = { readonly itemId: number; readonly quantity: number; readonly sizeName: string; readonly colourName: string; /** Null in orders older than that was kept. */ readonly made: Made | null; readonly quote: LineQuote };
-export type StoredLine = LineFields & { readonly id: number };
-export type StoredPart = { readonly id: number; readonly unitId: number; readonly unitNumber: number; readonly lineId: number; readonly layerIndex: number; readonly vinylId: number; readonly events: readonly PartEvent[] };
-export type StoredOrder = {
-  readonly id: number; readonly customer: StoredCustomer; readonly title: string; readonly dueDay: string; readonly agreed: Minor; readonly note: string; readonly placedAtMs: number; readonly version: number;
-  readonly lines: readonly StoredLine[]; readonly parts: readonly StoredPart[]; readonly events: readonly { readonly kind: OrderEventKind; readonly atMs: number; readonly detail: string }[];
+export type LineFields = {
+  readonly itemId: number;
+  readonly quantity: number;
+  readonly sizeName: string;
+  readonly colourName: string;
+  /** Null in orders older than that was kept. */ readonly made: Made | null;
+  readonly quote: LineQuote;
 };
-export type NewOrder = { readonly customerId: number; readonly title: string; readonly dueDay: string; readonly agreed: Minor; readonly note: string; readonly placedAtMs: number; readonly lines: readonly LineFields[] };
+export type StoredLine = LineFields & { readonly id: number };
+export type StoredPart = {
+  readonly id: number;
+  readonly unitId: number;
+  readonly unitNumber: number;
+  readonly lineId: number;
+  readonly layerIndex: number;
+  readonly vinylId: number;
+  readonly events: readonly PartEvent[];
+};
+export type StoredOrder = {
+  readonly id: number;
+  readonly customer: StoredCustomer;
+  readonly title: string;
+  readonly dueDay: string;
+  readonly agreed: Minor;
+  readonly note: string;
+  readonly placedAtMs: number;
+  readonly version: number;
+  readonly lines: readonly StoredLine[];
+  readonly parts: readonly StoredPart[];
+  readonly events: readonly { readonly kind: OrderEventKind; readonly atMs: number; readonly detail: string }[];
+};
+export type NewOrder = {
+  readonly customerId: number;
+  readonly title: string;
+  readonly dueDay: string;
+  readonly agreed: Minor;
+  readonly note: string;
+  readonly placedAtMs: number;
+  readonly lines: readonly LineFields[];
+};
 
 /** Ids of open orders, the soonest due first. */
 export function findOpenOrderIds(db: Database): readonly number[] {
-  return db.select({ id: orders.id }).from(orders).where(isNull(orders.closedAtMs)).orderBy(asc(orders.dueDay), asc(orders.id)).all().map((row) => row.id);
+  return db
+    .select({ id: orders.id })
+    .from(orders)
+    .where(isNull(orders.closedAtMs))
+    .orderBy(asc(orders.dueDay), asc(orders.id))
+    .all()
+    .map((row) => row.id);
 }
 
 /** Ids of the orders handed over or cancelled last. */
 export function findClosedOrderIds(db: Database, limit: number): readonly number[] {
-  return db.select({ id: orders.id }).from(orders).where(isNotNull(orders.closedAtMs)).orderBy(desc(orders.closedAtMs), desc(orders.id)).limit(limit).all().map((row) => row.id);
+  return db
+    .select({ id: orders.id })
+    .from(orders)
+    .where(isNotNull(orders.closedAtMs))
+    .orderBy(desc(orders.closedAtMs), desc(orders.id))
+    .limit(limit)
+    .all()
+    .map((row) => row.id);
 }
 
 export function findOrderIdsOfParts(db: Database, partIds: readonly number[]): readonly number[] {
-  return db.selectDistinct({ id: orderLines.orderId }).from(parts).innerJoin(units, eq(units.id, parts.unitId)).innerJoin(orderLines, eq(orderLines.id, units.lineId)).where(inArray(parts.id, [...partIds])).all().map((row) => row.id);
+  return db
+    .selectDistinct({ id: orderLines.orderId })
+    .from(parts)
+    .innerJoin(units, eq(units.id, parts.unitId))
+    .innerJoin(orderLines, eq(orderLines.id, units.lineId))
+    .where(inArray(parts.id, [...partIds]))
+    .all()
+    .map((row) => row.id);
 }
 
 /** The orders in the order asked for; ids that are not there are left out. */
 export function loadOrders(db: Database, ids: readonly number[]): readonly StoredOrder[] {
   if (ids.length === 0) return [];
   const wanted = [...ids];
-  const heads = db.select().from(orders).innerJoin(customers, eq(customers.id, orders.customerId)).where(inArray(orders.id, wanted)).all();
-  const lines = groupBy(db.select().from(orderLines).where(inArray(orderLines.orderId, wanted)).orderBy(asc(orderLines.id)).all(), (line) => line.orderId);
-  const happened = groupBy(db.select().from(orderEvents).where(inArray(orderEvents.orderId, wanted)).orderBy(asc(orderEvents.id)).all(), (event) => event.orderId);
+  const heads = db
+    .select()
+    .from(orders)
+    .innerJoin(customers, eq(customers.id, orders.customerId))
+    .where(inArray(orders.id, wanted))
+    .all();
+  const lines = groupBy(
+    db.select().from(orderLines).where(inArray(orderLines.orderId, wanted)).orderBy(asc(orderLines.id)).all(),
+    (line) => line.orderId,
+  );
+  const happened = groupBy(
+    db.select().from(orderEvents).where(inArray(orderEvents.orderId, wanted)).orderBy(asc(orderEvents.id)).all(),
+    (event) => event.orderId,
+  );
   const ownParts = groupBy(loadParts(db, wanted), (part) => part.orderId);
-  const byId = new Map(heads.map(({ orders: { customerId: _customerId, closedAtMs: _closedAtMs, ...head }, customers: customer }): [number, StoredOrder] => [head.id, {
-    ...head, customer,
-    lines: (lines.get(head.id) ?? []).map(({ orderId: _orderId, ...line }) => line),
-    parts: (ownParts.get(head.id) ?? []).map(({ orderId: _orderId, ...part }) => part),
-    events: (happened.get(head.id) ?? []).map(({ kind, atMs, detail }) => ({ kind, atMs, detail })),
-  }]));
+  const byId = new Map(
+    heads.map(
+      ({
+        orders: { customerId: _customerId, closedAtMs: _closedAtMs, ...head },
+        customers: customer,
+      }): [number, StoredOrder] => [
+        head.id,
+        {
+          ...head,
+          customer,
+          lines: (lines.get(head.id) ?? []).map(({ orderId: _orderId, ...line }) => line),
+          parts: (ownParts.get(head.id) ?? []).map(({ orderId: _orderId, ...part }) => part),
+          events: (happened.get(head.id) ?? []).map(({ kind, atMs, detail }) => ({ kind, atMs, detail })),
+        },
+      ],
+    ),
+  );
   return ids.flatMap((id) => byId.get(id) ?? []);
 }
 
 function loadParts(db: Database, orderIds: readonly number[]): readonly (StoredPart & { readonly orderId: number })[] {
   const own = inArray(orderLines.orderId, [...orderIds]);
-  const rows = db.select({ id: parts.id, unitId: units.id, unitNumber: units.number, lineId: units.lineId, layerIndex: parts.layerIndex, vinylId: parts.vinylId, orderId: orderLines.orderId })
-    .from(parts).innerJoin(units, eq(units.id, parts.unitId)).innerJoin(orderLines, eq(orderLines.id, units.lineId)).where(own).orderBy(asc(units.number), asc(parts.layerIndex)).all();
-  const events = db.select({ id: partEvents.id, partId: partEvents.partId, kind: partEvents.kind, atMs: partEvents.atMs, undoes: partEvents.undoes, cause: partEvents.cause, blankLost: partEvents.blankLost, vinylCost: partEvents.vinylCost })
-    .from(partEvents).innerJoin(parts, eq(parts.id, partEvents.partId)).innerJoin(units, eq(units.id, parts.unitId)).innerJoin(orderLines, eq(orderLines.id, units.lineId)).where(own).orderBy(asc(partEvents.id)).all();
+  const rows = db
+    .select({
+      id: parts.id,
+      unitId: units.id,
+      unitNumber: units.number,
+      lineId: units.lineId,
+      layerIndex: parts.layerIndex,
+      vinylId: parts.vinylId,
+      orderId: orderLines.orderId,
+    })
+    .from(parts)
+    .innerJoin(units, eq(units.id, parts.unitId))
+    .innerJoin(orderLines, eq(orderLines.id, units.lineId))
+    .where(own)
+    .orderBy(asc(units.number), asc(parts.layerIndex))
+    .all();
+  const events = db
+    .select({
+      id: partEvents.id,
+      partId: partEvents.partId,
+      kind: partEvents.kind,
+      atMs: partEvents.atMs,
+      undoes: partEvents.undoes,
+      cause: partEvents.cause,
+      blankLost: partEvents.blankLost,
+      vinylCost: partEvents.vinylCost,
+    })
+    .from(partEvents)
+    .innerJoin(parts, eq(parts.id, partEvents.partId))
+    .innerJoin(units, eq(units.id, parts.unitId))
+    .innerJoin(orderLines, eq(orderLines.id, units.lineId))
+    .where(own)
+    .orderBy(asc(partEvents.id))
+    .all();
   const byPart = groupBy(events, (event) => event.partId);
   return rows.map((row) => ({ ...row, events: byPart.get(row.id) ?? [] }));
 }
@@ -69,7 +173,8 @@ export function loadCustomers(db: Database): readonly StoredCustomer[] {
 export function ensureCustomer(db: Database, name: string, contact: string): number {
   const known = db.select().from(customers).where(eq(customers.name, name)).get();
   if (!known) return db.insert(customers).values({ name, contact }).returning({ id: customers.id }).get().id;
-  if (contact !== '' && contact !== known.contact) db.update(customers).set({ contact }).where(eq(customers.id, known.id)).run();
+  if (contact !== '' && contact !== known.contact)
+    db.update(customers).set({ contact }).where(eq(customers.id, known.id)).run();
   return known.id;
 }
 
@@ -79,10 +184,16 @@ export function insertOrder(db: Database, { lines, ...head }: NewOrder): number 
   let number = 0;
   for (const line of lines) {
     const vinylIds = line.made?.placements.flatMap((placement) => placement.vinylIds) ?? [];
-    const { id: lineId } = db.insert(orderLines).values({ ...line, orderId: id }).returning({ id: orderLines.id }).get();
+    const { id: lineId } = db
+      .insert(orderLines)
+      .values({ ...line, orderId: id })
+      .returning({ id: orderLines.id })
+      .get();
     for (let piece = 0; piece < line.quantity; piece++) {
       const { id: unitId } = db.insert(units).values({ lineId, number: ++number }).returning({ id: units.id }).get();
-      db.insert(parts).values(vinylIds.map((vinylId, layerIndex) => ({ unitId, layerIndex, vinylId }))).run();
+      db.insert(parts)
+        .values(vinylIds.map((vinylId, layerIndex) => ({ unitId, layerIndex, vinylId })))
+        .run();
     }
   }
   addOrderEvent(db, id, 'placed', head.placedAtMs);
@@ -90,54 +201,147 @@ export function insertOrder(db: Database, { lines, ...head }: NewOrder): number 
 }
 
 /** False when it was changed since `version` was read. */
-export function updateOrder(db: Database, id: number, fields: { readonly title: string; readonly dueDay: string; readonly agreed: Minor; readonly note: string }, version: number): boolean {
+export function updateOrder(
+  db: Database,
+  id: number,
+  fields: { readonly title: string; readonly dueDay: string; readonly agreed: Minor; readonly note: string },
+  version: number,
+): boolean {
   const { title, dueDay, agreed, note } = fields;
-  return db.update(orders).set({ title, dueDay, agreed, note, version: sql`${orders.version} + 1` }).where(and(eq(orders.id, id), eq(orders.version, version))).run().changes === 1;
+  return (
+    db
+      .update(orders)
+      .set({ title, dueDay, agreed, note, version: sql`${orders.version} + 1` })
+      .where(and(eq(orders.id, id), eq(orders.version, version)))
+      .run().changes === 1
+  );
 }
 
-const CLOSES: Readonly<Record<OrderEventKind, boolean | null>> = { placed: null, changed: null, 'handed-over': true, cancelled: true, 'taken-back': false, reopened: false };
+const CLOSES: Readonly<Record<OrderEventKind, boolean | null>> = {
+  placed: null,
+  changed: null,
+  'handed-over': true,
+  cancelled: true,
+  'taken-back': false,
+  reopened: false,
+};
 
 /** Adds what happened, and with it whether the order is closed. */
 export function addOrderEvent(db: Database, orderId: number, kind: OrderEventKind, atMs: number, detail = ''): void {
   db.transaction((tx) => {
     tx.insert(orderEvents).values({ orderId, kind, atMs, detail }).run();
     const closes = CLOSES[kind];
-    if (closes !== null) tx.update(orders).set({ closedAtMs: closes ? atMs : null }).where(eq(orders.id, orderId)).run();
+    if (closes !== null)
+      tx.update(orders)
+        .set({ closedAtMs: closes ? atMs : null })
+        .where(eq(orders.id, orderId))
+        .run();
   });
 }
 
 /** The new events' ids, in order. Call it inside a transaction. */
-export function addPartEvents(db: Database, events: readonly (Omit<PartEvent, 'id'> & { readonly workId: number | null })[]): readonly number[] {
+export function addPartEvents(
+  db: Database,
+  events: readonly (Omit<PartEvent, 'id'> & { readonly workId: number | null })[],
+): readonly number[] {
   return events.map((event) => db.insert(partEvents).values(event).returning({ id: partEvents.id }).get().id);
 }
 
 /** Of each piece of work that these events came from: how many of its events they are, and how many it had. */
-export function countUndoneOfWork(db: Database, eventIds: readonly number[]): readonly { readonly workId: number; readonly undone: number; readonly all: number }[] {
-  const undone = db.select({ workId: partEvents.workId, count: sql<number>`count(*)` }).from(partEvents).where(and(inArray(partEvents.id, [...eventIds]), isNotNull(partEvents.workId))).groupBy(partEvents.workId).all();
-  return undone.flatMap(({ workId, count }) => (workId === null ? [] : [{ workId, undone: count, all: db.select({ count: sql<number>`count(*)` }).from(partEvents).where(eq(partEvents.workId, workId)).get()!.count }]));
+export function countUndoneOfWork(
+  db: Database,
+  eventIds: readonly number[],
+): readonly { readonly workId: number; readonly undone: number; readonly all: number }[] {
+  const undone = db
+    .select({ workId: partEvents.workId, count: sql<number>`count(*)` })
+    .from(partEvents)
+    .where(and(inArray(partEvents.id, [...eventIds]), isNotNull(partEvents.workId)))
+    .groupBy(partEvents.workId)
+    .all();
+  return undone.flatMap(({ workId, count }) =>
+    workId === null
+      ? []
+      : [
+          {
+            workId,
+            undone: count,
+            all: db
+              .select({ count: sql<number>`count(*)` })
+              .from(partEvents)
+              .where(eq(partEvents.workId, workId))
+              .get()!.count,
+          },
+        ],
+  );
 }
 
 /** Of these parts: their item and unit, how many parts the unit has, and what their line was reckoned at. */
-export function loadLoggedParts(db: Database, partIds: readonly number[]): readonly { readonly id: number; readonly unitId: number; readonly itemId: number; readonly partsOfUnit: number; readonly quote: LineQuote }[] {
+export function loadLoggedParts(
+  db: Database,
+  partIds: readonly number[],
+): readonly {
+  readonly id: number;
+  readonly unitId: number;
+  readonly itemId: number;
+  readonly partsOfUnit: number;
+  readonly quote: LineQuote;
+}[] {
   if (partIds.length === 0) return [];
-  const counts = new Map(db.select({ unitId: parts.unitId, count: sql<number>`count(*)` }).from(parts).groupBy(parts.unitId).all().map((row) => [row.unitId, row.count]));
+  const counts = new Map(
+    db
+      .select({ unitId: parts.unitId, count: sql<number>`count(*)` })
+      .from(parts)
+      .groupBy(parts.unitId)
+      .all()
+      .map((row) => [row.unitId, row.count]),
+  );
   const wanted = new Set(partIds);
-  return db.select({ id: parts.id, unitId: units.id, itemId: orderLines.itemId, quote: orderLines.quote }).from(parts).innerJoin(units, eq(units.id, parts.unitId)).innerJoin(orderLines, eq(orderLines.id, units.lineId)).all()
-    .filter((row) => wanted.has(row.id)).map((row) => ({ ...row, partsOfUnit: counts.get(row.unitId) ?? 1 }));
+  return db
+    .select({ id: parts.id, unitId: units.id, itemId: orderLines.itemId, quote: orderLines.quote })
+    .from(parts)
+    .innerJoin(units, eq(units.id, parts.unitId))
+    .innerJoin(orderLines, eq(orderLines.id, units.lineId))
+    .all()
+    .filter((row) => wanted.has(row.id))
+    .map((row) => ({ ...row, partsOfUnit: counts.get(row.unitId) ?? 1 }));
 }
 
 /** Of one item: pieces of which something was cut, and parts that were spoiled; what was taken back never happened. */
-export function loadItemEvidence(db: Database): ReadonlyMap<number, { readonly made: number; readonly spoiled: number }> {
+export function loadItemEvidence(
+  db: Database,
+): ReadonlyMap<number, { readonly made: number; readonly spoiled: number }> {
   const undone = db.select({ id: partEvents.undoes }).from(partEvents).where(isNotNull(partEvents.undoes));
-  const rows = db.select({ itemId: orderLines.itemId, made: sql<number>`count(distinct case when ${partEvents.kind} = 'cut' then ${units.id} end)`, spoiled: sql<number>`sum(${partEvents.kind} = 'spoiled')` }).from(partEvents).innerJoin(parts, eq(parts.id, partEvents.partId)).innerJoin(units, eq(units.id, parts.unitId)).innerJoin(orderLines, eq(orderLines.id, units.lineId))
-    .where(and(inArray(partEvents.kind, ['cut', 'spoiled']), notInArray(partEvents.id, undone))).groupBy(orderLines.itemId).all();
+  const rows = db
+    .select({
+      itemId: orderLines.itemId,
+      made: sql<number>`count(distinct case when ${partEvents.kind} = 'cut' then ${units.id} end)`,
+      spoiled: sql<number>`sum(${partEvents.kind} = 'spoiled')`,
+    })
+    .from(partEvents)
+    .innerJoin(parts, eq(parts.id, partEvents.partId))
+    .innerJoin(units, eq(units.id, parts.unitId))
+    .innerJoin(orderLines, eq(orderLines.id, units.lineId))
+    .where(and(inArray(partEvents.kind, ['cut', 'spoiled']), notInArray(partEvents.id, undone)))
+    .groupBy(orderLines.itemId)
+    .all();
   return new Map(rows.map(({ itemId, made, spoiled }) => [itemId, { made, spoiled }]));
 }
 
 /** By vinyl: parts cut from it, and how many of those were spoiled; what was taken back never happened. */
-export function loadVinylEvidence(db: Database): ReadonlyMap<number, { readonly made: number; readonly spoiled: number }> {
+export function loadVinylEvidence(
+  db: Database,
+): ReadonlyMap<number, { readonly made: number; readonly spoiled: number }> {
   const undone = db.select({ id: partEvents.undoes }).from(partEvents).where(isNotNull(partEvents.undoes));
-  const rows = db.select({ vinylId: parts.vinylId, made: sql<number>`sum(${partEvents.kind} = 'cut')`, spoiled: sql<number>`sum(${partEvents.kind} = 'spoiled')` }).from(partEvents).innerJoin(parts, eq(parts.id, partEvents.partId))
-    .where(and(inArray(partEvents.kind, ['cut', 'spoiled']), notInArray(partEvents.id, undone))).groupBy(parts.vinylId).all();
+  const rows = db
+    .select({
+      vinylId: parts.vinylId,
+      made: sql<number>`sum(${partEvents.kind} = 'cut')`,
+      spoiled: sql<number>`sum(${partEvents.kind} = 'spoiled')`,
+    })
+    .from(partEvents)
+    .innerJoin(parts, eq(parts.id, partEvents.partId))
+    .where(and(inArray(partEvents.kind, ['cut', 'spoiled']), notInArray(partEvents.id, undone)))
+    .groupBy(parts.vinylId)
+    .all();
   return new Map(rows.map(({ vinylId, made, spoiled }) => [vinylId, { made, spoiled }]));
 }

@@ -15,20 +15,59 @@ type Which = { readonly archived?: boolean };
 
 function toVinyl(row: typeof vinyls.$inferSelect): StoredVinyl {
   const { pressLowC, pressHighC, pressSeconds, pressPressure, pressPeel, archivedAtMs, ...fields } = row;
-  const press = pressLowC === null ? null : { lowC: pressLowC, highC: pressHighC!, seconds: pressSeconds!, pressure: pressPressure!, peel: pressPeel! };
-  return { ...fields, press, details: { ...getOrdinaryDetails(row.kind), ...row.details }, archived: archivedAtMs !== null };
+  const press =
+    pressLowC === null
+      ? null
+      : { lowC: pressLowC, highC: pressHighC!, seconds: pressSeconds!, pressure: pressPressure!, peel: pressPeel! };
+  return {
+    ...fields,
+    press,
+    details: { ...getOrdinaryDetails(row.kind), ...row.details },
+    archived: archivedAtMs !== null,
+  };
 }
 
-function toVinylRow({ press, details, name, kind, supplier, colourName, colourHex, rollWidthMm, rollLengthMm, rollPrice, weedingFactor }: VinylFields) {
+function toVinylRow({
+  press,
+  details,
+  name,
+  kind,
+  supplier,
+  colourName,
+  colourHex,
+  rollWidthMm,
+  rollLengthMm,
+  rollPrice,
+  weedingFactor,
+}: VinylFields) {
   return {
-    name, kind, supplier, colourName, colourHex, rollWidthMm, rollLengthMm, rollPrice, weedingFactor, details,
-    pressLowC: press?.lowC ?? null, pressHighC: press?.highC ?? null, pressSeconds: press?.seconds ?? null, pressPressure: press?.pressure ?? null, pressPeel: press?.peel ?? null,
+    name,
+    kind,
+    supplier,
+    colourName,
+    colourHex,
+    rollWidthMm,
+    rollLengthMm,
+    rollPrice,
+    weedingFactor,
+    details,
+    pressLowC: press?.lowC ?? null,
+    pressHighC: press?.highC ?? null,
+    pressSeconds: press?.seconds ?? null,
+    pressPressure: press?.pressure ?? null,
+    pressPeel: press?.peel ?? null,
   };
 }
 
 /** Vinyls by name; those taken off the shelf only when asked for. */
 export function loadVinyls(db: Database, { archived = false }: Which = {}): readonly StoredVinyl[] {
-  return db.select().from(vinyls).where(archived ? undefined : isNull(vinyls.archivedAtMs)).orderBy(asc(vinyls.name), asc(vinyls.id)).all().map(toVinyl);
+  return db
+    .select()
+    .from(vinyls)
+    .where(archived ? undefined : isNull(vinyls.archivedAtMs))
+    .orderBy(asc(vinyls.name), asc(vinyls.id))
+    .all()
+    .map(toVinyl);
 }
 
 export function findVinyl(db: Database, id: number): StoredVinyl | null {
@@ -37,7 +76,13 @@ export function findVinyl(db: Database, id: number): StoredVinyl | null {
 }
 
 /** Those of these ids, archived ones too. */
-export const findVinyls = (db: Database, ids: readonly number[]): readonly StoredVinyl[] => db.select().from(vinyls).where(inArray(vinyls.id, [...ids])).all().map(toVinyl);
+export const findVinyls = (db: Database, ids: readonly number[]): readonly StoredVinyl[] =>
+  db
+    .select()
+    .from(vinyls)
+    .where(inArray(vinyls.id, [...ids]))
+    .all()
+    .map(toVinyl);
 
 export function insertVinyl(db: Database, fields: VinylFields): number {
   return db.insert(vinyls).values(toVinylRow(fields)).returning({ id: vinyls.id }).get().id;
@@ -45,7 +90,13 @@ export function insertVinyl(db: Database, fields: VinylFields): number {
 
 /** False when it was changed since `version` was read. */
 export function updateVinyl(db: Database, id: number, fields: VinylFields, version: number): boolean {
-  return db.update(vinyls).set({ ...toVinylRow(fields), version: sql`${vinyls.version} + 1` }).where(and(eq(vinyls.id, id), eq(vinyls.version, version))).run().changes === 1;
+  return (
+    db
+      .update(vinyls)
+      .set({ ...toVinylRow(fields), version: sql`${vinyls.version} + 1` })
+      .where(and(eq(vinyls.id, id), eq(vinyls.version, version)))
+      .run().changes === 1
+  );
 }
 
 export function setVinylArchived(db: Database, id: number, atMs: number | null): boolean {
@@ -54,32 +105,63 @@ export function setVinylArchived(db: Database, id: number, atMs: number | null):
 
 function assembleBlanks(db: Database, rows: readonly (typeof blanks.$inferSelect)[]): readonly StoredBlank[] {
   const ids = rows.map((row) => row.id);
-  const sizes = groupBy(db.select().from(blankSizes).where(inArray(blankSizes.blankId, ids)).orderBy(asc(blankSizes.position)).all(), (row) => row.blankId);
-  const colours = groupBy(db.select().from(blankColours).where(inArray(blankColours.blankId, ids)).orderBy(asc(blankColours.position)).all(), (row) => row.blankId);
+  const sizes = groupBy(
+    db.select().from(blankSizes).where(inArray(blankSizes.blankId, ids)).orderBy(asc(blankSizes.position)).all(),
+    (row) => row.blankId,
+  );
+  const colours = groupBy(
+    db.select().from(blankColours).where(inArray(blankColours.blankId, ids)).orderBy(asc(blankColours.position)).all(),
+    (row) => row.blankId,
+  );
   return rows.map(({ archivedAtMs, ...fields }) => ({
-    ...fields, archived: archivedAtMs !== null,
+    ...fields,
+    archived: archivedAtMs !== null,
     sizes: (sizes.get(fields.id) ?? []).map(({ name, price }): BlankSize => ({ name, price })),
     colours: (colours.get(fields.id) ?? []).map(({ name, hex }): BlankColour => ({ name, hex })),
   }));
 }
 
 export function loadBlanks(db: Database, { archived = false }: Which = {}): readonly StoredBlank[] {
-  return assembleBlanks(db, db.select().from(blanks).where(archived ? undefined : isNull(blanks.archivedAtMs)).orderBy(asc(blanks.name), asc(blanks.id)).all());
+  return assembleBlanks(
+    db,
+    db
+      .select()
+      .from(blanks)
+      .where(archived ? undefined : isNull(blanks.archivedAtMs))
+      .orderBy(asc(blanks.name), asc(blanks.id))
+      .all(),
+  );
 }
 
 /** Those of these ids, archived ones too. */
-export const findBlanks = (db: Database, ids: readonly number[]): readonly StoredBlank[] => assembleBlanks(db, db.select().from(blanks).where(inArray(blanks.id, [...ids])).all());
+export const findBlanks = (db: Database, ids: readonly number[]): readonly StoredBlank[] =>
+  assembleBlanks(
+    db,
+    db
+      .select()
+      .from(blanks)
+      .where(inArray(blanks.id, [...ids]))
+      .all(),
+  );
 export const findBlank = (db: Database, id: number): StoredBlank | null => findBlanks(db, [id])[0] ?? null;
 
 function writeSizesAndColours(db: Database, blankId: number, { sizes, colours }: BlankFields): void {
-  db.insert(blankSizes).values(sizes.map(({ name, price }, position) => ({ blankId, position, name, price }))).run();
-  db.insert(blankColours).values(colours.map(({ name, hex }, position) => ({ blankId, position, name, hex }))).run();
+  db.insert(blankSizes)
+    .values(sizes.map(({ name, price }, position) => ({ blankId, position, name, price })))
+    .run();
+  db.insert(blankColours)
+    .values(colours.map(({ name, hex }, position) => ({ blankId, position, name, hex })))
+    .run();
 }
 
 /** Several statements: call it inside a transaction. */
 export function insertBlank(db: Database, fields: BlankFields): number {
   const { name, supplier, fabric, heating, areas } = fields;
-  const { id } = db.insert(blanks).values({ name, supplier, fabric, heating, areas }).returning({ id: blanks.id }).get();
+  const { id } = db
+    .insert(blanks)
+    .values({ name, supplier, fabric, heating, areas })
+    .returning({ id: blanks.id })
+    .get();
   writeSizesAndColours(db, id, fields);
   return id;
 }
@@ -87,7 +169,11 @@ export function insertBlank(db: Database, fields: BlankFields): number {
 /** False when it was changed since `version` was read. Several statements: call it inside a transaction. */
 export function updateBlank(db: Database, id: number, fields: BlankFields, version: number): boolean {
   const { name, supplier, fabric, heating, areas } = fields;
-  const { changes } = db.update(blanks).set({ name, supplier, fabric, heating, areas, version: sql`${blanks.version} + 1` }).where(and(eq(blanks.id, id), eq(blanks.version, version))).run();
+  const { changes } = db
+    .update(blanks)
+    .set({ name, supplier, fabric, heating, areas, version: sql`${blanks.version} + 1` })
+    .where(and(eq(blanks.id, id), eq(blanks.version, version)))
+    .run();
   if (changes === 0) return false;
   db.delete(blankSizes).where(eq(blankSizes.blankId, id)).run();
   db.delete(blankColours).where(eq(blankColours.blankId, id)).run();
@@ -101,5 +187,16 @@ export function setBlankArchived(db: Database, id: number, atMs: number | null):
 
 /** Changes whenever a vinyl, blank or supply does. */
 export function readShelfStamp(db: Database): readonly unknown[] {
-  return [vinyls, blanks, supplies].map((table) => Object.values(db.select({ count: sql`count(*)`, changes: sql`sum(${table.version})`, kept: sql`sum(${table.archivedAtMs} is null)` }).from(table).get() ?? {}));
+  return [vinyls, blanks, supplies].map((table) =>
+    Object.values(
+      db
+        .select({
+          count: sql`count(*)`,
+          changes: sql`sum(${table.version})`,
+          kept: sql`sum(${table.archivedAtMs} is null)`,
+        })
+        .from(table)
+        .get() ?? {},
+    ),
+  );
 }

@@ -5,7 +5,11 @@ import { DEFAULT_SHOP_FIGURES, type ShopFigures, type ShopIdentity } from '../co
 import type { Database } from './database';
 import { shop } from './schema';
 
-export type StoredShop = ShopIdentity & { readonly figures: ShopFigures; readonly simulated: boolean; readonly version: number };
+export type StoredShop = ShopIdentity & {
+  readonly figures: ShopFigures;
+  readonly simulated: boolean;
+  readonly version: number;
+};
 
 const SHOP_ID = 1;
 
@@ -17,11 +21,23 @@ export function loadShop(db: Database): StoredShop | null {
   return { ...fields, figures: { ...DEFAULT_SHOP_FIGURES, ...row.figures } };
 }
 
-export function insertShop(db: Database, identity: ShopIdentity & { readonly simulated: boolean }, figures: Partial<ShopFigures>): void {
-  db.insert(shop).values({ id: SHOP_ID, ...identity, figures }).run();
+export function insertShop(
+  db: Database,
+  identity: ShopIdentity & { readonly simulated: boolean },
+  figures: Partial<ShopFigures>,
+): void {
+  db.insert(shop)
+    .values({ id: SHOP_ID, ...identity, figures })
+    .run();
 }
 
 /** False when it was changed since `version` was read. */
 export function updateShop(db: Database, identity: ShopIdentity, figures: ShopFigures, version: number): boolean {
-  return db.update(shop).set({ ...identity, figures, version: sql`${shop.version} + 1` }).where(and(eq(shop.id, SHOP_ID), eq(shop.version, version))).run().changes === 1;
+  return (
+    db
+      .update(shop)
+      .set({ ...identity, figures, version: sql`${shop.version} + 1` })
+      .where(and(eq(shop.id, SHOP_ID), eq(shop.version, version)))
+      .run().changes === 1
+  );
 }

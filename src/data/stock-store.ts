@@ -1,36 +1,86 @@
 // Lots and the ledger of stock.
 
 import { and, asc, desc, eq, gt, inArray, ne, sql } from 'drizzle-orm';
-import { sumLines, USE_CAUSES, type BadSpot, type Lot, type LotForm, type OffcutShape, type StockCause } from '../core/stock';
+import {
+  sumLines,
+  USE_CAUSES,
+  type BadSpot,
+  type Lot,
+  type LotForm,
+  type OffcutShape,
+  type StockCause,
+} from '../core/stock';
 import type { Database } from './database';
 import { lots, stockLines } from './schema';
 
-export type StoredLot = Lot & { readonly left: number; readonly shape: OffcutShape | null; readonly badSpots: readonly BadSpot[]; readonly code: string | null; readonly supplierId: number | null; readonly fromLotId: number | null; readonly remark: string };
-export type NewLot = { readonly key: string; readonly form: LotForm; readonly widthMm: number | null; readonly lengthMm: number | null; readonly shape?: OffcutShape; readonly badSpots?: readonly BadSpot[]; readonly code?: string; readonly receivedAtMs: number; readonly unitCost: number; readonly supplierId?: number | null; readonly fromLotId?: number; readonly remark?: string };
+export type StoredLot = Lot & {
+  readonly left: number;
+  readonly shape: OffcutShape | null;
+  readonly badSpots: readonly BadSpot[];
+  readonly code: string | null;
+  readonly supplierId: number | null;
+  readonly fromLotId: number | null;
+  readonly remark: string;
+};
+export type NewLot = {
+  readonly key: string;
+  readonly form: LotForm;
+  readonly widthMm: number | null;
+  readonly lengthMm: number | null;
+  readonly shape?: OffcutShape;
+  readonly badSpots?: readonly BadSpot[];
+  readonly code?: string;
+  readonly receivedAtMs: number;
+  readonly unitCost: number;
+  readonly supplierId?: number | null;
+  readonly fromLotId?: number;
+  readonly remark?: string;
+};
 /** `workId`: the work at the bench that took it; null where it was booked by hand. */
-export type StoredLine = { readonly id: number; readonly lotId: number; readonly atMs: number; readonly cause: StockCause; readonly quantity: number; readonly note: string };
+export type StoredLine = {
+  readonly id: number;
+  readonly lotId: number;
+  readonly atMs: number;
+  readonly cause: StockCause;
+  readonly quantity: number;
+  readonly note: string;
+};
 
 export function insertLot(db: Database, lot: NewLot): number {
   return db.insert(lots).values(lot).returning({ id: lots.id }).get().id;
 }
 
-export const findLot = (db: Database, id: number): StoredLot | null => db.select().from(lots).where(eq(lots.id, id)).get() ?? null;
+export const findLot = (db: Database, id: number): StoredLot | null =>
+  db.select().from(lots).where(eq(lots.id, id)).get() ?? null;
 
 /** Lots of which something is left, oldest first; of one thing where `key` is given. */
 export function loadLotsOnShelf(db: Database, key?: string): readonly StoredLot[] {
-  return db.select().from(lots).where(key === undefined ? gt(lots.left, 0) : and(eq(lots.key, key), gt(lots.left, 0))).orderBy(asc(lots.receivedAtMs), asc(lots.id)).all();
+  return db
+    .select()
+    .from(lots)
+    .where(key === undefined ? gt(lots.left, 0) : and(eq(lots.key, key), gt(lots.left, 0)))
+    .orderBy(asc(lots.receivedAtMs), asc(lots.id))
+    .all();
 }
 
 /** Lots that were bought, oldest first, used up or not: not the offcuts. Of one thing where `key` is given. */
 export function loadBoughtLots(db: Database, key?: string): readonly StoredLot[] {
-  return db.select().from(lots).where(and(ne(lots.form, 'offcut'), key === undefined ? undefined : eq(lots.key, key))).orderBy(asc(lots.receivedAtMs), asc(lots.id)).all();
+  return db
+    .select()
+    .from(lots)
+    .where(and(ne(lots.form, 'offcut'), key === undefined ? undefined : eq(lots.key, key)))
+    .orderBy(asc(lots.receivedAtMs), asc(lots.id))
+    .all();
 }
 
 /** Adds a line and brings the lot's sum up to date. Two statements: call it inside a transaction. The database refuses a sum below 0. */
 export function addStockLine(db: Database, line: Omit<StoredLine, 'id'> & { readonly workId?: number }): void {
   db.insert(stockLines).values(line).run();
   const lot = findLot(db, line.lotId)!;
-  db.update(lots).set({ left: sumLines([{ quantity: lot.left }, line]) }).where(eq(lots.id, line.lotId)).run();
+  db.update(lots)
+    .set({ left: sumLines([{ quantity: lot.left }, line]) })
+    .where(eq(lots.id, line.lotId))
+    .run();
 }
 
 export function loadLines(db: Database, lotId: number): readonly StoredLine[] {
@@ -38,35 +88,114 @@ export function loadLines(db: Database, lotId: number): readonly StoredLine[] {
 }
 
 /** What pieces of work took from the stock, and what was given back of it. */
-export const loadLinesOfWork = (db: Database, workIds: readonly number[]): readonly (StoredLine & { readonly workId: number | null })[] => db.select().from(stockLines).where(inArray(stockLines.workId, [...workIds])).orderBy(asc(stockLines.id)).all();
+export const loadLinesOfWork = (
+  db: Database,
+  workIds: readonly number[],
+): readonly (StoredLine & { readonly workId: number | null })[] =>
+  db
+    .select()
+    .from(stockLines)
+    .where(inArray(stockLines.workId, [...workIds]))
+    .orderBy(asc(stockLines.id))
+    .all();
 
 export function loadNewestLines(db: Database, count: number): readonly (StoredLine & { readonly key: string })[] {
-  return db.select({ id: stockLines.id, lotId: stockLines.lotId, atMs: stockLines.atMs, cause: stockLines.cause, quantity: stockLines.quantity, note: stockLines.note, key: lots.key }).from(stockLines).innerJoin(lots, eq(lots.id, stockLines.lotId)).orderBy(desc(stockLines.id)).limit(count).all();
+  return db
+    .select({
+      id: stockLines.id,
+      lotId: stockLines.lotId,
+      atMs: stockLines.atMs,
+      cause: stockLines.cause,
+      quantity: stockLines.quantity,
+      note: stockLines.note,
+      key: lots.key,
+    })
+    .from(stockLines)
+    .innerJoin(lots, eq(lots.id, stockLines.lotId))
+    .orderBy(desc(stockLines.id))
+    .limit(count)
+    .all();
 }
 
 /** What was cut, spoiled or sold of each lot since then, as a quantity above 0. */
-export function loadUseOfLots(db: Database, sinceMs: number): readonly (Pick<StoredLot, 'key' | 'form' | 'widthMm' | 'lengthMm' | 'shape' | 'badSpots'> & { readonly used: number })[] {
-  return db.select({ key: lots.key, form: lots.form, widthMm: lots.widthMm, lengthMm: lots.lengthMm, shape: lots.shape, badSpots: lots.badSpots, used: sql<number>`-sum(${stockLines.quantity})` }).from(stockLines).innerJoin(lots, eq(lots.id, stockLines.lotId))
-    .where(and(gt(stockLines.atMs, sinceMs), inArray(stockLines.cause, [...USE_CAUSES]))).groupBy(stockLines.lotId).all();
+export function loadUseOfLots(
+  db: Database,
+  sinceMs: number,
+): readonly (Pick<StoredLot, 'key' | 'form' | 'widthMm' | 'lengthMm' | 'shape' | 'badSpots'> & {
+  readonly used: number;
+})[] {
+  return db
+    .select({
+      key: lots.key,
+      form: lots.form,
+      widthMm: lots.widthMm,
+      lengthMm: lots.lengthMm,
+      shape: lots.shape,
+      badSpots: lots.badSpots,
+      used: sql<number>`-sum(${stockLines.quantity})`,
+    })
+    .from(stockLines)
+    .innerJoin(lots, eq(lots.id, stockLines.lotId))
+    .where(and(gt(stockLines.atMs, sinceMs), inArray(stockLines.cause, [...USE_CAUSES])))
+    .groupBy(stockLines.lotId)
+    .all();
 }
 
 /** Keys of what lies there. */
-export const loadStockedKeys = (db: Database): readonly string[] => db.selectDistinct({ key: lots.key }).from(lots).where(gt(lots.left, 0)).all().map((row) => row.key);
+export const loadStockedKeys = (db: Database): readonly string[] =>
+  db
+    .selectDistinct({ key: lots.key })
+    .from(lots)
+    .where(gt(lots.left, 0))
+    .all()
+    .map((row) => row.key);
 
 /** When each thing was first taken in, by key. */
-export const loadFirstReceived = (db: Database): ReadonlyMap<string, number> => new Map(db.select({ key: lots.key, atMs: sql<number>`min(${lots.receivedAtMs})` }).from(lots).groupBy(lots.key).all().map((row) => [row.key, row.atMs]));
+export const loadFirstReceived = (db: Database): ReadonlyMap<string, number> =>
+  new Map(
+    db
+      .select({ key: lots.key, atMs: sql<number>`min(${lots.receivedAtMs})` })
+      .from(lots)
+      .groupBy(lots.key)
+      .all()
+      .map((row) => [row.key, row.atMs]),
+  );
 
-export const setRemark = (db: Database, id: number, remark: string): boolean => db.update(lots).set({ remark }).where(eq(lots.id, id)).run().changes === 1;
+export const setRemark = (db: Database, id: number, remark: string): boolean =>
+  db.update(lots).set({ remark }).where(eq(lots.id, id)).run().changes === 1;
 
-export const setBadSpots = (db: Database, id: number, badSpots: readonly BadSpot[]): boolean => db.update(lots).set({ badSpots }).where(eq(lots.id, id)).run().changes === 1;
+export const setBadSpots = (db: Database, id: number, badSpots: readonly BadSpot[]): boolean =>
+  db.update(lots).set({ badSpots }).where(eq(lots.id, id)).run().changes === 1;
 
-export const isCodeTaken = (db: Database, code: string): boolean => db.select({ id: lots.id }).from(lots).where(and(eq(lots.code, code), gt(lots.left, 0))).get() !== undefined;
+export const isCodeTaken = (db: Database, code: string): boolean =>
+  db
+    .select({ id: lots.id })
+    .from(lots)
+    .where(and(eq(lots.code, code), gt(lots.left, 0)))
+    .get() !== undefined;
 
-export const countOffcuts = (db: Database): number => db.select({ count: sql<number>`count(*)` }).from(lots).where(eq(lots.form, 'offcut')).get()!.count;
+export const countOffcuts = (db: Database): number =>
+  db
+    .select({ count: sql<number>`count(*)` })
+    .from(lots)
+    .where(eq(lots.form, 'offcut'))
+    .get()!.count;
 
 /** Lots whose sum is not that of their lines; none, unless the file was changed by hand. */
 export function findUnbalancedLots(db: Database): readonly number[] {
-  return db.select({ id: lots.id }).from(lots).leftJoin(stockLines, eq(stockLines.lotId, lots.id)).groupBy(lots.id).having(sql`abs(coalesce(sum(${stockLines.quantity}), 0) - ${lots.left}) > 0.05`).all().map((row) => row.id);
+  return db
+    .select({ id: lots.id })
+    .from(lots)
+    .leftJoin(stockLines, eq(stockLines.lotId, lots.id))
+    .groupBy(lots.id)
+    .having(sql`abs(coalesce(sum(${stockLines.quantity}), 0) - ${lots.left}) > 0.05`)
+    .all()
+    .map((row) => row.id);
 }
 
-export const loadLots = (db: Database, ids: readonly number[]): readonly StoredLot[] => db.select().from(lots).where(inArray(lots.id, [...ids])).all();
+export const loadLots = (db: Database, ids: readonly number[]): readonly StoredLot[] =>
+  db
+    .select()
+    .from(lots)
+    .where(inArray(lots.id, [...ids]))
+    .all();

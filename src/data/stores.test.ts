@@ -5,36 +5,169 @@ import { PLAIN_DETAILS, type Made } from '../core/costing';
 import { minor } from '../core/units';
 import type { LineQuote } from '../core/orders';
 import { PLAIN_BLANK, PLAIN_VINYL, STICKY_VINYL } from '../../test/worked-example';
-import { findArtwork, findOriginal, insertArtwork, loadArtworks, setArtworkArchived, updateArtwork } from './artwork-store';
+import {
+  findArtwork,
+  findOriginal,
+  insertArtwork,
+  loadArtworks,
+  setArtworkArchived,
+  updateArtwork,
+} from './artwork-store';
 import { openDatabase, type Database } from './database';
 import { countItemsByArtwork, findItem, insertItem, loadItems, setItemArchived, updateItem } from './item-store';
-import { addOrderEvent, addPartEvents, ensureCustomer, findClosedOrderIds, findOpenOrderIds, findOrder, findOrderIdsOfParts, insertOrder, loadCustomers, loadOrders, updateOrder, type OrderEventKind } from './order-store';
-import { findBlank, findVinyl, insertBlank, insertVinyl, loadBlanks, loadVinyls, setBlankArchived, updateBlank, updateVinyl } from './shelf-store';
+import {
+  addOrderEvent,
+  addPartEvents,
+  ensureCustomer,
+  findClosedOrderIds,
+  findOpenOrderIds,
+  findOrder,
+  findOrderIdsOfParts,
+  insertOrder,
+  loadCustomers,
+  loadOrders,
+  updateOrder,
+  type OrderEventKind,
+} from './order-store';
+import {
+  findBlank,
+  findVinyl,
+  insertBlank,
+  insertVinyl,
+  loadBlanks,
+  loadVinyls,
+  setBlankArchived,
+  updateBlank,
+  updateVinyl,
+} from './shelf-store';
 import { findWork, insertWork, loadRunningWork, loadWorkOnParts, loadWorkSince, stopWork } from './work-store';
 
 let db: Database;
 let ids: { vinyl: number; sticky: number; blank: number; artwork: number; item: number };
-const QUOTE: LineQuote = { quantity: 2, cash: 100, full: 200, withRisk: 210, wagePerHour: 1800, cutterRatePerHour: 0, blankPrice: 50, otherCash: 5, setupSeconds: 60, layers: [], pressSeconds: 30, checkSeconds: 20 };
-const MEASURED = { measurement: { widthMm: 100, heightMm: 50, layers: [], segments: 4, strokesApart: 0, overlaps: [], chirality: { score: 1, chiral: false }, safeWidthsMm: { smooth: null, textured: null, puff: null, 'premium-adhesive': null, 'budget-adhesive': null }, edition: MEASUREMENT_EDITION }, picture: { width: 10, height: 5, layers: [] }, leftOut: [{ kind: 'text' as const, count: 1, names: ['Hallo “Wörld”'] }], gradients: 0, sizeStated: true };
-const made = (vinylIds: readonly number[]): Made => ({ blankId: ids.blank, sizeName: 'one size', colourName: 'white', price: minor(2000), placements: [{ artworkId: ids.artwork, place: 'front', widthMm: 100, seenThrough: false, vinylIds }] });
-const place = (dueDay: string, quantity = 2) => insertOrder(db, {
-  customerId: ensureCustomer(db, 'Ansel Thrush', ''), title: 'Towels', dueDay, agreed: minor(4000), note: '', placedAtMs: 1000,
-  lines: [{ itemId: ids.item, quantity, sizeName: 'one size', colourName: 'white', quote: QUOTE, made: made([ids.vinyl, ids.sticky]) }, { itemId: ids.item, quantity: 1, sizeName: 'one size', colourName: 'white', quote: QUOTE, made: made([ids.vinyl]) }],
+const QUOTE: LineQuote = {
+  quantity: 2,
+  cash: 100,
+  full: 200,
+  withRisk: 210,
+  wagePerHour: 1800,
+  cutterRatePerHour: 0,
+  blankPrice: 50,
+  otherCash: 5,
+  setupSeconds: 60,
+  layers: [],
+  pressSeconds: 30,
+  checkSeconds: 20,
+};
+const MEASURED = {
+  measurement: {
+    widthMm: 100,
+    heightMm: 50,
+    layers: [],
+    segments: 4,
+    strokesApart: 0,
+    overlaps: [],
+    chirality: { score: 1, chiral: false },
+    safeWidthsMm: { smooth: null, textured: null, puff: null, 'premium-adhesive': null, 'budget-adhesive': null },
+    edition: MEASUREMENT_EDITION,
+  },
+  picture: { width: 10, height: 5, layers: [] },
+  leftOut: [{ kind: 'text' as const, count: 1, names: ['Hallo “Wörld”'] }],
+  gradients: 0,
+  sizeStated: true,
+};
+const made = (vinylIds: readonly number[]): Made => ({
+  blankId: ids.blank,
+  sizeName: 'one size',
+  colourName: 'white',
+  price: minor(2000),
+  placements: [{ artworkId: ids.artwork, place: 'front', widthMm: 100, seenThrough: false, vinylIds }],
 });
+const place = (dueDay: string, quantity = 2) =>
+  insertOrder(db, {
+    customerId: ensureCustomer(db, 'Ansel Thrush', ''),
+    title: 'Towels',
+    dueDay,
+    agreed: minor(4000),
+    note: '',
+    placedAtMs: 1000,
+    lines: [
+      {
+        itemId: ids.item,
+        quantity,
+        sizeName: 'one size',
+        colourName: 'white',
+        quote: QUOTE,
+        made: made([ids.vinyl, ids.sticky]),
+      },
+      {
+        itemId: ids.item,
+        quantity: 1,
+        sizeName: 'one size',
+        colourName: 'white',
+        quote: QUOTE,
+        made: made([ids.vinyl]),
+      },
+    ],
+  });
 
 beforeEach(() => {
   db = openDatabase(':memory:', join(process.cwd(), 'src', 'data', 'migrations'));
   const vinyl = insertVinyl(db, { ...PLAIN_VINYL, supplier: 'Mill' });
   const sticky = insertVinyl(db, { ...STICKY_VINYL, supplier: '' });
-  const blank = insertBlank(db, { ...PLAIN_BLANK, supplier: 'Mill', sizes: [{ name: 'S', price: minor(100) }, { name: 'one size', price: minor(400) }] });
-  const artwork = insertArtwork(db, { ...MEASURED, name: 'Plain', fileName: 'plän.svg', layerNames: ['a'], layerVinylIds: [null], steps: [{ kind: 'size', widthMm: 100, on: true }], licence: 'own', original: Buffer.from('<svg/>'), createdAtMs: 5 });
-  const item = insertItem(db, { name: 'Towel', blankId: blank, sizeName: 'one size', colourName: 'white', areaBasis: 'used', quantity: 10, price: minor(2000), artworkPrice: minor(0), artworkRun: 1, details: PLAIN_DETAILS, placements: [{ artworkId: artwork, place: 'front', widthMm: 100, widths: { S: 80 }, seenThrough: false, vinylIds: [sticky, vinyl] }, { artworkId: artwork, place: 'back', widthMm: 60, widths: {}, seenThrough: true, vinylIds: [vinyl] }] });
+  const blank = insertBlank(db, {
+    ...PLAIN_BLANK,
+    supplier: 'Mill',
+    sizes: [
+      { name: 'S', price: minor(100) },
+      { name: 'one size', price: minor(400) },
+    ],
+  });
+  const artwork = insertArtwork(db, {
+    ...MEASURED,
+    name: 'Plain',
+    fileName: 'plän.svg',
+    layerNames: ['a'],
+    layerVinylIds: [null],
+    steps: [{ kind: 'size', widthMm: 100, on: true }],
+    licence: 'own',
+    original: Buffer.from('<svg/>'),
+    createdAtMs: 5,
+  });
+  const item = insertItem(db, {
+    name: 'Towel',
+    blankId: blank,
+    sizeName: 'one size',
+    colourName: 'white',
+    areaBasis: 'used',
+    quantity: 10,
+    price: minor(2000),
+    artworkPrice: minor(0),
+    artworkRun: 1,
+    details: PLAIN_DETAILS,
+    placements: [
+      {
+        artworkId: artwork,
+        place: 'front',
+        widthMm: 100,
+        widths: { S: 80 },
+        seenThrough: false,
+        vinylIds: [sticky, vinyl],
+      },
+      { artworkId: artwork, place: 'back', widthMm: 60, widths: {}, seenThrough: true, vinylIds: [vinyl] },
+    ],
+  });
   ids = { vinyl, sticky, blank, artwork, item };
 });
 
 describe('what is kept comes back as it was', () => {
   it('vinyls and blanks, with sizes in their order', () => {
-    expect(findVinyl(db, ids.vinyl)).toEqual({ ...PLAIN_VINYL, id: ids.vinyl, supplier: 'Mill', version: 1, archived: false });
+    expect(findVinyl(db, ids.vinyl)).toEqual({
+      ...PLAIN_VINYL,
+      id: ids.vinyl,
+      supplier: 'Mill',
+      version: 1,
+      archived: false,
+    });
     expect(findVinyl(db, ids.sticky)!.press).toBeNull();
     expect(findBlank(db, ids.blank)!.sizes.map((size) => size.name)).toEqual(['S', 'one size']);
     expect(findVinyl(db, 99)).toBeNull();
@@ -42,30 +175,60 @@ describe('what is kept comes back as it was', () => {
   });
 
   it('artworks and their files, apart', () => {
-    expect(findArtwork(db, ids.artwork)).toMatchObject({ ...MEASURED, name: 'Plain', originalBytes: 6, archived: false, version: 1 });
+    expect(findArtwork(db, ids.artwork)).toMatchObject({
+      ...MEASURED,
+      name: 'Plain',
+      originalBytes: 6,
+      archived: false,
+      version: 1,
+    });
     expect(findOriginal(db, ids.artwork)).toEqual({ original: Buffer.from('<svg/>'), fileName: 'plän.svg' });
     expect(countItemsByArtwork(db).get(ids.artwork)).toBe(1);
   });
 
   it('items, their placements and a vinyl for each layer in order', () => {
     const { placements } = findItem(db, ids.item)!;
-    expect(placements.map(({ place: where, widths, vinylIds }) => [where, widths, vinylIds])).toEqual([['front', { S: 80 }, [ids.sticky, ids.vinyl]], ['back', {}, [ids.vinyl]]]);
+    expect(placements.map(({ place: where, widths, vinylIds }) => [where, widths, vinylIds])).toEqual([
+      ['front', { S: 80 }, [ids.sticky, ids.vinyl]],
+      ['back', {}, [ids.vinyl]],
+    ]);
   });
 });
 
 describe('a second window', () => {
   it('cannot overwrite what it has not seen', () => {
-    const vinyl = findVinyl(db, ids.vinyl)!, blank = findBlank(db, ids.blank)!, item = findItem(db, ids.item)!;
+    const vinyl = findVinyl(db, ids.vinyl)!,
+      blank = findBlank(db, ids.blank)!,
+      item = findItem(db, ids.item)!;
     expect([updateVinyl(db, ids.vinyl, vinyl, 1), updateVinyl(db, ids.vinyl, vinyl, 1)]).toEqual([true, false]);
-    expect([updateBlank(db, ids.blank, { ...blank, sizes: [{ name: 'L', price: minor(1) }] }, 1), updateBlank(db, ids.blank, blank, 1)]).toEqual([true, false]);
+    expect([
+      updateBlank(db, ids.blank, { ...blank, sizes: [{ name: 'L', price: minor(1) }] }, 1),
+      updateBlank(db, ids.blank, blank, 1),
+    ]).toEqual([true, false]);
     expect(findBlank(db, ids.blank)!.sizes).toEqual([{ name: 'L', price: 1 }]);
     const { id: _id, version: _version, archived: _archived, noted: _noted, ...fields } = item;
-    expect([updateItem(db, ids.item, { ...fields, placements: [{ ...fields.placements[0]!, vinylIds: [ids.vinyl] }] }, 1), updateItem(db, ids.item, fields, 1)]).toEqual([true, false]);
+    expect([
+      updateItem(db, ids.item, { ...fields, placements: [{ ...fields.placements[0]!, vinylIds: [ids.vinyl] }] }, 1),
+      updateItem(db, ids.item, fields, 1),
+    ]).toEqual([true, false]);
     expect(findItem(db, ids.item)!.placements.map((placement) => placement.vinylIds)).toEqual([[ids.vinyl]]);
-    const artwork = { ...MEASURED, name: 'New name', layerNames: ['b'], layerVinylIds: [ids.vinyl], steps: [], licence: 'open' } as const;
-    expect([updateArtwork(db, ids.artwork, artwork, 1), updateArtwork(db, ids.artwork, artwork, 1)]).toEqual([true, false]);
+    const artwork = {
+      ...MEASURED,
+      name: 'New name',
+      layerNames: ['b'],
+      layerVinylIds: [ids.vinyl],
+      steps: [],
+      licence: 'open',
+    } as const;
+    expect([updateArtwork(db, ids.artwork, artwork, 1), updateArtwork(db, ids.artwork, artwork, 1)]).toEqual([
+      true,
+      false,
+    ]);
     const order = place('2027-01-01');
-    expect([updateOrder(db, order, { title: 'x', dueDay: '2027-01-02', agreed: minor(1), note: '' }, 1), updateOrder(db, order, { title: 'y', dueDay: '2027-01-02', agreed: minor(1), note: '' }, 1)]).toEqual([true, false]);
+    expect([
+      updateOrder(db, order, { title: 'x', dueDay: '2027-01-02', agreed: minor(1), note: '' }, 1),
+      updateOrder(db, order, { title: 'y', dueDay: '2027-01-02', agreed: minor(1), note: '' }, 1),
+    ]).toEqual([true, false]);
   });
 });
 
@@ -83,13 +246,20 @@ it('what is taken off the list is still found by what uses it', () => {
 describe('orders', () => {
   it('number their units through and give each a part for each layer', () => {
     const order = findOrder(db, place('2027-01-01'))!;
-    expect(order.parts.map((part) => [part.unitNumber, part.layerIndex, part.vinylId])).toEqual([[1, 0, ids.vinyl], [1, 1, ids.sticky], [2, 0, ids.vinyl], [2, 1, ids.sticky], [3, 0, ids.vinyl]]);
+    expect(order.parts.map((part) => [part.unitNumber, part.layerIndex, part.vinylId])).toEqual([
+      [1, 0, ids.vinyl],
+      [1, 1, ids.sticky],
+      [2, 0, ids.vinyl],
+      [2, 1, ids.sticky],
+      [3, 0, ids.vinyl],
+    ]);
     expect(order.lines[0]!.quote).toEqual(QUOTE);
     expect(order.events).toEqual([{ kind: 'placed', atMs: 1000, detail: '' }]);
   });
 
   it('come in the order asked for; the open ones by due day', () => {
-    const late = place('2027-03-01'), soon = place('2027-01-05');
+    const late = place('2027-03-01'),
+      soon = place('2027-01-05');
     expect(findOpenOrderIds(db)).toEqual([soon, late]);
     expect(loadOrders(db, [late, 777, soon]).map((order) => order.id)).toEqual([late, soon]);
     expect(loadOrders(db, [])).toEqual([]);
@@ -97,7 +267,14 @@ describe('orders', () => {
 
   it('are closed exactly when their last closing event says so', () => {
     const id = place('2027-01-01');
-    const steps: readonly (readonly [OrderEventKind, boolean])[] = [['changed', false], ['handed-over', true], ['changed', true], ['taken-back', false], ['cancelled', true], ['reopened', false]];
+    const steps: readonly (readonly [OrderEventKind, boolean])[] = [
+      ['changed', false],
+      ['handed-over', true],
+      ['changed', true],
+      ['taken-back', false],
+      ['cancelled', true],
+      ['reopened', false],
+    ];
     for (const [index, [kind, closed]] of steps.entries()) {
       addOrderEvent(db, id, kind, 2000 + index);
       expect(findClosedOrderIds(db, 10), kind).toEqual(closed ? [id] : []);
@@ -118,8 +295,22 @@ describe('orders', () => {
     const part = findOrder(db, two)!.parts[3]!;
     const event = { partId: part.id, atMs: 5, workId: null, undoes: null, cause: null, blankLost: false } as const;
     const [first] = addPartEvents(db, [{ ...event, kind: 'cut' }]);
-    addPartEvents(db, [{ ...event, kind: 'spoiled', cause: 'lifted', blankLost: true }, { ...event, kind: 'undone', undoes: first! }]);
-    expect(findOrder(db, two)!.parts[3]!.events.map(({ kind, cause, blankLost, undoes }) => [kind, cause, blankLost, undoes])).toEqual([['cut', null, false, null], ['spoiled', 'lifted', true, null], ['undone', null, false, first]]);
+    addPartEvents(db, [
+      { ...event, kind: 'spoiled', cause: 'lifted', blankLost: true },
+      { ...event, kind: 'undone', undoes: first! },
+    ]);
+    expect(
+      findOrder(db, two)!.parts[3]!.events.map(({ kind, cause, blankLost, undoes }) => [
+        kind,
+        cause,
+        blankLost,
+        undoes,
+      ]),
+    ).toEqual([
+      ['cut', null, false, null],
+      ['spoiled', 'lifted', true, null],
+      ['undone', null, false, first],
+    ]);
     expect(findOrderIdsOfParts(db, [part.id])).toEqual([two]);
     expect(findOrder(db, one)!.parts.every((other) => other.events.length === 0)).toBe(true);
   });
@@ -132,7 +323,11 @@ describe('work', () => {
     expect(() => insertWork(db, 'cut', 101, parts)).toThrow(/UNIQUE/);
     const weed = insertWork(db, 'weed', 120, parts.slice(0, 1));
     expect(loadRunningWork(db).map((entry) => entry.id)).toEqual([cut, weed]);
-    expect([stopWork(db, cut, 160, 'done'), stopWork(db, cut, 170, 'done'), stopWork(db, weed, 180, 'discarded')]).toEqual([true, false, true]);
+    expect([
+      stopWork(db, cut, 160, 'done'),
+      stopWork(db, cut, 170, 'done'),
+      stopWork(db, weed, 180, 'discarded'),
+    ]).toEqual([true, false, true]);
     expect(findWork(db, cut)).toMatchObject({ startedAtMs: 100, stoppedAtMs: 160, outcome: 'done', parts });
     expect(loadWorkOnParts(db, [parts[0]!.partId]).map((entry) => entry.id)).toEqual([cut]);
     expect(loadWorkSince(db, 110).map((entry) => entry.id)).toEqual([weed]);
@@ -144,5 +339,14 @@ it('the file itself refuses what would not hold together', () => {
   expect(() => insertVinyl(db, { ...PLAIN_VINYL, supplier: '', rollWidthMm: 0 })).toThrow(/CHECK/);
   const { id: _id, version: _version, archived: _archived, ...item } = findItem(db, ids.item)!;
   expect(() => insertItem(db, { ...item, blankId: 99 })).toThrow(/FOREIGN KEY/);
-  expect(() => insertBlank(db, { ...PLAIN_BLANK, supplier: '', sizes: [{ name: 'S', price: minor(1) }, { name: 'S', price: minor(2) }] })).toThrow(/UNIQUE/);
+  expect(() =>
+    insertBlank(db, {
+      ...PLAIN_BLANK,
+      supplier: '',
+      sizes: [
+        { name: 'S', price: minor(1) },
+        { name: 'S', price: minor(2) },
+      ],
+    }),
+  ).toThrow(/UNIQUE/);
 });

@@ -10,33 +10,98 @@ export type SupplyFields = Omit<Supply, 'id'>;
 export type StoredSupply = Supply & { readonly version: number; readonly archived: boolean };
 export type StoredWear = WearLine & { readonly supplyId: number };
 
-const toSupply = ({ archivedAtMs, ...fields }: typeof supplies.$inferSelect): StoredSupply => ({ ...fields, archived: archivedAtMs !== null });
+const toSupply = ({ archivedAtMs, ...fields }: typeof supplies.$inferSelect): StoredSupply => ({
+  ...fields,
+  archived: archivedAtMs !== null,
+});
 
 /** By name; those no longer kept only when asked for. */
-export const loadSupplies = (db: Database, { archived = false }: { readonly archived?: boolean } = {}): readonly StoredSupply[] => db.select().from(supplies).where(archived ? undefined : isNull(supplies.archivedAtMs)).orderBy(asc(supplies.name), asc(supplies.id)).all().map(toSupply);
+export const loadSupplies = (
+  db: Database,
+  { archived = false }: { readonly archived?: boolean } = {},
+): readonly StoredSupply[] =>
+  db
+    .select()
+    .from(supplies)
+    .where(archived ? undefined : isNull(supplies.archivedAtMs))
+    .orderBy(asc(supplies.name), asc(supplies.id))
+    .all()
+    .map(toSupply);
 export function findSupply(db: Database, id: number): StoredSupply | null {
   const row = db.select().from(supplies).where(eq(supplies.id, id)).get();
   return row ? toSupply(row) : null;
 }
-export const insertSupply = (db: Database, fields: SupplyFields): number => db.insert(supplies).values(fields).returning({ id: supplies.id }).get().id;
+export const insertSupply = (db: Database, fields: SupplyFields): number =>
+  db.insert(supplies).values(fields).returning({ id: supplies.id }).get().id;
 /** False when it was changed since `version` was read. */
-export const updateSupply = (db: Database, id: number, fields: SupplyFields, version: number): boolean => db.update(supplies).set({ ...fields, version: sql`${supplies.version} + 1` }).where(and(eq(supplies.id, id), eq(supplies.version, version))).run().changes === 1;
-export const setSupplyArchived = (db: Database, id: number, atMs: number | null): boolean => db.update(supplies).set({ archivedAtMs: atMs }).where(eq(supplies.id, id)).run().changes === 1;
+export const updateSupply = (db: Database, id: number, fields: SupplyFields, version: number): boolean =>
+  db
+    .update(supplies)
+    .set({ ...fields, version: sql`${supplies.version} + 1` })
+    .where(and(eq(supplies.id, id), eq(supplies.version, version)))
+    .run().changes === 1;
+export const setSupplyArchived = (db: Database, id: number, atMs: number | null): boolean =>
+  db.update(supplies).set({ archivedAtMs: atMs }).where(eq(supplies.id, id)).run().changes === 1;
 
-export const addWear = (db: Database, line: { readonly supplyId: number; readonly atMs: number; readonly kind: WearKind; readonly amount: number; readonly workId: number | null }): void => void db.insert(supplyWear).values(line).run();
+export const addWear = (
+  db: Database,
+  line: {
+    readonly supplyId: number;
+    readonly atMs: number;
+    readonly kind: WearKind;
+    readonly amount: number;
+    readonly workId: number | null;
+  },
+): void => void db.insert(supplyWear).values(line).run();
 
 /** All that was booked of one supply, by time. */
-export const loadWear = (db: Database, supplyId: number): readonly WearLine[] => db.select({ atMs: supplyWear.atMs, kind: supplyWear.kind, amount: supplyWear.amount }).from(supplyWear).where(eq(supplyWear.supplyId, supplyId)).orderBy(asc(supplyWear.id)).all();
+export const loadWear = (db: Database, supplyId: number): readonly WearLine[] =>
+  db
+    .select({ atMs: supplyWear.atMs, kind: supplyWear.kind, amount: supplyWear.amount })
+    .from(supplyWear)
+    .where(eq(supplyWear.supplyId, supplyId))
+    .orderBy(asc(supplyWear.id))
+    .all();
 
 /** Of each supply, what was booked since the last one was fitted, that included; by time. */
 export function loadWearInUse(db: Database): ReadonlyMap<number, readonly StoredWear[]> {
-  const starts = db.select({ id: sql<number>`max(${supplyWear.id})`, supplyId: supplyWear.supplyId }).from(supplyWear).where(eq(supplyWear.kind, 'fitted')).groupBy(supplyWear.supplyId).all();
-  return new Map(starts.map(({ id, supplyId }) => [supplyId, db.select({ supplyId: supplyWear.supplyId, atMs: supplyWear.atMs, kind: supplyWear.kind, amount: supplyWear.amount }).from(supplyWear).where(and(eq(supplyWear.supplyId, supplyId), sql`${supplyWear.id} >= ${id}`)).orderBy(asc(supplyWear.id)).all()]));
+  const starts = db
+    .select({ id: sql<number>`max(${supplyWear.id})`, supplyId: supplyWear.supplyId })
+    .from(supplyWear)
+    .where(eq(supplyWear.kind, 'fitted'))
+    .groupBy(supplyWear.supplyId)
+    .all();
+  return new Map(
+    starts.map(({ id, supplyId }) => [
+      supplyId,
+      db
+        .select({
+          supplyId: supplyWear.supplyId,
+          atMs: supplyWear.atMs,
+          kind: supplyWear.kind,
+          amount: supplyWear.amount,
+        })
+        .from(supplyWear)
+        .where(and(eq(supplyWear.supplyId, supplyId), sql`${supplyWear.id} >= ${id}`))
+        .orderBy(asc(supplyWear.id))
+        .all(),
+    ]),
+  );
 }
 
 /** The supply of each of these kinds that was fitted last: the one in use. */
 export function findFitted(db: Database, kinds: readonly SupplyKind[]): ReadonlyMap<SupplyKind, number> {
-  const rows = db.select({ kind: supplies.kind, supplyId: supplyWear.supplyId, id: sql<number>`max(${supplyWear.id})` }).from(supplyWear).innerJoin(supplies, eq(supplies.id, supplyWear.supplyId))
-    .where(and(eq(supplyWear.kind, 'fitted'), isNull(supplies.archivedAtMs), inArray(supplies.kind, [...kinds]))).groupBy(supplyWear.supplyId).all();
-  return new Map([...groupBy(rows, (row) => row.kind)].map(([kind, own]) => [kind, own.reduce((a, b) => (b.id > a.id ? b : a)).supplyId]));
+  const rows = db
+    .select({ kind: supplies.kind, supplyId: supplyWear.supplyId, id: sql<number>`max(${supplyWear.id})` })
+    .from(supplyWear)
+    .innerJoin(supplies, eq(supplies.id, supplyWear.supplyId))
+    .where(and(eq(supplyWear.kind, 'fitted'), isNull(supplies.archivedAtMs), inArray(supplies.kind, [...kinds])))
+    .groupBy(supplyWear.supplyId)
+    .all();
+  return new Map(
+    [...groupBy(rows, (row) => row.kind)].map(([kind, own]) => [
+      kind,
+      own.reduce((a, b) => (b.id > a.id ? b : a)).supplyId,
+    ]),
+  );
 }

@@ -8,11 +8,34 @@ import { work, workParts, type WorkOutcome } from './schema';
 
 export type WorkPart = { readonly partId: number; readonly estimateSeconds: number };
 /** Running while `stoppedAtMs` and `outcome` are null. */
-export type StoredWork = { readonly id: number; readonly station: Station; readonly startedAtMs: number; readonly stoppedAtMs: number | null; readonly outcome: WorkOutcome | null; readonly parts: readonly WorkPart[] };
+export type StoredWork = {
+  readonly id: number;
+  readonly station: Station;
+  readonly startedAtMs: number;
+  readonly stoppedAtMs: number | null;
+  readonly outcome: WorkOutcome | null;
+  readonly parts: readonly WorkPart[];
+};
 
 function assemble(db: Database, rows: readonly (typeof work.$inferSelect)[]): readonly StoredWork[] {
-  const members = groupBy(db.select().from(workParts).where(inArray(workParts.workId, rows.map((row) => row.id))).orderBy(asc(workParts.partId)).all(), (row) => row.workId);
-  return rows.map((row) => ({ ...row, parts: (members.get(row.id) ?? []).map(({ partId, estimateSeconds }) => ({ partId, estimateSeconds })) }));
+  const members = groupBy(
+    db
+      .select()
+      .from(workParts)
+      .where(
+        inArray(
+          workParts.workId,
+          rows.map((row) => row.id),
+        ),
+      )
+      .orderBy(asc(workParts.partId))
+      .all(),
+    (row) => row.workId,
+  );
+  return rows.map((row) => ({
+    ...row,
+    parts: (members.get(row.id) ?? []).map(({ partId, estimateSeconds }) => ({ partId, estimateSeconds })),
+  }));
 }
 
 export function loadRunningWork(db: Database): readonly StoredWork[] {
@@ -26,8 +49,19 @@ export function loadWorkSince(db: Database, fromMs: number): readonly StoredWork
 
 /** Ended work on any of these parts whose minutes count: not the discarded. Each with all its parts. */
 export function loadWorkOnParts(db: Database, partIds: readonly number[]): readonly StoredWork[] {
-  const touched = db.selectDistinct({ id: workParts.workId }).from(workParts).where(inArray(workParts.partId, [...partIds]));
-  return assemble(db, db.select().from(work).where(and(inArray(work.id, touched), isNotNull(work.stoppedAtMs), ne(work.outcome, 'discarded'))).orderBy(asc(work.startedAtMs)).all());
+  const touched = db
+    .selectDistinct({ id: workParts.workId })
+    .from(workParts)
+    .where(inArray(workParts.partId, [...partIds]));
+  return assemble(
+    db,
+    db
+      .select()
+      .from(work)
+      .where(and(inArray(work.id, touched), isNotNull(work.stoppedAtMs), ne(work.outcome, 'discarded')))
+      .orderBy(asc(work.startedAtMs))
+      .all(),
+  );
 }
 
 export function findWork(db: Database, id: number): StoredWork | null {
@@ -37,11 +71,20 @@ export function findWork(db: Database, id: number): StoredWork | null {
 /** Several statements: call it inside a transaction. */
 export function insertWork(db: Database, station: Station, startedAtMs: number, members: readonly WorkPart[]): number {
   const { id } = db.insert(work).values({ station, startedAtMs }).returning({ id: work.id }).get();
-  for (const member of members) db.insert(workParts).values({ workId: id, ...member }).run();
+  for (const member of members)
+    db.insert(workParts)
+      .values({ workId: id, ...member })
+      .run();
   return id;
 }
 
 /** False when it was stopped already. */
 export function stopWork(db: Database, id: number, atMs: number, outcome: WorkOutcome): boolean {
-  return db.update(work).set({ stoppedAtMs: atMs, outcome }).where(and(eq(work.id, id), isNull(work.stoppedAtMs))).run().changes === 1;
+  return (
+    db
+      .update(work)
+      .set({ stoppedAtMs: atMs, outcome })
+      .where(and(eq(work.id, id), isNull(work.stoppedAtMs)))
+      .run().changes === 1
+  );
 }
