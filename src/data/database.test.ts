@@ -140,7 +140,7 @@ describe('opening the shop’s file', () => {
       quantity: 10,
       price: 2600,
       details: PLAIN_DETAILS,
-      noted: null,
+      acceptedCost: null,
       placements: [
         { artworkId: 7, place: 'lower third', widthMm: 180.5, widths: {}, seenThrough: true, vinylIds: [4, 3] },
       ],

@@ -1,7 +1,7 @@
 // Items: a blank, artworks at places of it with a vinyl for each layer, and whatever else goes into them.
 
 import { and, asc, count, eq, inArray, isNull, sql } from 'drizzle-orm';
-import { PLAIN_DETAILS, type ItemPlan, type NotedCost, type Placement } from '../core/costing';
+import { PLAIN_DETAILS, type ItemPlan, type AcceptedCost, type Placement } from '../core/costing';
 import { groupBy } from '../core/units';
 import type { Database } from './database';
 import { itemPlacements, items, itemVinyls } from './schema';
@@ -11,7 +11,7 @@ export type StoredItem = ItemFields & {
   readonly id: number;
   readonly version: number;
   readonly archived: boolean;
-  readonly noted: NotedCost | null;
+  readonly acceptedCost: AcceptedCost | null;
 };
 
 function assembleItems(db: Database, rows: readonly (typeof items.$inferSelect)[]): readonly StoredItem[] {
@@ -78,11 +78,11 @@ function writePlacements(db: Database, itemId: number, placements: readonly Plac
 export function insertItem(
   db: Database,
   { placements, ...fields }: ItemFields,
-  noted: NotedCost | null = null,
+  acceptedCost: AcceptedCost | null = null,
 ): number {
   const { id } = db
     .insert(items)
-    .values({ ...fields, noted })
+    .values({ ...fields, acceptedCost })
     .returning({ id: items.id })
     .get();
   writePlacements(db, id, placements);
@@ -95,11 +95,11 @@ export function updateItem(
   id: number,
   { placements, ...fields }: ItemFields,
   version: number,
-  noted: NotedCost | null = null,
+  acceptedCost: AcceptedCost | null = null,
 ): boolean {
   const { changes } = db
     .update(items)
-    .set({ ...fields, noted, version: sql`${items.version} + 1` })
+    .set({ ...fields, acceptedCost, version: sql`${items.version} + 1` })
     .where(and(eq(items.id, id), eq(items.version, version)))
     .run();
   if (changes === 0) return false;
@@ -110,8 +110,8 @@ export function updateItem(
 }
 
 /** What it costs now is agreed to; nobody's entries are touched, so the version stays. */
-export function setItemNoted(db: Database, id: number, noted: NotedCost | null): boolean {
-  return db.update(items).set({ noted }).where(eq(items.id, id)).run().changes === 1;
+export function setAcceptedCost(db: Database, id: number, acceptedCost: AcceptedCost | null): boolean {
+  return db.update(items).set({ acceptedCost }).where(eq(items.id, id)).run().changes === 1;
 }
 
 export function setItemArchived(db: Database, id: number, atMs: number | null): boolean {

@@ -1,11 +1,11 @@
-// Orders with their customers, lines, units, parts, and the events of both. Events are only ever added.
+// Orders with their customers, lines, pieces, parts, and the events of both. Events are only ever added.
 
 import { and, asc, desc, eq, inArray, isNotNull, isNull, notInArray, sql } from 'drizzle-orm';
 import type { Made } from '../core/costing';
 import type { LineQuote, PartEvent } from '../core/orders';
 import { groupBy, type Minor } from '../core/units';
 import type { Database } from './database';
-import { customers, orderEvents, orderLines, orders, partEvents, parts, units, type OrderEventKind } from './schema';
+import { customers, orderEvents, orderLines, orders, partEvents, parts, pieces, type OrderEventKind } from './schema';
 
 export type { OrderEventKind } from './schema';
 export type StoredCustomer = { readonly id: number; readonly name: string; readonly contact: string };
@@ -20,8 +20,8 @@ export type LineFields = {
 export type StoredLine = LineFields & { readonly id: number };
 export type StoredPart = {
   readonly id: number;
-  readonly unitId: number;
-  readonly unitNumber: number;
+  readonly pieceId: number;
+  readonly pieceNumber: number;
   readonly lineId: number;
   readonly layerIndex: number;
   readonly vinylId: number;
@@ -77,8 +77,8 @@ export function findOrderIdsOfParts(db: Database, partIds: readonly number[]): r
   return db
     .selectDistinct({ id: orderLines.orderId })
     .from(parts)
-    .innerJoin(units, eq(units.id, parts.unitId))
-    .innerJoin(orderLines, eq(orderLines.id, units.lineId))
+    .innerJoin(pieces, eq(pieces.id, parts.pieceId))
+    .innerJoin(orderLines, eq(orderLines.id, pieces.lineId))
     .where(inArray(parts.id, [...partIds]))
     .all()
     .map((row) => row.id);
@@ -128,18 +128,18 @@ function loadParts(db: Database, orderIds: readonly number[]): readonly (StoredP
   const rows = db
     .select({
       id: parts.id,
-      unitId: units.id,
-      unitNumber: units.number,
-      lineId: units.lineId,
+      pieceId: pieces.id,
+      pieceNumber: pieces.number,
+      lineId: pieces.lineId,
       layerIndex: parts.layerIndex,
       vinylId: parts.vinylId,
       orderId: orderLines.orderId,
     })
     .from(parts)
-    .innerJoin(units, eq(units.id, parts.unitId))
-    .innerJoin(orderLines, eq(orderLines.id, units.lineId))
+    .innerJoin(pieces, eq(pieces.id, parts.pieceId))
+    .innerJoin(orderLines, eq(orderLines.id, pieces.lineId))
     .where(own)
-    .orderBy(asc(units.number), asc(parts.layerIndex))
+    .orderBy(asc(pieces.number), asc(parts.layerIndex))
     .all();
   const events = db
     .select({
@@ -154,8 +154,8 @@ function loadParts(db: Database, orderIds: readonly number[]): readonly (StoredP
     })
     .from(partEvents)
     .innerJoin(parts, eq(parts.id, partEvents.partId))
-    .innerJoin(units, eq(units.id, parts.unitId))
-    .innerJoin(orderLines, eq(orderLines.id, units.lineId))
+    .innerJoin(pieces, eq(pieces.id, parts.pieceId))
+    .innerJoin(orderLines, eq(orderLines.id, pieces.lineId))
     .where(own)
     .orderBy(asc(partEvents.id))
     .all();
@@ -178,7 +178,7 @@ export function ensureCustomer(db: Database, name: string, contact: string): num
   return known.id;
 }
 
-/** The new order with its units (numbered through the order) and a part for each layer. Call it inside a transaction. */
+/** The new order with its pieces (numbered through the order) and a part for each layer. Call it inside a transaction. */
 export function insertOrder(db: Database, { lines, ...head }: NewOrder): number {
   const { id } = db.insert(orders).values(head).returning({ id: orders.id }).get();
   let number = 0;
@@ -190,9 +190,9 @@ export function insertOrder(db: Database, { lines, ...head }: NewOrder): number 
       .returning({ id: orderLines.id })
       .get();
     for (let piece = 0; piece < line.quantity; piece++) {
-      const { id: unitId } = db.insert(units).values({ lineId, number: ++number }).returning({ id: units.id }).get();
+      const { id: pieceId } = db.insert(pieces).values({ lineId, number: ++number }).returning({ id: pieces.id }).get();
       db.insert(parts)
-        .values(vinylIds.map((vinylId, layerIndex) => ({ unitId, layerIndex, vinylId })))
+        .values(vinylIds.map((vinylId, layerIndex) => ({ pieceId, layerIndex, vinylId })))
         .run();
     }
   }
@@ -242,68 +242,68 @@ export function addOrderEvent(db: Database, orderId: number, kind: OrderEventKin
 /** The new events' ids, in order. Call it inside a transaction. */
 export function addPartEvents(
   db: Database,
-  events: readonly (Omit<PartEvent, 'id'> & { readonly workId: number | null })[],
+  events: readonly (Omit<PartEvent, 'id'> & { readonly sessionId: number | null })[],
 ): readonly number[] {
   return events.map((event) => db.insert(partEvents).values(event).returning({ id: partEvents.id }).get().id);
 }
 
 /** Of each piece of work that these events came from: how many of its events they are, and how many it had. */
-export function countUndoneOfWork(
+export function countUndoneOfSession(
   db: Database,
   eventIds: readonly number[],
-): readonly { readonly workId: number; readonly undone: number; readonly all: number }[] {
+): readonly { readonly sessionId: number; readonly undone: number; readonly all: number }[] {
   const undone = db
-    .select({ workId: partEvents.workId, count: sql<number>`count(*)` })
+    .select({ sessionId: partEvents.sessionId, count: sql<number>`count(*)` })
     .from(partEvents)
-    .where(and(inArray(partEvents.id, [...eventIds]), isNotNull(partEvents.workId)))
-    .groupBy(partEvents.workId)
+    .where(and(inArray(partEvents.id, [...eventIds]), isNotNull(partEvents.sessionId)))
+    .groupBy(partEvents.sessionId)
     .all();
-  return undone.flatMap(({ workId, count }) =>
-    workId === null
+  return undone.flatMap(({ sessionId, count }) =>
+    sessionId === null
       ? []
       : [
           {
-            workId,
+            sessionId,
             undone: count,
             all: db
               .select({ count: sql<number>`count(*)` })
               .from(partEvents)
-              .where(eq(partEvents.workId, workId))
+              .where(eq(partEvents.sessionId, sessionId))
               .get()!.count,
           },
         ],
   );
 }
 
-/** Of these parts: their item and unit, how many parts the unit has, and what their line was reckoned at. */
+/** Of these parts: their item and unit, how many parts the piece has, and what their line was calculated at. */
 export function loadLoggedParts(
   db: Database,
   partIds: readonly number[],
 ): readonly {
   readonly id: number;
-  readonly unitId: number;
+  readonly pieceId: number;
   readonly itemId: number;
-  readonly partsOfUnit: number;
+  readonly partsOfPiece: number;
   readonly quote: LineQuote;
 }[] {
   if (partIds.length === 0) return [];
   const counts = new Map(
     db
-      .select({ unitId: parts.unitId, count: sql<number>`count(*)` })
+      .select({ pieceId: parts.pieceId, count: sql<number>`count(*)` })
       .from(parts)
-      .groupBy(parts.unitId)
+      .groupBy(parts.pieceId)
       .all()
-      .map((row) => [row.unitId, row.count]),
+      .map((row) => [row.pieceId, row.count]),
   );
   const wanted = new Set(partIds);
   return db
-    .select({ id: parts.id, unitId: units.id, itemId: orderLines.itemId, quote: orderLines.quote })
+    .select({ id: parts.id, pieceId: pieces.id, itemId: orderLines.itemId, quote: orderLines.quote })
     .from(parts)
-    .innerJoin(units, eq(units.id, parts.unitId))
-    .innerJoin(orderLines, eq(orderLines.id, units.lineId))
+    .innerJoin(pieces, eq(pieces.id, parts.pieceId))
+    .innerJoin(orderLines, eq(orderLines.id, pieces.lineId))
     .all()
     .filter((row) => wanted.has(row.id))
-    .map((row) => ({ ...row, partsOfUnit: counts.get(row.unitId) ?? 1 }));
+    .map((row) => ({ ...row, partsOfPiece: counts.get(row.pieceId) ?? 1 }));
 }
 
 /** Of one item: pieces of which something was cut, and parts that were spoiled; what was taken back never happened. */
@@ -314,13 +314,13 @@ export function loadItemEvidence(
   const rows = db
     .select({
       itemId: orderLines.itemId,
-      made: sql<number>`count(distinct case when ${partEvents.kind} = 'cut' then ${units.id} end)`,
+      made: sql<number>`count(distinct case when ${partEvents.kind} = 'cut' then ${pieces.id} end)`,
       spoiled: sql<number>`sum(${partEvents.kind} = 'spoiled')`,
     })
     .from(partEvents)
     .innerJoin(parts, eq(parts.id, partEvents.partId))
-    .innerJoin(units, eq(units.id, parts.unitId))
-    .innerJoin(orderLines, eq(orderLines.id, units.lineId))
+    .innerJoin(pieces, eq(pieces.id, parts.pieceId))
+    .innerJoin(orderLines, eq(orderLines.id, pieces.lineId))
     .where(and(inArray(partEvents.kind, ['cut', 'spoiled']), notInArray(partEvents.id, undone)))
     .groupBy(orderLines.itemId)
     .all();

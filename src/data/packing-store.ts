@@ -15,7 +15,7 @@ export const loadPackings = (db: Database, artworkIds: readonly number[]): reado
         .all();
 
 /** In place of what was kept of that layer at that width and roll. */
-export function keepPacking(db: Database, packing: StoredPacking): void {
+export function savePacking(db: Database, packing: StoredPacking): void {
   const { copies, share, artworkVersion } = packing;
   db.insert(layerPackings)
     .values(packing)

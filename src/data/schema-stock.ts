@@ -2,7 +2,7 @@
 
 import { sql } from 'drizzle-orm';
 import { check, index, integer, primaryKey, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
-import type { BadSpot, LotForm, OffcutShape, StockCause, SupplyKind, Tack, WearKind } from '../core/stock';
+import type { SpoiledSpot, LotForm, OffcutShape, StockCause, SupplyKind, Tack, WearKind } from '../core/stock';
 import { archivedAtMs, id, money, version } from './columns';
 
 export const suppliers = sqliteTable(
@@ -107,7 +107,7 @@ export const lots = sqliteTable(
     lengthMm: real('length_mm'),
     shape: text('shape', { mode: 'json' }).$type<OffcutShape>(),
     /** Of an offcut: what is spoiled of it. */
-    badSpots: text('bad_spots', { mode: 'json' }).$type<readonly BadSpot[]>().notNull().default([]),
+    spoiledSpots: text('bad_spots', { mode: 'json' }).$type<readonly SpoiledSpot[]>().notNull().default([]),
     /** Written on an offcut. */
     code: text('code'),
     receivedAtMs: integer('received_at_ms').notNull(),
@@ -144,12 +144,12 @@ export const stockLines = sqliteTable(
     quantity: real('quantity').notNull(),
     note: text('note').notNull().default(''),
     /** The work at the bench that took it; null where it was booked by hand. */
-    workId: integer('work_id'),
+    sessionId: integer('work_id'),
   },
   (table) => [
     index('stock_lines_by_work')
-      .on(table.workId)
-      .where(sql`${table.workId} is not null`),
+      .on(table.sessionId)
+      .where(sql`${table.sessionId} is not null`),
     index('stock_lines_by_lot').on(table.lotId),
     index('stock_lines_by_time').on(table.atMs, table.cause, table.lotId, table.quantity),
   ],
@@ -201,7 +201,7 @@ export const supplyWear = sqliteTable(
     kind: text('kind').$type<WearKind>().notNull(),
     amount: real('amount').notNull(),
     /** The work at the bench that wore it; null where it was booked by hand. */
-    workId: integer('work_id'),
+    sessionId: integer('work_id'),
   },
   (table) => [
     index('supply_wear_by_supply').on(table.supplyId, table.id),

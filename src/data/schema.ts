@@ -3,7 +3,7 @@
 import { sql } from 'drizzle-orm';
 import { blob, check, index, integer, primaryKey, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
 import type { ArtworkMeasurement, ArtworkPicture, LeftOut, Licence, PrepStep } from '../core/artwork';
-import type { AreaBasis, ItemDetails, Made, NotedCost } from '../core/costing';
+import type { AreaBasis, ItemDetails, Made, AcceptedCost } from '../core/costing';
 import type {
   Fabric,
   Heating,
@@ -176,7 +176,7 @@ export const items = sqliteTable(
     /** Options, variants, what else goes into it; always written and read whole. Only what differs from a plain item. */
     details: text('details', { mode: 'json' }).$type<Partial<ItemDetails>>().notNull().default({}),
     /** What one cost when it was last looked at and agreed to; null where it could not be told. */
-    noted: text('noted', { mode: 'json' }).$type<NotedCost>(),
+    acceptedCost: text('accepted_cost', { mode: 'json' }).$type<AcceptedCost>(),
     archivedAtMs: archivedAtMs(),
     version: version(),
   },
@@ -307,7 +307,7 @@ export const cutSheets = sqliteTable(
       .references(() => vinyls.id),
     /** Always written and read whole. */
     sheet: text('sheet', { mode: 'json' }).$type<CutSheet>().notNull(),
-    keptAtMs: integer('kept_at_ms').notNull(),
+    savedAtMs: integer('kept_at_ms').notNull(),
     version: version(),
   },
   (table) => [index('cut_sheets_by_vinyl').on(table.vinylId)],
@@ -365,7 +365,7 @@ export const orderLines = sqliteTable(
     colourName: text('colour_name').notNull(),
     /** How its pieces are made, as the item was when the order was taken; null in orders older than that was kept. */
     made: text('made', { mode: 'json' }).$type<Made>(),
-    /** What one was reckoned to cost when the order was taken; never changed after. */
+    /** What one was calculated to cost when the order was taken; never changed after. */
     quote: text('quote', { mode: 'json' }).$type<LineQuote>().notNull(),
   },
   (table) => [
@@ -376,8 +376,8 @@ export const orderLines = sqliteTable(
 );
 
 /** One piece of a line. Numbered through the whole order. */
-export const units = sqliteTable(
-  'units',
+export const pieces = sqliteTable(
+  'pieces',
   {
     id: id(),
     lineId: integer('line_id')
@@ -393,15 +393,15 @@ export const parts = sqliteTable(
   'parts',
   {
     id: id(),
-    unitId: integer('unit_id')
+    pieceId: integer('unit_id')
       .notNull()
-      .references(() => units.id, { onDelete: 'cascade' }),
+      .references(() => pieces.id, { onDelete: 'cascade' }),
     layerIndex: integer('layer_index').notNull(),
     vinylId: integer('vinyl_id')
       .notNull()
       .references(() => vinyls.id),
   },
-  (table) => [uniqueIndex('parts_once').on(table.unitId, table.layerIndex), index('parts_by_vinyl').on(table.vinylId)],
+  (table) => [uniqueIndex('parts_once').on(table.pieceId, table.layerIndex), index('parts_by_vinyl').on(table.vinylId)],
 );
 
 export const orderEvents = sqliteTable(
@@ -420,7 +420,7 @@ export const orderEvents = sqliteTable(
 
 export type OrderEventKind = 'placed' | 'changed' | 'handed-over' | 'taken-back' | 'cancelled' | 'reopened';
 
-export type WorkOutcome = 'done' | 'paused' | 'discarded';
+export type SessionOutcome = 'done' | 'paused' | 'discarded';
 /** A stretch of work at a station; running while it has no end. */
 export const work = sqliteTable(
   'work',
@@ -429,7 +429,7 @@ export const work = sqliteTable(
     station: text('station').$type<Station>().notNull(),
     startedAtMs: integer('started_at_ms').notNull(),
     stoppedAtMs: integer('stopped_at_ms'),
-    outcome: text('outcome').$type<WorkOutcome>(),
+    outcome: text('outcome').$type<SessionOutcome>(),
   },
   (table) => [
     uniqueIndex('work_running_once')
@@ -440,19 +440,19 @@ export const work = sqliteTable(
   ],
 );
 
-export const workParts = sqliteTable(
+export const workSessionParts = sqliteTable(
   'work_parts',
   {
-    workId: integer('work_id')
+    sessionId: integer('work_id')
       .notNull()
       .references(() => work.id, { onDelete: 'cascade' }),
     partId: integer('part_id')
       .notNull()
       .references(() => parts.id, { onDelete: 'cascade' }),
-    /** What this part was reckoned to take when the clock was started: the shares of the stretch go by it. */
+    /** What this part was calculated to take when the clock was started: the shares of the stretch go by it. */
     estimateSeconds: real('estimate_seconds').notNull(),
   },
-  (table) => [primaryKey({ columns: [table.workId, table.partId] }), index('work_parts_by_part').on(table.partId)],
+  (table) => [primaryKey({ columns: [table.sessionId, table.partId] }), index('work_parts_by_part').on(table.partId)],
 );
 
 export const partEvents = sqliteTable(
@@ -464,7 +464,7 @@ export const partEvents = sqliteTable(
       .references(() => parts.id, { onDelete: 'cascade' }),
     kind: text('kind').$type<Exclude<PartEventKind, 'to-cut'>>().notNull(),
     atMs: integer('at_ms').notNull(),
-    workId: integer('work_id').references(() => work.id),
+    sessionId: integer('work_id').references(() => work.id),
     /** For 'undone': the event taken back. */
     undoes: integer('undoes'),
     cause: text('cause').$type<SpoilageCause>(),

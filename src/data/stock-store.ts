@@ -4,7 +4,7 @@ import { and, asc, desc, eq, gt, inArray, ne, sql } from 'drizzle-orm';
 import {
   sumLines,
   USE_CAUSES,
-  type BadSpot,
+  type SpoiledSpot,
   type Lot,
   type LotForm,
   type OffcutShape,
@@ -16,7 +16,7 @@ import { lots, stockLines } from './schema';
 export type StoredLot = Lot & {
   readonly left: number;
   readonly shape: OffcutShape | null;
-  readonly badSpots: readonly BadSpot[];
+  readonly spoiledSpots: readonly SpoiledSpot[];
   readonly code: string | null;
   readonly supplierId: number | null;
   readonly fromLotId: number | null;
@@ -28,7 +28,7 @@ export type NewLot = {
   readonly widthMm: number | null;
   readonly lengthMm: number | null;
   readonly shape?: OffcutShape;
-  readonly badSpots?: readonly BadSpot[];
+  readonly spoiledSpots?: readonly SpoiledSpot[];
   readonly code?: string;
   readonly receivedAtMs: number;
   readonly unitCost: number;
@@ -36,7 +36,7 @@ export type NewLot = {
   readonly fromLotId?: number;
   readonly remark?: string;
 };
-/** `workId`: the work at the bench that took it; null where it was booked by hand. */
+/** `sessionId`: the work at the bench that took it; null where it was booked by hand. */
 export type StoredLine = {
   readonly id: number;
   readonly lotId: number;
@@ -74,7 +74,7 @@ export function loadBoughtLots(db: Database, key?: string): readonly StoredLot[]
 }
 
 /** Adds a line and brings the lot's sum up to date. Two statements: call it inside a transaction. The database refuses a sum below 0. */
-export function addStockLine(db: Database, line: Omit<StoredLine, 'id'> & { readonly workId?: number }): void {
+export function addStockLine(db: Database, line: Omit<StoredLine, 'id'> & { readonly sessionId?: number }): void {
   db.insert(stockLines).values(line).run();
   const lot = findLot(db, line.lotId)!;
   db.update(lots)
@@ -88,14 +88,14 @@ export function loadLines(db: Database, lotId: number): readonly StoredLine[] {
 }
 
 /** What pieces of work took from the stock, and what was given back of it. */
-export const loadLinesOfWork = (
+export const loadLinesOfSession = (
   db: Database,
-  workIds: readonly number[],
-): readonly (StoredLine & { readonly workId: number | null })[] =>
+  sessionIds: readonly number[],
+): readonly (StoredLine & { readonly sessionId: number | null })[] =>
   db
     .select()
     .from(stockLines)
-    .where(inArray(stockLines.workId, [...workIds]))
+    .where(inArray(stockLines.sessionId, [...sessionIds]))
     .orderBy(asc(stockLines.id))
     .all();
 
@@ -121,7 +121,7 @@ export function loadNewestLines(db: Database, count: number): readonly (StoredLi
 export function loadUseOfLots(
   db: Database,
   sinceMs: number,
-): readonly (Pick<StoredLot, 'key' | 'form' | 'widthMm' | 'lengthMm' | 'shape' | 'badSpots'> & {
+): readonly (Pick<StoredLot, 'key' | 'form' | 'widthMm' | 'lengthMm' | 'shape' | 'spoiledSpots'> & {
   readonly used: number;
 })[] {
   return db
@@ -131,7 +131,7 @@ export function loadUseOfLots(
       widthMm: lots.widthMm,
       lengthMm: lots.lengthMm,
       shape: lots.shape,
-      badSpots: lots.badSpots,
+      spoiledSpots: lots.spoiledSpots,
       used: sql<number>`-sum(${stockLines.quantity})`,
     })
     .from(stockLines)
@@ -164,8 +164,8 @@ export const loadFirstReceived = (db: Database): ReadonlyMap<string, number> =>
 export const setRemark = (db: Database, id: number, remark: string): boolean =>
   db.update(lots).set({ remark }).where(eq(lots.id, id)).run().changes === 1;
 
-export const setBadSpots = (db: Database, id: number, badSpots: readonly BadSpot[]): boolean =>
-  db.update(lots).set({ badSpots }).where(eq(lots.id, id)).run().changes === 1;
+export const setSpoiledSpots = (db: Database, id: number, spoiledSpots: readonly SpoiledSpot[]): boolean =>
+  db.update(lots).set({ spoiledSpots }).where(eq(lots.id, id)).run().changes === 1;
 
 export const isCodeTaken = (db: Database, code: string): boolean =>
   db

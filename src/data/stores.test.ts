@@ -40,7 +40,14 @@ import {
   updateBlank,
   updateVinyl,
 } from './shelf-store';
-import { findWork, insertWork, loadRunningWork, loadWorkOnParts, loadWorkSince, stopWork } from './work-store';
+import {
+  findSession,
+  insertSession,
+  loadRunningSessions,
+  loadSessionsOnParts,
+  loadSessionsSince,
+  stopSession,
+} from './work-store';
 
 let db: Database;
 let ids: { vinyl: number; sticky: number; blank: number; artwork: number; item: number };
@@ -206,7 +213,7 @@ describe('a second window', () => {
       updateBlank(db, ids.blank, blank, 1),
     ]).toEqual([true, false]);
     expect(findBlank(db, ids.blank)!.sizes).toEqual([{ name: 'L', price: 1 }]);
-    const { id: _id, version: _version, archived: _archived, noted: _noted, ...fields } = item;
+    const { id: _id, version: _version, archived: _archived, acceptedCost: _acceptedCost, ...fields } = item;
     expect([
       updateItem(db, ids.item, { ...fields, placements: [{ ...fields.placements[0]!, vinylIds: [ids.vinyl] }] }, 1),
       updateItem(db, ids.item, fields, 1),
@@ -244,9 +251,9 @@ it('what is taken off the list is still found by what uses it', () => {
 });
 
 describe('orders', () => {
-  it('number their units through and give each a part for each layer', () => {
+  it('number their pieces through and give each a part for each layer', () => {
     const order = findOrder(db, place('2027-01-01'))!;
-    expect(order.parts.map((part) => [part.unitNumber, part.layerIndex, part.vinylId])).toEqual([
+    expect(order.parts.map((part) => [part.pieceNumber, part.layerIndex, part.vinylId])).toEqual([
       [1, 0, ids.vinyl],
       [1, 1, ids.sticky],
       [2, 0, ids.vinyl],
@@ -293,7 +300,7 @@ describe('orders', () => {
   it('are found by their parts, whose events come back in order', () => {
     const [one, two] = [place('2027-01-01'), place('2027-01-02')];
     const part = findOrder(db, two)!.parts[3]!;
-    const event = { partId: part.id, atMs: 5, workId: null, undoes: null, cause: null, blankLost: false } as const;
+    const event = { partId: part.id, atMs: 5, sessionId: null, undoes: null, cause: null, blankLost: false } as const;
     const [first] = addPartEvents(db, [{ ...event, kind: 'cut' }]);
     addPartEvents(db, [
       { ...event, kind: 'spoiled', cause: 'lifted', blankLost: true },
@@ -319,19 +326,19 @@ describe('orders', () => {
 describe('work', () => {
   it('runs once at a station until it is stopped, and counts unless it was discarded', () => {
     const parts = findOrder(db, place('2027-01-01'))!.parts.map((part) => ({ partId: part.id, estimateSeconds: 30 }));
-    const cut = insertWork(db, 'cut', 100, parts);
-    expect(() => insertWork(db, 'cut', 101, parts)).toThrow(/UNIQUE/);
-    const weed = insertWork(db, 'weed', 120, parts.slice(0, 1));
-    expect(loadRunningWork(db).map((entry) => entry.id)).toEqual([cut, weed]);
+    const cut = insertSession(db, 'cut', 100, parts);
+    expect(() => insertSession(db, 'cut', 101, parts)).toThrow(/UNIQUE/);
+    const weed = insertSession(db, 'weed', 120, parts.slice(0, 1));
+    expect(loadRunningSessions(db).map((entry) => entry.id)).toEqual([cut, weed]);
     expect([
-      stopWork(db, cut, 160, 'done'),
-      stopWork(db, cut, 170, 'done'),
-      stopWork(db, weed, 180, 'discarded'),
+      stopSession(db, cut, 160, 'done'),
+      stopSession(db, cut, 170, 'done'),
+      stopSession(db, weed, 180, 'discarded'),
     ]).toEqual([true, false, true]);
-    expect(findWork(db, cut)).toMatchObject({ startedAtMs: 100, stoppedAtMs: 160, outcome: 'done', parts });
-    expect(loadWorkOnParts(db, [parts[0]!.partId]).map((entry) => entry.id)).toEqual([cut]);
-    expect(loadWorkSince(db, 110).map((entry) => entry.id)).toEqual([weed]);
-    expect(insertWork(db, 'cut', 200, parts)).toBeGreaterThan(weed);
+    expect(findSession(db, cut)).toMatchObject({ startedAtMs: 100, stoppedAtMs: 160, outcome: 'done', parts });
+    expect(loadSessionsOnParts(db, [parts[0]!.partId]).map((entry) => entry.id)).toEqual([cut]);
+    expect(loadSessionsSince(db, 110).map((entry) => entry.id)).toEqual([weed]);
+    expect(insertSession(db, 'cut', 200, parts)).toBeGreaterThan(weed);
   });
 });
 

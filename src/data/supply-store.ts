@@ -50,7 +50,7 @@ export const addWear = (
     readonly atMs: number;
     readonly kind: WearKind;
     readonly amount: number;
-    readonly workId: number | null;
+    readonly sessionId: number | null;
   },
 ): void => void db.insert(supplyWear).values(line).run();
 

@@ -4,33 +4,33 @@ import { and, asc, eq, gte, inArray, isNotNull, isNull, ne } from 'drizzle-orm';
 import type { Station } from '../core/orders';
 import { groupBy } from '../core/units';
 import type { Database } from './database';
-import { work, workParts, type WorkOutcome } from './schema';
+import { work, workSessionParts, type SessionOutcome } from './schema';
 
-export type WorkPart = { readonly partId: number; readonly estimateSeconds: number };
+export type SessionPart = { readonly partId: number; readonly estimateSeconds: number };
 /** Running while `stoppedAtMs` and `outcome` are null. */
-export type StoredWork = {
+export type StoredSession = {
   readonly id: number;
   readonly station: Station;
   readonly startedAtMs: number;
   readonly stoppedAtMs: number | null;
-  readonly outcome: WorkOutcome | null;
-  readonly parts: readonly WorkPart[];
+  readonly outcome: SessionOutcome | null;
+  readonly parts: readonly SessionPart[];
 };
 
-function assemble(db: Database, rows: readonly (typeof work.$inferSelect)[]): readonly StoredWork[] {
+function assemble(db: Database, rows: readonly (typeof work.$inferSelect)[]): readonly StoredSession[] {
   const members = groupBy(
     db
       .select()
-      .from(workParts)
+      .from(workSessionParts)
       .where(
         inArray(
-          workParts.workId,
+          workSessionParts.sessionId,
           rows.map((row) => row.id),
         ),
       )
-      .orderBy(asc(workParts.partId))
+      .orderBy(asc(workSessionParts.partId))
       .all(),
-    (row) => row.workId,
+    (row) => row.sessionId,
   );
   return rows.map((row) => ({
     ...row,
@@ -38,21 +38,21 @@ function assemble(db: Database, rows: readonly (typeof work.$inferSelect)[]): re
   }));
 }
 
-export function loadRunningWork(db: Database): readonly StoredWork[] {
+export function loadRunningSessions(db: Database): readonly StoredSession[] {
   return assemble(db, db.select().from(work).where(isNull(work.stoppedAtMs)).orderBy(asc(work.startedAtMs)).all());
 }
 
 /** Work started at or after an instant, running or ended, the earliest first. */
-export function loadWorkSince(db: Database, fromMs: number): readonly StoredWork[] {
+export function loadSessionsSince(db: Database, fromMs: number): readonly StoredSession[] {
   return assemble(db, db.select().from(work).where(gte(work.startedAtMs, fromMs)).orderBy(asc(work.startedAtMs)).all());
 }
 
 /** Ended work on any of these parts whose minutes count: not the discarded. Each with all its parts. */
-export function loadWorkOnParts(db: Database, partIds: readonly number[]): readonly StoredWork[] {
+export function loadSessionsOnParts(db: Database, partIds: readonly number[]): readonly StoredSession[] {
   const touched = db
-    .selectDistinct({ id: workParts.workId })
-    .from(workParts)
-    .where(inArray(workParts.partId, [...partIds]));
+    .selectDistinct({ id: workSessionParts.sessionId })
+    .from(workSessionParts)
+    .where(inArray(workSessionParts.partId, [...partIds]));
   return assemble(
     db,
     db
@@ -64,22 +64,27 @@ export function loadWorkOnParts(db: Database, partIds: readonly number[]): reado
   );
 }
 
-export function findWork(db: Database, id: number): StoredWork | null {
+export function findSession(db: Database, id: number): StoredSession | null {
   return assemble(db, db.select().from(work).where(eq(work.id, id)).all())[0] ?? null;
 }
 
 /** Several statements: call it inside a transaction. */
-export function insertWork(db: Database, station: Station, startedAtMs: number, members: readonly WorkPart[]): number {
+export function insertSession(
+  db: Database,
+  station: Station,
+  startedAtMs: number,
+  members: readonly SessionPart[],
+): number {
   const { id } = db.insert(work).values({ station, startedAtMs }).returning({ id: work.id }).get();
   for (const member of members)
-    db.insert(workParts)
-      .values({ workId: id, ...member })
+    db.insert(workSessionParts)
+      .values({ sessionId: id, ...member })
       .run();
   return id;
 }
 
 /** False when it was stopped already. */
-export function stopWork(db: Database, id: number, atMs: number, outcome: WorkOutcome): boolean {
+export function stopSession(db: Database, id: number, atMs: number, outcome: SessionOutcome): boolean {
   return (
     db
       .update(work)

@@ -62,7 +62,7 @@ export async function readJson(request: Request): Promise<unknown> {
  * The three answers of a thing that is kept: PUT changes it (with the version it was read at), DELETE takes it off the
  * list, POST puts it back.
  */
-export function keepEndpoints<Input>(
+export function editEndpoints<Input>(
   what: string,
   schema: Schema<Input>,
   keep: {

@@ -5,7 +5,7 @@ import type { SpoilageCause } from '../core/orders';
 import type { PressPlan } from '../core/pressing';
 import type { BenchPart } from '../core/scheduling';
 import type { LotForm } from '../core/stock';
-import type { RunningWork } from './frame';
+import type { RunningSession } from './frame';
 import type { VinylView } from './shelf';
 
 export type BenchPartView = BenchPart & {
@@ -52,7 +52,7 @@ export type BenchLineView = {
 export type BenchView = {
   readonly parts: readonly BenchPartView[];
   readonly lines: readonly BenchLineView[];
-  readonly running: readonly RunningWork[];
+  readonly running: readonly RunningSession[];
   readonly vinyls: readonly VinylView[];
   readonly nowMs: number;
   readonly today: string;

@@ -2,7 +2,7 @@
 
 import type { PrepStep } from '../core/artwork';
 import type { CutSheet, CutSource, LoadFacts } from '../core/orders';
-import type { LotForm, BadSpot, OffcutShape } from '../core/stock';
+import type { LotForm, SpoiledSpot, OffcutShape } from '../core/stock';
 import type { VinylView } from './shelf';
 
 /** A part that waits to be cut, with what it is cut from: a layer of an artwork at a width. */
@@ -10,7 +10,7 @@ export type WaitingPart = {
   readonly partId: number;
   readonly orderId: number;
   readonly orderTitle: string;
-  readonly unitNumber: number;
+  readonly pieceNumber: number;
   readonly itemName: string;
   readonly dueDay: string;
   readonly layerName: string;
@@ -29,7 +29,7 @@ export type StockChoice = {
   readonly lengthMm: number | null;
   readonly left: number;
   readonly shape: OffcutShape | null;
-  readonly badSpots: readonly BadSpot[];
+  readonly spoiledSpots: readonly SpoiledSpot[];
   readonly code: string | null;
 };
 
@@ -43,16 +43,16 @@ export type CutSheetsView = {
     readonly parts: readonly WaitingPart[];
     readonly stock: readonly StockChoice[];
     /** Laid out and not cut yet. */
-    readonly kept: readonly {
+    readonly saved: readonly {
       readonly id: number;
       readonly version: number;
-      readonly keptAtMs: number;
+      readonly savedAtMs: number;
       readonly sheet: CutSheet;
     }[];
     /** What is made of it again and again: to fill what is left of a load. */
     readonly usual: readonly UsualPiece[];
   }[];
-  /** Where the outlines come from: prepared anew from the original, at the width it was kept at. */
+  /** Where the outlines come from: prepared anew from the original, at the width it was saved at. */
   readonly artworks: readonly { readonly id: number; readonly steps: readonly PrepStep[]; readonly widthMm: number }[];
   readonly gapMm: number;
   /** Of today, in working hours. */
@@ -68,7 +68,7 @@ export type LoadCard = {
     readonly density: number;
     readonly lengthMm: number;
     readonly shape: readonly { readonly x: number; readonly y: number }[];
-    readonly badSpots: readonly (readonly { readonly x: number; readonly y: number }[])[];
+    readonly spoiledSpots: readonly (readonly { readonly x: number; readonly y: number }[])[];
     readonly facts: LoadFacts;
     /** In the order they are cut. */
     readonly pieces: readonly {

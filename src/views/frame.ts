@@ -10,7 +10,7 @@ export type ShopView = ShopIdentity & {
   readonly version: number;
 };
 
-export type RunningWork = {
+export type RunningSession = {
   readonly id: number;
   readonly station: Station;
   readonly startedAtMs: number;
@@ -23,7 +23,7 @@ export type FrameView = {
   readonly shop: ShopView;
   readonly system: MeasureSystem;
   readonly nowMs: number;
-  readonly running: readonly RunningWork[];
+  readonly running: readonly RunningSession[];
 };
 
 export type FoundThing = {

@@ -1,7 +1,7 @@
 // Items: the list, and what an item’s own page calculates with. Types only.
 
 import type { ArtworkPicture } from '../core/artwork';
-import type { CostChange, ItemCost, ItemEvidence, ItemPlan, NotedCost, StoredPacking } from '../core/costing';
+import type { CostChange, ItemCost, ItemEvidence, ItemPlan, AcceptedCost, StoredPacking } from '../core/costing';
 import type { Prices } from '../core/stock';
 import type { Figure } from '../core/units';
 import type { ShelfView } from './shelf';
@@ -14,7 +14,7 @@ export type ItemView = ItemPlan & {
   readonly quantity: number;
   readonly version: number;
   readonly archived: boolean;
-  readonly noted: NotedCost | null;
+  readonly acceptedCost: AcceptedCost | null;
 };
 
 export type ItemEditorView = {

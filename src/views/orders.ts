@@ -4,7 +4,7 @@ import type { VariantRule } from '../core/costing';
 import type { OrderStage, PartState, QuotedAgainstReal } from '../core/orders';
 import type { Figure, Minor } from '../core/units';
 
-/** One tooth a part, one column a unit. */
+/** One tooth a part, one column a piece. */
 export type CombTooth = {
   readonly partId: number;
   readonly state: PartState;
@@ -12,7 +12,7 @@ export type CombTooth = {
   readonly colour: string;
 };
 
-export type CombColumn = { readonly unitId: number; readonly number: number; readonly teeth: readonly CombTooth[] };
+export type CombColumn = { readonly pieceId: number; readonly number: number; readonly teeth: readonly CombTooth[] };
 
 export type OrderRow = {
   readonly id: number;
@@ -23,7 +23,7 @@ export type OrderRow = {
   readonly slack: Figure | null;
   readonly agreed: Minor;
   readonly comb: readonly CombColumn[];
-  readonly holdsUp: string;
+  readonly waitingFor: string;
   readonly neededSeconds: number;
 };
 
@@ -53,8 +53,8 @@ export type OrderView = {
   }[];
   readonly against: QuotedAgainstReal;
   readonly fee: Figure;
-  readonly kept: Figure;
-  readonly keptQuoted: Figure;
+  readonly profit: Figure;
+  readonly profitQuoted: Figure;
   readonly events: readonly OrderEventView[];
   readonly today: string;
 };

@@ -12,7 +12,7 @@ export type ShelfPage = {
   readonly vinyls: readonly VinylView[];
   readonly total: number;
   readonly offset: number;
-  readonly kept: number;
+  readonly vinylCount: number;
   readonly cheapest: Figure | null;
   readonly dearest: Figure | null;
   readonly blanks: readonly BlankView[];

@@ -1,7 +1,15 @@
 // Stock: lots, the ledger and what open orders need. Types only.
 
-import type { Vinyl } from '../core/materials';
-import type { Fit, Lot as StockLot, LotForm, Minimum, BadSpot, OffcutShape, StockCause, Thing } from '../core/stock';
+import type {
+  Fit,
+  Lot as StockLot,
+  LotForm,
+  Minimum,
+  SpoiledSpot,
+  OffcutShape,
+  StockCause,
+  Thing,
+} from '../core/stock';
 import type { Figure } from '../core/units';
 
 /** A thing of the shelf by its key, as it is called and counted. */
@@ -17,7 +25,7 @@ export type ThingView = {
 export type LotView = StockLot & {
   readonly left: number;
   readonly shape: OffcutShape | null;
-  readonly badSpots: readonly BadSpot[];
+  readonly spoiledSpots: readonly SpoiledSpot[];
   readonly code: string | null;
   readonly remark: string;
   readonly supplier: string;

@@ -1,8 +1,8 @@
 // Today: what comes next, and the timeline of the day. Types only.
 
 import type { Station } from '../core/orders';
-import type { TapeBlock } from '../core/scheduling';
-import type { RunningWork } from './frame';
+import type { TimelineBlock } from '../core/scheduling';
+import type { RunningSession } from './frame';
 import type { OrderRow } from './orders';
 
 /** A batch that comes next, in words. */
@@ -21,11 +21,11 @@ export type TodayView = {
     readonly cutter: NextBatch | null;
     readonly press: NextBatch | null;
   };
-  readonly running: readonly RunningWork[];
+  readonly running: readonly RunningSession[];
   readonly nowMs: number;
   readonly orders: readonly OrderRow[];
   readonly ready: readonly OrderRow[];
-  readonly tape: readonly TapeBlock[];
+  readonly timeline: readonly TimelineBlock[];
   readonly dayStartMs: number;
   readonly dayEndMs: number;
   readonly freeSeconds: number;

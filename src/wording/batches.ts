@@ -12,7 +12,7 @@ export function describeBatch(batch: Batch<BenchPartView>): {
   const first = batch.parts[0]!;
   const items = new Set(batch.parts.map((part) => part.itemName));
   const verb = STATION_NAMES[batch.station];
-  const pieces = `${batch.unitCount} ${batch.unitCount === 1 ? 'piece' : 'pieces'}`;
+  const pieces = `${batch.pieceCount} ${batch.pieceCount === 1 ? 'piece' : 'pieces'}`;
   const parts = `${batch.parts.length} ${batch.parts.length === 1 ? 'part' : 'parts'}`;
   const recuts = batch.parts.filter((part) => part.broken).length;
   const again = recuts > 0 ? `, ${recuts} to be made again` : '';

@@ -1,6 +1,6 @@
 // Laying out in words: what a layout comes to, what stands in its way, and what would help.
 
-import type { LayoutFault, NestLayout, NestProblem, Rest } from '../core/nesting';
+import type { LayoutFault, NestLayout, NestProblem, Leftover } from '../core/nesting';
 import type { LoadFacts } from '../core/orders';
 import type { DayLoad, LoadPart } from '../core/scheduling';
 import { formatArea, formatDuration, formatLength, formatShare, type FormatSettings } from '../core/units';
@@ -36,7 +36,7 @@ export function describeFault(fault: LayoutFault, settings: FormatSettings): str
       return `Two parts are ${formatLength(fault.byMm, settings)} nearer than the gap.`;
     case 'outside':
       return `A part reaches ${formatLength(fault.byMm, settings)} beyond what the machine reaches.`;
-    case 'bad-spot':
+    case 'spoiled-spot':
       return 'A part lies on a spoiled spot.';
     case 'missing':
       return `${fault.pieceId} is not laid out.`;
@@ -87,21 +87,21 @@ export function describeLoading(
   ];
 }
 
-export function describeRest(rest: Rest, settings: FormatSettings): string {
-  const size = (ring: Rest['pieces'][number]) => {
+export function describeLeftover(leftover: Leftover, settings: FormatSettings): string {
+  const size = (ring: Leftover['pieces'][number]) => {
     const xs = ring.map((point) => point.x),
       ys = ring.map((point) => point.y);
     return `${formatLength(Math.max(...xs) - Math.min(...xs), settings)} × ${formatLength(Math.max(...ys) - Math.min(...ys), settings)}`;
   };
-  switch (rest.kind) {
+  switch (leftover.kind) {
     case 'strip':
-      return `cut off square: ${size(rest.pieces[0]!)}`;
+      return `cut off square: ${size(leftover.pieces[0]!)}`;
     case 'rectangles':
-      return `${rest.pieces.length === 1 ? 'the largest rectangle' : `${rest.pieces.length} rectangles`}: ${rest.pieces.map(size).join(' and ')}`;
+      return `${leftover.pieces.length === 1 ? 'the largest rectangle' : `${leftover.pieces.length} rectangles`}: ${leftover.pieces.map(size).join(' and ')}`;
     case 'shape':
-      return `as it is: ${formatArea(rest.areaMm2, settings)} within ${size(rest.pieces[0]!)}`;
+      return `as it is: ${formatArea(leftover.areaMm2, settings)} within ${size(leftover.pieces[0]!)}`;
     default:
-      return rest.kind satisfies never;
+      return leftover.kind satisfies never;
   }
 }
 

@@ -2,7 +2,7 @@ import { expect, it } from 'vitest';
 import { minor } from '../core/units';
 import { addUpKit, computeBreakEven, computeContribution } from '../core/planning';
 import { PLAIN_ITEM, PLAIN_SHOP } from '../../test/worked-example';
-import { computeItemCost, explainChange, noteCost } from '../core/costing';
+import { computeItemCost, explainChange, toAcceptedCost } from '../core/costing';
 import { describeCauses } from './cost-change';
 import { describeOneMore, describeStart } from './start';
 import { describeCheaperFrom, describeMat, describeTool } from './worth-it';
@@ -52,7 +52,7 @@ it('one more sale a week is told by what it leaves, or that the hours are full',
 
 it('what moved a cost is named with what it was', () => {
   const dearer = computeItemCost(PLAIN_ITEM, 10, { ...PLAIN_SHOP, wagePerHour: 2400, packaging: 70, tapePerM2: 900 });
-  const change = explainChange(noteCost(cost.value, 1), dearer.ok ? dearer.value : cost.value)!;
+  const change = explainChange(toAcceptedCost(cost.value, 1), dearer.ok ? dearer.value : cost.value)!;
   expect(describeCauses(change, settings)).toBe(
     'because: Your hour 18.00 / h, now 24.00 / h; Packaging for each piece 0.50, now 0.70.',
   );

@@ -4,7 +4,7 @@ import { expose } from 'comlink';
 import { decodeText } from '../core/artwork';
 import {
   chooseStock,
-  fillRest,
+  fillSheet,
   fitCount,
   nest,
   readCutShape,
@@ -77,7 +77,7 @@ const nestWorker = {
     options: NestWish['options'],
     only?: number,
   ): Promise<Result<readonly Placement[], NestProblem>> {
-    return fillRest(pieces, layout, more, stock, options, only);
+    return fillSheet(pieces, layout, more, stock, options, only);
   },
 
   stop(): void {

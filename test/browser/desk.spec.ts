@@ -183,15 +183,11 @@ test('a heavy drawing is shown before it is measured, and measuring it can be st
     return `<path d="M${Array.from({ length: 60 }, (__, k) => `${(x + 8 * (1 + 0.15 * Math.sin(k * 0.7)) * Math.cos((k / 60) * 6.2832)).toFixed(2)} ${(y + 8 * (1 + 0.15 * Math.sin(k * 0.7)) * Math.sin((k / 60) * 6.2832)).toFixed(2)}`).join('L')}z"/>`;
   });
   await open(page, `${server.address}/artwork/new`);
-  await page
-    .getByLabel('Drawing file')
-    .setInputFiles({
-      name: 'waves.svg',
-      mimeType: 'image/svg+xml',
-      buffer: Buffer.from(
-        `<svg xmlns="http://www.w3.org/2000/svg" viewBox="-10 -10 1060 1020">${waves.join('')}</svg>`,
-      ),
-    });
+  await page.getByLabel('Drawing file').setInputFiles({
+    name: 'waves.svg',
+    mimeType: 'image/svg+xml',
+    buffer: Buffer.from(`<svg xmlns="http://www.w3.org/2000/svg" viewBox="-10 -10 1060 1020">${waves.join('')}</svg>`),
+  });
   await expect(page.getByRole('img', { name: 'The drawing, not measured yet' })).toBeVisible();
   await page.getByRole('button', { name: 'Stop' }).click();
   await expect(page.getByRole('status').filter({ hasText: 'Measuring was stopped' })).toBeVisible();

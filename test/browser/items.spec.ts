@@ -243,15 +243,13 @@ test('a quote straight from a drawing', async ({ page }) => {
   await open(page, `${server.address}/`);
   await page.keyboard.press('q');
   const sheet = page.getByRole('dialog');
-  await sheet
-    .getByLabel('Drawing to quote')
-    .setInputFiles({
-      name: 'leaf.svg',
-      mimeType: 'image/svg+xml',
-      buffer: Buffer.from(
-        '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 80 40"><path d="M0 20Q40-20 80 20Q40 60 0 20Z" fill="#3e7650"/></svg>',
-      ),
-    });
+  await sheet.getByLabel('Drawing to quote').setInputFiles({
+    name: 'leaf.svg',
+    mimeType: 'image/svg+xml',
+    buffer: Buffer.from(
+      '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 80 40"><path d="M0 20Q40-20 80 20Q40 60 0 20Z" fill="#3e7650"/></svg>',
+    ),
+  });
   await expect(sheet.getByText(/^leaf, .* × /)).toBeVisible();
   await sheet.getByLabel('Width, mm').fill('90');
   await sheet.getByLabel('Pieces').fill('12');

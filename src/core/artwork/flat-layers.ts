@@ -145,7 +145,7 @@ function clipRegion(region: Region, clips: Shape['clips'], matrix: Matrix): Regi
   );
 }
 
-/** A shape whose knife lines are the edges of a region: what was clipped or reckoned is not drawn any more as it was. */
+/** A shape whose knife lines are the edges of a region: what was clipped or calculated is not drawn any more as it was. */
 export function makeFlatShape(region: Region): FlatShape {
   return { lines: getRings(region).map((points) => ({ points, open: false })), rule: 'nonzero', region };
 }

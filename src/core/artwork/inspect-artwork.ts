@@ -247,19 +247,17 @@ function inspectLines(measurement: ArtworkMeasurement): readonly Finding[] {
 function inspectColours(measurement: ArtworkMeasurement): readonly Finding[] {
   const { layers } = measurement;
   return layers.flatMap((layer, index) =>
-    layers
-      .slice(index + 1)
-      .flatMap((other): Finding[] =>
-        layer.colour !== other.colour && colord(layer.colour).delta(other.colour) < LIKE_COLOURS
-          ? [
-              {
-                kind: 'like-colours',
-                layer: other.key,
-                into: layer.key,
-                remedies: [{ kind: 'merge', layer: other.key, into: layer.key }],
-              },
-            ]
-          : [],
-      ),
+    layers.slice(index + 1).flatMap((other): Finding[] =>
+      layer.colour !== other.colour && colord(layer.colour).delta(other.colour) < LIKE_COLOURS
+        ? [
+            {
+              kind: 'like-colours',
+              layer: other.key,
+              into: layer.key,
+              remedies: [{ kind: 'merge', layer: other.key, into: layer.key }],
+            },
+          ]
+        : [],
+    ),
   );
 }

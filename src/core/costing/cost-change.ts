@@ -4,8 +4,8 @@ import type { Figure, Unit } from '../units';
 import type { ItemCost } from './item-cost';
 
 type Input = { readonly label: string; readonly value: number; readonly unit: Unit };
-/** A cost as it was noted, with every figure that went into it. */
-export type NotedCost = {
+/** A cost as it was accepted, with every figure that went into it. */
+export type AcceptedCost = {
   readonly atMs: number;
   readonly quantity: number;
   readonly withRisk: number;
@@ -13,7 +13,7 @@ export type NotedCost = {
   readonly inputs: readonly Input[];
 };
 
-export const noteCost = (cost: ItemCost, atMs: number): NotedCost => ({
+export const toAcceptedCost = (cost: ItemCost, atMs: number): AcceptedCost => ({
   atMs,
   quantity: cost.quantity,
   withRisk: cost.withRisk.value,
@@ -21,7 +21,7 @@ export const noteCost = (cost: ItemCost, atMs: number): NotedCost => ({
   inputs: listInputs(cost),
 });
 
-/** Figures that are given, not reckoned, each once; named after their line where lines differ in them. */
+/** Figures that are given, not calculated, each once; named after their line where lines differ in them. */
 function listInputs(cost: ItemCost): readonly Input[] {
   const found = new Map<string, { readonly line: string; readonly input: Input }[]>();
   for (const line of cost.lines) {
@@ -64,9 +64,9 @@ export type CostChange = {
 };
 
 /** Null where one costs what it did. Inputs that moved a line are named; those only of the other cost have null on one side. */
-export function explainChange(noted: NotedCost, cost: ItemCost): CostChange | null {
-  if (noted.withRisk === cost.withRisk.value) return null;
-  const before = new Map(noted.inputs.map((input) => [input.label, input])),
+export function explainChange(accepted: AcceptedCost, cost: ItemCost): CostChange | null {
+  if (accepted.withRisk === cost.withRisk.value) return null;
+  const before = new Map(accepted.inputs.map((input) => [input.label, input])),
     after = new Map(listInputs(cost).map((input) => [input.label, input]));
   const because = [...new Set([...before.keys(), ...after.keys()])].flatMap((label): InputChange[] => {
     const was = before.get(label)?.value ?? null,
@@ -75,7 +75,7 @@ export function explainChange(noted: NotedCost, cost: ItemCost): CostChange | nu
       ? []
       : [{ label, was, now, unit: (after.get(label) ?? before.get(label)!).unit }];
   });
-  const oldLines = new Map(noted.lines.map((line) => [line.label, line.total])),
+  const oldLines = new Map(accepted.lines.map((line) => [line.label, line.total])),
     newLines = new Map(cost.lines.map((line) => [line.figure.label, line.total as number]));
   const lines = [...new Set([...oldLines.keys(), ...newLines.keys()])]
     .map((label) => ({ label, was: oldLines.get(label) ?? 0, now: newLines.get(label) ?? 0 }))
@@ -83,5 +83,5 @@ export function explainChange(noted: NotedCost, cost: ItemCost): CostChange | nu
     .sort((a, b) => Math.abs(b.now - b.was) - Math.abs(a.now - a.was));
   // What both costs have says more than what only one has.
   const both = because.filter((change) => change.was !== null && change.now !== null);
-  return { was: noted.withRisk, now: cost.withRisk, because: both.length > 0 ? both : because, lines };
+  return { was: accepted.withRisk, now: cost.withRisk, because: both.length > 0 ? both : because, lines };
 }

@@ -33,7 +33,7 @@ export type ExactLine = {
   readonly time: number;
   readonly risk: number;
   readonly handsSeconds: number;
-  /** Between which your seconds lie; both are those reckoned with where nothing is known of it. */
+  /** Between which your seconds lie; both are those calculated with where nothing is known of it. */
   readonly lowSeconds: number;
   readonly highSeconds: number;
   readonly waitSeconds: number;
@@ -65,17 +65,17 @@ export const wage = (shop: ShopFigures): Figure => getShopFigure(shop, 'wagePerH
 type Named = { readonly index: number; readonly vinyl: Vinyl; readonly where?: string | undefined };
 const nameLayer = ({ vinyl, where }: Named): string => (where ? `${vinyl.name}, ${where}` : vinyl.name);
 
-/** `price`: what it is reckoned at instead of the shelf's price. */
+/** `price`: what it is calculated at instead of the shelf's price. */
 export function blankLine(blank: Blank, size: BlankSize, price: Figure | null = null): ExactLine {
-  const reckoned = price ?? figure('Price', size.price, 'money', 'shop');
+  const calculated = price ?? figure('Price', size.price, 'money', 'shop');
   return line({
     id: 'blank',
     stage: 'blank',
     label: `${blank.name}, ${size.name}`,
-    source: reckoned.source,
+    source: calculated.source,
     how: 'price of the blank',
-    parts: [reckoned],
-    cash: reckoned.value,
+    parts: [calculated],
+    cash: calculated.value,
   });
 }
 
@@ -114,7 +114,7 @@ export function vinylLine(input: Named & { areas: LayerAreas; basis: AreaBasis; 
 }
 
 /** Transfer tape for adhesive vinyl: as large as the box, used several times. Null for heat transfer, which has its carrier. */
-export function tapeLine(input: Named & { areas: LayerAreas; shop: ShopFigures }): ExactLine | null {
+export function transferTapeLine(input: Named & { areas: LayerAreas; shop: ShopFigures }): ExactLine | null {
   const { index, vinyl, areas, shop } = input;
   if (getKindFacts(vinyl.kind).family !== 'adhesive') return null;
   return line({
@@ -186,7 +186,7 @@ export function pressLine(plan: PressPlan, hands: Figure, quantity: number, shop
   return line({
     id: 'press',
     stage: 'press',
-    label: hot ? `Press, ${plan.closures} closings` : 'Tape and place',
+    label: hot ? `Press, ${plan.pressCycles} press cycles` : 'Tape and place',
     source: hands.source,
     how: hot ? 'minutes × your hour + electricity' : 'minutes × your hour',
     cash: kwh * shop.energyPerKwh,
@@ -236,15 +236,15 @@ export function wearLine({ layers, plan, blank, quantity, shop, prices = {} }: W
     });
   const blade = metres * bladeMetre.value;
   const mat = (layers.length * matLoad.value) / quantity;
-  const cover = (plan.closures * shop.coverSheetPrice) / shop.coverSheetPresses;
-  const pillow = (plan.closures * shop.pillowPrice) / shop.pillowPresses;
-  const heatTape = plan.closures > 0 && blank.heating === 'wrap' ? shop.heatTape : 0;
+  const cover = (plan.pressCycles * shop.coverSheetPrice) / shop.coverSheetPresses;
+  const pillow = (plan.pressCycles * shop.pillowPrice) / shop.pillowPresses;
+  const heatTape = plan.pressCycles > 0 && blank.heating === 'wrap' ? shop.heatTape : 0;
   const worn = (label: string, amount: number, how: string, parts: readonly Figure[]) =>
     figure(label, amount, 'money', 'computed', { how, parts });
   return line({
     id: 'wear',
     stage: 'wear',
-    label: plan.closures > 0 ? 'Wear: blade, mat, cover sheet' : 'Wear: blade, mat',
+    label: plan.pressCycles > 0 ? 'Wear: blade, mat, cover sheet' : 'Wear: blade, mat',
     source: 'shop',
     how: 'sum of what wears',
     cash: blade + mat + cover + pillow + heatTape,
@@ -258,10 +258,10 @@ export function wearLine({ layers, plan, blank, quantity, shop, prices = {} }: W
         matLoad,
         figure('Pieces', quantity, 'count', 'typed'),
       ]),
-      ...(plan.closures > 0
+      ...(plan.pressCycles > 0
         ? [
-            worn('Cover sheet', cover, 'closings ÷ life × price', [
-              figure('Closings', plan.closures, 'count', 'computed'),
+            worn('Cover sheet', cover, 'press cycles ÷ life × price', [
+              figure('Press cycles', plan.pressCycles, 'count', 'computed'),
               getShopFigure(shop, 'coverSheetPrice'),
               getShopFigure(shop, 'coverSheetPresses'),
             ]),
@@ -269,8 +269,8 @@ export function wearLine({ layers, plan, blank, quantity, shop, prices = {} }: W
         : []),
       ...(pillow > 0
         ? [
-            worn('Pillow', pillow, 'closings ÷ life × price', [
-              figure('Closings', plan.closures, 'count', 'computed'),
+            worn('Pillow', pillow, 'press cycles ÷ life × price', [
+              figure('Press cycles', plan.pressCycles, 'count', 'computed'),
               getShopFigure(shop, 'pillowPrice'),
               getShopFigure(shop, 'pillowPresses'),
             ]),

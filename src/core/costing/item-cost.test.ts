@@ -226,11 +226,11 @@ describe('lines that not every shop has', () => {
     expect(lineOf(plain, 'overhead')).toBeUndefined();
   });
 
-  it('a pillow wears by closings, and the wrap press takes heat tape', () => {
-    const closings = plain.press.closures;
+  it('a pillow wears by press cycles, and the wrap press takes heat tape', () => {
+    const cycles = plain.press.pressCycles;
     expect(
       lineOf(costWith({ pillowPrice: 1500, pillowPresses: 100 }), 'wear')!.cash - (lineOf(plain, 'wear')?.cash ?? 0),
-    ).toBe(15 * closings);
+    ).toBe(15 * cycles);
     const cup = { blank: { ...PLAIN_ITEM.blank, heating: 'wrap' as const, fabric: 'enamel' as const } };
     expect(lineOf(costWith({ heatTape: 7 }, cup), 'wear')!.cash).toBe(7);
     expect(lineOf(costWith({ heatTape: 7 }), 'wear')!.cash).toBe(0);

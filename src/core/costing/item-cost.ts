@@ -16,7 +16,7 @@ import {
   pressLine,
   setupLine,
   spoilageLine,
-  tapeLine,
+  transferTapeLine,
   vinylLine,
   wearLine,
   weedLine,
@@ -36,9 +36,9 @@ export type CostLayer = {
   readonly place?: string;
   /** How close true shapes of it lie, by roll. */
   readonly packings?: readonly Packing[];
-  /** What was paid and is asked for it, where vinyl is not reckoned at the shelf's price. */
+  /** What was paid and is asked for it, where vinyl is not calculated at the shelf's price. */
   readonly prices?: Prices;
-  /** What a m² of it is reckoned at, whatever the shelf says: to try an offer. */
+  /** What a m² of it is calculated at, whatever the shelf says: to try an offer. */
   readonly price?: Figure;
 };
 export type ItemSpec = {
@@ -47,7 +47,7 @@ export type ItemSpec = {
   readonly layers: readonly CostLayer[];
   readonly areaBasis: AreaBasis;
   readonly artwork?: ArtworkCost;
-  /** At which price material is reckoned; the shelf's own where nothing is said, or nothing is known. */
+  /** At which price material is calculated; the shelf's own where nothing is said, or nothing is known. */
   readonly priceBasis?: PriceBasis;
   /** Offers that are chosen over cheaper ones. */ readonly offerIds?: readonly number[];
   readonly blankPrices?: Prices;
@@ -153,7 +153,7 @@ function buildLines(spec: ItemSpec, quantity: number, shop: ShopFigures): Result
       computePricePerM2(vinyl);
     return [
       vinylLine({ index, vinyl, where: wheres[index], areas: own, basis: spec.areaBasis, price }),
-      tapeLine({ index, vinyl, where: wheres[index], areas: own, shop }),
+      transferTapeLine({ index, vinyl, where: wheres[index], areas: own, shop }),
     ].flatMap((line) => line ?? []);
   });
   const drawing = artworkLine(spec.artwork);

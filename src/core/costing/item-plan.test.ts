@@ -13,7 +13,7 @@ import {
   learnMinutes,
   listMadeLayers,
   listVinylIds,
-  noteCost,
+  toAcceptedCost,
   PLAIN_DETAILS,
   resolveVariant,
   shareJointCost,
@@ -214,7 +214,7 @@ describe('what goes into it besides', () => {
     expect(own.lines.filter((line) => line.stage === 'extra').map((line) => line.total)).toEqual([15, 8]);
   });
 
-  it('material is reckoned at what the oldest lots cost, what was paid last, or what is offered', () => {
+  it('material is calculated at what the oldest lots cost, what was paid last, or what is offered', () => {
     const prices = {
       lots: [
         { label: 'Lot 1', receivedAtMs: 1, left: 60_000, price: 500 },
@@ -243,7 +243,7 @@ describe('what goes into it besides', () => {
       value: 900,
       how: 'A',
     });
-    // What the shelf has not is bought as last; what was never bought is reckoned at the shelf's price.
+    // What the shelf has not is bought as last; what was never bought is calculated at the shelf's price.
     expect(at('oldest', { ...prices, lots: [prices.lots[0]!] }).value).toBe(500);
     expect(at('oldest', { lots: [], offers: [] }).value).toBe(1000);
   });
@@ -365,14 +365,14 @@ describe('two products of one cut', () => {
 
 describe('was so much, now so much, because', () => {
   it('names what was given and is another now, and nothing that only follows', () => {
-    const noted = noteCost(costOf(PLAIN_ITEM), 5);
-    expect(explainChange(noted, costOf(PLAIN_ITEM))).toBeNull();
+    const accepted = toAcceptedCost(costOf(PLAIN_ITEM), 5);
+    expect(explainChange(accepted, costOf(PLAIN_ITEM))).toBeNull();
     const dearer = computeItemCost(
       { ...PLAIN_ITEM, layers: [{ measurement: PLAIN_LAYER, vinyl: { ...PLAIN_VINYL, rollPrice: minor(20_000) } }] },
       10,
       { ...PLAIN_SHOP, wagePerHour: 2400 },
     );
-    const change = explainChange(noted, dearer.ok ? dearer.value : (null as never))!;
+    const change = explainChange(accepted, dearer.ok ? dearer.value : (null as never))!;
     expect(change.was).toBe(616);
     expect(change.because.map(({ label, was, now }) => [label, was, now])).toEqual([
       ['Roll price', 5000, 20_000],

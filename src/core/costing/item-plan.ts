@@ -23,7 +23,7 @@ export type Placement = {
   /** One for each worn layer of the artwork, in its order. */
   readonly vinylIds: readonly number[];
 };
-/** What a customer may have besides, such as a name: the artwork is a usual example of it, by which it is reckoned. */
+/** What a customer may have besides, such as a name: the artwork is a usual example of it, by which it is calculated. */
 export type ItemOption = { readonly label: string; readonly surcharge: Minor; readonly placement: Placement };
 /** What is otherwise for a size or a colour of the blank; null stands for any. The first that fits wins, for price and vinyl each. */
 export type VariantRule = {
@@ -51,7 +51,7 @@ export type ItemDetails = {
   /** What is weeded out, where that sells too. */
   readonly negative: Negative | null;
   readonly priceBasis: PriceBasis;
-  /** Offers that are chosen over cheaper ones, where material is reckoned by offers. */
+  /** Offers that are chosen over cheaper ones, where material is calculated by offers. */
   readonly offerIds: readonly number[];
   /** What a shop asks for the like; null where nobody looked. */
   readonly othersAsk: Minor | null;

@@ -6,7 +6,7 @@ import { computeItemCost, computeLadder, LADDER_QUANTITIES, levelLadder } from '
 it('each rung is the cost at its quantity', () => {
   const ladder = computeLadder(PLAIN_ITEM, LADDER_QUANTITIES, PLAIN_SHOP);
   const ten = computeItemCost(PLAIN_ITEM, 10, PLAIN_SHOP);
-  if (!ladder.ok || !ten.ok) throw new Error('not reckoned');
+  if (!ladder.ok || !ten.ok) throw new Error('not calculated');
   expect(ladder.value.map((cost) => cost.quantity)).toEqual([...LADDER_QUANTITIES]);
   expect(ladder.value[3]!.withRisk.value).toBe(ten.value.withRisk.value);
   expect(ladder.value.at(-1)!.withRisk.value).toBeLessThan(ladder.value[0]!.withRisk.value);

@@ -61,7 +61,7 @@ const FINEST_FLATTENING_MM = 0.0002;
 const toleranceFor = (extent: number): number =>
   Math.max(FINEST_FLATTENING_MM, Math.min(FLATTENING_MM, extent * FLATTENING_SHARE));
 
-/** Across the contour's narrower way, control points included, mm: what it may lose of its area is reckoned by that. */
+/** Across the contour's narrower way, control points included, mm: what it may lose of its area is calculated by that. */
 function narrowExtent({ start, segments }: Contour): number {
   let left = start.x,
     right = start.x,

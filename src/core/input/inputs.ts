@@ -122,7 +122,7 @@ const artworkFields = {
   layerVinylIds: yup.array(rowId('Vinyl').nullable().defined()).required(),
   licence: oneOf<Licence>('Licence', LICENCES),
 };
-export const artworkKept = yup.object({ ...artworkFields, fileName: shortText('File name', 255) });
+export const newArtworkInput = yup.object({ ...artworkFields, fileName: shortText('File name', 255) });
 export const artworkChange = yup.object(artworkFields);
 
 /** What a weeding map is printed of, beside the drawing itself. */
@@ -183,8 +183,8 @@ const partIds = yup
   .required()
   .min(1, 'Choose at least one part.')
   .max(5000, 'At most 5000 parts at once.');
-export const startWorkInput = yup.object({ station: oneOf<Station>('Station', STATIONS), partIds });
-export const stopWorkInput = yup.object({
+export const startSessionInput = yup.object({ station: oneOf<Station>('Station', STATIONS), partIds });
+export const stopSessionInput = yup.object({
   outcome: oneOf<'done' | 'paused' | 'discarded'>('Outcome', ['done', 'paused', 'discarded']),
 });
 export const spoilInput = yup.object({

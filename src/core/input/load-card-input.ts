@@ -20,7 +20,7 @@ export const loadCardInput = yup.object({
         density: numberBetween('Share', 0, 100, 'Of what is used.'),
         lengthMm: mm('Length'),
         shape: ring,
-        badSpots: yup.array(ring).required().max(50),
+        spoiledSpots: yup.array(ring).required().max(50),
         facts: yup
           .object({
             isRoll: yes(),

@@ -34,7 +34,7 @@ const stock = yup.lazy((value: unknown) => {
       kind: oneOf('Stock', ['offcut'] as const),
       id,
       shape: ring,
-      badSpots: yup.array(ring).max(50).default([]),
+      spoiledSpots: yup.array(ring).max(50).default([]),
     });
   if (kind === 'sheet')
     return yup.object({
@@ -64,7 +64,7 @@ export const cutLoadInput = yup.object({
         lotId: rowId('Lot'),
         usedLengthMm: numberBetween('Cut off', 0.1, 200_000, 'In mm.'),
         /** Kept as offcuts: outlines of them where they lie on the stock. */
-        rests: yup.array(ring).max(10, 'Rests: at most ten.').default([]),
+        leftovers: yup.array(ring).max(10, 'Leftovers: at most ten.').default([]),
         /** Pieces on it that no order asked for: they bear their share, and no order does. */
         spareMm2: numberBetween('Spare', 0, 1e9, 'In mm².').default(0),
         parts: yup.array(partShare).required().max(2000),

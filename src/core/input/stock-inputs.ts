@@ -42,7 +42,7 @@ export const countInput = yup.object({
   note: optionalText('Note', 200),
 });
 export const remarkInput = yup.object({ remark: optionalText('Remark', 200) });
-export const spotsInput = yup.object({
+export const spoiledSpotsInput = yup.object({
   spots: yup
     .array(
       yup.object({

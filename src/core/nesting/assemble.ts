@@ -3,7 +3,7 @@
 
 import type { Bin } from './bins';
 import { measureOverlap } from './collide';
-import type { Random, Spot } from './field';
+import type { Random, Placing } from './field';
 import { Pose, TURN_STEPS } from './pose';
 import type { Shape } from './shape';
 import { matchTurns, measureFreeAngle, measureTouch, meetsWholly, TOUCH_MM, type Corner, type Laid } from './touching';
@@ -32,7 +32,7 @@ type Table = {
 /** A way to lay one more piece. */
 type Option = {
   readonly shape: Shape;
-  readonly spot: Spot;
+  readonly placing: Placing;
   readonly corner: Corner;
   readonly minX: number;
   readonly maxX: number;
@@ -44,7 +44,7 @@ type Option = {
 /** A part of the puzzle, laid. */
 type State = {
   readonly laid: readonly Laid[];
-  readonly placed: ReadonlyMap<number, Spot>;
+  readonly placed: ReadonlyMap<number, Placing>;
   readonly waiting: ReadonlyMap<Shape, readonly number[]>;
   /** All ways to go on. */
   readonly options: readonly Option[];
@@ -64,7 +64,7 @@ export function* assemble(
   random: Random,
   { beam, branches, noise }: AssembleEffort,
   shorterThan: number,
-): Generator<void, ReadonlyMap<number, Spot> | null | false> {
+): Generator<void, ReadonlyMap<number, Placing> | null | false> {
   // What a held corner is worth is varied too: puzzles differ in it.
   const table: Table = {
     bin,
@@ -77,7 +77,7 @@ export function* assemble(
   const laid: Laid[] = bin.obstacles.map(({ shape, x, y }) => ({
     shape,
     pose: new Pose(shape, 0),
-    spot: { x, y, step: 0 },
+    placing: { x, y, step: 0 },
   }));
   const waiting = new Map<Shape, readonly number[]>();
   for (const member of members) waiting.set(shapes[member]!, [...(waiting.get(shapes[member]!) ?? []), member]);
@@ -103,7 +103,7 @@ export function* assemble(
     for (const state of states) {
       const own = new Map<number, Option>();
       for (const option of [...state.options].sort((a, b) => b.score - a.score)) {
-        own.set(state.mark + markOf(shapes.indexOf(option.shape), option.spot), option);
+        own.set(state.mark + markOf(shapes.indexOf(option.shape), option.placing), option);
         if (own.size >= branches) break;
       }
       for (const [mark, option] of own) {
@@ -123,54 +123,62 @@ export function* assemble(
     if (count === FIRST_FEW && Math.max(...states.map((state) => state.touched)) < FIRST_FEW * LEAST_TOUCHING)
       return false;
   }
-  const reachOf = ({ laid: all }: State) => Math.max(...all.map(({ pose, spot }) => spot.y + pose.maxY));
+  const reachOf = ({ laid: all }: State) => Math.max(...all.map(({ pose, placing }) => placing.y + pose.maxY));
   return states.reduce((best, state) => (reachOf(state) < reachOf(best) ? state : best)).placed;
 }
 
 /** Added up over pieces it tells one layout from another. */
-const markOf = (kind: number, spot: Spot): number =>
+const markOf = (kind: number, placing: Placing): number =>
   Math.round(
     Math.sin(
       (kind + 1) * 12.9898 +
-        Math.round(spot.x * 10) * 78.233 +
-        Math.round(spot.y * 10) * 37.719 +
-        Math.round(spot.step * 4) * 4.581,
+        Math.round(placing.x * 10) * 78.233 +
+        Math.round(placing.y * 10) * 37.719 +
+        Math.round(placing.step * 4) * 4.581,
     ) * 1e12,
   );
 
 /** The state with one more piece: ways to go on that it stands in are gone, those beside it touch more, and its corners open new ones. */
-function lay(table: Table, state: State, { shape, spot, touching }: Option, value: number, mark: number): State {
-  const pose = new Pose(shape, spot.step),
-    laid = [...state.laid, { shape, pose, spot }];
+function lay(table: Table, state: State, { shape, placing, touching }: Option, value: number, mark: number): State {
+  const pose = new Pose(shape, placing.step),
+    laid = [...state.laid, { shape, pose, placing }];
   const [member, ...copies] = state.waiting.get(shape)!,
     waiting = new Map(state.waiting);
   if (copies.length > 0) waiting.set(shape, copies);
   else waiting.delete(shape);
-  const left = spot.x + pose.minX - TOUCH_MM,
-    right = spot.x + pose.maxX + TOUCH_MM,
-    top = spot.y + pose.minY - TOUCH_MM,
-    bottom = spot.y + pose.maxY + TOUCH_MM;
+  const left = placing.x + pose.minX - TOUCH_MM,
+    right = placing.x + pose.maxX + TOUCH_MM,
+    top = placing.y + pose.minY - TOUCH_MM,
+    bottom = placing.y + pose.maxY + TOUCH_MM;
   const options: Option[] = [];
   for (const option of state.options) {
     if (!waiting.has(option.shape)) continue;
     if (option.minX >= right || option.maxX <= left || option.minY >= bottom || option.maxY <= top)
       options.push(option);
     else {
-      const own = option.shape.pose(option.spot.step);
+      const own = option.shape.pose(option.placing.step);
       if (
-        measureOverlap(option.shape, own, shape, pose, spot.x - option.spot.x, spot.y - option.spot.y, Infinity) === 0
+        measureOverlap(
+          option.shape,
+          own,
+          shape,
+          pose,
+          placing.x - option.placing.x,
+          placing.y - option.placing.y,
+          Infinity,
+        ) === 0
       )
-        options.push(rate(table, laid, option.shape, own, option.spot, option.corner));
+        options.push(rate(table, laid, option.shape, own, option.placing, option.corner));
     }
   }
-  const turn = (spot.step * 2 * Math.PI) / TURN_STEPS,
+  const turn = (placing.step * 2 * Math.PI) / TURN_STEPS,
     kinds = [...waiting.keys()];
   const corners = new Set(state.options.map((option) => option.corner));
   for (const at of shape.sharp) {
     const before = shape.before[at]!,
       corner: Corner = {
-        x: spot.x + pose.xAt(at),
-        y: spot.y + pose.yAt(at),
+        x: placing.x + pose.xAt(at),
+        y: placing.y + pose.yAt(at),
         into: shape.directions[before]! + turn,
         out: shape.directions[at]! + turn,
         intoMm: shape.lengths[before]!,
@@ -186,7 +194,7 @@ function lay(table: Table, state: State, { shape, spot, touching }: Option, valu
       : [...corners].filter((corner) => isPocket(measureFreeAngle(table.bin, laid, corner))).length;
   return {
     laid,
-    placed: new Map([...state.placed, [member!, spot]]),
+    placed: new Map([...state.placed, [member!, placing]]),
     waiting,
     options,
     value: value - LOST_POCKET * lost,
@@ -222,7 +230,8 @@ function listOptions(
         if (
           laid.some(
             (other) =>
-              measureOverlap(shape, pose, other.shape, other.pose, other.spot.x - x, other.spot.y - y, Infinity) > 0,
+              measureOverlap(shape, pose, other.shape, other.pose, other.placing.x - x, other.placing.y - y, Infinity) >
+              0,
           )
         )
           continue;
@@ -238,14 +247,14 @@ function rate(
   laid: readonly Laid[],
   shape: Shape,
   pose: Pose,
-  spot: Spot,
+  placing: Placing,
   corner: Corner,
 ): Option {
-  const { x, y } = spot,
+  const { x, y } = placing,
     { touching, held } = measureTouch(bin, shape, pose, x, y, laid);
   return {
     shape,
-    spot,
+    placing,
     corner,
     minX: x + pose.minX,
     maxX: x + pose.maxX,

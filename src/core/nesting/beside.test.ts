@@ -14,8 +14,8 @@ import {
   checkLayout,
   chooseStock,
   drawMarks,
-  fillRest,
-  findRests,
+  fillSheet,
+  findLeftovers,
   listIslands,
   measureLayout,
   nest,
@@ -50,18 +50,18 @@ const mustNest = async (pieces: readonly NestPiece[], stock: readonly NestStock[
 describe('what is left', () => {
   const sheet: NestStock = { kind: 'sheet', id: '1', widthMm: 300, lengthMm: 400, count: 1 };
   it('of a sheet with one piece in its corner: a strip, the larger rectangles beside it, or an ell', () => {
-    const rests = findRests(sheet, [box(5, 5, 100, 150)], 6, 160);
-    const of = (kind: string) => rests.find((rest) => rest.kind === kind)!;
+    const leftovers = findLeftovers(sheet, [box(5, 5, 100, 150)], 6, 160);
+    const of = (kind: string) => leftovers.find((leftover) => leftover.kind === kind)!;
     expect(of('strip').areaMm2).toBe(300 * 240);
     // Behind it 300 × 240, beside it 190 × 160, on a raster of 5 mm.
     expect(of('rectangles').areaMm2).toBeGreaterThan(300 * 235 + 185 * 155);
     expect(of('shape').areaMm2).toBeCloseTo(300 * 400 - 108 * 158, -1);
-    expect(rests[0]!.kind).toBe('rectangles');
+    expect(leftovers[0]!.kind).toBe('rectangles');
   });
   it('never takes in what was cut, and nothing narrower than 60 mm', () => {
     const placed = [box(20, 10, 120, 90), box(180, 40, 90, 160), box(30, 130, 100, 60)];
-    for (const rest of findRests(sheet, placed, 6, 205))
-      for (const ring of rest.pieces) {
+    for (const leftover of findLeftovers(sheet, placed, 6, 205))
+      for (const ring of leftover.pieces) {
         const bounds = boundPoints([ring])!;
         expect(Math.min(bounds.width, bounds.height)).toBeGreaterThanOrEqual(60);
         for (const cut of placed)
@@ -72,8 +72,10 @@ describe('what is left', () => {
       }
   });
   it('of a full sheet or a roll is nothing; of an odd offcut keeps to its outline', () => {
-    expect(findRests(sheet, [box(0, 0, 300, 400)], 6, 400)).toEqual([]);
-    expect(findRests({ kind: 'roll', id: '1', widthMm: 300, lengthMm: 400 }, [box(0, 0, 20, 20)], 6, 30)).toEqual([]);
+    expect(findLeftovers(sheet, [box(0, 0, 300, 400)], 6, 400)).toEqual([]);
+    expect(findLeftovers({ kind: 'roll', id: '1', widthMm: 300, lengthMm: 400 }, [box(0, 0, 20, 20)], 6, 30)).toEqual(
+      [],
+    );
     const ell: Polyline = [
       { x: 0, y: 0 },
       { x: 100, y: 0 },
@@ -82,10 +84,15 @@ describe('what is left', () => {
       { x: 300, y: 300 },
       { x: 0, y: 300 },
     ];
-    const rests = findRests({ kind: 'offcut', id: '2', shape: ell, badSpots: [] }, [box(5, 5, 80, 80)], 6, 90);
-    expect(rests.map((rest) => rest.kind).sort()).toEqual(['rectangles', 'shape']);
-    for (const rest of rests)
-      for (const ring of rest.pieces)
+    const leftovers = findLeftovers(
+      { kind: 'offcut', id: '2', shape: ell, spoiledSpots: [] },
+      [box(5, 5, 80, 80)],
+      6,
+      90,
+    );
+    expect(leftovers.map((leftover) => leftover.kind).sort()).toEqual(['rectangles', 'shape']);
+    for (const leftover of leftovers)
+      for (const ring of leftover.pieces)
         expect(computeRegionArea(intersectRegions(makeRegion([ring]), makeRegion([ell])))).toBeCloseTo(
           computeRingArea(ring),
           0,
@@ -99,7 +106,7 @@ describe('filling what is left', () => {
     const pieces = [piece('a', 120, 80, 2)],
       layout = await mustNest(pieces, stock);
     const more = [piece('b', 50, 50, 6), piece('huge', 190, 500)];
-    const found = await fillRest(pieces, layout, more, stock, options);
+    const found = await fillSheet(pieces, layout, more, stock, options);
     const added = found.ok ? found.value : [];
     expect(added.length).toBeGreaterThan(0);
     expect(added.every((placement) => placement.pieceId === 'b')).toBe(true);
@@ -117,9 +124,9 @@ describe('filling what is left', () => {
     const pieces = [piece('a', 100, 60, 2)],
       layout = await mustNest(pieces, stock);
     expect(layout.sheets.map((use) => use.sheet)).toEqual([0, 1]);
-    const found = await fillRest(pieces, layout, [piece('b', 40, 30)], stock, options, 1);
+    const found = await fillSheet(pieces, layout, [piece('b', 40, 30)], stock, options, 1);
     expect(found.ok && found.value.map((placement) => placement.sheet)).toEqual([1]);
-    const none = await fillRest(pieces, layout, [piece('b', 100, 60)], stock, options, 1);
+    const none = await fillSheet(pieces, layout, [piece('b', 100, 60)], stock, options, 1);
     expect(none.ok && none.value).toEqual([]);
   });
 });
@@ -130,7 +137,7 @@ describe('which stock', () => {
     kind: 'offcut',
     id,
     shape: box(0, 0, width, length),
-    badSpots: [],
+    spoiledSpots: [],
   });
   const choose = async (pieces: readonly NestPiece[], stock: readonly NestStock[]) => {
     const found = await chooseStock(pieces, stock, options);

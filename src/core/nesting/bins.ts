@@ -64,7 +64,7 @@ function offcutBin(entry: Extract<NestStock, { kind: 'offcut' }>, { sideMm }: St
       { x: box.x, y: box.y + box.height },
     ],
   ]);
-  const taken = [...splitPieces(subtractRegions(frame, reached)), ...splitPieces(makeRegion(entry.badSpots))];
+  const taken = [...splitPieces(subtractRegions(frame, reached)), ...splitPieces(makeRegion(entry.spoiledSpots))];
   const obstacles = taken.map((piece) => {
     const shape = new Shape(makeRegion([piece.outer, ...piece.cavities]), [0]);
     return { shape, x: shape.middleX - box.x, y: shape.middleY - box.y };

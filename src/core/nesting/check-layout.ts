@@ -21,7 +21,7 @@ export type LayoutFault =
       /** How much nearer than the gap they are, mm. */ readonly byMm: number;
     }
   | { readonly kind: 'outside'; readonly placement: Placement; readonly byMm: number }
-  | { readonly kind: 'bad-spot'; readonly placement: Placement }
+  | { readonly kind: 'spoiled-spot'; readonly placement: Placement }
   | { readonly kind: 'missing'; readonly pieceId: string; readonly copy: number };
 export type CheckOptions = {
   readonly gapMm: number;
@@ -49,11 +49,11 @@ export function checkLayout(
     if (byMm > toleranceMm) faults.push({ kind: 'outside', placement: one.placement, byMm });
     if (
       entry?.kind === 'offcut' &&
-      entry.badSpots.some(
+      entry.spoiledSpots.some(
         (spot) => computeRegionArea(intersectRegions(makeRegion([spot]), one.region)) > toleranceMm * toleranceMm,
       )
     )
-      faults.push({ kind: 'bad-spot', placement: one.placement });
+      faults.push({ kind: 'spoiled-spot', placement: one.placement });
     for (const other of laid.slice(at + 1)) {
       if (other.placement.sheet !== one.placement.sheet) continue;
       const distance = measureDistance(one, other, gapMm);

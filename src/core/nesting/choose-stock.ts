@@ -4,9 +4,9 @@ import { computeRingArea } from '../geometry';
 import { succeed, type Result } from '../units';
 import { nest } from './nest';
 import type { NestLayout, NestOptions, NestPiece, NestProblem, NestStock } from './nesting';
-import { fitLargestRest } from './leftovers';
+import { fitLargestLeftover } from './leftovers';
 
-/** `stock` is what is used of what was offered, `layout` a first layout on it; `wasteMm2` is what is gone and is neither piece nor kept as a rest. */
+/** `stock` is what is used of what was offered, `layout` a first layout on it; `wasteMm2` is what is gone and is neither piece nor kept as a leftover. */
 export type ChosenStock = {
   readonly stock: readonly NestStock[];
   readonly layout: NestLayout;
@@ -20,8 +20,8 @@ const areaOf = (stock: NestStock): number =>
 export function measureWaste(stock: readonly NestStock[], layout: NestLayout): number {
   return layout.sheets.reduce((sum, use) => {
     const kind = stock.find((entry) => entry.id === use.stockId);
-    const rest = kind?.kind === 'sheet' ? fitLargestRest(kind.widthMm, kind.lengthMm, use.usedLengthMm) : null;
-    return sum + use.usedMm2 - use.piecesMm2 - (rest ? rest.widthMm * rest.lengthMm : 0);
+    const leftover = kind?.kind === 'sheet' ? fitLargestLeftover(kind.widthMm, kind.lengthMm, use.usedLengthMm) : null;
+    return sum + use.usedMm2 - use.piecesMm2 - (leftover ? leftover.widthMm * leftover.lengthMm : 0);
   }, 0);
 }
 

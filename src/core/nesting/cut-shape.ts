@@ -12,10 +12,10 @@ export type CutOutline = {
 };
 /** A layer as it is cut, and what of it would fall apart. */
 export type CutShape = CutOutline & { readonly islands: readonly CutOutline[] };
-/** Of the worn layers, counted from 0, the one at `layerIndex`, with the artwork `widthMm` wide; `keptWidthMm` is the width that the steps were taken at. */
+/** Of the worn layers, counted from 0, the one at `layerIndex`, with the artwork `widthMm` wide; `savedWidthMm` is the width that the steps were taken at. */
 export type ShapeWish = {
   readonly steps: readonly PrepStep[];
-  readonly keptWidthMm: number;
+  readonly savedWidthMm: number;
   readonly widthMm: number;
   readonly layerIndex: number;
   readonly mirrored: boolean;
@@ -24,9 +24,9 @@ export type ShapeWish = {
 /** Null where the drawing can't be read any more, or has no such layer. */
 export function readCutShape(
   drawing: string,
-  { steps, keptWidthMm, widthMm, layerIndex, mirrored }: ShapeWish,
+  { steps, savedWidthMm, widthMm, layerIndex, mirrored }: ShapeWish,
 ): CutShape | null {
-  const prepared = prepareFile(drawing, steps.length > 0 ? steps : null, keptWidthMm);
+  const prepared = prepareFile(drawing, steps.length > 0 ? steps : null, savedWidthMm);
   if (!prepared.ok) return null;
   const { resolved, facts } = prepared.value;
   const key = getWornLayers(facts.measurement)[layerIndex]?.key;

@@ -4,11 +4,11 @@ import { measureOverlap } from './collide';
 import { Pose } from './pose';
 import type { Shape } from './shape';
 
-export type Spot = { x: number; y: number; step: number };
+export type Placing = { x: number; y: number; step: number };
 export type Random = () => number;
 
 export class Field {
-  readonly spots: Spot[];
+  readonly placings: Placing[];
   /** Overlap of i and j at i × count + j. */
   private readonly overlaps: Float64Array;
   readonly weights: Float64Array;
@@ -20,13 +20,13 @@ export class Field {
   /** Fixed shapes come after the free ones and never move. */
   constructor(
     readonly shapes: readonly Shape[],
-    spots: readonly Spot[],
+    placings: readonly Placing[],
     readonly free: number,
     public width: number,
     public length: number,
   ) {
-    this.spots = spots.map((spot) => ({ ...spot }));
-    this.poses = shapes.map((shape, at) => new Pose(shape, this.spots[at]!.step));
+    this.placings = placings.map((placing) => ({ ...placing }));
+    this.poses = shapes.map((shape, at) => new Pose(shape, this.placings[at]!.step));
     this.boxes = new Float64Array(shapes.length * 4);
     for (let at = 0; at < shapes.length; at++) this.rebox(at);
     this.overlaps = new Float64Array(shapes.length * shapes.length);
@@ -37,7 +37,7 @@ export class Field {
 
   /** What is left of the overlap when `at` stood there: weighed, up to `limit`. */
   weigh(at: number, x: number, y: number, step: number, limit: number): number {
-    const { shapes, spots, poses, weights } = this;
+    const { shapes, placings, poses, weights } = this;
     const shape = shapes[at]!,
       pose = shape.pose(step),
       row = at * shapes.length;
@@ -57,17 +57,25 @@ export class Field {
       )
         continue;
       const weight = weights[row + other]!,
-        spot = spots[other]!;
+        placing = placings[other]!;
       sum +=
         weight *
-        measureOverlap(shape, pose, shapes[other]!, poses[other]!, spot.x - x, spot.y - y, (limit - sum) / weight);
+        measureOverlap(
+          shape,
+          pose,
+          shapes[other]!,
+          poses[other]!,
+          placing.x - x,
+          placing.y - y,
+          (limit - sum) / weight,
+        );
       if (sum >= limit) return Infinity;
     }
     return sum;
   }
 
   private rebox(at: number): void {
-    const { x, y } = this.spots[at]!,
+    const { x, y } = this.placings[at]!,
       pose = this.poses[at]!,
       box = at * 4;
     this.boxes[box] = x + pose.minX;
@@ -77,19 +85,19 @@ export class Field {
   }
 
   move(at: number, x: number, y: number, step: number): void {
-    const spot = this.spots[at]!;
-    spot.x = x;
-    spot.y = y;
-    spot.step = step;
+    const placing = this.placings[at]!;
+    placing.x = x;
+    placing.y = y;
+    placing.step = step;
     this.poses[at]!.turn(step);
     this.rebox(at);
     this.refresh(at);
   }
 
   private refresh(at: number): void {
-    const { shapes, spots, poses, overlaps, boxes } = this,
+    const { shapes, placings, poses, overlaps, boxes } = this,
       count = shapes.length,
-      spot = spots[at]!,
+      placing = placings[at]!,
       own = at * 4;
     for (let other = 0, box = 0; other < count; other++, box += 4) {
       if (other === at) continue;
@@ -102,14 +110,14 @@ export class Field {
         overlaps[at * count + other] = overlaps[other * count + at] = 0;
         continue;
       }
-      const there = spots[other]!;
+      const there = placings[other]!;
       overlaps[at * count + other] = overlaps[other * count + at] = measureOverlap(
         shapes[at]!,
         poses[at]!,
         shapes[other]!,
         poses[other]!,
-        there.x - spot.x,
-        there.y - spot.y,
+        there.x - placing.x,
+        there.y - placing.y,
         Infinity,
       );
     }
@@ -127,18 +135,18 @@ export class Field {
 
   /** The place in the box nearest to where it stands. Overlaps are not refreshed. */
   clampInside(at: number): void {
-    const spot = this.spots[at]!,
+    const placing = this.placings[at]!,
       pose = this.poses[at]!;
-    spot.x = Math.max(-pose.minX, Math.min(this.width - pose.maxX, spot.x));
-    spot.y = Math.max(-pose.minY, Math.min(this.length - pose.maxY, spot.y));
+    placing.x = Math.max(-pose.minX, Math.min(this.width - pose.maxX, placing.x));
+    placing.y = Math.max(-pose.minY, Math.min(this.length - pose.maxY, placing.y));
     this.rebox(at);
   }
 
   /** All free pieces where they are told, and all overlaps anew; what is fixed stays, whatever is told of it. */
-  place(spots: readonly Spot[]): void {
+  place(placings: readonly Placing[]): void {
     for (let at = 0; at < this.free; at++) {
-      Object.assign(this.spots[at]!, spots[at]);
-      this.poses[at]!.turn(this.spots[at]!.step);
+      Object.assign(this.placings[at]!, placings[at]);
+      this.poses[at]!.turn(this.placings[at]!.step);
       this.clampInside(at);
     }
     for (let at = 0; at < this.free; at++) this.refresh(at);
@@ -186,7 +194,7 @@ export class Field {
   /** How far along the box the free pieces reach. */
   reach(): number {
     let reach = 0;
-    for (let at = 0; at < this.free; at++) reach = Math.max(reach, this.spots[at]!.y + this.poses[at]!.maxY);
+    for (let at = 0; at < this.free; at++) reach = Math.max(reach, this.placings[at]!.y + this.poses[at]!.maxY);
     return reach;
   }
 }

@@ -21,7 +21,7 @@ export function stockOf(
  * The pieces of `more` that found room among `placements`, on the sheets that are used already; the first of them come first. Nothing that lies
  * there is moved. Pieces that are too large for it are left out. `only`: no other sheet than this.
  */
-export async function fillRest(
+export async function fillSheet(
   pieces: readonly NestPiece[],
   layout: NestLayout,
   more: readonly NestPiece[],

@@ -1,6 +1,6 @@
 // A first layout, quickly: the largest pieces first, each put where it reaches least far along without overlapping.
 
-import { Field, type Random, type Spot } from './field';
+import { Field, type Random, type Placing } from './field';
 import { seek, type Effort } from './seek';
 import type { Bin } from './bins';
 import type { Shape } from './shape';
@@ -22,19 +22,19 @@ export function fillBin(
   bin: Bin,
   shapes: readonly Shape[],
   members: readonly number[],
-  anchored: readonly { readonly shape: Shape; readonly spot: Spot }[],
+  anchored: readonly { readonly shape: Shape; readonly placing: Placing }[],
   random: Random,
 ): Filled {
   const order = [...members].sort((a, b) => shapes[b]!.size - shapes[a]!.size);
   const fixed = [
-    ...anchored.map(({ shape, spot }) => ({ shape, spot })),
-    ...bin.obstacles.map(({ shape, x, y }) => ({ shape, spot: { x, y, step: 0 } })),
+    ...anchored.map(({ shape, placing }) => ({ shape, placing })),
+    ...bin.obstacles.map(({ shape, x, y }) => ({ shape, placing: { x, y, step: 0 } })),
   ];
   const all = [...order.map((at) => shapes[at]!), ...fixed.map((entry) => entry.shape)];
   // Nothing is clamped into the box before it is laid out.
   const field = new Field(
     all,
-    [...order.map(() => ({ x: AWAY, y: AWAY, step: 0 })), ...fixed.map((entry) => entry.spot)],
+    [...order.map(() => ({ x: AWAY, y: AWAY, step: 0 })), ...fixed.map((entry) => entry.placing)],
     0,
     bin.width,
     bin.length,
@@ -42,14 +42,14 @@ export function fillBin(
   field.weights.fill(OVERLAP_WEIGHT);
   const effort: Effort = effortFor(order.length);
   const inside: number[] = [],
-    spots: Spot[] = [],
+    placings: Placing[] = [],
     left: number[] = [];
   // Only as far along as it has to: the box grows with what is in it.
   let reach = 0;
   for (const [at, member] of order.entries()) {
     const shape = all[at]!;
     const base = shape.steps?.[0] ?? 0;
-    field.spots[at]!.step = base;
+    field.placings[at]!.step = base;
     let placed = false;
     for (const stretch of [1, 2.2, Infinity]) {
       const room = Math.min(bin.length, reach + stretch * shape.size * 1.5 + 1);
@@ -70,14 +70,14 @@ export function fillBin(
     if (!placed) left.push(member);
     else {
       inside.push(member);
-      spots.push({ ...field.spots[at]! });
+      placings.push({ ...field.placings[at]! });
     }
   }
   const kept = inside.map((member) => shapes[member]!);
   return {
     field: new Field(
       [...kept, ...fixed.map((entry) => entry.shape)],
-      [...spots, ...fixed.map((entry) => entry.spot)],
+      [...placings, ...fixed.map((entry) => entry.placing)],
       kept.length,
       bin.width,
       bin.length,
@@ -87,7 +87,8 @@ export function fillBin(
   };
 }
 
-const isFree = (field: Field, at: number, { x, y, step }: Spot): boolean => field.weigh(at, x, y, step, Infinity) === 0;
+const isFree = (field: Field, at: number, { x, y, step }: Placing): boolean =>
+  field.weigh(at, x, y, step, Infinity) === 0;
 
 /** With many pieces each is given less. */
 const effortFor = (count: number): Effort =>

@@ -1,12 +1,12 @@
 // Makes a layout better: a strip shorter, or more pieces on a sheet. Each is a row of attempts; what fails is forgotten.
 
 import type { Bin } from './bins';
-import { Field, type Random, type Spot } from './field';
+import { Field, type Random, type Placing } from './field';
 import type { Shape } from './shape';
 import { assemble, type AssembleEffort } from './assemble';
 import { packRectangles, SHORT_WORK } from './rectangles';
 import { seek } from './seek';
-import { copySpots, separate, type Patience } from './separate';
+import { copyPlacings, separate, type Patience } from './separate';
 import { looksLikePuzzle } from './touching';
 
 /** By how much shorter a strip is tried, at first and at least. */
@@ -24,7 +24,7 @@ const patienceFor = (shapes: readonly Shape[]): Patience =>
     : { passes: 80, effort: { anywhere: 8, nearby: 6, aligned: 2, followed: 1 } };
 
 /** The best that is known of a strip, whichever way it was found. */
-export type Best = { spots: readonly Spot[]; reach: number };
+export type Best = { placings: readonly Placing[]; reach: number };
 
 /**
  * Draws the far end of the strip nearer. What can't be separated at a length is disturbed and tried again from where it came
@@ -46,14 +46,14 @@ export function* shortenStrip(
     yield;
     const target = Math.max(leastLength, best.reach * (1 - by));
     field.length = target;
-    field.place(closeGap(best.spots, best.reach, best.reach - target, random));
+    field.place(closeGap(best.placings, best.reach, best.reach - target, random));
     let done = yield* separate(field, random, patience);
     for (let again = 0; !done && again < AGAIN && best.reach > target; again++) {
-      field.place(swapTwo(field, copySpots(field), random));
+      field.place(swapTwo(field, copyPlacings(field), random));
       done = yield* separate(field, random, patience);
     }
     if (done && field.reach() < best.reach) {
-      best.spots = copySpots(field);
+      best.placings = copyPlacings(field);
       best.reach = field.reach();
       onShorter();
     }
@@ -77,20 +77,20 @@ export function* assembleAnew(
     yield;
     const straight = round > 0 ? packRectangles(bin, shapes, members, random, SHORT_WORK) : null;
     if (straight && straight.field.reach() < best.reach) {
-      best.spots = copySpots(straight.field);
+      best.placings = copyPlacings(straight.field);
       best.reach = straight.field.reach();
       onShorter();
     }
-    const spots = yield* assemble(bin, shapes, members, random, effortOf(round), best.reach);
-    if (spots === false) {
+    const placings = yield* assemble(bin, shapes, members, random, effortOf(round), best.reach);
+    if (placings === false) {
       if (straight) continue;
       return;
     }
-    if (!spots) continue;
-    const all = best.spots.map((spot, at) => spots.get(at) ?? spot);
+    if (!placings) continue;
+    const all = best.placings.map((placing, at) => placings.get(at) ?? placing);
     const reach = Math.max(...members.map((at) => all[at]!.y + shapes[at]!.pose(all[at]!.step).maxY));
     if (reach >= best.reach) continue;
-    best.spots = all;
+    best.placings = all;
     best.reach = reach;
     onShorter();
   }
@@ -107,26 +107,26 @@ const effortOf = (round: number): AssembleEffort =>
 const FULL = 1.0005;
 
 /** Everything beyond a place along the strip is drawn nearer by `gap`. */
-function closeGap(spots: readonly Spot[], reach: number, gap: number, random: Random): readonly Spot[] {
+function closeGap(placings: readonly Placing[], reach: number, gap: number, random: Random): readonly Placing[] {
   const cut = random() * reach;
-  return spots.map((spot) => (spot.y > cut ? { ...spot, y: spot.y - gap } : spot));
+  return placings.map((placing) => (placing.y > cut ? { ...placing, y: placing.y - gap } : placing));
 }
 
 /** Two large pieces of unlike shape change places. */
-function swapTwo(field: Field, spots: readonly Spot[], random: Random): readonly Spot[] {
+function swapTwo(field: Field, placings: readonly Placing[], random: Random): readonly Placing[] {
   const large = Array.from({ length: field.free }, (_, at) => at)
     .sort((a, b) => field.shapes[b]!.areaMm2 - field.shapes[a]!.areaMm2)
     .slice(0, Math.max(2, Math.ceil(field.free * 0.6)));
   const first = large[Math.floor(random() * large.length)]!,
     others = large.filter((at) => field.shapes[at] !== field.shapes[first]);
   const second = others[Math.floor(random() * others.length)];
-  if (second === undefined) return spots;
-  return spots.map((spot, at) =>
+  if (second === undefined) return placings;
+  return placings.map((placing, at) =>
     at === first
-      ? { ...spot, x: spots[second]!.x, y: spots[second]!.y }
+      ? { ...placing, x: placings[second]!.x, y: placings[second]!.y }
       : at === second
-        ? { ...spot, x: spots[first]!.x, y: spots[first]!.y }
-        : spot,
+        ? { ...placing, x: placings[first]!.x, y: placings[first]!.y }
+        : placing,
   );
 }
 
@@ -134,10 +134,10 @@ function swapTwo(field: Field, spots: readonly Spot[], random: Random): readonly
 export function* pressIn(field: Field, shape: Field['shapes'][number], random: Random): Generator<void, Field | null> {
   const fixed = field.shapes.length - field.free;
   const shapes = [...field.shapes.slice(0, field.free), shape, ...field.shapes.slice(field.free)];
-  const start: Spot = { x: field.width / 2, y: field.length / 2, step: shape.steps?.[0] ?? 0 };
+  const start: Placing = { x: field.width / 2, y: field.length / 2, step: shape.steps?.[0] ?? 0 };
   const wider = new Field(
     shapes,
-    [...field.spots.slice(0, field.free), start, ...field.spots.slice(field.free)],
+    [...field.placings.slice(0, field.free), start, ...field.placings.slice(field.free)],
     shapes.length - fixed,
     field.width,
     field.length,

@@ -5,8 +5,15 @@ export { listSheets } from './bins';
 export { checkLayout, place, type LayoutFault, type CheckOptions } from './check-layout';
 export { fitCount, MOST_FITTING } from './fit-count';
 export { listIslands, outlineTogether } from './prepare-pieces';
-export { findRests, fitLargestRest, LEAST_REST_MM, measureShares, type Rest, type RestKind } from './leftovers';
-export { fillRest, stockOf } from './fill-sheet';
+export {
+  findLeftovers,
+  fitLargestLeftover,
+  LEAST_LEFTOVER_MM,
+  measureShares,
+  type Leftover,
+  type LeftoverKind,
+} from './leftovers';
+export { fillSheet, stockOf } from './fill-sheet';
 export { attachTag, drawMarks, NO_MARKS, type DrawnMarks, type Marks, type TagSize, type WeedLines } from './marks';
 export { chooseStock, type ChosenStock } from './choose-stock';
 export { orderCutting } from './cut-order';

@@ -19,17 +19,17 @@ import {
 } from '../geometry';
 import type { NestPiece, NestStock } from './nesting';
 
-/** A rest narrower than this is thrown away, mm. */
-export const LEAST_REST_MM = 60;
+/** A leftover narrower than this is thrown away, mm. */
+export const LEAST_LEFTOVER_MM = 60;
 /** Rectangles that are looked for, the largest first. */
 const MOST_RECTANGLES = 3;
 /** Rectangles begin and end on this raster, mm. */
 const RASTER_MM = 5;
 const RASTER_CELLS = 40_000;
 
-export type RestKind = 'strip' | 'rectangles' | 'shape';
+export type LeftoverKind = 'strip' | 'rectangles' | 'shape';
 /** One way to keep what is left: pieces of it as outlines in the coordinates of the stock. */
-export type Rest = { readonly kind: RestKind; readonly pieces: readonly Polyline[]; readonly areaMm2: number };
+export type Leftover = { readonly kind: LeftoverKind; readonly pieces: readonly Polyline[]; readonly areaMm2: number };
 
 const round = (value: number) => Math.floor(value * 10) / 10;
 const toRing = ({ x, y, width, height }: Box): Polyline => [
@@ -38,17 +38,17 @@ const toRing = ({ x, y, width, height }: Box): Polyline => [
   { x: x + width, y: y + height },
   { x, y: y + height },
 ];
-const makeRest = (kind: RestKind, pieces: readonly Polyline[]): readonly Rest[] =>
+const makeLeftover = (kind: LeftoverKind, pieces: readonly Polyline[]): readonly Leftover[] =>
   pieces.length === 0 ? [] : [{ kind, pieces, areaMm2: pieces.reduce((sum, ring) => sum + computeRingArea(ring), 0) }];
 
-/** The rest behind what is used, across the whole width; null where it is too small to keep. */
-export function fitLargestRest(
+/** The leftover behind what is used, across the whole width; null where it is too small to keep. */
+export function fitLargestLeftover(
   widthMm: number,
   lengthMm: number,
   usedLengthMm: number,
 ): { readonly widthMm: number; readonly lengthMm: number } | null {
   const left = round(lengthMm - usedLengthMm);
-  return left >= LEAST_REST_MM && widthMm >= LEAST_REST_MM ? { widthMm, lengthMm: left } : null;
+  return left >= LEAST_LEFTOVER_MM && widthMm >= LEAST_LEFTOVER_MM ? { widthMm, lengthMm: left } : null;
 }
 
 /**
@@ -56,25 +56,25 @@ export function fitLargestRest(
  * rectangles from between and beside them, or as what it is once the used corner is cut away. `placed` are outlines where they lie; half the gap
  * about them is gone too. A roll has none: it stays a roll. Nothing smaller than 60 mm either way is kept.
  */
-export function findRests(
+export function findLeftovers(
   stock: NestStock,
   placed: readonly Polyline[],
   gapMm: number,
   usedLengthMm: number,
-): readonly Rest[] {
+): readonly Leftover[] {
   if (stock.kind === 'roll') return [];
   const whole = makeRegion(
     stock.kind === 'offcut' ? [stock.shape] : [toRing({ x: 0, y: 0, width: stock.widthMm, height: stock.lengthMm })],
   );
   const sound =
-    stock.kind === 'offcut' && stock.badSpots.length > 0
-      ? subtractRegions(whole, uniteRegions(stock.badSpots.map((spot) => makeRegion([spot]))))
+    stock.kind === 'offcut' && stock.spoiledSpots.length > 0
+      ? subtractRegions(whole, uniteRegions(stock.spoiledSpots.map((spot) => makeRegion([spot]))))
       : whole;
   const used = uniteRegions(placed.map((ring) => offsetRegion(makeRegion([ring]), gapMm / 2, 'miter', 2)));
   const free = subtractRegions(sound, used);
-  const strip = stock.kind === 'sheet' ? fitLargestRest(stock.widthMm, stock.lengthMm, usedLengthMm) : null;
+  const strip = stock.kind === 'sheet' ? fitLargestLeftover(stock.widthMm, stock.lengthMm, usedLengthMm) : null;
   return [
-    ...makeRest(
+    ...makeLeftover(
       'strip',
       strip
         ? [
@@ -87,13 +87,13 @@ export function findRests(
           ]
         : [],
     ),
-    ...makeRest('rectangles', findRectangles(free)),
-    ...makeRest('shape', findTrueShape(sound, used)),
+    ...makeLeftover('rectangles', findRectangles(free)),
+    ...makeLeftover('shape', findTrueShape(sound, used)),
   ].sort((a, b) => worth(b) - worth(a));
 }
 
 /** A square piece is worth more than an odd one of its size: anything is laid out on it more easily. */
-const worth = ({ kind, areaMm2, pieces }: Rest): number =>
+const worth = ({ kind, areaMm2, pieces }: Leftover): number =>
   areaMm2 * (kind === 'shape' ? 0.8 : 1) * (1 - 0.05 * (pieces.length - 1));
 
 /** What is left in one piece when everything between the start and what was cut is cut away too, without narrow tails. */
@@ -109,7 +109,7 @@ function findTrueShape(sound: Region, used: Region): readonly Polyline[] {
   ]);
   const left = subtractRegions(sound, shadow);
   const opened = intersectRegions(
-    offsetRegion(offsetRegion(left, -LEAST_REST_MM / 2, 'miter', 2), LEAST_REST_MM / 2, 'miter', 2),
+    offsetRegion(offsetRegion(left, -LEAST_LEFTOVER_MM / 2, 'miter', 2), LEAST_LEFTOVER_MM / 2, 'miter', 2),
     left,
   );
   const [largest] = splitPieces(simplifyRegion(opened, 0.5))
@@ -120,7 +120,7 @@ function findTrueShape(sound: Region, used: Region): readonly Polyline[] {
 
 function isKept(ring: Polyline): boolean {
   const box = boundPoints([ring]);
-  return box !== null && Math.min(box.width, box.height) >= LEAST_REST_MM;
+  return box !== null && Math.min(box.width, box.height) >= LEAST_LEFTOVER_MM;
 }
 
 /** Corners at tenths of a mm, and never more than there is. */
@@ -142,7 +142,7 @@ function findRectangles(free: Region): readonly Polyline[] {
   const cells = rasterise(free, box, step, columns, rows);
   const found: Polyline[] = [];
   while (found.length < MOST_RECTANGLES) {
-    const best = findLargest(cells, columns, rows, Math.ceil(LEAST_REST_MM / step - 1e-6));
+    const best = findLargest(cells, columns, rows, Math.ceil(LEAST_LEFTOVER_MM / step - 1e-6));
     if (!best) break;
     for (let row = best.y; row < best.y + best.height; row++)
       cells.fill(0, row * columns + best.x, row * columns + best.x + best.width);

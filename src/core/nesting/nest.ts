@@ -3,7 +3,7 @@
 import { randomLcg } from 'd3-random';
 import { succeed, fail, type Result } from '../units';
 import { listBins, type Bin } from './bins';
-import { Field, type Random, type Spot } from './field';
+import { Field, type Random, type Placing } from './field';
 import { fillBin } from './first-layout';
 import { assembleAnew, findLongest, fitsSomehow, pressIn, SHORTER, shortenStrip, type Best } from './improve';
 import type { NestLayout, NestOptions, NestPiece, NestProblem, NestStock, Placement, SheetUse } from './nesting';
@@ -12,17 +12,17 @@ import { packRectangles } from './rectangles';
 import { TURN_STEPS } from './pose';
 import type { Shape } from './shape';
 import { looksLikePuzzle } from './touching';
-import { copySpots } from './separate';
+import { copyPlacings } from './separate';
 
 type Copy = { readonly pieceId: string; readonly copy: number; readonly shape: Shape; readonly areaMm2: number };
 /** The same pieces twice: with few corners, and as they are. */
 type Prepared = { readonly rough: readonly Copy[] | null; readonly fine: readonly Copy[] };
 /** A bin with what lies in it: indices of copies by the field's free pieces, and what is locked there. */
-type Load = {
+type FilledBin = {
   readonly bin: Bin;
   readonly sheet: number;
   field: Field;
-  /** Where the free pieces lie in the best layout known; the field itself may be in the middle of an attempt. */ spots: readonly Spot[];
+  /** Where the free pieces lie in the best layout known; the field itself may be in the middle of an attempt. */ placings: readonly Placing[];
   inside: readonly number[];
   readonly locked: readonly Placement[];
 };
@@ -56,7 +56,7 @@ export async function nest(
   for (const { copies, anew, until } of listPhases(rough, fine)) {
     if (best && isOver(round, until)) continue;
     const before: NestLayout | null = best;
-    const loads = fillAll(
+    const filledBins = fillAll(
       copies,
       bins,
       before && !anew ? { ...options, start: (before as NestLayout).placements } : options,
@@ -64,7 +64,7 @@ export async function nest(
       fixed,
     );
     const take = () => {
-      const layout = toLayout(loads, copies, options);
+      const layout = toLayout(filledBins, copies, options);
       if (best && !isBetter(layout, best)) return;
       best = layout;
       onImprove?.(best);
@@ -72,7 +72,7 @@ export async function nest(
     take();
     // What simpler outlines could not be drawn nearer by far won't be by finer ones.
     const work = improveAll(
-      loads,
+      filledBins,
       copies,
       options,
       random,
@@ -175,12 +175,12 @@ function fillAll(
   options: NestOptions,
   random: Random,
   fixed: ReadonlySet<string>,
-): Load[] {
+): FilledBin[] {
   const shapes = copies.map((copy) => copy.shape);
   const index = new Map(copies.map((copy, at) => [keyOf(copy), at]));
   let waiting = copies.flatMap((copy, at) => (fixed.has(keyOf(copy)) ? [] : [at]));
   const started = new Map((options.start ?? []).map((placement) => [keyOf(placement), placement]));
-  const loads: Load[] = [];
+  const filledBins: FilledBin[] = [];
   for (const [sheet, bin] of bins.entries()) {
     const locked = (options.locked ?? []).filter(
       (placement) => placement.sheet === sheet && index.has(keyOf(placement)),
@@ -188,7 +188,7 @@ function fillAll(
     if (waiting.length === 0 && locked.length === 0) continue;
     const anchored = locked.map((placement) => ({
       shape: shapes[index.get(keyOf(placement))!]!,
-      spot: toSpot(placement, shapes[index.get(keyOf(placement))!]!, bin),
+      placing: toPlacing(placement, shapes[index.get(keyOf(placement))!]!, bin),
     }));
     const kept = waiting.filter((at) => started.get(keyOf(copies[at]!))?.sheet === sheet);
     const before = kept.length > 0 ? startFrom(bin, copies, kept, anchored, started) : null;
@@ -203,11 +203,18 @@ function fillAll(
         random,
       );
     const chosen = straight && isRoomier(straight, filled) ? straight : filled;
-    loads.push({ bin, sheet, field: chosen.field, spots: copySpots(chosen.field), inside: chosen.inside, locked });
+    filledBins.push({
+      bin,
+      sheet,
+      field: chosen.field,
+      placings: copyPlacings(chosen.field),
+      inside: chosen.inside,
+      locked,
+    });
     const inside = new Set(chosen.inside);
     waiting = waiting.filter((at) => !inside.has(at));
   }
-  return loads;
+  return filledBins;
 }
 
 const isRoomier = (
@@ -221,16 +228,16 @@ function startFrom(
   bin: Bin,
   copies: readonly Copy[],
   kept: readonly number[],
-  anchored: readonly { readonly shape: Shape; readonly spot: Spot }[],
+  anchored: readonly { readonly shape: Shape; readonly placing: Placing }[],
   started: ReadonlyMap<string, Placement>,
 ): { readonly field: Field; readonly inside: readonly number[] } | null {
-  const fixed = [...anchored, ...bin.obstacles.map(({ shape, x, y }) => ({ shape, spot: { x, y, step: 0 } }))];
+  const fixed = [...anchored, ...bin.obstacles.map(({ shape, x, y }) => ({ shape, placing: { x, y, step: 0 } }))];
   const build = (members: readonly number[]) =>
     new Field(
       [...members.map((at) => copies[at]!.shape), ...fixed.map((entry) => entry.shape)],
       [
-        ...members.map((at) => toSpot(started.get(keyOf(copies[at]!))!, copies[at]!.shape, bin)),
-        ...fixed.map((entry) => entry.spot),
+        ...members.map((at) => toPlacing(started.get(keyOf(copies[at]!))!, copies[at]!.shape, bin)),
+        ...fixed.map((entry) => entry.placing),
       ],
       members.length,
       bin.width,
@@ -250,7 +257,7 @@ function startFrom(
 
 /** Turn by turn: more pieces onto earlier sheets, then the last one shorter. */
 function* improveAll(
-  loads: Load[],
+  filledBins: FilledBin[],
   copies: readonly Copy[],
   options: NestOptions,
   random: Random,
@@ -260,39 +267,42 @@ function* improveAll(
   // What lies on a later sheet, or nowhere, is pressed into an earlier one.
   for (let again = true; again;) {
     again = false;
-    for (const [at, load] of loads.entries()) {
-      const later = [...loads.slice(at + 1).flatMap((other) => other.inside), ...listLeft(loads, copies, options)]
-        .filter((member) => fitsBin(copies[member]!.shape, load.bin))
+    for (const [at, filled] of filledBins.entries()) {
+      const later = [
+        ...filledBins.slice(at + 1).flatMap((other) => other.inside),
+        ...listLeft(filledBins, copies, options),
+      ]
+        .filter((member) => fitsBin(copies[member]!.shape, filled.bin))
         .sort((a, b) => copies[b]!.areaMm2 - copies[a]!.areaMm2);
-      if (load.bin.kind === 'roll' && at === loads.length - 1) continue;
+      if (filled.bin.kind === 'roll' && at === filledBins.length - 1) continue;
       const room =
-        load.bin.width * load.bin.length -
-        load.inside.reduce((sum, member) => sum + copies[member]!.shape.areaMm2, 0) -
-        load.bin.obstacles.reduce((sum, obstacle) => sum + obstacle.shape.areaMm2, 0);
+        filled.bin.width * filled.bin.length -
+        filled.inside.reduce((sum, member) => sum + copies[member]!.shape.areaMm2, 0) -
+        filled.bin.obstacles.reduce((sum, obstacle) => sum + obstacle.shape.areaMm2, 0);
       const tried = new Set<Shape>();
       for (const member of later) {
         const { shape } = copies[member]!;
         if (shape.areaMm2 > room || tried.has(shape)) continue;
         tried.add(shape);
-        const wider = yield* pressIn(load.field, shape, random);
+        const wider = yield* pressIn(filled.field, shape, random);
         if (!wider) continue;
-        for (const other of loads) if (other !== load) dropFrom(other, member);
-        load.field = wider;
-        load.spots = copySpots(wider);
-        load.inside = [...load.inside, member];
+        for (const other of filledBins) if (other !== filled) dropFrom(other, member);
+        filled.field = wider;
+        filled.placings = copyPlacings(wider);
+        filled.inside = [...filled.inside, member];
         take();
         again = true;
         break;
       }
     }
   }
-  const last = loads.findLast((load) => load.inside.length > 0);
+  const last = filledBins.findLast((filled) => filled.inside.length > 0);
   if (!last) return;
   const areaMm2 = last.inside.reduce((sum, member) => sum + copies[member]!.shape.areaMm2, 0);
   const leastLength = Math.max(areaMm2 / last.bin.width, findLongest(last.field) * SLIGHTLY_LESS);
-  const best: Best = { spots: copySpots(last.field), reach: last.field.reach() };
+  const best: Best = { placings: copyPlacings(last.field), reach: last.field.reach() };
   const onShorter = () => {
-    last.spots = best.spots;
+    last.placings = best.placings;
     take();
   };
   const shorten = shortenStrip(last.field, best, random, leastLength, firstBy, onShorter);
@@ -320,28 +330,28 @@ const SLIGHTLY_LESS = 0.995;
 const PUZZLE_PIECES = 60;
 const PUZZLE_EAGER = 400;
 
-function dropFrom(load: Load, member: number): void {
-  const at = load.inside.indexOf(member);
+function dropFrom(filled: FilledBin, member: number): void {
+  const at = filled.inside.indexOf(member);
   if (at === -1) return;
   const keep = <T>(list: readonly T[]) => list.filter((_, index) => index !== at);
-  load.field = new Field(
-    keep(load.field.shapes),
-    keep(load.field.spots),
-    load.field.free - 1,
-    load.field.width,
-    load.bin.length,
+  filled.field = new Field(
+    keep(filled.field.shapes),
+    keep(filled.field.placings),
+    filled.field.free - 1,
+    filled.field.width,
+    filled.bin.length,
   );
-  load.spots = copySpots(load.field);
-  load.inside = keep(load.inside);
+  filled.placings = copyPlacings(filled.field);
+  filled.inside = keep(filled.inside);
 }
 
-function listLeft(loads: readonly Load[], copies: readonly Copy[], options: NestOptions): readonly number[] {
-  const placed = new Set(loads.flatMap((load) => load.inside)),
+function listLeft(filledBins: readonly FilledBin[], copies: readonly Copy[], options: NestOptions): readonly number[] {
+  const placed = new Set(filledBins.flatMap((filled) => filled.inside)),
     locked = new Set((options.locked ?? []).map(keyOf));
   return copies.flatMap((copy, at) => (placed.has(at) || locked.has(keyOf(copy)) ? [] : [at]));
 }
 
-function toSpot(placement: Placement, shape: Shape, bin: Bin): Spot {
+function toPlacing(placement: Placement, shape: Shape, bin: Bin): Placing {
   const step = ((((placement.rotationDeg * TURN_STEPS) / 360) % TURN_STEPS) + TURN_STEPS) % TURN_STEPS;
   const { x, y } = turnMiddle(shape, step);
   return { x: placement.xMm + x - bin.x, y: placement.yMm + y - bin.y, step };
@@ -355,34 +365,34 @@ function turnMiddle(shape: Shape, step: number): { readonly x: number; readonly 
   return { x: shape.middleX * cos - shape.middleY * sin, y: shape.middleX * sin + shape.middleY * cos };
 }
 
-function toLayout(loads: readonly Load[], copies: readonly Copy[], options: NestOptions): NestLayout {
+function toLayout(filledBins: readonly FilledBin[], copies: readonly Copy[], options: NestOptions): NestLayout {
   const placements: Placement[] = [],
     sheets: SheetUse[] = [];
   const byKey = new Map(copies.map((copy) => [keyOf(copy), copy]));
-  for (const { bin, sheet, spots, inside, locked } of loads) {
+  for (const { bin, sheet, placings, inside, locked } of filledBins) {
     if (inside.length + locked.length === 0) continue;
     for (const [at, member] of inside.entries()) {
-      const spot = spots[at]!,
+      const placing = placings[at]!,
         { pieceId, copy, shape } = copies[member]!,
-        middle = turnMiddle(shape, spot.step);
+        middle = turnMiddle(shape, placing.step);
       placements.push({
         pieceId,
         copy,
         sheet,
-        xMm: spot.x + bin.x - middle.x,
-        yMm: spot.y + bin.y - middle.y,
-        rotationDeg: (spot.step * 360) / TURN_STEPS,
+        xMm: placing.x + bin.x - middle.x,
+        yMm: placing.y + bin.y - middle.y,
+        rotationDeg: (placing.step * 360) / TURN_STEPS,
       });
     }
     placements.push(...locked);
     const lockedReach = locked.map((placement) => {
       const { shape } = byKey.get(keyOf(placement))!,
-        spot = toSpot(placement, shape, bin);
-      return spot.y + shape.pose(spot.step).maxY;
+        placing = toPlacing(placement, shape, bin);
+      return placing.y + shape.pose(placing.step).maxY;
     });
     const reach = Math.max(
       0,
-      ...inside.map((member, at) => spots[at]!.y + copies[member]!.shape.pose(spots[at]!.step).maxY),
+      ...inside.map((member, at) => placings[at]!.y + copies[member]!.shape.pose(placings[at]!.step).maxY),
       ...lockedReach,
     );
     const half = options.gapMm / 2;
@@ -402,7 +412,7 @@ function toLayout(loads: readonly Load[], copies: readonly Copy[], options: Nest
     sheets,
     usedLengthMm: sheets.reduce((sum, use) => sum + use.usedLengthMm, 0),
     density: usedMm2 > 0 ? sheets.reduce((sum, use) => sum + use.piecesMm2, 0) / usedMm2 : 0,
-    left: listLeft(loads, copies, options).map((at) => ({ pieceId: copies[at]!.pieceId, copy: copies[at]!.copy })),
+    left: listLeft(filledBins, copies, options).map((at) => ({ pieceId: copies[at]!.pieceId, copy: copies[at]!.copy })),
   };
 }
 

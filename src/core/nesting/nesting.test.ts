@@ -13,7 +13,7 @@ import {
 import {
   checkLayout,
   fitCount,
-  fitLargestRest,
+  fitLargestLeftover,
   nest,
   outlineTogether,
   place,
@@ -181,7 +181,7 @@ describe('stock', () => {
           { x: 110, y: 240 },
           { x: 0, y: 240 },
         ],
-        badSpots: [
+        spoiledSpots: [
           [
             { x: 30, y: 30 },
             { x: 45, y: 30 },
@@ -238,7 +238,7 @@ describe('by hand', () => {
       box(30, 40).map(({ x, y }) => ({ x: x + 60, y: y + 60 })),
       box(20, 20).map(({ x, y }) => ({ x: x + 150, y: y + 200 })),
     ];
-    const stock: NestStock[] = [{ kind: 'offcut', id: 'spoiled', shape: box(240, 310), badSpots: spots }, roll()];
+    const stock: NestStock[] = [{ kind: 'offcut', id: 'spoiled', shape: box(240, 310), spoiledSpots: spots }, roll()];
     const pieces = [piece('cog', cog, 9), piece('ell', ELL, 5)];
     const locked = [{ pieceId: 'ell', copy: 1, sheet: 1, xMm: 120, yMm: 90, rotationDeg: 30 }];
     for (const seed of [0.1, 0.31, 0.7]) {
@@ -400,8 +400,8 @@ describe('how many fit', () => {
   });
 
   it('the rest of a sheet is kept where it is worth it', () => {
-    expect(fitLargestRest(300, 400, 250.04)).toEqual({ widthMm: 300, lengthMm: 149.9 });
-    expect(fitLargestRest(300, 400, 360)).toBeNull();
+    expect(fitLargestLeftover(300, 400, 250.04)).toEqual({ widthMm: 300, lengthMm: 149.9 });
+    expect(fitLargestLeftover(300, 400, 360)).toBeNull();
   });
 });
 

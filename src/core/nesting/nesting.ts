@@ -26,7 +26,12 @@ export type NestStock = {
         readonly count: number;
       }
     /** Any outline, with spots that are spoiled. */
-    | { readonly kind: 'offcut'; readonly id: string; readonly shape: Polyline; readonly badSpots: readonly Polyline[] }
+    | {
+        readonly kind: 'offcut';
+        readonly id: string;
+        readonly shape: Polyline;
+        readonly spoiledSpots: readonly Polyline[];
+      }
   );
 
 /** What no machine reaches or grips: at each side, and at both ends. */

@@ -2,11 +2,11 @@
 // kept where the strip gets shorter. (Skyline heuristics for strip packing after Burke et al. 2004 and Leung et al. 2011.)
 
 import type { Bin } from './bins';
-import { Field, type Random, type Spot } from './field';
+import { Field, type Random, type Placing } from './field';
 import { TURN_STEPS } from './pose';
 import type { Shape } from './shape';
 
-type Packed = { readonly spots: readonly Spot[]; readonly reach: number };
+type Packed = { readonly placings: readonly Placing[]; readonly reach: number };
 type Ledge = { x: number; y: number; width: number };
 const QUARTER = TURN_STEPS / 4;
 const ROUNDS = 40_000;
@@ -58,14 +58,14 @@ export function packRectangles(
     if (packed.reach < best.reach - 1e-9) best = packed;
   }
   if (best.reach > bin.length + 1e-6) return null;
-  return { field: new Field(own, best.spots, own.length, bin.width, bin.length), inside: [...members], left: [] };
+  return { field: new Field(own, best.placings, own.length, bin.width, bin.length), inside: [...members], left: [] };
 }
 
 type Size = { readonly width: number; readonly height: number; readonly turnable: boolean };
 
 /** On the lowest ledge goes the next piece of the order that fits it, one that fills its width first; where none fits, the ledge is raised to its neighbour. */
 function pack(sizes: readonly Size[], order: readonly number[], width: number): Packed {
-  const spots = new Array<Spot>(sizes.length);
+  const placings = new Array<Placing>(sizes.length);
   const skyline: Ledge[] = [{ x: 0, y: 0, width }];
   const waiting = [...order];
   let reach = 0;
@@ -77,7 +77,8 @@ function pack(sizes: readonly Size[], order: readonly number[], width: number): 
     if (!choice) {
       raise(skyline, low);
       // Nothing fits even the whole width: it never will.
-      if (skyline.length === 1 && skyline[0]!.y === ledge.y && ledge.width >= width) return { spots, reach: Infinity };
+      if (skyline.length === 1 && skyline[0]!.y === ledge.y && ledge.width >= width)
+        return { placings, reach: Infinity };
       continue;
     }
     const { index, turned } = choice,
@@ -88,14 +89,14 @@ function pack(sizes: readonly Size[], order: readonly number[], width: number): 
     // Against the higher neighbour.
     const left = (skyline[low - 1]?.y ?? Infinity) >= (skyline[low + 1]?.y ?? Infinity);
     const x = left ? ledge.x : ledge.x + ledge.width - across;
-    spots[piece] = { x: x + across / 2, y: ledge.y + along / 2, step: turned ? QUARTER : 0 };
+    placings[piece] = { x: x + across / 2, y: ledge.y + along / 2, step: turned ? QUARTER : 0 };
     reach = Math.max(reach, ledge.y + along);
     const rest = { x: left ? ledge.x + across : ledge.x, y: ledge.y, width: ledge.width - across },
       top = { x, y: ledge.y + along, width: across };
     skyline.splice(low, 1, ...(rest.width > 1e-9 ? (left ? [top, rest] : [rest, top]) : [top]));
     merge(skyline);
   }
-  return { spots, reach };
+  return { placings, reach };
 }
 
 function choose(

@@ -1,6 +1,6 @@
 // Where one piece stands best: places tried at random all over and about where it is, the best of them then followed downhill.
 
-import type { Field, Random, Spot } from './field';
+import type { Field, Random, Placing } from './field';
 import { TURN_STEPS } from './pose';
 import type { Shape } from './shape';
 
@@ -10,7 +10,7 @@ export type Effort = {
   /** Corner on corner with another piece, or an edge of the box. */ readonly aligned: number;
   readonly followed: number;
 };
-type Found = Spot & { cost: number };
+type Found = Placing & { cost: number };
 
 /** Turns tried at random are so many steps apart: few enough that what is known of each is kept; following finds those between. */
 const STRIDE = 10;
@@ -40,7 +40,7 @@ export function seek(field: Field, at: number, effort: Effort, random: Random, c
     while (place > 0 && best[place - 1]!.cost > found) place--;
     best.splice(place, 0, { x, y, step, cost: found });
   };
-  const now = field.spots[at]!;
+  const now = field.placings[at]!;
   if (field.fits(at, now.step) && now.x > -1e8) tryAt(now.x, now.y, now.step);
   for (let round = 0; round < effort.anywhere; round++) {
     const step = randomStep(shape, random),
@@ -80,13 +80,13 @@ export function seek(field: Field, at: number, effort: Effort, random: Random, c
 function align(field: Field, at: number, random: Random, tryAt: (x: number, y: number, step: number) => void): void {
   const shape = field.shapes[at]!;
   const other = Math.floor(random() * field.shapes.length);
-  if (other === at || field.spots[other]!.x < -1e8) return;
+  if (other === at || field.placings[other]!.x < -1e8) return;
   const there = field.getPose(other),
-    spot = field.spots[other]!,
+    placing = field.placings[other]!,
     theirs = field.shapes[other]!;
   const k = Math.floor(random() * theirs.corners.length),
     corner = theirs.corners[k]!;
-  let step = shape.steps ? randomStep(shape, random) : field.spots[at]!.step;
+  let step = shape.steps ? randomStep(shape, random) : field.placings[at]!.step;
   const j = Math.floor(random() * shape.corners.length),
     own = shape.corners[j]!;
   if (!shape.steps && random() < 0.5) {
@@ -96,8 +96,8 @@ function align(field: Field, at: number, random: Random, tryAt: (x: number, y: n
     step = (((step + Math.round((turn * TURN_STEPS) / (2 * Math.PI))) % TURN_STEPS) + TURN_STEPS) % TURN_STEPS;
   }
   const pose = shape.pose(step);
-  const x = spot.x + there.xAt(corner) - pose.xAt(own),
-    y = spot.y + there.yAt(corner) - pose.yAt(own);
+  const x = placing.x + there.xAt(corner) - pose.xAt(own),
+    y = placing.y + there.yAt(corner) - pose.yAt(own);
   if (
     x + pose.minX < -1e-6 ||
     x + pose.maxX > field.width + 1e-6 ||
@@ -114,37 +114,39 @@ const clamp = (value: number, low: number, high: number): number => (value < low
 function follow(field: Field, at: number, from: Found, random: Random, cost: Cost, known: number): Found {
   const shape = field.shapes[at]!,
     { width, length } = field;
-  const spot = { ...from };
+  const placing = { ...from };
   let reach = shape.size * 0.12,
     turn = 12,
     failures = 0;
   const smallest = Math.max(0.003, shape.size * 0.0004);
-  while (reach > smallest && spot.cost > 0 && failures < 24) {
+  while (reach > smallest && placing.cost > 0 && failures < 24) {
     const kind = Math.floor(random() * (shape.steps ? 4 : 5));
     const sign = random() < 0.5 ? 1 : -1;
     let better = false;
     for (const direction of [sign, -sign]) {
       const step =
-        kind === 4 ? (spot.step + direction * Math.max(1, Math.round(turn)) + TURN_STEPS) % TURN_STEPS : spot.step;
+        kind === 4
+          ? (placing.step + direction * Math.max(1, Math.round(turn)) + TURN_STEPS) % TURN_STEPS
+          : placing.step;
       if (kind === 4 && !field.fits(at, step)) continue;
       const pose = shape.pose(step);
       const x = clamp(
-        spot.x + (kind === 0 || kind === 2 || kind === 3 ? direction * reach : 0),
+        placing.x + (kind === 0 || kind === 2 || kind === 3 ? direction * reach : 0),
         -pose.minX,
         width - pose.maxX,
       );
       const y = clamp(
-        spot.y + (kind === 1 || kind === 2 ? direction * reach : kind === 3 ? -direction * reach : 0),
+        placing.y + (kind === 1 || kind === 2 ? direction * reach : kind === 3 ? -direction * reach : 0),
         -pose.minY,
         length - pose.maxY,
       );
       const extra = cost(x, y, step);
-      const found = field.weigh(at, x, y, step, spot.cost - extra) + extra;
-      if (found < spot.cost) {
-        spot.x = x;
-        spot.y = y;
-        spot.step = step;
-        spot.cost = found;
+      const found = field.weigh(at, x, y, step, placing.cost - extra) + extra;
+      if (found < placing.cost) {
+        placing.x = x;
+        placing.y = y;
+        placing.step = step;
+        placing.cost = found;
         better = true;
         break;
       }
@@ -159,7 +161,7 @@ function follow(field: Field, at: number, from: Found, random: Random, cost: Cos
       else reach *= 0.62;
     }
     // Far from as good as what is known already: not worth the way down.
-    if (spot.cost > known * 6 && reach < shape.size * 0.01) break;
+    if (placing.cost > known * 6 && reach < shape.size * 0.01) break;
   }
-  return spot;
+  return placing;
 }

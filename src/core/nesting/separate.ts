@@ -1,7 +1,7 @@
 // Takes overlaps out of a field by moving one piece after another to where it overlaps least; guided local search: what
 // stays in the way weighs more and more, so that no piece rests in a place that is only better than its surroundings.
 
-import type { Field, Random, Spot } from './field';
+import type { Field, Random, Placing } from './field';
 import { seek, type Effort } from './seek';
 
 export type Patience = {
@@ -13,7 +13,7 @@ export type Patience = {
 export function* separate(field: Field, random: Random, { passes, effort }: Patience): Generator<void, boolean> {
   field.weights.fill(1);
   let least = field.total(),
-    kept = copySpots(field),
+    kept = copyPlacings(field),
     fruitless = 0;
   while (least > 0 && fruitless < passes) {
     const order = shuffle(
@@ -30,7 +30,7 @@ export function* separate(field: Field, random: Random, { passes, effort }: Pati
     else fruitless++;
     if (total < least) {
       least = total;
-      kept = copySpots(field);
+      kept = copyPlacings(field);
     }
     field.reweigh();
     yield;
@@ -39,7 +39,7 @@ export function* separate(field: Field, random: Random, { passes, effort }: Pati
   return least === 0;
 }
 
-export const copySpots = (field: Field): readonly Spot[] => field.spots.map((spot) => ({ ...spot }));
+export const copyPlacings = (field: Field): readonly Placing[] => field.placings.map((placing) => ({ ...placing }));
 
 function shuffle<T>(list: T[], random: Random): T[] {
   for (let at = list.length - 1; at > 0; at--) {

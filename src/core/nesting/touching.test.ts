@@ -49,7 +49,7 @@ const bin = (width: number, length: number): Bin => ({
 const laid = (shape: Shape, x: number, y: number, step = 0) => ({
   shape,
   pose: new Pose(shape, step),
-  spot: { x, y, step },
+  placing: { x, y, step },
 });
 
 describe('a turned shape', () => {
@@ -152,20 +152,30 @@ describe('a puzzle put together', () => {
   };
   it('has every piece once, none on another, and is as long as it was before it was cut', () => {
     const shapes = shapesOf(cutConvex(20, 0.1).pieces),
-      spots = run(shapes, 8);
-    if (!spots) throw new Error('not assembled');
-    expect([...spots.keys()].sort((a, b) => a - b)).toEqual(shapes.map((_, at) => at));
-    const pieces = shapes.map((shape, at) => laid(shape, spots.get(at)!.x, spots.get(at)!.y, spots.get(at)!.step));
+      placings = run(shapes, 8);
+    if (!placings) throw new Error('not assembled');
+    expect([...placings.keys()].sort((a, b) => a - b)).toEqual(shapes.map((_, at) => at));
+    const pieces = shapes.map((shape, at) =>
+      laid(shape, placings.get(at)!.x, placings.get(at)!.y, placings.get(at)!.step),
+    );
     pieces.forEach((a, at) =>
       pieces
         .slice(at + 1)
         .forEach((b) =>
           expect(
-            measureOverlap(a.shape, a.pose, b.shape, b.pose, b.spot.x - a.spot.x, b.spot.y - a.spot.y, Infinity),
+            measureOverlap(
+              a.shape,
+              a.pose,
+              b.shape,
+              b.pose,
+              b.placing.x - a.placing.x,
+              b.placing.y - a.placing.y,
+              Infinity,
+            ),
           ).toBe(0),
         ),
     );
-    expect(Math.max(...pieces.map(({ pose, spot }) => spot.y + pose.maxY))).toBeCloseTo(400, 2);
+    expect(Math.max(...pieces.map(({ pose, placing }) => placing.y + pose.maxY))).toBeCloseTo(400, 2);
   });
 
   it('is given up where it can’t be shorter than is known, and is none where no edge lies along the walls', () => {

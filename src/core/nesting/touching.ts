@@ -2,11 +2,11 @@
 // After the touching perimeter of Lodi, Martello and Vigo (1999), for any polygons.
 
 import type { Bin } from './bins';
-import type { Spot } from './field';
+import type { Placing } from './field';
 import { TURN_STEPS, type Pose } from './pose';
 import type { Shape } from './shape';
 
-export type Laid = { readonly shape: Shape; readonly pose: Pose; readonly spot: Spot };
+export type Laid = { readonly shape: Shape; readonly pose: Pose; readonly placing: Placing };
 /** With the directions, in radians, and the lengths of the edges that come into it and go out of it; null for a wall's. */
 export type Corner = {
   readonly x: number;
@@ -98,11 +98,11 @@ export function measureTouch(
     { xs, ys } = own.turnOutline();
   const held = new Float64Array(xs.length);
   const near = laid.filter(
-    ({ pose, spot }) =>
-      spot.x + pose.minX < x + maxX + TOUCH_MM &&
-      spot.x + pose.maxX > x + minX - TOUCH_MM &&
-      spot.y + pose.minY < y + maxY + TOUCH_MM &&
-      spot.y + pose.maxY > y + minY - TOUCH_MM,
+    ({ pose, placing }) =>
+      placing.x + pose.minX < x + maxX + TOUCH_MM &&
+      placing.x + pose.maxX > x + minX - TOUCH_MM &&
+      placing.y + pose.minY < y + maxY + TOUCH_MM &&
+      placing.y + pose.maxY > y + minY - TOUCH_MM,
   );
   for (let at = 0; at < xs.length; at++) {
     const n = shape.next[at]!;
@@ -128,8 +128,8 @@ export function measureTouch(
     for (const other of near) {
       const { xs: ox, ys: oy } = other.pose.turnOutline(),
         { next } = other.shape,
-        sx = other.spot.x,
-        sy = other.spot.y;
+        sx = other.placing.x,
+        sy = other.placing.y;
       for (let k = 0; k < ox.length; k++) {
         const m = next[k]!;
         const ax = ox[k]! + sx - x1,
@@ -159,9 +159,9 @@ const HELD = 0.12;
 export function measureFreeAngle({ width }: Bin, laid: readonly Laid[], { x, y }: Corner): number {
   const walls = [x < TOUCH_MM || x > width - TOUCH_MM, y < TOUCH_MM].filter(Boolean).length;
   let free = walls === 2 ? Math.PI / 2 : walls === 1 ? Math.PI : 2 * Math.PI;
-  for (const { shape, pose, spot } of laid) {
-    const dx = x - spot.x,
-      dy = y - spot.y;
+  for (const { shape, pose, placing } of laid) {
+    const dx = x - placing.x,
+      dy = y - placing.y;
     if (
       dx < pose.minX - TOUCH_MM ||
       dx > pose.maxX + TOUCH_MM ||

@@ -1,4 +1,4 @@
-// Parts, units, orders, and what they really took.
+// Parts, pieces, orders, and what they really took.
 export * from './part';
 export * from './order';
 export * from './quote';

@@ -20,7 +20,7 @@ export function decideStage({ states, handedOver, cancelled }: StageInput): Orde
   return states.every((state) => state === 'to-cut') ? 'to-cut' : 'in-work';
 }
 
-/** One piece of a line as it was reckoned when the order was taken; it never changes after. Money in minor units. */
+/** One piece of a line as it was calculated when the order was taken; it never changes after. Money in minor units. */
 export type LineQuote = {
   readonly quantity: number;
   readonly cash: number;
@@ -82,7 +82,7 @@ export function getQuotedSeconds(quote: LineQuote): Readonly<Record<Station, num
   };
 }
 
-/** Seconds of hands one part still needs from its state on; what is done once for a unit is shared by its layers. */
+/** Seconds of hands one part still needs from its state on; what is done once for a piece is shared by its layers. */
 export function estimateRemaining(
   quote: LineQuote,
   layerIndex: number,
@@ -99,7 +99,7 @@ export function estimateRemaining(
 }
 
 /** How one logged stretch of work is shared by the parts it was done on: by their estimates, evenly where there are none. */
-export function shareWorkSeconds(seconds: number, estimates: readonly number[]): readonly number[] {
+export function shareSessionSeconds(seconds: number, estimates: readonly number[]): readonly number[] {
   const whole = estimates.reduce((sum, estimate) => sum + estimate, 0);
   return estimates.map((estimate) => (whole > 0 ? (seconds * estimate) / whole : seconds / estimates.length));
 }
@@ -114,7 +114,7 @@ export type LineProgress = {
     /** Cuts with a known share of vinyl, and what that cost. */ readonly knownCuts?: number;
     readonly knownVinyl?: number;
     readonly blanksLost: number;
-    readonly unitId: number;
+    readonly pieceId: number;
   }[];
   /** Logged seconds of hands at each station that fell on this line's parts. */
   readonly workedSeconds: Readonly<Record<Station, number>>;
@@ -179,11 +179,11 @@ export function compareWithQuote(lines: readonly LineProgress[]): QuotedAgainstR
   );
   const blanks = total(
     (line) =>
-      (countUnits(line, (state) => state === 'pressed' || state === 'checked') +
+      (countPieces(line, (state) => state === 'pressed' || state === 'checked') +
         line.parts.reduce((lost, part) => lost + part.blanksLost, 0)) *
       line.quote.blankPrice,
   );
-  const other = total((line) => countUnits(line, (state) => state === 'checked') * line.quote.otherCash);
+  const other = total((line) => countPieces(line, (state) => state === 'checked') * line.quote.otherCash);
   const realCash = Math.round(vinyl) + Math.round(machine) + Math.round(blanks) + Math.round(other);
   const realWages = Math.round(wages((line) => Object.values(line.workedSeconds).reduce((a, b) => a + b, 0)));
   const cashReal = figure('Cash spent so far', realCash, 'money', 'measured', {
@@ -222,15 +222,15 @@ export function compareWithQuote(lines: readonly LineProgress[]): QuotedAgainstR
   };
 }
 
-function countUnits(line: LineProgress, reached: (state: PartState) => boolean): number {
+function countPieces(line: LineProgress, reached: (state: PartState) => boolean): number {
   const slowest = new Map<number, PartState>();
   for (const part of line.parts)
-    slowest.set(part.unitId, findSlowest([slowest.get(part.unitId) ?? 'checked', part.state]));
+    slowest.set(part.pieceId, findSlowest([slowest.get(part.pieceId) ?? 'checked', part.state]));
   return [...slowest.values()].filter(reached).length;
 }
 
 /** What the price leaves after the fee and what it really cost. */
-export function computeKept(agreed: Minor, fee: Minor, realCost: Figure): Figure {
+export function computeProfit(agreed: Minor, fee: Minor, realCost: Figure): Figure {
   return figure('Yours', minor(agreed - fee - realCost.value), 'money', 'computed', {
     how: 'agreed price − fee − full cost so far',
     parts: [figure('Agreed price', agreed, 'money', 'typed'), figure('Fee', fee, 'money', 'computed'), realCost],

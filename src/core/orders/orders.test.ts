@@ -5,7 +5,7 @@ import { PLAIN_ITEM, PLAIN_SHOP } from '../../../test/worked-example';
 import { minor } from '../units';
 import {
   compareWithQuote,
-  computeKept,
+  computeProfit,
   decideStage,
   estimateRemaining,
   findReadyParts,
@@ -14,7 +14,7 @@ import {
   freezeQuote,
   getQuotedSeconds,
   holdsBlank,
-  shareWorkSeconds,
+  shareSessionSeconds,
   type PartEvent,
   type PartState,
 } from './index';
@@ -31,7 +31,7 @@ const event = (kind: PartEvent['kind'], more: Partial<PartEvent> = {}): PartEven
   ...more,
 });
 
-it('a unit holds a blank from its first press until the blank is lost or the press is taken back', () => {
+it('a piece holds a blank from its first press until the blank is lost or the press is taken back', () => {
   expect(holdsBlank([event('cut'), event('weeded')])).toBe(false);
   const pressed = event('pressed'),
     peeled = event('spoiled', { cause: 'lifted' }),
@@ -80,16 +80,16 @@ describe('stages and readiness', () => {
     expect(findSlowest(['pressed', 'cut', 'checked'])).toBe('cut');
   });
 
-  it('a unit is pressed only when all its parts are weeded', () => {
+  it('a piece is pressed only when all its parts are weeded', () => {
     const parts = [
-      { unitId: 1, state: 'weeded' },
-      { unitId: 1, state: 'cut' },
-      { unitId: 2, state: 'weeded' },
-      { unitId: 2, state: 'weeded' },
-      { unitId: 3, state: 'pressed' },
-      { unitId: 3, state: 'weeded' },
+      { pieceId: 1, state: 'weeded' },
+      { pieceId: 1, state: 'cut' },
+      { pieceId: 2, state: 'weeded' },
+      { pieceId: 2, state: 'weeded' },
+      { pieceId: 3, state: 'pressed' },
+      { pieceId: 3, state: 'weeded' },
     ] as const;
-    expect(findReadyParts('press', parts).map((part) => part.unitId)).toEqual([2, 2, 3]);
+    expect(findReadyParts('press', parts).map((part) => part.pieceId)).toEqual([2, 2, 3]);
     expect(findReadyParts('weed', parts)).toHaveLength(1);
     expect(findReadyParts('check', parts)).toHaveLength(0);
   });
@@ -100,7 +100,7 @@ if (!priced.ok) throw new Error();
 const quote = freezeQuote(priced.value, PLAIN_SHOP.wagePerHour, PLAIN_SHOP.cutterRatePerHour);
 
 describe('quoted against real', () => {
-  it('freezes what was reckoned', () => {
+  it('freezes what was calculated', () => {
     expect(quote).toMatchObject({
       cash: 461,
       full: 596,
@@ -122,9 +122,9 @@ describe('quoted against real', () => {
 
   it('counts vinyl at each cut, the blank at the press, lost blanks, and the hours', () => {
     const parts = [
-      { unitId: 1, layerIndex: 0, state: 'checked', cuts: 1, blanksLost: 0 },
-      { unitId: 2, layerIndex: 0, state: 'pressed', cuts: 3, blanksLost: 1 },
-      { unitId: 3, layerIndex: 0, state: 'to-cut', cuts: 0, blanksLost: 0 },
+      { pieceId: 1, layerIndex: 0, state: 'checked', cuts: 1, blanksLost: 0 },
+      { pieceId: 2, layerIndex: 0, state: 'pressed', cuts: 3, blanksLost: 1 },
+      { pieceId: 3, layerIndex: 0, state: 'to-cut', cuts: 0, blanksLost: 0 },
     ] as const;
     const against = compareWithQuote([
       { quote, quantity: 3, parts, workedSeconds: { cut: 100, weed: 200, press: 300, check: 120 } },
@@ -133,18 +133,18 @@ describe('quoted against real', () => {
     expect(against.time.real.value).toBe(720);
     expect(against.cost.real.value).toBe(against.cash.real.value + 360); // 720 s at 18.00
     expect(against.cost.quoted.value).toBe(3 * 616);
-    expect(computeKept(minor(4000), minor(100), against.cost.real).value).toBe(3900 - against.cost.real.value);
+    expect(computeProfit(minor(4000), minor(100), against.cost.real).value).toBe(3900 - against.cost.real.value);
   });
 
   it('shares logged time by estimate without losing a second', () => {
-    expect(shareWorkSeconds(100, [1, 3])).toEqual([25, 75]);
-    expect(shareWorkSeconds(90, [0, 0, 0])).toEqual([30, 30, 30]);
+    expect(shareSessionSeconds(100, [1, 3])).toEqual([25, 75]);
+    expect(shareSessionSeconds(90, [0, 0, 0])).toEqual([30, 30, 30]);
     fc.assert(
       fc.property(
         fc.double({ min: 0, max: 1e5, noNaN: true }),
         fc.array(fc.integer({ min: 0, max: 500 }), { minLength: 1, maxLength: 50 }),
         (seconds, estimates) => {
-          expect(shareWorkSeconds(seconds, estimates).reduce((a, b) => a + b, 0)).toBeCloseTo(seconds, 4);
+          expect(shareSessionSeconds(seconds, estimates).reduce((a, b) => a + b, 0)).toBeCloseTo(seconds, 4);
         },
       ),
     );

@@ -1,4 +1,4 @@
-// The state of one part (unit × layer), folded from the facts that happened to it. Facts are only ever added.
+// The state of one part (piece × layer), folded from the facts that happened to it. Facts are only ever added.
 
 export type PartState = 'to-cut' | 'cut' | 'weeded' | 'pressed' | 'checked';
 export const PART_STATES: readonly PartState[] = ['to-cut', 'cut', 'weeded', 'pressed', 'checked'];
@@ -28,7 +28,7 @@ export type PartEvent = {
   /** The event taken back, for 'undone'. */
   readonly undoes: number | null;
   readonly cause: SpoilageCause | null;
-  /** The blank went with it: true on one part of the unit only. */
+  /** The blank went with it: true on one part of the piece only. */
   readonly blankLost: boolean;
   /** For 'cut': its share of the vinyl that was really cut off, minor units; left out where only the estimate is known. */
   readonly vinylCost?: number | null;
@@ -87,7 +87,7 @@ export function foldPart(events: readonly PartEvent[]): PartStory {
   return { state, cuts, knownCuts, knownVinyl, spoiled, blanksLost, broken };
 }
 
-/** Something is pressed on the unit's blank, and that blank is still good: pressing a part again takes no new one. Events of all its parts, in any order. */
+/** Something is pressed on the piece's blank, and that blank is still good: pressing a part again takes no new one. Events of all its parts, in any order. */
 export function holdsBlank(events: readonly PartEvent[]): boolean {
   const undone = new Set(events.filter((event) => event.kind === 'undone').map((event) => event.undoes));
   const last = [...events]
@@ -107,14 +107,15 @@ export function findSlowest(states: readonly PartState[]): PartState {
   );
 }
 
-/** A unit waits at press until all its parts are weeded, and at check until all are pressed; cut and weed take parts singly. */
-export function findReadyParts<T extends { readonly unitId: number; readonly state: PartState }>(
+/** A piece waits at press until all its parts are weeded, and at check until all are pressed; cut and weed take parts singly. */
+export function findReadyParts<T extends { readonly pieceId: number; readonly state: PartState }>(
   station: Station,
   parts: readonly T[],
 ): readonly T[] {
   const { from } = STATION_STEPS[station];
   if (station === 'cut' || station === 'weed') return parts.filter((part) => part.state === from);
   const slowest = new Map<number, PartState>();
-  for (const part of parts) slowest.set(part.unitId, findSlowest([slowest.get(part.unitId) ?? 'checked', part.state]));
-  return parts.filter((part) => part.state === from && slowest.get(part.unitId) === from);
+  for (const part of parts)
+    slowest.set(part.pieceId, findSlowest([slowest.get(part.pieceId) ?? 'checked', part.state]));
+  return parts.filter((part) => part.state === from && slowest.get(part.pieceId) === from);
 }

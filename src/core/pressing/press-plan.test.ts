@@ -26,7 +26,7 @@ describe('planPressing', () => {
     expect(
       result.value.steps.filter((step) => step.kind === 'tack' || step.kind === 'press').map((step) => step.covered),
     ).toEqual([false, true]);
-    expect(result.value.closures).toBe(3);
+    expect(result.value.pressCycles).toBe(3);
   });
 
   it('counts the wait of a cold peel as elapsed, not as hands', () => {
@@ -57,7 +57,7 @@ describe('planPressing', () => {
   it('applies adhesive vinyl without heat and warns of its cure', () => {
     expect(plan([STICKY_VINYL], { ...PLAIN_BLANK, heating: 'none', fabric: 'glass-tin' })).toMatchObject({
       ok: true,
-      value: { temperatureC: null, closures: 0, cautions: [{ kind: 'cure' }] },
+      value: { temperatureC: null, pressCycles: 0, cautions: [{ kind: 'cure' }] },
     });
   });
 

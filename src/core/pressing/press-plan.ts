@@ -37,7 +37,7 @@ export type PressPlan = {
   readonly handsSeconds: Figure;
   readonly waitSeconds: number;
   /** Times the press closes: what wears the cover sheet and takes energy. */
-  readonly closures: number;
+  readonly pressCycles: number;
   readonly cautions: readonly PressCaution[];
 };
 
@@ -227,7 +227,8 @@ function summarise(
     temperatureC,
     cautions,
     waitSeconds: steps.filter((step) => !step.attended).reduce((sum, step) => sum + step.seconds, 0),
-    closures: steps.filter((step) => step.kind === 'press' || step.kind === 'tack' || step.kind === 're-press').length,
+    pressCycles: steps.filter((step) => step.kind === 'press' || step.kind === 'tack' || step.kind === 're-press')
+      .length,
     handsSeconds: figure(temperatureC === null ? 'Tape and place' : 'Press', handsSeconds, 's', 'computed', {
       how: 'sum of the steps; while a piece cools you press the next',
       low: handsSeconds * PRESS_BAND.low,

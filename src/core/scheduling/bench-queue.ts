@@ -6,8 +6,8 @@ import { groupBy } from '../units';
 /** A part as the bench sees it. */
 export type BenchPart = {
   readonly partId: number;
-  readonly unitId: number;
-  readonly unitNumber: number;
+  readonly pieceId: number;
+  readonly pieceNumber: number;
   readonly orderId: number;
   readonly lineId: number;
   readonly dueDay: string;
@@ -23,11 +23,11 @@ export type Batch<T extends BenchPart> = {
   readonly station: Station;
   readonly dueDay: string;
   readonly parts: readonly T[];
-  readonly unitCount: number;
+  readonly pieceCount: number;
   readonly seconds: number;
 };
 
-/** Cut one load for each vinyl, across orders; weed one layer of a line; press and check a line's units. */
+/** Cut one load for each vinyl, across orders; weed one layer of a line; press and check a line's pieces. */
 function getBatchKey(station: Station, part: BenchPart): string {
   switch (station) {
     case 'cut':
@@ -54,7 +54,7 @@ export function gatherBatches<T extends BenchPart>(station: Station, parts: read
       station,
       parts: sorted,
       dueDay: sorted[0]!.dueDay,
-      unitCount: new Set(members.map((part) => part.unitId)).size,
+      pieceCount: new Set(members.map((part) => part.pieceId)).size,
       seconds: members.reduce((sum, part) => sum + part.estimates[station], 0),
     };
   });

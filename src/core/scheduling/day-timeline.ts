@@ -4,7 +4,7 @@ import type { Station } from '../orders';
 
 export type Track = 'cutter' | 'hands' | 'press';
 export const TRACKS: readonly Track[] = ['cutter', 'hands', 'press'];
-export type TapeBlock = {
+export type TimelineBlock = {
   readonly track: Track;
   readonly station: Station;
   readonly label: string;
@@ -13,7 +13,7 @@ export type TapeBlock = {
   readonly planned: boolean;
   readonly key: string;
 };
-export type TapeJob = {
+export type TimelineJob = {
   readonly key: string;
   readonly label: string;
   readonly dueDay: string;
@@ -33,16 +33,16 @@ export const getTrack = (station: Station): Track => STATION_TRACKS[station];
  * Planned blocks from `fromMs` on, jobs by due day, each through cut, weed, press and check in turn. The person works at
  * one thing at a time (loading, weeding, pressing, checking); the cutter runs on alone after it was loaded.
  */
-export function planTape(input: {
-  readonly jobs: readonly TapeJob[];
+export function planTimeline(input: {
+  readonly jobs: readonly TimelineJob[];
   readonly fromMs: number;
   readonly untilMs: number;
-}): readonly TapeBlock[] {
-  const blocks: TapeBlock[] = [];
+}): readonly TimelineBlock[] {
+  const blocks: TimelineBlock[] = [];
   let personFree = input.fromMs;
   let cutterFree = input.fromMs;
   const ready = new Map<string, number>();
-  const put = (job: TapeJob, station: Station, startMs: number, endMs: number) => {
+  const put = (job: TimelineJob, station: Station, startMs: number, endMs: number) => {
     if (endMs > startMs && startMs < input.untilMs)
       blocks.push({
         track: STATION_TRACKS[station],

@@ -1,4 +1,4 @@
-// Due days, slack, queues and the day's tape.
+// Due days, slack, queues and the day's timeline.
 export * from './free-time';
 export * from './slack';
 export * from './bench-queue';

@@ -8,7 +8,7 @@ import {
   gatherBatches,
   getDay,
   getWorkingDay,
-  planTape,
+  planTimeline,
   proposeLoads,
   proposeNext,
   sumLoadSeconds,
@@ -74,8 +74,8 @@ it('slack counts everything that is due before, or the same day', () => {
 
 const part = (partId: number, more: Partial<BenchPart> = {}): BenchPart => ({
   partId,
-  unitId: partId,
-  unitNumber: partId,
+  pieceId: partId,
+  pieceNumber: partId,
   orderId: 1,
   lineId: 1,
   dueDay: '2026-12-01',
@@ -96,14 +96,14 @@ describe('the bench queue', () => {
       part(4, { vinylId: 3, broken: true }),
     ]);
     expect(batches.map((batch) => batch.key)).toEqual(['vinyl-2', 'vinyl-3', 'vinyl-1']);
-    expect(batches[2]).toMatchObject({ unitCount: 2, seconds: 20 });
+    expect(batches[2]).toMatchObject({ pieceCount: 2, seconds: 20 });
   });
 
-  it('weeds a layer of a line at a time, presses whole units', () => {
+  it('weeds a layer of a line at a time, presses whole pieces', () => {
     const parts = [
       part(1, { state: 'cut' }),
-      part(2, { state: 'cut', layerIndex: 1, unitId: 1 }),
-      part(3, { state: 'weeded', unitId: 9, lineId: 4 }),
+      part(2, { state: 'cut', layerIndex: 1, pieceId: 1 }),
+      part(3, { state: 'weeded', pieceId: 9, lineId: 4 }),
     ];
     expect(gatherBatches('weed', parts)).toHaveLength(2);
     expect(gatherBatches('press', parts).map((batch) => batch.key)).toEqual(['line-4']);
@@ -111,7 +111,7 @@ describe('the bench queue', () => {
   });
 });
 
-it('the tape never has the person in two places, and each job in its order', () => {
+it('the timeline never has the person in two places, and each job in its order', () => {
   const fromMs = at('2026-11-24T09:00:00+01:00');
   const job = (key: string, dueDay: string) => ({
     key,
@@ -120,7 +120,7 @@ it('the tape never has the person in two places, and each job in its order', () 
     seconds: { cut: 300, weed: 600, press: 900, check: 120 },
     machineSeconds: 1800,
   });
-  const blocks = planTape({
+  const blocks = planTimeline({
     jobs: [job('later', '2026-12-02'), job('sooner', '2026-11-25')],
     fromMs,
     untilMs: fromMs + 12 * 3_600_000,

@@ -33,27 +33,27 @@ export const cornered = (widthMm: number, lengthMm: number, cutWidthMm: number, 
 ];
 
 /** A spoiled spot: an upright box in the coordinates of the offcut's outline, mm. */
-export type BadSpot = Box;
+export type SpoiledSpot = Box;
 
-export const spotRing = ({ x, y, width, height }: BadSpot): Polyline =>
+export const spoiledSpotRing = ({ x, y, width, height }: SpoiledSpot): Polyline =>
   rectangle(width, height).map((point) => ({ x: point.x + x, y: point.y + y }));
 
-const soundRegion = (shape: OffcutShape, spots: readonly BadSpot[]): Region =>
+const soundRegion = (shape: OffcutShape, spots: readonly SpoiledSpot[]): Region =>
   spots.length === 0
     ? makeRegion([shape])
-    : subtractRegions(makeRegion([shape]), uniteRegions(spots.map((spot) => makeRegion([spotRing(spot)]))));
+    : subtractRegions(makeRegion([shape]), uniteRegions(spots.map((spot) => makeRegion([spoiledSpotRing(spot)]))));
 
 /** What of it can be used, mm²: without its spoiled spots. */
-export const computeOffcutArea = (shape: OffcutShape, spots: readonly BadSpot[] = []): number =>
+export const computeOffcutArea = (shape: OffcutShape, spots: readonly SpoiledSpot[] = []): number =>
   computeRegionArea(soundRegion(shape, spots));
 
 /** The spots that a piece takes along, cut out of an offcut along `piece` (in the offcut's coordinates), in coordinates of its own. */
-export function listSpotsOn(piece: Polyline, spots: readonly BadSpot[]): readonly BadSpot[] {
+export function listSpoiledSpotsOn(piece: Polyline, spots: readonly SpoiledSpot[]): readonly SpoiledSpot[] {
   const box = boundPoints([piece]),
     own = makeRegion([piece]);
   if (!box) return [];
-  return spots.flatMap((spot): readonly BadSpot[] => {
-    if (computeRegionArea(intersectRegions(own, makeRegion([spotRing(spot)]))) < SLACK_MM2) return [];
+  return spots.flatMap((spot): readonly SpoiledSpot[] => {
+    if (computeRegionArea(intersectRegions(own, makeRegion([spoiledSpotRing(spot)]))) < SLACK_MM2) return [];
     const x = Math.max(spot.x, box.x),
       y = Math.max(spot.y, box.y);
     return [
@@ -97,12 +97,12 @@ export function fitRectangle(
   widthMm: number,
   heightMm: number,
   turnable: boolean,
-  spots: readonly BadSpot[] = [],
+  spots: readonly SpoiledSpot[] = [],
 ): Fit | null {
   const box = boundPoints([shape]);
   if (!box) return null;
   const region = soundRegion(shape, spots),
-    corners = [...shape, ...spots.flatMap(spotRing)];
+    corners = [...shape, ...spots.flatMap(spoiledSpotRing)];
   for (const turned of turnable && widthMm !== heightMm ? [false, true] : [false]) {
     const width = turned ? heightMm : widthMm,
       height = turned ? widthMm : heightMm;
@@ -140,7 +140,9 @@ const edgesOf = (coordinates: readonly number[], length: number): readonly numbe
   [...new Set(coordinates.flatMap((at) => [at, at - length]))].sort((a, b) => a - b);
 
 /** The shapes that hold the rectangle, smallest first: the offcut that loses least is tried first. */
-export function findFittingOffcuts<T extends { readonly shape: OffcutShape; readonly badSpots: readonly BadSpot[] }>(
+export function findFittingOffcuts<
+  T extends { readonly shape: OffcutShape; readonly spoiledSpots: readonly SpoiledSpot[] },
+>(
   offcuts: readonly T[],
   widthMm: number,
   heightMm: number,
@@ -148,9 +150,9 @@ export function findFittingOffcuts<T extends { readonly shape: OffcutShape; read
 ): readonly { readonly offcut: T; readonly fit: Fit; readonly usedShare: number }[] {
   return offcuts
     .flatMap((offcut) => {
-      const fit = fitRectangle(offcut.shape, widthMm, heightMm, turnable, offcut.badSpots);
+      const fit = fitRectangle(offcut.shape, widthMm, heightMm, turnable, offcut.spoiledSpots);
       return fit
-        ? [{ offcut, fit, usedShare: (widthMm * heightMm) / computeOffcutArea(offcut.shape, offcut.badSpots) }]
+        ? [{ offcut, fit, usedShare: (widthMm * heightMm) / computeOffcutArea(offcut.shape, offcut.spoiledSpots) }]
         : [];
     })
     .sort((a, b) => b.usedShare - a.usedShare);

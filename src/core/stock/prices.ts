@@ -1,4 +1,4 @@
-// What material is reckoned at: the shelf's price, the oldest lots first, what was paid last, or what an offer asks.
+// What material is calculated at: the shelf's price, the oldest lots first, what was paid last, or what an offer asks.
 
 import { figure, MM2_PER_M2, type Figure } from '../units';
 
@@ -17,7 +17,7 @@ export type Prices = { readonly lots: readonly PricedLot[]; readonly offers: rea
 
 /**
  * The price of a m² or a piece when `needed` (mm², or pieces) are taken, in minor units, not rounded. Oldest first: what
- * the shelf has not is reckoned at the newest lot's price. Null where the shelf's price is to be used: it is asked for, or
+ * the shelf has not is calculated at the newest lot's price. Null where the shelf's price is to be used: it is asked for, or
  * nothing was bought or is offered. An offer is the chosen one where it is among `chosenOffers`, else the cheapest.
  */
 export function choosePrice(

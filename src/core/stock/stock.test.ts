@@ -10,7 +10,7 @@ import {
   findFittingOffcuts,
   fitRectangle,
   keyOf,
-  listSpotsOn,
+  listSpoiledSpotsOn,
   makeOffcutCode,
   parseKey,
   rectangle,
@@ -205,16 +205,16 @@ describe('offcuts', () => {
 
   it('the one that loses least comes first', () => {
     const offcuts = [
-      { code: 'large', shape: rectangle(400, 400), badSpots: [] },
-      { code: 'small', shape: rectangle(210, 110), badSpots: [] },
-      { code: 'tiny', shape: rectangle(90, 90), badSpots: [] },
-      { code: 'creased', shape: rectangle(205, 105), badSpots: [{ x: 100, y: 50, width: 5, height: 5 }] },
+      { code: 'large', shape: rectangle(400, 400), spoiledSpots: [] },
+      { code: 'small', shape: rectangle(210, 110), spoiledSpots: [] },
+      { code: 'tiny', shape: rectangle(90, 90), spoiledSpots: [] },
+      { code: 'creased', shape: rectangle(205, 105), spoiledSpots: [{ x: 100, y: 50, width: 5, height: 5 }] },
     ];
     expect(findFittingOffcuts(offcuts, 200, 100, true).map(({ offcut }) => offcut.code)).toEqual(['small', 'large']);
     // What is spoiled of it is none of what could be used.
     expect(
       findFittingOffcuts(
-        [{ shape: rectangle(100, 100), badSpots: [{ x: 0, y: 0, width: 100, height: 50 }] }],
+        [{ shape: rectangle(100, 100), spoiledSpots: [{ x: 0, y: 0, width: 100, height: 50 }] }],
         100,
         25,
         false,
@@ -264,7 +264,7 @@ describe('offcuts', () => {
       ]),
     ).toBeCloseTo(10_000 - 3_750, 6);
     expect(
-      listSpotsOn(
+      listSpoiledSpotsOn(
         rectangle(120, 100).map(({ x, y }) => ({ x: x + 70, y: y + 40 })),
         spots,
       ),

@@ -14,7 +14,7 @@ import { SeamView, type SeamMark } from '../shared/SeamView';
 import { useSettings } from '../shared/settings';
 import { Checks } from './Checks';
 import { setRole, toSteps, type Desk } from './desk-state';
-import { GiveOut } from './ExportPanel';
+import { ExportPanel } from './ExportPanel';
 import { LayerTable } from './LayerTable';
 import { SizeFields } from './SizeFields';
 import { StepList } from './StepList';
@@ -134,7 +134,7 @@ export function ArtworkDesk({ desk, file, checked, text, vinyls, nameOf }: Props
           onChange={(next) => desk.act({ steps: next })}
           onUndo={desk.undo}
         />
-        <GiveOut
+        <ExportPanel
           text={text}
           steps={steps}
           baseName={state.name}

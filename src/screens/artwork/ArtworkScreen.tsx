@@ -1,4 +1,4 @@
-// One kept drawing: prepared anew at any size, checked against its vinyls, given out to the cutter, and on to an item.
+// One saved drawing: prepared anew at any size, checked against its vinyls, given out to the cutter, and on to an item.
 
 import Button from '@mui/material/Button';
 import { useQuery } from '@tanstack/react-query';
@@ -37,7 +37,7 @@ export function ArtworkScreen({
 
 function Artwork({ artwork, vinyls }: { artwork: ArtworkView; vinyls: readonly VinylView[] }) {
   const settings = useSettings();
-  const [kept, setKept] = useState(artwork);
+  const [saved, setSaved] = useState(artwork);
   const [failure, setFailure] = useState<string | null>(null);
   const [archived, setArchived] = useState(artwork.archived);
   const desk = useDesk(openDesk(artwork));
@@ -55,10 +55,10 @@ function Artwork({ artwork, vinyls }: { artwork: ArtworkView; vinyls: readonly V
     [state.vinylIds, vinyls, settings.shop.figures],
   );
   const { prepared, problem, asking } = usePrepared(original.data ?? null, steps, materials);
-  // Until the worker has answered, what was kept is shown: its figures stand, its checks are still to come.
-  const file: PreparedFile = prepared ?? { ...kept, findings: [], dots: {} };
+  // Until the worker has answered, what was saved is shown: its figures stand, its checks are still to come.
+  const file: PreparedFile = prepared ?? { ...saved, findings: [], dots: {} };
   const nameOf = makeNameOf(state.names);
-  const before = useMemo(() => JSON.stringify(toSaved(openDesk(kept))), [kept]);
+  const before = useMemo(() => JSON.stringify(toSaved(openDesk(saved))), [saved]);
   const changed = JSON.stringify(toSaved(state)) !== before;
   const save = async () => {
     setFailure(null);
@@ -70,10 +70,10 @@ function Artwork({ artwork, vinyls }: { artwork: ArtworkView; vinyls: readonly V
         steps,
         layerNames: layers.map(nameOf),
         layerVinylIds: layers.map((key) => state.vinylIds[key] ?? null),
-        version: kept.version,
+        version: saved.version,
       });
       const fresh = await callApi<ArtworkView>('GET', path);
-      setKept(fresh);
+      setSaved(fresh);
       desk.reset(openDesk(fresh));
       enqueueSnackbar('Saved.');
     } catch (error) {
@@ -101,7 +101,7 @@ function Artwork({ artwork, vinyls }: { artwork: ArtworkView; vinyls: readonly V
       <div className="page-head">
         <div>
           <h1 style={{ margin: 0 }}>
-            {kept.name} {archived && <span className="tag">off the list</span>}
+            {saved.name} {archived && <span className="tag">off the list</span>}
           </h1>
           <p style={{ margin: '4px 0 0', fontSize: '1.12rem' }} aria-live="polite">
             {prepared ? describeVerdict(file.findings, summary, nameOf, settings) : `${summary}.`}

@@ -23,7 +23,7 @@ type Props = {
 const FORCE = { least: 1, most: 1000 } as const,
   SPEED = { least: 10, most: 1500 } as const;
 
-export function GiveOut({ text, steps, baseName, layers: all }: Props) {
+export function ExportPanel({ text, steps, baseName, layers: all }: Props) {
   const layers = all.filter((layer) => layer.role !== 'guide');
   const [knife, setKnife] = useState({ force: '', speed: '' });
   const force = readOptional(knife.force, FORCE),

@@ -94,12 +94,12 @@ function Lettering() {
   const [failure, setFailure] = useState<string | null>(null);
   const [saving, setSaving] = useState(false);
   const set = (part: Partial<Form>) => {
-    setKept(0);
+    setSaved(0);
     setForm({ ...form, ...part });
   };
   const { set: texts, asking } = useSetTexts(form);
   const [at, setAt] = useState(0);
-  const [kept, setKept] = useState(0);
+  const [saved, setSaved] = useState(0);
   const shown = texts[Math.min(at, texts.length - 1)];
   const natural = shown?.answer.ok ? shown.answer.value : null;
   const result = useMemo(
@@ -116,13 +116,13 @@ function Lettering() {
   );
   const { prepared } = usePrepared(result?.svg ?? null, steps, {});
   const face = TYPEFACES.find((candidate) => candidate.key === form.typeface)!;
-  const keep = async () => {
+  const save = async () => {
     if (!result || !steps) return;
     setSaving(true);
     try {
       let id = 0;
-      // One after another: where one is refused, those before it are kept, and the rest can be kept once it is mended.
-      for (const { text, answer } of texts.slice(kept)) {
+      // One after another: where one is refused, those before it are saved, and the rest can be saved once it is mended.
+      for (const { text, answer } of texts.slice(saved)) {
         if (!answer.ok) throw new ApiError('invalid', `${text}: ${describeLetterProblem(answer.problem)}`);
         const { svg, widthMm } = fitWidth(answer.value, form.list ? form.widestMm : null);
         const facts = JSON.stringify({
@@ -138,7 +138,7 @@ function Lettering() {
           `/api/artwork?${new URLSearchParams({ facts }).toString()}`,
           new Blob([svg], { type: 'image/svg+xml' }),
         ));
-        if (form.list) setKept((count) => count + 1);
+        if (form.list) setSaved((count) => count + 1);
       }
       location.assign(form.list ? '/artwork' : `/artwork/${id}`);
     } catch (error) {
@@ -169,10 +169,10 @@ function Lettering() {
           <Button
             variant="contained"
             disabled={texts.length === 0 || saving || asking.busy || problem !== null}
-            onClick={() => void keep()}
+            onClick={() => void save()}
           >
             {saving && form.list
-              ? `Keeping ${Math.min(kept + 1, texts.length)} of ${texts.length}`
+              ? `Keeping ${Math.min(saved + 1, texts.length)} of ${texts.length}`
               : form.list
                 ? `Keep ${texts.length === 1 ? 'this name' : `these ${texts.length} names`}`
                 : 'Keep this lettering'}

@@ -1,4 +1,4 @@
-// A drawing comes in: dropped, chosen or pasted; measured at once; kept when wanted.
+// A drawing comes in: dropped, chosen or pasted; measured at once; saved when wanted.
 
 import Button from '@mui/material/Button';
 import { useEffect, useMemo, useRef, useState } from 'react';
@@ -111,7 +111,7 @@ function NewArtwork({ vinyls }: { vinyls: readonly VinylView[] }) {
     window.addEventListener('paste', paste);
     return () => window.removeEventListener('paste', paste);
   }, []);
-  const keep = async () => {
+  const save = async () => {
     if (!drawing || !steps || !prepared) return;
     setSaving(true);
     try {
@@ -156,7 +156,7 @@ function NewArtwork({ vinyls }: { vinyls: readonly VinylView[] }) {
               disabled={
                 saving || asking.busy || asking.stopped || Boolean(problem) || !steps || state.name.trim() === ''
               }
-              onClick={() => void keep()}
+              onClick={() => void save()}
             >
               Keep this artwork
             </Button>

@@ -6,7 +6,7 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import type { Station } from '../../core/orders';
 import { formatClock, formatDuration, formatLength, formatTemperature, groupBy } from '../../core/units';
 import type { BenchPartView, BenchView } from '../../views/bench';
-import type { RunningWork } from '../../views/frame';
+import type { RunningSession } from '../../views/frame';
 import { STATION_NAMES } from '../../wording/stations';
 import { useServerNow } from '../shared/Frame';
 import { useSettings } from '../shared/settings';
@@ -16,11 +16,11 @@ type Props = {
   readonly view: BenchView;
   readonly parts: readonly BenchPartView[];
   readonly leftOut: ReadonlySet<number>;
-  readonly running: RunningWork | null;
+  readonly running: RunningSession | null;
   readonly pending: boolean;
   readonly onLeaveOut: (leftOut: ReadonlySet<number>) => void;
   readonly onStart: () => void;
-  readonly onStop: (work: RunningWork, outcome: 'done' | 'paused' | 'discarded') => void;
+  readonly onStop: (work: RunningSession, outcome: 'done' | 'paused' | 'discarded') => void;
   readonly onSpoil: () => void;
 };
 
@@ -38,8 +38,8 @@ export function BatchWork({
 }: Props) {
   const settings = useSettings();
   const now = useServerNow(view.nowMs);
-  const byUnit = station === 'press' || station === 'check';
-  const keyOf = (part: BenchPartView) => (byUnit ? part.unitId : part.partId);
+  const byPiece = station === 'press' || station === 'check';
+  const keyOf = (part: BenchPartView) => (byPiece ? part.pieceId : part.partId);
   const entries = [...groupBy(parts, keyOf)].map(([key, members]) => ({
     key,
     part: members[0]!,
@@ -69,7 +69,7 @@ export function BatchWork({
       </div>
       <p className="soft" style={{ margin: 0, fontSize: '1.05rem' }}>
         about <strong className="figures">{formatDuration(seconds, settings)}</strong> for{' '}
-        {describeCount(new Set(chosen.map(keyOf)).size, byUnit ? 'piece' : 'part')}
+        {describeCount(new Set(chosen.map(keyOf)).size, byPiece ? 'piece' : 'part')}
         {chosen.length < parts.length ? `, ${entries.length - new Set(chosen.map(keyOf)).size} left for later` : ''}
       </p>
       <div className="bench-actions">
@@ -117,7 +117,7 @@ export function BatchWork({
             only the first
           </Button>
         </div>
-        <div className="units">
+        <div className="pieces">
           {entries.map(({ key, part, broken }) => (
             <FormControlLabel
               key={key}
@@ -126,7 +126,7 @@ export function BatchWork({
               label={
                 <span>
                   {station === 'cut' ? `${part.itemName} ` : ''}
-                  {part.unitNumber}{' '}
+                  {part.pieceNumber}{' '}
                   <span className="soft">
                     {part.sizeName}
                     {part.sizeName ? ', ' : ''}

@@ -8,7 +8,7 @@ import { STATIONS, type Station } from '../../core/orders';
 import { gatherBatches } from '../../core/scheduling';
 import { formatDay, formatDuration } from '../../core/units';
 import type { BenchPartView, BenchView, Spoilage, StepTaken } from '../../views/bench';
-import type { FrameView, RunningWork } from '../../views/frame';
+import type { FrameView, RunningSession } from '../../views/frame';
 import { describeBooked } from '../../wording/stock';
 import { STATION_NAMES } from '../../wording/stations';
 import { callApi, wordsOf } from '../shared/api';
@@ -54,7 +54,7 @@ function Bench({ initial, station }: { initial: BenchView; station: Station }) {
     batches[0];
   const shownParts = running ? runningParts : (batch?.parts ?? []);
   const chosen = shownParts.filter(
-    (part) => !leftOut.has(station === 'press' || station === 'check' ? part.unitId : part.partId),
+    (part) => !leftOut.has(station === 'press' || station === 'check' ? part.pieceId : part.partId),
   );
 
   const apply = (step: StepTaken) => {
@@ -96,14 +96,14 @@ function Bench({ initial, station }: { initial: BenchView; station: Station }) {
   });
   const start = () =>
     chosen.length > 0 &&
-    step.mutate({ path: '/api/work', body: { station, partIds: chosen.map((part) => part.partId) } });
-  const stop = (work: RunningWork, outcome: 'done' | 'paused' | 'discarded') => {
+    step.mutate({ path: '/api/work-sessions', body: { station, partIds: chosen.map((part) => part.partId) } });
+  const stop = (work: RunningSession, outcome: 'done' | 'paused' | 'discarded') => {
     const told = {
       done: `${STATION_NAMES[station]}: ${work.partIds.length} ${work.partIds.length === 1 ? 'part' : 'parts'} done.`,
       paused: 'Stopped. The minutes are kept, the parts stay here.',
       discarded: 'Stopped. The minutes are dropped.',
     }[outcome];
-    step.mutate({ path: `/api/work/${work.id}`, body: { outcome }, told, undo: work.partIds });
+    step.mutate({ path: `/api/work-sessions/${work.id}`, body: { outcome }, told, undo: work.partIds });
     if (outcome === 'done') setLeftOut(new Set());
   };
   const spoil = (parts: readonly BenchPartView[], spoilage: Spoilage) => {
@@ -113,7 +113,7 @@ function Bench({ initial, station }: { initial: BenchView; station: Station }) {
       path: '/api/parts/spoil',
       body: { partIds: parts.map((part) => part.partId), ...spoilage },
       told,
-      undo: view.parts.filter((part) => parts.some((lost) => lost.unitId === part.unitId)).map((part) => part.partId),
+      undo: view.parts.filter((part) => parts.some((lost) => lost.pieceId === part.pieceId)).map((part) => part.partId),
     });
   };
   useKeys('Bench', [
@@ -145,7 +145,7 @@ function Bench({ initial, station }: { initial: BenchView; station: Station }) {
           const waiting = counts
             .get(name)!
             .reduce(
-              (sum, entry) => sum + (name === 'cut' || name === 'weed' ? entry.parts.length : entry.unitCount),
+              (sum, entry) => sum + (name === 'cut' || name === 'weed' ? entry.parts.length : entry.pieceCount),
               0,
             );
           return (

@@ -47,12 +47,12 @@ export default function SpoilDialog({
       <DialogContent className="cols">
         <fieldset style={{ border: 0, padding: 0, margin: 0 }}>
           <legend className="soft">Parts</legend>
-          <div className="units" style={{ maxHeight: 240 }}>
+          <div className="pieces" style={{ maxHeight: 240 }}>
             {parts.map((part) => (
               <FormControlLabel
                 key={part.partId}
                 control={<Checkbox checked={chosen.has(part.partId)} onChange={() => toggle(part.partId)} />}
-                label={`${part.itemName} ${part.unitNumber}, ${part.layerName}`}
+                label={`${part.itemName} ${part.pieceNumber}, ${part.layerName}`}
               />
             ))}
           </div>

@@ -49,7 +49,7 @@ function Start({ view }: { view: StartView }) {
   const settings = useSettings();
   const mounted = useMounted();
   const [plan, setPlan] = useState(view.plan);
-  const [kept, setKept] = useState({ plan: view.plan, version: view.version });
+  const [saved, setSaved] = useState({ plan: view.plan, version: view.version });
   const change = (part: Partial<StartPlan>) => setPlan((before) => ({ ...before, ...part }));
   const kit = useMemo(
     () => (plan.chosen ? addUpKit(plan.options, plan.chosen, plan.cap) : chooseKit(plan, 'grade')),
@@ -96,9 +96,9 @@ function Start({ view }: { view: StartView }) {
       : null;
   const save = async () => {
     try {
-      const { version } = await callApi<{ version: number }>('PUT', '/api/plan', { ...plan, version: kept.version });
-      setKept({ plan, version });
-      enqueueSnackbar('The plan is kept.');
+      const { version } = await callApi<{ version: number }>('PUT', '/api/plan', { ...plan, version: saved.version });
+      setSaved({ plan, version });
+      enqueueSnackbar('The plan is saved.');
     } catch (error) {
       enqueueSnackbar(wordsOf(error), { variant: 'error' });
     }
@@ -120,7 +120,7 @@ function Start({ view }: { view: StartView }) {
           )}
         </div>
         <div className="actions">
-          <Button variant="contained" disabled={plan === kept.plan} onClick={() => void save()}>
+          <Button variant="contained" disabled={plan === saved.plan} onClick={() => void save()}>
             Keep the plan
           </Button>
         </div>

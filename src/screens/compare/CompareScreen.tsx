@@ -18,7 +18,7 @@ import { useSettings } from '../shared/settings';
 import { useLatest } from '../shared/use-latest';
 import { useMounted } from '../shared/use-mounted';
 import { Why } from '../shared/Why';
-import { listChoices, listLayers, reckonCompare, type CompareKind, type CompareWish } from './calculate-compare';
+import { listChoices, listLayers, calculateComparison, type CompareKind, type CompareWish } from './calculate-compare';
 import { WorthPanel } from './WorthPanel';
 
 const FlipCharts = lazy(() => import('./FlipCharts'));
@@ -73,7 +73,7 @@ function Compare({ view }: { view: CompareView }) {
   const [quantity, setQuantity] = useState(String(view.item.quantity));
   const [odds, setOdds] = useState<{ readonly of: string; readonly odds: Odds } | null>(null);
   const comparison = useMemo(
-    () => reckonCompare(view, wish, settings.shop.figures),
+    () => calculateComparison(view, wish, settings.shop.figures),
     [view, wish, settings.shop.figures],
   );
   const { input, candidates, compared, flips, curves, best } = comparison;

@@ -122,7 +122,7 @@ function toCandidates(view: CompareView, wish: CompareWish, spec: ItemSpec): rea
   });
 }
 
-export function reckonCompare(view: CompareView, wish: CompareWish, shop: ShopFigures): Comparison {
+export function calculateComparison(view: CompareView, wish: CompareWish, shop: ShopFigures): Comparison {
   const { layerIndex, widthMm, quantity } = wish;
   const spec = toSpec(view, widthMm);
   const input: CompareInput = { spec, layerIndex, widthMm: spec.layers[layerIndex] ? widthMm : 0, quantity, shop };

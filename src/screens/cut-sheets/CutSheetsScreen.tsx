@@ -1,4 +1,4 @@
-// Cut sheets: what waits of each vinyl, laid out on the stock in hand so that least is wasted; then cut, booked, and the rest kept.
+// Cut sheets: what waits of each vinyl, laid out on the stock in hand so that least is wasted; then cut, booked, and the rest saved.
 
 import Button from '@mui/material/Button';
 import { enqueueSnackbar } from 'notistack';
@@ -10,9 +10,9 @@ import type { FrameView } from '../../views/frame';
 import { callApi, wordsOf } from '../shared/api';
 import { Frame } from '../shared/Frame';
 import { useSettings } from '../shared/settings';
-import type { Group, Kept } from './cut-load';
+import type { Group, SavedSheet } from './cut-load';
 import { DayLoads } from './DayLoads';
-import type { KeptId } from './save-sheet';
+import type { SavedSheetId } from './save-sheet';
 import { VinylLoad } from './VinylLoad';
 
 export function CutSheetsScreen({ frame, view }: { frame: FrameView; view: CutSheetsView }) {
@@ -26,15 +26,15 @@ export function CutSheetsScreen({ frame, view }: { frame: FrameView; view: CutSh
 const dueOf = (group: Group) =>
   group.parts.reduce((first, part) => (part.dueDay < first ? part.dueDay : first), group.parts[0]!.dueDay);
 const count = (number: number, one: string) => `${number} ${one}${number === 1 ? '' : 's'}`;
-/** What is worked on: a new sheet of a vinyl, or a kept one. `serial` begins anew. */
-type Open = { readonly vinylId: number; readonly kept: Kept | null; readonly serial: number };
+/** What is worked on: a new sheet of a vinyl, or a saved one. `serial` begins anew. */
+type Open = { readonly vinylId: number; readonly saved: SavedSheet | null; readonly serial: number };
 
-/** A new one where something waits that lies on no sheet, else the first kept one. */
+/** A new one where something waits that lies on no sheet, else the first saved one. */
 function openFirst(group: Group | undefined, serial: number): Open {
-  const taken = new Set(group?.kept.flatMap((kept) => listPartIds(kept.sheet)));
+  const taken = new Set(group?.saved.flatMap((saved) => listPartIds(saved.sheet)));
   return {
     vinylId: group?.vinyl.id ?? 0,
-    kept: group?.parts.some((part) => !taken.has(part.partId)) ? null : (group?.kept[0] ?? null),
+    saved: group?.parts.some((part) => !taken.has(part.partId)) ? null : (group?.saved[0] ?? null),
     serial,
   };
 }
@@ -43,8 +43,8 @@ function CutSheets({ initial }: { initial: CutSheetsView }) {
   const settings = useSettings();
   const [view, setView] = useState(initial);
   const [open, setOpen] = useState<Open>(() => openFirst(initial.groups[0], 0));
-  /** The sheet that is worked on, once it is kept. */
-  const [ownId, setOwnId] = useState(open.kept?.id ?? null);
+  /** The sheet that is worked on, once it is saved. */
+  const [ownId, setOwnId] = useState(open.saved?.id ?? null);
   const [planning, setPlanning] = useState(false);
   const group = view.groups.find((candidate) => candidate.vinyl.id === open.vinylId) ?? view.groups[0];
   const reload = async (): Promise<CutSheetsView | null> => {
@@ -61,18 +61,18 @@ function CutSheets({ initial }: { initial: CutSheetsView }) {
   const show = (next: Open) => {
     serial.current = next.serial;
     setOpen(next);
-    setOwnId(next.kept?.id ?? null);
+    setOwnId(next.saved?.id ?? null);
   };
-  const go = (vinylId: number, kept: Kept | null) => show({ vinylId, kept, serial: open.serial + 1 });
+  const go = (vinylId: number, saved: SavedSheet | null) => show({ vinylId, saved, serial: open.serial + 1 });
   const afterCut = async () => {
     const fresh = await reload();
     if (fresh)
       show(openFirst(fresh.groups.find((one) => one.vinyl.id === open.vinylId) ?? fresh.groups[0], open.serial + 1));
   };
-  /** A sheet that was left may be kept only after another was opened. */
-  const takeKept =
+  /** A sheet that was left may be saved only after another was opened. */
+  const takeSaved =
     (from: Open) =>
-    ({ id, version }: KeptId, sheet: CutSheet) => {
+    ({ id, version }: SavedSheetId, sheet: CutSheet) => {
       if (from.serial === serial.current) setOwnId(id);
       setView((before) => ({
         ...before,
@@ -80,9 +80,10 @@ function CutSheets({ initial }: { initial: CutSheetsView }) {
           one.vinyl.id === from.vinylId
             ? {
                 ...one,
-                kept: [...one.kept.filter((kept) => kept.id !== id), { id, version, keptAtMs: Date.now(), sheet }].sort(
-                  (a, b) => a.id - b.id,
-                ),
+                saved: [
+                  ...one.saved.filter((saved) => saved.id !== id),
+                  { id, version, savedAtMs: Date.now(), sheet },
+                ].sort((a, b) => a.id - b.id),
               }
             : one,
         ),
@@ -126,7 +127,7 @@ function CutSheets({ initial }: { initial: CutSheetsView }) {
       {planning && (
         <DayLoads
           view={view}
-          onKept={async () => {
+          onSaved={async () => {
             const fresh = await reload();
             if (fresh)
               show(
@@ -157,20 +158,20 @@ function CutSheets({ initial }: { initial: CutSheetsView }) {
                   </small>
                 </button>
               </li>,
-              ...one.kept.map((kept) => (
-                <li key={`kept ${kept.id}`}>
+              ...one.saved.map((saved) => (
+                <li key={`saved ${saved.id}`}>
                   <button
                     type="button"
-                    className="kept"
-                    aria-pressed={kept.id === ownId}
-                    onClick={() => go(one.vinyl.id, kept)}
+                    className="saved"
+                    aria-pressed={saved.id === ownId}
+                    onClick={() => go(one.vinyl.id, saved)}
                     style={{ paddingLeft: 34 }}
                   >
-                    {count(kept.sheet.placements.length, 'piece')} on{' '}
-                    {kept.sheet.sheets.length === 1
-                      ? formatLength(kept.sheet.sheets[0]!.usedLengthMm, settings)
-                      : count(kept.sheet.sheets.length, 'sheet')}
-                    <small>cut sheet, kept {formatInstant(kept.keptAtMs, settings)}</small>
+                    {count(saved.sheet.placements.length, 'piece')} on{' '}
+                    {saved.sheet.sheets.length === 1
+                      ? formatLength(saved.sheet.sheets[0]!.usedLengthMm, settings)
+                      : count(saved.sheet.sheets.length, 'sheet')}
+                    <small>cut sheet, saved {formatInstant(saved.savedAtMs, settings)}</small>
                   </button>
                 </li>
               )),
@@ -181,8 +182,8 @@ function CutSheets({ initial }: { initial: CutSheetsView }) {
           key={open.serial}
           view={view}
           group={group}
-          start={open.kept}
-          onKept={takeKept(open)}
+          start={open.saved}
+          onSaved={takeSaved(open)}
           onDone={() => void afterCut()}
         />
       </div>

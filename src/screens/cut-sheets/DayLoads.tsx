@@ -1,4 +1,4 @@
-// The day's loads, proposed: everything of a vinyl together, what is due first in front; laid out one after another and kept.
+// The day's loads, proposed: everything of a vinyl together, what is due first in front; laid out one after another and saved.
 
 import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
@@ -13,7 +13,7 @@ import { describeDayLoad, describeLayout, describeNestProblem } from '../../word
 import { chooseInWorker, nestInWorkers, stopNesting } from '../../workers/nest-client';
 import { callApi, wordsOf } from '../shared/api';
 import { useSettings } from '../shared/settings';
-import { makeLoad, marginsOf, orderStock, sourceOf, toCutPieces, toCutSheet, toStock, type Laid } from './cut-load';
+import { makeJob, marginsOf, orderStock, sourceOf, toCutPieces, toCutSheet, toStock, type Laid } from './cut-load';
 import { loadShapes } from './load-shapes';
 import { isShorter, SEED } from './use-load';
 
@@ -23,11 +23,11 @@ type Said = { readonly words: string; readonly good: boolean };
 
 export function DayLoads({
   view,
-  onKept,
+  onSaved,
   onClose,
 }: {
   view: CutSheetsView;
-  onKept: () => Promise<void>;
+  onSaved: () => Promise<void>;
   onClose: () => void;
 }) {
   const settings = useSettings(),
@@ -35,7 +35,7 @@ export function DayLoads({
   const waiting = useMemo(
     () =>
       view.groups.flatMap((group) => {
-        const taken = new Set(group.kept.flatMap((kept) => listPartIds(kept.sheet)));
+        const taken = new Set(group.saved.flatMap((saved) => listPartIds(saved.sheet)));
         return group.parts
           .filter((part) => !taken.has(part.partId))
           .map((part) => ({ ...part, vinylId: group.vinyl.id }));
@@ -50,7 +50,7 @@ export function DayLoads({
     }),
   );
   const [chosen, setChosen] = useState<ReadonlySet<number>>(
-    () => new Set(loads.filter((load) => load.today).map((load) => load.vinylId)),
+    () => new Set(loads.filter((job) => job.today).map((job) => job.vinylId)),
   );
   const [at, setAt] = useState<number | null>(null);
   const [said, setSaid] = useState<ReadonlyMap<number, Said>>(new Map());
@@ -70,7 +70,7 @@ export function DayLoads({
     const group = groupOf(view, vinylId),
       setup = { gapMm: view.gapMm, hold: 'suited' as const, marks: NO_MARKS, inside: 'bays' as const };
     await loadShapes(view.artworks, parts.map(sourceOf), cache.current);
-    const load = makeLoad(toCutPieces(parts, cache.current, new Set()), cache.current, {
+    const job = makeJob(toCutPieces(parts, cache.current, new Set()), cache.current, {
       turnable: group.vinyl.details.direction === 'none',
       marks: setup.marks,
       inside: setup.inside,
@@ -88,16 +88,16 @@ export function DayLoads({
       rounds: 1e9,
       timeMs: EACH_SECONDS * 1000,
     };
-    if (load.pieces.length === 0) return say(vinylId, 'None of its drawings can be read.', false);
+    if (job.pieces.length === 0) return say(vinylId, 'None of its drawings can be read.', false);
     const found = await chooseInWorker(
-      load.pieces,
+      job.pieces,
       offered.map((entry) => entry.kind),
       options,
     );
     if (!found.ok) return say(vinylId, describeNestProblem(found.problem, settings), false);
     const { stock, layout: first }: ChosenStock = found.value;
     const from: Omit<Laid, 'layout'> = {
-      load,
+      job,
       shapes: cache.current,
       stock,
       choices: stock.map((kind) => offered.find((entry) => entry.kind.id === kind.id)!.choice),
@@ -106,12 +106,15 @@ export function DayLoads({
       counting: false,
     };
     let best: NestLayout = first;
-    await nestInWorkers({ pieces: load.pieces, stock, options, count: false }, (layout) => {
+    await nestInWorkers({ pieces: job.pieces, stock, options, count: false }, (layout) => {
       if (isShorter(layout, best)) best = layout;
     });
-    // Stopped while it was bettered: what there is of it is kept all the same.
-    await callApi('POST', '/api/cut-sheets/kept', { vinylId, sheet: toCutSheet({ ...from, layout: best }, new Set()) });
-    say(vinylId, `${describeLayout(best, group.vinyl.name, settings)}; kept.`, true);
+    // Stopped while it was bettered: what there is of it is saved all the same.
+    await callApi('POST', '/api/cut-sheets/saved', {
+      vinylId,
+      sheet: toCutSheet({ ...from, layout: best }, new Set()),
+    });
+    say(vinylId, `${describeLayout(best, group.vinyl.name, settings)}; saved.`, true);
   };
   const layOutAll = async () => {
     stopped.current = false;
@@ -126,7 +129,7 @@ export function DayLoads({
       }
     }
     setAt(null);
-    await onKept();
+    await onSaved();
   };
   return (
     <section className="sheet cols" aria-label="The day’s loads">
@@ -176,20 +179,20 @@ export function DayLoads({
         />
       )}
       <ol className="day-loads" style={{ margin: 0, paddingLeft: 22 }}>
-        {loads.map((load, index) => {
-          const group = groupOf(view, load.vinylId),
-            word = said.get(load.vinylId);
+        {loads.map((job, index) => {
+          const group = groupOf(view, job.vinylId),
+            word = said.get(job.vinylId);
           return (
-            <li key={load.vinylId}>
+            <li key={job.vinylId}>
               <label style={{ display: 'flex', alignItems: 'center', gap: 6 }}>
                 <Checkbox
                   size="small"
-                  checked={chosen.has(load.vinylId)}
+                  checked={chosen.has(job.vinylId)}
                   disabled={at !== null || group.stock.length === 0}
                   onChange={(_, on) =>
                     setChosen(
                       (before) =>
-                        new Set(on ? [...before, load.vinylId] : [...before].filter((id) => id !== load.vinylId)),
+                        new Set(on ? [...before, job.vinylId] : [...before].filter((id) => id !== job.vinylId)),
                     )
                   }
                 />
@@ -197,7 +200,7 @@ export function DayLoads({
                 <span>
                   {group.vinyl.name}{' '}
                   <span className="soft">
-                    due {formatDay(load.dueDay, settings)}, {describeDayLoad(load, group.stock.length > 0, settings)}
+                    due {formatDay(job.dueDay, settings)}, {describeDayLoad(job, group.stock.length > 0, settings)}
                   </span>
                   {at === index && <b> being laid out</b>}
                   {word && <span className={word.good ? '' : 'short'}>: {word.words}</span>}
@@ -209,7 +212,7 @@ export function DayLoads({
       </ol>
       {loads.length === 0 && (
         <p className="soft" style={{ margin: 0 }}>
-          Everything that waits lies on kept cut sheets already.
+          Everything that waits lies on saved cut sheets already.
         </p>
       )}
     </section>

@@ -1,4 +1,4 @@
-// What else fits into what is left of a load: what waits and was not chosen, or what is made again and again.
+// What else fits into what is left of a job: what waits and was not chosen, or what is made again and again.
 
 import Button from '@mui/material/Button';
 import Menu from '@mui/material/Menu';
@@ -13,7 +13,7 @@ type Props = {
   readonly onUsual: (piece: UsualPiece) => void;
 };
 
-export function FillRest({ waiting, usual, onParts, onUsual }: Props) {
+export function FillSheet({ waiting, usual, onParts, onUsual }: Props) {
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   if (waiting.length + usual.length === 0) return null;
   const close = () => setAnchor(null);

@@ -1,10 +1,10 @@
-// One load: laid out, bettered, filled, changed by hand, given out, and cut.
+// One job: laid out, bettered, filled, changed by hand, given out, and cut.
 
 import Button from '@mui/material/Button';
 import { enqueueSnackbar } from 'notistack';
 import { useMemo, useState } from 'react';
 import { getKindFacts } from '../../core/materials';
-import { listSheets, type LayoutFault, type Placement, type Rest } from '../../core/nesting';
+import { listSheets, type LayoutFault, type Placement, type Leftover } from '../../core/nesting';
 import { formatLength, formatShare } from '../../core/units';
 import type { StockChoice, WaitingPart } from '../../views/cut-sheets';
 import { describeFault, describeLayout, describeLoading } from '../../wording/nesting';
@@ -14,10 +14,10 @@ import { callApi, fetchFile, wordsOf } from '../shared/api';
 import { useKeys } from '../shared/keys';
 import { saveFile } from '../shared/save-file';
 import { useSettings } from '../shared/settings';
-import { choiceOf, keyOfSource, listRests, partIdOf, placementKey, toCutLoad, type Group } from './cut-load';
-import { FillRest } from './FillSheet';
+import { choiceOf, keyOfSource, listLeftovers, partIdOf, placementKey, toCutLoad, type Group } from './cut-load';
+import { FillSheet } from './FillSheet';
 import { drawSheetMarks, placementsOn, toLoadCard, toLoadFacts, writeSheet } from './export-load';
-import { SheetRest, type RestChoice } from './SheetLeftovers';
+import { SheetLeftovers, type LeftoverChoice } from './SheetLeftovers';
 import { SheetView } from './SheetView';
 import { listTargets, nameOf, turnAboutMiddle, type LoadInput, type LoadState } from './use-load';
 
@@ -41,27 +41,27 @@ type Cut = {
 export function LoadPanel({ state, group, input, bookable, nameLot, others, onCut }: Props) {
   const settings = useSettings(),
     { figures } = settings.shop;
-  const { laid, running, chosen, locked, faults, byPart, keeping } = state;
+  const { laid, running, chosen, locked, faults, byPart, saving } = state;
   const [sending, setSending] = useState(false);
-  const [restKinds, setRestKinds] = useState<ReadonlyMap<number, RestChoice>>(new Map());
+  const [leftoverKinds, setLeftoverKinds] = useState<ReadonlyMap<number, LeftoverChoice>>(new Map());
   const faulty = useMemo(() => new Set(faults.flatMap(keysOf)), [faults]);
-  const rests = useMemo(
+  const leftovers = useMemo(
     () =>
-      new Map<number, readonly Rest[]>(
+      new Map<number, readonly Leftover[]>(
         laid && !running && !laid.counting
-          ? laid.layout.sheets.map((use) => [use.sheet, listRests(laid, use.sheet)])
+          ? laid.layout.sheets.map((use) => [use.sheet, listLeftovers(laid, use.sheet)])
           : [],
       ),
     [laid, running],
   );
-  const restOf = (sheet: number): Rest | null => {
-    const own = rests.get(sheet) ?? [],
-      kind = restKinds.get(sheet) ?? own[0]?.kind;
-    return own.find((rest) => rest.kind === kind) ?? null;
+  const leftoverOf = (sheet: number): Leftover | null => {
+    const own = leftovers.get(sheet) ?? [],
+      kind = leftoverKinds.get(sheet) ?? own[0]?.kind;
+    return own.find((leftover) => leftover.kind === kind) ?? null;
   };
   const nudge = (dxMm: number, dyMm: number) =>
     chosen && state.change(chosen, { xMm: chosen.xMm + dxMm, yMm: chosen.yMm + dyMm });
-  const turn = (degrees: number) => chosen && laid && state.change(chosen, turnAboutMiddle(chosen, laid.load, degrees));
+  const turn = (degrees: number) => chosen && laid && state.change(chosen, turnAboutMiddle(chosen, laid.job, degrees));
   const none = (what: string) => enqueueSnackbar(what, { variant: 'warning' });
   const takeOff = (placement: Placement) =>
     laid && laid.layout.placements.length > 1
@@ -140,13 +140,13 @@ export function LoadPanel({ state, group, input, bookable, nameLot, others, onCu
   const book = () =>
     tell(async () => {
       if (!laid) return;
-      await keeping.settle();
+      await saving.settle();
       const cut = await callApi<Cut>(
         'POST',
         '/api/cut-sheets/cut',
-        toCutLoad(laid, keeping.kept()?.id ?? null, restOf),
+        toCutLoad(laid, saving.saved()?.id ?? null, leftoverOf),
       );
-      keeping.forget();
+      saving.forget();
       enqueueSnackbar(
         `Booked: ${cut.partIds.length} ${cut.partIds.length === 1 ? 'part is' : 'parts are'} cut${cut.offcuts.length > 0 ? `; write ${cut.offcuts.join(', ')} on what is left` : ''}.`,
         {
@@ -189,7 +189,7 @@ export function LoadPanel({ state, group, input, bookable, nameLot, others, onCu
                 </Button>
               )}
               {laid && !stale && !laid.counting && faults.length === 0 && (
-                <FillRest
+                <FillSheet
                   waiting={others}
                   usual={group.usual}
                   onParts={() => void state.fillWithParts(others, () => none('None of them fits into what is left.'))}
@@ -211,7 +211,7 @@ export function LoadPanel({ state, group, input, bookable, nameLot, others, onCu
       </div>
       {running && (
         <p className="soft" role="status" style={{ margin: 0 }}>
-          {laid ? 'Looking for a shorter strip; the best so far is shown and kept.' : 'Reading the outlines.'}
+          {laid ? 'Looking for a shorter strip; the best so far is shown and saved.' : 'Reading the outlines.'}
         </p>
       )}
       {state.refusal && (
@@ -219,10 +219,10 @@ export function LoadPanel({ state, group, input, bookable, nameLot, others, onCu
           {state.refusal}
         </div>
       )}
-      {keeping.problem && (
+      {saving.problem && (
         <div className="notice bad" role="alert">
-          <strong>This is not kept</strong>
-          {keeping.problem}
+          <strong>This is not saved</strong>
+          {saving.problem}
         </div>
       )}
       {stale && !running && (
@@ -267,7 +267,7 @@ export function LoadPanel({ state, group, input, bookable, nameLot, others, onCu
                 laid={laid}
                 marks={drawSheetMarks(laid, use)}
                 byPart={byPart}
-                rest={restOf(use.sheet)}
+                leftover={leftoverOf(use.sheet)}
                 colour={group.vinyl.colourHex}
                 nameOf={(placement) => nameOf(laid, byPart, placement)}
                 chosen={chosen}
@@ -280,10 +280,10 @@ export function LoadPanel({ state, group, input, bookable, nameLot, others, onCu
                 }}
               />
               {!running && !laid.counting && !facts.isRoll && bookable && (
-                <SheetRest
-                  rests={rests.get(use.sheet) ?? []}
-                  chosen={restKinds.get(use.sheet) ?? rests.get(use.sheet)?.[0]?.kind ?? 'nothing'}
-                  onChoose={(choice) => setRestKinds(new Map([...restKinds, [use.sheet, choice]]))}
+                <SheetLeftovers
+                  leftovers={leftovers.get(use.sheet) ?? []}
+                  chosen={leftoverKinds.get(use.sheet) ?? leftovers.get(use.sheet)?.[0]?.kind ?? 'nothing'}
+                  onChoose={(choice) => setLeftoverKinds(new Map([...leftoverKinds, [use.sheet, choice]]))}
                 />
               )}
               {!running && !laid.counting && !stale && (
@@ -360,7 +360,7 @@ export function LoadPanel({ state, group, input, bookable, nameLot, others, onCu
               disabled={
                 faults.length > 0 ||
                 sending ||
-                laid.layout.placements.every((placement) => partIdOf(laid.load, placement) === null)
+                laid.layout.placements.every((placement) => partIdOf(laid.job, placement) === null)
               }
               onClick={() => void book()}
             >
@@ -402,13 +402,13 @@ function isStale(laid: NonNullable<LoadState['laid']>, { parts, stock, setup, lo
   };
   if (!laid.layout.sheets.every((use) => isOffered(use.stockId))) return true;
   if (laid.counting) return false;
-  const parted = new Set(laid.load.cut.flatMap((piece) => (piece.island === null ? [] : [keyOfSource(piece.source)])));
+  const parted = new Set(laid.job.cut.flatMap((piece) => (piece.island === null ? [] : [keyOfSource(piece.source)])));
   if (
     [...parted].some((key) => !loose.has(key)) ||
     [...loose].some((key) => !parted.has(key) && (laid.shapes.get(key)?.islands.length ?? 0) > 1)
   )
     return true;
-  const own = new Set(laid.load.cut.flatMap((piece) => piece.partIds.flatMap((id) => id ?? []))),
+  const own = new Set(laid.job.cut.flatMap((piece) => piece.partIds.flatMap((id) => id ?? []))),
     asked = new Set(parts.map((part) => part.partId));
   return own.size !== asked.size || [...asked].some((id) => !own.has(id));
 }

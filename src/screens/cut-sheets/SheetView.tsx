@@ -2,7 +2,7 @@
 
 import { useRef } from 'react';
 import type { Polyline } from '../../core/geometry';
-import type { DrawnMarks, NestStock, Placement, Rest, SheetUse } from '../../core/nesting';
+import type { DrawnMarks, NestStock, Placement, Leftover, SheetUse } from '../../core/nesting';
 import { formatLength } from '../../core/units';
 import type { WaitingPart } from '../../views/cut-sheets';
 import type { CutOutline } from '../../core/nesting';
@@ -17,7 +17,7 @@ type Props = {
   readonly marks: DrawnMarks;
   readonly byPart: ReadonlyMap<number, WaitingPart>;
   readonly colour: string;
-  /** What is kept of it afterwards. */ readonly rest: Rest | null;
+  /** What is saved of it afterwards. */ readonly leftover: Leftover | null;
   readonly nameOf: (placement: Placement) => string;
   readonly chosen: Placement | null;
   readonly locked: ReadonlySet<string>;
@@ -38,7 +38,7 @@ export function SheetView({
   marks,
   byPart,
   colour,
-  rest,
+  leftover,
   nameOf,
   chosen,
   locked,
@@ -149,7 +149,7 @@ export function SheetView({
             />
           )}
           {stock.kind === 'offcut' &&
-            stock.badSpots.map((ring, at) => (
+            stock.spoiledSpots.map((ring, at) => (
               <path
                 key={`spot ${at}`}
                 d={line(ring, true)}
@@ -172,9 +172,9 @@ export function SheetView({
               strokeDasharray="5 3"
             />
           )}
-          {rest?.pieces.map((ring, at) => (
+          {leftover?.pieces.map((ring, at) => (
             <path
-              key={`rest ${at}`}
+              key={`leftover ${at}`}
               d={line(ring, true)}
               fill="var(--mui-palette-secondary-main)"
               fillOpacity={0.12}
@@ -205,10 +205,10 @@ export function SheetView({
             <path d={line(marks.trim, false)} fill="none" stroke="var(--mui-palette-error-main)" strokeWidth={1.2} />
           )}
           {placements.map((placement) => {
-            const piece = laid.load.cut.find((one) => one.id === placement.pieceId),
+            const piece = laid.job.cut.find((one) => one.id === placement.pieceId),
               shape = piece && outlineOf(piece, laid.shapes),
               key = placementKey(placement),
-              corner = laid.load.tagAt.get(placement.pieceId);
+              corner = laid.job.tagAt.get(placement.pieceId);
             if (!shape) return null;
             const isChosen = chosen !== null && placementKey(chosen) === key,
               isFaulty = faulty.has(key);
@@ -251,7 +251,7 @@ export function SheetView({
                     fontWeight={700}
                     fill="var(--mui-palette-text-primary)"
                   >
-                    {tagOf(byPart.get(partIdOf(laid.load, placement) ?? 0))}
+                    {tagOf(byPart.get(partIdOf(laid.job, placement) ?? 0))}
                   </text>
                 )}
                 {/* Taken up anywhere within its outline, also through its holes. */}

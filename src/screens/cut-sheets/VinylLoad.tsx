@@ -14,8 +14,8 @@ import type { CutSheetsView, StockChoice } from '../../views/cut-sheets';
 import { callApi, wordsOf } from '../shared/api';
 import { NumberInput } from '../shared/NumberInput';
 import { useSettings } from '../shared/settings';
-import { keyOfSource, orderStock, sourceOf, type Group, type Kept, type Setup } from './cut-load';
-import type { KeptId } from './save-sheet';
+import { keyOfSource, orderStock, sourceOf, type Group, type SavedSheet, type Setup } from './cut-load';
+import type { SavedSheetId } from './save-sheet';
 import { LoadPanel } from './LoadPanel';
 import { LoadSetup } from './LoadSetup';
 import { useLoad } from './use-load';
@@ -25,17 +25,17 @@ type StockWish = 'shelf' | 'typed' | 'mix' | number;
 type Props = {
   readonly view: CutSheetsView;
   readonly group: Group;
-  readonly start: Kept | null;
-  readonly onKept: (kept: KeptId, sheet: CutSheet) => void;
+  readonly start: SavedSheet | null;
+  readonly onSaved: (saved: SavedSheetId, sheet: CutSheet) => void;
   readonly onDone: () => void;
 };
 
-export function VinylLoad({ view, group, start, onKept, onDone }: Props) {
+export function VinylLoad({ view, group, start, onSaved, onDone }: Props) {
   const settings = useSettings();
   const [ownId, setOwnId] = useState(start?.id ?? null);
   const taken = useMemo(
-    () => new Set(group.kept.filter((kept) => kept.id !== ownId).flatMap((kept) => listPartIds(kept.sheet))),
-    [group.kept, ownId],
+    () => new Set(group.saved.filter((saved) => saved.id !== ownId).flatMap((saved) => listPartIds(saved.sheet))),
+    [group.saved, ownId],
   );
   const parts = useMemo(() => group.parts.filter((part) => !taken.has(part.partId)), [group.parts, taken]);
   const [chosen, setChosen] = useState<ReadonlySet<number>>(
@@ -61,9 +61,9 @@ export function VinylLoad({ view, group, start, onKept, onDone }: Props) {
     view,
     group,
     start,
-    onKept: (kept, sheet) => {
-      setOwnId(kept.id);
-      onKept(kept, sheet);
+    onSaved: (saved, sheet) => {
+      setOwnId(saved.id);
+      onSaved(saved, sheet);
     },
     onParts: (ids) => setChosen(new Set(ids)),
   });
@@ -81,7 +81,7 @@ export function VinylLoad({ view, group, start, onKept, onDone }: Props) {
             lengthMm: null,
             left: typed.lengthMm,
             shape: null,
-            badSpots: [],
+            spoiledSpots: [],
             code: null,
           },
         ];
@@ -107,10 +107,10 @@ export function VinylLoad({ view, group, start, onKept, onDone }: Props) {
     state.mark(next.marks);
   };
   const throwAway = async () => {
-    const id = state.keeping.kept()?.id ?? ownId;
+    const id = state.saving.saved()?.id ?? ownId;
     try {
-      state.keeping.forget();
-      if (id !== null) await callApi('DELETE', `/api/cut-sheets/kept/${id}`);
+      state.saving.forget();
+      if (id !== null) await callApi('DELETE', `/api/cut-sheets/saved/${id}`);
       onDone();
     } catch (error) {
       enqueueSnackbar(wordsOf(error), { variant: 'error' });
@@ -121,7 +121,7 @@ export function VinylLoad({ view, group, start, onKept, onDone }: Props) {
       <section className="sheet cols" aria-label="What is laid out">
         <div className="page-head" style={{ marginBottom: 0 }}>
           <h2 style={{ margin: 0 }}>
-            {ownId === null ? 'A new cut sheet' : 'A kept cut sheet'}, {group.vinyl.name}
+            {ownId === null ? 'A new cut sheet' : 'A saved cut sheet'}, {group.vinyl.name}
           </h2>
           {ownId !== null && (
             <Button size="small" onClick={() => void throwAway()}>
@@ -171,7 +171,7 @@ export function VinylLoad({ view, group, start, onKept, onDone }: Props) {
               </span>
             );
           })}
-          {parts.length === 0 && <span className="soft">Everything that waits of it lies on kept cut sheets.</span>}
+          {parts.length === 0 && <span className="soft">Everything that waits of it lies on saved cut sheets.</span>}
         </div>
         <div className="fields" style={{ gridTemplateColumns: 'minmax(0, 2.4fr) minmax(0, 1fr) minmax(0, 1fr)' }}>
           <TextField
@@ -250,8 +250,8 @@ export function VinylLoad({ view, group, start, onKept, onDone }: Props) {
   );
 }
 
-/** A kept sheet goes on with the stock that it lies on. */
-function startWish(group: Group, start: Kept | null): StockWish {
+/** A saved sheet goes on with the stock that it lies on. */
+function startWish(group: Group, start: SavedSheet | null): StockWish {
   if (!start) return group.stock.length > 0 ? 'shelf' : 'typed';
   const lots = [...new Set(start.sheet.sheets.map((use) => use.lotId))],
     [only] = lots;

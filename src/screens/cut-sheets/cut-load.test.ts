@@ -7,8 +7,8 @@ import {
   choicesOf,
   dropGone,
   keyOfSource,
-  listRests,
-  makeLoad,
+  listLeftovers,
+  makeJob,
   orderStock,
   partIdOf,
   placementKey,
@@ -36,7 +36,7 @@ const part = (partId: number, more: Partial<WaitingPart> = {}): WaitingPart => (
   partId,
   orderId: 1,
   orderTitle: 'Coats',
-  unitNumber: partId,
+  pieceNumber: partId,
   itemName: 'Coat',
   dueDay: '2026-12-01',
   layerName: 'wheel',
@@ -76,7 +76,7 @@ const lot = (lotId: number, form: StockChoice['form'], more: Partial<StockChoice
   lengthMm: form === 'roll' ? null : 400,
   left: form === 'roll' ? 5000 : 2,
   shape: null,
-  badSpots: [],
+  spoiledSpots: [],
   code: null,
   ...more,
 });
@@ -106,13 +106,8 @@ const layoutOf = (placements: readonly Placement[], sheets: NestLayout['sheets']
   density: 1,
   left: [],
 });
-const laidOut = (
-  load: Laid['load'],
-  layout: NestLayout,
-  choices: readonly StockChoice[],
-  own: Setup = setup,
-): Laid => ({
-  load,
+const laidOut = (job: Laid['job'], layout: NestLayout, choices: readonly StockChoice[], own: Setup = setup): Laid => ({
+  job,
   layout,
   shapes,
   choices,
@@ -124,46 +119,46 @@ const laidOut = (
 
 describe('a load from what waits', () => {
   it('takes parts that are cut alike as copies of one piece, the first due first; what can’t be read is left', () => {
-    const load = makeLoad(toCutPieces(parts, shapes, new Set()), shapes, { ...plain, turnable: false });
-    expect(load.pieces.map((piece) => [piece.copies, piece.turns])).toEqual([
+    const job = makeJob(toCutPieces(parts, shapes, new Set()), shapes, { ...plain, turnable: false });
+    expect(job.pieces.map((piece) => [piece.copies, piece.turns])).toEqual([
       [2, [0, 180]],
       [1, [0, 180]],
     ]);
-    expect(partIdOf(load, { pieceId: keyOfSource(sourceOf(parts[0]!)), copy: 0 })).toBe(2);
+    expect(partIdOf(job, { pieceId: keyOfSource(sourceOf(parts[0]!)), copy: 0 })).toBe(2);
     expect(toCutPieces(parts, new Map(), new Set())).toEqual([]);
   });
 
   it('parts a layer into its islands where that is asked for, each with the part it is of', () => {
     const loose = new Set([keyOfSource(sourceOf(parts[0]!))]);
-    const load = makeLoad(toCutPieces(parts, shapes, loose), shapes, plain);
-    expect(load.cut.map((piece) => [piece.island, piece.partIds])).toEqual([
+    const job = makeJob(toCutPieces(parts, shapes, loose), shapes, plain);
+    expect(job.cut.map((piece) => [piece.island, piece.partIds])).toEqual([
       [0, [2, 1]],
       [1, [2, 1]],
       [null, [3]],
     ]);
-    expect(load.pieces.map((piece) => piece.rings[0])).toEqual([box, dot, box]);
+    expect(job.pieces.map((piece) => piece.rings[0])).toEqual([box, dot, box]);
   });
 
   it('opens the holes of a piece to others only where that is asked for', () => {
     const cut = toCutPieces(parts.slice(0, 1), shapes, new Set());
     expect(
-      [makeLoad(cut, shapes, plain), makeLoad(cut, shapes, { ...plain, inside: 'holes' })].map(
-        (load) => load.pieces[0]!.rings,
+      [makeJob(cut, shapes, plain), makeJob(cut, shapes, { ...plain, inside: 'holes' })].map(
+        (job) => job.pieces[0]!.rings,
       ),
     ).toEqual([[box], [box, hole]]);
   });
 
   it('gives each piece room for its tag, beside it and never on it', () => {
-    const load = makeLoad(toCutPieces(parts.slice(0, 1), shapes, new Set()), shapes, {
+    const job = makeJob(toCutPieces(parts.slice(0, 1), shapes, new Set()), shapes, {
       ...plain,
       marks: { tags: true },
     });
-    const corner = load.tagAt.get(load.cut[0]!.id)!;
+    const corner = job.tagAt.get(job.cut[0]!.id)!;
     expect(tagOf(parts[0])).toBe('1/1');
     expect(corner.y >= 21 || corner.y <= -5.5).toBe(true);
     expect(
-      Math.max(...load.pieces[0]!.rings[0]!.map((point) => point.y)) -
-        Math.min(...load.pieces[0]!.rings[0]!.map((point) => point.y)),
+      Math.max(...job.pieces[0]!.rings[0]!.map((point) => point.y)) -
+        Math.min(...job.pieces[0]!.rings[0]!.map((point) => point.y)),
     ).toBeGreaterThan(24);
   });
 
@@ -199,17 +194,19 @@ describe('a load from what waits', () => {
 });
 
 describe('a load that is cut', () => {
-  const load = makeLoad(toCutPieces(parts, shapes, new Set()), shapes, plain),
-    [wide, small] = load.pieces;
+  const job = makeJob(toCutPieces(parts, shapes, new Set()), shapes, plain),
+    [wide, small] = job.pieces;
 
   it('shares its strip by outlines grown by half the gap, and keeps what is left of pieces, not of rolls', () => {
     const laid = laidOut(
-      load,
+      job,
       layoutOf([at(0, wide!.id, 0), at(1, wide!.id, 1), at(2, small!.id, 0)], [use(0, '3'), use(1, '2'), use(2, '1')]),
       [lot(3, 'offcut'), lot(2, 'sheet'), lot(1, 'roll')],
     );
-    const { sheets } = toCutLoad(laid, null, (sheet) => listRests(laid, sheet)[0] ?? null);
-    expect(sheets.map((sheet) => [sheet.lotId, sheet.rests.length > 0, sheet.parts.map((own) => own.partId)])).toEqual([
+    const { sheets } = toCutLoad(laid, null, (sheet) => listLeftovers(laid, sheet)[0] ?? null);
+    expect(
+      sheets.map((sheet) => [sheet.lotId, sheet.leftovers.length > 0, sheet.parts.map((own) => own.partId)]),
+    ).toEqual([
       [3, true, [2]],
       [2, true, [1]],
       [1, false, [3]],
@@ -223,7 +220,7 @@ describe('a load that is cut', () => {
       ...toCutPieces(parts.slice(0, 1), shapes, new Set([keyOfSource(sourceOf(parts[0]!))])),
       toSpares({ key: 'u', name: 'wheel of Coat', source: sourceOf(parts[2]!) }, 2, '+1'),
     ];
-    const own = makeLoad(cut, shapes, plain),
+    const own = makeJob(cut, shapes, plain),
       [body, bit, spare] = own.pieces;
     const { sheets } = toCutLoad(
       laidOut(
@@ -252,7 +249,7 @@ describe('a load that is cut', () => {
       ...toCutPieces(parts.slice(0, 1), shapes, new Set([keyOfSource(sourceOf(parts[0]!))])),
       toSpares({ key: 'u', name: 'wheel of Coat', source: sourceOf(parts[2]!) }, 1, '+1'),
     ];
-    const own = makeLoad(cut, shapes, plain),
+    const own = makeJob(cut, shapes, plain),
       [body, bit, spare] = own.pieces;
     const { sheets } = toCutLoad(
       laidOut(
@@ -271,14 +268,14 @@ describe('a load that is cut', () => {
     expect(sheets[1]!.islands[0]).toEqual({ partId: 1, areaMm2: expect.closeTo(100 + 120 + 9 * Math.PI, 0) as number });
   });
 
-  it('keeps clear of the spoiled spots of an offcut, and keeps no square rest with one in it', () => {
+  it('keeps clear of the spoiled spots of an offcut, and keeps no square leftover with one in it', () => {
     const spoiled = lot(3, 'offcut', {
       widthMm: 200,
       lengthMm: 200,
-      badSpots: [{ x: 90, y: 20, width: 20, height: 20 }],
+      spoiledSpots: [{ x: 90, y: 20, width: 20, height: 20 }],
     });
     const stock = toStock(spoiled, 'free', figures)!;
-    expect(stock.kind === 'offcut' && stock.badSpots).toEqual([
+    expect(stock.kind === 'offcut' && stock.spoiledSpots).toEqual([
       [
         { x: 90, y: 20 },
         { x: 110, y: 20 },
@@ -286,10 +283,10 @@ describe('a load that is cut', () => {
         { x: 90, y: 40 },
       ],
     ]);
-    const laid = laidOut(load, layoutOf([at(0, small!.id, 0, { xMm: 20, yMm: 150 })], [use(0, '3')]), [spoiled]);
-    const rests = listRests(laid, 0);
-    expect(rests.length).toBeGreaterThan(0);
-    for (const ring of rests.find((rest) => rest.kind === 'rectangles')!.pieces) {
+    const laid = laidOut(job, layoutOf([at(0, small!.id, 0, { xMm: 20, yMm: 150 })], [use(0, '3')]), [spoiled]);
+    const leftovers = listLeftovers(laid, 0);
+    expect(leftovers.length).toBeGreaterThan(0);
+    for (const ring of leftovers.find((leftover) => leftover.kind === 'rectangles')!.pieces) {
       const xs = ring.map((point) => point.x),
         ys = ring.map((point) => point.y);
       expect(Math.max(...xs) <= 90 || Math.min(...xs) >= 110 || Math.max(...ys) <= 20 || Math.min(...ys) >= 40).toBe(
@@ -298,9 +295,9 @@ describe('a load that is cut', () => {
     }
   });
 
-  it('is kept as it is, and comes back without what does not wait any more', () => {
+  it('is saved as it is, and comes back without what does not wait any more', () => {
     const laid = laidOut(
-      load,
+      job,
       layoutOf([at(0, wide!.id, 0), at(0, wide!.id, 1, { xMm: 80 }), at(0, small!.id, 0, { yMm: 60 })], [use(0, '1')]),
       [lot(1, 'roll')],
     );
@@ -320,7 +317,7 @@ describe('a load that is cut', () => {
 });
 
 it('the file has every part where it lies, its weed line, and last the cut across the roll', async () => {
-  const load = makeLoad(
+  const job = makeJob(
     toCutPieces([parts[0]!], new Map([...shapes].map(([key, one]) => [key, { ...one, ...alone(box) }])), new Set()),
     shapes,
     plain,
@@ -328,8 +325,8 @@ it('the file has every part where it lies, its weed line, and last the cut acros
   const own = { ...setup, marks: { ...NO_MARKS, weed: 'all' as const, trim: true, corners: true } };
   const laid = {
     ...laidOut(
-      load,
-      layoutOf([at(0, load.cut[0]!.id, 0, { xMm: 100, yMm: 50, rotationDeg: 90 })], [use(0, '1')]),
+      job,
+      layoutOf([at(0, job.cut[0]!.id, 0, { xMm: 100, yMm: 50, rotationDeg: 90 })], [use(0, '1')]),
       [lot(1, 'roll')],
       own,
     ),

@@ -3,7 +3,7 @@
 import type { ShopFigures } from '../../core/materials';
 import {
   attachTag,
-  findRests,
+  findLeftovers,
   measureShares,
   placePoints,
   type Inside,
@@ -13,27 +13,27 @@ import {
   type NestPiece,
   type NestStock,
   type Placement,
-  type Rest,
+  type Leftover,
   type StockMargins,
 } from '../../core/nesting';
 import { computeRingArea, intersectRegions, makeRegion, splitPieces, type Point } from '../../core/geometry';
 import type { CutSheet, CutSheetPiece, CutSource, Hold } from '../../core/orders';
-import { rectangle, spotRing } from '../../core/stock';
+import { rectangle, spoiledSpotRing } from '../../core/stock';
 import type { CutSheetsView, StockChoice, UsualPiece, WaitingPart } from '../../views/cut-sheets';
 import type { CutOutline, CutShape } from '../../core/nesting';
 
 export type Group = CutSheetsView['groups'][number];
-export type Kept = Group['kept'][number];
+export type SavedSheet = Group['saved'][number];
 export type Setup = { readonly gapMm: number; readonly hold: Hold; readonly marks: Marks; readonly inside: Inside };
-/** Pieces as they are kept, and as they are laid out: with their tags, where they have some. */
-export type Load = {
+/** Pieces as they are saved, and as they are laid out: with their tags, where they have some. */
+export type CutJob = {
   readonly cut: readonly CutSheetPiece[];
   readonly pieces: readonly NestPiece[];
   /** The corner of each piece's tag. */ readonly tagAt: ReadonlyMap<string, Point>;
 };
 export type Laid = {
   readonly layout: NestLayout;
-  readonly load: Load;
+  readonly job: CutJob;
   readonly shapes: ReadonlyMap<string, CutShape>;
   readonly stock: readonly NestStock[];
   readonly choices: readonly StockChoice[];
@@ -58,7 +58,8 @@ const TAG_CAP_MM = 3.5,
   TAG_LETTER_MM = 2.5;
 export const TAG_LETTERS = { capHeightMm: TAG_CAP_MM, fontKey: 'archivo-narrow' };
 /** Order and piece, as they stand on the order's page. */
-export const tagOf = (part: WaitingPart | undefined): string => (part ? `${part.orderId}/${part.unitNumber}` : 'spare');
+export const tagOf = (part: WaitingPart | undefined): string =>
+  part ? `${part.orderId}/${part.pieceNumber}` : 'spare';
 
 /** The parts as pieces to cut, the first due first; `loose` by their source fall into islands. `suffix` tells them from others of their kind on the sheet. */
 export function toCutPieces(
@@ -101,7 +102,7 @@ export function outlineOf(
 }
 
 /** Pieces whose drawing can't be read are left out. */
-export function makeLoad(
+export function makeJob(
   cut: readonly CutSheetPiece[],
   shapes: ReadonlyMap<string, CutShape>,
   {
@@ -115,7 +116,7 @@ export function makeLoad(
     readonly inside: Inside;
     /** Of the longest tag. */ readonly tagLetters: number;
   },
-): Load {
+): CutJob {
   const known = cut.filter((piece) => outlineOf(piece, shapes));
   const tagAt = new Map<string, Point>();
   const pieces = known.map((piece): NestPiece => {
@@ -135,8 +136,8 @@ export function makeLoad(
   return { cut: known, pieces, tagAt };
 }
 
-export const partIdOf = (load: Load, { pieceId, copy }: Pick<Placement, 'pieceId' | 'copy'>): number | null =>
-  load.cut.find((piece) => piece.id === pieceId)?.partIds[copy] ?? null;
+export const partIdOf = (job: CutJob, { pieceId, copy }: Pick<Placement, 'pieceId' | 'copy'>): number | null =>
+  job.cut.find((piece) => piece.id === pieceId)?.partIds[copy] ?? null;
 
 type HoldFigures = Pick<ShopFigures, 'cutterEdgeMm' | 'leadMm' | 'matWidthMm' | 'matLengthMm' | 'matEdgeMm'>;
 /** Rolls run free by the rollers; single pieces lie on a mat, unless said otherwise. */
@@ -165,13 +166,13 @@ export function toStock(choice: StockChoice, hold: Hold, figures: HoldFigures): 
     case 'offcut': {
       if (!lengthMm) return null;
       const whole = choice.shape ?? rectangle(choice.widthMm, lengthMm),
-        badSpots = choice.badSpots.map(spotRing);
+        spoiledSpots = choice.spoiledSpots.map(spoiledSpotRing);
       if (!onMat || (choice.widthMm <= figures.matWidthMm && lengthMm <= figures.matLengthMm))
-        return { kind: 'offcut', id, shape: whole, badSpots, margins };
+        return { kind: 'offcut', id, shape: whole, spoiledSpots, margins };
       const [held] = splitPieces(
         intersectRegions(makeRegion([whole]), makeRegion([rectangle(figures.matWidthMm, figures.matLengthMm)])),
       );
-      return held ? { kind: 'offcut', id, shape: held.outer, badSpots, margins } : null;
+      return held ? { kind: 'offcut', id, shape: held.outer, spoiledSpots, margins } : null;
     }
     case 'piece':
       return null;
@@ -189,13 +190,11 @@ export function orderStock(stock: readonly StockChoice[]): readonly StockChoice[
 }
 
 /** Outlines of what is laid out on a sheet, where they lie; holes that others may lie in are no outlines. */
-export const placedOutlines = ({ load, layout }: Pick<Laid, 'load' | 'layout'>, sheet: number) =>
+export const placedOutlines = ({ job, layout }: Pick<Laid, 'job' | 'layout'>, sheet: number) =>
   layout.placements
     .filter((placement) => placement.sheet === sheet)
     .flatMap((placement) =>
-      outermost(load.pieces.find((piece) => piece.id === placement.pieceId)).map((ring) =>
-        placePoints(ring, placement),
-      ),
+      outermost(job.pieces.find((piece) => piece.id === placement.pieceId)).map((ring) => placePoints(ring, placement)),
     );
 
 const outermost = (piece: NestPiece | undefined) =>
@@ -205,7 +204,7 @@ export const choiceOf = ({ choices }: Pick<Laid, 'choices'>, stockId: string): S
   choices.find((choice) => String(choice.lotId) === stockId);
 
 /** The ways to keep what is left of a sheet, of all of it and not only of what the mat held. */
-export function listRests(laid: Laid, sheet: number): readonly Rest[] {
+export function listLeftovers(laid: Laid, sheet: number): readonly Leftover[] {
   const use = laid.layout.sheets.find((entry) => entry.sheet === sheet),
     choice = use && choiceOf(laid, use.stockId);
   if (!use || !choice || choice.form === 'roll' || !choice.lengthMm) return [];
@@ -215,23 +214,23 @@ export function listRests(laid: Laid, sheet: number): readonly Rest[] {
           kind: 'offcut',
           id: use.stockId,
           shape: choice.shape ?? rectangle(choice.widthMm, choice.lengthMm),
-          badSpots: choice.badSpots.map(spotRing),
+          spoiledSpots: choice.spoiledSpots.map(spoiledSpotRing),
         }
       : { kind: 'sheet', id: use.stockId, widthMm: choice.widthMm, lengthMm: choice.lengthMm, count: 1 };
-  return findRests(whole, placedOutlines(laid, sheet), laid.setup.gapMm, use.usedLengthMm);
+  return findLeftovers(whole, placedOutlines(laid, sheet), laid.setup.gapMm, use.usedLengthMm);
 }
 
-/** What is told to the server once the load is cut. `restOf`: what is kept of each sheet. */
+/** What is told to the server once the load is cut. `leftoverOf`: what is saved of each sheet. */
 export function toCutLoad(
-  { layout, load, choices, setup }: Laid,
+  { layout, job, choices, setup }: Laid,
   sheetId: number | null,
-  restOf: (sheet: number) => Rest | null,
+  leftoverOf: (sheet: number) => Leftover | null,
 ) {
-  const shares = measureShares(load.pieces, setup.gapMm);
+  const shares = measureShares(job.pieces, setup.gapMm);
   const lying = new Set(layout.placements.map(placementKey));
   // A part is cut once all its islands are: of one that lacks some the rest waits with it.
   const lacking = new Set(
-    load.cut.flatMap((piece) =>
+    job.cut.flatMap((piece) =>
       piece.partIds.filter((_, copy) => !lying.has(placementKey({ pieceId: piece.id, copy }))),
     ),
   );
@@ -247,7 +246,7 @@ export function toCutLoad(
       let spareMm2 = 0;
       for (const placement of layout.placements) {
         if (placement.sheet !== use.sheet) continue;
-        const partId = partIdOf(load, placement),
+        const partId = partIdOf(job, placement),
           areaMm2 = shares.get(placement.pieceId) ?? 0;
         if (partId === null || lacking.has(partId)) spareMm2 += areaMm2;
         else {
@@ -260,7 +259,7 @@ export function toCutLoad(
         {
           lotId: lot.lotId,
           usedLengthMm: use.usedLengthMm,
-          rests: restOf(use.sheet)?.pieces ?? [],
+          leftovers: leftoverOf(use.sheet)?.pieces ?? [],
           spareMm2,
           parts: toShares(areas),
           islands: toShares(islands),
@@ -272,8 +271,8 @@ export function toCutLoad(
 
 const toShares = (areas: ReadonlyMap<number, number>) => [...areas].map(([partId, areaMm2]) => ({ partId, areaMm2 }));
 
-/** What is kept of a load while it is worked on. */
-export function toCutSheet({ layout, load, choices, setup }: Laid, locked: ReadonlySet<string>): CutSheet {
+/** What is saved of a load while it is worked on. */
+export function toCutSheet({ layout, job, choices, setup }: Laid, locked: ReadonlySet<string>): CutSheet {
   const lying = new Set(layout.placements.map((placement) => placement.pieceId));
   return {
     ...setup,
@@ -283,7 +282,7 @@ export function toCutSheet({ layout, load, choices, setup }: Laid, locked: Reado
       widthMm,
       lengthMm: lengthMm ?? (lotId === 0 ? left : null),
     })),
-    pieces: load.cut.filter((piece) => lying.has(piece.id)),
+    pieces: job.cut.filter((piece) => lying.has(piece.id)),
     placements: layout.placements,
     locked: layout.placements.map(placementKey).filter((key) => locked.has(key)),
     sheets: layout.sheets.map((use) => ({ ...use, lotId: Number(use.stockId) })),
@@ -321,7 +320,7 @@ export function dropGone(sheet: CutSheet, waiting: ReadonlySet<number>): CutShee
   };
 }
 
-/** The lots of a kept sheet as they are now; one that is gone is still drawn, and refused when it is booked. */
+/** The lots of a saved sheet as they are now; one that is gone is still drawn, and refused when it is booked. */
 export const choicesOf = (sheet: CutSheet, stock: readonly StockChoice[]): readonly StockChoice[] =>
   sheet.lots.map(
     (lot) =>
@@ -330,7 +329,7 @@ export const choicesOf = (sheet: CutSheet, stock: readonly StockChoice[]): reado
         lengthMm: lot.form === 'roll' ? null : lot.lengthMm,
         left: lot.form === 'roll' ? (lot.lengthMm ?? 0) : 1,
         shape: null,
-        badSpots: [],
+        spoiledSpots: [],
         code: null,
       },
   );

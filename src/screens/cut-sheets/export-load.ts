@@ -14,7 +14,7 @@ import {
   type Placement,
   type SheetUse,
 } from '../../core/nesting';
-import { rectangle, spotRing } from '../../core/stock';
+import { rectangle, spoiledSpotRing } from '../../core/stock';
 import type { LoadCard, WaitingPart } from '../../views/cut-sheets';
 import type { VinylView } from '../../views/shelf';
 import type { LoadFacts } from '../../core/orders';
@@ -36,10 +36,10 @@ import {
 type ByPart = ReadonlyMap<number, WaitingPart>;
 export const placementsOn = ({ layout }: Pick<Laid, 'layout'>, sheet: number): readonly Placement[] =>
   layout.placements.filter((placement) => placement.sheet === sheet);
-const sourceOfPiece = ({ load }: Pick<Laid, 'load'>, placement: Placement) =>
-  load.cut.find((piece) => piece.id === placement.pieceId)!;
-const partOf = (laid: Pick<Laid, 'load'>, byPart: ByPart, placement: Placement): WaitingPart | undefined =>
-  byPart.get(partIdOf(laid.load, placement) ?? 0);
+const sourceOfPiece = ({ job }: Pick<Laid, 'job'>, placement: Placement) =>
+  job.cut.find((piece) => piece.id === placement.pieceId)!;
+const partOf = (laid: Pick<Laid, 'job'>, byPart: ByPart, placement: Placement): WaitingPart | undefined =>
+  byPart.get(partIdOf(laid.job, placement) ?? 0);
 
 export function drawSheetMarks(laid: Laid, use: SheetUse): DrawnMarks {
   const kind = stockOf(laid.stock, laid.layout, use.sheet);
@@ -71,7 +71,7 @@ export async function writeSheet(
     : [];
   const parts = placements.flatMap((placement, at): LoadPart[] => {
     const outline = outlineOf(sourceOfPiece(laid, placement), laid.shapes),
-      corner = laid.load.tagAt.get(placement.pieceId);
+      corner = laid.job.tagAt.get(placement.pieceId);
     const letters = tags[at] ?? [],
       box = boundPoints(letters);
     return outline
@@ -156,7 +156,7 @@ export function toLoadCard(
         density: use.density,
         lengthMm,
         shape: [...(choice?.shape ?? rectangle(choice?.widthMm ?? 1, lengthMm))],
-        badSpots: (choice?.badSpots ?? []).map((spot) => [...spotRing(spot)]),
+        spoiledSpots: (choice?.spoiledSpots ?? []).map((spot) => [...spoiledSpotRing(spot)]),
         facts: toLoadFacts(laid, use, figures, getKindFacts(vinyl.kind).label, vinyl.details.thicknessUm),
         pieces: orderCutting(outlines).map((at) => {
           const part = partOf(laid, byPart, placements[at]!);

@@ -20,7 +20,7 @@ export async function loadShapes(
     const bytes = await (await fetchFile(`/api/artwork/${artwork.id}/original`)).arrayBuffer();
     const shape = await shapeInWorker(bytes, {
       steps: artwork.steps,
-      keptWidthMm: artwork.widthMm,
+      savedWidthMm: artwork.widthMm,
       widthMm: source.widthMm,
       layerIndex: source.layerIndex,
       mirrored: source.mirrored,

@@ -1,32 +1,32 @@
-// A load is kept as it is worked on: soon after each change, and at once when the page goes away.
+// A load is saved as it is worked on: soon after each change, and at once when the page goes away.
 
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { CutSheet } from '../../core/orders';
 import { ApiError, callApi } from '../shared/api';
 
-export type KeptId = { readonly id: number; readonly version: number };
+export type SavedSheetId = { readonly id: number; readonly version: number };
 /** Changes that come sooner after one another are kept together, ms. */
 const PAUSE_MS = 700;
 
-/** `problem` says why it is not kept any more: another window was quicker. It is tried again with the next change. */
-export function useKeptSheet(
+/** `problem` says why it is not saved any more: another window was quicker. It is tried again with the next change. */
+export function useSavedSheet(
   vinylId: number,
-  start: KeptId | null,
-  onKept: (kept: KeptId, sheet: CutSheet) => void,
+  start: SavedSheetId | null,
+  onSaved: (saved: SavedSheetId, sheet: CutSheet) => void,
 ): {
-  readonly keep: (sheet: CutSheet) => void;
-  readonly kept: () => KeptId | null;
+  readonly save: (sheet: CutSheet) => void;
+  readonly saved: () => SavedSheetId | null;
   readonly problem: string | null;
   readonly forget: () => void;
   readonly settle: () => Promise<void>;
 } {
-  const kept = useRef(start),
+  const saved = useRef(start),
     waiting = useRef<CutSheet | null>(null),
     timer = useRef<number | undefined>(undefined),
     sending = useRef<Promise<void> | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
-  const told = useRef(onKept);
-  useEffect(() => void (told.current = onKept), [onKept]);
+  const told = useRef(onSaved);
+  useEffect(() => void (told.current = onSaved), [onSaved]);
   const send = useCallback(async () => {
     window.clearTimeout(timer.current);
     await sending.current;
@@ -35,16 +35,16 @@ export function useKeptSheet(
     waiting.current = null;
     const run = async () => {
       try {
-        const before = kept.current;
-        kept.current = before
-          ? await callApi<KeptId>('PUT', `/api/cut-sheets/kept/${before.id}`, {
+        const before = saved.current;
+        saved.current = before
+          ? await callApi<SavedSheetId>('PUT', `/api/cut-sheets/saved/${before.id}`, {
               vinylId,
               version: before.version,
               sheet,
             })
-          : await callApi<KeptId>('POST', '/api/cut-sheets/kept', { vinylId, sheet });
+          : await callApi<SavedSheetId>('POST', '/api/cut-sheets/saved', { vinylId, sheet });
         setProblem(null);
-        told.current(kept.current, sheet);
+        told.current(saved.current, sheet);
       } catch (error) {
         if (!(error instanceof ApiError)) throw error;
         // What can't be reached just now is sent again; what was refused waits for a change.
@@ -55,7 +55,7 @@ export function useKeptSheet(
     sending.current = run().finally(() => (sending.current = null));
     await sending.current;
   }, [vinylId]);
-  const keep = useCallback(
+  const save = useCallback(
     (sheet: CutSheet) => {
       waiting.current = sheet;
       window.clearTimeout(timer.current);
@@ -67,10 +67,10 @@ export function useKeptSheet(
     // A page that goes away can't wait for an answer: the request outlives it.
     const leave = () => {
       const sheet = waiting.current,
-        before = kept.current;
+        before = saved.current;
       if (!sheet || sending.current) return;
       waiting.current = null;
-      void fetch(before ? `/api/cut-sheets/kept/${before.id}` : '/api/cut-sheets/kept', {
+      void fetch(before ? `/api/cut-sheets/saved/${before.id}` : '/api/cut-sheets/saved', {
         method: before ? 'PUT' : 'POST',
         keepalive: true,
         headers: { 'Content-Type': 'application/json' },
@@ -86,7 +86,7 @@ export function useKeptSheet(
   const forget = useCallback(() => {
     window.clearTimeout(timer.current);
     waiting.current = null;
-    kept.current = null;
+    saved.current = null;
   }, []);
-  return { keep, kept: () => kept.current, problem, forget, settle: send };
+  return { save, saved: () => saved.current, problem, forget, settle: send };
 }

@@ -1,4 +1,4 @@
-// One load while it is worked on: laid out, bettered, filled, changed by hand, kept.
+// One load while it is worked on: laid out, bettered, filled, changed by hand, saved.
 
 import { useEffect, useMemo, useRef, useState } from 'react';
 import {
@@ -20,7 +20,7 @@ import { useSettings } from '../shared/settings';
 import {
   choicesOf,
   dropGone,
-  makeLoad,
+  makeJob,
   marginsOf,
   placementKey,
   sourceOf,
@@ -30,12 +30,12 @@ import {
   toSpares,
   toStock,
   type Group,
-  type Kept,
+  type SavedSheet,
   type Laid,
-  type Load,
+  type CutJob,
   type Setup,
 } from './cut-load';
-import { useKeptSheet, type KeptId } from './save-sheet';
+import { useSavedSheet, type SavedSheetId } from './save-sheet';
 import { loadShapes } from './load-shapes';
 
 const ENDLESS = 1e9;
@@ -53,8 +53,8 @@ type Past = { readonly laid: Laid; readonly locked: ReadonlySet<string>; readonl
 type Input = {
   readonly view: CutSheetsView;
   readonly group: Group;
-  readonly start: Kept | null;
-  readonly onKept: (kept: KeptId, sheet: ReturnType<typeof toCutSheet>) => void;
+  readonly start: SavedSheet | null;
+  readonly onSaved: (saved: SavedSheetId, sheet: ReturnType<typeof toCutSheet>) => void;
   /** What is on it after a change by hand: so much is chosen. */ readonly onParts: (
     partIds: readonly number[],
   ) => void;
@@ -71,7 +71,7 @@ export const isShorter = (a: NestLayout, b: NestLayout): boolean =>
   (a.left.length === b.left.length &&
     (a.sheets.length < b.sheets.length || (a.sheets.length === b.sheets.length && a.usedLengthMm < b.usedLengthMm)));
 
-export function useLoad({ view, group, start, onKept, onParts }: Input) {
+export function useLoad({ view, group, start, onSaved, onParts }: Input) {
   const settings = useSettings(),
     { figures } = settings.shop;
   const [laid, setLaid] = useState<Laid | null>(null);
@@ -82,14 +82,14 @@ export function useLoad({ view, group, start, onKept, onParts }: Input) {
   const [past, setPast] = useState<readonly Past[]>([]);
   const cache = useRef(new Map<string, CutShape>()),
     serial = useRef(0);
-  const keeping = useKeptSheet(group.vinyl.id, start, onKept);
+  const saving = useSavedSheet(group.vinyl.id, start, onSaved);
   const turnable = group.vinyl.details.direction === 'none';
   const byPart = useMemo(() => new Map(group.parts.map((part) => [part.partId, part])), [group.parts]);
   useEffect(() => stopNesting, []);
   const faults = useMemo(
     () =>
       laid && !running
-        ? checkLayout(laid.load.pieces, laid.stock, laid.layout, laid.options).filter(
+        ? checkLayout(laid.job.pieces, laid.stock, laid.layout, laid.options).filter(
             (fault) => fault.kind !== 'missing',
           )
         : [],
@@ -97,8 +97,8 @@ export function useLoad({ view, group, start, onKept, onParts }: Input) {
   );
 
   const readShapes = (sources: readonly CutSource[]) => loadShapes(view.artworks, sources, cache.current);
-  const build = (cut: readonly CutSheetPiece[], { marks, inside }: Setup): Load =>
-    makeLoad(cut, cache.current, {
+  const build = (cut: readonly CutSheetPiece[], { marks, inside }: Setup): CutJob =>
+    makeJob(cut, cache.current, {
       turnable,
       marks,
       inside,
@@ -114,10 +114,10 @@ export function useLoad({ view, group, start, onKept, onParts }: Input) {
     rounds: ENDLESS,
     timeMs: FIRST_SECONDS * 1000,
   });
-  /** Shown, and kept unless it only counts. */
+  /** Shown, and saved unless it only counts. */
   const show = (next: Laid, lockedNow: ReadonlySet<string> = locked) => {
     setLaid(next);
-    if (!next.counting && next.layout.placements.length > 0) keeping.keep(toCutSheet(next, lockedNow));
+    if (!next.counting && next.layout.placements.length > 0) saving.save(toCutSheet(next, lockedNow));
   };
   const attempt = async (task: () => Promise<void>) => {
     setRefusal(null);
@@ -133,7 +133,7 @@ export function useLoad({ view, group, start, onKept, onParts }: Input) {
   const improve = async (from: Omit<Laid, 'layout'>, options: NestOptions) => {
     let best: NestLayout | null = null;
     const results = await nestInWorkers(
-      { pieces: from.load.pieces, stock: from.stock, options, count: from.counting },
+      { pieces: from.job.pieces, stock: from.stock, options, count: from.counting },
       (layout) => {
         if (best && !isShorter(layout, best)) return;
         best = layout;
@@ -141,8 +141,7 @@ export function useLoad({ view, group, start, onKept, onParts }: Input) {
       },
     );
     const failed = results.find((result) => !result.ok);
-    if (!best && failed && !failed.ok)
-      setRefusal(describeNestProblem(nameProblem(failed.problem, from.load), settings));
+    if (!best && failed && !failed.ok) setRefusal(describeNestProblem(nameProblem(failed.problem, from.job), settings));
   };
   const layOut = ({ parts, stock, setup, loose }: LoadInput, counting: boolean) =>
     attempt(async () => {
@@ -150,13 +149,13 @@ export function useLoad({ view, group, start, onKept, onParts }: Input) {
       setLocked(new Set());
       setPast([]);
       await readShapes(parts.map(sourceOf));
-      const load = build(toCutPieces(counting ? parts.slice(0, 1) : parts, cache.current, loose), setup);
-      if (load.pieces.length === 0) return setRefusal('Choose at least one part whose drawing can be read.');
+      const job = build(toCutPieces(counting ? parts.slice(0, 1) : parts, cache.current, loose), setup);
+      if (job.pieces.length === 0) return setRefusal('Choose at least one part whose drawing can be read.');
       const choices = stock.filter((choice) => toStock(choice, setup.hold, figures) !== null),
         options = optionsOf(setup);
       await improve(
         {
-          load,
+          job,
           choices,
           stock: choices.map((choice) => toStock(choice, setup.hold, figures)!),
           shapes: cache.current,
@@ -195,12 +194,12 @@ export function useLoad({ view, group, start, onKept, onParts }: Input) {
     setLocked(last.locked);
     setChosen(null);
     show(last.laid, last.locked);
-    onParts(listPartIds({ pieces: last.laid.load.cut }));
+    onParts(listPartIds({ pieces: last.laid.job.cut }));
   };
-  const replace = (now: Laid, placements: readonly Placement[], load: Load = now.load, left = now.layout.left) => {
+  const replace = (now: Laid, placements: readonly Placement[], job: CutJob = now.job, left = now.layout.left) => {
     remember(now);
-    if (load !== now.load) onParts(listPartIds({ pieces: load.cut }));
-    show({ ...now, load, layout: { ...measureLayout(load.pieces, now.stock, placements, now.options.margins), left } });
+    if (job !== now.job) onParts(listPartIds({ pieces: job.cut }));
+    show({ ...now, job, layout: { ...measureLayout(job.pieces, now.stock, placements, now.options.margins), left } });
   };
   const change = (placement: Placement, part: Partial<Placement>) => {
     if (!laid) return;
@@ -225,13 +224,13 @@ export function useLoad({ view, group, start, onKept, onParts }: Input) {
     if (!laid || cut.length === 0) return 0;
     await readShapes(cut.map((piece) => piece.source));
     const more = build(cut, laid.setup);
-    const found = await fillInWorker(laid.load.pieces, laid.layout, more.pieces, laid.stock, plain(laid.options), only);
+    const found = await fillInWorker(laid.job.pieces, laid.layout, more.pieces, laid.stock, plain(laid.options), only);
     if (!found.ok) {
       setRefusal(describeNestProblem(nameProblem(found.problem, more), settings));
       return 0;
     }
     // Copies that found no room are not on the sheet: those that did are numbered anew.
-    const kept = more.cut.flatMap(
+    const saved = more.cut.flatMap(
       (piece): { readonly piece: CutSheetPiece; readonly placements: readonly Placement[] }[] => {
         const own = found.value.filter((placement) => placement.pieceId === piece.id).sort((a, b) => a.copy - b.copy);
         return own.length > 0
@@ -244,11 +243,11 @@ export function useLoad({ view, group, start, onKept, onParts }: Input) {
           : [];
       },
     );
-    if (kept.length > 0)
+    if (saved.length > 0)
       replace(
         laid,
-        [...laid.layout.placements, ...kept.flatMap((entry) => entry.placements)],
-        build([...laid.load.cut, ...kept.map((entry) => entry.piece)], laid.setup),
+        [...laid.layout.placements, ...saved.flatMap((entry) => entry.placements)],
+        build([...laid.job.cut, ...saved.map((entry) => entry.piece)], laid.setup),
       );
     return found.value.length;
   };
@@ -263,7 +262,7 @@ export function useLoad({ view, group, start, onKept, onParts }: Input) {
   const moveTo = (placement: Placement, sheet: number, onNone: () => void) =>
     laid &&
     attempt(async () => {
-      const piece = laid.load.pieces.find((one) => one.id === placement.pieceId)!,
+      const piece = laid.job.pieces.find((one) => one.id === placement.pieceId)!,
         others = laid.layout.placements.filter((one) => placementKey(one) !== placementKey(placement));
       const moved: NestPiece = { ...piece, id: `${piece.id}>`, copies: 1 };
       const layout = {
@@ -276,15 +275,15 @@ export function useLoad({ view, group, start, onKept, onParts }: Input) {
               { sheet, stockId: '', usedLengthMm: Infinity, usedMm2: 0, piecesMm2: 0, density: 0 },
             ],
       };
-      const found = await fillInWorker(laid.load.pieces, layout, [moved], laid.stock, plain(laid.options), sheet);
+      const found = await fillInWorker(laid.job.pieces, layout, [moved], laid.stock, plain(laid.options), sheet);
       const spot = found.ok ? found.value[0] : undefined;
       if (!spot) onNone();
       change(placement, spot ? { sheet, xMm: spot.xMm, yMm: spot.yMm, rotationDeg: spot.rotationDeg } : { sheet });
     });
   const remove = (placement: Placement) => {
     if (!laid) return;
-    const piece = laid.load.cut.find((one) => one.id === placement.pieceId)!;
-    const cut = laid.load.cut.flatMap((one) =>
+    const piece = laid.job.cut.find((one) => one.id === placement.pieceId)!;
+    const cut = laid.job.cut.flatMap((one) =>
       one !== piece
         ? [one]
         : one.partIds.length > 1
@@ -303,19 +302,19 @@ export function useLoad({ view, group, start, onKept, onParts }: Input) {
   /** Marks that don't change what is laid out are drawn at once. */
   const mark = (marks: Setup['marks']) =>
     laid && show({ ...laid, setup: { ...laid.setup, marks: { ...marks, tags: laid.setup.marks.tags } } });
-  // A kept sheet comes back as it was, without what does not wait any more.
-  const restore = async (kept: Kept) => {
+  // A saved sheet comes back as it was, without what does not wait any more.
+  const restore = async (saved: SavedSheet) => {
     const waiting = new Set(group.parts.map((part) => part.partId)),
-      sheet = dropGone(kept.sheet, waiting);
+      sheet = dropGone(saved.sheet, waiting);
     const { gapMm, hold, marks, inside } = sheet,
       setup = { gapMm, hold, marks, inside };
     await readShapes(sheet.pieces.map((piece) => piece.source));
-    const load = build(sheet.pieces, setup),
+    const job = build(sheet.pieces, setup),
       choices = choicesOf(sheet, group.stock),
       stock = choices.flatMap((choice) => toStock(choice, hold, figures) ?? []);
-    serial.current = kept.version + 1000;
+    serial.current = saved.version + 1000;
     const next: Omit<Laid, 'layout'> = {
-      load,
+      job,
       shapes: cache.current,
       choices,
       stock,
@@ -325,7 +324,7 @@ export function useLoad({ view, group, start, onKept, onParts }: Input) {
     };
     setLaid({
       ...next,
-      layout: { ...measureLayout(load.pieces, stock, sheet.placements, next.options.margins), left: [] },
+      layout: { ...measureLayout(job.pieces, stock, sheet.placements, next.options.margins), left: [] },
     });
     setLocked(new Set(sheet.locked));
   };
@@ -346,7 +345,7 @@ export function useLoad({ view, group, start, onKept, onParts }: Input) {
     locked,
     faults,
     byPart,
-    keeping,
+    saving,
     layOut,
     improveFurther,
     change,
@@ -375,14 +374,14 @@ export function listTargets({ stock, layout }: Laid): readonly number[] {
 const plain = ({ now: _, pause: __, ...rest }: NestOptions) => rest;
 
 /** A problem names the piece by what it is of, not by its key. */
-function nameProblem<T extends { readonly kind: string; readonly pieceId?: string }>(problem: T, load: Load): T {
-  const piece = load.cut.find((one) => one.id === problem.pieceId);
+function nameProblem<T extends { readonly kind: string; readonly pieceId?: string }>(problem: T, job: CutJob): T {
+  const piece = job.cut.find((one) => one.id === problem.pieceId);
   return piece ? { ...problem, pieceId: piece.name } : problem;
 }
 
 /** Turned where it lies: about the middle of its outline, not about its own corner. */
-export function turnAboutMiddle(placement: Placement, load: Load, degrees: number): Partial<Placement> {
-  const ring = load.pieces.find((piece) => piece.id === placement.pieceId)?.rings[0] ?? [];
+export function turnAboutMiddle(placement: Placement, job: CutJob, degrees: number): Partial<Placement> {
+  const ring = job.pieces.find((piece) => piece.id === placement.pieceId)?.rings[0] ?? [];
   const xs = ring.map((point) => point.x),
     ys = ring.map((point) => point.y);
   const middle = { x: (Math.min(...xs) + Math.max(...xs)) / 2, y: (Math.min(...ys) + Math.max(...ys)) / 2 };
@@ -400,14 +399,14 @@ export function turnAboutMiddle(placement: Placement, load: Load, degrees: numbe
 }
 
 export const nameOf = (
-  { load }: Pick<Laid, 'load'>,
+  { job }: Pick<Laid, 'job'>,
   byPart: ReadonlyMap<number, WaitingPart>,
   placement: Placement,
 ): string => {
-  const piece = load.cut.find((one) => one.id === placement.pieceId),
+  const piece = job.cut.find((one) => one.id === placement.pieceId),
     id = piece?.partIds[placement.copy] ?? null,
     part = id === null ? undefined : byPart.get(id);
   return part
-    ? `${part.orderTitle}, piece ${part.unitNumber}: ${part.layerName}${piece?.island === null ? '' : `, island ${(piece?.island ?? 0) + 1}`}`
+    ? `${part.orderTitle}, piece ${part.pieceNumber}: ${part.layerName}${piece?.island === null ? '' : `, island ${(piece?.island ?? 0) + 1}`}`
     : `${piece?.name ?? 'piece'}, spare`;
 };

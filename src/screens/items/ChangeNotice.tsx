@@ -12,12 +12,12 @@ import { Why } from '../shared/Why';
 
 export function ChangeNotice({ itemId, change, sinceMs }: { itemId: number; change: CostChange; sinceMs: number }) {
   const settings = useSettings();
-  const [noted, setNoted] = useState(false);
-  if (noted) return null;
+  const [accepted, setAccepted] = useState(false);
+  if (accepted) return null;
   const note = async () => {
     try {
-      await callApi('POST', `/api/items/${itemId}/noted`);
-      setNoted(true);
+      await callApi('POST', `/api/items/${itemId}/accepted-cost`);
+      setAccepted(true);
     } catch (error) {
       enqueueSnackbar(wordsOf(error), { variant: 'error' });
     }

@@ -1,4 +1,4 @@
-// One item: a blank, a placement of a drawing, a vinyl for each layer; what it costs, and what to ask. Reckoned as you type.
+// One item: a blank, a placement of a drawing, a vinyl for each layer; what it costs, and what to ask. Calculated as you type.
 
 import { yupResolver } from '@hookform/resolvers/yup';
 import Button from '@mui/material/Button';
@@ -32,7 +32,7 @@ import { ItemFields } from './ItemFields';
 import { JointPanel } from './JointPanel';
 import { MoreFields } from './MoreFields';
 import { PricePanel } from './PricePanel';
-import { reckonItem } from './calculate-item';
+import { calculateItem } from './calculate-item';
 import { VariantTable } from './VariantTable';
 
 // Charts weigh more than all the rest of the page.
@@ -98,17 +98,17 @@ function Item({ view }: { view: ItemEditorView }) {
     }),
     [plan, variant, values.quantity, blank, materials, view.evidence, settings],
   );
-  const reckoning = useMemo(() => reckonItem(input), [input]);
+  const calculation = useMemo(() => calculateItem(input), [input]);
   const layers = useMemo(() => listMadeLayers(resolveVariant(plan, variant), materials), [plan, variant, materials]);
   const placement = plan.placements[Math.min(shown, plan.placements.length - 1)];
   const artwork = view.artworks.find((candidate) => candidate.id === placement?.artworkId);
   const vinyls = placement?.vinylIds.map((id) => view.shelf.vinyls.find((vinyl) => vinyl.id === id)) ?? [];
   const change = useMemo(
     () =>
-      reckoning.ok && view.item?.noted && !form.formState.isDirty && chosen.length === 0
-        ? explainChange(view.item.noted, reckoning.cost)
+      calculation.ok && view.item?.acceptedCost && !form.formState.isDirty && chosen.length === 0
+        ? explainChange(view.item.acceptedCost, calculation.cost)
         : null,
-    [reckoning, view.item, form.formState.isDirty, chosen],
+    [calculation, view.item, form.formState.isDirty, chosen],
   );
   const isNew = view.item === null && version === null;
   const id = view.item?.id ?? null;
@@ -150,7 +150,7 @@ function Item({ view }: { view: ItemEditorView }) {
             {values.name || 'New item'} {archived && <span className="tag">off the list</span>}
           </h1>
           <p style={{ margin: '4px 0 0', fontSize: '1.14rem' }} aria-live="polite">
-            {reckoning.ok ? reckoning.verdict : <span className="short">{reckoning.problem}</span>}
+            {calculation.ok ? calculation.verdict : <span className="short">{calculation.problem}</span>}
           </p>
         </div>
         <div className="actions">
@@ -169,8 +169,8 @@ function Item({ view }: { view: ItemEditorView }) {
           {save.failure}
         </div>
       )}
-      {change && view.item?.noted && version === view.item.version && (
-        <ChangeNotice itemId={view.item.id} change={change} sinceMs={view.item.noted.atMs} />
+      {change && view.item?.acceptedCost && version === view.item.version && (
+        <ChangeNotice itemId={view.item.id} change={change} sinceMs={view.item.acceptedCost.atMs} />
       )}
       {licenceCaution && (
         <div className="notice" style={{ marginBottom: 12 }}>
@@ -215,7 +215,7 @@ function Item({ view }: { view: ItemEditorView }) {
         </div>
         <div className="cols">
           {plan.details.options.length > 0 && (
-            <div className="readings" role="group" aria-label="Reckoned with">
+            <div className="readings" role="group" aria-label="Calculated with">
               {plan.details.options.map((option, at) => (
                 <FormControlLabel
                   key={at}
@@ -231,27 +231,27 @@ function Item({ view }: { view: ItemEditorView }) {
               ))}
             </div>
           )}
-          {reckoning.ok ? (
+          {calculation.ok ? (
             <>
               <PricePanel
-                cost={reckoning.cost}
-                reading={reckoning.reading}
-                price={reckoning.price}
+                cost={calculation.cost}
+                reading={calculation.reading}
+                price={calculation.price}
                 othersAsk={plan.details.othersAsk}
                 figures={settings.shop.figures}
                 onPrice={(price) =>
-                  form.setValue('price', Math.max(0, price - (reckoning.price - plan.price)), {
+                  form.setValue('price', Math.max(0, price - (calculation.price - plan.price)), {
                     shouldDirty: true,
                     shouldValidate: true,
                   })
                 }
                 form={form}
               />
-              <CostTable cost={reckoning.cost} reading={reckoning.reading} />
+              <CostTable cost={calculation.cost} reading={calculation.reading} />
               <ChannelPanel
                 initial={view.channels}
-                cost={reckoning.cost}
-                price={reckoning.price}
+                cost={calculation.cost}
+                price={calculation.price}
                 figures={settings.shop.figures}
               />
               {blank && (
@@ -260,19 +260,19 @@ function Item({ view }: { view: ItemEditorView }) {
               {mounted && (
                 <Suspense>
                   <LadderPanel
-                    spec={reckoning.spec}
-                    quantity={reckoning.cost.quantity}
-                    price={reckoning.price}
+                    spec={calculation.spec}
+                    quantity={calculation.cost.quantity}
+                    price={calculation.price}
                     figures={settings.shop.figures}
                   />
                 </Suspense>
               )}
-              <AreaTable form={form} cost={reckoning.cost} layers={layers} basis={values.areaBasis} />
+              <AreaTable form={form} cost={calculation.cost} layers={layers} basis={values.areaBasis} />
               <JointPanel
                 form={form}
-                cost={reckoning.cost}
+                cost={calculation.cost}
                 itemName={values.name}
-                price={reckoning.price}
+                price={calculation.price}
                 negative={plan.details.negative}
                 layers={layers}
               />
@@ -280,7 +280,7 @@ function Item({ view }: { view: ItemEditorView }) {
           ) : (
             <div className="notice bad">
               <strong>No cost can be told yet</strong>
-              {reckoning.problem}
+              {calculation.problem}
             </div>
           )}
           <p className="soft" style={{ margin: 0 }}>

@@ -1,4 +1,4 @@
-// What an item may have besides: options, variants, things for each piece, stones, own minutes, and what material is reckoned at.
+// What an item may have besides: options, variants, things for each piece, stones, own minutes, and what material is calculated at.
 
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
@@ -97,7 +97,7 @@ export function MoreFields({ form, view, blank, evidence }: Props) {
             <Choice
               form={form}
               name="details.priceBasis"
-              label="Material is reckoned at"
+              label="Material is calculated at"
               options={(Object.keys(PRICE_NAMES) as PriceBasis[]).map((value) => ({
                 value,
                 label: PRICE_NAMES[value],
@@ -115,7 +115,7 @@ export function MoreFields({ form, view, blank, evidence }: Props) {
   );
 }
 
-/** Which offer of each material is reckoned with; the cheapest where none is chosen. */
+/** Which offer of each material is calculated with; the cheapest where none is chosen. */
 function OfferChoice({ form, view }: Pick<Props, 'form' | 'view'>) {
   const settings = useSettings();
   const [placements, blankId, sizeName, colourName, chosen] = useWatch({
@@ -207,7 +207,7 @@ function Options({ form, view, blank }: Omit<Props, 'evidence'>) {
   return (
     <>
       <p className="soft" style={{ margin: 0 }}>
-        Reckoned by a usual example: <a href="/artwork/letter">letter one</a>, say MARLOWE, and choose it here.
+        Calculated by a usual example: <a href="/artwork/letter">letter one</a>, say MARLOWE, and choose it here.
       </p>
       {options.fields.map((field, at) => (
         <Row key={field.id} label={`Option ${at + 1}`} onRemove={() => options.remove(at)}>

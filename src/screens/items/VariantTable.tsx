@@ -4,13 +4,18 @@ import type { ReactNode } from 'react';
 import type { ItemPlan } from '../../core/costing';
 import type { BlankView } from '../../views/shelf';
 import { Why } from '../shared/Why';
-import { reckonItem, type ReckonInput } from './calculate-item';
+import { calculateItem, type CalculateInput } from './calculate-item';
 
-type Props = { readonly input: ReckonInput; readonly plan: ItemPlan; readonly blank: BlankView; readonly wage: number };
+type Props = {
+  readonly input: CalculateInput;
+  readonly plan: ItemPlan;
+  readonly blank: BlankView;
+  readonly wage: number;
+};
 
 export function VariantTable({ input, plan, blank, wage }: Props) {
   const { sizeName, colourName } = plan;
-  const rows: { readonly key: string; readonly label: ReactNode; readonly variant: ReckonInput['variant'] }[] = [
+  const rows: { readonly key: string; readonly label: ReactNode; readonly variant: CalculateInput['variant'] }[] = [
     ...blank.sizes.map((size) => ({
       key: `size ${size.name}`,
       label: size.name,
@@ -52,7 +57,7 @@ export function VariantTable({ input, plan, blank, wage }: Props) {
         </thead>
         <tbody>
           {rows.map(({ key, label, variant }) => {
-            const reckoned = reckonItem({ ...input, plan, variant });
+            const calculated = calculateItem({ ...input, plan, variant });
             return (
               <tr
                 key={key}
@@ -63,29 +68,29 @@ export function VariantTable({ input, plan, blank, wage }: Props) {
                 }
               >
                 <td>{label}</td>
-                {reckoned.ok ? (
+                {calculated.ok ? (
                   <>
                     <td className="num">
-                      <Why figure={reckoned.cost.cash} />
+                      <Why figure={calculated.cost.cash} />
                     </td>
                     <td className="num">
-                      <Why figure={reckoned.cost.withRisk} />
+                      <Why figure={calculated.cost.withRisk} />
                     </td>
                     <td className="num">
-                      <Why figure={reckoned.cost.handsSeconds} />
+                      <Why figure={calculated.cost.handsSeconds} />
                     </td>
                     <td className="num">
-                      <Why figure={reckoned.reading.price} />
+                      <Why figure={calculated.reading.price} />
                     </td>
                     <td
-                      className={`num ${reckoned.reading.hourEarns && reckoned.reading.hourEarns.value < wage ? 'short' : ''}`}
+                      className={`num ${calculated.reading.hourEarns && calculated.reading.hourEarns.value < wage ? 'short' : ''}`}
                     >
-                      {reckoned.reading.hourEarns ? <Why figure={reckoned.reading.hourEarns} /> : '–'}
+                      {calculated.reading.hourEarns ? <Why figure={calculated.reading.hourEarns} /> : '–'}
                     </td>
                   </>
                 ) : (
                   <td colSpan={5} className="short">
-                    {reckoned.problem}
+                    {calculated.problem}
                   </td>
                 )}
               </tr>

@@ -6,7 +6,7 @@ import type { BlankView, VinylView } from '../../views/shelf';
 import type { Settings } from '../shared/settings';
 import { PLAIN_DETAILS, startPlacement } from '../../core/costing';
 import { toMaterials, toPlan, type ItemForm } from './item-form';
-import { reckonItem } from './calculate-item';
+import { calculateItem } from './calculate-item';
 
 const settings = {
   locale: 'en-GB',
@@ -58,9 +58,9 @@ const form: ItemForm = {
 };
 const materials = toMaterials({ artworks: [artwork], prices: [], packings: [], shelf: { vinyls: [vinyl] } });
 const details = (part: Partial<ItemForm['details']>): Partial<ItemForm> => ({ details: { ...form.details, ...part } });
-const reckon = (values: Partial<ItemForm> = {}, part: Partial<Parameters<typeof reckonItem>[0]> = {}) => {
+const reckon = (values: Partial<ItemForm> = {}, part: Partial<Parameters<typeof calculateItem>[0]> = {}) => {
   const whole = { ...form, ...values };
-  return reckonItem({
+  return calculateItem({
     plan: toPlan(whole),
     variant: { sizeName: whole.sizeName, colourName: whole.colourName, options: [] },
     quantity: Number(whole.quantity),
@@ -73,7 +73,7 @@ const reckon = (values: Partial<ItemForm> = {}, part: Partial<Parameters<typeof 
   });
 };
 
-describe('an item reckoned as it is typed', () => {
+describe('an item calculated as it is typed', () => {
   it('costs what the worked example costs, and says so in a sentence', () => {
     const result = reckon();
     if (!result.ok) throw new Error(result.problem);
@@ -130,7 +130,7 @@ describe('an item reckoned as it is typed', () => {
   it('a second artwork adds its vinyl, cutting, weeding and a pressing of its own place', () => {
     const one = reckon(),
       two = reckon({ placements: [placement, { ...placement, place: 'back' }] });
-    if (!one.ok || !two.ok) throw new Error('not reckoned');
+    if (!one.ok || !two.ok) throw new Error('not calculated');
     // By hand: a tenth of 100 s of loading, 60 s of weeding, and 80 s at the press.
     expect(two.cost.lines.filter((line) => line.stage === 'vinyl')).toHaveLength(2);
     expect(two.cost.press.steps.filter((step) => step.kind === 'lay-out').map((step) => step.place)).toEqual([
@@ -149,7 +149,7 @@ describe('an item reckoned as it is typed', () => {
           minutes: { cut: null, weed: 120, press: null },
         }),
       );
-    if (!plain.ok || !more.ok) throw new Error('not reckoned');
+    if (!plain.ok || !more.ok) throw new Error('not calculated');
     expect(more.cost.lines.find((line) => line.figure.label === 'Ribbon')!.total).toBe(15);
     expect(more.cost.lines.find((line) => line.stage === 'pack')!.total).toBe(80);
     expect(more.cost.lines.find((line) => line.stage === 'weed')).toMatchObject({

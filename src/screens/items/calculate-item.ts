@@ -19,7 +19,7 @@ import { formatFigure, formatMoney, formatShare, minor, type Minor } from '../..
 import { describeCostProblem } from '../../wording/problems';
 import type { Settings } from '../shared/settings';
 
-export type Reckoning =
+export type Calculation =
   | {
       readonly ok: true;
       readonly spec: ItemSpec;
@@ -29,7 +29,7 @@ export type Reckoning =
       readonly verdict: string;
     }
   | { readonly ok: false; readonly problem: string };
-export type ReckonInput = {
+export type CalculateInput = {
   readonly plan: ItemPlan;
   readonly variant: Variant;
   readonly quantity: number;
@@ -40,7 +40,7 @@ export type ReckonInput = {
   readonly settings: Settings;
 };
 
-export function reckonItem({
+export function calculateItem({
   plan,
   variant,
   quantity,
@@ -49,7 +49,7 @@ export function reckonItem({
   evidence,
   figures,
   settings,
-}: ReckonInput): Reckoning {
+}: CalculateInput): Calculation {
   if (!blank) return { ok: false, problem: 'Choose a blank.' };
   if (!Number.isInteger(quantity) || quantity < 1) return { ok: false, problem: 'Quantity: a whole number from 1.' };
   const made = resolveVariant(plan, variant);

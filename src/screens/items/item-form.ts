@@ -76,7 +76,7 @@ export const startForm = (
 export function startValues(view: ItemEditorView): ItemForm {
   const { item, artworks, shelf } = view;
   if (item) {
-    const { id: _id, version: _version, archived: _archived, noted: _noted, ...fields } = item;
+    const { id: _id, version: _version, archived: _archived, acceptedCost: _acceptedCost, ...fields } = item;
     // A form writes into what it is given.
     return structuredClone(fields) as unknown as ItemForm;
   }

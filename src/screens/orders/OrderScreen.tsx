@@ -199,10 +199,10 @@ function Order({ initial }: { initial: OrderView }) {
                     {closed || row.stage === 'ready' ? 'Yours' : 'Left so far'}, of {formatMoney(row.agreed, settings)}
                   </td>
                   <td className="num">
-                    <Why figure={view.keptQuoted} />
+                    <Why figure={view.profitQuoted} />
                   </td>
-                  <td className={`num ${view.kept.value < 0 ? 'short' : ''}`}>
-                    <Why figure={view.kept} />
+                  <td className={`num ${view.profit.value < 0 ? 'short' : ''}`}>
+                    <Why figure={view.profit} />
                   </td>
                 </tr>
               </tbody>
@@ -243,20 +243,20 @@ function Order({ initial }: { initial: OrderView }) {
   );
 }
 
-function describeOrder({ row, against, kept }: OrderView, settings: ReturnType<typeof useSettings>): string {
+function describeOrder({ row, against, profit }: OrderView, settings: ReturnType<typeof useSettings>): string {
   const pieces = row.comb.length;
   const made = `${pieces} ${pieces === 1 ? 'piece' : 'pieces'}`;
   const took = formatDuration(against.time.real.value, settings);
   switch (row.stage) {
     case 'handed-over':
-      return `${made} took ${took} instead of ${formatDuration(against.time.quoted.value, settings)}; ${formatMoney(kept.value, settings)} of ${formatMoney(row.agreed, settings)} is yours.`;
+      return `${made} took ${took} instead of ${formatDuration(against.time.quoted.value, settings)}; ${formatMoney(profit.value, settings)} of ${formatMoney(row.agreed, settings)} is yours.`;
     case 'cancelled':
       return `Cancelled after ${took} of work.`;
     case 'ready':
       return `All ${made} are checked. Hand it over: it took ${took}, quoted ${formatDuration(against.time.quoted.value, settings)}.`;
     case 'to-cut':
     case 'in-work':
-      return `Next: ${row.holdsUp}. About ${formatDuration(row.neededSeconds, settings)} of work left for ${made}.`;
+      return `Next: ${row.waitingFor}. About ${formatDuration(row.neededSeconds, settings)} of work left for ${made}.`;
     default:
       return row.stage satisfies never;
   }

@@ -108,7 +108,7 @@ function OrderTable({ rows, closed = false }: { rows: readonly OrderRow[]; close
             <td style={{ maxWidth: 320 }}>
               <Comb columns={row.comb} />
             </td>
-            <td className="soft">{closed ? STAGE_NAMES[row.stage] : row.holdsUp}</td>
+            <td className="soft">{closed ? STAGE_NAMES[row.stage] : row.waitingFor}</td>
             <td className="num">{formatMoney(row.agreed, settings)}</td>
           </tr>
         ))}

@@ -8,7 +8,7 @@ export function Comb({ columns }: { columns: readonly CombColumn[] }) {
     <div className="comb" role="img" aria-label={summarise(columns)}>
       {columns.map((column) => (
         <span
-          key={column.unitId}
+          key={column.pieceId}
           title={`piece ${column.number}: ${column.teeth.map((tooth) => (tooth.broken ? 'spoiled' : STATE_NAMES[tooth.state])).join(', ')}`}
         >
           {column.teeth.map((tooth) => (

@@ -8,7 +8,7 @@ import { SnackbarProvider } from 'notistack';
 import { lazy, Suspense, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { formatClock, formatInstant, type MeasureSystem } from '../../core/units';
 import { theme } from '../../theme/theme';
-import type { FrameView, RunningWork } from '../../views/frame';
+import type { FrameView, RunningSession } from '../../views/frame';
 import { callApi } from './api';
 import { KeyListContext, useKeys, type KeyBinding } from './keys';
 import { setCookie, SettingsProvider, toSettings, useSettings } from './settings';
@@ -207,7 +207,7 @@ function Timers({ frame }: { frame: FrameView }) {
   const { data } = useQuery({
     queryKey: RUNNING_KEY,
     queryFn: ({ signal }) =>
-      callApi<{ running: readonly RunningWork[]; nowMs: number }>('GET', '/api/work', undefined, signal),
+      callApi<{ running: readonly RunningSession[]; nowMs: number }>('GET', '/api/work-sessions', undefined, signal),
     initialData: { running: frame.running, nowMs: frame.nowMs },
     refetchInterval: 30_000,
   });

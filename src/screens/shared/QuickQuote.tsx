@@ -1,4 +1,4 @@
-// Quick quote, from anywhere: an item, how many, for whom; what to ask and when it can be ready. Kept as it was given.
+// Quick quote, from anywhere: an item, how many, for whom; what to ask and when it can be ready. SavedSheet as it was given.
 
 import Autocomplete from '@mui/material/Autocomplete';
 import Button from '@mui/material/Button';
@@ -55,7 +55,7 @@ export default function QuickQuote({ onClose }: { onClose: () => void }) {
   const [form, setForm] = useState(START);
   const [answer, setAnswer] = useState<QuoteAnswer | null>(null);
   const [failure, setFailure] = useState<string | null>(null);
-  const [keeping, setKeeping] = useState(false);
+  const [saving, setSaving] = useState(false);
   const set = (part: Partial<Form>) => setForm((before) => ({ ...before, ...part }));
   const digits = getMoneyDigits(settings.currency);
   const quantity = parseNumber(form.quantity),
@@ -113,11 +113,11 @@ export default function QuickQuote({ onClose }: { onClose: () => void }) {
       );
     }
   };
-  const keep = async () => {
-    setKeeping(true);
+  const save = async () => {
+    setSaving(true);
     try {
       const { id } = await callApi<{ id: number }>('POST', '/api/quotes', body);
-      enqueueSnackbar(`Kept as quote ${id}: it stays so, whatever prices do.`, {
+      enqueueSnackbar(`SavedSheet as quote ${id}: it stays so, whatever prices do.`, {
         action: (
           <Button color="inherit" variant="text" onClick={() => void copy(id)}>
             Copy as text
@@ -128,7 +128,7 @@ export default function QuickQuote({ onClose }: { onClose: () => void }) {
     } catch (error) {
       setFailure(wordsOf(error));
     } finally {
-      setKeeping(false);
+      setSaving(false);
     }
   };
   const remove = async (quote: QuoteView, on: boolean) => {
@@ -393,7 +393,7 @@ export default function QuickQuote({ onClose }: { onClose: () => void }) {
       </DialogContent>
       <DialogActions sx={{ px: 3, pb: 2 }}>
         <Button onClick={onClose}>Close</Button>
-        <Button variant="contained" disabled={!answer || !sound || keeping || asking.busy} onClick={() => void keep()}>
+        <Button variant="contained" disabled={!answer || !sound || saving || asking.busy} onClick={() => void save()}>
           Keep the quote
         </Button>
       </DialogActions>

@@ -1,7 +1,7 @@
 // The day on three tracks, cutter, hands and press, with now as the seam. Solid is logged, dashed is planned.
 
 import { scaleLinear } from 'd3-scale';
-import { TRACKS, type TapeBlock, type Track } from '../../core/scheduling';
+import { TRACKS, type TimelineBlock, type Track } from '../../core/scheduling';
 import { formatTimeOfDay } from '../../core/units';
 import { useSettings } from './settings';
 
@@ -11,13 +11,13 @@ const LEFT = 74,
   TOP = 24,
   WIDTH = 1040;
 
-export function Tape({
+export function Timeline({
   blocks,
   startMs,
   endMs,
   nowMs,
 }: {
-  blocks: readonly TapeBlock[];
+  blocks: readonly TimelineBlock[];
   startMs: number;
   endMs: number;
   nowMs: number;
@@ -38,7 +38,7 @@ export function Tape({
     .map((block) => `${block.station} ${block.label} at ${formatTimeOfDay(block.startMs, settings)}`)
     .join('; ')}`;
   return (
-    <svg className="tape" viewBox={`0 0 ${WIDTH} ${TOP + TRACKS.length * ROW + 18}`} role="img" aria-label={words}>
+    <svg className="timeline" viewBox={`0 0 ${WIDTH} ${TOP + TRACKS.length * ROW + 18}`} role="img" aria-label={words}>
       {hours.map((hour) => (
         <g key={hour}>
           <line

@@ -128,8 +128,8 @@ function ConvertedField<T extends FieldValues>({
   help,
   unit,
   toShown,
-  toKept,
-}: FieldProps<T> & { toShown: (kept: number) => string; toKept: (typed: number) => number }) {
+  toSaved,
+}: FieldProps<T> & { toShown: (kept: number) => string; toSaved: (typed: number) => number }) {
   const [typed, setTyped] = useState<string | null>(null);
   return (
     <Controller
@@ -157,7 +157,7 @@ function ConvertedField<T extends FieldValues>({
           onChange={(event) => {
             setTyped(event.target.value);
             const number = parseNumber(event.target.value);
-            field.onChange(number === null ? event.target.value : toKept(number));
+            field.onChange(number === null ? event.target.value : toSaved(number));
           }}
           onBlur={() => {
             if (typeof field.value === 'number') setTyped(null);
@@ -177,7 +177,7 @@ export function NumberField<T extends FieldValues>({
   digits = 4,
   ...props
 }: FieldProps<T> & { per?: number; digits?: number }) {
-  return <ConvertedField {...props} toShown={(kept) => plain(kept / per, digits)} toKept={(typed) => typed * per} />;
+  return <ConvertedField {...props} toShown={(kept) => plain(kept / per, digits)} toSaved={(typed) => typed * per} />;
 }
 
 export function MoneyField<T extends FieldValues>({ suffix = '', ...props }: FieldProps<T> & { suffix?: string }) {
@@ -188,7 +188,7 @@ export function MoneyField<T extends FieldValues>({ suffix = '', ...props }: Fie
       {...props}
       unit={`${currency}${suffix}`}
       toShown={(kept) => (kept / 10 ** digits).toFixed(digits)}
-      toKept={(typed) => Math.round(typed * 10 ** digits)}
+      toSaved={(typed) => Math.round(typed * 10 ** digits)}
     />
   );
 }
@@ -209,7 +209,7 @@ export function TemperatureField<T extends FieldValues>(props: FieldProps<T>) {
       {...props}
       unit={system === 'metric' ? '°C' : '°F'}
       toShown={(kept) => plain(system === 'metric' ? kept : kept * 1.8 + 32, 1)}
-      toKept={(typed) => (system === 'metric' ? typed : Math.round(((typed - 32) / 1.8) * 100) / 100)}
+      toSaved={(typed) => (system === 'metric' ? typed : Math.round(((typed - 32) / 1.8) * 100) / 100)}
     />
   );
 }

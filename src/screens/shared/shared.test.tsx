@@ -12,7 +12,7 @@ import { PriceRule } from './PriceRule';
 import { SeamView } from './SeamView';
 import { SettingsProvider, toSettings } from './settings';
 import { Slack } from './Slack';
-import { Tape } from './Timeline';
+import { Timeline } from './Timeline';
 import { Why } from './Why';
 
 class Observer {
@@ -126,7 +126,7 @@ describe('the cost strip', () => {
   });
 });
 
-describe('comb, slack and tape', () => {
+describe('comb, slack and timeline', () => {
   const tooth = (partId: number, state: 'to-cut' | 'cut' | 'checked', broken = false) => ({
     partId,
     state,
@@ -138,8 +138,8 @@ describe('comb, slack and tape', () => {
     show(
       <Comb
         columns={[
-          { unitId: 1, number: 1, teeth: [tooth(1, 'checked'), tooth(2, 'cut')] },
-          { unitId: 2, number: 2, teeth: [tooth(3, 'to-cut', true), tooth(4, 'cut')] },
+          { pieceId: 1, number: 1, teeth: [tooth(1, 'checked'), tooth(2, 'cut')] },
+          { pieceId: 2, number: 2, teeth: [tooth(3, 'to-cut', true), tooth(4, 'cut')] },
         ]}
       />,
     );
@@ -162,10 +162,10 @@ describe('comb, slack and tape', () => {
     expect(screen.getByText('none needed')).toBeTruthy();
   });
 
-  it('the tape tells what is logged and what is planned', () => {
+  it('the timeline tells what is logged and what is planned', () => {
     const hour = 3_600_000;
     show(
-      <Tape
+      <Timeline
         startMs={8 * hour}
         endMs={16 * hour}
         nowMs={10 * hour}

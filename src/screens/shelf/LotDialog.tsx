@@ -20,7 +20,7 @@ import { useSettings } from '../shared/settings';
 import { describeLot } from './measures';
 import { OffcutShapeView } from './OffcutShapeView';
 import { NumberText, useLengthUnit } from './SmallFields';
-import { SpotFields, useSpots, type SpotText } from './SpoiledSpotFields';
+import { SpoiledSpotFields, useSpoiledSpots, type SpoiledSpotText } from './SpoiledSpotFields';
 import { useSmallForm } from './use-form-state';
 
 type Props = {
@@ -63,8 +63,8 @@ export default function LotDialog({ lot, thing, onClose, onDone }: Props) {
     remark: lot.remark,
   });
   const { values, set } = form;
-  const { toText, fromText } = useSpots();
-  const [spots, setSpots] = useState<readonly SpotText[]>(() => lot.badSpots.map(toText));
+  const { toText, fromText } = useSpoiledSpots();
+  const [spots, setSpots] = useState<readonly SpoiledSpotText[]>(() => lot.spoiledSpots.map(toText));
   const roll = lot.form === 'roll';
   const amountOf = (text: string) => (roll ? toMm(text) : parseNumber(text));
   const byFigure =
@@ -307,7 +307,7 @@ export default function LotDialog({ lot, thing, onClose, onDone }: Props) {
             </>
           )}
           {room === 'spots' && (
-            <SpotFields
+            <SpoiledSpotFields
               lot={lot}
               colourHex={thing.colourHex}
               spots={spots}

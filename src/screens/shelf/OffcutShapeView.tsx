@@ -1,6 +1,6 @@
 // An offcut to scale, with its spoiled spots, and with what is to be cut from it where it would lie.
 
-import type { BadSpot } from '../../core/stock';
+import type { SpoiledSpot } from '../../core/stock';
 import type { LotView } from '../../views/stock';
 
 type Placed = { readonly x: number; readonly y: number; readonly widthMm: number; readonly heightMm: number };
@@ -9,14 +9,14 @@ type Props = {
   readonly colourHex: string;
   readonly placed?: Placed;
   readonly size?: number;
-  /** Instead of the lot's own, while they are marked. */ readonly spots?: readonly BadSpot[];
+  /** Instead of the lot's own, while they are marked. */ readonly spots?: readonly SpoiledSpot[];
   /** Told where it is clicked, mm from its top left. */ readonly onPick?: (at: {
     readonly x: number;
     readonly y: number;
   }) => void;
 };
 
-export function OffcutShapeView({ lot, colourHex, placed, size = 84, spots = lot.badSpots, onPick }: Props) {
+export function OffcutShapeView({ lot, colourHex, placed, size = 84, spots = lot.spoiledSpots, onPick }: Props) {
   const width = lot.widthMm ?? 1,
     height = lot.lengthMm ?? 1;
   const scale = size / Math.max(width, height);

@@ -101,7 +101,7 @@ function Shelf({ initial, openBlank }: { initial: ShelfPage; openBlank: number |
       <div className="page-head">
         <div>
           <h1 style={{ margin: 0 }}>
-            {shelf.kept} vinyls and {shelf.blanks.length} blanks
+            {shelf.vinylCount} vinyls and {shelf.blanks.length} blanks
             {shelf.cheapest && shelf.dearest ? (
               <span className="soft">
                 , from {formatMoney(Math.round(shelf.cheapest.value), settings)} to{' '}
@@ -121,7 +121,7 @@ function Shelf({ initial, openBlank }: { initial: ShelfPage; openBlank: number |
       </div>
       <ShelfTabs current="/shelf" />
       <section className="sheet flush" aria-label="Vinyls" tabIndex={0}>
-        {shelf.kept > 0 && <VinylFilterFields filter={filter} onChange={setFilter} />}
+        {shelf.vinylCount > 0 && <VinylFilterFields filter={filter} onChange={setFilter} />}
         <table className="plain">
           <thead>
             <tr>
@@ -141,7 +141,7 @@ function Shelf({ initial, openBlank }: { initial: ShelfPage; openBlank: number |
             columns={9}
             heightOf={() => VINYL_ROW_PX}
             empty={
-              shelf.kept === 0
+              shelf.vinylCount === 0
                 ? 'No vinyl yet. Add the roll you use most.'
                 : 'No vinyl on the shelf does for that. Ask for less, or look through the offers.'
             }

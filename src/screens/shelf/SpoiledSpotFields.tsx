@@ -1,13 +1,18 @@
 // Spoiled spots of an offcut: clicked on its drawing, or measured from its top left.
 
 import Button from '@mui/material/Button';
-import type { BadSpot } from '../../core/stock';
+import type { SpoiledSpot } from '../../core/stock';
 import type { LotView } from '../../views/stock';
 import { OffcutShapeView } from './OffcutShapeView';
 import { NumberText, useLengthUnit } from './SmallFields';
 
 /** As typed. */
-export type SpotText = { readonly x: string; readonly y: string; readonly width: string; readonly height: string };
+export type SpoiledSpotText = {
+  readonly x: string;
+  readonly y: string;
+  readonly width: string;
+  readonly height: string;
+};
 const FIELDS = [
   ['x', 'From the left'],
   ['y', 'From the top'],
@@ -17,9 +22,9 @@ const FIELDS = [
 /** A thumb's width: what a crease or a hole usually takes. */
 const USUAL_MM = 20;
 
-export function useSpots(): {
-  readonly toText: (spot: BadSpot) => SpotText;
-  readonly fromText: (spot: SpotText) => BadSpot | null;
+export function useSpoiledSpots(): {
+  readonly toText: (spot: SpoiledSpot) => SpoiledSpotText;
+  readonly fromText: (spot: SpoiledSpotText) => SpoiledSpot | null;
 } {
   const { toMm, fromMm } = useLengthUnit();
   return {
@@ -31,7 +36,7 @@ export function useSpots(): {
   };
 }
 
-export function SpotFields({
+export function SpoiledSpotFields({
   lot,
   colourHex,
   spots,
@@ -40,12 +45,12 @@ export function SpotFields({
 }: {
   lot: LotView;
   colourHex: string;
-  spots: readonly SpotText[];
-  onChange: (spots: readonly SpotText[]) => void;
+  spots: readonly SpoiledSpotText[];
+  onChange: (spots: readonly SpoiledSpotText[]) => void;
   error: string | undefined;
 }) {
   const { unit } = useLengthUnit(),
-    { toText, fromText } = useSpots();
+    { toText, fromText } = useSpoiledSpots();
   const add = (x: number, y: number) =>
     onChange([
       ...spots,

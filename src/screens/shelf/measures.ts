@@ -20,7 +20,7 @@ export function describeLot(lot: LotView, settings: FormatSettings): string {
     case 'sheet':
       return `${lot.left} ${lot.left === 1 ? 'sheet' : 'sheets'} of ${formatLength(lot.widthMm ?? 0, settings)} × ${formatLength(lot.lengthMm ?? 0, settings)}`;
     case 'offcut':
-      return `offcut ${lot.code}, ${formatLength(lot.widthMm ?? 0, settings)} × ${formatLength(lot.lengthMm ?? 0, settings)}${(lot.shape?.length ?? 4) > 4 ? ', a corner missing' : ''}${lot.badSpots.length === 0 ? '' : lot.badSpots.length === 1 ? ', a spot spoiled' : `, ${lot.badSpots.length} spots spoiled`}`;
+      return `offcut ${lot.code}, ${formatLength(lot.widthMm ?? 0, settings)} × ${formatLength(lot.lengthMm ?? 0, settings)}${(lot.shape?.length ?? 4) > 4 ? ', a corner missing' : ''}${lot.spoiledSpots.length === 0 ? '' : lot.spoiledSpots.length === 1 ? ', a spot spoiled' : `, ${lot.spoiledSpots.length} spots spoiled`}`;
     case 'piece':
       return `${lot.left} ${lot.left === 1 ? 'piece' : 'pieces'}`;
     default:

@@ -1,4 +1,4 @@
-// Today: what next for hands, cutter and press; the day's tape; what is in work and what waits to be handed over.
+// Today: what next for hands, cutter and press; the day's timeline; what is in work and what waits to be handed over.
 
 import Button from '@mui/material/Button';
 import { useQuery } from '@tanstack/react-query';
@@ -12,7 +12,7 @@ import { Comb, CombLegend } from '../shared/Comb';
 import { Frame } from '../shared/Frame';
 import { useSettings, type Settings } from '../shared/settings';
 import { Slack } from '../shared/Slack';
-import { Tape } from '../shared/Timeline';
+import { Timeline } from '../shared/Timeline';
 
 export function TodayScreen({ frame, view }: { frame: FrameView; view: TodayView }) {
   return (
@@ -54,7 +54,7 @@ function Today({ initial }: { initial: TodayView }) {
         />
       </div>
       <div className="sheet">
-        <Tape blocks={data.tape} startMs={data.dayStartMs} endMs={data.dayEndMs} nowMs={data.nowMs} />
+        <Timeline blocks={data.timeline} startMs={data.dayStartMs} endMs={data.dayEndMs} nowMs={data.nowMs} />
       </div>
       <div className="cols" style={{ gridTemplateColumns: 'minmax(0, 2.4fr) minmax(0, 1fr)' }}>
         <div className="sheet flush">
@@ -205,7 +205,7 @@ function InWork({ row }: { row: OrderRow }) {
       <td>
         <Comb columns={row.comb} />
       </td>
-      <td className="soft">{row.holdsUp}</td>
+      <td className="soft">{row.waitingFor}</td>
     </tr>
   );
 }

@@ -1,12 +1,12 @@
 import { beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import { eq } from 'drizzle-orm';
 import { copyDemoShop, seedDemoShop, type TestShop } from '../../../test/demo-shop';
-import { artworkChange, artworkKept } from '../../core/input/index';
+import { artworkChange, newArtworkInput } from '../../core/input/index';
 import type { PrepStep } from '../../core/artwork/index';
 import { findArtwork, findOriginal } from '../../data/artwork-store';
 import { artworks } from '../../data/schema';
 import { parseInput, ShopError } from '../errors';
-import { archiveArtwork, changeArtwork, keepArtwork, readFacts, refreshMeasurements } from './save-artwork';
+import { archiveArtwork, changeArtwork, saveArtwork, readFacts, refreshMeasurements } from './save-artwork';
 import { measureFile } from './measure-file';
 import { loadArtworkList, loadItemEditor, loadItemList } from '../items/load-items';
 
@@ -15,7 +15,7 @@ let shop: TestShop;
 const DRAWING =
   '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 100 80"><rect fill="#ff0000" width="60" height="40"/><rect fill="#ff0000" x="40" width="60" height="40"/><circle fill="#0000ff" cx="50" cy="60" r="10"/><path stroke="#00ff00" stroke-width="4" d="M0 78H100"/></svg>';
 const SIZE: PrepStep = { kind: 'size', widthMm: 200, on: true };
-const file = (part: Partial<Parameters<typeof keepArtwork>[1]> = {}) => ({
+const file = (part: Partial<Parameters<typeof saveArtwork>[1]> = {}) => ({
   bytes: Buffer.from(DRAWING),
   fileName: 'crossing.svg',
   name: 'Crossing',
@@ -42,14 +42,14 @@ beforeEach(() => {
   shop = copyDemoShop(seeded);
 });
 
-describe('keeping a drawing', () => {
+describe('saving a drawing', () => {
   it('keeps the file as it came, and what the server itself measured', async () => {
-    const { id } = await keepArtwork(shop, file());
-    const kept = findArtwork(shop.db, id)!;
+    const { id } = await saveArtwork(shop, file());
+    const saved = findArtwork(shop.db, id)!;
     expect(findOriginal(shop.db, id)!.original.toString()).toBe(DRAWING);
-    expect(kept.measurement.widthMm).toBeCloseTo(200, 2);
-    expect(kept.measurement.layers.map((layer) => layer.key)).toEqual(['#ff0000', '#0000ff']);
-    expect(kept).toMatchObject({
+    expect(saved.measurement.widthMm).toBeCloseTo(200, 2);
+    expect(saved.measurement.layers.map((layer) => layer.key)).toEqual(['#ff0000', '#0000ff']);
+    expect(saved).toMatchObject({
       name: 'Crossing',
       fileName: 'crossing.svg',
       licence: 'own',
@@ -58,21 +58,21 @@ describe('keeping a drawing', () => {
       layerNames: ['red', 'blue'],
       originalBytes: DRAWING.length,
     });
-    expect(kept.leftOut).toEqual([{ kind: 'stroke', count: 1, names: ['<path>'] }]);
+    expect(saved.leftOut).toEqual([{ kind: 'stroke', count: 1, names: ['<path>'] }]);
   });
 
   it('does the steps: outlined strokes are a layer and no longer left out, united shapes have one outline', async () => {
-    const { id } = await keepArtwork(
+    const { id } = await saveArtwork(
       shop,
       file({
         steps: [SIZE, { kind: 'outline-strokes', on: true }, { kind: 'unite', on: true }],
         layerNames: ['field', 'dot', 'line'],
       }),
     );
-    const kept = findArtwork(shop.db, id)!;
-    expect(kept.layerNames).toEqual(['field', 'dot', 'line']);
-    expect(kept.leftOut).toEqual([]);
-    expect(kept.measurement.layers[0]!.cutLengthMm).toBeCloseTo(kept.measurement.layers[0]!.outlineLengthMm, 3);
+    const saved = findArtwork(shop.db, id)!;
+    expect(saved.layerNames).toEqual(['field', 'dot', 'line']);
+    expect(saved.leftOut).toEqual([]);
+    expect(saved.measurement.layers[0]!.cutLengthMm).toBeCloseTo(saved.measurement.layers[0]!.outlineLengthMm, 3);
   });
 
   it('stores nothing of a file that can’t be read, and says why', async () => {
@@ -82,7 +82,7 @@ describe('keeping a drawing', () => {
       ['', /empty/],
       ['<svg xmlns="http://www.w3.org/2000/svg"><text>x</text></svg>', /live text/],
     ] as const) {
-      const refusal = await refusalOf(keepArtwork(shop, file({ bytes: Buffer.from(text) })));
+      const refusal = await refusalOf(saveArtwork(shop, file({ bytes: Buffer.from(text) })));
       expect([refusal.code, refusal.field]).toEqual(['unreadable', 'file']);
       expect(refusal.message).toMatch(words);
     }
@@ -90,7 +90,7 @@ describe('keeping a drawing', () => {
   });
 
   it('refuses a vinyl that is not there, and names the layer', async () => {
-    const refusal = await refusalOf(keepArtwork(shop, file({ layerVinylIds: [1, 999] })));
+    const refusal = await refusalOf(saveArtwork(shop, file({ layerVinylIds: [1, 999] })));
     expect([refusal.code, refusal.field]).toEqual(['invalid', 'layerVinylIds[1]']);
   });
 
@@ -112,7 +112,7 @@ describe('what comes beside a file', () => {
         layerVinylIds: [3],
       }),
     });
-    expect(parseInput(artworkKept, readFacts(page))).toEqual({
+    expect(parseInput(newArtworkInput, readFacts(page))).toEqual({
       name: 'A',
       fileName: 'a.svg',
       licence: 'own',
@@ -121,7 +121,7 @@ describe('what comes beside a file', () => {
       layerVinylIds: [3],
     });
     const script = new URLSearchParams({ name: 'B', fileName: 'b.svg', widthMm: '120' });
-    expect(parseInput(artworkKept, readFacts(script))).toMatchObject({
+    expect(parseInput(newArtworkInput, readFacts(script))).toMatchObject({
       name: 'B',
       licence: 'unknown',
       steps: [{ kind: 'size', widthMm: 120, on: true }],
@@ -139,7 +139,7 @@ describe('what comes beside a file', () => {
     ['an unknown licence', { facts: JSON.stringify({ name: 'a', fileName: 'a.svg', licence: 'stolen' }) }, 'licence'],
   ])('%s is told at its field', (_, query, field) => {
     try {
-      parseInput(artworkKept, readFacts(new URLSearchParams(query as Record<string, string>)));
+      parseInput(newArtworkInput, readFacts(new URLSearchParams(query as Record<string, string>)));
       throw new Error('it was taken');
     } catch (error) {
       expect(error).toBeInstanceOf(ShopError);
@@ -164,7 +164,7 @@ describe('changing a drawing', () => {
     });
 
   it('measures the original anew by the new steps', async () => {
-    const { id } = await keepArtwork(shop, file());
+    const { id } = await saveArtwork(shop, file());
     await changeArtwork(shop, id, change(), 1);
     expect(findArtwork(shop.db, id)).toMatchObject({
       name: 'Renamed',
@@ -177,7 +177,7 @@ describe('changing a drawing', () => {
   });
 
   it('tells the second window', async () => {
-    const { id } = await keepArtwork(shop, file());
+    const { id } = await saveArtwork(shop, file());
     await changeArtwork(shop, id, change(), 1);
     expect((await refusalOf(changeArtwork(shop, id, change({ name: 'Other' }), 1))).code).toBe('stale');
     expect(findArtwork(shop.db, id)!.name).toBe('Renamed');
@@ -207,7 +207,7 @@ describe('changing a drawing', () => {
 });
 
 it('figures of an earlier way of measuring are measured anew at start, at the width they had', async () => {
-  const { id } = await keepArtwork(shop, file());
+  const { id } = await saveArtwork(shop, file());
   const { edition: _edition, chirality: _chirality, ...old } = findArtwork(shop.db, id)!.measurement;
   shop.db
     .update(artworks)

@@ -88,7 +88,7 @@ function assignVinyls(
   });
 }
 
-export async function keepArtwork(shop: ShopContext, file: NewArtwork): Promise<{ id: number }> {
+export async function saveArtwork(shop: ShopContext, file: NewArtwork): Promise<{ id: number }> {
   const measured = await measureFile(file.bytes, { steps: file.steps });
   const fields = {
     ...measured,

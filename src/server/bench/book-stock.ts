@@ -5,7 +5,7 @@ import { computeStripNeed } from '../../core/costing/index';
 import { keyOf, takeFirstIn } from '../../core/stock/index';
 import { groupBy } from '../../core/units/index';
 import { holdsBlank, type Station } from '../../core/orders/index';
-import { findLot, loadLinesOfWork, loadLotsOnShelf } from '../../data/stock-store';
+import { findLot, loadLinesOfSession, loadLotsOnShelf } from '../../data/stock-store';
 import type { BookedStock } from '../../views/bench';
 import { getShop, type ShopContext } from '../context';
 import { readMadeLines } from '../items/materials';
@@ -68,7 +68,7 @@ export function bookBenchStock(
   });
 }
 
-/** Strips of each layer, as they are reckoned for the costs: copies side by side across the roll. */
+/** Strips of each layer, as they are calculated for the costs: copies side by side across the roll. */
 function listStrips(shop: ShopContext, orders: readonly ReadOrder[], parts: readonly ReadPart[]): readonly Wanted[] {
   const { figures } = getShop(shop);
   const { lines } = readMadeLines(shop, orders);
@@ -91,14 +91,14 @@ function listBlanks(shop: ShopContext, orders: readonly ReadOrder[], parts: read
   const { lines } = readMadeLines(shop, orders);
   const events = groupBy(
     orders.flatMap(({ parts: own }) => own),
-    (part) => part.unitId,
+    (part) => part.pieceId,
   );
-  const units = new Map(
+  const pieces = new Map(
     parts
-      .filter((part) => !holdsBlank((events.get(part.unitId) ?? []).flatMap((own) => own.events)))
-      .map((part) => [part.unitId, part.lineId]),
+      .filter((part) => !holdsBlank((events.get(part.pieceId) ?? []).flatMap((own) => own.events)))
+      .map((part) => [part.pieceId, part.lineId]),
   );
-  return [...units.values()].flatMap((lineId): Wanted[] => {
+  return [...pieces.values()].flatMap((lineId): Wanted[] => {
     const made = lines.get(lineId)?.made;
     return made
       ? [
@@ -113,21 +113,21 @@ function listBlanks(shop: ShopContext, orders: readonly ReadOrder[], parts: read
 }
 
 /** Gives back what work took for parts whose step is taken back: `undone` of its `all` parts. Call it inside a transaction. */
-export function returnBenchStock(shop: ShopContext, workId: number, undone: number, all: number): void {
-  const booked = [...groupBy(loadLinesOfWork(shop.db, [workId]), (line) => line.lotId)].map(([lotId, lines]) => ({
+export function returnBenchStock(shop: ShopContext, sessionId: number, undone: number, all: number): void {
+  const booked = [...groupBy(loadLinesOfSession(shop.db, [sessionId]), (line) => line.lotId)].map(([lotId, lines]) => ({
     lot: findLot(shop.db, lotId)!,
     lines,
   }));
   // An offcut that the work left is part of the sheet that comes back: the one is there or the other, never both.
   const left = booked.filter(({ lines }) => lines.reduce((sum, line) => sum + line.quantity, 0) > 0);
   if (left.length > 0 && (undone < all || left.some(({ lot }) => lot.left < 1))) return;
-  for (const { lot } of left) writeLine(shop, lot, 'set-aside', -1, 'the load that left it was taken back', workId);
+  for (const { lot } of left) writeLine(shop, lot, 'set-aside', -1, 'the load that left it was taken back', sessionId);
   for (const { lot, lines } of booked) {
     if (left.some((offcut) => offcut.lot.id === lot.id)) continue;
     const taken = -lines.filter((line) => line.quantity < 0).reduce((sum, line) => sum + line.quantity, 0);
     const still = -lines.reduce((sum, line) => sum + line.quantity, 0);
     const share = (taken * undone) / all;
     const back = Math.min(still, lot.form === 'roll' ? Math.round(share * 10) / 10 : Math.round(share));
-    if (back > 0) writeLine(shop, lot, 'returned', back, 'the step at the bench was taken back', workId);
+    if (back > 0) writeLine(shop, lot, 'returned', back, 'the step at the bench was taken back', sessionId);
   }
 }

@@ -28,17 +28,17 @@ export function bookBenchWear(
     amounts.set('mat', new Set(layers.map(({ vinyl }) => vinyl.id)).size);
   } else {
     const { figures } = getShop(shop);
-    // A unit is pressed as a whole, whatever number of parts it has.
-    const units = new Map(parts.map((part) => [part.unitId, lines.get(part.lineId)]));
-    const closures = [...units.values()].reduce((sum, line) => {
+    // A piece is pressed as a whole, whatever number of parts it has.
+    const pieces = new Map(parts.map((part) => [part.pieceId, lines.get(part.lineId)]));
+    const pressCycles = [...pieces.values()].reduce((sum, line) => {
       const plan = line ? planPressing({ layers: line.layers, blank: line.blank, shop: figures }) : null;
-      return sum + (plan?.ok ? plan.value.closures : 0);
+      return sum + (plan?.ok ? plan.value.pressCycles : 0);
     }, 0);
-    amounts.set('cover sheet', closures);
-    amounts.set('pillow', closures);
+    amounts.set('cover sheet', pressCycles);
+    amounts.set('pillow', pressCycles);
   }
   for (const [kind, supplyId] of fitted) {
     const amount = amounts.get(kind) ?? 0;
-    if (amount > 0) addWear(shop.db, { supplyId, atMs: shop.now(), kind: 'worn', amount, workId: work.id });
+    if (amount > 0) addWear(shop.db, { supplyId, atMs: shop.now(), kind: 'worn', amount, sessionId: work.id });
   }
 }

@@ -5,17 +5,17 @@ import {
   getDay,
   getTrack,
   getWorkingDay,
-  planTape,
+  planTimeline,
   proposeNext,
   type Batch,
-  type TapeBlock,
-  type TapeJob,
+  type TimelineBlock,
+  type TimelineJob,
 } from '../../core/scheduling/index';
 import { decideHandedness } from '../../core/materials/index';
 import { STATIONS, type Station } from '../../core/orders/index';
 import { planPressing } from '../../core/pressing/index';
 import { groupBy } from '../../core/units/index';
-import { loadWorkSince } from '../../data/work-store';
+import { loadSessionsSince } from '../../data/work-store';
 import type { BenchLineView, BenchPartView, BenchView } from '../../views/bench';
 import type { NextBatch, TodayView } from '../../views/today';
 import { describeBatch } from '../../wording/batches';
@@ -25,7 +25,7 @@ import { getShop, type ShopContext } from '../context';
 import { notFound } from '../errors';
 import { readMadeLines } from '../items/materials';
 import { readOpenOrders, type ReadOrder } from '../orders/read-orders';
-import { labelWork, loadRunning } from '../shop/load-frame';
+import { labelSessions, loadRunning } from '../shop/load-frame';
 import { toRows } from '../orders/load-orders';
 
 /** Parts that are not checked yet. `pictures` false leaves out what only the bench itself shows. */
@@ -46,8 +46,8 @@ export function loadBench(
         const vinyl = materials.vinyls.get(part.vinylId);
         return {
           partId: part.id,
-          unitId: part.unitId,
-          unitNumber: part.unitNumber,
+          pieceId: part.pieceId,
+          pieceNumber: part.pieceNumber,
           orderId: order.id,
           lineId: line.id,
           dueDay: order.dueDay,
@@ -128,11 +128,11 @@ export function loadToday(shop: ShopContext): TodayView {
   const rows = toRows(shop, orders);
   const bench = loadBench(shop, orders, false);
   const next = proposeNext(bench.parts);
-  const logged = loadWorkSince(shop.db, nowMs - 16 * 3600_000).filter(
+  const logged = loadSessionsSince(shop.db, nowMs - 16 * 3600_000).filter(
     (work) => getDay(work.startedAtMs, stored.timeZone) === today && work.outcome !== 'discarded',
   );
-  const labels = labelWork(shop, logged);
-  const done = logged.map((work): TapeBlock => ({
+  const labels = labelSessions(shop, logged);
+  const done = logged.map((work): TimelineBlock => ({
     track: getTrack(work.station),
     station: work.station,
     label: labels.get(work.id) ?? work.station,
@@ -142,7 +142,11 @@ export function loadToday(shop: ShopContext): TodayView {
     key: `work-${work.id}`,
   }));
   const day = getWorkingDay(nowMs, stored.timeZone, stored.figures);
-  const planned = planTape({ jobs: toJobs(orders, bench), fromMs: Math.max(nowMs, day.beginsMs), untilMs: day.endsMs });
+  const planned = planTimeline({
+    jobs: toJobs(orders, bench),
+    fromMs: Math.max(nowMs, day.beginsMs),
+    untilMs: day.endsMs,
+  });
   // Whole hours that hold the working day, now, and whatever was done today.
   const dayStartMs =
     Math.floor(Math.min(nowMs, day.beginsMs, ...done.map((block) => block.startMs)) / HOUR_MS) * HOUR_MS;
@@ -156,7 +160,7 @@ export function loadToday(shop: ShopContext): TodayView {
     nowMs,
     orders: rows.filter((row) => row.stage !== 'ready'),
     ready: rows.filter((row) => row.stage === 'ready'),
-    tape: [...done, ...planned],
+    timeline: [...done, ...planned],
     dayStartMs,
     dayEndMs,
     freeSeconds: computeFreeSeconds({ nowMs, day: today, timeZone: stored.timeZone, shop: stored.figures }),
@@ -167,10 +171,10 @@ export function loadToday(shop: ShopContext): TodayView {
 const toNext = (batch: Batch<BenchPartView> | null): NextBatch | null =>
   batch ? { ...describeBatch(batch), station: batch.station, seconds: batch.seconds, dueDay: batch.dueDay } : null;
 
-function toJobs(orders: readonly ReadOrder[], bench: BenchView): readonly TapeJob[] {
+function toJobs(orders: readonly ReadOrder[], bench: BenchView): readonly TimelineJob[] {
   const titles = new Map(bench.parts.map((part) => [part.lineId, part.itemName]));
   return orders.flatMap(({ order, parts }) =>
-    [...groupBy(parts, (part) => part.lineId)].map(([lineId, members]): TapeJob => {
+    [...groupBy(parts, (part) => part.lineId)].map(([lineId, members]): TimelineJob => {
       const quote = order.lines.find((line) => line.id === lineId)!.quote;
       const sum = (station: Station) => members.reduce((seconds, part) => seconds + part.estimates[station], 0);
       const machineSeconds = members.reduce(

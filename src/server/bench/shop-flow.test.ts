@@ -11,7 +11,7 @@ import { findThings } from '../shop/find-things';
 import { loadBench, loadToday } from './load-bench';
 import { loadItemEditor, loadItemList, loadShelf } from '../items/load-items';
 import { loadOrderList, loadOrderView } from '../orders/load-orders';
-import { finishWork, spoilParts, startWork, undoSteps } from './work-at-bench';
+import { finishSession, spoilParts, startSession, undoSteps } from './work-at-bench';
 
 let seeded: Buffer;
 let shop: TestShop;
@@ -33,9 +33,9 @@ function work(
   partIds: readonly number[],
   seconds: number,
 ): readonly number[] {
-  const { id } = startWork(shop, { station, partIds: [...partIds] });
+  const { id } = startSession(shop, { station, partIds: [...partIds] });
   shop.clock.ms += seconds * 1000;
-  return finishWork(shop, id, 'done').eventIds;
+  return finishSession(shop, id, 'done').eventIds;
 }
 
 beforeAll(async () => {
@@ -57,8 +57,8 @@ beforeEach(() => {
 });
 
 describe('an order from taking to handing over', () => {
-  it('gets its units and parts by itself, and its quote frozen', () => {
-    expect(parts().map((part) => [part.unitNumber, part.layerIndex])).toEqual([
+  it('gets its pieces and parts by itself, and its quote frozen', () => {
+    expect(parts().map((part) => [part.pieceNumber, part.layerIndex])).toEqual([
       [1, 0],
       [1, 1],
       [2, 0],
@@ -70,7 +70,7 @@ describe('an order from taking to handing over', () => {
     expect(loadOrderView(shop, orderId).against.cost.quoted.value).toBe(before);
   });
 
-  it('is ready when its slowest unit is, is handed over, and shows its real minutes beside the quoted', () => {
+  it('is ready when its slowest piece is, is handed over, and shows its real minutes beside the quoted', () => {
     work('cut', ids(), 600);
     work('weed', ids(), 900);
     work('press', ids(), 500);
@@ -81,7 +81,7 @@ describe('an order from taking to handing over', () => {
     const view = loadOrderView(shop, orderId);
     expect(view.row.stage).toBe('handed-over');
     expect(view.against.stations.map((entry) => Math.round(entry.real.value))).toEqual([600, 900, 500, 240]);
-    expect(view.kept.value).toBe(6000 - view.fee.value - view.against.cost.real.value);
+    expect(view.profit.value).toBe(6000 - view.fee.value - view.against.cost.real.value);
     expect(loadOrderList(shop).closed.some((row) => row.id === orderId)).toBe(true);
   });
 
@@ -125,23 +125,23 @@ describe('an order from taking to handing over', () => {
 
 describe('the bench refuses what cannot be', () => {
   it('two timers at one station, parts that are not ready, closed orders, timers stopped twice', () => {
-    expect(codeOf(() => startWork(shop, { station: 'press', partIds: [ids()[0]!] }))).toBe('conflict');
-    const { id } = startWork(shop, { station: 'cut', partIds: ids() });
-    expect(codeOf(() => startWork(shop, { station: 'cut', partIds: ids() }))).toBe('conflict');
-    finishWork(shop, id, 'paused');
-    expect(codeOf(() => finishWork(shop, id, 'done'))).toBe('conflict');
+    expect(codeOf(() => startSession(shop, { station: 'press', partIds: [ids()[0]!] }))).toBe('conflict');
+    const { id } = startSession(shop, { station: 'cut', partIds: ids() });
+    expect(codeOf(() => startSession(shop, { station: 'cut', partIds: ids() }))).toBe('conflict');
+    finishSession(shop, id, 'paused');
+    expect(codeOf(() => finishSession(shop, id, 'done'))).toBe('conflict');
     expect(new Set(parts().map((part) => part.state))).toEqual(new Set(['to-cut']));
     expect(codeOf(() => spoilParts(shop, { partIds: [ids()[0]!], cause: 'cut', blankLost: false }))).toBe('conflict');
     moveOrder(shop, orderId, 'cancel');
-    expect(codeOf(() => startWork(shop, { station: 'cut', partIds: ids() }))).toBe('conflict');
-    expect(codeOf(() => startWork(shop, { station: 'cut', partIds: [999_999] }))).toBe('not-found');
+    expect(codeOf(() => startSession(shop, { station: 'cut', partIds: ids() }))).toBe('conflict');
+    expect(codeOf(() => startSession(shop, { station: 'cut', partIds: [999_999] }))).toBe('not-found');
   });
 
   it('keeps the minutes of a pause and drops those that were discarded', () => {
     for (const outcome of ['paused', 'discarded'] as const) {
-      const { id } = startWork(shop, { station: 'cut', partIds: ids() });
+      const { id } = startSession(shop, { station: 'cut', partIds: ids() });
       shop.clock.ms += 60_000;
-      finishWork(shop, id, outcome);
+      finishSession(shop, id, outcome);
     }
     expect(Math.round(loadOrderView(shop, orderId).against.time.real.value)).toBe(60);
   });
@@ -152,7 +152,13 @@ describe('two windows at once', () => {
     const change = { title: 'Two aprons', dueDay: '2026-12-02', agreed: 6100, note: '' };
     changeOrder(shop, orderId, change, 1);
     expect(codeOf(() => changeOrder(shop, orderId, change, 1))).toBe('stale');
-    const { id: _id, version, archived: _archived, noted: _noted, ...fields } = loadItemEditor(shop, 1, null).item!;
+    const {
+      id: _id,
+      version,
+      archived: _archived,
+      acceptedCost: _acceptedCost,
+      ...fields
+    } = loadItemEditor(shop, 1, null).item!;
     const item = parseInput(itemInput, fields);
     changeItem(shop, 1, item, version);
     expect(codeOf(() => changeItem(shop, 1, item, version))).toBe('stale');
@@ -169,10 +175,10 @@ describe('views', () => {
     );
   });
 
-  it('today names the next batch by due day and keeps the tape within the working day', () => {
+  it('today names the next batch by due day and keeps the timeline within the working day', () => {
     const today = loadToday(shop);
     expect(today.next.press!.dueDay).toBe(today.orders[0]!.dueDay);
-    for (const block of today.tape) expect(block.endMs).toBeGreaterThan(block.startMs);
+    for (const block of today.timeline) expect(block.endMs).toBeGreaterThan(block.startMs);
     expect(today.ready.map((row) => row.title)).toEqual(['Lab coats for the founders']);
   });
 

@@ -1,10 +1,10 @@
 // Work at the stations: started and stopped by the server's clock; parts move on, are spoiled, or taken back.
 
 import type { InferType } from 'yup';
-import type { spoilInput, startWorkInput } from '../../core/input/index';
+import type { spoilInput, startSessionInput } from '../../core/input/index';
 import { findReadyParts, STATION_STEPS, type PartEvent } from '../../core/orders/index';
-import { addPartEvents, countUndoneOfWork, findOrderIdsOfParts, loadOrders } from '../../data/order-store';
-import { findWork, insertWork, loadRunningWork, stopWork } from '../../data/work-store';
+import { addPartEvents, countUndoneOfSession, findOrderIdsOfParts, loadOrders } from '../../data/order-store';
+import { findSession, insertSession, loadRunningSessions, stopSession } from '../../data/work-store';
 import type { BookedStock } from '../../views/bench';
 import { STATE_NAMES, STATION_NAMES } from '../../wording/stations';
 import type { ShopContext } from '../context';
@@ -13,7 +13,7 @@ import { readStored, type ReadOrder, type ReadPart } from '../orders/read-orders
 import { bookBenchStock, returnBenchStock } from './book-stock';
 import { bookBenchWear } from './book-wear';
 
-type NewEvent = Omit<PartEvent, 'id'> & { readonly workId: number | null };
+type NewEvent = Omit<PartEvent, 'id'> & { readonly sessionId: number | null };
 
 function readOrdersOf(shop: ShopContext, partIds: readonly number[]): readonly ReadOrder[] {
   return loadOrders(shop.db, findOrderIdsOfParts(shop.db, partIds)).map(readStored);
@@ -37,10 +37,10 @@ function requireParts(orders: readonly ReadOrder[], partIds: readonly number[]):
 }
 
 /** Starts the clock at a station on parts that lie ready there. One piece of work a station at a time. */
-export function startWork(shop: ShopContext, input: InferType<typeof startWorkInput>): { id: number } {
+export function startSession(shop: ShopContext, input: InferType<typeof startSessionInput>): { id: number } {
   const { station } = input;
   return shop.db.transaction(() => {
-    if (loadRunningWork(shop.db).some((work) => work.station === station))
+    if (loadRunningSessions(shop.db).some((work) => work.station === station))
       throw new ShopError(
         'conflict',
         `Something is running at ${STATION_NAMES[station]} already. Finish or stop it first.`,
@@ -57,10 +57,10 @@ export function startWork(shop: ShopContext, input: InferType<typeof startWorkIn
     if (other)
       throw new ShopError(
         'conflict',
-        `Unit ${other.unitNumber} is not ready for ${STATION_NAMES[station]}: a part of it is ${STATE_NAMES[other.state]}. Reload to see what has changed.`,
+        `Unit ${other.pieceNumber} is not ready for ${STATION_NAMES[station]}: a part of it is ${STATE_NAMES[other.state]}. Reload to see what has changed.`,
       );
     return {
-      id: insertWork(
+      id: insertSession(
         shop.db,
         station,
         shop.now(),
@@ -71,16 +71,16 @@ export function startWork(shop: ShopContext, input: InferType<typeof startWorkIn
 }
 
 /** Stops the clock. 'done' moves the parts on that are still where they were; 'paused' keeps the minutes only; 'discarded' drops them. */
-export function finishWork(
+export function finishSession(
   shop: ShopContext,
   id: number,
   outcome: 'done' | 'paused' | 'discarded',
 ): { eventIds: readonly number[]; booked: readonly BookedStock[] } {
   return shop.db.transaction(() => {
-    const work = findWork(shop.db, id);
+    const work = findSession(shop.db, id);
     if (!work) throw notFound('This timer');
     const atMs = shop.now();
-    if (!stopWork(shop.db, id, atMs, outcome))
+    if (!stopSession(shop.db, id, atMs, outcome))
       throw new ShopError('conflict', 'This timer was stopped already, perhaps in another window.');
     if (outcome !== 'done') return { eventIds: [], booked: [] };
     const { from, to } = STATION_STEPS[work.station];
@@ -98,7 +98,7 @@ export function finishWork(
           partId: part.id,
           kind: to,
           atMs,
-          workId: id,
+          sessionId: id,
           undoes: null,
           cause: null,
           blankLost: false,
@@ -116,34 +116,36 @@ export function spoilParts(shop: ShopContext, input: InferType<typeof spoilInput
     const uncut = chosen.find((part) => part.state === 'to-cut');
     // A part on the cutter just now is spoiled before it counts as cut: the vinyl is gone all the same.
     const cutting = new Set(
-      loadRunningWork(shop.db)
+      loadRunningSessions(shop.db)
         .filter((work) => work.station === 'cut')
         .flatMap((work) => work.parts.map((part) => part.partId)),
     );
     if (uncut && !cutting.has(uncut.id))
-      throw new ShopError('conflict', `Unit ${uncut.unitNumber} is not cut yet: there is nothing to spoil.`);
+      throw new ShopError('conflict', `Unit ${uncut.pieceNumber} is not cut yet: there is nothing to spoil.`);
     const atMs = shop.now();
     const event = (partId: number, kind: NewEvent['kind'], blankLost = false): NewEvent => ({
       partId,
       kind,
       atMs,
-      workId: null,
+      sessionId: null,
       undoes: null,
       cause: kind === 'spoiled' ? input.cause : null,
       blankLost,
     });
-    const units = new Set(chosen.map((part) => part.unitId));
+    const pieces = new Set(chosen.map((part) => part.pieceId));
     const all = orders.flatMap(({ parts }) => parts);
     const alsoLost = input.blankLost
       ? all.filter(
           (part) =>
-            units.has(part.unitId) && (part.state === 'pressed' || part.state === 'checked') && !chosen.includes(part),
+            pieces.has(part.pieceId) &&
+            (part.state === 'pressed' || part.state === 'checked') &&
+            !chosen.includes(part),
         )
       : [];
     const blankCounted = new Set<number>();
     const events = [...chosen, ...alsoLost].flatMap((part) => {
-      const countBlank = input.blankLost && !blankCounted.has(part.unitId);
-      if (countBlank) blankCounted.add(part.unitId);
+      const countBlank = input.blankLost && !blankCounted.has(part.pieceId);
+      if (countBlank) blankCounted.add(part.pieceId);
       return [...(part.state === 'to-cut' ? [event(part.id, 'cut')] : []), event(part.id, 'spoiled', countBlank)];
     });
     return { eventIds: addPartEvents(shop.db, events) };
@@ -164,7 +166,7 @@ export function undoSteps(shop: ShopContext, eventIds: readonly number[], partId
           partId: part.id,
           kind: 'undone',
           atMs,
-          workId: null,
+          sessionId: null,
           undoes: live.pop()!.id,
           cause: null,
           blankLost: false,
@@ -173,10 +175,10 @@ export function undoSteps(shop: ShopContext, eventIds: readonly number[], partId
     }
     if (events.length === 0) throw new ShopError('conflict', 'Nothing to take back: these parts have moved on since.');
     addPartEvents(shop.db, events);
-    for (const { workId, undone, all } of countUndoneOfWork(
+    for (const { sessionId, undone, all } of countUndoneOfSession(
       shop.db,
       events.flatMap((event) => event.undoes ?? []),
     ))
-      returnBenchStock(shop, workId, undone, all);
+      returnBenchStock(shop, sessionId, undone, all);
   });
 }

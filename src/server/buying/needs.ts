@@ -111,7 +111,7 @@ function loadUnderWay(shop: ShopContext): ReadonlyMap<string, number> {
                 widthMm: part.widthMm,
                 lengthMm: part.lengthMm,
                 shape: null,
-                badSpots: [],
+                spoiledSpots: [],
               },
               figures,
             );

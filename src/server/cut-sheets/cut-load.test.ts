@@ -6,7 +6,7 @@ import { cutLoad } from './cut-load';
 import { placeOrder } from '../orders/save-order';
 import { nestParts } from './nest-parts';
 import { readOrder } from '../orders/read-orders';
-import { markSpots, receiveLot, setAsideOffcut } from '../stock/save-stock';
+import { markSpoiledSpots, receiveLot, setAsideOffcut } from '../stock/save-stock';
 import { findOffcuts } from '../stock/load-stock';
 import { loadCutSheets } from './load-cut-sheets';
 import { loadItemList } from '../items/load-items';
@@ -41,7 +41,7 @@ describe('what waits, by vinyl', () => {
     const id = order();
     const groups = loadCutSheets(shop).groups;
     expect(groups[0]!.parts.some((part) => part.orderId === id)).toBe(true);
-    expect(waiting(id).map((part) => [part.unitNumber, part.dueDay, part.mirrored, part.widthMm])).toEqual([
+    expect(waiting(id).map((part) => [part.pieceNumber, part.dueDay, part.mirrored, part.widthMm])).toEqual([
       [1, '2026-11-26', true, 90],
       [2, '2026-11-26', true, 90],
     ]);
@@ -62,7 +62,7 @@ describe('a load that was cut', () => {
         {
           lotId: roll.lotId,
           usedLengthMm: 120.04,
-          rests: [],
+          leftovers: [],
           spareMm2: 0,
           parts: [
             { partId: parts[0]!.partId, areaMm2: 3000 },
@@ -82,7 +82,7 @@ describe('a load that was cut', () => {
       expect.closeTo(cost * 0.75, 6),
       expect.closeTo(cost * 0.25, 6),
     ]);
-    // The order's real cost follows from what was cut off, not from what was reckoned.
+    // The order's real cost follows from what was cut off, not from what was calculated.
     const vinyl = loadOrderView(shop, id).against.cash.real.parts!.find((part) => part.label.startsWith('Vinyl'))!;
     expect(vinyl.value).toBe(Math.round(cost));
     expect(waiting(id)).toEqual([]);
@@ -113,7 +113,7 @@ describe('a load that was cut', () => {
         {
           lotId,
           usedLengthMm: 100,
-          rests: [behind(300, 400 - 300, 300)],
+          leftovers: [behind(300, 400 - 300, 300)],
           spareMm2: 0,
           parts: waiting(id).map((part) => ({ partId: part.partId, areaMm2: 1 })),
         },
@@ -156,7 +156,7 @@ describe('a load that was cut', () => {
           {
             lotId,
             usedLengthMm: 100,
-            rests: [behind(300, 400 - 300, 300)],
+            leftovers: [behind(300, 400 - 300, 300)],
             spareMm2: 0,
             parts: own.map((part) => ({ partId: part.partId, areaMm2: 1 })),
           },
@@ -175,7 +175,7 @@ describe('a load that was cut', () => {
         {
           lotId: offcut.id,
           usedLengthMm: 100,
-          rests: [],
+          leftovers: [],
           spareMm2: 0,
           parts: [{ partId: parts[2]!.partId, areaMm2: 1 }],
         },
@@ -183,7 +183,7 @@ describe('a load that was cut', () => {
     });
     undoSteps(shop, second.eventIds, second.partIds);
     expect([findLot(shop.db, lotId)!.left, there()]).toEqual([1, 0]);
-    // A rest that the sheet can't have left is refused, and nothing is done.
+    // A leftover that the sheet can't have left is refused, and nothing is done.
     const refusal = await refusalOf(() =>
       cutLoad(shop, {
         sheetId: null,
@@ -191,7 +191,7 @@ describe('a load that was cut', () => {
           {
             lotId,
             usedLengthMm: 200,
-            rests: [behind(300, 400 - 300, 300)],
+            leftovers: [behind(300, 400 - 300, 300)],
             spareMm2: 0,
             parts: [{ partId: parts[3]!.partId, areaMm2: 50_000 }],
           },
@@ -217,7 +217,7 @@ describe('a load that was cut', () => {
       own: readonly ReturnType<typeof share>[],
       islands: readonly ReturnType<typeof share>[],
       spareMm2 = 0,
-    ) => ({ lotId, usedLengthMm: 400, rests: [], spareMm2, parts: [...own], islands });
+    ) => ({ lotId, usedLengthMm: 400, leftovers: [], spareMm2, parts: [...own], islands });
     expect(
       (await refusalOf(() => cutLoad(shop, { sheetId: null, sheets: [sheet(first, [share(0, 10)], [share(1, 10)])] })))
         .message,
@@ -257,7 +257,7 @@ describe('a load that was cut', () => {
       sheets: lots.map((lotId, at) => ({
         lotId,
         usedLengthMm: 100,
-        rests: [behind(300, 100, 300)],
+        leftovers: [behind(300, 100, 300)],
         spareMm2: at === 0 ? 5 : 0,
         parts: own[at]!.map((part) => ({ partId: part.partId, areaMm2: 1 })),
       })),
@@ -277,27 +277,27 @@ describe('a load that was cut', () => {
     const fits = () => findOffcuts(shop, { widthMm: 290, heightMm: 390, key }).some(({ lot }) => lot.id === lotId);
     expect(fits()).toBe(true);
     const spot = { x: 140, y: 290, width: 20, height: 20 };
-    expect((await refusalOf(() => markSpots(shop, lotId, { spots: [spot, { ...spot, x: 310 }] }))).message).toMatch(
-      /^Spot 2 lies beside/,
-    );
-    expect((await refusalOf(() => markSpots(shop, roll.lotId, { spots: [spot] }))).message).toMatch(
+    expect(
+      (await refusalOf(() => markSpoiledSpots(shop, lotId, { spots: [spot, { ...spot, x: 310 }] }))).message,
+    ).toMatch(/^Spot 2 lies beside/);
+    expect((await refusalOf(() => markSpoiledSpots(shop, roll.lotId, { spots: [spot] }))).message).toMatch(
       /marked on offcuts/,
     );
-    markSpots(shop, lotId, { spots: [spot] });
-    expect([fits(), groupOf(SLATE).stock.find((lot) => lot.lotId === lotId)!.badSpots]).toEqual([false, [spot]]);
+    markSpoiledSpots(shop, lotId, { spots: [spot] });
+    expect([fits(), groupOf(SLATE).stock.find((lot) => lot.lotId === lotId)!.spoiledSpots]).toEqual([false, [spot]]);
     const { offcuts } = cutLoad(shop, {
       sheetId: null,
       sheets: [
         {
           lotId,
           usedLengthMm: 100,
-          rests: [behind(300, 200, 200)],
+          leftovers: [behind(300, 200, 200)],
           spareMm2: 0,
           parts: waiting(id).map((part) => ({ partId: part.partId, areaMm2: 1 })),
         },
       ],
     });
-    expect(loadLotsOnShelf(shop.db, key).find((lot) => lot.code === offcuts[0])!.badSpots).toEqual([
+    expect(loadLotsOnShelf(shop.db, key).find((lot) => lot.code === offcuts[0])!.spoiledSpots).toEqual([
       { ...spot, y: 90 },
     ]);
   });
@@ -312,7 +312,7 @@ describe('a load that was cut', () => {
         {
           lotId: roll.lotId,
           usedLengthMm: 100,
-          rests: [],
+          leftovers: [],
           spareMm2: 0,
           parts: parts.map((part) => ({ partId: part.partId, areaMm2: 1 })),
         },
@@ -338,7 +338,7 @@ describe('a load that was cut', () => {
     });
     const sheet = (at: number, lotId: number, usedLengthMm = 100) => ({
       sheetId: null,
-      sheets: [{ lotId, usedLengthMm, rests: [], spareMm2: 0, parts: [{ partId: parts[at]!.partId, areaMm2: 1 }] }],
+      sheets: [{ lotId, usedLengthMm, leftovers: [], spareMm2: 0, parts: [{ partId: parts[at]!.partId, areaMm2: 1 }] }],
     });
     cutLoad(shop, sheet(0, sheetId));
     expect((await refusalOf(() => cutLoad(shop, sheet(0, roll.lotId)))).message).toMatch(/Piece 1 is cut already/);

@@ -4,16 +4,16 @@
 import type { InferType } from 'yup';
 import type { cutLoadInput } from '../../core/input/index';
 import { STATION_STEPS } from '../../core/orders/index';
-import { computeOffcutArea, listSpotsOn } from '../../core/stock/index';
-import { deleteKeptSheet } from '../../data/cut-sheet-store';
+import { computeOffcutArea, listSpoiledSpotsOn } from '../../core/stock/index';
+import { deleteSavedSheet } from '../../data/cut-sheet-store';
 import { addPartEvents, findOrderIdsOfParts, loadOrders } from '../../data/order-store';
 import { findLot } from '../../data/stock-store';
-import { insertWork, loadRunningWork, stopWork } from '../../data/work-store';
+import { insertSession, loadRunningSessions, stopSession } from '../../data/work-store';
 import type { ShopContext } from '../context';
 import { notFound, ShopError } from '../errors';
 import { readStored } from '../orders/read-orders';
 import { bookBenchWear } from '../bench/book-wear';
-import { keepOffcut, writeLine } from '../stock/save-stock';
+import { addOffcut, writeLine } from '../stock/save-stock';
 
 type Sheet = Omit<InferType<typeof cutLoadInput>['sheets'][number], 'islands'> & {
   readonly islands?: readonly PartShare[];
@@ -31,8 +31,8 @@ export function cutLoad(
   { sheets, sheetId }: { readonly sheets: readonly Sheet[]; readonly sheetId: number | null },
 ): CutLoad {
   return shop.db.transaction(() => {
-    // A kept sheet that is gone was cut or thrown away by another window: its parts say which.
-    if (sheetId !== null) deleteKeptSheet(shop.db, sheetId);
+    // A saved sheet that is gone was cut or thrown away by another window: its parts say which.
+    if (sheetId !== null) deleteSavedSheet(shop.db, sheetId);
     const partIds = sheets.flatMap((sheet) => sheet.parts.map((part) => part.partId));
     if (new Set(partIds).size < partIds.length)
       throw new ShopError('invalid', 'A part lies in this load twice. Lay it out anew.', 'sheets');
@@ -44,7 +44,7 @@ export function cutLoad(
         .map((part) => [part.id, part]),
     );
     const cutting = new Set(
-      loadRunningWork(shop.db)
+      loadRunningSessions(shop.db)
         .filter((work) => work.station === 'cut')
         .flatMap((work) => work.parts.map((part) => part.partId)),
     );
@@ -54,12 +54,12 @@ export function cutLoad(
       if (part.state !== STATION_STEPS.cut.from)
         throw new ShopError(
           'conflict',
-          `Piece ${part.unitNumber} is cut already, perhaps in another window. Reload, and lay out what still waits.`,
+          `Piece ${part.pieceNumber} is cut already, perhaps in another window. Reload, and lay out what still waits.`,
         );
       if (cutting.has(id))
         throw new ShopError(
           'conflict',
-          `Piece ${part.unitNumber} is on the cutter at the bench just now. Finish or stop that first.`,
+          `Piece ${part.pieceNumber} is on the cutter at the bench just now. Finish or stop that first.`,
         );
       return part;
     });
@@ -76,26 +76,26 @@ export function cutLoad(
       );
     const codesOf = new Map<Sheet, readonly string[]>(),
       vinylCost = new Map<number, number>(),
-      workIds = new Map<Sheet, number>();
+      sessionIds = new Map<Sheet, number>();
     // What is spare on a sheet without any part of an order is cut in the work of another, so that it is given back with that.
-    let lastWorkId: number | undefined;
+    let lastSessionId: number | undefined;
     for (const sheet of [...sheets].sort((a, b) => Number(b.parts.length > 0) - Number(a.parts.length > 0))) {
       const own = parts.filter((part) => sheet.parts.some(({ partId }) => partId === part.id));
       // A piece of work of no length for each sheet ties parts and stock together, so that both are given back together.
-      const workId =
-        own.length > 0 || lastWorkId === undefined
-          ? insertWork(
+      const sessionId =
+        own.length > 0 || lastSessionId === undefined
+          ? insertSession(
               shop.db,
               'cut',
               atMs,
               own.map((part) => ({ partId: part.id, estimateSeconds: part.estimates.cut })),
             )
-          : lastWorkId;
-      if (workId !== lastWorkId) stopWork(shop.db, workId, atMs, 'done');
-      lastWorkId = workId;
-      workIds.set(sheet, workId);
-      bookBenchWear(shop, { id: workId, station: 'cut' }, orders, own);
-      const { cost, codes } = takeStock(shop, sheet, titles, workId);
+          : lastSessionId;
+      if (sessionId !== lastSessionId) stopSession(shop.db, sessionId, atMs, 'done');
+      lastSessionId = sessionId;
+      sessionIds.set(sheet, sessionId);
+      bookBenchWear(shop, { id: sessionId, station: 'cut' }, orders, own);
+      const { cost, codes } = takeStock(shop, sheet, titles, sessionId);
       codesOf.set(sheet, codes);
       const shares = sharesOf(sheet),
         whole = shares.reduce((sum, part) => sum + part.areaMm2, sheet.spareMm2);
@@ -109,7 +109,7 @@ export function cutLoad(
           partId,
           kind: 'cut' as const,
           atMs,
-          workId: workIds.get(sheet)!,
+          sessionId: sessionIds.get(sheet)!,
           undoes: null,
           cause: null,
           blankLost: false,
@@ -129,7 +129,7 @@ function takeStock(
   shop: ShopContext,
   sheet: Sheet,
   titles: string,
-  workId: number,
+  sessionId: number,
 ): { readonly cost: number; readonly codes: readonly string[] } {
   const lot = findLot(shop.db, sheet.lotId);
   if (!lot || lot.form === 'piece') throw notFound('This lot');
@@ -142,17 +142,17 @@ function takeStock(
         ? `${name} has ${lot.left} mm left, and the load takes ${takes} mm. Another window may have cut from it: reload, and lay it out anew.`
         : `${name} is gone: another load was cut from it. Reload, and lay out anew.`,
     );
-  writeLine(shop, lot, 'cut', -takes, titles, workId);
-  if (lot.form === 'roll' || sheet.rests.length === 0) return { cost: takes * lot.unitCost, codes: [] };
+  writeLine(shop, lot, 'cut', -takes, titles, sessionId);
+  if (lot.form === 'roll' || sheet.leftovers.length === 0) return { cost: takes * lot.unitCost, codes: [] };
   const wholeMm2 = lot.shape ? computeOffcutArea(lot.shape) : (lot.widthMm ?? 0) * (lot.lengthMm ?? 0);
   const room = { width: lot.widthMm ?? 0, length: lot.lengthMm ?? 0 };
-  const rests = sheet.rests.map((ring) => {
+  const leftovers = sheet.leftovers.map((ring) => {
     const left = Math.min(...ring.map((point) => point.x)),
       top = Math.min(...ring.map((point) => point.y));
     const shape = ring.map((point) => ({ x: round(point.x - left), y: round(point.y - top) }));
     return {
       shape,
-      badSpots: listSpotsOn(ring, lot.badSpots),
+      spoiledSpots: listSpoiledSpotsOn(ring, lot.spoiledSpots),
       left,
       top,
       widthMm: Math.max(...shape.map((point) => point.x)),
@@ -161,32 +161,35 @@ function takeStock(
     };
   });
   const partsMm2 = sharesOf(sheet).reduce((sum, part) => sum + part.areaMm2, sheet.spareMm2);
-  const isWithin = rests.every(
-    (rest) =>
-      rest.left >= -0.05 &&
-      rest.top >= -0.05 &&
-      rest.left + rest.widthMm <= room.width + 0.15 &&
-      rest.top + rest.lengthMm <= room.length + 0.15,
+  const isWithin = leftovers.every(
+    (leftover) =>
+      leftover.left >= -0.05 &&
+      leftover.top >= -0.05 &&
+      leftover.left + leftover.widthMm <= room.width + 0.15 &&
+      leftover.top + leftover.lengthMm <= room.length + 0.15,
   );
   // Half the gap about each part is gone too, and may reach over the edge of the sheet: hence the little that is let pass.
-  if (!isWithin || rests.reduce((sum, rest) => sum + rest.areaMm2, 0) > wholeMm2 - partsMm2 * PARTS_INSIDE + 1)
+  if (
+    !isWithin ||
+    leftovers.reduce((sum, leftover) => sum + leftover.areaMm2, 0) > wholeMm2 - partsMm2 * PARTS_INSIDE + 1
+  )
     throw new ShopError(
       'invalid',
-      `${name}: what is to be kept of it is more than it can have left. Lay the load out anew.`,
+      `${name}: what is to be saved of it is more than it can have left. Lay the load out anew.`,
       'sheets',
     );
-  const codes = rests.map(({ widthMm, lengthMm, shape, badSpots, areaMm2 }) => ({
+  const codes = leftovers.map(({ widthMm, lengthMm, shape, spoiledSpots, areaMm2 }) => ({
     unitCost: (lot.unitCost * areaMm2) / wholeMm2,
-    code: keepOffcut(
+    code: addOffcut(
       shop,
       lot,
-      { widthMm, lengthMm, shape, badSpots, unitCost: (lot.unitCost * areaMm2) / wholeMm2, remark: '' },
-      workId,
+      { widthMm, lengthMm, shape, spoiledSpots, unitCost: (lot.unitCost * areaMm2) / wholeMm2, remark: '' },
+      sessionId,
     ).code,
   }));
   return {
-    cost: lot.unitCost - codes.reduce((sum, kept) => sum + kept.unitCost, 0),
-    codes: codes.map((kept) => kept.code),
+    cost: lot.unitCost - codes.reduce((sum, saved) => sum + saved.unitCost, 0),
+    codes: codes.map((saved) => saved.code),
   };
 }
 

@@ -5,7 +5,7 @@ import { decideHandedness } from '../../core/materials/index';
 import { computeFreeSeconds, getDay } from '../../core/scheduling/index';
 import { keyOf } from '../../core/stock/index';
 import { groupBy } from '../../core/units/index';
-import { loadKeptSheets } from '../../data/cut-sheet-store';
+import { loadSavedSheets } from '../../data/cut-sheet-store';
 import { loadItems } from '../../data/item-store';
 import { loadLotsOnShelf } from '../../data/stock-store';
 import type { CutSheetsView, UsualPiece, WaitingPart } from '../../views/cut-sheets';
@@ -30,7 +30,7 @@ export function loadCutSheets(shop: ShopContext): CutSheetsView {
             vinylId: part.vinylId,
             orderId: order.id,
             orderTitle: order.title,
-            unitNumber: part.unitNumber,
+            pieceNumber: part.pieceNumber,
             itemName: line.item.name,
             dueDay: order.dueDay,
             layerName: layer.name,
@@ -44,7 +44,7 @@ export function loadCutSheets(shop: ShopContext): CutSheetsView {
         ];
       }),
   );
-  const kept = groupBy(loadKeptSheets(shop.db), (sheet) => sheet.vinylId);
+  const saved = groupBy(loadSavedSheets(shop.db), (sheet) => sheet.vinylId);
   const usual = loadUsual(shop);
   const groups = [...groupBy(parts, (part) => part.vinylId)].flatMap(
     ([vinylId, own]): CutSheetsView['groups'][number][] => {
@@ -55,13 +55,13 @@ export function loadCutSheets(shop: ShopContext): CutSheetsView {
             {
               vinyl,
               parts: own,
-              stock: lots.flatMap(({ id, form, widthMm, lengthMm, left, shape, badSpots, code }) =>
-                widthMm ? [{ lotId: id, form, widthMm, lengthMm, left, shape, badSpots, code }] : [],
+              stock: lots.flatMap(({ id, form, widthMm, lengthMm, left, shape, spoiledSpots, code }) =>
+                widthMm ? [{ lotId: id, form, widthMm, lengthMm, left, shape, spoiledSpots, code }] : [],
               ),
-              kept: (kept.get(vinylId) ?? []).map(({ id, version, keptAtMs, sheet }) => ({
+              saved: (saved.get(vinylId) ?? []).map(({ id, version, savedAtMs, sheet }) => ({
                 id,
                 version,
-                keptAtMs,
+                savedAtMs,
                 sheet,
               })),
               usual: usual.pieces.get(vinylId) ?? [],

@@ -5,7 +5,7 @@ import { NO_MARKS } from '../../core/nesting/index';
 import { keyOf, rectangle } from '../../core/stock/index';
 import { cutLoad } from './cut-load';
 import { parseInput } from '../errors';
-import { changeCutSheet, dropCutSheet, keepCutSheet } from './save-cut-sheet';
+import { changeCutSheet, dropCutSheet, saveCutSheet } from './save-cut-sheet';
 import { receiveLot, setAsideOffcut } from '../stock/save-stock';
 import { loadCutSheets } from './load-cut-sheets';
 
@@ -71,52 +71,52 @@ const offcut = () =>
     remark: '',
   });
 
-it('a load is kept with every change of it, and is there again after a reload', () => {
-  const kept = keepCutSheet(shop, sheetOn(rollOf().lotId, 0, 3));
-  expect(changeCutSheet(shop, kept.id, kept.version, sheetOn(rollOf().lotId, 0, 4))).toEqual({
-    id: kept.id,
+it('a load is saved with every change of it, and is there again after a reload', () => {
+  const saved = saveCutSheet(shop, sheetOn(rollOf().lotId, 0, 3));
+  expect(changeCutSheet(shop, saved.id, saved.version, sheetOn(rollOf().lotId, 0, 4))).toEqual({
+    id: saved.id,
     version: 2,
   });
-  const [found] = group().kept;
+  const [found] = group().saved;
   expect([found!.id, found!.version, found!.sheet.placements.length, found!.sheet.locked]).toEqual([
-    kept.id,
+    saved.id,
     2,
     4,
     ['0 a'],
   ]);
-  dropCutSheet(shop, kept.id);
-  expect(group().kept).toEqual([]);
+  dropCutSheet(shop, saved.id);
+  expect(group().saved).toEqual([]);
 });
 
 it('two windows: the second save of one sheet is told, and nothing is lost of the first', async () => {
-  const kept = keepCutSheet(shop, sheetOn(rollOf().lotId, 0, 3));
-  changeCutSheet(shop, kept.id, 1, sheetOn(rollOf().lotId, 0, 5));
-  expect((await refusalOf(() => changeCutSheet(shop, kept.id, 1, sheetOn(rollOf().lotId, 0, 2)))).code).toBe('stale');
-  expect(group().kept[0]!.sheet.placements).toHaveLength(5);
+  const saved = saveCutSheet(shop, sheetOn(rollOf().lotId, 0, 3));
+  changeCutSheet(shop, saved.id, 1, sheetOn(rollOf().lotId, 0, 5));
+  expect((await refusalOf(() => changeCutSheet(shop, saved.id, 1, sheetOn(rollOf().lotId, 0, 2)))).code).toBe('stale');
+  expect(group().saved[0]!.sheet.placements).toHaveLength(5);
 });
 
 it('of two sheets that lay claim to one offcut the second is told whose it is', async () => {
   const { id, code } = offcut();
-  keepCutSheet(shop, sheetOn(id, 0, 1));
-  const refusal = await refusalOf(() => keepCutSheet(shop, sheetOn(id, 1, 2)));
+  saveCutSheet(shop, sheetOn(id, 0, 1));
+  const refusal = await refusalOf(() => saveCutSheet(shop, sheetOn(id, 1, 2)));
   expect([refusal.code, refusal.message]).toEqual([
     'conflict',
     expect.stringMatching(
-      new RegExp(`Offcut ${code} is taken by the cut sheet of 1 piece kept at .*throw that sheet away`),
+      new RegExp(`Offcut ${code} is taken by the cut sheet of 1 piece saved at .*throw that sheet away`),
     ),
   ]);
 });
 
 it('a part lies on one sheet only; a roll is not given away twice; single sheets are counted', async () => {
   const roll = rollOf();
-  keepCutSheet(shop, sheetOn(roll.lotId, 0, 2, roll.left - 150));
-  expect((await refusalOf(() => keepCutSheet(shop, sheetOn(roll.lotId, 1, 3)))).message).toMatch(
+  saveCutSheet(shop, sheetOn(roll.lotId, 0, 2, roll.left - 150));
+  expect((await refusalOf(() => saveCutSheet(shop, sheetOn(roll.lotId, 1, 3)))).message).toMatch(
     /Piece 2 of Seed-tin labels lies on the cut sheet of 2 pieces/,
   );
-  expect((await refusalOf(() => keepCutSheet(shop, sheetOn(roll.lotId, 2, 3, 200)))).message).toMatch(
+  expect((await refusalOf(() => saveCutSheet(shop, sheetOn(roll.lotId, 2, 3, 200)))).message).toMatch(
     /150 mm are free beside the cut sheet .* takes 200 mm/,
   );
-  expect(keepCutSheet(shop, sheetOn(roll.lotId, 2, 3, 140)).version).toBe(1);
+  expect(saveCutSheet(shop, sheetOn(roll.lotId, 2, 3, 140)).version).toBe(1);
   const { id: lotId } = receiveLot(shop, {
     key: keyOf({ kind: 'vinyl', vinylId: group().vinyl.id }),
     form: 'sheet',
@@ -126,30 +126,30 @@ it('a part lies on one sheet only; a roll is not given away twice; single sheets
     price: 400,
     remark: '',
   });
-  keepCutSheet(shop, sheetOn(lotId, 4, 5));
-  expect((await refusalOf(() => keepCutSheet(shop, sheetOn(lotId, 5, 6)))).message).toMatch(/is taken by/);
+  saveCutSheet(shop, sheetOn(lotId, 4, 5));
+  expect((await refusalOf(() => saveCutSheet(shop, sheetOn(lotId, 5, 6)))).message).toMatch(/is taken by/);
 });
 
-it('what was cut meanwhile can’t be laid out any more, and cutting a kept sheet takes it off the list', async () => {
+it('what was cut meanwhile can’t be laid out any more, and cutting a saved sheet takes it off the list', async () => {
   const sheet = sheetOn(rollOf().lotId, 0, 2),
-    kept = keepCutSheet(shop, sheet);
+    saved = saveCutSheet(shop, sheet);
   cutLoad(shop, {
-    sheetId: kept.id,
+    sheetId: saved.id,
     sheets: [
       {
         lotId: rollOf().lotId,
         usedLengthMm: 100,
-        rests: [],
+        leftovers: [],
         spareMm2: 0,
         parts: sheet.sheet.pieces[0]!.partIds.map((partId) => ({ partId: partId!, areaMm2: 100 })),
       },
     ],
   });
-  expect(group().kept).toEqual([]);
-  expect((await refusalOf(() => keepCutSheet(shop, sheet))).message).toMatch(/does not wait to be cut any more/);
+  expect(group().saved).toEqual([]);
+  expect((await refusalOf(() => saveCutSheet(shop, sheet))).message).toMatch(/does not wait to be cut any more/);
 });
 
-it('more than was ordered bears its own share; an odd rest keeps its shape', () => {
+it('more than was ordered bears its own share; an odd leftover keeps its shape', () => {
   const { id } = offcut(),
     sheet = sheetOn(id, 0, 1),
     [partId] = sheet.sheet.pieces[0]!.partIds;
@@ -165,10 +165,10 @@ it('more than was ordered bears its own share; an odd rest keeps its shape', () 
   const { offcuts } = cutLoad(shop, {
     sheetId: null,
     sheets: [
-      { lotId: id, usedLengthMm: 90, rests: [ell], spareMm2: 3000, parts: [{ partId: partId!, areaMm2: 1000 }] },
+      { lotId: id, usedLengthMm: 90, leftovers: [ell], spareMm2: 3000, parts: [{ partId: partId!, areaMm2: 1000 }] },
     ],
   });
-  const rest = group().stock.find((lot) => lot.code === offcuts[0])!;
-  expect([before.form, rest.widthMm, rest.lengthMm, rest.shape]).toEqual(['offcut', 200, 180, ell]);
-  expect(rectangle(200, 180)).not.toEqual(rest.shape);
+  const leftover = group().stock.find((lot) => lot.code === offcuts[0])!;
+  expect([before.form, leftover.widthMm, leftover.lengthMm, leftover.shape]).toEqual(['offcut', 200, 180, ell]);
+  expect(rectangle(200, 180)).not.toEqual(leftover.shape);
 });

@@ -1,15 +1,15 @@
-// Loads are kept as they are laid out: what one lays claim to, a second is refused.
+// Loads are saved as they are laid out: what one lays claim to, a second is refused.
 
 import type { InferType } from 'yup';
 import type { cutSheetInput } from '../../core/input/index';
 import { findClash, listPartIds, STATION_STEPS, type CutSheetClash } from '../../core/orders/index';
 import { formatInstant } from '../../core/units/index';
 import {
-  deleteKeptSheet,
-  findKeptSheet,
-  insertKeptSheet,
-  loadKeptSheets,
-  updateKeptSheet,
+  deleteSavedSheet,
+  findSavedSheet,
+  insertSavedSheet,
+  loadSavedSheets,
+  updateSavedSheet,
   type StoredCutSheet,
 } from '../../data/cut-sheet-store';
 import { findOrderIdsOfParts, loadOrders } from '../../data/order-store';
@@ -18,12 +18,12 @@ import { getShop, type ShopContext } from '../context';
 import { notFound, ShopError, stale } from '../errors';
 import { readStored } from '../orders/read-orders';
 
-type Kept = { readonly id: number; readonly version: number };
+type SavedSheet = { readonly id: number; readonly version: number };
 
-export function keepCutSheet(shop: ShopContext, { vinylId, sheet }: InferType<typeof cutSheetInput>): Kept {
+export function saveCutSheet(shop: ShopContext, { vinylId, sheet }: InferType<typeof cutSheetInput>): SavedSheet {
   return shop.db.transaction(() => {
     refuseClash(shop, null, sheet);
-    return { id: insertKeptSheet(shop.db, { vinylId, sheet, keptAtMs: shop.now() }), version: 1 };
+    return { id: insertSavedSheet(shop.db, { vinylId, sheet, savedAtMs: shop.now() }), version: 1 };
   });
 }
 
@@ -32,18 +32,18 @@ export function changeCutSheet(
   id: number,
   version: number,
   { sheet }: InferType<typeof cutSheetInput>,
-): Kept {
+): SavedSheet {
   return shop.db.transaction(() => {
-    if (!findKeptSheet(shop.db, id)) throw notFound('This cut sheet');
+    if (!findSavedSheet(shop.db, id)) throw notFound('This cut sheet');
     refuseClash(shop, id, sheet);
-    if (!updateKeptSheet(shop.db, id, version, { sheet, keptAtMs: shop.now() })) throw stale('This cut sheet');
+    if (!updateSavedSheet(shop.db, id, version, { sheet, savedAtMs: shop.now() })) throw stale('This cut sheet');
     return { id, version: version + 1 };
   });
 }
 
 /** Its parts wait again. */
 export function dropCutSheet(shop: ShopContext, id: number): void {
-  if (!deleteKeptSheet(shop.db, id)) throw notFound('This cut sheet');
+  if (!deleteSavedSheet(shop.db, id)) throw notFound('This cut sheet');
 }
 
 function refuseClash(shop: ShopContext, id: number | null, sheet: InferType<typeof cutSheetInput>['sheet']): void {
@@ -54,10 +54,10 @@ function refuseClash(shop: ShopContext, id: number | null, sheet: InferType<type
     if (part.state !== STATION_STEPS.cut.from)
       throw new ShopError(
         'conflict',
-        `Piece ${part.unitNumber} of ${part.title} does not wait to be cut any more, perhaps since another window. Reload, and lay out what still waits.`,
+        `Piece ${part.pieceNumber} of ${part.title} does not wait to be cut any more, perhaps since another window. Reload, and lay out what still waits.`,
       );
   }
-  const others = loadKeptSheets(shop.db).filter((other) => other.id !== id);
+  const others = loadSavedSheets(shop.db).filter((other) => other.id !== id);
   const clash = findClash(
     sheet,
     others.map((other) => ({ id: other.id, sheet: other.sheet })),
@@ -66,13 +66,13 @@ function refuseClash(shop: ShopContext, id: number | null, sheet: InferType<type
   if (clash) throw describeClash(shop, clash, others, parts);
 }
 
-type PartState = { readonly unitNumber: number; readonly title: string; readonly state: string };
+type PartState = { readonly pieceNumber: number; readonly title: string; readonly state: string };
 
 function readPartStates(shop: ShopContext, partIds: readonly number[]): readonly (readonly [number, PartState])[] {
   return loadOrders(shop.db, findOrderIdsOfParts(shop.db, partIds))
     .map(readStored)
     .flatMap(({ order, parts }) =>
-      parts.map((part) => [part.id, { unitNumber: part.unitNumber, title: order.title, state: part.state }] as const),
+      parts.map((part) => [part.id, { pieceNumber: part.pieceNumber, title: order.title, state: part.state }] as const),
     );
 }
 
@@ -85,13 +85,13 @@ function describeClash(
   const other = others.find((candidate) => candidate.id === clash.by);
   const { locale, timeZone } = getShop(shop);
   const where = other
-    ? `the cut sheet of ${other.sheet.placements.length} ${other.sheet.placements.length === 1 ? 'piece' : 'pieces'} kept at ${formatInstant(other.keptAtMs, { locale, timeZone })}`
+    ? `the cut sheet of ${other.sheet.placements.length} ${other.sheet.placements.length === 1 ? 'piece' : 'pieces'} saved at ${formatInstant(other.savedAtMs, { locale, timeZone })}`
     : 'another load';
   if (clash.kind === 'part') {
     const part = parts.get(clash.partId);
     return new ShopError(
       'conflict',
-      `Piece ${part?.unitNumber ?? ''} of ${part?.title ?? 'an order'} lies on ${where} already. Open that one, or throw it away first.`,
+      `Piece ${part?.pieceNumber ?? ''} of ${part?.title ?? 'an order'} lies on ${where} already. Open that one, or throw it away first.`,
     );
   }
   const lot = findLot(shop.db, clash.lotId),

@@ -9,19 +9,19 @@ import { addDays, getDay } from '../../core/scheduling/index';
 import { blankInput, channelInput, itemInput, orderInput, vinylInput } from '../../core/input/index';
 import type { Database } from '../../data/database';
 import { addOrderEvent } from '../../data/order-store';
-import { keepPacking } from '../../data/packing-store';
+import { savePacking } from '../../data/packing-store';
 import { insertShop } from '../../data/shop-store';
 import { getShop, programRoot, type ShopContext } from '../context';
 import { parseInput } from '../errors';
-import { keepArtwork } from '../artwork/save-artwork';
+import { saveArtwork } from '../artwork/save-artwork';
 import { findVinyl } from '../../data/shelf-store';
-import { addItem, noteItem } from '../items/save-item';
+import { addItem, acceptItemCost } from '../items/save-item';
 import { placeOrder } from '../orders/save-order';
 import { addChannel } from '../shop/save-channel';
 import { addBlank, addVinyl, changeVinyl } from '../stock/save-shelf';
 import { readOrder } from '../orders/read-orders';
 import { seedDemoStock } from './seed-demo-stock';
-import { finishWork, spoilParts, startWork } from '../bench/work-at-bench';
+import { finishSession, spoilParts, startSession } from '../bench/work-at-bench';
 
 type DemoOrder = {
   title: string;
@@ -33,7 +33,7 @@ type DemoOrder = {
   agreed: number;
   reached: Record<'cut' | 'weed' | 'press' | 'check', number>;
   pace: number;
-  spoiled?: { units: number; layer: number; cause: SpoilageCause; blankLost: boolean };
+  spoiled?: { pieces: number; layer: number; cause: SpoilageCause; blankLost: boolean };
   handedOverDaysAgo?: number;
 };
 type DemoPlacement = {
@@ -133,7 +133,7 @@ export async function seedDemo(db: Database, nowMs: number): Promise<void> {
   for (const channel of file.channels) addChannel(shop, parseInput(channelInput, { ...NO_FEES, ...channel }));
   for (const drawing of file.artworks) {
     clock.ms += 3_600_000;
-    const { id } = await keepArtwork(shop, {
+    const { id } = await saveArtwork(shop, {
       bytes: readFileSync(join(folder, 'drawings', drawing.file)),
       fileName: drawing.file,
       name: drawing.name,
@@ -148,7 +148,7 @@ export async function seedDemo(db: Database, nowMs: number): Promise<void> {
   for (const { artwork, ...packing } of JSON.parse(
     readFileSync(join(folder, 'packings.json'), 'utf8'),
   ) as DemoPacking[])
-    keepPacking(db, { ...packing, artworkId: ids.artworks.get(artwork)!, artworkVersion: 1 });
+    savePacking(db, { ...packing, artworkId: ids.artworks.get(artwork)!, artworkVersion: 1 });
   const place = ({ artwork, place: where, widthMm, widths = {}, vinyls }: DemoPlacement) => ({
     artworkId: ids.artworks.get(artwork),
     place: where,
@@ -188,7 +188,7 @@ export async function seedDemo(db: Database, nowMs: number): Promise<void> {
   for (const order of file.orders) seedOrder({ shop, clock, order, items: ids.items, nowMs });
   seedDemoStock(shop, clock, nowMs);
   clock.ms = nowMs - 4 * DAY_MS;
-  for (const id of ids.items.values()) noteItem(shop, id);
+  for (const id of ids.items.values()) acceptItemCost(shop, id);
   clock.ms = nowMs - 2 * DAY_MS;
   for (const [name, rollPrice] of Object.entries(file.dearerVinyls)) {
     const { id, version, archived: _archived, ...vinyl } = findVinyl(db, ids.vinyls.get(name)!)!;
@@ -232,21 +232,21 @@ function seedOrder(input: {
     const work = (count: number) => workOn(shop, clock, id, station, count, order.pace);
     work(order.reached[station]);
     if (station === 'weed' && order.spoiled) {
-      const { units, layer, cause, blankLost } = order.spoiled;
+      const { pieces, layer, cause, blankLost } = order.spoiled;
       const parts = readOrder(shop, id)!
         .parts.filter((part) => part.state === 'weeded' && part.layerIndex === layer)
-        .slice(0, units);
+        .slice(0, pieces);
       clock.ms += 60_000;
       spoilParts(shop, { partIds: parts.map((part) => part.id), cause, blankLost });
       if (order.handedOverDaysAgo !== undefined)
-        for (const again of ['cut', 'weed'] as const) workOn(shop, clock, id, again, units, order.pace);
+        for (const again of ['cut', 'weed'] as const) workOn(shop, clock, id, again, pieces, order.pace);
     }
   }
   if (order.handedOverDaysAgo !== undefined)
     addOrderEvent(shop.db, id, 'handed-over', nowMs - order.handedOverDaysAgo * DAY_MS);
 }
 
-/** Logs the work of a station on the first `count` units that can go on, at a pace against the estimate. */
+/** Logs the work of a station on the first `count` pieces that can go on, at a pace against the estimate. */
 function workOn(
   shop: ShopContext,
   clock: { ms: number },
@@ -257,13 +257,13 @@ function workOn(
 ): void {
   const { parts } = readOrder(shop, orderId)!;
   const { from } = STATION_STEPS[station];
-  const whole = (unitId: number) =>
-    station === 'cut' || station === 'weed' || parts.every((part) => part.unitId !== unitId || part.state === from);
-  const ready = parts.filter((part) => part.state === from && whole(part.unitId));
-  const units = new Set([...new Set(ready.map((part) => part.unitId))].slice(0, count));
-  const chosen = ready.filter((part) => units.has(part.unitId));
+  const whole = (pieceId: number) =>
+    station === 'cut' || station === 'weed' || parts.every((part) => part.pieceId !== pieceId || part.state === from);
+  const ready = parts.filter((part) => part.state === from && whole(part.pieceId));
+  const pieces = new Set([...new Set(ready.map((part) => part.pieceId))].slice(0, count));
+  const chosen = ready.filter((part) => pieces.has(part.pieceId));
   if (chosen.length === 0) return;
-  const { id } = startWork(shop, { station, partIds: chosen.map((part) => part.id) });
+  const { id } = startSession(shop, { station, partIds: chosen.map((part) => part.id) });
   clock.ms += chosen.reduce((sum, part) => sum + part.estimates[station], 0) * pace * 1000;
-  finishWork(shop, id, 'done');
+  finishSession(shop, id, 'done');
 }

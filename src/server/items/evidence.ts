@@ -1,13 +1,13 @@
 // What the shop's own log says of its items: your minutes for a piece, how often it goes wrong, what blades and mats have cost.
 
 import { believeFailure, learnMinutes, type ItemEvidence, type OwnMinutes, type WearPrices } from '../../core/costing';
-import { getQuotedSeconds, shareWorkSeconds, type Station } from '../../core/orders';
+import { getQuotedSeconds, shareSessionSeconds, type Station } from '../../core/orders';
 import { computeRealLife, getSupplyFacts, keyOf, type SupplyKind } from '../../core/stock';
 import { figure, groupBy, type Figure } from '../../core/units';
 import { loadItemEvidence, loadLoggedParts } from '../../data/order-store';
 import { findFitted, findSupply, loadWear } from '../../data/supply-store';
 import { loadBoughtLots } from '../../data/stock-store';
-import { loadWorkSince } from '../../data/work-store';
+import { loadSessionsSince } from '../../data/work-store';
 import { getShop, type ShopContext } from '../context';
 
 /** Older work says little of how it is done now. */
@@ -35,7 +35,7 @@ export function loadEvidence(shop: ShopContext): { readonly of: (itemId: number)
 const NAMES = { cut: 'Cut, your hands, as logged', weed: 'Weed, as logged', press: 'Press, as logged' } as const;
 
 function learnAllMinutes(shop: ShopContext): ReadonlyMap<number, OwnMinutes> {
-  const works = loadWorkSince(shop.db, shop.now() - LOOK_BACK_MS).filter(
+  const works = loadSessionsSince(shop.db, shop.now() - LOOK_BACK_MS).filter(
     (work) =>
       work.stoppedAtMs !== null &&
       work.stoppedAtMs > work.startedAtMs &&
@@ -59,20 +59,20 @@ function learnAllMinutes(shop: ShopContext): ReadonlyMap<number, OwnMinutes> {
   >();
   for (const work of works) {
     const station = work.station as keyof typeof NAMES;
-    const shares = shareWorkSeconds(
+    const shares = shareSessionSeconds(
       (work.stoppedAtMs! - work.startedAtMs) / 1000,
       work.parts.map((part) => part.estimateSeconds),
     );
     for (const [index, { partId }] of work.parts.entries()) {
       const part = parts.get(partId);
       if (!part) continue;
-      const key = `${part.unitId} ${station}`;
+      const key = `${part.pieceId} ${station}`;
       const own = spent.get(key) ?? {
         itemId: part.itemId,
         station,
         seconds: 0,
         seen: new Set<number>(),
-        all: part.partsOfUnit,
+        all: part.partsOfPiece,
       };
       own.seconds += shares[index]! * getHandsShare(part.quote, station);
       own.seen.add(partId);

@@ -7,16 +7,16 @@ import { findOrder } from '../../data/order-store';
 import { parseInput } from '../errors';
 import { placeOrder } from '../orders/save-order';
 import { addVinyl, changeShop, changeVinyl } from '../stock/save-shelf';
-import { loadStart, keepStart } from '../shop/save-start-plan';
+import { loadStart, changeStartPlan } from '../shop/save-start-plan';
 import { writeQuoteText } from '../paper/quote';
-import { askQuote, keepQuote, requireQuote } from '../orders/quick-quote';
+import { askQuote, saveQuote, requireQuote } from '../orders/quick-quote';
 import { getShop } from '../context';
 import { receiveLot } from '../stock/save-stock';
 import { loadBench } from '../bench/load-bench';
 import { loadCompare, loadItemEditor, loadItemList, loadShelf } from './load-items';
-import { finishWork, spoilParts, startWork } from '../bench/work-at-bench';
+import { finishSession, spoilParts, startSession } from '../bench/work-at-bench';
 import { loadEvidence } from './evidence';
-import { addItem, archiveItem, changeItem, noteItem } from './save-item';
+import { addItem, archiveItem, changeItem, acceptItemCost } from './save-item';
 import { loadPrices } from './prices';
 
 let shop: TestShop;
@@ -26,7 +26,7 @@ eachFresh((fresh) => {
 const rowOf = (name: string) => loadItemList(shop).rows.find((row) => row.item.name === name)!;
 const CLUB = 'Crew jacket, crest and club mark';
 const entered = (name: string, part: object = {}) => {
-  const { id: _id, version: _version, archived: _archived, noted: _noted, ...fields } = rowOf(name).item;
+  const { id: _id, version: _version, archived: _archived, acceptedCost: _acceptedCost, ...fields } = rowOf(name).item;
   return parseInput(itemInput, { ...fields, ...part });
 };
 const order = (name: string, line: object) =>
@@ -54,7 +54,7 @@ describe('an item with several artworks', () => {
       ],
     ]);
     // In bottle green the white is marigold: one vinyl for all five layers.
-    expect(stored.parts.filter((part) => part.unitNumber === 1).map((part) => part.layerIndex)).toEqual([
+    expect(stored.parts.filter((part) => part.pieceNumber === 1).map((part) => part.layerIndex)).toEqual([
       0, 1, 2, 3, 4,
     ]);
     expect(new Set(stored.parts.map((part) => part.vinylId)).size).toBe(1);
@@ -69,7 +69,7 @@ describe('an item with several artworks', () => {
       line.plan!.steps.filter((step) => step.kind === 'lay-out').length,
     ]).toEqual([3, 5, 3]);
     expect(
-      bench.parts.filter((part) => part.orderId === id && part.unitNumber === 1).map((part) => part.widthMm),
+      bench.parts.filter((part) => part.orderId === id && part.pieceNumber === 1).map((part) => part.widthMm),
     ).toEqual([265, 265, 80, 80, 150]);
   });
 
@@ -113,7 +113,7 @@ describe('an item with several artworks', () => {
 
 describe('what it is known to cost', () => {
   it('is noted with the item; a dearer roll is told with the reason, until it is noted', () => {
-    noteItem(shop, rowOf('Honeycomb tea towel').item.id);
+    acceptItemCost(shop, rowOf('Honeycomb tea towel').item.id);
     expect(rowOf('Honeycomb tea towel').change).toBeNull();
     const {
       id,
@@ -129,13 +129,13 @@ describe('what it is known to cost', () => {
         { label: expect.stringContaining('Roll price') as string, was: vinyl.rollPrice, now: vinyl.rollPrice * 2 },
       ],
     });
-    noteItem(shop, rowOf('Honeycomb tea towel').item.id);
+    acceptItemCost(shop, rowOf('Honeycomb tea towel').item.id);
     expect(rowOf('Honeycomb tea towel').change).toBeNull();
-    expect(() => noteItem(shop, 999)).toThrow(/not here/);
+    expect(() => acceptItemCost(shop, 999)).toThrow(/not here/);
   });
 
   it('a wage that changes is the reason, on every item', () => {
-    for (const { item } of loadItemList(shop).rows) noteItem(shop, item.id);
+    for (const { item } of loadItemList(shop).rows) acceptItemCost(shop, item.id);
     const { figures, version, ...identity } = getShop(shop);
     changeShop(shop, { ...identity, figures: { ...figures, wagePerHour: figures.wagePerHour + 500 } }, version);
     for (const row of loadItemList(shop).rows)
@@ -154,9 +154,9 @@ describe('what the shop’s log says', () => {
     expect(loadEvidence(shop).of(itemId)).not.toHaveProperty('minutes');
     const parts = () => loadBench(shop).parts.filter((part) => part.orderId === id);
     for (const station of ['cut', 'weed'] as const) {
-      const { id: workId } = startWork(shop, { station, partIds: parts().map((part) => part.partId) });
+      const { id: sessionId } = startSession(shop, { station, partIds: parts().map((part) => part.partId) });
       shop.clock.ms += 4 * 600_000;
-      finishWork(shop, workId, 'done');
+      finishSession(shop, sessionId, 'done');
     }
     const learned = loadEvidence(shop).of(itemId);
     expect(learned.minutes!.weed).toMatchObject({ source: 'learned', parts: [{ value: 4 }, {}, {}] });
@@ -191,7 +191,7 @@ describe('what the shop’s log says', () => {
   });
 });
 
-describe('what material is reckoned at', () => {
+describe('what material is calculated at', () => {
   it('lots that were bought and offers stand beside the shelf’s price; the oldest go first', () => {
     const vinyl = loadShelf(shop).vinyls[0]!;
     const { archived: _archived, version: _version, id: _id, ...fields } = vinyl;
@@ -251,7 +251,7 @@ describe('a quote straight from a drawing', () => {
     const answer = askQuote(shop, wish()),
       before = loadItemList(shop).rows.length;
     expect(answer.each.value).toBe(answer.forMargin!.value);
-    const { id } = keepQuote(shop, wish());
+    const { id } = saveQuote(shop, wish());
     expect(id).toBeGreaterThan(0);
     const rows = loadItemList(shop).rows;
     expect(rows).toHaveLength(before + 1);
@@ -273,7 +273,7 @@ describe('a quote straight from a drawing', () => {
       customerName: 'Ansel Thrush',
     };
     expect(askQuote(shop, wish).each.value).toBe(5900);
-    const { id } = keepQuote(shop, wish);
+    const { id } = saveQuote(shop, wish);
     expect(
       writeQuoteText(requireQuote(shop, id), 'Heron & Hitch', {
         locale: 'en-GB',
@@ -296,10 +296,10 @@ describe('the plan to begin', () => {
   it('starts with examples and one of each item, is kept, and a second window is told', async () => {
     const { plan, version, items } = loadStart(shop);
     expect([version, plan.mix.length]).toEqual([0, items.length]);
-    expect(keepStart(shop, { ...plan, hoursPerWeek: 14 } as never, version)).toEqual({ version: 1 });
+    expect(changeStartPlan(shop, { ...plan, hoursPerWeek: 14 } as never, version)).toEqual({ version: 1 });
     expect(loadStart(shop)).toMatchObject({ version: 1, plan: { hoursPerWeek: 14 } });
-    expect((await refusalOf(() => keepStart(shop, plan as never, 0))).code).toBe('stale');
-    expect(keepStart(shop, plan as never, 1)).toEqual({ version: 2 });
+    expect((await refusalOf(() => changeStartPlan(shop, plan as never, 0))).code).toBe('stale');
+    expect(changeStartPlan(shop, plan as never, 1)).toEqual({ version: 2 });
   });
 });
 

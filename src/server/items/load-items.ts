@@ -54,7 +54,7 @@ export function loadItemList(shop: ShopContext): ItemListView {
       picture: materials.artworks.get(item.placements[0]!.artworkId)!.picture,
       blankName: materials.blanks.get(item.blankId)?.name ?? '',
       cost: cost.ok ? { ...cost.value, layers: [] } : null,
-      change: cost.ok && item.noted ? explainChange(item.noted, cost.value) : null,
+      change: cost.ok && item.acceptedCost ? explainChange(item.acceptedCost, cost.value) : null,
       hourEarns: cost.ok ? readPrice(item.price, cost.value, stored.figures).hourEarns : null,
       problem: cost.ok ? null : describeCostProblem(cost.problem, settings),
     })),

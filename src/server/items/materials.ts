@@ -50,7 +50,7 @@ export function loadMaterials(shop: ShopContext, { plans = [], made = [], vinylI
       ...new Set([...plans.flatMap(listArtworkIds), ...placements.map((placement) => placement.artworkId)]),
     ]),
   );
-  // Looked up only where an item asks for them: most are reckoned at the shelf's prices.
+  // Looked up only where an item asks for them: most are calculated at the shelf's prices.
   const prices = plans.some((plan) => plan.details.priceBasis !== 'shelf') ? loadPrices(shop) : null;
   const packed = groupBy(loadPackings(shop.db, [...artworks.keys()]), (packing) => packing.artworkId);
   const packings = (layer: Omit<PackedLayer, 'artworkVersion'>) =>

@@ -7,7 +7,7 @@ import { loadPackings } from '../../data/packing-store';
 import { getShop } from '../context';
 import { pack } from '../threads/pack-thread';
 import { loadCompare, loadItemEditor, loadItemList } from './load-items';
-import { noteItem } from './save-item';
+import { acceptItemCost } from './save-item';
 import { loadMaterials } from './materials';
 import { packItem, packWhereMissing } from './pack-items';
 import { priceItem } from './price-item';
@@ -59,7 +59,7 @@ it('an item that is looked at and was never laid out is, once', () => {
 it('makes the used share smaller than boxes in rows, says so in its working, and tells nobody that the item is cheaper now', async () => {
   shop.db.delete(layerPackings).run();
   const item = itemOf('Dog bandana, paw');
-  noteItem(shop, item.id);
+  acceptItemCost(shop, item.id);
   const before = areasOf('Dog bandana, paw');
   await packItem(shop, item.id, pack);
   const row = rowOf('Dog bandana, paw'),
@@ -69,7 +69,7 @@ it('makes the used share smaller than boxes in rows, says so in its working, and
   expect(after.used.value).toBeCloseTo(before.used.value * share.value, 3);
   expect(share.value).toBeLessThan(0.9);
   expect([after.net.value, after.box.value]).toEqual([before.net.value, before.box.value]);
-  expect([row.change, findItem(shop.db, item.id)!.noted!.withRisk]).toEqual([null, row.cost!.withRisk.value]);
+  expect([row.change, findItem(shop.db, item.id)!.acceptedCost!.withRisk]).toEqual([null, row.cost!.withRisk.value]);
   expect(loadItemEditor(shop, item.id, null).packings.some((packing) => packing.share < 0.9)).toBe(true);
   // Set side by side with vinyls of other rolls, nobody is favoured by it.
   expect(loadCompare(shop, item.id)).not.toHaveProperty('packings');

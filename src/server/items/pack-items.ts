@@ -14,13 +14,13 @@ import { decideHandedness, type ShopFigures } from '../../core/materials';
 import { MOST_STANDARD_COPIES } from '../../core/nesting';
 import { findOriginal } from '../../data/artwork-store';
 import { findItem, type StoredItem } from '../../data/item-store';
-import { keepPacking } from '../../data/packing-store';
+import { savePacking } from '../../data/packing-store';
 import { getShop, type ShopContext } from '../context';
 import { log, ShopError } from '../errors';
 import { runInThread } from '../run-in-thread';
 import type { PackTask } from '../threads/pack-thread';
 import { loadEvidence } from './evidence';
-import { noteItem } from './save-item';
+import { acceptItemCost } from './save-item';
 import { loadMaterials, type Materials } from './materials';
 import { priceItem } from './price-item';
 
@@ -36,14 +36,14 @@ export async function packItem(shop: ShopContext, itemId: number, pack: Pack = p
   if (!item) return 0;
   const { figures } = getShop(shop),
     materials = loadMaterials(shop, { plans: [item] });
-  const wasAsNoted = isAsNoted(shop, item, materials);
+  const wasAsAccepted = isAsAccepted(shop, item, materials);
   let done = 0;
   for (const layer of listMadeLayers(resolveVariant(item, getUsualVariant(item)), materials)) {
     if (isPacked(layer, item, figures)) continue;
     const task = toTask(shop, layer, item.quantity, materials);
     const packing = task && (await pack(task));
     if (!packing) continue;
-    keepPacking(shop.db, {
+    savePacking(shop.db, {
       ...packing,
       artworkId: layer.artworkId,
       artworkVersion: materials.artworks.get(layer.artworkId)!.version,
@@ -52,7 +52,7 @@ export async function packItem(shop: ShopContext, itemId: number, pack: Pack = p
     });
     done++;
   }
-  if (done > 0 && wasAsNoted && findItem(shop.db, itemId)?.version === item.version) noteItem(shop, itemId);
+  if (done > 0 && wasAsAccepted && findItem(shop.db, itemId)?.version === item.version) acceptItemCost(shop, itemId);
   return done;
 }
 
@@ -72,7 +72,7 @@ function toTask(shop: ShopContext, layer: MadeLayer, quantity: number, materials
     drawing: decodeText(kept.original),
     wish: {
       steps: artwork.steps,
-      keptWidthMm: artwork.measurement.widthMm,
+      savedWidthMm: artwork.measurement.widthMm,
       widthMm: layer.widthMm,
       layerIndex: layer.layerIndex,
       mirrored,
@@ -84,7 +84,7 @@ function toTask(shop: ShopContext, layer: MadeLayer, quantity: number, materials
   };
 }
 
-function isAsNoted(shop: ShopContext, item: StoredItem, materials: Materials): boolean {
+function isAsAccepted(shop: ShopContext, item: StoredItem, materials: Materials): boolean {
   const cost = priceItem({
     item,
     quantity: item.quantity,
@@ -92,11 +92,11 @@ function isAsNoted(shop: ShopContext, item: StoredItem, materials: Materials): b
     figures: getShop(shop).figures,
     evidence: loadEvidence(shop).of(item.id),
   });
-  return item.noted !== null && cost.ok && explainChange(item.noted, cost.value) === null;
+  return item.acceptedCost !== null && cost.ok && explainChange(item.acceptedCost, cost.value) === null;
 }
 
 let queue: Promise<unknown> = Promise.resolve();
-/** One item after another, behind the answer; what fails is logged, and the item is reckoned by boxes in rows. */
+/** One item after another, behind the answer; what fails is logged, and the item is calculated by boxes in rows. */
 export function packSoon(shop: ShopContext, itemId: number): void {
   queue = queue
     .then(() => packItem(shop, itemId))

@@ -2,7 +2,7 @@
 
 import type { InferType } from 'yup';
 import { getWornLayers } from '../../core/artwork';
-import { noteCost, type ItemPlan, type NotedCost, type Placement } from '../../core/costing';
+import { toAcceptedCost, type ItemPlan, type AcceptedCost, type Placement } from '../../core/costing';
 import type { itemInput } from '../../core/input';
 import { minor } from '../../core/units';
 import { findArtwork } from '../../data/artwork-store';
@@ -10,7 +10,7 @@ import {
   findItem,
   insertItem,
   setItemArchived,
-  setItemNoted,
+  setAcceptedCost,
   updateItem,
   type ItemFields,
 } from '../../data/item-store';
@@ -109,11 +109,11 @@ export function toItemFields(shop: ShopContext, input: InferType<typeof itemInpu
 }
 
 /** What one costs now; null where it can't be told. */
-function noteNow(
+function calculateAcceptedCost(
   shop: ShopContext,
   item: ItemPlan & { readonly quantity: number },
   id: number | null,
-): NotedCost | null {
+): AcceptedCost | null {
   const cost = priceItem({
     item,
     quantity: item.quantity,
@@ -121,14 +121,14 @@ function noteNow(
     figures: getShop(shop).figures,
     ...(id === null ? {} : { evidence: loadEvidence(shop).of(id) }),
   });
-  return cost.ok ? noteCost(cost.value, shop.now()) : null;
+  return cost.ok ? toAcceptedCost(cost.value, shop.now()) : null;
 }
 
 export function addItem(shop: ShopContext, input: InferType<typeof itemInput>): { id: number } {
   return {
     id: shop.db.transaction(() => {
       const fields = toItemFields(shop, input);
-      return insertItem(shop.db, fields, noteNow(shop, fields, null));
+      return insertItem(shop.db, fields, calculateAcceptedCost(shop, fields, null));
     }),
   };
 }
@@ -142,17 +142,17 @@ export function changeItem(
   if (!findItem(shop.db, id)) throw notFound('This item');
   const saved = shop.db.transaction(() => {
     const fields = toItemFields(shop, input);
-    return updateItem(shop.db, id, fields, version, noteNow(shop, fields, id));
+    return updateItem(shop.db, id, fields, version, calculateAcceptedCost(shop, fields, id));
   });
   if (!saved) throw stale('This item');
   return { id };
 }
 
 /** Takes what it costs now for what it is known to cost. */
-export function noteItem(shop: ShopContext, id: number): void {
+export function acceptItemCost(shop: ShopContext, id: number): void {
   const item = findItem(shop.db, id);
   if (!item) throw notFound('This item');
-  setItemNoted(shop.db, id, noteNow(shop, item, id));
+  setAcceptedCost(shop.db, id, calculateAcceptedCost(shop, item, id));
 }
 
 export function archiveItem(shop: ShopContext, id: number, archived: boolean): void {

@@ -2,9 +2,9 @@
 
 import {
   compareWithQuote,
-  computeKept,
+  computeProfit,
   STATIONS,
-  shareWorkSeconds,
+  shareSessionSeconds,
   type LineProgress,
   type Station,
 } from '../../core/orders/index';
@@ -14,7 +14,7 @@ import { figure, groupBy } from '../../core/units/index';
 import { findItems } from '../../data/item-store';
 import { findClosedOrderIds, loadCustomers, loadOrders } from '../../data/order-store';
 import { loadVinyls } from '../../data/shelf-store';
-import { loadWorkOnParts } from '../../data/work-store';
+import { loadSessionsOnParts } from '../../data/work-store';
 import type { CombColumn, NewOrderView, OrderListView, OrderRow, OrderView } from '../../views/orders';
 import { CAUSE_NAMES, STATE_NAMES } from '../../wording/stations';
 import { describeCostProblem } from '../../wording/problems';
@@ -26,9 +26,9 @@ import { readOpenOrders, readOrder, readStored, slackOf, type ReadOrder, type Re
 const CLOSED_SHOWN = 30;
 
 export function toComb(parts: readonly ReadPart[], colours: ReadonlyMap<number, string>): readonly CombColumn[] {
-  return [...groupBy(parts, (part) => part.unitId)].map(([unitId, members]) => ({
-    unitId,
-    number: members[0]!.unitNumber,
+  return [...groupBy(parts, (part) => part.pieceId)].map(([pieceId, members]) => ({
+    pieceId,
+    number: members[0]!.pieceNumber,
     teeth: members.map((part) => ({
       partId: part.id,
       state: part.state,
@@ -39,7 +39,7 @@ export function toComb(parts: readonly ReadPart[], colours: ReadonlyMap<number, 
 }
 
 /** The station where most of an order waits: what to do so that it moves. */
-function describeHoldUp({ stage, parts }: ReadOrder, vinylNames: ReadonlyMap<number, string>): string {
+function describeWaitingFor({ stage, parts }: ReadOrder, vinylNames: ReadonlyMap<number, string>): string {
   if (stage === 'ready') return 'hand it over';
   if (stage === 'handed-over' || stage === 'cancelled') return '';
   const broken = parts.filter((part) => part.broken);
@@ -52,7 +52,7 @@ function describeHoldUp({ stage, parts }: ReadOrder, vinylNames: ReadonlyMap<num
   const count =
     slowest.state === 'to-cut' || slowest.state === 'cut'
       ? `${slowest.waiting.length} parts`
-      : `${new Set(slowest.waiting.map((part) => part.unitId)).size} pieces`;
+      : `${new Set(slowest.waiting.map((part) => part.pieceId)).size} pieces`;
   return `${verbs[slowest.state]} ${count}`;
 }
 
@@ -76,7 +76,7 @@ export function toRows(
     neededSeconds: entry.neededSeconds,
     slack: slack.get(entry.order.id) ?? null,
     comb: toComb(entry.parts, colours),
-    holdsUp: describeHoldUp(entry, names),
+    waitingFor: describeWaitingFor(entry, names),
   }));
 }
 
@@ -105,7 +105,7 @@ export function loadOrderView(shop: ShopContext, id: number): OrderView {
   const { order, parts } = entry;
   const open = readOpenOrders(shop);
   const [row] = toRows(shop, [entry], open);
-  const worked = shareWork(shop, parts);
+  const worked = shareSessions(shop, parts);
   const names = new Map(
     findItems(
       shop.db,
@@ -135,8 +135,8 @@ export function loadOrderView(shop: ShopContext, id: number): OrderView {
     today: getDay(shop.now(), stored.timeZone),
     against,
     fee: feeFigure,
-    kept: computeKept(order.agreed, computeFee(order.agreed, stored.figures), against.cost.real),
-    keptQuoted: computeKept(order.agreed, computeFee(order.agreed, stored.figures), against.cost.quoted),
+    profit: computeProfit(order.agreed, computeFee(order.agreed, stored.figures), against.cost.real),
+    profitQuoted: computeProfit(order.agreed, computeFee(order.agreed, stored.figures), against.cost.quoted),
     lines: order.lines.map((line) => ({
       id: line.id,
       itemId: line.itemId,
@@ -162,16 +162,16 @@ export function loadOrderView(shop: ShopContext, id: number): OrderView {
 }
 
 /** Seconds that fell on each part at each station. */
-function shareWork(
+function shareSessions(
   shop: ShopContext,
   parts: readonly ReadPart[],
 ): ReadonlyMap<number, Partial<Record<Station, number>>> {
   const seconds = new Map<number, Partial<Record<Station, number>>>();
-  for (const work of loadWorkOnParts(
+  for (const work of loadSessionsOnParts(
     shop.db,
     parts.map((part) => part.id),
   )) {
-    const shares = shareWorkSeconds(
+    const shares = shareSessionSeconds(
       ((work.stoppedAtMs ?? work.startedAtMs) - work.startedAtMs) / 1000,
       work.parts.map((part) => part.estimateSeconds),
     );
@@ -185,10 +185,10 @@ function shareWork(
 }
 
 function summarisePartEvents(parts: readonly ReadPart[]): OrderView['events'] {
-  const events = parts.flatMap((part) => part.events.map((event) => ({ ...event, unitNumber: part.unitNumber })));
+  const events = parts.flatMap((part) => part.events.map((event) => ({ ...event, pieceNumber: part.pieceNumber })));
   return [...groupBy(events, (event) => `${event.kind}/${event.atMs}/${event.cause}`).values()].map((together) => {
     const { kind, atMs, cause } = together[0]!;
-    const numbers = [...new Set(together.map((event) => event.unitNumber))];
+    const numbers = [...new Set(together.map((event) => event.pieceNumber))];
     const which = numbers.length > 4 ? `${numbers.length} pieces` : `piece ${numbers.join(', ')}`;
     const text =
       kind === 'spoiled'

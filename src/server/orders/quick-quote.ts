@@ -4,7 +4,7 @@ import type { InferType } from 'yup';
 import {
   computeStripNeed,
   listMadeLayers,
-  noteCost,
+  toAcceptedCost,
   type ItemCost,
   type Made,
   type Variant,
@@ -39,7 +39,7 @@ type Wish = Omit<Given, 'options' | 'itemId' | 'drawing'> & {
   readonly itemId?: number | null;
   readonly drawing?: Given['drawing'];
 };
-type Reckoned = {
+type Calculated = {
   readonly item: ItemFields;
   readonly itemId: number | null;
   readonly materials: Materials;
@@ -48,7 +48,7 @@ type Reckoned = {
   readonly each: Minor;
 };
 
-function reckon(shop: ShopContext, wish: Wish): Reckoned {
+function reckon(shop: ShopContext, wish: Wish): Calculated {
   const stored = getShop(shop);
   const known = wish.itemId ? findItem(shop.db, wish.itemId) : null;
   if (!known && !wish.drawing) throw notFound('This item');
@@ -112,7 +112,7 @@ const toVariant = (wish: Pick<Wish, 'sizeName' | 'colourName' | 'options'>): Var
 });
 
 /** What the job needs beyond what is free on the shelf, and how soon anybody delivers it. */
-function findMissing(shop: ShopContext, { made, materials }: Reckoned, wish: Wish): QuoteAnswer['toBuy'] {
+function findMissing(shop: ShopContext, { made, materials }: Calculated, wish: Wish): QuoteAnswer['toBuy'] {
   const { figures } = getShop(shop);
   const needed = new Map<string, number>([
     [
@@ -134,14 +134,14 @@ function findMissing(shop: ShopContext, { made, materials }: Reckoned, wish: Wis
   return missing.map((key) => ({ name: nameOf(key).name, days: leads.get(key) ?? null }));
 }
 
-function answer(shop: ShopContext, reckoned: Reckoned, wish: Wish): QuoteAnswer {
+function answer(shop: ShopContext, calculated: Calculated, wish: Wish): QuoteAnswer {
   const { figures, timeZone } = getShop(shop);
-  const { cost, each } = reckoned;
+  const { cost, each } = calculated;
   const reading = readPrice(each, cost, figures);
   const floor = computeFloor(cost, figures),
     forMargin = priceForMargin(figures.marginGoal, cost, figures),
     forWage = priceForWage(figures.wageGoalPerHour, cost, figures);
-  const toBuy = findMissing(shop, reckoned, wish);
+  const toBuy = findMissing(shop, calculated, wish);
   const waitingSeconds = readOpenOrders(shop)
     .filter(({ stage }) => stage === 'to-cut' || stage === 'in-work')
     .reduce((sum, order) => sum + order.neededSeconds, 0);
@@ -168,10 +168,10 @@ function answer(shop: ShopContext, reckoned: Reckoned, wish: Wish): QuoteAnswer 
 
 export const askQuote = (shop: ShopContext, wish: Wish): QuoteAnswer => answer(shop, reckon(shop, wish), wish);
 
-export function keepQuote(shop: ShopContext, wish: Wish): { id: number } {
-  const reckoned = reckon(shop, wish);
-  const { item, materials, made, cost, each } = reckoned;
-  const { ready, toBuy } = answer(shop, reckoned, wish);
+export function saveQuote(shop: ShopContext, wish: Wish): { id: number } {
+  const calculated = reckon(shop, wish);
+  const { item, materials, made, cost, each } = calculated;
+  const { ready, toBuy } = answer(shop, calculated, wish);
   const facts = freezeFacts({
     cost,
     each,
@@ -189,7 +189,7 @@ export function keepQuote(shop: ShopContext, wish: Wish): { id: number } {
   });
   return shop.db.transaction(() => {
     // An order can follow only on an item: a drawing becomes one with its quote.
-    const itemId = reckoned.itemId ?? insertItem(shop.db, { ...item, price: each }, noteCost(cost, shop.now()));
+    const itemId = calculated.itemId ?? insertItem(shop.db, { ...item, price: each }, toAcceptedCost(cost, shop.now()));
     return { id: insertQuote(shop.db, { customerName: wish.customerName, itemId, atMs: shop.now(), facts }) };
   });
 }

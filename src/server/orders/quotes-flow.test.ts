@@ -5,7 +5,7 @@ import { addDays, getDay } from '../../core/scheduling/index';
 import { getShop } from '../context';
 import { changeShop } from '../stock/save-shelf';
 import { printQuote, writeQuoteText } from '../paper/quote';
-import { archiveQuote, askQuote, keepQuote, loadQuoteStart, requireQuote } from './quick-quote';
+import { archiveQuote, askQuote, saveQuote, loadQuoteStart, requireQuote } from './quick-quote';
 
 let shop: TestShop;
 eachFresh((fresh) => {
@@ -49,17 +49,17 @@ describe('a quick quote', () => {
     expect(tin.toBuy).toContainEqual({ name: 'Seed tin, quarter litre, cream', days: null });
   });
 
-  it('is kept as it was given: wages and prices change, the quote does not, and says what would', async () => {
-    const { id } = keepQuote(shop, towels({ each: 2800, customerName: 'Lakeside Gift Room' }));
-    const [kept] = loadQuoteStart(shop).quotes;
-    expect(kept).toMatchObject({ id, drift: null, facts: { each: 2800, total: 11_200, quantity: 4 } });
-    expect(kept!.facts.lines.reduce((sum, line) => sum + line.total, 0)).toBe(kept!.facts.costEach);
+  it('is saved as it was given: wages and prices change, the quote does not, and says what would', async () => {
+    const { id } = saveQuote(shop, towels({ each: 2800, customerName: 'Lakeside Gift Room' }));
+    const [saved] = loadQuoteStart(shop).quotes;
+    expect(saved).toMatchObject({ id, drift: null, facts: { each: 2800, total: 11_200, quantity: 4 } });
+    expect(saved!.facts.lines.reduce((sum, line) => sum + line.total, 0)).toBe(saved!.facts.costEach);
     const { figures, ...identity } = getShop(shop);
     changeShop(shop, { ...identity, figures: { ...figures, wagePerHour: figures.wagePerHour * 2 } }, identity.version);
     const [after] = loadQuoteStart(shop).quotes;
-    expect(after!.facts).toEqual(kept!.facts);
-    expect(after!.drift!.was).toBe(kept!.facts.costEach);
-    expect(after!.drift!.now.value).toBeGreaterThan(kept!.facts.costEach);
+    expect(after!.facts).toEqual(saved!.facts);
+    expect(after!.drift!.was).toBe(saved!.facts.costEach);
+    expect(after!.drift!.now.value).toBeGreaterThan(saved!.facts.costEach);
     expect(after!.drift!.because[0]!.label).toMatch(/^Weed/);
     expect(writeQuoteText(requireQuote(shop, id), 'Heron & Hitch', settings)).toMatch(
       /^Good day Lakeside Gift Room,\n\n4 × Honeycomb tea towel \(Tea towel, cotton, one size, natural\): 28\.00 each, 112\.00 together \(EUR\)\.\nReady on /,
@@ -67,7 +67,7 @@ describe('a quick quote', () => {
     const [page] = await readPdfPages(await printQuote(requireQuote(shop, id), 'Heron & Hitch', settings));
     expect(page).toMatch(/Honeycomb tea towel.*112\.00/s);
     // What it costs is nobody's business.
-    expect(page).not.toContain((kept!.facts.costEach / 100).toFixed(2));
+    expect(page).not.toContain((saved!.facts.costEach / 100).toFixed(2));
     archiveQuote(shop, id, true);
     expect(loadQuoteStart(shop).quotes).toEqual([]);
     archiveQuote(shop, id, false);

@@ -98,7 +98,7 @@ function drawSheet(
   };
   paper.lineWidth(0.7);
   draw(sheet.shape).stroke(SOFT);
-  for (const spot of sheet.badSpots) {
+  for (const spot of sheet.spoiledSpots) {
     draw(spot).stroke(INK);
     paper
       .moveTo(...toPage(spot[0]!))

@@ -55,7 +55,7 @@ export function printOffcutLabels(
           .polygon(...points)
           .lineWidth(0.8)
           .fillAndStroke(thing.colourHex, INK);
-      for (const spot of lot.badSpots)
+      for (const spot of lot.spoiledSpots)
         paper
           .rect(x + width - 54 + spot.x * scale, y + 12 + spot.y * scale, spot.width * scale, spot.height * scale)
           .lineWidth(0.4)

@@ -4,8 +4,8 @@ import type { MeasureSystem } from '../../core/units/index';
 import { groupBy } from '../../core/units/index';
 import { findItems } from '../../data/item-store';
 import { findOrderIdsOfParts, loadOrders } from '../../data/order-store';
-import { loadRunningWork, type StoredWork } from '../../data/work-store';
-import type { FrameView, RunningWork, ShopView } from '../../views/frame';
+import { loadRunningSessions, type StoredSession } from '../../data/work-store';
+import type { FrameView, RunningSession, ShopView } from '../../views/frame';
 import { STATION_NAMES } from '../../wording/stations';
 import { getShop, type ShopContext } from '../context';
 
@@ -14,19 +14,19 @@ export function loadFrame(shop: ShopContext, system: MeasureSystem): FrameView {
   return { shop: view, system, nowMs: shop.now(), running: loadRunning(shop) };
 }
 
-export function loadRunning(shop: ShopContext): readonly RunningWork[] {
-  const running = loadRunningWork(shop.db);
+export function loadRunning(shop: ShopContext): readonly RunningSession[] {
+  const running = loadRunningSessions(shop.db);
   return running.map((work) => ({
     id: work.id,
     station: work.station,
     startedAtMs: work.startedAtMs,
     partIds: work.parts.map((part) => part.partId),
-    label: labelWork(shop, [work]).get(work.id) ?? '',
+    label: labelSessions(shop, [work]).get(work.id) ?? '',
   }));
 }
 
 /** A short name for each stretch of work: "weed, Crew jackets ×12". */
-export function labelWork(shop: ShopContext, entries: readonly StoredWork[]): ReadonlyMap<number, string> {
+export function labelSessions(shop: ShopContext, entries: readonly StoredSession[]): ReadonlyMap<number, string> {
   const orders = loadOrders(
     shop.db,
     findOrderIdsOfParts(

@@ -10,18 +10,22 @@ import type { ShopContext } from '../context';
 import { stale } from '../errors';
 import { priceAllItems } from '../items/price-all';
 
-/** A plan that was never kept begins with examples, and with one of each item a week. */
+/** A plan that was never saved begins with examples, and with one of each item a week. */
 export function loadStart(shop: ShopContext): StartView {
-  const kept = loadStartPlan(shop.db);
+  const saved = loadStartPlan(shop.db);
   const { rows } = priceAllItems(shop);
   const items = rows.flatMap(({ item, cost }) =>
     cost.ok ? [{ id: item.id, name: item.name, price: item.price, cost: { ...cost.value, layers: [] } }] : [],
   );
-  const plan = kept?.plan ?? { ...START_PLAN, mix: items.map((item) => ({ itemId: item.id, perWeek: 1 })) };
-  return { plan, version: kept?.version ?? 0, items };
+  const plan = saved?.plan ?? { ...START_PLAN, mix: items.map((item) => ({ itemId: item.id, perWeek: 1 })) };
+  return { plan, version: saved?.version ?? 0, items };
 }
 
-export function keepStart(shop: ShopContext, input: InferType<typeof planInput>, version: number): { version: number } {
+export function changeStartPlan(
+  shop: ShopContext,
+  input: InferType<typeof planInput>,
+  version: number,
+): { version: number } {
   const options = input.options.map((option) => ({ ...option, price: minor(option.price) }) as KitOption);
   if (!saveStartPlan(shop.db, { ...input, options, cap: minor(input.cap), reserve: minor(input.reserve) }, version))
     throw stale('This plan');

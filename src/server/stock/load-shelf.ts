@@ -53,7 +53,7 @@ export function loadShelfPage(
     vinyls: found.slice(query.offset, query.offset + SHELF_PAGE),
     total: found.length,
     offset: query.offset,
-    kept: vinyls.length,
+    vinylCount: vinyls.length,
     cheapest: extreme(1),
     dearest: extreme(-1),
     blanks: loadBlanks(shop.db),

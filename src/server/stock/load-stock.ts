@@ -31,7 +31,7 @@ export type OrderNeed = {
   readonly orderTitle: string;
 };
 
-/** Vinyl for parts not cut yet, in mm² of strip that a cutter reaches; blanks for units of which nothing is pressed yet. */
+/** Vinyl for parts not cut yet, in mm² of strip that a cutter reaches; blanks for pieces of which nothing is pressed yet. */
 export function computeOrderNeeds(shop: ShopContext): readonly OrderNeed[] {
   const orders = readOpenOrders(shop);
   const { figures } = getShop(shop);
@@ -58,9 +58,9 @@ export function computeOrderNeeds(shop: ShopContext): readonly OrderNeed[] {
           : [];
       });
       const pressed = new Set(
-        own.filter((part) => part.state === 'pressed' || part.state === 'checked').map((part) => part.unitId),
+        own.filter((part) => part.state === 'pressed' || part.state === 'checked').map((part) => part.pieceId),
       );
-      const blanks = new Set(own.map((part) => part.unitId).filter((unit) => !pressed.has(unit))).size;
+      const blanks = new Set(own.map((part) => part.pieceId).filter((piece) => !pressed.has(piece))).size;
       if (blanks > 0)
         needs.push({
           key: keyOf({
@@ -89,7 +89,7 @@ const toLotView = (lot: StoredLot, suppliers: ReadonlyMap<number, string>): LotV
   unitCost: lot.unitCost,
   left: lot.left,
   shape: lot.shape,
-  badSpots: lot.badSpots,
+  spoiledSpots: lot.spoiledSpots,
   code: lot.code,
   remark: lot.remark,
   supplier: suppliers.get(lot.supplierId ?? 0) ?? '',
@@ -233,7 +233,7 @@ export function findOffcuts(
   const nameOf = nameThings(shop);
   const suppliers = new Map(loadSuppliers(shop.db).map((supplier) => [supplier.id, supplier.name]));
   const offcuts = loadLotsOnShelf(shop.db, wish.key ?? undefined).flatMap((lot) =>
-    lot.form === 'offcut' && lot.shape ? [{ lot, shape: lot.shape, badSpots: lot.badSpots }] : [],
+    lot.form === 'offcut' && lot.shape ? [{ lot, shape: lot.shape, spoiledSpots: lot.spoiledSpots }] : [],
   );
   return findFittingOffcuts(offcuts, wish.widthMm, wish.heightMm, true)
     .slice(0, 50)

@@ -2,16 +2,16 @@
 // refused with the figure.
 
 import type { InferType } from 'yup';
-import type { bookingInput, lotInput, offcutInput, spotsInput } from '../../core/input';
+import type { bookingInput, lotInput, offcutInput, spoiledSpotsInput } from '../../core/input';
 import {
   checkLine,
   cornered,
   computeOffcutArea,
   correctTo,
-  listSpotsOn,
+  listSpoiledSpotsOn,
   makeOffcutCode,
   rectangle,
-  type BadSpot,
+  type SpoiledSpot,
   type BookingProblem,
   type Lot,
   type OffcutShape,
@@ -23,7 +23,7 @@ import {
   findLot,
   insertLot,
   isCodeTaken,
-  setBadSpots,
+  setSpoiledSpots,
   setRemark,
   type StoredLot,
 } from '../../data/stock-store';
@@ -70,11 +70,16 @@ export function writeLine(
   cause: StockCause,
   quantity: number,
   note: string,
-  workId?: number,
+  sessionId?: number,
 ): void {
   const checked = checkLine(lot, lot.left, { lotId: lot.id, cause, quantity });
   if (!checked.ok) throw refusalOf(checked.problem, lot.form);
-  addStockLine(shop.db, { ...checked.value, atMs: shop.now(), note, ...(workId === undefined ? {} : { workId }) });
+  addStockLine(shop.db, {
+    ...checked.value,
+    atMs: shop.now(),
+    note,
+    ...(sessionId === undefined ? {} : { sessionId }),
+  });
 }
 
 export function receiveLot(
@@ -136,12 +141,12 @@ export function remarkLot(shop: ShopContext, id: number, remark: string): void {
 }
 
 /** What of an offcut is spoiled, all of it: what it said before is replaced. */
-export function markSpots(shop: ShopContext, id: number, { spots }: InferType<typeof spotsInput>): void {
+export function markSpoiledSpots(shop: ShopContext, id: number, { spots }: InferType<typeof spoiledSpotsInput>): void {
   const lot = requireLot(shop, id),
     { shape } = lot;
   if (lot.form !== 'offcut' || !shape)
     throw new ShopError('invalid', 'Spoiled spots are marked on offcuts. Set the piece aside as an offcut first.');
-  const beside = spots.findIndex((spot) => listSpotsOn(shape, [spot]).length === 0);
+  const beside = spots.findIndex((spot) => listSpoiledSpotsOn(shape, [spot]).length === 0);
   if (beside >= 0)
     throw new ShopError(
       'invalid',
@@ -150,7 +155,7 @@ export function markSpots(shop: ShopContext, id: number, { spots }: InferType<ty
     );
   if (spots.length > 0 && computeOffcutArea(shape, spots) < 1)
     throw new ShopError('invalid', 'Nothing of the offcut would be left: book it as spoiled instead.', 'spots');
-  setBadSpots(shop.db, id, spots);
+  setSpoiledSpots(shop.db, id, spots);
 }
 
 /** Takes a stretch off a roll (or a sheet off its lot) and keeps the piece as an offcut with a code of its own. */
@@ -174,7 +179,7 @@ export function setAsideOffcut(
       input.cornerWidthMm > 0
         ? cornered(input.widthMm, input.lengthMm, input.cornerWidthMm, input.cornerLengthMm)
         : rectangle(input.widthMm, input.lengthMm);
-    return keepOffcut(shop, lot, {
+    return addOffcut(shop, lot, {
       widthMm: input.widthMm,
       lengthMm: input.lengthMm,
       shape,
@@ -188,17 +193,17 @@ type NewOffcut = {
   readonly widthMm: number;
   readonly lengthMm: number;
   readonly shape: OffcutShape;
-  readonly badSpots?: readonly BadSpot[];
+  readonly spoiledSpots?: readonly SpoiledSpot[];
   readonly unitCost: number;
   readonly remark: string;
 };
 
-/** A piece of the lot as a lot of its own, with a code to write on it. `workId`: what left it. Call it inside a transaction. */
-export function keepOffcut(
+/** A piece of the lot as a lot of its own, with a code to write on it. `sessionId`: what left it. Call it inside a transaction. */
+export function addOffcut(
   shop: ShopContext,
   lot: StoredLot,
   offcut: NewOffcut,
-  workId?: number,
+  sessionId?: number,
 ): { id: number; code: string } {
   let number = countOffcuts(shop.db) + 1;
   while (isCodeTaken(shop.db, makeOffcutCode(number))) number++;
@@ -212,6 +217,6 @@ export function keepOffcut(
     fromLotId: lot.id,
     ...offcut,
   });
-  writeLine(shop, requireLot(shop, id), 'received', 1, `from lot ${lot.id}`, workId);
+  writeLine(shop, requireLot(shop, id), 'received', 1, `from lot ${lot.id}`, sessionId);
   return { id, code };
 }

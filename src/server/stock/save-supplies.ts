@@ -71,7 +71,7 @@ export function bookWear(
     const [lot] =
       kind === 'fitted' && fromStock ? loadLotsOnShelf(shop.db, keyOf({ kind: 'supply', supplyId: id })) : [];
     if (lot) writeLine(shop, lot, 'used', -1, 'taken into use');
-    addWear(shop.db, { supplyId: id, atMs: shop.now(), kind, amount: kind === 'fitted' ? 0 : amount, workId: null });
+    addWear(shop.db, { supplyId: id, atMs: shop.now(), kind, amount: kind === 'fitted' ? 0 : amount, sessionId: null });
     return { tookFromStock: lot !== undefined };
   });
 }

@@ -11,7 +11,7 @@ import { loadStock } from './load-stock';
 import { listThings } from './things';
 import { loadBench } from '../bench/load-bench';
 import { loadItemEditor } from '../items/load-items';
-import { finishWork, spoilParts, startWork, undoSteps } from '../bench/work-at-bench';
+import { finishSession, spoilParts, startSession, undoSteps } from '../bench/work-at-bench';
 
 let shop: TestShop;
 eachFresh((fresh) => {
@@ -28,8 +28,8 @@ describe('supplies', () => {
     const toCut = loadBench(shop).parts.filter(
       (part) => part.state === 'to-cut' && part.itemName === 'Seed tin, labelled',
     );
-    const { id } = startWork(shop, { station: 'cut', partIds: toCut.map((part) => part.partId) });
-    finishWork(shop, id, 'done');
+    const { id } = startSession(shop, { station: 'cut', partIds: toCut.map((part) => part.partId) });
+    finishSession(shop, id, 'done');
     const label = loadItemEditor(shop, toCut[0]!.itemId, null);
     const path = scaleMeasurement(
       label.artworks.find((artwork) => artwork.id === label.item!.placements[0]!.artworkId)!.measurement,
@@ -41,8 +41,8 @@ describe('supplies', () => {
     const ready = loadBench(shop)
       .parts.filter((part) => part.itemName === 'Bakery apron' && part.state === 'weeded')
       .slice(0, 2);
-    const pressing = startWork(shop, { station: 'press', partIds: ready.map((part) => part.partId) });
-    finishWork(shop, pressing.id, 'done');
+    const pressing = startSession(shop, { station: 'press', partIds: ready.map((part) => part.partId) });
+    finishSession(shop, pressing.id, 'done');
     // One apron of two layers: a tack, a press, and a press once more.
     expect(wornOf('cover sheet') - before.sheet).toBe(3);
   });
@@ -51,8 +51,8 @@ describe('supplies', () => {
     const blade = () => loadSuppliesView(shop).supplies.map((supply) => supply.wear?.worn.value ?? 0);
     const before = blade();
     const [part] = loadBench(shop).parts.filter((candidate) => candidate.state === 'to-cut');
-    const { id } = startWork(shop, { station: 'cut', partIds: [part!.partId] });
-    finishWork(shop, id, 'discarded');
+    const { id } = startSession(shop, { station: 'cut', partIds: [part!.partId] });
+    finishSession(shop, id, 'discarded');
     expect(blade()).toEqual(before);
   });
 
@@ -133,7 +133,7 @@ describe('what the bench takes from the stock', () => {
   const partsOf = (itemName: string, state: string) =>
     loadBench(shop).parts.filter((part) => part.itemName === itemName && part.state === state);
   const doAt = (station: 'cut' | 'weed' | 'press', parts: readonly { readonly partId: number }[]) =>
-    finishWork(shop, startWork(shop, { station, partIds: parts.map((part) => part.partId) }).id, 'done');
+    finishSession(shop, startSession(shop, { station, partIds: parts.map((part) => part.partId) }).id, 'done');
 
   it('is the strip of what was cut, oldest roll first, and is given back with the step', () => {
     const towels = partsOf('Honeycomb tea towel', 'to-cut').filter((part) => part.vinylName === SLATE);
@@ -159,7 +159,7 @@ describe('what the bench takes from the stock', () => {
     const charcoal = 'Bib apron, heavy cotton, one size, charcoal';
     const there = leftOf(charcoal);
     const ready = partsOf('Bakery apron', 'weeded').filter(
-      (part) => part.unitId === partsOf('Bakery apron', 'weeded')[0]!.unitId,
+      (part) => part.pieceId === partsOf('Bakery apron', 'weeded')[0]!.pieceId,
     );
     expect(doAt('press', ready).booked).toEqual([{ thingName: charcoal, form: 'piece', quantity: 1, missing: 0 }]);
     expect(leftOf(charcoal)).toBe(there - 1);

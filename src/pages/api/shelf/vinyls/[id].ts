@@ -1,8 +1,8 @@
 import { vinylInput } from '../../../../core/input';
-import { keepEndpoints } from '../../../../server/endpoint';
+import { editEndpoints } from '../../../../server/endpoint';
 import { archiveVinyl, changeVinyl } from '../../../../server/stock/save-shelf';
 
-export const { PUT, DELETE, POST } = keepEndpoints('This vinyl', vinylInput, {
+export const { PUT, DELETE, POST } = editEndpoints('This vinyl', vinylInput, {
   change: changeVinyl,
   archive: archiveVinyl,
 });

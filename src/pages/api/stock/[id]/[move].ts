@@ -1,7 +1,13 @@
-import { bookingInput, countInput, offcutInput, remarkInput, spotsInput } from '../../../../core/input';
+import { bookingInput, countInput, offcutInput, remarkInput, spoiledSpotsInput } from '../../../../core/input';
 import { endpoint, readId, readJson } from '../../../../server/endpoint';
 import { notFound, parseInput } from '../../../../server/errors';
-import { bookStock, countStock, markSpots, remarkLot, setAsideOffcut } from '../../../../server/stock/save-stock';
+import {
+  bookStock,
+  countStock,
+  markSpoiledSpots,
+  remarkLot,
+  setAsideOffcut,
+} from '../../../../server/stock/save-stock';
 
 export const POST = endpoint(async ({ shop, api }) => {
   const id = readId(api, 'This lot');
@@ -16,7 +22,7 @@ export const POST = endpoint(async ({ shop, api }) => {
     case 'remark':
       return remarkLot(shop, id, parseInput(remarkInput, body).remark);
     case 'spots':
-      return markSpots(shop, id, parseInput(spotsInput, body));
+      return markSpoiledSpots(shop, id, parseInput(spoiledSpotsInput, body));
     case 'offcut':
       return setAsideOffcut(shop, id, parseInput(offcutInput, body));
     default:

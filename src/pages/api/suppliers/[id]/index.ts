@@ -1,8 +1,8 @@
 import { supplierInput } from '../../../../core/input';
-import { keepEndpoints } from '../../../../server/endpoint';
+import { editEndpoints } from '../../../../server/endpoint';
 import { archiveSupplier, changeSupplier } from '../../../../server/buying/save-offers';
 
-export const { PUT, DELETE, POST } = keepEndpoints('This supplier', supplierInput, {
+export const { PUT, DELETE, POST } = editEndpoints('This supplier', supplierInput, {
   change: changeSupplier,
   archive: archiveSupplier,
 });

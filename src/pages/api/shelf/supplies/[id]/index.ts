@@ -1,8 +1,8 @@
 import { supplyInput } from '../../../../../core/input';
-import { keepEndpoints } from '../../../../../server/endpoint';
+import { editEndpoints } from '../../../../../server/endpoint';
 import { archiveSupply, changeSupply } from '../../../../../server/stock/save-supplies';
 
-export const { PUT, DELETE, POST } = keepEndpoints('This supply', supplyInput, {
+export const { PUT, DELETE, POST } = editEndpoints('This supply', supplyInput, {
   change: changeSupply,
   archive: archiveSupply,
 });
