@@ -1,3 +1,3 @@
 import { defineConfig } from 'drizzle-kit';
 
-export default defineConfig({ dialect: 'sqlite', schema: './src/data/schema.ts', out: './src/data/migrations' });
+export default defineConfig({ dialect: 'sqlite', schema: './src/data/schema/index.ts', out: './src/data/migrations' });

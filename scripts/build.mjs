@@ -13,6 +13,7 @@ await build({
     'measure-thread': join(root, 'src/server/threads/measure-thread.ts'),
     'solve-thread': join(root, 'src/server/threads/solve-thread.ts'),
     'nest-thread': join(root, 'src/server/threads/nest-thread.ts'),
+    'book-thread': join(root, 'src/server/threads/book-thread.ts'),
     'pack-thread': join(root, 'src/server/threads/pack-thread.ts'),
     'open-shop': join(root, 'src/server/open-shop.ts'),
   },

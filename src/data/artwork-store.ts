@@ -111,7 +111,9 @@ export function findOutdatedArtworks(db: Database): readonly StoredArtwork[] {
   return db
     .select()
     .from(artworks)
-    .where(sql`coalesce(json_extract(${artworks.measurement}, '$.edition'), 0) <> ${MEASUREMENT_EDITION}`)
+    .where(
+      sql`coalesce(json_extract(${artworks.measurement}, '$.value.edition'), json_extract(${artworks.measurement}, '$.edition'), 0) <> ${MEASUREMENT_EDITION}`,
+    )
     .all()
     .map(toArtwork);
 }

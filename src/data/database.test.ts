@@ -3,11 +3,12 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import BetterSqlite from 'better-sqlite3';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
-import { NewerDatabaseError, openDatabase } from './database';
+import { inTransaction, NewerDatabaseError, openDatabase, OrphanedRowsError } from './database';
 import { PLAIN_DETAILS } from '../core/costing';
 import { findItem } from './item-store';
 import { loadMinimums } from './offer-store';
 import { findOrder } from './order-store';
+import { loadQuotes } from './quote-store';
 import { loadBlanks, loadVinyls } from './shelf-store';
 import { insertShop, loadShop, updateShop } from './shop-store';
 
@@ -149,5 +150,71 @@ describe('opening the shop’s file', () => {
     expect(db.$client.pragma('foreign_keys', { simple: true })).toBe(1);
     expect(() => db.$client.exec('delete from items where id = 5')).toThrow(/FOREIGN KEY/);
     db.$client.close();
+  });
+
+  it('a migration that would leave rows pointing nowhere is refused at every start, and nothing of it stays', () => {
+    openAsOf(13);
+    tamper((client) => {
+      client.pragma('foreign_keys = OFF');
+      client.exec("insert into stock_lines (lot_id, at_ms, cause, quantity) values (99, 1, 'counted', 1)");
+    });
+    for (const start of ['first', 'second']) {
+      expect(() => openDatabase(file, MIGRATIONS), start).toThrow(OrphanedRowsError);
+      expect(() => openDatabase(file, MIGRATIONS), start).toThrow(/rows in stock_lines point to something that is not/);
+    }
+    tamper((client) => {
+      expect(client.prepare("select name from sqlite_master where name in ('units', 'pieces')").pluck().all()).toEqual([
+        'units',
+      ]);
+      client.exec('delete from stock_lines where lot_id = 99');
+    });
+    openDatabase(file, MIGRATIONS).$client.close();
+  });
+
+  it('sessions, their lines and wear keep their ties when their tables are renamed; what points nowhere is let go', () => {
+    openAsOf(13);
+    tamper((client) => {
+      client.pragma('foreign_keys = OFF');
+      client.exec(`
+      insert into work (id, station, started_at_ms, stopped_at_ms, outcome) values (4, 'cut', 1, 2, 'done');
+      insert into lots (id, key, form, received_at_ms, unit_cost, left, from_lot_id) values (1, 'vinyl:1', 'roll', 1, 2, 3, 77);
+      insert into stock_lines (lot_id, at_ms, cause, quantity, work_id) values (1, 1, 'cut', 3, 4), (1, 1, 'counted', 0, 5)`);
+    });
+    const { $client: client } = openDatabase(file, MIGRATIONS);
+    expect(client.prepare('select session_id from stock_lines order by id').pluck().all()).toEqual([4, null]);
+    expect(client.prepare('select from_lot_id from lots').pluck().get()).toBeNull();
+    expect(() => client.exec('delete from work_sessions')).toThrow(/FOREIGN KEY/);
+    client.close();
+  });
+
+  it('a quote from before there were options is read as one without any', () => {
+    openAsOf(13);
+    tamper((client) => {
+      client.pragma('foreign_keys = OFF');
+      client.exec(`insert into quotes (customer_name, item_id, at_ms, facts) values ('Wren', 1, 1, '{"quantity":2}')`);
+      client.exec("insert into blanks (id, name, supplier, fabric, heating) values (1, 'Towel', '', 'cotton', 'flat')");
+      client.exec(
+        "insert into items (id, name, blank_id, size_name, colour_name, area_basis, quantity, price) values (1, 'Towel', 1, 'one', 'white', 'box', 1, 1)",
+      );
+    });
+    const db = openDatabase(file, MIGRATIONS);
+    expect(loadQuotes(db, 5)[0]!.facts).toEqual({ quantity: 2, options: [], optionIndexes: [] });
+    db.$client.close();
+  });
+});
+
+describe('a transaction', () => {
+  it('is whole or nothing, and a promise in it does not compile', () => {
+    const db = openDatabase(':memory:', MIGRATIONS);
+    const failing = (): void =>
+      inTransaction(db, (): void => {
+        insertShop(db, IDENTITY, {});
+        throw new Error('half way');
+      });
+    expect(failing).toThrow('half way');
+    expect(loadShop(db)).toBeNull();
+    // @ts-expect-error An async change would be committed before it had run.
+    expect(() => inTransaction(db, async () => insertShop(db, IDENTITY, {}))).toThrow(/promise/);
+    expect(inTransaction(db, () => 7)).toBe(7);
   });
 });

@@ -4,7 +4,7 @@ import { existsSync, mkdirSync, readFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import BetterSqlite from 'better-sqlite3';
 import { drizzle, type BetterSQLite3Database } from 'drizzle-orm/better-sqlite3';
-import { migrate } from 'drizzle-orm/better-sqlite3/migrator';
+import { readMigrationFiles } from 'drizzle-orm/migrator';
 import * as schema from './schema';
 
 export type Database = BetterSQLite3Database<typeof schema> & { readonly $client: BetterSqlite.Database };
@@ -18,6 +18,20 @@ export class NewerDatabaseError extends Error {
     this.name = 'NewerDatabaseError';
   }
 }
+
+/** A migration would have left rows that point nowhere; the file is as it was before. */
+export class OrphanedRowsError extends Error {
+  constructor(tables: readonly string[]) {
+    super(
+      `The file can't be brought up to date: rows in ${tables.join(', ')} point to something that is not there. It is left as it was. Restore an older copy of the file, or start the Chiral that wrote it.`,
+    );
+    this.name = 'OrphanedRowsError';
+  }
+}
+
+/** As Drizzle's own migrator makes it. */
+const MIGRATIONS_TABLE =
+  'create table if not exists __drizzle_migrations (id serial primary key, hash text not null, created_at numeric)';
 
 type Journal = { readonly entries: readonly { readonly when: number; readonly tag: string }[] };
 
@@ -42,7 +56,7 @@ export function openDatabase(file: string, migrationsFolder: string): Database {
     const db = drizzle(client, { schema });
     if (newest && applied !== newest.when) {
       if (applied !== null && file !== ':memory:') copyBefore(client, file, newest.tag);
-      migrateWhole(client, db, migrationsFolder);
+      migrateWhole(client, migrationsFolder);
     }
     return db;
   } catch (error) {
@@ -62,26 +76,46 @@ function readLastMigration(client: BetterSqlite.Database): number | null {
 }
 
 /**
+ * Every migration that the file lacks, and the check that no row points nowhere, in one transaction: all of it or nothing.
  * Tables that are made anew are dropped and renamed, which foreign keys would answer by taking away the rows that point to
- * them; no setting of them can be changed inside the migration's own transaction.
+ * them; they can only be switched outside a transaction.
+ * @throws OrphanedRowsError and leaves the file as it was
  */
-function migrateWhole(
-  client: BetterSqlite.Database,
-  db: BetterSQLite3Database<typeof schema>,
-  migrationsFolder: string,
-): void {
+function migrateWhole(client: BetterSqlite.Database, migrationsFolder: string): void {
+  const wanted = readMigrationFiles({ migrationsFolder });
   client.pragma('foreign_keys = OFF');
-  migrate(db, { migrationsFolder });
-  const broken = client.pragma('foreign_key_check') as readonly { readonly table: string }[];
-  if (broken.length > 0)
-    throw new Error(
-      `The migration left rows in ${[...new Set(broken.map((row) => row.table))].join(', ')} that point nowhere. The copy beside the file is as it was before.`,
-    );
-  client.pragma('foreign_keys = ON');
+  try {
+    client
+      .transaction(() => {
+        client.exec(MIGRATIONS_TABLE);
+        const applied = readLastMigration(client) ?? 0;
+        const note = client.prepare('insert into __drizzle_migrations (hash, created_at) values (?, ?)');
+        for (const { sql, hash, folderMillis } of wanted.filter((migration) => migration.folderMillis > applied)) {
+          for (const statement of sql) client.exec(statement);
+          note.run(hash, folderMillis);
+        }
+        const orphans = client.pragma('foreign_key_check') as readonly { readonly table: string }[];
+        if (orphans.length > 0) throw new OrphanedRowsError([...new Set(orphans.map((row) => row.table))]);
+      })
+      .immediate();
+  } finally {
+    client.pragma('foreign_keys = ON');
+  }
 }
 
 /** A whole copy of the file as it was before the migration named `tag`; one that is there already is kept. */
 function copyBefore(client: BetterSqlite.Database, file: string, tag: string): void {
   const copy = `${file}.before-${tag}`;
   if (!existsSync(copy)) client.prepare('vacuum into ?').run(copy);
+}
+
+/**
+ * Runs `change` whole or not at all; within another one it is part of that. The driver is synchronous: an async `change` would
+ * be committed before it had run, so it does not compile.
+ */
+export function inTransaction<Change extends () => unknown>(
+  db: Database,
+  change: ReturnType<Change> extends PromiseLike<unknown> ? never : Change,
+): ReturnType<Change> {
+  return db.transaction(() => (change as () => ReturnType<Change>)());
 }

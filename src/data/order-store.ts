@@ -4,7 +4,7 @@ import { and, asc, desc, eq, inArray, isNotNull, isNull, notInArray, sql } from 
 import type { Made } from '../core/costing';
 import type { LineQuote, PartEvent } from '../core/orders';
 import { groupBy, type Minor } from '../core/units';
-import type { Database } from './database';
+import { inTransaction, type Database } from './database';
 import { customers, orderEvents, orderLines, orders, partEvents, parts, pieces, type OrderEventKind } from './schema';
 
 export type { OrderEventKind } from './schema';
@@ -228,11 +228,11 @@ const CLOSES: Readonly<Record<OrderEventKind, boolean | null>> = {
 
 /** Adds what happened, and with it whether the order is closed. */
 export function addOrderEvent(db: Database, orderId: number, kind: OrderEventKind, atMs: number, detail = ''): void {
-  db.transaction((tx) => {
-    tx.insert(orderEvents).values({ orderId, kind, atMs, detail }).run();
+  inTransaction(db, () => {
+    db.insert(orderEvents).values({ orderId, kind, atMs, detail }).run();
     const closes = CLOSES[kind];
     if (closes !== null)
-      tx.update(orders)
+      db.update(orders)
         .set({ closedAtMs: closes ? atMs : null })
         .where(eq(orders.id, orderId))
         .run();

@@ -4,7 +4,7 @@ import { and, asc, eq, gte, inArray, isNotNull, isNull, ne } from 'drizzle-orm';
 import type { Station } from '../core/orders';
 import { groupBy } from '../core/units';
 import type { Database } from './database';
-import { work, workSessionParts, type SessionOutcome } from './schema';
+import { workSessions, workSessionParts, type SessionOutcome } from './schema';
 
 export type SessionPart = { readonly partId: number; readonly estimateSeconds: number };
 /** Running while `stoppedAtMs` and `outcome` are null. */
@@ -17,7 +17,7 @@ export type StoredSession = {
   readonly parts: readonly SessionPart[];
 };
 
-function assemble(db: Database, rows: readonly (typeof work.$inferSelect)[]): readonly StoredSession[] {
+function assemble(db: Database, rows: readonly (typeof workSessions.$inferSelect)[]): readonly StoredSession[] {
   const members = groupBy(
     db
       .select()
@@ -39,12 +39,23 @@ function assemble(db: Database, rows: readonly (typeof work.$inferSelect)[]): re
 }
 
 export function loadRunningSessions(db: Database): readonly StoredSession[] {
-  return assemble(db, db.select().from(work).where(isNull(work.stoppedAtMs)).orderBy(asc(work.startedAtMs)).all());
+  return assemble(
+    db,
+    db.select().from(workSessions).where(isNull(workSessions.stoppedAtMs)).orderBy(asc(workSessions.startedAtMs)).all(),
+  );
 }
 
 /** Work started at or after an instant, running or ended, the earliest first. */
 export function loadSessionsSince(db: Database, fromMs: number): readonly StoredSession[] {
-  return assemble(db, db.select().from(work).where(gte(work.startedAtMs, fromMs)).orderBy(asc(work.startedAtMs)).all());
+  return assemble(
+    db,
+    db
+      .select()
+      .from(workSessions)
+      .where(gte(workSessions.startedAtMs, fromMs))
+      .orderBy(asc(workSessions.startedAtMs))
+      .all(),
+  );
 }
 
 /** Ended work on any of these parts whose minutes count: not the discarded. Each with all its parts. */
@@ -57,15 +68,21 @@ export function loadSessionsOnParts(db: Database, partIds: readonly number[]): r
     db,
     db
       .select()
-      .from(work)
-      .where(and(inArray(work.id, touched), isNotNull(work.stoppedAtMs), ne(work.outcome, 'discarded')))
-      .orderBy(asc(work.startedAtMs))
+      .from(workSessions)
+      .where(
+        and(
+          inArray(workSessions.id, touched),
+          isNotNull(workSessions.stoppedAtMs),
+          ne(workSessions.outcome, 'discarded'),
+        ),
+      )
+      .orderBy(asc(workSessions.startedAtMs))
       .all(),
   );
 }
 
 export function findSession(db: Database, id: number): StoredSession | null {
-  return assemble(db, db.select().from(work).where(eq(work.id, id)).all())[0] ?? null;
+  return assemble(db, db.select().from(workSessions).where(eq(workSessions.id, id)).all())[0] ?? null;
 }
 
 /** Several statements: call it inside a transaction. */
@@ -75,7 +92,7 @@ export function insertSession(
   startedAtMs: number,
   members: readonly SessionPart[],
 ): number {
-  const { id } = db.insert(work).values({ station, startedAtMs }).returning({ id: work.id }).get();
+  const { id } = db.insert(workSessions).values({ station, startedAtMs }).returning({ id: workSessions.id }).get();
   for (const member of members)
     db.insert(workSessionParts)
       .values({ sessionId: id, ...member })
@@ -87,9 +104,9 @@ export function insertSession(
 export function stopSession(db: Database, id: number, atMs: number, outcome: SessionOutcome): boolean {
   return (
     db
-      .update(work)
+      .update(workSessions)
       .set({ stoppedAtMs: atMs, outcome })
-      .where(and(eq(work.id, id), isNull(work.stoppedAtMs)))
+      .where(and(eq(workSessions.id, id), isNull(workSessions.stoppedAtMs)))
       .run().changes === 1
   );
 }

@@ -1,6 +1,7 @@
 // What a use case works with: the database and the clock. The one place that finds the shop's file.
 
 import { join } from 'node:path';
+import type { FormatSettings, MeasureSystem } from '../core/units';
 import { openDatabase, type Database } from '../data/database';
 import { insertShop, loadShop, type StoredShop } from '../data/shop-store';
 
@@ -42,4 +43,10 @@ export function getShop(context: ShopContext): StoredShop {
     {},
   );
   return loadShop(context.db)!;
+}
+
+/** How the server writes measures and money: as the shop does, metric unless the asker chose inches. */
+export function getSettings(context: ShopContext, system: MeasureSystem = 'metric'): FormatSettings {
+  const { locale, currency, timeZone } = getShop(context);
+  return { locale, currency, timeZone, system };
 }

@@ -8,7 +8,7 @@ const MEMORY_LIMIT_MB = 1024;
 
 /** The thread's first answer; `tooMuch` is thrown when it takes longer than `limitMs`, or more memory than it may. */
 export function runInThread<Answer>(input: {
-  readonly thread: 'measure-thread' | 'nest-thread' | 'pack-thread';
+  readonly thread: 'measure-thread' | 'nest-thread' | 'pack-thread' | 'book-thread';
   readonly task: unknown;
   readonly limitMs: number;
   readonly tooMuch: () => Error;

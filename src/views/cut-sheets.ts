@@ -1,8 +1,7 @@
 // Cut sheets: what waits to be cut, the stock for it, and saved loads. Types only.
 
 import type { PrepStep } from '../core/artwork';
-import type { CutSheet, CutSource, LoadFacts } from '../core/orders';
-import type { LotForm, SpoiledSpot, OffcutShape } from '../core/stock';
+import type { CutSheet, CutSource, LoadFacts, LotChoice } from '../core/orders';
 import type { VinylView } from './shelf';
 
 /** A part that waits to be cut, with what it is cut from: a layer of an artwork at a width. */
@@ -22,17 +21,6 @@ export type WaitingPart = {
   readonly cutSeconds: number;
 };
 
-export type StockChoice = {
-  readonly lotId: number;
-  readonly form: LotForm;
-  readonly widthMm: number;
-  readonly lengthMm: number | null;
-  readonly left: number;
-  readonly shape: OffcutShape | null;
-  readonly spoiledSpots: readonly SpoiledSpot[];
-  readonly code: string | null;
-};
-
 /** A layer of an item on the list. */
 export type UsualPiece = { readonly key: string; readonly name: string; readonly source: CutSource };
 
@@ -41,7 +29,7 @@ export type CutSheetsView = {
   readonly groups: readonly {
     readonly vinyl: VinylView;
     readonly parts: readonly WaitingPart[];
-    readonly stock: readonly StockChoice[];
+    readonly stock: readonly LotChoice[];
     /** Laid out and not cut yet. */
     readonly saved: readonly {
       readonly id: number;

@@ -1,8 +1,9 @@
 // Laying out in words: what a layout comes to, what stands in its way, and what would help.
 
 import type { LayoutFault, NestLayout, NestProblem, Leftover } from '../core/nesting';
-import type { LoadFacts } from '../core/orders';
+import type { BookingProblem, LoadFacts } from '../core/orders';
 import type { DayLoad, LoadPart } from '../core/scheduling';
+import { plural, verbFor } from './plural';
 import { formatArea, formatDuration, formatLength, formatShare, type FormatSettings } from '../core/units';
 
 export function describeNestProblem(problem: NestProblem, settings: FormatSettings): string {
@@ -21,7 +22,7 @@ export function describeNestProblem(problem: NestProblem, settings: FormatSettin
 /** The first sentence over a layout. */
 export function describeLayout(layout: NestLayout, stockName: string, settings: FormatSettings): string {
   const count = layout.placements.length,
-    parts = `${count} ${count === 1 ? 'part' : 'parts'}`;
+    parts = plural(count, 'part');
   const [only] = layout.sheets;
   const on =
     layout.sheets.length === 1 && only
@@ -42,6 +43,24 @@ export function describeFault(fault: LayoutFault, settings: FormatSettings): str
       return `${fault.pieceId} is not laid out.`;
     default:
       return fault satisfies never;
+  }
+}
+
+/** Why a saved cut sheet can't be booked as it is. */
+export function describeBookingProblem(problem: BookingProblem, settings: FormatSettings): string {
+  switch (problem.kind) {
+    case 'not-on-the-book':
+      return 'It lies on a piece of vinyl that is not in your stock. Add that to the stock first, or choose another lot.';
+    case 'unreadable':
+      return `The drawing of ${problem.names.join(', ')} can’t be read any more. Open it under Artwork, then lay out anew.`;
+    case 'stock-changed':
+      return 'The stock it lies on has changed since it was laid out. Reload, and lay out anew.';
+    case 'faulty':
+      return `This can’t be cut so. ${[...new Set(problem.faults.map((fault) => describeFault(fault, settings)))].slice(0, 3).join(' ')}`;
+    case 'only-spares':
+      return 'Nothing on it was ordered. Add at least one part of an order, or book the vinyl off by hand under Stock.';
+    default:
+      return problem satisfies never;
   }
 }
 
@@ -108,3 +127,12 @@ export function describeLeftover(leftover: Leftover, settings: FormatSettings): 
 export function describeDayLoad(load: DayLoad<LoadPart>, stocked: boolean, settings: FormatSettings): string {
   return `${load.parts.length} ${load.parts.length === 1 ? 'part' : 'parts'}, ${formatDuration(load.seconds, settings)}${!stocked ? ', nothing on the shelf' : load.today ? '' : ', no time left for it today'}`;
 }
+
+/** What is told once a load is cut: how many parts, and what to write on what is left. */
+export function describeCutLoad(parts: number, offcuts: readonly string[]): string {
+  const codes = offcuts.length > 0 ? `; write ${offcuts.join(', ')} on what is left` : '';
+  return `Booked: ${plural(parts, 'part')} ${verbFor(parts, 'is', 'are')} cut${codes}.`;
+}
+
+export const describeMoreSpares = (added: number, name: string): string =>
+  `${added} more of ${name} on it, for the shelf.`;

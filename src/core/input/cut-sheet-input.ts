@@ -2,7 +2,7 @@
 
 import * as yup from 'yup';
 import { NO_MARKS, type Inside, type WeedLines } from '../nesting';
-import type { Hold } from '../orders';
+import type { Hold, LeftoverChoice } from '../orders';
 import type { LotForm } from '../stock';
 import { numberBetween, oneOf, orNothing, rowId, shortText, wholeBetween } from './rules';
 
@@ -97,4 +97,17 @@ export const cutSheetInput = yup.object({
 });
 export const cutSheetVersion = yup.object({
   version: wholeBetween('Version', 1, Number.MAX_SAFE_INTEGER, 'As it was read.'),
+});
+
+/** A saved sheet is cut: as which version, and what of each of its sheets is saved; where nothing is said, the most. */
+export const cutSavedInput = cutSheetVersion.shape({
+  leftovers: yup
+    .array(
+      yup.object({
+        sheet: wholeBetween('Sheet', 0, 1000, 'Counted from 0.'),
+        kind: oneOf<LeftoverChoice>('Saved of it', ['strip', 'rectangles', 'shape', 'nothing']),
+      }),
+    )
+    .max(1000)
+    .default([]),
 });

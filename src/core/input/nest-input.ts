@@ -2,7 +2,7 @@
 
 import * as yup from 'yup';
 import type { Inside } from '../nesting';
-import { numberBetween, oneOf, orNothing, rowId, shortText, wholeBetween } from './rules';
+import { numberBetween, oneOf, shortText, wholeBetween } from './rules';
 
 const coordinate = (label: string) => numberBetween(label, -100_000, 100_000, 'In mm.');
 const ring = yup
@@ -50,34 +50,6 @@ const stock = yup.lazy((value: unknown) => {
     widthMm: length('Width'),
     lengthMm: length('Length'),
   });
-});
-
-/** A load that was cut: what it took of which lots, what is left of them, and how the parts share it. */
-const partShare = yup.object({ partId: rowId('Part'), areaMm2: numberBetween('Area', 0.0001, 1e9, 'In mm².') });
-
-export const cutLoadInput = yup.object({
-  /** The kept cut sheet that is done with it. */
-  sheetId: orNothing(rowId('Cut sheet')).default(null),
-  sheets: yup
-    .array(
-      yup.object({
-        lotId: rowId('Lot'),
-        usedLengthMm: numberBetween('Cut off', 0.1, 200_000, 'In mm.'),
-        /** Kept as offcuts: outlines of them where they lie on the stock. */
-        leftovers: yup.array(ring).max(10, 'Leftovers: at most ten.').default([]),
-        /** Pieces on it that no order asked for: they bear their share, and no order does. */
-        spareMm2: numberBetween('Spare', 0, 1e9, 'In mm².').default(0),
-        parts: yup.array(partShare).required().max(2000),
-        /** Islands of parts that are counted as cut with another sheet of the load: they bear their share here too. */
-        islands: yup.array(partShare).max(2000).default([]),
-      }),
-    )
-    .required()
-    .min(1, 'Sheets: at least one.')
-    .max(100)
-    .test('parts', 'Parts: at least one of an order in the load. Lay what is spare beside it.', (sheets) =>
-      sheets.some((sheet) => sheet.parts.length > 0),
-    ),
 });
 
 export const nestInput = yup.object({

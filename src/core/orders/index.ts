@@ -3,3 +3,6 @@ export * from './part';
 export * from './order';
 export * from './quote';
 export * from './cut-sheet';
+export * from './cut-job';
+export * from './load-stock';
+export * from './book-load';

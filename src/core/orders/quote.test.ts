@@ -22,6 +22,8 @@ const facts = freezeFacts({
   readyDay: '2026-12-01',
   wagePerHour: 1800,
   toBuy: [],
+  options: [],
+  optionIndexes: [],
 });
 
 describe('a quote', () => {

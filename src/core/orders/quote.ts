@@ -10,9 +10,10 @@ export type QuoteFacts = {
   readonly colourName: string;
   readonly vinylNames: readonly string[];
   readonly widthMm: number;
-  /** Options that are in it, in words and by their place in the item; left out of quotes older than options. */
-  readonly options?: readonly string[];
-  readonly optionIndexes?: readonly number[];
+  /** Options that are in it, in words. */
+  readonly options: readonly string[];
+  /** The same by their place in the item. */
+  readonly optionIndexes: readonly number[];
   readonly quantity: number;
   readonly each: Minor;
   readonly total: Minor;

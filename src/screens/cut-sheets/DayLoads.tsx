@@ -13,7 +13,8 @@ import { describeDayLoad, describeLayout, describeNestProblem } from '../../word
 import { chooseInWorker, nestInWorkers, stopNesting } from '../../workers/nest-client';
 import { callApi, wordsOf } from '../shared/api';
 import { useSettings } from '../shared/settings';
-import { makeJob, marginsOf, orderStock, sourceOf, toCutPieces, toCutSheet, toStock, type Laid } from './cut-load';
+import { makeJob, marginsOf, orderStock, toStock } from '../../core/orders';
+import { sourceOf, toCutPieces, toCutSheet, type Laid } from './cut-load';
 import { loadShapes } from './load-shapes';
 import { isShorter, SEED } from './use-load';
 

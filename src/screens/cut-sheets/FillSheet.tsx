@@ -5,6 +5,7 @@ import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import { useState } from 'react';
 import type { UsualPiece, WaitingPart } from '../../views/cut-sheets';
+import { plural } from '../../wording/plural';
 
 type Props = {
   readonly waiting: readonly WaitingPart[];
@@ -20,7 +21,7 @@ export function FillSheet({ waiting, usual, onParts, onUsual }: Props) {
   return (
     <>
       <Button aria-haspopup="menu" aria-expanded={anchor !== null} onClick={(event) => setAnchor(event.currentTarget)}>
-        Fill the rest
+        Fill what is left
       </Button>
       <Menu anchorEl={anchor} open={anchor !== null} onClose={close}>
         {waiting.length > 0 && (
@@ -30,7 +31,7 @@ export function FillSheet({ waiting, usual, onParts, onUsual }: Props) {
               onParts();
             }}
           >
-            with what else waits: {waiting.length} {waiting.length === 1 ? 'part' : 'parts'}
+            with what else waits: {plural(waiting.length, 'part')}
           </MenuItem>
         )}
         {usual.map((piece) => (

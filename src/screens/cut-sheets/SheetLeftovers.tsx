@@ -4,10 +4,9 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import Radio from '@mui/material/Radio';
 import RadioGroup from '@mui/material/RadioGroup';
 import type { Leftover } from '../../core/nesting';
+import type { LeftoverChoice } from '../../core/orders';
 import { describeLeftover } from '../../wording/nesting';
 import { useSettings } from '../shared/settings';
-
-export type LeftoverChoice = Leftover['kind'] | 'nothing';
 
 export function SheetLeftovers({
   leftovers,
@@ -19,12 +18,7 @@ export function SheetLeftovers({
   onChoose: (kind: LeftoverChoice) => void;
 }) {
   const settings = useSettings();
-  if (leftovers.length === 0)
-    return (
-      <p className="soft" style={{ margin: 0 }}>
-        Nothing worth saving is left of it.
-      </p>
-    );
+  if (leftovers.length === 0) return <p className="soft flat">Nothing worth saving is left of it.</p>;
   return (
     <RadioGroup
       row
@@ -32,9 +26,7 @@ export function SheetLeftovers({
       onChange={(_, kind) => onChoose(kind as LeftoverChoice)}
       aria-label="What is saved of what is left"
     >
-      <span className="soft" style={{ alignSelf: 'center', marginRight: 12 }}>
-        Keep of the rest
-      </span>
+      <span className="soft label">Save of what is left</span>
       {leftovers.map((leftover) => (
         <FormControlLabel
           key={leftover.kind}

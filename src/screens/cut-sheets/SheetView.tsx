@@ -7,7 +7,8 @@ import { formatLength } from '../../core/units';
 import type { WaitingPart } from '../../views/cut-sheets';
 import type { CutOutline } from '../../core/nesting';
 import { useSettings } from '../shared/settings';
-import { outlineOf, partIdOf, placementKey, tagOf, TAG_LETTERS, type Laid } from './cut-load';
+import { outlineOf, partIdOf, placementKey, tagOf, TAG_LETTERS } from '../../core/orders';
+import { type Laid } from './cut-load';
 
 type Props = {
   readonly use: SheetUse;

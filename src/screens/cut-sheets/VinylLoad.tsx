@@ -10,11 +10,13 @@ import { useMemo, useState } from 'react';
 import { NO_MARKS } from '../../core/nesting';
 import { listPartIds, type CutSheet } from '../../core/orders';
 import { formatDay, formatLength } from '../../core/units';
-import type { CutSheetsView, StockChoice } from '../../views/cut-sheets';
+import type { LotChoice } from '../../core/orders';
+import type { CutSheetsView } from '../../views/cut-sheets';
 import { callApi, wordsOf } from '../shared/api';
 import { NumberInput } from '../shared/NumberInput';
 import { useSettings } from '../shared/settings';
-import { keyOfSource, orderStock, sourceOf, type Group, type SavedSheet, type Setup } from './cut-load';
+import { keyOfSource, orderStock } from '../../core/orders';
+import { sourceOf, type Group, type SavedSheet, type Setup } from './cut-load';
 import type { SavedSheetId } from './save-sheet';
 import { LoadPanel } from './LoadPanel';
 import { LoadSetup } from './LoadSetup';
@@ -67,7 +69,7 @@ export function VinylLoad({ view, group, start, onSaved, onDone }: Props) {
     },
     onParts: (ids) => setChosen(new Set(ids)),
   });
-  const stock = useMemo((): readonly StockChoice[] => {
+  const stock = useMemo((): readonly LotChoice[] => {
     if (wish === 'shelf') return orderStock(group.stock);
     if (wish === 'mix') return orderStock(group.stock.filter((choice) => mix.has(choice.lotId)));
     const lot = group.stock.find((choice) => choice.lotId === wish);
@@ -98,7 +100,7 @@ export function VinylLoad({ view, group, start, onSaved, onDone }: Props) {
     setChosen((before) => new Set(on ? [...before, ...ids] : [...before].filter((id) => !ids.includes(id))));
   const toggleLoose = (key: string, on: boolean) =>
     setLoose((before) => new Set(on ? [...before, key] : [...before].filter((one) => one !== key)));
-  const nameLot = ({ form, code, lotId, widthMm, lengthMm, left }: StockChoice) =>
+  const nameLot = ({ form, code, lotId, widthMm, lengthMm, left }: LotChoice) =>
     form === 'roll'
       ? `Roll ${lotId}, ${formatLength(widthMm, settings)} wide, ${formatLength(left, settings)} left`
       : `${form === 'offcut' ? `Offcut ${code ?? lotId}` : `${Math.round(left)} × sheet`}, ${formatLength(widthMm, settings)} × ${formatLength(lengthMm ?? 0, settings)}`;

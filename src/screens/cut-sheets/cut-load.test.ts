@@ -1,27 +1,22 @@
 import { describe, expect, it } from 'vitest';
 import { DEFAULT_SHOP_FIGURES } from '../../core/materials';
 import { NO_MARKS, type NestLayout, type Placement } from '../../core/nesting';
-import type { StockChoice, WaitingPart } from '../../views/cut-sheets';
+import type { LotChoice } from '../../core/orders';
+import type { WaitingPart } from '../../views/cut-sheets';
 import type { CutShape } from '../../core/nesting';
 import {
   choicesOf,
-  dropGone,
   keyOfSource,
+  bookLoad,
   listLeftovers,
   makeJob,
   orderStock,
   partIdOf,
   placementKey,
-  sourceOf,
   tagOf,
-  toCutLoad,
-  toCutPieces,
-  toCutSheet,
-  toSpares,
   toStock,
-  type Laid,
-  type Setup,
-} from './cut-load';
+} from '../../core/orders';
+import { dropGone, sourceOf, toCutPieces, toCutSheet, toSpares, toLaidLoad, type Laid, type Setup } from './cut-load';
 import { toLoadFacts, writeSheet } from './export-load';
 
 const figures = {
@@ -69,7 +64,7 @@ const shape: CutShape = {
 const parts = [part(1), part(2, { dueDay: '2026-11-28' }), part(3, { widthMm: 60 })];
 const shapes = new Map(parts.map((one) => [keyOfSource(sourceOf(one)), shape]));
 const byPart = new Map(parts.map((one) => [one.partId, one]));
-const lot = (lotId: number, form: StockChoice['form'], more: Partial<StockChoice> = {}): StockChoice => ({
+const lot = (lotId: number, form: LotChoice['form'], more: Partial<LotChoice> = {}): LotChoice => ({
   lotId,
   form,
   widthMm: 300,
@@ -106,7 +101,7 @@ const layoutOf = (placements: readonly Placement[], sheets: NestLayout['sheets']
   density: 1,
   left: [],
 });
-const laidOut = (job: Laid['job'], layout: NestLayout, choices: readonly StockChoice[], own: Setup = setup): Laid => ({
+const laidOut = (job: Laid['job'], layout: NestLayout, choices: readonly LotChoice[], own: Setup = setup): Laid => ({
   job,
   layout,
   shapes,
@@ -203,7 +198,7 @@ describe('a load that is cut', () => {
       layoutOf([at(0, wide!.id, 0), at(1, wide!.id, 1), at(2, small!.id, 0)], [use(0, '3'), use(1, '2'), use(2, '1')]),
       [lot(3, 'offcut'), lot(2, 'sheet'), lot(1, 'roll')],
     );
-    const { sheets } = toCutLoad(laid, null, (sheet) => listLeftovers(laid, sheet)[0] ?? null);
+    const { sheets } = bookLoad(toLaidLoad(laid), new Map());
     expect(
       sheets.map((sheet) => [sheet.lotId, sheet.leftovers.length > 0, sheet.parts.map((own) => own.partId)]),
     ).toEqual([
@@ -222,23 +217,23 @@ describe('a load that is cut', () => {
     ];
     const own = makeJob(cut, shapes, plain),
       [body, bit, spare] = own.pieces;
-    const { sheets } = toCutLoad(
-      laidOut(
-        own,
-        layoutOf([at(0, body!.id, 0), at(0, bit!.id, 0), at(0, spare!.id, 0), at(0, spare!.id, 1)], [use(0, '1')]),
-        [lot(1, 'roll')],
+    const { sheets } = bookLoad(
+      toLaidLoad(
+        laidOut(
+          own,
+          layoutOf([at(0, body!.id, 0), at(0, bit!.id, 0), at(0, spare!.id, 0), at(0, spare!.id, 1)], [use(0, '1')]),
+          [lot(1, 'roll')],
+        ),
       ),
-      7,
-      () => null,
+      new Map(),
     );
     expect(sheets[0]!.parts).toEqual([
       { partId: 1, areaMm2: expect.closeTo(800 + 360 + 100 + 120 + 18 * Math.PI, 0) as number },
     ]);
     // Where one island found no room, the part is not cut: it waits, and bears nothing.
-    const short = toCutLoad(
-      laidOut(own, layoutOf([at(0, body!.id, 0), at(0, spare!.id, 0)], [use(0, '1')]), [lot(1, 'roll')]),
-      7,
-      () => null,
+    const short = bookLoad(
+      toLaidLoad(laidOut(own, layoutOf([at(0, body!.id, 0), at(0, spare!.id, 0)], [use(0, '1')]), [lot(1, 'roll')])),
+      new Map(),
     );
     expect(short.sheets[0]!.parts).toEqual([]);
     expect(sheets[0]!.spareMm2).toBeCloseTo(2 * (800 + 360 + 9 * Math.PI), 0);
@@ -251,14 +246,18 @@ describe('a load that is cut', () => {
     ];
     const own = makeJob(cut, shapes, plain),
       [body, bit, spare] = own.pieces;
-    const { sheets } = toCutLoad(
-      laidOut(
-        own,
-        layoutOf([at(0, body!.id, 0), at(1, bit!.id, 0), at(2, spare!.id, 0)], [use(0, '3'), use(1, '2'), use(2, '1')]),
-        [lot(3, 'offcut'), lot(2, 'sheet'), lot(1, 'roll')],
+    const { sheets } = bookLoad(
+      toLaidLoad(
+        laidOut(
+          own,
+          layoutOf(
+            [at(0, body!.id, 0), at(1, bit!.id, 0), at(2, spare!.id, 0)],
+            [use(0, '3'), use(1, '2'), use(2, '1')],
+          ),
+          [lot(3, 'offcut'), lot(2, 'sheet'), lot(1, 'roll')],
+        ),
       ),
-      null,
-      () => null,
+      new Map(),
     );
     expect(sheets.map((sheet) => [sheet.lotId, sheet.parts.length, sheet.islands.length, sheet.spareMm2 > 0])).toEqual([
       [3, 1, 0, false],
@@ -284,7 +283,7 @@ describe('a load that is cut', () => {
       ],
     ]);
     const laid = laidOut(job, layoutOf([at(0, small!.id, 0, { xMm: 20, yMm: 150 })], [use(0, '3')]), [spoiled]);
-    const leftovers = listLeftovers(laid, 0);
+    const leftovers = listLeftovers(toLaidLoad(laid), 0);
     expect(leftovers.length).toBeGreaterThan(0);
     for (const ring of leftovers.find((leftover) => leftover.kind === 'rectangles')!.pieces) {
       const xs = ring.map((point) => point.x),

@@ -30,8 +30,8 @@ import {
   placedOutlines,
   tagOf,
   TAG_LETTERS,
-  type Laid,
-} from './cut-load';
+} from '../../core/orders';
+import { type Laid } from './cut-load';
 
 type ByPart = ReadonlyMap<number, WaitingPart>;
 export const placementsOn = ({ layout }: Pick<Laid, 'layout'>, sheet: number): readonly Placement[] =>

@@ -5,7 +5,7 @@ import type { CutSheetsView } from '../../views/cut-sheets';
 import type { CutShape } from '../../core/nesting';
 import { shapeInWorker } from '../../workers/nest-client';
 import { fetchFile } from '../shared/api';
-import { keyOfSource } from './cut-load';
+import { keyOfSource } from '../../core/orders';
 
 /** Adds to `cache` what is not in it yet. What can't be read stays out. */
 export async function loadShapes(

@@ -12,27 +12,22 @@ import {
   type Placement,
 } from '../../core/nesting';
 import { listPartIds, type CutSheetPiece, type CutSource } from '../../core/orders';
-import type { CutSheetsView, StockChoice, UsualPiece, WaitingPart } from '../../views/cut-sheets';
+import type { LotChoice } from '../../core/orders';
+import type { CutSheetsView, UsualPiece, WaitingPart } from '../../views/cut-sheets';
 import { describeNestProblem } from '../../wording/nesting';
 import { fillInWorker, nestInWorkers, stopNesting } from '../../workers/nest-client';
 import { wordsOf } from '../shared/api';
 import { useSettings } from '../shared/settings';
+import { choicesOf, makeJob, marginsOf, placementKey, tagOf, toStock, type CutJob } from '../../core/orders';
 import {
-  choicesOf,
   dropGone,
-  makeJob,
-  marginsOf,
-  placementKey,
   sourceOf,
-  tagOf,
   toCutPieces,
   toCutSheet,
   toSpares,
-  toStock,
   type Group,
   type SavedSheet,
   type Laid,
-  type CutJob,
   type Setup,
 } from './cut-load';
 import { useSavedSheet, type SavedSheetId } from './save-sheet';
@@ -61,7 +56,7 @@ type Input = {
 };
 export type LoadInput = {
   readonly parts: readonly WaitingPart[];
-  readonly stock: readonly StockChoice[];
+  readonly stock: readonly LotChoice[];
   readonly setup: Setup;
   readonly loose: ReadonlySet<string>;
 };

@@ -1,6 +1,7 @@
 // Keeping, changing and taking off artworks. The server measures the original itself; no figure is taken from a page.
 
 import type { InferType } from 'yup';
+import { inTransaction } from '../../data/database';
 import { getWornLayers, type Licence, type PrepStep } from '../../core/artwork/index';
 import type { artworkChange } from '../../core/input/index';
 import {
@@ -101,7 +102,7 @@ export async function saveArtwork(shop: ShopContext, file: NewArtwork): Promise<
     layerNames: nameLayers(measured, file.layerNames),
     layerVinylIds: assignVinyls(shop, measured, file.layerVinylIds),
   };
-  return { id: shop.db.transaction(() => insertArtwork(shop.db, fields)) };
+  return { id: inTransaction(shop.db, () => insertArtwork(shop.db, fields)) };
 }
 
 export async function changeArtwork(
@@ -122,7 +123,7 @@ export async function changeArtwork(
     layerNames: nameLayers(measured, change.layerNames),
     layerVinylIds: assignVinyls(shop, measured, change.layerVinylIds),
   };
-  const saved = shop.db.transaction(() => {
+  const saved = inTransaction(shop.db, () => {
     const users = countLayersInUse(shop.db, id);
     const worn = getWornLayers(measured.measurement).length;
     if (users !== null && users !== worn)

@@ -2,6 +2,7 @@
 
 import type { InferType } from 'yup';
 import type { spoilInput, startSessionInput } from '../../core/input/index';
+import { inTransaction } from '../../data/database';
 import { findReadyParts, STATION_STEPS, type PartEvent } from '../../core/orders/index';
 import { addPartEvents, countUndoneOfSession, findOrderIdsOfParts, loadOrders } from '../../data/order-store';
 import { findSession, insertSession, loadRunningSessions, stopSession } from '../../data/work-store';
@@ -39,7 +40,7 @@ function requireParts(orders: readonly ReadOrder[], partIds: readonly number[]):
 /** Starts the clock at a station on parts that lie ready there. One piece of work a station at a time. */
 export function startSession(shop: ShopContext, input: InferType<typeof startSessionInput>): { id: number } {
   const { station } = input;
-  return shop.db.transaction(() => {
+  return inTransaction(shop.db, () => {
     if (loadRunningSessions(shop.db).some((work) => work.station === station))
       throw new ShopError(
         'conflict',
@@ -76,7 +77,7 @@ export function finishSession(
   id: number,
   outcome: 'done' | 'paused' | 'discarded',
 ): { eventIds: readonly number[]; booked: readonly BookedStock[] } {
-  return shop.db.transaction(() => {
+  return inTransaction(shop.db, () => {
     const work = findSession(shop.db, id);
     if (!work) throw notFound('This timer');
     const atMs = shop.now();
@@ -110,7 +111,7 @@ export function finishSession(
 
 /** Marks parts as spoiled: they go back to be cut. With the blank lost, whatever was pressed on it has to be made again too. */
 export function spoilParts(shop: ShopContext, input: InferType<typeof spoilInput>): { eventIds: readonly number[] } {
-  return shop.db.transaction(() => {
+  return inTransaction(shop.db, () => {
     const orders = readOrdersOf(shop, input.partIds);
     const chosen = requireParts(orders, input.partIds);
     const uncut = chosen.find((part) => part.state === 'to-cut');
@@ -154,7 +155,7 @@ export function spoilParts(shop: ShopContext, input: InferType<typeof spoilInput
 
 /** Takes steps back that are the latest of their parts; what was logged stays logged. */
 export function undoSteps(shop: ShopContext, eventIds: readonly number[], partIds: readonly number[]): void {
-  shop.db.transaction(() => {
+  inTransaction(shop.db, () => {
     const wanted = new Set(eventIds);
     const atMs = shop.now();
     const events: NewEvent[] = [];

@@ -1,6 +1,7 @@
 // Orders to suppliers: placed, sent as CSV, PDF or a mail, and received against, in part or damaged, into lots of their own.
 
 import type { InferType } from 'yup';
+import { inTransaction } from '../../data/database';
 import { computePacksPrice, computeShipping, computeUsableArea, writeCsv } from '../../core/buying';
 import type { purchaseInput, receiveInput } from '../../core/input';
 import { apportion, groupBy, minor } from '../../core/units';
@@ -22,7 +23,7 @@ import { toSupplierView } from './offer-index';
 
 /** One purchase a supplier. Prices are those of the offers now, not what a page says. */
 export function placePurchases(shop: ShopContext, input: InferType<typeof purchaseInput>): { ids: readonly number[] } {
-  return shop.db.transaction(() => {
+  return inTransaction(shop.db, () => {
     const offers = new Map(
       findOffers(
         shop.db,
@@ -70,7 +71,7 @@ export function receivePurchase(
   input: InferType<typeof receiveInput>,
   version: number,
 ): void {
-  shop.db.transaction(() => {
+  inTransaction(shop.db, () => {
     const purchase = requirePurchase(shop, id);
     if (purchase.closedAtMs !== null)
       throw new ShopError('conflict', 'This purchase is closed: all of it was received before.');

@@ -1,5 +1,6 @@
 // Suppliers and their offers; price lists, looked at first and then applied as a whole or not at all.
 
+import { inTransaction } from '../../data/database';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { InferType } from 'yup';
@@ -77,7 +78,7 @@ export function archiveSupplier(shop: ShopContext, id: number, archived: boolean
 
 /** Adds an offer by hand. @throws ShopError where the supplier has one of that article already. */
 export function addOffer(shop: ShopContext, input: InferType<typeof offerInput>): { id: number } {
-  return shop.db.transaction(() => {
+  return inTransaction(shop.db, () => {
     if (!findSupplier(shop.db, input.supplierId)) throw notFound('This supplier');
     if (loadOffers(shop.db, input.supplierId).some((offer) => offer.code === input.code))
       throw new ShopError(
@@ -96,7 +97,7 @@ export function changeOffer(
   input: InferType<typeof offerInput>,
   version: number,
 ): { id: number } {
-  return shop.db.transaction(() => {
+  return inTransaction(shop.db, () => {
     const [offer] = findOffers(shop.db, [id]);
     if (!offer) throw notFound('This offer');
     if (offer.version !== version) throw stale('This offer');
@@ -133,7 +134,7 @@ export function loadHistory(shop: ShopContext, offerId: number): OfferHistory {
 export function matchPart(shop: ShopContext, offerId: number, position: number, key: string | null): void {
   if (key !== null && !listThings(shop).some((thing) => thing.key === key))
     throw new ShopError('invalid', 'Thing: it is not on the shelf any more. Choose another.', 'key');
-  if (!shop.db.transaction(() => setPartKey(shop.db, offerId, position, key))) throw notFound('This offer');
+  if (!inTransaction(shop.db, () => setPartKey(shop.db, offerId, position, key))) throw notFound('This offer');
 }
 
 const TABLE_WORDS: Readonly<Record<TableProblem['kind'], string>> = {
@@ -242,7 +243,7 @@ export function applyList(
   bytes: Uint8Array,
   facts: Facts,
 ): { fresh: number; changed: number; dropped: number } {
-  return shop.db.transaction(() => {
+  return inTransaction(shop.db, () => {
     const { preview, offers, gone } = readList(shop, supplierId, bytes, facts);
     if (preview.missingColumns.length > 0)
       throw new ShopError('invalid', `Say which columns hold ${preview.missingColumns.join(' and ')} first.`, 'match');

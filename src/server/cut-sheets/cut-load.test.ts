@@ -64,6 +64,7 @@ describe('a load that was cut', () => {
           usedLengthMm: 120.04,
           leftovers: [],
           spareMm2: 0,
+          islands: [],
           parts: [
             { partId: parts[0]!.partId, areaMm2: 3000 },
             { partId: parts[1]!.partId, areaMm2: 1000 },
@@ -115,6 +116,7 @@ describe('a load that was cut', () => {
           usedLengthMm: 100,
           leftovers: [behind(300, 400 - 300, 300)],
           spareMm2: 0,
+          islands: [],
           parts: waiting(id).map((part) => ({ partId: part.partId, areaMm2: 1 })),
         },
       ],
@@ -158,6 +160,7 @@ describe('a load that was cut', () => {
             usedLengthMm: 100,
             leftovers: [behind(300, 400 - 300, 300)],
             spareMm2: 0,
+            islands: [],
             parts: own.map((part) => ({ partId: part.partId, areaMm2: 1 })),
           },
         ],
@@ -177,6 +180,7 @@ describe('a load that was cut', () => {
           usedLengthMm: 100,
           leftovers: [],
           spareMm2: 0,
+          islands: [],
           parts: [{ partId: parts[2]!.partId, areaMm2: 1 }],
         },
       ],
@@ -193,6 +197,7 @@ describe('a load that was cut', () => {
             usedLengthMm: 200,
             leftovers: [behind(300, 400 - 300, 300)],
             spareMm2: 0,
+            islands: [],
             parts: [{ partId: parts[3]!.partId, areaMm2: 50_000 }],
           },
         ],
@@ -259,6 +264,7 @@ describe('a load that was cut', () => {
         usedLengthMm: 100,
         leftovers: [behind(300, 100, 300)],
         spareMm2: at === 0 ? 5 : 0,
+        islands: [],
         parts: own[at]!.map((part) => ({ partId: part.partId, areaMm2: 1 })),
       })),
     });
@@ -293,6 +299,7 @@ describe('a load that was cut', () => {
           usedLengthMm: 100,
           leftovers: [behind(300, 200, 200)],
           spareMm2: 0,
+          islands: [],
           parts: waiting(id).map((part) => ({ partId: part.partId, areaMm2: 1 })),
         },
       ],
@@ -314,6 +321,7 @@ describe('a load that was cut', () => {
           usedLengthMm: 100,
           leftovers: [],
           spareMm2: 0,
+          islands: [],
           parts: parts.map((part) => ({ partId: part.partId, areaMm2: 1 })),
         },
       ],
@@ -338,7 +346,16 @@ describe('a load that was cut', () => {
     });
     const sheet = (at: number, lotId: number, usedLengthMm = 100) => ({
       sheetId: null,
-      sheets: [{ lotId, usedLengthMm, leftovers: [], spareMm2: 0, parts: [{ partId: parts[at]!.partId, areaMm2: 1 }] }],
+      sheets: [
+        {
+          lotId,
+          usedLengthMm,
+          leftovers: [],
+          spareMm2: 0,
+          islands: [],
+          parts: [{ partId: parts[at]!.partId, areaMm2: 1 }],
+        },
+      ],
     });
     cutLoad(shop, sheet(0, sheetId));
     expect((await refusalOf(() => cutLoad(shop, sheet(0, roll.lotId)))).message).toMatch(/Piece 1 is cut already/);

@@ -8,6 +8,7 @@ import { groupBy } from '../../core/units/index';
 import { loadSavedSheets } from '../../data/cut-sheet-store';
 import { loadItems } from '../../data/item-store';
 import { loadLotsOnShelf } from '../../data/stock-store';
+import { toLotChoice } from './lot-choice';
 import type { CutSheetsView, UsualPiece, WaitingPart } from '../../views/cut-sheets';
 import { getShop, type ShopContext } from '../context';
 import { loadMaterials, readMadeLines } from '../items/materials';
@@ -55,9 +56,7 @@ export function loadCutSheets(shop: ShopContext): CutSheetsView {
             {
               vinyl,
               parts: own,
-              stock: lots.flatMap(({ id, form, widthMm, lengthMm, left, shape, spoiledSpots, code }) =>
-                widthMm ? [{ lotId: id, form, widthMm, lengthMm, left, shape, spoiledSpots, code }] : [],
-              ),
+              stock: lots.flatMap((lot) => toLotChoice(lot) ?? []),
               saved: (saved.get(vinylId) ?? []).map(({ id, version, savedAtMs, sheet }) => ({
                 id,
                 version,

@@ -141,6 +141,7 @@ it('what was cut meanwhile can’t be laid out any more, and cutting a saved she
         usedLengthMm: 100,
         leftovers: [],
         spareMm2: 0,
+        islands: [],
         parts: sheet.sheet.pieces[0]!.partIds.map((partId) => ({ partId: partId!, areaMm2: 100 })),
       },
     ],
@@ -165,7 +166,14 @@ it('more than was ordered bears its own share; an odd leftover keeps its shape',
   const { offcuts } = cutLoad(shop, {
     sheetId: null,
     sheets: [
-      { lotId: id, usedLengthMm: 90, leftovers: [ell], spareMm2: 3000, parts: [{ partId: partId!, areaMm2: 1000 }] },
+      {
+        lotId: id,
+        usedLengthMm: 90,
+        leftovers: [ell],
+        spareMm2: 3000,
+        islands: [],
+        parts: [{ partId: partId!, areaMm2: 1000 }],
+      },
     ],
   });
   const leftover = group().stock.find((lot) => lot.code === offcuts[0])!;

@@ -2,6 +2,7 @@
 
 import type { InferType } from 'yup';
 import type { cutSheetInput } from '../../core/input/index';
+import { inTransaction } from '../../data/database';
 import { findClash, listPartIds, STATION_STEPS, type CutSheetClash } from '../../core/orders/index';
 import { formatInstant } from '../../core/units/index';
 import {
@@ -21,7 +22,7 @@ import { readStored } from '../orders/read-orders';
 type SavedSheet = { readonly id: number; readonly version: number };
 
 export function saveCutSheet(shop: ShopContext, { vinylId, sheet }: InferType<typeof cutSheetInput>): SavedSheet {
-  return shop.db.transaction(() => {
+  return inTransaction(shop.db, () => {
     refuseClash(shop, null, sheet);
     return { id: insertSavedSheet(shop.db, { vinylId, sheet, savedAtMs: shop.now() }), version: 1 };
   });
@@ -33,7 +34,7 @@ export function changeCutSheet(
   version: number,
   { sheet }: InferType<typeof cutSheetInput>,
 ): SavedSheet {
-  return shop.db.transaction(() => {
+  return inTransaction(shop.db, () => {
     if (!findSavedSheet(shop.db, id)) throw notFound('This cut sheet');
     refuseClash(shop, id, sheet);
     if (!updateSavedSheet(shop.db, id, version, { sheet, savedAtMs: shop.now() })) throw stale('This cut sheet');

@@ -1,5 +1,6 @@
 // The demo shop's suppliers with their lists and older prices, and what lies on its shelf.
 
+import { inTransaction } from '../../data/database';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { lotInput, supplierInput, supplyInput } from '../../core/input/index';
@@ -72,7 +73,7 @@ export function seedDemoStock(shop: ShopContext, clock: { ms: number }, nowMs: n
     for (const { daysAgo, share } of [...file.olderPrices, { daysAgo: 2, share: 1 }]) {
       clock.ms = nowMs - daysAgo * DAY_MS;
       for (const offer of offers)
-        shop.db.transaction(() =>
+        inTransaction(shop.db, () =>
           putOffer(shop.db, { ...offer, price: minor(Math.round(offer.price * share)) }, clock.ms),
         );
     }

@@ -1,6 +1,7 @@
 // Adding, changing and taking off items; what an item refers to has to be there. What it costs is noted, so that a later change can be told.
 
 import type { InferType } from 'yup';
+import { inTransaction } from '../../data/database';
 import { getWornLayers } from '../../core/artwork';
 import { toAcceptedCost, type ItemPlan, type AcceptedCost, type Placement } from '../../core/costing';
 import type { itemInput } from '../../core/input';
@@ -126,7 +127,7 @@ function calculateAcceptedCost(
 
 export function addItem(shop: ShopContext, input: InferType<typeof itemInput>): { id: number } {
   return {
-    id: shop.db.transaction(() => {
+    id: inTransaction(shop.db, () => {
       const fields = toItemFields(shop, input);
       return insertItem(shop.db, fields, calculateAcceptedCost(shop, fields, null));
     }),
@@ -140,7 +141,7 @@ export function changeItem(
   version: number,
 ): { id: number } {
   if (!findItem(shop.db, id)) throw notFound('This item');
-  const saved = shop.db.transaction(() => {
+  const saved = inTransaction(shop.db, () => {
     const fields = toItemFields(shop, input);
     return updateItem(shop.db, id, fields, version, calculateAcceptedCost(shop, fields, id));
   });

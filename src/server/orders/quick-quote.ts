@@ -1,6 +1,7 @@
 // A quick quote: what so many of an item cost and should be asked for, and when they can be ready.
 
 import type { InferType } from 'yup';
+import { inTransaction } from '../../data/database';
 import {
   computeStripNeed,
   listMadeLayers,
@@ -187,7 +188,7 @@ export function saveQuote(shop: ShopContext, wish: Wish): { id: number } {
     wagePerHour: getShop(shop).figures.wagePerHour,
     toBuy: toBuy.map((thing) => thing.name),
   });
-  return shop.db.transaction(() => {
+  return inTransaction(shop.db, () => {
     // An order can follow only on an item: a drawing becomes one with its quote.
     const itemId = calculated.itemId ?? insertItem(shop.db, { ...item, price: each }, toAcceptedCost(cost, shop.now()));
     return { id: insertQuote(shop.db, { customerName: wish.customerName, itemId, atMs: shop.now(), facts }) };
@@ -204,7 +205,7 @@ function toView(shop: ShopContext, quote: StoredQuote): QuoteView {
   const cost = item
     ? priceItem({
         item,
-        variant: { sizeName: facts.sizeName, colourName: facts.colourName, options: facts.optionIndexes ?? [] },
+        variant: { sizeName: facts.sizeName, colourName: facts.colourName, options: facts.optionIndexes },
         quantity: facts.quantity,
         materials: loadMaterials(shop, { plans: [item] }),
         figures: getShop(shop).figures,

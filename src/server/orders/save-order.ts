@@ -2,6 +2,7 @@
 
 import type { InferType } from 'yup';
 import type { orderChange, orderInput } from '../../core/input/index';
+import { inTransaction } from '../../data/database';
 import { freezeQuote } from '../../core/orders/index';
 import { minor } from '../../core/units/index';
 import { findItems, type StoredItem } from '../../data/item-store';
@@ -85,7 +86,7 @@ export function placeOrder(shop: ShopContext, input: OrderWish): { id: number } 
     };
   });
   return {
-    id: shop.db.transaction(() => {
+    id: inTransaction(shop.db, () => {
       const customerId = ensureCustomer(shop.db, input.customerName, input.contact);
       return insertOrder(shop.db, {
         customerId,
@@ -107,7 +108,7 @@ export function changeOrder(
   version: number,
 ): void {
   const order = requireOrder(shop, id);
-  shop.db.transaction(() => {
+  inTransaction(shop.db, () => {
     if (!updateOrder(shop.db, id, { ...input, agreed: minor(input.agreed) }, version)) throw stale('This order');
     const changes = [
       order.order.dueDay === input.dueDay ? null : `due ${order.order.dueDay} → ${input.dueDay}`,
@@ -132,7 +133,7 @@ export type OrderMove = keyof typeof MOVES;
 export const isOrderMove = (text: string): text is OrderMove => Object.hasOwn(MOVES, text);
 
 export function moveOrder(shop: ShopContext, id: number, move: OrderMove): void {
-  shop.db.transaction(() => {
+  inTransaction(shop.db, () => {
     const { stage } = requireOrder(shop, id);
     const { from, event, refusal } = MOVES[move];
     if (!(from as readonly string[]).includes(stage)) throw new ShopError('conflict', refusal);

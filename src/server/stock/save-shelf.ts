@@ -1,6 +1,7 @@
 // Adding, changing and taking off vinyls and blanks, and the shop's own figures.
 
 import type { InferType } from 'yup';
+import { inTransaction } from '../../data/database';
 import { blankInput, shopInput, vinylInput } from '../../core/input/index';
 import type { ShopFigures } from '../../core/materials/index';
 import { getKindFacts, getOrdinaryDetails } from '../../core/materials/index';
@@ -62,7 +63,7 @@ export function archiveVinyl(shop: ShopContext, id: number, archived: boolean): 
 }
 
 export function addBlank(shop: ShopContext, input: InferType<typeof blankInput>): { id: number } {
-  return { id: shop.db.transaction(() => insertBlank(shop.db, toBlankFields(input))) };
+  return { id: inTransaction(shop.db, () => insertBlank(shop.db, toBlankFields(input))) };
 }
 
 export function changeBlank(
@@ -72,7 +73,7 @@ export function changeBlank(
   version: number,
 ): { id: number } {
   if (!findBlank(shop.db, id)) throw notFound('This blank');
-  if (!shop.db.transaction(() => updateBlank(shop.db, id, toBlankFields(input), version))) throw stale('This blank');
+  if (!inTransaction(shop.db, () => updateBlank(shop.db, id, toBlankFields(input), version))) throw stale('This blank');
   return { id };
 }
 
@@ -82,6 +83,6 @@ export function archiveBlank(shop: ShopContext, id: number, archived: boolean): 
 
 export function changeShop(shop: ShopContext, input: InferType<typeof shopInput>, version: number): void {
   const { figures, ...identity } = input;
-  if (!shop.db.transaction(() => updateShop(shop.db, identity, figures as ShopFigures, version)))
+  if (!inTransaction(shop.db, () => updateShop(shop.db, identity, figures as ShopFigures, version)))
     throw stale('The shop’s figures');
 }

@@ -3,6 +3,7 @@
 
 import type { InferType } from 'yup';
 import type { bookingInput, lotInput, offcutInput, spoiledSpotsInput } from '../../core/input';
+import { inTransaction } from '../../data/database';
 import {
   checkLine,
   cornered,
@@ -98,7 +99,7 @@ export function receiveLot(
     );
   if (input.form !== 'piece' && (input.widthMm === null || (input.form !== 'roll' && input.lengthMm === null)))
     throw new ShopError('invalid', 'Width: write how wide it is, and of sheets how long.', 'widthMm');
-  return shop.db.transaction(() => {
+  return inTransaction(shop.db, () => {
     const id = insertLot(shop.db, {
       key: input.key,
       form: input.form,
@@ -119,14 +120,14 @@ export function bookStock(
   id: number,
   { cause, quantity, note }: InferType<typeof bookingInput>,
 ): void {
-  shop.db.transaction(() =>
+  inTransaction(shop.db, () =>
     writeLine(shop, requireLot(shop, id), cause, cause === 'returned' ? quantity : -quantity, note),
   );
 }
 
 /** Brings the lot to what was counted; says by how much it was off. */
 export function countStock(shop: ShopContext, id: number, counted: number, note: string): { offBy: number } {
-  return shop.db.transaction(() => {
+  return inTransaction(shop.db, () => {
     const lot = requireLot(shop, id);
     if (lot.form !== 'roll' && !Number.isInteger(counted))
       throw new ShopError('invalid', 'Counted: whole pieces only.', 'counted');
@@ -164,7 +165,7 @@ export function setAsideOffcut(
   id: number,
   input: InferType<typeof offcutInput>,
 ): { id: number; code: string } {
-  return shop.db.transaction(() => {
+  return inTransaction(shop.db, () => {
     const lot = requireLot(shop, id);
     if (lot.form === 'piece') throw new ShopError('invalid', 'Only vinyl leaves offcuts.');
     if (lot.widthMm !== null && Math.min(input.widthMm, input.lengthMm) > lot.widthMm + 0.05)

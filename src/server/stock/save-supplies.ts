@@ -2,6 +2,7 @@
 
 import type { InferType } from 'yup';
 import type { supplyInput, wearInput } from '../../core/input';
+import { inTransaction } from '../../data/database';
 import { computeWear, getSupplyFacts, keyOf } from '../../core/stock';
 import { groupBy } from '../../core/units';
 import { loadLotsOnShelf } from '../../data/stock-store';
@@ -59,7 +60,7 @@ export function bookWear(
   id: number,
   { kind, amount, fromStock }: InferType<typeof wearInput>,
 ): { tookFromStock: boolean } {
-  return shop.db.transaction(() => {
+  return inTransaction(shop.db, () => {
     const supply = findSupply(shop.db, id);
     if (!supply) throw notFound(WHAT);
     const { wears, cleanable } = getSupplyFacts(supply.kind);

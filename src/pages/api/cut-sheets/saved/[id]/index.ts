@@ -1,7 +1,7 @@
-import { cutSheetInput, cutSheetVersion } from '../../../../core/input/index';
-import { endpoint, readId, readJson } from '../../../../server/endpoint';
-import { parseInput } from '../../../../server/errors';
-import { changeCutSheet, dropCutSheet } from '../../../../server/cut-sheets/save-cut-sheet';
+import { cutSheetInput, cutSheetVersion } from '../../../../../core/input/index';
+import { endpoint, readId, readJson } from '../../../../../server/endpoint';
+import { parseInput } from '../../../../../server/errors';
+import { changeCutSheet, dropCutSheet } from '../../../../../server/cut-sheets/save-cut-sheet';
 
 const WHAT = 'This cut sheet';
 export const PUT = endpoint(async ({ shop, api }) => {

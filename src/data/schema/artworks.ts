@@ -1,0 +1,39 @@
+// Artworks, and the files they came from.
+
+import { blob, index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import type { ArtworkMeasurement, ArtworkPicture, LeftOut, Licence, PrepStep } from '../../core/artwork';
+import { archivedAtMs, id, version } from '../columns';
+import { storedJson } from '../stored-json';
+
+export const artworks = sqliteTable(
+  'artworks',
+  {
+    id: id(),
+    name: text('name').notNull(),
+    fileName: text('file_name').notNull(),
+    /** At the width it was kept at; always written and read whole. */
+    measurement: storedJson<ArtworkMeasurement>('measurement').notNull(),
+    /** What makes it ready to cut, done anew from the original each time. */
+    steps: storedJson<readonly PrepStep[]>('steps').notNull().default([]),
+    layerVinylIds: storedJson<readonly (number | null)[]>('layer_vinyl_ids').notNull().default([]),
+    licence: text('licence').$type<Licence>().notNull().default('unknown'),
+    layerNames: storedJson<readonly string[]>('layer_names').notNull(),
+    picture: storedJson<ArtworkPicture>('picture').notNull(),
+    leftOut: storedJson<readonly LeftOut[]>('left_out').notNull(),
+    gradients: integer('gradients').notNull(),
+    sizeStated: integer('size_stated', { mode: 'boolean' }).notNull(),
+    originalBytes: integer('original_bytes').notNull(),
+    createdAtMs: integer('created_at_ms').notNull(),
+    archivedAtMs: archivedAtMs(),
+    version: version(),
+  },
+  (table) => [index('artworks_by_name').on(table.name)],
+);
+
+/** The file as it came, apart from the rest so that lists never read it. */
+export const artworkOriginals = sqliteTable('artwork_originals', {
+  artworkId: integer('artwork_id')
+    .primaryKey()
+    .references(() => artworks.id, { onDelete: 'cascade' }),
+  original: blob('original', { mode: 'buffer' }).notNull(),
+});

@@ -1,0 +1,26 @@
+// Where pieces are sold.
+
+import { sql } from 'drizzle-orm';
+import { sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
+import type { ChannelFees, ChannelKind } from '../../core/pricing';
+import { archivedAtMs, id, version } from '../columns';
+import { storedJson } from '../stored-json';
+
+/** Where pieces are sold, and what that takes of the price. */
+export const channels = sqliteTable(
+  'channels',
+  {
+    id: id(),
+    name: text('name').notNull(),
+    kind: text('kind').$type<ChannelKind>().notNull(),
+    /** Its fees; always written and read whole. */
+    fees: storedJson<ChannelFees>('fees').notNull(),
+    archivedAtMs: archivedAtMs(),
+    version: version(),
+  },
+  (table) => [
+    uniqueIndex('channels_once')
+      .on(table.name)
+      .where(sql`${table.archivedAtMs} is null`),
+  ],
+);

@@ -1,0 +1,37 @@
+// What happened to each part.
+
+import { sql } from 'drizzle-orm';
+import { check, index, integer, real, sqliteTable, text, type AnySQLiteColumn } from 'drizzle-orm/sqlite-core';
+import type { PartEventKind, SpoilageCause } from '../../core/orders';
+import { id } from '../columns';
+import { parts } from './orders';
+import { workSessions } from './work-sessions';
+
+export const partEvents = sqliteTable(
+  'part_events',
+  {
+    id: id(),
+    partId: integer('part_id')
+      .notNull()
+      .references(() => parts.id, { onDelete: 'cascade' }),
+    kind: text('kind').$type<Exclude<PartEventKind, 'to-cut'>>().notNull(),
+    atMs: integer('at_ms').notNull(),
+    sessionId: integer('session_id').references(() => workSessions.id),
+    /** For 'undone': the event taken back. */
+    undoes: integer('undoes').references((): AnySQLiteColumn => partEvents.id),
+    cause: text('cause').$type<SpoilageCause>(),
+    blankLost: integer('blank_lost', { mode: 'boolean' }).notNull(),
+    /** For 'cut': its share of the vinyl really cut off. */
+    vinylCost: real('vinyl_cost'),
+  },
+  (table) => [
+    index('part_events_by_part').on(table.partId),
+    index('part_events_by_session')
+      .on(table.sessionId)
+      .where(sql`${table.sessionId} is not null`),
+    index('part_events_undone')
+      .on(table.undoes)
+      .where(sql`${table.undoes} is not null`),
+    check('part_events_undo', sql`(${table.kind} = 'undone') = (${table.undoes} is not null)`),
+  ],
+);

@@ -1,0 +1,5 @@
+// A short warning at the edge of the screen.
+
+import { enqueueSnackbar } from 'notistack';
+
+export const warn = (what: string): void => void enqueueSnackbar(what, { variant: 'warning' });

@@ -1,0 +1,121 @@
+import { expect, it } from 'vitest';
+import { eachFresh, refusalOf, type TestShop } from '../../../test/demo-shop';
+import { cutSheetInput } from '../../core/input/index';
+import { NO_MARKS } from '../../core/nesting/index';
+import { findArtwork } from '../../data/artwork-store';
+import { findLot } from '../../data/stock-store';
+import { getShop } from '../context';
+import { parseInput } from '../errors';
+import { readOrder } from '../orders/read-orders';
+import { setAsideOffcut } from '../stock/save-stock';
+import { book } from '../threads/book-thread';
+import { cutSavedSheet } from './cut-saved-sheet';
+import { loadCutSheets } from './load-cut-sheets';
+import { changeCutSheet, saveCutSheet } from './save-cut-sheet';
+
+let shop: TestShop;
+eachFresh((fresh) => {
+  shop = fresh;
+});
+const group = () => loadCutSheets(shop).groups.find((one) => one.vinyl.name === 'Quay Hold, black')!;
+const rollOf = () => group().stock.find((lot) => lot.form === 'roll')!;
+const cut = (id: number, version: number, leftovers: Parameters<typeof cutSavedSheet>[2]['leftovers'] = []) =>
+  cutSavedSheet(shop, id, { version, leftovers }, async (task) => book(task));
+
+/** Two labels side by side, `acrossMm` apart; what the page says of the strip is nonsense, and must not matter. */
+function twoLabels(lotId: number, { acrossMm = 90, hold = 'suited' as const } = {}) {
+  const { vinyl, parts, stock } = group();
+  const lot = stock.find((one) => one.lotId === lotId) ?? { form: 'roll', widthMm: 500, lengthMm: null };
+  const own = parts.slice(0, 2);
+  const { artworkId, layerIndex, widthMm, mirrored } = own[0]!;
+  return parseInput(cutSheetInput, {
+    vinylId: vinyl.id,
+    sheet: {
+      gapMm: 6,
+      hold,
+      inside: 'bays',
+      marks: NO_MARKS,
+      lots: [{ lotId, form: lot.form, widthMm: lot.widthMm, lengthMm: lot.lengthMm ?? 900 }],
+      pieces: [
+        {
+          id: 'label',
+          name: 'label',
+          source: { artworkId, layerIndex, widthMm, mirrored },
+          island: null,
+          partIds: own.map((part) => part.partId),
+        },
+      ],
+      placements: own.map((_, copy) => ({
+        pieceId: 'label',
+        copy,
+        sheet: 0,
+        xMm: 20 + copy * acrossMm,
+        yMm: 20,
+        rotationDeg: 0,
+      })),
+      locked: [],
+      sheets: [{ sheet: 0, lotId, stockId: String(lotId), usedLengthMm: 1, usedMm2: 1, piecesMm2: 1, density: 0 }],
+    },
+  });
+}
+it('takes the strip that its pieces really need, whatever the page said of it; equal parts share it equally', async () => {
+  const { lotId, left } = rollOf();
+  const { unitCost } = findLot(shop.db, lotId)!;
+  const sheet = twoLabels(lotId);
+  const saved = saveCutSheet(shop, sheet);
+  const { partIds } = await cut(saved.id, saved.version);
+  const taken = left - findLot(shop.db, lotId)!.left;
+  // Where it begins, the label's own height at 72 mm wide, and the lead-out behind it; to the tenth of a mm.
+  const label = findArtwork(shop.db, sheet.sheet.pieces[0]!.source.artworkId)!.measurement;
+  const [layer] = label.layers;
+  const heightMm = (layer!.box.height * 72) / label.widthMm;
+  expect(taken).toBeCloseTo(20 + heightMm + getShop(shop).figures.leadMm, 0);
+  const orderId = loadOrderIdOf(partIds[0]!);
+  const bearing = readOrder(shop, orderId)!.parts.filter((part) => partIds.includes(part.id));
+  expect(bearing.map((part) => [part.state, part.knownVinyl])).toEqual([
+    ['cut', expect.closeTo((taken * unitCost) / 2, 4)],
+    ['cut', expect.closeTo((taken * unitCost) / 2, 4)],
+  ]);
+  expect(group().saved).toEqual([]);
+});
+
+function loadOrderIdOf(partId: number): number {
+  return shop.db.$client
+    .prepare(
+      'select l.order_id from parts p join pieces c on c.id = p.piece_id join order_lines l on l.id = c.line_id where p.id = ?',
+    )
+    .pluck()
+    .get(partId) as number;
+}
+
+it('of an offcut saves what was chosen: the most of it, or nothing', async () => {
+  const aside = () =>
+    setAsideOffcut(shop, rollOf().lotId, {
+      widthMm: 300,
+      lengthMm: 400,
+      takesMm: 400,
+      cornerWidthMm: 0,
+      cornerLengthMm: 0,
+      remark: '',
+    });
+  const first = saveCutSheet(shop, twoLabels(aside().id));
+  const { offcuts } = await cut(first.id, first.version);
+  expect(offcuts.length).toBeGreaterThan(0);
+  expect(group().stock.filter((lot) => offcuts.includes(lot.code ?? ''))).toHaveLength(offcuts.length);
+  const second = saveCutSheet(shop, twoLabels(aside().id));
+  expect((await cut(second.id, second.version, [{ sheet: 0, kind: 'nothing' }])).offcuts).toEqual([]);
+});
+
+it('is refused where its pieces lie on one another, where its stock is on no book, and where another window was quicker', async () => {
+  const { lotId, left } = rollOf();
+  const saved = saveCutSheet(shop, twoLabels(lotId, { acrossMm: 30 }));
+  expect(await refusalOf(() => cut(saved.id, saved.version))).toMatchObject({
+    code: 'conflict',
+    message: expect.stringMatching(/^This can’t be cut so\. Two parts are .* nearer than the gap/) as string,
+  });
+  const changed = changeCutSheet(shop, saved.id, saved.version, twoLabels(0));
+  expect((await refusalOf(() => cut(saved.id, changed.version))).message).toMatch(/not in your stock/);
+  expect((await refusalOf(() => cut(saved.id, saved.version))).code).toBe('stale');
+  expect((await refusalOf(() => cut(9999, 1))).code).toBe('not-found');
+  expect(findLot(shop.db, lotId)!.left).toBe(left);
+});

@@ -1,0 +1,24 @@
+// Runs in a thread of its own: a saved cut sheet with its drawings in, what cutting it books out.
+
+import { parentPort } from 'node:worker_threads';
+import { readCutShape, type CutShape, type ShapeWish } from '../../core/nesting';
+import { bookSavedLoad, type BookingProblem, type LoadBooking, type SavedLoad } from '../../core/orders';
+import type { Result } from '../../core/units';
+
+export type BookTask = Pick<SavedLoad, 'sheet' | 'stock' | 'turnable' | 'figures'> & {
+  readonly drawings: readonly { readonly key: string; readonly drawing: string; readonly wish: ShapeWish }[];
+  readonly parts: readonly (readonly [number, { readonly orderId: number; readonly pieceNumber: number }])[];
+  readonly leftovers: readonly (readonly [number, 'strip' | 'rectangles' | 'shape' | 'nothing'])[];
+};
+
+export function book({ drawings, parts, leftovers, ...load }: BookTask): Result<LoadBooking, BookingProblem> {
+  const shapes = new Map(
+    drawings.flatMap(({ key, drawing, wish }): [string, CutShape][] => {
+      const shape = readCutShape(drawing, wish);
+      return shape ? [[key, shape]] : [];
+    }),
+  );
+  return bookSavedLoad({ ...load, shapes, parts: new Map(parts), leftovers: new Map(leftovers) });
+}
+
+parentPort?.once('message', (task: BookTask) => parentPort?.postMessage(book(task)));
