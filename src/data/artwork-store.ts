@@ -1,6 +1,6 @@
 // Artworks with their measurements, and the files they came from.
 
-import { and, asc, eq, inArray, isNull, sql } from 'drizzle-orm';
+import { and, asc, eq, inArray, isNull, like, sql } from 'drizzle-orm';
 import {
   MEASUREMENT_EDITION,
   type ArtworkMeasurement,
@@ -9,6 +9,7 @@ import {
   type Licence,
   type PrepStep,
 } from '../core/artwork';
+import { toLikePattern } from './like';
 import type { Database } from './database';
 import { artworkOriginals, artworks } from './schema';
 
@@ -125,4 +126,19 @@ export function replaceMeasured(
   { measurement, picture, leftOut, gradients, sizeStated }: MeasuredFields,
 ): void {
   db.update(artworks).set({ measurement, picture, leftOut, gradients, sizeStated }).where(eq(artworks.id, id)).run();
+}
+
+/** Those on the list whose name holds the words. */
+export function findArtworksLike(
+  db: Database,
+  words: string,
+  limit: number,
+): readonly { readonly id: number; readonly name: string }[] {
+  const wanted = toLikePattern(words);
+  return db
+    .select({ id: artworks.id, name: artworks.name })
+    .from(artworks)
+    .where(and(like(artworks.name, wanted), isNull(artworks.archivedAtMs)))
+    .limit(limit)
+    .all();
 }

@@ -1,8 +1,9 @@
 // Items: a blank, artworks at places of it with a vinyl for each layer, and whatever else goes into them.
 
-import { and, asc, count, eq, inArray, isNull, sql } from 'drizzle-orm';
+import { and, asc, count, eq, inArray, isNull, like, sql } from 'drizzle-orm';
 import { PLAIN_DETAILS, type ItemPlan, type AcceptedCost, type Placement } from '../core/costing';
 import { groupBy } from '../core/units';
+import { toLikePattern } from './like';
 import type { Database } from './database';
 import { itemPlacements, items, itemVinyls } from './schema';
 
@@ -60,6 +61,27 @@ export function findItems(db: Database, ids: readonly number[]): readonly Stored
 }
 
 export const findItem = (db: Database, id: number): StoredItem | null => findItems(db, [id])[0] ?? null;
+
+/** Items on the list with this artwork at a place, or a layer in this vinyl. */
+export function findItemIdsUsing(
+  db: Database,
+  material: { readonly artworkId: number } | { readonly vinylId: number },
+): readonly number[] {
+  const users =
+    'artworkId' in material
+      ? db
+          .select({ id: itemPlacements.itemId })
+          .from(itemPlacements)
+          .where(eq(itemPlacements.artworkId, material.artworkId))
+      : db.select({ id: itemVinyls.itemId }).from(itemVinyls).where(eq(itemVinyls.vinylId, material.vinylId));
+  return db
+    .select({ id: items.id })
+    .from(items)
+    .where(and(inArray(items.id, users), isNull(items.archivedAtMs)))
+    .orderBy(asc(items.id))
+    .all()
+    .map((row) => row.id);
+}
 
 function writePlacements(db: Database, itemId: number, placements: readonly Placement[]): void {
   db.insert(itemPlacements)
@@ -139,4 +161,19 @@ export function countLayersInUse(db: Database, artworkId: number): number | null
     if (placement) return placement.vinylIds.length;
   }
   return null;
+}
+
+/** Those on the list whose name holds the words. */
+export function findItemsLike(
+  db: Database,
+  words: string,
+  limit: number,
+): readonly { readonly id: number; readonly name: string }[] {
+  const wanted = toLikePattern(words);
+  return db
+    .select({ id: items.id, name: items.name })
+    .from(items)
+    .where(and(like(items.name, wanted), isNull(items.archivedAtMs)))
+    .limit(limit)
+    .all();
 }

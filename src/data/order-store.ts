@@ -1,10 +1,11 @@
 // Orders with their customers, lines, pieces, parts, and the events of both. Events are only ever added.
 
-import { and, asc, desc, eq, inArray, isNotNull, isNull, notInArray, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, inArray, isNotNull, isNull, like, notInArray, or, sql } from 'drizzle-orm';
 import type { Made } from '../core/costing';
 import type { LineQuote, PartEvent } from '../core/orders';
 import { groupBy, type Minor } from '../core/units';
 import { inTransaction, type Database } from './database';
+import { toLikePattern } from './like';
 import { customers, orderEvents, orderLines, orders, partEvents, parts, pieces, type OrderEventKind } from './schema';
 
 export type { OrderEventKind } from './schema';
@@ -83,6 +84,25 @@ export function findOrderIdsOfParts(db: Database, partIds: readonly number[]): r
     .all()
     .map((row) => row.id);
 }
+
+/** Orders whose title or customer holds the words, or whose number they are; the first due first. */
+export function findOrdersLike(
+  db: Database,
+  words: string,
+  limit: number,
+): readonly { readonly id: number; readonly title: string; readonly customer: string; readonly dueDay: string }[] {
+  const wanted = toLikePattern(words);
+  const number = /^\d{1,9}$/.test(words.trim()) ? Number(words.trim()) : NO_ORDER;
+  return db
+    .select({ id: orders.id, title: orders.title, customer: customers.name, dueDay: orders.dueDay })
+    .from(orders)
+    .innerJoin(customers, eq(customers.id, orders.customerId))
+    .where(or(like(orders.title, wanted), like(customers.name, wanted), eq(orders.id, number)))
+    .orderBy(orders.dueDay)
+    .limit(limit)
+    .all();
+}
+const NO_ORDER = -1;
 
 /** The orders in the order asked for; ids that are not there are left out. */
 export function loadOrders(db: Database, ids: readonly number[]): readonly StoredOrder[] {

@@ -1,8 +1,9 @@
 // Vinyls and blanks.
 
-import { and, asc, eq, inArray, isNull, sql } from 'drizzle-orm';
+import { and, asc, eq, inArray, isNull, like, or, sql } from 'drizzle-orm';
 import { getOrdinaryDetails, type Blank, type BlankColour, type BlankSize, type Vinyl } from '../core/materials';
 import { groupBy } from '../core/units';
+import { toLikePattern } from './like';
 import type { Database } from './database';
 import { blankColours, blanks, blankSizes, supplies, vinyls } from './schema';
 
@@ -199,4 +200,34 @@ export function readShelfStamp(db: Database): readonly unknown[] {
         .get() ?? {},
     ),
   );
+}
+
+/** Those on the list whose name holds the words. */
+export function findVinylsLike(
+  db: Database,
+  words: string,
+  limit: number,
+): readonly { readonly id: number; readonly name: string; readonly colourName: string }[] {
+  const wanted = toLikePattern(words);
+  return db
+    .select({ id: vinyls.id, name: vinyls.name, colourName: vinyls.colourName })
+    .from(vinyls)
+    .where(and(or(like(vinyls.name, wanted), like(vinyls.colourName, wanted)), isNull(vinyls.archivedAtMs)))
+    .limit(limit)
+    .all();
+}
+
+/** Those on the list whose name holds the words. */
+export function findBlanksLike(
+  db: Database,
+  words: string,
+  limit: number,
+): readonly { readonly id: number; readonly name: string }[] {
+  const wanted = toLikePattern(words);
+  return db
+    .select({ id: blanks.id, name: blanks.name })
+    .from(blanks)
+    .where(and(like(blanks.name, wanted), isNull(blanks.archivedAtMs)))
+    .limit(limit)
+    .all();
 }

@@ -1,33 +1,18 @@
 // The comparison of vinyls, offers and blanks for one item. Types only.
 
-import type { Offer } from '../core/buying';
-import type { ItemEvidence } from '../core/costing';
-import type { Prices } from '../core/stock';
-import type { Minor } from '../core/units';
-import type { VinylView, BlankView } from './shelf';
+import type { CompareBasis, VinylOffer } from '../core/planning';
 import type { ArtworkView } from './artwork';
 import type { ItemView } from './items';
+import type { BlankView, VinylView } from './shelf';
 
 /** An item to be tried in other vinyls, with what was cut and spoiled of each so far. */
-export type CompareView = {
+export type CompareView = Omit<CompareBasis, 'item' | 'artworks' | 'blanks' | 'vinyls' | 'offers'> & {
   readonly item: ItemView;
   readonly artworks: readonly ArtworkView[];
   readonly blanks: readonly BlankView[];
   readonly vinyls: readonly VinylView[];
-  readonly prices: readonly (readonly [string, Prices])[];
-  readonly own: ItemEvidence;
   readonly offers: readonly CompareOffer[];
-  readonly evidence: readonly { readonly vinylId: number; readonly made: number; readonly spoiled: number }[];
 };
 
-/** An offer of a vinyl: what a m² of it comes to, landed, when so many packs are bought. */
-export type CompareOffer = {
-  readonly id: number;
-  readonly name: string;
-  readonly supplierName: string;
-  readonly vinylId: number;
-  readonly form: 'roll' | 'sheet';
-  readonly offer: Offer;
-  readonly shipping: Minor;
-  readonly freeFrom: Minor | null;
-};
+/** Long enough to be a roll, or short enough to be a sheet. */
+export type CompareOffer = VinylOffer & { readonly form: 'roll' | 'sheet' };

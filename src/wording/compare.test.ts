@@ -21,9 +21,10 @@ it('the verdict names the vinyl, by how much, how sure, and where it flips', () 
     { vinyl: DEAR, evidence: none },
     { vinyl: PLAIN_VINYL, evidence: none },
   ]);
-  expect(describeVerdict(compared, [0.1, 0.9], { over: 'wage', at: 650, beyond: 'Dear' }, settings)).toBe(
-    'Use Plain: 0.33 cheaper a good piece than Dear, in 90 % of what may come; Dear is cheaper once your hour is above 6.50.',
-  );
+  expect(describeVerdict(compared, [0.1, 0.9], { over: 'wage', at: 650, beyond: 'Dear' }, settings)).toEqual({
+    heading: 'Use Plain: 0.33 cheaper than Dear.',
+    because: 'Cheaper in 90 of 100 likely outcomes. Dear is cheaper once your hour is above 6.50.',
+  });
 });
 
 it('what is cheaper but not fit is said, and not told to be used', () => {
@@ -31,9 +32,12 @@ it('what is cheaper but not fit is said, and not told to be used', () => {
     { vinyl: PLAIN_VINYL, evidence: none },
     { vinyl: ROUGH, evidence: none },
   ]);
-  expect(describeVerdict(compared, null, null, settings)).toMatch(
-    /^Use Plain: Rough would be 0\.\d\d cheaper, but by your own grade for own use, not to sell\.$/,
-  );
+  expect(describeVerdict(compared, null, null, settings)).toEqual({
+    heading: 'Use Plain.',
+    because: expect.stringMatching(
+      /^Rough would be 0\.\d\d cheaper, but by your own grade for own use, not to sell\.$/,
+    ) as string,
+  });
 });
 
 it.each([

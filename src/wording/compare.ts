@@ -1,6 +1,7 @@
 // A comparison of vinyls in words: the verdict, where it flips, and what a vinyl is not fit for.
 
 import type { Compared, Unfit } from '../core/costing/compare-vinyls';
+import type { Flip } from '../core/planning/compare-item';
 import { formatLength, formatMoney, formatShare, type FormatSettings } from '../core/units';
 
 export function describeUnfit(unfit: Unfit, settings: FormatSettings): string {
@@ -22,12 +23,6 @@ export function describeUnfit(unfit: Unfit, settings: FormatSettings): string {
   }
 }
 
-export type Flip = {
-  readonly over: 'wage' | 'width' | 'quantity' | 'failure';
-  readonly at: number;
-  /** The one that is cheaper beyond it. */ readonly beyond: string;
-};
-
 /** Where the answer turns round, as a half sentence. */
 export function describeFlip({ over, at, beyond }: Flip, settings: FormatSettings): string {
   switch (over) {
@@ -44,30 +39,42 @@ export function describeFlip({ over, at, beyond }: Flip, settings: FormatSetting
   }
 }
 
-/** The first sentence: which vinyl, why, and how sure. Null where none can be made. */
+/** So many of a hundred likely outcomes, as a half sentence. */
+export const describeOdds = (share: number): string => `in ${Math.round(share * 100)} of 100 likely outcomes`;
+
+/** The verdict as a heading, and what supports it; null where it can be made in none of them. */
+export type CompareVerdict = { readonly heading: string; readonly because: string };
+
+/** Which vinyl, why, and how sure. `odds`: of each, the chance that it is the cheapest. */
 export function describeVerdict(
   compared: readonly Compared[],
   odds: readonly number[] | null,
   flip: Flip | null,
   settings: FormatSettings,
-): string | null {
-  const made = compared.flatMap((entry, index) =>
-    entry.cost.ok ? [{ entry, index, total: entry.cost.value.withRisk.value }] : [],
-  );
+): CompareVerdict | null {
+  const made = compared
+    .flatMap((entry, index) => (entry.cost.ok ? [{ entry, index, total: entry.cost.value.withRisk.value }] : []))
+    .sort((a, b) => a.total - b.total);
   const fit = made.filter(({ entry }) => entry.unfit.length === 0);
-  const best = [...(fit.length > 0 ? fit : made)].sort((a, b) => a.total - b.total)[0];
+  const best = fit[0] ?? made[0];
   if (!best) return null;
-  const other = made.filter(({ entry }) => entry !== best.entry).sort((a, b) => a.total - b.total)[0];
-  const name = best.entry.name;
-  if (!other) return `${name} is the only one it can be made in.`;
+  const use = fit.length > 0 ? `Use ${best.entry.name}` : `None is quite fit; ${best.entry.name}`;
+  const other = made.find(({ entry }) => entry !== best.entry);
+  if (!other) return { heading: `${best.entry.name} is the only one it can be made in.`, because: '' };
   const less = other.total - best.total;
-  const sure =
-    odds && best.total <= other.total ? `, in ${formatShare(odds[best.index]!, settings, 0)} of what may come` : '';
-  const why =
-    less > 0
-      ? `${formatMoney(less, settings)} cheaper a good piece than ${other.entry.name}${sure}`
-      : less === 0
-        ? `as cheap as ${other.entry.name}`
-        : `${other.entry.name} would be ${formatMoney(-less, settings)} cheaper, but ${describeUnfit(other.entry.unfit[0]!, settings)}`;
-  return `${fit.length === 0 ? 'None is quite fit for it; ' : ''}${fit.length === 0 ? name : `Use ${name}`}: ${why}${flip && less > 0 ? `; ${describeFlip(flip, settings)}` : ''}.`;
+  if (less < 0)
+    return {
+      heading: `${use}.`,
+      because: `${other.entry.name} would be ${formatMoney(-less, settings)} cheaper, but ${describeUnfit(other.entry.unfit[0]!, settings)}.`,
+    };
+  const sure = odds ? `Cheaper ${describeOdds(odds[best.index]!)}.` : '';
+  return {
+    heading:
+      less > 0
+        ? `${use}: ${formatMoney(less, settings)} cheaper than ${other.entry.name}.`
+        : `${use}: as cheap as ${other.entry.name}.`,
+    because: [sure, flip && less > 0 ? `${capitalise(describeFlip(flip, settings))}.` : ''].filter(Boolean).join(' '),
+  };
 }
+
+export const capitalise = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

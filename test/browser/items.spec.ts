@@ -53,7 +53,7 @@ test('two vinyls are compared: a verdict, line by line, with its odds and where 
   await open(page, `${server.address}/items/5`);
   await page.getByRole('link', { name: 'Compare vinyls' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText(
-    /^Use Tarn Smooth, cream: 0\.\d\d cheaper a good piece than Penny Flex, fern, in \d+ % of what may come/,
+    /^Use Tarn Smooth, cream: 0\.\d\d cheaper than Penny Flex, fern\.$/,
   );
   const lines = page.getByRole('region', { name: 'Line by line' });
   const chances = lines.getByRole('row', { name: /^Chance that it is the cheapest/ });
@@ -265,7 +265,7 @@ test('offers of one vinyl are compared: they fail alike, and it is told from how
   await page.getByRole('combobox', { name: 'Side by side' }).press('Enter');
   await page.getByRole('option', { name: 'offers of its vinyl' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText(
-    /^Use Tarn Smooth slate 25 m, Millrace Trade Rolls: 0\.\d\d cheaper a good piece than .*, in 100 % of what may come/,
+    /^Use Tarn Smooth slate 25 m, Millrace Trade Rolls: 0\.\d\d cheaper than /,
   );
   await expect(page.getByRole('region', { name: 'Where it flips' })).not.toContainText('go wrong');
   const worth = page.getByRole('region', { name: 'Worth buying' });

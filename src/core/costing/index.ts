@@ -13,3 +13,4 @@ export * from './joint-products';
 export * from './cost-change';
 export { believeFailure, type Belief, type Evidence } from './failure';
 export type { WearPrices } from './cost-lines';
+export { findMaterials, type MaterialLists } from './find-materials';

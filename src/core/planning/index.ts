@@ -2,3 +2,5 @@
 export * from './kit';
 export * from './break-even';
 export * from './worth-it';
+export * from './compare-candidates';
+export * from './compare-item';

@@ -64,7 +64,7 @@ function Artwork({ artwork, vinyls }: { artwork: ArtworkView; vinyls: readonly V
     setFailure(null);
     try {
       const layers = file.measurement.layers.map((layer) => layer.key);
-      await callApi('PUT', path, {
+      const fresh = await callApi<ArtworkView>('PUT', path, {
         name: state.name,
         licence: state.licence,
         steps,
@@ -72,7 +72,6 @@ function Artwork({ artwork, vinyls }: { artwork: ArtworkView; vinyls: readonly V
         layerVinylIds: layers.map((key) => state.vinylIds[key] ?? null),
         version: saved.version,
       });
-      const fresh = await callApi<ArtworkView>('GET', path);
       setSaved(fresh);
       desk.reset(openDesk(fresh));
       enqueueSnackbar('Saved.');

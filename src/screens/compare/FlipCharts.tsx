@@ -2,11 +2,11 @@
 
 import { CartesianGrid, Line, LineChart, ReferenceLine, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts';
 import { getCandidateName, type Candidate } from '../../core/costing/compare-vinyls';
+import type { CompareAxis, Curve } from '../../core/planning';
 import { formatLength, formatMoney, formatNumber, formatShare } from '../../core/units';
 import { useSettings, type Settings } from '../shared/settings';
-import type { Axis, Curve } from './calculate-compare';
 
-const TITLES: Readonly<Record<Axis, string>> = {
+const TITLES: Readonly<Record<CompareAxis, string>> = {
   wage: 'over your hour',
   width: 'over the width',
   quantity: 'over the number made at once',
@@ -15,7 +15,7 @@ const TITLES: Readonly<Record<Axis, string>> = {
 const COLOURS = ['#a5343c', '#3f5e86', '#3e7650', '#c98a12'] as const;
 const DASHES = [undefined, '7 4', '2 3', '9 3 2 3'] as const;
 
-function formatAt(axis: Axis, at: number, settings: Settings): string {
+function formatAt(axis: CompareAxis, at: number, settings: Settings): string {
   return {
     wage: () => formatMoney(Math.round(at), settings),
     width: () => formatLength(at, settings, 0),

@@ -14,7 +14,7 @@ import { itemInput } from '../../core/input';
 import { decideHandedness } from '../../core/materials';
 import { formatLength, formatMoney } from '../../core/units';
 import type { FrameView } from '../../views/frame';
-import type { ItemEditorView, ItemView } from '../../views/items';
+import type { ItemEditorView } from '../../views/items';
 import { describeLicenceCaution } from '../../wording/findings';
 import { describeHandedness } from '../../wording/stations';
 import { callApi, wordsOf } from '../shared/api';
@@ -112,7 +112,7 @@ function Item({ view }: { view: ItemEditorView }) {
   );
   const isNew = view.item === null && version === null;
   const id = view.item?.id ?? null;
-  const save = useSave<ItemForm, { id: number }>({
+  const save = useSave<ItemForm, { id: number; version: number }>({
     form,
     method: isNew ? 'POST' : 'PUT',
     path: isNew ? '/api/items' : `/api/items/${id}`,
@@ -120,7 +120,7 @@ function Item({ view }: { view: ItemEditorView }) {
     onSaved: (answer) => {
       if (isNew) return location.assign(`/items/${answer.id}`);
       form.reset(form.getValues());
-      void callApi<ItemView>('GET', `/api/items/${id}`).then((fresh) => setVersion(fresh.version));
+      setVersion(answer.version);
       return void enqueueSnackbar('Saved.');
     },
   });

@@ -1,7 +1,7 @@
 // An item as it stands in its form, and as core reckons with it.
 
 import {
-  listPackings,
+  findMaterials,
   PLAIN_DETAILS,
   startPlacement,
   type AreaBasis,
@@ -163,19 +163,9 @@ export function toPlan({ placements, details, ...values }: ItemForm): ItemPlan {
 }
 
 /** Where core looks up what an item names. */
-export function toMaterials(
-  view: Pick<ItemEditorView, 'artworks' | 'prices' | 'packings'> & {
-    readonly shelf: Pick<ItemEditorView['shelf'], 'vinyls'>;
-  },
-): ItemMaterials {
-  const vinyls = new Map(view.shelf.vinyls.map((vinyl) => [vinyl.id, vinyl])),
-    artworks = new Map(view.artworks.map((artwork) => [artwork.id, artwork])),
-    prices = new Map(view.prices);
-  return {
-    vinyl: (id) => vinyls.get(id),
-    artwork: (id) => artworks.get(id),
-    prices: (key) => prices.get(key),
-    packings: (layer) =>
-      listPackings(view.packings, { ...layer, artworkVersion: artworks.get(layer.artworkId)?.version ?? 0 }),
-  };
-}
+export const toMaterials = ({
+  shelf,
+  ...lists
+}: Pick<ItemEditorView, 'artworks' | 'prices' | 'packings'> & {
+  readonly shelf: Pick<ItemEditorView['shelf'], 'vinyls'>;
+}): ItemMaterials => findMaterials({ ...lists, vinyls: shelf.vinyls });

@@ -1,5 +1,6 @@
 // Keeping, changing and taking off artworks. The server measures the original itself; no figure is taken from a page.
 
+import { added, changed, type Saved } from '../saved';
 import type { InferType } from 'yup';
 import { inTransaction } from '../../data/database';
 import { getWornLayers, type Licence, type PrepStep } from '../../core/artwork/index';
@@ -89,7 +90,7 @@ function assignVinyls(
   });
 }
 
-export async function saveArtwork(shop: ShopContext, file: NewArtwork): Promise<{ id: number }> {
+export async function saveArtwork(shop: ShopContext, file: NewArtwork): Promise<Saved> {
   const measured = await measureFile(file.bytes, { steps: file.steps });
   const fields = {
     ...measured,
@@ -102,7 +103,7 @@ export async function saveArtwork(shop: ShopContext, file: NewArtwork): Promise<
     layerNames: nameLayers(measured, file.layerNames),
     layerVinylIds: assignVinyls(shop, measured, file.layerVinylIds),
   };
-  return { id: inTransaction(shop.db, () => insertArtwork(shop.db, fields)) };
+  return added(inTransaction(shop.db, () => insertArtwork(shop.db, fields)));
 }
 
 export async function changeArtwork(
@@ -110,7 +111,7 @@ export async function changeArtwork(
   id: number,
   change: InferType<typeof artworkChange>,
   version: number,
-): Promise<{ id: number }> {
+): Promise<Saved> {
   const known = findArtwork(shop.db, id);
   const original = findOriginal(shop.db, id);
   if (!known || !original) throw notFound('This artwork');
@@ -135,7 +136,7 @@ export async function changeArtwork(
     return updateArtwork(shop.db, id, fields, version);
   });
   if (!saved) throw stale('This artwork');
-  return { id };
+  return changed(id, version);
 }
 
 export function archiveArtwork(shop: ShopContext, id: number, archived: boolean): void {

@@ -9,7 +9,7 @@ import { pack } from '../threads/pack-thread';
 import { loadCompare, loadItemEditor, loadItemList } from './load-items';
 import { acceptItemCost } from './save-item';
 import { loadMaterials } from './materials';
-import { packItem, packWhereMissing } from './pack-items';
+import { packItem, packItemsUsing } from './pack-items';
 import { priceItem } from './price-item';
 
 let shop: TestShop;
@@ -44,16 +44,22 @@ it('lays an item’s layers out once, and what the demo shop brings along is wha
   expect(await packItem(shop, item.id, pack)).toBe(0);
 });
 
-it('an item that is looked at and was never laid out is, once', () => {
-  const item = itemOf('Dog bandana, paw'),
-    asked: number[] = [];
-  const look = () => packWhereMissing(shop, item, (_, id) => asked.push(id));
-  look();
-  expect(asked).toEqual([]);
+it('what an item is made of has it laid out anew when it is saved; looking at it does not', () => {
+  const item = itemOf('Dog bandana, paw');
+  const [placement] = item.placements;
+  const asked = (material: Parameters<typeof packItemsUsing>[1]) => {
+    const ids: number[] = [];
+    packItemsUsing(shop, material, (_, id) => ids.push(id));
+    return ids;
+  };
+  expect(asked({ artworkId: placement!.artworkId })).toContain(item.id);
+  expect(asked({ vinylId: placement!.vinylIds[0]! })).toContain(item.id);
+  expect(asked({ artworkId: 9999 })).toEqual([]);
+  expect(asked('cutter')).toHaveLength(loadItems(shop.db).length);
   shop.db.delete(layerPackings).run();
-  look();
-  look();
-  expect(asked).toEqual([item.id]);
+  loadItemEditor(shop, item.id, null);
+  loadItemList(shop);
+  expect(loadPackings(shop.db, [placement!.artworkId])).toEqual([]);
 });
 
 it('makes the used share smaller than boxes in rows, says so in its working, and tells nobody that the item is cheaper now', async () => {

@@ -1,4 +1,4 @@
-// After an item is kept its layers are laid out as they usually are made, in a thread beside: what it takes of a strip is then real.
+// After an item is saved its layers are laid out as they usually are made, in a thread beside: what it takes of a strip is then real.
 
 import { decodeText } from '../../core/artwork';
 import {
@@ -13,7 +13,7 @@ import {
 import { decideHandedness, type ShopFigures } from '../../core/materials';
 import { MOST_STANDARD_COPIES } from '../../core/nesting';
 import { findOriginal } from '../../data/artwork-store';
-import { findItem, type StoredItem } from '../../data/item-store';
+import { findItem, findItemIdsUsing, loadItems, type StoredItem } from '../../data/item-store';
 import { savePacking } from '../../data/packing-store';
 import { getShop, type ShopContext } from '../context';
 import { log, ShopError } from '../errors';
@@ -30,7 +30,7 @@ export type Pack = (task: PackTask) => Promise<Packing | null>;
 const packInThread: Pack = (task) =>
   runInThread<Packing | null>({ thread: 'pack-thread', task, limitMs: LIMIT_MS, tooMuch });
 
-/** Lays out what is not laid out yet; answers how many layers were. The item's noted cost follows: it is told no dearer or cheaper for it. */
+/** Lays out what is not laid out yet; answers how many layers were. The item's accepted cost follows: it is told no dearer or cheaper for it. */
 export async function packItem(shop: ShopContext, itemId: number, pack: Pack = packInThread): Promise<number> {
   const item = findItem(shop.db, itemId);
   if (!item) return 0;
@@ -65,11 +65,11 @@ const isPacked = (layer: MadeLayer, item: StoredItem, figures: ShopFigures): boo
 
 function toTask(shop: ShopContext, layer: MadeLayer, quantity: number, materials: Materials): PackTask | null {
   const artwork = materials.artworks.get(layer.artworkId),
-    kept = findOriginal(shop.db, layer.artworkId);
-  if (!artwork || !kept) return null;
+    file = findOriginal(shop.db, layer.artworkId);
+  if (!artwork || !file) return null;
   const { mirrored } = decideHandedness(layer.vinyl, { seenThrough: layer.seenThrough });
   return {
-    drawing: decodeText(kept.original),
+    drawing: decodeText(file.original),
     wish: {
       steps: artwork.steps,
       savedWidthMm: artwork.measurement.widthMm,
@@ -103,36 +103,15 @@ export function packSoon(shop: ShopContext, itemId: number): void {
     .catch((error: unknown) => log.warn({ err: error, itemId }, 'an item could not be laid out'));
 }
 
-const asked = new Set<string>();
-/**
- * Where an item that is looked at has layers that are not laid out as they are made now (kept before there was this, a drawing or a roll that
- * changed since), that is made up for: once for each state of the item, since a drawing that can't be read stays so.
- */
-export function packWhereMissing(
+/** What items are made of that was saved anew: their layers may lie otherwise now. */
+export type ChangedMaterial = { readonly artworkId: number } | { readonly vinylId: number } | 'cutter';
+
+/** Lays out the items that are made of it. Saving does this, never looking: a page that is read changes nothing. */
+export function packItemsUsing(
   shop: ShopContext,
-  item: StoredItem,
+  material: ChangedMaterial,
   soon: (shop: ShopContext, itemId: number) => void = packSoon,
 ): void {
-  const { figures } = getShop(shop),
-    materials = loadMaterials(shop, { plans: [item] });
-  const missing = listMadeLayers(resolveVariant(item, getUsualVariant(item)), materials).filter(
-    (layer) => !isPacked(layer, item, figures),
-  );
-  if (missing.length === 0) return;
-  const key = JSON.stringify([
-    item.id,
-    item.version,
-    missing.map((layer) => [
-      layer.artworkId,
-      materials.artworks.get(layer.artworkId)?.version,
-      layer.layerIndex,
-      layer.widthMm,
-      layer.vinyl.id,
-      layer.vinyl.rollWidthMm,
-    ]),
-    figures.cutterEdgeMm,
-  ]);
-  if (asked.has(key)) return;
-  asked.add(key);
-  soon(shop, item.id);
+  const ids = material === 'cutter' ? loadItems(shop.db).map((item) => item.id) : findItemIdsUsing(shop.db, material);
+  for (const id of ids) soon(shop, id);
 }

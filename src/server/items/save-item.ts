@@ -1,5 +1,6 @@
 // Adding, changing and taking off items; what an item refers to has to be there. What it costs is noted, so that a later change can be told.
 
+import { added, changed, type Saved } from '../saved';
 import type { InferType } from 'yup';
 import { inTransaction } from '../../data/database';
 import { getWornLayers } from '../../core/artwork';
@@ -125,28 +126,23 @@ function calculateAcceptedCost(
   return cost.ok ? toAcceptedCost(cost.value, shop.now()) : null;
 }
 
-export function addItem(shop: ShopContext, input: InferType<typeof itemInput>): { id: number } {
-  return {
-    id: inTransaction(shop.db, () => {
+export function addItem(shop: ShopContext, input: InferType<typeof itemInput>): Saved {
+  return added(
+    inTransaction(shop.db, () => {
       const fields = toItemFields(shop, input);
       return insertItem(shop.db, fields, calculateAcceptedCost(shop, fields, null));
     }),
-  };
+  );
 }
 
-export function changeItem(
-  shop: ShopContext,
-  id: number,
-  input: InferType<typeof itemInput>,
-  version: number,
-): { id: number } {
+export function changeItem(shop: ShopContext, id: number, input: InferType<typeof itemInput>, version: number): Saved {
   if (!findItem(shop.db, id)) throw notFound('This item');
   const saved = inTransaction(shop.db, () => {
     const fields = toItemFields(shop, input);
     return updateItem(shop.db, id, fields, version, calculateAcceptedCost(shop, fields, id));
   });
   if (!saved) throw stale('This item');
-  return { id };
+  return changed(id, version);
 }
 
 /** Takes what it costs now for what it is known to cost. */

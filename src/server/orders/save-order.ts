@@ -2,6 +2,7 @@
 
 import type { InferType } from 'yup';
 import type { orderChange, orderInput } from '../../core/input/index';
+import { changed, type Saved } from '../saved';
 import { inTransaction } from '../../data/database';
 import { freezeQuote } from '../../core/orders/index';
 import { minor } from '../../core/units/index';
@@ -106,7 +107,7 @@ export function changeOrder(
   id: number,
   input: InferType<typeof orderChange>,
   version: number,
-): void {
+): Saved {
   const order = requireOrder(shop, id);
   inTransaction(shop.db, () => {
     if (!updateOrder(shop.db, id, { ...input, agreed: minor(input.agreed) }, version)) throw stale('This order');
@@ -117,6 +118,7 @@ export function changeOrder(
     ].filter(Boolean);
     if (changes.length > 0) addOrderEvent(shop.db, id, 'changed', shop.now(), changes.join(', '));
   });
+  return changed(id, version);
 }
 
 const MOVES = {

@@ -1,5 +1,6 @@
 // Channels: added, changed, taken off the list.
 
+import { added, changed, type Saved } from '../saved';
 import type { InferType } from 'yup';
 import type { channelInput } from '../../core/input/index';
 import { minor } from '../../core/units/index';
@@ -35,13 +36,12 @@ function toFields(shop: ShopContext, input: Input, exceptId: number): ChannelFie
   };
 }
 
-export const addChannel = (shop: ShopContext, input: Input): { id: number } => ({
-  id: insertChannel(shop.db, toFields(shop, input, 0)),
-});
+export const addChannel = (shop: ShopContext, input: Input): Saved =>
+  added(insertChannel(shop.db, toFields(shop, input, 0)));
 
-export function changeChannel(shop: ShopContext, id: number, input: Input, version: number): { id: number } {
+export function changeChannel(shop: ShopContext, id: number, input: Input, version: number): Saved {
   if (!updateChannel(shop.db, id, toFields(shop, input, id), version)) throw stale('This channel');
-  return { id };
+  return changed(id, version);
 }
 
 export function archiveChannel(shop: ShopContext, id: number, archived: boolean): void {

@@ -1,5 +1,6 @@
 // Adding, changing and taking off vinyls and blanks, and the shop's own figures.
 
+import { added, changed, type Saved } from '../saved';
 import type { InferType } from 'yup';
 import { inTransaction } from '../../data/database';
 import { blankInput, shopInput, vinylInput } from '../../core/input/index';
@@ -43,8 +44,8 @@ const toBlankFields = (input: InferType<typeof blankInput>): BlankFields => ({
   sizes: input.sizes.map((size) => ({ name: size.name, price: minor(size.price) })),
 });
 
-export function addVinyl(shop: ShopContext, input: InferType<typeof vinylInput>): { id: number } {
-  return { id: insertVinyl(shop.db, toVinylFields(input)) };
+export function addVinyl(shop: ShopContext, input: InferType<typeof vinylInput>): Saved {
+  return added(insertVinyl(shop.db, toVinylFields(input)));
 }
 
 export function changeVinyl(
@@ -52,18 +53,18 @@ export function changeVinyl(
   id: number,
   input: InferType<typeof vinylInput>,
   version: number,
-): { id: number } {
+): Saved {
   if (!findVinyl(shop.db, id)) throw notFound('This vinyl');
   if (!updateVinyl(shop.db, id, toVinylFields(input), version)) throw stale('This vinyl');
-  return { id };
+  return changed(id, version);
 }
 
 export function archiveVinyl(shop: ShopContext, id: number, archived: boolean): void {
   if (!setVinylArchived(shop.db, id, archived ? shop.now() : null)) throw notFound('This vinyl');
 }
 
-export function addBlank(shop: ShopContext, input: InferType<typeof blankInput>): { id: number } {
-  return { id: inTransaction(shop.db, () => insertBlank(shop.db, toBlankFields(input))) };
+export function addBlank(shop: ShopContext, input: InferType<typeof blankInput>): Saved {
+  return added(inTransaction(shop.db, () => insertBlank(shop.db, toBlankFields(input))));
 }
 
 export function changeBlank(
@@ -71,10 +72,10 @@ export function changeBlank(
   id: number,
   input: InferType<typeof blankInput>,
   version: number,
-): { id: number } {
+): Saved {
   if (!findBlank(shop.db, id)) throw notFound('This blank');
   if (!inTransaction(shop.db, () => updateBlank(shop.db, id, toBlankFields(input), version))) throw stale('This blank');
-  return { id };
+  return changed(id, version);
 }
 
 export function archiveBlank(shop: ShopContext, id: number, archived: boolean): void {

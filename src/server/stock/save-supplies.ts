@@ -1,5 +1,6 @@
 // Supplies: kept, taken into use, worn at the bench or by hand, and cleaned.
 
+import { added, changed, type Saved } from '../saved';
 import type { InferType } from 'yup';
 import type { supplyInput, wearInput } from '../../core/input';
 import { inTransaction } from '../../data/database';
@@ -35,19 +36,18 @@ function toFields(input: InferType<typeof supplyInput>): SupplyFields {
   };
 }
 
-export const addSupply = (shop: ShopContext, input: InferType<typeof supplyInput>): { id: number } => ({
-  id: insertSupply(shop.db, toFields(input)),
-});
+export const addSupply = (shop: ShopContext, input: InferType<typeof supplyInput>): Saved =>
+  added(insertSupply(shop.db, toFields(input)));
 
 export function changeSupply(
   shop: ShopContext,
   id: number,
   input: InferType<typeof supplyInput>,
   version: number,
-): { id: number } {
+): Saved {
   if (!findSupply(shop.db, id)) throw notFound(WHAT);
   if (!updateSupply(shop.db, id, toFields(input), version)) throw stale(WHAT);
-  return { id };
+  return changed(id, version);
 }
 
 export function archiveSupply(shop: ShopContext, id: number, archived: boolean): void {

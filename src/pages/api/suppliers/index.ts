@@ -1,5 +1,5 @@
 import { supplierInput } from '../../../core/input';
-import { addSupplier } from '../../../server/buying/save-offers';
+import { addSupplier } from '../../../server/buying/save-supplier';
 import { loadOffersView } from '../../../server/buying/offer-index';
 import { endpoint, readJson } from '../../../server/endpoint';
 import { parseInput } from '../../../server/errors';

@@ -8,5 +8,5 @@ const WHAT = 'This order';
 export const GET = endpoint(({ shop, api }) => loadOrderView(shop, readId(api, WHAT)));
 export const PUT = endpoint(async ({ shop, api }) => {
   const body = await readJson(api.request);
-  changeOrder(shop, readId(api, WHAT), parseInput(orderChange, body), parseInput(versionInput, body).version);
+  return changeOrder(shop, readId(api, WHAT), parseInput(orderChange, body), parseInput(versionInput, body).version);
 });

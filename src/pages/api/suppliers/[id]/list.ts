@@ -1,5 +1,5 @@
 import { listFacts } from '../../../../core/input';
-import { applyList, fetchSimulatedList, previewList } from '../../../../server/buying/save-offers';
+import { applyList, fetchSimulatedList, previewList } from '../../../../server/buying/import-price-list';
 import { endpoint, readBody, readId } from '../../../../server/endpoint';
 import { parseInput } from '../../../../server/errors';
 import { readFactsOf } from '../../../../server/artwork/save-artwork';

@@ -1,0 +1,27 @@
+// Where core looks up what an item names, from plain lists of it.
+
+import type { Vinyl } from '../materials';
+import type { Prices } from '../stock';
+import { type ArtworkFacts, type ItemMaterials } from './item-plan';
+import { listPackings, type StoredPacking } from './packing';
+
+export type MaterialLists = {
+  readonly vinyls: readonly Vinyl[];
+  readonly artworks: readonly (ArtworkFacts & { readonly id: number; readonly version: number })[];
+  /** What was paid and is offered, by the key of a thing. */
+  readonly prices: readonly (readonly [string, Prices])[];
+  readonly packings: readonly StoredPacking[];
+};
+
+export function findMaterials({ vinyls, artworks, prices, packings }: MaterialLists): ItemMaterials {
+  const vinylById = new Map(vinyls.map((vinyl) => [vinyl.id, vinyl]));
+  const artworkById = new Map(artworks.map((artwork) => [artwork.id, artwork]));
+  const pricesByKey = new Map(prices);
+  return {
+    vinyl: (id) => vinylById.get(id),
+    artwork: (id) => artworkById.get(id),
+    prices: (key) => pricesByKey.get(key),
+    packings: (layer) =>
+      listPackings(packings, { ...layer, artworkVersion: artworkById.get(layer.artworkId)?.version ?? 0 }),
+  };
+}

@@ -1,0 +1,36 @@
+// Where the answer flips: in words, and over your hour, the size, the number made and what goes wrong.
+
+import { lazy, Suspense } from 'react';
+import type { Comparison } from '../../core/planning';
+import { capitalise, describeFlip } from '../../wording/compare';
+import { useSettings } from '../shared/settings';
+import { useMounted } from '../shared/use-mounted';
+
+const FlipCharts = lazy(() => import('./FlipCharts'));
+
+export function FlipPanel({ comparison: { flips, curves, candidates } }: { readonly comparison: Comparison }) {
+  const settings = useSettings();
+  const mounted = useMounted();
+  return (
+    <section className="sheet" aria-label="Where it flips">
+      <h2 className="below-1">Where it flips</h2>
+      <ul className="checks">
+        {flips.map((flip) => (
+          <li key={`${flip.over} ${flip.beyond} ${flip.at}`}>
+            <span>{capitalise(describeFlip(flip, settings))}.</span>
+          </li>
+        ))}
+      </ul>
+      {flips.length === 0 && candidates.length > 1 && (
+        <p className="soft flat">
+          Nowhere within reason: not by your hour, the size, the number made or what goes wrong.
+        </p>
+      )}
+      {mounted && candidates.length > 1 && (
+        <Suspense>
+          <FlipCharts curves={curves} candidates={candidates} />
+        </Suspense>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,5 @@
+// A colour as a small square. Its hue is data, not part of the look.
+
+export function Swatch({ colour }: { readonly colour: string }) {
+  return <i className="swatch" style={{ background: colour }} />;
+}
