@@ -2,7 +2,7 @@
 
 import type { Compared, Unfit } from '../core/costing/compare-vinyls';
 import type { Flip } from '../core/planning/compare-item';
-import { formatLength, formatMoney, formatShare, type FormatSettings } from '../core/units';
+import { formatLength, formatMoney, formatShare, type FormatSettings, toPercent } from '../core/units';
 
 export function describeUnfit(unfit: Unfit, settings: FormatSettings): string {
   switch (unfit.kind) {
@@ -40,7 +40,7 @@ export function describeFlip({ over, at, beyond }: Flip, settings: FormatSetting
 }
 
 /** So many of a hundred likely outcomes, as a half sentence. */
-export const describeOdds = (share: number): string => `in ${Math.round(share * 100)} of 100 likely outcomes`;
+export const describeOdds = (share: number): string => `in ${Math.round(toPercent(share))} of 100 likely outcomes`;
 
 /** The verdict as a heading, and what supports it; null where it can be made in none of them. */
 export type CompareVerdict = { readonly heading: string; readonly because: string };

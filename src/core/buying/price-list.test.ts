@@ -19,7 +19,13 @@ function table(text: string): ListTable {
 }
 function list(text: string, part: Partial<ReadOptions> = {}) {
   const cells = table(text);
-  return readPriceList(cells, { match: guessColumns(cells.header), decimal: ',', lengthUnit: 'mm', ...part });
+  return readPriceList(cells, {
+    match: guessColumns(cells.header),
+    decimal: ',',
+    lengthUnit: 'mm',
+    currency: 'EUR',
+    ...part,
+  });
 }
 
 describe('a list’s cells', () => {

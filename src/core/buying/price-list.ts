@@ -3,7 +3,7 @@
 
 import Papa from 'papaparse';
 import { decodeText } from '../artwork/decode-text';
-import { fail, minor, succeed, type Minor, type Result } from '../units';
+import { fail, fromMajor, succeed, type Minor, type Result } from '../units';
 import { LIST_COLUMNS, type ColumnMatch, type ListColumn } from './list-columns';
 import type { PriceBreak } from './offer';
 
@@ -165,71 +165,96 @@ export type ReadOptions = {
   readonly match: ColumnMatch;
   readonly decimal: ',' | '.';
   readonly lengthUnit: 'mm' | 'cm' | 'm' | 'in';
+  /** Of the prices: says how many digits its minor units have. */
+  readonly currency: string;
 };
 
+type OpenOffer = {
+  readonly code: string;
+  readonly name: string;
+  readonly price: Minor;
+  readonly parts: ListPart[];
+  readonly breaks: PriceBreak[];
+  readonly line: number;
+};
+type Cell = (column: ListColumn) => string;
+type Refusal = Pick<LineProblem, 'column' | 'kind'>;
+
+const LONGEST_QUOTED = 60;
+const refuse = (column: ListColumn, kind: LineProblem['kind']): Result<never, Refusal> => fail({ column, kind });
+
 /** Lines of the same code are one offer: further things in the pack (a bundle), or its price from so many packs on. */
-export function readPriceList(table: ListTable, { match, decimal, lengthUnit }: ReadOptions): ReadList {
-  const offers = new Map<
-    string,
-    { code: string; name: string; price: Minor; parts: ListPart[]; breaks: PriceBreak[]; line: number }
-  >();
+export function readPriceList(table: ListTable, options: ReadOptions): ReadList {
+  const offers = new Map<string, OpenOffer>();
   const unreadable: LineProblem[] = [];
   for (const { line, cells } of table.rows) {
-    const cell = (column: ListColumn): string => (match[column] === null ? '' : (cells[match[column]] ?? ''));
-    const refuse = (column: ListColumn, kind: LineProblem['kind']) =>
-      unreadable.push({ line, column, kind, text: cell(column).slice(0, 60) });
-    const code = cell('code');
-    if (code === '') {
-      refuse('code', 'missing');
-      continue;
-    }
-    const known = offers.get(code);
-    const priceText = cell('price');
-    const price = priceText === '' ? null : parseListNumber(priceText, decimal);
-    if (priceText !== '' && price === null) {
-      refuse('price', 'no-number');
-      continue;
-    }
-    if (price !== null && price < 0) {
-      refuse('price', 'negative');
-      continue;
-    }
-    const from = cell('from') === '' ? 1 : parseListNumber(cell('from'), decimal);
-    if (from === null || from < 1 || !Number.isInteger(from)) {
-      refuse('from', 'no-number');
-      continue;
-    }
-    if (from > 1) {
-      if (!known || price === null) refuse('from', 'break-without-price');
-      else known.breaks.push({ fromPacks: from, price: minor(Math.round(price * 100)) });
-      continue;
-    }
-    const name = cell('name') || known?.name || '';
-    if (name === '') {
-      refuse('name', 'missing');
-      continue;
-    }
-    const count = cell('count') === '' ? 1 : parseListNumber(cell('count'), decimal);
-    if (count === null || count < 1 || !Number.isInteger(count)) {
-      refuse('count', 'no-number');
-      continue;
-    }
-    const widthMm = cell('width') === '' ? null : parseListLength(cell('width'), lengthUnit, decimal);
-    const lengthMm = cell('length') === '' ? null : parseListLength(cell('length'), lengthUnit, decimal);
-    if ((cell('width') !== '' && widthMm === null) || (widthMm === null && lengthMm !== null)) {
-      refuse('width', 'no-length');
-      continue;
-    }
-    if ((cell('length') !== '' && lengthMm === null) || (widthMm !== null && lengthMm === null)) {
-      refuse('length', 'no-length');
-      continue;
-    }
-    const part: ListPart = { thing: cell('thing'), count, widthMm, lengthMm };
-    if (known) known.parts.push(part);
-    else if (price === null) refuse('price', 'missing');
-    else offers.set(code, { code, name, price: minor(Math.round(price * 100)), parts: [part], breaks: [], line });
+    const cell: Cell = (column) => {
+      const at = options.match[column];
+      return at === null ? '' : (cells[at] ?? '');
+    };
+    const read = readLine(cell, line, offers, options);
+    if (!read.ok) unreadable.push({ line, ...read.problem, text: cell(read.problem.column).slice(0, LONGEST_QUOTED) });
   }
   return { offers: [...offers.values()], unreadable };
+}
+
+/** Adds the line to its offer, or says which of its cells can't be read. */
+function readLine(
+  cell: Cell,
+  line: number,
+  offers: Map<string, OpenOffer>,
+  options: ReadOptions,
+): Result<null, Refusal> {
+  const code = cell('code');
+  if (code === '') return refuse('code', 'missing');
+  const known = offers.get(code);
+  const price = readPrice(cell, options);
+  if (!price.ok) return price;
+  const from = readCount(cell, 'from', options);
+  if (!from.ok) return from;
+  if (from.value > 1) {
+    if (!known || price.value === null) return refuse('from', 'break-without-price');
+    known.breaks.push({ fromPacks: from.value, price: price.value });
+    return succeed(null);
+  }
+  const name = cell('name') || known?.name || '';
+  if (name === '') return refuse('name', 'missing');
+  const part = readPart(cell, options);
+  if (!part.ok) return part;
+  if (known) known.parts.push(part.value);
+  else if (price.value === null) return refuse('price', 'missing');
+  else offers.set(code, { code, name, price: price.value, parts: [part.value], breaks: [], line });
+  return succeed(null);
+}
+
+/** Null where the cell is empty: a further thing in the pack has no price of its own. */
+function readPrice(cell: Cell, { decimal, currency }: ReadOptions): Result<Minor | null, Refusal> {
+  if (cell('price') === '') return succeed(null);
+  const price = parseListNumber(cell('price'), decimal);
+  if (price === null) return refuse('price', 'no-number');
+  return price < 0 ? refuse('price', 'negative') : succeed(fromMajor(price, currency));
+}
+
+/** A whole number from 1; 1 where the cell is empty. */
+function readCount(cell: Cell, column: 'from' | 'count', { decimal }: ReadOptions): Result<number, Refusal> {
+  const count = cell(column) === '' ? 1 : parseListNumber(cell(column), decimal);
+  return count === null || count < 1 || !Number.isInteger(count) ? refuse(column, 'no-number') : succeed(count);
+}
+
+/** What is in the pack. A width and a length stand together, or neither. */
+function readPart(cell: Cell, options: ReadOptions): Result<ListPart, Refusal> {
+  const { lengthUnit, decimal } = options;
+  const count = readCount(cell, 'count', options);
+  if (!count.ok) return count;
+  const lengthOf = (column: 'width' | 'length') =>
+    cell(column) === '' ? null : parseListLength(cell(column), lengthUnit, decimal);
+  const widthMm = lengthOf('width');
+  const lengthMm = lengthOf('length');
+  if ((cell('width') !== '' && widthMm === null) || (widthMm === null && lengthMm !== null))
+    return refuse('width', 'no-length');
+  if ((cell('length') !== '' && lengthMm === null) || (widthMm !== null && lengthMm === null))
+    return refuse('length', 'no-length');
+  return succeed({ thing: cell('thing'), count: count.value, widthMm, lengthMm });
 }
 
 /** A line of CSV that no spreadsheet runs: what begins like a formula is written as text. */

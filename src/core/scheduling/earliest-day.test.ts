@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { DEFAULT_SHOP_FIGURES } from '../materials';
-import { addDays, computeFreeSeconds, findEarliestDay, getDay, type PromiseInput } from './index';
+import { addDays, computeFreeSeconds, findEarliestDay, type PromiseInput } from './index';
+import { dayOf } from '../units';
 
 /** A Wednesday, eight in the morning; six hours from nine, Monday to Friday. */
 const NOW = Date.parse('2026-11-25T08:00:00Z');
@@ -49,12 +50,12 @@ describe('the earliest day', () => {
           const found = ask({ waitingSeconds, ownSeconds, materialDays })!;
           const free = (day: string) =>
             computeFreeSeconds({ nowMs: NOW, day, timeZone: 'UTC', shop: DEFAULT_SHOP_FIGURES });
-          const before = materialDays > 0 ? free(addDays(getDay(NOW, 'UTC'), materialDays - 1)) : 0;
+          const before = materialDays > 0 ? free(addDays(dayOf(NOW, 'UTC'), materialDays - 1)) : 0;
           const suffices = (day: string) =>
             free(day) >= waitingSeconds + ownSeconds && free(day) - before >= ownSeconds;
           expect(suffices(found.day)).toBe(true);
           const eve = addDays(found.day, -1);
-          if (eve >= addDays(getDay(NOW, 'UTC'), materialDays)) expect(suffices(eve)).toBe(false);
+          if (eve >= addDays(dayOf(NOW, 'UTC'), materialDays)) expect(suffices(eve)).toBe(false);
         },
       ),
       { numRuns: 60 },

@@ -2,7 +2,8 @@
 
 import type { ShopFigures } from '../materials';
 import { figure, type Figure } from '../units';
-import { addDays, computeFreeSeconds, getDay } from './free-time';
+import { addDays, computeFreeSeconds } from './free-time';
+import { dayOf } from '../units';
 
 export type Promise = { readonly day: string; readonly working: Figure };
 export type PromiseInput = {
@@ -20,7 +21,7 @@ const LOOK_AHEAD_DAYS = 370;
 /** Null where the shop's hours do not suffice within a year. */
 export function findEarliestDay(input: PromiseInput): Promise | null {
   const { nowMs, timeZone, shop, waitingSeconds, ownSeconds, materialDays } = input;
-  const today = getDay(nowMs, timeZone);
+  const today = dayOf(nowMs, timeZone);
   const free = (day: string) => computeFreeSeconds({ nowMs, day, timeZone, shop });
   // Hours before the material is there are for the orders that wait.
   const before = materialDays > 0 ? free(addDays(today, materialDays - 1)) : 0;

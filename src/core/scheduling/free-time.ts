@@ -14,11 +14,6 @@ const WEEKDAY_HOURS = [
   'hoursSunday',
 ] as const;
 
-/** The calendar day, as YYYY-MM-DD, at an instant in a time zone. */
-export function getDay(nowMs: number, timeZone: string): string {
-  return Temporal.Instant.fromEpochMilliseconds(nowMs).toZonedDateTimeISO(timeZone).toPlainDate().toString();
-}
-
 export function addDays(day: string, days: number): string {
   return Temporal.PlainDate.from(day).add({ days }).toString();
 }

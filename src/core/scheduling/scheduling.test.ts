@@ -6,7 +6,6 @@ import {
   computeSlack,
   countDays,
   gatherBatches,
-  getDay,
   getWorkingDay,
   planTimeline,
   proposeLoads,
@@ -14,6 +13,7 @@ import {
   sumLoadSeconds,
   type BenchPart,
 } from './index';
+import { dayOf } from '../units';
 
 const shop = {
   ...DEFAULT_SHOP_FIGURES,
@@ -50,7 +50,7 @@ describe('free time', () => {
   });
 
   it('knows days', () => {
-    expect(getDay(at('2026-11-24T23:30:00Z'), timeZone)).toBe('2026-11-25');
+    expect(dayOf(at('2026-11-24T23:30:00Z'), timeZone)).toBe('2026-11-25');
     expect([addDays('2027-02-27', 3), countDays('2026-12-30', '2027-01-02')]).toEqual(['2027-03-02', 3]);
   });
 });

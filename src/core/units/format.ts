@@ -1,6 +1,7 @@
 // How measures are shown and read: one formatter for lengths, temperatures, money and times. Decides wording of numbers only.
 
-import { MM_PER_INCH, MM2_PER_M2, SECONDS_PER_HOUR } from './quantity';
+import { getMoneyDigits, toMajor, toPercent } from './major';
+import { MM_PER_INCH, toFahrenheit, MM2_PER_CM2, MM2_PER_M2, SECONDS_PER_HOUR } from './quantity';
 import type { Figure, Unit } from './figure';
 
 export type MeasureSystem = 'metric' | 'inch';
@@ -23,15 +24,10 @@ export function formatNumber(value: number, locale: string, digits: number, leas
   return format.format(Object.is(value, -0) ? 0 : value);
 }
 
-/** How many minor units make one of the currency, as a power of ten: 2 for most, 0 for yen. */
-export function getMoneyDigits(currency: string): number {
-  return new Intl.NumberFormat('en', { style: 'currency', currency }).resolvedOptions().maximumFractionDigits ?? 2;
-}
-
 /** The amount without its sign of currency, as the tables show it: 1234 → "12.34". */
 export function formatMoney(minorUnits: number, settings: FormatSettings): string {
   const digits = getMoneyDigits(settings.currency);
-  return formatNumber(minorUnits / 10 ** digits, settings.locale, digits);
+  return formatNumber(toMajor(minorUnits, settings.currency), settings.locale, digits);
 }
 
 export function formatLength(lengthMm: number, settings: FormatSettings, digits?: number): string {
@@ -49,14 +45,14 @@ export function formatPath(lengthMm: number, settings: FormatSettings): string {
 
 export function formatArea(areaMm2: number, settings: FormatSettings): string {
   return settings.system === 'metric'
-    ? `${formatNumber(areaMm2 / 100, settings.locale, 1)} cm²`
+    ? `${formatNumber(areaMm2 / MM2_PER_CM2, settings.locale, 1)} cm²`
     : `${formatNumber(areaMm2 / MM_PER_INCH ** 2, settings.locale, 2)} in²`;
 }
 
 export function formatTemperature(degrees: number, settings: FormatSettings): string {
   return settings.system === 'metric'
     ? `${formatNumber(degrees, settings.locale, 0)} °C`
-    : `${formatNumber(degrees * 1.8 + 32, settings.locale, 0)} °F`;
+    : `${formatNumber(toFahrenheit(degrees), settings.locale, 0)} °F`;
 }
 
 /** A stretch of time for reading: "45 s", "3.5 min", "2 h 10". */
@@ -80,7 +76,7 @@ export function formatClock(inSeconds: number): string {
 }
 
 export function formatShare(share: number, settings: Pick<FormatSettings, 'locale'>, digits = 1): string {
-  return `${formatNumber(share * 100, settings.locale, digits, 0)} %`;
+  return `${formatNumber(toPercent(share), settings.locale, digits, 0)} %`;
 }
 
 /** A calendar day such as 2026-11-27, shown as "Fri 27 Nov". */
@@ -120,7 +116,7 @@ const UNIT_FORMATS: Record<Unit, (value: number, settings: FormatSettings) => st
     Number.isInteger(value)
       ? formatMoney(value, settings)
       : formatNumber(
-          value / 10 ** getMoneyDigits(settings.currency),
+          toMajor(value, settings.currency),
           settings.locale,
           getMoneyDigits(settings.currency) + 2,
           getMoneyDigits(settings.currency),

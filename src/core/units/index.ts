@@ -5,3 +5,5 @@ export * from './apportion';
 export * from './figure';
 export * from './format';
 export * from './group';
+export * from './major';
+export * from './day';

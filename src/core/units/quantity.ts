@@ -30,3 +30,8 @@ export function assert(condition: boolean, expectation: string, actual?: unknown
 export const MM2_PER_M2 = 1_000_000;
 export const SECONDS_PER_HOUR = 3600;
 export const MM_PER_INCH = 25.4;
+export const MM2_PER_CM2 = 100;
+
+/** To a hundredth of a degree. */
+export const toCelsius = (fahrenheit: number): number => Number(((fahrenheit - 32) / 1.8).toFixed(2));
+export const toFahrenheit = (celsius: number): number => celsius * 1.8 + 32;

@@ -5,6 +5,7 @@ import TextField from '@mui/material/TextField';
 import { useMemo, useState } from 'react';
 import { computeExactCost, type ItemSpec } from '../../core/costing';
 import { boxPiece, computeOutlay, findCheaperFrom, judgeMat, judgeTool } from '../../core/planning';
+import { fromPercent, toPercent } from '../../core/units';
 import type { CompareView } from '../../views/compare';
 import { describeCheaperFrom, describeMat, describeTool } from '../../wording/worth-it';
 import { MoneyInput } from '../shared/MoneyInput';
@@ -126,8 +127,8 @@ function ToolJudged({ spec, quantity }: Props) {
           shown
           label="Fewer spoiled"
           unit="%"
-          value={tool.savesShare * 100}
-          onChange={(percent) => set({ savesShare: percent / 100 })}
+          value={toPercent(tool.savesShare)}
+          onChange={(percent) => set({ savesShare: fromPercent(percent) })}
         />
         <NumberInput
           shown

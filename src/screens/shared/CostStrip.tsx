@@ -2,7 +2,7 @@
 
 import type { CostStage, ItemCost } from '../../core/costing';
 import type { PriceReading } from '../../core/pricing';
-import { formatMoney } from '../../core/units';
+import { formatMoney, toPercent } from '../../core/units';
 import { useSettings } from './settings';
 import { Why } from './Why';
 
@@ -55,7 +55,7 @@ export function CostStrip({ cost, reading }: { cost: ItemCost; reading: PriceRea
   return (
     <div className="strip" role="group" aria-label="Where the price goes">
       {segments.map((segment) => {
-        const share = (segment.figure.value / whole) * 100;
+        const share = toPercent(segment.figure.value / whole);
         return (
           <Why
             key={segment.key}
@@ -77,7 +77,9 @@ export function CostStrip({ cost, reading }: { cost: ItemCost; reading: PriceRea
       <Why
         figure={yours}
         className={yours.value >= 0 ? 'yours' : 'over'}
-        style={{ flex: `${(Math.max(Math.abs(yours.value), 1) / whole) * 100} 0 ${yours.value < 0 ? '70px' : '0px'}` }}
+        style={{
+          flex: `${toPercent(Math.max(Math.abs(yours.value), 1) / whole)} 0 ${yours.value < 0 ? '70px' : '0px'}`,
+        }}
       >
         <b>{yours.value >= 0 ? 'yours' : 'short'}</b>
         <span className="figures">{formatMoney(yours.value, settings)}</span>

@@ -2,7 +2,7 @@
 
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
-import { getMoneyDigits, parseNumber } from '../../core/units';
+import { fromMajor, parseNumber, printMajor } from '../../core/units';
 import { useSettings } from './settings';
 
 export function MoneyInput({
@@ -17,7 +17,6 @@ export function MoneyInput({
   /** Whether the label stands beside it; else it is only read out. */ shown?: boolean;
 }) {
   const { currency } = useSettings();
-  const digits = getMoneyDigits(currency);
   const [typed, setTyped] = useState<string | null>(null);
   const read = typed === null ? null : parseNumber(typed);
   return (
@@ -25,7 +24,7 @@ export function MoneyInput({
       variant={shown ? 'outlined' : 'standard'}
       {...(shown ? { label } : {})}
       fullWidth
-      value={typed ?? (value / 10 ** digits).toFixed(digits)}
+      value={typed ?? printMajor(value, currency)}
       error={typed !== null && (read === null || read < 0)}
       slotProps={{
         htmlInput: {
@@ -37,7 +36,7 @@ export function MoneyInput({
       onChange={(event) => {
         setTyped(event.target.value);
         const amount = parseNumber(event.target.value);
-        if (amount !== null && amount >= 0) onChange(Math.round(amount * 10 ** digits));
+        if (amount !== null && amount >= 0) onChange(fromMajor(amount, currency));
       }}
       onBlur={() => read !== null && read >= 0 && setTyped(null)}
     />

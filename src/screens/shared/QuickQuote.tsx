@@ -14,7 +14,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { enqueueSnackbar } from 'notistack';
 import { useState } from 'react';
 import { getVariantPrice } from '../../core/costing/item-plan';
-import { formatDay, formatInstant, formatMoney, getMoneyDigits, parseNumber, type Figure } from '../../core/units';
+import { formatDay, formatInstant, formatMoney, fromMajor, parseNumber, printMajor, type Figure } from '../../core/units';
 import type { OrderableItem } from '../../views/orders';
 import type { QuoteAnswer, QuoteStart, QuoteView } from '../../views/quotes';
 import { callApi, wordsOf } from './api';
@@ -57,7 +57,6 @@ export default function QuickQuote({ onClose }: { onClose: () => void }) {
   const [failure, setFailure] = useState<string | null>(null);
   const [saving, setSaving] = useState(false);
   const set = (part: Partial<Form>) => setForm((before) => ({ ...before, ...part }));
-  const digits = getMoneyDigits(settings.currency);
   const quantity = parseNumber(form.quantity),
     each = parseNumber(form.each);
   const sound =
@@ -80,7 +79,7 @@ export default function QuickQuote({ onClose }: { onClose: () => void }) {
     colourName: form.colourName,
     options: form.options,
     quantity,
-    each: each === null ? null : Math.round(each * 10 ** digits),
+    each: each === null ? null : fromMajor(each, settings.currency),
     customerName: form.customerName,
   };
   const asking = useLatest(
@@ -154,7 +153,7 @@ export default function QuickQuote({ onClose }: { onClose: () => void }) {
           size="small"
           variant="text"
           aria-label={`Ask ${formatMoney(figure.value, settings)}, ${label}`}
-          onClick={() => set({ each: (figure.value / 10 ** digits).toFixed(digits) })}
+          onClick={() => set({ each: printMajor(figure.value, settings.currency) })}
         >
           ask it
         </Button>
@@ -228,7 +227,7 @@ export default function QuickQuote({ onClose }: { onClose: () => void }) {
             value={form.each}
             placeholder={
               form.item
-                ? (getVariantPrice(form.item, form) / 10 ** digits).toFixed(digits)
+                ? printMajor(getVariantPrice(form.item, form), settings.currency)
                 : form.drawing
                   ? 'by margin'
                   : ''

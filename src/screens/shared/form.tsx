@@ -7,7 +7,7 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { useId, useState, type FormEvent, type ReactNode } from 'react';
 import { Controller, type FieldPath, type FieldValues, type UseFormReturn } from 'react-hook-form';
-import { getMoneyDigits, MM_PER_INCH, parseNumber } from '../../core/units';
+import { fromMajor, printMajor, MM_PER_INCH, parseNumber, toCelsius, toFahrenheit } from '../../core/units';
 import { ApiError, callApi } from './api';
 import { useSettings } from './settings';
 
@@ -182,13 +182,12 @@ export function NumberField<T extends FieldValues>({
 
 export function MoneyField<T extends FieldValues>({ suffix = '', ...props }: FieldProps<T> & { suffix?: string }) {
   const { currency } = useSettings();
-  const digits = getMoneyDigits(currency);
   return (
     <ConvertedField
       {...props}
       unit={`${currency}${suffix}`}
-      toShown={(kept) => (kept / 10 ** digits).toFixed(digits)}
-      toSaved={(typed) => Math.round(typed * 10 ** digits)}
+      toShown={(kept) => printMajor(kept, currency)}
+      toSaved={(typed) => fromMajor(typed, currency)}
     />
   );
 }
@@ -208,8 +207,8 @@ export function TemperatureField<T extends FieldValues>(props: FieldProps<T>) {
     <ConvertedField
       {...props}
       unit={system === 'metric' ? '°C' : '°F'}
-      toShown={(kept) => plain(system === 'metric' ? kept : kept * 1.8 + 32, 1)}
-      toSaved={(typed) => (system === 'metric' ? typed : Math.round(((typed - 32) / 1.8) * 100) / 100)}
+      toShown={(kept) => plain(system === 'metric' ? kept : toFahrenheit(kept), 1)}
+      toSaved={(typed) => (system === 'metric' ? typed : toCelsius(typed))}
     />
   );
 }

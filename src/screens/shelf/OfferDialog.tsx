@@ -11,7 +11,7 @@ import { useQuery } from '@tanstack/react-query';
 import { enqueueSnackbar } from 'notistack';
 import { useState } from 'react';
 import { CartesianGrid, Line, LineChart, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts';
-import { formatDay, formatLength, formatMoney } from '../../core/units';
+import { dayOf, formatDay, formatLength, formatMoney } from '../../core/units';
 import type { OfferHistory, OfferView } from '../../views/offers';
 import { callApi, wordsOf } from '../shared/api';
 import { useSettings } from '../shared/settings';
@@ -40,8 +40,8 @@ export default function OfferDialog({
   const points = [
     ...(history.data?.prices ?? []),
     ...(history.data ? [{ atMs: offer.pricedAtMs, price: offer.price }] : []),
-  ].map(({ atMs, price }) => ({ atMs, price: price / 100 }));
-  const day = (atMs: number) => formatDay(new Date(atMs).toISOString().slice(0, 10), settings);
+  ];
+  const day = (atMs: number) => formatDay(dayOf(atMs, settings.timeZone), settings);
   const match = async (position: number, key: string | null) => {
     const before = keys;
     setKeys(keys.map((own, index) => (index === position ? key : own)));
@@ -96,7 +96,7 @@ export default function OfferDialog({
           </ul>
           <div
             role="img"
-            aria-label={`Price history: ${points.map((point) => `${day(point.atMs)} ${formatMoney(Math.round(point.price * 100), settings)}`).join(', ')}`}
+            aria-label={`Price history: ${points.map((point) => `${day(point.atMs)} ${formatMoney(point.price, settings)}`).join(', ')}`}
             style={{ height: 180 }}
           >
             {points.length > 0 && (
@@ -115,11 +115,12 @@ export default function OfferDialog({
                     width={54}
                     fontSize={12}
                     domain={['auto', 'auto']}
+                    tickFormatter={(price: number) => formatMoney(price, settings)}
                     stroke="var(--mui-palette-text-secondary)"
                   />
                   <Tooltip
                     labelFormatter={(atMs) => day(Number(atMs))}
-                    formatter={(price) => [formatMoney(Math.round(Number(price) * 100), settings), 'price']}
+                    formatter={(price) => [formatMoney(Number(price), settings), 'price']}
                   />
                   <Line type="stepAfter" dataKey="price" stroke="#a5343c" strokeWidth={2} isAnimationActive={false} />
                 </LineChart>

@@ -3,7 +3,7 @@
 import { keepPreviousData, useQueries } from '@tanstack/react-query';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useEffect, useRef, useState } from 'react';
-import { formatDay, formatMoney } from '../../core/units';
+import { dayOf, formatDay, formatMoney } from '../../core/units';
 import type { OfferPage, OfferView } from '../../views/offers';
 import { callApi, wordsOf } from '../shared/api';
 import { useSettings } from '../shared/settings';
@@ -140,7 +140,7 @@ function OfferCells({ offer, supplierName, onOpen }: { offer: OfferView; supplie
         {offer.unit.perPiece && !offer.unit.perM2 && <span className="soft"> a piece</span>}
       </span>
       <span role="cell" className="soft right hide-small">
-        {formatDay(new Date(offer.pricedAtMs).toISOString().slice(0, 10), settings)}
+        {formatDay(dayOf(offer.pricedAtMs, settings.timeZone), settings)}
       </span>
     </>
   );

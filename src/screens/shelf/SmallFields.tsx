@@ -2,7 +2,7 @@
 
 import InputAdornment from '@mui/material/InputAdornment';
 import TextField from '@mui/material/TextField';
-import { getMoneyDigits, MM_PER_INCH, parseNumber } from '../../core/units';
+import { fromMajor, printMajor, MM_PER_INCH, parseNumber } from '../../core/units';
 import { useSettings } from '../shared/settings';
 
 type Props = {
@@ -59,13 +59,12 @@ export function useMoneyText(): {
   readonly fromMinor: (minor: number) => string;
 } {
   const { currency } = useSettings();
-  const digits = getMoneyDigits(currency);
   return {
     unit: currency,
     toMinor: (text) => {
       const number = parseNumber(text);
-      return number === null ? null : Math.round(number * 10 ** digits);
+      return number === null ? null : fromMajor(number, currency);
     },
-    fromMinor: (minor) => (minor / 10 ** digits).toFixed(digits),
+    fromMinor: (minor) => printMajor(minor, currency),
   };
 }

@@ -5,7 +5,7 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { keepPreviousData, useInfiniteQuery, useQuery, useQueryClient } from '@tanstack/react-query';
 import { lazy, Suspense, useState } from 'react';
-import { formatInstant, type Figure } from '../../core/units';
+import { formatInstant, type Figure, formatShare } from '../../core/units';
 import type { FittingOffcut, LotView, StockPage, StockRow, ThingView } from '../../views/stock';
 import type { FrameView } from '../../views/frame';
 import { CAUSE_WORDS } from '../../wording/stock';
@@ -317,7 +317,7 @@ function OffcutSearch({ kept, onLot }: { kept: number; onLot: (lot: LotView, thi
                 {thing.name}
                 <br />
                 <span className="soft">
-                  {describeLot(lot, settings).replace(/^offcut \w+, /, '')}, {Math.round(usedShare * 100)} % used
+                  {describeLot(lot, settings).replace(/^offcut \w+, /, '')}, {formatShare(usedShare, settings, 0)} used
                   {fit.turned ? ', turned' : ''}
                 </span>
               </div>

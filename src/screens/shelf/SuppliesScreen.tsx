@@ -5,7 +5,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { enqueueSnackbar } from 'notistack';
 import { lazy, Suspense, useState } from 'react';
 import { getSupplyFacts } from '../../core/stock';
-import { formatInstant, formatShare } from '../../core/units';
+import { formatInstant, formatShare, toPercent } from '../../core/units';
 import type { FrameView } from '../../views/frame';
 import type { SuppliesView, SupplyView } from '../../views/supplies';
 import { callApi, wordsOf } from '../shared/api';
@@ -176,7 +176,7 @@ function SupplyRow({
               role="img"
               aria-label={`${formatShare(Math.min(1, wear.share), settings, 0)} of its life is spent`}
             >
-              <i className={wear.due ? 'due' : ''} style={{ width: `${Math.min(100, wear.share * 100)}%` }} />
+              <i className={wear.due ? 'due' : ''} style={{ width: `${Math.min(100, toPercent(wear.share))}%` }} />
             </div>
             <span className="soft">since {formatInstant(wear.fittedAtMs, settings)}</span>
           </div>

@@ -2,7 +2,6 @@
 
 import {
   computeFreeSeconds,
-  getDay,
   getTrack,
   getWorkingDay,
   planTimeline,
@@ -11,6 +10,7 @@ import {
   type TimelineBlock,
   type TimelineJob,
 } from '../../core/scheduling/index';
+import { dayOf } from '../../core/units/index';
 import { decideHandedness } from '../../core/materials/index';
 import { STATIONS, type Station } from '../../core/orders/index';
 import { planPressing } from '../../core/pressing/index';
@@ -113,7 +113,7 @@ export function loadBench(
     running: loadRunning(shop),
     vinyls: [...materials.vinyls.values()],
     nowMs: shop.now(),
-    today: getDay(shop.now(), stored.timeZone),
+    today: dayOf(shop.now(), stored.timeZone),
   };
 }
 
@@ -123,13 +123,13 @@ const LEAST_HOURS_SHOWN = 8;
 export function loadToday(shop: ShopContext): TodayView {
   const stored = getShop(shop);
   const nowMs = shop.now();
-  const today = getDay(nowMs, stored.timeZone);
+  const today = dayOf(nowMs, stored.timeZone);
   const orders = readOpenOrders(shop);
   const rows = toRows(shop, orders);
   const bench = loadBench(shop, orders, false);
   const next = proposeNext(bench.parts);
   const logged = loadSessionsSince(shop.db, nowMs - 16 * 3600_000).filter(
-    (work) => getDay(work.startedAtMs, stored.timeZone) === today && work.outcome !== 'discarded',
+    (work) => dayOf(work.startedAtMs, stored.timeZone) === today && work.outcome !== 'discarded',
   );
   const labels = labelSessions(shop, logged);
   const done = logged.map((work): TimelineBlock => ({

@@ -1,7 +1,8 @@
 // What has to be bought: what open orders need beyond what is there, what lies below its minimum, and what is added by hand.
 
 import type { Need } from '../../core/buying';
-import { countDays, getDay } from '../../core/scheduling';
+import { countDays } from '../../core/scheduling';
+import { dayOf } from '../../core/units';
 import { computeMinimum } from '../../core/stock';
 import { formatDay, groupBy } from '../../core/units';
 import { findOffers, loadMinimums, loadPurchases } from '../../data/offer-store';
@@ -28,7 +29,7 @@ export function loadOpenNeeds(
 ): readonly OpenNeed[] {
   const { figures, timeZone, locale } = getShop(shop);
   const nameOf = nameThings(shop);
-  const today = getDay(shop.now(), timeZone);
+  const today = dayOf(shop.now(), timeZone);
   const left = new Map<string, number>();
   const add = (key: string, amount: number) => left.set(key, (left.get(key) ?? 0) + amount);
   for (const lot of loadLotsOnShelf(shop.db)) add(lot.key, measureLot(lot, figures));

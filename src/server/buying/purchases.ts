@@ -4,7 +4,7 @@ import type { InferType } from 'yup';
 import { inTransaction } from '../../data/database';
 import { computePacksPrice, computeShipping, computeUsableArea, writeCsv } from '../../core/buying';
 import type { purchaseInput, receiveInput } from '../../core/input';
-import { apportion, groupBy, minor } from '../../core/units';
+import { apportion, groupBy, minor, printMajor } from '../../core/units';
 import {
   addReceived,
   findOffers,
@@ -192,8 +192,8 @@ function toView(shop: ShopContext, purchase: StoredPurchase): PurchaseView {
 
 export const viewPurchase = (shop: ShopContext, id: number): PurchaseView => toView(shop, requirePurchase(shop, id));
 
-export const writePurchaseCsv = (purchase: PurchaseView): string =>
+export const writePurchaseCsv = (purchase: PurchaseView, currency: string): string =>
   writeCsv(
-    ['article', 'name', 'packs', 'price'],
-    purchase.lines.map((line) => [line.code, line.offerName, line.packs, (line.goods / 100).toFixed(2)]),
+    ['article', 'name', 'packs', `price ${currency}`],
+    purchase.lines.map((line) => [line.code, line.offerName, line.packs, printMajor(line.goods, currency)]),
   );

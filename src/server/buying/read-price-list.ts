@@ -14,7 +14,7 @@ import {
 import type { listFacts } from '../../core/input';
 import { findSupplier, loadOffers, type StoredOffer } from '../../data/offer-store';
 import type { ListChange, ListPreview } from '../../views/offers';
-import type { ShopContext } from '../context';
+import { getShop, type ShopContext } from '../context';
 import { notFound, ShopError } from '../errors';
 import { listThings } from '../stock/things';
 
@@ -44,7 +44,12 @@ export function readList(shop: ShopContext, supplierId: number, bytes: Uint8Arra
   const { offers, unreadable } =
     missingColumns.length > 0
       ? { offers: [], unreadable: [] }
-      : readPriceList(table, { match, decimal, lengthUnit: facts.lengthUnit });
+      : readPriceList(table, {
+          match,
+          decimal,
+          lengthUnit: facts.lengthUnit,
+          currency: getShop(shop).currency,
+        });
   const known = new Map(loadOffers(shop.db, supplierId).map((offer) => [offer.code, offer]));
   const findKey = makeKeyFinder(shop);
   const gone = listGone(known, offers);

@@ -2,7 +2,8 @@
 
 import { listMadeLayers, resolveVariant, getUsualVariant } from '../../core/costing/index';
 import { decideHandedness } from '../../core/materials/index';
-import { computeFreeSeconds, getDay } from '../../core/scheduling/index';
+import { computeFreeSeconds } from '../../core/scheduling/index';
+import { dayOf } from '../../core/units/index';
 import { keyOf } from '../../core/stock/index';
 import { groupBy } from '../../core/units/index';
 import { loadSavedSheets } from '../../data/cut-sheet-store';
@@ -79,7 +80,7 @@ export function loadCutSheets(shop: ShopContext): CutSheetsView {
     gapMm: stored.figures.weedMarginMm,
     freeSeconds: computeFreeSeconds({
       nowMs: shop.now(),
-      day: getDay(shop.now(), stored.timeZone),
+      day: dayOf(shop.now(), stored.timeZone),
       timeZone: stored.timeZone,
       shop: stored.figures,
     }),

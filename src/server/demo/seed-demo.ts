@@ -5,7 +5,8 @@ import { join } from 'node:path';
 import { PLAIN_DETAILS, type StoredPacking } from '../../core/costing/index';
 import { DEFAULT_SHOP_FIGURES, type ShopFigures } from '../../core/materials/index';
 import { STATION_STEPS, STATIONS, type SpoilageCause } from '../../core/orders/index';
-import { addDays, getDay } from '../../core/scheduling/index';
+import { addDays } from '../../core/scheduling/index';
+import { dayOf } from '../../core/units/index';
 import { blankInput, channelInput, itemInput, orderInput, vinylInput } from '../../core/input/index';
 import type { Database } from '../../data/database';
 import { addOrderEvent } from '../../data/order-store';
@@ -204,7 +205,7 @@ function seedOrder(input: {
   nowMs: number;
 }): void {
   const { shop, clock, order, items, nowMs } = input;
-  const today = getDay(nowMs, getShop(shop).timeZone);
+  const today = dayOf(nowMs, getShop(shop).timeZone);
   const placedMs = nowMs - order.placedDaysAgo * DAY_MS - 20 * 60_000;
   clock.ms = placedMs;
   const { id } = placeOrder(

@@ -9,7 +9,7 @@ import {
   type Station,
 } from '../../core/orders/index';
 import { computeFee } from '../../core/pricing/index';
-import { getDay } from '../../core/scheduling/index';
+import { dayOf } from '../../core/units/index';
 import { figure, groupBy } from '../../core/units/index';
 import { findItems } from '../../data/item-store';
 import { findClosedOrderIds, loadCustomers, loadOrders } from '../../data/order-store';
@@ -85,7 +85,7 @@ export function loadOrderList(shop: ShopContext): OrderListView {
   const closed = loadOrders(shop.db, findClosedOrderIds(shop.db, CLOSED_SHOWN))
     .map(readStored)
     .sort((a, b) => b.order.id - a.order.id);
-  return { open: toRows(shop, open), closed: toRows(shop, closed), today: getDay(shop.now(), getShop(shop).timeZone) };
+  return { open: toRows(shop, open), closed: toRows(shop, closed), today: dayOf(shop.now(), getShop(shop).timeZone) };
 }
 
 const EVENT_TEXTS: Readonly<Record<string, string>> = {
@@ -132,7 +132,7 @@ export function loadOrderView(shop: ShopContext, id: number): OrderView {
     note: order.note,
     version: order.version,
     placedAtMs: order.placedAtMs,
-    today: getDay(shop.now(), stored.timeZone),
+    today: dayOf(shop.now(), stored.timeZone),
     against,
     fee: feeFigure,
     profit: computeProfit(order.agreed, computeFee(order.agreed, stored.figures), against.cost.real),
@@ -210,7 +210,7 @@ export function loadNewOrder(shop: ShopContext, startItemId: number | null): New
     system: 'metric' as const,
   };
   return {
-    today: getDay(shop.now(), stored.timeZone),
+    today: dayOf(shop.now(), stored.timeZone),
     startItemId,
     customers: loadCustomers(shop.db).map(({ name, contact }) => ({ name, contact })),
     items: rows.map(({ item, cost }) => {

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { eachFresh, refusalOf, type TestShop } from '../../../test/demo-shop';
 import { readPdfPages } from '../../../test/read-pdf';
-import { addDays, getDay } from '../../core/scheduling/index';
+import { addDays } from '../../core/scheduling/index';
+import { dayOf } from '../../core/units/index';
 import { getShop } from '../context';
 import { changeShop } from '../stock/save-shelf';
 import { printQuote, writeQuoteText } from '../paper/quote';
@@ -29,7 +30,7 @@ describe('a quick quote', () => {
     expect(answer.total.value).toBe(4 * 2600);
     expect(askQuote(shop, towels({ quantity: 40 })).cost.value).toBeLessThan(answer.cost.value);
     expect(askQuote(shop, towels({ each: 1 })).hourEarns!.value).toBeLessThan(0);
-    const today = getDay(shop.now(), getShop(shop).timeZone);
+    const today = dayOf(shop.now(), getShop(shop).timeZone);
     expect(answer.ready!.day > today).toBe(true);
     const [waiting, own] = answer.ready!.working.parts!;
     expect(answer.ready!.working.value).toBeGreaterThanOrEqual(waiting!.value + own!.value);
@@ -38,7 +39,7 @@ describe('a quick quote', () => {
   it('waits for what has to be bought, and names what nobody offers', () => {
     const apron = askQuote(shop, { ...towels(), itemId: idOf('Bakery apron'), colourName: 'brick', quantity: 2 });
     expect(apron.toBuy).toContainEqual({ name: 'Bib apron, heavy cotton, one size, brick', days: 1 });
-    expect(apron.ready!.day >= addDays(getDay(shop.now(), 'UTC'), 1)).toBe(true);
+    expect(apron.ready!.day >= addDays(dayOf(shop.now(), 'UTC'), 1)).toBe(true);
     const tin = askQuote(shop, {
       ...towels(),
       itemId: idOf('Seed tin, labelled'),

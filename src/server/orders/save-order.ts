@@ -5,7 +5,7 @@ import type { orderChange, orderInput } from '../../core/input/index';
 import { changed, type Saved } from '../saved';
 import { inTransaction } from '../../data/database';
 import { freezeQuote } from '../../core/orders/index';
-import { minor } from '../../core/units/index';
+import { formatMoney, minor } from '../../core/units/index';
 import { findItems, type StoredItem } from '../../data/item-store';
 import {
   addOrderEvent,
@@ -16,7 +16,7 @@ import {
   type OrderEventKind,
 } from '../../data/order-store';
 import { describeCostProblem } from '../../wording/problems';
-import { getShop, type ShopContext } from '../context';
+import { getSettings, getShop, type ShopContext } from '../context';
 import { notFound, ShopError, stale } from '../errors';
 import { readOrder, type ReadOrder } from './read-orders';
 import { loadEvidence } from '../items/evidence';
@@ -109,11 +109,14 @@ export function changeOrder(
   version: number,
 ): Saved {
   const order = requireOrder(shop, id);
+  const settings = getSettings(shop);
   inTransaction(shop.db, () => {
     if (!updateOrder(shop.db, id, { ...input, agreed: minor(input.agreed) }, version)) throw stale('This order');
     const changes = [
       order.order.dueDay === input.dueDay ? null : `due ${order.order.dueDay} → ${input.dueDay}`,
-      order.order.agreed === input.agreed ? null : `price ${order.order.agreed / 100} → ${input.agreed / 100}`,
+      order.order.agreed === input.agreed
+        ? null
+        : `price ${formatMoney(order.order.agreed, settings)} → ${formatMoney(input.agreed, settings)}`,
       order.order.title === input.title ? null : `now “${input.title}”`,
     ].filter(Boolean);
     if (changes.length > 0) addOrderEvent(shop.db, id, 'changed', shop.now(), changes.join(', '));

@@ -1,14 +1,13 @@
 // The price list as a table for a spreadsheet, and on paper.
 
 import { writeCsv } from '../../core/buying';
-import { formatMoney, getMoneyDigits, type FormatSettings } from '../../core/units';
+import { formatMoney, printMajor, type FormatSettings } from '../../core/units';
 import type { PriceListView } from '../../views/price-list';
 import { printPaper } from './paper';
 import { drawHeading, drawTable } from './paper-table';
 
 export function writePriceListCsv(list: PriceListView, currency: string): string {
-  const digits = getMoneyDigits(currency);
-  const money = (value: number | undefined) => (value === undefined ? '' : (value / 10 ** digits).toFixed(digits));
+  const money = (value: number | undefined) => (value === undefined ? '' : printMajor(value, currency));
   return writeCsv(
     [
       'item',

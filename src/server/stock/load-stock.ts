@@ -1,7 +1,8 @@
 // The stock as screens see it: what is there, what open orders need of it, and what stays free.
 
 import { computeStripNeed } from '../../core/costing';
-import { countDays, getDay } from '../../core/scheduling';
+import { countDays } from '../../core/scheduling';
+import { dayOf } from '../../core/units';
 import {
   computeCover,
   computeMinimum,
@@ -113,7 +114,7 @@ function readStock(shop: ShopContext): ReadStock {
   const nameOf = nameThings(shop);
   const weeklyOf = computeWeeklyUses(shop, nameOf);
   const leads = loadShortestLeads(shop.db, [...needs.keys()]);
-  const today = getDay(shop.now(), timeZone);
+  const today = dayOf(shop.now(), timeZone);
   // The first order, by due day, that what is there does not reach.
   const orderWithin = (
     key: string,

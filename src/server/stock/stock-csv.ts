@@ -1,14 +1,14 @@
 // The stock as a table for a spreadsheet: a line a lot.
 
 import { writeCsv } from '../../core/buying';
-import { getMoneyDigits } from '../../core/units';
+import { dayOf, printMajor, type FormatSettings } from '../../core/units';
 import type { FullStock } from '../../views/stock';
 
-/** Lengths in mm; money in whole units of the currency. */
-export function writeStockCsv(stock: FullStock, currency: string): string {
-  const digits = getMoneyDigits(currency);
-  const money = (minor: number) => (minor / 10 ** digits).toFixed(digits);
-  const day = (ms: number) => new Date(ms).toISOString().slice(0, 10);
+/** Lengths in mm; money in whole units of the currency; days of the shop's own calendar. */
+export function writeStockCsv(
+  stock: FullStock,
+  { currency, timeZone }: Pick<FormatSettings, 'currency' | 'timeZone'>,
+): string {
   return writeCsv(
     [
       'thing',
@@ -32,9 +32,9 @@ export function writeStockCsv(stock: FullStock, currency: string): string {
         lot.form === 'roll' ? lot.left : (lot.lengthMm ?? ''),
         lot.form === 'roll' ? 1 : lot.left,
         lot.code ?? '',
-        day(lot.receivedAtMs),
+        dayOf(lot.receivedAtMs, timeZone),
         lot.supplier,
-        money(lot.value.value),
+        printMajor(lot.value.value, currency),
         lot.remark,
       ]),
     ),

@@ -331,7 +331,7 @@ describe('what to buy', () => {
     });
     const purchase = viewPurchase(shop, ids[0]!);
     expect(purchase.total).toBe(8900 + 3 * 1980 + 790);
-    const csv = writePurchaseCsv(purchase);
+    const csv = writePurchaseCsv(purchase, 'EUR');
     expect(csv).toContain('M-TS-SL10;Tarn Smooth slate 10 m;1;89.00');
     const settings = { locale: 'en-GB', currency: 'EUR', timeZone: 'UTC', system: 'metric' as const };
     expect((await readPdfPages(await printPurchase(purchase, 'Heron & Hitch', settings)))[0]).toMatch(
@@ -407,7 +407,7 @@ describe('what to buy', () => {
 it('the stock as a table: a line a lot, and no formula in it', () => {
   const { id } = receiveLot(shop, { ...roll(2000), price: 1234, remark: '=HYPERLINK("x")' });
   bookStock(shop, id, { cause: 'cut', quantity: 500, note: '' });
-  const lines = writeStockCsv(loadStock(shop), 'EUR').split('\r\n');
+  const lines = writeStockCsv(loadStock(shop), { currency: 'EUR', timeZone: 'UTC' }).split('\r\n');
   expect(lines[0]).toBe('thing;kind;form;width mm;length mm;left;code;received;supplier;worth EUR;remark');
   expect(lines.length - 1 - Number(lines.at(-1) === '')).toBe(loadLotsOnShelf(shop.db).length);
   // Three quarters are left of 12.34.

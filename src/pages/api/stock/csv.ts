@@ -5,7 +5,7 @@ import { loadStock } from '../../../server/stock/load-stock';
 
 export const GET = endpoint(
   ({ shop }) =>
-    new Response(`\uFEFF${writeStockCsv(loadStock(shop), getShop(shop).currency)}`, {
+    new Response(`\uFEFF${writeStockCsv(loadStock(shop), getShop(shop))}`, {
       headers: {
         'Content-Type': 'text/csv; charset=utf-8',
         'Content-Disposition': 'attachment; filename="stock.csv"',

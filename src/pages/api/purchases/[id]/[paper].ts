@@ -19,14 +19,14 @@ export const GET = endpoint(async ({ shop, api }) => {
     });
   switch (api.params['paper']) {
     case 'csv':
-      return file(`\uFEFF${writePurchaseCsv(purchase)}`, 'text/csv; charset=utf-8', 'csv');
+      return file(`\uFEFF${writePurchaseCsv(purchase, getShop(shop).currency)}`, 'text/csv; charset=utf-8', 'csv');
     case 'pdf':
       return pdfResponse(
         await printPurchase(purchase, name, { locale, currency, timeZone, system: getSystem(api) }),
         `order ${purchase.id}.pdf`,
       );
     case 'eml':
-      return file(await writePurchaseMail(purchase, writePurchaseCsv(purchase), name), 'message/rfc822', 'eml');
+      return file(await writePurchaseMail(purchase, writePurchaseCsv(purchase, getShop(shop).currency), name), 'message/rfc822', 'eml');
     default:
       throw notFound('This paper');
   }
