@@ -96,15 +96,16 @@ const everywhere = [
     message: 'A tolerance has a name that says what it is one of.',
   },
 ];
+const noColours = {
+  selector: 'Literal[value=/^#[0-9a-fA-F]{3,8}$/]',
+  message: 'Colours live in src/theme.',
+};
 const inMarkup = [
   {
     selector: "JSXAttribute[name.name='style'] ObjectExpression > Property[value.type='Literal']",
     message: 'Only computed geometry is styled in place: use a named class, or sx.',
   },
-  {
-    selector: 'Literal[value=/^#[0-9a-fA-F]{3,8}$/]',
-    message: 'Colours live in src/theme.',
-  },
+  noColours,
   {
     selector: "JSXOpeningElement[name.name='th']:not(:has(JSXAttribute[name.name='scope']))",
     message: 'A head says whether it is of a column or a row.',
@@ -207,7 +208,7 @@ export default tseslint.config(
   {
     files: ['src/{server,data}/**/*.ts'],
     ignores: ['src/data/database.ts'],
-    rules: { 'no-restricted-syntax': ['error', ...everywhere, ...inTransactions] },
+    rules: { 'no-restricted-syntax': ['error', ...everywhere, ...inTransactions, noColours] },
   },
   {
     files: ['src/screens/**/*.tsx', 'src/layouts/**', 'src/pages/**'],

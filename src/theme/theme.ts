@@ -1,6 +1,7 @@
 // The look: liner, sheet, ink and one accent; hairlines, no shadows, 2 px corners. Light and dark.
 
 import { createTheme } from '@mui/material/styles';
+import { COLOURS } from './tokens';
 
 const HEADING = "'Bricolage Grotesque Variable', 'Trebuchet MS', sans-serif";
 const TEXT = "'Atkinson Hyperlegible Next Variable', Verdana, sans-serif";
@@ -11,15 +12,15 @@ export const theme = createTheme({
   colorSchemes: {
     light: {
       palette: {
-        background: { default: '#F3EFE6', paper: '#FFFCF5' },
-        text: { primary: '#231F2B', secondary: '#5F5968' },
-        divider: '#D8D0C0',
-        primary: { main: '#231F2B', contrastText: '#FFFCF5' },
-        secondary: { main: '#A5343C', contrastText: '#FFFCF5' },
-        error: { main: '#A5343C' },
+        background: { default: COLOURS.liner, paper: COLOURS.sheet },
+        text: { primary: COLOURS.ink, secondary: COLOURS.softInk },
+        divider: COLOURS.hairline,
+        primary: { main: COLOURS.ink, contrastText: COLOURS.sheet },
+        secondary: { main: COLOURS.madder, contrastText: COLOURS.sheet },
+        error: { main: COLOURS.madder },
         warning: { main: '#8A5C05' },
         success: { main: '#2F6541' },
-        info: { main: '#3F5E86' },
+        info: { main: COLOURS.slate },
       },
     },
     dark: {

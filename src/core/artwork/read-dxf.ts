@@ -13,7 +13,7 @@ import {
   type Point,
   type Segment,
 } from '../geometry';
-import { fail, succeed, type Result } from '../units';
+import { fail, MM_PER_INCH, succeed, type Result, ANGLE_NOISE } from '../units';
 import { FILE_LIMIT_BYTES, type Artwork, type LeftOutKind, type ReadProblem, type Shape } from './artwork';
 import { LeftOutTally } from './left-out';
 
@@ -28,7 +28,7 @@ const MM_PER_UNIT: Readonly<Record<number, number>> = {
   4: 1,
   5: 10,
   6: 1000,
-  8: 2.54e-5,
+  8: MM_PER_INCH / 1_000_000,
   9: 0.0254,
   13: 0.001,
   14: 100,
@@ -200,7 +200,7 @@ function outlineArc(centre: Point, u: Point, v: Point, from: number, until: numb
   });
   return {
     start: at(from),
-    closed: until - from >= 2 * Math.PI - 1e-9,
+    closed: until - from >= 2 * Math.PI - ANGLE_NOISE,
     segments: [
       { kind: 'arc', centre: { x: centre.x, y: centre.y }, u: { x: u.x, y: u.y }, v, from, until, to: at(until) },
     ],
@@ -219,7 +219,7 @@ function outlineVertices(vertices: NonNullable<Entity['vertices']>, closed: bool
 function bulgeSegment(from: Point, to: Point, bulge: number): Segment {
   const end = { x: to.x, y: to.y };
   const chord = Math.hypot(to.x - from.x, to.y - from.y);
-  if (Math.abs(bulge) < 1e-9 || chord === 0) return { kind: 'line', to: end };
+  if (Math.abs(bulge) < ANGLE_NOISE || chord === 0) return { kind: 'line', to: end };
   const sweep = 4 * Math.atan(bulge);
   const radius = chord / (2 * Math.sin(Math.abs(sweep) / 2));
   const away = (radius * Math.cos(sweep / 2) * Math.sign(bulge)) / chord;

@@ -10,7 +10,7 @@ import {
   type Contour,
   type Matrix,
 } from '../geometry';
-import { fail, MM_PER_INCH, succeed, type Result } from '../units';
+import { fail, MM_PER_INCH, succeed, type Result, CROSS_NOISE } from '../units';
 import { FILE_LIMIT_BYTES, type Artwork, type ReadProblem, type Shape, type StrokeShape } from './artwork';
 import { LeftOutTally } from './left-out';
 import { inheritPaint, INITIAL_PAINT, parseOpacity, resolvePaint, type PaintServers, type PaintState } from './paint';
@@ -285,7 +285,7 @@ class SvgReader {
     const { paint, matrix } = place;
     // A flattened plane has no inside, and a pen no width in it.
     if (
-      Math.abs(matrix.a * matrix.d - matrix.b * matrix.c) < 1e-12 ||
+      Math.abs(matrix.a * matrix.d - matrix.b * matrix.c) < CROSS_NOISE ||
       placeContours(line.contours, matrix).length === 0
     )
       return;

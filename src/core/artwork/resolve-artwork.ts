@@ -23,7 +23,7 @@ import {
   type Region,
   type Segment,
 } from '../geometry';
-import { fail, succeed, type Result } from '../units';
+import { fail, succeed, type Result, LENGTH_NOISE_MM } from '../units';
 import { WIDTH_RANGE_MM, type Artwork, type LayerRole, type MeasureProblem } from './artwork';
 import {
   countSegments,
@@ -102,7 +102,7 @@ export function flattenAtSize(
   const rough = boundControlPoints(artwork, turn, options.strokes ?? false);
   if (!rough) return fail({ kind: 'nothing-to-cut', leftOut: artwork.leftOut });
   const extent = (box: Box) => (size.widthMm !== undefined ? box.width : box.height);
-  let matrix = composeMatrices(placeAt(rough, Math.min(1e6, wanted / Math.max(extent(rough), 1e-6))), turn);
+  let matrix = composeMatrices(placeAt(rough, Math.min(1e6, wanted / Math.max(extent(rough), LENGTH_NOISE_MM))), turn);
   const strokes = options.strokes ?? false;
   // What is painted is as large as its lines, unless clips cut it away, strokes widen it or lines run back on themselves:
   // then it is filled before its size is known.

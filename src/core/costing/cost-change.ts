@@ -1,5 +1,6 @@
 // Why a cost is no longer what it was: what it rested on then against what it rests on now.
 
+import { SHARE_NOISE } from '../units';
 import type { Figure, Unit } from '../units';
 import type { ItemCost } from './item-cost';
 
@@ -71,7 +72,7 @@ export function explainChange(accepted: AcceptedCost, cost: ItemCost): CostChang
   const because = [...new Set([...before.keys(), ...after.keys()])].flatMap((label): InputChange[] => {
     const was = before.get(label)?.value ?? null,
       now = after.get(label)?.value ?? null;
-    return was !== null && now !== null && Math.abs(was - now) <= Math.abs(was) * 1e-9
+    return was !== null && now !== null && Math.abs(was - now) <= Math.abs(was) * SHARE_NOISE
       ? []
       : [{ label, was, now, unit: (after.get(label) ?? before.get(label)!).unit }];
   });

@@ -1,5 +1,6 @@
 // Outlines made of lines, cubic curves and elliptic arcs, kept exact until they are flattened at the size they are cut.
 
+import { ANGLE_NOISE, POINT_NOISE_MM } from '../units';
 import { mapPoint, mapVector, type Matrix, type Point } from './matrix';
 
 export type Segment =
@@ -96,14 +97,15 @@ export function flattenContour(contour: Contour): readonly Point[] {
   if (
     contour.segments.length === 1 &&
     only?.kind === 'arc' &&
-    Math.abs(Math.abs(only.until - only.from) - 2 * Math.PI) < 1e-9
+    Math.abs(Math.abs(only.until - only.from) - 2 * Math.PI) < ANGLE_NOISE
   )
     return flattenEllipse(only);
   const points: Point[] = [contour.start];
   const tolerance = toleranceFor(narrowExtent(contour));
   let current = contour.start;
   const push = (point: Point) => {
-    if (Math.abs(point.x - current.x) > 1e-9 || Math.abs(point.y - current.y) > 1e-9) points.push(point);
+    if (Math.abs(point.x - current.x) > POINT_NOISE_MM || Math.abs(point.y - current.y) > POINT_NOISE_MM)
+      points.push(point);
     current = point;
   };
   for (const segment of contour.segments) {

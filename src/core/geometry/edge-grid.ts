@@ -1,6 +1,7 @@
 // Finds the edge nearest to a point, by a grid of cells about as many as there are edges. A tree index answers the same
 // question; asked a hundred thousand times for a drawing, the grid took a tenth of its time.
 
+import { LENGTH_NOISE_MM } from '../units';
 export class EdgeGrid {
   private readonly left: number;
   private readonly top: number;
@@ -40,8 +41,8 @@ export class EdgeGrid {
     }
     this.left = left;
     this.top = top;
-    const width = Math.max(right - left, 1e-6),
-      height = Math.max(bottom - top, 1e-6);
+    const width = Math.max(right - left, LENGTH_NOISE_MM),
+      height = Math.max(bottom - top, LENGTH_NOISE_MM);
     this.cell = Math.max(Math.sqrt((width * height) / Math.max(1, x1.length)), Math.max(width, height) / 2000);
     this.columns = Math.floor(width / this.cell) + 1;
     this.rows = Math.floor(height / this.cell) + 1;

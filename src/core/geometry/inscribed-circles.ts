@@ -80,6 +80,8 @@ export class InscribedCircles {
   }
 }
 
+/** Circles are found no truer than this, mm. */
+const FINEST_MM = 1e-4;
 /** Different shapes of the same look that are kept for comparison. */
 const MODELS_KEPT = 8;
 
@@ -88,7 +90,7 @@ function inscribe(rings: readonly Polyline[]): Circle | null {
   if (!box || rings[0]!.length < 3) return null;
   const found = polylabel(
     rings.map((ring) => ring.map((point) => [point.x, point.y])),
-    Math.max(1e-4, Math.min(box.width, box.height) / 200),
+    Math.max(FINEST_MM, Math.min(box.width, box.height) / 200),
   );
   return { widthMm: 2 * (found as unknown as { distance: number }).distance, x: found[0]!, y: found[1]! };
 }

@@ -1,5 +1,8 @@
 // Affine maps of the plane, in the order SVG writes them: x' = a·x + c·y + e, y' = b·x + d·y + f.
 
+/** A sine or cosine below this is of a quarter turn: π has no exact value. */
+const TURN_NOISE = 1e-15;
+
 export type Point = { readonly x: number; readonly y: number };
 export type Matrix = {
   readonly a: number;
@@ -31,10 +34,9 @@ export const scaling = (a: number, d: number = a): Matrix => ({ ...IDENTITY, a, 
 export function rotation(degrees: number): Matrix {
   const angle = (degrees * Math.PI) / 180;
   // Quarter turns exactly: an upright rectangle stays one.
-  const [cosine, sine] = [Math.cos(angle), Math.sin(angle)].map((value) => (Math.abs(value) < 1e-15 ? 0 : value)) as [
-    number,
-    number,
-  ];
+  const [cosine, sine] = [Math.cos(angle), Math.sin(angle)].map((value) =>
+    Math.abs(value) < TURN_NOISE ? 0 : value,
+  ) as [number, number];
   return { a: cosine, b: sine, c: -sine, d: cosine, e: 0, f: 0 };
 }
 

@@ -1,6 +1,7 @@
 // How thin a shape gets, and how near its edges come to each other across a gap. The thickness at a place is the
 // distance between two sides that face each other, as a calliper takes it; corners and tips have none.
 
+import { CROSS_NOISE, LENGTH_NOISE_MM, POINT_NOISE_MM } from '../units';
 import { boundPoints } from './box';
 import { EdgeGrid } from './edge-grid';
 import { EdgeRuns, type EdgeRun } from './edge-runs';
@@ -8,6 +9,10 @@ import { InscribedCircles } from './inscribed-circles';
 import type { Piece, Polyline } from './polygon';
 import { RingEdges, type Look, type Side } from './ring-edges';
 
+/** A circle that shrinks by no more than this share has settled. */
+const SETTLED_SHARE = 1e-6;
+/** A width that changes by no more than this share of itself is known well enough. */
+const SETTLED_WIDTH_SHARE = 1e-4;
 export type ThinPlace = { readonly widthMm: number; readonly x: number; readonly y: number };
 export type Thinness = {
   /** The thinnest place; null where no two sides face each other (a single bar has a thickness, the air around it no gap). */
@@ -229,9 +234,9 @@ export class Calliper {
       const dx = this.grid.nearX - sample.x,
         dy = this.grid.nearY - sample.y;
       const height = dx * nx + dy * ny;
-      if (height <= 1e-12) return 'corner';
+      if (height <= CROSS_NOISE) return 'corner';
       const next = (dx * dx + dy * dy) / (2 * height);
-      if (next >= radius * (1 - 1e-6)) break;
+      if (next >= radius * (1 - SETTLED_SHARE)) break;
       radius = next;
       touched = near;
       qx = this.grid.nearX;
@@ -258,7 +263,7 @@ export class Calliper {
       a = this.walk(a, b.x, b.y);
       b = this.walk(b, a.x, a.y);
       const now = Math.hypot(a.x - b.x, a.y - b.y);
-      settled = width - now < width * 1e-4 || now < 1e-6;
+      settled = width - now < width * SETTLED_WIDTH_SHARE || now < LENGTH_NOISE_MM;
       width = now;
     }
     // Still sliding together: down a spike, which has no thickness.
@@ -279,7 +284,7 @@ export class Calliper {
     const { x1, y1, x2, y2 } = this.grid;
     const dx = x2[from.edge]! - x1[from.edge]!,
       dy = y2[from.edge]! - y1[from.edge]!;
-    return this.side * (dx * (to.y - from.y) - dy * (to.x - from.x)) > -1e-9;
+    return this.side * (dx * (to.y - from.y) - dy * (to.x - from.x)) > -POINT_NOISE_MM;
   }
 
   /** The place near `from` on the same ring that is closest to (x, y): goes on while it comes nearer. */
@@ -294,7 +299,7 @@ export class Calliper {
       for (let steps = 0, lag = 0; steps < 40 && lag < 2; steps++) {
         edge = this.neighbour(edge, direction);
         const square = grid.approach(edge, x, y);
-        if (square < best - 1e-12) {
+        if (square < best - CROSS_NOISE) {
           best = square;
           bestEdge = edge;
           bestX = grid.nearX;

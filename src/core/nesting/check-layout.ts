@@ -1,5 +1,6 @@
 // Whether a layout holds, told from the outlines alone: none of the search's own shapes, circles or boxes is used here.
 
+import { LENGTH_NOISE_MM, POINT_NOISE_MM } from '../units';
 import {
   makeRegion,
   getRings,
@@ -133,12 +134,12 @@ function measureDistance(a: Laid, b: Laid, upTo: number): number {
   )
     return Infinity;
   const shared = computeRegionArea(intersectRegions(a.region, b.region));
-  if (shared > 1e-6) {
+  if (shared > LENGTH_NOISE_MM) {
     // About how deep: the shared area over the longest side of the box it lies in.
     const points = getRings(intersectRegions(a.region, b.region)).flat();
     const length = Math.max(...points.map((p) => p.x)) - Math.min(...points.map((p) => p.x)),
       height = Math.max(...points.map((p) => p.y)) - Math.min(...points.map((p) => p.y));
-    return -shared / Math.max(1e-9, length, height);
+    return -shared / Math.max(POINT_NOISE_MM, length, height);
   }
   let nearest = Infinity;
   const others = edgesOf(b.rings);

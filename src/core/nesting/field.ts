@@ -1,5 +1,6 @@
 // Pieces in a box, some of them fixed, with the overlaps of each two: what the search moves and weighs.
 
+import { POINT_NOISE_MM } from '../units';
 import { measureOverlap } from './collide';
 import { Pose } from './pose';
 import type { Shape } from './shape';
@@ -130,7 +131,9 @@ export class Field {
   /** Whether it can stand in the box at all with this turn. */
   fits(at: number, step: number): boolean {
     const pose = this.shapes[at]!.pose(step);
-    return pose.maxX - pose.minX <= this.width + 1e-9 && pose.maxY - pose.minY <= this.length + 1e-9;
+    return (
+      pose.maxX - pose.minX <= this.width + POINT_NOISE_MM && pose.maxY - pose.minY <= this.length + POINT_NOISE_MM
+    );
   }
 
   /** The place in the box nearest to where it stands. Overlaps are not refreshed. */

@@ -1,5 +1,6 @@
 // Makes a layout better: a strip shorter, or more pieces on a sheet. Each is a row of attempts; what fails is forgotten.
 
+import { POINT_NOISE_MM } from '../units';
 import type { Bin } from './bins';
 import { Field, type Random, type Placing } from './field';
 import type { Shape } from './shape';
@@ -161,7 +162,7 @@ export function findLongest(field: Field): number {
     let least = Infinity;
     for (const step of shape.steps ?? QUARTER_STEPS) {
       const pose = shape.pose(step);
-      if (pose.maxX - pose.minX <= field.width + 1e-9) least = Math.min(least, pose.maxY - pose.minY);
+      if (pose.maxX - pose.minX <= field.width + POINT_NOISE_MM) least = Math.min(least, pose.maxY - pose.minY);
     }
     if (least < Infinity) longest = Math.max(longest, least);
   }

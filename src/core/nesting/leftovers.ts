@@ -1,5 +1,6 @@
 // What is left of a sheet or an offcut when the pieces are out of it, and how those on it share what was cut off.
 
+import { LENGTH_NOISE_MM } from '../units';
 import {
   boundPoints,
   computeRegionArea,
@@ -137,12 +138,12 @@ function findRectangles(free: Region): readonly Polyline[] {
   const box = boundPoints(getRings(free));
   if (!box) return [];
   const step = Math.max(RASTER_MM, Math.sqrt((box.width * box.height) / RASTER_CELLS));
-  const columns = Math.floor(box.width / step + 1e-6),
-    rows = Math.floor(box.height / step + 1e-6);
+  const columns = Math.floor(box.width / step + LENGTH_NOISE_MM),
+    rows = Math.floor(box.height / step + LENGTH_NOISE_MM);
   const cells = rasterise(free, box, step, columns, rows);
   const found: Polyline[] = [];
   while (found.length < MOST_RECTANGLES) {
-    const best = findLargest(cells, columns, rows, Math.ceil(LEAST_LEFTOVER_MM / step - 1e-6));
+    const best = findLargest(cells, columns, rows, Math.ceil(LEAST_LEFTOVER_MM / step - LENGTH_NOISE_MM));
     if (!best) break;
     for (let row = best.y; row < best.y + best.height; row++)
       cells.fill(0, row * columns + best.x, row * columns + best.x + best.width);

@@ -1,7 +1,7 @@
 // Lays pieces out on stock: a first layout at once, then better ones as long as it is let.
 
 import { randomLcg } from 'd3-random';
-import { succeed, fail, type Result } from '../units';
+import { succeed, fail, type Result, LENGTH_NOISE_MM } from '../units';
 import { listBins, type Bin } from './bins';
 import { Field, type Random, type Placing } from './field';
 import { fillBin } from './first-layout';
@@ -421,5 +421,5 @@ function isBetter(a: NestLayout, b: NestLayout): boolean {
   if (a.left.length !== b.left.length) return a.left.length < b.left.length;
   if (a.sheets.length !== b.sheets.length) return a.sheets.length < b.sheets.length;
   const last = (layout: NestLayout) => layout.sheets.at(-1)?.usedLengthMm ?? 0;
-  return last(a) < last(b) - 1e-6;
+  return last(a) < last(b) - LENGTH_NOISE_MM;
 }

@@ -1,6 +1,7 @@
 // Rectangles are laid on a skyline: each on the lowest ledge where it fits best. Orders and turns are changed a little, and
 // kept where the strip gets shorter. (Skyline heuristics for strip packing after Burke et al. 2004 and Leung et al. 2011.)
 
+import { LENGTH_NOISE_MM, POINT_NOISE_MM } from '../units';
 import type { Bin } from './bins';
 import { Field, type Random, type Placing } from './field';
 import { TURN_STEPS } from './pose';
@@ -22,7 +23,7 @@ const isRectangle = (shape: Shape): boolean => {
     xs.every((x, at) => (near(x, minX) || near(x, maxX)) && (near(ys[at]!, minY) || near(ys[at]!, maxY)))
   );
 };
-const near = (a: number, b: number): boolean => Math.abs(a - b) < 1e-6;
+const near = (a: number, b: number): boolean => Math.abs(a - b) < LENGTH_NOISE_MM;
 const canTurn = (shape: Shape): boolean =>
   shape.steps === null || shape.steps.includes(QUARTER) || shape.steps.includes(3 * QUARTER);
 
@@ -47,7 +48,7 @@ export function packRectangles(
   let now = pack(sizes, order, bin.width),
     best = now;
   const rounds = Math.min(ROUNDS, Math.ceil(work / (own.length * own.length)));
-  for (let round = 0; round < rounds && best.reach > least + 1e-6; round++) {
+  for (let round = 0; round < rounds && best.reach > least + LENGTH_NOISE_MM; round++) {
     const next = [...order],
       a = Math.floor(random() * next.length),
       b = Math.floor(random() * next.length);
@@ -55,9 +56,9 @@ export function packRectangles(
     const packed = pack(sizes, next, bin.width);
     // A little worse is let pass at first, less and less: so it gets out of dead ends.
     if (packed.reach <= now.reach + least * 0.02 * (1 - round / rounds) * random()) [order, now] = [next, packed];
-    if (packed.reach < best.reach - 1e-9) best = packed;
+    if (packed.reach < best.reach - POINT_NOISE_MM) best = packed;
   }
-  if (best.reach > bin.length + 1e-6) return null;
+  if (best.reach > bin.length + LENGTH_NOISE_MM) return null;
   return { field: new Field(own, best.placings, own.length, bin.width, bin.length), inside: [...members], left: [] };
 }
 
@@ -93,7 +94,7 @@ function pack(sizes: readonly Size[], order: readonly number[], width: number): 
     reach = Math.max(reach, ledge.y + along);
     const rest = { x: left ? ledge.x + across : ledge.x, y: ledge.y, width: ledge.width - across },
       top = { x, y: ledge.y + along, width: across };
-    skyline.splice(low, 1, ...(rest.width > 1e-9 ? (left ? [top, rest] : [rest, top]) : [top]));
+    skyline.splice(low, 1, ...(rest.width > POINT_NOISE_MM ? (left ? [top, rest] : [rest, top]) : [top]));
     merge(skyline);
   }
   return { placings, reach };
@@ -114,11 +115,11 @@ function choose(
     for (const turned of size.turnable && size.width !== size.height ? [false, true] : [false]) {
       const across = turned ? size.height : size.width,
         along = turned ? size.width : size.height;
-      if (across > ledge.width + 1e-9) continue;
+      if (across > ledge.width + POINT_NOISE_MM) continue;
       // Fills the ledge, and comes level with its wall; else simply the first that fits.
       const fit =
-        (across >= ledge.width - 1e-6 ? 4 : 0) +
-        (Math.abs(along - wall) < 1e-6 ? 2 : 0) +
+        (across >= ledge.width - LENGTH_NOISE_MM ? 4 : 0) +
+        (Math.abs(along - wall) < LENGTH_NOISE_MM ? 2 : 0) +
         1 -
         index / (waiting.length + 1);
       if (fit > score) {
@@ -141,7 +142,7 @@ function raise(skyline: Ledge[], low: number): void {
 
 function merge(skyline: Ledge[]): void {
   for (let at = skyline.length - 1; at > 0; at--) {
-    if (Math.abs(skyline[at]!.y - skyline[at - 1]!.y) > 1e-9) continue;
+    if (Math.abs(skyline[at]!.y - skyline[at - 1]!.y) > POINT_NOISE_MM) continue;
     skyline[at - 1]!.width += skyline[at]!.width;
     skyline.splice(at, 1);
   }

@@ -1,5 +1,6 @@
 // Where one piece stands best: places tried at random all over and about where it is, the best of them then followed downhill.
 
+import { LENGTH_NOISE_MM, POINT_NOISE_MM } from '../units';
 import type { Field, Random, Placing } from './field';
 import { TURN_STEPS } from './pose';
 import type { Shape } from './shape';
@@ -47,7 +48,7 @@ export function seek(field: Field, at: number, effort: Effort, random: Random, c
       pose = shape.pose(step);
     const room = width - (pose.maxX - pose.minX),
       along = length - (pose.maxY - pose.minY);
-    if (room < -1e-9 || along < -1e-9) continue;
+    if (room < -POINT_NOISE_MM || along < -POINT_NOISE_MM) continue;
     // Edges of the box are where much fits best.
     const x = random() < 0.25 ? (random() < 0.5 ? 0 : room) : random() * room,
       y = random() < 0.1 ? 0 : random() * along;
@@ -99,10 +100,10 @@ function align(field: Field, at: number, random: Random, tryAt: (x: number, y: n
   const x = placing.x + there.xAt(corner) - pose.xAt(own),
     y = placing.y + there.yAt(corner) - pose.yAt(own);
   if (
-    x + pose.minX < -1e-6 ||
-    x + pose.maxX > field.width + 1e-6 ||
-    y + pose.minY < -1e-6 ||
-    y + pose.maxY > field.length + 1e-6
+    x + pose.minX < -LENGTH_NOISE_MM ||
+    x + pose.maxX > field.width + LENGTH_NOISE_MM ||
+    y + pose.minY < -LENGTH_NOISE_MM ||
+    y + pose.maxY > field.length + LENGTH_NOISE_MM
   )
     return;
   tryAt(clamp(x, -pose.minX, field.width - pose.maxX), clamp(y, -pose.minY, field.length - pose.maxY), step);

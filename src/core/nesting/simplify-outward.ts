@@ -1,6 +1,7 @@
 // Fewer corners, and never less area: what lies in the simpler outline lies in the first one's too, so a layout that holds for the
 // simpler one holds.
 
+import { ANGLE_NOISE, CROSS_NOISE } from '../units';
 import { computeRingArea, distance, type Point, type Polyline } from '../geometry';
 
 export type SimplifyLimit = {
@@ -69,7 +70,7 @@ function offerAt(
     b = points[next[at]!]!,
     q = points[next[next[at]!]!]!;
   const turnA = cross(p, a, b);
-  if (turnA <= 1e-9) {
+  if (turnA <= ANGLE_NOISE) {
     // Inward, or straight on: the corner can go.
     const areaMm2 = -turnA / 2,
       chord = distance(p, b);
@@ -78,14 +79,14 @@ function offerAt(
       : null;
   }
   const turnB = cross(a, b, q);
-  if (turnB <= 1e-9) return null;
+  if (turnB <= ANGLE_NOISE) return null;
   // The lines p→a and q→b, made longer, meet outside.
   const dx1 = a.x - p.x,
     dy1 = a.y - p.y,
     dx2 = b.x - q.x,
     dy2 = b.y - q.y,
     denominator = dx1 * dy2 - dy1 * dx2;
-  if (Math.abs(denominator) < 1e-12) return null;
+  if (Math.abs(denominator) < CROSS_NOISE) return null;
   const t = ((q.x - a.x) * dy2 - (q.y - a.y) * dx2) / denominator;
   const x = a.x + t * dx1,
     y = a.y + t * dy1,

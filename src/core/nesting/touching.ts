@@ -1,6 +1,7 @@
 // How pieces of a puzzle touch: how much of an outline lies on others, which turns lay edge on edge, and where a hole would stay.
 // After the touching perimeter of Lodi, Martello and Vigo (1999), for any polygons.
 
+import { POINT_NOISE_MM } from '../units';
 import type { Bin } from './bins';
 import type { Placing } from './field';
 import { TURN_STEPS, type Pose } from './pose';
@@ -113,7 +114,7 @@ export function measureTouch(
       dx = x2 - x1,
       dy = y2 - y1,
       length = Math.sqrt(dx * dx + dy * dy);
-    if (length < 1e-9) continue;
+    if (length < POINT_NOISE_MM) continue;
     if (
       (x1 < TOUCH_MM && x2 < TOUCH_MM) ||
       (x1 > bin.width - TOUCH_MM && x2 > bin.width - TOUCH_MM) ||

@@ -1,5 +1,6 @@
 // A load that is laid out and not cut yet: which parts lie where on which stock, and what it lays claim to.
 
+import { AMOUNT_NOISE } from '../units';
 import type { Inside, Marks, Placement, SheetUse } from '../nesting';
 import type { LotForm } from '../stock';
 
@@ -81,7 +82,7 @@ export function findClash<Id>(
   const theirs = others.map((other) => ({ id: other.id, claims: sumClaims(other.sheet) }));
   for (const [lotId, takes] of sumClaims(sheet)) {
     const left = leftOf(lotId) - theirs.reduce((sum, other) => sum + (other.claims.get(lotId) ?? 0), 0);
-    if (takes <= left + 1e-6) continue;
+    if (takes <= left + AMOUNT_NOISE) continue;
     return {
       kind: 'lot',
       lotId,

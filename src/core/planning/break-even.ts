@@ -3,7 +3,7 @@
 import type { ItemCost } from '../costing';
 import type { ShopFigures } from '../materials';
 import { readPrice } from '../pricing';
-import { figure, roundMoney, SECONDS_PER_HOUR, type Figure, type Minor } from '../units';
+import { figure, roundMoney, SECONDS_PER_HOUR, type Figure, type Minor, COUNT_NOISE } from '../units';
 
 /** An item of the mix: so many of it are sold in an ordinary week. */
 export type MixItem = {
@@ -106,17 +106,23 @@ export function computeBreakEven({ spent, contribution, hoursPerWeek, weeks }: B
     pieces: comesBack
       ? figure(
           'Pieces until it has come back',
-          Math.ceil(spent.value / contribution.each.value - 1e-9),
+          Math.ceil(spent.value / contribution.each.value - COUNT_NOISE),
           'count',
           'computed',
           { how: 'spent ÷ what an average piece leaves, up to a whole one', parts: [spent, contribution.each] },
         )
       : null,
     weeks: comesBack
-      ? figure('Weeks until it has come back', Math.ceil(spent.value / perWeek.value - 1e-9), 'count', 'computed', {
-          how: 'spent ÷ left a week, up to a whole one',
-          parts: [spent, perWeek],
-        })
+      ? figure(
+          'Weeks until it has come back',
+          Math.ceil(spent.value / perWeek.value - COUNT_NOISE),
+          'count',
+          'computed',
+          {
+            how: 'spent ÷ left a week, up to a whole one',
+            parts: [spent, perWeek],
+          },
+        )
       : null,
     cash: Array.from({ length: weeks + 1 }, (_, week) => Math.round(week * perWeek.value - spent.value)),
   };

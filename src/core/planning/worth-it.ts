@@ -3,7 +3,7 @@
 import { computePacksPrice, computeShipping, type Offer, type Supplier } from '../buying';
 import type { CostLayer } from '../costing';
 import { computePricePerM2, type ShopFigures } from '../materials';
-import { figure, SECONDS_PER_HOUR, type Figure } from '../units';
+import { figure, SECONDS_PER_HOUR, type Figure, COUNT_NOISE, LENGTH_NOISE_MM } from '../units';
 
 /** The box of one piece with its margins, and how it is cut. */
 export type PieceBox = {
@@ -18,7 +18,7 @@ const waysOf = ({ acrossMm, alongMm, turnable }: PieceBox) => [
   { across: acrossMm, along: alongMm },
   ...(turnable ? [{ across: alongMm, along: acrossMm }] : []),
 ];
-const count = (room: number, each: number): number => Math.max(0, Math.floor(room / each + 1e-6));
+const count = (room: number, each: number): number => Math.max(0, Math.floor(room / each + LENGTH_NOISE_MM));
 
 /** How many pieces one pack gives: of a roll, or a sheet. 0 where none fits. */
 export function countInPack(box: PieceBox, { parts: [part] }: Pick<Offer, 'parts'>): number {
@@ -86,7 +86,7 @@ export function judgeTool(
     how: 'time + waste',
     parts: [time, waste],
   });
-  const pieces = saves.value > 0 ? Math.ceil(tool.price / saves.value - 1e-9) : Infinity;
+  const pieces = saves.value > 0 ? Math.ceil(tool.price / saves.value - COUNT_NOISE) : Infinity;
   return {
     saves,
     from:

@@ -12,6 +12,7 @@ import {
   type Figure,
   type Minor,
   type Result,
+  SHARE_NOISE,
 } from '../units';
 
 export const CHANNEL_KINDS = ['stall', 'own site', 'marketplace', 'wholesale'] as const;
@@ -203,7 +204,8 @@ const TOLERANCE = 1e-6;
 export function priceOnChannel(goal: ChannelGoal, cost: ItemCost, channel: Channel): Result<Figure, ChannelProblem> {
   const share = goal.kind === 'margin' ? goal.share : 0;
   const taken = marginalShare(channel);
-  if (1 - taken - share <= 1e-9 || channel.discount >= 1) return fail({ kind: 'takes-too-much', taken, goal: share });
+  if (1 - taken - share <= SHARE_NOISE || channel.discount >= 1)
+    return fail({ kind: 'takes-too-much', taken, goal: share });
   const holds = (price: number): boolean => {
     const { net } = takeOff(price, channel);
     const reading = readChannel(minor(price), cost, channel);

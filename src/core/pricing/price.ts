@@ -12,6 +12,7 @@ import {
   type Figure,
   type Minor,
   type Result,
+  SHARE_NOISE,
 } from '../units';
 
 export type PriceReading = {
@@ -93,7 +94,7 @@ export function readPrice(price: Minor, cost: ItemCost, shop: ShopFigures): Pric
 export function priceForMargin(margin: number, cost: ItemCost, shop: ShopFigures): Result<Figure, PriceProblem> {
   const room = 1 - shop.feeShare - margin;
   // Binary fractions: 0.55 + 0.45 misses one by 1e-16.
-  if (room <= 1e-9) return fail({ kind: 'goal-beyond-price', feeShare: shop.feeShare, goalShare: margin });
+  if (room <= SHARE_NOISE) return fail({ kind: 'goal-beyond-price', feeShare: shop.feeShare, goalShare: margin });
   const price = lowestPrice(
     (cost.withRisk.value + shop.feeFixed) / room,
     (candidate) => candidate - computeFee(candidate, shop) - cost.withRisk.value >= margin * candidate - TOLERANCE,
@@ -148,7 +149,7 @@ function priceForAmount(
   shop: ShopFigures,
 ): Result<Figure, PriceProblem> {
   const room = 1 - shop.feeShare;
-  if (room <= 1e-9) return fail({ kind: 'goal-beyond-price', feeShare: shop.feeShare, goalShare: 0 });
+  if (room <= SHARE_NOISE) return fail({ kind: 'goal-beyond-price', feeShare: shop.feeShare, goalShare: 0 });
   const price = lowestPrice(
     (left + shop.feeFixed) / room,
     (candidate) => candidate - computeFee(candidate, shop) >= left - TOLERANCE,

@@ -1,5 +1,6 @@
 // Offcuts: what is left of a roll or sheet, as a shape to scale, with a short code to write on it.
 
+import { LENGTH_NOISE_MM } from '../units';
 import {
   boundPoints,
   computeRegionArea,
@@ -106,7 +107,7 @@ export function fitRectangle(
   for (const turned of turnable && widthMm !== heightMm ? [false, true] : [false]) {
     const width = turned ? heightMm : widthMm,
       height = turned ? widthMm : heightMm;
-    if (width > box.width + 1e-6 || height > box.height + 1e-6) continue;
+    if (width > box.width + LENGTH_NOISE_MM || height > box.height + LENGTH_NOISE_MM) continue;
     const xs = edgesOf(
         corners.map((point) => point.x),
         width,
@@ -118,10 +119,10 @@ export function fitRectangle(
     for (const y of ys) {
       for (const x of xs) {
         if (
-          x < box.x - 1e-6 ||
-          y < box.y - 1e-6 ||
-          x + width > box.x + box.width + 1e-6 ||
-          y + height > box.y + box.height + 1e-6
+          x < box.x - LENGTH_NOISE_MM ||
+          y < box.y - LENGTH_NOISE_MM ||
+          x + width > box.x + box.width + LENGTH_NOISE_MM ||
+          y + height > box.y + box.height + LENGTH_NOISE_MM
         )
           continue;
         const outside = subtractRegions(

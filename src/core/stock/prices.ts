@@ -1,6 +1,6 @@
 // What material is calculated at: the shelf's price, the oldest lots first, what was paid last, or what an offer asks.
 
-import { figure, MM2_PER_M2, type Figure } from '../units';
+import { figure, MM2_PER_M2, type Figure, COUNT_NOISE } from '../units';
 
 export type PriceBasis = 'shelf' | 'oldest' | 'latest' | 'offer';
 export const PRICE_BASES: readonly PriceBasis[] = ['shelf', 'oldest', 'latest', 'offer'];
@@ -62,7 +62,7 @@ function priceOldest(
     if (amount > 0) taken.push({ label: lot.label, amount, price: lot.price });
     open -= amount;
   }
-  if (open > 1e-9 || taken.length === 0)
+  if (open > COUNT_NOISE || taken.length === 0)
     taken.push({ label: 'To be bought, as last', amount: Math.max(open, Number.MIN_VALUE), price: newest.price });
   const amount = taken.reduce((sum, part) => sum + part.amount, 0);
   return figure(

@@ -1,6 +1,6 @@
 // How fast a thing is used, from what was really booked, and for how long what is there lasts.
 
-import { figure, type Figure } from '../units';
+import { figure, type Figure, COUNT_NOISE } from '../units';
 import type { StockCause } from './ledger';
 
 /** What counts as use: a count that was off, or an offcut set aside, is none. */
@@ -51,7 +51,7 @@ export function computeMinimum(
   const cover =
     weeks === null || weeks <= 0
       ? null
-      : figure('For the weeks wanted', unit === 'count' ? Math.ceil(weeks - 1e-9) : weeks, unit, 'computed', {
+      : figure('For the weeks wanted', unit === 'count' ? Math.ceil(weeks - COUNT_NOISE) : weeks, unit, 'computed', {
           how: 'weeks × used a week',
           parts: [figure('Weeks', minimum.coverWeeks!, 'count', 'typed'), weekly!],
         });

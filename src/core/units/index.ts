@@ -7,3 +7,4 @@ export * from './format';
 export * from './group';
 export * from './major';
 export * from './day';
+export * from './tolerance';

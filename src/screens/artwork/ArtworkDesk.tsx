@@ -49,7 +49,7 @@ export function ArtworkDesk({ desk, file, checked, text, vinyls, nameOf }: Props
   useKeys('Steps', [{ keys: '$mod+z', shown: 'Ctrl Z', does: 'undo the last step', run: () => desk.undo?.() }]);
   const steps = toSteps(state);
   return (
-    <div className="cols" style={{ gridTemplateColumns: 'minmax(0, 1.56fr) minmax(0, 1fr)' }}>
+    <div className="cols split-3-2">
       <div className="cols">
         <div className="sheet flush lifted">
           <SeamView
@@ -74,10 +74,10 @@ export function ArtworkDesk({ desk, file, checked, text, vinyls, nameOf }: Props
           onRole={(layer, role) => desk.act({ steps: setRole(state.steps, layer, role) })}
           onVinyl={(key, id) => desk.act({ vinylIds: { ...state.vinylIds, [key]: id } })}
         />
-        <p className="soft" style={{ margin: 0 }}>
+        <p className="soft flat">
           {marks.length > 0 && (
-            <span style={{ marginRight: 14, whiteSpace: 'nowrap' }}>
-              <i className="mark stroke" style={{ marginLeft: 0 }} />
+            <span className="after-5 nowrap">
+              <i className="mark stroke before-0" />
               thin stroke
               <i className="mark gap" />
               narrow gap
@@ -93,7 +93,7 @@ export function ArtworkDesk({ desk, file, checked, text, vinyls, nameOf }: Props
       <div className="cols">
         <section className="sheet cols" aria-label="Size and name">
           <SizeFields size={state.size} measured={measurement} onChange={(size) => desk.change({ size })} />
-          <div style={{ display: 'grid', gap: 10, gridTemplateColumns: '1.2fr 1fr' }}>
+          <div className="grid gap-4 split-6-5">
             <TextField
               label="Name"
               value={state.name}

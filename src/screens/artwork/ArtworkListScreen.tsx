@@ -22,7 +22,7 @@ function ArtworkList({ view }: { view: ArtworkListView }) {
     <>
       <div className="page-head">
         <div>
-          <h1 style={{ margin: 0 }}>
+          <h1 className="flat">
             {view.artworks.length === 0 ? 'No drawings yet' : `${view.artworks.length} drawings, measured`}
           </h1>
         </div>
@@ -51,13 +51,13 @@ function ArtworkList({ view }: { view: ArtworkListView }) {
             </span>
             <div className="text">
               <strong>{artwork.name}</strong>
-              <div className="soft figures" style={{ fontSize: '.86rem' }}>
+              <div className="soft figures text-small">
                 {formatLength(artwork.measurement.widthMm, settings)} ×{' '}
                 {formatLength(artwork.measurement.heightMm, settings)}
               </div>
               <div className="soft">
                 {artwork.layerNames.map((name, index) => (
-                  <span key={index} style={{ marginRight: 10 }}>
+                  <span key={index} className="after-4">
                     <i className="swatch" style={{ background: artwork.measurement.layers[index]?.colour }} />
                     {name}
                   </span>

@@ -99,10 +99,10 @@ function Artwork({ artwork, vinyls }: { artwork: ArtworkView; vinyls: readonly V
     <>
       <div className="page-head">
         <div>
-          <h1 style={{ margin: 0 }}>
+          <h1 className="flat">
             {saved.name} {archived && <span className="tag">off the list</span>}
           </h1>
-          <p style={{ margin: '4px 0 0', fontSize: '1.12rem' }} aria-live="polite">
+          <p aria-live="polite" className="flat above-1 text-large">
             {prepared ? describeVerdict(file.findings, summary, nameOf, settings) : `${summary}.`}
           </p>
         </div>

@@ -24,7 +24,7 @@ export function Checks({ checked, findings, widthMm, leftOut, gradients, sizeSta
   const caution = describeLicenceCaution(licence);
   return (
     <section className="sheet" aria-label="Checks">
-      <h2 style={{ margin: '0 0 6px' }}>
+      <h2 className="flat below-2">
         {!checked
           ? 'Not checked yet'
           : findings.length === 0
@@ -41,7 +41,7 @@ export function Checks({ checked, findings, widthMm, leftOut, gradients, sizeSta
                 <strong>{words.what}</strong>
                 <span>{words.detail}</span>
                 {mending && finding.remedies.length > 0 && (
-                  <span className="soft" style={{ display: 'block' }}>
+                  <span className="soft block">
                     {mending.label} <Why figure={mending} />
                   </span>
                 )}

@@ -58,8 +58,8 @@ export function ExportPanel({ text, steps, baseName, layers: all }: Props) {
   const hpglReady = ready && force !== 'bad' && speed !== 'bad';
   return (
     <section className="sheet" aria-label="For the cutter">
-      <h2 style={{ margin: '0 0 2px' }}>For the cutter</h2>
-      <p className="soft" style={{ margin: '0 0 8px' }}>
+      <h2 className="flat below-1">For the cutter</h2>
+      <p className="soft flat below-3">
         {layers.length === 1 ? 'One layer' : `${layers.length} layers, a file each`}, in mm, {describeSides(layers)}.
       </p>
       <div className="actions">
@@ -79,7 +79,7 @@ export function ExportPanel({ text, steps, baseName, layers: all }: Props) {
           Weeding map, PDF
         </Button>
       </div>
-      <div className="fields" style={{ marginTop: 10 }}>
+      <div className="fields above-4">
         <TextField
           size="small"
           label="Force in HPGL, g"

@@ -23,17 +23,27 @@ type Props = {
 export function LayerTable({ file, nameOf, vinyls, vinylIds, onRename, onVinyl, onRole }: Props) {
   const settings = useSettings();
   return (
-    <section className="sheet flush layer-table" aria-label="Layers" tabIndex={0} style={{ fontSize: '.86rem' }}>
+    <section className="sheet flush layer-table text-small" aria-label="Layers" tabIndex={0}>
       <table className="plain">
         <thead>
           <tr>
-            <th>layer</th>
-            <th>cut from</th>
-            <th className="right">net</th>
-            <th className="right">path</th>
-            <th className="right">pieces</th>
-            <th className="right">cavities</th>
-            <th className="right">stroke, gap</th>
+            <th scope="col">layer</th>
+            <th scope="col">cut from</th>
+            <th className="right" scope="col">
+              net
+            </th>
+            <th className="right" scope="col">
+              path
+            </th>
+            <th className="right" scope="col">
+              pieces
+            </th>
+            <th className="right" scope="col">
+              cavities
+            </th>
+            <th className="right" scope="col">
+              stroke, gap
+            </th>
           </tr>
         </thead>
         <tbody>
@@ -42,9 +52,9 @@ export function LayerTable({ file, nameOf, vinyls, vinylIds, onRename, onVinyl, 
             const dots = file.dots?.[layer.key] ?? [];
             return (
               <tr key={layer.key}>
-                <td style={{ minWidth: 104 }}>
+                <td className="area-column">
                   <div className="layer-cell">
-                    <i className="swatch" style={{ background: layer.colour, flex: 'none' }} />
+                    <i className="swatch fixed-size" style={{ background: layer.colour }} />
                     <input
                       className="layer-name"
                       aria-label={`Name of layer ${nameOf(layer.key)}`}
@@ -53,12 +63,12 @@ export function LayerTable({ file, nameOf, vinyls, vinylIds, onRename, onVinyl, 
                       onChange={(event) => onRename(layer.key, event.target.value)}
                     />
                   </div>
-                  <span className="soft figures" style={{ fontSize: '.8rem', whiteSpace: 'nowrap' }}>
+                  <span className="soft figures text-small nowrap">
                     {formatLength(layer.box.width, settings).replace(/ \w+$/, '')} ×{' '}
                     {formatLength(layer.box.height, settings)}
                   </span>
                   {dots.slice(0, 3).map((group) => (
-                    <div key={group.diameterMm} className="soft" style={{ fontSize: '.8rem' }}>
+                    <div key={group.diameterMm} className="soft text-small">
                       {group.count} dots of {formatLength(group.diameterMm, settings, 2)}
                     </div>
                   ))}
@@ -80,7 +90,7 @@ export function LayerTable({ file, nameOf, vinyls, vinylIds, onRename, onVinyl, 
                     </TextField>
                   )}
                 </td>
-                <td style={{ width: 118 }}>
+                <td className="vinyl-column">
                   <TextField
                     select
                     size="small"

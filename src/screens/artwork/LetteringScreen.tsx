@@ -151,14 +151,14 @@ function Lettering() {
     <>
       <div className="page-head">
         <div>
-          <h1 style={{ margin: 0 }}>
+          <h1 className="flat">
             {form.text.trim() === ''
               ? 'Set lettering'
               : form.list
                 ? `${texts.length} ${texts.length === 1 ? 'name' : 'names'}`
                 : form.text.replace(/\s+/g, ' ')}
           </h1>
-          <p style={{ margin: '4px 0 0', fontSize: '1.12rem' }} aria-live="polite">
+          <p aria-live="polite" className="flat above-1 text-large">
             {prepared && result && layer
               ? `${form.list ? `${shown!.text}: ` : ''}${formatLength(result.widthMm, settings)} × ${formatLength(result.heightMm, settings)}: ${layer.pieces} pieces, ${layer.cavities} cavities to weed, strokes from ${layer.thinnestStroke ? formatLength(layer.thinnestStroke.widthMm, settings, 1) : '–'}.`
               : 'Kerned, joined, and one outline without overlaps.'}
@@ -185,7 +185,7 @@ function Lettering() {
           {failure ?? problem}
         </div>
       )}
-      <div className="cols" style={{ gridTemplateColumns: 'minmax(0, 1fr) minmax(0, 1.9fr)' }}>
+      <div className="cols split-1-2">
         <section className="sheet cols" aria-label="What it says">
           <TextField
             label="Words"

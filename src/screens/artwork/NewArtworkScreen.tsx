@@ -141,7 +141,7 @@ function NewArtwork({ vinyls }: { vinyls: readonly VinylView[] }) {
     <>
       <div className="page-head">
         <div>
-          <h1 style={{ margin: 0 }}>
+          <h1 className="flat">
             {prepared && drawing
               ? `${state.name || 'Drawing'}: ${describeLayers(prepared.measurement.layers)}`
               : 'Measure a drawing'}
@@ -194,7 +194,7 @@ function NewArtwork({ vinyls }: { vinyls: readonly VinylView[] }) {
           <span className="soft">Drop another drawing here, or paste one</span>
         ) : (
           <>
-            <p style={{ margin: '0 0 6px', fontSize: '1.15rem' }}>Drop an SVG or DXF drawing here, or paste one</p>
+            <p className="flat below-2 text-large">Drop an SVG or DXF drawing here, or paste one</p>
             <span className="soft">
               Up to 20 MB. Each fill colour becomes a layer; a PNG or JPEG is traced. Nothing in the file is run, and
               nothing is fetched.
@@ -209,7 +209,7 @@ function NewArtwork({ vinyls }: { vinyls: readonly VinylView[] }) {
       />
       <Working doing="Measuring" asking={asking} />
       {waiting && (
-        <div className="sheet flush lifted" style={{ padding: 16 }}>
+        <div className="sheet flush lifted pad-5">
           <Picture picture={early} label="The drawing, not measured yet" maxHeight={420} />
         </div>
       )}

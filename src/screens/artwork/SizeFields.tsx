@@ -22,7 +22,7 @@ export function SizeFields({
       heightMm: by === 'width' ? null : (size.heightMm ?? round(measured?.heightMm)),
     });
   return (
-    <div style={{ display: 'grid', gap: 10, gridTemplateColumns: size.by === 'fit' ? '1.2fr 1fr 1fr' : '1.2fr 2fr' }}>
+    <div style={{ gridTemplateColumns: size.by === 'fit' ? '1.2fr 1fr 1fr' : '1.2fr 2fr' }} className="grid gap-4">
       <TextField select label="Size by" value={size.by} onChange={(event) => choose(event.target.value as SizeBy)}>
         <MenuItem value="width">width</MenuItem>
         <MenuItem value="height">height</MenuItem>

@@ -24,14 +24,9 @@ const LABELS: Readonly<Record<string, string>> = {
 
 export function StepFields({ step, onChange }: { step: StepAction; onChange: (step: StepAction) => void }) {
   const keys = Object.keys(step).filter((key) => key in LABELS);
-  if (keys.length === 0)
-    return (
-      <p className="soft" style={{ margin: '0 0 6px 42px' }}>
-        Nothing to set.
-      </p>
-    );
+  if (keys.length === 0) return <p className="soft step-note">Nothing to set.</p>;
   return (
-    <div className="fields" style={{ padding: '6px 0 8px 42px' }}>
+    <div className="fields step-body">
       {keys.map((key) => (
         <StepNumber
           key={key}

@@ -31,8 +31,8 @@ export function StepList({ steps, prepared, nameOf, onChange, onUndo }: Props) {
   };
   return (
     <section className="sheet" aria-label="Steps">
-      <div style={{ display: 'flex', justifyContent: 'space-between', alignItems: 'center', gap: 8 }}>
-        <h2 style={{ margin: 0 }}>Steps to the knife</h2>
+      <div className="row apart middle gap-3">
+        <h2 className="flat">Steps to the knife</h2>
         <div className="actions">
           {onUndo && (
             <Button size="small" variant="text" onClick={onUndo}>
@@ -49,11 +49,7 @@ export function StepList({ steps, prepared, nameOf, onChange, onUndo }: Props) {
           </Button>
         </div>
       </div>
-      {steps.length === 0 && (
-        <p className="soft" style={{ margin: '6px 0 0' }}>
-          None yet. The drawing is cut as it is.
-        </p>
-      )}
+      {steps.length === 0 && <p className="soft flat above-2">None yet. The drawing is cut as it is.</p>}
       <ol className="step-list">
         {steps.map((step, index) => {
           const words = describeStep(step, nameOf, settings);

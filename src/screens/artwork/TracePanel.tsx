@@ -30,7 +30,7 @@ export function TracePanel({
   const set = (part: Partial<TraceOptions>) => onChange({ ...options, ...part });
   return (
     <section className="sheet" aria-label="Tracing">
-      <div className="fields" style={{ alignItems: 'center' }}>
+      <div className="fields middle">
         <TextField
           select
           label="Traced to"

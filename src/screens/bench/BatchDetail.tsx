@@ -103,7 +103,7 @@ function Placed({
   return (
     <>
       <div className="soft">{caption}</div>
-      <div style={{ background: 'var(--cut-side)', padding: 12, margin: '8px -16px 8px' }}>
+      <div className="pad-4 flat above-3 after-0 below-3 before-0 on-cut-side">
         <Picture picture={picture} colours={colours} mirrored={mirrored} label={label} maxHeight={small ? 96 : 170} />
       </div>
     </>

@@ -62,12 +62,12 @@ export function BatchWork({
   const spoilable = running !== null || station !== 'cut';
   return (
     <section className={`sheet lifted station ${station}`} aria-label="Now">
-      <h2 style={{ margin: '0 0 6px', fontSize: '1.9rem' }}>{verbs[station]}</h2>
+      <h2 className="flat below-2 text-huge">{verbs[station]}</h2>
       <BigFacts station={station} view={view} parts={parts} />
       <div className="clock" role="timer" aria-label="Time on this batch">
         {running ? formatClock((now - running.startedAtMs) / 1000) : '0:00'}
       </div>
-      <p className="soft" style={{ margin: 0, fontSize: '1.05rem' }}>
+      <p className="soft flat text-large">
         about <strong className="figures">{formatDuration(seconds, settings)}</strong> for{' '}
         {describeCount(new Set(chosen.map(keyOf)).size, byPiece ? 'piece' : 'part')}
         {chosen.length < parts.length ? `, ${entries.length - new Set(chosen.map(keyOf)).size} left for later` : ''}
@@ -99,8 +99,8 @@ export function BatchWork({
         )}
       </div>
       <fieldset
-        style={{ border: 0, borderTop: '1px solid var(--mui-palette-divider)', margin: '18px 0 0', padding: '8px 0 0' }}
         disabled={running !== null}
+        className="bare flat above-5 pad-top-3 pad-right-0 pad-bottom-0 pad-left-0 ruled-above"
       >
         <legend className="visually-hidden">In this batch</legend>
         <div className="actions">
@@ -159,7 +159,7 @@ function BigFacts({ station, view, parts }: { station: Station; view: BenchView;
     return (
       <div className="big">
         {[...mirrors].map((words) => (
-          <span key={words} style={{ color: 'var(--mui-palette-error-main)' }}>
+          <span key={words} className="error-text">
             {words}
           </span>
         ))}
@@ -187,7 +187,7 @@ function BigFacts({ station, view, parts }: { station: Station; view: BenchView;
         <span>{formatTemperature(last.temperatureC ?? 0, settings)}</span>
         <span>{last.seconds} s</span>
         <span>{last.pressure}</span>
-        <span style={{ color: 'var(--mui-palette-error-main)' }}>
+        <span className="error-text">
           peel {line.plan.steps.find((step) => step.kind === 'peel' && step.vinylName === last.vinylName)?.peel}
         </span>
       </div>

@@ -256,7 +256,7 @@ function NothingHere({ station, counts }: { station: Station; counts: ReadonlyMa
   return (
     <div className="sheet empty">
       <p>{why}</p>
-      <div className="actions" style={{ justifyContent: 'center' }}>
+      <div className="actions centred">
         {other ? (
           <Button variant="contained" href={`/bench/${other}`}>
             Go to {STATION_NAMES[other]}

@@ -45,9 +45,9 @@ export default function SpoilDialog({
     <Dialog open onClose={onClose} fullWidth maxWidth="sm" aria-labelledby="spoil-title">
       <DialogTitle id="spoil-title">What is spoiled?</DialogTitle>
       <DialogContent className="cols">
-        <fieldset style={{ border: 0, padding: 0, margin: 0 }}>
+        <fieldset className="bare pad-0 flat">
           <legend className="soft">Parts</legend>
-          <div className="pieces" style={{ maxHeight: 240 }}>
+          <div className="pieces list-tall">
             {parts.map((part) => (
               <FormControlLabel
                 key={part.partId}
@@ -75,9 +75,7 @@ export default function SpoilDialog({
             label="The blank is lost too: every layer on it is made again"
           />
         )}
-        <p className="soft" style={{ margin: 0 }}>
-          These parts go back to the cutter; their minutes and material stay on the order.
-        </p>
+        <p className="soft flat">These parts go back to the cutter; their minutes and material stay on the order.</p>
       </DialogContent>
       <DialogActions>
         <Button onClick={onClose}>Nothing is spoiled</Button>

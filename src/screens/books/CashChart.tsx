@@ -4,11 +4,12 @@ import { CartesianGrid, Line, LineChart, ReferenceLine, ResponsiveContainer, Too
 import type { BreakEven, Scenario } from '../../core/planning';
 import { formatMoney } from '../../core/units';
 import { useSettings } from '../shared/settings';
+import { COLOURS } from '../../theme/tokens';
 
 const STROKES: Readonly<Record<Scenario['name'], { readonly stroke: string; readonly strokeDasharray?: string }>> = {
-  slow: { stroke: '#a5343c', strokeDasharray: '4 3' },
-  expected: { stroke: '#3f5e86' },
-  good: { stroke: '#3e7650', strokeDasharray: '9 3' },
+  slow: { stroke: COLOURS.madder, strokeDasharray: '4 3' },
+  expected: { stroke: COLOURS.slate },
+  good: { stroke: COLOURS.fern, strokeDasharray: '9 3' },
 };
 
 export default function CashChart({
@@ -26,8 +27,8 @@ export default function CashChart({
   return (
     <figure
       role="img"
-      style={{ margin: 0, height: 220 }}
       aria-label={`The purse week by week: ${outcomes.map(({ scenario, outcome }) => `${scenario.name}, after ${weeks - 1} weeks ${money(outcome.cash.at(-1))}`).join('; ')}`}
+      className="flat chart"
     >
       <ResponsiveContainer width="100%" height="100%">
         <LineChart data={points} margin={{ top: 6, right: 10, bottom: 0, left: 0 }}>

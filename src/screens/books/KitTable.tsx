@@ -29,13 +29,15 @@ export function KitTable({ plan, chosen, onChange }: Props) {
       <table className="plain kit">
         <thead>
           <tr>
-            <th>take</th>
-            <th>what</th>
-            <th>class</th>
-            <th>used</th>
-            <th>brings</th>
-            <th className="right">price</th>
-            <th />
+            <th scope="col">take</th>
+            <th scope="col">what</th>
+            <th scope="col">class</th>
+            <th scope="col">used</th>
+            <th scope="col">brings</th>
+            <th className="right" scope="col">
+              price
+            </th>
+            <th scope="col" />
           </tr>
         </thead>
         <tbody>
@@ -123,7 +125,7 @@ export function KitTable({ plan, chosen, onChange }: Props) {
           ))}
         </tbody>
       </table>
-      <div style={{ padding: '8px 12px 12px' }}>
+      <div className="pad-top-3 pad-right-4 pad-bottom-4 pad-left-4">
         <Button
           size="small"
           onClick={() =>

@@ -51,7 +51,7 @@ function PriceList({ initial }: { initial: PriceListView }) {
       <BooksTabs current="/books" />
       <div className="page-head">
         <div>
-          <h1 style={{ margin: 0 }}>
+          <h1 className="flat">
             {rows.length === 0
               ? 'No items to price yet'
               : poor === 0
@@ -72,10 +72,7 @@ function PriceList({ initial }: { initial: PriceListView }) {
         </div>
       )}
       <section className="sheet flush" aria-label="Price list" tabIndex={0}>
-        <div
-          className="fields"
-          style={{ padding: '12px 16px', gridTemplateColumns: 'minmax(0, 320px) auto 1fr', alignItems: 'center' }}
-        >
+        <div className="fields pad-top-4 pad-right-5 pad-bottom-4 pad-left-5 middle search-row">
           <TextField
             select
             size="small"
@@ -97,13 +94,21 @@ function PriceList({ initial }: { initial: PriceListView }) {
         <table className="plain">
           <thead>
             <tr>
-              <th>item</th>
-              <th className="right">made in</th>
-              <th className="right">costs</th>
-              <th className="right">your price</th>
-              <th className="right">an hour earns</th>
+              <th scope="col">item</th>
+              <th className="right" scope="col">
+                made in
+              </th>
+              <th className="right" scope="col">
+                costs
+              </th>
+              <th className="right" scope="col">
+                your price
+              </th>
+              <th className="right" scope="col">
+                an hour earns
+              </th>
               {channels.map((channel) => (
-                <th key={channel.id} className="right">
+                <th key={channel.id} className="right" scope="col">
                   {channel.name}
                 </th>
               ))}
@@ -152,11 +157,11 @@ function PriceList({ initial }: { initial: PriceListView }) {
         </table>
       </section>
       {channels.length === 0 && rows.length > 0 && (
-        <p className="soft" style={{ margin: 0 }}>
+        <p className="soft flat">
           Say where you sell on the page of an item, under “Add a channel”: a column for each stands here then.
         </p>
       )}
-      <p className="soft" style={{ margin: '10px 0 0' }}>
+      <p className="soft flat above-4">
         Quoted against real stands with each order. Hours and spoilage by cause are still to come.
       </p>
     </>

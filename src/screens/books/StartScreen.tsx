@@ -107,17 +107,13 @@ function Start({ view }: { view: StartView }) {
     <>
       <div className="page-head">
         <div>
-          <h1 style={{ margin: 0 }} aria-live="polite">
+          <h1 aria-live="polite" className="flat">
             {describeStart(
               { kit, uncovered: kit ? listUncovered(plan, kit.chosen) : [], outcome: expected, cap: plan.cap },
               settings,
             )}
           </h1>
-          {more && (
-            <p className="soft" style={{ margin: '4px 0 0', fontSize: '1.06rem' }}>
-              {more}
-            </p>
-          )}
+          {more && <p className="soft flat above-1 text-large">{more}</p>}
         </div>
         <div className="actions">
           <Button variant="contained" disabled={plan === saved.plan} onClick={() => void save()}>
@@ -125,7 +121,7 @@ function Start({ view }: { view: StartView }) {
           </Button>
         </div>
       </div>
-      <div className="cols" style={{ gridTemplateColumns: 'minmax(0, 1.25fr) minmax(0, 1fr)' }}>
+      <div className="cols split-5-4">
         <div className="cols">
           <section className="sheet fields" aria-label="What it has to do">
             <MoneyInput shown label="Cap" value={plan.cap} onChange={(cap) => change({ cap: minor(cap) })} />
@@ -151,7 +147,7 @@ function Start({ view }: { view: StartView }) {
                 </MenuItem>
               ))}
             </TextField>
-            <div className="readings" style={{ gridColumn: '1 / -1' }}>
+            <div className="readings whole-row">
               {kit && (
                 <span>
                   kit{' '}
@@ -193,8 +189,10 @@ function Start({ view }: { view: StartView }) {
             <table className="plain">
               <thead>
                 <tr>
-                  <th>sold in a week</th>
-                  <th className="right">pieces</th>
+                  <th scope="col">sold in a week</th>
+                  <th className="right" scope="col">
+                    pieces
+                  </th>
                 </tr>
               </thead>
               <tbody>
@@ -204,7 +202,7 @@ function Start({ view }: { view: StartView }) {
                       <a href={`/items/${item.id}`}>{item.name}</a>{' '}
                       <span className="soft">at {formatMoney(item.price, settings)}</span>
                     </td>
-                    <td style={{ width: 80 }}>
+                    <td className="count-column">
                       <NumberInput
                         label={`${item.name}, a week`}
                         value={plan.mix.find((entry) => entry.itemId === item.id)?.perWeek ?? 0}
@@ -229,10 +227,7 @@ function Start({ view }: { view: StartView }) {
                 )}
               </tbody>
             </table>
-            <div
-              className="fields"
-              style={{ padding: '10px 12px', gridTemplateColumns: '150px minmax(0, 1fr)', alignItems: 'center' }}
-            >
+            <div className="fields pad-top-4 pad-right-4 pad-bottom-4 pad-left-4 middle label-field">
               <NumberInput
                 shown
                 label="Hours a week"
@@ -268,11 +263,19 @@ function Start({ view }: { view: StartView }) {
             <table className="plain">
               <thead>
                 <tr>
-                  <th>if it goes</th>
-                  <th className="right">a week leaves</th>
-                  <th className="right">pieces</th>
-                  <th className="right">weeks</th>
-                  <th className="right">after {WEEKS_SHOWN} weeks</th>
+                  <th scope="col">if it goes</th>
+                  <th className="right" scope="col">
+                    a week leaves
+                  </th>
+                  <th className="right" scope="col">
+                    pieces
+                  </th>
+                  <th className="right" scope="col">
+                    weeks
+                  </th>
+                  <th className="right" scope="col">
+                    after {WEEKS_SHOWN} weeks
+                  </th>
                 </tr>
               </thead>
               <tbody>
@@ -314,7 +317,7 @@ function Start({ view }: { view: StartView }) {
                 <CashChart outcomes={outcomes} />
               </Suspense>
             )}
-            <p className="soft" style={{ margin: 0, padding: '6px 12px 12px' }}>
+            <p className="soft flat pad-top-2 pad-right-4 pad-bottom-4 pad-left-4">
               Your hours are not paid from this: it is what stays in the purse after fees, materials and what goes
               wrong.
             </p>

@@ -5,6 +5,7 @@ import { getCandidateName, type Candidate } from '../../core/costing/compare-vin
 import type { CompareAxis, Curve } from '../../core/planning';
 import { formatLength, formatMoney, formatNumber, formatShare } from '../../core/units';
 import { useSettings, type Settings } from '../shared/settings';
+import { CHART_COLOURS } from '../../theme/tokens';
 
 const TITLES: Readonly<Record<CompareAxis, string>> = {
   wage: 'over your hour',
@@ -12,7 +13,6 @@ const TITLES: Readonly<Record<CompareAxis, string>> = {
   quantity: 'over the number made at once',
   failure: 'over what goes wrong with the cheapest',
 };
-const COLOURS = ['#a5343c', '#3f5e86', '#3e7650', '#c98a12'] as const;
 const DASHES = [undefined, '7 4', '2 3', '9 3 2 3'] as const;
 
 function formatAt(axis: CompareAxis, at: number, settings: Settings): string {
@@ -78,7 +78,7 @@ export default function FlipCharts({
                   <Line
                     key={index}
                     dataKey={`v${index}`}
-                    stroke={COLOURS[index]!}
+                    stroke={CHART_COLOURS[index]!}
                     {...(DASHES[index] ? { strokeDasharray: DASHES[index] } : {})}
                     strokeWidth={2}
                     dot={false}
@@ -99,7 +99,7 @@ export default function FlipCharts({
                 x2="26"
                 y1="4"
                 y2="4"
-                stroke={COLOURS[index]!}
+                stroke={CHART_COLOURS[index]!}
                 strokeWidth="2.5"
                 {...(DASHES[index] ? { strokeDasharray: DASHES[index] } : {})}
               />

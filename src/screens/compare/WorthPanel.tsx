@@ -23,7 +23,7 @@ type Props = {
 export function WorthPanel(props: Props) {
   return (
     <section className="sheet cols" aria-label="Worth buying">
-      <h2 style={{ margin: 0 }}>Worth buying?</h2>
+      <h2 className="flat">Worth buying?</h2>
       <RollOrSheets {...props} />
       <ToolJudged {...props} />
       <MatOrNot {...props} />
@@ -48,7 +48,7 @@ function RollOrSheets({ view, spec, layerIndex, quantity }: Props) {
   const box = useMemo(() => layer && boxPiece(layer, figures), [layer, figures]);
   if (!layer || !box || !first || !second)
     return (
-      <p className="soft" style={{ margin: 0 }}>
+      <p className="soft flat">
         Roll or sheets: this needs two offers of {layer?.vinyl.name ?? 'the vinyl'}.{' '}
         <a href="/shelf/offers">Add one to the offers</a>
       </p>
@@ -59,7 +59,7 @@ function RollOrSheets({ view, spec, layerIndex, quantity }: Props) {
   ] as const;
   const outlays = buys.map((buy) => computeOutlay(box, buy, quantity));
   return (
-    <div className="cols" style={{ gap: 8 }}>
+    <div className="cols gap-3">
       <div className="fields">
         {([first, second] as const).map((offer, at) => (
           <TextField
@@ -80,7 +80,7 @@ function RollOrSheets({ view, spec, layerIndex, quantity }: Props) {
           </TextField>
         ))}
       </div>
-      <p style={{ margin: 0 }}>
+      <p className="flat">
         <strong>
           {describeCheaperFrom(
             first.name,
@@ -113,7 +113,7 @@ function ToolJudged({ spec, quantity }: Props) {
   const { saves, from } = judgeTool(tool, atStake, figures.wagePerHour);
   const set = (part: Partial<typeof tool>) => setTool({ ...tool, ...part });
   return (
-    <div className="cols" style={{ gap: 8 }}>
+    <div className="cols gap-3">
       <div className="fields">
         <MoneyInput shown label="A tool costs more by" value={tool.price} onChange={(price) => set({ price })} />
         <NumberInput
@@ -138,7 +138,7 @@ function ToolJudged({ spec, quantity }: Props) {
           onChange={(life) => set({ life: life > 0 ? life : null })}
         />
       </div>
-      <p style={{ margin: 0 }}>
+      <p className="flat">
         <strong>{describeTool(from?.value ?? null, tool.life)}</strong> It saves <Why figure={saves} /> on each piece
         {from && (
           <>
@@ -166,7 +166,7 @@ function MatOrNot({ spec, layerIndex, quantity }: Props) {
     figures,
   );
   return (
-    <div className="cols" style={{ gap: 8 }}>
+    <div className="cols gap-3">
       <div className="fields">
         <NumberInput
           shown
@@ -199,7 +199,7 @@ function MatOrNot({ spec, layerIndex, quantity }: Props) {
           onChange={(leastMm) => set({ leastMm })}
         />
       </div>
-      <p style={{ margin: 0 }}>
+      <p className="flat">
         <strong>{describeMat(without.value < withMat.value, quantity, from)}</strong> Each: <Why figure={withMat} />{' '}
         with a mat, <Why figure={without} /> without.
       </p>

@@ -93,7 +93,7 @@ function CutSheets({ initial }: { initial: CutSheetsView }) {
     return (
       <>
         <div className="page-head">
-          <h1 style={{ margin: 0 }}>Nothing waits to be cut</h1>
+          <h1 className="flat">Nothing waits to be cut</h1>
         </div>
         <div className="sheet empty">
           <p>Parts come here with the orders they are of, by vinyl.</p>
@@ -107,14 +107,14 @@ function CutSheets({ initial }: { initial: CutSheetsView }) {
     <>
       <div className="page-head">
         <div>
-          <h1 style={{ margin: 0 }}>
+          <h1 className="flat">
             {count(
               view.groups.reduce((sum, one) => sum + one.parts.length, 0),
               'part',
             )}{' '}
             wait to be cut from {count(view.groups.length, 'vinyl')}
           </h1>
-          <p className="soft" style={{ margin: '4px 0 0' }}>
+          <p className="soft flat above-1">
             The first is due on {formatDay(dueOf(view.groups[0]!), settings)}: {view.groups[0]!.vinyl.name}.
           </p>
         </div>
@@ -140,7 +140,7 @@ function CutSheets({ initial }: { initial: CutSheetsView }) {
           onClose={() => setPlanning(false)}
         />
       )}
-      <div className="cols" style={{ gridTemplateColumns: '270px minmax(0, 1fr)', alignItems: 'start' }}>
+      <div className="cols top list-detail">
         <nav className="sheet flush queue-nav" aria-label="Vinyls">
           <ul className="queue">
             {view.groups.flatMap((one) => [
@@ -162,10 +162,9 @@ function CutSheets({ initial }: { initial: CutSheetsView }) {
                 <li key={`saved ${saved.id}`}>
                   <button
                     type="button"
-                    className="saved"
+                    className="saved indented-more"
                     aria-pressed={saved.id === ownId}
                     onClick={() => go(one.vinyl.id, saved)}
-                    style={{ paddingLeft: 34 }}
                   >
                     {count(saved.sheet.placements.length, 'piece')} on{' '}
                     {saved.sheet.sheets.length === 1

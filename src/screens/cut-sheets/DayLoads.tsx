@@ -136,11 +136,11 @@ export function DayLoads({
     <section className="sheet cols" aria-label="The day’s loads">
       <div className="page-head">
         <div>
-          <h2 style={{ margin: 0 }}>
+          <h2 className="flat">
             {chosen.size} {chosen.size === 1 ? 'load' : 'loads'},{' '}
             {formatDuration(sumLoadSeconds(loads, chosen), settings)} at the cutter
           </h2>
-          <p className="soft" style={{ margin: '4px 0 0' }}>
+          <p className="soft flat above-1">
             All that waits of a vinyl goes together, whoever ordered it; what is due first comes first.{' '}
             {view.freeSeconds < 60
               ? 'No working hours are left today.'
@@ -179,13 +179,13 @@ export function DayLoads({
           value={(100 * at) / Math.max(1, loads.length)}
         />
       )}
-      <ol className="day-loads" style={{ margin: 0, paddingLeft: 22 }}>
+      <ol className="day-loads flat indented">
         {loads.map((job, index) => {
           const group = groupOf(view, job.vinylId),
             word = said.get(job.vinylId);
           return (
             <li key={job.vinylId}>
-              <label style={{ display: 'flex', alignItems: 'center', gap: 6 }}>
+              <label className="row middle gap-2">
                 <Checkbox
                   size="small"
                   checked={chosen.has(job.vinylId)}
@@ -211,11 +211,7 @@ export function DayLoads({
           );
         })}
       </ol>
-      {loads.length === 0 && (
-        <p className="soft" style={{ margin: 0 }}>
-          Everything that waits lies on saved cut sheets already.
-        </p>
-      )}
+      {loads.length === 0 && <p className="soft flat">Everything that waits lies on saved cut sheets already.</p>}
     </section>
   );
 }

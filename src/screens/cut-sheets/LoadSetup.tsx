@@ -51,12 +51,7 @@ export function LoadSetup({ setup, onChange }: { setup: Setup; onChange: (setup:
   );
   return (
     <>
-      <div
-        className="fields"
-        style={{
-          gridTemplateColumns: 'minmax(0, .6fr) minmax(0, 1.4fr) minmax(0, 1.1fr) minmax(0, 1fr) minmax(0, 1fr)',
-        }}
-      >
+      <div className="fields load-setup">
         <NumberInput
           shown
           label="Gap"

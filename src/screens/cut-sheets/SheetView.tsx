@@ -68,14 +68,10 @@ export function SheetView({
       .map(({ points }) => `M${points.map((point) => `${point.x.toFixed(2)} ${point.y.toFixed(2)}`).join('L')}Z`)
       .join('');
   return (
-    <figure
-      style={{ margin: 0 }}
-      aria-label={`${placements.length} parts on ${formatLength(use.usedLengthMm, settings)}`}
-    >
+    <figure aria-label={`${placements.length} parts on ${formatLength(use.usedLengthMm, settings)}`} className="flat">
       <svg
         ref={svg}
         viewBox={`${-1.6 * ruler} ${-ruler} ${length + 1.6 * ruler} ${width + ruler}`}
-        style={{ width: '100%', maxHeight: 380, display: 'block', touchAction: 'none' }}
         onPointerDown={(event) => event.target === svg.current && onChoose(null)}
         onPointerMove={(event) => {
           if (!drag.current || event.buttons !== 1) return;
@@ -84,6 +80,7 @@ export function SheetView({
           drag.current = { ...drag.current, ...at };
         }}
         onPointerUp={() => (drag.current = null)}
+        className="full block sheet-drawing"
       >
         {Array.from({ length: Math.floor(length / TICK_MM) + 1 }, (_, at) => (
           <g key={`along ${at}`}>
@@ -216,9 +213,8 @@ export function SheetView({
             return (
               <g
                 key={key}
-                className="part"
+                className="part grab"
                 transform={`translate(${placement.xMm} ${placement.yMm}) rotate(${placement.rotationDeg})`}
-                style={{ cursor: 'grab' }}
                 onPointerDown={(event) => {
                   event.currentTarget.ownerSVGElement?.setPointerCapture(event.pointerId);
                   onChoose(placement);

@@ -121,8 +121,8 @@ export function VinylLoad({ view, group, start, onSaved, onDone }: Props) {
   return (
     <div className="cols">
       <section className="sheet cols" aria-label="What is laid out">
-        <div className="page-head" style={{ marginBottom: 0 }}>
-          <h2 style={{ margin: 0 }}>
+        <div className="page-head below-0">
+          <h2 className="flat">
             {ownId === null ? 'A new cut sheet' : 'A saved cut sheet'}, {group.vinyl.name}
           </h2>
           {ownId !== null && (
@@ -138,7 +138,7 @@ export function VinylLoad({ view, group, start, onSaved, onDone }: Props) {
             const first = own[0]!,
               key = keyOfSource(sourceOf(first));
             return (
-              <span key={ids[0]} style={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', flexBasis: '100%' }}>
+              <span key={ids[0]} className="row wrap middle own-line">
                 <FormControlLabel
                   control={
                     <Checkbox
@@ -175,7 +175,7 @@ export function VinylLoad({ view, group, start, onSaved, onDone }: Props) {
           })}
           {parts.length === 0 && <span className="soft">Everything that waits of it lies on saved cut sheets.</span>}
         </div>
-        <div className="fields" style={{ gridTemplateColumns: 'minmax(0, 2.4fr) minmax(0, 1fr) minmax(0, 1fr)' }}>
+        <div className="fields split-2-1-1">
           <TextField
             select
             size="small"

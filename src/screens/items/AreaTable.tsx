@@ -17,16 +17,8 @@ type Props = {
 export function AreaTable({ form, cost, layers, basis }: Props) {
   return (
     <section className="sheet flush" aria-label="Vinyl, three areas">
-      <div
-        style={{
-          display: 'flex',
-          justifyContent: 'space-between',
-          alignItems: 'center',
-          padding: '10px 12px 2px',
-          gap: 12,
-        }}
-      >
-        <h2 style={{ margin: 0 }}>Vinyl, three areas</h2>
+      <div className="row apart middle pad-top-4 pad-right-4 pad-bottom-1 pad-left-4 gap-4">
+        <h2 className="flat">Vinyl, three areas</h2>
         <Controller
           control={form.control}
           name="areaBasis"
@@ -50,10 +42,16 @@ export function AreaTable({ form, cost, layers, basis }: Props) {
       <table className="plain">
         <thead>
           <tr>
-            <th>layer</th>
-            <th className="right">net</th>
-            <th className="right">box</th>
-            <th className="right">used</th>
+            <th scope="col">layer</th>
+            <th className="right" scope="col">
+              net
+            </th>
+            <th className="right" scope="col">
+              box
+            </th>
+            <th className="right" scope="col">
+              used
+            </th>
           </tr>
         </thead>
         <tbody>
@@ -67,7 +65,7 @@ export function AreaTable({ form, cost, layers, basis }: Props) {
                 )}
               </td>
               {(['net', 'box', 'used'] as const).map((area) => (
-                <td key={area} className="num" style={area === basis ? { fontWeight: 700 } : undefined}>
+                <td key={area} className={area === basis ? 'num bold' : 'num'}>
                   <Why figure={layer.areas[area]} />
                 </td>
               ))}

@@ -23,11 +23,7 @@ export function ChangeNotice({ itemId, change, sinceMs }: { itemId: number; chan
     }
   };
   return (
-    <div
-      className="notice"
-      role="status"
-      style={{ marginBottom: 12, display: 'flex', gap: 12, alignItems: 'center', justifyContent: 'space-between' }}
-    >
+    <div className="notice below-4 row gap-4 middle apart" role="status">
       <span>
         <strong>
           One cost {formatMoney(change.was, settings)} on {formatInstant(sinceMs, settings)}, now{' '}

@@ -92,7 +92,7 @@ export default function ChannelDialog({
       <DialogTitle id="channel-title">{channel ? `Change ${channel.name}` : 'Add a channel'}</DialogTitle>
       <form noValidate onSubmit={save.submit}>
         <DialogContent className="cols">
-          <div className="fields" style={{ paddingTop: 6 }}>
+          <div className="fields pad-top-2">
             <TextLine form={form} name="name" label="Name" autoFocus />
             <Choice
               form={form}

@@ -43,12 +43,22 @@ export function ChannelPanel({
       <table className="plain">
         <thead>
           <tr>
-            <th>sold at</th>
-            <th className="right">for your wage</th>
-            <th className="right">for a margin of {formatShare(figures.marginGoal, settings, 0)}</th>
-            <th className="right">it takes</th>
-            <th className="right">yours</th>
-            <th className="right">an hour earns</th>
+            <th scope="col">sold at</th>
+            <th className="right" scope="col">
+              for your wage
+            </th>
+            <th className="right" scope="col">
+              for a margin of {formatShare(figures.marginGoal, settings, 0)}
+            </th>
+            <th className="right" scope="col">
+              it takes
+            </th>
+            <th className="right" scope="col">
+              yours
+            </th>
+            <th className="right" scope="col">
+              an hour earns
+            </th>
           </tr>
         </thead>
         <tbody>
@@ -98,7 +108,7 @@ export function ChannelPanel({
           )}
         </tbody>
       </table>
-      <div className="actions" style={{ padding: '8px 12px', justifyContent: 'space-between', alignItems: 'center' }}>
+      <div className="actions pad-top-3 pad-right-4 pad-bottom-3 pad-left-4 apart middle">
         <span className="soft">The last three columns are at your price.</span>
         <Button size="small" onClick={() => setOpen({ channel: null })}>
           Add a channel

@@ -14,11 +14,19 @@ export function CostTable({ cost, reading }: { cost: ItemCost; reading: PriceRea
       <table className="plain">
         <thead>
           <tr>
-            <th>in the order it is made</th>
-            <th className="hide-small">from</th>
-            <th className="right">your time</th>
-            <th className="right">waiting</th>
-            <th className="right">each</th>
+            <th scope="col">in the order it is made</th>
+            <th className="hide-small" scope="col">
+              from
+            </th>
+            <th className="right" scope="col">
+              your time
+            </th>
+            <th className="right" scope="col">
+              waiting
+            </th>
+            <th className="right" scope="col">
+              each
+            </th>
           </tr>
         </thead>
         <tbody>

@@ -144,12 +144,12 @@ function Item({ view }: { view: ItemEditorView }) {
   const ground = blank?.colours.find((colour) => colour.name === values.colourName)?.hex;
   return (
     <form noValidate onSubmit={save.submit}>
-      <div className="page-head" style={{ marginBottom: 12 }}>
+      <div className="page-head below-4">
         <div>
-          <h1 style={{ margin: 0 }}>
+          <h1 className="flat">
             {values.name || 'New item'} {archived && <span className="tag">off the list</span>}
           </h1>
-          <p style={{ margin: '4px 0 0', fontSize: '1.14rem' }} aria-live="polite">
+          <p aria-live="polite" className="flat above-1 text-large">
             {calculation.ok ? calculation.verdict : <span className="short">{calculation.problem}</span>}
           </p>
         </div>
@@ -165,7 +165,7 @@ function Item({ view }: { view: ItemEditorView }) {
         </div>
       </div>
       {save.failure && (
-        <div className="notice bad" role="alert" style={{ marginBottom: 12 }}>
+        <div className="notice bad below-4" role="alert">
           {save.failure}
         </div>
       )}
@@ -173,12 +173,12 @@ function Item({ view }: { view: ItemEditorView }) {
         <ChangeNotice itemId={view.item.id} change={change} sinceMs={view.item.acceptedCost.atMs} />
       )}
       {licenceCaution && (
-        <div className="notice" style={{ marginBottom: 12 }}>
+        <div className="notice below-4">
           <strong>{artwork?.name}</strong>
           {licenceCaution} <a href={`/artwork/${artwork?.id}`}>Say whose it is</a>
         </div>
       )}
-      <div className="cols" style={{ gridTemplateColumns: 'minmax(300px, .82fr) minmax(0, 1.7fr)' }}>
+      <div className="cols fields-result">
         <div className="cols">
           <section className="sheet flush lifted">
             {plan.placements.length > 1 && (
@@ -283,7 +283,7 @@ function Item({ view }: { view: ItemEditorView }) {
               {calculation.problem}
             </div>
           )}
-          <p className="soft" style={{ margin: 0 }}>
+          <p className="soft flat">
             Your hour is {formatMoney(settings.shop.figures.wagePerHour, settings)}.{' '}
             <a href="/shop">Change the shop’s figures</a>
           </p>

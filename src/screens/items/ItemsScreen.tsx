@@ -26,7 +26,7 @@ function Items({ view }: { view: ItemListView }) {
     <>
       <div className="page-head">
         <div>
-          <h1 style={{ margin: 0 }}>
+          <h1 className="flat">
             {view.rows.length === 0
               ? 'No items yet'
               : poor.length === 0
@@ -55,21 +55,33 @@ function Items({ view }: { view: ItemListView }) {
           <table className="plain">
             <thead>
               <tr>
-                <th />
-                <th>item</th>
-                <th className="right">made in</th>
-                <th className="right">cash cost</th>
-                <th className="right">full cost</th>
-                <th className="right">with risk</th>
-                <th className="right">price</th>
-                <th className="right">an hour earns</th>
+                <th scope="col" />
+                <th scope="col">item</th>
+                <th className="right" scope="col">
+                  made in
+                </th>
+                <th className="right" scope="col">
+                  cash cost
+                </th>
+                <th className="right" scope="col">
+                  full cost
+                </th>
+                <th className="right" scope="col">
+                  with risk
+                </th>
+                <th className="right" scope="col">
+                  price
+                </th>
+                <th className="right" scope="col">
+                  an hour earns
+                </th>
               </tr>
             </thead>
             <tbody>
               {view.rows.map(({ item, picture, blankName, cost, change, hourEarns, problem }) => (
                 <tr key={item.id}>
-                  <td style={{ width: 64 }}>
-                    <span className="thumb" style={{ width: 60, height: 44, padding: 4, boxSizing: 'border-box' }}>
+                  <td className="picture-column">
+                    <span className="thumb pad-1 border-box picture-small">
                       <Picture picture={picture} label="" />
                     </span>
                   </td>

@@ -43,17 +43,14 @@ export function JointPanel({
     );
   return (
     <section className="sheet flush" aria-label="Two products of one cut">
-      <div style={{ padding: '10px 12px 0' }} className="cols">
+      <div className="cols pad-top-4 pad-right-4 pad-bottom-0 pad-left-4">
         <div className="page-head">
-          <h2 style={{ margin: 0 }}>Two products of one cut</h2>
+          <h2 className="flat">Two products of one cut</h2>
           <Button size="small" variant="text" onClick={() => set(null)}>
             Only the item sells
           </Button>
         </div>
-        <div
-          className="fields"
-          style={{ gridTemplateColumns: 'minmax(0, 2fr) minmax(0, 1.4fr) minmax(0, 1fr) minmax(0, 1fr)' }}
-        >
+        <div className="fields joint-fields">
           <TextLine form={form} name="details.negative.name" label="The negative is called" />
           <Choice
             form={form}
@@ -73,11 +70,19 @@ export function JointPanel({
       <table className="plain">
         <thead>
           <tr>
-            <th>cost of the cut shared</th>
-            <th className="right">{itemName || 'item'} costs</th>
-            <th className="right">leaves</th>
-            <th className="right">{negative.name} costs</th>
-            <th className="right">leaves</th>
+            <th scope="col">cost of the cut shared</th>
+            <th className="right" scope="col">
+              {itemName || 'item'} costs
+            </th>
+            <th className="right" scope="col">
+              leaves
+            </th>
+            <th className="right" scope="col">
+              {negative.name} costs
+            </th>
+            <th className="right" scope="col">
+              leaves
+            </th>
           </tr>
         </thead>
         <tbody>

@@ -3,6 +3,7 @@
 import { CartesianGrid, Line, LineChart, ReferenceLine, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts';
 import { formatMoney } from '../../core/units';
 import { useSettings } from '../shared/settings';
+import { COLOURS } from '../../theme/tokens';
 
 export function LadderChart({
   rungs,
@@ -17,7 +18,7 @@ export function LadderChart({
     <div
       role="img"
       aria-label={`What one costs and what to ask, by quantity: ${rungs.map((rung) => `${rung.quantity}: ${money(rung.cost)}, ${money(rung.ask)}`).join('; ')}`}
-      style={{ height: 230, padding: '10px 8px 0 0' }}
+      className="pad-top-4 pad-right-3 pad-bottom-0 pad-left-0 chart"
     >
       <ResponsiveContainer width="100%" height="100%">
         <LineChart data={[...rungs]} margin={{ top: 6, right: 8, bottom: 0, left: 0 }}>
@@ -37,8 +38,8 @@ export function LadderChart({
             formatter={(value, name) => [money(value), name === 'cost' ? 'one costs' : 'ask']}
           />
           <ReferenceLine y={price} stroke="var(--mui-palette-text-primary)" strokeDasharray="4 4" />
-          <Line dataKey="ask" stroke="#3e7650" strokeWidth={2} dot isAnimationActive={false} />
-          <Line dataKey="cost" stroke="#a5343c" strokeWidth={2} dot isAnimationActive={false} />
+          <Line dataKey="ask" stroke={COLOURS.fern} strokeWidth={2} dot isAnimationActive={false} />
+          <Line dataKey="cost" stroke={COLOURS.madder} strokeWidth={2} dot isAnimationActive={false} />
         </LineChart>
       </ResponsiveContainer>
     </div>

@@ -40,14 +40,20 @@ export default function LadderPanel({
   if (rungs.length === 0) return null;
   return (
     <section className="sheet flush" aria-label="By quantity" tabIndex={0}>
-      <div className="cols" style={{ gridTemplateColumns: 'minmax(0, 1.5fr) minmax(0, 1fr)', gap: 0 }}>
+      <div className="cols split-3-2 gap-0">
         <table className="plain">
           <thead>
             <tr>
-              <th>made at once</th>
-              <th className="right">one costs</th>
-              <th className="right">ask, for {formatShare(figures.marginGoal, settings, 0)}</th>
-              <th className="right">at your price an hour earns</th>
+              <th scope="col">made at once</th>
+              <th className="right" scope="col">
+                one costs
+              </th>
+              <th className="right" scope="col">
+                ask, for {formatShare(figures.marginGoal, settings, 0)}
+              </th>
+              <th className="right" scope="col">
+                at your price an hour earns
+              </th>
             </tr>
           </thead>
           <tbody>

@@ -181,9 +181,7 @@ function Folded({ title, told, children }: { title: string; told: string; childr
       <summary>
         <strong>{title}</strong> <span className="soft">{told}</span>
       </summary>
-      <div className="cols" style={{ marginTop: 12 }}>
-        {children}
-      </div>
+      <div className="cols above-4">{children}</div>
     </details>
   );
 }
@@ -206,7 +204,7 @@ function Options({ form, view, blank }: Omit<Props, 'evidence'>) {
   const options = useFieldArray({ control: form.control, name: 'details.options' });
   return (
     <>
-      <p className="soft" style={{ margin: 0 }}>
+      <p className="soft flat">
         Calculated by a usual example: <a href="/artwork/letter">letter one</a>, say MARLOWE, and choose it here.
       </p>
       {options.fields.map((field, at) => (
@@ -300,7 +298,7 @@ function Swaps({
   return (
     <div style={WHOLE} className="cols">
       {swaps.fields.map((field, index) => (
-        <div key={field.id} className="fields" style={{ gridTemplateColumns: 'minmax(0, 1fr) minmax(0, 1fr) auto' }}>
+        <div key={field.id} className="fields split-1-1-end">
           <Choice
             form={form}
             name={`details.variants.${at}.swaps.${index}.vinylId`}
@@ -336,7 +334,7 @@ function Besides({ form }: Pick<Props, 'form'>) {
   return (
     <>
       {extras.fields.map((field, at) => (
-        <div key={field.id} className="fields" style={{ gridTemplateColumns: 'minmax(0, 2fr) minmax(0, 1fr) auto' }}>
+        <div key={field.id} className="fields split-2-1-end">
           <TextLine form={form} name={`details.extras.${at}.label`} label="What" />
           <MoneyField form={form} name={`details.extras.${at}.price`} label="For each piece" />
           <Button size="small" variant="text" aria-label={`Remove what ${at + 1}`} onClick={() => extras.remove(at)}>

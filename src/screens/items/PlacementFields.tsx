@@ -101,13 +101,13 @@ export function PlacementFields({ form, path, view, blank }: Props) {
           : {})}
       />
       {faults.map(([words, own]) => (
-        <p key={words} className="short" role="status" style={{ ...WHOLE, margin: 0 }}>
+        <p key={words} className="short flat" role="status" style={{ ...WHOLE }}>
           {own.length < told.length ? `${own.map((entry) => entry.size).join(', ')}: ` : ''}
           {words}
         </p>
       ))}
       {scaled && (
-        <p className="soft" style={{ ...WHOLE, margin: 0 }}>
+        <p className="soft flat" style={{ ...WHOLE }}>
           The artwork was made ready at {formatLength(artwork.measurement.widthMm, settings)}: outlines, overlaps and
           marks of its steps are scaled with it. To keep them as they are,{' '}
           <a href={`/artwork/${artwork.id}`}>set it to this width</a>.
@@ -116,10 +116,7 @@ export function PlacementFields({ form, path, view, blank }: Props) {
       {sizes.length > 0 && (
         <details style={WHOLE} open={Object.values(values.widths ?? {}).some((width) => Number(width) > 0)}>
           <summary>Another width for some sizes</summary>
-          <div
-            className="fields"
-            style={{ marginTop: 10, gridTemplateColumns: 'repeat(auto-fill, minmax(96px, 1fr))' }}
-          >
+          <div className="fields above-4 small-fields">
             {sizes.map((size) => (
               <LengthField key={size.name} form={form} name={`${path}.widths.${size.name}`} label={size.name} />
             ))}

@@ -77,19 +77,17 @@ export function PricePanel({ cost, reading, price, othersAsk, figures, onPrice, 
   return (
     <section className="sheet" aria-label="What to ask">
       <CostStrip cost={cost} reading={reading} />
-      <div style={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr) 130px', gap: 18, alignItems: 'center' }}>
+      <div className="grid gap-5 middle field-aside">
         <PriceRule price={price} floor={floor.ok ? floor.value.value : null} marks={marks} onChange={onPrice} />
-        <div className="cols" style={{ gap: 10 }}>
+        <div className="cols gap-4">
           <MoneyField form={form} name="price" label="Price each" />
           <MoneyField form={form} name="details.othersAsk" label="A shop asks" />
         </div>
       </div>
       {refusal && !refusal.ok && (
-        <p className="short" style={{ margin: '8px 0 0' }}>
-          {describePriceProblem(refusal.problem, settings)}
-        </p>
+        <p className="short flat above-3">{describePriceProblem(refusal.problem, settings)}</p>
       )}
-      <div className="readings" style={{ marginTop: 8 }}>
+      <div className="readings above-3">
         <span>
           margin <b>{reading.margin ? <Why figure={reading.margin} /> : '–'}</b>
         </span>
@@ -108,7 +106,7 @@ export function PricePanel({ cost, reading, price, othersAsk, figures, onPrice, 
         {floor.ok && price < floor.value.value && <span className="short">below the floor you pay to work</span>}
       </div>
       {price > 0 && (
-        <div className="readings soft" role="group" aria-label="Discounts" style={{ marginTop: 6 }}>
+        <div className="readings soft above-2" role="group" aria-label="Discounts">
           {DISCOUNTS.map((share) => {
             const { price: left, hourEarns, belowFloor } = readDiscount(share, minor(price), cost, figures);
             return (
@@ -134,7 +132,7 @@ function SetsAndRush({ price, cost, figures }: { price: Minor; cost: ItemCost; f
   const settings = useSettings();
   const rush = readDiscount(-figures.rushShare, price, cost, figures);
   return (
-    <div className="readings soft" role="group" aria-label="Rush and sets" style={{ marginTop: 6 }}>
+    <div className="readings soft above-2" role="group" aria-label="Rush and sets">
       <span>
         rush, {formatShare(figures.rushShare, settings, 0)} more: <Why figure={rush.price} />
         {rush.hourEarns && (

@@ -47,12 +47,22 @@ export function VariantTable({ input, plan, blank, wage }: Props) {
       <table className="plain">
         <thead>
           <tr>
-            <th>variant</th>
-            <th className="right">cash</th>
-            <th className="right">with risk</th>
-            <th className="right">your time</th>
-            <th className="right">price</th>
-            <th className="right">an hour earns</th>
+            <th scope="col">variant</th>
+            <th className="right" scope="col">
+              cash
+            </th>
+            <th className="right" scope="col">
+              with risk
+            </th>
+            <th className="right" scope="col">
+              your time
+            </th>
+            <th className="right" scope="col">
+              price
+            </th>
+            <th className="right" scope="col">
+              an hour earns
+            </th>
           </tr>
         </thead>
         <tbody>

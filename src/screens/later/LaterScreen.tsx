@@ -22,9 +22,9 @@ export function LaterScreen({ frame, name }: { frame: FrameView; name: LaterName
   const { title, answers, now, links } = LATER[name];
   return (
     <Frame frame={frame} current={name}>
-      <h1 style={{ margin: 0 }}>{title}</h1>
-      <div className="sheet lifted" style={{ maxWidth: 720 }}>
-        <p style={{ fontSize: '1.15rem', marginTop: 0 }}>{answers}</p>
+      <h1 className="flat">{title}</h1>
+      <div className="sheet lifted reading-width">
+        <p className="text-large above-0">{answers}</p>
         <p className="soft">{now}</p>
         <div className="actions">
           {links.map(([href, label], index) => (

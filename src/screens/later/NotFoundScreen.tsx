@@ -8,9 +8,9 @@ export function NotFoundScreen({ frame, what }: { frame: FrameView; what: string
   return (
     <Frame frame={frame} current="today">
       <div className="sheet empty">
-        <h1 style={{ marginTop: 0 }}>Not here</h1>
+        <h1 className="above-0">Not here</h1>
         <p>{what}</p>
-        <div className="actions" style={{ justifyContent: 'center' }}>
+        <div className="actions centred">
           <Button variant="contained" href="/">
             Back to today
           </Button>

@@ -92,8 +92,8 @@ function NewOrder({ view }: { view: NewOrderView }) {
     <form noValidate onSubmit={save.submit}>
       <div className="page-head">
         <div>
-          <h1 style={{ margin: 0 }}>Take an order</h1>
-          <p className="soft" style={{ margin: '4px 0 12px', fontSize: '1.1rem' }}>
+          <h1 className="flat">Take an order</h1>
+          <p className="soft flat above-1 below-4 text-large">
             {pieces} {pieces === 1 ? 'piece' : 'pieces'} at your prices come to{' '}
             <strong className="figures">{formatMoney(asked, settings)}</strong>; made in usual batches they cost about{' '}
             <strong className="figures">
@@ -113,11 +113,11 @@ function NewOrder({ view }: { view: NewOrderView }) {
         </div>
       </div>
       {save.failure && (
-        <div className="notice bad" role="alert" style={{ marginBottom: 12 }}>
+        <div className="notice bad below-4" role="alert">
           {save.failure}
         </div>
       )}
-      <div className="cols" style={{ gridTemplateColumns: 'minmax(0, 1fr) minmax(0, 1.9fr)' }}>
+      <div className="cols split-1-2">
         <section className="sheet lifted cols">
           <TextLine
             form={form}
@@ -141,26 +141,9 @@ function NewOrder({ view }: { view: NewOrderView }) {
           {lines.fields.map((field, index) => {
             const item = byId.get(Number(watched[index]?.itemId));
             return (
-              <fieldset
-                key={field.id}
-                style={{
-                  border: 0,
-                  borderBottom: '1px solid var(--mui-palette-divider)',
-                  padding: '0 0 14px',
-                  margin: 0,
-                }}
-              >
-                <legend className="soft" style={{ padding: 0, marginBottom: 8 }}>
-                  Line {index + 1}
-                </legend>
-                <div
-                  style={{
-                    display: 'grid',
-                    gap: 10,
-                    gridTemplateColumns: 'minmax(0,2.2fr) minmax(90px,.8fr) minmax(0,1fr) minmax(0,1.1fr) auto',
-                    alignItems: 'start',
-                  }}
-                >
+              <fieldset key={field.id} className="bare pad-top-0 pad-right-0 pad-bottom-5 pad-left-0 flat ruled-below">
+                <legend className="soft pad-0 below-3">Line {index + 1}</legend>
+                <div className="grid gap-4 top order-line">
                   <Choice
                     form={form}
                     name={`lines.${index}.itemId`}
@@ -212,11 +195,7 @@ function NewOrder({ view }: { view: NewOrderView }) {
                     )}
                   />
                 )}
-                {item?.problem && (
-                  <p className="short" style={{ margin: '8px 0 0' }}>
-                    {item.problem}
-                  </p>
-                )}
+                {item?.problem && <p className="short flat above-3">{item.problem}</p>}
               </fieldset>
             );
           })}

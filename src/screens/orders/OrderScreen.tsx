@@ -61,10 +61,10 @@ function Order({ initial }: { initial: OrderView }) {
     <>
       <div className="page-head">
         <div>
-          <h1 style={{ margin: 0 }}>
+          <h1 className="flat">
             {row.title} <span className="tag">{STAGE_NAMES[row.stage]}</span>
           </h1>
-          <p style={{ margin: '4px 0 0', fontSize: '1.12rem' }}>{describeOrder(view, settings)}</p>
+          <p className="flat above-1 text-large">{describeOrder(view, settings)}</p>
         </div>
         <div className="actions">
           {row.stage === 'ready' && (
@@ -82,10 +82,10 @@ function Order({ initial }: { initial: OrderView }) {
           )}
         </div>
       </div>
-      <div className="cols" style={{ gridTemplateColumns: 'minmax(0, 1fr) minmax(0, 1.05fr)' }}>
+      <div className="cols split-1-1">
         <div className="cols">
           <section className="sheet lifted">
-            <h2 style={{ margin: '0 0 6px' }}>{row.customerName}</h2>
+            <h2 className="flat below-2">{row.customerName}</h2>
             <div className="readings">
               <span>
                 due <b>{formatDay(row.dueDay, settings)}</b>
@@ -95,21 +95,21 @@ function Order({ initial }: { initial: OrderView }) {
                 agreed <b>{formatMoney(row.agreed, settings)}</b>
               </span>
             </div>
-            {view.contact && (
-              <p className="soft" style={{ margin: '6px 0 0' }}>
-                {view.contact}
-              </p>
-            )}
-            {view.note && <p style={{ margin: '6px 0 0', whiteSpace: 'pre-wrap' }}>{view.note}</p>}
+            {view.contact && <p className="soft flat above-2">{view.contact}</p>}
+            {view.note && <p className="flat above-2 pre-wrap">{view.note}</p>}
           </section>
           <section className="sheet flush">
             <table className="plain">
               <thead>
                 <tr>
-                  <th>item</th>
-                  <th className="right">pieces</th>
-                  <th>parts</th>
-                  <th className="right">cost each, quoted</th>
+                  <th scope="col">item</th>
+                  <th className="right" scope="col">
+                    pieces
+                  </th>
+                  <th scope="col">parts</th>
+                  <th className="right" scope="col">
+                    cost each, quoted
+                  </th>
                 </tr>
               </thead>
               <tbody>
@@ -131,7 +131,7 @@ function Order({ initial }: { initial: OrderView }) {
                 ))}
               </tbody>
             </table>
-            <div style={{ padding: '8px 12px' }}>
+            <div className="pad-top-3 pad-right-4 pad-bottom-3 pad-left-4">
               <CombLegend />
             </div>
           </section>
@@ -141,9 +141,13 @@ function Order({ initial }: { initial: OrderView }) {
             <table className="plain">
               <thead>
                 <tr>
-                  <th>quoted against real</th>
-                  <th className="right">quoted</th>
-                  <th className="right">so far</th>
+                  <th scope="col">quoted against real</th>
+                  <th className="right" scope="col">
+                    quoted
+                  </th>
+                  <th className="right" scope="col">
+                    so far
+                  </th>
                 </tr>
               </thead>
               <tbody>
@@ -209,15 +213,13 @@ function Order({ initial }: { initial: OrderView }) {
             </table>
           </section>
           <section className="sheet">
-            <h2 style={{ margin: '0 0 4px' }}>What happened</h2>
-            <div style={{ maxHeight: 210, overflow: 'auto' }} tabIndex={0} role="region" aria-label="What happened">
+            <h2 className="flat below-1">What happened</h2>
+            <div tabIndex={0} role="region" aria-label="What happened" className="scrolls list-tall">
               <table className="plain">
                 <tbody>
                   {view.events.map((event, index) => (
                     <tr key={index}>
-                      <td className="soft" style={{ whiteSpace: 'nowrap', width: 130 }}>
-                        {formatInstant(event.atMs, settings)}
-                      </td>
+                      <td className="soft nowrap comb-column">{formatInstant(event.atMs, settings)}</td>
                       <td>{event.text}</td>
                     </tr>
                   ))}

@@ -32,7 +32,7 @@ function Orders({ initial }: { initial: OrderListView }) {
     <>
       <div className="page-head">
         <div>
-          <h1 style={{ margin: 0 }}>
+          <h1 className="flat">
             {data.open.length === 0
               ? 'No open orders'
               : `${data.open.length} open ${data.open.length === 1 ? 'order' : 'orders'}, ${short === 0 ? 'all can be in time' : `${short} short of time`}${ready ? `, ${ready} ready` : ''}`}
@@ -79,13 +79,17 @@ function OrderTable({ rows, closed = false }: { rows: readonly OrderRow[]; close
     <table className="plain">
       <thead>
         <tr>
-          <th className="right hide-small">no.</th>
-          <th>order</th>
-          <th>due</th>
-          {!closed && <th>slack</th>}
-          <th>parts</th>
-          <th>{closed ? 'state' : 'next'}</th>
-          <th className="right">agreed</th>
+          <th className="right hide-small" scope="col">
+            no.
+          </th>
+          <th scope="col">order</th>
+          <th scope="col">due</th>
+          {!closed && <th scope="col">slack</th>}
+          <th scope="col">parts</th>
+          <th scope="col">{closed ? 'state' : 'next'}</th>
+          <th className="right" scope="col">
+            agreed
+          </th>
         </tr>
       </thead>
       <tbody>
@@ -99,13 +103,13 @@ function OrderTable({ rows, closed = false }: { rows: readonly OrderRow[]; close
               <br />
               <span className="soft">{row.customerName}</span>
             </td>
-            <td style={{ whiteSpace: 'nowrap' }}>{formatDay(row.dueDay, settings)}</td>
+            <td className="nowrap">{formatDay(row.dueDay, settings)}</td>
             {!closed && (
-              <td style={{ whiteSpace: 'nowrap' }}>
+              <td className="nowrap">
                 <Slack slack={row.slack} />
               </td>
             )}
-            <td style={{ maxWidth: 320 }}>
+            <td className="title-column">
               <Comb columns={row.comb} />
             </td>
             <td className="soft">{closed ? STAGE_NAMES[row.stage] : row.waitingFor}</td>

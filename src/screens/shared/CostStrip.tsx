@@ -5,26 +5,9 @@ import type { PriceReading } from '../../core/pricing';
 import { formatMoney, toPercent } from '../../core/units';
 import { useSettings } from './settings';
 import { Why } from './Why';
+import { STAGE_COLOURS } from '../../theme/tokens';
 
 type Segment = CostStage | 'fee';
-const STAGE_COLOURS: Readonly<Record<Segment, string>> = {
-  blank: '#6f6857',
-  artwork: '#8a5a72',
-  vinyl: '#3f5e86',
-  tape: '#55709a',
-  stones: '#6d5f94',
-  extra: '#77604a',
-  'set-up': '#5f5968',
-  cut: '#33507a',
-  weed: '#3e7650',
-  press: '#a5343c',
-  wear: '#7a5a1e',
-  risk: '#8a4a16',
-  check: '#356544',
-  pack: '#76694f',
-  overhead: '#4d5a52',
-  fee: '#58406e',
-};
 const STAGE_NAMES: Readonly<Record<Segment, string>> = {
   blank: 'blank',
   artwork: 'drawing',

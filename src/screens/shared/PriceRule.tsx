@@ -111,8 +111,7 @@ export function PriceRule({ price, floor, marks, onChange }: RuleProps) {
             x={Math.max(-at, Math.min(width - at - 72, -36)) + 36}
             y={AXIS + 43}
             textAnchor="middle"
-            className="figures"
-            style={{ fill: 'var(--mui-palette-background-paper)', fontWeight: 700, fontSize: 15 }}
+            className="figures text-huge paper-fill bold"
           >
             {formatMoney(price, settings)}
           </text>
@@ -126,7 +125,7 @@ export function PriceRule({ price, floor, marks, onChange }: RuleProps) {
         aria-valuemax={reach}
         aria-valuenow={price}
         aria-valuetext={formatMoney(price, settings)}
-        style={{ position: 'absolute', left: at - 12, top: AXIS - 22, width: 24, height: 75 }}
+        style={{ left: at - 12, top: AXIS - 22 }}
         onKeyDown={(event) => {
           const moves: Record<string, number> = {
             ArrowRight: 10,
@@ -141,6 +140,7 @@ export function PriceRule({ price, floor, marks, onChange }: RuleProps) {
           event.preventDefault();
           onChange(clamp(price + (event.shiftKey && Math.abs(move) === 10 ? Math.sign(move) : move)));
         }}
+        className="rule-handle"
       />
     </div>
   );

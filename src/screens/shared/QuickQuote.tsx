@@ -14,7 +14,15 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { enqueueSnackbar } from 'notistack';
 import { useState } from 'react';
 import { getVariantPrice } from '../../core/costing/item-plan';
-import { formatDay, formatInstant, formatMoney, fromMajor, parseNumber, printMajor, type Figure } from '../../core/units';
+import {
+  formatDay,
+  formatInstant,
+  formatMoney,
+  fromMajor,
+  parseNumber,
+  printMajor,
+  type Figure,
+} from '../../core/units';
 import type { OrderableItem } from '../../views/orders';
 import type { QuoteAnswer, QuoteStart, QuoteView } from '../../views/quotes';
 import { callApi, wordsOf } from './api';
@@ -167,13 +175,7 @@ export default function QuickQuote({ onClose }: { onClose: () => void }) {
           : 'Quick quote'}
       </DialogTitle>
       <DialogContent className="cols">
-        <div
-          className="fields"
-          style={{
-            paddingTop: 6,
-            gridTemplateColumns: 'minmax(0, 2fr) minmax(0, 1fr) minmax(0, 1fr) minmax(0, .7fr) minmax(0, 1fr)',
-          }}
-        >
+        <div className="fields pad-top-2 quote-fields">
           <Autocomplete
             options={start?.items ?? []}
             value={form.item}
@@ -284,7 +286,7 @@ export default function QuickQuote({ onClose }: { onClose: () => void }) {
           />
         )}
         {answer && sound && (
-          <div className="cols" style={{ gap: 6, opacity: asking.busy ? 0.6 : 1 }} aria-live="polite">
+          <div className="cols gap-2" style={{ opacity: asking.busy ? 0.6 : 1 }} aria-live="polite">
             <div className="readings">
               <span>
                 one costs{' '}
@@ -318,7 +320,7 @@ export default function QuickQuote({ onClose }: { onClose: () => void }) {
               {take(answer.forWage, 'for your wage')}
               {take(answer.forMargin, 'for your margin')}
             </div>
-            <p style={{ margin: 0 }}>
+            <p className="flat">
               {answer.ready ? (
                 <>
                   Ready on <strong>{formatDay(answer.ready.day, settings)}</strong>, after what waits:{' '}
@@ -334,7 +336,7 @@ export default function QuickQuote({ onClose }: { onClose: () => void }) {
         )}
         {start && start.quotes.length > 0 && (
           <section aria-label="Quotes given">
-            <h3 style={{ margin: '6px 0 4px' }}>Quotes given</h3>
+            <h3 className="flat above-2 below-1">Quotes given</h3>
             <ul className="checks">
               {start.quotes.map((quote) => (
                 <li key={quote.id}>
@@ -365,7 +367,7 @@ export default function QuickQuote({ onClose }: { onClose: () => void }) {
                       )}
                     </span>
                   </div>
-                  <div className="actions" style={{ maxWidth: 'none', flexWrap: 'nowrap' }}>
+                  <div className="actions any-width no-wrap">
                     <Button size="small" variant="text" href={`/api/quotes/${quote.id}/pdf`} target="_blank">
                       PDF
                     </Button>

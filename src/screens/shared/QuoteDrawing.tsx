@@ -86,14 +86,8 @@ export function QuoteDrawing({ shelf, wish, onChange }: Props) {
           <span className="soft">or drop an SVG or DXF here: it is measured and kept under Artwork</span>
         </div>
       ) : (
-        <div
-          className="fields"
-          style={{
-            gridTemplateColumns: '84px minmax(0, 1fr) minmax(0, 1.4fr) repeat(2, minmax(0, 1fr))',
-            alignItems: 'start',
-          }}
-        >
-          <span className="thumb" style={{ height: 58, padding: 4, boxSizing: 'border-box' }}>
+        <div className="fields top quote-layer">
+          <span className="thumb pad-1 border-box picture-strip">
             <Picture picture={wish.artwork.picture} label={wish.artwork.name} />
           </span>
           <NumberInput
@@ -142,7 +136,7 @@ export function QuoteDrawing({ shelf, wish, onChange }: Props) {
               ))}
             </TextField>
           ))}
-          <span className="soft" style={{ gridColumn: '1 / -1' }}>
+          <span className="soft whole-row">
             {wish.artwork.name}, {formatLength(wish.widthMm, settings)} ×{' '}
             {formatLength(
               (wish.widthMm * wish.artwork.measurement.heightMm) / wish.artwork.measurement.widthMm,

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import type { ArtworkPicture } from '../../core/artwork';
 import { useKeys } from './keys';
 import { Picture } from './Picture';
+import { COLOURS } from '../../theme/tokens';
 
 /** A place that would fail, in mm from the artwork's top left. */
 export type SeamMark = {
@@ -133,5 +134,5 @@ function printSeam(prepare: () => void): void {
 /** Ink or paper, whichever reads better on a ground of #rrggbb. */
 function readableOn(ground: string): string {
   const [r = 0, g = 0, b = 0] = [1, 3, 5].map((at) => parseInt(ground.slice(at, at + 2), 16));
-  return r * 0.299 + g * 0.587 + b * 0.114 > 140 ? '#231F2B' : '#FFFCF5';
+  return r * 0.299 + g * 0.587 + b * 0.114 > 140 ? COLOURS.ink : COLOURS.sheet;
 }

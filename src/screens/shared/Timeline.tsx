@@ -48,13 +48,7 @@ export function Timeline({
             y2={TOP + TRACKS.length * ROW}
             stroke="var(--mui-palette-divider)"
           />
-          <text
-            x={scale(hour)}
-            y={13}
-            textAnchor="middle"
-            className="figures"
-            style={{ fill: 'var(--mui-palette-text-secondary)' }}
-          >
+          <text x={scale(hour)} y={13} textAnchor="middle" className="figures soft-fill">
             {formatTimeOfDay(hour, settings)
               .replace(/:00$/, '')
               .replace(/^0(?=\d)/, '')}
@@ -63,7 +57,7 @@ export function Timeline({
       ))}
       {TRACKS.map((track, row) => (
         <g key={track}>
-          <text x={4} y={TOP + row * ROW + 21} style={{ fontWeight: 650 }}>
+          <text x={4} y={TOP + row * ROW + 21} className="strong">
             {TRACK_NAMES[track]}
           </text>
           {shown
@@ -88,7 +82,7 @@ export function Timeline({
                     strokeDasharray={block.planned ? '3 3' : undefined}
                   />
                   {room >= 4 && (
-                    <text x={x + 5} y={y + 17} style={block.planned ? undefined : { fill: '#fffcf5' }}>
+                    <text x={x + 5} y={y + 17} className={block.planned ? '' : 'on-block'}>
                       {text.length > room ? `${text.slice(0, room - 1)}…` : text}
                     </text>
                   )}
@@ -112,7 +106,7 @@ export function Timeline({
             x={Math.min(scale(nowMs), WIDTH - 40)}
             y={TOP + TRACKS.length * ROW + 15}
             textAnchor="middle"
-            style={{ fill: 'var(--mui-palette-secondary-main)' }}
+            className="accent-fill"
           >
             now {formatTimeOfDay(nowMs, settings)}
           </text>

@@ -55,7 +55,7 @@ function LongBody({ count, columns, heightOf, render }: Props) {
   const room = (height: number) =>
     height > 0 && (
       <tr aria-hidden style={{ height }}>
-        <td colSpan={columns} style={{ padding: 0, border: 0 }} />
+        <td colSpan={columns} className="pad-0 bare" />
       </tr>
     );
   return (

@@ -33,8 +33,8 @@ export function Working({
     );
   if (!busy || !slow) return null;
   return (
-    <div style={{ display: 'flex', alignItems: 'center', gap: 14 }}>
-      <LinearProgress aria-label={doing} style={{ flex: 1 }} />
+    <div className="row middle gap-5">
+      <LinearProgress aria-label={doing} className="grow" />
       <span className="soft">{doing} …</span>
       <Button size="small" variant="text" onClick={asking.stop}>
         Stop

@@ -281,7 +281,7 @@ export function FormActions({
 }) {
   return (
     <DialogActions sx={{ flexWrap: 'wrap', px: 3, pb: 2 }}>
-      <div role="alert" className="short" style={{ flex: 1 }}>
+      <div role="alert" className="short grow">
         {save.failure}
       </div>
       {extra}

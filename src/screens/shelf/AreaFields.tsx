@@ -30,7 +30,7 @@ export function AreaFields({ form }: Props) {
     <fieldset className="group">
       <legend>Where something can be put</legend>
       {areas.fields.length === 0 && (
-        <p className="soft" style={{ margin: '0 0 8px' }}>
+        <p className="soft flat below-3">
           With its print areas known, items say when a drawing is too wide for a size, or lies on a zip.
         </p>
       )}
@@ -65,7 +65,7 @@ function OneArea({ form, index, onRemove }: Props & { index: number; onRemove: (
       : null;
   return (
     <div className="area">
-      <div className="cols" style={{ gap: 10 }}>
+      <div className="cols gap-4">
         <div className="fields">
           <TextLine form={form} name={`areas.${index}.name`} label="Area" />
           <Choice
@@ -110,7 +110,7 @@ function OneArea({ form, index, onRemove }: Props & { index: number; onRemove: (
           </div>
         )}
         {wrap && (
-          <p className="soft" style={{ margin: 0 }}>
+          <p className="soft flat">
             {wrap.round.label} <Why figure={wrap.round} />.{' '}
             {wrap.radius ? (
               <>
@@ -122,7 +122,7 @@ function OneArea({ form, index, onRemove }: Props & { index: number; onRemove: (
             )}
           </p>
         )}
-        <div className="actions" style={{ alignItems: 'center' }}>
+        <div className="actions middle">
           <Button
             size="small"
             onClick={() => obstacles.append({ kind: 'seam', xMm: 0, yMm: 0, widthMm: 20, heightMm: 100 })}

@@ -24,11 +24,11 @@ export function BasketPanel({
   const others = plain.filter((other) => other.total.value !== basket.total.value || other.days !== basket.days);
   return (
     <section className="sheet" aria-label="Basket">
-      <div style={{ display: 'flex', justifyContent: 'space-between', alignItems: 'baseline' }}>
-        <h2 style={{ margin: 0 }}>The cheapest basket</h2>
+      <div className="row apart baseline">
+        <h2 className="flat">The cheapest basket</h2>
         <Why figure={basket.total} className="why big" />
       </div>
-      <p className="soft" style={{ margin: '2px 0 8px' }}>
+      <p className="soft flat above-1 below-3">
         {basket.doubt ? (
           <>
             Found in the time given: another choice might be cheaper, by <Why figure={basket.doubt} /> at most.{' '}
@@ -42,7 +42,7 @@ export function BasketPanel({
         All of it is here after {basket.days} {basket.days === 1 ? 'day' : 'days'}.
       </p>
       {basket.orders.map((order) => (
-        <div key={order.supplier.id} style={{ marginBottom: 10 }}>
+        <div key={order.supplier.id} className="below-4">
           <strong>{order.supplier.name}</strong>{' '}
           <span className="soft">
             {formatMoney(order.goods, settings)},{' '}
@@ -55,7 +55,7 @@ export function BasketPanel({
                   <span>
                     {line.packs} × {line.offer.name}
                   </span>
-                  <span className="soft" style={{ display: 'block' }}>
+                  <span className="soft block">
                     {line.covers.length === 0
                       ? 'to fill the order up'
                       : [...groupBy(line.covers, ({ need }) => need.label)]
@@ -77,7 +77,7 @@ export function BasketPanel({
         </div>
       ))}
       {basket.leftovers.length > 0 && (
-        <p className="soft" style={{ margin: '0 0 8px' }}>
+        <p className="soft flat below-3">
           Left over:{' '}
           {basket.leftovers
             .map(
@@ -92,16 +92,14 @@ export function BasketPanel({
         const { more, daysLater } = compareBaskets(other, basket);
         const days = `${Math.abs(daysLater)} ${Math.abs(daysLater) === 1 ? 'day' : 'days'}`;
         return (
-          <p key={other.orders[0]!.supplier.id} style={{ margin: '4px 0 0' }}>
+          <p key={other.orders[0]!.supplier.id} className="flat above-1">
             All from {other.orders[0]!.supplier.name}: <Why figure={more} /> more
             {daysLater < 0 ? `, ${days} sooner` : daysLater > 0 ? `, ${days} later` : ''}.
           </p>
         );
       })}
       {plain.length === 0 && basket.orders.length > 1 && (
-        <p className="soft" style={{ margin: 0 }}>
-          No single supplier has all of it in time.
-        </p>
+        <p className="soft flat">No single supplier has all of it in time.</p>
       )}
     </section>
   );

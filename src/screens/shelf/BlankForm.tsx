@@ -11,6 +11,7 @@ import { FABRIC_NAMES, FABRICS, HEATINGS, type Fabric, type Heating, type PrintA
 import type { BlankView } from '../../views/shelf';
 import { Choice, FormActions, MoneyField, TextLine, useSave } from '../shared/form';
 import { AreaFields } from './AreaFields';
+import { UNCHOSEN } from '../../theme/tokens';
 
 export type BlankValues = {
   name: string;
@@ -27,7 +28,7 @@ const START: BlankValues = {
   fabric: 'cotton',
   heating: 'flat',
   sizes: [{ name: 'one size', price: 500 }],
-  colours: [{ name: 'white', hex: '#ffffff' }],
+  colours: [{ name: 'white', hex: UNCHOSEN.white }],
   areas: [],
 };
 const HEATING_LABELS: Readonly<Record<Heating, string>> = { flat: 'flat press', wrap: 'wrap press', none: 'no heat' };
@@ -70,7 +71,7 @@ export default function BlankForm({
       <DialogTitle id="blank-title">{blank ? `Change ${blank.name}` : 'Add a blank'}</DialogTitle>
       <form noValidate onSubmit={save.submit}>
         <DialogContent className="cols">
-          <div className="fields" style={{ paddingTop: 6 }}>
+          <div className="fields pad-top-2">
             <TextLine form={form} name="name" label="Name" autoFocus />
             <TextLine form={form} name="supplier" label="Supplier" />
             <Choice
@@ -89,11 +90,9 @@ export default function BlankForm({
               options={HEATINGS.map((name) => ({ value: name, label: HEATING_LABELS[name] }))}
             />
           </div>
-          <div className="cols" style={{ gridTemplateColumns: '1fr 1fr' }}>
-            <fieldset className="cols" style={{ border: 0, padding: 0, margin: 0 }}>
-              <legend className="soft" style={{ marginBottom: 8 }}>
-                Sizes
-              </legend>
+          <div className="cols split-1-1">
+            <fieldset className="cols bare pad-0 flat">
+              <legend className="soft below-3">Sizes</legend>
               {sizes.fields.map((field, index) => (
                 <div key={field.id} style={row}>
                   <TextLine form={form} name={`sizes.${index}.name`} label={`Size ${index + 1}`} />
@@ -116,10 +115,8 @@ export default function BlankForm({
                 </Button>
               </div>
             </fieldset>
-            <fieldset className="cols" style={{ border: 0, padding: 0, margin: 0 }}>
-              <legend className="soft" style={{ marginBottom: 8 }}>
-                Colours
-              </legend>
+            <fieldset className="cols bare pad-0 flat">
+              <legend className="soft below-3">Colours</legend>
               {colours.fields.map((field, index) => (
                 <div key={field.id} style={row}>
                   <TextLine form={form} name={`colours.${index}.name`} label={`Colour ${index + 1}`} />
@@ -134,7 +131,7 @@ export default function BlankForm({
                 </div>
               ))}
               <div>
-                <Button size="small" onClick={() => colours.append({ name: '', hex: '#888888' })}>
+                <Button size="small" onClick={() => colours.append({ name: '', hex: UNCHOSEN.grey })}>
                   Add a colour
                 </Button>
               </div>
@@ -142,7 +139,7 @@ export default function BlankForm({
           </div>
           <AreaFields form={form} />
           {blank && (
-            <p className="soft" style={{ margin: 0 }}>
+            <p className="soft flat">
               <a href={`/shelf/offers?q=${encodeURIComponent(blank.name)}`}>
                 What suppliers ask for each size and colour
               </a>

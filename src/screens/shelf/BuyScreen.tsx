@@ -111,7 +111,7 @@ function Buy({ initial }: { initial: PurchasesView }) {
     <>
       <div className="page-head">
         <div>
-          <h1 style={{ margin: 0 }} aria-live="polite">
+          <h1 aria-live="polite" className="flat">
             {!view
               ? 'What to buy'
               : best
@@ -136,9 +136,9 @@ function Buy({ initial }: { initial: PurchasesView }) {
           {failure ?? view?.problem}
         </div>
       )}
-      <div className="cols" style={{ gridTemplateColumns: 'minmax(0, 1fr) minmax(0, 1.5fr)' }}>
+      <div className="cols split-2-3">
         <section className="sheet" aria-label="Needed">
-          <h2 style={{ margin: '0 0 4px' }}>Needed</h2>
+          <h2 className="flat below-1">Needed</h2>
           <FormControlLabel
             control={
               <Checkbox
@@ -202,14 +202,9 @@ function Buy({ initial }: { initial: PurchasesView }) {
             ))}
           </ul>
           {view?.needs.length === 0 && (
-            <p className="soft" style={{ margin: '4px 0 10px' }}>
-              What lies there and is under way covers all of it.
-            </p>
+            <p className="soft flat above-1 below-4">What lies there and is under way covers all of it.</p>
           )}
-          <div
-            className="fields"
-            style={{ gridTemplateColumns: 'minmax(0, 2fr) minmax(0, 1fr) auto', marginTop: 10, alignItems: 'start' }}
-          >
+          <div className="fields above-4 top split-2-1-end">
             <Autocomplete
               size="small"
               options={view?.things ?? []}

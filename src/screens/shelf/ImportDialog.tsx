@@ -118,7 +118,7 @@ export default function ImportDialog({
             </div>
           )}
           {!preview && !busy && !failure && (
-            <p className="soft" style={{ margin: 0 }}>
+            <p className="soft flat">
               Columns parted by semicolons, commas or tabs, with decimal commas or points. Nothing changes until you
               have seen what would.
             </p>
@@ -169,7 +169,7 @@ export default function ImportDialog({
                   ))}
                 </TextField>
               </div>
-              <p aria-live="polite" style={{ margin: 0 }}>
+              <p aria-live="polite" className="flat">
                 <strong>
                   {preview.fresh.length} new, {preview.changed.length} changed, {preview.same} as before,{' '}
                   {preview.unreadable.length} unreadable.
@@ -238,21 +238,19 @@ function Changes({ changes }: { changes: readonly ListChange[] }) {
   const settings = useSettings();
   if (changes.length === 0) return null;
   return (
-    <div
-      className="sheet flush"
-      style={{ maxHeight: 240, overflow: 'auto' }}
-      tabIndex={0}
-      aria-label="What it changes"
-      role="region"
-    >
+    <div className="sheet flush scrolls list-tall" tabIndex={0} aria-label="What it changes" role="region">
       <table className="plain">
         <thead>
           <tr>
-            <th>line</th>
-            <th>article</th>
-            <th>name</th>
-            <th className="right">before</th>
-            <th className="right">now</th>
+            <th scope="col">line</th>
+            <th scope="col">article</th>
+            <th scope="col">name</th>
+            <th className="right" scope="col">
+              before
+            </th>
+            <th className="right" scope="col">
+              now
+            </th>
           </tr>
         </thead>
         <tbody>
@@ -268,9 +266,7 @@ function Changes({ changes }: { changes: readonly ListChange[] }) {
         </tbody>
       </table>
       {changes.length > LINES_SHOWN && (
-        <p className="soft" style={{ margin: 8 }}>
-          and {changes.length - LINES_SHOWN} more
-        </p>
+        <p className="soft flat above-3 after-3 below-3 before-3">and {changes.length - LINES_SHOWN} more</p>
       )}
     </div>
   );

@@ -147,7 +147,7 @@ export default function LotDialog({ lot, thing, onClose, onDone }: Props) {
             <Tab key={name} value={name} label={NAMES[name]} />
           ))}
         </Tabs>
-        <div className="cols" style={{ paddingTop: 14 }}>
+        <div className="cols pad-top-5">
           {lot.form === 'offcut' && room !== 'spots' && (
             <OffcutShapeView lot={lot} colourHex={thing.colourHex} size={150} />
           )}
@@ -245,7 +245,7 @@ export default function LotDialog({ lot, thing, onClose, onDone }: Props) {
                 </div>
               )}
               {byFigure && (
-                <p aria-live="polite" style={{ margin: 0 }}>
+                <p aria-live="polite" className="flat">
                   {byFigure.ok ? (
                     <>
                       That is <strong className="figures">{formatPath(byFigure.value.value, settings)}</strong>:{' '}
@@ -328,7 +328,7 @@ export default function LotDialog({ lot, thing, onClose, onDone }: Props) {
         </div>
       </DialogContent>
       <DialogActions sx={{ px: 3, pb: 2 }}>
-        <div role="alert" className="short" style={{ flex: 1 }}>
+        <div role="alert" className="short grow">
           {form.failure}
         </div>
         <Button onClick={onClose}>Cancel</Button>

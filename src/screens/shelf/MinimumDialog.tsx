@@ -47,7 +47,7 @@ export default function MinimumDialog({
     <Dialog open onClose={onClose} fullWidth maxWidth="xs" aria-labelledby="minimum-title">
       <DialogTitle id="minimum-title">{row.thing.name}: always have</DialogTitle>
       <DialogContent>
-        <div className="cols" style={{ paddingTop: 8 }}>
+        <div className="cols pad-top-3">
           <NumberText
             label="At least"
             unit={row.thing.unit === 'mm²' ? 'm²' : 'pieces'}
@@ -72,7 +72,7 @@ export default function MinimumDialog({
         </div>
       </DialogContent>
       <DialogActions sx={{ px: 3, pb: 2 }}>
-        <div role="alert" className="short" style={{ flex: 1 }}>
+        <div role="alert" className="short grow">
           {form.failure}
         </div>
         <Button onClick={onClose}>Cancel</Button>

@@ -2,6 +2,7 @@
 
 import type { SpoiledSpot } from '../../core/stock';
 import type { LotView } from '../../views/stock';
+import { COLOURS } from '../../theme/tokens';
 
 type Placed = { readonly x: number; readonly y: number; readonly widthMm: number; readonly heightMm: number };
 type Props = {
@@ -47,10 +48,16 @@ export function OffcutShapeView({ lot, colourHex, placed, size = 84, spots = lot
       {spots.map((spot, at) => (
         <g key={at}>
           <title>spoiled</title>
-          <rect {...spot} fill="#fffcf5" stroke="#a5343c" strokeWidth={1.4} vectorEffect="non-scaling-stroke" />
+          <rect
+            {...spot}
+            fill={COLOURS.sheet}
+            stroke={COLOURS.madder}
+            strokeWidth={1.4}
+            vectorEffect="non-scaling-stroke"
+          />
           <path
             d={`M${spot.x} ${spot.y}l${spot.width} ${spot.height}M${spot.x + spot.width} ${spot.y}l${-spot.width} ${spot.height}`}
-            stroke="#a5343c"
+            stroke={COLOURS.madder}
             strokeWidth={1}
             vectorEffect="non-scaling-stroke"
           />
@@ -63,7 +70,7 @@ export function OffcutShapeView({ lot, colourHex, placed, size = 84, spots = lot
           width={placed.widthMm}
           height={placed.heightMm}
           fill="none"
-          stroke="#fffcf5"
+          stroke={COLOURS.sheet}
           strokeWidth={4}
           vectorEffect="non-scaling-stroke"
         />
@@ -75,7 +82,7 @@ export function OffcutShapeView({ lot, colourHex, placed, size = 84, spots = lot
           width={placed.widthMm}
           height={placed.heightMm}
           fill="none"
-          stroke="#a5343c"
+          stroke={COLOURS.madder}
           strokeWidth={1.6}
           strokeDasharray="4 3"
           vectorEffect="non-scaling-stroke"

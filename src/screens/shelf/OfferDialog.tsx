@@ -17,6 +17,7 @@ import { callApi, wordsOf } from '../shared/api';
 import { useSettings } from '../shared/settings';
 import { Why } from '../shared/Why';
 import { useThings } from './use-things';
+import { COLOURS } from '../../theme/tokens';
 
 export default function OfferDialog({
   offer,
@@ -60,19 +61,19 @@ export default function OfferDialog({
       </DialogTitle>
       <DialogContent>
         <div className="cols">
-          <p style={{ margin: 0 }}>
+          <p className="flat">
             <strong className="figures">{formatMoney(offer.price, settings)}</strong> a pack
             {offer.breaks.map((step) => `, ${formatMoney(step.price, settings)} from ${step.fromPacks}`).join('')}
             {offer.takePay && `; take ${offer.takePay.take}, pay ${offer.takePay.pay}`}.{' '}
             {units.map((figure) => (
-              <span key={figure.label} style={{ marginRight: 14 }}>
+              <span key={figure.label} className="after-5">
                 {figure.label.toLowerCase()} <Why figure={figure} />
               </span>
             ))}
           </p>
           <ul className="checks" aria-label="In the pack">
             {offer.parts.map((part, index) => (
-              <li key={index} style={{ gridTemplateColumns: 'minmax(0, 1fr) minmax(0, 1.3fr)' }}>
+              <li key={index} className="split-3-4">
                 <span>
                   {part.count} ×{' '}
                   {part.widthMm === null
@@ -97,7 +98,7 @@ export default function OfferDialog({
           <div
             role="img"
             aria-label={`Price history: ${points.map((point) => `${day(point.atMs)} ${formatMoney(point.price, settings)}`).join(', ')}`}
-            style={{ height: 180 }}
+            className="chart-low"
           >
             {points.length > 0 && (
               <ResponsiveContainer width="100%" height="100%">
@@ -122,7 +123,13 @@ export default function OfferDialog({
                     labelFormatter={(atMs) => day(Number(atMs))}
                     formatter={(price) => [formatMoney(Number(price), settings), 'price']}
                   />
-                  <Line type="stepAfter" dataKey="price" stroke="#a5343c" strokeWidth={2} isAnimationActive={false} />
+                  <Line
+                    type="stepAfter"
+                    dataKey="price"
+                    stroke={COLOURS.madder}
+                    strokeWidth={2}
+                    isAnimationActive={false}
+                  />
                 </LineChart>
               </ResponsiveContainer>
             )}

@@ -118,7 +118,7 @@ export default function OfferForm({
     <Dialog open onClose={onClose} fullWidth maxWidth="md" aria-labelledby="offer-form-title">
       <DialogTitle id="offer-form-title">{offer ? `Change ${offer.name}` : 'Add an offer'}</DialogTitle>
       <DialogContent className="cols">
-        <div className="fields" style={{ paddingTop: 6 }}>
+        <div className="fields pad-top-2">
           <TextField
             select
             label="Supplier"
@@ -260,7 +260,7 @@ export default function OfferForm({
         </fieldset>
       </DialogContent>
       <DialogActions sx={{ px: 3, pb: 2, flexWrap: 'wrap' }}>
-        <div role="alert" className="short" style={{ flex: 1 }}>
+        <div role="alert" className="short grow">
           {form.failure}
         </div>
         {offer && (

@@ -81,7 +81,7 @@ export function OfferTable({
       aria-busy={pages.some((page) => page.isPending)}
       tabIndex={0}
     >
-      <div style={{ height: rows.getTotalSize(), position: 'relative' }}>
+      <div style={{ height: rows.getTotalSize() }} className="relative">
         {seen.map((row) => {
           const offer = offerAt(row.index);
           return (

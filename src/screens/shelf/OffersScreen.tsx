@@ -74,7 +74,7 @@ function Offers({ initial }: { initial: OffersView }) {
     <>
       <div className="page-head">
         <div>
-          <h1 style={{ margin: 0 }}>
+          <h1 className="flat">
             {view.suppliers.length === 0
               ? 'No suppliers yet'
               : `${view.total} offers from ${view.suppliers.length} ${view.suppliers.length === 1 ? 'supplier' : 'suppliers'}`}
@@ -95,11 +95,11 @@ function Offers({ initial }: { initial: OffersView }) {
       <div className="suppliers">
         {view.suppliers.map((supplier) => (
           <section key={supplier.id} className="sheet" aria-label={supplier.name}>
-            <div style={{ display: 'flex', justifyContent: 'space-between', gap: 8 }}>
+            <div className="row apart gap-3">
               <strong>{supplier.name}</strong>
               {supplier.simulated && <span className="tag">simulated</span>}
             </div>
-            <p className="soft" style={{ margin: '2px 0 8px' }}>
+            <p className="soft flat above-1 below-3">
               {supplier.leadDays} {supplier.leadDays === 1 ? 'day' : 'days'}; shipping{' '}
               {formatMoney(supplier.shipping, settings)}
               {supplier.freeFrom !== null && `, free from ${formatMoney(supplier.freeFrom, settings)}`}
@@ -122,10 +122,7 @@ function Offers({ initial }: { initial: OffersView }) {
         ))}
       </div>
       <section className="sheet flush" aria-label="Offers">
-        <div
-          className="fields"
-          style={{ padding: '12px 16px', gridTemplateColumns: 'minmax(0, 2fr) minmax(0, 1fr) minmax(0, 1fr)' }}
-        >
+        <div className="fields pad-top-4 pad-right-5 pad-bottom-4 pad-left-5 split-2-1-1">
           <TextField
             size="small"
             label="Search name, article or colour"

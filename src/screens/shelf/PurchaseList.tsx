@@ -21,17 +21,17 @@ export function PurchaseList({
   if (purchases.length === 0)
     return (
       <section className="sheet" aria-label="Orders to suppliers">
-        <p className="soft" style={{ margin: 0 }}>
+        <p className="soft flat">
           No order to a supplier yet. What you order here stands below, to be received when it comes.
         </p>
       </section>
     );
   return (
     <section className="sheet" aria-label="Orders to suppliers">
-      <h2 style={{ margin: '0 0 4px' }}>Orders to suppliers</h2>
+      <h2 className="flat below-1">Orders to suppliers</h2>
       {purchases.map((purchase) => (
-        <div key={purchase.id} style={{ borderTop: '1px solid var(--mui-palette-divider)', padding: '8px 0' }}>
-          <div style={{ display: 'flex', justifyContent: 'space-between', gap: 8, flexWrap: 'wrap' }}>
+        <div key={purchase.id} className="pad-top-3 pad-right-0 pad-bottom-3 pad-left-0 ruled-above">
+          <div className="row apart gap-3 wrap">
             <span>
               <strong>{purchase.supplier.name}</strong>{' '}
               <span className="soft">
@@ -41,7 +41,7 @@ export function PurchaseList({
             </span>
             <span className="tag">{purchase.closed ? 'received' : 'under way'}</span>
           </div>
-          <div className="actions" style={{ marginTop: 4 }}>
+          <div className="actions above-1">
             {!purchase.closed && (
               <Button
                 size="small"
@@ -107,13 +107,9 @@ function Receiving({ purchase, onDone }: { purchase: PurchaseView; onDone: () =>
     }
   };
   return (
-    <div className="cols" style={{ paddingTop: 8 }}>
+    <div className="cols pad-top-3">
       {purchase.lines.map((line) => (
-        <div
-          key={line.id}
-          className="fields"
-          style={{ gridTemplateColumns: 'minmax(0, 2fr) minmax(0, 1fr) minmax(0, 1fr)', alignItems: 'center' }}
-        >
+        <div key={line.id} className="fields middle split-2-1-1">
           <span>
             {line.packs} × {line.offerName}
             {line.receivedPacks > 0 && <span className="soft">, {line.receivedPacks} came</span>}

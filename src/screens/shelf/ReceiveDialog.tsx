@@ -53,7 +53,7 @@ export default function ReceiveDialog({ onClose, onDone }: { onClose: () => void
     <Dialog open onClose={onClose} fullWidth maxWidth="sm" aria-labelledby="receive-title">
       <DialogTitle id="receive-title">Take in a lot</DialogTitle>
       <DialogContent>
-        <div className="cols" style={{ paddingTop: 6 }}>
+        <div className="cols pad-top-2">
           <Autocomplete
             options={things}
             value={values.thing}
@@ -123,7 +123,7 @@ export default function ReceiveDialog({ onClose, onDone }: { onClose: () => void
         </div>
       </DialogContent>
       <DialogActions sx={{ px: 3, pb: 2 }}>
-        <div role="alert" className="short" style={{ flex: 1 }}>
+        <div role="alert" className="short grow">
           {form.failure}
         </div>
         <Button onClick={onClose}>Cancel</Button>

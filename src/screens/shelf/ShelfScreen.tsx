@@ -100,7 +100,7 @@ function Shelf({ initial, openBlank }: { initial: ShelfPage; openBlank: number |
     <>
       <div className="page-head">
         <div>
-          <h1 style={{ margin: 0 }}>
+          <h1 className="flat">
             {shelf.vinylCount} vinyls and {shelf.blanks.length} blanks
             {shelf.cheapest && shelf.dearest ? (
               <span className="soft">
@@ -125,15 +125,27 @@ function Shelf({ initial, openBlank }: { initial: ShelfPage; openBlank: number |
         <table className="plain">
           <thead>
             <tr>
-              <th>vinyl</th>
-              <th>kind</th>
-              <th className="hide-small">from</th>
-              <th className="right">roll</th>
-              <th className="right">price</th>
-              <th className="right">a m²</th>
-              <th className="right hide-small">weeding</th>
-              <th className="hide-small">press</th>
-              <th />
+              <th scope="col">vinyl</th>
+              <th scope="col">kind</th>
+              <th className="hide-small" scope="col">
+                from
+              </th>
+              <th className="right" scope="col">
+                roll
+              </th>
+              <th className="right" scope="col">
+                price
+              </th>
+              <th className="right" scope="col">
+                a m²
+              </th>
+              <th className="right hide-small" scope="col">
+                weeding
+              </th>
+              <th className="hide-small" scope="col">
+                press
+              </th>
+              <th scope="col" />
             </tr>
           </thead>
           <VirtualBody
@@ -191,7 +203,7 @@ function Shelf({ initial, openBlank }: { initial: ShelfPage; openBlank: number |
           </div>
         )}
         {found.hasNextPage && (
-          <div className="actions" style={{ padding: 10, justifyContent: 'center' }}>
+          <div className="actions pad-4 centred">
             <Button size="small" disabled={found.isFetchingNextPage} onClick={() => void found.fetchNextPage()}>
               Show more: {shown.length} of {shelf.total}
             </Button>
@@ -202,12 +214,14 @@ function Shelf({ initial, openBlank }: { initial: ShelfPage; openBlank: number |
         <table className="plain">
           <thead>
             <tr>
-              <th>blank</th>
-              <th>surface</th>
-              <th className="hide-small">from</th>
-              <th>sizes and prices</th>
-              <th>colours</th>
-              <th />
+              <th scope="col">blank</th>
+              <th scope="col">surface</th>
+              <th className="hide-small" scope="col">
+                from
+              </th>
+              <th scope="col">sizes and prices</th>
+              <th scope="col">colours</th>
+              <th scope="col" />
             </tr>
           </thead>
           <tbody>
@@ -225,14 +239,14 @@ function Shelf({ initial, openBlank }: { initial: ShelfPage; openBlank: number |
                 <td className="soft hide-small">{blank.supplier}</td>
                 <td>
                   {blank.sizes.map((size) => (
-                    <span key={size.name} style={{ marginRight: 12, whiteSpace: 'nowrap' }}>
+                    <span key={size.name} className="after-4 nowrap">
                       {size.name} <span className="figures">{formatMoney(size.price, settings)}</span>
                     </span>
                   ))}
                 </td>
                 <td>
                   {blank.colours.map((colour) => (
-                    <span key={colour.name} style={{ marginRight: 10, whiteSpace: 'nowrap' }}>
+                    <span key={colour.name} className="after-4 nowrap">
                       <i className="swatch" style={{ background: colour.hex }} />
                       {colour.name}
                     </span>

@@ -70,18 +70,13 @@ export function SpoiledSpotFields({
         spots={spots.flatMap((spot) => fromText(spot) ?? [])}
         onPick={({ x, y }) => add(x, y)}
       />
-      <p className="soft" style={{ margin: 0 }}>
+      <p className="soft flat">
         {spots.length === 0 ? 'Nothing of it is spoiled, as far as is known.' : 'Cut sheets keep clear of these.'} Click
         where it is creased, holed or dirty.
       </p>
       {spots.map((spot, at) => (
-        <div
-          key={at}
-          role="group"
-          aria-label={`Spot ${at + 1}`}
-          style={{ display: 'flex', gap: 8, alignItems: 'flex-start' }}
-        >
-          <div style={{ flex: 1, display: 'grid', gridTemplateColumns: 'repeat(4, minmax(0, 1fr))', gap: 8 }}>
+        <div key={at} role="group" aria-label={`Spot ${at + 1}`} className="row gap-3 top">
+          <div className="grow grid gap-3 four-columns">
             {FIELDS.map(([field, label]) => (
               <NumberText
                 key={field}

@@ -74,7 +74,7 @@ function Stock({ initial }: { initial: StockPage }) {
     <>
       <div className="page-head">
         <div>
-          <h1 style={{ margin: 0 }}>
+          <h1 className="flat">
             {stock.empty
               ? 'Nothing on the shelf yet'
               : short.length === 0
@@ -97,12 +97,12 @@ function Stock({ initial }: { initial: StockPage }) {
         </div>
       </div>
       <ShelfTabs current="/shelf/stock" />
-      <div className="cols" style={{ gridTemplateColumns: 'minmax(0, 2fr) minmax(0, 1fr)' }}>
+      <div className="cols split-2-1">
         <section className="sheet flush" aria-label="Stock" tabIndex={0}>
           <table className="plain">
             <thead>
               <tr>
-                <th>
+                <th scope="col">
                   <TextField
                     size="small"
                     variant="standard"
@@ -112,10 +112,18 @@ function Stock({ initial }: { initial: StockPage }) {
                     slotProps={{ htmlInput: { 'aria-label': 'Search the stock' } }}
                   />
                 </th>
-                <th className="right">on the shelf</th>
-                <th className="right">for orders</th>
-                <th className="right">free</th>
-                <th className="right">lasts</th>
+                <th className="right" scope="col">
+                  on the shelf
+                </th>
+                <th className="right" scope="col">
+                  for orders
+                </th>
+                <th className="right" scope="col">
+                  free
+                </th>
+                <th className="right" scope="col">
+                  lasts
+                </th>
               </tr>
             </thead>
             <VirtualBody
@@ -146,7 +154,7 @@ function Stock({ initial }: { initial: StockPage }) {
             </div>
           )}
           {found.hasNextPage && (
-            <div className="actions" style={{ padding: 10, justifyContent: 'center' }}>
+            <div className="actions pad-4 centred">
               <Button size="small" disabled={found.isFetchingNextPage} onClick={() => void found.fetchNextPage()}>
                 Show more: {shown.length} of {stock.total}
               </Button>
@@ -156,7 +164,7 @@ function Stock({ initial }: { initial: StockPage }) {
         <div className="cols">
           <OffcutSearch kept={stock.offcuts} onLot={(lot, thing) => setOpen({ kind: 'lot', lot, thing })} />
           <section className="sheet" aria-label="Ledger">
-            <h2 style={{ margin: '0 0 6px' }}>Last bookings</h2>
+            <h2 className="flat below-2">Last bookings</h2>
             <ul className="checks">
               {stock.lines.map((line) => (
                 <li key={line.id}>
@@ -171,11 +179,7 @@ function Stock({ initial }: { initial: StockPage }) {
                 </li>
               ))}
             </ul>
-            {stock.lines.length === 0 && (
-              <p className="soft" style={{ margin: 0 }}>
-                Nothing booked yet.
-              </p>
-            )}
+            {stock.lines.length === 0 && <p className="soft flat">Nothing booked yet.</p>}
           </section>
         </div>
       </div>
@@ -276,7 +280,7 @@ function OffcutSearch({ kept, onLot }: { kept: number; onLot: (lot: LotView, thi
   const vinyls = useThings(looking).filter((thing) => thing.kind === 'vinyl');
   return (
     <section className="sheet" aria-label="Offcuts">
-      <h2 style={{ margin: '0 0 8px' }}>Which offcut holds it?</h2>
+      <h2 className="flat below-3">Which offcut holds it?</h2>
       <div className="fields">
         <WidthField label="Width" widthMm={size.widthMm} onChange={(widthMm) => setSize({ ...size, widthMm })} />
         <WidthField label="Height" widthMm={size.heightMm} onChange={(heightMm) => setSize({ ...size, heightMm })} />
@@ -326,7 +330,7 @@ function OffcutSearch({ kept, onLot }: { kept: number; onLot: (lot: LotView, thi
         </ul>
       )}
       {found.data?.length === 0 && (
-        <p className="soft" style={{ margin: '8px 0 0' }}>
+        <p className="soft flat above-3">
           {kept === 0
             ? 'No offcuts are kept yet. Open a roll, and set one aside.'
             : `None of the ${kept} kept holds that.`}

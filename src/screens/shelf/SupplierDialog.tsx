@@ -65,7 +65,7 @@ export default function SupplierDialog({
     <Dialog open onClose={onClose} fullWidth maxWidth="sm" aria-labelledby="supplier-title">
       <DialogTitle id="supplier-title">{supplier ? supplier.name : 'Add a supplier'}</DialogTitle>
       <DialogContent>
-        <div className="cols" style={{ paddingTop: 6 }}>
+        <div className="cols pad-top-2">
           <TextField
             label="Name"
             value={values.name}
@@ -116,7 +116,7 @@ export default function SupplierDialog({
         </div>
       </DialogContent>
       <DialogActions sx={{ px: 3, pb: 2 }}>
-        <div role="alert" className="short" style={{ flex: 1 }}>
+        <div role="alert" className="short grow">
           {form.failure}
         </div>
         {supplier && (

@@ -76,7 +76,7 @@ function Supplies({ initial }: { initial: SuppliesView }) {
     <>
       <div className="page-head">
         <div>
-          <h1 style={{ margin: 0 }}>{describe(supplies)}</h1>
+          <h1 className="flat">{describe(supplies)}</h1>
         </div>
         <div className="actions">
           <Button href="/shelf/stock">Take in a lot</Button>
@@ -98,12 +98,18 @@ function Supplies({ initial }: { initial: SuppliesView }) {
           <table className="plain">
             <thead>
               <tr>
-                <th>name</th>
-                <th>what it is</th>
-                <th style={{ width: '26%' }}>in use</th>
-                <th className="right">left</th>
-                <th className="right">on the shelf</th>
-                <th />
+                <th scope="col">name</th>
+                <th scope="col">what it is</th>
+                <th scope="col" className="wear-column">
+                  in use
+                </th>
+                <th className="right" scope="col">
+                  left
+                </th>
+                <th className="right" scope="col">
+                  on the shelf
+                </th>
+                <th scope="col" />
               </tr>
             </thead>
             <tbody>
@@ -161,11 +167,7 @@ function SupplyRow({
         <button type="button" className="quiet thing" onClick={onChange}>
           {supply.name}
         </button>
-        {supply.note && (
-          <span className="soft" style={{ display: 'block' }}>
-            {supply.note}
-          </span>
-        )}
+        {supply.note && <span className="soft block">{supply.note}</span>}
       </td>
       <td>{facts}</td>
       <td>

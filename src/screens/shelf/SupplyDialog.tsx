@@ -80,7 +80,7 @@ export default function SupplyDialog({
     <Dialog open onClose={onClose} fullWidth maxWidth="sm" aria-labelledby="supply-title">
       <DialogTitle id="supply-title">{supply ? `Change ${supply.name}` : 'Add a supply'}</DialogTitle>
       <DialogContent>
-        <div className="cols" style={{ paddingTop: 6 }}>
+        <div className="cols pad-top-2">
           <div className="fields">
             {line('name', 'Name', true)}
             <TextField
@@ -146,7 +146,7 @@ export default function SupplyDialog({
         </div>
       </DialogContent>
       <DialogActions sx={{ px: 3, pb: 2, flexWrap: 'wrap' }}>
-        <div role="alert" className="short" style={{ flex: 1 }}>
+        <div role="alert" className="short grow">
           {form.failure}
         </div>
         {supply && (

@@ -113,8 +113,8 @@ export function PressFields({ form }: Props) {
       <legend>How it is pressed</legend>
       <SettingFields form={form} at="press" />
       {own.map((fabric) => (
-        <div key={fabric} className="cols" style={{ marginTop: 10, gap: 6 }}>
-          <div style={{ display: 'flex', justifyContent: 'space-between', alignItems: 'center' }}>
+        <div key={fabric} className="cols above-4 gap-2">
+          <div className="row apart middle">
             <span className="soft">On {FABRICS[fabric].label}</span>
             <Button
               size="small"
@@ -128,7 +128,7 @@ export function PressFields({ form }: Props) {
           <SettingFields form={form} at={`details.pressOn.${fabric}`} />
         </div>
       ))}
-      <div className="fields" style={{ marginTop: 12 }}>
+      <div className="fields above-4">
         <TextField
           select
           size="small"
@@ -162,7 +162,7 @@ export function UseFields({ form }: Props) {
           help="kept as a note; Chiral does not fetch it"
         />
       </div>
-      <div style={{ marginTop: 12 }}>
+      <div className="above-4">
         <TextLine form={form} name="details.sheetText" label="Maker’s sheet, as text" multiline />
       </div>
     </fieldset>

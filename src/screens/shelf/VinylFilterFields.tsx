@@ -15,14 +15,7 @@ export function VinylFilterFields({
 }) {
   const set = (part: Partial<VinylFilter>) => onChange({ ...filter, ...part });
   return (
-    <div
-      className="fields"
-      style={{
-        padding: '12px 16px',
-        gridTemplateColumns: 'minmax(0, 2fr) minmax(0, 1fr) minmax(0, 1fr) minmax(0, 1fr) auto',
-        alignItems: 'center',
-      }}
-    >
+    <div className="fields pad-top-4 pad-right-5 pad-bottom-4 pad-left-5 middle vinyl-filter">
       <TextField
         size="small"
         label="Search name, colour or supplier"

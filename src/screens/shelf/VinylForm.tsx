@@ -20,6 +20,7 @@ import type { VinylView } from '../../views/shelf';
 import { describeHandedness } from '../../wording/stations';
 import { Choice, FormActions, LengthField, MoneyField, NumberField, TextLine, useSave } from '../shared/form';
 import { CutFields, PressFields, UseFields } from './VinylDetailFields';
+import { UNCHOSEN } from '../../theme/tokens';
 
 export type VinylValues = {
   name: string;
@@ -39,7 +40,7 @@ const START: VinylValues = {
   kind: 'smooth',
   supplier: '',
   colourName: '',
-  colourHex: '#3f5e86',
+  colourHex: UNCHOSEN.slate,
   rollWidthMm: 500,
   rollLengthMm: 5000,
   rollPrice: 5000,
@@ -94,7 +95,7 @@ export default function VinylForm({
       <DialogTitle id="vinyl-title">{vinyl ? `Change ${vinyl.name}` : 'Add a vinyl'}</DialogTitle>
       <form noValidate onSubmit={save.submit}>
         <DialogContent className="cols">
-          <div className="fields" style={{ paddingTop: 6 }}>
+          <div className="fields pad-top-2">
             <TextLine form={form} name="name" label="Name" autoFocus />
             <Choice
               form={form}
@@ -125,7 +126,7 @@ export default function VinylForm({
           {facts.family === 'heat' ? (
             <PressFields form={form} />
           ) : (
-            <p className="soft" style={{ margin: 0 }}>
+            <p className="soft flat">
               Adhesive vinyl is not pressed: it is lifted with transfer tape and burnished on.
             </p>
           )}

@@ -54,7 +54,7 @@ export default function WearDialog({
     <Dialog open onClose={onClose} fullWidth maxWidth="xs" aria-labelledby="wear-title">
       <DialogTitle id="wear-title">{supply.name}</DialogTitle>
       <DialogContent>
-        <div className="cols" style={{ paddingTop: 6 }}>
+        <div className="cols pad-top-2">
           <TextField
             select
             label="What happened"
@@ -94,7 +94,7 @@ export default function WearDialog({
         </div>
       </DialogContent>
       <DialogActions sx={{ px: 3, pb: 2 }}>
-        <div role="alert" className="short" style={{ flex: 1 }}>
+        <div role="alert" className="short grow">
           {form.failure}
         </div>
         <Button onClick={onClose}>Cancel</Button>

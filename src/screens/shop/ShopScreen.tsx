@@ -65,12 +65,12 @@ function Shop({ shop }: { shop: ShopView }) {
     figures.hoursSunday;
   return (
     <form noValidate onSubmit={save.submit}>
-      <div className="page-head" style={{ marginBottom: 12 }}>
+      <div className="page-head below-4">
         <div>
-          <h1 style={{ margin: 0 }}>
+          <h1 className="flat">
             {shop.name}: an hour at {formatMoney(figures.wagePerHour, settings)}, {hours} hours a week
           </h1>
-          <p className="soft" style={{ margin: '4px 0 0' }}>
+          <p className="soft flat above-1">
             Every cost and estimate rests on these figures. What is not yours yet is an ordinary value of the trade.
           </p>
         </div>
@@ -81,7 +81,7 @@ function Shop({ shop }: { shop: ShopView }) {
         </div>
       </div>
       {save.failure && (
-        <div className="notice bad" role="alert" style={{ marginBottom: 12 }}>
+        <div className="notice bad below-4" role="alert">
           {save.failure}
         </div>
       )}
@@ -94,7 +94,7 @@ function Shop({ shop }: { shop: ShopView }) {
         </section>
         {FIGURE_GROUPS.map((group) => (
           <section key={group.title} className="sheet" aria-label={group.title}>
-            <h2 style={{ margin: '0 0 12px' }}>{group.title}</h2>
+            <h2 className="flat below-4">{group.title}</h2>
             <div className="fields wide">
               {group.keys.map((key) => (
                 <FigureField key={key} form={form} figureKey={key} />

@@ -35,7 +35,7 @@ function Today({ initial }: { initial: TodayView }) {
   return (
     <>
       <Verdict view={data} settings={settings} />
-      <div className="cols" style={{ gridTemplateColumns: 'repeat(3, minmax(0, 1fr))' }}>
+      <div className="cols three-columns">
         <NextCard
           title="hands, next"
           station={next.hands?.station ?? 'weed'}
@@ -56,16 +56,16 @@ function Today({ initial }: { initial: TodayView }) {
       <div className="sheet">
         <Timeline blocks={data.timeline} startMs={data.dayStartMs} endMs={data.dayEndMs} nowMs={data.nowMs} />
       </div>
-      <div className="cols" style={{ gridTemplateColumns: 'minmax(0, 2.4fr) minmax(0, 1fr)' }}>
+      <div className="cols split-5-2">
         <div className="sheet flush">
           <table className="plain">
             <thead>
               <tr>
-                <th>in work</th>
-                <th>due</th>
-                <th>slack</th>
-                <th>parts</th>
-                <th>holds it up</th>
+                <th scope="col">in work</th>
+                <th scope="col">due</th>
+                <th scope="col">slack</th>
+                <th scope="col">parts</th>
+                <th scope="col">holds it up</th>
               </tr>
             </thead>
             <tbody>
@@ -76,7 +76,7 @@ function Today({ initial }: { initial: TodayView }) {
           </table>
         </div>
         <div className="sheet">
-          <h2 style={{ margin: '0 0 6px' }}>Ready to hand over</h2>
+          <h2 className="flat below-2">Ready to hand over</h2>
           {data.ready.length === 0 ? (
             <p className="soft">Nothing yet.</p>
           ) : (
@@ -97,7 +97,7 @@ function Today({ initial }: { initial: TodayView }) {
               </tbody>
             </table>
           )}
-          <div style={{ marginTop: 12 }}>
+          <div className="above-4">
             <CombLegend />
           </div>
         </div>
@@ -118,14 +118,7 @@ function Verdict({ view, settings }: { view: TodayView; settings: Settings }) {
       ? 'All work is done: hand over what is ready.'
       : 'Nothing waits.';
   return (
-    <h1
-      style={{
-        margin: 0,
-        fontWeight: 550,
-        fontFamily: "'Bricolage Grotesque Variable', sans-serif",
-        fontSize: '1.45rem',
-      }}
-    >
+    <h1 className="flat text-huge headline">
       {doing}{' '}
       {short[0] ? (
         <span className="short">
@@ -162,13 +155,13 @@ function NextCard({
     <section className={`sheet station ${station} ${lifted ? 'lifted' : ''}`} aria-label={title}>
       <div className="soft">{running ? title.replace('next', 'running') : title}</div>
       {running ? (
-        <h2 style={{ margin: '4px 0' }}>{running.label}</h2>
+        <h2 className="flat above-1 below-1">{running.label}</h2>
       ) : batch ? (
-        <h2 style={{ margin: '4px 0' }}>
+        <h2 className="flat above-1 below-1">
           {batch.verb} {batch.what}
         </h2>
       ) : (
-        <p style={{ margin: '6px 0 12px' }}>{none}</p>
+        <p className="flat above-2 below-4">{none}</p>
       )}
       {batch && !running && (
         <div className="soft">
@@ -177,7 +170,7 @@ function NextCard({
         </div>
       )}
       {(batch ?? running) && (
-        <div className="actions" style={{ marginTop: 10 }}>
+        <div className="actions above-4">
           <Button variant={lifted ? 'contained' : 'outlined'} href={`/bench/${station}`}>
             {running
               ? 'To the timer'
@@ -198,8 +191,8 @@ function InWork({ row }: { row: OrderRow }) {
           <strong>{row.title}</strong>
         </a>
       </td>
-      <td style={{ whiteSpace: 'nowrap' }}>{formatDay(row.dueDay, settings)}</td>
-      <td style={{ whiteSpace: 'nowrap' }}>
+      <td className="nowrap">{formatDay(row.dueDay, settings)}</td>
+      <td className="nowrap">
         <Slack slack={row.slack} />
       </td>
       <td>
@@ -214,7 +207,7 @@ function Nothing() {
   return (
     <div className="sheet empty lifted">
       <p>No open orders. Take one, or begin with a drawing to learn what a piece costs.</p>
-      <div className="actions" style={{ justifyContent: 'center' }}>
+      <div className="actions centred">
         <Button variant="contained" href="/artwork/new">
           Measure a drawing
         </Button>

@@ -27,6 +27,7 @@ import { readMadeLines } from '../items/materials';
 import { readOpenOrders, type ReadOrder } from '../orders/read-orders';
 import { labelSessions, loadRunning } from '../shop/load-frame';
 import { toRows } from '../orders/load-orders';
+import { UNCHOSEN } from '../../theme/tokens';
 
 /** Parts that are not checked yet. `pictures` false leaves out what only the bench itself shows. */
 export function loadBench(
@@ -63,7 +64,7 @@ export function loadBench(
           sizeName: line.sizeName,
           colourName: line.colourName,
           layerName: layer?.name ?? `layer ${part.layerIndex + 1}`,
-          layerColour: vinyl?.colourHex ?? '#888888',
+          layerColour: vinyl?.colourHex ?? UNCHOSEN.grey,
           vinylName: vinyl?.name ?? 'vinyl',
           blankName: blank.name,
           placement: [...new Set(layers.map((one) => one.place))].join(', '),

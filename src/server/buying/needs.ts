@@ -2,7 +2,7 @@
 
 import type { Need } from '../../core/buying';
 import { countDays } from '../../core/scheduling';
-import { dayOf } from '../../core/units';
+import { dayOf, AMOUNT_NOISE } from '../../core/units';
 import { computeMinimum } from '../../core/stock';
 import { formatDay, groupBy } from '../../core/units';
 import { findOffers, loadMinimums, loadPurchases } from '../../data/offer-store';
@@ -43,7 +43,7 @@ export function loadOpenNeeds(
       const has = left.get(key) ?? 0;
       left.set(key, Math.max(0, has - need.amount));
       const short = need.amount - has;
-      if (short <= 1e-6) return;
+      if (short <= AMOUNT_NOISE) return;
       needs.push({
         id: `order ${key} ${index}`,
         label: nameOf(key).name,
@@ -61,7 +61,7 @@ export function loadOpenNeeds(
     for (const [key, wished] of loadMinimums(shop.db)) {
       const minimum = computeMinimum(wished, weeklyOf(key), nameOf(key).unit);
       const short = (minimum?.value ?? 0) - (left.get(key) ?? 0);
-      if (short > 1e-6)
+      if (short > AMOUNT_NOISE)
         needs.push({
           id: `minimum ${key}`,
           label: nameOf(key).name,

@@ -22,6 +22,7 @@ import { getShop, type ShopContext } from '../context';
 import { notFound } from '../errors';
 import { priceAllItems } from '../items/price-all';
 import { readOpenOrders, readOrder, readStored, slackOf, type ReadOrder, type ReadPart } from './read-orders';
+import { UNCHOSEN } from '../../theme/tokens';
 
 const CLOSED_SHOWN = 30;
 
@@ -33,7 +34,7 @@ export function toComb(parts: readonly ReadPart[], colours: ReadonlyMap<number, 
       partId: part.id,
       state: part.state,
       broken: part.broken,
-      colour: colours.get(part.vinylId) ?? '#888888',
+      colour: colours.get(part.vinylId) ?? UNCHOSEN.grey,
     })),
   }));
 }

@@ -15,7 +15,7 @@ import { compareWithFacts, computeQuoteTotal, freezeFacts } from '../../core/ord
 import { computeFloor, priceForMargin, priceForWage, readPrice } from '../../core/pricing/index';
 import { findEarliestDay } from '../../core/scheduling/index';
 import { keyOf } from '../../core/stock/index';
-import { minor, type Minor } from '../../core/units/index';
+import { minor, type Minor, AMOUNT_NOISE } from '../../core/units/index';
 import { findArtwork } from '../../data/artwork-store';
 import { findItem, insertItem, type ItemFields } from '../../data/item-store';
 import { loadShortestLeads } from '../../data/offer-store';
@@ -129,7 +129,9 @@ function findMissing(shop: ShopContext, { made, materials }: Calculated, wish: W
     );
   }
   const free = new Map(loadStock(shop).rows.map((row) => [row.thing.key, row.free.value]));
-  const missing = [...needed].filter(([key, amount]) => (free.get(key) ?? 0) < amount - 1e-6).map(([key]) => key);
+  const missing = [...needed]
+    .filter(([key, amount]) => (free.get(key) ?? 0) < amount - AMOUNT_NOISE)
+    .map(([key]) => key);
   const leads = loadShortestLeads(shop.db, missing);
   const nameOf = nameThings(shop);
   return missing.map((key) => ({ name: nameOf(key).name, days: leads.get(key) ?? null }));

@@ -3,6 +3,7 @@
 import { formatLength, type FormatSettings } from '../../core/units';
 import type { FullStock } from '../../views/stock';
 import { INK, PAPER_MARGIN_MM, plainText, POINTS_PER_MM, printPaper, RULE, SOFT } from './paper';
+import { PAPER_COLOURS } from '../../theme/tokens';
 
 /** Three labels across, cut apart along the lines. */
 const LABEL = { widthMm: 60, heightMm: 32, across: 3 } as const;
@@ -20,7 +21,7 @@ export function printOffcutLabels(
     const offcuts = stock.rows.flatMap((row) =>
       row.lots.filter((lot) => lot.form === 'offcut').map((lot) => ({ lot, thing: row.thing })),
     );
-    if (offcuts.length === 0) paper.font('text').fontSize(12).fillColor(INK).text('No offcuts are kept now.');
+    if (offcuts.length === 0) paper.font('text').fontSize(12).fillColor(INK).text('There are no offcuts now.');
     offcuts.forEach(({ lot, thing }, index) => {
       const place = index % (LABEL.across * down);
       if (index > 0 && place === 0) paper.addPage();
@@ -59,7 +60,7 @@ export function printOffcutLabels(
         paper
           .rect(x + width - 54 + spot.x * scale, y + 12 + spot.y * scale, spot.width * scale, spot.height * scale)
           .lineWidth(0.4)
-          .fillAndStroke('#ffffff', INK);
+          .fillAndStroke(PAPER_COLOURS.white, INK);
     });
   });
 }

@@ -3,13 +3,12 @@
 import { join } from 'node:path';
 import PDFDocument from 'pdfkit';
 import { programRoot } from '../context';
+import { PAPER_COLOURS } from '../../theme/tokens';
 
 /** Points a millimetre, by definition (72 an inch). */
 export const POINTS_PER_MM = 72 / 25.4;
 export const PAPER_MARGIN_MM = 14;
-export const INK = '#231F2B',
-  SOFT = '#6B6474',
-  RULE = '#D8D0C4';
+export const { ink: INK, soft: SOFT, rule: RULE } = PAPER_COLOURS;
 
 export type Paper = PDFKit.PDFDocument;
 export type PaperSize = 'A4' | 'LETTER';

@@ -3,9 +3,9 @@
 import type { ArtworkMeasurement, ArtworkPicture } from '../../core/artwork';
 import { formatLength, type FormatSettings } from '../../core/units';
 import { INK, PAPER_MARGIN_MM, plainText, POINTS_PER_MM, printPaper, SOFT, type Paper } from './paper';
+import { PAPER_COLOURS } from '../../theme/tokens';
 
-const STAYS = '#B9B2C6',
-  WEEDS = '#C2185B';
+const { stays: STAYS, weeds: WEEDS } = PAPER_COLOURS;
 const HEAD_MM = 24,
   FOOT_MM = 12;
 
@@ -82,7 +82,7 @@ function drawPage(
     const text = String(group.cavities);
     paper.font('strong').fontSize(9);
     const half = paper.widthOfString(text) / 2 + 3;
-    paper.roundedRect(x - half, y - 6.5, 2 * half, 13, 6).fillAndStroke('#ffffff', INK);
+    paper.roundedRect(x - half, y - 6.5, 2 * half, 13, 6).fillAndStroke(PAPER_COLOURS.white, INK);
     paper.fillColor(INK).text(text, x - half, y - 4.6, { width: 2 * half, align: 'center', lineBreak: false });
   }
   const foot = paper.page.height - margin - 12;

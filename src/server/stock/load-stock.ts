@@ -2,7 +2,7 @@
 
 import { computeStripNeed } from '../../core/costing';
 import { countDays } from '../../core/scheduling';
-import { dayOf } from '../../core/units';
+import { dayOf, AMOUNT_NOISE } from '../../core/units';
 import {
   computeCover,
   computeMinimum,
@@ -124,7 +124,7 @@ function readStock(shop: ShopContext): ReadStock {
     let left = own.reduce((sum, lot) => sum + measureLot(lot, figures), 0);
     const first = [...wanted]
       .sort((a, b) => a.dueDay.localeCompare(b.dueDay))
-      .find((need) => (left -= need.amount) < -1e-6);
+      .find((need) => (left -= need.amount) < -AMOUNT_NOISE);
     const leadDays = leads.get(key);
     return first && leadDays !== undefined
       ? { days: computeOrderWithin(countDays(today, first.dueDay), leadDays, DAYS_TO_MAKE), leadDays }

@@ -6,6 +6,7 @@ import { loadSupplies } from '../../data/supply-store';
 import type { ThingView } from '../../views/stock';
 import type { ShopContext } from '../context';
 import { ShopError } from '../errors';
+import { SUPPLY_TINT, UNCHOSEN } from '../../theme/tokens';
 
 type Known = {
   readonly stamp: string;
@@ -65,7 +66,6 @@ export const toSupplyThing = (supply: Pick<Supply, 'id' | 'name'>): ThingView =>
   unit: 'count',
   rollWidthMm: null,
 });
-const SUPPLY_TINT = '#9a917f';
 
 /** By key, things taken off the shelf too; what is gone altogether is called so. */
 export function nameThings(shop: ShopContext): (key: string) => ThingView {
@@ -74,7 +74,7 @@ export function nameThings(shop: ShopContext): (key: string) => ThingView {
     byKey.get(key) ?? {
       key,
       name: 'something no longer kept',
-      colourHex: '#888888',
+      colourHex: UNCHOSEN.grey,
       kind: parseKey(key)?.kind ?? 'blank',
       unit: key.startsWith('vinyl:') ? 'mm²' : 'count',
       rollWidthMm: null,

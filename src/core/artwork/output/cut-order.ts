@@ -1,6 +1,7 @@
 // In which order, and from where, the knife follows the contours of a layer: inner ones before outer ones, since a
 // piece that is cut free may move; and with little travel while the knife is up.
 
+import { POINT_NOISE_MM } from '../../units';
 import { boundPoints, computeRingArea, distance, type Piece, type Point, type Polyline } from '../../geometry';
 
 /** Each contour is closed, but where it is `open`, and begins where the knife comes down; the first point is not repeated at the end. */
@@ -151,7 +152,7 @@ function improveTour<T>(tour: readonly T[], placeOf: (thing: T) => Point, start:
           c = places[j]!,
           d = places[j + 1];
         const gain = distance(a, b) + (d ? distance(c, d) : 0) - distance(a, c) - (d ? distance(b, d) : 0);
-        if (gain <= 1e-9) continue;
+        if (gain <= POINT_NOISE_MM) continue;
         for (let low = i + 1, high = j; low < high; low++, high--) {
           [places[low], places[high]] = [places[high]!, places[low]!];
           [order[low - 1], order[high - 1]] = [order[high - 1]!, order[low - 1]!];

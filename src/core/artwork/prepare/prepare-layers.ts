@@ -28,6 +28,9 @@ import {
 import { splitLayer } from './split-layer';
 import type { PrepStep, StepAction } from './steps';
 
+/** A drawing that would move by less stays where it is, mm. */
+const UNMOVED_MM = 1e-3;
+
 /** Without a size step a drawing is this wide. */
 const FALLBACK_WIDTH_MM = 200;
 
@@ -119,5 +122,5 @@ function applyStep(layers: readonly FlatLayer[], step: StepAction): readonly Fla
 function moveToOrigin(artwork: ResolvedArtwork): ResolvedArtwork {
   const x = Math.min(...artwork.layers.map((layer) => layer.box.x)),
     y = Math.min(...artwork.layers.map((layer) => layer.box.y));
-  return Math.abs(x) < 1e-3 && Math.abs(y) < 1e-3 ? artwork : shiftArtwork(artwork, -x, -y);
+  return Math.abs(x) < UNMOVED_MM && Math.abs(y) < UNMOVED_MM ? artwork : shiftArtwork(artwork, -x, -y);
 }

@@ -4,7 +4,7 @@ import { contours as makeContours } from 'd3-contour';
 import fitCurve from 'fit-curve';
 import { topology } from 'topojson-server';
 import { presimplify, simplify } from 'topojson-simplify';
-import { fail, succeed, type Result } from '../../units';
+import { fail, succeed, type Result, POINT_NOISE_MM } from '../../units';
 import { EMPTY, findGround, flattenColours, removeSpeckles, type FlatPicture, type Pixels } from './flatten-colours';
 
 export type TraceOptions = {
@@ -147,7 +147,7 @@ function meet(a: Place, b: Place, c: Place, d: Place): Place | null {
     vx = d[0] - c[0],
     vy = d[1] - c[1];
   const cross = ux * vy - uy * vx;
-  if (Math.abs(cross) < 1e-9) return null;
+  if (Math.abs(cross) < POINT_NOISE_MM) return null;
   const t = ((c[0] - a[0]) * vy - (c[1] - a[1]) * vx) / cross;
   const at: Place = [a[0] + ux * t, a[1] + uy * t];
   return gap(at, b) < 2 * SHORT_EDGE ? at : null;
