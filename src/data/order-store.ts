@@ -1,15 +1,15 @@
 // Orders with their customers, lines, pieces, parts, and the events of both. Events are only ever added.
 
-import { and, asc, desc, eq, inArray, isNotNull, isNull, like, notInArray, or, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, inArray, isNotNull, isNull, like, or, sql } from 'drizzle-orm';
 import type { Made } from '../core/costing';
 import type { LineQuote, PartEvent } from '../core/orders';
 import { groupBy, type Minor } from '../core/units';
 import { inTransaction, type Database } from './database';
 import { toLikePattern } from './like';
 import { customers, orderEvents, orderLines, orders, partEvents, parts, pieces, type OrderEventKind } from './schema';
+import type { StoredCustomer } from './customer-store';
 
 export type { OrderEventKind } from './schema';
-export type StoredCustomer = { readonly id: number; readonly name: string; readonly contact: string };
 export type LineFields = {
   readonly itemId: number;
   readonly quantity: number;
@@ -185,19 +185,6 @@ function loadParts(db: Database, orderIds: readonly number[]): readonly (StoredP
 
 export const findOrder = (db: Database, id: number): StoredOrder | null => loadOrders(db, [id])[0] ?? null;
 
-export function loadCustomers(db: Database): readonly StoredCustomer[] {
-  return db.select().from(customers).orderBy(asc(customers.name)).all();
-}
-
-/** The id of the customer of that name, added when new; a contact that is given replaces the old one. */
-export function ensureCustomer(db: Database, name: string, contact: string): number {
-  const known = db.select().from(customers).where(eq(customers.name, name)).get();
-  if (!known) return db.insert(customers).values({ name, contact }).returning({ id: customers.id }).get().id;
-  if (contact !== '' && contact !== known.contact)
-    db.update(customers).set({ contact }).where(eq(customers.id, known.id)).run();
-  return known.id;
-}
-
 /** The new order with its pieces (numbered through the order) and a part for each layer. Call it inside a transaction. */
 export function insertOrder(db: Database, { lines, ...head }: NewOrder): number {
   const { id } = db.insert(orders).values(head).returning({ id: orders.id }).get();
@@ -257,111 +244,4 @@ export function addOrderEvent(db: Database, orderId: number, kind: OrderEventKin
         .where(eq(orders.id, orderId))
         .run();
   });
-}
-
-/** The new events' ids, in order. Call it inside a transaction. */
-export function addPartEvents(
-  db: Database,
-  events: readonly (Omit<PartEvent, 'id'> & { readonly sessionId: number | null })[],
-): readonly number[] {
-  return events.map((event) => db.insert(partEvents).values(event).returning({ id: partEvents.id }).get().id);
-}
-
-/** Of each piece of work that these events came from: how many of its events they are, and how many it had. */
-export function countUndoneOfSession(
-  db: Database,
-  eventIds: readonly number[],
-): readonly { readonly sessionId: number; readonly undone: number; readonly all: number }[] {
-  const undone = db
-    .select({ sessionId: partEvents.sessionId, count: sql<number>`count(*)` })
-    .from(partEvents)
-    .where(and(inArray(partEvents.id, [...eventIds]), isNotNull(partEvents.sessionId)))
-    .groupBy(partEvents.sessionId)
-    .all();
-  return undone.flatMap(({ sessionId, count }) =>
-    sessionId === null
-      ? []
-      : [
-          {
-            sessionId,
-            undone: count,
-            all: db
-              .select({ count: sql<number>`count(*)` })
-              .from(partEvents)
-              .where(eq(partEvents.sessionId, sessionId))
-              .get()!.count,
-          },
-        ],
-  );
-}
-
-/** Of these parts: their item and unit, how many parts the piece has, and what their line was calculated at. */
-export function loadLoggedParts(
-  db: Database,
-  partIds: readonly number[],
-): readonly {
-  readonly id: number;
-  readonly pieceId: number;
-  readonly itemId: number;
-  readonly partsOfPiece: number;
-  readonly quote: LineQuote;
-}[] {
-  if (partIds.length === 0) return [];
-  const counts = new Map(
-    db
-      .select({ pieceId: parts.pieceId, count: sql<number>`count(*)` })
-      .from(parts)
-      .groupBy(parts.pieceId)
-      .all()
-      .map((row) => [row.pieceId, row.count]),
-  );
-  const wanted = new Set(partIds);
-  return db
-    .select({ id: parts.id, pieceId: pieces.id, itemId: orderLines.itemId, quote: orderLines.quote })
-    .from(parts)
-    .innerJoin(pieces, eq(pieces.id, parts.pieceId))
-    .innerJoin(orderLines, eq(orderLines.id, pieces.lineId))
-    .all()
-    .filter((row) => wanted.has(row.id))
-    .map((row) => ({ ...row, partsOfPiece: counts.get(row.pieceId) ?? 1 }));
-}
-
-/** Of one item: pieces of which something was cut, and parts that were spoiled; what was taken back never happened. */
-export function loadItemEvidence(
-  db: Database,
-): ReadonlyMap<number, { readonly made: number; readonly spoiled: number }> {
-  const undone = db.select({ id: partEvents.undoes }).from(partEvents).where(isNotNull(partEvents.undoes));
-  const rows = db
-    .select({
-      itemId: orderLines.itemId,
-      made: sql<number>`count(distinct case when ${partEvents.kind} = 'cut' then ${pieces.id} end)`,
-      spoiled: sql<number>`sum(${partEvents.kind} = 'spoiled')`,
-    })
-    .from(partEvents)
-    .innerJoin(parts, eq(parts.id, partEvents.partId))
-    .innerJoin(pieces, eq(pieces.id, parts.pieceId))
-    .innerJoin(orderLines, eq(orderLines.id, pieces.lineId))
-    .where(and(inArray(partEvents.kind, ['cut', 'spoiled']), notInArray(partEvents.id, undone)))
-    .groupBy(orderLines.itemId)
-    .all();
-  return new Map(rows.map(({ itemId, made, spoiled }) => [itemId, { made, spoiled }]));
-}
-
-/** By vinyl: parts cut from it, and how many of those were spoiled; what was taken back never happened. */
-export function loadVinylEvidence(
-  db: Database,
-): ReadonlyMap<number, { readonly made: number; readonly spoiled: number }> {
-  const undone = db.select({ id: partEvents.undoes }).from(partEvents).where(isNotNull(partEvents.undoes));
-  const rows = db
-    .select({
-      vinylId: parts.vinylId,
-      made: sql<number>`sum(${partEvents.kind} = 'cut')`,
-      spoiled: sql<number>`sum(${partEvents.kind} = 'spoiled')`,
-    })
-    .from(partEvents)
-    .innerJoin(parts, eq(parts.id, partEvents.partId))
-    .where(and(inArray(partEvents.kind, ['cut', 'spoiled']), notInArray(partEvents.id, undone)))
-    .groupBy(parts.vinylId)
-    .all();
-  return new Map(rows.map(({ vinylId, made, spoiled }) => [vinylId, { made, spoiled }]));
 }

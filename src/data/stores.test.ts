@@ -17,14 +17,11 @@ import { openDatabase, type Database } from './database';
 import { countItemsByArtwork, findItem, insertItem, loadItems, setItemArchived, updateItem } from './item-store';
 import {
   addOrderEvent,
-  addPartEvents,
-  ensureCustomer,
   findClosedOrderIds,
   findOpenOrderIds,
   findOrder,
   findOrderIdsOfParts,
   insertOrder,
-  loadCustomers,
   loadOrders,
   updateOrder,
   type OrderEventKind,
@@ -48,6 +45,8 @@ import {
   loadSessionsSince,
   stopSession,
 } from './work-store';
+import { addPartEvents } from './part-event-store';
+import { ensureCustomer, loadCustomers } from './customer-store';
 
 let db: Database;
 let ids: { vinyl: number; sticky: number; blank: number; artwork: number; item: number };

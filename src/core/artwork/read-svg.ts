@@ -15,40 +15,13 @@ import { FILE_LIMIT_BYTES, type Artwork, type ReadProblem, type Shape, type Stro
 import { LeftOutTally } from './left-out';
 import { inheritPaint, INITIAL_PAINT, parseOpacity, resolvePaint, type PaintServers, type PaintState } from './paint';
 import { parseStyleSheet, resolveDeclarations, type StyleSheet } from './style-sheet';
-import { fitViewBox, MM_PER_PX, parseNumbers, parseSvgLength, parseTransform, PX_PER_INCH } from './svg-lengths';
+import { fitViewBox, MM_PER_PX, parseSvgLength, parseTransform, PX_PER_INCH } from './svg-lengths';
 import { outlineShape, SHAPE_NAMES, type Viewport } from './svg-shapes';
 import { parseXml, type XmlElement } from './xml-tree';
+import { NEVER_DRAWN, GROUPS, isSet, isOutside, nameOf, collectText, readViewBox, placeContours } from './svg-elements';
 
 /** Elements visited at most, repeats by <use> included: a small file can ask for billions. */
 const VISIT_LIMIT = 200_000;
-const NEVER_DRAWN = new Set([
-  'defs',
-  'clipPath',
-  'mask',
-  'marker',
-  'pattern',
-  'linearGradient',
-  'radialGradient',
-  'filter',
-  'style',
-  'script',
-  'title',
-  'desc',
-  'metadata',
-  'symbol',
-  'animate',
-  'animateTransform',
-  'animateMotion',
-  'set',
-  'view',
-  'cursor',
-  'font',
-  'font-face',
-  'namedview',
-  'color-profile',
-]);
-const GROUPS = new Set(['g', 'a', 'switch', 'svg']);
-
 type Place = {
   readonly matrix: Matrix;
   readonly paint: PaintState;
@@ -348,24 +321,4 @@ class SvgReader {
       },
     ];
   }
-}
-
-const isSet = (value: string | undefined): boolean => value !== undefined && value !== 'none' && value !== '';
-const isOutside = (link: string | undefined): boolean =>
-  link !== undefined && link !== '' && !link.startsWith('#') && !link.startsWith('data:');
-const nameOf = (element: XmlElement): string => element.attributes['id'] ?? `<${element.name}>`;
-const collectText = (element: XmlElement): string =>
-  (element.text + element.children.map(collectText).join(' ')).replace(/\s+/g, ' ').trim();
-
-function readViewBox(element: XmlElement): readonly number[] | null {
-  const numbers = parseNumbers(element.attributes['viewBox'] ?? '');
-  return numbers.length === 4 && numbers[2]! > 0 && numbers[3]! > 0 ? numbers : null;
-}
-
-const placeContours = (contours: readonly Contour[], matrix: Matrix): readonly Contour[] =>
-  contours.map((contour) => transformContour(contour, matrix)).filter(isFinite);
-
-function isFinite(contour: Contour): boolean {
-  const sound = (point: { x: number; y: number }) => Math.abs(point.x) < 1e7 && Math.abs(point.y) < 1e7;
-  return sound(contour.start) && contour.segments.every((segment) => sound(segment.to));
 }

@@ -4,13 +4,13 @@ import { getWornLayers, scaleMeasurement, type ArtworkMeasurement } from '../art
 import type { Blank, Vinyl } from '../materials';
 import { keyOf, type PriceBasis, type Prices } from '../stock';
 import { figure, minor, type Figure, type Minor } from '../units';
-import type { WearPrices } from './cost-lines';
 import type { ExtraCost, StoneField } from './extra-lines';
 import type { CostLayer, ItemSpec } from './item-cost';
 import type { Negative } from './joint-products';
 import type { AreaBasis } from './layer-areas';
 import type { OwnMinutes } from './own-minutes';
 import type { PackedLayer, Packing } from './packing';
+import type { WearPrices } from './wear-line';
 
 export type Placement = {
   readonly artworkId: number;

@@ -7,21 +7,20 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { useMemo, useState } from 'react';
 import { TYPEFACES, type PrepStep } from '../../core/artwork';
-import type { LetterOptions } from '../../core/artwork/lettering/letter';
 import { formatLength } from '../../core/units';
 import type { FrameView } from '../../views/frame';
 import { describeLetterProblem } from '../../wording/problems';
-import { letterInWorker } from '../../workers/source-client';
 import { ApiError, callApi, wordsOf } from '../shared/api';
 import { Frame } from '../shared/Frame';
 import { SeamView } from '../shared/SeamView';
 import { useSettings } from '../shared/settings';
-import { useLatest, type Asking } from '../shared/use-latest';
 import { Working } from '../shared/Working';
-import { fitWidth, MOST_NAMES, NameList, splitNames, type NamedText } from './NameList';
-import { loadTypeface } from './typeface-files';
+import { fitWidth, MOST_NAMES, NameList } from './NameList';
 import { usePrepared } from './use-prepared';
 import { WidthField } from './WidthField';
+import { type Form, START, TRACKINGS } from './lettering-form';
+import { useSetTexts } from './use-set-texts';
+import { InsetField } from './InsetField';
 
 export function LetteringScreen({ frame }: { frame: FrameView }) {
   return (
@@ -29,63 +28,6 @@ export function LetteringScreen({ frame }: { frame: FrameView }) {
       <Lettering />
     </Frame>
   );
-}
-
-type Form = {
-  readonly text: string;
-  readonly typeface: string;
-  readonly capHeightMm: number | null;
-  readonly letterCase: NonNullable<LetterOptions['letterCase']>;
-  readonly align: NonNullable<LetterOptions['align']>;
-  readonly tracking: number;
-  readonly lineSpacing: number;
-  readonly curve: 'straight' | 'up' | 'down';
-  readonly radiusMm: number | null;
-  readonly list: boolean;
-  readonly widestMm: number | null;
-  readonly pair: boolean;
-  readonly insetMm: number | null;
-};
-const START: Form = {
-  text: '',
-  typeface: 'alfa-slab-one',
-  capHeightMm: 40,
-  letterCase: 'as-typed',
-  align: 'centre',
-  tracking: 0,
-  lineSpacing: 1.6,
-  curve: 'straight',
-  radiusMm: 120,
-  list: false,
-  widestMm: null,
-  pair: false,
-  insetMm: 1.5,
-};
-const TRACKINGS = [
-  [-0.03, 'tight'],
-  [0, 'as drawn'],
-  [0.05, 'open'],
-  [0.12, 'wide'],
-  [0.25, 'very wide'],
-] as const;
-
-function toOptions(form: Form): LetterOptions | null {
-  if (
-    form.capHeightMm === null ||
-    form.capHeightMm < 3 ||
-    (form.curve !== 'straight' && (form.radiusMm ?? 0) < 3) ||
-    (form.pair && !form.insetMm)
-  )
-    return null;
-  return {
-    capHeightMm: form.capHeightMm,
-    letterCase: form.letterCase,
-    align: form.align,
-    tracking: form.tracking,
-    lineSpacing: form.lineSpacing,
-    ...(form.curve === 'straight' ? {} : { arcRadiusMm: form.curve === 'up' ? form.radiusMm! : -form.radiusMm! }),
-    ...(form.pair ? { insetMm: form.insetMm! } : {}),
-  };
 }
 
 function Lettering() {
@@ -309,41 +251,4 @@ function Lettering() {
       </div>
     </>
   );
-}
-
-function InsetField({ insetMm, onChange }: { insetMm: number | null; onChange: (insetMm: number | null) => void }) {
-  return (
-    <TextField
-      select
-      label="Smaller by"
-      value={insetMm ?? 1.5}
-      onChange={(event) => onChange(Number(event.target.value))}
-    >
-      {[0.5, 0.8, 1, 1.5, 2, 3, 4].map((value) => (
-        <MenuItem key={value} value={value}>
-          {value} mm
-        </MenuItem>
-      ))}
-    </TextField>
-  );
-}
-
-/** Sets the text, or each line of a list, in the worker whenever the form changes; the last good one stays. */
-function useSetTexts(form: Form): { readonly set: readonly NamedText[]; readonly asking: Asking } {
-  const [set, take] = useState<readonly NamedText[]>([]);
-  const options = toOptions(form);
-  const texts = form.list ? splitNames(form.text) : form.text.trim() === '' ? [] : [form.text];
-  const asking = useLatest(
-    texts.length > 0 && options ? JSON.stringify([texts, form.typeface, options]) : null,
-    150,
-    async (signal) => ({
-      texts,
-      answers: await letterInWorker(
-        { texts, fontKey: form.typeface, loadFont: () => loadTypeface(form.typeface), options: options! },
-        signal,
-      ),
-    }),
-    ({ texts: asked, answers }) => take(asked.map((text, index) => ({ text, answer: answers[index]! }))),
-  );
-  return { set: texts.length === 0 ? [] : set, asking };
 }

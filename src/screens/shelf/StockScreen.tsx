@@ -1,12 +1,12 @@
 // Stock: what lies on the shelf, what of it is free, offcuts to scale, and the ledger behind it.
 
-import Autocomplete from '@mui/material/Autocomplete';
+import '@mui/material/Autocomplete';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
-import { keepPreviousData, useInfiniteQuery, useQuery, useQueryClient } from '@tanstack/react-query';
+import { keepPreviousData, useInfiniteQuery, useQueryClient } from '@tanstack/react-query';
 import { lazy, Suspense, useState } from 'react';
-import { formatInstant, type Figure, formatShare } from '../../core/units';
-import type { FittingOffcut, LotView, StockPage, StockRow, ThingView } from '../../views/stock';
+import { formatInstant } from '../../core/units';
+import type { LotView, StockPage, StockRow, ThingView } from '../../views/stock';
 import type { FrameView } from '../../views/frame';
 import { CAUSE_WORDS } from '../../wording/stock';
 import { callApi, wordsOf } from '../shared/api';
@@ -15,11 +15,10 @@ import { useKeys } from '../shared/keys';
 import { useSettings } from '../shared/settings';
 import { VirtualBody } from '../shared/VirtualBody';
 import { Why } from '../shared/Why';
-import { WidthField } from '../artwork/WidthField';
-import { describeLot, formatAmount, formatLine } from './measures';
-import { OffcutShapeView } from './OffcutShapeView';
+import { formatLine } from './measures';
 import { ShelfTabs } from './ShelfTabs';
-import { useThings } from './use-things';
+import { StockRows } from './StockRows';
+import { OffcutSearch } from './OffcutSearch';
 
 /** Height of a thing's own line, and of each of its lots. */
 const HEAD_PX = 40,
@@ -191,151 +190,5 @@ function Stock({ initial }: { initial: StockPage }) {
         {open?.kind === 'receive' && <ReceiveDialog onClose={() => setOpen(null)} onDone={done} />}
       </Suspense>
     </>
-  );
-}
-
-/** In weeks of use; beyond a year nobody plans. */
-const formatWeeks = (weeks: number): string =>
-  weeks > 52 ? '> 1 yr' : weeks < 1 ? '< 1 wk' : `${Math.floor(weeks)} wk`;
-
-/** What is short, and until when it can still be bought in time. */
-function describeShort(within: StockRow['orderWithin']): string {
-  if (!within) return 'short';
-  if (within.days < 0) return `short, ${-within.days} ${within.days === -1 ? 'day' : 'days'} too late to buy`;
-  return within.days === 0
-    ? 'short, buy today'
-    : `short, buy within ${within.days} ${within.days === 1 ? 'day' : 'days'}`;
-}
-
-function StockRows({ row, onLot, onMinimum }: { row: StockRow; onLot: (lot: LotView) => void; onMinimum: () => void }) {
-  const settings = useSettings();
-  const { unit } = row.thing;
-  const shown = (figure: Figure) => <Why figure={figure}>{formatAmount(figure.value, unit, settings)}</Why>;
-  const below = row.minimum !== null && row.free.value < row.minimum.value;
-  return (
-    <>
-      <tr className="row-head">
-        <td>
-          <i className="swatch" style={{ background: row.thing.colourHex }} />
-          <button
-            type="button"
-            className="quiet thing"
-            aria-label={`Minimum of ${row.thing.name}`}
-            title="Set how much to have always"
-            onClick={onMinimum}
-          >
-            {row.thing.name}
-          </button>
-          {row.free.value < 0 ? (
-            <span className="tag bad">{describeShort(row.orderWithin)}</span>
-          ) : below && row.minimum ? (
-            <span className="tag">
-              under <Why figure={row.minimum}>{formatAmount(row.minimum.value, unit, settings)}</Why>
-            </span>
-          ) : null}
-        </td>
-        <td className="num">{shown(row.onShelf)}</td>
-        <td className="num">{row.reserved.value > 0 ? shown(row.reserved) : '–'}</td>
-        <td className="num">{shown(row.free)}</td>
-        <td className="num">{row.cover ? <Why figure={row.cover}>{formatWeeks(row.cover.value)}</Why> : '–'}</td>
-      </tr>
-      {row.lots.map((lot) => (
-        <tr key={lot.id} className="lot">
-          <td colSpan={4}>
-            <button type="button" className="quiet" onClick={() => onLot(lot)}>
-              {describeLot(lot, settings)}
-            </button>
-            {lot.remark && <span className="soft">, “{lot.remark}”</span>}
-          </td>
-          <td className="num soft">
-            <Why figure={lot.value} />
-          </td>
-        </tr>
-      ))}
-    </>
-  );
-}
-
-function OffcutSearch({ kept, onLot }: { kept: number; onLot: (lot: LotView, thing: ThingView) => void }) {
-  const settings = useSettings();
-  const [size, setSize] = useState<{ widthMm: number | null; heightMm: number | null; key: string }>({
-    widthMm: 120,
-    heightMm: 80,
-    key: '',
-  });
-  const ready = (size.widthMm ?? 0) >= 3 && (size.heightMm ?? 0) >= 3;
-  const query = new URLSearchParams({
-    widthMm: String(size.widthMm),
-    heightMm: String(size.heightMm),
-    ...(size.key ? { key: size.key } : {}),
-  }).toString();
-  const found = useQuery({
-    queryKey: ['offcuts', query],
-    queryFn: ({ signal }) => callApi<readonly FittingOffcut[]>('GET', `/api/stock/offcuts?${query}`, undefined, signal),
-    enabled: ready,
-    refetchOnMount: true,
-  });
-  // Asked for once somebody looks.
-  const [looking, setLooking] = useState(false);
-  const vinyls = useThings(looking).filter((thing) => thing.kind === 'vinyl');
-  return (
-    <section className="sheet" aria-label="Offcuts">
-      <h2 className="flat below-3">Which offcut holds it?</h2>
-      <div className="fields">
-        <WidthField label="Width" widthMm={size.widthMm} onChange={(widthMm) => setSize({ ...size, widthMm })} />
-        <WidthField label="Height" widthMm={size.heightMm} onChange={(heightMm) => setSize({ ...size, heightMm })} />
-        <Autocomplete
-          options={vinyls}
-          onOpen={() => setLooking(true)}
-          getOptionLabel={(thing) => thing.name}
-          isOptionEqualToValue={(a, b) => a.key === b.key}
-          onChange={(_, thing) => setSize({ ...size, key: thing?.key ?? '' })}
-          renderInput={(props) => (
-            <TextField
-              {...props}
-              label="Vinyl"
-              placeholder="any"
-              slotProps={{ ...props.slotProps, inputLabel: { shrink: true } }}
-            />
-          )}
-        />
-      </div>
-      {found.isError && <p role="alert">{wordsOf(found.error)}</p>}
-      {found.data && (
-        <ul className="offcuts" aria-label="Offcuts that hold it">
-          {found.data.map(({ lot, thing, fit, usedShare }) => (
-            <li key={lot.id}>
-              <OffcutShapeView
-                lot={lot}
-                colourHex={thing.colourHex}
-                placed={{
-                  ...fit,
-                  widthMm: fit.turned ? size.heightMm! : size.widthMm!,
-                  heightMm: fit.turned ? size.widthMm! : size.heightMm!,
-                }}
-              />
-              <div>
-                <button type="button" className="quiet" onClick={() => onLot(lot, thing)}>
-                  <strong className="code">{lot.code}</strong>
-                </button>{' '}
-                {thing.name}
-                <br />
-                <span className="soft">
-                  {describeLot(lot, settings).replace(/^offcut \w+, /, '')}, {formatShare(usedShare, settings, 0)} used
-                  {fit.turned ? ', turned' : ''}
-                </span>
-              </div>
-            </li>
-          ))}
-        </ul>
-      )}
-      {found.data?.length === 0 && (
-        <p className="soft flat above-3">
-          {kept === 0
-            ? 'No offcuts are kept yet. Open a roll, and set one aside.'
-            : `None of the ${kept} kept holds that.`}
-        </p>
-      )}
-    </section>
   );
 }

@@ -4,7 +4,7 @@ import type { InferType } from 'yup';
 import type { spoilInput, startSessionInput } from '../../core/input/index';
 import { inTransaction } from '../../data/database';
 import { findReadyParts, STATION_STEPS, type PartEvent } from '../../core/orders/index';
-import { addPartEvents, countUndoneOfSession, findOrderIdsOfParts, loadOrders } from '../../data/order-store';
+import { findOrderIdsOfParts, loadOrders } from '../../data/order-store';
 import { findSession, insertSession, loadRunningSessions, stopSession } from '../../data/work-store';
 import type { BookedStock } from '../../views/bench';
 import { STATE_NAMES, STATION_NAMES } from '../../wording/stations';
@@ -13,6 +13,7 @@ import { notFound, ShopError } from '../errors';
 import { readStored, type ReadOrder, type ReadPart } from '../orders/read-orders';
 import { bookBenchStock, returnBenchStock } from './book-stock';
 import { bookBenchWear } from './book-wear';
+import { addPartEvents, countUndoneOfSession } from '../../data/part-event-store';
 
 type NewEvent = Omit<PartEvent, 'id'> & { readonly sessionId: number | null };
 

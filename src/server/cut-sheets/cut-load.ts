@@ -4,13 +4,14 @@
 import { STATION_STEPS, type LoadBooking, type SheetBooking } from '../../core/orders/index';
 import { deleteSavedSheet } from '../../data/cut-sheet-store';
 import { inTransaction } from '../../data/database';
-import { addPartEvents, findOrderIdsOfParts, loadOrders } from '../../data/order-store';
+import { findOrderIdsOfParts, loadOrders } from '../../data/order-store';
 import { insertSession, loadRunningSessions, stopSession } from '../../data/work-store';
 import { bookBenchWear } from '../bench/book-wear';
 import type { ShopContext } from '../context';
 import { notFound, ShopError } from '../errors';
 import { readStored, type ReadOrder, type ReadPart } from '../orders/read-orders';
 import { sharesOf, takeStock } from './take-stock';
+import { addPartEvents } from '../../data/part-event-store';
 
 export type CutLoad = {
   readonly eventIds: readonly number[];

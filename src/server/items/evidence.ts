@@ -4,11 +4,11 @@ import { believeFailure, learnMinutes, type ItemEvidence, type OwnMinutes, type 
 import { getQuotedSeconds, shareSessionSeconds, type Station } from '../../core/orders';
 import { computeRealLife, getSupplyFacts, keyOf, type SupplyKind } from '../../core/stock';
 import { figure, groupBy, type Figure } from '../../core/units';
-import { loadItemEvidence, loadLoggedParts } from '../../data/order-store';
 import { findFitted, findSupply, loadWear } from '../../data/supply-store';
 import { loadBoughtLots } from '../../data/stock-store';
 import { loadSessionsSince } from '../../data/work-store';
 import { getShop, type ShopContext } from '../context';
+import { loadItemEvidence, loadLoggedParts } from '../../data/evidence-store';
 
 /** Older work says little of how it is done now. */
 const LOOK_BACK_MS = 365 * 86_400_000;

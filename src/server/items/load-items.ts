@@ -8,7 +8,6 @@ import { loadChannels } from '../../data/channel-store';
 import { countItemsByArtwork, findItem } from '../../data/item-store';
 import { loadOffers, loadSuppliers } from '../../data/offer-store';
 import { findBlank, findVinyl, loadBlanks, loadVinyls } from '../../data/shelf-store';
-import { loadVinylEvidence } from '../../data/order-store';
 import type { ArtworkListView, ArtworkView } from '../../views/artwork';
 import type { CompareOffer, CompareView } from '../../views/compare';
 import type { ItemEditorView, ItemListView, ItemRow } from '../../views/items';
@@ -22,6 +21,7 @@ import { loadEvidence } from './evidence';
 import { loadPackings } from '../../data/packing-store';
 import { loadPrices } from './prices';
 import { priceAllItems } from './price-all';
+import { loadVinylEvidence } from '../../data/evidence-store';
 
 export const loadShelf = (shop: ShopContext): ShelfView => ({
   vinyls: loadVinyls(shop.db),

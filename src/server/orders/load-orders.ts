@@ -12,7 +12,7 @@ import { computeFee } from '../../core/pricing/index';
 import { dayOf } from '../../core/units/index';
 import { figure, groupBy } from '../../core/units/index';
 import { findItems } from '../../data/item-store';
-import { findClosedOrderIds, loadCustomers, loadOrders } from '../../data/order-store';
+import { findClosedOrderIds, loadOrders } from '../../data/order-store';
 import { loadVinyls } from '../../data/shelf-store';
 import { loadSessionsOnParts } from '../../data/work-store';
 import type { CombColumn, NewOrderView, OrderListView, OrderRow, OrderView } from '../../views/orders';
@@ -23,6 +23,7 @@ import { notFound } from '../errors';
 import { priceAllItems } from '../items/price-all';
 import { readOpenOrders, readOrder, readStored, slackOf, type ReadOrder, type ReadPart } from './read-orders';
 import { UNCHOSEN } from '../../theme/tokens';
+import { loadCustomers } from '../../data/customer-store';
 
 const CLOSED_SHOWN = 30;
 

@@ -7,14 +7,7 @@ import { inTransaction } from '../../data/database';
 import { freezeQuote } from '../../core/orders/index';
 import { formatMoney, minor } from '../../core/units/index';
 import { findItems, type StoredItem } from '../../data/item-store';
-import {
-  addOrderEvent,
-  ensureCustomer,
-  insertOrder,
-  updateOrder,
-  type LineFields,
-  type OrderEventKind,
-} from '../../data/order-store';
+import { addOrderEvent, insertOrder, updateOrder, type LineFields, type OrderEventKind } from '../../data/order-store';
 import { describeCostProblem } from '../../wording/problems';
 import { getSettings, getShop, type ShopContext } from '../context';
 import { notFound, ShopError, stale } from '../errors';
@@ -22,6 +15,7 @@ import { readOrder, type ReadOrder } from './read-orders';
 import { loadEvidence } from '../items/evidence';
 import { loadMaterials } from '../items/materials';
 import { priceItem } from '../items/price-item';
+import { ensureCustomer } from '../../data/customer-store';
 
 type TakenOrder = InferType<typeof orderInput>;
 /** No options where none are named. */

@@ -26,7 +26,11 @@ export const GET = endpoint(async ({ shop, api }) => {
         `order ${purchase.id}.pdf`,
       );
     case 'eml':
-      return file(await writePurchaseMail(purchase, writePurchaseCsv(purchase, getShop(shop).currency), name), 'message/rfc822', 'eml');
+      return file(
+        await writePurchaseMail(purchase, writePurchaseCsv(purchase, getShop(shop).currency), name),
+        'message/rfc822',
+        'eml',
+      );
     default:
       throw notFound('This paper');
   }

@@ -1,0 +1,69 @@
+// The lines of a cost for what a piece is made of: blank, artwork, vinyl and transfer tape.
+
+import { type Blank, type BlankSize, type ShopFigures, getKindFacts, getShopFigure } from '../materials';
+import { type Figure, figure, type Minor, MM2_PER_M2 } from '../units';
+import { type ExactLine, line, type Named, nameLayer } from './cost-lines';
+import type { LayerAreas, AreaBasis } from './layer-areas';
+
+/** `price`: what it is calculated at instead of the shelf's price. */
+export function blankLine(blank: Blank, size: BlankSize, price: Figure | null = null): ExactLine {
+  const calculated = price ?? figure('Price', size.price, 'money', 'shop');
+  return line({
+    id: 'blank',
+    stage: 'blank',
+    label: `${blank.name}, ${size.name}`,
+    source: calculated.source,
+    how: 'price of the blank',
+    parts: [calculated],
+    cash: calculated.value,
+  });
+}
+
+/** What was paid for a drawing, over how many pieces it is used: one where it is made for a single customer. */
+export type ArtworkCost = { readonly price: Minor; readonly run: number };
+
+/** Null where nothing was paid for it. */
+export function artworkLine(artwork: ArtworkCost | undefined): ExactLine | null {
+  if (!artwork || artwork.price === 0) return null;
+  return line({
+    id: 'artwork',
+    stage: 'artwork',
+    label: artwork.run > 1 ? `Drawing, over ${artwork.run}` : 'Drawing',
+    source: 'typed',
+    how: 'price ÷ pieces it is used for',
+    cash: artwork.price / artwork.run,
+    parts: [
+      figure('Paid for it', artwork.price, 'money', 'typed'),
+      figure('Pieces it is used for', artwork.run, 'count', 'typed'),
+    ],
+  });
+}
+
+export function vinylLine(input: Named & { areas: LayerAreas; basis: AreaBasis; price: Figure }): ExactLine {
+  const { index, areas, basis, price } = input;
+  const area = areas[basis];
+  return line({
+    id: `vinyl-${index}`,
+    stage: 'vinyl',
+    label: `Vinyl: ${nameLayer(input)}`,
+    source: 'measured',
+    how: 'area × price of a square metre',
+    cash: (area.value * price.value) / MM2_PER_M2,
+    parts: [area, price],
+  });
+}
+
+/** Transfer tape for adhesive vinyl: as large as the box, used several times. Null for heat transfer, which has its carrier. */
+export function transferTapeLine(input: Named & { areas: LayerAreas; shop: ShopFigures }): ExactLine | null {
+  const { index, vinyl, areas, shop } = input;
+  if (getKindFacts(vinyl.kind).family !== 'adhesive') return null;
+  return line({
+    id: `tape-${index}`,
+    stage: 'tape',
+    label: input.where ? `Transfer tape, ${input.where}` : 'Transfer tape',
+    source: 'measured',
+    how: 'box area × price of tape ÷ uses',
+    cash: ((areas.box.value / MM2_PER_M2) * shop.tapePerM2) / shop.tapeUses,
+    parts: [areas.box, getShopFigure(shop, 'tapePerM2'), getShopFigure(shop, 'tapeUses')],
+  });
+}

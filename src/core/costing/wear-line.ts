@@ -1,0 +1,80 @@
+// The line of a cost for what wears: blade, mat, cover sheet, pillow.
+
+import { type Figure, figure } from '../units';
+import type { LayerMeasurement } from '../artwork';
+import type { PressPlan } from '../pressing';
+import { type Blank, type ShopFigures, getShopFigure } from '../materials';
+import { type ExactLine, line } from './cost-lines';
+
+/** What a metre of blade and a load on a mat have really cost, where the shop knows by those it wore out. */
+export type WearPrices = { readonly bladeMetre?: Figure; readonly matLoad?: Figure };
+
+type WearInput = {
+  readonly layers: readonly { readonly measurement: LayerMeasurement }[];
+  readonly plan: PressPlan;
+  readonly blank: Pick<Blank, 'heating'>;
+  readonly quantity: number;
+  readonly shop: ShopFigures;
+  readonly prices?: WearPrices;
+};
+
+export function wearLine({ layers, plan, blank, quantity, shop, prices = {} }: WearInput): ExactLine {
+  const metres = layers.reduce((sum, layer) => sum + layer.measurement.cutLengthMm, 0) / 1000;
+  const bladeMetre =
+    prices.bladeMetre ??
+    figure('A metre of blade', shop.bladePrice / shop.bladeLifeMetres, 'money/m', 'shop', {
+      how: 'price ÷ life',
+      parts: [getShopFigure(shop, 'bladePrice'), getShopFigure(shop, 'bladeLifeMetres')],
+    });
+  const matLoad =
+    prices.matLoad ??
+    figure('A load on the mat', shop.matPrice / shop.matLifeLoads, 'money', 'shop', {
+      how: 'price ÷ life',
+      parts: [getShopFigure(shop, 'matPrice'), getShopFigure(shop, 'matLifeLoads')],
+    });
+  const blade = metres * bladeMetre.value;
+  const mat = (layers.length * matLoad.value) / quantity;
+  const cover = (plan.pressCycles * shop.coverSheetPrice) / shop.coverSheetPresses;
+  const pillow = (plan.pressCycles * shop.pillowPrice) / shop.pillowPresses;
+  const heatTape = plan.pressCycles > 0 && blank.heating === 'wrap' ? shop.heatTape : 0;
+  const worn = (label: string, amount: number, how: string, parts: readonly Figure[]) =>
+    figure(label, amount, 'money', 'computed', { how, parts });
+  return line({
+    id: 'wear',
+    stage: 'wear',
+    label: plan.pressCycles > 0 ? 'Wear: blade, mat, cover sheet' : 'Wear: blade, mat',
+    source: 'shop',
+    how: 'sum of what wears',
+    cash: blade + mat + cover + pillow + heatTape,
+    parts: [
+      worn('Blade', blade, 'knife path × a metre of blade', [
+        figure('Knife path, all layers', metres * 1000, 'mm', 'measured'),
+        bladeMetre,
+      ]),
+      worn('Mat', mat, 'loads × a load ÷ pieces', [
+        figure('Loads', layers.length, 'count', 'computed'),
+        matLoad,
+        figure('Pieces', quantity, 'count', 'typed'),
+      ]),
+      ...(plan.pressCycles > 0
+        ? [
+            worn('Cover sheet', cover, 'press cycles ÷ life × price', [
+              figure('Press cycles', plan.pressCycles, 'count', 'computed'),
+              getShopFigure(shop, 'coverSheetPrice'),
+              getShopFigure(shop, 'coverSheetPresses'),
+            ]),
+          ]
+        : []),
+      ...(pillow > 0
+        ? [
+            worn('Pillow', pillow, 'press cycles ÷ life × price', [
+              figure('Press cycles', plan.pressCycles, 'count', 'computed'),
+              getShopFigure(shop, 'pillowPrice'),
+              getShopFigure(shop, 'pillowPresses'),
+            ]),
+          ]
+        : []),
+      ...(heatTape > 0 ? [getShopFigure(shop, 'heatTape')] : []),
+    ],
+  });
+}
