@@ -1,4 +1,5 @@
-// npm run shots: one picture of each main view of the demo shop, into docs/screenshots. The demo has to run (npm run demo).
+// npm run shots: one picture of each main view of the demo shop, into docs/screenshots. The demo has to run (npm run
+// demo).
 
 import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';

@@ -48,7 +48,10 @@ function readScriptHashes(policy: string): readonly string[] {
   return (/script-src([^;]*)/.exec(policy)?.[1] ?? '').match(/'sha(256|384|512)-[^']+'/g) ?? [];
 }
 
-/** Moves the styles of components into the head, so that the first paint has them; the built-in policy goes into the header instead. */
+/**
+ * Moves the styles of components into the head, so that the first paint has them; the built-in policy goes into the
+ * header instead.
+ */
 function tidyPage(page: string): { html: string; policy: string } {
   let policy = '';
   let html = page.replace(/<meta http-equiv="content-security-policy" content="([^"]*)">/i, (_, found: string) => {

@@ -1,4 +1,5 @@
-// Drawings that others drew: an open set of icons, whole and damaged. Every one is read; what was damaged never crashes, hangs or counts to NaN.
+// Drawings that others drew: an open set of icons, whole and damaged. Every one is read; what was damaged never
+// crashes, hangs or counts to NaN.
 
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';

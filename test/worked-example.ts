@@ -12,7 +12,9 @@ import { minor } from '../src/core/units';
 import type { ItemSpec } from '../src/core/costing';
 import type { Channel } from '../src/core/pricing';
 
-/** Hour 18.00, cutter 50 mm/s without lifts or corners, no wear, no energy: every other figure is nought unless named. */
+/**
+ * Hour 18.00, cutter 50 mm/s without lifts or corners, no wear, no energy: every other figure is nought unless named.
+ */
 export const PLAIN_SHOP: ShopFigures = {
   ...DEFAULT_SHOP_FIGURES,
   wagePerHour: 1800,

@@ -38,8 +38,8 @@ type Journal = { readonly entries: readonly { readonly when: number; readonly ta
 const BUSY_TIMEOUT_MS = 5000;
 
 /**
- * The database in `file` (or ':memory:'), brought to this program's schema. Before an existing file is changed a copy is
- * left beside it. @throws NewerDatabaseError
+ * The database in `file` (or ':memory:'), brought to this program's schema. Before an existing file is changed a copy
+ * is left beside it. @throws NewerDatabaseError
  */
 export function openDatabase(file: string, migrationsFolder: string): Database {
   if (file !== ':memory:') mkdirSync(dirname(file), { recursive: true });
@@ -76,9 +76,9 @@ function readLastMigration(client: BetterSqlite.Database): number | null {
 }
 
 /**
- * Every migration that the file lacks, and the check that no row points nowhere, in one transaction: all of it or nothing.
- * Tables that are made anew are dropped and renamed, which foreign keys would answer by taking away the rows that point to
- * them; they can only be switched outside a transaction.
+ * Every migration that the file lacks, and the check that no row points nowhere, in one transaction: all of it or
+ * nothing. Tables that are made anew are dropped and renamed, which foreign keys would answer by taking away the rows
+ * that point to them; they can only be switched outside a transaction.
  * @throws OrphanedRowsError and leaves the file as it was
  */
 function migrateWhole(client: BetterSqlite.Database, migrationsFolder: string): void {
@@ -110,8 +110,8 @@ function copyBefore(client: BetterSqlite.Database, file: string, tag: string): v
 }
 
 /**
- * Runs `change` whole or not at all; within another one it is part of that. The driver is synchronous: an async `change` would
- * be committed before it had run, so it does not compile.
+ * Runs `change` whole or not at all; within another one it is part of that. The driver is synchronous: an async
+ * `change` would be committed before it had run, so it does not compile.
  */
 export function inTransaction<Change extends () => unknown>(
   db: Database,

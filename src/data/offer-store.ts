@@ -153,7 +153,10 @@ function writeContents(db: Database, offerId: number, { parts, breaks }: Pick<Of
       .run();
 }
 
-/** Adds an offer, or brings the one of the same code up to date; a new price is added to its history. Several statements: call it inside a transaction. */
+/**
+ * Adds an offer, or brings the one of the same code up to date; a new price is added to its history. Several
+ * statements: call it inside a transaction.
+ */
 export function putOffer(db: Database, fields: OfferFields, nowMs: number): number {
   const { supplierId, code, name, price, takePay } = fields;
   const row = {

@@ -15,7 +15,8 @@ export type LineFields = {
   readonly quantity: number;
   readonly sizeName: string;
   readonly colourName: string;
-  /** Null in orders older than that was kept. */ readonly made: Made | null;
+  /** Null in orders older than that was kept. */
+  readonly made: Made | null;
   readonly quote: LineQuote;
 };
 export type StoredLine = LineFields & { readonly id: number };
@@ -185,7 +186,9 @@ function loadParts(db: Database, orderIds: readonly number[]): readonly (StoredP
 
 export const findOrder = (db: Database, id: number): StoredOrder | null => loadOrders(db, [id])[0] ?? null;
 
-/** The new order with its pieces (numbered through the order) and a part for each layer. Call it inside a transaction. */
+/**
+ * The new order with its pieces (numbered through the order) and a part for each layer. Call it inside a transaction.
+ */
 export function insertOrder(db: Database, { lines, ...head }: NewOrder): number {
   const { id } = db.insert(orders).values(head).returning({ id: orders.id }).get();
   let number = 0;

@@ -73,7 +73,10 @@ export function loadBoughtLots(db: Database, key?: string): readonly StoredLot[]
     .all();
 }
 
-/** Adds a line and brings the lot's sum up to date. Two statements: call it inside a transaction. The database refuses a sum below 0. */
+/**
+ * Adds a line and brings the lot's sum up to date. Two statements: call it inside a transaction. The database refuses a
+ * sum below 0.
+ */
 export function addStockLine(db: Database, line: Omit<StoredLine, 'id'> & { readonly sessionId?: number }): void {
   db.insert(stockLines).values(line).run();
   const lot = findLot(db, line.lotId)!;

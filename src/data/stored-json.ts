@@ -1,5 +1,5 @@
-// A column of JSON: written with the edition of its shape, and brought to the shape of today when it is read, so that core never
-// meets an old one. What is no such JSON is told with its column, not passed on.
+// A column of JSON: written with the edition of its shape, and brought to the shape of today when it is read, so that
+// core never meets an old one. What is no such JSON is told with its column, not passed on.
 
 import { customType } from 'drizzle-orm/sqlite-core';
 
@@ -31,7 +31,10 @@ export function writeStoredJson(value: unknown, upgrades: readonly Upgrade[]): s
   return JSON.stringify({ edition: upgrades.length + FIRST_EDITION, value });
 }
 
-/** A column of `T`. `upgrades[0]` leads from the first edition to the second, and so on; add one with each change of shape. */
+/**
+ * A column of `T`. `upgrades[0]` leads from the first edition to the second, and so on; add one with each change of
+ * shape.
+ */
 export function storedJson<T>(column: string, upgrades: readonly Upgrade[] = []) {
   return customType<{ data: T; driverData: string }>({
     dataType: () => 'text',

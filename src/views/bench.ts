@@ -38,7 +38,8 @@ export type BenchLineView = {
   readonly layers: readonly {
     readonly name: string;
     readonly vinylId: number;
-    /** Which placement it is of, and which layer of its picture. */ readonly placement: number;
+    /** Which placement it is of, and which layer of its picture. */
+    readonly placement: number;
     readonly layerIndex: number;
     readonly mirrored: boolean;
     readonly handedness: string;

@@ -23,7 +23,8 @@ export type ItemEditorView = {
   readonly artworks: readonly ArtworkView[];
   readonly shelf: ShelfView;
   readonly startArtworkId: number | null;
-  /** What was paid and is offered, by the key of a thing. */ readonly prices: readonly (readonly [string, Prices])[];
+  /** What was paid and is offered, by the key of a thing. */
+  readonly prices: readonly (readonly [string, Prices])[];
   readonly packings: readonly StoredPacking[];
   readonly evidence: ItemEvidence;
 };

@@ -12,7 +12,8 @@ export type SupplierView = Supplier & {
 };
 
 export type OfferPartView = {
-  /** What of the shelf it is; null until that is said. */ readonly thing: ThingView | null;
+  /** What of the shelf it is; null until that is said. */
+  readonly thing: ThingView | null;
   readonly key: string | null;
   readonly label: string;
   readonly count: number;

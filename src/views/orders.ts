@@ -69,7 +69,8 @@ export type OrderableItem = {
   readonly usualSize: string;
   readonly usualColour: string;
   readonly options: readonly { readonly label: string; readonly surcharge: Minor }[];
-  /** Prices of sizes and colours that have their own. */ readonly variants: readonly VariantRule[];
+  /** Prices of sizes and colours that have their own. */
+  readonly variants: readonly VariantRule[];
   readonly problem: string | null;
   readonly costEach: number;
 };

@@ -6,7 +6,10 @@ import type { ItemView } from './items';
 
 export type ChannelView = Channel & { readonly version: number };
 
-/** All items by all channels: the price needed for the goal, null where the channel takes too much. `hourEarns`: at the item's own price, with the shop's own fee. */
+/**
+ * All items by all channels: the price needed for the goal, null where the channel takes too much. `hourEarns`: at the
+ * item's own price, with the shop's own fee.
+ */
 export type PriceListView = {
   readonly goal: PriceGoal;
   readonly channels: readonly ChannelView[];

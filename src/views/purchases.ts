@@ -13,7 +13,8 @@ export type BasketView = {
     readonly unit: 'mm²' | 'count';
     readonly because: string;
     readonly withinDays: number | null;
-    /** Why nothing covers it. */ readonly problem: string | null;
+    /** Why nothing covers it. */
+    readonly problem: string | null;
   }[];
   readonly basket: Basket | null;
   readonly plain: readonly Basket[];

@@ -24,7 +24,8 @@ export type QuoteView = {
   readonly itemId: number;
   readonly atMs: number;
   readonly facts: QuoteFacts;
-  /** What it would cost now, where that differs. */ readonly drift: Drift | null;
+  /** What it would cost now, where that differs. */
+  readonly drift: Drift | null;
 };
 
 export type QuoteStart = ShelfView & {

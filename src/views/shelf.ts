@@ -7,7 +7,10 @@ export type VinylView = Vinyl & { readonly supplier: string; readonly version: n
 
 export type BlankView = Blank & { readonly supplier: string; readonly version: number; readonly archived: boolean };
 
-/** Some of the vinyls that were asked for, of how many; and what is told of all. `open`: one that was asked for by its id. */
+/**
+ * Some of the vinyls that were asked for, of how many; and what is told of all. `open`: one that was asked for by its
+ * id.
+ */
 export type ShelfPage = {
   readonly vinyls: readonly VinylView[];
   readonly total: number;

@@ -18,7 +18,8 @@ export type ThingView = {
   readonly name: string;
   readonly colourHex: string;
   readonly kind: Thing['kind'];
-  /** Vinyl in usable mm², else counted. */ readonly unit: 'mm²' | 'count';
+  /** Vinyl in usable mm², else counted. */
+  readonly unit: 'mm²' | 'count';
   readonly rollWidthMm: number | null;
 };
 
@@ -29,7 +30,8 @@ export type LotView = StockLot & {
   readonly code: string | null;
   readonly remark: string;
   readonly supplier: string;
-  /** What is left of it, at what it cost. */ readonly value: Figure;
+  /** What is left of it, at what it cost. */
+  readonly value: Figure;
 };
 
 /** What is there of a thing, what open orders need of it, and what stays free: usable mm² of vinyl, or pieces. */
@@ -45,7 +47,10 @@ export type StockRow = {
   readonly wished: Minimum | null;
   readonly weekly: Figure | null;
   readonly cover: Figure | null;
-  /** For what open orders are short of: the last day to order it, in days from today, and how soon anybody delivers it. Null where nothing is short, or nobody offers it. */
+  /**
+   * For what open orders are short of: the last day to order it, in days from today, and how soon anybody delivers it.
+   * Null where nothing is short, or nobody offers it.
+   */
   readonly orderWithin: { readonly days: number; readonly leadDays: number } | null;
 };
 
@@ -67,7 +72,8 @@ export type StockPage = {
   readonly rows: readonly StockRow[];
   readonly total: number;
   readonly offset: number;
-  /** Nothing at all is kept. */ readonly empty: boolean;
+  /** Nothing at all is kept. */
+  readonly empty: boolean;
   readonly short: readonly string[];
   readonly offcuts: number;
   readonly value: Figure;

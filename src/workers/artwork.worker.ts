@@ -63,7 +63,10 @@ const artworkWorker = {
   /** Does nothing: a worker that was asked once has its program loaded. */
   wake(): void {},
 
-  /** A first look at a drawing: the steps it needs before anything is chosen, and a picture of one that takes a while to measure. */
+  /**
+   * A first look at a drawing: the steps it needs before anything is chosen, and a picture of one that takes a while to
+   * measure.
+   */
   open(text: string): Result<FirstLook, ReadProblem> {
     const artwork = read(text);
     return artwork.ok

@@ -1,4 +1,5 @@
-// Laying out, as screens see it: one worker for each core that can be spared, each with its own seed; the best of all counts.
+// Laying out, as screens see it: one worker for each core that can be spared, each with its own seed; the best of all
+// counts.
 
 import { proxy, wrap, type Remote } from 'comlink';
 import type { ChosenStock, CutShape, NestLayout, NestProblem, Placement, ShapeWish } from '../core/nesting';
@@ -20,7 +21,9 @@ function getWorkers(): readonly Remote<NestWorker>[] {
 export const shapeInWorker = async (bytes: ArrayBuffer, wish: ShapeWish): Promise<CutShape | null> =>
   getWorkers()[0]!.shape(bytes, wish);
 
-/** Ends when all have ended. `onImprove` is told of every layout that some worker found better than its own last one. */
+/**
+ * Ends when all have ended. `onImprove` is told of every layout that some worker found better than its own last one.
+ */
 export async function nestInWorkers(
   wish: NestWish,
   onImprove: (layout: NestLayout) => void,

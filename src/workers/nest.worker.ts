@@ -24,11 +24,15 @@ export type NestWish = {
   readonly pieces: readonly NestPiece[];
   readonly stock: readonly NestStock[];
   readonly options: Omit<NestOptions, 'now' | 'pause'>;
-  /** To fill the first stock with copies of the first piece. */ readonly count: boolean;
+  /** To fill the first stock with copies of the first piece. */
+  readonly count: boolean;
 };
 
 let stopper: AbortController | null = null;
-/** A stop is heard so often. Browsers make each such pause some milliseconds long, about as long as a round takes: not one a round. */
+/**
+ * A stop is heard so often. Browsers make each such pause some milliseconds long, about as long as a round takes: not
+ * one a round.
+ */
 const HEARS_EVERY_MS = 80;
 let heardMs = 0;
 const pause = async (): Promise<void> => {

@@ -1,4 +1,5 @@
-// Makes drawings from words and from pictures. Apart from the artwork worker, since fonts and tracer weigh more than all the rest.
+// Makes drawings from words and from pictures. Apart from the artwork worker, since fonts and tracer weigh more than
+// all the rest.
 
 import { expose } from 'comlink';
 import {

@@ -15,7 +15,10 @@ export class TaskWorker<T> {
 
   constructor(private readonly start: () => Worker) {}
 
-  /** With a signal, the task replaces an older one that has one, and rejects with an AbortError when the signal fires first. */
+  /**
+   * With a signal, the task replaces an older one that has one, and rejects with an AbortError when the signal fires
+   * first.
+   */
   async ask<Answer>(
     task: (remote: Remote<T>, worker: Worker) => Promise<Answer>,
     signal?: AbortSignal,

@@ -1,4 +1,5 @@
-// A drawing made ready: what is found is mended by one button and undone by another; files come out as they should; words become a drawing.
+// A drawing made ready: what is found is mended by one button and undone by another; files come out as they should;
+// words become a drawing.
 
 import { readFileSync } from 'node:fs';
 import { unzipSync } from 'fflate';

@@ -1,4 +1,5 @@
-// The shelf: a price list comes in, a lot is counted, an offcut is kept and found again, a basket is ordered and received.
+// The shelf: a price list comes in, a lot is counted, an offcut is kept and found again, a basket is ordered and
+// received.
 
 import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';

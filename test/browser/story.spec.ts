@@ -1,4 +1,5 @@
-// The whole story as a seller lives it: a drawing, its cost, an order, cut, weed, press, check, hand over; with a power cut midway.
+// The whole story as a seller lives it: a drawing, its cost, an order, cut, weed, press, check, hand over; with a power
+// cut midway.
 
 import { expect, test, type Page } from '@playwright/test';
 import { open, running, ShopServer } from './server';

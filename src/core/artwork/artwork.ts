@@ -9,7 +9,10 @@ export type Shape = {
   readonly clips: readonly (readonly Shape[])[];
 };
 
-/** A line drawn with a pen: `contours` and `width` in its own units, which `matrix` brings to mm as the file states them. */
+/**
+ * A line drawn with a pen: `contours` and `width` in its own units, which `matrix` brings to mm as the file states
+ * them.
+ */
 export type StrokeShape = {
   readonly colour: string;
   readonly contours: readonly Contour[];
@@ -21,7 +24,10 @@ export type StrokeShape = {
   readonly clips: Shape['clips'];
 };
 
-/** All shapes of one fill colour (#rrggbb, without its alpha), in drawing order, coordinates in mm as the file states them. */
+/**
+ * All shapes of one fill colour (#rrggbb, without its alpha), in drawing order, coordinates in mm as the file states
+ * them.
+ */
 export type ArtworkLayer = { readonly colour: string; readonly shapes: readonly Shape[] };
 
 export type LeftOutKind =
@@ -70,10 +76,15 @@ export const FILE_LIMIT_BYTES = 20 * 1024 * 1024;
 /** Widths a piece may be measured at, mm: from a small bead to the widest roll there is. */
 export const WIDTH_RANGE_MM = { least: 3, most: 3000 } as const;
 
-/** What a layer is for: worn on the blank, a stencil or template that is used and kept, a product of its own, or a guide that is not cut. */
+/**
+ * What a layer is for: worn on the blank, a stencil or template that is used and kept, a product of its own, or a guide
+ * that is not cut.
+ */
 export const LAYER_ROLES = ['worn', 'stencil', 'product', 'guide'] as const;
 export type LayerRole = (typeof LAYER_ROLES)[number];
 
-/** What the seller knows of the right to use a drawing. Unknown and personal-only ones are cautioned on things for sale. */
+/**
+ * What the seller knows of the right to use a drawing. Unknown and personal-only ones are cautioned on things for sale.
+ */
 export const LICENCES = ['unknown', 'own', 'for-sale', 'customer', 'open', 'personal-only'] as const;
 export type Licence = (typeof LICENCES)[number];

@@ -23,7 +23,10 @@ export const CHIRAL_BELOW = 0.985;
 /** Level lines the artwork is compared along: the score is right within a thousandth. */
 const LINES = 1024;
 
-/** Mirrored left to right; shifts are tried from aligned boxes and aligned centres on, and refined while the score grows. */
+/**
+ * Mirrored left to right; shifts are tried from aligned boxes and aligned centres on, and refined while the score
+ * grows.
+ */
 export function computeChirality(layers: readonly ResolvedLayer[]): Chirality {
   const box = uniteBoxes(layers.map((layer) => layer.box));
   if (!box || box.height === 0) return { score: 1, chiral: false };

@@ -16,7 +16,10 @@ export const DETAIL_FLOORS = {
 export type DetailClass = keyof typeof DETAIL_FLOORS;
 export const DETAIL_CLASSES = Object.keys(DETAIL_FLOORS) as readonly DetailClass[];
 
-/** The narrowest width of the whole artwork at which no detail of the layers is below the floor, mm; null when nothing limits it. */
+/**
+ * The narrowest width of the whole artwork at which no detail of the layers is below the floor, mm; null when nothing
+ * limits it.
+ */
 export function computeSafeWidth(
   measurement: Pick<ArtworkMeasurement, 'widthMm' | 'layers'>,
   floor: DetailFloor,

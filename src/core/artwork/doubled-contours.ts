@@ -6,7 +6,10 @@ import { boundPoints, distance, type Polyline } from '../geometry';
 /** Contours within this of each other all the way round are one line to a knife, mm. */
 export const DOUBLED_WITHIN_MM = 0.2;
 
-/** Indices of the contours that double an earlier one; the first of each stays. Boxes sort out nearly all pairs, cost about n·log n. */
+/**
+ * Indices of the contours that double an earlier one; the first of each stays. Boxes sort out nearly all pairs, cost
+ * about n·log n.
+ */
 export function findDoubledContours(lines: readonly Polyline[], withinMm = DOUBLED_WITHIN_MM): readonly number[] {
   if (lines.length < 2) return [];
   const boxes = lines.map((line) => boundPoints([line])!);

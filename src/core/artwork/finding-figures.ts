@@ -3,7 +3,10 @@
 import { figure, type Figure } from '../units';
 import type { Finding } from './inspect-artwork';
 
-/** The width a too fine or too wide drawing should have; null for findings that no width mends. `widthMm`: the drawing's now. */
+/**
+ * The width a too fine or too wide drawing should have; null for findings that no width mends. `widthMm`: the drawing's
+ * now.
+ */
 export function computeMendingWidth(finding: Finding, widthMm: number): Figure | null {
   const now = figure('Width now', widthMm, 'mm', 'typed');
   if (finding.kind === 'thin-strokes' || finding.kind === 'thin-gaps') {

@@ -81,7 +81,10 @@ export function flattenLines(artwork: Artwork, matrix: Matrix): Result<readonly 
   return succeed(layers);
 }
 
-/** Layers in drawing order, filled and clipped; strokes, where wanted, go into the layer of their colour. Problem: too-many-segments. */
+/**
+ * Layers in drawing order, filled and clipped; strokes, where wanted, go into the layer of their colour. Problem:
+ * too-many-segments.
+ */
 export function fillLayers(
   drawn: readonly LayerLines[],
   artwork: Artwork,
@@ -145,7 +148,9 @@ function clipRegion(region: Region, clips: Shape['clips'], matrix: Matrix): Regi
   );
 }
 
-/** A shape whose knife lines are the edges of a region: what was clipped or calculated is not drawn any more as it was. */
+/**
+ * A shape whose knife lines are the edges of a region: what was clipped or calculated is not drawn any more as it was.
+ */
 export function makeFlatShape(region: Region): FlatShape {
   return { lines: getRings(region).map((points) => ({ points, open: false })), rule: 'nonzero', region };
 }

@@ -32,7 +32,8 @@ export type Finding = Remedy &
         readonly floorMm: number;
         readonly places: readonly ThinPlace[];
         readonly safeWidthMm: number;
-        /** The layer would still fit its material at that width. */ readonly withinReach: boolean;
+        /** The layer would still fit its material at that width. */
+        readonly withinReach: boolean;
       }
     | {
         readonly kind: 'too-wide';

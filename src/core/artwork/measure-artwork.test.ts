@@ -31,7 +31,9 @@ const rectangle = fc.record({
 const draw = (shapes: readonly { x: number; y: number; w: number; h: number }[]) =>
   shapes.map((s) => `<rect x="${s.x}" y="${s.y}" width="${s.w}" height="${s.h}"/>`).join('');
 
-/** Area and piece count of axis-parallel rectangles by counting unit cells: nothing in common with the clipping library. */
+/**
+ * Area and piece count of axis-parallel rectangles by counting unit cells: nothing in common with the clipping library.
+ */
 function countCells(shapes: readonly { x: number; y: number; w: number; h: number }[]): number {
   const cells = new Set<number>();
   for (const s of shapes)

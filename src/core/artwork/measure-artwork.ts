@@ -49,7 +49,10 @@ export type LayerMeasurement = {
   readonly zeroLengthPaths: number;
   /** Contours that lie on an earlier one, within 0.2 mm all along. */
   readonly doubledContours: number;
-  /** The thinnest stroke and gap with their places, mm from the top left of the artwork; null where no two sides face each other. */
+  /**
+   * The thinnest stroke and gap with their places, mm from the top left of the artwork; null where no two sides face
+   * each other.
+   */
   readonly thinnestStroke: ThinPlace | null;
   readonly thinnestGap: ThinPlace | null;
   /** How much of the outline belongs to strokes thinner than each width, mm; widths rising, lengths never falling. */
@@ -72,14 +75,20 @@ export type ArtworkMeasurement = {
   /** Where a later layer lies over an earlier one. */
   readonly overlaps: readonly ColourOverlap[];
   readonly chirality: Chirality;
-  /** The width from which each class of material holds every detail, mm; null where nothing limits it. The same at any size. */
+  /**
+   * The width from which each class of material holds every detail, mm; null where nothing limits it. The same at any
+   * size.
+   */
   readonly safeWidthsMm: Readonly<Record<DetailClass, number | null>>;
   /** Which way of measuring it was: figures of another edition are measured anew. */
   readonly edition: number;
 };
 
 export const MEASUREMENT_EDITION = 4;
-/** Widths at which fine strokes are added up, mm, at the size that is measured; wide enough apart to hold when it is scaled. */
+/**
+ * Widths at which fine strokes are added up, mm, at the size that is measured; wide enough apart to hold when it is
+ * scaled.
+ */
 const FINE_WIDTHS_MM = [0.3, 0.45, 0.6, 0.8, 1, 1.3, 1.7, 2.2, 3, 4, 6, 9];
 /** A corner turns by more than this; flattened curves turn far less from step to step. */
 const SHARP_CORNER_DEGREES = 30;
@@ -87,8 +96,8 @@ const SHARP_CORNER_DEGREES = 30;
 const LEAST_OVERLAP_MM2 = 0.01;
 
 /**
- * The measurement at the given size, all in mm. Files are read at 96 units to the inch; curves are flattened to 0.005 mm
- * or finer. Problems as `resolveArtwork`. Costs about n·log n in the segments.
+ * The measurement at the given size, all in mm. Files are read at 96 units to the inch; curves are flattened to 0.005
+ * mm or finer. Problems as `resolveArtwork`. Costs about n·log n in the segments.
  */
 export function measureArtwork(
   artwork: Artwork,

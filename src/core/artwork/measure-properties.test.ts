@@ -1,4 +1,5 @@
-// A drawing measures the same however it is written: nested or not, in any unit, in any order of its shapes. And known shapes measure what geometry says.
+// A drawing measures the same however it is written: nested or not, in any unit, in any order of its shapes. And known
+// shapes measure what geometry says.
 
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';

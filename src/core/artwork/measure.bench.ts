@@ -1,7 +1,10 @@
 import { bench, describe } from 'vitest';
 import { measureArtwork, orderContours, readSvg } from './index';
 
-/** Reading and measuring against the plainest thing that reads the same text: the ratio tells, whatever the machine does meanwhile. */
+/**
+ * Reading and measuring against the plainest thing that reads the same text: the ratio tells, whatever the machine does
+ * meanwhile.
+ */
 const FEW = { iterations: 3, time: 0, warmupIterations: 1, warmupTime: 0 };
 const svg = (body: string) => `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 1000 1000">${body}</svg>`;
 

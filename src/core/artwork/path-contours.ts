@@ -5,7 +5,8 @@ import { SVGPathDataTransformer } from 'svg-pathdata';
 import type { Contour, Point, Segment } from '../geometry';
 
 /**
- * The contours of an SVG `d`. What stands before a mistake is kept, as SVG 2 asks (section 9.5.4); `complete` tells of it.
+ * The contours of an SVG `d`. What stands before a mistake is kept, as SVG 2 asks (section 9.5.4); `complete` tells of
+ * it.
  */
 export function parsePathData(data: string): { readonly contours: readonly Contour[]; readonly complete: boolean } {
   const { commands, complete } = parseCommands(data);

@@ -39,7 +39,10 @@ export function drawPicture(artwork: ResolvedArtwork): ArtworkPicture {
 /** Wide enough that curves look round in it, mm. */
 const ROUGH_WIDTH_MM = 100;
 
-/** The fills of an artwork as they are drawn, without any step: a first look, long before all is united and measured. Null where it has none. */
+/**
+ * The fills of an artwork as they are drawn, without any step: a first look, long before all is united and measured.
+ * Null where it has none.
+ */
 export function drawRough(artwork: Artwork): ArtworkPicture | null {
   const natural = flattenLines(artwork, IDENTITY);
   const reach = natural.ok ? boundLines(natural.value) : null;

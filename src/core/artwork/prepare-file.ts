@@ -1,4 +1,5 @@
-// From a file's text and its steps to all that is kept and shown of it, in one go: what the worker and the server do alike.
+// From a file's text and its steps to all that is kept and shown of it, in one go: what the worker and the server do
+// alike.
 
 import { succeed, type Result } from '../units';
 import type { Artwork, LeftOut, MeasureProblem, ReadProblem } from './artwork';

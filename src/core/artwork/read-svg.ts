@@ -31,12 +31,15 @@ type Place = {
   readonly uses: readonly string[];
 };
 
-/** `pxPerInch`: how many of the drawing's units an inch has where the file states no size; 96 unless given, 20 to 1200. */
+/**
+ * `pxPerInch`: how many of the drawing's units an inch has where the file states no size; 96 unless given, 20 to 1200.
+ */
 export type ReadOptions = { readonly pxPerInch?: number };
 
 /**
  * The artwork in a file. A size that is missing or in percent is taken from the viewBox (or the drawing's units) at
- * 96 units to the inch. Problems: everything of ReadProblem but nothing else; what could be read in part is in `leftOut`.
+ * 96 units to the inch. Problems: everything of ReadProblem but nothing else; what could be read in part is in
+ * `leftOut`.
  */
 export function readSvg(text: string, { pxPerInch = PX_PER_INCH }: ReadOptions = {}): Result<Artwork, ReadProblem> {
   const refused = refuseEarly(text);
@@ -281,7 +284,9 @@ class SvgReader {
     return outline.contours;
   }
 
-  /** The shapes of a clip path in mm; null where none applies. An unknown reference clips nothing (CSS Masking, 5.1). */
+  /**
+   * The shapes of a clip path in mm; null where none applies. An unknown reference clips nothing (CSS Masking, 5.1).
+   */
   private readClip(value: string | undefined, place: Place): readonly Shape[] | null {
     const id = /^url\(\s*["']?#([^"')]+)["']?\s*\)/.exec(value ?? '')?.[1];
     const target = id ? this.byId.get(id) : undefined;

@@ -1,5 +1,5 @@
-// Brings an artwork to its real size: its layers as pieces with cavities, united within their colour. Everything that is
-// measured or shown comes from here.
+// Brings an artwork to its real size: its layers as pieces with cavities, united within their colour. Everything that
+// is measured or shown comes from here.
 
 import {
   boundPoints,
@@ -87,7 +87,9 @@ export function resolveArtwork(
   );
 }
 
-/** The layers flattened so that their outer box has the given width or height; its top left corner lies at the origin. */
+/**
+ * The layers flattened so that their outer box has the given width or height; its top left corner lies at the origin.
+ */
 export function flattenAtSize(
   artwork: Artwork,
   size: ArtworkSize,
@@ -104,8 +106,8 @@ export function flattenAtSize(
   const extent = (box: Box) => (size.widthMm !== undefined ? box.width : box.height);
   let matrix = composeMatrices(placeAt(rough, Math.min(1e6, wanted / Math.max(extent(rough), LENGTH_NOISE_MM))), turn);
   const strokes = options.strokes ?? false;
-  // What is painted is as large as its lines, unless clips cut it away, strokes widen it or lines run back on themselves:
-  // then it is filled before its size is known.
+  // What is painted is as large as its lines, unless clips cut it away, strokes widen it or lines run back on
+  // themselves: then it is filled before its size is known.
   let filled = strokes || artwork.layers.some((layer) => layer.shapes.some((shape) => shape.clips.length > 0));
   // Control points reach further than curves do: a second go brings the true box to the size.
   for (let attempt = 0; attempt < MOST_ATTEMPTS; attempt++) {
@@ -192,7 +194,10 @@ export function resolveLayer(layer: FlatLayer): ResolvedLayer | null {
   };
 }
 
-/** Layers together, with the whole's size; those that are worn come first. The box may lie anywhere; sizes are taken from it. */
+/**
+ * Layers together, with the whole's size; those that are worn come first. The box may lie anywhere; sizes are taken
+ * from it.
+ */
 export function assembleArtwork(
   layers: readonly (ResolvedLayer | null)[],
   facts: Pick<ResolvedArtwork, 'segments' | 'strokesApart'>,

@@ -140,7 +140,10 @@ function matchesSteps(element: XmlElement, rule: Rule, at: number): boolean {
   return false;
 }
 
-/** The winning value of each property for an element: presentation attributes, sheets by weight, its own style, !important. */
+/**
+ * The winning value of each property for an element: presentation attributes, sheets by weight, its own style,
+ * !important.
+ */
 export function resolveDeclarations(element: XmlElement, sheets: readonly StyleSheet[]): Map<string, string> {
   const weighted: { declaration: Declaration; weight: number }[] = [];
   for (const [property, value] of Object.entries(element.attributes))

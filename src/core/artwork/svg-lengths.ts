@@ -37,7 +37,9 @@ export function parseNumbers(text: string): readonly number[] {
   return [...text.matchAll(/[-+]?(?:\d+\.?\d*|\.\d+)(?:e[-+]?\d+)?/gi)].map((match) => Number(match[0]));
 }
 
-/** The matrix of a `transform`; null when any part of it can't be read, since half a transform puts things elsewhere. */
+/**
+ * The matrix of a `transform`; null when any part of it can't be read, since half a transform puts things elsewhere.
+ */
 export function parseTransform(text: string | undefined): Matrix | null {
   if (!text || text.trim() === 'none') return IDENTITY;
   let matrix = IDENTITY;

@@ -17,7 +17,10 @@ export const SHAPE_NAMES: ReadonlySet<string> = new Set([
   'polygon',
 ]);
 
-/** The contours of a shape element; none when its size is nought (SVG: it is not drawn). `get` gives an attribute or its style. */
+/**
+ * The contours of a shape element; none when its size is nought (SVG: it is not drawn). `get` gives an attribute or its
+ * style.
+ */
 export function outlineShape(
   name: string,
   get: (attribute: string) => string | undefined,

@@ -71,7 +71,10 @@ export function parseXml(text: string): Result<XmlElement, ReadProblem> {
   return root ? succeed(root) : fail({ kind: 'broken-file', line: 1, column: 0, detail: 'no element was found' });
 }
 
-/** Drawing programs declare their namespaces as short entities; those are taken, all that point outside or nest are refused. */
+/**
+ * Drawing programs declare their namespaces as short entities; those are taken, all that point outside or nest are
+ * refused.
+ */
 function admitEntities(doctype: string, entities: Record<string, string>): void {
   for (const [, parameter, name = '', rest = ''] of doctype.matchAll(/<!ENTITY\s+(%\s+)?([^\s"'>]+)\s+([^>]*)>/g)) {
     const quoted = /^(?:"([^"]*)"|'([^']*)')\s*$/.exec(rest);

@@ -20,8 +20,8 @@ type Programme = {
 /**
  * Columns, o the offer, l its price level, s the supplier, n the need, p the part of the pack:
  * k_o_l packs paid at level l, g_o_l whole groups of "take three, pay two", b_o_l 1 where l is the level;
- * c_n_o_p amount of a need covered; y_s 1 where ordered from, f_s 1 where shipped free. Amounts in shares of their need, so
- * that no row mixes very large and very small numbers; money in units of SOLVER_SCALE.
+ * c_n_o_p amount of a need covered; y_s 1 where ordered from, f_s 1 where shipped free. Amounts in shares of their
+ * need, so that no row mixes very large and very small numbers; money in units of SOLVER_SCALE.
  */
 export function writeProgramme(input: BasketInput, useful: readonly UsefulOffer[]): string {
   const programme: Programme = { objective: [], rows: [], bounds: [], whole: [], yesNo: [], goodsOf: new Map() };

@@ -67,7 +67,8 @@ function bruteForce({ needs, offers, suppliers }: BasketInput, most: number): nu
   const packs = offers.map(() => 0);
   const judge = () => {
     for (const wanted of needs) {
-      // What is due later may also be covered by what comes sooner: every deadline's needs against what is there by then.
+      // What is due later may also be covered by what comes sooner: every deadline's needs against what is there by
+      // then.
       const due = needs
         .filter(
           (other) =>

@@ -1,5 +1,5 @@
-// The cheapest basket: which packs of which offers from which suppliers cover what is needed in time. An integer programme:
-// `basket-programme` writes it, whoever solves it answers, `read-basket` reads the answer.
+// The cheapest basket: which packs of which offers from which suppliers cover what is needed in time. An integer
+// programme: `basket-programme` writes it, whoever solves it answers, `read-basket` reads the answer.
 
 import { figure, fail, succeed, type Figure, type Result } from '../units';
 import { findUncovered, reduceOffers } from './basket-offers';
@@ -11,7 +11,10 @@ export * from './basket-types';
 
 export const MOST_NEEDS = 200;
 
-/** The cheapest basket. Problems: a need that nothing covers, minimum orders that nothing meets, more needs than are solved at once. */
+/**
+ * The cheapest basket. Problems: a need that nothing covers, minimum orders that nothing meets, more needs than are
+ * solved at once.
+ */
 export async function findCheapestBasket(input: BasketInput, solve: Solver): Promise<Result<Basket, BasketProblem>> {
   if (input.needs.length === 0) return succeed(readBasket(input, { status: 'Optimal', values: {} }, []));
   if (input.needs.length > MOST_NEEDS) return fail({ kind: 'too-many', most: MOST_NEEDS });

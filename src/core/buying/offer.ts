@@ -41,7 +41,10 @@ export function getPackPrice(offer: Pick<Offer, 'price' | 'breaks'>, packs: numb
     .reduce((best, step) => (step.price < best ? step.price : best), offer.price);
 }
 
-/** What so many packs cost, 0 for none. "Take three, pay two" counts whole threes; of price breaks and it, the seller gets both. */
+/**
+ * What so many packs cost, 0 for none. "Take three, pay two" counts whole threes; of price breaks and it, the seller
+ * gets both.
+ */
 export function computePacksPrice(offer: Pick<Offer, 'price' | 'breaks' | 'takePay'>, packs: number): Minor {
   const each = getPackPrice(offer, packs);
   const { take, pay } = offer.takePay ?? { take: 1, pay: 1 };
@@ -49,7 +52,8 @@ export function computePacksPrice(offer: Pick<Offer, 'price' | 'breaks' | 'takeP
 }
 
 export type Margins = {
-  /** On each side across, and at each end, mm: what no machine reaches. */ readonly sideMm: number;
+  /** On each side across, and at each end, mm: what no machine reaches. */
+  readonly sideMm: number;
   readonly endMm: number;
 };
 
@@ -67,8 +71,8 @@ export type UnitPrices = {
 };
 
 /**
- * The true unit price of an offer when `packs` are bought, landed with `shipping` (this offer's share of it, minor units).
- * Only what is `wanted` counts: the other colours of a bundle are paid for and lie there.
+ * The true unit price of an offer when `packs` are bought, landed with `shipping` (this offer's share of it, minor
+ * units). Only what is `wanted` counts: the other colours of a bundle are paid for and lie there.
  */
 export function computeUnitPrices(
   offer: Offer,
@@ -116,7 +120,10 @@ export function computeUnitPrices(
 export const computeShipping = (supplier: Pick<Supplier, 'shipping' | 'freeFrom'>, goods: number): number =>
   goods <= 0 || (supplier.freeFrom !== null && goods >= supplier.freeFrom) ? 0 : supplier.shipping;
 
-/** What a m² of the whole width comes to when one pack of the offer is bought alone, with all of its shipping; null for what is no vinyl. */
+/**
+ * What a m² of the whole width comes to when one pack of the offer is bought alone, with all of its shipping; null for
+ * what is no vinyl.
+ */
 export function computeLandedPerM2(offer: Offer, supplier: Pick<Supplier, 'shipping' | 'freeFrom'>): Figure | null {
   return computeUnitPrices(offer, 1, {
     wanted: () => true,

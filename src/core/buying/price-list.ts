@@ -1,5 +1,5 @@
-// A supplier's price list from a CSV file: its columns guessed and matched, every line read or refused by its number, and
-// what it would change.
+// A supplier's price list from a CSV file: its columns guessed and matched, every line read or refused by its number,
+// and what it would change.
 
 import Papa from 'papaparse';
 import { decodeText } from '../artwork/decode-text';
@@ -9,7 +9,8 @@ import type { PriceBreak } from './offer';
 
 export type ListTable = {
   readonly header: readonly string[];
-  /** With the line of the file each began on. */ readonly rows: readonly {
+  /** With the line of the file each began on. */
+  readonly rows: readonly {
     readonly line: number;
     readonly cells: readonly string[];
   }[];
@@ -22,7 +23,10 @@ export type TableProblem =
   | { readonly kind: 'open-quote'; readonly line: number };
 export const LIST_LINE_LIMIT = 200_000;
 
-/** The text of a list's bytes: UTF-16 by its mark, UTF-8, and where that is broken, the old Western code page of spreadsheets. */
+/**
+ * The text of a list's bytes: UTF-16 by its mark, UTF-8, and where that is broken, the old Western code page of
+ * spreadsheets.
+ */
 export function decodeList(bytes: Uint8Array): string {
   // Marks of UTF-16, which no other text begins with.
   if ((bytes[0] === 0xff && bytes[1] === 0xfe) || (bytes[0] === 0xfe && bytes[1] === 0xff)) return decodeText(bytes);
@@ -34,7 +38,9 @@ export function decodeList(bytes: Uint8Array): string {
   }
 }
 
-/** The cells of a list, whatever separates them. Problems: nothing in it, one column only, a quotation that never ends. */
+/**
+ * The cells of a list, whatever separates them. Problems: nothing in it, one column only, a quotation that never ends.
+ */
 export function readListTable(text: string): Result<ListTable, TableProblem> {
   if (text.trim() === '') return fail({ kind: 'empty-list' });
   const { data, errors, meta } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), {
@@ -91,7 +97,8 @@ export function guessColumns(header: readonly string[]): ColumnMatch {
 }
 
 export type ListPart = {
-  /** Name of the thing on the shelf, as the list says it; empty where it says none. */ readonly thing: string;
+  /** Name of the thing on the shelf, as the list says it; empty where it says none. */
+  readonly thing: string;
   readonly count: number;
   readonly widthMm: number | null;
   readonly lengthMm: number | null;
@@ -130,7 +137,10 @@ export function parseListLength(text: string, unit: 'mm' | 'cm' | 'm' | 'in', de
   return value === null || value <= 0 ? null : value * MM_PER[(match![2] ?? unit).toLowerCase()]!;
 }
 
-/** A number with grouping by the other sign, spaces or apostrophes; a currency beside it is passed over. Null for what is none. */
+/**
+ * A number with grouping by the other sign, spaces or apostrophes; a currency beside it is passed over. Null for what
+ * is none.
+ */
 export function parseListNumber(text: string, decimal: ',' | '.'): number | null {
   const bare = text
     .replace(/[\s\u00a0\u202f']/g, '')

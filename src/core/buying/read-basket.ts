@@ -66,7 +66,10 @@ function countPacks({ offer }: UsefulOffer, index: number, { values }: SolverAns
   );
 }
 
-/** What an offer's packs cover of each need: as the solver shared it out, or whatever is still open where no other need wants it. */
+/**
+ * What an offer's packs cover of each need: as the solver shared it out, or whatever is still open where no other need
+ * wants it.
+ */
 function makeCover({ needs, margins }: BasketInput, { values }: SolverAnswer, useful: readonly UsefulOffer[]) {
   const direct = findDirectNeeds(needs, useful);
   const open = needs.map((need) => need.amount);

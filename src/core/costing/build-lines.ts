@@ -27,7 +27,10 @@ type LayerTimes = {
   readonly weed: readonly Figure[];
 };
 
-/** The lines of one of `quantity` equal pieces. Problems: an unknown size, no layers, a layer too wide, no safe press window. */
+/**
+ * The lines of one of `quantity` equal pieces. Problems: an unknown size, no layers, a layer too wide, no safe press
+ * window.
+ */
 export function buildLines(spec: ItemSpec, quantity: number, shop: ShopFigures): Result<BuiltLines, CostProblem> {
   const size = spec.blank.sizes.find((candidate) => candidate.name === spec.sizeName);
   if (!size) return fail({ kind: 'unknown-size', sizeName: spec.sizeName, blankName: spec.blank.name });
@@ -57,7 +60,10 @@ export function buildLines(spec: ItemSpec, quantity: number, shop: ShopFigures):
   });
 }
 
-/** What can be lost at the bench is lost before it is checked and packed; set-up, the drawing and overheads are there whatever is lost. */
+/**
+ * What can be lost at the bench is lost before it is checked and packed; set-up, the drawing and overheads are there
+ * whatever is lost.
+ */
 export const getAtStake = (lines: readonly ExactLine[]): readonly ExactLine[] =>
   lines.filter((line) => !['artwork', 'set-up', 'risk', 'check', 'pack', 'overhead'].includes(line.stage));
 

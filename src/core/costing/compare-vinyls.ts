@@ -1,4 +1,5 @@
-// The same piece in several vinyls: what a good one costs in each, how sure that is, and where another becomes the cheaper.
+// The same piece in several vinyls: what a good one costs in each, how sure that is, and where another becomes the
+// cheaper.
 
 import { randomBeta, randomLcg } from 'd3-random';
 import { computeSafeWidth } from '../artwork';
@@ -42,15 +43,20 @@ export type Compared = {
 };
 export type CompareInput = {
   readonly spec: ItemSpec;
-  /** The layer that is tried in each. */ readonly layerIndex: number;
-  /** Of the whole artwork. */ readonly widthMm: number;
+  /** The layer that is tried in each. */
+  readonly layerIndex: number;
+  /** Of the whole artwork. */
+  readonly widthMm: number;
   readonly quantity: number;
   readonly shop: ShopFigures;
 };
 
 export const getCandidateName = (candidate: Candidate): string => candidate.name ?? candidate.vinyl.name;
 
-/** The shop's own minutes for weeding are those of the vinyl it has: another one takes them longer or shorter as the estimates say. */
+/**
+ * The shop's own minutes for weeding are those of the vinyl it has: another one takes them longer or shorter as the
+ * estimates say.
+ */
 function bendMinutes(
   { minutes, layers: before }: ItemSpec,
   after: ItemSpec['layers'],
@@ -138,7 +144,10 @@ export function computeGoodPiece(input: CompareInput, candidate: Candidate, fail
   return exact.ok ? totalAt(exact.value, failure ?? believeFailure(candidate.evidence, input.shop).mean.value) : null;
 }
 
-/** Where two costs meet, the first place between `from` and `to`; null where they don't, or one can't be told. Looked for in steps, then halved. */
+/**
+ * Where two costs meet, the first place between `from` and `to`; null where they don't, or one can't be told. Looked
+ * for in steps, then halved.
+ */
 export function findFlip(
   a: (at: number) => number | null,
   b: (at: number) => number | null,
@@ -173,15 +182,20 @@ function halve(difference: (at: number) => number | null, low: number, high: num
 }
 
 export type Odds = {
-  /** That each is the cheapest; they add up to 1. */ readonly cheapest: readonly number[];
-  /** Between which the failure rate of each lies, nine times in ten. */ readonly failure: readonly {
+  /** That each is the cheapest; they add up to 1. */
+  readonly cheapest: readonly number[];
+  /** Between which the failure rate of each lies, nine times in ten. */
+  readonly failure: readonly {
     readonly low: number;
     readonly high: number;
   }[];
 };
 export const DRAWS = 20_000;
 
-/** Draws failure rates as they are believed, and counts which candidate is the cheapest: those of one vinyl, at other offers or on other blanks, fail alike. The same seed gives the same. */
+/**
+ * Draws failure rates as they are believed, and counts which candidate is the cheapest: those of one vinyl, at other
+ * offers or on other blanks, fail alike. The same seed gives the same.
+ */
 export function drawOdds(input: CompareInput, candidates: readonly Candidate[], draws = DRAWS, seed = 0.42): Odds {
   const random = randomLcg(seed);
   const players = candidates.map((candidate) => {

@@ -56,15 +56,20 @@ export type InputChange = {
 export type CostChange = {
   readonly was: number;
   readonly now: Figure;
-  /** What went into it and is another now. */ readonly because: readonly InputChange[];
-  /** The lines that moved, the most first. */ readonly lines: readonly {
+  /** What went into it and is another now. */
+  readonly because: readonly InputChange[];
+  /** The lines that moved, the most first. */
+  readonly lines: readonly {
     readonly label: string;
     readonly was: number;
     readonly now: number;
   }[];
 };
 
-/** Null where one costs what it did. Inputs that moved a line are named; those only of the other cost have null on one side. */
+/**
+ * Null where one costs what it did. Inputs that moved a line are named; those only of the other cost have null on one
+ * side.
+ */
 export function explainChange(accepted: AcceptedCost, cost: ItemCost): CostChange | null {
   if (accepted.withRisk === cost.withRisk.value) return null;
   const before = new Map(accepted.inputs.map((input) => [input.label, input])),

@@ -1,4 +1,5 @@
-// Lines for what an item takes besides blank and vinyl: things bought for each piece, and hot-fix stones with their template.
+// Lines for what an item takes besides blank and vinyl: things bought for each piece, and hot-fix stones with their
+// template.
 
 import { getShopFigure, type ShopFigures } from '../materials';
 import { figure, type Minor } from '../units';
@@ -19,7 +20,10 @@ export function extraLine({ label, price }: ExtraCost, index: number): ExactLine
   });
 }
 
-/** Stones of one size and colour: bought by the gross, brushed into a template that is used many times, lifted with hot-fix tape. */
+/**
+ * Stones of one size and colour: bought by the gross, brushed into a template that is used many times, lifted with
+ * hot-fix tape.
+ */
 export type StoneField = {
   readonly label: string;
   readonly diameterMm: number;
@@ -33,7 +37,10 @@ export type StoneField = {
 };
 export const STONES_IN_GROSS = 144;
 
-/** Stones that are lost or lie the wrong way up are in the price of the gross: the seller counts those that are in the design. */
+/**
+ * Stones that are lost or lie the wrong way up are in the price of the gross: the seller counts those that are in the
+ * design.
+ */
 export function stoneLine(field: StoneField, index: number, shop: ShopFigures): ExactLine {
   const seconds = shop.stoneFieldSeconds + field.count * shop.stoneSeconds;
   const stones = (field.count * field.grossPrice) / STONES_IN_GROSS;

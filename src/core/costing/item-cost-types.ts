@@ -33,7 +33,8 @@ export type ItemSpec = {
   readonly artwork?: ArtworkCost;
   /** At which price material is calculated; the shelf's own where nothing is said, or nothing is known. */
   readonly priceBasis?: PriceBasis;
-  /** Offers that are chosen over cheaper ones. */ readonly offerIds?: readonly number[];
+  /** Offers that are chosen over cheaper ones. */
+  readonly offerIds?: readonly number[];
   readonly blankPrices?: Prices;
   readonly extras?: readonly ExtraCost[];
   readonly stones?: readonly StoneField[];

@@ -27,7 +27,8 @@ describe('the worked example of docs/costing.md: one of ten tea towels', () => {
   const one = cost(PLAIN_ITEM, 10);
 
   it('spends the whole width of the strip', () => {
-    // Turned: 70 × 110 mm cells, 7 side by side on 500 mm, two rows of 110 mm. Upright: 110 × 70, 4 side by side, three rows of 70 = 210 mm: shorter.
+    // Turned: 70 × 110 mm cells, 7 side by side on 500 mm, two rows of 110 mm. Upright: 110 × 70, 4 side by side, three
+    // rows of 70 = 210 mm: shorter.
     const areas = one.layers[0]!.areas;
     expect([areas.across, areas.stripLengthMm, areas.turned]).toEqual([4, 210, false]);
     expect([areas.net.value, areas.box.value, areas.used.value]).toEqual([4000, 7700, 10_500]);

@@ -8,7 +8,10 @@ import type { ItemSpec, CostLine, ItemCost, CostProblem } from './item-cost-type
 
 export * from './item-cost-types';
 
-/** The cost of one of `quantity` equal pieces (a whole number from 1). Fees depend on the price and are not in it: see pricing. */
+/**
+ * The cost of one of `quantity` equal pieces (a whole number from 1). Fees depend on the price and are not in it: see
+ * pricing.
+ */
 export function computeItemCost(spec: ItemSpec, quantity: number, shop: ShopFigures): Result<ItemCost, CostProblem> {
   const built = buildLines(spec, quantity, shop);
   return built.ok
@@ -16,7 +19,10 @@ export function computeItemCost(spec: ItemSpec, quantity: number, shop: ShopFigu
     : built;
 }
 
-/** Not rounded, for finding where two costs meet: all that a good piece costs but for what goes wrong, and the part of it that is lost with a spoiled one. */
+/**
+ * Not rounded, for finding where two costs meet: all that a good piece costs but for what goes wrong, and the part of
+ * it that is lost with a spoiled one.
+ */
 export type ExactCost = { readonly full: number; readonly atStake: number };
 
 export function computeExactCost(spec: ItemSpec, quantity: number, shop: ShopFigures): Result<ExactCost, CostProblem> {

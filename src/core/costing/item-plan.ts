@@ -1,4 +1,5 @@
-// What an item is: a blank, artworks at places, options, variants, and what else goes into it; and how one variant of it is made.
+// What an item is: a blank, artworks at places, options, variants, and what else goes into it; and how one variant of
+// it is made.
 
 import { getWornLayers, scaleMeasurement, type ArtworkMeasurement } from '../artwork';
 import type { Blank, Vinyl } from '../materials';
@@ -23,14 +24,20 @@ export type Placement = {
   /** One for each worn layer of the artwork, in its order. */
   readonly vinylIds: readonly number[];
 };
-/** What a customer may have besides, such as a name: the artwork is a usual example of it, by which it is calculated. */
+/**
+ * What a customer may have besides, such as a name: the artwork is a usual example of it, by which it is calculated.
+ */
 export type ItemOption = { readonly label: string; readonly surcharge: Minor; readonly placement: Placement };
-/** What is otherwise for a size or a colour of the blank; null stands for any. The first that fits wins, for price and vinyl each. */
+/**
+ * What is otherwise for a size or a colour of the blank; null stands for any. The first that fits wins, for price and
+ * vinyl each.
+ */
 export type VariantRule = {
   readonly sizeName: string | null;
   readonly colourName: string | null;
   readonly price: Minor | null;
-  /** This vinyl, and what takes its place. */ readonly swaps: readonly {
+  /** This vinyl, and what takes its place. */
+  readonly swaps: readonly {
     readonly vinylId: number;
     readonly byVinylId: number;
   }[];
@@ -81,7 +88,10 @@ export type ItemPlan = {
   readonly details: ItemDetails;
 };
 
-/** An artwork put on a blank at the width it was kept at, in the vinyls chosen for its layers; where none was, in `vinylIds` by their order. At least one. */
+/**
+ * An artwork put on a blank at the width it was kept at, in the vinyls chosen for its layers; where none was, in
+ * `vinylIds` by their order. At least one.
+ */
 export function startPlacement(
   artwork: {
     readonly id: number;
@@ -201,10 +211,10 @@ export type ArtworkFacts = {
 export type ItemMaterials = {
   readonly vinyl: (id: number) => Vinyl | undefined;
   readonly artwork: (id: number) => ArtworkFacts | undefined;
-  /** What was paid and is offered, by the key of a thing. */ readonly prices?: (key: string) => Prices | undefined;
-  /** How close true shapes of a layer lie. */ readonly packings?: (
-    layer: Omit<PackedLayer, 'artworkVersion'>,
-  ) => readonly Packing[];
+  /** What was paid and is offered, by the key of a thing. */
+  readonly prices?: (key: string) => Prices | undefined;
+  /** How close true shapes of a layer lie. */
+  readonly packings?: (layer: Omit<PackedLayer, 'artworkVersion'>) => readonly Packing[];
 };
 
 /** The layers of a made item in cutting order; a layer whose artwork or vinyl is nowhere is left out. */
@@ -244,7 +254,9 @@ export function listMadeLayers(
   });
 }
 
-/** What the shop has logged of an item: its minutes, how often it went wrong, and what blades and mats have really cost. */
+/**
+ * What the shop has logged of an item: its minutes, how often it went wrong, and what blades and mats have really cost.
+ */
 export type ItemEvidence = { readonly minutes?: OwnMinutes; readonly spoilage?: Figure; readonly wear?: WearPrices };
 
 /** What a made item is costed by. */

@@ -1,4 +1,5 @@
-// Two products out of one cut: the item, and what is weeded out of it. They share the cost of the cut; how it is shared is the seller's choice.
+// Two products out of one cut: the item, and what is weeded out of it. They share the cost of the cut; how it is shared
+// is the seller's choice.
 
 import { apportion, figure, roundMoney, type Figure, type Minor } from '../units';
 import type { ItemCost } from './item-cost';
@@ -8,7 +9,8 @@ export type Negative = {
   readonly name: string;
   readonly layer: number;
   readonly price: Minor;
-  /** What it takes besides the cut: its blank, pressing, packing. */ readonly ownCost: Minor;
+  /** What it takes besides the cut: its blank, pressing, packing. */
+  readonly ownCost: Minor;
 };
 export type SharingWay = 'area' | 'value' | 'by-product';
 export const SHARING_WAYS: readonly SharingWay[] = ['area', 'value', 'by-product'];
@@ -16,15 +18,18 @@ export type SharedProduct = {
   readonly name: string;
   readonly share: Figure;
   readonly cost: Figure;
-  /** Of its price; fees are not taken off. */ readonly left: Figure;
+  /** Of its price; fees are not taken off. */
+  readonly left: Figure;
 };
 export type Sharing = {
   readonly way: SharingWay;
-  /** The item, then the negative; null where the way can't be gone: nothing of value is there to share by. */ readonly products:
-    readonly [SharedProduct, SharedProduct] | null;
+  /** The item, then the negative; null where the way can't be gone: nothing of value is there to share by. */
+  readonly products: readonly [SharedProduct, SharedProduct] | null;
 };
 
-/** The cost up to where the two part: vinyl, cut and weeding of the layer, with its part of what goes wrong not in it. */
+/**
+ * The cost up to where the two part: vinyl, cut and weeding of the layer, with its part of what goes wrong not in it.
+ */
 export function computeJointCost(cost: ItemCost, layer: number): Figure {
   const lines = cost.lines.filter((line) => [`vinyl-${layer}`, `cut-${layer}`, `weed-${layer}`].includes(line.id));
   return figure(
@@ -38,8 +43,8 @@ export function computeJointCost(cost: ItemCost, layer: number): Figure {
 
 /**
  * The three ways side by side. By area: net area against what is weeded out of its box. By sale value: what each brings
- * less what it takes after the cut (net realisable value). By-product: the negative's net value is taken off the item's cost.
- * Source: the ordinary methods of joint costing. Shares add up to the joint cost exactly.
+ * less what it takes after the cut (net realisable value). By-product: the negative's net value is taken off the item's
+ * cost. Source: the ordinary methods of joint costing. Shares add up to the joint cost exactly.
  */
 export function shareJointCost(input: {
   readonly cost: ItemCost;

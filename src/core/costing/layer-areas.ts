@@ -27,8 +27,9 @@ export type TooWideProblem = {
 
 /**
  * The three areas of one layer when `quantity` copies are cut side by side from the roll. The strip is cut off square,
- * so its whole width is spent; it is shared by the pieces. `packings`: where they were laid out as true shapes, they lie closer. Pieces are turned a quarter when that makes the strip
- * shorter and the vinyl has no direction. Problem: wider than the roll either way, with the scale at which it fits.
+ * so its whole width is spent; it is shared by the pieces. `packings`: where they were laid out as true shapes, they
+ * lie closer. Pieces are turned a quarter when that makes the strip shorter and the vinyl has no direction. Problem:
+ * wider than the roll either way, with the scale at which it fits.
  */
 export function computeLayerAreas(input: {
   readonly layer: LayerMeasurement;

@@ -53,7 +53,10 @@ export function vinylLine(input: Named & { areas: LayerAreas; basis: AreaBasis; 
   });
 }
 
-/** Transfer tape for adhesive vinyl: as large as the box, used several times. Null for heat transfer, which has its carrier. */
+/**
+ * Transfer tape for adhesive vinyl: as large as the box, used several times. Null for heat transfer, which has its
+ * carrier.
+ */
 export function transferTapeLine(input: Named & { areas: LayerAreas; shop: ShopFigures }): ExactLine | null {
   const { index, vinyl, areas, shop } = input;
   if (getKindFacts(vinyl.kind).family !== 'adhesive') return null;

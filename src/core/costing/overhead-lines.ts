@@ -38,7 +38,10 @@ export function packagingLine(own: Minor | null, shop: ShopFigures): ExactLine {
   });
 }
 
-/** Rent, insurance, programs and the like: by the hours the piece takes, by the piece, or both. Null where the shop counts none. */
+/**
+ * Rent, insurance, programs and the like: by the hours the piece takes, by the piece, or both. Null where the shop
+ * counts none.
+ */
 export function overheadLine(handsSeconds: number, shop: ShopFigures): ExactLine | null {
   const byHour = (handsSeconds / SECONDS_PER_HOUR) * shop.overheadPerHour;
   if (byHour + shop.overheadPerItem === 0) return null;

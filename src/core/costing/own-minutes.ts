@@ -29,10 +29,14 @@ export function takeOwnMinutes(own: Figure | undefined, estimates: readonly Figu
 /** Pieces that have to be logged before the log is believed over the estimate. */
 export const LEAST_LOGGED = 3;
 export type LoggedPieces = {
-  /** Your seconds for each piece that was logged whole. */ readonly seconds: readonly number[];
+  /** Your seconds for each piece that was logged whole. */
+  readonly seconds: readonly number[];
 };
 
-/** What one takes by the log: the mean of the pieces, with the middle nine tenths as its band. Null where too few are logged. */
+/**
+ * What one takes by the log: the mean of the pieces, with the middle nine tenths as its band. Null where too few are
+ * logged.
+ */
 export function learnMinutes(label: string, { seconds }: LoggedPieces): Figure | null {
   if (seconds.length < LEAST_LOGGED) return null;
   const sorted = [...seconds].sort((a, b) => a - b);

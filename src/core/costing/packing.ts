@@ -1,8 +1,12 @@
-// What true shapes take of what boxes in rows would: measured once for a layer, by laying out as many as are usually made.
+// What true shapes take of what boxes in rows would: measured once for a layer, by laying out as many as are usually
+// made.
 
 import { getLayerMaterial, type ShopFigures, type Vinyl } from '../materials';
 
-/** `share` of the strip of boxes, for so many copies; 1 where shapes lie no closer than their boxes. It holds for one width of roll, and for one freedom to turn. */
+/**
+ * `share` of the strip of boxes, for so many copies; 1 where shapes lie no closer than their boxes. It holds for one
+ * width of roll, and for one freedom to turn.
+ */
 export type Packing = {
   readonly share: number;
   readonly copies: number;

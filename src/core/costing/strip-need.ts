@@ -1,4 +1,5 @@
-// What cutting so many of a layer takes off a roll: the strip, the area of it that a cutter reaches, and how wide the roll has to be.
+// What cutting so many of a layer takes off a roll: the strip, the area of it that a cutter reaches, and how wide the
+// roll has to be.
 
 import type { LayerMeasurement } from '../artwork';
 import type { ShopFigures, Vinyl } from '../materials';

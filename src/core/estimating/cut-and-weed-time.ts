@@ -1,4 +1,5 @@
-// How long a layer takes at the cutter and at the weeding table. Craft rule of thumb, to be moved by logged times later.
+// How long a layer takes at the cutter and at the weeding table. Craft rule of thumb, to be moved by logged times
+// later.
 
 import { countTinyBits, getFineLength, type LayerMeasurement } from '../artwork';
 import { getDetailFloor, getShopFigure, type ShopFigures, type Vinyl } from '../materials';
@@ -49,7 +50,10 @@ export function estimateCutHandsSeconds(batchMachineSeconds: number, shop: ShopF
   });
 }
 
-/** Seconds to weed one copy: (base + outside metres + cavities + tiny bits + metres finer than the vinyl holds well) × the vinyl's own factor. */
+/**
+ * Seconds to weed one copy: (base + outside metres + cavities + tiny bits + metres finer than the vinyl holds well) ×
+ * the vinyl's own factor.
+ */
 export function estimateWeedSeconds(
   layer: LayerMeasurement,
   vinyl: Pick<Vinyl, 'kind' | 'weedingFactor' | 'details'>,

@@ -26,7 +26,10 @@ export function uniteBoxes(boxes: readonly Box[]): Box | null {
   return boundPoints(boxes.map((box) => [box, { x: box.x + box.width, y: box.y + box.height }]));
 }
 
-/** Indices of boxes gathered so that boxes that touch, directly or through others, are together; in order of the first of each. */
+/**
+ * Indices of boxes gathered so that boxes that touch, directly or through others, are together; in order of the first
+ * of each.
+ */
 export function groupByOverlap(boxes: readonly Box[]): readonly (readonly number[])[] {
   if (boxes.length === 0) return [];
   const index = new Flatbush(boxes.length);

@@ -62,7 +62,9 @@ const FINEST_FLATTENING_MM = 0.0002;
 const toleranceFor = (extent: number): number =>
   Math.max(FINEST_FLATTENING_MM, Math.min(FLATTENING_MM, extent * FLATTENING_SHARE));
 
-/** Across the contour's narrower way, control points included, mm: what it may lose of its area is calculated by that. */
+/**
+ * Across the contour's narrower way, control points included, mm: what it may lose of its area is calculated by that.
+ */
 function narrowExtent({ start, segments }: Contour): number {
   let left = start.x,
     right = start.x,
@@ -140,7 +142,10 @@ function flattenCubic(
   push(to);
 }
 
-/** Whole ellipses are flattened relative to their size, just finely enough that their area is right within 0.1 %: 96 steps. */
+/**
+ * Whole ellipses are flattened relative to their size, just finely enough that their area is right within 0.1 %: 96
+ * steps.
+ */
 const ELLIPSE_SHARE = 0.00054;
 
 /** Steps in multiples of four: the outermost points are on the line, so that its box is exact. */

@@ -54,7 +54,10 @@ export class EdgeGrid {
     this.visitCells(counts, this.members);
   }
 
-  /** Counts the edges of each cell into the place after it; given members, writes each edge at its cell's place, and moves that on. */
+  /**
+   * Counts the edges of each cell into the place after it; given members, writes each edge at its cell's place, and
+   * moves that on.
+   */
   private visitCells(counts: Uint32Array, members: Uint32Array | null): void {
     const { x1, y1, x2, y2, left, top, cell: size, columns } = this;
     const lastColumn = columns - 1,

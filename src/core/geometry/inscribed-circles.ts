@@ -1,5 +1,5 @@
-// The largest circle in each of many shapes. Fields of equal dots are common: a shape that another one is a shifted copy
-// of is looked into once.
+// The largest circle in each of many shapes. Fields of equal dots are common: a shape that another one is a shifted
+// copy of is looked into once.
 
 import polylabel from 'polylabel';
 import { boundPoints, type Box } from './box';

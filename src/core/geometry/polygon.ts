@@ -112,7 +112,9 @@ export type StrokeStyle = {
   readonly miterLimit: number;
 };
 
-/** The band that a pen of this width paints along a line. A closed line of one point is a dot where the cap makes one. */
+/**
+ * The band that a pen of this width paints along a line. A closed line of one point is a dot where the cap makes one.
+ */
 export function strokeLine(line: Polyline, closed: boolean, style: StrokeStyle): Region {
   const end = closed && line.length > 2 ? EndType.Joined : CAPS[style.cap];
   if (line.length < 2 && style.cap === 'butt') return { rings: [] };

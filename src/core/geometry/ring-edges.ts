@@ -161,7 +161,10 @@ function directed(points: Polyline, inside: 1 | -1): Polyline {
   return twice * inside > 0 ? clean : [...clean].reverse();
 }
 
-/** Every turn goes the way round the inside. The material lies on the left, so that outer rings turn left and cavities right. */
+/**
+ * Every turn goes the way round the inside. The material lies on the left, so that outer rings turn left and cavities
+ * right.
+ */
 function isBulging(ring: Polyline, inside: 1 | -1): boolean {
   let before = ring[ring.length - 2] ?? ring[0]!,
     at = ring[ring.length - 1]!;
@@ -176,7 +179,10 @@ function isBulging(ring: Polyline, inside: 1 | -1): boolean {
   });
 }
 
-/** Directions from the normal of the edge before a corner to that of the edge after it, both included, every 15 degrees or closer. */
+/**
+ * Directions from the normal of the edge before a corner to that of the edge after it, both included, every 15 degrees
+ * or closer.
+ */
 function fan(start: number, turn: number): readonly number[] {
   const steps = Math.max(1, Math.ceil(Math.abs(turn) / (Math.PI / 12)));
   return Array.from({ length: steps + 1 }, (_, index) => start + (turn * index) / steps);

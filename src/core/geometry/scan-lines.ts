@@ -4,7 +4,9 @@ import type { Box } from './box';
 import { GRID_PER_MM, type Region } from './polygon';
 
 export type ScannedRegion = {
-  /** Line l holds the stretches from starts[l] up to starts[l + 1]; each is two numbers in `ends`, mm, left to right. */
+  /**
+   * Line l holds the stretches from starts[l] up to starts[l + 1]; each is two numbers in `ends`, mm, left to right.
+   */
   readonly starts: Uint32Array;
   readonly ends: Float64Array;
   readonly stepMm: number;

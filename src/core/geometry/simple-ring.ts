@@ -6,8 +6,9 @@ import type { Point } from './matrix';
 const PAIRS_PER_EDGE = 60;
 
 /**
- * True only for a ring of three or more points, none repeated, whose edges meet nowhere but at their common ends. Says false
- * also where it would take long to tell. Coordinates are whole numbers below 2^25, so that every product is exact.
+ * True only for a ring of three or more points, none repeated, whose edges meet nowhere but at their common ends. Says
+ * false also where it would take long to tell. Coordinates are whole numbers below 2^25, so that every product is
+ * exact.
  */
 export function isSimpleRing(ring: readonly Point[]): boolean {
   const count = ring.length;

@@ -15,7 +15,10 @@ const SETTLED_SHARE = 1e-6;
 const SETTLED_WIDTH_SHARE = 1e-4;
 export type ThinPlace = { readonly widthMm: number; readonly x: number; readonly y: number };
 export type Thinness = {
-  /** The thinnest place; null where no two sides face each other (a single bar has a thickness, the air around it no gap). */
+  /**
+   * The thinnest place; null where no two sides face each other (a single bar has a thickness, the air around it no
+   * gap).
+   */
   readonly thinnest: ThinPlace | null;
   /** Places thinner than was asked for, thinnest first, at most `PLACES_KEPT`, none within its own width of another. */
   readonly places: readonly ThinPlace[];
@@ -106,7 +109,10 @@ export class Calliper {
     return this.measure(-1, underMm);
   }
 
-  /** How much of the outline belongs to strokes under each of the widths, mm; the widths rising. Looked at in about `FINE_LOOKS` places. */
+  /**
+   * How much of the outline belongs to strokes under each of the widths, mm; the widths rising. Looked at in about
+   * `FINE_LOOKS` places.
+   */
   measureFineLengths(widthsMm: readonly number[]): readonly number[] {
     this.side = 1;
     this.bounds = this.bounded[1].bounds;
@@ -167,7 +173,10 @@ export class Calliper {
     return { thinnest: best, places: thinOut(places) };
   }
 
-  /** Where rings come nearest to one another: every two runs of edges whose boxes are nearer than the limit are compared. */
+  /**
+   * Where rings come nearest to one another: every two runs of edges whose boxes are nearer than the limit are
+   * compared.
+   */
   private compareRings(limit: () => number, take: (place: ThinPlace, group: number) => void): void {
     const { runs } = this;
     const group = (run: EdgeRun) => this.bounds[run.ring]!.group;
@@ -220,7 +229,9 @@ export class Calliper {
     return found;
   }
 
-  /** The largest ball that touches the edge at the place and nothing else, up to a width of `limit`, and what it faces. */
+  /**
+   * The largest ball that touches the edge at the place and nothing else, up to a width of `limit`, and what it faces.
+   */
   private look(sample: Look, limit: number): ThinPlace | 'wide' | 'corner' {
     const { nx, ny } = sample;
     const widest = Math.min(this.bounds[this.edges.ringOf[sample.edge]!]!.widest, this.reach);

@@ -8,9 +8,11 @@ import { getKindFacts, type VinylKind } from './vinyl-kinds';
 export type VinylFilter = {
   readonly words: string;
   readonly kind: VinylKind | '';
-  /** Only what can be pressed on it, or stuck to it where nothing is pressed. */ readonly fabric: Fabric | '';
+  /** Only what can be pressed on it, or stuck to it where nothing is pressed. */
+  readonly fabric: Fabric | '';
   readonly inStock: boolean;
-  /** At least so good; '' for any. */ readonly grade: Grade | '';
+  /** At least so good; '' for any. */
+  readonly grade: Grade | '';
 };
 export const NO_FILTER: VinylFilter = { words: '', kind: '', fabric: '', inStock: false, grade: '' };
 

@@ -1,4 +1,5 @@
-// Where on a blank something can be put: how large, how far from what a ruler finds, round what it curves, and what lies in the way.
+// Where on a blank something can be put: how large, how far from what a ruler finds, round what it curves, and what
+// lies in the way.
 
 import { figure, type Figure } from '../units';
 
@@ -37,7 +38,10 @@ export function getAreasOfSize(areas: readonly PrintArea[], sizeName: string): r
   return [...own, ...areas.filter((area) => area.sizeName === '' && !own.some((other) => other.name === area.name))];
 }
 
-/** The area that a placement names, such as “back” in “back, 100 mm below the collar”; the longest name counts. Null where none is named. */
+/**
+ * The area that a placement names, such as “back” in “back, 100 mm below the collar”; the longest name counts. Null
+ * where none is named.
+ */
 export function findNamedArea(areas: readonly PrintArea[], sizeName: string, placement: string): PrintArea | null {
   const words = placement.toLowerCase();
   return (

@@ -67,7 +67,10 @@ export function decideHandedness({ kind, details }: Cut, use: { readonly seenThr
   return { mirrored: false, because: family === 'heat' ? 'masked-print' : 'face-up' };
 }
 
-/** Vinyls that weed this much harder than a smooth, good one are thin or brittle, and hold no finer detail than budget ones. */
+/**
+ * Vinyls that weed this much harder than a smooth, good one are thin or brittle, and hold no finer detail than budget
+ * ones.
+ */
 const BUDGET_FROM_FACTOR = 1.3;
 
 function getDetailClass(vinyl: Pick<Vinyl, 'kind' | 'weedingFactor'>): DetailClass {
@@ -83,7 +86,10 @@ export function getDetailFloor(vinyl: Pick<Vinyl, 'kind' | 'weedingFactor' | 'de
   return { strokeMm: vinyl.details.strokeMm ?? ordinary.strokeMm, gapMm: vinyl.details.gapMm ?? ordinary.gapMm };
 }
 
-/** What a vinyl lets an artwork's layer be: how fine, under others or not, how wide with the margins of cutter and weeding. */
+/**
+ * What a vinyl lets an artwork's layer be: how fine, under others or not, how wide with the margins of cutter and
+ * weeding.
+ */
 export function getLayerMaterial(
   vinyl: Pick<Vinyl, 'kind' | 'weedingFactor' | 'rollWidthMm' | 'details'>,
   shop: Pick<ShopFigures, 'cutterEdgeMm' | 'weedMarginMm'>,
@@ -97,7 +103,10 @@ export function getLayerMaterial(
   };
 }
 
-/** Colours nearer than this pass for one another on a product (CIEDE2000 ÷ 100); the eye tells them apart only side by side. */
+/**
+ * Colours nearer than this pass for one another on a product (CIEDE2000 ÷ 100); the eye tells them apart only side by
+ * side.
+ */
 const ALIKE = 0.08;
 
 /** Other vinyls that would do instead: of the same kind, nearly the colour, and good enough. */

@@ -1,5 +1,5 @@
-// Puts pieces together as a puzzle is. Every way to lay a piece into an open corner, edge on edge, is rated by how much of its outline
-// then touches; of all ways to go on the best are followed side by side (a beam search, Lowerre 1976).
+// Puts pieces together as a puzzle is. Every way to lay a piece into an open corner, edge on edge, is rated by how much
+// of its outline then touches; of all ways to go on the best are followed side by side (a beam search, Lowerre 1976).
 
 import type { Bin } from './bins';
 import { measureOverlap } from './collide';
@@ -12,7 +12,10 @@ import { matchTurns, measureFreeAngle, measureTouch, meetsWholly, TOUCH_MM, type
 const CORNER_WORTH = 0.6;
 /** Chance of a choice: scores that differ by less may change places. */
 const NOISE = 0.12;
-/** Pieces that touch along less than this share of their outlines, on the average of the first few, are none of a puzzle. */
+/**
+ * Pieces that touch along less than this share of their outlines, on the average of the first few, are none of a
+ * puzzle.
+ */
 const LEAST_TOUCHING = 0.3;
 const FIRST_FEW = 5;
 /** Outlines that came turned are rounded: so little beyond a wall is none. */
@@ -26,7 +29,8 @@ type Table = {
   readonly random: Random;
   readonly noise: number;
   readonly cornerWorth: number;
-  /** Neighbours meet along whole edges. */ readonly whole: boolean;
+  /** Neighbours meet along whole edges. */
+  readonly whole: boolean;
   readonly shorterThan: number;
 };
 /** A way to lay one more piece. */
@@ -51,12 +55,19 @@ type State = {
   /** Scores of its pieces together. */
   readonly value: number;
   readonly touched: number;
-  /** The same for the same pieces in the same places, in whatever order. */ readonly mark: number;
+  /** The same for the same pieces in the same places, in whatever order. */
+  readonly mark: number;
 };
-/** `beam`: so many parts of the puzzle are followed side by side, each in so many `branches`. `noise` from 0: how much chance there is in it. */
+/**
+ * `beam`: so many parts of the puzzle are followed side by side, each in so many `branches`. `noise` from 0: how much
+ * chance there is in it.
+ */
 export type AssembleEffort = { readonly beam: number; readonly branches: number; readonly noise: number };
 
-/** Where each member stands; null where not all could be laid so, false where they are none of a puzzle. Of all ways to lay the next piece the best are followed (a beam search). Yields after each way that was followed. */
+/**
+ * Where each member stands; null where not all could be laid so, false where they are none of a puzzle. Of all ways to
+ * lay the next piece the best are followed (a beam search). Yields after each way that was followed.
+ */
 export function* assemble(
   bin: Bin,
   shapes: readonly Shape[],
@@ -138,7 +149,10 @@ const markOf = (kind: number, placing: Placing): number =>
     ) * 1e12,
   );
 
-/** The state with one more piece: ways to go on that it stands in are gone, those beside it touch more, and its corners open new ones. */
+/**
+ * The state with one more piece: ways to go on that it stands in are gone, those beside it touch more, and its corners
+ * open new ones.
+ */
 function lay(table: Table, state: State, { shape, placing, touching }: Option, value: number, mark: number): State {
   const pose = new Pose(shape, placing.step),
     laid = [...state.laid, { shape, pose, placing }];

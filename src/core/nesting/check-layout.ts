@@ -19,7 +19,8 @@ export type LayoutFault =
       readonly kind: 'overlap';
       readonly first: Placement;
       readonly second: Placement;
-      /** How much nearer than the gap they are, mm. */ readonly byMm: number;
+      /** How much nearer than the gap they are, mm. */
+      readonly byMm: number;
     }
   | { readonly kind: 'outside'; readonly placement: Placement; readonly byMm: number }
   | { readonly kind: 'spoiled-spot'; readonly placement: Placement }
@@ -27,7 +28,8 @@ export type LayoutFault =
 export type CheckOptions = {
   readonly gapMm: number;
   readonly margins: StockMargins;
-  /** Counted as kept where it is missed by no more, mm. */ readonly toleranceMm?: number;
+  /** Counted as kept where it is missed by no more, mm. */
+  readonly toleranceMm?: number;
 };
 
 /** Every fault of the layout; none where it holds. Compares each two outlines edge by edge. */

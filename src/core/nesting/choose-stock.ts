@@ -1,4 +1,5 @@
-// What to cut a load from: the one piece of stock that takes all of it with least waste; where none does, several, offcuts first.
+// What to cut a load from: the one piece of stock that takes all of it with least waste; where none does, several,
+// offcuts first.
 
 import { computeRingArea } from '../geometry';
 import { succeed, type Result } from '../units';
@@ -6,7 +7,10 @@ import { nest } from './nest';
 import type { NestLayout, NestOptions, NestPiece, NestProblem, NestStock } from './nesting';
 import { fitLargestLeftover } from './leftovers';
 
-/** `stock` is what is used of what was offered, `layout` a first layout on it; `wasteMm2` is what is gone and is neither piece nor kept as a leftover. */
+/**
+ * `stock` is what is used of what was offered, `layout` a first layout on it; `wasteMm2` is what is gone and is neither
+ * piece nor kept as a leftover.
+ */
 export type ChosenStock = {
   readonly stock: readonly NestStock[];
   readonly layout: NestLayout;
@@ -16,7 +20,9 @@ export type ChosenStock = {
 const areaOf = (stock: NestStock): number =>
   stock.kind === 'offcut' ? computeRingArea(stock.shape) : stock.widthMm * stock.lengthMm;
 
-/** Of a sheet what is left behind the last piece is not wasted. An offcut is used up, so that the shelf empties of it. */
+/**
+ * Of a sheet what is left behind the last piece is not wasted. An offcut is used up, so that the shelf empties of it.
+ */
 export function measureWaste(stock: readonly NestStock[], layout: NestLayout): number {
   return layout.sheets.reduce((sum, use) => {
     const kind = stock.find((entry) => entry.id === use.stockId);
@@ -26,8 +32,9 @@ export function measureWaste(stock: readonly NestStock[], layout: NestLayout): n
 }
 
 /**
- * Fewest loads first (each sheet, offcut or strip is one), then least waste. Each piece of stock is tried alone by a first layout, the smallest first;
- * where none takes everything they are taken together in the order given. Problems as of `nest`.
+ * Fewest loads first (each sheet, offcut or strip is one), then least waste. Each piece of stock is tried alone by a
+ * first layout, the smallest first; where none takes everything they are taken together in the order given. Problems as
+ * of `nest`.
  */
 export async function chooseStock(
   pieces: readonly NestPiece[],

@@ -8,8 +8,8 @@ const TOUCH_MM = 4e-3;
 
 /**
  * How deep b, its middle (dx, dy) from that of a, lies in a: 0 where they do not overlap. The depth of convex part into
- * convex part (separating axes), each weighed by the size of the smaller one, summed: the overlap measure of strip packing
- * by overlap minimisation (Umetani et al. 2009), for parts. Ends early, with Infinity, where it passes `limit`.
+ * convex part (separating axes), each weighed by the size of the smaller one, summed: the overlap measure of strip
+ * packing by overlap minimisation (Umetani et al. 2009), for parts. Ends early, with Infinity, where it passes `limit`.
  */
 export function measureOverlap(
   a: Shape,

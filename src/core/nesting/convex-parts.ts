@@ -1,4 +1,5 @@
-// A polygon as convex parts: triangles, joined over their common edges while they stay convex (Hertel and Mehlhorn 1983).
+// A polygon as convex parts: triangles, joined over their common edges while they stay convex (Hertel and Mehlhorn
+// 1983).
 
 import earcut from 'earcut';
 import type { Polyline } from '../geometry';

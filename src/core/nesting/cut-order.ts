@@ -1,4 +1,5 @@
-// In which order the pieces of a sheet are cut: band by band along it, so that a roll is not drawn to and fro over its whole length.
+// In which order the pieces of a sheet are cut: band by band along it, so that a roll is not drawn to and fro over its
+// whole length.
 
 import { boundPoints, type Polyline } from '../geometry';
 

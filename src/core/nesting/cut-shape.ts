@@ -4,15 +4,21 @@ import { getWornLayers, makeCutLayer, prepareFile, type CutPath, type PrepStep }
 import type { Polyline } from '../geometry';
 import { closeTogether, listIslands } from './prepare-pieces';
 
-/** What is cut in one: every contour in cutting order, and one outline round all of it; mm from the layer's own corner. */
+/**
+ * What is cut in one: every contour in cutting order, and one outline round all of it; mm from the layer's own corner.
+ */
 export type CutOutline = {
   readonly paths: readonly CutPath[];
   readonly outline: Polyline;
-  /** Large enough for others to lie in, where that is wanted. */ readonly holes: readonly Polyline[];
+  /** Large enough for others to lie in, where that is wanted. */
+  readonly holes: readonly Polyline[];
 };
 /** A layer as it is cut, and what of it would fall apart. */
 export type CutShape = CutOutline & { readonly islands: readonly CutOutline[] };
-/** Of the worn layers, counted from 0, the one at `layerIndex`, with the artwork `widthMm` wide; `savedWidthMm` is the width that the steps were taken at. */
+/**
+ * Of the worn layers, counted from 0, the one at `layerIndex`, with the artwork `widthMm` wide; `savedWidthMm` is the
+ * width that the steps were taken at.
+ */
 export type ShapeWish = {
   readonly steps: readonly PrepStep[];
   readonly savedWidthMm: number;

@@ -173,7 +173,10 @@ export class Field {
     return sum;
   }
 
-  /** Pairs that overlap weigh more the deeper they do, the rest slowly less again: what is always in the way gets costly. */
+  /**
+   * Pairs that overlap weigh more the deeper they do, the rest slowly less again: what is always in the way gets
+   * costly.
+   */
   reweigh(): void {
     const { overlaps, weights } = this,
       count = this.shapes.length;

@@ -5,7 +5,10 @@ import { listSheets } from './bins';
 import { nest } from './nest';
 import type { NestLayout, NestOptions, NestPiece, NestProblem, NestStock, Placement } from './nesting';
 
-/** The stock of a sheet of the layout, alone: a roll only as far as it is cut off. Sheets of one lot are counted one by one. */
+/**
+ * The stock of a sheet of the layout, alone: a roll only as far as it is cut off. Sheets of one lot are counted one by
+ * one.
+ */
 export function stockOf(
   stock: readonly NestStock[],
   layout: Pick<NestLayout, 'sheets'>,
@@ -18,8 +21,9 @@ export function stockOf(
 }
 
 /**
- * The pieces of `more` that found room among `placements`, on the sheets that are used already; the first of them come first. Nothing that lies
- * there is moved. Pieces that are too large for it are left out. `only`: no other sheet than this.
+ * The pieces of `more` that found room among `placements`, on the sheets that are used already; the first of them come
+ * first. Nothing that lies there is moved. Pieces that are too large for it are left out. `only`: no other sheet than
+ * this.
  */
 export async function fillSheet(
   pieces: readonly NestPiece[],

@@ -13,7 +13,8 @@ const OVERLAP_WEIGHT = 1e4;
 
 export type Filled = {
   readonly field: Field;
-  /** Indices into `shapes` in the order of the field's free pieces. */ readonly inside: readonly number[];
+  /** Indices into `shapes` in the order of the field's free pieces. */
+  readonly inside: readonly number[];
   readonly left: readonly number[];
 };
 

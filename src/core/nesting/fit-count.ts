@@ -7,7 +7,10 @@ import type { NestLayout, NestOptions, NestPiece, NestProblem, NestStock } from 
 /** More are never looked for: nobody cuts so many in one load. */
 export const MOST_FITTING = 200;
 
-/** So many that area alone would allow are tried; what is laid out counts. `copies` of the piece is not looked at. Problems as of `nest`. */
+/**
+ * So many that area alone would allow are tried; what is laid out counts. `copies` of the piece is not looked at.
+ * Problems as of `nest`.
+ */
 export async function fitCount(
   piece: NestPiece,
   stock: NestStock,

@@ -1,4 +1,5 @@
-// Makes a layout better: a strip shorter, or more pieces on a sheet. Each is a row of attempts; what fails is forgotten.
+// Makes a layout better: a strip shorter, or more pieces on a sheet. Each is a row of attempts; what fails is
+// forgotten.
 
 import { POINT_NOISE_MM } from '../units';
 import type { Bin } from './bins';
@@ -16,8 +17,9 @@ export const SHORTER = { first: 0.025, after: 0.006, usual: 0.01, least: 0.002 }
 const AGAIN = 3;
 
 /**
- * Pieces of few corners, and few of them, are each looked at longer: their layouts are lost and won by single places, corner on corner. With
- * many corners quick passes win: each piece is looked at again soon, when its neighbours have moved.
+ * Pieces of few corners, and few of them, are each looked at longer: their layouts are lost and won by single places,
+ * corner on corner. With many corners quick passes win: each piece is looked at again soon, when its neighbours have
+ * moved.
  */
 const patienceFor = (shapes: readonly Shape[]): Patience =>
   shapes.length <= 45 && looksLikePuzzle(shapes)
@@ -28,9 +30,10 @@ const patienceFor = (shapes: readonly Shape[]): Patience =>
 export type Best = { placings: readonly Placing[]; reach: number };
 
 /**
- * Draws the far end of the strip nearer. What can't be separated at a length is disturbed and tried again from where it came
- * to, several times, before a longer strip is tried: the way between two good layouts leads through bad ones. Yields after
- * each pass; `onShorter` is told when `best` is. `firstBy`: the share by which it is tried shorter at first. Never ends by itself but for a full strip.
+ * Draws the far end of the strip nearer. What can't be separated at a length is disturbed and tried again from where it
+ * came to, several times, before a longer strip is tried: the way between two good layouts leads through bad ones.
+ * Yields after each pass; `onShorter` is told when `best` is. `firstBy`: the share by which it is tried shorter at
+ * first. Never ends by itself but for a full strip.
  */
 export function* shortenStrip(
   field: Field,
@@ -62,7 +65,10 @@ export function* shortenStrip(
   }
 }
 
-/** Puts the strip together anew as a puzzle, again and again, and rectangles by a skyline too. Yields now and then; ends with a full strip, or where the pieces are none of a puzzle. */
+/**
+ * Puts the strip together anew as a puzzle, again and again, and rectangles by a skyline too. Yields now and then; ends
+ * with a full strip, or where the pieces are none of a puzzle.
+ */
 export function* assembleAnew(
   field: Field,
   bin: Bin,
@@ -131,7 +137,9 @@ function swapTwo(field: Field, placings: readonly Placing[], random: Random): re
   );
 }
 
-/** One more piece pressed into a full box: the field with it, or null where no way was found. Yields after each pass. */
+/**
+ * One more piece pressed into a full box: the field with it, or null where no way was found. Yields after each pass.
+ */
 export function* pressIn(field: Field, shape: Field['shapes'][number], random: Random): Generator<void, Field | null> {
   const fixed = field.shapes.length - field.free;
   const shapes = [...field.shapes.slice(0, field.free), shape, ...field.shapes.slice(field.free)];

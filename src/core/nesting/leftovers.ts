@@ -53,9 +53,10 @@ export function fitLargestLeftover(
 }
 
 /**
- * The ways to keep what is left of a sheet or an offcut, the one with the most of it first: cut off square behind the last piece, as
- * rectangles from between and beside them, or as what it is once the used corner is cut away. `placed` are outlines where they lie; half the gap
- * about them is gone too. A roll has none: it stays a roll. Nothing smaller than 60 mm either way is kept.
+ * The ways to keep what is left of a sheet or an offcut, the one with the most of it first: cut off square behind the
+ * last piece, as rectangles from between and beside them, or as what it is once the used corner is cut away. `placed`
+ * are outlines where they lie; half the gap about them is gone too. A roll has none: it stays a roll. Nothing smaller
+ * than 60 mm either way is kept.
  */
 export function findLeftovers(
   stock: NestStock,
@@ -97,7 +98,9 @@ export function findLeftovers(
 const worth = ({ kind, areaMm2, pieces }: Leftover): number =>
   areaMm2 * (kind === 'shape' ? 0.8 : 1) * (1 - 0.05 * (pieces.length - 1));
 
-/** What is left in one piece when everything between the start and what was cut is cut away too, without narrow tails. */
+/**
+ * What is left in one piece when everything between the start and what was cut is cut away too, without narrow tails.
+ */
 function findTrueShape(sound: Region, used: Region): readonly Polyline[] {
   const shadow = uniteRegions([
     used,
@@ -133,7 +136,10 @@ function roundInward(ring: Polyline, left: Region): Polyline {
   return kept?.outer ?? ring;
 }
 
-/** The largest rectangle of free cells, then the largest beside it, and so on: the largest rectangle under a histogram, row by row. */
+/**
+ * The largest rectangle of free cells, then the largest beside it, and so on: the largest rectangle under a histogram,
+ * row by row.
+ */
 function findRectangles(free: Region): readonly Polyline[] {
   const box = boundPoints(getRings(free));
   if (!box) return [];

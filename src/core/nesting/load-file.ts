@@ -1,4 +1,5 @@
-// A sheet as one layer for the cutter: the pieces where they lie in the order they are cut, then what helps to weed and to part them.
+// A sheet as one layer for the cutter: the pieces where they lie in the order they are cut, then what helps to weed and
+// to part them.
 
 import type { CutLayer, CutPath } from '../artwork';
 import type { Point, Polyline } from '../geometry';
@@ -31,7 +32,9 @@ export function placePoints(
   return points.map(({ x, y }): Point => ({ x: x * cos - y * sin + xMm, y: x * sin + y * cos + yMm }));
 }
 
-/** Each piece is finished before the next; then tags and corners, weed lines, and last of all the line that cuts it off. */
+/**
+ * Each piece is finished before the next; then tags and corners, weed lines, and last of all the line that cuts it off.
+ */
 export function makeLoadLayer(
   parts: readonly LoadPart[],
   marks: Pick<Marks, 'tool'>,

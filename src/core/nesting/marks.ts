@@ -1,5 +1,5 @@
-// What is drawn beside the pieces of a load: lines to weed by, corners to line it up again, the line it is cut off at, and a tag of
-// each piece's own.
+// What is drawn beside the pieces of a load: lines to weed by, corners to line it up again, the line it is cut off at,
+// and a tag of each piece's own.
 
 import {
   boundPoints,
@@ -23,13 +23,17 @@ export type Marks = {
   readonly corners: boolean;
   readonly trim: boolean;
   readonly tags: boolean;
-  /** What corners and tags are drawn with. */ readonly tool: 'knife' | 'pen';
+  /** What corners and tags are drawn with. */
+  readonly tool: 'knife' | 'pen';
 };
 export const NO_MARKS: Marks = { weed: 'none', corners: false, trim: false, tags: false, tool: 'pen' };
 export type DrawnMarks = {
-  /** Closed, cut after the pieces. */ readonly weed: readonly Polyline[];
-  /** Open: across the whole width, cut last of all. */ readonly trim: Polyline | null;
-  /** Open: two legs each. */ readonly corners: readonly Polyline[];
+  /** Closed, cut after the pieces. */
+  readonly weed: readonly Polyline[];
+  /** Open: across the whole width, cut last of all. */
+  readonly trim: Polyline | null;
+  /** Open: two legs each. */
+  readonly corners: readonly Polyline[];
 };
 
 /** Of the gap's half: two lines of neighbours at the least gap never meet. */
@@ -88,14 +92,18 @@ export type TagSize = { readonly widthMm: number; readonly heightMm: number };
 /** A tag's corner, in the piece's own coordinates. */
 export type TagSpot = {
   readonly at: Point;
-  /** The piece with its tag: what is laid out. */ readonly rings: readonly Polyline[];
+  /** The piece with its tag: what is laid out. */
+  readonly rings: readonly Polyline[];
 };
 
 /** From a piece to its tag: near enough to belong to it, far enough not to be weeded with it. */
 const TAG_GAP_MM = 1.5;
 const TRIES = 24;
 
-/** Room for a tag beside a piece: in a bay of it where there is one, else along the side where it makes the whole least larger. */
+/**
+ * Room for a tag beside a piece: in a bay of it where there is one, else along the side where it makes the whole least
+ * larger.
+ */
 export function attachTag(outline: Polyline, size: TagSize): TagSpot {
   const piece = makeRegion([outline]),
     box = boundPoints([outline])!;

@@ -12,9 +12,10 @@ import { improveAll } from './improve-bins';
 import { toLayout, isBetter } from './nest-layout';
 
 /**
- * The best layout found. `onImprove` is told of the first one and of each better one. Problems: a piece without area, one
- * larger than any stock, or no stock at all. Method: greedy construction, then overlap minimisation with guided local search
- * on ever shorter strips (Umetani et al. 2009; Elkeran 2013), at first with simpler outlines; rectangles also by a skyline.
+ * The best layout found. `onImprove` is told of the first one and of each better one. Problems: a piece without area,
+ * one larger than any stock, or no stock at all. Method: greedy construction, then overlap minimisation with guided
+ * local search on ever shorter strips (Umetani et al. 2009; Elkeran 2013), at first with simpler outlines; rectangles
+ * also by a skyline.
  */
 export async function nest(
   pieces: readonly NestPiece[],
@@ -74,10 +75,15 @@ export async function nest(
 
 type Phase = {
   readonly copies: readonly Copy[];
-  /** From a first layout of its own, not from the best. */ readonly anew: boolean;
-  /** It ends at this share of all rounds, or of the time. */ readonly until: number;
+  /** From a first layout of its own, not from the best. */
+  readonly anew: boolean;
+  /** It ends at this share of all rounds, or of the time. */
+  readonly until: number;
 };
-/** Simpler outlines are begun with several times, since what comes of a layout hangs much on its beginning; the best of these is drawn shorter, then as it is. */
+/**
+ * Simpler outlines are begun with several times, since what comes of a layout hangs much on its beginning; the best of
+ * these is drawn shorter, then as it is.
+ */
 const ROUGH_STARTS = [0.06, 0.12, 0.18],
   ROUGH_SHARE = 0.6;
 const listPhases = (rough: readonly Copy[] | null, fine: readonly Copy[]): readonly Phase[] =>

@@ -1,4 +1,5 @@
-// How tightly, and how fast. Each line prints what was reached against its limit; `docs/benchmarks.md` keeps the figures.
+// How tightly, and how fast. Each line prints what was reached against its limit; `docs/benchmarks.md` keeps the
+// figures.
 
 import { MaxRectsPacker } from 'maxrects-packer';
 import { bench, describe } from 'vitest';

@@ -56,7 +56,10 @@ export type NestOptions = {
   readonly pause?: () => Promise<void>;
 };
 
-/** Rotated about the piece's own origin, then moved. `sheet` counts through the stock in the order given, each sheet of a kind by itself. */
+/**
+ * Rotated about the piece's own origin, then moved. `sheet` counts through the stock in the order given, each sheet of
+ * a kind by itself.
+ */
 export type Placement = {
   readonly pieceId: string;
   readonly copy: number;

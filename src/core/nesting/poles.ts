@@ -1,5 +1,6 @@
-// The largest circles in a polygon, each clear of those before it: they tell at once that a place is hopeless. The first is the
-// pole of inaccessibility; found on a grid of starts that are followed inward, after Garcia-Castellanos and Lombardo (2007).
+// The largest circles in a polygon, each clear of those before it: they tell at once that a place is hopeless. The
+// first is the pole of inaccessibility; found on a grid of starts that are followed inward, after Garcia-Castellanos
+// and Lombardo (2007).
 
 export type Poles = { readonly x: Float64Array; readonly y: Float64Array; readonly r: Float64Array };
 

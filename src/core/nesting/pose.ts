@@ -1,5 +1,5 @@
-// A shape turned by one angle, written into memory of its own: turning anew is far cheaper than fetching one of thousands of
-// poses that were kept.
+// A shape turned by one angle, written into memory of its own: turning anew is far cheaper than fetching one of
+// thousands of poses that were kept.
 
 import type { Shape } from './shape';
 

@@ -37,7 +37,8 @@ export function prepareCopies(
       roughs.push({ pieceId: piece.id, copy, shape: simpler, areaMm2 });
     }
   }
-  // A layout that is there already may be too tight for outlines that take more room, and a puzzle only goes together as it is.
+  // A layout that is there already may be too tight for outlines that take more room, and a puzzle only goes together
+  // as it is.
   const isSimpler = roughs.some((copy, at) => copy.shape !== fine[at]!.shape);
   return succeed({
     fine,

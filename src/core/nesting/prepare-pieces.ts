@@ -1,4 +1,5 @@
-// From outlines as they come to shapes that can be laid out: repaired, grown by half the gap, with no more corners than are needed.
+// From outlines as they come to shapes that can be laid out: repaired, grown by half the gap, with no more corners than
+// are needed.
 
 import { polygonHull } from 'd3-polygon';
 import {
@@ -26,7 +27,9 @@ import { simplifyOutward, type SimplifyLimit } from './simplify-outward';
 /** Outlines with more corners lose some: outward, by at most twice this, never inward. */
 const MANY_CORNERS = 80;
 const SLACK_MM = 0.05;
-/** Far from done, a simpler outline tells as much, in a tenth of the time: outward too, so that what holds for it holds. */
+/**
+ * Far from done, a simpler outline tells as much, in a tenth of the time: outward too, so that what holds for it holds.
+ */
 const ROUGH_CORNERS = 28;
 const ROUGH = { deviationMm: 1.5, areaShare: 0.012 } as const;
 const FINE = { deviationMm: SLACK_MM, areaShare: 0.004 } as const;
@@ -51,7 +54,8 @@ export function preparePiece(
 ): Result<
   {
     readonly shape: Shape;
-    /** With fewer corners; the same where it has few. */ readonly rough: Shape;
+    /** With fewer corners; the same where it has few. */
+    readonly rough: Shape;
     readonly areaMm2: number;
   },
   NestProblem
@@ -96,7 +100,10 @@ export function growOutward(region: Region, byMm: number): Region {
 
 const countCorners = (rings: readonly Polyline[]): number => rings.reduce((sum, ring) => sum + ring.length, 0);
 
-/** What of a layer is loose: the outer ring of each island, and which of the rings belong to it, whatever lies in its cavities with it. */
+/**
+ * What of a layer is loose: the outer ring of each island, and which of the rings belong to it, whatever lies in its
+ * cavities with it.
+ */
 export function listIslands(
   rings: readonly Polyline[],
 ): readonly { readonly outer: Polyline; readonly members: readonly number[] }[] {
@@ -133,7 +140,9 @@ const CLOSINGS_MM = [2, 5, 10, 20, 40] as const;
 /** Smaller holes hold nothing, mm². */
 const LEAST_HOLE_MM2 = 400;
 
-/** One outline round a layer that has to stay together, close about it with its bays, whatever number of islands it has. */
+/**
+ * One outline round a layer that has to stay together, close about it with its bays, whatever number of islands it has.
+ */
 export const outlineTogether = (rings: readonly Polyline[]): Polyline => closeTogether(rings).outer;
 
 /** The outline, and the holes in it that are large enough for others to lie in. */

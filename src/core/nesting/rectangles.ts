@@ -1,5 +1,6 @@
-// Rectangles are laid on a skyline: each on the lowest ledge where it fits best. Orders and turns are changed a little, and
-// kept where the strip gets shorter. (Skyline heuristics for strip packing after Burke et al. 2004 and Leung et al. 2011.)
+// Rectangles are laid on a skyline: each on the lowest ledge where it fits best. Orders and turns are changed a little,
+// and kept where the strip gets shorter. (Skyline heuristics for strip packing after Burke et al. 2004 and Leung et al.
+// 2011.)
 
 import { LENGTH_NOISE_MM, POINT_NOISE_MM } from '../units';
 import type { Bin } from './bins';
@@ -11,7 +12,10 @@ type Packed = { readonly placings: readonly Placing[]; readonly reach: number };
 type Ledge = { x: number; y: number; width: number };
 const QUARTER = TURN_STEPS / 4;
 const ROUNDS = 40_000;
-/** Together they take about half a second at most; where they are tried again and again between other things, a twentieth of one. */
+/**
+ * Together they take about half a second at most; where they are tried again and again between other things, a
+ * twentieth of one.
+ */
 const WORK = 6_000_000;
 export const SHORT_WORK = 600_000;
 
@@ -64,7 +68,10 @@ export function packRectangles(
 
 type Size = { readonly width: number; readonly height: number; readonly turnable: boolean };
 
-/** On the lowest ledge goes the next piece of the order that fits it, one that fills its width first; where none fits, the ledge is raised to its neighbour. */
+/**
+ * On the lowest ledge goes the next piece of the order that fits it, one that fills its width first; where none fits,
+ * the ledge is raised to its neighbour.
+ */
 function pack(sizes: readonly Size[], order: readonly number[], width: number): Packed {
   const placings = new Array<Placing>(sizes.length);
   const skyline: Ledge[] = [{ x: 0, y: 0, width }];

@@ -1,4 +1,5 @@
-// Where one piece stands best: places tried at random all over and about where it is, the best of them then followed downhill.
+// Where one piece stands best: places tried at random all over and about where it is, the best of them then followed
+// downhill.
 
 import { LENGTH_NOISE_MM, POINT_NOISE_MM } from '../units';
 import type { Field, Random, Placing } from './field';
@@ -8,12 +9,16 @@ import type { Shape } from './shape';
 export type Effort = {
   readonly anywhere: number;
   readonly nearby: number;
-  /** Corner on corner with another piece, or an edge of the box. */ readonly aligned: number;
+  /** Corner on corner with another piece, or an edge of the box. */
+  readonly aligned: number;
   readonly followed: number;
 };
 type Found = Placing & { cost: number };
 
-/** Turns tried at random are so many steps apart: few enough that what is known of each is kept; following finds those between. */
+/**
+ * Turns tried at random are so many steps apart: few enough that what is known of each is kept; following finds those
+ * between.
+ */
 const STRIDE = 10;
 const randomStep = (shape: Shape, random: Random): number =>
   shape.steps
@@ -24,7 +29,10 @@ export type Cost = (x: number, y: number, step: number) => number;
 
 const FREE: Cost = () => 0;
 
-/** The best place found for the piece, with what is left of its weighed overlap; `cost` adds to that, such as how far along it reaches. */
+/**
+ * The best place found for the piece, with what is left of its weighed overlap; `cost` adds to that, such as how far
+ * along it reaches.
+ */
 export function seek(field: Field, at: number, effort: Effort, random: Random, cost: Cost = FREE): Found | null {
   const shape = field.shapes[at]!,
     { width, length } = field;
@@ -77,7 +85,10 @@ export function seek(field: Field, at: number, effort: Effort, random: Random, c
   return winner;
 }
 
-/** A corner of the piece on a corner of another, as neighbours of a puzzle lie; turned, where it may be, so that their edges lie on one another. */
+/**
+ * A corner of the piece on a corner of another, as neighbours of a puzzle lie; turned, where it may be, so that their
+ * edges lie on one another.
+ */
 function align(field: Field, at: number, random: Random, tryAt: (x: number, y: number, step: number) => void): void {
   const shape = field.shapes[at]!;
   const other = Math.floor(random() * field.shapes.length);
@@ -111,7 +122,10 @@ function align(field: Field, at: number, random: Random, tryAt: (x: number, y: n
 
 const clamp = (value: number, low: number, high: number): number => (value < low ? low : value > high ? high : value);
 
-/** Coordinate descent: along an axis, a diagonal or a turn, in steps that grow while it gets better and are halved while it does not. */
+/**
+ * Coordinate descent: along an axis, a diagonal or a turn, in steps that grow while it gets better and are halved while
+ * it does not.
+ */
 function follow(field: Field, at: number, from: Found, random: Random, cost: Cost, known: number): Found {
   const shape = field.shapes[at]!,
     { width, length } = field;

@@ -5,11 +5,15 @@ import type { Field, Random, Placing } from './field';
 import { seek, type Effort } from './seek';
 
 export type Patience = {
-  /** Passes without getting better before it is given up. */ readonly passes: number;
+  /** Passes without getting better before it is given up. */
+  readonly passes: number;
   readonly effort: Effort;
 };
 
-/** True when nothing overlaps any more; false when it was given up: the field is then as it was at its best. Yields after each pass. */
+/**
+ * True when nothing overlaps any more; false when it was given up: the field is then as it was at its best. Yields
+ * after each pass.
+ */
 export function* separate(field: Field, random: Random, { passes, effort }: Patience): Generator<void, boolean> {
   field.weights.fill(1);
   let least = field.total(),

@@ -106,7 +106,10 @@ export class Shape {
     return atHand[this.oldest]!.turn(step);
   }
 
-  /** The circles in it, largest first; found when they are asked for, since a shape that is only tried for its size needs none. */
+  /**
+   * The circles in it, largest first; found when they are asked for, since a shape that is only tried for its size
+   * needs none.
+   */
   getPoles(): Poles {
     return (this.poles ??= findPoles(this.xs, this.ys, this.next));
   }

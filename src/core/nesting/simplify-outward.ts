@@ -1,12 +1,14 @@
-// Fewer corners, and never less area: what lies in the simpler outline lies in the first one's too, so a layout that holds for the
-// simpler one holds.
+// Fewer corners, and never less area: what lies in the simpler outline lies in the first one's too, so a layout that
+// holds for the simpler one holds.
 
 import { ANGLE_NOISE, CROSS_NOISE } from '../units';
 import { computeRingArea, distance, type Point, type Polyline } from '../geometry';
 
 export type SimplifyLimit = {
-  /** No corner comes to lie farther out than this, mm. */ readonly deviationMm: number;
-  /** Of the outline's area, all steps together. */ readonly areaShare: number;
+  /** No corner comes to lie farther out than this, mm. */
+  readonly deviationMm: number;
+  /** Of the outline's area, all steps together. */
+  readonly areaShare: number;
 };
 
 /** One step: the corner or edge that begins at `at` goes, and the area grows by `areaMm2`. */
@@ -14,9 +16,10 @@ type Step = { readonly kind: 'corner' } | { readonly kind: 'edge'; readonly x: n
 type Offer = { readonly step: Step; readonly areaMm2: number };
 
 /**
- * Takes away the corner or edge that adds least, again and again: a dent's corner goes as it is, an edge between two outward
- * corners is replaced by where its neighbours meet. The ring is an outer one of positive area, without self-crossings; what
- * comes out may touch itself where a bay closes. Source: greedy outward simplification as used for packing irregular pieces.
+ * Takes away the corner or edge that adds least, again and again: a dent's corner goes as it is, an edge between two
+ * outward corners is replaced by where its neighbours meet. The ring is an outer one of positive area, without
+ * self-crossings; what comes out may touch itself where a bay closes. Source: greedy outward simplification as used for
+ * packing irregular pieces.
  */
 export function simplifyOutward(ring: Polyline, { deviationMm, areaShare }: SimplifyLimit): Polyline {
   const count = ring.length;

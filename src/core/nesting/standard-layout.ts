@@ -1,4 +1,5 @@
-// How much of a roll so many of one layer take when they are laid out as what they are: what an item's cost is built on.
+// How much of a roll so many of one layer take when they are laid out as what they are: what an item's cost is built
+// on.
 
 import type { Polyline } from '../geometry';
 import { nest } from './nest';
@@ -16,7 +17,10 @@ export type StandardWish = {
   readonly turnable: boolean;
 };
 
-/** The strip's length for `copies` (at most 24 of them), with half a gap at both ends, mm; null where one does not fit. The same wish gives the same strip. */
+/**
+ * The strip's length for `copies` (at most 24 of them), with half a gap at both ends, mm; null where one does not fit.
+ * The same wish gives the same strip.
+ */
 export async function layOutStandard({
   outline,
   copies,

@@ -1,5 +1,5 @@
-// How pieces of a puzzle touch: how much of an outline lies on others, which turns lay edge on edge, and where a hole would stay.
-// After the touching perimeter of Lodi, Martello and Vigo (1999), for any polygons.
+// How pieces of a puzzle touch: how much of an outline lies on others, which turns lay edge on edge, and where a hole
+// would stay. After the touching perimeter of Lodi, Martello and Vigo (1999), for any polygons.
 
 import { POINT_NOISE_MM } from '../units';
 import type { Bin } from './bins';
@@ -8,7 +8,9 @@ import { TURN_STEPS, type Pose } from './pose';
 import type { Shape } from './shape';
 
 export type Laid = { readonly shape: Shape; readonly pose: Pose; readonly placing: Placing };
-/** With the directions, in radians, and the lengths of the edges that come into it and go out of it; null for a wall's. */
+/**
+ * With the directions, in radians, and the lengths of the edges that come into it and go out of it; null for a wall's.
+ */
 export type Corner = {
   readonly x: number;
   readonly y: number;
@@ -32,7 +34,10 @@ const SAME_MM = 4e-4;
 const LEAST_MATCHED = 0.5;
 const MATCHED_WHOLLY = 0.7;
 
-/** Whether it is worth trying: few corners, or edges that most come twice, on two unlike shapes, as a cut leaves them. Copies of one shape say nothing. */
+/**
+ * Whether it is worth trying: few corners, or edges that most come twice, on two unlike shapes, as a cut leaves them.
+ * Copies of one shape say nothing.
+ */
 export function looksLikePuzzle(shapes: readonly Shape[]): boolean {
   const unlike = [...new Set(shapes)];
   return (
@@ -85,7 +90,10 @@ export function matchTurns(shape: Shape, at: number, corner: Corner, whole: bool
   return [...found];
 }
 
-/** How much of its outline lies on the box or on others, as a share, and how many of its sharp corners are held on both sides: nothing but a neighbour does that. */
+/**
+ * How much of its outline lies on the box or on others, as a share, and how many of its sharp corners are held on both
+ * sides: nothing but a neighbour does that.
+ */
 export function measureTouch(
   bin: Bin,
   shape: Shape,

@@ -1,5 +1,5 @@
-// What cutting a load books: what it takes of which lots, what is left of them, and how the parts share it. Told from where the
-// pieces lie, by the server; the page shows the same before it is asked for.
+// What cutting a load books: what it takes of which lots, what is left of them, and how the parts share it. Told from
+// where the pieces lie, by the server; the page shows the same before it is asked for.
 
 import { computeRingArea, type Polyline } from '../geometry';
 import {
@@ -69,7 +69,10 @@ const outermost = (piece: NestPiece | undefined): readonly Polyline[] =>
 export const choiceOf = ({ choices }: Pick<LaidLoad, 'choices'>, stockId: string): LotChoice | undefined =>
   choices.find((choice) => String(choice.lotId) === stockId);
 
-/** The ways to save what is left of a sheet, the one with the most of it first; of all of it and not only of what the mat held. */
+/**
+ * The ways to save what is left of a sheet, the one with the most of it first; of all of it and not only of what the
+ * mat held.
+ */
 export function listLeftovers(laid: LaidLoad, sheet: number): readonly Leftover[] {
   const use = laid.layout.sheets.find((entry) => entry.sheet === sheet);
   const choice = use && choiceOf(laid, use.stockId);
@@ -83,8 +86,8 @@ export function chooseLeftover(ways: readonly Leftover[], choice: LeftoverChoice
 }
 
 /**
- * What the load books. A part is cut once all its islands lie on it: of one that lacks some, what lies there counts as spare.
- * A part whose islands lie on two sheets is counted as cut with the first of them, and bears its share of both.
+ * What the load books. A part is cut once all its islands lie on it: of one that lacks some, what lies there counts as
+ * spare. A part whose islands lie on two sheets is counted as cut with the first of them, and bears its share of both.
  */
 export function bookLoad(laid: LaidLoad, chosen: ReadonlyMap<number, LeftoverChoice>): LoadBooking {
   const shares = measureShares(laid.job.pieces, laid.gapMm);
@@ -149,9 +152,9 @@ export type SavedLoad = {
 };
 
 /**
- * What cutting a saved sheet books, measured anew from its pieces and where they lie. Problems: a lot that is not on the book,
- * drawings that can't be read, lots that are others than when it was laid out, pieces that overlap or lie out of reach, or
- * nothing on it that anybody ordered. Cost as `checkLayout`.
+ * What cutting a saved sheet books, measured anew from its pieces and where they lie. Problems: a lot that is not on
+ * the book, drawings that can't be read, lots that are others than when it was laid out, pieces that overlap or lie out
+ * of reach, or nothing on it that anybody ordered. Cost as `checkLayout`.
  */
 export function bookSavedLoad(load: SavedLoad): Result<LoadBooking, BookingProblem> {
   const { sheet, shapes, figures } = load;
@@ -185,6 +188,8 @@ export function bookSavedLoad(load: SavedLoad): Result<LoadBooking, BookingProbl
   return booking.sheets.some((use) => use.parts.length > 0) ? succeed(booking) : fail({ kind: 'only-spares' });
 }
 
-/** Sheets are numbered through the stock: where a lot has others before it than it had, the number means another piece. */
+/**
+ * Sheets are numbered through the stock: where a lot has others before it than it had, the number means another piece.
+ */
 const isSameLot = (sheet: CutSheet, use: { readonly sheet: number; readonly stockId: string }): boolean =>
   sheet.sheets.some((saved) => saved.sheet === use.sheet && String(saved.lotId) === use.stockId);

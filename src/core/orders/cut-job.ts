@@ -1,4 +1,5 @@
-// The pieces of a load as they are cut: which parts are copies of one another, and the outline that each lies down with.
+// The pieces of a load as they are cut: which parts are copies of one another, and the outline that each lies down
+// with.
 
 import type { Point } from '../geometry';
 import {

@@ -11,7 +11,10 @@ export type CutSource = {
   readonly widthMm: number;
   readonly mirrored: boolean;
 };
-/** How it is held: as suits its stock (rolls by the rollers, all else on a mat), all of it on a mat, or all of it without. */
+/**
+ * How it is held: as suits its stock (rolls by the rollers, all else on a mat), all of it on a mat, or all of it
+ * without.
+ */
 export type Hold = 'suited' | 'mat' | 'free';
 export type CutSheetPiece = {
   readonly id: string;
@@ -33,7 +36,8 @@ export type CutSheet = {
   readonly gapMm: number;
   readonly hold: Hold;
   readonly marks: Marks;
-  /** What of a piece others may lie in. */ readonly inside: Inside;
+  /** What of a piece others may lie in. */
+  readonly inside: Inside;
   readonly lots: readonly CutSheetLot[];
   readonly pieces: readonly CutSheetPiece[];
   readonly placements: readonly Placement[];

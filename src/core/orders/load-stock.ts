@@ -1,4 +1,5 @@
-// The lots that a load may be cut from, as the cutter can reach them: by the rollers, or as much of them as a mat holds.
+// The lots that a load may be cut from, as the cutter can reach them: by the rollers, or as much of them as a mat
+// holds.
 
 import { intersectRegions, makeRegion, splitPieces } from '../geometry';
 import type { ShopFigures } from '../materials';
@@ -82,7 +83,10 @@ export function toWholeStock({ lotId, form, widthMm, lengthMm, shape, spoiledSpo
       };
 }
 
-/** Offcuts first, the smallest of them before larger ones; then sheets, then rolls: so the shelf empties of what is small. */
+/**
+ * Offcuts first, the smallest of them before larger ones; then sheets, then rolls: so the shelf empties of what is
+ * small.
+ */
 export function orderStock(stock: readonly LotChoice[]): readonly LotChoice[] {
   const rank = { offcut: 0, sheet: 1, roll: 2, piece: 3 } as const;
   const area = ({ widthMm, lengthMm, left }: LotChoice) => widthMm * (lengthMm ?? left);

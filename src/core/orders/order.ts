@@ -98,7 +98,10 @@ export function estimateRemaining(
   };
 }
 
-/** How one logged stretch of work is shared by the parts it was done on: by their estimates, evenly where there are none. */
+/**
+ * How one logged stretch of work is shared by the parts it was done on: by their estimates, evenly where there are
+ * none.
+ */
 export function shareSessionSeconds(seconds: number, estimates: readonly number[]): readonly number[] {
   const whole = estimates.reduce((sum, estimate) => sum + estimate, 0);
   return estimates.map((estimate) => (whole > 0 ? (seconds * estimate) / whole : seconds / estimates.length));
@@ -111,7 +114,8 @@ export type LineProgress = {
     readonly layerIndex: number;
     readonly state: PartState;
     readonly cuts: number;
-    /** Cuts with a known share of vinyl, and what that cost. */ readonly knownCuts?: number;
+    /** Cuts with a known share of vinyl, and what that cost. */
+    readonly knownCuts?: number;
     readonly knownVinyl?: number;
     readonly blanksLost: number;
     readonly pieceId: number;
@@ -134,7 +138,10 @@ const STATION_LABELS: Readonly<Record<Station, string>> = {
   check: 'Check and pack',
 };
 
-/** Quoted minutes and cost beside the real ones so far, for a whole order. Materials count when they are used: vinyl at each cut, blanks at the press. */
+/**
+ * Quoted minutes and cost beside the real ones so far, for a whole order. Materials count when they are used: vinyl at
+ * each cut, blanks at the press.
+ */
 export function compareWithQuote(lines: readonly LineProgress[]): QuotedAgainstReal {
   const total = (pick: (line: LineProgress) => number) => lines.reduce((sum, line) => sum + pick(line), 0);
   const stations = (Object.keys(STATION_LABELS) as Station[]).map((station) => ({

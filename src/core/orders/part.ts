@@ -30,7 +30,9 @@ export type PartEvent = {
   readonly cause: SpoilageCause | null;
   /** The blank went with it: true on one part of the piece only. */
   readonly blankLost: boolean;
-  /** For 'cut': its share of the vinyl that was really cut off, minor units; left out where only the estimate is known. */
+  /**
+   * For 'cut': its share of the vinyl that was really cut off, minor units; left out where only the estimate is known.
+   */
   readonly vinylCost?: number | null;
 };
 
@@ -87,7 +89,10 @@ export function foldPart(events: readonly PartEvent[]): PartStory {
   return { state, cuts, knownCuts, knownVinyl, spoiled, blanksLost, broken };
 }
 
-/** Something is pressed on the piece's blank, and that blank is still good: pressing a part again takes no new one. Events of all its parts, in any order. */
+/**
+ * Something is pressed on the piece's blank, and that blank is still good: pressing a part again takes no new one.
+ * Events of all its parts, in any order.
+ */
 export function holdsBlank(events: readonly PartEvent[]): boolean {
   const undone = new Set(events.filter((event) => event.kind === 'undone').map((event) => event.undoes));
   const last = [...events]
@@ -107,7 +112,10 @@ export function findSlowest(states: readonly PartState[]): PartState {
   );
 }
 
-/** A piece waits at press until all its parts are weeded, and at check until all are pressed; cut and weed take parts singly. */
+/**
+ * A piece waits at press until all its parts are weeded, and at check until all are pressed; cut and weed take parts
+ * singly.
+ */
 export function findReadyParts<T extends { readonly pieceId: number; readonly state: PartState }>(
   station: Station,
   parts: readonly T[],

@@ -13,7 +13,10 @@ export type MixItem = {
   readonly perWeek: number;
 };
 export type Contribution = {
-  /** What an average piece leaves in the purse: price less fee, cash cost and what goes wrong; your hours are not paid from it. */
+  /**
+   * What an average piece leaves in the purse: price less fee, cash cost and what goes wrong; your hours are not paid
+   * from it.
+   */
   readonly each: Figure;
   readonly perWeek: Figure;
   readonly piecesPerWeek: Figure;

@@ -51,7 +51,10 @@ export type CompareWish = {
 
 export type CompareChoice = { readonly id: number; readonly name: string; readonly colourHex?: string };
 
-/** Boxes in rows for all: true shapes are laid out on the item's own roll only, and would favour it over what it is compared with. */
+/**
+ * Boxes in rows for all: true shapes are laid out on the item's own roll only, and would favour it over what it is
+ * compared with.
+ */
 const materialsOf = (basis: CompareBasis): ItemMaterials => findMaterials({ ...basis, packings: [] });
 
 export const listCompareLayers = (basis: CompareBasis): readonly MadeLayer[] =>

@@ -44,13 +44,15 @@ export const KIT_EXAMPLES: readonly KitOption[] = [
 export type Kit = {
   readonly chosen: readonly number[];
   readonly total: Figure;
-  /** What the cap leaves for blanks and vinyl. */ readonly left: Figure;
+  /** What the cap leaves for blanks and vinyl. */
+  readonly left: Figure;
 };
 export type KitWish = {
   readonly options: readonly KitOption[];
   readonly needs: readonly KitNeed[];
   readonly cap: Minor;
-  /** At least so much is to be left. */ readonly reserve: Minor;
+  /** At least so much is to be left. */
+  readonly reserve: Minor;
 };
 
 export function addUpKit(options: readonly KitOption[], chosen: readonly number[], cap: Minor): Kit {
@@ -81,9 +83,9 @@ export const listUncovered = (
 ): readonly KitNeed[] => needs.filter((need) => !chosen.some((at) => options[at]?.covers.includes(need)));
 
 /**
- * The kit of the highest grade, summed over what is needed, that stays under the cap less the reserve; of those alike, the
- * cheapest; or by `by: 'price'` simply the cheapest. Null where none does. Every way is tried that could still be better:
- * a need is covered once, by one option or a bundle.
+ * The kit of the highest grade, summed over what is needed, that stays under the cap less the reserve; of those alike,
+ * the cheapest; or by `by: 'price'` simply the cheapest. Null where none does. Every way is tried that could still be
+ * better: a need is covered once, by one option or a bundle.
  */
 export function chooseKit({ options, needs, cap, reserve }: KitWish, by: 'grade' | 'price'): Kit | null {
   const most = cap - reserve;

@@ -236,7 +236,8 @@ describe('worth buying', () => {
     expect(withMat.value).toBeCloseTo((20 + 30) / 4, 9);
     // 160 mm of 500 are cut, 60 of them for nothing, at 10.00 a m²; 100 mm cost 1.00 a m² more.
     expect(without.value).toBeCloseTo((0.03 * 1000 + 0.05 * 100) / 4, 9);
-    // Four of the plain layer lie side by side: for one or four the strip is as long, so four share the mat's load and the lead-in alike.
+    // Four of the plain layer lie side by side: for one or four the strip is as long, so four share the mat's load and
+    // the lead-in alike.
     const judged = judgeMat(
       { measurement: PLAIN_LAYER, vinyl: PLAIN_VINYL },
       4,

@@ -1,4 +1,5 @@
-// Is it worth buying: a roll instead of sheets, a better tool, a vinyl that needs no mat. Each with the number of pieces at which it turns.
+// Is it worth buying: a roll instead of sheets, a better tool, a vinyl that needs no mat. Each with the number of
+// pieces at which it turns.
 
 import { computePacksPrice, computeShipping, type Offer, type Supplier } from '../buying';
 import type { CostLayer } from '../costing';
@@ -10,7 +11,8 @@ export type PieceBox = {
   readonly acrossMm: number;
   readonly alongMm: number;
   readonly turnable: boolean;
-  /** That no cutter reaches, each side. */ readonly edgeMm: number;
+  /** That no cutter reaches, each side. */
+  readonly edgeMm: number;
 };
 export type Buy = { readonly offer: Offer; readonly supplier: Pick<Supplier, 'shipping' | 'freeFrom'> };
 
@@ -46,7 +48,10 @@ export function computeOutlay(box: PieceBox, buy: Buy, pieces: number): Figure |
 }
 
 export const MOST_PIECES = 5000;
-/** The number of pieces from which the first costs no more than the second, and never more again up to `MOST_PIECES`; null where there is none. */
+/**
+ * The number of pieces from which the first costs no more than the second, and never more again up to `MOST_PIECES`;
+ * null where there is none.
+ */
 export function findCheaperFrom(box: PieceBox, first: Buy, second: Buy): number | null {
   let from: number | null = null;
   for (let pieces = 1; pieces <= MOST_PIECES; pieces++) {
@@ -60,12 +65,19 @@ export function findCheaperFrom(box: PieceBox, first: Buy, second: Buy): number 
 }
 
 export type Tool = {
-  /** Above what is done without. */ readonly price: number;
-  /** Of your time, for each piece. */ readonly savesSeconds: number;
-  /** Of pieces that go wrong. */ readonly savesShare: number;
-  /** Pieces it lasts; null for ever. */ readonly life: number | null;
+  /** Above what is done without. */
+  readonly price: number;
+  /** Of your time, for each piece. */
+  readonly savesSeconds: number;
+  /** Of pieces that go wrong. */
+  readonly savesShare: number;
+  /** Pieces it lasts; null for ever. */
+  readonly life: number | null;
 };
-/** What a tool saves on each piece, and from how many pieces on it has paid for itself; null where it never does. `atStake`: what a spoiled piece loses. */
+/**
+ * What a tool saves on each piece, and from how many pieces on it has paid for itself; null where it never does.
+ * `atStake`: what a spoiled piece loses.
+ */
 export function judgeTool(
   tool: Tool,
   atStake: number,
@@ -117,7 +129,10 @@ export type MatWish = Pick<MatFacts, 'handlingSeconds' | 'piecesPerLoad'> &
   Pick<MatlessFacts, 'perM2' | 'leadMm' | 'leastMm'>;
 const MOST_AT_ONCE = 500;
 
-/** Both ways for so many, and the smallest number at which no mat is cheaper; null where it never is up to `MOST_AT_ONCE`. */
+/**
+ * Both ways for so many, and the smallest number at which no mat is cheaper; null where it never is up to
+ * `MOST_AT_ONCE`.
+ */
 export function judgeMat(
   layer: Pick<CostLayer, 'measurement' | 'vinyl'>,
   quantity: number,
@@ -144,14 +159,20 @@ export function judgeMat(
 }
 
 export type MatFacts = {
-  /** Of one load on a mat: its wear. */ readonly matLoad: number;
-  /** Of your time: to lay the vinyl on it, peel it off and clean it. */ readonly handlingSeconds: number;
-  /** Between two loads of this vinyl with a mat. */ readonly piecesPerLoad: number;
+  /** Of one load on a mat: its wear. */
+  readonly matLoad: number;
+  /** Of your time: to lay the vinyl on it, peel it off and clean it. */
+  readonly handlingSeconds: number;
+  /** Between two loads of this vinyl with a mat. */
+  readonly piecesPerLoad: number;
 };
 export type MatlessFacts = {
-  /** Dearer or cheaper than the other, for a m². */ readonly perM2: number;
-  /** Led in and out, mm of strip that is lost in each load. */ readonly leadMm: number;
-  /** The shortest strip the machine takes. */ readonly leastMm: number;
+  /** Dearer or cheaper than the other, for a m². */
+  readonly perM2: number;
+  /** Led in and out, mm of strip that is lost in each load. */
+  readonly leadMm: number;
+  /** The shortest strip the machine takes. */
+  readonly leastMm: number;
   readonly rollWidthMm: number;
   readonly pricePerM2: number;
 };

@@ -1,4 +1,5 @@
-// The steps that put the layers of one piece on its blank, with temperature, seconds and what is hands and what is waiting.
+// The steps that put the layers of one piece on its blank, with temperature, seconds and what is hands and what is
+// waiting.
 
 import {
   getCeiling,
@@ -71,13 +72,14 @@ const PRESS_BAND = { low: 0.85, high: 1.3 } as const;
 
 export type PlanLayer = {
   readonly vinyl: Vinyl;
-  /** Layers at one place lie on one another. */ readonly place?: string;
+  /** Layers at one place lie on one another. */
+  readonly place?: string;
 };
 type PlanInput = { readonly layers: readonly PlanLayer[]; readonly blank: Blank; readonly shop: ShopFigures };
 
 /**
- * The plan for one piece: place by place, base layer first, every layer tacked but the last of its place. One temperature
- * for all where there is one; else each place has its own. Problems: where no safe temperature exists.
+ * The plan for one piece: place by place, base layer first, every layer tacked but the last of its place. One
+ * temperature for all where there is one; else each place has its own. Problems: where no safe temperature exists.
  */
 export function planPressing({ layers, blank, shop }: PlanInput): Result<PressPlan, PressProblem> {
   const places = [...groupBy(layers, (layer) => layer.place ?? '')];
@@ -172,7 +174,9 @@ function pressLayer(input: {
 const isCovered = (vinyl: Vinyl, bareBeside: boolean): boolean =>
   vinyl.details.cover === 'always' || (vinyl.details.cover === 'when bare' && bareBeside);
 
-/** The temperature all vinyls and the blank allow: the gentlest that every vinyl sticks at; null when nothing is heated. */
+/**
+ * The temperature all vinyls and the blank allow: the gentlest that every vinyl sticks at; null when nothing is heated.
+ */
 function findSafeWindow(hot: readonly Vinyl[], blank: Blank): Result<number | null, PressProblem> {
   const ceilingC = blank.heating === 'none' ? null : getCeiling(blank);
   let lowC = -Infinity,

@@ -1,5 +1,5 @@
-// Where a piece is sold, what that takes of its price, and the price needed there. Fee models of the usual shapes: shares,
-// fixed parts, tiers, a fee of the payment, of advertising that brings some of the sales, of a stall's day.
+// Where a piece is sold, what that takes of its price, and the price needed there. Fee models of the usual shapes:
+// shares, fixed parts, tiers, a fee of the payment, of advertising that brings some of the sales, of a stall's day.
 
 import type { ItemCost } from '../costing';
 import {
@@ -198,8 +198,8 @@ const TOLERANCE = 1e-6;
 
 /**
  * The lowest price with the channel's ending that reaches the goal there. What is left rises with the price but for the
- * rounding of fees to cents, so it is looked for by halving, and then cent by cent. Problem: the channel takes more of each
- * unit of price than the goal leaves.
+ * rounding of fees to cents, so it is looked for by halving, and then cent by cent. Problem: the channel takes more of
+ * each unit of price than the goal leaves.
  */
 export function priceOnChannel(goal: ChannelGoal, cost: ItemCost, channel: Channel): Result<Figure, ChannelProblem> {
   const share = goal.kind === 'margin' ? goal.share : 0;

@@ -164,7 +164,10 @@ function priceForAmount(
 
 const TOLERANCE = 1e-6;
 
-/** The fee is rounded to the cent, so the exact solution can be a cent or two off: go down while it holds, up until it does. */
+/**
+ * The fee is rounded to the cent, so the exact solution can be a cent or two off: go down while it holds, up until it
+ * does.
+ */
 function lowestPrice(near: number, holds: (candidate: number) => boolean): Minor {
   let price = Math.ceil(near - TOLERANCE);
   while (price > 0 && holds(price - 1)) price--;
@@ -178,10 +181,14 @@ export type DiscountReading = {
   readonly share: number;
   readonly price: Figure;
   readonly hourEarns: Figure | null;
-  /** You would pay to work. */ readonly belowFloor: boolean;
+  /** You would pay to work. */
+  readonly belowFloor: boolean;
 };
 
-/** What a discount leaves: the price less it, up to the cent, and what an hour earns then. `share` from 0 to 1; below 0 it is a surcharge, as for a rush. */
+/**
+ * What a discount leaves: the price less it, up to the cent, and what an hour earns then. `share` from 0 to 1; below 0
+ * it is a surcharge, as for a rush.
+ */
 export function readDiscount(share: number, price: Minor, cost: ItemCost, shop: ShopFigures): DiscountReading {
   const left = minor(Math.ceil(price * (1 - share) - TOLERANCE));
   const reading = readPrice(left, cost, shop);

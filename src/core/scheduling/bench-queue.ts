@@ -74,7 +74,10 @@ export type NextActions<T extends BenchPart> = {
   readonly press: Batch<T> | null;
 };
 
-/** The next batch for the cutter, the press and free hands (weeding or checking), by due day; what is nearly done goes first. */
+/**
+ * The next batch for the cutter, the press and free hands (weeding or checking), by due day; what is nearly done goes
+ * first.
+ */
 export function proposeNext<T extends BenchPart>(parts: readonly T[]): NextActions<T> {
   const at = Object.fromEntries(
     STATIONS.map((station) => [station, gatherBatches(station, parts)[0] ?? null]),

@@ -1,4 +1,5 @@
-// Which loads to cut on a day: everything of a vinyl that waits goes together, since each change of vinyl costs a set-up.
+// Which loads to cut on a day: everything of a vinyl that waits goes together, since each change of vinyl costs a
+// set-up.
 
 import { groupBy } from '../units';
 
@@ -18,14 +19,16 @@ export type DayLoad<P extends LoadPart> = {
   readonly vinylId: number;
   readonly parts: readonly P[];
   readonly dueDay: string;
-  /** Loading and cutting. */ readonly seconds: number;
-  /** There is time for it in what is left of the day. */ readonly today: boolean;
+  /** Loading and cutting. */
+  readonly seconds: number;
+  /** There is time for it in what is left of the day. */
+  readonly today: boolean;
 };
 
 /**
- * Fewest loads: one of each vinyl, with every part of it that waits, whichever order it is of. The one with the part that is due first comes first,
- * then the one with more parts due by then. `freeSeconds`: what is left of the day; the first load that there is stock for is
- * always for today, and one without stock never.
+ * Fewest loads: one of each vinyl, with every part of it that waits, whichever order it is of. The one with the part
+ * that is due first comes first, then the one with more parts due by then. `freeSeconds`: what is left of the day; the
+ * first load that there is stock for is always for today, and one without stock never.
  */
 export function proposeLoads<P extends LoadPart>(
   parts: readonly P[],

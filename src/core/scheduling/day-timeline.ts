@@ -1,4 +1,5 @@
-// The rest of the day laid out on three tracks: what the cutter, the hands and the press would do if all goes as estimated.
+// The rest of the day laid out on three tracks: what the cutter, the hands and the press would do if all goes as
+// estimated.
 
 import type { Station } from '../orders';
 
@@ -30,8 +31,8 @@ const STATION_TRACKS: Readonly<Record<Station, Track>> = {
 export const getTrack = (station: Station): Track => STATION_TRACKS[station];
 
 /**
- * Planned blocks from `fromMs` on, jobs by due day, each through cut, weed, press and check in turn. The person works at
- * one thing at a time (loading, weeding, pressing, checking); the cutter runs on alone after it was loaded.
+ * Planned blocks from `fromMs` on, jobs by due day, each through cut, weed, press and check in turn. The person works
+ * at one thing at a time (loading, weeding, pressing, checking); the cutter runs on alone after it was loaded.
  */
 export function planTimeline(input: {
   readonly jobs: readonly TimelineJob[];

@@ -1,4 +1,5 @@
-// The earliest day that can be promised: what is waiting comes first, material has to be there, and only working hours count.
+// The earliest day that can be promised: what is waiting comes first, material has to be there, and only working hours
+// count.
 
 import type { ShopFigures } from '../materials';
 import { figure, type Figure } from '../units';

@@ -1,5 +1,5 @@
-// Stock as a ledger: lots, and lines that add to them or take from them. Nothing is ever changed or taken away; what lies
-// on the shelf is the sum. No lot can go below nothing.
+// Stock as a ledger: lots, and lines that add to them or take from them. Nothing is ever changed or taken away; what
+// lies on the shelf is the sum. No lot can go below nothing.
 
 import { fail, figure, roundMoney, succeed, type Figure, type Result } from '../units';
 
@@ -45,7 +45,8 @@ export type StockLine = {
   readonly lotId: number;
   readonly atMs: number;
   readonly cause: StockCause;
-  /** mm or count, never 0; what is taken is negative. */ readonly quantity: number;
+  /** mm or count, never 0; what is taken is negative. */
+  readonly quantity: number;
 };
 export type LineDraft = Omit<StockLine, 'atMs'>;
 
@@ -63,8 +64,8 @@ export const sumLines = (lines: readonly Pick<StockLine, 'quantity'>[]): number 
   Math.round(lines.reduce((sum, line) => sum + line.quantity * 10, 0)) / 10;
 
 /**
- * The line as it may be booked on a lot that has `left`. Problems: takes more than there is, adds by a cause that takes,
- * part of a piece, or nothing at all.
+ * The line as it may be booked on a lot that has `left`. Problems: takes more than there is, adds by a cause that
+ * takes, part of a piece, or nothing at all.
  */
 export function checkLine(lot: Pick<Lot, 'form'>, left: number, draft: LineDraft): Result<LineDraft, BookingProblem> {
   const quantity = toBookable(lot.form, draft.quantity);

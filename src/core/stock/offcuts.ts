@@ -48,7 +48,10 @@ const soundRegion = (shape: OffcutShape, spots: readonly SpoiledSpot[]): Region 
 export const computeOffcutArea = (shape: OffcutShape, spots: readonly SpoiledSpot[] = []): number =>
   computeRegionArea(soundRegion(shape, spots));
 
-/** The spots that a piece takes along, cut out of an offcut along `piece` (in the offcut's coordinates), in coordinates of its own. */
+/**
+ * The spots that a piece takes along, cut out of an offcut along `piece` (in the offcut's coordinates), in coordinates
+ * of its own.
+ */
 export function listSpoiledSpotsOn(piece: Polyline, spots: readonly SpoiledSpot[]): readonly SpoiledSpot[] {
   const box = boundPoints([piece]),
     own = makeRegion([piece]);
@@ -89,9 +92,9 @@ export type Fit = { readonly x: number; readonly y: number; readonly turned: boo
 const SLACK_MM2 = 0.01;
 
 /**
- * Where an upright rectangle lies inside the shape, turned by a quarter only where `turnable`; null when nowhere. An upright
- * rectangle that fits can be pushed left and up until it touches, so that positions at the corners' coordinates are enough
- * for shapes of upright edges; for slanted ones a place may be missed. Clear of spoiled spots.
+ * Where an upright rectangle lies inside the shape, turned by a quarter only where `turnable`; null when nowhere. An
+ * upright rectangle that fits can be pushed left and up until it touches, so that positions at the corners' coordinates
+ * are enough for shapes of upright edges; for slanted ones a place may be missed. Clear of spoiled spots.
  */
 export function fitRectangle(
   shape: OffcutShape,

@@ -5,7 +5,9 @@ import { figure, MM2_PER_M2, type Figure, COUNT_NOISE } from '../units';
 export type PriceBasis = 'shelf' | 'oldest' | 'latest' | 'offer';
 export const PRICE_BASES: readonly PriceBasis[] = ['shelf', 'oldest', 'latest', 'offer'];
 
-/** A lot that was bought: how much of it is left, mm² of its whole width or pieces, and what one m² or piece of it cost. */
+/**
+ * A lot that was bought: how much of it is left, mm² of its whole width or pieces, and what one m² or piece of it cost.
+ */
 export type PricedLot = {
   readonly label: string;
   readonly receivedAtMs: number;
@@ -16,9 +18,10 @@ export type PricedOffer = { readonly id: number; readonly label: string; readonl
 export type Prices = { readonly lots: readonly PricedLot[]; readonly offers: readonly PricedOffer[] };
 
 /**
- * The price of a m² or a piece when `needed` (mm², or pieces) are taken, in minor units, not rounded. Oldest first: what
- * the shelf has not is calculated at the newest lot's price. Null where the shelf's price is to be used: it is asked for, or
- * nothing was bought or is offered. An offer is the chosen one where it is among `chosenOffers`, else the cheapest.
+ * The price of a m² or a piece when `needed` (mm², or pieces) are taken, in minor units, not rounded. Oldest first:
+ * what the shelf has not is calculated at the newest lot's price. Null where the shelf's price is to be used: it is
+ * asked for, or nothing was bought or is offered. An offer is the chosen one where it is among `chosenOffers`, else the
+ * cheapest.
  */
 export function choosePrice(
   prices: Prices,

@@ -9,7 +9,10 @@ export type RollProblem =
     }
   | { readonly kind: 'less-than-core' };
 
-/** Length = (weight − core) ÷ (grammage × width). Grams, g/m² with its backing, mm; each from above 0, the core's weight from 0. */
+/**
+ * Length = (weight − core) ÷ (grammage × width). Grams, g/m² with its backing, mm; each from above 0, the core's weight
+ * from 0.
+ */
 export function computeLengthByWeight(input: {
   readonly grams: number;
   readonly coreGrams: number;
@@ -36,8 +39,8 @@ export function computeLengthByWeight(input: {
 }
 
 /**
- * Length = π (D² − d²) ÷ 4t: the area of the wound ring is that of the strip seen from its edge. Diameters and thickness
- * (vinyl with its backing) in mm, all above 0.
+ * Length = π (D² − d²) ÷ 4t: the area of the wound ring is that of the strip seen from its edge. Diameters and
+ * thickness (vinyl with its backing) in mm, all above 0.
  */
 export function computeLengthByDiameter(input: {
   readonly diameterMm: number;

@@ -4,10 +4,12 @@ import { figure, type Figure } from '../units';
 
 type SupplyFacts = {
   readonly label: string;
-  /** What its life is counted in; null for what is simply used up. */ readonly wears:
-    'uses' | 'presses' | 'loads' | 'metres' | null;
-  /** Ordinary life. */ readonly life: number | null;
-  /** Its life can be brought back a little by cleaning it. */ readonly cleanable: boolean;
+  /** What its life is counted in; null for what is simply used up. */
+  readonly wears: 'uses' | 'presses' | 'loads' | 'metres' | null;
+  /** Ordinary life. */
+  readonly life: number | null;
+  /** Its life can be brought back a little by cleaning it. */
+  readonly cleanable: boolean;
 };
 
 /** Lives are ordinary trade figures, as defaults for a new supply. */
@@ -49,14 +51,18 @@ export type Wear = {
   readonly fittedAtMs: number;
   readonly worn: Figure;
   readonly left: Figure;
-  /** Of its life that is spent, 0 and up. */ readonly share: number;
+  /** Of its life that is spent, 0 and up. */
+  readonly share: number;
   readonly due: boolean;
 };
 
 /** From this share of its life on the next one should be at hand. */
 const DUE_SHARE = 0.9;
 
-/** How worn the one in use is: lines since the last one was fitted. Null while none is, or where nothing wears. Lines by time. */
+/**
+ * How worn the one in use is: lines since the last one was fitted. Null while none is, or where nothing wears. Lines by
+ * time.
+ */
 export function computeWear(supply: Pick<Supply, 'kind' | 'life'>, lines: readonly WearLine[]): Wear | null {
   const { wears } = getSupplyFacts(supply.kind);
   const start = lines.map((line) => line.kind).lastIndexOf('fitted');

@@ -34,11 +34,15 @@ export function computeCover(free: Figure, weekly: Figure | null): Figure | null
 }
 
 export type Minimum = {
-  /** Usable mm² or pieces. */ readonly amount: number | null;
+  /** Usable mm² or pieces. */
+  readonly amount: number | null;
   readonly coverWeeks: number | null;
 };
 
-/** What should always be there: the amount, or so many weeks of use, whichever is more. Null where neither says anything yet. */
+/**
+ * What should always be there: the amount, or so many weeks of use, whichever is more. Null where neither says anything
+ * yet.
+ */
 export function computeMinimum(
   minimum: Minimum | undefined,
   weekly: Figure | null,

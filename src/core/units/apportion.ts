@@ -1,4 +1,5 @@
-// The one place where money is rounded: a total is rounded once, and its parts are shared out so that they add up to it.
+// The one place where money is rounded: a total is rounded once, and its parts are shared out so that they add up to
+// it.
 
 import { assert, minor, type Minor } from './quantity';
 

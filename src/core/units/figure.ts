@@ -1,4 +1,5 @@
-// A number with its working: what it is, where it came from, and what it was made of. Screens show it, never recompute it.
+// A number with its working: what it is, where it came from, and what it was made of. Screens show it, never recompute
+// it.
 
 export type Unit =
   | 'money' // whole or exact minor units

@@ -1,4 +1,5 @@
-// How measures are shown and read: one formatter for lengths, temperatures, money and times. Decides wording of numbers only.
+// How measures are shown and read: one formatter for lengths, temperatures, money and times. Decides wording of numbers
+// only.
 
 import { getMoneyDigits, toMajor, toPercent } from './major';
 import { MM_PER_INCH, toFahrenheit, MM2_PER_CM2, MM2_PER_M2, SECONDS_PER_HOUR } from './quantity';

@@ -1,4 +1,5 @@
-// What counts as the same: one tolerance for each meaning. Binary fractions never add up quite; these say how far that may go.
+// What counts as the same: one tolerance for each meaning. Binary fractions never add up quite; these say how far that
+// may go.
 
 /** Lengths that differ by no more are the same, mm: what sums of many lengths leave. */
 export const LENGTH_NOISE_MM = 1e-6;

@@ -1,4 +1,5 @@
-// The tables, a file for each aggregate. What people edit has a version; facts that happen (events, sessions, the ledger) are only ever added.
+// The tables, a file for each aggregate. What people edit has a version; facts that happen (events, sessions, the
+// ledger) are only ever added.
 
 export * from './shop';
 export * from './shelf';

@@ -27,7 +27,9 @@ export const items = sqliteTable(
       .notNull()
       .default(0 as Minor),
     artworkRun: integer('artwork_run').notNull().default(1),
-    /** Options, variants, what else goes into it; always written and read whole. Only what differs from a plain item. */
+    /**
+     * Options, variants, what else goes into it; always written and read whole. Only what differs from a plain item.
+     */
     details: storedJson<Partial<ItemDetails>>('details').notNull().default({}),
     /** What one cost when it was last looked at and agreed to; null where it could not be told. */
     acceptedCost: storedJson<AcceptedCost>('accepted_cost'),

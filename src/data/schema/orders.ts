@@ -32,7 +32,10 @@ export const orders = sqliteTable(
     agreed: money('agreed').notNull(),
     note: text('note').notNull(),
     placedAtMs: integer('placed_at_ms').notNull(),
-    /** Follows from the order's events (handed over or cancelled); kept so that the open ones are found without reading all. */
+    /**
+     * Follows from the order's events (handed over or cancelled); kept so that the open ones are found without reading
+     * all.
+     */
     closedAtMs: integer('closed_at_ms'),
     version: version(),
   },

@@ -22,7 +22,8 @@ import { StepList } from './StepList';
 type Props = {
   readonly desk: Desk;
   readonly file: PreparedFile;
-  /** The findings are those of what is shown. */ readonly checked: boolean;
+  /** The findings are those of what is shown. */
+  readonly checked: boolean;
   readonly text: string | null;
   readonly vinyls: readonly VinylView[];
   readonly nameOf: (layer: string) => string;

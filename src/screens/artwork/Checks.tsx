@@ -10,7 +10,8 @@ import { Why } from '../shared/Why';
 type Props = {
   readonly checked: boolean;
   readonly findings: readonly Finding[];
-  /** Of the drawing, mm. */ readonly widthMm: number;
+  /** Of the drawing, mm. */
+  readonly widthMm: number;
   readonly leftOut: readonly LeftOut[];
   readonly gradients: number;
   readonly sizeStated: boolean;

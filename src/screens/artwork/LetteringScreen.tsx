@@ -63,7 +63,8 @@ function Lettering() {
     setSaving(true);
     try {
       let id = 0;
-      // One after another: where one is refused, those before it are saved, and the rest can be saved once it is mended.
+      // One after another: where one is refused, those before it are saved, and the rest can be saved once it is
+      // mended.
       for (const { text, answer } of texts.slice(saved)) {
         if (!answer.ok) throw new ApiError('invalid', `${text}: ${describeLetterProblem(answer.problem)}`);
         const { svg, widthMm } = fitWidth(answer.value, form.list ? form.widestMm : null);

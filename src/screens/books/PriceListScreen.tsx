@@ -1,4 +1,5 @@
-// Books, the price list: what each item has to cost on each channel for the goal, and which items earn less than your hour.
+// Books, the price list: what each item has to cost on each channel for the goal, and which items earn less than your
+// hour.
 
 import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';

@@ -1,4 +1,5 @@
-// Worth buying? A roll or sheets, a tool, a vinyl that needs no mat: each in one sentence, with the number at which it turns.
+// Worth buying? A roll or sheets, a tool, a vinyl that needs no mat: each in one sentence, with the number at which it
+// turns.
 
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';

@@ -3,7 +3,8 @@
 import Button from '@mui/material/Button';
 import type { Placement } from '../../core/nesting';
 import { placementKey } from '../../core/orders';
-import { nameOf, type LoadState } from './use-load';
+import { nameOf } from './load-edits';
+import { type LoadState } from './use-load';
 
 type Props = {
   readonly state: LoadState;

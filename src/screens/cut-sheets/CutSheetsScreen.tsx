@@ -1,4 +1,5 @@
-// Cut sheets: what waits of each vinyl, laid out on the stock in hand so that least is wasted; then cut, booked, and the rest saved.
+// Cut sheets: what waits of each vinyl, laid out on the stock in hand so that least is wasted; then cut, booked, and
+// the rest saved.
 
 import Button from '@mui/material/Button';
 import { enqueueSnackbar } from 'notistack';

@@ -1,4 +1,5 @@
-// The day's loads, proposed: everything of a vinyl together, what is due first in front; laid out one after another and saved.
+// The day's loads, proposed: everything of a vinyl together, what is due first in front; laid out one after another and
+// saved.
 
 import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
@@ -16,7 +17,7 @@ import { useSettings } from '../shared/settings';
 import { makeJob, marginsOf, orderStock, toStock } from '../../core/orders';
 import { sourceOf, toCutPieces, toCutSheet, type Laid } from './cut-load';
 import { loadShapes } from './load-shapes';
-import { isShorter, SEED } from './use-load';
+import { isShorter, SEED } from './load-reading';
 
 /** Each load is bettered for so long before the next is begun. */
 const EACH_SECONDS = 8;

@@ -10,7 +10,8 @@ import type { Group } from './cut-load';
 import { drawSheetMarks, placementsOn, toLoadFacts } from './export-load';
 import { SheetLeftovers } from './SheetLeftovers';
 import { SheetView } from './SheetView';
-import { nameOf, type LoadState } from './use-load';
+import { nameOf } from './load-edits';
+import { type LoadState } from './use-load';
 
 type Props = {
   readonly state: LoadState;

@@ -18,7 +18,8 @@ type Props = {
   readonly marks: DrawnMarks;
   readonly byPart: ReadonlyMap<number, WaitingPart>;
   readonly colour: string;
-  /** What is saved of it afterwards. */ readonly leftover: Leftover | null;
+  /** What is saved of it afterwards. */
+  readonly leftover: Leftover | null;
   readonly nameOf: (placement: Placement) => string;
   readonly chosen: Placement | null;
   readonly locked: ReadonlySet<string>;
@@ -26,7 +27,10 @@ type Props = {
   readonly onChoose: (placement: Placement | null) => void;
   readonly onMove: (placement: Placement, dxMm: number, dyMm: number) => void;
 };
-/** On a sheet that is drawn as wide as the page at this length; longer ones have larger letters, so that they are read as well. */
+/**
+ * On a sheet that is drawn as wide as the page at this length; longer ones have larger letters, so that they are read
+ * as well.
+ */
 const RULER_AT_MM = 420,
   RULER_MM = 14,
   TICK_MM = 50;

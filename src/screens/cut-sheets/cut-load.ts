@@ -1,4 +1,5 @@
-// A load as a screen holds it: from waiting parts to pieces, and to what is saved of it; no drawing and no talking to anybody here.
+// A load as a screen holds it: from waiting parts to pieces, and to what is saved of it; no drawing and no talking to
+// anybody here.
 
 import type { CutShape, Inside, Marks, NestLayout, NestOptions, NestStock } from '../../core/nesting';
 import {
@@ -25,7 +26,8 @@ export type Laid = {
   readonly choices: readonly LotChoice[];
   readonly options: NestOptions;
   readonly setup: Setup;
-  /** To see how many go on it: parts that nobody ordered. */ readonly counting: boolean;
+  /** To see how many go on it: parts that nobody ordered. */
+  readonly counting: boolean;
 };
 
 export const sourceOf = ({ artworkId, layerIndex, widthMm, mirrored }: WaitingPart): CutSource => ({
@@ -42,7 +44,10 @@ export const toLaidLoad = ({ job, layout, choices, setup }: Laid): LaidLoad => (
   gapMm: setup.gapMm,
 });
 
-/** The parts as pieces to cut, the first due first; `loose` by their source fall into islands. `suffix` tells them from others of their kind on the sheet. */
+/**
+ * The parts as pieces to cut, the first due first; `loose` by their source fall into islands. `suffix` tells them from
+ * others of their kind on the sheet.
+ */
 export function toCutPieces(
   parts: readonly WaitingPart[],
   shapes: ReadonlyMap<string, CutShape>,

@@ -4,7 +4,9 @@ import { choiceOf, keyOfSource } from '../../core/orders';
 import { toLaidLoad, type Laid } from './cut-load';
 import type { LoadInput } from './use-load';
 
-/** Whether something else is asked for than what is laid out. Marks that need no room are drawn as they are asked for. */
+/**
+ * Whether something else is asked for than what is laid out. Marks that need no room are drawn as they are asked for.
+ */
 export function isStale(laid: Laid, { parts, stock, setup, loose }: LoadInput): boolean {
   return (
     needsOtherRoom(laid, setup) ||

@@ -2,7 +2,8 @@
 
 import type { Placement } from '../../core/nesting';
 import { useKeys } from '../shared/keys';
-import { turnAboutMiddle, type LoadState } from './use-load';
+import { turnAboutMiddle } from './load-edits';
+import { type LoadState } from './use-load';
 
 const STEP_MM = 1;
 const FINE_STEP_MM = 0.1;

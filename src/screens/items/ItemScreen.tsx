@@ -1,4 +1,5 @@
-// One item: a blank, a placement of a drawing, a vinyl for each layer; what it costs, and what to ask. Calculated as you type.
+// One item: a blank, a placement of a drawing, a vinyl for each layer; what it costs, and what to ask. Calculated as
+// you type.
 
 import { yupResolver } from '@hookform/resolvers/yup';
 import Button from '@mui/material/Button';

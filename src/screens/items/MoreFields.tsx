@@ -1,4 +1,5 @@
-// What an item may have besides: options, variants, things for each piece, stones, own minutes, and what material is calculated at.
+// What an item may have besides: options, variants, things for each piece, stones, own minutes, and what material is
+// calculated at.
 
 import '@mui/material/Button';
 import '@mui/material/MenuItem';

@@ -11,7 +11,8 @@ type Props = {
   readonly unit?: string;
   readonly least?: number;
   readonly whole?: boolean;
-  /** Whether the label stands beside it; else it is only read out. */ readonly shown?: boolean;
+  /** Whether the label stands beside it; else it is only read out. */
+  readonly shown?: boolean;
 };
 
 export function NumberInput({ label, value, onChange, unit, least = 0, whole = false, shown = false }: Props) {

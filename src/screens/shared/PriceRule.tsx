@@ -179,7 +179,9 @@ function placeMarks(marks: readonly RuleMark[], scale: (value: number) => number
   return placed;
 }
 
-/** Words over words are worst; a line runs from its row down to the axis and may pass through the words of lower rows. */
+/**
+ * Words over words are worst; a line runs from its row down to the axis and may pass through the words of lower rows.
+ */
 function countCrossings(a: Placed, b: Placed): number {
   const words = a.row === b.row && a.from < b.to && b.from < a.to ? 100 : 0;
   const through = (line: Placed, text: Placed) =>

@@ -1,4 +1,5 @@
-// The body of a long table: only the rows in sight are drawn, with room kept above and below for the rest. Short ones are drawn whole.
+// The body of a long table: only the rows in sight are drawn, with room kept above and below for the rest. Short ones
+// are drawn whole.
 
 import { useWindowVirtualizer } from '@tanstack/react-virtual';
 import { useLayoutEffect, useRef, useState, type ReactNode } from 'react';
@@ -11,9 +12,11 @@ const FIRST_SIGHT = { width: 1280, height: 1000 } as const;
 type Props = {
   readonly count: number;
   readonly columns: number;
-  /** Height of the row, px, as near as it can be told. */ readonly heightOf: (index: number) => number;
+  /** Height of the row, px, as near as it can be told. */
+  readonly heightOf: (index: number) => number;
   readonly render: (index: number) => ReactNode;
-  /** Shown where there are no rows. */ readonly empty: ReactNode;
+  /** Shown where there are no rows. */
+  readonly empty: ReactNode;
 };
 
 export function VirtualBody(props: Props) {

@@ -11,7 +11,8 @@ export function Working({
   doing,
   asking,
 }: {
-  /** As in "Measuring". */ readonly doing: string;
+  /** As in "Measuring". */
+  readonly doing: string;
   readonly asking: Asking;
 }) {
   const [slow, setSlow] = useState(false);

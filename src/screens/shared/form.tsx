@@ -11,7 +11,8 @@ import { fromMajor, printMajor, MM_PER_INCH, parseNumber, toCelsius, toFahrenhei
 import { ApiError, callApi } from './api';
 import { useSettings } from './settings';
 
-// eslint-disable-next-line @typescript-eslint/no-explicit-any -- the transformed values differ by schema and are not read here
+// eslint-disable-next-line @typescript-eslint/no-explicit-any -- the transformed values differ by schema and are not
+// read here
 type Form<T extends FieldValues> = UseFormReturn<T, any, any>;
 type FieldProps<T extends FieldValues> = {
   readonly form: Form<T>;
@@ -120,7 +121,10 @@ export function Choice<T extends FieldValues>({
   );
 }
 
-/** A number shown in one measure and kept in another. What can't be read as a number is kept as typed, so that it can be mended. */
+/**
+ * A number shown in one measure and kept in another. What can't be read as a number is kept as typed, so that it can be
+ * mended.
+ */
 function ConvertedField<T extends FieldValues>({
   form,
   name,
@@ -219,7 +223,10 @@ export type Save = {
   readonly failure: string | null;
 };
 
-/** Sends a checked form. An error of a field goes to that field, any other stands above the button; nothing typed is lost. */
+/**
+ * Sends a checked form. An error of a field goes to that field, any other stands above the button; nothing typed is
+ * lost.
+ */
 export function useSave<T extends FieldValues, Answer>({
   form,
   method,

@@ -5,12 +5,16 @@ import { useEffect, useRef, useState } from 'react';
 
 export type Asking = {
   readonly busy: boolean;
-  /** Stopped by the user: there is no answer to what is wished for now. */ readonly stopped: boolean;
+  /** Stopped by the user: there is no answer to what is wished for now. */
+  readonly stopped: boolean;
   readonly stop: () => void;
   readonly again: () => void;
 };
 
-/** `wish` null asks nothing. `ask` and `take` may differ from render to render: those of the time of asking and answering count. */
+/**
+ * `wish` null asks nothing. `ask` and `take` may differ from render to render: those of the time of asking and
+ * answering count.
+ */
 export function useLatest<Answer>(
   wish: string | null,
   settleMs: number,

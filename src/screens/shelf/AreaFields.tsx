@@ -1,4 +1,5 @@
-// Where on a blank something can be put: each area with its size, what it is measured from, and what lies in the way; drawn to scale.
+// Where on a blank something can be put: each area with its size, what it is measured from, and what lies in the way;
+// drawn to scale.
 
 import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';

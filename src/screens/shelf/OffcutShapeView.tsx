@@ -10,11 +10,10 @@ type Props = {
   readonly colourHex: string;
   readonly placed?: Placed;
   readonly size?: number;
-  /** Instead of the lot's own, while they are marked. */ readonly spots?: readonly SpoiledSpot[];
-  /** Told where it is clicked, mm from its top left. */ readonly onPick?: (at: {
-    readonly x: number;
-    readonly y: number;
-  }) => void;
+  /** Instead of the lot's own, while they are marked. */
+  readonly spots?: readonly SpoiledSpot[];
+  /** Told where it is clicked, mm from its top left. */
+  readonly onPick?: (at: { readonly x: number; readonly y: number }) => void;
 };
 
 export function OffcutShapeView({ lot, colourHex, placed, size = 84, spots = lot.spoiledSpots, onPick }: Props) {

@@ -23,7 +23,10 @@ const tooMuch = () =>
 /** The steps of an artwork, or a width in mm for a drawing that has none of its own yet. */
 export type MeasureWish = { readonly steps: readonly PrepStep[] } | { readonly widthMm: number };
 
-/** The measurement of an SVG file after its steps. @throws ShopError 'unreadable' in words, or 'busy' when it takes too long. */
+/**
+ * The measurement of an SVG file after its steps. @throws ShopError 'unreadable' in words, or 'busy' when it takes too
+ * long.
+ */
 export async function measureFile(bytes: Uint8Array, wish: MeasureWish): Promise<MeasuredFile> {
   if (bytes.length > FILE_LIMIT_BYTES)
     throw new ShopError(

@@ -1,5 +1,5 @@
-// What finished work takes from the stock: the strip that was cut off each roll, the blanks that were pressed. Oldest lots
-// first. What the book does not have is not taken, but told: then the book is wrong, and wants a count.
+// What finished work takes from the stock: the strip that was cut off each roll, the blanks that were pressed. Oldest
+// lots first. What the book does not have is not taken, but told: then the book is wrong, and wants a count.
 
 import { computeStripNeed } from '../../core/costing/index';
 import { keyOf, takeFirstIn } from '../../core/stock/index';
@@ -16,10 +16,14 @@ import { nameThings } from '../stock/things';
 type Wanted = {
   readonly key: string;
   readonly quantity: number;
-  /** Rolls narrower than this did not hold it; 0 for blanks. */ readonly leastWidthMm: number;
+  /** Rolls narrower than this did not hold it; 0 for blanks. */
+  readonly leastWidthMm: number;
 };
 
-/** Things of which nothing lies on the shelf are let be: not every shop keeps its book of everything. Call it inside a transaction. */
+/**
+ * Things of which nothing lies on the shelf are let be: not every shop keeps its book of everything. Call it inside a
+ * transaction.
+ */
 export function bookBenchStock(
   shop: ShopContext,
   work: { readonly id: number; readonly station: Station },
@@ -112,7 +116,10 @@ function listBlanks(shop: ShopContext, orders: readonly ReadOrder[], parts: read
   });
 }
 
-/** Gives back what work took for parts whose step is taken back: `undone` of its `all` parts. Call it inside a transaction. */
+/**
+ * Gives back what work took for parts whose step is taken back: `undone` of its `all` parts. Call it inside a
+ * transaction.
+ */
 export function returnBenchStock(shop: ShopContext, sessionId: number, undone: number, all: number): void {
   const booked = [...groupBy(loadLinesOfSession(shop.db, [sessionId]), (line) => line.lotId)].map(([lotId, lines]) => ({
     lot: findLot(shop.db, lotId)!,

@@ -72,7 +72,10 @@ export function startSession(shop: ShopContext, input: InferType<typeof startSes
   });
 }
 
-/** Stops the clock. 'done' moves the parts on that are still where they were; 'paused' keeps the minutes only; 'discarded' drops them. */
+/**
+ * Stops the clock. 'done' moves the parts on that are still where they were; 'paused' keeps the minutes only;
+ * 'discarded' drops them.
+ */
 export function finishSession(
   shop: ShopContext,
   id: number,
@@ -110,7 +113,10 @@ export function finishSession(
   });
 }
 
-/** Marks parts as spoiled: they go back to be cut. With the blank lost, whatever was pressed on it has to be made again too. */
+/**
+ * Marks parts as spoiled: they go back to be cut. With the blank lost, whatever was pressed on it has to be made again
+ * too.
+ */
 export function spoilParts(shop: ShopContext, input: InferType<typeof spoilInput>): { eventIds: readonly number[] } {
   return inTransaction(shop.db, () => {
     const orders = readOrdersOf(shop, input.partIds);

@@ -1,4 +1,5 @@
-// What has to be bought: what open orders need beyond what is there, what lies below its minimum, and what is added by hand.
+// What has to be bought: what open orders need beyond what is there, what lies below its minimum, and what is added by
+// hand.
 
 import type { Need } from '../../core/buying';
 import { countDays } from '../../core/scheduling';

@@ -1,4 +1,5 @@
-// All offers side by side, looked through a page at a time. What is worked out of them is kept until something it rests on changes.
+// All offers side by side, looked through a page at a time. What is worked out of them is kept until something it rests
+// on changes.
 
 import { computeUnitPrices, type Supplier } from '../../core/buying';
 import { loadOffers, loadSuppliers, readOfferStamp, type StoredSupplier } from '../../data/offer-store';
@@ -21,7 +22,8 @@ export const OFFER_PAGE = 60;
 
 type Entry = {
   readonly view: OfferView;
-  /** Lower case: name, article and what the parts are called. */ readonly text: string;
+  /** Lower case: name, article and what the parts are called. */
+  readonly text: string;
 };
 type Index = {
   readonly stamp: string;
@@ -33,7 +35,8 @@ const indexes = new WeakMap<ShopContext['db'], Index>();
 
 function readIndex(shop: ShopContext, suppliers: readonly StoredSupplier[]): Index {
   const { figures } = getShop(shop);
-  // The colours of a bundle that are of use: those open orders or minimums ask for; of a pack with none of these, all that the shelf knows.
+  // The colours of a bundle that are of use: those open orders or minimums ask for; of a pack with none of these, all
+  // that the shelf knows.
   const needed = new Set(loadOpenNeeds(shop).flatMap((need) => need.accepts));
   const stamp = JSON.stringify([
     readOfferStamp(shop.db),

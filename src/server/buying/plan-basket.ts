@@ -54,7 +54,10 @@ function acceptAlike(shop: ShopContext, needs: readonly OpenNeed[], grade: Grade
   });
 }
 
-/** How long the solver looks: for a first answer, which may still be in doubt by some cents; when the proof is asked for; for each plain order beside it. */
+/**
+ * How long the solver looks: for a first answer, which may still be in doubt by some cents; when the proof is asked
+ * for; for each plain order beside it.
+ */
 const FIRST_ANSWER_S = 1.3;
 const THOROUGH_S = 60;
 const PLAIN_S = 0.3;

@@ -1,4 +1,5 @@
-// Orders to suppliers: placed, sent as CSV, PDF or a mail, and received against, in part or damaged, into lots of their own.
+// Orders to suppliers: placed, sent as CSV, PDF or a mail, and received against, in part or damaged, into lots of their
+// own.
 
 import type { InferType } from 'yup';
 import { inTransaction } from '../../data/database';

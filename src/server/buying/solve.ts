@@ -1,5 +1,5 @@
-// Solves integer programmes in a thread, so that the shop goes on answering meanwhile. The thread is kept for a while: a
-// solver that has run before is several times as fast.
+// Solves integer programmes in a thread, so that the shop goes on answering meanwhile. The thread is kept for a while:
+// a solver that has run before is several times as fast.
 
 import { join } from 'node:path';
 import { Worker } from 'node:worker_threads';
@@ -30,7 +30,9 @@ function endThread(): void {
   kept = null;
 }
 
-/** A solver that gives the best it has after `limitS` seconds. @throws ShopError 'busy' when it does not answer at all. */
+/**
+ * A solver that gives the best it has after `limitS` seconds. @throws ShopError 'busy' when it does not answer at all.
+ */
 export const makeSolver =
   (limitS: number): Solver =>
   (programme) => {

@@ -1,5 +1,5 @@
-// A load that was laid out is cut: its parts move on, the strip or sheet leaves the stock, what is left becomes an offcut, and
-// each part carries its share of what was cut off.
+// A load that was laid out is cut: its parts move on, the strip or sheet leaves the stock, what is left becomes an
+// offcut, and each part carries its share of what was cut off.
 
 import { STATION_STEPS, type LoadBooking, type SheetBooking } from '../../core/orders/index';
 import { deleteSavedSheet } from '../../data/cut-sheet-store';
@@ -83,8 +83,9 @@ function refuseStrayIslands(sheets: readonly SheetBooking[], partIds: ReadonlySe
 }
 
 /**
- * A session of no length for each sheet ties its parts, stock and wear together, so that all are given back together. What is
- * spare on a sheet without any part of an order is cut in the session of another, so that it is given back with that.
+ * A session of no length for each sheet ties its parts, stock and wear together, so that all are given back together.
+ * What is spare on a sheet without any part of an order is cut in the session of another, so that it is given back with
+ * that.
  */
 function cutSheets(
   shop: ShopContext,

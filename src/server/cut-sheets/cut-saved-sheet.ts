@@ -1,4 +1,5 @@
-// A saved cut sheet is cut: the server works out what that books from the pieces and where they lie, in a thread, and books it.
+// A saved cut sheet is cut: the server works out what that books from the pieces and where they lie, in a thread, and
+// books it.
 
 import type { InferType } from 'yup';
 import { decodeText } from '../../core/artwork/index';

@@ -1,4 +1,5 @@
-// What waits to be cut, by vinyl, with the stock it can be cut from, what is laid out already, and what could fill the rest.
+// What waits to be cut, by vinyl, with the stock it can be cut from, what is laid out already, and what could fill the
+// rest.
 
 import { listMadeLayers, resolveVariant, getUsualVariant } from '../../core/costing/index';
 import { decideHandedness } from '../../core/materials/index';

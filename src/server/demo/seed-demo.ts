@@ -1,4 +1,5 @@
-// Fills an empty database with the demo shop from its plain files, through the same use cases as the screens, at past times.
+// Fills an empty database with the demo shop from its plain files, through the same use cases as the screens, at past
+// times.
 
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';

@@ -1,4 +1,5 @@
-// What the shop's own log says of its items: your minutes for a piece, how often it goes wrong, what blades and mats have cost.
+// What the shop's own log says of its items: your minutes for a piece, how often it goes wrong, what blades and mats
+// have cost.
 
 import { believeFailure, learnMinutes, type ItemEvidence, type OwnMinutes, type WearPrices } from '../../core/costing';
 import { getQuotedSeconds, shareSessionSeconds, type Station } from '../../core/orders';

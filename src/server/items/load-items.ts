@@ -61,7 +61,10 @@ export function loadItemList(shop: ShopContext): ItemListView {
   };
 }
 
-/** What the item's page needs to reckon by itself: the item (or none yet), all artworks, and the shelf with what the item uses. @throws ShopError not-found */
+/**
+ * What the item's page needs to reckon by itself: the item (or none yet), all artworks, and the shelf with what the
+ * item uses. @throws ShopError not-found
+ */
 export function loadItemEditor(shop: ShopContext, id: number | null, startArtworkId: number | null): ItemEditorView {
   const item = id === null ? null : findItem(shop.db, id);
   if (id !== null && !item) throw notFound('This item');

@@ -1,4 +1,5 @@
-// Everything that items are made of, looked up at once: archived things too, since an old item still has to be costed and made.
+// Everything that items are made of, looked up at once: archived things too, since an old item still has to be costed
+// and made.
 
 import {
   listArtworkIds,
@@ -29,7 +30,8 @@ export type Materials = ItemMaterials & {
 type Wanted = {
   readonly plans?: readonly ItemPlan[];
   readonly made?: readonly Made[];
-  /** Other vinyls that parts of older orders are cut from. */ readonly vinylIds?: readonly number[];
+  /** Other vinyls that parts of older orders are cut from. */
+  readonly vinylIds?: readonly number[];
 };
 
 export function loadMaterials(shop: ShopContext, { plans = [], made = [], vinylIds = [] }: Wanted): Materials {

@@ -1,4 +1,5 @@
-// After an item is saved its layers are laid out as they usually are made, in a thread beside: what it takes of a strip is then real.
+// After an item is saved its layers are laid out as they usually are made, in a thread beside: what it takes of a strip
+// is then real.
 
 import { decodeText } from '../../core/artwork';
 import {
@@ -30,7 +31,10 @@ export type Pack = (task: PackTask) => Promise<Packing | null>;
 const packInThread: Pack = (task) =>
   runInThread<Packing | null>({ thread: 'pack-thread', task, limitMs: LIMIT_MS, tooMuch });
 
-/** Lays out what is not laid out yet; answers how many layers were. The item's accepted cost follows: it is told no dearer or cheaper for it. */
+/**
+ * Lays out what is not laid out yet; answers how many layers were. The item's accepted cost follows: it is told no
+ * dearer or cheaper for it.
+ */
 export async function packItem(shop: ShopContext, itemId: number, pack: Pack = packInThread): Promise<number> {
   const item = findItem(shop.db, itemId);
   if (!item) return 0;

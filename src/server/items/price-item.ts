@@ -18,7 +18,8 @@ import type { Materials } from './materials';
 
 type PriceInput = {
   readonly item: ItemPlan;
-  /** As it is usually made where nothing is said. */ readonly variant?: Variant;
+  /** As it is usually made where nothing is said. */
+  readonly variant?: Variant;
   readonly quantity: number;
   readonly materials: Materials;
   readonly figures: ShopFigures;

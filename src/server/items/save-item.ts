@@ -1,4 +1,5 @@
-// Adding, changing and taking off items; what an item refers to has to be there. What it costs is noted, so that a later change can be told.
+// Adding, changing and taking off items; what an item refers to has to be there. What it costs is noted, so that a
+// later change can be told.
 
 import { added, changed, type Saved } from '../saved';
 import type { InferType } from 'yup';

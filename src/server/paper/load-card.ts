@@ -1,4 +1,5 @@
-// The loading card of a cut sheet: what it looks like, how to load it, and which pieces lie on it in the order they are cut; a page for each sheet.
+// The loading card of a cut sheet: what it looks like, how to load it, and which pieces lie on it in the order they are
+// cut; a page for each sheet.
 
 import { formatDay, formatLength, formatShare, type FormatSettings } from '../../core/units';
 import type { LoadCard } from '../../views/cut-sheets';

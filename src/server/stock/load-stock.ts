@@ -32,7 +32,10 @@ export type OrderNeed = {
   readonly orderTitle: string;
 };
 
-/** Vinyl for parts not cut yet, in mm² of strip that a cutter reaches; blanks for pieces of which nothing is pressed yet. */
+/**
+ * Vinyl for parts not cut yet, in mm² of strip that a cutter reaches; blanks for pieces of which nothing is pressed
+ * yet.
+ */
 export function computeOrderNeeds(shop: ShopContext): readonly OrderNeed[] {
   const orders = readOpenOrders(shop);
   const { figures } = getShop(shop);
@@ -99,7 +102,8 @@ const toLotView = (lot: StoredLot, suppliers: ReadonlyMap<number, string>): LotV
 
 type ReadStock = {
   readonly lots: readonly StoredLot[];
-  /** By kind and name. */ readonly keys: readonly string[];
+  /** By kind and name. */
+  readonly keys: readonly string[];
   readonly nameOf: (key: string) => ThingView;
   readonly rowOf: (key: string) => StockRow;
   readonly isShort: (key: string) => boolean;

@@ -1,5 +1,5 @@
-// Receiving, booking, counting and setting aside: the only ways into the ledger. A booking that would go below nothing is
-// refused with the figure.
+// Receiving, booking, counting and setting aside: the only ways into the ledger. A booking that would go below nothing
+// is refused with the figure.
 
 import type { InferType } from 'yup';
 import type { bookingInput, lotInput, offcutInput, spoiledSpotsInput } from '../../core/input';
@@ -199,7 +199,10 @@ type NewOffcut = {
   readonly remark: string;
 };
 
-/** A piece of the lot as a lot of its own, with a code to write on it. `sessionId`: what left it. Call it inside a transaction. */
+/**
+ * A piece of the lot as a lot of its own, with a code to write on it. `sessionId`: what left it. Call it inside a
+ * transaction.
+ */
 export function addOffcut(
   shop: ShopContext,
   lot: StoredLot,

@@ -54,7 +54,10 @@ export function archiveSupply(shop: ShopContext, id: number, archived: boolean):
   if (!setSupplyArchived(shop.db, id, archived ? shop.now() : null)) throw notFound(WHAT);
 }
 
-/** Books wear, a cleaning, or that a new one is in use; that one is taken off the shelf where `fromStock` says so and one lies there. */
+/**
+ * Books wear, a cleaning, or that a new one is in use; that one is taken off the shelf where `fromStock` says so and
+ * one lies there.
+ */
 export function bookWear(
   shop: ShopContext,
   id: number,

@@ -32,7 +32,10 @@ export type LetterOptions = {
   /** From baseline to baseline, in cap heights. */
   readonly lineSpacing?: number;
   readonly align?: 'left' | 'centre' | 'right';
-  /** Radius of the baseline, mm; the text runs round the outside of the circle, or where negative along its inside, below. */
+  /**
+   * Radius of the baseline, mm; the text runs round the outside of the circle, or where negative along its inside,
+   * below.
+   */
   readonly arcRadiusMm?: number;
   readonly letterCase?: 'as-typed' | 'upper' | 'lower';
   readonly colour?: string;
@@ -54,7 +57,10 @@ export function openFont(bytes: Uint8Array): LetterFont {
 
 export const LONGEST_TEXT = 400;
 
-/** An artwork of one layer (two for a pair), in mm at real size. Problems: nothing to set, letters the font lacks, an inset that leaves nothing. */
+/**
+ * An artwork of one layer (two for a pair), in mm at real size. Problems: nothing to set, letters the font lacks, an
+ * inset that leaves nothing.
+ */
 export function letter(text: string, font: LetterFont, options: LetterOptions): Result<Artwork, LetterProblem> {
   const typed = text.slice(0, LONGEST_TEXT).normalize('NFC');
   const cased =

@@ -4,7 +4,10 @@
 import { POINT_NOISE_MM } from '../../units';
 import { boundPoints, computeRingArea, distance, type Piece, type Point, type Polyline } from '../../geometry';
 
-/** Each contour is closed, but where it is `open`, and begins where the knife comes down; the first point is not repeated at the end. */
+/**
+ * Each contour is closed, but where it is `open`, and begins where the knife comes down; the first point is not
+ * repeated at the end.
+ */
 export type CutPath = { readonly points: Polyline; readonly inner: boolean; readonly open?: boolean };
 
 /** Contours of the pieces, cavities before the outline around them, islands inside before both. `extras` come last. */

@@ -1,5 +1,5 @@
-// A layer as it goes to the knife: mirrored where the material asks for it, its contours in cutting order, with the words
-// that are written beside it.
+// A layer as it goes to the knife: mirrored where the material asks for it, its contours in cutting order, with the
+// words that are written beside it.
 
 import { boundPoints, type Piece, type Point, type Polyline } from '../../geometry';
 import type { ResolvedArtwork, ResolvedLayer } from '../resolve-artwork';
@@ -14,7 +14,8 @@ export type CutLayer = {
   readonly heightMm: number;
   readonly paths: readonly CutPath[];
   readonly note: string;
-  /** Drawn with a pen, before anything is cut. */ readonly pen?: readonly CutPath[];
+  /** Drawn with a pen, before anything is cut. */
+  readonly pen?: readonly CutPath[];
 };
 
 /** Width and height are those of the whole artwork on every layer, so that registration holds between them. */

@@ -1,5 +1,6 @@
-// A cut layer as DXF of release 12: closed POLYLINEs in mm, y upwards, which the oldest readers take. The packages there
-// are write later releases only, and this part of the format is a list of numbered lines (AutoCAD R12 DXF reference).
+// A cut layer as DXF of release 12: closed POLYLINEs in mm, y upwards, which the oldest readers take. The packages
+// there are write later releases only, and this part of the format is a list of numbered lines (AutoCAD R12 DXF
+// reference).
 
 import type { CutLayer } from './cut-sheet';
 

@@ -12,7 +12,10 @@ export type HpglOptions = {
   readonly overcutMm?: number;
 };
 
-/** Force and speed stand at the beginning where they are given: FS in grams, VS in cm a second. A pen is the second tool. */
+/**
+ * Force and speed stand at the beginning where they are given: FS in grams, VS in cm a second. A pen is the second
+ * tool.
+ */
 export function writeHpgl(
   layer: CutLayer,
   { forceGrams, speedMmPerSecond, overcutMm = 0.5 }: HpglOptions = {},

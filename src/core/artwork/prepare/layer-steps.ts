@@ -167,7 +167,10 @@ export function addNegative(layers: Layers, key: string, marginMm: number): Laye
   });
 }
 
-/** The same three marks on every layer, outside the whole design: two squares and a diamond, so that no turn or flip fits. */
+/**
+ * The same three marks on every layer, outside the whole design: two squares and a diamond, so that no turn or flip
+ * fits.
+ */
 export function addRegistration(layers: Layers, sizeMm: number, gapMm: number): Layers {
   const box = uniteBoxes(layers.flatMap((layer) => boundRegion(regionOf(layer)) ?? []));
   if (!box) return layers;

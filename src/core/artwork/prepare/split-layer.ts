@@ -13,9 +13,9 @@ import type { FlatLayer } from '../flat-layers';
 import { regionOf, withRegion } from './layer-steps';
 
 /**
- * The layer as loads of at most `mostMm` width, left to right; unchanged where one load holds it. Each cut goes through the
- * gap nearest to where it parts the rest evenly; where no gap is within reach, through the shapes, and there the load on
- * the left reaches `overlapMm` under its neighbour. Weed boxes and marks stay with the load they touch.
+ * The layer as loads of at most `mostMm` width, left to right; unchanged where one load holds it. Each cut goes through
+ * the gap nearest to where it parts the rest evenly; where no gap is within reach, through the shapes, and there the
+ * load on the left reaches `overlapMm` under its neighbour. Weed boxes and marks stay with the load they touch.
  */
 export function splitLayer(
   layers: readonly FlatLayer[],

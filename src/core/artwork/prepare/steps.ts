@@ -19,7 +19,9 @@ export type StepAction =
   | { readonly kind: 'unite' }
   /** Grown (or inset, where negative); `copy` keeps the layer and adds the grown one as a layer below it. */
   | { readonly kind: 'offset'; readonly layer: string; readonly byMm: number; readonly copy: boolean }
-  /** Cuts the upper layer's shape out of the lower, less an overlap, so that no blank shows when placed a little off. */
+  /**
+   * Cuts the upper layer's shape out of the lower, less an overlap, so that no blank shows when placed a little off.
+   */
   | { readonly kind: 'knock-out'; readonly lower: string; readonly upper: string; readonly overlapMm: number }
   /** What is weeded out of a layer, as a layer of its own. */
   | { readonly kind: 'negative'; readonly layer: string; readonly marginMm: number }
@@ -28,7 +30,10 @@ export type StepAction =
   | { readonly kind: 'weed-boxes'; readonly layer: string; readonly marginMm: number; readonly joinMm: number }
   | { readonly kind: 'loose'; readonly layer: string }
   | { readonly kind: 'role'; readonly layer: string; readonly role: LayerRole }
-  /** Parted side by side into loads that are no wider than `mostMm`, through gaps where there are any; what has to be cut through overlaps. */
+  /**
+   * Parted side by side into loads that are no wider than `mostMm`, through gaps where there are any; what has to be
+   * cut through overlaps.
+   */
   | { readonly kind: 'split'; readonly layer: string; readonly mostMm: number; readonly overlapMm: number }
   /** A template with a hole for each dot of one diameter, larger by `playMm`, to brush hot-fix stones into. */
   | {

@@ -7,7 +7,8 @@ export type Pixels = { readonly width: number; readonly height: number; readonly
 export type FlatPicture = {
   readonly width: number;
   readonly height: number;
-  /** Index into `colours`, or EMPTY. */ readonly labels: Uint8Array;
+  /** Index into `colours`, or EMPTY. */
+  readonly labels: Uint8Array;
   readonly colours: readonly string[];
 };
 
@@ -20,7 +21,10 @@ const SAMPLED_AT_MOST = 40_000;
 
 type Colour = readonly [number, number, number];
 
-/** At most `count` colours (1 to 8): median cut for a start, then each pixel to its nearest and each colour to its pixels' mean. */
+/**
+ * At most `count` colours (1 to 8): median cut for a start, then each pixel to its nearest and each colour to its
+ * pixels' mean.
+ */
 export function flattenColours({ width, height, data }: Pixels, count: number): FlatPicture {
   const total = width * height;
   const step = Math.max(1, Math.floor(total / SAMPLED_AT_MOST));

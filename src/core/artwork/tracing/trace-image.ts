@@ -31,7 +31,10 @@ type Topology = {
   readonly objects: Readonly<Record<string, { readonly arcs: readonly (readonly (readonly number[])[])[] }>>;
 };
 
-/** The tracing as an SVG file, a unit a pixel. Problems: nothing but ground, too many pixels. Cost about linear in the pixels. */
+/**
+ * The tracing as an SVG file, a unit a pixel. Problems: nothing but ground, too many pixels. Cost about linear in the
+ * pixels.
+ */
 export function traceImage(pixels: Pixels, options: TraceOptions): Result<string, TraceProblem> {
   if (pixels.width * pixels.height > TRACE_PIXEL_LIMIT)
     return fail({ kind: 'picture-too-large', pixels: pixels.width * pixels.height, limit: TRACE_PIXEL_LIMIT });
@@ -115,7 +118,10 @@ function beginOnLongestEdge(arc: Arc): Arc {
   return [middle, ...arc.slice(at + 1, -1), ...arc.slice(0, at + 1), middle];
 }
 
-/** Edges of pixels cut every corner off by half a pixel: where two long straight edges are joined so, the corner is put back. */
+/**
+ * Edges of pixels cut every corner off by half a pixel: where two long straight edges are joined so, the corner is put
+ * back.
+ */
 function sharpenCorners(arc: Arc): Arc {
   const sharp: (readonly [number, number])[] = [];
   for (let at = 0; at < arc.length; at++) {

@@ -1,0 +1,85 @@
+// What is hoped to be sold in a week, and what that leaves.
+
+import { formatMoney } from '../../core/units';
+import type { StartView } from '../../views/start-plan';
+import { NumberInput } from '../shared/NumberInput';
+import { useSettings } from '../shared/settings';
+import { Why } from '../shared/Why';
+import type { StartPlanState } from './use-start-plan';
+
+type Props = { readonly state: StartPlanState; readonly items: StartView['items'] };
+
+export function SalesMix({ state: { plan, change, contribution }, items }: Props) {
+  const settings = useSettings();
+  const sell = (itemId: number, perWeek: number) =>
+    change({ mix: [...plan.mix.filter((entry) => entry.itemId !== itemId), { itemId, perWeek }] });
+  return (
+    <section className="sheet flush" aria-label="What is sold">
+      <table className="plain">
+        <thead>
+          <tr>
+            <th scope="col">sold in a week</th>
+            <th className="right" scope="col">
+              pieces
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {items.map((item) => (
+            <tr key={item.id}>
+              <td>
+                <a href={`/items/${item.id}`}>{item.name}</a>{' '}
+                <span className="soft">at {formatMoney(item.price, settings)}</span>
+              </td>
+              <td className="count-column">
+                <NumberInput
+                  label={`${item.name}, a week`}
+                  value={plan.mix.find((entry) => entry.itemId === item.id)?.perWeek ?? 0}
+                  onChange={(perWeek) => sell(item.id, perWeek)}
+                />
+              </td>
+            </tr>
+          ))}
+          {items.length === 0 && (
+            <tr>
+              <td colSpan={2} className="soft">
+                Nothing to sell yet. <a href="/items/new">Price an item</a>
+              </td>
+            </tr>
+          )}
+        </tbody>
+      </table>
+      <div className="fields pad-4 middle label-field">
+        <NumberInput
+          shown
+          label="Hours a week"
+          value={plan.hoursPerWeek}
+          least={0.5}
+          onChange={(hoursPerWeek) => change({ hoursPerWeek })}
+        />
+        {contribution && (
+          <div className="readings">
+            <span>
+              needs{' '}
+              <b>
+                <Why figure={contribution.hoursPerWeek} />
+              </b>
+            </span>
+            <span>
+              a piece leaves{' '}
+              <b>
+                <Why figure={contribution.each} />
+              </b>
+            </span>
+            <span>
+              a week{' '}
+              <b>
+                <Why figure={contribution.perWeek} />
+              </b>
+            </span>
+          </div>
+        )}
+      </div>
+    </section>
+  );
+}
