@@ -1,9 +1,7 @@
-import { MEASUREMENT_EDITION } from '../core/artwork';
 import { join } from 'node:path';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { PLAIN_DETAILS, type Made } from '../core/costing';
 import { minor } from '../core/units';
-import type { LineQuote } from '../core/orders';
 import { PLAIN_BLANK, PLAIN_VINYL, STICKY_VINYL } from '../../test/worked-example';
 import {
   findArtwork,
@@ -15,17 +13,7 @@ import {
 } from './artwork-store';
 import { openDatabase, type Database } from './database';
 import { countItemsByArtwork, findItem, insertItem, loadItems, setItemArchived, updateItem } from './item-store';
-import {
-  addOrderEvent,
-  findClosedOrderIds,
-  findOpenOrderIds,
-  findOrder,
-  findOrderIdsOfParts,
-  insertOrder,
-  loadOrders,
-  updateOrder,
-  type OrderEventKind,
-} from './order-store';
+import { insertOrder, updateOrder } from './order-store';
 import {
   findBlank,
   findVinyl,
@@ -37,50 +25,11 @@ import {
   updateBlank,
   updateVinyl,
 } from './shelf-store';
-import {
-  findSession,
-  insertSession,
-  loadRunningSessions,
-  loadSessionsOnParts,
-  loadSessionsSince,
-  stopSession,
-} from './work-store';
-import { addPartEvents } from './part-event-store';
-import { ensureCustomer, loadCustomers } from './customer-store';
+import { ensureCustomer } from './customer-store';
+import { QUOTE, MEASURED } from './stores-examples';
 
 let db: Database;
 let ids: { vinyl: number; sticky: number; blank: number; artwork: number; item: number };
-const QUOTE: LineQuote = {
-  quantity: 2,
-  cash: 100,
-  full: 200,
-  withRisk: 210,
-  wagePerHour: 1800,
-  cutterRatePerHour: 0,
-  blankPrice: 50,
-  otherCash: 5,
-  setupSeconds: 60,
-  layers: [],
-  pressSeconds: 30,
-  checkSeconds: 20,
-};
-const MEASURED = {
-  measurement: {
-    widthMm: 100,
-    heightMm: 50,
-    layers: [],
-    segments: 4,
-    strokesApart: 0,
-    overlaps: [],
-    chirality: { score: 1, chiral: false },
-    safeWidthsMm: { smooth: null, textured: null, puff: null, 'premium-adhesive': null, 'budget-adhesive': null },
-    edition: MEASUREMENT_EDITION,
-  },
-  picture: { width: 10, height: 5, layers: [] },
-  leftOut: [{ kind: 'text' as const, count: 1, names: ['Hallo “Wörld”'] }],
-  gradients: 0,
-  sizeStated: true,
-};
 const made = (vinylIds: readonly number[]): Made => ({
   blankId: ids.blank,
   sizeName: 'one size',
@@ -248,99 +197,6 @@ it('what is taken off the list is still found by what uses it', () => {
   expect(loadVinyls(db)).toHaveLength(2);
   expect(countItemsByArtwork(db).size).toBe(0);
 });
-
-describe('orders', () => {
-  it('number their pieces through and give each a part for each layer', () => {
-    const order = findOrder(db, place('2027-01-01'))!;
-    expect(order.parts.map((part) => [part.pieceNumber, part.layerIndex, part.vinylId])).toEqual([
-      [1, 0, ids.vinyl],
-      [1, 1, ids.sticky],
-      [2, 0, ids.vinyl],
-      [2, 1, ids.sticky],
-      [3, 0, ids.vinyl],
-    ]);
-    expect(order.lines[0]!.quote).toEqual(QUOTE);
-    expect(order.events).toEqual([{ kind: 'placed', atMs: 1000, detail: '' }]);
-  });
-
-  it('come in the order asked for; the open ones by due day', () => {
-    const late = place('2027-03-01'),
-      soon = place('2027-01-05');
-    expect(findOpenOrderIds(db)).toEqual([soon, late]);
-    expect(loadOrders(db, [late, 777, soon]).map((order) => order.id)).toEqual([late, soon]);
-    expect(loadOrders(db, [])).toEqual([]);
-  });
-
-  it('are closed exactly when their last closing event says so', () => {
-    const id = place('2027-01-01');
-    const steps: readonly (readonly [OrderEventKind, boolean])[] = [
-      ['changed', false],
-      ['handed-over', true],
-      ['changed', true],
-      ['taken-back', false],
-      ['cancelled', true],
-      ['reopened', false],
-    ];
-    for (const [index, [kind, closed]] of steps.entries()) {
-      addOrderEvent(db, id, kind, 2000 + index);
-      expect(findClosedOrderIds(db, 10), kind).toEqual(closed ? [id] : []);
-      expect(findOpenOrderIds(db), kind).toEqual(closed ? [] : [id]);
-    }
-    expect(findOrder(db, id)!.events.map((event) => event.kind)).toEqual(['placed', ...steps.map(([kind]) => kind)]);
-  });
-
-  it('know a customer by name, and take a newer contact', () => {
-    const id = ensureCustomer(db, 'Juniper Vale', 'old@vale.example');
-    expect(ensureCustomer(db, 'Juniper Vale', '')).toBe(id);
-    ensureCustomer(db, 'Juniper Vale', 'new@vale.example');
-    expect(loadCustomers(db)).toEqual([{ id, name: 'Juniper Vale', contact: 'new@vale.example' }]);
-  });
-
-  it('are found by their parts, whose events come back in order', () => {
-    const [one, two] = [place('2027-01-01'), place('2027-01-02')];
-    const part = findOrder(db, two)!.parts[3]!;
-    const event = { partId: part.id, atMs: 5, sessionId: null, undoes: null, cause: null, blankLost: false } as const;
-    const [first] = addPartEvents(db, [{ ...event, kind: 'cut' }]);
-    addPartEvents(db, [
-      { ...event, kind: 'spoiled', cause: 'lifted', blankLost: true },
-      { ...event, kind: 'undone', undoes: first! },
-    ]);
-    expect(
-      findOrder(db, two)!.parts[3]!.events.map(({ kind, cause, blankLost, undoes }) => [
-        kind,
-        cause,
-        blankLost,
-        undoes,
-      ]),
-    ).toEqual([
-      ['cut', null, false, null],
-      ['spoiled', 'lifted', true, null],
-      ['undone', null, false, first],
-    ]);
-    expect(findOrderIdsOfParts(db, [part.id])).toEqual([two]);
-    expect(findOrder(db, one)!.parts.every((other) => other.events.length === 0)).toBe(true);
-  });
-});
-
-describe('work', () => {
-  it('runs once at a station until it is stopped, and counts unless it was discarded', () => {
-    const parts = findOrder(db, place('2027-01-01'))!.parts.map((part) => ({ partId: part.id, estimateSeconds: 30 }));
-    const cut = insertSession(db, 'cut', 100, parts);
-    expect(() => insertSession(db, 'cut', 101, parts)).toThrow(/UNIQUE/);
-    const weed = insertSession(db, 'weed', 120, parts.slice(0, 1));
-    expect(loadRunningSessions(db).map((entry) => entry.id)).toEqual([cut, weed]);
-    expect([
-      stopSession(db, cut, 160, 'done'),
-      stopSession(db, cut, 170, 'done'),
-      stopSession(db, weed, 180, 'discarded'),
-    ]).toEqual([true, false, true]);
-    expect(findSession(db, cut)).toMatchObject({ startedAtMs: 100, stoppedAtMs: 160, outcome: 'done', parts });
-    expect(loadSessionsOnParts(db, [parts[0]!.partId]).map((entry) => entry.id)).toEqual([cut]);
-    expect(loadSessionsSince(db, 110).map((entry) => entry.id)).toEqual([weed]);
-    expect(insertSession(db, 'cut', 200, parts)).toBeGreaterThan(weed);
-  });
-});
-
 it('the file itself refuses what would not hold together', () => {
   expect(() => insertVinyl(db, { ...PLAIN_VINYL, supplier: '', rollWidthMm: 0 })).toThrow(/CHECK/);
   const { id: _id, version: _version, archived: _archived, ...item } = findItem(db, ids.item)!;

@@ -1,35 +1,11 @@
 import fc from 'fast-check';
 import { randomLcg } from 'd3-random';
 import { describe, expect, it } from 'vitest';
-import { cutConvex, cutJigsaw, cutRectangles, type Puzzle } from '../../../test/puzzles';
-import {
-  computeRegionArea,
-  intersectRegions,
-  makeRegion,
-  offsetRegion,
-  subtractRegions,
-  type Polyline,
-} from '../geometry';
-import {
-  checkLayout,
-  fitCount,
-  fitLargestLeftover,
-  nest,
-  outlineTogether,
-  place,
-  type NestLayout,
-  type NestOptions,
-  type NestPiece,
-  type NestStock,
-} from './index';
+import { computeRegionArea, makeRegion, offsetRegion, subtractRegions, type Polyline } from '../geometry';
+import { nest, place, type NestLayout, type NestPiece, type NestStock } from './index';
 import { growOutward } from './prepare-pieces';
+import { box, TRIANGLE, piece, roll, OPTIONS, lay, faultsOf } from './nesting-examples';
 
-const box = (width: number, length: number): Polyline => [
-  { x: 0, y: 0 },
-  { x: width, y: 0 },
-  { x: width, y: length },
-  { x: 0, y: length },
-];
 const ELL: Polyline = [
   { x: 0, y: 0 },
   { x: 60, y: 0 },
@@ -38,34 +14,6 @@ const ELL: Polyline = [
   { x: 20, y: 60 },
   { x: 0, y: 60 },
 ];
-const TRIANGLE: Polyline = [
-  { x: 0, y: 0 },
-  { x: 50, y: 0 },
-  { x: 0, y: 40 },
-];
-const piece = (id: string, ring: Polyline, copies = 1, turns: NestPiece['turns'] = 'free'): NestPiece => ({
-  id,
-  rings: [ring],
-  copies,
-  turns,
-});
-const roll = (widthMm = 300, lengthMm = 5000): NestStock => ({ kind: 'roll', id: 'roll', widthMm, lengthMm });
-const OPTIONS: NestOptions = { gapMm: 6, margins: { sideMm: 10, endMm: 5 }, inside: 'bays', seed: 0.3, rounds: 40 };
-async function lay(
-  pieces: readonly NestPiece[],
-  stock: readonly NestStock[],
-  part: Partial<NestOptions> = {},
-): Promise<NestLayout> {
-  const result = await nest(pieces, stock, { ...OPTIONS, ...part });
-  if (!result.ok) throw new Error(result.problem.kind);
-  return result.value;
-}
-const faultsOf = (
-  pieces: readonly NestPiece[],
-  stock: readonly NestStock[],
-  layout: NestLayout,
-  part: Partial<NestOptions> = {},
-) => checkLayout(pieces, stock, layout, { ...OPTIONS, ...part });
 
 /** A star of random spikes: never convex, never crossing itself. */
 function star(seed: number, corners: number, size: number): Polyline {
@@ -332,120 +280,5 @@ describe('bad input', () => {
     expect(simpler.rings.reduce((sum, ring) => sum + ring.length, 0)).toBeLessThan(600);
     expect(computeRegionArea(subtractRegions(wavy, simpler))).toBeLessThan(0.01);
     expect(computeRegionArea(subtractRegions(simpler, offsetRegion(wavy, 0.13)))).toBeLessThan(0.01);
-  });
-});
-
-describe('what others may lie in', () => {
-  const ring: NestPiece = {
-    id: 'ring',
-    rings: [box(200, 200), box(200, 200).map(({ x, y }) => ({ x: 30 + x * 0.7, y: 30 + y * 0.7 }))],
-    copies: 1,
-    turns: [0],
-  };
-  const small = piece('small', box(60, 60), 1, [0]);
-  it('a hole only where that is said, a bay unless it is forbidden', async () => {
-    const inHole = async (inside: NestOptions['inside']) =>
-      (await lay([ring, small], [roll(230)], { inside, rounds: 60 })).usedLengthMm;
-    expect(await inHole('holes')).toBeLessThan(215);
-    expect(await inHole('bays')).toBeGreaterThan(260);
-    const cup: Polyline = [
-      { x: 0, y: 0 },
-      { x: 200, y: 0 },
-      { x: 200, y: 150 },
-      { x: 170, y: 150 },
-      { x: 170, y: 30 },
-      { x: 30, y: 30 },
-      { x: 30, y: 150 },
-      { x: 0, y: 150 },
-    ];
-    const inBay = async (inside: NestOptions['inside']) =>
-      (await lay([piece('cup', cup, 1, [0]), small], [roll(230)], { inside, rounds: 60 })).usedLengthMm;
-    expect(await inBay('bays')).toBeLessThan(170);
-    expect(await inBay('nothing')).toBeGreaterThan(210);
-  });
-
-  it('a layer that stays together has one outline round it, with its bays', () => {
-    const outline = outlineTogether([
-      box(20, 20),
-      box(20, 20).map(({ x, y }) => ({ x: x + 24, y })),
-      box(20, 20).map(({ x, y }) => ({ x, y: y + 24 })),
-    ]);
-    const region = makeRegion([outline]);
-    expect(computeRegionArea(intersectRegions(region, makeRegion([box(20, 20)])))).toBeCloseTo(400, 0);
-    expect(
-      computeRegionArea(
-        intersectRegions(region, makeRegion([box(12, 12).map(({ x, y }) => ({ x: x + 32, y: y + 32 }))])),
-      ),
-    ).toBeLessThan(10);
-  });
-});
-
-describe('how many fit', () => {
-  it('as many as a ruler says of squares, and more triangles than boxes round them', async () => {
-    const count = async (one: NestPiece, stock: NestStock, part: Partial<NestOptions> = {}) => {
-      const found = await fitCount(one, stock, { ...OPTIONS, ...part });
-      if (!found.ok) throw new Error(found.problem.kind);
-      return found.value.count;
-    };
-    expect(
-      await count(piece('box', box(44, 44), 1, [0]), { kind: 'sheet', id: 's', widthMm: 214, lengthMm: 154, count: 3 }),
-    ).toBe(12);
-    expect(
-      await count(
-        piece('triangle', TRIANGLE, 1, [0, 180]),
-        { kind: 'sheet', id: 's', widthMm: 214, lengthMm: 154, count: 1 },
-        { rounds: 400 },
-      ),
-    ).toBeGreaterThan(9);
-  });
-
-  it('the rest of a sheet is kept where it is worth it', () => {
-    expect(fitLargestLeftover(300, 400, 250.04)).toEqual({ widthMm: 300, lengthMm: 149.9 });
-    expect(fitLargestLeftover(300, 400, 360)).toBeNull();
-  });
-});
-
-describe('puzzles cut from a full rectangle', () => {
-  const density = async (puzzle: Puzzle, rounds: number) => {
-    const stock: NestStock[] = [{ kind: 'roll', id: 'r', widthMm: puzzle.widthMm, lengthMm: puzzle.lengthMm * 3 }],
-      own = { gapMm: 0, margins: { sideMm: 0, endMm: 0 }, rounds };
-    const layout = await lay(puzzle.pieces, stock, own);
-    expect(faultsOf(puzzle.pieces, stock, layout, own)).toEqual([]);
-    return layout.density;
-  };
-  it('twenty convex pieces, twenty rectangles and a jigsaw go together again', async () => {
-    expect(await density(cutConvex(20, 0.1), 300)).toBeGreaterThan(0.99);
-    expect(await density(cutRectangles(20, 0.2), 10)).toBeGreaterThan(0.94);
-    expect(await density(cutJigsaw(4, 5, 0.1), 300)).toBeGreaterThan(0.99);
-  }, 60_000);
-
-  it('so do pieces that come turned by any angle, and may be turned by any', async () => {
-    const shuffle = ({ pieces, ...puzzle }: Puzzle): Puzzle => ({
-      ...puzzle,
-      pieces: pieces.map((own, at) => {
-        const angle = at * 1.234567,
-          cos = Math.cos(angle),
-          sin = Math.sin(angle);
-        return {
-          ...own,
-          rings: own.rings.map((ring) => ring.map(({ x, y }) => ({ x: x * cos - y * sin, y: x * sin + y * cos }))),
-        };
-      }),
-    });
-    expect(await density(shuffle(cutConvex(12, 0.4, 'free')), 3000)).toBeGreaterThan(0.99);
-    expect(await density(shuffle(cutJigsaw(2, 3, 0.2, 'free')), 3000)).toBeGreaterThan(0.99);
-  }, 60_000);
-
-  it('ends all the same where no edge of any piece lies along another or along the roll', async () => {
-    const askew: Polyline = [
-      { x: 0, y: 0 },
-      { x: 50, y: 9 },
-      { x: 17, y: 43 },
-    ];
-    const layout = await lay([piece('askew', askew, 5, [0])], [roll()], { gapMm: 0, rounds: 60 });
-    expect([
-      layout.placements.length,
-      faultsOf([piece('askew', askew, 5, [0])], [roll()], layout, { gapMm: 0 }),
-    ]).toEqual([5, []]);
   });
 });

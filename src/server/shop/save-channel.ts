@@ -1,5 +1,6 @@
 // Channels: added, changed, taken off the list.
 
+import type { ChannelView } from '../../views/price-list';
 import { added, changed, type Saved } from '../saved';
 import type { InferType } from 'yup';
 import type { channelInput } from '../../core/input/index';
@@ -7,6 +8,7 @@ import { minor } from '../../core/units/index';
 import {
   findChannelName,
   insertChannel,
+  loadChannels,
   isChannelNamed,
   setChannelArchived,
   updateChannel,
@@ -50,3 +52,5 @@ export function archiveChannel(shop: ShopContext, id: number, archived: boolean)
   if (!archived) requireFree(shop, name, id);
   setChannelArchived(shop.db, id, archived ? shop.now() : null);
 }
+
+export const listChannels = (shop: ShopContext): readonly ChannelView[] => loadChannels(shop.db);

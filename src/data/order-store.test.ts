@@ -1,0 +1,207 @@
+import { join } from 'node:path';
+import { beforeEach, describe, expect, it } from 'vitest';
+import { PLAIN_DETAILS, type Made } from '../core/costing';
+import { minor } from '../core/units';
+import { PLAIN_BLANK, PLAIN_VINYL, STICKY_VINYL } from '../../test/worked-example';
+import { insertArtwork } from './artwork-store';
+import { openDatabase, type Database } from './database';
+import { insertItem } from './item-store';
+import {
+  addOrderEvent,
+  findClosedOrderIds,
+  findOpenOrderIds,
+  findOrder,
+  findOrderIdsOfParts,
+  insertOrder,
+  loadOrders,
+  type OrderEventKind,
+} from './order-store';
+import { insertBlank, insertVinyl } from './shelf-store';
+import {
+  findSession,
+  insertSession,
+  loadRunningSessions,
+  loadSessionsOnParts,
+  loadSessionsSince,
+  stopSession,
+} from './work-store';
+import { addPartEvents } from './part-event-store';
+import { ensureCustomer, loadCustomers } from './customer-store';
+import { QUOTE, MEASURED } from './stores-examples';
+
+let db: Database;
+let ids: { vinyl: number; sticky: number; blank: number; artwork: number; item: number };
+const made = (vinylIds: readonly number[]): Made => ({
+  blankId: ids.blank,
+  sizeName: 'one size',
+  colourName: 'white',
+  price: minor(2000),
+  placements: [{ artworkId: ids.artwork, place: 'front', widthMm: 100, seenThrough: false, vinylIds }],
+});
+const place = (dueDay: string, quantity = 2) =>
+  insertOrder(db, {
+    customerId: ensureCustomer(db, 'Ansel Thrush', ''),
+    title: 'Towels',
+    dueDay,
+    agreed: minor(4000),
+    note: '',
+    placedAtMs: 1000,
+    lines: [
+      {
+        itemId: ids.item,
+        quantity,
+        sizeName: 'one size',
+        colourName: 'white',
+        quote: QUOTE,
+        made: made([ids.vinyl, ids.sticky]),
+      },
+      {
+        itemId: ids.item,
+        quantity: 1,
+        sizeName: 'one size',
+        colourName: 'white',
+        quote: QUOTE,
+        made: made([ids.vinyl]),
+      },
+    ],
+  });
+
+beforeEach(() => {
+  db = openDatabase(':memory:', join(process.cwd(), 'src', 'data', 'migrations'));
+  const vinyl = insertVinyl(db, { ...PLAIN_VINYL, supplier: 'Mill' });
+  const sticky = insertVinyl(db, { ...STICKY_VINYL, supplier: '' });
+  const blank = insertBlank(db, {
+    ...PLAIN_BLANK,
+    supplier: 'Mill',
+    sizes: [
+      { name: 'S', price: minor(100) },
+      { name: 'one size', price: minor(400) },
+    ],
+  });
+  const artwork = insertArtwork(db, {
+    ...MEASURED,
+    name: 'Plain',
+    fileName: 'plän.svg',
+    layerNames: ['a'],
+    layerVinylIds: [null],
+    steps: [{ kind: 'size', widthMm: 100, on: true }],
+    licence: 'own',
+    original: Buffer.from('<svg/>'),
+    createdAtMs: 5,
+  });
+  const item = insertItem(db, {
+    name: 'Towel',
+    blankId: blank,
+    sizeName: 'one size',
+    colourName: 'white',
+    areaBasis: 'used',
+    quantity: 10,
+    price: minor(2000),
+    artworkPrice: minor(0),
+    artworkRun: 1,
+    details: PLAIN_DETAILS,
+    placements: [
+      {
+        artworkId: artwork,
+        place: 'front',
+        widthMm: 100,
+        widths: { S: 80 },
+        seenThrough: false,
+        vinylIds: [sticky, vinyl],
+      },
+      { artworkId: artwork, place: 'back', widthMm: 60, widths: {}, seenThrough: true, vinylIds: [vinyl] },
+    ],
+  });
+  ids = { vinyl, sticky, blank, artwork, item };
+});
+describe('orders', () => {
+  it('number their pieces through and give each a part for each layer', () => {
+    const order = findOrder(db, place('2027-01-01'))!;
+    expect(order.parts.map((part) => [part.pieceNumber, part.layerIndex, part.vinylId])).toEqual([
+      [1, 0, ids.vinyl],
+      [1, 1, ids.sticky],
+      [2, 0, ids.vinyl],
+      [2, 1, ids.sticky],
+      [3, 0, ids.vinyl],
+    ]);
+    expect(order.lines[0]!.quote).toEqual(QUOTE);
+    expect(order.events).toEqual([{ kind: 'placed', atMs: 1000, detail: '' }]);
+  });
+
+  it('come in the order asked for; the open ones by due day', () => {
+    const late = place('2027-03-01'),
+      soon = place('2027-01-05');
+    expect(findOpenOrderIds(db)).toEqual([soon, late]);
+    expect(loadOrders(db, [late, 777, soon]).map((order) => order.id)).toEqual([late, soon]);
+    expect(loadOrders(db, [])).toEqual([]);
+  });
+
+  it('are closed exactly when their last closing event says so', () => {
+    const id = place('2027-01-01');
+    const steps: readonly (readonly [OrderEventKind, boolean])[] = [
+      ['changed', false],
+      ['handed-over', true],
+      ['changed', true],
+      ['taken-back', false],
+      ['cancelled', true],
+      ['reopened', false],
+    ];
+    for (const [index, [kind, closed]] of steps.entries()) {
+      addOrderEvent(db, id, kind, 2000 + index);
+      expect(findClosedOrderIds(db, 10), kind).toEqual(closed ? [id] : []);
+      expect(findOpenOrderIds(db), kind).toEqual(closed ? [] : [id]);
+    }
+    expect(findOrder(db, id)!.events.map((event) => event.kind)).toEqual(['placed', ...steps.map(([kind]) => kind)]);
+  });
+
+  it('know a customer by name, and take a newer contact', () => {
+    const id = ensureCustomer(db, 'Juniper Vale', 'old@vale.example');
+    expect(ensureCustomer(db, 'Juniper Vale', '')).toBe(id);
+    ensureCustomer(db, 'Juniper Vale', 'new@vale.example');
+    expect(loadCustomers(db)).toEqual([{ id, name: 'Juniper Vale', contact: 'new@vale.example' }]);
+  });
+
+  it('are found by their parts, whose events come back in order', () => {
+    const [one, two] = [place('2027-01-01'), place('2027-01-02')];
+    const part = findOrder(db, two)!.parts[3]!;
+    const event = { partId: part.id, atMs: 5, sessionId: null, undoes: null, cause: null, blankLost: false } as const;
+    const [first] = addPartEvents(db, [{ ...event, kind: 'cut' }]);
+    addPartEvents(db, [
+      { ...event, kind: 'spoiled', cause: 'lifted', blankLost: true },
+      { ...event, kind: 'undone', undoes: first! },
+    ]);
+    expect(
+      findOrder(db, two)!.parts[3]!.events.map(({ kind, cause, blankLost, undoes }) => [
+        kind,
+        cause,
+        blankLost,
+        undoes,
+      ]),
+    ).toEqual([
+      ['cut', null, false, null],
+      ['spoiled', 'lifted', true, null],
+      ['undone', null, false, first],
+    ]);
+    expect(findOrderIdsOfParts(db, [part.id])).toEqual([two]);
+    expect(findOrder(db, one)!.parts.every((other) => other.events.length === 0)).toBe(true);
+  });
+});
+
+describe('work', () => {
+  it('runs once at a station until it is stopped, and counts unless it was discarded', () => {
+    const parts = findOrder(db, place('2027-01-01'))!.parts.map((part) => ({ partId: part.id, estimateSeconds: 30 }));
+    const cut = insertSession(db, 'cut', 100, parts);
+    expect(() => insertSession(db, 'cut', 101, parts)).toThrow(/UNIQUE/);
+    const weed = insertSession(db, 'weed', 120, parts.slice(0, 1));
+    expect(loadRunningSessions(db).map((entry) => entry.id)).toEqual([cut, weed]);
+    expect([
+      stopSession(db, cut, 160, 'done'),
+      stopSession(db, cut, 170, 'done'),
+      stopSession(db, weed, 180, 'discarded'),
+    ]).toEqual([true, false, true]);
+    expect(findSession(db, cut)).toMatchObject({ startedAtMs: 100, stoppedAtMs: 160, outcome: 'done', parts });
+    expect(loadSessionsOnParts(db, [parts[0]!.partId]).map((entry) => entry.id)).toEqual([cut]);
+    expect(loadSessionsSince(db, 110).map((entry) => entry.id)).toEqual([weed]);
+    expect(insertSession(db, 'cut', 200, parts)).toBeGreaterThan(weed);
+  });
+});

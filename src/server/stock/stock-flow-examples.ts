@@ -1,0 +1,3 @@
+// Examples that several tests share.
+
+export const SLATE = 'Tarn Smooth, slate';
