@@ -32,7 +32,7 @@ export class ShopError extends Error {
 }
 
 export const notFound = (what: string): ShopError =>
-  new ShopError('not-found', `${what} is not here. It may have been taken off in another window: go back to the list.`);
+  new ShopError('not-found', `${what} is not here. It may have been archived in another window: go back to the list.`);
 export const stale = (what: string): ShopError =>
   new ShopError(
     'stale',

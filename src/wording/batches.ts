@@ -3,6 +3,7 @@
 import type { Batch } from '../core/scheduling';
 import type { BenchPartView } from '../views/bench';
 import { STATION_NAMES } from './stations';
+import { plural } from './plural';
 
 export function describeBatch(batch: Batch<BenchPartView>): {
   readonly verb: string;
@@ -12,8 +13,8 @@ export function describeBatch(batch: Batch<BenchPartView>): {
   const first = batch.parts[0]!;
   const items = new Set(batch.parts.map((part) => part.itemName));
   const verb = STATION_NAMES[batch.station];
-  const pieces = `${batch.pieceCount} ${batch.pieceCount === 1 ? 'piece' : 'pieces'}`;
-  const parts = `${batch.parts.length} ${batch.parts.length === 1 ? 'part' : 'parts'}`;
+  const pieces = `${plural(batch.pieceCount, 'piece')}`;
+  const parts = `${plural(batch.parts.length, 'part')}`;
   const recuts = batch.parts.filter((part) => part.broken).length;
   const again = recuts > 0 ? `, ${recuts} to be made again` : '';
   switch (batch.station) {

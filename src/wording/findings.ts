@@ -2,9 +2,9 @@
 
 import type { Finding, LayerRole, Licence, StepAction } from '../core/artwork';
 import { formatArea, formatLength, formatPath, type FormatSettings } from '../core/units';
+import { plural } from './plural';
 
 type Names = (layer: string) => string;
-const count = (number: number, one: string, many = `${one}s`) => `${number} ${number === 1 ? one : many}`;
 
 const NOT_WITHIN_REACH =
   'No width that this vinyl comes in mends that: choose one that takes finer detail, or make the place wider in the drawing.';
@@ -36,7 +36,7 @@ export function describeFinding(
       };
     case 'doubled':
       return {
-        what: `${nameOf(finding.layer)}: ${count(finding.count, 'doubled line')}`,
+        what: `${nameOf(finding.layer)}: ${plural(finding.count, 'doubled line')}`,
         detail: 'They lie within a hair of another line, would be cut twice, and lift.',
       };
     case 'crossing':
@@ -46,17 +46,17 @@ export function describeFinding(
       };
     case 'specks':
       return {
-        what: `${nameOf(finding.layer)}: ${count(finding.count, 'speck')} under ${formatArea(finding.underMm2, settings)}`,
+        what: `${nameOf(finding.layer)}: ${plural(finding.count, 'speck')} under ${formatArea(finding.underMm2, settings)}`,
         detail: 'Bits so small get lost or stick to the hook.',
       };
     case 'open-paths':
       return {
-        what: `${nameOf(finding.layer)}: ${count(finding.count, 'open path')}`,
+        what: `${nameOf(finding.layer)}: ${plural(finding.count, 'open path')}`,
         detail: 'Its ends lie apart. It is measured as if a straight line closed it.',
       };
     case 'strokes-apart':
       return {
-        what: `${count(finding.count, 'line')} drawn as strokes`,
+        what: `${plural(finding.count, 'line')} drawn as strokes`,
         detail: 'A stroke has no area to cut until it is an outline.',
       };
     case 'colour-on-colour':
@@ -91,7 +91,7 @@ export function describeRemedy(step: StepAction, nameOf: Names, settings: Format
         stroke: `Cut them as lines of ${formatLength(step.widthMm, settings)}`,
       }[step.how];
     case 'split':
-      return 'Part it into loads';
+      return 'Divide it into loads';
     case 'merge':
       return `Merge into ${nameOf(step.into)}`;
     default:
@@ -198,6 +198,6 @@ export function describeVerdict(
       return `Too fine for the vinyl of ${nameOf(widest.layer)}: use one that takes finer detail there.`;
     return `Cut it at ${formatLength(widest.safeWidthMm, settings, 0)} or wider, or use a vinyl for ${nameOf(widest.layer)} that takes finer detail.`;
   }
-  if (findings.length > 0) return `${summary}. ${count(findings.length, 'thing')} to look at before it is cut.`;
+  if (findings.length > 0) return `${summary}. ${plural(findings.length, 'thing')} to look at before it is cut.`;
   return `Ready to cut: ${summary}.`;
 }

@@ -52,9 +52,9 @@ export function describeBookingProblem(problem: BookingProblem, settings: Format
     case 'not-on-the-book':
       return 'It lies on a piece of vinyl that is not in your stock. Add that to the stock first, or choose another lot.';
     case 'unreadable':
-      return `The drawing of ${problem.names.join(', ')} can’t be read any more. Open it under Artwork, then lay out anew.`;
+      return `The drawing of ${problem.names.join(', ')} can’t be read any more. Open it under Artwork, then lay out again.`;
     case 'stock-changed':
-      return 'The stock it lies on has changed since it was laid out. Reload, and lay out anew.';
+      return 'The stock it lies on has changed since it was laid out. Reload, and lay out again.';
     case 'faulty':
       return `This can’t be cut so. ${[...new Set(problem.faults.map((fault) => describeFault(fault, settings)))].slice(0, 3).join(' ')}`;
     case 'only-spares':
@@ -90,7 +90,7 @@ export function describeLoading(
       label: 'Width',
       text: facts.onMat
         ? `The piece is ${length(facts.widthMm)} wide; the outermost cut needs ${length(facts.leastWidthMm)}.`
-        : `The machine should read ${length(facts.widthMm)}. If it reads less than ${length(facts.leastWidthMm)}, load it again or lay it out anew.`,
+        : `The machine should read ${length(facts.widthMm)}. If it reads less than ${length(facts.leastWidthMm)}, load it again or lay it out again.`,
     },
     { label: 'Origin', text: 'At the left, where it begins; the length runs away from you.' },
     {
@@ -125,7 +125,7 @@ export function describeLeftover(leftover: Leftover, settings: FormatSettings): 
 }
 
 export function describeDayLoad(load: DayLoad<LoadPart>, stocked: boolean, settings: FormatSettings): string {
-  return `${load.parts.length} ${load.parts.length === 1 ? 'part' : 'parts'}, ${formatDuration(load.seconds, settings)}${!stocked ? ', nothing on the shelf' : load.today ? '' : ', no time left for it today'}`;
+  return `${plural(load.parts.length, 'part')}, ${formatDuration(load.seconds, settings)}${!stocked ? ', nothing on the shelf' : load.today ? '' : ', no time left for it today'}`;
 }
 
 /** What is told once a load is cut: how many parts, and what to write on what is left. */

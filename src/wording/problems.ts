@@ -7,9 +7,9 @@ import type { LetterProblem } from '../core/artwork/lettering/letter';
 import type { TraceProblem } from '../core/artwork/tracing/trace-image';
 import type { ChannelProblem, PriceProblem } from '../core/pricing';
 import { formatLength, formatShare, formatTemperature, type FormatSettings } from '../core/units';
+import { plural } from './plural';
 
 const megabytes = (bytes: number) => `${(bytes / 1024 / 1024).toFixed(1)} MB`;
-const count = (number: number, one: string, many = `${one}s`) => `${number} ${number === 1 ? one : many}`;
 
 export function describeArtworkProblem(problem: ReadProblem | MeasureProblem): string {
   switch (problem.kind) {
@@ -67,7 +67,7 @@ const LEFT_OUT_REMEDIES: Readonly<Record<LeftOutKind, string>> = {
   'style-rule': 'A style was not understood; check the colours.',
 };
 
-const describeLeftOutShort = ({ kind, count: number }: LeftOut): string => count(number, ...LEFT_OUT_NAMES[kind]);
+const describeLeftOutShort = ({ kind, count: number }: LeftOut): string => plural(number, ...LEFT_OUT_NAMES[kind]);
 
 /** What was left out and what to do about it. */
 export function describeLeftOut(entry: LeftOut): { readonly what: string; readonly remedy: string } {

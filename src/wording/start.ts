@@ -2,8 +2,9 @@
 
 import type { BreakEven, Kit, KitNeed } from '../core/planning';
 import { formatMoney, type FormatSettings } from '../core/units';
+import { plural, verbFor } from './plural';
 
-const weeksOf = (count: number): string => `${count} ${count === 1 ? 'week' : 'weeks'}`;
+const weeksOf = (count: number): string => plural(count, 'week');
 
 /** The first sentence. `kit` null: none does all under the cap. */
 export function describeStart(
@@ -17,16 +18,16 @@ export function describeStart(
 ): string {
   const { kit, uncovered, outcome, cap } = input;
   if (!kit)
-    return `Under ${formatMoney(cap, settings)} no kit brings all that is needed: raise the cap, leave less over, or need less`;
+    return `Within ${formatMoney(cap, settings)} no kit brings all that is needed: raise the budget, leave less over, or need less`;
   const costs = `A kit for ${formatMoney(kit.total.value, settings)}`;
   if (uncovered.length > 0)
-    return `${costs} is not whole yet: ${uncovered.join(' and ')} ${uncovered.length === 1 ? 'is' : 'are'} missing`;
-  if (kit.left.value < 0) return `${costs} is ${formatMoney(-kit.left.value, settings)} over the cap`;
+    return `${costs} is not whole yet: ${uncovered.join(' and ')} ${verbFor(uncovered.length, 'is', 'are')} missing`;
+  if (kit.left.value < 0) return `${costs} is ${formatMoney(-kit.left.value, settings)} over the budget`;
   if (!outcome)
     return `${costs} leaves ${formatMoney(kit.left.value, settings)} for blanks and vinyl; say what is sold a week, and it tells when that comes back`;
   if (!outcome.pieces || !outcome.weeks)
     return `${costs} never comes back: an average piece leaves nothing in the purse. Ask more, or sell what leaves something`;
-  return `${costs} has come back after ${outcome.pieces.value} pieces, ${weeksOf(outcome.weeks.value)} at your hours`;
+  return `${costs} has come back after ${plural(outcome.pieces.value, 'piece')}, ${weeksOf(outcome.weeks.value)} at your hours`;
 }
 
 /** What one more piece a week does. Null where it can't be told. */

@@ -20,7 +20,7 @@ export const STAGE_NAMES: Readonly<Record<OrderStage, string>> = {
   'to-cut': 'not begun',
   'in-work': 'in work',
   ready: 'ready',
-  'handed-over': 'handed over',
+  'handed-over': 'collected',
   cancelled: 'cancelled',
 };
 export const CAUSE_NAMES: Readonly<Record<SpoilageCause, string>> = {

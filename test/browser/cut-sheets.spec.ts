@@ -188,13 +188,13 @@ test('a piece is moved to another sheet, and the day’s loads are proposed, lai
   // Taken off, it waits again, and what is left can still be cut; taken back, it is there again.
   const all = await load.locator('g.part').count(),
     book = load.getByRole('button', { name: 'It is cut: book it' });
-  await load.getByRole('button', { name: 'Take it off' }).click();
+  await load.getByRole('button', { name: 'Remove it' }).click();
   await expect(load.locator('g.part')).toHaveCount(all - 1);
   await expect(book).toBeEnabled();
   await load.getByRole('button', { name: 'Take back' }).click();
   await expect(load.locator('g.part')).toHaveCount(all);
   await expect(book).toBeVisible();
-  await page.getByRole('button', { name: 'Throw it away' }).click();
+  await page.getByRole('button', { name: 'Discard it' }).click();
   await expect(load.getByRole('heading')).toHaveText(/parts to lay out/);
   await page.getByRole('button', { name: 'Propose the day’s loads' }).click();
   const day = page.getByRole('region', { name: 'The day’s loads' });

@@ -54,7 +54,7 @@ test('each finding has its remedy, a place in the list of steps, and a way back'
   await page.getByRole('option', { name: 'print area' }).click();
   await page.getByLabel('Height', { exact: true }).fill('80');
   await expect(page.getByText(/× 80 mm/).first()).toBeVisible();
-  await page.getByRole('button', { name: 'Keep this artwork' }).click();
+  await page.getByRole('button', { name: 'Save this artwork' }).click();
   await expect(page.getByRole('heading', { name: 'crossing' })).toBeVisible();
   await running(page);
   await expect(page.getByRole('region', { name: 'Steps' })).toContainText('Unite crossing shapes');
@@ -121,7 +121,7 @@ test('words become a drawing: a typeface without a letter says so, an arc bends,
   await expect(page.getByLabel('Radius of the arc')).toHaveValue('120');
   await page.getByRole('checkbox', { name: /second colour/ }).check();
   await expect(page.getByRole('img', { name: /as worn/ }).locator('path')).toHaveCount(2);
-  await page.getByRole('button', { name: 'Keep this lettering' }).click();
+  await page.getByRole('button', { name: 'Save this lettering' }).click();
   await expect(page.getByRole('heading', { name: 'Möwe' })).toBeVisible();
   await expect(page.getByRole('region', { name: 'Layers' }).getByRole('textbox')).toHaveCount(2);
 });
@@ -138,7 +138,7 @@ test('a list of names: each line a drawing of its own, none wider than its place
   await expect(names).toContainText('160 mm × 13.9 mm, made smaller');
   await names.getByRole('button', { name: 'Christabel-Louise' }).click();
   await expect(page.getByText(/^Christabel-Louise: 160 mm/)).toBeVisible();
-  await page.getByRole('button', { name: 'Keep these 2 names' }).click();
+  await page.getByRole('button', { name: 'Save these 2 names' }).click();
   await page.waitForURL(`${server.address}/artwork`);
   await expect(page.getByRole('link', { name: /Ole/ }).first()).toBeVisible();
   await page
@@ -162,7 +162,7 @@ test('a layer wider than its vinyl is parted into loads that keep their vinyl; a
   await layers.getByRole('combobox').first().click();
   await page.getByRole('option').nth(1).click();
   const checks = page.getByRole('region', { name: 'Checks' });
-  await checks.getByRole('button', { name: 'Part it into loads' }).click();
+  await checks.getByRole('button', { name: 'Divide it into loads' }).click();
   await expect(layers.getByRole('textbox')).toHaveCount(2);
   await expect(checks).not.toContainText('its vinyl takes');
   await layers.getByRole('combobox', { name: /What .* load 2 is for/ }).click();
@@ -233,7 +233,7 @@ test('a picture is traced: colours, dirt and ground can be changed, and it is ke
   await page.getByLabel('Traced to').click();
   await page.getByRole('option', { name: '1 colour', exact: true }).click();
   await expect(layers.getByRole('textbox')).toHaveCount(1);
-  await page.getByRole('button', { name: 'Keep this artwork' }).click();
+  await page.getByRole('button', { name: 'Save this artwork' }).click();
   await expect(page.getByRole('heading', { name: 'my badge' })).toBeVisible();
   await open(page, `${server.address}/artwork/new`);
   await page

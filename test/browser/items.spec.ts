@@ -103,12 +103,12 @@ test('a quick quote from anywhere: priced, promised, kept, and to be printed', a
   await sheet.getByRole('textbox', { name: 'Pieces' }).fill('3');
   await expect(sheet.getByRole('heading', { name: /^87\.00 together, ready on / })).toBeVisible();
   await sheet.getByRole('textbox', { name: 'Pieces' }).fill('2.5');
-  await expect(sheet.getByRole('button', { name: 'Keep the quote' })).toBeDisabled();
+  await expect(sheet.getByRole('button', { name: 'Save the quote' })).toBeDisabled();
   await sheet.getByRole('textbox', { name: 'Pieces' }).fill('4');
   await sheet.getByLabel('Price each').fill('27,50');
   await sheet.getByLabel('For whom').fill('Oven & Ember bakery');
   await expect(sheet.getByRole('heading', { name: /^110\.00 together/ })).toBeVisible();
-  await sheet.getByRole('button', { name: 'Keep the quote' }).click();
+  await sheet.getByRole('button', { name: 'Save the quote' }).click();
   const given = sheet.getByRole('region', { name: 'Quotes given' }).getByRole('listitem');
   await expect(given).toContainText('4 × Bakery apron for Oven & Ember bakery');
   const href = await given.getByRole('link', { name: 'PDF' }).getAttribute('href');
@@ -167,7 +167,7 @@ test('an item is built by keyboard only: fields, a second artwork, a thing besid
   await page.getByLabel('Price each').focus();
   await page.keyboard.press('Control+A');
   await page.keyboard.type('19.50');
-  await page.getByRole('button', { name: 'Keep this item' }).focus();
+  await page.getByRole('button', { name: 'Save this item' }).focus();
   await page.keyboard.press('Enter');
   await expect(page).toHaveURL(/\/items\/\d+$/);
   await expect(page.getByRole('heading', { level: 1 })).toHaveText(/Keyboard towel/);
@@ -216,7 +216,7 @@ test('a dearer roll is told with the reason, and noted', async ({ page }) => {
     .getByRole('status')
     .filter({ hasText: 'because: Roll price (Vinyl: Sparrow Glint, gold) 26.50, now 29.15.' });
   await expect(told).toBeVisible();
-  await told.getByRole('button', { name: 'Noted' }).click();
+  await told.getByRole('button', { name: 'Accept the new cost' }).click();
   await expect(told).toBeHidden();
   await page.reload();
   await page.waitForSelector('html[data-running]');
@@ -232,7 +232,7 @@ test('a kit under a cap, and when it has come back', async ({ page }) => {
   await page.getByRole('textbox', { name: 'Cap' }).fill('900');
   await page.getByRole('button', { name: 'take it' }).click();
   await expect(verdict).toHaveText(/^A kit for 298\.00/);
-  await page.getByRole('button', { name: 'Keep the plan' }).click();
+  await page.getByRole('button', { name: 'Save the plan' }).click();
   await page.reload();
   await page.waitForSelector('html[data-running]');
   await expect(verdict).toHaveText(/^A kit for 298\.00/);
@@ -254,7 +254,7 @@ test('a quote straight from a drawing', async ({ page }) => {
   await sheet.getByLabel('Width, mm').fill('90');
   await sheet.getByLabel('Pieces').fill('12');
   await expect(sheet.getByRole('heading', { name: /together, ready on/ })).toBeVisible();
-  await sheet.getByRole('button', { name: 'Keep the quote' }).click();
+  await sheet.getByRole('button', { name: 'Save the quote' }).click();
   await expect(sheet.getByText('12 × leaf')).toBeVisible();
 });
 

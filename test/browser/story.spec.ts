@@ -63,12 +63,12 @@ test('from a drawing to a handed-over order', async ({ page }) => {
     await fill(page, 'Width', '100');
     await expect(layers).toContainText('36.0 cm²');
     await expect(page.getByRole('img', { name: /as cut, mirrored: carrier down/ })).toBeVisible();
-    await page.getByRole('button', { name: 'Keep this artwork' }).click();
+    await page.getByRole('button', { name: 'Save this artwork' }).click();
     await expect(page.getByRole('heading', { name: 'two windows' })).toBeVisible();
   });
 
   await test.step('an item tells its cost and what to ask, each figure with its working', async () => {
-    await page.getByRole('link', { name: 'Reckon an item with it' }).click();
+    await page.getByRole('link', { name: 'Price an item with it' }).click();
     await fill(page, 'Name', 'Window bag');
     await choose(page, 'Vinyl for orange', 'Reed Gold');
     await choose(page, 'Vinyl for blue', 'Reed Smooth');
@@ -85,7 +85,7 @@ test('from a drawing to a handed-over order', async ({ page }) => {
     await page.getByRole('slider', { name: 'Price' }).focus();
     await page.keyboard.press('ArrowRight');
     await expect(page.getByLabel('Price each')).toHaveValue('19.10');
-    await page.getByRole('button', { name: 'Keep this item' }).click();
+    await page.getByRole('button', { name: 'Save this item' }).click();
     await expect(page.getByRole('link', { name: 'Take an order for it' })).toBeVisible();
   });
 
@@ -94,7 +94,7 @@ test('from a drawing to a handed-over order', async ({ page }) => {
     await fill(page, 'Customer', 'Juniper Vale');
     await fill(page, 'What for', 'Bags for the fair');
     await fill(page, 'Quantity', '2');
-    await expect(page.getByLabel('Agreed price, all together')).toHaveValue('38.20');
+    await expect(page.getByLabel('Agreed price, in total')).toHaveValue('38.20');
     await page.getByRole('button', { name: 'Take the order' }).first().click();
     await expect(page.getByText('Due: choose the day it is promised for.')).toBeVisible();
     await fill(page, 'Due', '2031-05-20');
@@ -162,7 +162,7 @@ test('from a drawing to a handed-over order', async ({ page }) => {
   await test.step('hand over, with the real minutes beside the quoted', async () => {
     await open(page, server.address);
     await page.getByRole('link', { name: 'Bags for the fair' }).click();
-    await page.getByRole('button', { name: 'Hand over' }).click();
+    await page.getByRole('button', { name: 'Mark as collected' }).click();
     await expect(page.getByText(/2 pieces took .* instead of/)).toBeVisible();
     const table = page.getByRole('region', { name: 'Quoted and real' });
     await expect(table.getByRole('button', { name: /^Set up and cut: \d+(\.\d)? s, show working/ })).toBeVisible();

@@ -177,7 +177,7 @@ test('what is typed before the page runs is kept', async ({ page }) => {
   await running(page);
   await page.getByLabel('Made in one go').fill('4');
   await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Early bird bag');
-  await page.getByRole('button', { name: 'Keep this item' }).click();
+  await page.getByRole('button', { name: 'Save this item' }).click();
   await expect(page.getByRole('heading', { name: 'Early bird bag' })).toBeVisible();
 });
 

@@ -4,7 +4,7 @@ import { PLAIN_BLANK, PLAIN_ITEM, PLAIN_LAYER, PLAIN_SHOP, PLAIN_VINYL } from '.
 import { figure, minor } from '../units';
 import { compareVinyls, computeGoodPiece, drawOdds } from './compare-vinyls';
 import { computeItemCost, explainChange, toAcceptedCost, shareJointCost, type Negative } from './index';
-import { , costOf } from './item-plan-examples';
+import { costOf } from './item-plan-examples';
 
 it('other offers and other blanks stand side by side like vinyls', () => {
   const input = { spec: PLAIN_ITEM, layerIndex: 0, widthMm: 100, quantity: 10, shop: PLAIN_SHOP },

@@ -24,7 +24,7 @@ export const planInput = yup.object({
     .required()
     .max(60, 'Options: at most 60.'),
   needs: yup.array(need).required().min(1, 'Needed: at least one thing.'),
-  cap: money('Cap'),
+  cap: money('Budget'),
   reserve: money('To be left'),
   chosen: yup
     .array(wholeBetween('Chosen', 0, 59, 'By its place in the list.'))

@@ -29,7 +29,7 @@ export type QuoteFacts = {
 };
 
 export const computeQuoteTotal = (each: Minor, quantity: number): Figure =>
-  figure('Together', each * quantity, 'money', 'computed', {
+  figure('Total', each * quantity, 'money', 'computed', {
     how: 'price × pieces',
     parts: [figure('Price each', each, 'money', 'typed'), figure('Pieces', quantity, 'count', 'typed')],
   });

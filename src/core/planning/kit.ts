@@ -71,8 +71,8 @@ export function addUpKit(options: readonly KitOption[], chosen: readonly number[
     chosen,
     total,
     left: figure('Left for blanks and vinyl', cap - total.value, 'money', 'computed', {
-      how: 'cap − kit',
-      parts: [figure('Cap', cap, 'money', 'typed'), total],
+      how: 'budget − kit',
+      parts: [figure('Budget', cap, 'money', 'typed'), total],
     }),
   };
 }

@@ -44,10 +44,18 @@ export function formatPath(lengthMm: number, settings: FormatSettings): string {
     : `${formatNumber(lengthMm / (MM_PER_INCH * 12), settings.locale, 2)} ft`;
 }
 
+/** Below these an area says more in smaller units, or with more digits. */
+const LEAST_CM2_IN_MM2 = 10;
+const LEAST_IN2 = 0.01;
+
 export function formatArea(areaMm2: number, settings: FormatSettings): string {
-  return settings.system === 'metric'
-    ? `${formatNumber(areaMm2 / MM2_PER_CM2, settings.locale, 1)} cm²`
-    : `${formatNumber(areaMm2 / MM_PER_INCH ** 2, settings.locale, 2)} in²`;
+  if (settings.system === 'inch') {
+    const in2 = areaMm2 / MM_PER_INCH ** 2;
+    return `${formatNumber(in2, settings.locale, in2 < LEAST_IN2 ? 4 : 2)} in²`;
+  }
+  return areaMm2 < LEAST_CM2_IN_MM2
+    ? `${formatNumber(areaMm2, settings.locale, 1, 0)} mm²`
+    : `${formatNumber(areaMm2 / MM2_PER_CM2, settings.locale, 1)} cm²`;
 }
 
 export function formatTemperature(degrees: number, settings: FormatSettings): string {

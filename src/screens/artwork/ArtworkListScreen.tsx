@@ -7,6 +7,7 @@ import type { FrameView } from '../../views/frame';
 import { Frame } from '../shared/Frame';
 import { Picture } from '../shared/Picture';
 import { useSettings } from '../shared/settings';
+import { plural } from '../../wording/plural';
 
 export function ArtworkListScreen({ frame, view }: { frame: FrameView; view: ArtworkListView }) {
   return (
@@ -64,9 +65,7 @@ function ArtworkList({ view }: { view: ArtworkListView }) {
                 ))}
               </div>
               <div className="soft">
-                {artwork.usedBy === 0
-                  ? 'in no item yet'
-                  : `in ${artwork.usedBy} ${artwork.usedBy === 1 ? 'item' : 'items'}`}
+                {artwork.usedBy === 0 ? 'in no item yet' : `in ${plural(artwork.usedBy, 'item')}`}
               </div>
             </div>
           </a>

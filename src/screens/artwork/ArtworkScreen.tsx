@@ -83,7 +83,7 @@ function Artwork({ artwork, vinyls }: { artwork: ArtworkView; vinyls: readonly V
     try {
       await callApi(on ? 'DELETE' : 'POST', path);
       setArchived(on);
-      enqueueSnackbar(on ? 'Taken off the list. Items that use it keep it.' : 'Back on the list.', {
+      enqueueSnackbar(on ? 'Archived. Items that use it keep it.' : 'Restored.', {
         action: on ? (
           <Button color="inherit" variant="text" onClick={() => void archive(false)}>
             Undo
@@ -100,7 +100,7 @@ function Artwork({ artwork, vinyls }: { artwork: ArtworkView; vinyls: readonly V
       <div className="page-head">
         <div>
           <h1 className="flat">
-            {saved.name} {archived && <span className="tag">off the list</span>}
+            {saved.name} {archived && <span className="tag">archived</span>}
           </h1>
           <p aria-live="polite" className="flat above-1 text-large">
             {prepared ? describeVerdict(file.findings, summary, nameOf, settings) : `${summary}.`}
@@ -108,7 +108,7 @@ function Artwork({ artwork, vinyls }: { artwork: ArtworkView; vinyls: readonly V
         </div>
         <div className="actions">
           <Button href={`${path}/original`}>Download the original</Button>
-          <Button onClick={() => void archive(!archived)}>{archived ? 'Put back' : 'Take off the list'}</Button>
+          <Button onClick={() => void archive(!archived)}>{archived ? 'Restore' : 'Archive'}</Button>
           {changed && (
             <Button
               variant="contained"
@@ -120,7 +120,7 @@ function Artwork({ artwork, vinyls }: { artwork: ArtworkView; vinyls: readonly V
           )}
           {!changed && (
             <Button variant="contained" href={`/items/new?artwork=${artwork.id}`}>
-              Reckon an item with it
+              Price an item with it
             </Button>
           )}
         </div>

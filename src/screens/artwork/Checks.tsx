@@ -6,6 +6,7 @@ import { describeFinding, describeLicenceCaution, describeRemedy } from '../../w
 import { describeLeftOut } from '../../wording/problems';
 import { useSettings } from '../shared/settings';
 import { Why } from '../shared/Why';
+import { plural } from '../../wording/plural';
 
 type Props = {
   readonly checked: boolean;
@@ -30,7 +31,7 @@ export function Checks({ checked, findings, widthMm, leftOut, gradients, sizeSta
           ? 'Not checked yet'
           : findings.length === 0
             ? 'Nothing stands in the way'
-            : `${findings.length} ${findings.length === 1 ? 'thing' : 'things'} to mend`}
+            : `${plural(findings.length, 'thing')} to mend`}
       </h2>
       <ul className="checks">
         {findings.map((finding, index) => {
@@ -73,9 +74,7 @@ export function Checks({ checked, findings, widthMm, leftOut, gradients, sizeSta
         {gradients > 0 && (
           <li>
             <div>
-              <strong>
-                {gradients} fading {gradients === 1 ? 'fill' : 'fills'} taken as flat
-              </strong>
+              <strong>{plural(gradients, 'fading fill')} taken as flat</strong>
               <span>Vinyl has one colour: the first of each was taken.</span>
             </div>
           </li>

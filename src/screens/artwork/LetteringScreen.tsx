@@ -21,6 +21,7 @@ import { WidthField } from './WidthField';
 import { type Form, START, TRACKINGS } from './lettering-form';
 import { useSetTexts } from './use-set-texts';
 import { InsetField } from './InsetField';
+import { plural } from '../../wording/plural';
 
 export function LetteringScreen({ frame }: { frame: FrameView }) {
   return (
@@ -98,7 +99,7 @@ function Lettering() {
             {form.text.trim() === ''
               ? 'Set lettering'
               : form.list
-                ? `${texts.length} ${texts.length === 1 ? 'name' : 'names'}`
+                ? `${plural(texts.length, 'name')}`
                 : form.text.replace(/\s+/g, ' ')}
           </h1>
           <p aria-live="polite" className="flat above-1 text-large">
@@ -115,10 +116,10 @@ function Lettering() {
             onClick={() => void save()}
           >
             {saving && form.list
-              ? `Keeping ${Math.min(saved + 1, texts.length)} of ${texts.length}`
+              ? `Saving ${Math.min(saved + 1, texts.length)} of ${texts.length}`
               : form.list
-                ? `Keep ${texts.length === 1 ? 'this name' : `these ${texts.length} names`}`
-                : 'Keep this lettering'}
+                ? `Save ${texts.length === 1 ? 'this name' : `these ${texts.length} names`}`
+                : 'Save this lettering'}
           </Button>
         </div>
       </div>

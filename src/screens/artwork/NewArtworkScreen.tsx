@@ -17,6 +17,7 @@ import { startDesk, toSteps, useDesk } from './desk-state';
 import { makeNameOf, toMaterials } from './layer-names';
 import { TRACE_START, TracePanel, useTraced } from './TracePanel';
 import { usePrepared } from './use-prepared';
+import { plural } from '../../wording/plural';
 
 export function NewArtworkScreen({ frame, vinyls }: { frame: FrameView; vinyls: readonly VinylView[] }) {
   return (
@@ -158,7 +159,7 @@ function NewArtwork({ vinyls }: { vinyls: readonly VinylView[] }) {
               }
               onClick={() => void save()}
             >
-              Keep this artwork
+              Save this artwork
             </Button>
           )}
         </div>
@@ -229,5 +230,8 @@ function NewArtwork({ vinyls }: { vinyls: readonly VinylView[] }) {
 
 export const describeLayers = (layers: readonly { cavities: number; pieces: number }[]): string => {
   const cavities = layers.reduce((sum, layer) => sum + layer.cavities, 0);
-  return `${layers.length} ${layers.length === 1 ? 'layer' : 'layers'}, ${layers.reduce((sum, layer) => sum + layer.pieces, 0)} pieces, ${cavities} ${cavities === 1 ? 'cavity' : 'cavities'} to weed`;
+  return `${plural(layers.length, 'layer')}, ${plural(
+    layers.reduce((sum, layer) => sum + layer.pieces, 0),
+    'piece',
+  )}, ${plural(cavities, 'cavity')} to weed`;
 };

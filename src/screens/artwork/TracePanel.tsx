@@ -9,6 +9,7 @@ import { describeTraceProblem } from '../../wording/problems';
 import { traceInWorker } from '../../workers/source-client';
 import { useLatest, type Asking } from '../shared/use-latest';
 import type { TraceOptions } from '../../core/artwork/tracing/trace-image';
+import { plural } from '../../wording/plural';
 
 export const TRACE_START: TraceOptions = { colours: 2, specklePixels: 12, smoothing: 0.5, withoutGround: true };
 const SMOOTHINGS = [
@@ -39,7 +40,7 @@ export function TracePanel({
         >
           {[1, 2, 3, 4, 5, 6, 7, 8].map((count) => (
             <MenuItem key={count} value={count}>
-              {count} {count === 1 ? 'colour' : 'colours'}
+              {plural(count, 'colour')}
             </MenuItem>
           ))}
         </TextField>

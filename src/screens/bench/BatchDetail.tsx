@@ -8,6 +8,7 @@ import type { BenchLineView, BenchPartView, BenchView } from '../../views/bench'
 import { describeCaution } from '../../wording/problems';
 import { Picture } from '../shared/Picture';
 import { useSettings } from '../shared/settings';
+import { Icon } from '../shared/Icon';
 
 export function BatchDetail({
   station,
@@ -70,6 +71,7 @@ export function BatchDetail({
       {station === 'press' &&
         line.plan?.cautions.map((caution) => (
           <div key={caution.kind} className="notice">
+            <Icon name="caution" />
             {describeCaution(caution, settings)}
           </div>
         ))}

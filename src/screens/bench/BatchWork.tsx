@@ -10,6 +10,9 @@ import type { RunningSession } from '../../views/frame';
 import { STATION_NAMES } from '../../wording/stations';
 import { useServerNow } from '../shared/Frame';
 import { useSettings } from '../shared/settings';
+import { plural, verbFor } from '../../wording/plural';
+import { Icon } from '../shared/Icon';
+import type { Peel } from '../../core/materials';
 
 type Props = {
   readonly station: Station;
@@ -69,7 +72,7 @@ export function BatchWork({
       </div>
       <p className="soft flat text-large">
         about <strong className="figures">{formatDuration(seconds, settings)}</strong> for{' '}
-        {describeCount(new Set(chosen.map(keyOf)).size, byPiece ? 'piece' : 'part')}
+        {plural(new Set(chosen.map(keyOf)).size, byPiece ? 'piece' : 'part')}
         {chosen.length < parts.length ? `, ${entries.length - new Set(chosen.map(keyOf)).size} left for later` : ''}
       </p>
       <div className="bench-actions">
@@ -144,8 +147,6 @@ export function BatchWork({
   );
 }
 
-const describeCount = (count: number, one: string) => `${count} ${one}${count === 1 ? '' : 's'}`;
-
 function BigFacts({ station, view, parts }: { station: Station; view: BenchView; parts: readonly BenchPartView[] }) {
   const settings = useSettings();
   const first = parts[0]!;
@@ -174,8 +175,10 @@ function BigFacts({ station, view, parts }: { station: Station; view: BenchView;
     return (
       <div className="big">
         <span>{first.vinylName}</span>
-        <span>{layer?.cavities ?? 0} cavities</span>
-        <span>{layer?.pieces ?? 0} pieces stay</span>
+        <span>{plural(layer?.cavities ?? 0, 'cavity')}</span>
+        <span>
+          {plural(layer?.pieces ?? 0, 'piece')} {verbFor(layer?.pieces ?? 0, 'stays', 'stay')}
+        </span>
       </div>
     );
   }
@@ -188,7 +191,9 @@ function BigFacts({ station, view, parts }: { station: Station; view: BenchView;
         <span>{last.seconds} s</span>
         <span>{last.pressure}</span>
         <span className="error-text">
-          peel {line.plan.steps.find((step) => step.kind === 'peel' && step.vinylName === last.vinylName)?.peel}
+          <PeelFact
+            peel={line.plan.steps.find((step) => step.kind === 'peel' && step.vinylName === last.vinylName)?.peel}
+          />
         </span>
       </div>
     ) : (
@@ -204,4 +209,12 @@ function BigFacts({ station, view, parts }: { station: Station; view: BenchView;
       <span>edges</span>
     </div>
   );
+}
+
+function PeelFact({ peel }: { readonly peel: Peel | null | undefined }) {
+  return peel ? (
+    <>
+      <Icon name={`peel-${peel}`} /> peel {peel}
+    </>
+  ) : null;
 }

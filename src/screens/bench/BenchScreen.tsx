@@ -18,6 +18,8 @@ import { useKeys } from '../shared/keys';
 import { useSettings } from '../shared/settings';
 import { BatchDetail } from './BatchDetail';
 import { BatchWork } from './BatchWork';
+import { plural, verbFor } from '../../wording/plural';
+import { Icon } from '../shared/Icon';
 
 const SpoilDialog = lazy(() => import('./SpoilDialog'));
 const BENCH_KEY = ['bench'] as const;
@@ -99,7 +101,7 @@ function Bench({ initial, station }: { initial: BenchView; station: Station }) {
     step.mutate({ path: '/api/work-sessions', body: { station, partIds: chosen.map((part) => part.partId) } });
   const stop = (work: RunningSession, outcome: 'done' | 'paused' | 'discarded') => {
     const told = {
-      done: `${STATION_NAMES[station]}: ${work.partIds.length} ${work.partIds.length === 1 ? 'part' : 'parts'} done.`,
+      done: `${STATION_NAMES[station]}: ${plural(work.partIds.length, 'part')} done.`,
       paused: 'Stopped. The minutes are kept, the parts stay here.',
       discarded: 'Stopped. The minutes are dropped.',
     }[outcome];
@@ -108,7 +110,7 @@ function Bench({ initial, station }: { initial: BenchView; station: Station }) {
   };
   const spoil = (parts: readonly BenchPartView[], spoilage: Spoilage) => {
     setSpoiling(null);
-    const told = `${parts.length} ${parts.length === 1 ? 'part goes' : 'parts go'} back to be cut.`;
+    const told = `${plural(parts.length, 'part')} ${verbFor(parts.length, 'goes', 'go')} back to be cut.`;
     step.mutate({
       path: '/api/parts/spoil',
       body: { partIds: parts.map((part) => part.partId), ...spoilage },
@@ -156,7 +158,7 @@ function Bench({ initial, station }: { initial: BenchView; station: Station }) {
               aria-current={name === station ? 'page' : undefined}
               style={{ ['--tint' as string]: `var(--tint-${name})` }}
             >
-              {STATION_NAMES[name]}{' '}
+              <Icon name={name} /> {STATION_NAMES[name]}{' '}
               <small>
                 {waiting}{' '}
                 {name === 'cut' || name === 'weed'

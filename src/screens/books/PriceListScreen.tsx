@@ -16,6 +16,7 @@ import { Frame } from '../shared/Frame';
 import { useSettings } from '../shared/settings';
 import { Why } from '../shared/Why';
 import { BooksTabs } from './BooksTabs';
+import { plural, verbFor } from '../../wording/plural';
 
 export function PriceListScreen({ frame, view }: { frame: FrameView; view: PriceListView }) {
   return (
@@ -57,7 +58,7 @@ function PriceList({ initial }: { initial: PriceListView }) {
               ? 'No items to price yet'
               : poor === 0
                 ? 'Every item earns your hour'
-                : `${poor} of ${rows.length} items earn less than your hour of ${formatMoney(figures.wagePerHour, settings)}`}
+                : `${poor} of ${plural(rows.length, 'item')} ${verbFor(poor, 'earns', 'earn')} less than your hour of ${formatMoney(figures.wagePerHour, settings)}`}
           </h1>
         </div>
         <div className="actions">
@@ -146,7 +147,7 @@ function PriceList({ initial }: { initial: PriceListView }) {
                 <td colSpan={5 + channels.length} className="soft">
                   {rows.length === 0 ? (
                     <>
-                      Reckon an item first, then its prices stand here. <a href="/items/new">Reckon one</a>
+                      Price an item first, then its prices stand here. <a href="/items/new">Price one</a>
                     </>
                   ) : (
                     'None: each item earns your hour at its price.'

@@ -15,6 +15,7 @@ import type { Group, SavedSheet } from './cut-load';
 import { DayLoads } from './DayLoads';
 import type { SavedSheetId } from './save-sheet';
 import { VinylLoad } from './VinylLoad';
+import { plural } from '../../wording/plural';
 
 export function CutSheetsScreen({ frame, view }: { frame: FrameView; view: CutSheetsView }) {
   return (
@@ -26,7 +27,6 @@ export function CutSheetsScreen({ frame, view }: { frame: FrameView; view: CutSh
 
 const dueOf = (group: Group) =>
   group.parts.reduce((first, part) => (part.dueDay < first ? part.dueDay : first), group.parts[0]!.dueDay);
-const count = (number: number, one: string) => `${number} ${one}${number === 1 ? '' : 's'}`;
 /** What is worked on: a new sheet of a vinyl, or a saved one. `serial` begins anew. */
 type Open = { readonly vinylId: number; readonly saved: SavedSheet | null; readonly serial: number };
 
@@ -109,11 +109,11 @@ function CutSheets({ initial }: { initial: CutSheetsView }) {
       <div className="page-head">
         <div>
           <h1 className="flat">
-            {count(
+            {plural(
               view.groups.reduce((sum, one) => sum + one.parts.length, 0),
               'part',
             )}{' '}
-            wait to be cut from {count(view.groups.length, 'vinyl')}
+            wait to be cut from {plural(view.groups.length, 'vinyl')}
           </h1>
           <p className="soft flat above-1">
             The first is due on {formatDay(dueOf(view.groups[0]!), settings)}: {view.groups[0]!.vinyl.name}.
@@ -154,8 +154,8 @@ function CutSheets({ initial }: { initial: CutSheetsView }) {
                   <i className="swatch" style={{ background: one.vinyl.colourHex }} />
                   {one.vinyl.name}
                   <small>
-                    {count(one.parts.length, 'part')}, due {formatDay(dueOf(one), settings)};{' '}
-                    {one.stock.length === 0 ? 'nothing on the shelf' : count(one.stock.length, 'lot')}
+                    {plural(one.parts.length, 'part')}, due {formatDay(dueOf(one), settings)};{' '}
+                    {one.stock.length === 0 ? 'nothing on the shelf' : plural(one.stock.length, 'lot')}
                   </small>
                 </button>
               </li>,
@@ -167,10 +167,10 @@ function CutSheets({ initial }: { initial: CutSheetsView }) {
                     aria-pressed={saved.id === ownId}
                     onClick={() => go(one.vinyl.id, saved)}
                   >
-                    {count(saved.sheet.placements.length, 'piece')} on{' '}
+                    {plural(saved.sheet.placements.length, 'piece')} on{' '}
                     {saved.sheet.sheets.length === 1
                       ? formatLength(saved.sheet.sheets[0]!.usedLengthMm, settings)
-                      : count(saved.sheet.sheets.length, 'sheet')}
+                      : plural(saved.sheet.sheets.length, 'sheet')}
                     <small>cut sheet, saved {formatInstant(saved.savedAtMs, settings)}</small>
                   </button>
                 </li>

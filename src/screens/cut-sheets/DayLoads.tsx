@@ -18,6 +18,7 @@ import { makeJob, marginsOf, orderStock, toStock } from '../../core/orders';
 import { sourceOf, toCutPieces, toCutSheet, type Laid } from './cut-load';
 import { loadShapes } from './load-shapes';
 import { isShorter, SEED } from './load-reading';
+import { plural } from '../../wording/plural';
 
 /** Each load is bettered for so long before the next is begun. */
 const EACH_SECONDS = 8;
@@ -138,8 +139,7 @@ export function DayLoads({
       <div className="page-head">
         <div>
           <h2 className="flat">
-            {chosen.size} {chosen.size === 1 ? 'load' : 'loads'},{' '}
-            {formatDuration(sumLoadSeconds(loads, chosen), settings)} at the cutter
+            {plural(chosen.size, 'load')}, {formatDuration(sumLoadSeconds(loads, chosen), settings)} at the cutter
           </h2>
           <p className="soft flat above-1">
             All that waits of a vinyl goes together, whoever ordered it; what is due first comes first.{' '}

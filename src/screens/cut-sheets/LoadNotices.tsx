@@ -29,7 +29,7 @@ export function LoadNotices({ state, stale }: { readonly state: LoadState; reado
       )}
       {stale && !running && (
         <div className="notice" role="status">
-          Parts, stock or what is drawn beside them have changed since: lay out anew.
+          Parts, stock or what is drawn beside them have changed since: lay out again.
         </div>
       )}
       {faults.length > 0 && (

@@ -23,6 +23,7 @@ import { type LoadInput, type LoadState } from './use-load';
 import { useLoadKeys } from './use-load-keys';
 import { useLoadOutput } from './use-load-output';
 import { warn } from './warn';
+import { Icon } from '../shared/Icon';
 
 type Props = {
   readonly state: LoadState;
@@ -107,7 +108,7 @@ function LoadActions({ state, laid, output, bookable }: ActionsProps) {
   return (
     <div className="actions">
       {state.undo && (
-        <Button size="small" onClick={state.undo}>
+        <Button size="small" startIcon={<Icon name="undo" />} onClick={state.undo}>
           Undo
         </Button>
       )}

@@ -9,6 +9,7 @@ import type { CutOutline } from '../../core/nesting';
 import { useSettings } from '../shared/settings';
 import { outlineOf, partIdOf, placementKey, tagOf, TAG_LETTERS } from '../../core/orders';
 import { type Laid } from './cut-load';
+import { plural } from '../../wording/plural';
 
 type Props = {
   readonly use: SheetUse;
@@ -72,7 +73,10 @@ export function SheetView({
       .map(({ points }) => `M${points.map((point) => `${point.x.toFixed(2)} ${point.y.toFixed(2)}`).join('L')}Z`)
       .join('');
   return (
-    <figure aria-label={`${placements.length} parts on ${formatLength(use.usedLengthMm, settings)}`} className="flat">
+    <figure
+      aria-label={`${plural(placements.length, 'part')} on ${formatLength(use.usedLengthMm, settings)}`}
+      className="flat"
+    >
       <svg
         ref={svg}
         viewBox={`${-1.6 * ruler} ${-ruler} ${length + 1.6 * ruler} ${width + ruler}`}

@@ -127,7 +127,7 @@ export function VinylLoad({ view, group, start, onSaved, onDone }: Props) {
           </h2>
           {ownId !== null && (
             <Button size="small" onClick={() => void throwAway()}>
-              Throw it away
+              Discard it
             </Button>
           )}
         </div>

@@ -21,7 +21,7 @@ export function Besides({ form }: Pick<MoreFieldsProps, 'form'>) {
       ))}
       <div>
         <Button size="small" onClick={() => extras.append({ label: '', price: 0 })}>
-          Add a thing
+          Add something
         </Button>
       </div>
       <MoneyField form={form} name="details.packaging" label="Packaging, if not the shop’s" />
@@ -40,8 +40,8 @@ export function Stones({ form }: Pick<MoreFieldsProps, 'form'>) {
           <NumberField form={form} name={`details.stones.${at}.count`} label="Count" />
           <MoneyField form={form} name={`details.stones.${at}.grossPrice`} label="A gross (144)" />
           <MoneyField form={form} name={`details.stones.${at}.templatePrice`} label="Template" />
-          <NumberField form={form} name={`details.stones.${at}.templateUses`} label="used so often" />
-          <MoneyField form={form} name={`details.stones.${at}.tapePrice`} label="Tape, each piece" />
+          <NumberField form={form} name={`details.stones.${at}.templateUses`} label="Uses of it" />
+          <MoneyField form={form} name={`details.stones.${at}.tapePrice`} label="Hot-fix tape, each piece" />
         </Row>
       ))}
       <div>

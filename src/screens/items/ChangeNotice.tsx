@@ -32,7 +32,7 @@ export function ChangeNotice({ itemId, change, sinceMs }: { itemId: number; chan
         {describeCauses(change, settings)}
       </span>
       <Button size="small" onClick={() => void note()}>
-        Noted
+        Accept the new cost
       </Button>
     </div>
   );

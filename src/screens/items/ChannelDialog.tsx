@@ -65,7 +65,7 @@ export default function ChannelDialog({
     path: channel ? `/api/channels/${channel.id}` : '/api/channels',
     version: channel?.version,
     onSaved: () => {
-      enqueueSnackbar('Saved. Each item reckons with it.');
+      enqueueSnackbar('Saved. Each item is calculated with it.');
       onDone();
     },
   });
@@ -73,7 +73,7 @@ export default function ChannelDialog({
     try {
       await callApi(on ? 'DELETE' : 'POST', `/api/channels/${channel!.id}`);
       onDone();
-      enqueueSnackbar(on ? `${channel!.name} is off the list.` : `${channel!.name} is back.`, {
+      enqueueSnackbar(on ? `${channel!.name} is archived.` : `${channel!.name} is restored.`, {
         action: on ? (
           <Button color="inherit" variant="text" onClick={() => void archive(false)}>
             Undo
@@ -169,7 +169,7 @@ export default function ChannelDialog({
           extra={
             channel && (
               <Button color="error" variant="text" onClick={() => void archive(true)}>
-                Take it off the list
+                Archive
               </Button>
             )
           }

@@ -59,7 +59,7 @@ function Missing({ what }: { what: string }) {
   const href = what === 'a drawing' ? '/artwork/new' : '/shelf';
   return (
     <div className="sheet empty">
-      <p>To reckon an item, {what} is needed first.</p>
+      <p>To price an item, {what} is needed first.</p>
       <Button variant="contained" href={href}>
         {what === 'a drawing' ? 'Measure a drawing' : `Add ${what} to the shelf`}
       </Button>
@@ -129,7 +129,7 @@ function Item({ view }: { view: ItemEditorView }) {
     try {
       await callApi(on ? 'DELETE' : 'POST', `/api/items/${id}`);
       setArchived(on);
-      enqueueSnackbar(on ? 'Taken off the list.' : 'Back on the list.', {
+      enqueueSnackbar(on ? 'Archived.' : 'Restored.', {
         action: on ? (
           <Button color="inherit" variant="text" onClick={() => void archive(false)}>
             Undo
@@ -148,20 +148,18 @@ function Item({ view }: { view: ItemEditorView }) {
       <div className="page-head below-4">
         <div>
           <h1 className="flat">
-            {values.name || 'New item'} {archived && <span className="tag">off the list</span>}
+            {values.name || 'New item'} {archived && <span className="tag">archived</span>}
           </h1>
           <p aria-live="polite" className="flat above-1 text-large">
             {calculation.ok ? calculation.verdict : <span className="short">{calculation.problem}</span>}
           </p>
         </div>
         <div className="actions">
-          {id !== null && (
-            <Button onClick={() => void archive(!archived)}>{archived ? 'Put back' : 'Take off the list'}</Button>
-          )}
+          {id !== null && <Button onClick={() => void archive(!archived)}>{archived ? 'Restore' : 'Archive'}</Button>}
           {id !== null && <Button href={`/items/compare/${id}`}>Compare vinyls</Button>}
           {id !== null && <Button href={`/orders/new?item=${id}`}>Take an order for it</Button>}
           <Button type="submit" variant="contained" disabled={save.pending || (!isNew && !form.formState.isDirty)}>
-            {isNew ? 'Keep this item' : 'Save'}
+            {isNew ? 'Save this item' : 'Save'}
           </Button>
         </div>
       </div>

@@ -9,6 +9,7 @@ import { Frame } from '../shared/Frame';
 import { Picture } from '../shared/Picture';
 import { useSettings } from '../shared/settings';
 import { Why } from '../shared/Why';
+import { plural, verbFor } from '../../wording/plural';
 
 export function ItemsScreen({ frame, view }: { frame: FrameView; view: ItemListView }) {
   return (
@@ -31,12 +32,12 @@ function Items({ view }: { view: ItemListView }) {
               ? 'No items yet'
               : poor.length === 0
                 ? 'Every item earns your hour'
-                : `${poor.length} of ${view.rows.length} items earn less than your hour of ${formatMoney(wagePerHour, settings)}`}
+                : `${poor.length} of ${plural(view.rows.length, 'item')} ${verbFor(poor.length, 'earns', 'earn')} less than your hour of ${formatMoney(wagePerHour, settings)}`}
           </h1>
         </div>
         <div className="actions">
           <Button variant="contained" href="/items/new">
-            Reckon a new item
+            Price a new item
           </Button>
         </div>
       </div>
@@ -47,7 +48,7 @@ function Items({ view }: { view: ItemListView }) {
             ask.
           </p>
           <Button variant="contained" href="/items/new">
-            Reckon the first item
+            Price the first item
           </Button>
         </div>
       ) : (

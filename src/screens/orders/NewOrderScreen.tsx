@@ -14,6 +14,7 @@ import type { NewOrderView, OrderableItem } from '../../views/orders';
 import { Choice, MoneyField, NumberField, TextLine, useSave } from '../shared/form';
 import { Frame } from '../shared/Frame';
 import { useSettings } from '../shared/settings';
+import { plural } from '../../wording/plural';
 
 export function NewOrderScreen({ frame, view }: { frame: FrameView; view: NewOrderView }) {
   return (
@@ -26,9 +27,9 @@ export function NewOrderScreen({ frame, view }: { frame: FrameView; view: NewOrd
 function NoItems() {
   return (
     <div className="sheet empty">
-      <p>An order is made of items. Reckon the first one: a blank, a drawing, and a vinyl for each of its colours.</p>
+      <p>An order is made of items. Price the first one: a blank, a drawing, and a vinyl for each of its colours.</p>
       <Button variant="contained" href="/items/new">
-        Reckon an item
+        Price an item
       </Button>
     </div>
   );
@@ -94,7 +95,7 @@ function NewOrder({ view }: { view: NewOrderView }) {
         <div>
           <h1 className="flat">Take an order</h1>
           <p className="soft flat above-1 below-4 text-large">
-            {pieces} {pieces === 1 ? 'piece' : 'pieces'} at your prices come to{' '}
+            {plural(pieces, 'piece')} at your prices come to{' '}
             <strong className="figures">{formatMoney(asked, settings)}</strong>; made in usual batches they cost about{' '}
             <strong className="figures">
               {formatMoney(
@@ -129,12 +130,7 @@ function NewOrder({ view }: { view: NewOrderView }) {
           <TextLine form={form} name="contact" label="Contact, if new" />
           <TextLine form={form} name="title" label="What for" help="How you will call it at the bench" />
           <TextLine form={form} name="dueDay" label="Due" type="date" />
-          <MoneyField
-            key={agreedTouched ? 'typed' : asked}
-            form={form}
-            name="agreed"
-            label="Agreed price, all together"
-          />
+          <MoneyField key={agreedTouched ? 'typed' : asked} form={form} name="agreed" label="Agreed price, in total" />
           <TextLine form={form} name="note" label="Note" multiline />
         </section>
         <section className="sheet cols">

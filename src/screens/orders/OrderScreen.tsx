@@ -14,6 +14,7 @@ import { Frame } from '../shared/Frame';
 import { useSettings } from '../shared/settings';
 import { Slack } from '../shared/Slack';
 import { Why } from '../shared/Why';
+import { plural } from '../../wording/plural';
 
 const ChangeOrder = lazy(() => import('./ChangeOrder'));
 
@@ -69,10 +70,10 @@ function Order({ initial }: { initial: OrderView }) {
         <div className="actions">
           {row.stage === 'ready' && (
             <Button variant="contained" onClick={() => move.mutate('hand-over')} disabled={move.isPending}>
-              Hand over
+              Mark as collected
             </Button>
           )}
-          {row.stage === 'handed-over' && <Button onClick={() => move.mutate('take-back')}>Take back</Button>}
+          {row.stage === 'handed-over' && <Button onClick={() => move.mutate('take-back')}>Not collected yet</Button>}
           {row.stage === 'cancelled' && <Button onClick={() => move.mutate('reopen')}>Reopen</Button>}
           {!closed && <Button onClick={() => setChanging(true)}>Change</Button>}
           {!closed && (
@@ -247,7 +248,7 @@ function Order({ initial }: { initial: OrderView }) {
 
 function describeOrder({ row, against, profit }: OrderView, settings: ReturnType<typeof useSettings>): string {
   const pieces = row.comb.length;
-  const made = `${pieces} ${pieces === 1 ? 'piece' : 'pieces'}`;
+  const made = `${plural(pieces, 'piece')}`;
   const took = formatDuration(against.time.real.value, settings);
   switch (row.stage) {
     case 'handed-over':
@@ -255,7 +256,7 @@ function describeOrder({ row, against, profit }: OrderView, settings: ReturnType
     case 'cancelled':
       return `Cancelled after ${took} of work.`;
     case 'ready':
-      return `All ${made} are checked. Hand it over: it took ${took}, quoted ${formatDuration(against.time.quoted.value, settings)}.`;
+      return `${pieces === 1 ? 'The piece is' : `All ${made} are`} checked and can be collected: it took ${took}, quoted ${formatDuration(against.time.quoted.value, settings)}.`;
     case 'to-cut':
     case 'in-work':
       return `Next: ${row.waitingFor}. About ${formatDuration(row.neededSeconds, settings)} of work left for ${made}.`;

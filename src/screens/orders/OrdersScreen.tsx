@@ -11,6 +11,7 @@ import { Comb, CombLegend } from '../shared/Comb';
 import { Frame } from '../shared/Frame';
 import { useSettings } from '../shared/settings';
 import { Slack } from '../shared/Slack';
+import { plural } from '../../wording/plural';
 
 export function OrdersScreen({ frame, view }: { frame: FrameView; view: OrderListView }) {
   return (
@@ -35,7 +36,7 @@ function Orders({ initial }: { initial: OrderListView }) {
           <h1 className="flat">
             {data.open.length === 0
               ? 'No open orders'
-              : `${data.open.length} open ${data.open.length === 1 ? 'order' : 'orders'}, ${short === 0 ? 'all can be in time' : `${short} short of time`}${ready ? `, ${ready} ready` : ''}`}
+              : `${plural(data.open.length, 'open order', 'open orders')}, ${short === 0 ? 'all can be in time' : `${short} short of time`}${ready ? `, ${ready} ready` : ''}`}
           </h1>
         </div>
         <div className="actions">

@@ -2,6 +2,7 @@
 
 import type { CombColumn } from '../../views/orders';
 import { STATE_NAMES } from '../../wording/stations';
+import { plural } from '../../wording/plural';
 
 export function Comb({ columns }: { columns: readonly CombColumn[] }) {
   return (
@@ -57,5 +58,5 @@ function summarise(columns: readonly CombColumn[]): string {
     .map((state) => [STATE_NAMES[state], teeth.filter((tooth) => tooth.state === state).length] as const)
     .filter(([, count]) => count > 0);
   const broken = teeth.filter((tooth) => tooth.broken).length;
-  return `${columns.length} pieces, ${teeth.length} parts: ${counts.map(([name, count]) => `${count} ${name}`).join(', ')}${broken ? `, ${broken} spoiled` : ''}`;
+  return `${plural(columns.length, 'piece')}, ${plural(teeth.length, 'part')}: ${counts.map(([name, count]) => `${count} ${name}`).join(', ')}${broken ? `, ${broken} spoiled` : ''}`;
 }

@@ -12,7 +12,7 @@ const STAGE_NAMES: Readonly<Record<Segment, string>> = {
   blank: 'blank',
   artwork: 'drawing',
   vinyl: 'vinyl',
-  tape: 'tape',
+  tape: 'transfer tape',
   stones: 'stones',
   extra: 'besides',
   'set-up': 'set-up',

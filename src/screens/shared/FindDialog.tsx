@@ -33,7 +33,7 @@ export default function FindDialog({
     { label: 'Quick quote', run: onQuote },
     { label: 'Take an order', run: go('/orders/new') },
     { label: 'Measure a drawing', run: go('/artwork/new') },
-    { label: 'Reckon a new item', run: go('/items/new') },
+    { label: 'Price a new item', run: go('/items/new') },
     ...(['cut', 'weed', 'press', 'check'] as const).map((station) => ({
       label: `Go to the bench: ${station}`,
       run: go(`/bench/${station}`),

@@ -14,6 +14,7 @@ import { KeyListContext, useKeys, type KeyBinding } from './keys';
 import { setCookie, SettingsProvider, toSettings, useSettings } from './settings';
 import { takeTypedEarly } from './typed-early';
 import { VIEWS, type ViewName } from './view-list';
+import { Icon } from './Icon';
 
 const FindDialog = lazy(() => import('./FindDialog'));
 const QuickQuote = lazy(() => import('./QuickQuote'));
@@ -101,7 +102,7 @@ function FrameBody({ frame, current, children, newHref }: FrameProps) {
     <SettingsProvider value={settings}>
       {newHref && <NewKey href={newHref} />}
       <a className="skip" href="#main">
-        To the contents
+        Skip to content
       </a>
       <div className="frame">
         <nav className="rail" aria-label="Views">
@@ -114,7 +115,8 @@ function FrameBody({ frame, current, children, newHref }: FrameProps) {
               view.gapBefore && <li key={`${view.name}-gap`} className="gap" aria-hidden />,
               <li key={view.name}>
                 <a href={view.href} aria-current={view.name === current ? 'page' : undefined}>
-                  {view.label}
+                  <Icon name={view.name} />
+                  <span className="view-name">{view.label}</span>
                   <kbd aria-hidden>{view.digit}</kbd>
                 </a>
               </li>,

@@ -83,7 +83,7 @@ export function QuoteDrawing({ shelf, wish, onChange }: Props) {
           <Button size="small" disabled={busy} onClick={() => chooser.current?.click()}>
             {busy ? 'Measuring it' : 'From a drawing'}
           </Button>{' '}
-          <span className="soft">or drop an SVG or DXF here: it is measured and kept under Artwork</span>
+          <span className="soft">or drop an SVG or DXF here: it is measured and saved under Artwork</span>
         </div>
       ) : (
         <div className="fields top quote-layer">
@@ -142,7 +142,7 @@ export function QuoteDrawing({ shelf, wish, onChange }: Props) {
               (wish.widthMm * wish.artwork.measurement.heightMm) / wish.artwork.measurement.widthMm,
               settings,
             )}
-            . Kept with the quote, it becomes an item.{' '}
+            . Saved with the quote, it becomes an item.{' '}
             <Button size="small" variant="text" onClick={() => onChange(null)}>
               An item instead
             </Button>

@@ -122,7 +122,7 @@ export function Choice<T extends FieldValues>({
 }
 
 /**
- * A number shown in one measure and kept in another. What can't be read as a number is kept as typed, so that it can be
+ * A number shown in one measure and saved in another. What can't be read as a number is saved as typed, so that it can be
  * mended.
  */
 function ConvertedField<T extends FieldValues>({
@@ -133,7 +133,7 @@ function ConvertedField<T extends FieldValues>({
   unit,
   toShown,
   toSaved,
-}: FieldProps<T> & { toShown: (kept: number) => string; toSaved: (typed: number) => number }) {
+}: FieldProps<T> & { toShown: (saved: number) => string; toSaved: (typed: number) => number }) {
   const [typed, setTyped] = useState<string | null>(null);
   return (
     <Controller
@@ -181,7 +181,7 @@ export function NumberField<T extends FieldValues>({
   digits = 4,
   ...props
 }: FieldProps<T> & { per?: number; digits?: number }) {
-  return <ConvertedField {...props} toShown={(kept) => plain(kept / per, digits)} toSaved={(typed) => typed * per} />;
+  return <ConvertedField {...props} toShown={(saved) => plain(saved / per, digits)} toSaved={(typed) => typed * per} />;
 }
 
 export function MoneyField<T extends FieldValues>({ suffix = '', ...props }: FieldProps<T> & { suffix?: string }) {
@@ -190,7 +190,7 @@ export function MoneyField<T extends FieldValues>({ suffix = '', ...props }: Fie
     <ConvertedField
       {...props}
       unit={`${currency}${suffix}`}
-      toShown={(kept) => printMajor(kept, currency)}
+      toShown={(saved) => printMajor(saved, currency)}
       toSaved={(typed) => fromMajor(typed, currency)}
     />
   );
@@ -211,7 +211,7 @@ export function TemperatureField<T extends FieldValues>(props: FieldProps<T>) {
     <ConvertedField
       {...props}
       unit={system === 'metric' ? '°C' : '°F'}
-      toShown={(kept) => plain(system === 'metric' ? kept : toFahrenheit(kept), 1)}
+      toShown={(saved) => plain(system === 'metric' ? saved : toFahrenheit(saved), 1)}
       toSaved={(typed) => (system === 'metric' ? typed : toCelsius(typed))}
     />
   );

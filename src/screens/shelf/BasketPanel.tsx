@@ -7,6 +7,7 @@ import type { ThingView } from '../../views/stock';
 import { useSettings } from '../shared/settings';
 import { Why } from '../shared/Why';
 import { formatAmount } from './measures';
+import { plural } from '../../wording/plural';
 
 export function BasketPanel({
   basket,
@@ -39,7 +40,7 @@ export function BasketPanel({
         ) : (
           'Proven: no other choice of packs costs less.'
         )}{' '}
-        All of it is here after {basket.days} {basket.days === 1 ? 'day' : 'days'}.
+        All of it is here after {plural(basket.days, 'day')}.
       </p>
       {basket.orders.map((order) => (
         <div key={order.supplier.id} className="below-4">
@@ -90,7 +91,7 @@ export function BasketPanel({
       )}
       {others.map((other) => {
         const { more, daysLater } = compareBaskets(other, basket);
-        const days = `${Math.abs(daysLater)} ${Math.abs(daysLater) === 1 ? 'day' : 'days'}`;
+        const days = `${plural(Math.abs(daysLater), 'day')}`;
         return (
           <p key={other.orders[0]!.supplier.id} className="flat above-1">
             All from {other.orders[0]!.supplier.name}: <Why figure={more} /> more

@@ -153,7 +153,7 @@ export default function BlankForm({
           extra={
             blank && (
               <Button color="error" variant="text" onClick={() => onArchive(blank)}>
-                Take off the shelf
+                Archive
               </Button>
             )
           }

@@ -24,6 +24,7 @@ import { formatAmount } from './measures';
 import { PurchaseList } from './PurchaseList';
 import { ShelfTabs } from './ShelfTabs';
 import { NumberText } from './SmallFields';
+import { plural } from '../../wording/plural';
 
 export function BuyScreen({ frame, view }: { frame: FrameView; view: PurchasesView }) {
   return (
@@ -115,7 +116,7 @@ function Buy({ initial }: { initial: PurchasesView }) {
             {!view
               ? 'What to buy'
               : best
-                ? `Buy for ${formatMoney(Math.round(best.total.value), settings)} ${best.orders.length === 1 ? `from ${best.orders[0]!.supplier.name}` : `from ${best.orders.length} suppliers`}${uncovered > 0 ? `; ${uncovered} ${uncovered === 1 ? 'need' : 'needs'} nobody covers` : ''}`
+                ? `Buy for ${formatMoney(Math.round(best.total.value), settings)} ${best.orders.length === 1 ? `from ${best.orders[0]!.supplier.name}` : `from ${best.orders.length} suppliers`}${uncovered > 0 ? `; ${plural(uncovered, 'need')} nobody covers` : ''}`
                 : view.needs.length === 0
                   ? 'Nothing has to be bought'
                   : 'No basket covers it'}
@@ -180,8 +181,7 @@ function Buy({ initial }: { initial: PurchasesView }) {
                   <strong>{need.label}</strong>
                   <span className="soft">
                     {need.because}
-                    {need.withinDays !== null &&
-                      `: here within ${need.withinDays} ${need.withinDays === 1 ? 'day' : 'days'}`}
+                    {need.withinDays !== null && `: here within ${plural(need.withinDays, 'day')}`}
                   </span>
                   {need.problem && <span className="refused">{need.problem}</span>}
                 </div>

@@ -38,7 +38,7 @@ export default function MinimumDialog({
       '/api/minimums',
       { key: row.thing.key, amount: read(form.values.amount, per), coverWeeks: read(form.values.weeks, 1) },
       () => {
-        enqueueSnackbar(none ? 'No minimum any more.' : 'Kept. What falls short of it stands under what to buy.');
+        enqueueSnackbar(none ? 'No minimum any more.' : 'Saved. What falls short of it stands under What to buy.');
         onDone();
       },
     );

@@ -12,8 +12,9 @@ import TextField from '@mui/material/TextField';
 import { OffcutShapeView } from './OffcutShapeView';
 import { describeLot } from './measures';
 import { formatShare } from '../../core/units';
+import { plural } from '../../wording/plural';
 
-export function OffcutSearch({ kept, onLot }: { kept: number; onLot: (lot: LotView, thing: ThingView) => void }) {
+export function OffcutSearch({ count, onLot }: { count: number; onLot: (lot: LotView, thing: ThingView) => void }) {
   const settings = useSettings();
   const [size, setSize] = useState<{ widthMm: number | null; heightMm: number | null; key: string }>({
     widthMm: 120,
@@ -88,9 +89,9 @@ export function OffcutSearch({ kept, onLot }: { kept: number; onLot: (lot: LotVi
       )}
       {found.data?.length === 0 && (
         <p className="soft flat above-3">
-          {kept === 0
-            ? 'No offcuts are kept yet. Open a roll, and set one aside.'
-            : `None of the ${kept} kept holds that.`}
+          {count === 0
+            ? 'No offcuts yet. Open a roll, and set one aside.'
+            : `None of the ${plural(count, 'offcut')} is large enough.`}
         </p>
       )}
     </section>

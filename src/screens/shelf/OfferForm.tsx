@@ -265,7 +265,7 @@ export default function OfferForm({
         </div>
         {offer && (
           <Button color="error" variant="text" onClick={() => onArchive(offer)}>
-            Take it off the list
+            Archive
           </Button>
         )}
         <Button onClick={onClose}>Cancel</Button>

@@ -15,6 +15,7 @@ import { useKeys } from '../shared/keys';
 import { useSettings } from '../shared/settings';
 import { OfferTable } from './OfferTable';
 import { ShelfTabs } from './ShelfTabs';
+import { plural } from '../../wording/plural';
 
 const SupplierDialog = lazy(() => import('./SupplierDialog'));
 const ImportDialog = lazy(() => import('./ImportDialog'));
@@ -59,7 +60,7 @@ function Offers({ initial }: { initial: OffersView }) {
     try {
       await callApi(on ? 'DELETE' : 'POST', `/api/offers/${offer.id}`);
       done();
-      enqueueSnackbar(on ? `${offer.name} is off the list.` : `${offer.name} is on the list again.`, {
+      enqueueSnackbar(on ? `${offer.name} is archived.` : `${offer.name} is restored.`, {
         action: on ? (
           <Button color="inherit" variant="text" onClick={() => void archive(offer, false)}>
             Undo
@@ -77,7 +78,7 @@ function Offers({ initial }: { initial: OffersView }) {
           <h1 className="flat">
             {view.suppliers.length === 0
               ? 'No suppliers yet'
-              : `${view.total} offers from ${view.suppliers.length} ${view.suppliers.length === 1 ? 'supplier' : 'suppliers'}`}
+              : `${plural(view.total, 'offer')} from ${plural(view.suppliers.length, 'supplier')}`}
             {view.unmatched > 0 && <span className="soft">, {view.unmatched} not wholly matched to your shelf</span>}
           </h1>
         </div>
@@ -100,8 +101,7 @@ function Offers({ initial }: { initial: OffersView }) {
               {supplier.simulated && <span className="tag">simulated</span>}
             </div>
             <p className="soft flat above-1 below-3">
-              {supplier.leadDays} {supplier.leadDays === 1 ? 'day' : 'days'}; shipping{' '}
-              {formatMoney(supplier.shipping, settings)}
+              {plural(supplier.leadDays, 'day')}; shipping {formatMoney(supplier.shipping, settings)}
               {supplier.freeFrom !== null && `, free from ${formatMoney(supplier.freeFrom, settings)}`}
               {supplier.minimumOrder !== null && `; orders from ${formatMoney(supplier.minimumOrder, settings)}`}
             </p>

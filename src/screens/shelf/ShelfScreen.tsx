@@ -16,6 +16,7 @@ import { VirtualBody } from '../shared/VirtualBody';
 import { Why } from '../shared/Why';
 import { ShelfTabs } from './ShelfTabs';
 import { VinylFilterFields } from './VinylFilterFields';
+import { plural } from '../../wording/plural';
 
 /** Two lines of text. */
 const VINYL_ROW_PX = 52;
@@ -76,14 +77,14 @@ function Shelf({ initial, openBlank }: { initial: ShelfPage; openBlank: number |
   const refresh = () => client.invalidateQueries({ queryKey: ['shelf'] });
   const saved = () => {
     setEditing(null);
-    enqueueSnackbar('Saved. Items and quotes to come reckon with it.');
+    enqueueSnackbar('Saved. Items and quotes to come are calculated with it.');
     void refresh();
   };
   const archive = async (path: string, name: string, on: boolean) => {
     try {
       await callApi(on ? 'DELETE' : 'POST', path);
       setEditing(null);
-      enqueueSnackbar(on ? `${name} is off the shelf. Items that use it keep it.` : `${name} is back on the shelf.`, {
+      enqueueSnackbar(on ? `${name} is archived. Items that use it keep it.` : `${name} is restored.`, {
         action: on ? (
           <Button color="inherit" variant="text" onClick={() => void archive(path, name, false)}>
             Undo
@@ -101,7 +102,7 @@ function Shelf({ initial, openBlank }: { initial: ShelfPage; openBlank: number |
       <div className="page-head">
         <div>
           <h1 className="flat">
-            {shelf.vinylCount} vinyls and {shelf.blanks.length} blanks
+            {plural(shelf.vinylCount, 'vinyl')} and {plural(shelf.blanks.length, 'blank')}
             {shelf.cheapest && shelf.dearest ? (
               <span className="soft">
                 , from {formatMoney(Math.round(shelf.cheapest.value), settings)} to{' '}

@@ -5,6 +5,7 @@ import { useSettings } from '../shared/settings';
 import type { Figure } from '../../core/units';
 import { Why } from '../shared/Why';
 import { formatAmount, describeLot } from './measures';
+import { plural } from '../../wording/plural';
 
 /** In weeks of use; beyond a year nobody plans. */
 const formatWeeks = (weeks: number): string =>
@@ -14,9 +15,7 @@ const formatWeeks = (weeks: number): string =>
 function describeShort(within: StockRow['orderWithin']): string {
   if (!within) return 'short';
   if (within.days < 0) return `short, ${-within.days} ${within.days === -1 ? 'day' : 'days'} too late to buy`;
-  return within.days === 0
-    ? 'short, buy today'
-    : `short, buy within ${within.days} ${within.days === 1 ? 'day' : 'days'}`;
+  return within.days === 0 ? 'short, buy today' : `short, buy within ${plural(within.days, 'day')}`;
 }
 
 export function StockRows({

@@ -161,7 +161,7 @@ function Stock({ initial }: { initial: StockPage }) {
           )}
         </section>
         <div className="cols">
-          <OffcutSearch kept={stock.offcuts} onLot={(lot, thing) => setOpen({ kind: 'lot', lot, thing })} />
+          <OffcutSearch count={stock.offcuts} onLot={(lot, thing) => setOpen({ kind: 'lot', lot, thing })} />
           <section className="sheet" aria-label="Ledger">
             <h2 className="flat below-2">Last bookings</h2>
             <ul className="checks">

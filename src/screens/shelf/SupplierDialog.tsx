@@ -56,7 +56,7 @@ export default function SupplierDialog({
   const archive = async () => {
     try {
       await callApi('DELETE', `/api/suppliers/${supplier!.id}`);
-      done(`${supplier!.name} is off the list, and so are its offers. What was bought there stays in the books.`);
+      done(`${supplier!.name} is archived, and so are its offers. What was bought there stays in the books.`);
     } catch (error) {
       enqueueSnackbar(wordsOf(error), { variant: 'error' });
     }
@@ -121,7 +121,7 @@ export default function SupplierDialog({
         </div>
         {supplier && (
           <Button variant="text" onClick={() => void archive()}>
-            Take off the list
+            Archive
           </Button>
         )}
         <Button onClick={onClose}>Cancel</Button>

@@ -32,7 +32,7 @@ export function SuppliesScreen({ frame, view }: { frame: FrameView; view: Suppli
 function describe(supplies: readonly SupplyView[]): string {
   const due = supplies.filter((supply) => supply.wear?.due);
   const bare = due.find((supply) => supply.onShelf === 0);
-  if (supplies.length === 0) return 'No supplies kept yet';
+  if (supplies.length === 0) return 'No supplies yet';
   if (bare) return `${bare.name} is nearly worn, and no other lies there`;
   return due.length > 0 ? `${due[0]!.name} is nearly worn: change it soon` : 'Nothing is worn out';
 }
@@ -60,7 +60,7 @@ function Supplies({ initial }: { initial: SuppliesView }) {
     try {
       await callApi(on ? 'DELETE' : 'POST', `/api/shelf/supplies/${supply.id}`);
       setOpen(null);
-      enqueueSnackbar(on ? `${supply.name} is no longer kept.` : `${supply.name} is kept again.`, {
+      enqueueSnackbar(on ? `${supply.name} is archived.` : `${supply.name} is restored.`, {
         action: on ? (
           <Button color="inherit" variant="text" onClick={() => void archive(supply, false)}>
             Undo

@@ -151,7 +151,7 @@ export default function SupplyDialog({
         </div>
         {supply && (
           <Button color="error" variant="text" onClick={() => onArchive(supply)}>
-            No longer keep it
+            Archive
           </Button>
         )}
         <Button onClick={onClose}>Cancel</Button>

@@ -159,7 +159,7 @@ export function UseFields({ form }: Props) {
           form={form}
           name="details.sheetLink"
           label="Link to the maker’s sheet"
-          help="kept as a note; Chiral does not fetch it"
+          help="saved as a note; Chiral does not fetch it"
         />
       </div>
       <div className="above-4">

@@ -139,7 +139,7 @@ export default function VinylForm({
           extra={
             vinyl && (
               <Button color="error" variant="text" onClick={() => onArchive(vinyl)}>
-                Take off the shelf
+                Archive
               </Button>
             )
           }

@@ -2,6 +2,7 @@
 
 import { formatLength, formatNumber, formatPath, MM2_PER_M2, MM_PER_INCH, type FormatSettings } from '../../core/units';
 import type { LotView, StockLineView } from '../../views/stock';
+import { plural } from '../../wording/plural';
 
 const MM2_PER_FT2 = (12 * MM_PER_INCH) ** 2;
 
@@ -18,11 +19,11 @@ export function describeLot(lot: LotView, settings: FormatSettings): string {
     case 'roll':
       return `${formatPath(lot.left, settings)} of a roll ${formatLength(lot.widthMm ?? 0, settings)} wide`;
     case 'sheet':
-      return `${lot.left} ${lot.left === 1 ? 'sheet' : 'sheets'} of ${formatLength(lot.widthMm ?? 0, settings)} × ${formatLength(lot.lengthMm ?? 0, settings)}`;
+      return `${plural(lot.left, 'sheet')} of ${formatLength(lot.widthMm ?? 0, settings)} × ${formatLength(lot.lengthMm ?? 0, settings)}`;
     case 'offcut':
       return `offcut ${lot.code}, ${formatLength(lot.widthMm ?? 0, settings)} × ${formatLength(lot.lengthMm ?? 0, settings)}${(lot.shape?.length ?? 4) > 4 ? ', a corner missing' : ''}${lot.spoiledSpots.length === 0 ? '' : lot.spoiledSpots.length === 1 ? ', a spot spoiled' : `, ${lot.spoiledSpots.length} spots spoiled`}`;
     case 'piece':
-      return `${lot.left} ${lot.left === 1 ? 'piece' : 'pieces'}`;
+      return `${plural(lot.left, 'piece')}`;
     default:
       return lot.form satisfies never;
   }

@@ -89,7 +89,7 @@ function Shop({ shop }: { shop: ShopView }) {
         <section className="sheet fields" aria-label="The shop">
           <TextLine form={form} name="name" label="Name of the shop" />
           <TextLine form={form} name="currency" label="Currency" />
-          <TextLine form={form} name="locale" label="Language of numbers" />
+          <TextLine form={form} name="locale" label="Number and date format" />
           <TextLine form={form} name="timeZone" label="Time zone" />
         </section>
         {FIGURE_GROUPS.map((group) => (

@@ -78,7 +78,7 @@ export const FIGURE_GROUPS: readonly { readonly title: string; readonly keys: re
     ],
   },
   {
-    title: 'Tape and wear',
+    title: 'Transfer tape and wear',
     keys: [
       'tapePerM2',
       'tapeUses',

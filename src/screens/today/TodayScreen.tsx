@@ -13,6 +13,7 @@ import { Frame } from '../shared/Frame';
 import { useSettings, type Settings } from '../shared/settings';
 import { Slack } from '../shared/Slack';
 import { Timeline } from '../shared/Timeline';
+import { Icon } from '../shared/Icon';
 
 export function TodayScreen({ frame, view }: { frame: FrameView; view: TodayView }) {
   return (
@@ -37,16 +38,16 @@ function Today({ initial }: { initial: TodayView }) {
       <Verdict view={data} settings={settings} />
       <div className="cols three-columns">
         <NextCard
-          title="hands, next"
+          title="You, next"
           station={next.hands?.station ?? 'weed'}
           batch={next.hands}
           view={data}
           lifted
           none="Nothing to weed or check."
         />
-        <NextCard title="cutter, next" station="cut" batch={next.cutter} view={data} none="Everything is cut." />
+        <NextCard title="Cutter, next" station="cut" batch={next.cutter} view={data} none="Everything is cut." />
         <NextCard
-          title="press, next"
+          title="Press, next"
           station="press"
           batch={next.press}
           view={data}
@@ -65,7 +66,7 @@ function Today({ initial }: { initial: TodayView }) {
                 <th scope="col">due</th>
                 <th scope="col">slack</th>
                 <th scope="col">parts</th>
-                <th scope="col">holds it up</th>
+                <th scope="col">waiting for</th>
               </tr>
             </thead>
             <tbody>
@@ -76,7 +77,7 @@ function Today({ initial }: { initial: TodayView }) {
           </table>
         </div>
         <div className="sheet">
-          <h2 className="flat below-2">Ready to hand over</h2>
+          <h2 className="flat below-2">Ready to collect</h2>
           {data.ready.length === 0 ? (
             <p className="soft">Nothing yet.</p>
           ) : (
@@ -115,7 +116,7 @@ function Verdict({ view, settings }: { view: TodayView; settings: Settings }) {
   const doing = first
     ? `${first.verb} ${first.what} next.`
     : view.ready.length > 0
-      ? 'All work is done: hand over what is ready.'
+      ? 'All work is done: what is ready waits to be collected.'
       : 'Nothing waits.';
   return (
     <h1 className="flat text-huge headline">
@@ -153,7 +154,9 @@ function NextCard({
   const running = view.running.find((work) => work.station === station);
   return (
     <section className={`sheet station ${station} ${lifted ? 'lifted' : ''}`} aria-label={title}>
-      <div className="soft">{running ? title.replace('next', 'running') : title}</div>
+      <div className="soft">
+        <Icon name={station} /> {running ? title.replace('next', 'running') : title}
+      </div>
       {running ? (
         <h2 className="flat above-1 below-1">{running.label}</h2>
       ) : batch ? (

@@ -130,7 +130,7 @@ export async function changeArtwork(
     if (users !== null && users !== worn)
       throw new ShopError(
         'conflict',
-        `Items use this artwork with ${users} layers, and these steps leave ${worn} that are worn. Keep it as a new artwork, or take those items off the list first.`,
+        `Items use this artwork with ${users} layers, and these steps leave ${worn} that are worn. Save it as a new artwork, or archive those items first.`,
         'steps',
       );
     return updateArtwork(shop.db, id, fields, version);

@@ -13,6 +13,7 @@ import { listThings } from '../stock/things';
 import { toOffer } from './offer-of';
 import { loadOpenNeeds, type OpenNeed } from './needs';
 import { makeSolver } from './solve';
+import { plural } from '../../wording/plural';
 
 function describeProblem(problem: BasketProblem, needs: readonly OpenNeed[]): string {
   switch (problem.kind) {
@@ -22,7 +23,7 @@ function describeProblem(problem: BasketProblem, needs: readonly OpenNeed[]): st
         return 'No supplier offers it. Match one of the offers to it, or import a price list that has it.';
       if (problem.because === 'too-narrow')
         return `Every offer of it is narrower than the ${Math.ceil(need?.leastWidthMm ?? 0)} mm its order needs.`;
-      return `Nobody delivers it within ${need?.withinDays} days. Ask the customer for another day, or use something else.`;
+      return `Nobody delivers it within ${plural(need?.withinDays ?? 0, 'day')}. Ask the customer for another day, or use something else.`;
     }
     case 'no-basket':
       return 'Nothing covers all of it: minimum orders can’t be met. Add to what is needed, or order from elsewhere.';

@@ -1,4 +1,4 @@
-// Solves integer programmes in a thread, so that the shop goes on answering meanwhile. The thread is kept for a while:
+// Solves integer programmes in a thread, so that the shop goes on answering meanwhile. The thread is kept warm for a while:
 // a solver that has run before is several times as fast.
 
 import { join } from 'node:path';
@@ -10,24 +10,24 @@ import type { SolveTask } from '../threads/solve-thread';
 
 /** Beyond what the solver itself is given, for starting and for what does not look at the clock. */
 const GRACE_MS = 20_000;
-const KEPT_MS = 10 * 60_000;
+const IDLE_MS = 10 * 60_000;
 
-let kept: { readonly worker: Worker; next: number; idle: ReturnType<typeof setTimeout> | null } | null = null;
+let warm: { readonly worker: Worker; next: number; idle: ReturnType<typeof setTimeout> | null } | null = null;
 
 function lendThread() {
-  kept ??= { worker: new Worker(join(programRoot(), 'dist', 'tools', 'solve-thread.mjs')), next: 0, idle: null };
-  if (kept.idle) clearTimeout(kept.idle);
-  kept.idle = setTimeout(endThread, KEPT_MS);
+  warm ??= { worker: new Worker(join(programRoot(), 'dist', 'tools', 'solve-thread.mjs')), next: 0, idle: null };
+  if (warm.idle) clearTimeout(warm.idle);
+  warm.idle = setTimeout(endThread, IDLE_MS);
   // Neither thread nor clock keeps the program from ending.
-  kept.idle.unref();
-  kept.worker.unref();
-  return kept;
+  warm.idle.unref();
+  warm.worker.unref();
+  return warm;
 }
 
 function endThread(): void {
-  if (kept?.idle) clearTimeout(kept.idle);
-  void kept?.worker.terminate();
-  kept = null;
+  if (warm?.idle) clearTimeout(warm.idle);
+  void warm?.worker.terminate();
+  warm = null;
 }
 
 /**
@@ -55,7 +55,7 @@ export const makeSolver =
       };
       const fail = (error: Error) => {
         settle();
-        if (kept === thread) endThread();
+        if (warm === thread) endThread();
         reject(error);
       };
       thread.worker.on('message', answered);

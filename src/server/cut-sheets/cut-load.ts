@@ -36,7 +36,7 @@ export function cutLoad(
     if (sheetId !== null) deleteSavedSheet(shop.db, sheetId);
     const partIds = sheets.flatMap((sheet) => sheet.parts.map((part) => part.partId));
     if (new Set(partIds).size < partIds.length)
-      throw new ShopError('invalid', 'A part lies in this load twice. Lay it out anew.', 'sheets');
+      throw new ShopError('invalid', 'A part lies in this load twice. Lay it out again.', 'sheets');
     const orders = loadOrders(shop.db, findOrderIdsOfParts(shop.db, partIds)).map(readStored);
     const parts = requireWaiting(shop, orders, partIds);
     refuseStrayIslands(sheets, new Set(partIds));
@@ -77,7 +77,7 @@ function refuseStrayIslands(sheets: readonly SheetBooking[], partIds: ReadonlySe
   if (sheets.some((sheet) => sheet.islands.some(({ partId }) => !partIds.has(partId))))
     throw new ShopError(
       'invalid',
-      'Some islands belong to parts that are not in this load. Lay it out anew.',
+      'Some islands belong to parts that are not in this load. Lay it out again.',
       'sheets',
     );
 }

@@ -102,7 +102,7 @@ it('of two sheets that lay claim to one offcut the second is told whose it is', 
   expect([refusal.code, refusal.message]).toEqual([
     'conflict',
     expect.stringMatching(
-      new RegExp(`Offcut ${code} is taken by the cut sheet of 1 piece saved at .*throw that sheet away`),
+      new RegExp(`Offcut ${code} is taken by the cut sheet of 1 piece saved at .*discard that sheet`),
     ),
   ]);
 });

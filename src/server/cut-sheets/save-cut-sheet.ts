@@ -18,6 +18,7 @@ import { findLot } from '../../data/stock-store';
 import { getShop, type ShopContext } from '../context';
 import { notFound, ShopError, stale } from '../errors';
 import { readStored } from '../orders/read-orders';
+import { plural } from '../../wording/plural';
 
 type SavedSheet = { readonly id: number; readonly version: number };
 
@@ -86,13 +87,13 @@ function describeClash(
   const other = others.find((candidate) => candidate.id === clash.by);
   const { locale, timeZone } = getShop(shop);
   const where = other
-    ? `the cut sheet of ${other.sheet.placements.length} ${other.sheet.placements.length === 1 ? 'piece' : 'pieces'} saved at ${formatInstant(other.savedAtMs, { locale, timeZone })}`
+    ? `the cut sheet of ${plural(other.sheet.placements.length, 'piece')} saved at ${formatInstant(other.savedAtMs, { locale, timeZone })}`
     : 'another load';
   if (clash.kind === 'part') {
     const part = parts.get(clash.partId);
     return new ShopError(
       'conflict',
-      `Piece ${part?.pieceNumber ?? ''} of ${part?.title ?? 'an order'} lies on ${where} already. Open that one, or throw it away first.`,
+      `Piece ${part?.pieceNumber ?? ''} of ${part?.title ?? 'an order'} lies on ${where} already. Open that one, or discard it first.`,
     );
   }
   const lot = findLot(shop.db, clash.lotId),
@@ -102,12 +103,12 @@ function describeClash(
       'conflict',
       clash.form === 'roll'
         ? `${name} has ${Math.floor(clash.left)} mm left, and this takes ${Math.ceil(clash.takes)} mm. Choose other stock, or lay out fewer parts.`
-        : `${name} is gone: it was cut from or counted off meanwhile. Choose other stock, and lay out anew.`,
+        : `${name} is gone: it was cut from or counted off meanwhile. Choose other stock, and lay out again.`,
     );
   return new ShopError(
     'conflict',
     clash.form === 'roll'
       ? `Of ${name} ${Math.floor(clash.left)} mm are free beside ${where}, and this takes ${Math.ceil(clash.takes)} mm. Choose other stock, or lay out fewer parts.`
-      : `${name} is taken by ${where}. Choose other stock, or throw that sheet away first.`,
+      : `${name} is taken by ${where}. Choose other stock, or discard that sheet first.`,
   );
 }

@@ -41,7 +41,7 @@ export function takeStock(
   )
     throw new ShopError(
       'invalid',
-      `${nameLot(lot)}: what is to be saved of it is more than it can have left. Lay the load out anew.`,
+      `${nameLot(lot)}: what is to be saved of it is more than it can have left. Lay the load out again.`,
       'sheets',
     );
   const offcuts = leftovers.map(({ widthMm, lengthMm, shape, spoiledSpots, areaMm2 }) => {
@@ -59,8 +59,8 @@ function notEnough(lot: StoredLot, takes: number): ShopError {
   return new ShopError(
     'conflict',
     lot.form === 'roll'
-      ? `${nameLot(lot)} has ${lot.left} mm left, and the load takes ${takes} mm. Another window may have cut from it: reload, and lay it out anew.`
-      : `${nameLot(lot)} is gone: another load was cut from it. Reload, and lay out anew.`,
+      ? `${nameLot(lot)} has ${lot.left} mm left, and the load takes ${takes} mm. Another window may have cut from it: reload, and lay it out again.`
+      : `${nameLot(lot)} is gone: another load was cut from it. Reload, and lay out again.`,
   );
 }
 

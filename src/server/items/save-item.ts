@@ -23,6 +23,7 @@ import { notFound, ShopError, stale } from '../errors';
 import { loadEvidence } from './evidence';
 import { loadMaterials } from './materials';
 import { priceItem } from './price-item';
+import { plural } from '../../wording/plural';
 
 function checkPlacement(shop: ShopContext, placement: Placement, sizes: readonly string[], field: string): Placement {
   const artwork = findArtwork(shop.db, placement.artworkId);
@@ -32,7 +33,7 @@ function checkPlacement(shop: ShopContext, placement: Placement, sizes: readonly
   if (placement.vinylIds.length !== layers)
     throw new ShopError(
       'invalid',
-      `Vinyl: ${artwork.name} has ${layers} ${layers === 1 ? 'layer' : 'layers'}, choose one for each.`,
+      `Vinyl: ${artwork.name} has ${plural(layers, 'layer')}, choose one for each.`,
       `${field}.vinylIds`,
     );
   for (const [index, id] of placement.vinylIds.entries()) {

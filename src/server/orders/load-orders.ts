@@ -24,6 +24,7 @@ import { priceAllItems } from '../items/price-all';
 import { readOpenOrders, readOrder, readStored, slackOf, type ReadOrder, type ReadPart } from './read-orders';
 import { UNCHOSEN } from '../../theme/tokens';
 import { loadCustomers } from '../../data/customer-store';
+import { plural } from '../../wording/plural';
 
 const CLOSED_SHOWN = 30;
 
@@ -42,7 +43,7 @@ export function toComb(parts: readonly ReadPart[], colours: ReadonlyMap<number, 
 
 /** The station where most of an order waits: what to do so that it moves. */
 function describeWaitingFor({ stage, parts }: ReadOrder, vinylNames: ReadonlyMap<number, string>): string {
-  if (stage === 'ready') return 'hand it over';
+  if (stage === 'ready') return 'to be collected';
   if (stage === 'handed-over' || stage === 'cancelled') return '';
   const broken = parts.filter((part) => part.broken);
   if (broken.length > 0) return `recut ${broken.length} in ${vinylNames.get(broken[0]!.vinylId) ?? 'its vinyl'}`;
@@ -53,8 +54,8 @@ function describeWaitingFor({ stage, parts }: ReadOrder, vinylNames: ReadonlyMap
   const verbs = { 'to-cut': 'cut', cut: 'weed', weeded: 'press', pressed: 'check' } as const;
   const count =
     slowest.state === 'to-cut' || slowest.state === 'cut'
-      ? `${slowest.waiting.length} parts`
-      : `${new Set(slowest.waiting.map((part) => part.pieceId)).size} pieces`;
+      ? plural(slowest.waiting.length, 'part')
+      : plural(new Set(slowest.waiting.map((part) => part.pieceId)).size, 'piece');
   return `${verbs[slowest.state]} ${count}`;
 }
 
@@ -93,8 +94,8 @@ export function loadOrderList(shop: ShopContext): OrderListView {
 const EVENT_TEXTS: Readonly<Record<string, string>> = {
   placed: 'Order taken',
   changed: 'Changed',
-  'handed-over': 'Handed over',
-  'taken-back': 'Taken back',
+  'handed-over': 'Collected',
+  'taken-back': 'Back to ready',
   cancelled: 'Cancelled',
   reopened: 'Reopened',
 };

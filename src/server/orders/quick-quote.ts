@@ -49,7 +49,7 @@ type Calculated = {
   readonly each: Minor;
 };
 
-function reckon(shop: ShopContext, wish: Wish): Calculated {
+function calculateQuote(shop: ShopContext, wish: Wish): Calculated {
   const stored = getShop(shop);
   const known = wish.itemId ? findItem(shop.db, wish.itemId) : null;
   if (!known && !wish.drawing) throw notFound('This item');
@@ -169,10 +169,10 @@ function answer(shop: ShopContext, calculated: Calculated, wish: Wish): QuoteAns
   };
 }
 
-export const askQuote = (shop: ShopContext, wish: Wish): QuoteAnswer => answer(shop, reckon(shop, wish), wish);
+export const askQuote = (shop: ShopContext, wish: Wish): QuoteAnswer => answer(shop, calculateQuote(shop, wish), wish);
 
 export function saveQuote(shop: ShopContext, wish: Wish): { id: number } {
-  const calculated = reckon(shop, wish);
+  const calculated = calculateQuote(shop, wish);
   const { item, materials, made, cost, each } = calculated;
   const { ready, toBuy } = answer(shop, calculated, wish);
   const facts = freezeFacts({

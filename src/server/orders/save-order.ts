@@ -45,8 +45,7 @@ export function placeOrder(shop: ShopContext, input: OrderWish): { id: number } 
   const evidence = loadEvidence(shop);
   const lines = input.lines.map(({ options = [], ...line }, index): LineFields => {
     const item: StoredItem | undefined = items.get(line.itemId);
-    if (!item)
-      throw new ShopError('invalid', 'Item: it is not on the list any more. Choose another.', `lines[${index}].itemId`);
+    if (!item) throw new ShopError('invalid', 'Item: it is archived. Choose another.', `lines[${index}].itemId`);
     const blank = materials.blanks.get(item.blankId);
     if (!blank?.colours.some((colour) => colour.name === line.colourName))
       throw new ShopError(
@@ -122,9 +121,9 @@ const MOVES = {
   'hand-over': {
     from: ['ready'],
     event: 'handed-over',
-    refusal: 'Only an order that is ready can be handed over: finish and check its last parts first.',
+    refusal: 'Only an order that is ready can be collected: finish and check its last parts first.',
   },
-  'take-back': { from: ['handed-over'], event: 'taken-back', refusal: 'This order is not handed over.' },
+  'take-back': { from: ['handed-over'], event: 'taken-back', refusal: 'This order is not collected yet.' },
   cancel: { from: ['to-cut', 'in-work', 'ready'], event: 'cancelled', refusal: 'This order is closed already.' },
   reopen: { from: ['cancelled'], event: 'reopened', refusal: 'This order is not cancelled.' },
 } as const satisfies Record<string, { from: readonly string[]; event: OrderEventKind; refusal: string }>;

@@ -5,6 +5,7 @@ import { formatDay, formatLength, formatShare, type FormatSettings } from '../..
 import type { LoadCard } from '../../views/cut-sheets';
 import { describeLoading } from '../../wording/nesting';
 import { INK, PAPER_MARGIN_MM, plainText, POINTS_PER_MM, printPaper, RULE, SOFT, type Paper } from './paper';
+import { plural } from '../../wording/plural';
 
 const DRAWING_MM = 92;
 const LINE = 13;
@@ -42,7 +43,7 @@ function drawPage(
     .fillColor(SOFT)
     .text(
       plainText(
-        `${sheet.lotName}. ${sheet.pieces.length} ${sheet.pieces.length === 1 ? 'piece' : 'pieces'} on ${formatLength(sheet.facts.usedLengthMm, settings)}, ${formatShare(sheet.density, settings, 0)} of it used.`,
+        `${sheet.lotName}. ${plural(sheet.pieces.length, 'piece')} on ${formatLength(sheet.facts.usedLengthMm, settings)}, ${formatShare(sheet.density, settings, 0)} of it used.`,
       ),
       { width },
     );

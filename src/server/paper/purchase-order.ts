@@ -28,7 +28,7 @@ export function printPurchase(
           cells: [line.code, line.offerName, String(line.packs), price(line.goods)],
         })),
         { cells: ['', 'Shipping', '', price(purchase.shipping)] },
-        { cells: ['', 'Together', '', price(purchase.total)], strong: true },
+        { cells: ['', 'Total', '', price(purchase.total)], strong: true },
       ],
     );
   });

@@ -18,7 +18,7 @@ export function writeQuoteText(
   return [
     `${customerName ? `Good day ${customerName},` : 'Good day,'}`,
     '',
-    `${facts.quantity} × ${facts.itemName} (${describeWhat(facts)}): ${formatMoney(facts.each, settings)} each, ${formatMoney(facts.total, settings)} together${settings.currency ? ` (${settings.currency})` : ''}.`,
+    `${facts.quantity} × ${facts.itemName} (${describeWhat(facts)}): ${formatMoney(facts.each, settings)} each, ${formatMoney(facts.total, settings)} in total${settings.currency ? ` (${settings.currency})` : ''}.`,
     ...(facts.readyDay ? [`Ready on ${formatDay(facts.readyDay, settings)}, if you say yes today.`] : []),
     '',
     shopName,
@@ -51,7 +51,7 @@ export function printQuote(
             formatMoney(facts.total, settings),
           ],
         },
-        { cells: ['Together', '', '', formatMoney(facts.total, settings)], strong: true },
+        { cells: ['Total', '', '', formatMoney(facts.total, settings)], strong: true },
         ...(facts.readyDay
           ? [
               {

@@ -4,6 +4,7 @@ import type { ArtworkMeasurement, ArtworkPicture } from '../../core/artwork';
 import { formatLength, type FormatSettings } from '../../core/units';
 import { INK, PAPER_MARGIN_MM, plainText, POINTS_PER_MM, printPaper, SOFT, type Paper } from './paper';
 import { PAPER_COLOURS } from '../../theme/tokens';
+import { plural } from '../../wording/plural';
 
 const { stays: STAYS, weeds: WEEDS } = PAPER_COLOURS;
 const HEAD_MM = 24,
@@ -64,7 +65,7 @@ function drawPage(
     .fillColor(SOFT)
     .text(
       plainText(
-        `Weeding map, as cut, ${layer.mirrored ? 'mirrored' : 'not mirrored'}. ${size}, ${measured.pieces} ${measured.pieces === 1 ? 'piece' : 'pieces'}, ${measured.cavities} ${measured.cavities === 1 ? 'cavity' : 'cavities'} to weed out.`,
+        `Weeding map, as cut, ${layer.mirrored ? 'mirrored' : 'not mirrored'}. ${size}, ${plural(measured.pieces, 'piece')}, ${plural(measured.cavities, 'cavity')} to weed out.`,
       ),
       { width },
     );

@@ -8,6 +8,7 @@ import { loadRunningSessions, type StoredSession } from '../../data/work-store';
 import type { FrameView, RunningSession, ShopView } from '../../views/frame';
 import { STATION_NAMES } from '../../wording/stations';
 import { getShop, type ShopContext } from '../context';
+import { plural } from '../../wording/plural';
 
 export function loadFrame(shop: ShopContext, system: MeasureSystem): FrameView {
   const view: ShopView = getShop(shop);
@@ -62,7 +63,7 @@ export function labelSessions(shop: ShopContext, entries: readonly StoredSession
       const [first] = byItem;
       const label = first
         ? `${names.get(first[0]) ?? first[1][0]!.title}${byItem.length > 1 ? ` and ${byItem.length - 1} more` : ''} ×${entry.parts.length}`
-        : `${entry.parts.length} parts`;
+        : plural(entry.parts.length, 'part');
       return [entry.id, `${STATION_NAMES[entry.station].toLowerCase()}, ${label}`];
     }),
   );

@@ -14,15 +14,15 @@ import { loadStockedKeys } from '../../data/stock-store';
 import type { ShelfPage } from '../../views/shelf';
 import type { ShopContext } from '../context';
 
-const kept = new WeakMap<ShopContext['db'], { readonly stamp: string; readonly vinyls: readonly StoredVinyl[] }>();
+const cache = new WeakMap<ShopContext['db'], { readonly stamp: string; readonly vinyls: readonly StoredVinyl[] }>();
 
 /** Kept until one changes: searching asks for them with each letter. */
 function readVinyls(shop: ShopContext): readonly StoredVinyl[] {
   const stamp = JSON.stringify(readShelfStamp(shop.db));
-  const known = kept.get(shop.db);
+  const known = cache.get(shop.db);
   if (known?.stamp === stamp) return known.vinyls;
   const vinyls = loadVinyls(shop.db);
-  kept.set(shop.db, { stamp, vinyls });
+  cache.set(shop.db, { stamp, vinyls });
   return vinyls;
 }
 

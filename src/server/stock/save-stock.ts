@@ -175,7 +175,7 @@ export function setAsideOffcut(
         'widthMm',
       );
     const takes = lot.form === 'roll' ? input.takesMm : input.takesMm > 0 ? 1 : 0;
-    if (takes > 0) writeLine(shop, lot, 'set-aside', -takes, 'kept as an offcut');
+    if (takes > 0) writeLine(shop, lot, 'set-aside', -takes, 'set aside as an offcut');
     const shape =
       input.cornerWidthMm > 0
         ? cornered(input.widthMm, input.lengthMm, input.cornerWidthMm, input.cornerLengthMm)

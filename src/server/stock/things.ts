@@ -73,7 +73,7 @@ export function nameThings(shop: ShopContext): (key: string) => ThingView {
   return (key) =>
     byKey.get(key) ?? {
       key,
-      name: 'something no longer kept',
+      name: 'something archived',
       colourHex: UNCHOSEN.grey,
       kind: parseKey(key)?.kind ?? 'blank',
       unit: key.startsWith('vinyl:') ? 'mm²' : 'count',
