@@ -23,6 +23,8 @@ const single = (name, ...rest) => (count[stage(name, ...rest) === 0 ? 'passed' :
 
 single('Type check', 'npx', ['--no-install', 'astro', 'check', '--minimumSeverity', 'warning']);
 single('Lint', 'npx', ['--no-install', 'eslint', '.', '--max-warnings', '0']);
+single('Form', 'npx', ['--no-install', 'prettier', '--check', '--log-level', 'warn', '.']);
+single('Unused', 'npx', ['--no-install', 'knip']);
 ensureBuild();
 count.passed += 1;
 tally(

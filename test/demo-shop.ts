@@ -9,7 +9,7 @@ import { ShopError } from '../src/server/errors';
 import { seedDemo } from '../src/server/demo/seed-demo';
 
 export type TestShop = ShopContext & { readonly clock: { ms: number } };
-export const START_MS = Date.parse('2026-11-24T10:00:00Z');
+const START_MS = Date.parse('2026-11-24T10:00:00Z');
 
 export async function seedDemoShop(): Promise<Buffer> {
   const { db } = openShop(':memory:', () => START_MS);

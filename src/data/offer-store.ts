@@ -31,7 +31,7 @@ export type StoredOffer = OfferFields & {
   readonly archived: boolean;
   readonly version: number;
 };
-export type PurchaseLine = {
+type PurchaseLine = {
   readonly id: number;
   readonly offerId: number;
   readonly packs: number;

@@ -19,7 +19,7 @@ export type LineFields = {
   readonly made: Made | null;
   readonly quote: LineQuote;
 };
-export type StoredLine = LineFields & { readonly id: number };
+type StoredLine = LineFields & { readonly id: number };
 export type StoredPart = {
   readonly id: number;
   readonly pieceId: number;

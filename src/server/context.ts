@@ -8,7 +8,7 @@ import { insertShop, loadShop, type StoredShop } from '../data/shop-store';
 export type ShopContext = { readonly db: Database; readonly now: () => number };
 
 export const programRoot = (): string => process.env['CHIRAL_ROOT'] ?? process.cwd();
-export const dataFolder = (): string => process.env['CHIRAL_DATA'] ?? join(programRoot(), 'data');
+const dataFolder = (): string => process.env['CHIRAL_DATA'] ?? join(programRoot(), 'data');
 export const databaseFile = (): string =>
   join(dataFolder(), process.env['CHIRAL_DEMO'] === '1' ? 'demo.sqlite' : 'shop.sqlite');
 

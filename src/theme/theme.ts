@@ -5,7 +5,6 @@ import { COLOURS } from './tokens';
 
 const HEADING = "'Bricolage Grotesque Variable', 'Trebuchet MS', sans-serif";
 const TEXT = "'Atkinson Hyperlegible Next Variable', Verdana, sans-serif";
-export const FIGURES = "'Atkinson Hyperlegible Mono Variable', 'Courier New', monospace";
 
 export const theme = createTheme({
   cssVariables: { colorSchemeSelector: '[data-theme="%s"]' },

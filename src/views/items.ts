@@ -6,7 +6,7 @@ import type { Prices } from '../core/stock';
 import type { Figure } from '../core/units';
 import type { ShelfView } from './shelf';
 import type { ArtworkView } from './artwork';
-import type { ChannelView } from './price-list';
+import type { ChannelView } from './channels';
 
 export type ItemView = ItemPlan & {
   readonly id: number;

@@ -11,7 +11,7 @@ export type SupplierView = Supplier & {
   readonly offers: number;
 };
 
-export type OfferPartView = {
+type OfferPartView = {
   /** What of the shelf it is; null until that is said. */
   readonly thing: ThingView | null;
   readonly key: string | null;

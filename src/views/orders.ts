@@ -5,7 +5,7 @@ import type { OrderStage, PartState, QuotedAgainstReal } from '../core/orders';
 import type { Figure, Minor } from '../core/units';
 
 /** One tooth a part, one column a piece. */
-export type CombTooth = {
+type CombTooth = {
   readonly partId: number;
   readonly state: PartState;
   readonly broken: boolean;
@@ -33,7 +33,7 @@ export type OrderListView = {
   readonly today: string;
 };
 
-export type OrderEventView = { readonly kind: string; readonly atMs: number; readonly text: string };
+type OrderEventView = { readonly kind: string; readonly atMs: number; readonly text: string };
 
 export type OrderView = {
   readonly row: OrderRow;

@@ -1,10 +1,7 @@
 // Channels, and the price list of all items by all channels. Types only.
-
-import type { Channel } from '../core/pricing';
 import type { Figure } from '../core/units';
 import type { ItemView } from './items';
-
-export type ChannelView = Channel & { readonly version: number };
+import type { ChannelView } from './channels';
 
 /**
  * All items by all channels: the price needed for the goal, null where the channel takes too much. `hourEarns`: at the

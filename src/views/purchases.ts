@@ -34,7 +34,7 @@ export type PurchaseView = {
   readonly lines: readonly PurchaseLineView[];
 };
 
-export type PurchaseLineView = {
+type PurchaseLineView = {
   readonly id: number;
   readonly offerName: string;
   readonly code: string;

@@ -40,7 +40,7 @@ export function describeFlip({ over, at, beyond }: Flip, settings: FormatSetting
 }
 
 /** So many of a hundred likely outcomes, as a half sentence. */
-export const describeOdds = (share: number): string => `in ${Math.round(toPercent(share))} of 100 likely outcomes`;
+const describeOdds = (share: number): string => `in ${Math.round(toPercent(share))} of 100 likely outcomes`;
 
 /** The verdict as a heading, and what supports it; null where it can be made in none of them. */
 export type CompareVerdict = { readonly heading: string; readonly because: string };

@@ -17,7 +17,7 @@ const IRREGULAR: Readonly<Record<string, string>> = {
 };
 
 /** The noun for so many, e.g. "part" or "parts"; `many` where its plural follows no rule. */
-export const nounFor = (count: number, one: string, many: string = IRREGULAR[one] ?? `${one}s`): string =>
+const nounFor = (count: number, one: string, many: string = IRREGULAR[one] ?? `${one}s`): string =>
   RULES.select(count) === 'one' ? one : many;
 
 /** So many of it, e.g. "1 part", "12 parts", "0 parts". */

@@ -19,7 +19,7 @@ export type Chirality = {
 };
 
 /** Below this, the eye sees that it is mirrored (trade experience; a traced, nearly even drawing stays above). */
-export const CHIRAL_BELOW = 0.985;
+const CHIRAL_BELOW = 0.985;
 /** Level lines the artwork is compared along: the score is right within a thousandth. */
 const LINES = 1024;
 

@@ -1,6 +1,5 @@
 // The finest stroke and gap each class of material cuts and weeds well, and the width a drawing needs for it.
-
-import type { ArtworkMeasurement } from './measure-artwork';
+import type { ArtworkMeasurement } from './measurement';
 
 /** Finest stroke and gap that still hold, mm. */
 export type DetailFloor = { readonly strokeMm: number; readonly gapMm: number };

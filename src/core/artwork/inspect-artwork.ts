@@ -4,9 +4,9 @@ import { colord, extend } from 'colord';
 import labPlugin from 'colord/plugins/lab';
 import { Calliper, computeRegionArea, intersectRegions, uniteRegions, type Region, type ThinPlace } from '../geometry';
 import { DETAIL_FLOORS, type DetailFloor } from './detail-floors';
-import type { ArtworkMeasurement } from './measure-artwork';
 import { STEP_DEFAULTS, type StepAction } from './prepare/steps';
 import type { ResolvedArtwork } from './resolve-artwork';
+import type { ArtworkMeasurement } from './measurement';
 
 extend([labPlugin]);
 
@@ -54,7 +54,7 @@ export type Finding = Remedy &
   );
 
 /** Usually no more than so many vinyls lie on one another. */
-export const MOST_LAYERS_THICK = 3;
+const MOST_LAYERS_THICK = 3;
 /** Colours nearer than this are taken for one that was drawn twice (CIEDE2000 ÷ 100). */
 const LIKE_COLOURS = 0.04;
 const SPECK_MM2 = STEP_DEFAULTS.speckMm2;

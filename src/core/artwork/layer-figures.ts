@@ -1,7 +1,7 @@
 // What was measured of a layer, as figures that show what they are made of.
 
 import { figure, type Figure } from '../units';
-import type { LayerMeasurement } from './measure-artwork';
+import type { LayerMeasurement } from './measurement';
 
 export type LayerFigures = {
   readonly net: Figure;

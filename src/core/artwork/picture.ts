@@ -5,7 +5,7 @@ import type { Artwork } from './artwork';
 import { flattenLines, type LayerLines } from './flat-layers';
 import type { ResolvedArtwork, ResolvedLayer } from './resolve-artwork';
 
-export type PictureLayer = {
+type PictureLayer = {
   readonly colour: string;
   /** SVG path data, fill rule evenodd. */
   readonly path: string;

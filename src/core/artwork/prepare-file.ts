@@ -3,14 +3,15 @@
 
 import { succeed, type Result } from '../units';
 import type { Artwork, LeftOut, MeasureProblem, ReadProblem } from './artwork';
-import { measureResolved, type ArtworkMeasurement } from './measure-artwork';
+import { measureResolved } from './measure-artwork';
 import { drawPicture, type ArtworkPicture } from './picture';
 import { prepareLayers } from './prepare/prepare-layers';
 import { proposeFirstSteps, type PrepStep } from './prepare/steps';
 import { readDrawing } from './read-drawing';
 import type { ResolvedArtwork } from './resolve-artwork';
+import type { ArtworkMeasurement } from './measurement';
 
-export type PreparedFacts = {
+type PreparedFacts = {
   readonly measurement: ArtworkMeasurement;
   readonly picture: ArtworkPicture;
   readonly leftOut: readonly LeftOut[];

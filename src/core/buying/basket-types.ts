@@ -35,7 +35,7 @@ export type BasketOrder = {
   readonly goods: number;
   readonly shipping: number;
 };
-export type Leftover = { readonly key: string; readonly amount: number };
+type Leftover = { readonly key: string; readonly amount: number };
 export type Basket = {
   readonly orders: readonly BasketOrder[];
   readonly total: Figure;

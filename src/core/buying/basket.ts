@@ -9,7 +9,7 @@ import { readBasket } from './read-basket';
 
 export * from './basket-types';
 
-export const MOST_NEEDS = 200;
+const MOST_NEEDS = 200;
 
 /**
  * The cheapest basket. Problems: a need that nothing covers, minimum orders that nothing meets, more needs than are

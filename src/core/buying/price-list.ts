@@ -21,7 +21,7 @@ export type TableProblem =
   | { readonly kind: 'no-header' }
   | { readonly kind: 'too-many-lines'; readonly lines: number; readonly limit: number }
   | { readonly kind: 'open-quote'; readonly line: number };
-export const LIST_LINE_LIMIT = 200_000;
+const LIST_LINE_LIMIT = 200_000;
 
 /**
  * The text of a list's bytes: UTF-16 by its mark, UTF-8, and where that is broken, the old Western code page of
@@ -96,7 +96,7 @@ export function guessColumns(header: readonly string[]): ColumnMatch {
   return Object.fromEntries(LIST_COLUMNS.map((column) => [column, find(column)])) as ColumnMatch;
 }
 
-export type ListPart = {
+type ListPart = {
   /** Name of the thing on the shelf, as the list says it; empty where it says none. */
   readonly thing: string;
   readonly count: number;

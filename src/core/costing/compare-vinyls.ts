@@ -190,7 +190,7 @@ export type Odds = {
     readonly high: number;
   }[];
 };
-export const DRAWS = 20_000;
+const DRAWS = 20_000;
 
 /**
  * Draws failure rates as they are believed, and counts which candidate is the cheapest: those of one vinyl, at other

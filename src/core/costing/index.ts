@@ -10,7 +10,6 @@ export * from './extra-lines';
 export * from './own-minutes';
 export * from './joint-products';
 export * from './cost-change';
-export { believeFailure, type Belief, type Evidence } from './failure';
+export { believeFailure, type Evidence } from './failure';
 export { findMaterials, type MaterialLists } from './find-materials';
-export type { ArtworkCost } from './material-lines';
 export type { WearPrices } from './wear-line';

@@ -27,7 +27,7 @@ export type Placement = {
 /**
  * What a customer may have besides, such as a name: the artwork is a usual example of it, by which it is calculated.
  */
-export type ItemOption = { readonly label: string; readonly surcharge: Minor; readonly placement: Placement };
+type ItemOption = { readonly label: string; readonly surcharge: Minor; readonly placement: Placement };
 /**
  * What is otherwise for a size or a colour of the blank; null stands for any. The first that fits wins, for price and
  * vinyl each.
@@ -115,7 +115,7 @@ export function startPlacement(
 
 /** Which of an item's variants: a size and colour of its blank, and which of its options, by their index. */
 export type Variant = { readonly sizeName: string; readonly colourName: string; readonly options: readonly number[] };
-export type MadePlacement = Omit<Placement, 'widths'>;
+type MadePlacement = Omit<Placement, 'widths'>;
 /** One variant as it is made: what its blank, artworks, widths and vinyls come to. */
 export type Made = {
   readonly blankId: number;

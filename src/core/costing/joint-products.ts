@@ -13,8 +13,8 @@ export type Negative = {
   readonly ownCost: Minor;
 };
 export type SharingWay = 'area' | 'value' | 'by-product';
-export const SHARING_WAYS: readonly SharingWay[] = ['area', 'value', 'by-product'];
-export type SharedProduct = {
+const SHARING_WAYS: readonly SharingWay[] = ['area', 'value', 'by-product'];
+type SharedProduct = {
   readonly name: string;
   readonly share: Figure;
   readonly cost: Figure;
@@ -30,7 +30,7 @@ export type Sharing = {
 /**
  * The cost up to where the two part: vinyl, cut and weeding of the layer, with its part of what goes wrong not in it.
  */
-export function computeJointCost(cost: ItemCost, layer: number): Figure {
+function computeJointCost(cost: ItemCost, layer: number): Figure {
   const lines = cost.lines.filter((line) => [`vinyl-${layer}`, `cut-${layer}`, `weed-${layer}`].includes(line.id));
   return figure(
     'Cost of the cut, for both',

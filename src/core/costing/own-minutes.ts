@@ -27,7 +27,7 @@ export function takeOwnMinutes(own: Figure | undefined, estimates: readonly Figu
 }
 
 /** Pieces that have to be logged before the log is believed over the estimate. */
-export const LEAST_LOGGED = 3;
+const LEAST_LOGGED = 3;
 export type LoggedPieces = {
   /** Your seconds for each piece that was logged whole. */
   readonly seconds: readonly number[];

@@ -6,7 +6,7 @@ import { getDetailFloor, getShopFigure, type ShopFigures, type Vinyl } from '../
 import { figure, type Figure } from '../units';
 
 /** Bits smaller than this stick to the hook, hide, and are lifted one by one. */
-export const TINY_BIT_MM2 = 4;
+const TINY_BIT_MM2 = 4;
 
 /** Untaught estimates are this wide: real times of the same job differ by so much from shop to shop. */
 const CUT_BAND = { low: 0.85, high: 1.2 } as const;

@@ -4,4 +4,4 @@ export * from './contour';
 export * from './polygon';
 export * from './box';
 export * from './scan-lines';
-export { Calliper, findThinGaps, findThinStrokes, type ThinPlace, type Thinness } from './thin-places';
+export { Calliper, findThinGaps, findThinStrokes, type ThinPlace } from './thin-places';

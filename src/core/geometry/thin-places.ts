@@ -23,7 +23,7 @@ export type Thinness = {
   /** Places thinner than was asked for, thinnest first, at most `PLACES_KEPT`, none within its own width of another. */
   readonly places: readonly ThinPlace[];
 };
-export const PLACES_KEPT = 200;
+const PLACES_KEPT = 200;
 
 /** Sides that face each other within this angle count as facing before they are followed to where they are nearest. */
 const FACING_COSINE = Math.cos((162 * Math.PI) / 180);

@@ -22,7 +22,7 @@ const partIds = yup
   .required()
   .max(2000);
 
-export const marksInput = yup
+const marksInput = yup
   .object({
     weed: oneOf<WeedLines>('Weed lines', ['none', 'each', 'all']),
     corners: yup.boolean().required(),

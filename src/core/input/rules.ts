@@ -53,7 +53,7 @@ export const hexColour = (label: string) =>
     .required(`${label}: choose a colour.`)
     .matches(/^#[0-9a-f]{6}$/i, `${label}: write it as # and six digits, such as #3f5e86.`);
 
-export const MONEY_MOST = 100_000_000;
+const MONEY_MOST = 100_000_000;
 export const money = (label: string, why = 'An amount of money is not negative.') =>
   wholeBetween(label, 0, MONEY_MOST, why);
 

@@ -5,12 +5,12 @@ import { figure, type Figure } from '../units';
 
 /** What a position is measured from. */
 export const DATUMS = ['neckline', 'collar', 'shoulder seam', 'side seam', 'top edge', 'hem', 'rim', 'point'] as const;
-export type Datum = (typeof DATUMS)[number];
+type Datum = (typeof DATUMS)[number];
 export const OBSTACLE_KINDS = ['zip', 'seam', 'pocket', 'handle', 'button', 'rib'] as const;
-export type ObstacleKind = (typeof OBSTACLE_KINDS)[number];
+type ObstacleKind = (typeof OBSTACLE_KINDS)[number];
 
 /** Lengths in mm from the top left of its area. */
-export type Obstacle = {
+type Obstacle = {
   readonly kind: ObstacleKind;
   readonly xMm: number;
   readonly yMm: number;

@@ -14,16 +14,16 @@ export const FINISHES = [
   'glowing',
   'clear',
 ] as const;
-export type Finish = (typeof FINISHES)[number];
+type Finish = (typeof FINISHES)[number];
 /** Which way pattern, pile or brushing runs on the roll. */
 export const DIRECTIONS = ['none', 'along', 'across'] as const;
-export type Direction = (typeof DIRECTIONS)[number];
+type Direction = (typeof DIRECTIONS)[number];
 /** Which side the carrier or liner lies on: on the face it is cut from the back, mirrored. */
 export const CARRIERS = ['face', 'back'] as const;
-export type Carrier = (typeof CARRIERS)[number];
+type Carrier = (typeof CARRIERS)[number];
 /** Under a cover sheet while it is pressed: once pressed vinyl lies bare, always, or never. */
 export const COVERS = ['when bare', 'always', 'never'] as const;
-export type Cover = (typeof COVERS)[number];
+type Cover = (typeof COVERS)[number];
 /** What it is good for, best first. */
 export const GRADES = ['sell', 'own use', 'stencil', 'no'] as const;
 export type Grade = (typeof GRADES)[number];

@@ -6,7 +6,7 @@ export const PEELS: readonly Peel[] = ['hot', 'warm', 'cold'];
 export const PRESSURES: readonly Pressure[] = ['light', 'medium', 'firm'];
 
 /** Pressed on with heat, or stuck on with transfer tape. */
-export type VinylFamily = 'heat' | 'adhesive';
+type VinylFamily = 'heat' | 'adhesive';
 
 export type PressSetting = {
   readonly lowC: number;

@@ -23,7 +23,7 @@ const areaOf = (stock: NestStock): number =>
 /**
  * Of a sheet what is left behind the last piece is not wasted. An offcut is used up, so that the shelf empties of it.
  */
-export function measureWaste(stock: readonly NestStock[], layout: NestLayout): number {
+function measureWaste(stock: readonly NestStock[], layout: NestLayout): number {
   return layout.sheets.reduce((sum, use) => {
     const kind = stock.find((entry) => entry.id === use.stockId);
     const leftover = kind?.kind === 'sheet' ? fitLargestLeftover(kind.widthMm, kind.lengthMm, use.usedLengthMm) : null;

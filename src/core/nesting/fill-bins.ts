@@ -15,7 +15,8 @@ export type FilledBin = {
   readonly bin: Bin;
   readonly sheet: number;
   field: Field;
-  /** Where the free pieces lie in the best layout known; the field itself may be in the middle of an attempt. */ placings: readonly Placing[];
+  /** Where the free pieces lie in the best layout known; the field itself may be in the middle of an attempt. */
+  placings: readonly Placing[];
   inside: readonly number[];
   readonly locked: readonly Placement[];
 };

@@ -5,7 +5,7 @@ import { nest } from './nest';
 import type { NestLayout, NestOptions, NestPiece, NestProblem, NestStock } from './nesting';
 
 /** More are never looked for: nobody cuts so many in one load. */
-export const MOST_FITTING = 200;
+const MOST_FITTING = 200;
 
 /**
  * So many that area alone would allow are tried; what is laid out counts. `copies` of the piece is not looked at.

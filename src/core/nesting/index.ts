@@ -2,22 +2,15 @@
 export * from './nesting';
 export { nest } from './nest';
 export { listSheets } from './bins';
-export { checkLayout, place, type LayoutFault, type CheckOptions } from './check-layout';
-export { fitCount, MOST_FITTING } from './fit-count';
+export { checkLayout, place, type LayoutFault } from './check-layout';
+export { fitCount } from './fit-count';
 export { listIslands, outlineTogether } from './prepare-pieces';
-export {
-  findLeftovers,
-  fitLargestLeftover,
-  LEAST_LEFTOVER_MM,
-  measureShares,
-  type Leftover,
-  type LeftoverKind,
-} from './leftovers';
+export { findLeftovers, fitLargestLeftover, measureShares, type Leftover, type LeftoverKind } from './leftovers';
 export { fillSheet, stockOf } from './fill-sheet';
-export { attachTag, drawMarks, NO_MARKS, type DrawnMarks, type Marks, type TagSize, type WeedLines } from './marks';
+export { attachTag, drawMarks, NO_MARKS, type DrawnMarks, type Marks, type WeedLines } from './marks';
 export { chooseStock, type ChosenStock } from './choose-stock';
 export { orderCutting } from './cut-order';
 export { readCutShape, type CutOutline, type CutShape, type ShapeWish } from './cut-shape';
-export { layOutStandard, MOST_STANDARD_COPIES, type StandardWish } from './standard-layout';
+export { layOutStandard, MOST_STANDARD_COPIES } from './standard-layout';
 export { measureLayout } from './measure-layout';
 export { makeLoadLayer, placePoints, type LoadPart } from './load-file';

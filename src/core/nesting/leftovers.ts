@@ -21,7 +21,7 @@ import {
 import type { NestPiece, NestStock } from './nesting';
 
 /** A leftover narrower than this is thrown away, mm. */
-export const LEAST_LEFTOVER_MM = 60;
+const LEAST_LEFTOVER_MM = 60;
 /** Rectangles that are looked for, the largest first. */
 const MOST_RECTANGLES = 3;
 /** Rectangles begin and end on this raster, mm. */

@@ -1,10 +1,21 @@
 // A shape turned by one angle, written into memory of its own: turning anew is far cheaper than fetching one of
 // thousands of poses that were kept.
 
-import type { Shape } from './shape';
-
 /** Turns are tried in steps of this many to a full one; a turn may also lie between two. */
 export const TURN_STEPS = 720;
+
+/** What of a shape is turned: its corners about its own middle, its parts, and the circles in it. */
+export type Turnable = {
+  readonly xs: Float64Array;
+  readonly ys: Float64Array;
+  /** Corners of the convex parts, part by part. */
+  readonly corners: Uint32Array;
+  /** Where in `corners` each part begins; one more than there are parts. */
+  readonly starts: Uint32Array;
+  readonly normalX: Float64Array;
+  readonly normalY: Float64Array;
+  readonly getPoles: () => { readonly x: Float64Array; readonly y: Float64Array; readonly r: Float64Array };
+};
 
 /** Coordinates about the middle of the shape. Made for one shape; turned again and again. */
 export class Pose {
@@ -30,7 +41,7 @@ export class Pose {
   private outlineTurned = false;
 
   constructor(
-    private readonly shape: Shape,
+    private readonly shape: Turnable,
     step: number,
   ) {
     const corners = shape.corners.length;

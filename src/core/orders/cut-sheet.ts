@@ -26,7 +26,7 @@ export type CutSheetPiece = {
   readonly partIds: readonly (number | null)[];
 };
 /** `lotId` 0 is a piece that is not on the book. */
-export type CutSheetLot = {
+type CutSheetLot = {
   readonly lotId: number;
   readonly form: LotForm;
   readonly widthMm: number;
@@ -51,7 +51,7 @@ export const listPartIds = (sheet: Pick<CutSheet, 'pieces'>): readonly number[] 
 ];
 
 /** How much of each lot it takes: mm of a roll, pieces of all else. */
-export function sumClaims(sheet: Pick<CutSheet, 'sheets' | 'lots'>): ReadonlyMap<number, number> {
+function sumClaims(sheet: Pick<CutSheet, 'sheets' | 'lots'>): ReadonlyMap<number, number> {
   const claims = new Map<number, number>();
   for (const use of sheet.sheets) {
     if (use.lotId === 0) continue;

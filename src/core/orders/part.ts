@@ -1,7 +1,7 @@
 // The state of one part (piece × layer), folded from the facts that happened to it. Facts are only ever added.
 
 export type PartState = 'to-cut' | 'cut' | 'weeded' | 'pressed' | 'checked';
-export const PART_STATES: readonly PartState[] = ['to-cut', 'cut', 'weeded', 'pressed', 'checked'];
+const PART_STATES: readonly PartState[] = ['to-cut', 'cut', 'weeded', 'pressed', 'checked'];
 
 export type Station = 'cut' | 'weed' | 'press' | 'check';
 export const STATIONS: readonly Station[] = ['cut', 'weed', 'press', 'check'];
@@ -103,7 +103,7 @@ export function holdsBlank(events: readonly PartEvent[]): boolean {
 }
 
 /** How far along a state is, 0 (to cut) to 4 (checked). */
-export const rankState = (state: PartState): number => PART_STATES.indexOf(state);
+const rankState = (state: PartState): number => PART_STATES.indexOf(state);
 
 export function findSlowest(states: readonly PartState[]): PartState {
   return states.reduce<PartState>(

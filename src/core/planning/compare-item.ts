@@ -13,7 +13,7 @@ import type { ShopFigures } from '../materials';
 import { toCandidates, toCompareSpec, type CompareBasis, type CompareWish } from './compare-candidates';
 
 /** What the cost is drawn over: minor units an hour, mm, pieces made at once, or the share that goes wrong. */
-export const COMPARE_AXES = ['wage', 'width', 'quantity', 'failure'] as const;
+const COMPARE_AXES = ['wage', 'width', 'quantity', 'failure'] as const;
 export type CompareAxis = (typeof COMPARE_AXES)[number];
 
 /** Where the answer turns round: `beyond` is cheaper from `at` on. */

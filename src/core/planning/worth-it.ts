@@ -47,7 +47,7 @@ export function computeOutlay(box: PieceBox, buy: Buy, pieces: number): Figure |
   });
 }
 
-export const MOST_PIECES = 5000;
+const MOST_PIECES = 5000;
 /**
  * The number of pieces from which the first costs no more than the second, and never more again up to `MOST_PIECES`;
  * null where there is none.

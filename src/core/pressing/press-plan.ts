@@ -17,7 +17,7 @@ import { fail, figure, groupBy, succeed, type Figure, type Result } from '../uni
 
 export type PressStepKind =
   'lay-out' | 'pre-press' | 'place' | 'tack' | 'press' | 'wait' | 'peel' | 're-press' | 'apply';
-export type PressStep = {
+type PressStep = {
   readonly kind: PressStepKind;
   readonly seconds: number;
   /** False while the piece cools and the next one can be pressed. */
@@ -70,7 +70,7 @@ const CURE_HOURS = 24;
 /** Dwell is set by the machine; laying out and placing by hand differ from shop to shop. */
 const PRESS_BAND = { low: 0.85, high: 1.3 } as const;
 
-export type PlanLayer = {
+type PlanLayer = {
   readonly vinyl: Vinyl;
   /** Layers at one place lie on one another. */
   readonly place?: string;

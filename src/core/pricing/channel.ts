@@ -21,7 +21,7 @@ export type ChannelKind = (typeof CHANNEL_KINDS)[number];
 export const ENDINGS = ['any', '00', '50', '90', '95', '99'] as const;
 export type Ending = (typeof ENDINGS)[number];
 /** Of the part of the price above `from`, this share. */
-export type FeeTier = { readonly from: Minor; readonly share: number };
+type FeeTier = { readonly from: Minor; readonly share: number };
 
 export type Channel = {
   readonly id: number;

@@ -13,7 +13,7 @@ type SupplyFacts = {
 };
 
 /** Lives are ordinary trade figures, as defaults for a new supply. */
-export const SUPPLY_KINDS = {
+const SUPPLY_KINDS = {
   'transfer tape': { label: 'transfer tape', wears: 'uses', life: 3, cleanable: false },
   'heat tape': { label: 'heat-resistant tape', wears: null, life: null, cleanable: false },
   'cover sheet': { label: 'cover sheet', wears: 'presses', life: 300, cleanable: false },

@@ -1,20 +1,9 @@
-// The branded measures everything inside is counted in: millimetres, square millimetres, seconds, degrees Celsius
-// and integer minor units of money. They are made only here, so that a length can't be passed where an area is meant.
+// What everything inside is counted in: millimetres, square millimetres, seconds, degrees Celsius as plain numbers whose
+// names say their unit, and whole minor units of money as a type of their own, made only here.
 
 declare const brand: unique symbol;
-type Branded<Name extends string> = number & { readonly [brand]: Name };
-
-export type Mm = Branded<'mm'>;
-export type Mm2 = Branded<'mm2'>;
-export type Seconds = Branded<'s'>;
-export type Celsius = Branded<'celsius'>;
 /** An amount in whole minor units (cents) of the shop's currency. */
-export type Minor = Branded<'minor'>;
-
-export const mm = (value: number): Mm => value as Mm;
-export const mm2 = (value: number): Mm2 => value as Mm2;
-export const seconds = (value: number): Seconds => value as Seconds;
-export const celsius = (value: number): Celsius => value as Celsius;
+export type Minor = number & { readonly [brand]: 'minor' };
 
 /** The amount as whole minor units. @throws when it is not a safe integer: rounding is done once, in `apportion`. */
 export function minor(value: number): Minor {

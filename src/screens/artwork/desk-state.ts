@@ -17,7 +17,7 @@ export type DeskState = {
   readonly licence: Licence;
 };
 
-export const START_WIDTH_MM = 200;
+const START_WIDTH_MM = 200;
 export const startDesk = (name: string, steps: readonly PrepStep[]): DeskState => ({
   size: { by: 'width', widthMm: START_WIDTH_MM, heightMm: null },
   steps,

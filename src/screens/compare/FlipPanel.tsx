@@ -13,7 +13,7 @@ export function FlipPanel({ comparison: { flips, curves, candidates } }: { reado
   const mounted = useMounted();
   return (
     <section className="sheet" aria-label="Where it flips">
-      <h2 className="below-1">Where it flips</h2>
+      <h2 className="flat below-1">Where it flips</h2>
       <ul className="checks">
         {flips.map((flip) => (
           <li key={`${flip.over} ${flip.beyond} ${flip.at}`}>

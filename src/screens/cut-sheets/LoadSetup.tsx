@@ -67,7 +67,7 @@ export function LoadSetup({ setup, onChange }: { setup: Setup; onChange: (setup:
       <div className="readings">
         {tick('Order and piece beside each', 'tags')}
         {tick('Corner marks, to load it again', 'corners')}
-        {tick('Part it from the roll', 'trim')}
+        {tick('Cut it off the roll', 'trim')}
       </div>
     </>
   );

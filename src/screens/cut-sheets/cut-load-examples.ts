@@ -15,7 +15,7 @@ export const figures = {
   matEdgeMm: 3,
 };
 
-export const part = (partId: number, more: Partial<WaitingPart> = {}): WaitingPart => ({
+const part = (partId: number, more: Partial<WaitingPart> = {}): WaitingPart => ({
   partId,
   orderId: 1,
   orderTitle: 'Coats',
@@ -45,7 +45,7 @@ export const dot = box.map(({ x, y }) => ({ x: x / 4 + 60, y: y / 2 }));
 
 export const alone = (ring: typeof box) => ({ paths: [{ points: ring, inner: false }], outline: ring, holes: [] });
 
-export const shape: CutShape = {
+const shape: CutShape = {
   paths: [
     { points: box, inner: false },
     { points: dot, inner: false },

@@ -19,7 +19,7 @@ import { loadShapes } from './load-shapes';
 
 const ENDLESS_ROUNDS = 1e9;
 /** Improvement that goes on by itself; after it, by a button. */
-export const FIRST_SECONDS = 20;
+const FIRST_SECONDS = 20;
 export const SEED = 0.31;
 
 /** Fewer that found no room, then fewer sheets, then a shorter strip. */

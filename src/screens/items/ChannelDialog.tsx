@@ -10,9 +10,9 @@ import { useFieldArray, useForm, useWatch, type FieldPath, type Resolver } from 
 import { channelInput } from '../../core/input';
 import { CHANNEL_KINDS, ENDINGS, type Channel } from '../../core/pricing';
 import { minor } from '../../core/units';
-import type { ChannelView } from '../../views/price-list';
 import { callApi, wordsOf } from '../shared/api';
 import { Choice, FormActions, MoneyField, NumberField, TextLine, useSave } from '../shared/form';
+import type { ChannelView } from '../../views/channels';
 
 type Values = Omit<Channel, 'id' | 'tiers'> & { tiers: { from: number; share: number }[] };
 const NOTHING = minor(0);

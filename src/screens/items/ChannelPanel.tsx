@@ -7,11 +7,11 @@ import type { ItemCost } from '../../core/costing';
 import type { ShopFigures } from '../../core/materials';
 import { priceOnChannel, readChannel } from '../../core/pricing';
 import { formatShare, minor } from '../../core/units';
-import type { ChannelView } from '../../views/price-list';
 import { describeChannelProblem } from '../../wording/problems';
 import { callApi } from '../shared/api';
 import { useSettings } from '../shared/settings';
 import { Why } from '../shared/Why';
+import type { ChannelView } from '../../views/channels';
 
 const ChannelDialog = lazy(() => import('./ChannelDialog'));
 

@@ -23,7 +23,7 @@ export type PlacementForm = {
   seenThrough: boolean;
   vinylIds: number[];
 };
-export type VariantForm = {
+type VariantForm = {
   sizeName: string | null;
   colourName: string | null;
   price: number | null;

@@ -111,7 +111,7 @@ export function PriceRule({ price, floor, marks, onChange }: RuleProps) {
             x={Math.max(-at, Math.min(width - at - 72, -36)) + 36}
             y={AXIS + 43}
             textAnchor="middle"
-            className="figures text-huge paper-fill bold"
+            className="figures rule-price"
           >
             {formatMoney(price, settings)}
           </text>

@@ -11,8 +11,7 @@ import { fromMajor, printMajor, MM_PER_INCH, parseNumber, toCelsius, toFahrenhei
 import { ApiError, callApi } from './api';
 import { useSettings } from './settings';
 
-// eslint-disable-next-line @typescript-eslint/no-explicit-any -- the transformed values differ by schema and are not
-// read here
+// eslint-disable-next-line @typescript-eslint/no-explicit-any -- the transformed values differ by schema
 type Form<T extends FieldValues> = UseFormReturn<T, any, any>;
 type FieldProps<T extends FieldValues> = {
   readonly form: Form<T>;

@@ -10,7 +10,7 @@ import { formatLength } from '../../core/units';
 import { Choice, LengthField, TextLine } from '../shared/form';
 import { useSettings } from '../shared/settings';
 import { Why } from '../shared/Why';
-import type { BlankValues } from './BlankForm';
+import type { BlankValues } from './blank-values';
 
 type Props = { readonly form: UseFormReturn<BlankValues> };
 const options = (names: readonly string[]) => names.map((name) => ({ value: name, label: name }));
@@ -155,7 +155,7 @@ function OneArea({ form, index, onRemove }: Props & { index: number; onRemove: (
 }
 
 /** The area with its datum line, its middle and what lies in the way. */
-export function AreaDrawing({
+function AreaDrawing({
   area,
   piece,
 }: {

@@ -7,21 +7,13 @@ import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import { useFieldArray, useForm, type Resolver } from 'react-hook-form';
 import { blankInput } from '../../core/input';
-import { FABRIC_NAMES, FABRICS, HEATINGS, type Fabric, type Heating, type PrintArea } from '../../core/materials';
+import { FABRIC_NAMES, FABRICS, HEATINGS, type Heating } from '../../core/materials';
 import type { BlankView } from '../../views/shelf';
 import { Choice, FormActions, MoneyField, TextLine, useSave } from '../shared/form';
 import { AreaFields } from './AreaFields';
 import { UNCHOSEN } from '../../theme/tokens';
+import type { BlankValues } from './blank-values';
 
-export type BlankValues = {
-  name: string;
-  supplier: string;
-  fabric: Fabric;
-  heating: Heating;
-  sizes: { name: string; price: number }[];
-  colours: { name: string; hex: string }[];
-  areas: PrintArea[];
-};
 const START: BlankValues = {
   name: '',
   supplier: '',

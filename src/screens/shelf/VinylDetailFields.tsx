@@ -22,7 +22,7 @@ import {
 import { formatLength } from '../../core/units';
 import { Choice, LengthField, NumberField, TemperatureField, TextLine } from '../shared/form';
 import { useSettings } from '../shared/settings';
-import type { VinylValues } from './VinylForm';
+import type { VinylValues } from './vinyl-values';
 
 type Props = { readonly form: UseFormReturn<VinylValues> };
 const options = (names: readonly string[], labels: Readonly<Record<string, string>> = {}) =>

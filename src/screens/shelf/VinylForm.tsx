@@ -12,8 +12,6 @@ import {
   getKindFacts,
   getOrdinaryDetails,
   VINYL_KIND_NAMES,
-  type PressSetting,
-  type VinylDetails,
   type VinylKind,
 } from '../../core/materials';
 import type { VinylView } from '../../views/shelf';
@@ -21,20 +19,8 @@ import { describeHandedness } from '../../wording/stations';
 import { Choice, FormActions, LengthField, MoneyField, NumberField, TextLine, useSave } from '../shared/form';
 import { CutFields, PressFields, UseFields } from './VinylDetailFields';
 import { UNCHOSEN } from '../../theme/tokens';
+import type { VinylValues } from './vinyl-values';
 
-export type VinylValues = {
-  name: string;
-  kind: VinylKind;
-  supplier: string;
-  colourName: string;
-  colourHex: string;
-  rollWidthMm: number;
-  rollLengthMm: number;
-  rollPrice: number;
-  weedingFactor: number;
-  press: PressSetting | null;
-  details: VinylDetails;
-};
 const START: VinylValues = {
   name: '',
   kind: 'smooth',

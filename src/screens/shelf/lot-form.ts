@@ -6,7 +6,7 @@ import type { LotView } from '../../views/stock';
 import { useLengthUnit } from './SmallFields';
 import { useSmallForm } from './use-form-state';
 
-export const LOT_ROOMS = ['book', 'count', 'offcut', 'spots', 'remark'] as const;
+const LOT_ROOMS = ['book', 'count', 'offcut', 'spots', 'remark'] as const;
 export type LotRoom = (typeof LOT_ROOMS)[number];
 
 /** Offcuts are set aside from rolls and sheets; spots are marked on offcuts. */

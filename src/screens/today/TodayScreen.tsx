@@ -127,9 +127,7 @@ function Verdict({ view, settings }: { view: TodayView; settings: Settings }) {
           {formatDuration(-short[0].slack!.value, settings)} for {formatDay(short[0].dueDay, settings)}.
         </span>
       ) : (
-        <span className="soft">
-          {formatDuration(view.neededSeconds, settings)} of work lie ahead, and every order can be in time.
-        </span>
+        <span className="soft">{formatDuration(view.neededSeconds, settings)} ahead, all orders in time.</span>
       )}
     </h1>
   );

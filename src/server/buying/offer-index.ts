@@ -10,15 +10,15 @@ import { listThings } from '../stock/things';
 import { loadOpenNeeds } from './needs';
 import { toOffer } from './offer-of';
 
-export const OFFER_SORTS = ['unit', 'name', 'newest'] as const;
-export type OfferSort = (typeof OFFER_SORTS)[number];
+const OFFER_SORTS = ['unit', 'name', 'newest'] as const;
+type OfferSort = (typeof OFFER_SORTS)[number];
 export type OfferQuery = {
   readonly words: string;
   readonly supplierId: number;
   readonly sort: OfferSort;
   readonly offset: number;
 };
-export const OFFER_PAGE = 60;
+const OFFER_PAGE = 60;
 
 type Entry = {
   readonly view: OfferView;

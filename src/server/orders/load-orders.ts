@@ -28,7 +28,7 @@ import { plural } from '../../wording/plural';
 
 const CLOSED_SHOWN = 30;
 
-export function toComb(parts: readonly ReadPart[], colours: ReadonlyMap<number, string>): readonly CombColumn[] {
+function toComb(parts: readonly ReadPart[], colours: ReadonlyMap<number, string>): readonly CombColumn[] {
   return [...groupBy(parts, (part) => part.pieceId)].map(([pieceId, members]) => ({
     pieceId,
     number: members[0]!.pieceNumber,

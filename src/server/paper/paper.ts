@@ -11,7 +11,7 @@ export const PAPER_MARGIN_MM = 14;
 export const { ink: INK, soft: SOFT, rule: RULE } = PAPER_COLOURS;
 
 export type Paper = PDFKit.PDFDocument;
-export type PaperSize = 'A4' | 'LETTER';
+type PaperSize = 'A4' | 'LETTER';
 
 const fontFile = (weight: 400 | 600) =>
   join(
@@ -49,7 +49,7 @@ export async function printPaper(
 }
 
 /** Countries that print on letter paper. */
-export const paperSizeFor = (locale: string): PaperSize => (/-(US|CA|MX|PH)$/i.test(locale) ? 'LETTER' : 'A4');
+const paperSizeFor = (locale: string): PaperSize => (/-(US|CA|MX|PH)$/i.test(locale) ? 'LETTER' : 'A4');
 
 /** What a narrow Latin face has no letter for is printed as a question mark rather than as an empty box. */
 export const plainText = (text: string): string =>

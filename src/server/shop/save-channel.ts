@@ -1,6 +1,4 @@
 // Channels: added, changed, taken off the list.
-
-import type { ChannelView } from '../../views/price-list';
 import { added, changed, type Saved } from '../saved';
 import type { InferType } from 'yup';
 import type { channelInput } from '../../core/input/index';
@@ -16,6 +14,7 @@ import {
 } from '../../data/channel-store';
 import type { ShopContext } from '../context';
 import { notFound, ShopError, stale } from '../errors';
+import type { ChannelView } from '../../views/channels';
 
 type Input = InferType<typeof channelInput>;
 

@@ -193,7 +193,7 @@ export function loadStock(shop: ShopContext): FullStock {
   return { rows: keys.map(rowOf), value: valueLots(lots) };
 }
 
-export const STOCK_PAGE = 100;
+const STOCK_PAGE = 100;
 const NEWEST_LINES = 12;
 
 /** Things whose name has every word, a page at a time. */

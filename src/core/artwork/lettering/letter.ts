@@ -55,7 +55,7 @@ export function openFont(bytes: Uint8Array): LetterFont {
   return font;
 }
 
-export const LONGEST_TEXT = 400;
+const LONGEST_TEXT = 400;
 
 /**
  * An artwork of one layer (two for a pair), in mm at real size. Problems: nothing to set, letters the font lacks, an

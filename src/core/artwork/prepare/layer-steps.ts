@@ -235,5 +235,3 @@ export function addStoneTemplate(
     ];
   });
 }
-
-export const getLayerRings = (layer: FlatLayer): readonly Polyline[] => getRings(regionOf(layer));
