@@ -92,7 +92,7 @@ const everywhere = [
     message: "A day is one of the shop's own calendar: use dayOf(ms, timeZone).",
   },
   {
-    selector: "Literal[raw=/^[0-9.]+e-[0-9]+$/]:not(VariableDeclarator > Literal)",
+    selector: 'Literal[raw=/^[0-9.]+e-[0-9]+$/]:not(VariableDeclarator > Literal)',
     message: 'A tolerance has a name that says what it is one of.',
   },
 ];

@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { ensureBuild, ensurePackages, root, run } from './prepare.mjs';
 
-ensurePackages();
+await ensurePackages();
 ensureBuild();
 Object.assign(process.env, {
   CHIRAL_ROOT: root,

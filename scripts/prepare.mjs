@@ -1,6 +1,6 @@
 // Brings a checkout to where it can run: the right packages, a fresh build. Does only what is out of date.
 
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
@@ -48,11 +48,37 @@ function writeStamp(name, value) {
   writeFileSync(stampFile(name), value);
 }
 
-export function ensurePackages() {
+const PROGRESS_EVERY_MS = 20_000;
+
+/** Runs a long command without its chatter: a line every so often says that it goes on, and what it said if it fails. */
+function runLong(what, command, args) {
+  return new Promise((resolve) => {
+    const started = Date.now();
+    let said = '';
+    const child = spawn(command, args, { cwd: root, stdio: ['ignore', 'pipe', 'pipe'] });
+    const keep = (text) => (said += text);
+    child.stdout.on('data', keep);
+    child.stderr.on('data', keep);
+    const tick = setInterval(
+      () => console.log(`  ${what}: ${Math.round((Date.now() - started) / 1000)} s so far`),
+      PROGRESS_EVERY_MS,
+    );
+    const end = (status, reason) => {
+      clearInterval(tick);
+      if (status !== 0) console.error(reason ?? said);
+      resolve(status);
+    };
+    child.on('error', (error) => end(1, `${command} could not be started: ${error.message}`));
+    child.on('close', (status) => end(status ?? 1));
+  });
+}
+
+export async function ensurePackages() {
   const wanted = hashFiles(['package-lock.json', '.npmrc']);
   if (readStamp('packages') === wanted) return;
   console.log('Installing packages. The database driver is compiled for this machine: about two minutes, once.');
-  if (run('npm', ['ci', '--no-audit', '--no-fund']) !== 0) {
+  const args = ['ci', '--no-audit', '--no-fund', '--loglevel=error'];
+  if ((await runLong('Installing packages', 'npm', args)) !== 0) {
     console.error(
       'Installing the packages failed; what npm said stands above. A C++ compiler, make and Python 3 are needed for the database driver.',
     );

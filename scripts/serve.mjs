@@ -11,7 +11,7 @@ if (unknown.length > 0) {
   console.error(`Not understood: ${unknown.join(' ')}. Only --fresh can be given, and only to npm run demo.`);
   process.exit(1);
 }
-ensurePackages();
+await ensurePackages();
 ensureBuild();
 
 process.env.NODE_ENV = 'production';
@@ -27,11 +27,13 @@ if (process.argv.includes('--fresh')) {
     if (existsSync(join(process.env.CHIRAL_DATA, `demo.sqlite${ending}`)))
       rmSync(join(process.env.CHIRAL_DATA, `demo.sqlite${ending}`));
 }
+/** Errors whose message says what, where and what next: nothing is gained by where in the code they arose. */
+const SAID_IN_WORDS = ['NewerDatabaseError', 'OrphanedRowsError', 'UnreadableColumnError'];
 const load = (path) => import(pathToFileURL(join(root, path)).href);
 try {
   await (await load('dist/tools/open-shop.mjs')).openShopAtStart();
 } catch (error) {
-  console.error(error.name === 'NewerDatabaseError' ? error.message : error);
+  console.error(SAID_IN_WORDS.includes(error.name) ? error.message : error);
   process.exit(1);
 }
 await (await load('scripts/server.mjs')).serve();

@@ -5,7 +5,7 @@ import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { ensureBuild, ensurePackages, root, run } from './prepare.mjs';
 
-ensurePackages();
+await ensurePackages();
 ensureChromium();
 const reports = join(root, 'node_modules', '.chiral', 'reports');
 rmSync(reports, { recursive: true, force: true });

@@ -24,7 +24,7 @@ it('a start is told in one sentence, whatever stands in its way', () => {
   const tell = (part: Partial<Parameters<typeof describeStart>[0]>) =>
     describeStart({ kit, uncovered: [], outcome: outcome(10), cap: 60_000, ...part }, settings);
   expect(tell({})).toBe('A kit for 500.00 has come back after 98 pieces, 10 weeks at your hours');
-  expect(tell({ kit: null })).toMatch(/^Under 600\.00 no kit brings all that is needed/);
+  expect(tell({ kit: null })).toMatch(/^Within 600\.00 no kit brings all that is needed/);
   expect(tell({ uncovered: ['press', 'tools'] })).toBe(
     'A kit for 500.00 is not whole yet: press and tools are missing',
   );

@@ -101,13 +101,13 @@ test('a quick quote from anywhere: priced, promised, kept, and to be printed', a
   await page.keyboard.press('ArrowDown');
   await page.keyboard.press('Enter');
   await sheet.getByRole('textbox', { name: 'Pieces' }).fill('3');
-  await expect(sheet.getByRole('heading', { name: /^87\.00 together, ready on / })).toBeVisible();
+  await expect(sheet.getByRole('heading', { name: /^87\.00 in total, ready on / })).toBeVisible();
   await sheet.getByRole('textbox', { name: 'Pieces' }).fill('2.5');
   await expect(sheet.getByRole('button', { name: 'Save the quote' })).toBeDisabled();
   await sheet.getByRole('textbox', { name: 'Pieces' }).fill('4');
   await sheet.getByLabel('Price each').fill('27,50');
   await sheet.getByLabel('For whom').fill('Oven & Ember bakery');
-  await expect(sheet.getByRole('heading', { name: /^110\.00 together/ })).toBeVisible();
+  await expect(sheet.getByRole('heading', { name: /^110\.00 in total/ })).toBeVisible();
   await sheet.getByRole('button', { name: 'Save the quote' }).click();
   const given = sheet.getByRole('region', { name: 'Quotes given' }).getByRole('listitem');
   await expect(given).toContainText('4 × Bakery apron for Oven & Ember bakery');

@@ -1,5 +1,5 @@
 // The finest stroke and gap each class of material cuts and weeds well, and the width a drawing needs for it.
-import type { ArtworkMeasurement } from './measurement';
+import type { ThinPlace } from '../geometry';
 
 /** Finest stroke and gap that still hold, mm. */
 export type DetailFloor = { readonly strokeMm: number; readonly gapMm: number };
@@ -15,12 +15,15 @@ export const DETAIL_FLOORS = {
 export type DetailClass = keyof typeof DETAIL_FLOORS;
 export const DETAIL_CLASSES = Object.keys(DETAIL_FLOORS) as readonly DetailClass[];
 
+/** What of a measured layer is held against a floor. */
+type LayerDetail = { readonly thinnestStroke: ThinPlace | null; readonly thinnestGap: ThinPlace | null };
+
 /**
  * The narrowest width of the whole artwork at which no detail of the layers is below the floor, mm; null when nothing
  * limits it.
  */
 export function computeSafeWidth(
-  measurement: Pick<ArtworkMeasurement, 'widthMm' | 'layers'>,
+  measurement: { readonly widthMm: number; readonly layers: readonly LayerDetail[] },
   floor: DetailFloor,
 ): number | null {
   let factor = 0;

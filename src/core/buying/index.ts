@@ -3,3 +3,5 @@ export * from './offer';
 export * from './basket';
 export * from './list-columns';
 export * from './price-list';
+export type { BasketOrder } from './basket-types';
+export type { Basket } from './basket-types';

@@ -16,7 +16,7 @@ export type PressSetting = {
   readonly peel: Peel;
 };
 
-type KindFacts = {
+export type KindFacts = {
   readonly label: string;
   readonly family: VinylFamily;
   /** Cut through its back with the carrier down, so the artwork is mirrored. */

@@ -18,6 +18,8 @@ import { ExportPanel } from './ExportPanel';
 import { LayerTable } from './LayerTable';
 import { SizeFields } from './SizeFields';
 import { StepList } from './StepList';
+import type { ArtworkMeasurement } from '../../core/artwork';
+import type { DeskState } from './desk-state';
 
 type Props = {
   readonly desk: Desk;
@@ -30,7 +32,6 @@ type Props = {
 };
 
 export function ArtworkDesk({ desk, file, checked, text, vinyls, nameOf }: Props) {
-  const settings = useSettings();
   const { state } = desk;
   const { measurement } = file;
   const vinylOf = (key: string) => vinyls.find((vinyl) => vinyl.id === state.vinylIds[key]);
@@ -51,72 +52,20 @@ export function ArtworkDesk({ desk, file, checked, text, vinyls, nameOf }: Props
   const steps = toSteps(state);
   return (
     <div className="cols split-3-2">
+      <DeskFigures
+        file={file}
+        measurement={measurement}
+        vinylOf={vinylOf}
+        mirrored={mirrored}
+        sides={sides}
+        state={state}
+        marks={marks}
+        nameOf={nameOf}
+        vinyls={vinyls}
+        desk={desk}
+      />
       <div className="cols">
-        <div className="sheet flush lifted">
-          <SeamView
-            picture={file.picture}
-            colours={measurement.layers.map((layer) => vinylOf(layer.key)?.colourHex)}
-            mirrored={mirrored}
-            cutCaption={sides.join('; ')}
-            name={state.name || 'drawing'}
-            size={`${formatLength(measurement.widthMm, settings)} × ${formatLength(measurement.heightMm, settings)}`}
-            height={330}
-            marks={marks}
-            widthMm={measurement.widthMm}
-            weeding
-          />
-        </div>
-        <LayerTable
-          file={file}
-          nameOf={nameOf}
-          vinyls={vinyls}
-          vinylIds={state.vinylIds}
-          onRename={(key, name) => desk.change({ names: { ...state.names, [key]: name } })}
-          onRole={(layer, role) => desk.act({ steps: setRole(state.steps, layer, role) })}
-          onVinyl={(key, id) => desk.act({ vinylIds: { ...state.vinylIds, [key]: id } })}
-        />
-        <p className="soft flat">
-          {marks.length > 0 && (
-            <span className="after-5 nowrap">
-              <i className="mark stroke before-0" />
-              thin stroke
-              <i className="mark gap" />
-              narrow gap
-            </span>
-          )}
-          {measurement.chirality.chiral
-            ? 'Mirrored and unmirrored, this drawing can be told apart'
-            : 'Mirrored, this drawing looks the same'}{' '}
-          ({Math.round(measurement.chirality.score * 1000) / 10} % of it falls on its mirror image). Chiral mirrors what
-          the vinyl needs in any case.
-        </p>
-      </div>
-      <div className="cols">
-        <section className="sheet cols" aria-label="Size and name">
-          <SizeFields size={state.size} measured={measurement} onChange={(size) => desk.change({ size })} />
-          <div className="grid gap-4 split-6-5">
-            <TextField
-              label="Name"
-              value={state.name}
-              onChange={(event) => desk.change({ name: event.target.value })}
-              error={state.name.trim() === ''}
-              helperText={state.name.trim() === '' ? 'Write a name, so that you can find it again.' : undefined}
-              slotProps={{ htmlInput: { maxLength: 120 } }}
-            />
-            <TextField
-              select
-              label="Whose drawing"
-              value={state.licence}
-              onChange={(event) => desk.change({ licence: event.target.value as Licence })}
-            >
-              {LICENCES.map((licence) => (
-                <MenuItem key={licence} value={licence}>
-                  {LICENCE_NAMES[licence]}
-                </MenuItem>
-              ))}
-            </TextField>
-          </div>
-        </section>
+        <SizeAndName state={state} measurement={measurement} desk={desk} />
         <Checks
           checked={checked}
           findings={file.findings}
@@ -147,6 +96,112 @@ export function ArtworkDesk({ desk, file, checked, text, vinyls, nameOf }: Props
           }))}
         />
       </div>
+    </div>
+  );
+}
+
+type SizeAndNameProps = {
+  readonly state: DeskState;
+  readonly measurement: ArtworkMeasurement;
+  readonly desk: Desk;
+};
+
+function SizeAndName({ state, measurement, desk }: SizeAndNameProps) {
+  return (
+    <section className="sheet cols" aria-label="Size and name">
+      <SizeFields size={state.size} measured={measurement} onChange={(size) => desk.change({ size })} />
+      <div className="grid gap-4 split-6-5">
+        <TextField
+          label="Name"
+          value={state.name}
+          onChange={(event) => desk.change({ name: event.target.value })}
+          error={state.name.trim() === ''}
+          helperText={state.name.trim() === '' ? 'Write a name, so that you can find it again.' : undefined}
+          slotProps={{ htmlInput: { maxLength: 120 } }}
+        />
+        <TextField
+          select
+          label="Whose drawing"
+          value={state.licence}
+          onChange={(event) => desk.change({ licence: event.target.value as Licence })}
+        >
+          {LICENCES.map((licence) => (
+            <MenuItem key={licence} value={licence}>
+              {LICENCE_NAMES[licence]}
+            </MenuItem>
+          ))}
+        </TextField>
+      </div>
+    </section>
+  );
+}
+
+type DeskFiguresProps = {
+  readonly file: PreparedFile;
+  readonly measurement: ArtworkMeasurement;
+  readonly vinylOf: (key: string) => VinylView | undefined;
+  readonly mirrored: boolean[];
+  readonly sides: string[];
+  readonly state: DeskState;
+  readonly marks: SeamMark[];
+  readonly nameOf: (layer: string) => string;
+  readonly vinyls: readonly VinylView[];
+  readonly desk: Desk;
+};
+
+function DeskFigures({
+  file,
+  measurement,
+  vinylOf,
+  mirrored,
+  sides,
+  state,
+  marks,
+  nameOf,
+  vinyls,
+  desk,
+}: DeskFiguresProps) {
+  const settings = useSettings();
+  return (
+    <div className="cols">
+      <div className="sheet flush lifted">
+        <SeamView
+          picture={file.picture}
+          colours={measurement.layers.map((layer) => vinylOf(layer.key)?.colourHex)}
+          mirrored={mirrored}
+          cutCaption={sides.join('; ')}
+          name={state.name || 'drawing'}
+          size={`${formatLength(measurement.widthMm, settings)} × ${formatLength(measurement.heightMm, settings)}`}
+          height={330}
+          marks={marks}
+          widthMm={measurement.widthMm}
+          weeding
+        />
+      </div>
+      <LayerTable
+        file={file}
+        nameOf={nameOf}
+        vinyls={vinyls}
+        vinylIds={state.vinylIds}
+        onRename={(key, name) => desk.change({ names: { ...state.names, [key]: name } })}
+        onRole={(layer, role) => desk.act({ steps: setRole(state.steps, layer, role) })}
+        onVinyl={(key, id) => desk.act({ vinylIds: { ...state.vinylIds, [key]: id } })}
+      />
+      <p className="soft flat">
+        {marks.length > 0 && (
+          <span className="after-5 nowrap">
+            <i className="mark stroke before-0" />
+            thin stroke
+            <i className="mark gap" />
+            narrow gap
+          </span>
+        )}
+        {measurement.chirality.chiral
+          ? 'Mirrored and unmirrored, this drawing can be told apart'
+          : 'Mirrored, this drawing looks the same'}{' '}
+        ({Math.round(measurement.chirality.score * 1000) / 10} % of it falls on its mirror image). Chiral mirrors what
+        the vinyl needs in any case.
+      </p>
     </div>
   );
 }

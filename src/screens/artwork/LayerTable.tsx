@@ -9,6 +9,7 @@ import type { VinylView } from '../../views/shelf';
 import { LAYER_ROLE_NAMES } from '../../wording/findings';
 import { useSettings } from '../shared/settings';
 import { Why } from '../shared/Why';
+import type { DotGroup, LayerFigures, LayerMeasurement } from '../../core/artwork';
 
 type Props = {
   readonly file: Pick<PreparedFile, 'measurement'> & Partial<Pick<PreparedFile, 'dots'>>;
@@ -21,7 +22,6 @@ type Props = {
 };
 
 export function LayerTable({ file, nameOf, vinyls, vinylIds, onRename, onVinyl, onRole }: Props) {
-  const settings = useSettings();
   return (
     <section className="sheet flush layer-table text-small" aria-label="Layers" tabIndex={0}>
       <table className="plain">
@@ -51,98 +51,127 @@ export function LayerTable({ file, nameOf, vinyls, vinylIds, onRename, onVinyl, 
             const figures = describeLayerFigures(layer);
             const dots = file.dots?.[layer.key] ?? [];
             return (
-              <tr key={layer.key}>
-                <td className="area-column">
-                  <div className="layer-cell">
-                    <i className="swatch fixed-size" style={{ background: layer.colour }} />
-                    <input
-                      className="layer-name"
-                      aria-label={`Name of layer ${nameOf(layer.key)}`}
-                      value={nameOf(layer.key)}
-                      maxLength={60}
-                      onChange={(event) => onRename(layer.key, event.target.value)}
-                    />
-                  </div>
-                  <span className="soft figures text-small nowrap">
-                    {formatLength(layer.box.width, settings).replace(/ \w+$/, '')} ×{' '}
-                    {formatLength(layer.box.height, settings)}
-                  </span>
-                  {dots.slice(0, 3).map((group) => (
-                    <div key={group.diameterMm} className="soft text-small">
-                      {group.count} dots of {formatLength(group.diameterMm, settings, 2)}
-                    </div>
-                  ))}
-                  {(file.measurement.layers.length > 1 || layer.role !== 'worn') && (
-                    <TextField
-                      select
-                      size="small"
-                      variant="standard"
-                      value={layer.role}
-                      onChange={(event) => onRole(layer.key, event.target.value as LayerRole)}
-                      className="layer-role"
-                      slotProps={{ htmlInput: { 'aria-label': `What ${nameOf(layer.key)} is for` } }}
-                    >
-                      {LAYER_ROLES.map((role) => (
-                        <MenuItem key={role} value={role}>
-                          {LAYER_ROLE_NAMES[role]}
-                        </MenuItem>
-                      ))}
-                    </TextField>
-                  )}
-                </td>
-                <td className="vinyl-column">
-                  <TextField
-                    select
-                    size="small"
-                    variant="standard"
-                    fullWidth
-                    value={vinyls.some((vinyl) => vinyl.id === vinylIds[layer.key]) ? vinylIds[layer.key] : ''}
-                    onChange={(event) =>
-                      onVinyl(layer.key, event.target.value === '' ? null : Number(event.target.value))
-                    }
-                    slotProps={{
-                      select: {
-                        displayEmpty: true,
-                        renderValue: (value: unknown) =>
-                          value === '' ? 'a smooth vinyl' : vinyls.find((vinyl) => vinyl.id === value)?.name,
-                      },
-                      htmlInput: { 'aria-label': `Vinyl of ${nameOf(layer.key)}` },
-                    }}
-                  >
-                    <MenuItem value="">a smooth vinyl, not chosen yet</MenuItem>
-                    {vinyls.map((vinyl) => (
-                      <MenuItem key={vinyl.id} value={vinyl.id}>
-                        <i className="swatch" style={{ background: vinyl.colourHex }} />
-                        {vinyl.name}
-                      </MenuItem>
-                    ))}
-                  </TextField>
-                </td>
-                <td className="num">
-                  <Why figure={figures.net} />
-                </td>
-                <td className="num">
-                  <Why figure={figures.path}>{formatPath(layer.cutLengthMm, settings)}</Why>
-                </td>
-                <td className="num">{layer.pieces}</td>
-                <td className="num">{layer.cavities}</td>
-                <td className="num">
-                  {figures.thinnest ? (
-                    <Why figure={figures.thinnest}>{formatLength(figures.thinnest.value, settings, 2)}</Why>
-                  ) : (
-                    '–'
-                  )}
-                  {figures.gap && (
-                    <div className="soft">
-                      <Why figure={figures.gap}>{formatLength(figures.gap.value, settings, 2)}</Why>
-                    </div>
-                  )}
-                </td>
-              </tr>
+              <LayerRow
+                key={layer.key}
+                layer={layer}
+                nameOf={nameOf}
+                onRename={onRename}
+                dots={dots}
+                file={file}
+                onRole={onRole}
+                vinyls={vinyls}
+                vinylIds={vinylIds}
+                onVinyl={onVinyl}
+                figures={figures}
+              />
             );
           })}
         </tbody>
       </table>
     </section>
+  );
+}
+
+type LayerRowProps = {
+  readonly layer: LayerMeasurement;
+  readonly nameOf: (layer: string) => string;
+  readonly onRename: (layer: string, name: string) => void;
+  readonly dots: readonly Pick<DotGroup, 'diameterMm' | 'count'>[];
+  readonly file: Pick<PreparedFile, 'measurement'> & Partial<Pick<PreparedFile, 'dots'>>;
+  readonly onRole: (layer: string, role: LayerRole) => void;
+  readonly vinyls: readonly VinylView[];
+  readonly vinylIds: Readonly<Record<string, number | null>>;
+  readonly onVinyl: (layer: string, vinylId: number | null) => void;
+  readonly figures: LayerFigures;
+};
+
+function LayerRow({ layer, nameOf, onRename, dots, file, onRole, vinyls, vinylIds, onVinyl, figures }: LayerRowProps) {
+  const settings = useSettings();
+  return (
+    <tr>
+      <td className="area-column">
+        <div className="layer-cell">
+          <i className="swatch fixed-size" style={{ background: layer.colour }} />
+          <input
+            className="layer-name"
+            aria-label={`Name of layer ${nameOf(layer.key)}`}
+            value={nameOf(layer.key)}
+            maxLength={60}
+            onChange={(event) => onRename(layer.key, event.target.value)}
+          />
+        </div>
+        <span className="soft figures text-small nowrap">
+          {formatLength(layer.box.width, settings).replace(/ \w+$/, '')} × {formatLength(layer.box.height, settings)}
+        </span>
+        {dots.slice(0, 3).map((group) => (
+          <div key={group.diameterMm} className="soft text-small">
+            {group.count} dots of {formatLength(group.diameterMm, settings, 2)}
+          </div>
+        ))}
+        {(file.measurement.layers.length > 1 || layer.role !== 'worn') && (
+          <TextField
+            select
+            size="small"
+            variant="standard"
+            value={layer.role}
+            onChange={(event) => onRole(layer.key, event.target.value as LayerRole)}
+            className="layer-role"
+            slotProps={{ htmlInput: { 'aria-label': `What ${nameOf(layer.key)} is for` } }}
+          >
+            {LAYER_ROLES.map((role) => (
+              <MenuItem key={role} value={role}>
+                {LAYER_ROLE_NAMES[role]}
+              </MenuItem>
+            ))}
+          </TextField>
+        )}
+      </td>
+      <td className="vinyl-column">
+        <TextField
+          select
+          size="small"
+          variant="standard"
+          fullWidth
+          value={vinyls.some((vinyl) => vinyl.id === vinylIds[layer.key]) ? vinylIds[layer.key] : ''}
+          onChange={(event) => onVinyl(layer.key, event.target.value === '' ? null : Number(event.target.value))}
+          slotProps={{
+            select: {
+              displayEmpty: true,
+              renderValue: (value: unknown) =>
+                value === '' ? 'a smooth vinyl' : vinyls.find((vinyl) => vinyl.id === value)?.name,
+            },
+            htmlInput: { 'aria-label': `Vinyl of ${nameOf(layer.key)}` },
+          }}
+        >
+          <MenuItem value="">a smooth vinyl, not chosen yet</MenuItem>
+          {vinyls.map((vinyl) => (
+            <MenuItem key={vinyl.id} value={vinyl.id}>
+              <i className="swatch" style={{ background: vinyl.colourHex }} />
+              {vinyl.name}
+            </MenuItem>
+          ))}
+        </TextField>
+      </td>
+      <td className="num">
+        <Why figure={figures.net} />
+      </td>
+      <td className="num">
+        <Why figure={figures.path}>{formatPath(layer.cutLengthMm, settings)}</Why>
+      </td>
+      <td className="num">{layer.pieces}</td>
+      <td className="num">{layer.cavities}</td>
+      <td className="num">
+        {figures.thinnest ? (
+          <Why figure={figures.thinnest}>{formatLength(figures.thinnest.value, settings, 2)}</Why>
+        ) : (
+          '–'
+        )}
+        {figures.gap && (
+          <div className="soft">
+            <Why figure={figures.gap}>{formatLength(figures.gap.value, settings, 2)}</Why>
+          </div>
+        )}
+      </td>
+    </tr>
   );
 }

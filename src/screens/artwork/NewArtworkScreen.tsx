@@ -18,6 +18,10 @@ import { makeNameOf, toMaterials } from './layer-names';
 import { TRACE_START, TracePanel, useTraced } from './TracePanel';
 import { usePrepared } from './use-prepared';
 import { plural } from '../../wording/plural';
+import type { Asking } from '../shared/use-latest';
+import type { DeskState } from './desk-state';
+import type { PrepStep } from '../../core/artwork';
+import type { PreparedFile } from '../../views/artwork';
 
 export function NewArtworkScreen({ frame, vinyls }: { frame: FrameView; vinyls: readonly VinylView[] }) {
   return (
@@ -140,30 +144,17 @@ function NewArtwork({ vinyls }: { vinyls: readonly VinylView[] }) {
   const shown = refusal ?? tracingState.problem ?? (drawing ? problem : null);
   return (
     <>
-      <div className="page-head">
-        <div>
-          <h1 className="flat">
-            {prepared && drawing
-              ? `${state.name || 'Drawing'}: ${describeLayers(prepared.measurement.layers)}`
-              : 'Measure a drawing'}
-          </h1>
-        </div>
-        <div className="actions">
-          <Button href="/artwork/letter">Set lettering</Button>
-          <Button onClick={() => chooser.current?.click()}>{drawing ? 'Choose another file' : 'Choose a file'}</Button>
-          {prepared && drawing && (
-            <Button
-              variant="contained"
-              disabled={
-                saving || asking.busy || asking.stopped || Boolean(problem) || !steps || state.name.trim() === ''
-              }
-              onClick={() => void save()}
-            >
-              Save this artwork
-            </Button>
-          )}
-        </div>
-      </div>
+      <NewArtworkHead
+        prepared={prepared}
+        drawing={drawing}
+        state={state}
+        chooser={chooser}
+        saving={saving}
+        asking={asking}
+        problem={problem}
+        steps={steps}
+        save={save}
+      />
       <input
         ref={chooser}
         type="file"
@@ -177,32 +168,7 @@ function NewArtwork({ vinyls }: { vinyls: readonly VinylView[] }) {
           event.target.value = '';
         }}
       />
-      <div
-        className={`drop ${over ? 'over' : ''} ${drawing ? 'slim' : ''}`}
-        onDragOver={(event) => {
-          event.preventDefault();
-          setOver(true);
-        }}
-        onDragLeave={() => setOver(false)}
-        onDrop={(event) => {
-          event.preventDefault();
-          setOver(false);
-          const [file] = event.dataTransfer.files;
-          if (file) void take(file, file.name);
-        }}
-      >
-        {drawing ? (
-          <span className="soft">Drop another drawing here, or paste one</span>
-        ) : (
-          <>
-            <p className="flat below-2 text-large">Drop an SVG or DXF drawing here, or paste one</p>
-            <span className="soft">
-              Up to 20 MB. Each fill colour becomes a layer; a PNG or JPEG is traced. Nothing in the file is run, and
-              nothing is fetched.
-            </span>
-          </>
-        )}
-      </div>
+      <DropZone over={over} drawing={drawing} setOver={setOver} take={take} />
       <Working doing="Tracing" asking={tracingState.asking} />
       <Working
         doing="Reading the drawing"
@@ -235,3 +201,90 @@ export const describeLayers = (layers: readonly { cavities: number; pieces: numb
     'piece',
   )}, ${plural(cavities, 'cavity')} to weed`;
 };
+
+type DropZoneProps = {
+  readonly over: boolean;
+  readonly drawing: Drawing | null;
+  readonly setOver: React.Dispatch<React.SetStateAction<boolean>>;
+  readonly take: (blob: Blob, fileName: string) => Promise<void>;
+};
+
+function DropZone({ over, drawing, setOver, take }: DropZoneProps) {
+  return (
+    <div
+      className={`drop ${over ? 'over' : ''} ${drawing ? 'slim' : ''}`}
+      onDragOver={(event) => {
+        event.preventDefault();
+        setOver(true);
+      }}
+      onDragLeave={() => setOver(false)}
+      onDrop={(event) => {
+        event.preventDefault();
+        setOver(false);
+        const [file] = event.dataTransfer.files;
+        if (file) void take(file, file.name);
+      }}
+    >
+      {drawing ? (
+        <span className="soft">Drop another drawing here, or paste one</span>
+      ) : (
+        <>
+          <p className="flat below-2 text-large">Drop an SVG or DXF drawing here, or paste one</p>
+          <span className="soft">
+            Up to 20 MB. Each fill colour becomes a layer; a PNG or JPEG is traced. Nothing in the file is run, and
+            nothing is fetched.
+          </span>
+        </>
+      )}
+    </div>
+  );
+}
+
+type NewArtworkHeadProps = {
+  readonly prepared: PreparedFile | null;
+  readonly drawing: Drawing | null;
+  readonly state: DeskState;
+  readonly chooser: React.RefObject<HTMLInputElement | null>;
+  readonly saving: boolean;
+  readonly asking: Asking;
+  readonly problem: string | null;
+  readonly steps: readonly PrepStep[] | null;
+  readonly save: () => Promise<void>;
+};
+
+function NewArtworkHead({
+  prepared,
+  drawing,
+  state,
+  chooser,
+  saving,
+  asking,
+  problem,
+  steps,
+  save,
+}: NewArtworkHeadProps) {
+  return (
+    <div className="page-head">
+      <div>
+        <h1 className="flat">
+          {prepared && drawing
+            ? `${state.name || 'Drawing'}: ${describeLayers(prepared.measurement.layers)}`
+            : 'Measure a drawing'}
+        </h1>
+      </div>
+      <div className="actions">
+        <Button href="/artwork/letter">Set lettering</Button>
+        <Button onClick={() => chooser.current?.click()}>{drawing ? 'Choose another file' : 'Choose a file'}</Button>
+        {prepared && drawing && (
+          <Button
+            variant="contained"
+            disabled={saving || asking.busy || asking.stopped || Boolean(problem) || !steps || state.name.trim() === ''}
+            onClick={() => void save()}
+          >
+            Save this artwork
+          </Button>
+        )}
+      </div>
+    </div>
+  );
+}

@@ -6,13 +6,11 @@ import { enqueueSnackbar } from 'notistack';
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { STATIONS, type Station } from '../../core/orders';
 import { gatherBatches } from '../../core/scheduling';
-import { formatDay, formatDuration } from '../../core/units';
 import type { BenchPartView, BenchView, Spoilage, StepTaken } from '../../views/bench';
 import type { FrameView, RunningSession } from '../../views/frame';
 import { describeBooked } from '../../wording/stock';
 import { STATION_NAMES } from '../../wording/stations';
 import { callApi, wordsOf } from '../shared/api';
-import { describeBatch } from '../../wording/batches';
 import { Frame, RUNNING_KEY } from '../shared/Frame';
 import { useKeys } from '../shared/keys';
 import { useSettings } from '../shared/settings';
@@ -20,6 +18,9 @@ import { BatchDetail } from './BatchDetail';
 import { BatchWork } from './BatchWork';
 import { plural, verbFor } from '../../wording/plural';
 import { Icon } from '../shared/Icon';
+import type { Batch } from '../../core/scheduling';
+import type { UseMutationResult } from '@tanstack/react-query';
+import { Queue, NothingHere } from './Queue';
 
 const SpoilDialog = lazy(() => import('./SpoilDialog'));
 const BENCH_KEY = ['bench'] as const;
@@ -142,64 +143,25 @@ function Bench({ initial, station }: { initial: BenchView; station: Station }) {
   return (
     <>
       <h1 className="visually-hidden">Bench: {STATION_NAMES[station]}</h1>
-      <nav className="bench-tabs" aria-label="Stations">
-        {STATIONS.map((name) => {
-          const waiting = counts
-            .get(name)!
-            .reduce(
-              (sum, entry) => sum + (name === 'cut' || name === 'weed' ? entry.parts.length : entry.pieceCount),
-              0,
-            );
-          return (
-            <a
-              key={name}
-              href={`/bench/${name}`}
-              className={`station-tab ${name}`}
-              aria-current={name === station ? 'page' : undefined}
-              style={{ ['--tint' as string]: `var(--tint-${name})` }}
-            >
-              <Icon name={name} /> {STATION_NAMES[name]}{' '}
-              <small>
-                {waiting}{' '}
-                {name === 'cut' || name === 'weed'
-                  ? waiting === 1
-                    ? 'part'
-                    : 'parts'
-                  : waiting === 1
-                    ? 'piece'
-                    : 'pieces'}
-              </small>
-            </a>
-          );
-        })}
-      </nav>
+      <Stations counts={counts} station={station} />
       {shownParts.length === 0 ? (
         <NothingHere station={station} counts={counts} />
       ) : (
-        <div className="bench">
-          <Queue
-            batches={batches}
-            chosen={batch?.key ?? null}
-            locked={Boolean(running)}
-            onChoose={(key) => {
-              setChosenKey(key);
-              setLeftOut(new Set());
-            }}
-          />
-          <BatchWork
-            station={station}
-            view={view}
-            parts={shownParts}
-            leftOut={leftOut}
-            running={running ?? null}
-            pending={step.isPending}
-            onLeaveOut={setLeftOut}
-            onStart={start}
-            onStop={stop}
-            onSpoil={() => setSpoiling(shownParts)}
-          />
-          <BatchDetail station={station} view={view} parts={shownParts} />
-        </div>
+        <BenchPanels
+          batches={batches}
+          batch={batch}
+          running={running}
+          setChosenKey={setChosenKey}
+          setLeftOut={setLeftOut}
+          station={station}
+          view={view}
+          shownParts={shownParts}
+          leftOut={leftOut}
+          step={step}
+          start={start}
+          stop={stop}
+          setSpoiling={setSpoiling}
+        />
       )}
       <Suspense>
         {spoiling && (
@@ -210,65 +172,104 @@ function Bench({ initial, station }: { initial: BenchView; station: Station }) {
   );
 }
 
-function Queue({
-  batches,
-  chosen,
-  locked,
-  onChoose,
-}: {
-  batches: ReturnType<typeof gatherBatches<BenchPartView>>;
-  chosen: string | null;
-  locked: boolean;
-  onChoose: (key: string) => void;
-}) {
-  const settings = useSettings();
+type StationsProps = {
+  readonly counts: Map<Station, readonly Batch<BenchPartView>[]>;
+  readonly station: Station;
+};
+
+function Stations({ counts, station }: StationsProps) {
   return (
-    <ul className="queue" aria-label="Batches">
-      {batches.map((batch) => {
-        const words = describeBatch(batch);
+    <nav className="bench-tabs" aria-label="Stations">
+      {STATIONS.map((name) => {
+        const waiting = counts
+          .get(name)!
+          .reduce((sum, entry) => sum + (name === 'cut' || name === 'weed' ? entry.parts.length : entry.pieceCount), 0);
         return (
-          <li key={batch.key}>
-            <button
-              type="button"
-              aria-pressed={batch.key === chosen}
-              disabled={locked && batch.key !== chosen}
-              onClick={() => onChoose(batch.key)}
-            >
-              {words.what}
-              <small>{words.detail}</small>
-              <small>
-                due {formatDay(batch.dueDay, settings)}, about {formatDuration(batch.seconds, settings)}
-              </small>
-            </button>
-          </li>
+          <a
+            key={name}
+            href={`/bench/${name}`}
+            className={`station-tab ${name}`}
+            aria-current={name === station ? 'page' : undefined}
+            style={{ ['--tint' as string]: `var(--tint-${name})` }}
+          >
+            <Icon name={name} /> {STATION_NAMES[name]}{' '}
+            <small>
+              {waiting}{' '}
+              {name === 'cut' || name === 'weed'
+                ? waiting === 1
+                  ? 'part'
+                  : 'parts'
+                : waiting === 1
+                  ? 'piece'
+                  : 'pieces'}
+            </small>
+          </a>
         );
       })}
-    </ul>
+    </nav>
   );
 }
 
-function NothingHere({ station, counts }: { station: Station; counts: ReadonlyMap<Station, readonly unknown[]> }) {
-  const other = STATIONS.find((name) => (counts.get(name)?.length ?? 0) > 0);
-  const why = {
-    cut: 'Everything that is ordered is cut.',
-    weed: 'Nothing lies cut and waiting to be weeded.',
-    press: 'No piece has all its parts weeded.',
-    check: 'No piece is pressed and waiting to be checked.',
-  }[station];
+type BenchPanelsProps = {
+  readonly batches: readonly Batch<BenchPartView>[];
+  readonly batch: Batch<BenchPartView> | undefined;
+  readonly running: RunningSession | undefined;
+  readonly setChosenKey: React.Dispatch<React.SetStateAction<string | null>>;
+  readonly setLeftOut: React.Dispatch<React.SetStateAction<ReadonlySet<number>>>;
+  readonly station: Station;
+  readonly view: BenchView;
+  readonly shownParts: readonly BenchPartView[];
+  readonly leftOut: ReadonlySet<number>;
+  readonly step: UseMutationResult<
+    StepTaken,
+    Error,
+    { path: string; body: unknown; told?: string; undo?: readonly number[] },
+    unknown
+  >;
+  readonly start: () => false | void;
+  readonly stop: (work: RunningSession, outcome: 'done' | 'paused' | 'discarded') => void;
+  readonly setSpoiling: React.Dispatch<React.SetStateAction<readonly BenchPartView[] | null>>;
+};
+
+function BenchPanels({
+  batches,
+  batch,
+  running,
+  setChosenKey,
+  setLeftOut,
+  station,
+  view,
+  shownParts,
+  leftOut,
+  step,
+  start,
+  stop,
+  setSpoiling,
+}: BenchPanelsProps) {
   return (
-    <div className="sheet empty">
-      <p>{why}</p>
-      <div className="actions centred">
-        {other ? (
-          <Button variant="contained" href={`/bench/${other}`}>
-            Go to {STATION_NAMES[other]}
-          </Button>
-        ) : (
-          <Button variant="contained" href="/orders">
-            See the orders
-          </Button>
-        )}
-      </div>
+    <div className="bench">
+      <Queue
+        batches={batches}
+        chosen={batch?.key ?? null}
+        locked={Boolean(running)}
+        onChoose={(key) => {
+          setChosenKey(key);
+          setLeftOut(new Set());
+        }}
+      />
+      <BatchWork
+        station={station}
+        view={view}
+        parts={shownParts}
+        leftOut={leftOut}
+        running={running ?? null}
+        pending={step.isPending}
+        onLeaveOut={setLeftOut}
+        onStart={start}
+        onStop={stop}
+        onSpoil={() => setSpoiling(shownParts)}
+      />
+      <BatchDetail station={station} view={view} parts={shownParts} />
     </div>
   );
 }

@@ -42,86 +42,15 @@ export function KitTable({ plan, chosen, onChange }: Props) {
         </thead>
         <tbody>
           {plan.options.map((option, at) => (
-            <tr key={at} className={chosen.includes(at) ? 'own' : ''}>
-              <td>
-                <Checkbox
-                  size="small"
-                  checked={chosen.includes(at)}
-                  onChange={(_, on) =>
-                    onChange({ chosen: on ? [...chosen, at] : chosen.filter((index) => index !== at) })
-                  }
-                  slotProps={{ input: { 'aria-label': `Take ${option.name}${option.used ? ', used' : ''}` } }}
-                />
-              </td>
-              <td>
-                <TextField
-                  variant="standard"
-                  fullWidth
-                  value={option.name}
-                  onChange={(event) => change(at, { name: event.target.value })}
-                  slotProps={{ htmlInput: { 'aria-label': `Name of option ${at + 1}` } }}
-                />
-              </td>
-              <td>
-                <TextField
-                  select
-                  variant="standard"
-                  value={option.grade}
-                  onChange={(event) => change(at, { grade: Number(event.target.value) as KitOption['grade'] })}
-                  slotProps={{ htmlInput: { 'aria-label': `Class of ${option.name}` } }}
-                >
-                  {KIT_CLASSES.map((grade) => (
-                    <MenuItem key={grade} value={grade}>
-                      {CLASS_NAMES[grade]}
-                    </MenuItem>
-                  ))}
-                </TextField>
-              </td>
-              <td>
-                <Checkbox
-                  size="small"
-                  checked={option.used}
-                  onChange={(_, used) => change(at, { used })}
-                  slotProps={{ input: { 'aria-label': `${option.name} is used` } }}
-                />
-              </td>
-              <td>
-                <TextField
-                  select
-                  variant="standard"
-                  fullWidth
-                  value={[...option.covers]}
-                  onChange={(event) => {
-                    const covers = event.target.value as unknown as KitNeed[];
-                    if (covers.length > 0) change(at, { covers });
-                  }}
-                  slotProps={{ select: { multiple: true }, htmlInput: { 'aria-label': `What ${option.name} brings` } }}
-                >
-                  {KIT_NEEDS.map((need) => (
-                    <MenuItem key={need} value={need}>
-                      {need}
-                    </MenuItem>
-                  ))}
-                </TextField>
-              </td>
-              <td>
-                <MoneyInput
-                  label={`Price of ${option.name}`}
-                  value={option.price}
-                  onChange={(price) => change(at, { price: minor(price) })}
-                />
-              </td>
-              <td>
-                <Button
-                  size="small"
-                  variant="text"
-                  aria-label={`Remove ${option.name}${option.used ? ', used' : ''}`}
-                  onClick={() => remove(at)}
-                >
-                  ×
-                </Button>
-              </td>
-            </tr>
+            <KitRow
+              key={at}
+              at={at}
+              chosen={chosen}
+              onChange={onChange}
+              option={option}
+              change={change}
+              remove={remove}
+            />
           ))}
         </tbody>
       </table>
@@ -141,5 +70,97 @@ export function KitTable({ plan, chosen, onChange }: Props) {
         </Button>
       </div>
     </section>
+  );
+}
+
+type KitRowProps = {
+  readonly at: number;
+  readonly chosen: readonly number[];
+  readonly onChange: (part: Partial<StartPlan>) => void;
+  readonly option: KitOption;
+  readonly change: (at: number, part: Partial<KitOption>) => void;
+  readonly remove: (at: number) => void;
+};
+
+function KitRow({ at, chosen, onChange, option, change, remove }: KitRowProps) {
+  return (
+    <tr className={chosen.includes(at) ? 'own' : ''}>
+      <td>
+        <Checkbox
+          size="small"
+          checked={chosen.includes(at)}
+          onChange={(_, on) => onChange({ chosen: on ? [...chosen, at] : chosen.filter((index) => index !== at) })}
+          slotProps={{ input: { 'aria-label': `Take ${option.name}${option.used ? ', used' : ''}` } }}
+        />
+      </td>
+      <td>
+        <TextField
+          variant="standard"
+          fullWidth
+          value={option.name}
+          onChange={(event) => change(at, { name: event.target.value })}
+          slotProps={{ htmlInput: { 'aria-label': `Name of option ${at + 1}` } }}
+        />
+      </td>
+      <td>
+        <TextField
+          select
+          variant="standard"
+          value={option.grade}
+          onChange={(event) => change(at, { grade: Number(event.target.value) as KitOption['grade'] })}
+          slotProps={{ htmlInput: { 'aria-label': `Class of ${option.name}` } }}
+        >
+          {KIT_CLASSES.map((grade) => (
+            <MenuItem key={grade} value={grade}>
+              {CLASS_NAMES[grade]}
+            </MenuItem>
+          ))}
+        </TextField>
+      </td>
+      <td>
+        <Checkbox
+          size="small"
+          checked={option.used}
+          onChange={(_, used) => change(at, { used })}
+          slotProps={{ input: { 'aria-label': `${option.name} is used` } }}
+        />
+      </td>
+      <td>
+        <TextField
+          select
+          variant="standard"
+          fullWidth
+          value={[...option.covers]}
+          onChange={(event) => {
+            const covers = event.target.value as unknown as KitNeed[];
+            if (covers.length > 0) change(at, { covers });
+          }}
+          slotProps={{ select: { multiple: true }, htmlInput: { 'aria-label': `What ${option.name} brings` } }}
+        >
+          {KIT_NEEDS.map((need) => (
+            <MenuItem key={need} value={need}>
+              {need}
+            </MenuItem>
+          ))}
+        </TextField>
+      </td>
+      <td>
+        <MoneyInput
+          label={`Price of ${option.name}`}
+          value={option.price}
+          onChange={(price) => change(at, { price: minor(price) })}
+        />
+      </td>
+      <td>
+        <Button
+          size="small"
+          variant="text"
+          aria-label={`Remove ${option.name}${option.used ? ', used' : ''}`}
+          onClick={() => remove(at)}
+        >
+          ×
+        </Button>
+      </td>
+    </tr>
   );
 }

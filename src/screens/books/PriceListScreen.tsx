@@ -17,6 +17,9 @@ import { useSettings } from '../shared/settings';
 import { Why } from '../shared/Why';
 import { BooksTabs } from './BooksTabs';
 import { plural, verbFor } from '../../wording/plural';
+import type { ChannelView } from '../../views/channels';
+import type { Figure } from '../../core/units';
+import type { ItemView } from '../../views/items';
 
 export function PriceListScreen({ frame, view }: { frame: FrameView; view: PriceListView }) {
   return (
@@ -73,91 +76,17 @@ function PriceList({ initial }: { initial: PriceListView }) {
           {wordsOf(error)}
         </div>
       )}
-      <section className="sheet flush" aria-label="Price list" tabIndex={0}>
-        <div className="fields pad-top-4 pad-right-5 pad-bottom-4 pad-left-5 middle search-row">
-          <TextField
-            select
-            size="small"
-            label="Prices at which"
-            value={goal}
-            onChange={(event) => setGoal(event.target.value as PriceGoal)}
-          >
-            {Object.entries(goals).map(([key, label]) => (
-              <MenuItem key={key} value={key}>
-                {label}
-              </MenuItem>
-            ))}
-          </TextField>
-          <FormControlLabel
-            control={<Checkbox size="small" checked={poorOnly} onChange={(_, on) => setPoorOnly(on)} />}
-            label="only what earns less than your hour"
-          />
-        </div>
-        <table className="plain">
-          <thead>
-            <tr>
-              <th scope="col">item</th>
-              <th className="right" scope="col">
-                made in
-              </th>
-              <th className="right" scope="col">
-                costs
-              </th>
-              <th className="right" scope="col">
-                your price
-              </th>
-              <th className="right" scope="col">
-                an hour earns
-              </th>
-              {channels.map((channel) => (
-                <th key={channel.id} className="right" scope="col">
-                  {channel.name}
-                </th>
-              ))}
-            </tr>
-          </thead>
-          <tbody>
-            {shown.map((row) => (
-              <tr key={row.item.id}>
-                <td>
-                  <a href={`/items/${row.item.id}`}>
-                    <strong>{row.item.name}</strong>
-                  </a>
-                  <br />
-                  <span className="soft">
-                    {row.blankName}, {row.item.sizeName}
-                  </span>
-                  {row.problem && <div className="short">{row.problem}</div>}
-                </td>
-                <td className="num">{row.item.quantity}</td>
-                <td className="num">{row.cost ? <Why figure={row.cost} /> : '–'}</td>
-                <td className="num">{formatMoney(row.item.price, settings)}</td>
-                <td className={`num ${isPoor(row) ? 'short' : ''}`}>
-                  {row.hourEarns ? <Why figure={row.hourEarns} /> : '–'}
-                </td>
-                {row.asks.map((ask, index) => (
-                  <td key={channels[index]!.id} className="num">
-                    {ask ? <Why figure={ask} /> : '–'}
-                  </td>
-                ))}
-              </tr>
-            ))}
-            {shown.length === 0 && (
-              <tr>
-                <td colSpan={5 + channels.length} className="soft">
-                  {rows.length === 0 ? (
-                    <>
-                      Price an item first, then its prices stand here. <a href="/items/new">Price one</a>
-                    </>
-                  ) : (
-                    'None: each item earns your hour at its price.'
-                  )}
-                </td>
-              </tr>
-            )}
-          </tbody>
-        </table>
-      </section>
+      <PriceTable
+        goal={goal}
+        setGoal={setGoal}
+        goals={goals}
+        poorOnly={poorOnly}
+        setPoorOnly={setPoorOnly}
+        channels={channels}
+        shown={shown}
+        isPoor={isPoor}
+        rows={rows}
+      />
       {channels.length === 0 && rows.length > 0 && (
         <p className="soft flat">
           Say where you sell on the page of an item, under “Add a channel”: a column for each stands here then.
@@ -167,5 +96,122 @@ function PriceList({ initial }: { initial: PriceListView }) {
         Quoted against real stands with each order. Hours and spoilage by cause are still to come.
       </p>
     </>
+  );
+}
+
+type PriceTableProps = {
+  readonly goal: PriceGoal;
+  readonly setGoal: React.Dispatch<React.SetStateAction<PriceGoal>>;
+  readonly goals: Readonly<Record<PriceGoal, string>>;
+  readonly poorOnly: boolean;
+  readonly setPoorOnly: React.Dispatch<React.SetStateAction<boolean>>;
+  readonly channels: readonly ChannelView[];
+  readonly shown: readonly {
+    readonly item: ItemView;
+    readonly blankName: string;
+    readonly cost: Figure | null;
+    readonly hourEarns: Figure | null;
+    readonly asks: readonly (Figure | null)[];
+    readonly problem: string | null;
+  }[];
+  readonly isPoor: (row: PriceListView['rows'][number]) => boolean;
+  readonly rows: readonly {
+    readonly item: ItemView;
+    readonly blankName: string;
+    readonly cost: Figure | null;
+    readonly hourEarns: Figure | null;
+    readonly asks: readonly (Figure | null)[];
+    readonly problem: string | null;
+  }[];
+};
+
+function PriceTable({ goal, setGoal, goals, poorOnly, setPoorOnly, channels, shown, isPoor, rows }: PriceTableProps) {
+  const settings = useSettings();
+  return (
+    <section className="sheet flush" aria-label="Price list" tabIndex={0}>
+      <div className="fields pad-top-4 pad-right-5 pad-bottom-4 pad-left-5 middle search-row">
+        <TextField
+          select
+          size="small"
+          label="Prices at which"
+          value={goal}
+          onChange={(event) => setGoal(event.target.value as PriceGoal)}
+        >
+          {Object.entries(goals).map(([key, label]) => (
+            <MenuItem key={key} value={key}>
+              {label}
+            </MenuItem>
+          ))}
+        </TextField>
+        <FormControlLabel
+          control={<Checkbox size="small" checked={poorOnly} onChange={(_, on) => setPoorOnly(on)} />}
+          label="only what earns less than your hour"
+        />
+      </div>
+      <table className="plain">
+        <thead>
+          <tr>
+            <th scope="col">item</th>
+            <th className="right" scope="col">
+              made in
+            </th>
+            <th className="right" scope="col">
+              costs
+            </th>
+            <th className="right" scope="col">
+              your price
+            </th>
+            <th className="right" scope="col">
+              an hour earns
+            </th>
+            {channels.map((channel) => (
+              <th key={channel.id} className="right" scope="col">
+                {channel.name}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {shown.map((row) => (
+            <tr key={row.item.id}>
+              <td>
+                <a href={`/items/${row.item.id}`}>
+                  <strong>{row.item.name}</strong>
+                </a>
+                <br />
+                <span className="soft">
+                  {row.blankName}, {row.item.sizeName}
+                </span>
+                {row.problem && <div className="short">{row.problem}</div>}
+              </td>
+              <td className="num">{row.item.quantity}</td>
+              <td className="num">{row.cost ? <Why figure={row.cost} /> : '–'}</td>
+              <td className="num">{formatMoney(row.item.price, settings)}</td>
+              <td className={`num ${isPoor(row) ? 'short' : ''}`}>
+                {row.hourEarns ? <Why figure={row.hourEarns} /> : '–'}
+              </td>
+              {row.asks.map((ask, index) => (
+                <td key={channels[index]!.id} className="num">
+                  {ask ? <Why figure={ask} /> : '–'}
+                </td>
+              ))}
+            </tr>
+          ))}
+          {shown.length === 0 && (
+            <tr>
+              <td colSpan={5 + channels.length} className="soft">
+                {rows.length === 0 ? (
+                  <>
+                    Price an item first, then its prices stand here. <a href="/items/new">Price one</a>
+                  </>
+                ) : (
+                  'None: each item earns your hour at its price.'
+                )}
+              </td>
+            </tr>
+          )}
+        </tbody>
+      </table>
+    </section>
   );
 }

@@ -7,9 +7,10 @@ import { formatLength } from '../../core/units';
 import type { WaitingPart } from '../../views/cut-sheets';
 import type { CutOutline } from '../../core/nesting';
 import { useSettings } from '../shared/settings';
-import { outlineOf, partIdOf, placementKey, tagOf, TAG_LETTERS } from '../../core/orders';
+import { outlineOf, placementKey } from '../../core/orders';
 import { type Laid } from './cut-load';
 import { plural } from '../../wording/plural';
+import { PlacedPart } from './PlacedPart';
 
 type Props = {
   readonly use: SheetUse;
@@ -91,50 +92,10 @@ export function SheetView({
         className="full block sheet-drawing"
       >
         {Array.from({ length: Math.floor(length / TICK_MM) + 1 }, (_, at) => (
-          <g key={`along ${at}`}>
-            <line
-              x1={at * TICK_MM}
-              x2={at * TICK_MM}
-              y1={-4 * k}
-              y2={0}
-              stroke="var(--mui-palette-text-secondary)"
-              strokeWidth={0.6 * k}
-            />
-            {at % every === 0 && (
-              <text
-                x={at * TICK_MM}
-                y={-6 * k}
-                fontSize={7 * k}
-                textAnchor="middle"
-                fill="var(--mui-palette-text-secondary)"
-              >
-                {settings.system === 'metric' ? at * TICK_MM : ((at * TICK_MM) / 25.4).toFixed(1)}
-              </text>
-            )}
-          </g>
+          <AlongTick key={`along ${at}`} at={at} k={k} every={every} />
         ))}
         {Array.from({ length: Math.floor(width / TICK_MM) + 1 }, (_, at) => (
-          <g key={`across ${at}`}>
-            <line
-              x1={-4 * k}
-              x2={0}
-              y1={width - at * TICK_MM}
-              y2={width - at * TICK_MM}
-              stroke="var(--mui-palette-text-secondary)"
-              strokeWidth={0.6 * k}
-            />
-            {at % every === 0 && at > 0 && (
-              <text
-                x={-5 * k}
-                y={width - at * TICK_MM + 2 * k}
-                fontSize={7 * k}
-                textAnchor="end"
-                fill="var(--mui-palette-text-secondary)"
-              >
-                {settings.system === 'metric' ? at * TICK_MM : ((at * TICK_MM) / 25.4).toFixed(1)}
-              </text>
-            )}
-          </g>
+          <AcrossTick key={`across ${at}`} at={at} k={k} width={width} every={every} />
         ))}
         {/* Stock coordinates, turned so that the length runs to the right. */}
         <g transform={`translate(0 ${width}) rotate(-90) scale(1 1)`}>
@@ -219,56 +180,88 @@ export function SheetView({
             const isChosen = chosen !== null && placementKey(chosen) === key,
               isFaulty = faulty.has(key);
             return (
-              <g
+              <PlacedPart
                 key={key}
-                className="part grab"
-                transform={`translate(${placement.xMm} ${placement.yMm}) rotate(${placement.rotationDeg})`}
-                onPointerDown={(event) => {
-                  event.currentTarget.ownerSVGElement?.setPointerCapture(event.pointerId);
-                  onChoose(placement);
-                  if (!locked.has(key)) drag.current = { placement, ...toMm(event) };
-                }}
-              >
-                <title>
-                  {nameOf(placement)}
-                  {locked.has(key) ? ', locked' : ''}
-                </title>
-                <path
-                  d={path(shape)}
-                  fill={colour}
-                  fillRule="evenodd"
-                  stroke={
-                    isFaulty
-                      ? 'var(--mui-palette-error-main)'
-                      : isChosen
-                        ? 'var(--mui-palette-secondary-main)'
-                        : 'var(--mui-palette-text-primary)'
-                  }
-                  strokeWidth={isFaulty || isChosen ? 2 : 0.5}
-                  {...(locked.has(key) ? { strokeDasharray: '3 2' } : {})}
-                />
-                {corner && (
-                  <text
-                    x={corner.x}
-                    y={corner.y + TAG_LETTERS.capHeightMm + 0.4}
-                    fontSize={TAG_LETTERS.capHeightMm / 0.7}
-                    fontFamily="Archivo Narrow, sans-serif"
-                    fontWeight={700}
-                    fill="var(--mui-palette-text-primary)"
-                  >
-                    {tagOf(byPart.get(partIdOf(laid.job, placement) ?? 0))}
-                  </text>
-                )}
-                {/* Taken up anywhere within its outline, also through its holes. */}
-                <polygon
-                  points={shape.outline.map((point) => `${point.x.toFixed(2)},${point.y.toFixed(2)}`).join(' ')}
-                  fill="transparent"
-                />
-              </g>
+                placement={placement}
+                onChoose={onChoose}
+                locked={locked}
+                drag={drag}
+                toMm={toMm}
+                nameOf={nameOf}
+                path={path}
+                shape={shape}
+                colour={colour}
+                isFaulty={isFaulty}
+                isChosen={isChosen}
+                corner={corner}
+                byPart={byPart}
+                laid={laid}
+              />
             );
           })}
         </g>
       </svg>
     </figure>
+  );
+}
+
+type AlongTickProps = {
+  readonly at: number;
+  readonly k: number;
+  readonly every: 4 | 2;
+};
+
+function AlongTick({ at, k, every }: AlongTickProps) {
+  const settings = useSettings();
+  return (
+    <g>
+      <line
+        x1={at * TICK_MM}
+        x2={at * TICK_MM}
+        y1={-4 * k}
+        y2={0}
+        stroke="var(--mui-palette-text-secondary)"
+        strokeWidth={0.6 * k}
+      />
+      {at % every === 0 && (
+        <text x={at * TICK_MM} y={-6 * k} fontSize={7 * k} textAnchor="middle" fill="var(--mui-palette-text-secondary)">
+          {settings.system === 'metric' ? at * TICK_MM : ((at * TICK_MM) / 25.4).toFixed(1)}
+        </text>
+      )}
+    </g>
+  );
+}
+
+type AcrossTickProps = {
+  readonly at: number;
+  readonly k: number;
+  readonly width: number;
+  readonly every: 4 | 2;
+};
+
+function AcrossTick({ at, k, width, every }: AcrossTickProps) {
+  const settings = useSettings();
+  return (
+    <g>
+      <line
+        x1={-4 * k}
+        x2={0}
+        y1={width - at * TICK_MM}
+        y2={width - at * TICK_MM}
+        stroke="var(--mui-palette-text-secondary)"
+        strokeWidth={0.6 * k}
+      />
+      {at % every === 0 && at > 0 && (
+        <text
+          x={-5 * k}
+          y={width - at * TICK_MM + 2 * k}
+          fontSize={7 * k}
+          textAnchor="end"
+          fill="var(--mui-palette-text-secondary)"
+        >
+          {settings.system === 'metric' ? at * TICK_MM : ((at * TICK_MM) / 25.4).toFixed(1)}
+        </text>
+      )}
+    </g>
   );
 }

@@ -13,6 +13,7 @@ import { minor } from '../../core/units';
 import { callApi, wordsOf } from '../shared/api';
 import { Choice, FormActions, MoneyField, NumberField, TextLine, useSave } from '../shared/form';
 import type { ChannelView } from '../../views/channels';
+import type { UseFieldArrayReturn, UseFormReturn } from 'react-hook-form';
 
 type Values = Omit<Channel, 'id' | 'tiers'> & { tiers: { from: number; share: number }[] };
 const NOTHING = minor(0);
@@ -91,77 +92,7 @@ export default function ChannelDialog({
     <Dialog open onClose={onClose} fullWidth maxWidth="md" aria-labelledby="channel-title">
       <DialogTitle id="channel-title">{channel ? `Change ${channel.name}` : 'Add a channel'}</DialogTitle>
       <form noValidate onSubmit={save.submit}>
-        <DialogContent className="cols">
-          <div className="fields pad-top-2">
-            <TextLine form={form} name="name" label="Name" autoFocus />
-            <Choice
-              form={form}
-              name="kind"
-              label="Kind"
-              options={CHANNEL_KINDS.map((value) => ({ value, label: value }))}
-            />
-            <Choice
-              form={form}
-              name="ending"
-              label="Prices end in"
-              options={ENDINGS.map((value) => ({ value, label: ENDING_LABELS[value] }))}
-            />
-            {percent('tax', 'Tax in the price', 'added to the net price; 0 where you charge none')}
-          </div>
-          <fieldset className="group">
-            <legend>Of the price</legend>
-            {tiers.fields.map((field, at) => (
-              <div key={field.id} className="fields break">
-                {at === 0 ? (
-                  percent('tiers.0.share', 'Share of the price')
-                ) : (
-                  <>
-                    <MoneyField form={form} name={`tiers.${at}.from`} label="Of the part above" />
-                    {percent(`tiers.${at}.share`, 'Share of it')}
-                    <Button onClick={() => tiers.remove(at)} aria-label={`Remove share ${at + 1}`}>
-                      ×
-                    </Button>
-                  </>
-                )}
-              </div>
-            ))}
-            <Button
-              size="small"
-              onClick={() => tiers.append({ from: (form.getValues('tiers').at(-1)?.from ?? 0) + 1000, share: 0 })}
-            >
-              Another share above a price
-            </Button>
-          </fieldset>
-          <fieldset className="group">
-            <legend>For each sale</legend>
-            <div className="fields three">
-              <MoneyField form={form} name="fixed" label="Fixed" />
-              {percent('paymentShare', 'Payment, share')}
-              <MoneyField form={form} name="paymentFixed" label="Payment, fixed" />
-              <MoneyField form={form} name="delivery" label="Delivery costs you" />
-              <MoneyField form={form} name="deliveryPaid" label="The customer pays for it" />
-              {kind === 'wholesale' && percent('discount', 'Off the price', 'what a shop that sells it on asks')}
-            </div>
-          </fieldset>
-          <fieldset className="group">
-            <legend>Now and then</legend>
-            <div className="fields three">
-              <MoneyField form={form} name="listing" label="Putting it up for sale" />
-              <NumberField form={form} name="salesPerListing" label="Sales for each time" />
-              {kind === 'stall' ? (
-                <>
-                  <MoneyField form={form} name="day" label="A day there" />
-                  <NumberField form={form} name="salesPerDay" label="Pieces sold on one" />
-                </>
-              ) : (
-                <>
-                  {percent('adShare', 'Advertising, share')}
-                  {percent('adOdds', 'Sales that come by it')}
-                </>
-              )}
-            </div>
-          </fieldset>
-        </DialogContent>
+        <ChannelFields form={form} percent={percent} tiers={tiers} kind={kind} />
         <FormActions
           save={save}
           label={channel ? 'Save the channel' : 'Add the channel'}
@@ -176,5 +107,88 @@ export default function ChannelDialog({
         />
       </form>
     </Dialog>
+  );
+}
+
+type ChannelFieldsProps = {
+  readonly form: UseFormReturn<Values>;
+  readonly percent: (name: FieldPath<Values>, label: string, help?: string) => React.JSX.Element;
+  readonly tiers: UseFieldArrayReturn<Values, 'tiers', 'id'>;
+  readonly kind: 'stall' | 'own site' | 'marketplace' | 'wholesale';
+};
+
+function ChannelFields({ form, percent, tiers, kind }: ChannelFieldsProps) {
+  return (
+    <DialogContent className="cols">
+      <div className="fields pad-top-2">
+        <TextLine form={form} name="name" label="Name" autoFocus />
+        <Choice
+          form={form}
+          name="kind"
+          label="Kind"
+          options={CHANNEL_KINDS.map((value) => ({ value, label: value }))}
+        />
+        <Choice
+          form={form}
+          name="ending"
+          label="Prices end in"
+          options={ENDINGS.map((value) => ({ value, label: ENDING_LABELS[value] }))}
+        />
+        {percent('tax', 'Tax in the price', 'added to the net price; 0 where you charge none')}
+      </div>
+      <fieldset className="group">
+        <legend>Of the price</legend>
+        {tiers.fields.map((field, at) => (
+          <div key={field.id} className="fields break">
+            {at === 0 ? (
+              percent('tiers.0.share', 'Share of the price')
+            ) : (
+              <>
+                <MoneyField form={form} name={`tiers.${at}.from`} label="Of the part above" />
+                {percent(`tiers.${at}.share`, 'Share of it')}
+                <Button onClick={() => tiers.remove(at)} aria-label={`Remove share ${at + 1}`}>
+                  ×
+                </Button>
+              </>
+            )}
+          </div>
+        ))}
+        <Button
+          size="small"
+          onClick={() => tiers.append({ from: (form.getValues('tiers').at(-1)?.from ?? 0) + 1000, share: 0 })}
+        >
+          Another share above a price
+        </Button>
+      </fieldset>
+      <fieldset className="group">
+        <legend>For each sale</legend>
+        <div className="fields three">
+          <MoneyField form={form} name="fixed" label="Fixed" />
+          {percent('paymentShare', 'Payment, share')}
+          <MoneyField form={form} name="paymentFixed" label="Payment, fixed" />
+          <MoneyField form={form} name="delivery" label="Delivery costs you" />
+          <MoneyField form={form} name="deliveryPaid" label="The customer pays for it" />
+          {kind === 'wholesale' && percent('discount', 'Off the price', 'what a shop that sells it on asks')}
+        </div>
+      </fieldset>
+      <fieldset className="group">
+        <legend>Now and then</legend>
+        <div className="fields three">
+          <MoneyField form={form} name="listing" label="Putting it up for sale" />
+          <NumberField form={form} name="salesPerListing" label="Sales for each time" />
+          {kind === 'stall' ? (
+            <>
+              <MoneyField form={form} name="day" label="A day there" />
+              <NumberField form={form} name="salesPerDay" label="Pieces sold on one" />
+            </>
+          ) : (
+            <>
+              {percent('adShare', 'Advertising, share')}
+              {percent('adOdds', 'Sales that come by it')}
+            </>
+          )}
+        </div>
+      </fieldset>
+    </DialogContent>
   );
 }

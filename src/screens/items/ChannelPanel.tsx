@@ -26,7 +26,6 @@ export function ChannelPanel({
   price: number;
   figures: ShopFigures;
 }) {
-  const settings = useSettings();
   const client = useQueryClient();
   const { data: channels } = useQuery({
     queryKey: ['channels'],
@@ -40,74 +39,7 @@ export function ChannelPanel({
   };
   return (
     <section className="sheet flush" aria-label="By channel" tabIndex={0}>
-      <table className="plain">
-        <thead>
-          <tr>
-            <th scope="col">sold at</th>
-            <th className="right" scope="col">
-              for your wage
-            </th>
-            <th className="right" scope="col">
-              for a margin of {formatShare(figures.marginGoal, settings, 0)}
-            </th>
-            <th className="right" scope="col">
-              it takes
-            </th>
-            <th className="right" scope="col">
-              yours
-            </th>
-            <th className="right" scope="col">
-              an hour earns
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          {channels.map((channel) => {
-            const wage = priceOnChannel({ kind: 'wage', perHour: figures.wageGoalPerHour }, cost, channel),
-              margin = priceOnChannel({ kind: 'margin', share: figures.marginGoal }, cost, channel);
-            const reading = readChannel(minor(price), cost, channel);
-            const refused = !margin.ok ? margin.problem : null;
-            return (
-              <tr key={channel.id}>
-                <td>
-                  <button type="button" className="quiet thing" onClick={() => setOpen({ channel })}>
-                    {channel.name}
-                  </button>{' '}
-                  <span className="soft">{channel.kind}</span>
-                </td>
-                <td className="num">{wage.ok ? <Why figure={wage.value} /> : '–'}</td>
-                <td className="num">
-                  {margin.ok ? (
-                    <Why figure={margin.value} />
-                  ) : (
-                    <span className="short" title={describeChannelProblem(refused!, settings)}>
-                      none
-                    </span>
-                  )}
-                </td>
-                <td className="num">
-                  <Why figure={reading.fees} />
-                </td>
-                <td className={`num ${reading.yours.value < 0 ? 'short' : ''}`}>
-                  <Why figure={reading.yours} />
-                </td>
-                <td
-                  className={`num ${reading.hourEarns && reading.hourEarns.value < figures.wagePerHour ? 'short' : ''}`}
-                >
-                  {reading.hourEarns ? <Why figure={reading.hourEarns} /> : '–'}
-                </td>
-              </tr>
-            );
-          })}
-          {channels.length === 0 && (
-            <tr>
-              <td colSpan={6} className="soft">
-                Say where you sell, and what that takes: the price needed at each stands here.
-              </td>
-            </tr>
-          )}
-        </tbody>
-      </table>
+      <ChannelTable figures={figures} channels={channels} cost={cost} price={price} setOpen={setOpen} />
       <div className="actions pad-top-3 pad-right-4 pad-bottom-3 pad-left-4 apart middle">
         <span className="soft">The last three columns are at your price.</span>
         <Button size="small" onClick={() => setOpen({ channel: null })}>
@@ -118,5 +50,87 @@ export function ChannelPanel({
         {open && <ChannelDialog channel={open.channel} onClose={() => setOpen(null)} onDone={done} />}
       </Suspense>
     </section>
+  );
+}
+
+type ChannelTableProps = {
+  readonly figures: ShopFigures;
+  readonly channels: readonly ChannelView[];
+  readonly cost: ItemCost;
+  readonly price: number;
+  readonly setOpen: React.Dispatch<React.SetStateAction<{ readonly channel: ChannelView | null } | null>>;
+};
+
+function ChannelTable({ figures, channels, cost, price, setOpen }: ChannelTableProps) {
+  const settings = useSettings();
+  return (
+    <table className="plain">
+      <thead>
+        <tr>
+          <th scope="col">sold at</th>
+          <th className="right" scope="col">
+            for your wage
+          </th>
+          <th className="right" scope="col">
+            for a margin of {formatShare(figures.marginGoal, settings, 0)}
+          </th>
+          <th className="right" scope="col">
+            it takes
+          </th>
+          <th className="right" scope="col">
+            yours
+          </th>
+          <th className="right" scope="col">
+            an hour earns
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {channels.map((channel) => {
+          const wage = priceOnChannel({ kind: 'wage', perHour: figures.wageGoalPerHour }, cost, channel),
+            margin = priceOnChannel({ kind: 'margin', share: figures.marginGoal }, cost, channel);
+          const reading = readChannel(minor(price), cost, channel);
+          const refused = !margin.ok ? margin.problem : null;
+          return (
+            <tr key={channel.id}>
+              <td>
+                <button type="button" className="quiet thing" onClick={() => setOpen({ channel })}>
+                  {channel.name}
+                </button>{' '}
+                <span className="soft">{channel.kind}</span>
+              </td>
+              <td className="num">{wage.ok ? <Why figure={wage.value} /> : '–'}</td>
+              <td className="num">
+                {margin.ok ? (
+                  <Why figure={margin.value} />
+                ) : (
+                  <span className="short" title={describeChannelProblem(refused!, settings)}>
+                    none
+                  </span>
+                )}
+              </td>
+              <td className="num">
+                <Why figure={reading.fees} />
+              </td>
+              <td className={`num ${reading.yours.value < 0 ? 'short' : ''}`}>
+                <Why figure={reading.yours} />
+              </td>
+              <td
+                className={`num ${reading.hourEarns && reading.hourEarns.value < figures.wagePerHour ? 'short' : ''}`}
+              >
+                {reading.hourEarns ? <Why figure={reading.hourEarns} /> : '–'}
+              </td>
+            </tr>
+          );
+        })}
+        {channels.length === 0 && (
+          <tr>
+            <td colSpan={6} className="soft">
+              Say where you sell, and what that takes: the price needed at each stands here.
+            </td>
+          </tr>
+        )}
+      </tbody>
+    </table>
   );
 }

@@ -3,41 +3,32 @@
 
 import { yupResolver } from '@hookform/resolvers/yup';
 import Button from '@mui/material/Button';
-import Checkbox from '@mui/material/Checkbox';
-import FormControlLabel from '@mui/material/FormControlLabel';
-import ToggleButton from '@mui/material/ToggleButton';
-import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
+import '@mui/material/Checkbox';
+import '@mui/material/FormControlLabel';
+import '@mui/material/ToggleButton';
+import '@mui/material/ToggleButtonGroup';
 import { enqueueSnackbar } from 'notistack';
-import { lazy, Suspense, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { useForm, useWatch, type Resolver } from 'react-hook-form';
 import { explainChange, getUsualVariant, listMadeLayers, resolveVariant } from '../../core/costing';
 import { itemInput } from '../../core/input';
 import { decideHandedness } from '../../core/materials';
-import { formatLength, formatMoney } from '../../core/units';
 import type { FrameView } from '../../views/frame';
 import type { ItemEditorView } from '../../views/items';
 import { describeLicenceCaution } from '../../wording/findings';
-import { describeHandedness } from '../../wording/stations';
 import { callApi, wordsOf } from '../shared/api';
 import { useSave } from '../shared/form';
 import { Frame } from '../shared/Frame';
-import { SeamView } from '../shared/SeamView';
 import { useSettings } from '../shared/settings';
 import { useMounted } from '../shared/use-mounted';
-import { AreaTable } from './AreaTable';
 import { ChangeNotice } from './ChangeNotice';
-import { ChannelPanel } from './ChannelPanel';
-import { CostTable } from './CostTable';
 import { startValues, toMaterials, toPlan, type ItemForm } from './item-form';
-import { ItemFields } from './ItemFields';
-import { JointPanel } from './JointPanel';
-import { MoreFields } from './MoreFields';
-import { PricePanel } from './PricePanel';
 import { calculateItem } from './calculate-item';
-import { VariantTable } from './VariantTable';
+import { ItemSide } from './ItemSide';
+import { ItemHead } from './ItemHead';
+import { ItemResults } from './ItemResults';
 
 // Charts weigh more than all the rest of the page.
-const LadderPanel = lazy(() => import('./LadderPanel'));
 
 export function ItemScreen({ frame, view }: { frame: FrameView; view: ItemEditorView }) {
   const missing =
@@ -145,24 +136,16 @@ function Item({ view }: { view: ItemEditorView }) {
   const ground = blank?.colours.find((colour) => colour.name === values.colourName)?.hex;
   return (
     <form noValidate onSubmit={save.submit}>
-      <div className="page-head below-4">
-        <div>
-          <h1 className="flat">
-            {values.name || 'New item'} {archived && <span className="tag">archived</span>}
-          </h1>
-          <p aria-live="polite" className="flat above-1 text-large">
-            {calculation.ok ? calculation.verdict : <span className="short">{calculation.problem}</span>}
-          </p>
-        </div>
-        <div className="actions">
-          {id !== null && <Button onClick={() => void archive(!archived)}>{archived ? 'Restore' : 'Archive'}</Button>}
-          {id !== null && <Button href={`/items/compare/${id}`}>Compare vinyls</Button>}
-          {id !== null && <Button href={`/orders/new?item=${id}`}>Take an order for it</Button>}
-          <Button type="submit" variant="contained" disabled={save.pending || (!isNew && !form.formState.isDirty)}>
-            {isNew ? 'Save this item' : 'Save'}
-          </Button>
-        </div>
-      </div>
+      <ItemHead
+        values={values}
+        archived={archived}
+        calculation={calculation}
+        id={id}
+        archive={archive}
+        save={save}
+        isNew={isNew}
+        form={form}
+      />
       {save.failure && (
         <div className="notice bad below-4" role="alert">
           {save.failure}
@@ -178,115 +161,32 @@ function Item({ view }: { view: ItemEditorView }) {
         </div>
       )}
       <div className="cols fields-result">
-        <div className="cols">
-          <section className="sheet flush lifted">
-            {plan.placements.length > 1 && (
-              <ToggleButtonGroup
-                size="small"
-                exclusive
-                value={Math.min(shown, plan.placements.length - 1)}
-                onChange={(_, at: number | null) => at !== null && setShown(at)}
-                aria-label="Artwork shown"
-                sx={{ p: 1 }}
-              >
-                {plan.placements.map((one, at) => (
-                  <ToggleButton key={at} value={at} sx={{ py: 0.3, textTransform: 'none' }}>
-                    {one.place || `artwork ${at + 1}`}
-                  </ToggleButton>
-                ))}
-              </ToggleButtonGroup>
-            )}
-            {artwork && handedness && (
-              <SeamView
-                picture={artwork.picture}
-                colours={vinyls.map((vinyl) => vinyl?.colourHex)}
-                mirrored={handedness.mirrored}
-                cutCaption={describeHandedness(handedness)}
-                name={artwork.name}
-                size={`${formatLength(placement?.widthMm || 0, settings)} × ${formatLength(((placement?.widthMm || 0) * artwork.measurement.heightMm) / artwork.measurement.widthMm, settings)}`}
-                height={150}
-                {...(ground ? { ground } : {})}
-              />
-            )}
-          </section>
-          <ItemFields form={form} view={view} blank={blank} shown={shown} onShow={setShown} />
-          <MoreFields form={form} view={view} blank={blank} evidence={view.evidence} />
-        </div>
-        <div className="cols">
-          {plan.details.options.length > 0 && (
-            <div className="readings" role="group" aria-label="Calculated with">
-              {plan.details.options.map((option, at) => (
-                <FormControlLabel
-                  key={at}
-                  control={
-                    <Checkbox
-                      size="small"
-                      checked={chosen.includes(at)}
-                      onChange={(_, on) => setChosen(on ? [...chosen, at] : chosen.filter((one) => one !== at))}
-                    />
-                  }
-                  label={`with ${option.label || 'option'}`}
-                />
-              ))}
-            </div>
-          )}
-          {calculation.ok ? (
-            <>
-              <PricePanel
-                cost={calculation.cost}
-                reading={calculation.reading}
-                price={calculation.price}
-                othersAsk={plan.details.othersAsk}
-                figures={settings.shop.figures}
-                onPrice={(price) =>
-                  form.setValue('price', Math.max(0, price - (calculation.price - plan.price)), {
-                    shouldDirty: true,
-                    shouldValidate: true,
-                  })
-                }
-                form={form}
-              />
-              <CostTable cost={calculation.cost} reading={calculation.reading} />
-              <ChannelPanel
-                initial={view.channels}
-                cost={calculation.cost}
-                price={calculation.price}
-                figures={settings.shop.figures}
-              />
-              {blank && (
-                <VariantTable input={input} plan={plan} blank={blank} wage={settings.shop.figures.wagePerHour} />
-              )}
-              {mounted && (
-                <Suspense>
-                  <LadderPanel
-                    spec={calculation.spec}
-                    quantity={calculation.cost.quantity}
-                    price={calculation.price}
-                    figures={settings.shop.figures}
-                  />
-                </Suspense>
-              )}
-              <AreaTable form={form} cost={calculation.cost} layers={layers} basis={values.areaBasis} />
-              <JointPanel
-                form={form}
-                cost={calculation.cost}
-                itemName={values.name}
-                price={calculation.price}
-                negative={plan.details.negative}
-                layers={layers}
-              />
-            </>
-          ) : (
-            <div className="notice bad">
-              <strong>No cost can be told yet</strong>
-              {calculation.problem}
-            </div>
-          )}
-          <p className="soft flat">
-            Your hour is {formatMoney(settings.shop.figures.wagePerHour, settings)}.{' '}
-            <a href="/shop">Change the shop’s figures</a>
-          </p>
-        </div>
+        <ItemSide
+          plan={plan}
+          shown={shown}
+          setShown={setShown}
+          artwork={artwork}
+          handedness={handedness}
+          vinyls={vinyls}
+          placement={placement}
+          ground={ground}
+          form={form}
+          view={view}
+          blank={blank}
+        />
+        <ItemResults
+          plan={plan}
+          chosen={chosen}
+          setChosen={setChosen}
+          calculation={calculation}
+          form={form}
+          view={view}
+          blank={blank}
+          input={input}
+          mounted={mounted}
+          layers={layers}
+          values={values}
+        />
       </div>
     </form>
   );

@@ -52,84 +52,96 @@ function Items({ view }: { view: ItemListView }) {
           </Button>
         </div>
       ) : (
-        <div className="sheet flush" tabIndex={0} role="region" aria-label="Items">
-          <table className="plain">
-            <thead>
-              <tr>
-                <th scope="col" />
-                <th scope="col">item</th>
-                <th className="right" scope="col">
-                  made in
-                </th>
-                <th className="right" scope="col">
-                  cash cost
-                </th>
-                <th className="right" scope="col">
-                  full cost
-                </th>
-                <th className="right" scope="col">
-                  with risk
-                </th>
-                <th className="right" scope="col">
-                  price
-                </th>
-                <th className="right" scope="col">
-                  an hour earns
-                </th>
-              </tr>
-            </thead>
-            <tbody>
-              {view.rows.map(({ item, picture, blankName, cost, change, hourEarns, problem }) => (
-                <tr key={item.id}>
-                  <td className="picture-column">
-                    <span className="thumb pad-1 border-box picture-small">
-                      <Picture picture={picture} label="" />
-                    </span>
-                  </td>
-                  <td>
-                    <a href={`/items/${item.id}`}>
-                      <strong>{item.name}</strong>
-                    </a>
-                    <br />
-                    <span className="soft">
-                      {blankName}, {item.sizeName}
-                    </span>
-                    {problem && <div className="short">{problem}</div>}
-                    {change && (
-                      <div className="soft">
-                        was {formatMoney(change.was, settings)}, now {formatMoney(change.now.value, settings)},{' '}
-                        {describeCauses(change, settings)}
-                      </div>
-                    )}
-                  </td>
-                  <td className="num">{item.quantity}</td>
-                  {cost ? (
-                    <>
-                      <td className="num">
-                        <Why figure={cost.cash} />
-                      </td>
-                      <td className="num">
-                        <Why figure={cost.full} />
-                      </td>
-                      <td className="num">
-                        <Why figure={cost.withRisk} />
-                      </td>
-                    </>
-                  ) : (
-                    <td colSpan={3} className="soft right">
-                      can’t be made so
-                    </td>
-                  )}
-                  <td className="num">{formatMoney(item.price, settings)}</td>
-                  <td className={`num ${hourEarns && hourEarns.value < wagePerHour ? 'short' : ''}`}>
-                    {hourEarns ? <Why figure={hourEarns} /> : '–'}
-                  </td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
-        </div>
+        <ItemTable view={view} wagePerHour={wagePerHour} />
       )}
     </>
+  );
+}
+
+type ItemTableProps = {
+  readonly view: ItemListView;
+  readonly wagePerHour: number;
+};
+
+function ItemTable({ view, wagePerHour }: ItemTableProps) {
+  const settings = useSettings();
+  return (
+    <div className="sheet flush" tabIndex={0} role="region" aria-label="Items">
+      <table className="plain">
+        <thead>
+          <tr>
+            <th scope="col" />
+            <th scope="col">item</th>
+            <th className="right" scope="col">
+              made in
+            </th>
+            <th className="right" scope="col">
+              cash cost
+            </th>
+            <th className="right" scope="col">
+              full cost
+            </th>
+            <th className="right" scope="col">
+              with risk
+            </th>
+            <th className="right" scope="col">
+              price
+            </th>
+            <th className="right" scope="col">
+              an hour earns
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {view.rows.map(({ item, picture, blankName, cost, change, hourEarns, problem }) => (
+            <tr key={item.id}>
+              <td className="picture-column">
+                <span className="thumb pad-1 border-box picture-small">
+                  <Picture picture={picture} label="" />
+                </span>
+              </td>
+              <td>
+                <a href={`/items/${item.id}`}>
+                  <strong>{item.name}</strong>
+                </a>
+                <br />
+                <span className="soft">
+                  {blankName}, {item.sizeName}
+                </span>
+                {problem && <div className="short">{problem}</div>}
+                {change && (
+                  <div className="soft">
+                    was {formatMoney(change.was, settings)}, now {formatMoney(change.now.value, settings)},{' '}
+                    {describeCauses(change, settings)}
+                  </div>
+                )}
+              </td>
+              <td className="num">{item.quantity}</td>
+              {cost ? (
+                <>
+                  <td className="num">
+                    <Why figure={cost.cash} />
+                  </td>
+                  <td className="num">
+                    <Why figure={cost.full} />
+                  </td>
+                  <td className="num">
+                    <Why figure={cost.withRisk} />
+                  </td>
+                </>
+              ) : (
+                <td colSpan={3} className="soft right">
+                  can’t be made so
+                </td>
+              )}
+              <td className="num">{formatMoney(item.price, settings)}</td>
+              <td className={`num ${hourEarns && hourEarns.value < wagePerHour ? 'short' : ''}`}>
+                {hourEarns ? <Why figure={hourEarns} /> : '–'}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
   );
 }

@@ -42,6 +42,30 @@ export function JointPanel({
       </div>
     );
   return (
+    <JointProducts
+      set={set}
+      form={form}
+      layers={layers}
+      itemName={itemName}
+      negative={negative}
+      cost={cost}
+      price={price}
+    />
+  );
+}
+
+type JointProductsProps = {
+  readonly set: (next: ItemForm['details']['negative']) => void;
+  readonly form: UseFormReturn<ItemForm>;
+  readonly layers: readonly Pick<MadeLayer, 'name' | 'place'>[];
+  readonly itemName: string;
+  readonly negative: Negative;
+  readonly cost: ItemCost;
+  readonly price: Minor;
+};
+
+function JointProducts({ set, form, layers, itemName, negative, cost, price }: JointProductsProps) {
+  return (
     <section className="sheet flush" aria-label="Two products of one cut">
       <div className="cols pad-top-4 pad-right-4 pad-bottom-0 pad-left-4">
         <div className="page-head">

@@ -42,6 +42,19 @@ export function VariantTable({ input, plan, blank, wage }: Props) {
     })),
   ];
   if (rows.length < 2) return null;
+  return <VariantRows rows={rows} input={input} plan={plan} sizeName={sizeName} colourName={colourName} wage={wage} />;
+}
+
+type VariantRowsProps = {
+  readonly rows: { readonly key: string; readonly label: ReactNode; readonly variant: CalculateInput['variant'] }[];
+  readonly input: CalculateInput;
+  readonly plan: ItemPlan;
+  readonly sizeName: string;
+  readonly colourName: string;
+  readonly wage: number;
+};
+
+function VariantRows({ rows, input, plan, sizeName, colourName, wage }: VariantRowsProps) {
   return (
     <section className="sheet flush" aria-label="Sizes, colours, options">
       <table className="plain">

@@ -6,7 +6,7 @@ import { enqueueSnackbar } from 'notistack';
 import { lazy, Suspense, useState } from 'react';
 import { formatDay, formatDuration, formatInstant, formatMoney } from '../../core/units';
 import type { FrameView } from '../../views/frame';
-import type { OrderView } from '../../views/orders';
+import type { OrderView, OrderRow } from '../../views/orders';
 import { STAGE_NAMES, STATION_NAMES } from '../../wording/stations';
 import { callApi, wordsOf } from '../shared/api';
 import { Comb, CombLegend } from '../shared/Comb';
@@ -15,6 +15,8 @@ import { useSettings } from '../shared/settings';
 import { Slack } from '../shared/Slack';
 import { Why } from '../shared/Why';
 import { plural } from '../../wording/plural';
+import type { QuotedAgainstReal } from '../../core/orders';
+import type { UseMutationResult } from '@tanstack/react-query';
 
 const ChangeOrder = lazy(() => import('./ChangeOrder'));
 
@@ -60,29 +62,7 @@ function Order({ initial }: { initial: OrderView }) {
   const closed = row.stage === 'handed-over' || row.stage === 'cancelled';
   return (
     <>
-      <div className="page-head">
-        <div>
-          <h1 className="flat">
-            {row.title} <span className="tag">{STAGE_NAMES[row.stage]}</span>
-          </h1>
-          <p className="flat above-1 text-large">{describeOrder(view, settings)}</p>
-        </div>
-        <div className="actions">
-          {row.stage === 'ready' && (
-            <Button variant="contained" onClick={() => move.mutate('hand-over')} disabled={move.isPending}>
-              Mark as collected
-            </Button>
-          )}
-          {row.stage === 'handed-over' && <Button onClick={() => move.mutate('take-back')}>Not collected yet</Button>}
-          {row.stage === 'cancelled' && <Button onClick={() => move.mutate('reopen')}>Reopen</Button>}
-          {!closed && <Button onClick={() => setChanging(true)}>Change</Button>}
-          {!closed && (
-            <Button color="error" onClick={() => move.mutate('cancel')}>
-              Cancel order
-            </Button>
-          )}
-        </div>
-      </div>
+      <OrderHead row={row} view={view} move={move} closed={closed} setChanging={setChanging} />
       <div className="cols split-1-1">
         <div className="cols">
           <section className="sheet lifted">
@@ -99,120 +79,10 @@ function Order({ initial }: { initial: OrderView }) {
             {view.contact && <p className="soft flat above-2">{view.contact}</p>}
             {view.note && <p className="flat above-2 pre-wrap">{view.note}</p>}
           </section>
-          <section className="sheet flush">
-            <table className="plain">
-              <thead>
-                <tr>
-                  <th scope="col">item</th>
-                  <th className="right" scope="col">
-                    pieces
-                  </th>
-                  <th scope="col">parts</th>
-                  <th className="right" scope="col">
-                    cost each, quoted
-                  </th>
-                </tr>
-              </thead>
-              <tbody>
-                {view.lines.map((line) => (
-                  <tr key={line.id}>
-                    <td>
-                      <a href={`/items/${line.itemId}`}>{line.itemName}</a>
-                      <br />
-                      <span className="soft">
-                        {line.sizeName}, {line.colourName}
-                      </span>
-                    </td>
-                    <td className="num">{line.quantity}</td>
-                    <td>
-                      <Comb columns={line.comb} />
-                    </td>
-                    <td className="num">{formatMoney(line.eachWithRisk, settings)}</td>
-                  </tr>
-                ))}
-              </tbody>
-            </table>
-            <div className="pad-top-3 pad-right-4 pad-bottom-3 pad-left-4">
-              <CombLegend />
-            </div>
-          </section>
+          <OrderLines view={view} />
         </div>
         <div className="cols">
-          <section className="sheet flush" aria-label="Quoted and real">
-            <table className="plain">
-              <thead>
-                <tr>
-                  <th scope="col">quoted against real</th>
-                  <th className="right" scope="col">
-                    quoted
-                  </th>
-                  <th className="right" scope="col">
-                    so far
-                  </th>
-                </tr>
-              </thead>
-              <tbody>
-                {against.stations.map((entry) => (
-                  <tr key={entry.station}>
-                    <td>{entry.station === 'cut' ? 'Set up and cut' : STATION_NAMES[entry.station]}, your hands</td>
-                    <td className="num">
-                      <Why figure={entry.quoted}>{formatDuration(entry.quoted.value, settings)}</Why>
-                    </td>
-                    <td className="num">
-                      <Why figure={entry.real}>{formatDuration(entry.real.value, settings)}</Why>
-                    </td>
-                  </tr>
-                ))}
-                <tr className="total">
-                  <td>Your time</td>
-                  <td className="num">
-                    <Why figure={against.time.quoted} />
-                  </td>
-                  <td className="num">
-                    <Why figure={against.time.real} />
-                  </td>
-                </tr>
-                <tr>
-                  <td>Cash: materials, wear, machine</td>
-                  <td className="num">
-                    <Why figure={against.cash.quoted} />
-                  </td>
-                  <td className="num">
-                    <Why figure={against.cash.real} />
-                  </td>
-                </tr>
-                <tr className="total">
-                  <td>Cost with your time</td>
-                  <td className="num">
-                    <Why figure={against.cost.quoted} />
-                  </td>
-                  <td className="num">
-                    <Why figure={against.cost.real} />
-                  </td>
-                </tr>
-                <tr>
-                  <td>Fee</td>
-                  <td className="num">
-                    <Why figure={view.fee} />
-                  </td>
-                  <td className="num">
-                    <Why figure={view.fee} />
-                  </td>
-                </tr>
-                <tr className="total">
-                  <td>
-                    {closed || row.stage === 'ready' ? 'Yours' : 'Left so far'}, of {formatMoney(row.agreed, settings)}
-                  </td>
-                  <td className="num">
-                    <Why figure={view.profitQuoted} />
-                  </td>
-                  <td className={`num ${view.profit.value < 0 ? 'short' : ''}`}>
-                    <Why figure={view.profit} />
-                  </td>
-                </tr>
-              </tbody>
-            </table>
-          </section>
+          <QuotedAndReal against={against} view={view} closed={closed} row={row} />
           <section className="sheet">
             <h2 className="flat below-1">What happened</h2>
             <div tabIndex={0} role="region" aria-label="What happened" className="scrolls list-tall">
@@ -263,4 +133,176 @@ function describeOrder({ row, against, profit }: OrderView, settings: ReturnType
     default:
       return row.stage satisfies never;
   }
+}
+
+type QuotedAndRealProps = {
+  readonly against: QuotedAgainstReal;
+  readonly view: OrderView;
+  readonly closed: boolean;
+  readonly row: OrderRow;
+};
+
+function QuotedAndReal({ against, view, closed, row }: QuotedAndRealProps) {
+  const settings = useSettings();
+  return (
+    <section className="sheet flush" aria-label="Quoted and real">
+      <table className="plain">
+        <thead>
+          <tr>
+            <th scope="col">quoted against real</th>
+            <th className="right" scope="col">
+              quoted
+            </th>
+            <th className="right" scope="col">
+              so far
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {against.stations.map((entry) => (
+            <tr key={entry.station}>
+              <td>{entry.station === 'cut' ? 'Set up and cut' : STATION_NAMES[entry.station]}, your hands</td>
+              <td className="num">
+                <Why figure={entry.quoted}>{formatDuration(entry.quoted.value, settings)}</Why>
+              </td>
+              <td className="num">
+                <Why figure={entry.real}>{formatDuration(entry.real.value, settings)}</Why>
+              </td>
+            </tr>
+          ))}
+          <tr className="total">
+            <td>Your time</td>
+            <td className="num">
+              <Why figure={against.time.quoted} />
+            </td>
+            <td className="num">
+              <Why figure={against.time.real} />
+            </td>
+          </tr>
+          <tr>
+            <td>Cash: materials, wear, machine</td>
+            <td className="num">
+              <Why figure={against.cash.quoted} />
+            </td>
+            <td className="num">
+              <Why figure={against.cash.real} />
+            </td>
+          </tr>
+          <tr className="total">
+            <td>Cost with your time</td>
+            <td className="num">
+              <Why figure={against.cost.quoted} />
+            </td>
+            <td className="num">
+              <Why figure={against.cost.real} />
+            </td>
+          </tr>
+          <tr>
+            <td>Fee</td>
+            <td className="num">
+              <Why figure={view.fee} />
+            </td>
+            <td className="num">
+              <Why figure={view.fee} />
+            </td>
+          </tr>
+          <tr className="total">
+            <td>
+              {closed || row.stage === 'ready' ? 'Yours' : 'Left so far'}, of {formatMoney(row.agreed, settings)}
+            </td>
+            <td className="num">
+              <Why figure={view.profitQuoted} />
+            </td>
+            <td className={`num ${view.profit.value < 0 ? 'short' : ''}`}>
+              <Why figure={view.profit} />
+            </td>
+          </tr>
+        </tbody>
+      </table>
+    </section>
+  );
+}
+
+type OrderLinesProps = {
+  readonly view: OrderView;
+};
+
+function OrderLines({ view }: OrderLinesProps) {
+  const settings = useSettings();
+  return (
+    <section className="sheet flush">
+      <table className="plain">
+        <thead>
+          <tr>
+            <th scope="col">item</th>
+            <th className="right" scope="col">
+              pieces
+            </th>
+            <th scope="col">parts</th>
+            <th className="right" scope="col">
+              cost each, quoted
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {view.lines.map((line) => (
+            <tr key={line.id}>
+              <td>
+                <a href={`/items/${line.itemId}`}>{line.itemName}</a>
+                <br />
+                <span className="soft">
+                  {line.sizeName}, {line.colourName}
+                </span>
+              </td>
+              <td className="num">{line.quantity}</td>
+              <td>
+                <Comb columns={line.comb} />
+              </td>
+              <td className="num">{formatMoney(line.eachWithRisk, settings)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <div className="pad-top-3 pad-right-4 pad-bottom-3 pad-left-4">
+        <CombLegend />
+      </div>
+    </section>
+  );
+}
+
+type OrderHeadProps = {
+  readonly row: OrderRow;
+  readonly view: OrderView;
+  readonly move: UseMutationResult<OrderView, Error, string, unknown>;
+  readonly closed: boolean;
+  readonly setChanging: React.Dispatch<React.SetStateAction<boolean>>;
+};
+
+function OrderHead({ row, view, move, closed, setChanging }: OrderHeadProps) {
+  const settings = useSettings();
+  return (
+    <div className="page-head">
+      <div>
+        <h1 className="flat">
+          {row.title} <span className="tag">{STAGE_NAMES[row.stage]}</span>
+        </h1>
+        <p className="flat above-1 text-large">{describeOrder(view, settings)}</p>
+      </div>
+      <div className="actions">
+        {row.stage === 'ready' && (
+          <Button variant="contained" onClick={() => move.mutate('hand-over')} disabled={move.isPending}>
+            Mark as collected
+          </Button>
+        )}
+        {row.stage === 'handed-over' && <Button onClick={() => move.mutate('take-back')}>Not collected yet</Button>}
+        {row.stage === 'cancelled' && <Button onClick={() => move.mutate('reopen')}>Reopen</Button>}
+        {!closed && <Button onClick={() => setChanging(true)}>Change</Button>}
+        {!closed && (
+          <Button color="error" onClick={() => move.mutate('cancel')}>
+            Cancel order
+          </Button>
+        )}
+      </div>
+    </div>
+  );
 }

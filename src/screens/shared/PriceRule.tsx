@@ -4,6 +4,7 @@ import { scaleLinear } from 'd3-scale';
 import { useRef, useState, useEffect } from 'react';
 import { formatMoney, type Figure } from '../../core/units';
 import { useSettings } from './settings';
+import type { ScaleLinear } from 'd3-scale';
 
 export type RuleMark = {
   readonly label: string;
@@ -61,62 +62,7 @@ export function PriceRule({ price, floor, marks, onChange }: RuleProps) {
       }}
       onPointerMove={(event) => event.buttons === 1 && dragTo(event.clientX)}
     >
-      <svg height={HEIGHT} aria-hidden>
-        {floor !== null && (
-          <>
-            <rect x={0} y={AXIS - 9} width={Math.max(0, scale(floor))} height={9} fill={TONES.bad} opacity={0.2} />
-            <rect
-              x={scale(floor)}
-              y={AXIS - 9}
-              width={Math.max(0, width - scale(floor))}
-              height={9}
-              fill={TONES.good}
-              opacity={0.2}
-            />
-          </>
-        )}
-        <line x1={0} x2={width} y1={AXIS} y2={AXIS} stroke="currentColor" strokeWidth={1.5} />
-        {scale.ticks(Math.max(3, width / 90)).map((tick) => (
-          <g key={tick} transform={`translate(${scale(tick)} ${AXIS})`}>
-            <line y2={7} stroke="currentColor" />
-            <text y={21} textAnchor={tick === 0 ? 'start' : 'middle'} className="figures" style={{ fill: TONES.soft }}>
-              {formatMoney(tick, settings).replace(/[.,]00$/, '')}
-            </text>
-          </g>
-        ))}
-        {placeMarks(marks, scale, width).map(({ mark, x, row, flip }) => (
-          <g key={mark.label} transform={`translate(${x} 0)`}>
-            <line y1={row * ROW + 3} y2={AXIS} stroke={TONES[mark.tone]} strokeWidth={1.5} />
-            <text
-              x={flip ? -5 : 5}
-              y={row * ROW + 12}
-              textAnchor={flip ? 'end' : 'start'}
-              style={{ fill: TONES[mark.tone] }}
-            >
-              {mark.label} <tspan className="figures">{formatMoney(mark.figure.value, settings)}</tspan>
-            </text>
-          </g>
-        ))}
-        <g className="rule-thumb" transform={`translate(${at} 0)`}>
-          <line y1={AXIS - 20} y2={AXIS + 16} stroke="currentColor" strokeWidth={3} />
-          <path d={`M-9 ${AXIS + 26}L0 ${AXIS + 12}L9 ${AXIS + 26}z`} fill="currentColor" />
-          <rect
-            x={Math.max(-at, Math.min(width - at - 72, -36))}
-            y={AXIS + 26}
-            width={72}
-            height={25}
-            fill="currentColor"
-          />
-          <text
-            x={Math.max(-at, Math.min(width - at - 72, -36)) + 36}
-            y={AXIS + 43}
-            textAnchor="middle"
-            className="figures rule-price"
-          >
-            {formatMoney(price, settings)}
-          </text>
-        </g>
-      </svg>
+      <RuleDrawing floor={floor} scale={scale} width={width} marks={marks} at={at} price={price} />
       <div
         role="slider"
         tabIndex={0}
@@ -187,4 +133,75 @@ function countCrossings(a: Placed, b: Placed): number {
   const through = (line: Placed, text: Placed) =>
     line.row < text.row && line.x > text.from && line.x < text.to ? 1 : 0;
   return words + through(a, b) + through(b, a);
+}
+
+type RuleDrawingProps = {
+  readonly floor: number | null;
+  readonly scale: ScaleLinear<number, number, never>;
+  readonly width: number;
+  readonly marks: readonly RuleMark[];
+  readonly at: number;
+  readonly price: number;
+};
+
+function RuleDrawing({ floor, scale, width, marks, at, price }: RuleDrawingProps) {
+  const settings = useSettings();
+  return (
+    <svg height={HEIGHT} aria-hidden>
+      {floor !== null && (
+        <>
+          <rect x={0} y={AXIS - 9} width={Math.max(0, scale(floor))} height={9} fill={TONES.bad} opacity={0.2} />
+          <rect
+            x={scale(floor)}
+            y={AXIS - 9}
+            width={Math.max(0, width - scale(floor))}
+            height={9}
+            fill={TONES.good}
+            opacity={0.2}
+          />
+        </>
+      )}
+      <line x1={0} x2={width} y1={AXIS} y2={AXIS} stroke="currentColor" strokeWidth={1.5} />
+      {scale.ticks(Math.max(3, width / 90)).map((tick) => (
+        <g key={tick} transform={`translate(${scale(tick)} ${AXIS})`}>
+          <line y2={7} stroke="currentColor" />
+          <text y={21} textAnchor={tick === 0 ? 'start' : 'middle'} className="figures" style={{ fill: TONES.soft }}>
+            {formatMoney(tick, settings).replace(/[.,]00$/, '')}
+          </text>
+        </g>
+      ))}
+      {placeMarks(marks, scale, width).map(({ mark, x, row, flip }) => (
+        <g key={mark.label} transform={`translate(${x} 0)`}>
+          <line y1={row * ROW + 3} y2={AXIS} stroke={TONES[mark.tone]} strokeWidth={1.5} />
+          <text
+            x={flip ? -5 : 5}
+            y={row * ROW + 12}
+            textAnchor={flip ? 'end' : 'start'}
+            style={{ fill: TONES[mark.tone] }}
+          >
+            {mark.label} <tspan className="figures">{formatMoney(mark.figure.value, settings)}</tspan>
+          </text>
+        </g>
+      ))}
+      <g className="rule-thumb" transform={`translate(${at} 0)`}>
+        <line y1={AXIS - 20} y2={AXIS + 16} stroke="currentColor" strokeWidth={3} />
+        <path d={`M-9 ${AXIS + 26}L0 ${AXIS + 12}L9 ${AXIS + 26}z`} fill="currentColor" />
+        <rect
+          x={Math.max(-at, Math.min(width - at - 72, -36))}
+          y={AXIS + 26}
+          width={72}
+          height={25}
+          fill="currentColor"
+        />
+        <text
+          x={Math.max(-at, Math.min(width - at - 72, -36)) + 36}
+          y={AXIS + 43}
+          textAnchor="middle"
+          className="figures rule-price"
+        >
+          {formatMoney(price, settings)}
+        </text>
+      </g>
+    </svg>
+  );
 }

@@ -26,7 +26,6 @@ type Props = {
 };
 
 export function QuoteDrawing({ shelf, wish, onChange }: Props) {
-  const settings = useSettings();
   const chooser = useRef<HTMLInputElement>(null);
   const [busy, setBusy] = useState(false);
   const [refusal, setRefusal] = useState<string | null>(null);
@@ -86,69 +85,79 @@ export function QuoteDrawing({ shelf, wish, onChange }: Props) {
           <span className="soft">or drop an SVG or DXF here: it is measured and saved under Artwork</span>
         </div>
       ) : (
-        <div className="fields top quote-layer">
-          <span className="thumb pad-1 border-box picture-strip">
-            <Picture picture={wish.artwork.picture} label={wish.artwork.name} />
-          </span>
-          <NumberInput
-            shown
-            label="Width"
-            unit="mm"
-            value={wish.widthMm}
-            least={3}
-            onChange={(widthMm) => onChange({ ...wish, widthMm })}
-          />
-          <TextField
-            select
-            label="Blank"
-            value={wish.blank.id}
-            onChange={(event) =>
-              onChange({
-                ...wish,
-                blank: shelf.blanks.find((blank) => blank.id === Number(event.target.value)) ?? wish.blank,
-              })
-            }
-          >
-            {shelf.blanks.map((blank) => (
-              <MenuItem key={blank.id} value={blank.id}>
-                {blank.name}
-              </MenuItem>
-            ))}
-          </TextField>
-          {wish.vinylIds.map((id, at) => (
-            <TextField
-              key={at}
-              select
-              label={`Vinyl for ${wish.artwork.layerNames[at] ?? `layer ${at + 1}`}`}
-              value={id}
-              onChange={(event) =>
-                onChange({
-                  ...wish,
-                  vinylIds: wish.vinylIds.map((own, index) => (index === at ? Number(event.target.value) : own)),
-                })
-              }
-            >
-              {shelf.vinyls.map((vinyl) => (
-                <MenuItem key={vinyl.id} value={vinyl.id}>
-                  <i className="swatch" style={{ background: vinyl.colourHex }} />
-                  {vinyl.name}
-                </MenuItem>
-              ))}
-            </TextField>
-          ))}
-          <span className="soft whole-row">
-            {wish.artwork.name}, {formatLength(wish.widthMm, settings)} ×{' '}
-            {formatLength(
-              (wish.widthMm * wish.artwork.measurement.heightMm) / wish.artwork.measurement.widthMm,
-              settings,
-            )}
-            . Saved with the quote, it becomes an item.{' '}
-            <Button size="small" variant="text" onClick={() => onChange(null)}>
-              An item instead
-            </Button>
-          </span>
-        </div>
+        <DrawingFields wish={wish} onChange={onChange} shelf={shelf} />
       )}
+    </div>
+  );
+}
+
+type DrawingFieldsProps = {
+  readonly wish: DrawingWish;
+  readonly onChange: (wish: DrawingWish | null) => void;
+  readonly shelf: ShelfView;
+};
+
+function DrawingFields({ wish, onChange, shelf }: DrawingFieldsProps) {
+  const settings = useSettings();
+  return (
+    <div className="fields top quote-layer">
+      <span className="thumb pad-1 border-box picture-strip">
+        <Picture picture={wish.artwork.picture} label={wish.artwork.name} />
+      </span>
+      <NumberInput
+        shown
+        label="Width"
+        unit="mm"
+        value={wish.widthMm}
+        least={3}
+        onChange={(widthMm) => onChange({ ...wish, widthMm })}
+      />
+      <TextField
+        select
+        label="Blank"
+        value={wish.blank.id}
+        onChange={(event) =>
+          onChange({
+            ...wish,
+            blank: shelf.blanks.find((blank) => blank.id === Number(event.target.value)) ?? wish.blank,
+          })
+        }
+      >
+        {shelf.blanks.map((blank) => (
+          <MenuItem key={blank.id} value={blank.id}>
+            {blank.name}
+          </MenuItem>
+        ))}
+      </TextField>
+      {wish.vinylIds.map((id, at) => (
+        <TextField
+          key={at}
+          select
+          label={`Vinyl for ${wish.artwork.layerNames[at] ?? `layer ${at + 1}`}`}
+          value={id}
+          onChange={(event) =>
+            onChange({
+              ...wish,
+              vinylIds: wish.vinylIds.map((own, index) => (index === at ? Number(event.target.value) : own)),
+            })
+          }
+        >
+          {shelf.vinyls.map((vinyl) => (
+            <MenuItem key={vinyl.id} value={vinyl.id}>
+              <i className="swatch" style={{ background: vinyl.colourHex }} />
+              {vinyl.name}
+            </MenuItem>
+          ))}
+        </TextField>
+      ))}
+      <span className="soft whole-row">
+        {wish.artwork.name}, {formatLength(wish.widthMm, settings)} ×{' '}
+        {formatLength((wish.widthMm * wish.artwork.measurement.heightMm) / wish.artwork.measurement.widthMm, settings)}.
+        Saved with the quote, it becomes an item.{' '}
+        <Button size="small" variant="text" onClick={() => onChange(null)}>
+          An item instead
+        </Button>
+      </span>
     </div>
   );
 }

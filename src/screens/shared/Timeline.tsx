@@ -4,6 +4,7 @@ import { scaleLinear } from 'd3-scale';
 import { TRACKS, type TimelineBlock, type Track } from '../../core/scheduling';
 import { formatTimeOfDay } from '../../core/units';
 import { useSettings } from './settings';
+import type { ScaleLinear } from 'd3-scale';
 
 const TRACK_NAMES: Readonly<Record<Track, string>> = { cutter: 'Cutter', hands: 'Hands', press: 'Press' };
 const LEFT = 74,
@@ -56,40 +57,7 @@ export function Timeline({
         </g>
       ))}
       {TRACKS.map((track, row) => (
-        <g key={track}>
-          <text x={4} y={TOP + row * ROW + 21} className="strong">
-            {TRACK_NAMES[track]}
-          </text>
-          {shown
-            .filter((block) => block.track === track)
-            .map((block) => {
-              const x = scale(block.startMs),
-                width = Math.max(2, scale(block.endMs) - x - 1),
-                y = TOP + row * ROW + 4;
-              const room = Math.floor((width - 8) / 6.6);
-              const text = `${block.station === 'check' ? 'check ' : block.station === 'weed' ? 'weed ' : ''}${block.label}`;
-              return (
-                <g key={block.key}>
-                  <title>{`${text}, ${formatTimeOfDay(block.startMs, settings)} to ${formatTimeOfDay(block.endMs, settings)}${block.planned ? ', planned' : ''}`}</title>
-                  <rect
-                    x={x}
-                    y={y}
-                    width={width}
-                    height={ROW - 10}
-                    fill={`var(--tint-${block.station})`}
-                    fillOpacity={block.planned ? 0.1 : 0.85}
-                    stroke={`var(--tint-${block.station})`}
-                    strokeDasharray={block.planned ? '3 3' : undefined}
-                  />
-                  {room >= 4 && (
-                    <text x={x + 5} y={y + 17} className={block.planned ? '' : 'on-block'}>
-                      {text.length > room ? `${text.slice(0, room - 1)}…` : text}
-                    </text>
-                  )}
-                </g>
-              );
-            })}
-        </g>
+        <TrackRow key={track} track={track} row={row} shown={shown} scale={scale} />
       ))}
       {nowMs >= startMs && nowMs <= endMs && (
         <g>
@@ -113,5 +81,52 @@ export function Timeline({
         </g>
       )}
     </svg>
+  );
+}
+
+type TrackRowProps = {
+  readonly track: Track;
+  readonly row: number;
+  readonly shown: TimelineBlock[];
+  readonly scale: ScaleLinear<number, number, never>;
+};
+
+function TrackRow({ track, row, shown, scale }: TrackRowProps) {
+  const settings = useSettings();
+  return (
+    <g>
+      <text x={4} y={TOP + row * ROW + 21} className="strong">
+        {TRACK_NAMES[track]}
+      </text>
+      {shown
+        .filter((block) => block.track === track)
+        .map((block) => {
+          const x = scale(block.startMs),
+            width = Math.max(2, scale(block.endMs) - x - 1),
+            y = TOP + row * ROW + 4;
+          const room = Math.floor((width - 8) / 6.6);
+          const text = `${block.station === 'check' ? 'check ' : block.station === 'weed' ? 'weed ' : ''}${block.label}`;
+          return (
+            <g key={block.key}>
+              <title>{`${text}, ${formatTimeOfDay(block.startMs, settings)} to ${formatTimeOfDay(block.endMs, settings)}${block.planned ? ', planned' : ''}`}</title>
+              <rect
+                x={x}
+                y={y}
+                width={width}
+                height={ROW - 10}
+                fill={`var(--tint-${block.station})`}
+                fillOpacity={block.planned ? 0.1 : 0.85}
+                stroke={`var(--tint-${block.station})`}
+                strokeDasharray={block.planned ? '3 3' : undefined}
+              />
+              {room >= 4 && (
+                <text x={x + 5} y={y + 17} className={block.planned ? '' : 'on-block'}>
+                  {text.length > room ? `${text.slice(0, room - 1)}…` : text}
+                </text>
+              )}
+            </g>
+          );
+        })}
+    </g>
   );
 }

@@ -11,6 +11,7 @@ import { Choice, LengthField, TextLine } from '../shared/form';
 import { useSettings } from '../shared/settings';
 import { Why } from '../shared/Why';
 import type { BlankValues } from './blank-values';
+import type { UseFieldArrayReturn } from 'react-hook-form';
 
 type Props = { readonly form: UseFormReturn<BlankValues> };
 const options = (names: readonly string[]) => names.map((name) => ({ value: name, label: name }));
@@ -123,31 +124,7 @@ function OneArea({ form, index, onRemove }: Props & { index: number; onRemove: (
             )}
           </p>
         )}
-        <div className="actions middle">
-          <Button
-            size="small"
-            onClick={() => obstacles.append({ kind: 'seam', xMm: 0, yMm: 0, widthMm: 20, heightMm: 100 })}
-          >
-            Add what is in the way
-          </Button>
-          <FormControlLabel
-            control={
-              <Checkbox
-                size="small"
-                checked={area.curve !== null}
-                onChange={(_, on) =>
-                  form.setValue(`areas.${index}.curve`, on ? { topMm: 80, bottomMm: 80, handleGapMm: 0 } : null, {
-                    shouldDirty: true,
-                  })
-                }
-              />
-            }
-            label="round wall"
-          />
-          <Button size="small" variant="text" onClick={onRemove} aria-label={`Remove the area ${area.name}`}>
-            Remove this area
-          </Button>
-        </div>
+        <AreaActions obstacles={obstacles} area={area} form={form} index={index} onRemove={onRemove} />
       </div>
       {whole(area.widthMm) && whole(area.heightMm) && <AreaDrawing area={area} />}
     </div>
@@ -206,5 +183,43 @@ function AreaDrawing({
           `; mind the ${[...new Set(obstacles.map((obstacle) => obstacle.kind))].join(' and the ')}`}
       </figcaption>
     </figure>
+  );
+}
+
+type AreaActionsProps = {
+  readonly obstacles: UseFieldArrayReturn<BlankValues, `areas.${number}.obstacles`, 'id'>;
+  readonly area: PrintArea;
+  readonly form: UseFormReturn<BlankValues>;
+  readonly index: number;
+  readonly onRemove: () => void;
+};
+
+function AreaActions({ obstacles, area, form, index, onRemove }: AreaActionsProps) {
+  return (
+    <div className="actions middle">
+      <Button
+        size="small"
+        onClick={() => obstacles.append({ kind: 'seam', xMm: 0, yMm: 0, widthMm: 20, heightMm: 100 })}
+      >
+        Add what is in the way
+      </Button>
+      <FormControlLabel
+        control={
+          <Checkbox
+            size="small"
+            checked={area.curve !== null}
+            onChange={(_, on) =>
+              form.setValue(`areas.${index}.curve`, on ? { topMm: 80, bottomMm: 80, handleGapMm: 0 } : null, {
+                shouldDirty: true,
+              })
+            }
+          />
+        }
+        label="round wall"
+      />
+      <Button size="small" variant="text" onClick={onRemove} aria-label={`Remove the area ${area.name}`}>
+        Remove this area
+      </Button>
+    </div>
   );
 }

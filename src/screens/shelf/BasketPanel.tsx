@@ -8,6 +8,7 @@ import { useSettings } from '../shared/settings';
 import { Why } from '../shared/Why';
 import { formatAmount } from './measures';
 import { plural } from '../../wording/plural';
+import type { BasketOrder } from '../../core/buying';
 
 export function BasketPanel({
   basket,
@@ -43,39 +44,7 @@ export function BasketPanel({
         All of it is here after {plural(basket.days, 'day')}.
       </p>
       {basket.orders.map((order) => (
-        <div key={order.supplier.id} className="below-4">
-          <strong>{order.supplier.name}</strong>{' '}
-          <span className="soft">
-            {formatMoney(order.goods, settings)},{' '}
-            {order.shipping === 0 ? 'shipped free' : `shipping ${formatMoney(order.shipping, settings)}`}
-          </span>
-          <ul className="checks">
-            {order.lines.map((line) => (
-              <li key={line.offer.id}>
-                <div>
-                  <span>
-                    {line.packs} × {line.offer.name}
-                  </span>
-                  <span className="soft block">
-                    {line.covers.length === 0
-                      ? 'to fill the order up'
-                      : [...groupBy(line.covers, ({ need }) => need.label)]
-                          .map(
-                            ([label, own]) =>
-                              `${formatAmount(
-                                own.reduce((sum, { amount }) => sum + amount, 0),
-                                thingOf.get(own[0]!.need.accepts[0]!)?.unit ?? 'count',
-                                settings,
-                              )} of ${label}`,
-                          )
-                          .join('; ')}
-                  </span>
-                </div>
-                <span className="figures">{formatMoney(line.goods, settings)}</span>
-              </li>
-            ))}
-          </ul>
-        </div>
+        <SupplierOrder key={order.supplier.id} order={order} thingOf={thingOf} />
       ))}
       {basket.leftovers.length > 0 && (
         <p className="soft flat below-3">
@@ -103,5 +72,49 @@ export function BasketPanel({
         <p className="soft flat">No single supplier has all of it in time.</p>
       )}
     </section>
+  );
+}
+
+type SupplierOrderProps = {
+  readonly order: BasketOrder;
+  readonly thingOf: Map<string, ThingView>;
+};
+
+function SupplierOrder({ order, thingOf }: SupplierOrderProps) {
+  const settings = useSettings();
+  return (
+    <div className="below-4">
+      <strong>{order.supplier.name}</strong>{' '}
+      <span className="soft">
+        {formatMoney(order.goods, settings)},{' '}
+        {order.shipping === 0 ? 'shipped free' : `shipping ${formatMoney(order.shipping, settings)}`}
+      </span>
+      <ul className="checks">
+        {order.lines.map((line) => (
+          <li key={line.offer.id}>
+            <div>
+              <span>
+                {line.packs} × {line.offer.name}
+              </span>
+              <span className="soft block">
+                {line.covers.length === 0
+                  ? 'to fill the order up'
+                  : [...groupBy(line.covers, ({ need }) => need.label)]
+                      .map(
+                        ([label, own]) =>
+                          `${formatAmount(
+                            own.reduce((sum, { amount }) => sum + amount, 0),
+                            thingOf.get(own[0]!.need.accepts[0]!)?.unit ?? 'count',
+                            settings,
+                          )} of ${label}`,
+                      )
+                      .join('; ')}
+              </span>
+            </div>
+            <span className="figures">{formatMoney(line.goods, settings)}</span>
+          </li>
+        ))}
+      </ul>
+    </div>
   );
 }

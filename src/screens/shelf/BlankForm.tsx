@@ -13,6 +13,7 @@ import { Choice, FormActions, MoneyField, TextLine, useSave } from '../shared/fo
 import { AreaFields } from './AreaFields';
 import { UNCHOSEN } from '../../theme/tokens';
 import type { BlankValues } from './blank-values';
+import type { UseFieldArrayReturn, UseFormReturn } from 'react-hook-form';
 
 const START: BlankValues = {
   name: '',
@@ -62,82 +63,7 @@ export default function BlankForm({
     <Dialog open onClose={onClose} fullWidth maxWidth="md" aria-labelledby="blank-title">
       <DialogTitle id="blank-title">{blank ? `Change ${blank.name}` : 'Add a blank'}</DialogTitle>
       <form noValidate onSubmit={save.submit}>
-        <DialogContent className="cols">
-          <div className="fields pad-top-2">
-            <TextLine form={form} name="name" label="Name" autoFocus />
-            <TextLine form={form} name="supplier" label="Supplier" />
-            <Choice
-              form={form}
-              name="fabric"
-              label="Surface"
-              options={FABRIC_NAMES.map((name) => ({
-                value: name,
-                label: `${FABRICS[name].label}${FABRICS[name].ceilingC ? `, to ${FABRICS[name].ceilingC} °C` : ''}`,
-              }))}
-            />
-            <Choice
-              form={form}
-              name="heating"
-              label="Pressed on"
-              options={HEATINGS.map((name) => ({ value: name, label: HEATING_LABELS[name] }))}
-            />
-          </div>
-          <div className="cols split-1-1">
-            <fieldset className="cols bare pad-0 flat">
-              <legend className="soft below-3">Sizes</legend>
-              {sizes.fields.map((field, index) => (
-                <div key={field.id} style={row}>
-                  <TextLine form={form} name={`sizes.${index}.name`} label={`Size ${index + 1}`} />
-                  <MoneyField form={form} name={`sizes.${index}.price`} label="Price" />
-                  <Button
-                    onClick={() => sizes.remove(index)}
-                    disabled={sizes.fields.length === 1}
-                    aria-label={`Remove size ${index + 1}`}
-                  >
-                    ×
-                  </Button>
-                </div>
-              ))}
-              <div>
-                <Button
-                  size="small"
-                  onClick={() => sizes.append({ name: '', price: form.getValues('sizes').at(-1)?.price ?? 0 })}
-                >
-                  Add a size
-                </Button>
-              </div>
-            </fieldset>
-            <fieldset className="cols bare pad-0 flat">
-              <legend className="soft below-3">Colours</legend>
-              {colours.fields.map((field, index) => (
-                <div key={field.id} style={row}>
-                  <TextLine form={form} name={`colours.${index}.name`} label={`Colour ${index + 1}`} />
-                  <TextLine form={form} name={`colours.${index}.hex`} label="Swatch" type="color" />
-                  <Button
-                    onClick={() => colours.remove(index)}
-                    disabled={colours.fields.length === 1}
-                    aria-label={`Remove colour ${index + 1}`}
-                  >
-                    ×
-                  </Button>
-                </div>
-              ))}
-              <div>
-                <Button size="small" onClick={() => colours.append({ name: '', hex: UNCHOSEN.grey })}>
-                  Add a colour
-                </Button>
-              </div>
-            </fieldset>
-          </div>
-          <AreaFields form={form} />
-          {blank && (
-            <p className="soft flat">
-              <a href={`/shelf/offers?q=${encodeURIComponent(blank.name)}`}>
-                What suppliers ask for each size and colour
-              </a>
-            </p>
-          )}
-        </DialogContent>
+        <BlankFields form={form} sizes={sizes} row={row} colours={colours} blank={blank} />
         <FormActions
           save={save}
           label={blank ? 'Save the blank' : 'Add to the shelf'}
@@ -152,5 +78,97 @@ export default function BlankForm({
         />
       </form>
     </Dialog>
+  );
+}
+
+type BlankFieldsProps = {
+  readonly form: UseFormReturn<BlankValues>;
+  readonly sizes: UseFieldArrayReturn<BlankValues, 'sizes', 'id'>;
+  readonly row: {
+    readonly display: 'grid';
+    readonly gap: 10;
+    readonly gridTemplateColumns: 'minmax(0,1fr) minmax(0,1fr) auto';
+    readonly alignItems: 'start';
+  };
+  readonly colours: UseFieldArrayReturn<BlankValues, 'colours', 'id'>;
+  readonly blank: BlankView | null;
+};
+
+function BlankFields({ form, sizes, row, colours, blank }: BlankFieldsProps) {
+  return (
+    <DialogContent className="cols">
+      <div className="fields pad-top-2">
+        <TextLine form={form} name="name" label="Name" autoFocus />
+        <TextLine form={form} name="supplier" label="Supplier" />
+        <Choice
+          form={form}
+          name="fabric"
+          label="Surface"
+          options={FABRIC_NAMES.map((name) => ({
+            value: name,
+            label: `${FABRICS[name].label}${FABRICS[name].ceilingC ? `, to ${FABRICS[name].ceilingC} °C` : ''}`,
+          }))}
+        />
+        <Choice
+          form={form}
+          name="heating"
+          label="Pressed on"
+          options={HEATINGS.map((name) => ({ value: name, label: HEATING_LABELS[name] }))}
+        />
+      </div>
+      <div className="cols split-1-1">
+        <fieldset className="cols bare pad-0 flat">
+          <legend className="soft below-3">Sizes</legend>
+          {sizes.fields.map((field, index) => (
+            <div key={field.id} style={row}>
+              <TextLine form={form} name={`sizes.${index}.name`} label={`Size ${index + 1}`} />
+              <MoneyField form={form} name={`sizes.${index}.price`} label="Price" />
+              <Button
+                onClick={() => sizes.remove(index)}
+                disabled={sizes.fields.length === 1}
+                aria-label={`Remove size ${index + 1}`}
+              >
+                ×
+              </Button>
+            </div>
+          ))}
+          <div>
+            <Button
+              size="small"
+              onClick={() => sizes.append({ name: '', price: form.getValues('sizes').at(-1)?.price ?? 0 })}
+            >
+              Add a size
+            </Button>
+          </div>
+        </fieldset>
+        <fieldset className="cols bare pad-0 flat">
+          <legend className="soft below-3">Colours</legend>
+          {colours.fields.map((field, index) => (
+            <div key={field.id} style={row}>
+              <TextLine form={form} name={`colours.${index}.name`} label={`Colour ${index + 1}`} />
+              <TextLine form={form} name={`colours.${index}.hex`} label="Swatch" type="color" />
+              <Button
+                onClick={() => colours.remove(index)}
+                disabled={colours.fields.length === 1}
+                aria-label={`Remove colour ${index + 1}`}
+              >
+                ×
+              </Button>
+            </div>
+          ))}
+          <div>
+            <Button size="small" onClick={() => colours.append({ name: '', hex: UNCHOSEN.grey })}>
+              Add a colour
+            </Button>
+          </div>
+        </fieldset>
+      </div>
+      <AreaFields form={form} />
+      {blank && (
+        <p className="soft flat">
+          <a href={`/shelf/offers?q=${encodeURIComponent(blank.name)}`}>What suppliers ask for each size and colour</a>
+        </p>
+      )}
+    </DialogContent>
   );
 }

@@ -25,6 +25,8 @@ import { PurchaseList } from './PurchaseList';
 import { ShelfTabs } from './ShelfTabs';
 import { NumberText } from './SmallFields';
 import { plural } from '../../wording/plural';
+import type { Asking } from '../shared/use-latest';
+import type { Basket } from '../../core/buying';
 
 export function BuyScreen({ frame, view }: { frame: FrameView; view: PurchasesView }) {
   return (
@@ -38,7 +40,6 @@ type Extra = { readonly thing: ThingView; readonly amount: number };
 const MM2_PER_M2 = 1_000_000;
 
 function Buy({ initial }: { initial: PurchasesView }) {
-  const settings = useSettings();
   const client = useQueryClient();
   const {
     data: { purchases },
@@ -110,26 +111,7 @@ function Buy({ initial }: { initial: PurchasesView }) {
   const best = basket && basket.orders.length > 0 ? basket : null;
   return (
     <>
-      <div className="page-head">
-        <div>
-          <h1 aria-live="polite" className="flat">
-            {!view
-              ? 'What to buy'
-              : best
-                ? `Buy for ${formatMoney(Math.round(best.total.value), settings)} ${best.orders.length === 1 ? `from ${best.orders[0]!.supplier.name}` : `from ${best.orders.length} suppliers`}${uncovered > 0 ? `; ${plural(uncovered, 'need')} nobody covers` : ''}`
-                : view.needs.length === 0
-                  ? 'Nothing has to be bought'
-                  : 'No basket covers it'}
-          </h1>
-        </div>
-        <div className="actions">
-          {best && (
-            <Button variant="contained" disabled={placing || asking.busy} onClick={() => void place()}>
-              Order it
-            </Button>
-          )}
-        </div>
-      </div>
+      <BuyHead view={view} best={best} uncovered={uncovered} placing={placing} asking={asking} place={place} />
       <ShelfTabs current="/shelf/buy" />
       <Working doing="Working out the basket" asking={asking} />
       {(failure ?? view?.problem) && (
@@ -138,93 +120,17 @@ function Buy({ initial }: { initial: PurchasesView }) {
         </div>
       )}
       <div className="cols split-2-3">
-        <section className="sheet" aria-label="Needed">
-          <h2 className="flat below-1">Needed</h2>
-          <FormControlLabel
-            control={
-              <Checkbox
-                size="small"
-                checked={wish.withOrders}
-                onChange={(_, withOrders) => setWish({ ...wish, withOrders })}
-              />
-            }
-            label="for open orders"
-          />
-          <FormControlLabel
-            control={
-              <Checkbox
-                size="small"
-                checked={wish.withMinimums}
-                onChange={(_, withMinimums) => setWish({ ...wish, withMinimums })}
-              />
-            }
-            label="below minimums"
-          />
-          <TextField
-            select
-            size="small"
-            fullWidth
-            label="Vinyl"
-            value={wish.alike}
-            onChange={(event) => setWish({ ...wish, alike: event.target.value as Grade | '' })}
-            slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
-            sx={{ my: 1 }}
-          >
-            <MenuItem value="">just the one that is named</MenuItem>
-            <MenuItem value="sell">any of its kind and colour, good enough to sell</MenuItem>
-            <MenuItem value="own use">any of its kind and colour, good enough for own use</MenuItem>
-          </TextField>
-          <ul className="checks">
-            {(view?.needs ?? []).map((need) => (
-              <li key={need.id}>
-                <div>
-                  <strong>{need.label}</strong>
-                  <span className="soft">
-                    {need.because}
-                    {need.withinDays !== null && `: here within ${plural(need.withinDays, 'day')}`}
-                  </span>
-                  {need.problem && <span className="refused">{need.problem}</span>}
-                </div>
-                <span className="figures">
-                  {formatAmount(need.amount, need.unit, settings)}
-                  {need.because === 'added by hand' && (
-                    <Button
-                      size="small"
-                      variant="text"
-                      aria-label={`Remove ${need.label}`}
-                      onClick={() => setExtra(extra.filter((entry) => `hand ${entry.thing.key}` !== need.id))}
-                    >
-                      Remove
-                    </Button>
-                  )}
-                </span>
-              </li>
-            ))}
-          </ul>
-          {view?.needs.length === 0 && (
-            <p className="soft flat above-1 below-4">What lies there and is under way covers all of it.</p>
-          )}
-          <div className="fields above-4 top split-2-1-end">
-            <Autocomplete
-              size="small"
-              options={view?.things ?? []}
-              value={adding.thing}
-              getOptionLabel={(thing) => thing.name}
-              isOptionEqualToValue={(a, b) => a.key === b.key}
-              onChange={(_, thing) => setAdding({ ...adding, thing })}
-              renderInput={(props) => <TextField {...props} label="Also needed" />}
-            />
-            <NumberText
-              label="How much"
-              unit={adding.thing?.unit === 'count' ? 'pieces' : 'm²'}
-              value={adding.amount}
-              onChange={(next) => setAdding({ ...adding, amount: next })}
-            />
-            <Button disabled={!adding.thing || amount === null || amount <= 0} onClick={addNeed}>
-              Add
-            </Button>
-          </div>
-        </section>
+        <NeedTable
+          wish={wish}
+          setWish={setWish}
+          view={view}
+          setExtra={setExtra}
+          extra={extra}
+          adding={adding}
+          setAdding={setAdding}
+          amount={amount}
+          addNeed={addNeed}
+        />
         <div className="cols">
           {best && (
             <BasketPanel basket={best} plain={view!.plain} things={view!.things} onProve={() => setProving(wished)} />
@@ -233,5 +139,147 @@ function Buy({ initial }: { initial: PurchasesView }) {
         </div>
       </div>
     </>
+  );
+}
+
+type NeedTableProps = {
+  readonly wish: { withOrders: boolean; withMinimums: boolean; alike: Grade | '' };
+  readonly setWish: React.Dispatch<
+    React.SetStateAction<{ withOrders: boolean; withMinimums: boolean; alike: Grade | '' }>
+  >;
+  readonly view: BasketView | null;
+  readonly setExtra: React.Dispatch<React.SetStateAction<readonly Extra[]>>;
+  readonly extra: readonly Extra[];
+  readonly adding: { thing: ThingView | null; amount: string };
+  readonly setAdding: React.Dispatch<React.SetStateAction<{ thing: ThingView | null; amount: string }>>;
+  readonly amount: number | null;
+  readonly addNeed: () => void;
+};
+
+function NeedTable({ wish, setWish, view, setExtra, extra, adding, setAdding, amount, addNeed }: NeedTableProps) {
+  const settings = useSettings();
+  return (
+    <section className="sheet" aria-label="Needed">
+      <h2 className="flat below-1">Needed</h2>
+      <FormControlLabel
+        control={
+          <Checkbox
+            size="small"
+            checked={wish.withOrders}
+            onChange={(_, withOrders) => setWish({ ...wish, withOrders })}
+          />
+        }
+        label="for open orders"
+      />
+      <FormControlLabel
+        control={
+          <Checkbox
+            size="small"
+            checked={wish.withMinimums}
+            onChange={(_, withMinimums) => setWish({ ...wish, withMinimums })}
+          />
+        }
+        label="below minimums"
+      />
+      <TextField
+        select
+        size="small"
+        fullWidth
+        label="Vinyl"
+        value={wish.alike}
+        onChange={(event) => setWish({ ...wish, alike: event.target.value as Grade | '' })}
+        slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
+        sx={{ my: 1 }}
+      >
+        <MenuItem value="">just the one that is named</MenuItem>
+        <MenuItem value="sell">any of its kind and colour, good enough to sell</MenuItem>
+        <MenuItem value="own use">any of its kind and colour, good enough for own use</MenuItem>
+      </TextField>
+      <ul className="checks">
+        {(view?.needs ?? []).map((need) => (
+          <li key={need.id}>
+            <div>
+              <strong>{need.label}</strong>
+              <span className="soft">
+                {need.because}
+                {need.withinDays !== null && `: here within ${plural(need.withinDays, 'day')}`}
+              </span>
+              {need.problem && <span className="refused">{need.problem}</span>}
+            </div>
+            <span className="figures">
+              {formatAmount(need.amount, need.unit, settings)}
+              {need.because === 'added by hand' && (
+                <Button
+                  size="small"
+                  variant="text"
+                  aria-label={`Remove ${need.label}`}
+                  onClick={() => setExtra(extra.filter((entry) => `hand ${entry.thing.key}` !== need.id))}
+                >
+                  Remove
+                </Button>
+              )}
+            </span>
+          </li>
+        ))}
+      </ul>
+      {view?.needs.length === 0 && (
+        <p className="soft flat above-1 below-4">What lies there and is under way covers all of it.</p>
+      )}
+      <div className="fields above-4 top split-2-1-end">
+        <Autocomplete
+          size="small"
+          options={view?.things ?? []}
+          value={adding.thing}
+          getOptionLabel={(thing) => thing.name}
+          isOptionEqualToValue={(a, b) => a.key === b.key}
+          onChange={(_, thing) => setAdding({ ...adding, thing })}
+          renderInput={(props) => <TextField {...props} label="Also needed" />}
+        />
+        <NumberText
+          label="How much"
+          unit={adding.thing?.unit === 'count' ? 'pieces' : 'm²'}
+          value={adding.amount}
+          onChange={(next) => setAdding({ ...adding, amount: next })}
+        />
+        <Button disabled={!adding.thing || amount === null || amount <= 0} onClick={addNeed}>
+          Add
+        </Button>
+      </div>
+    </section>
+  );
+}
+
+type BuyHeadProps = {
+  readonly view: BasketView | null;
+  readonly best: Basket | null;
+  readonly uncovered: number;
+  readonly placing: boolean;
+  readonly asking: Asking;
+  readonly place: () => Promise<void>;
+};
+
+function BuyHead({ view, best, uncovered, placing, asking, place }: BuyHeadProps) {
+  const settings = useSettings();
+  return (
+    <div className="page-head">
+      <div>
+        <h1 aria-live="polite" className="flat">
+          {!view
+            ? 'What to buy'
+            : best
+              ? `Buy for ${formatMoney(Math.round(best.total.value), settings)} ${best.orders.length === 1 ? `from ${best.orders[0]!.supplier.name}` : `from ${best.orders.length} suppliers`}${uncovered > 0 ? `; ${plural(uncovered, 'need')} nobody covers` : ''}`
+              : view.needs.length === 0
+                ? 'Nothing has to be bought'
+                : 'No basket covers it'}
+        </h1>
+      </div>
+      <div className="actions">
+        {best && (
+          <Button variant="contained" disabled={placing || asking.busy} onClick={() => void place()}>
+            Order it
+          </Button>
+        )}
+      </div>
+    </div>
   );
 }

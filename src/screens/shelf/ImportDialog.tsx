@@ -13,11 +13,10 @@ import TextField from '@mui/material/TextField';
 import { enqueueSnackbar } from 'notistack';
 import { useRef, useState } from 'react';
 import { LIST_COLUMNS, type ColumnMatch, type ListColumn } from '../../core/buying';
-import { formatMoney } from '../../core/units';
-import type { ListChange, ListPreview, SupplierView } from '../../views/offers';
+import type { ListPreview, SupplierView } from '../../views/offers';
 import { COLUMN_WORDS, describeLineProblem } from '../../wording/price-lists';
 import { callApi, fetchFile, wordsOf } from '../shared/api';
-import { useSettings } from '../shared/settings';
+import { LINES_SHOWN, Changes } from './ListChanges';
 
 type Facts = {
   readonly match: ColumnMatch | null;
@@ -26,7 +25,6 @@ type Facts = {
   readonly dropMissing: boolean;
 };
 const START: Facts = { match: null, decimal: '', lengthUnit: 'mm', dropMissing: false };
-const LINES_SHOWN = 60;
 
 export default function ImportDialog({
   supplier,
@@ -82,131 +80,17 @@ export default function ImportDialog({
         Price list of {supplier.name}
         {file && <span className="soft">, {file.name}</span>}
       </DialogTitle>
-      <DialogContent>
-        <div className="cols">
-          <div className="actions">
-            <Button onClick={() => chooser.current?.click()}>Choose a CSV file</Button>
-            {supplier.simulated && (
-              <Button
-                onClick={() =>
-                  void run(async () =>
-                    look(await fetchFile(`/api/suppliers/${supplier.id}/list`), `${supplier.name}, simulated`, START),
-                  )
-                }
-              >
-                Fetch its newest list
-              </Button>
-            )}
-          </div>
-          <input
-            ref={chooser}
-            type="file"
-            accept=".csv,.txt,text/csv"
-            className="visually-hidden"
-            tabIndex={-1}
-            aria-label="Price list file"
-            onChange={(event) => {
-              const [chosen] = event.target.files ?? [];
-              if (chosen) void look(chosen, chosen.name, START);
-              event.target.value = '';
-            }}
-          />
-          {busy && <LinearProgress aria-label="Reading the list" />}
-          {failure && (
-            <div className="notice bad" role="alert">
-              {failure}
-            </div>
-          )}
-          {!preview && !busy && !failure && (
-            <p className="soft flat">
-              Columns parted by semicolons, commas or tabs, with decimal commas or points. Nothing changes until you
-              have seen what would.
-            </p>
-          )}
-          {preview && (
-            <>
-              <div className="fields" role="group" aria-label="Columns">
-                {LIST_COLUMNS.map((name) => (
-                  <TextField
-                    key={name}
-                    select
-                    size="small"
-                    label={COLUMN_WORDS[name]}
-                    value={preview.match[name] ?? -1}
-                    error={preview.missingColumns.includes(name)}
-                    helperText={preview.missingColumns.includes(name) ? 'Which column is it?' : undefined}
-                    onChange={(event) => change({ match: withColumn(preview.match, name, Number(event.target.value)) })}
-                  >
-                    <MenuItem value={-1}>none</MenuItem>
-                    {preview.header.map((title, index) => (
-                      <MenuItem key={index} value={index}>
-                        {title || `column ${index + 1}`}
-                      </MenuItem>
-                    ))}
-                  </TextField>
-                ))}
-                <TextField
-                  select
-                  size="small"
-                  label="Decimals"
-                  value={preview.decimal}
-                  onChange={(event) => change({ decimal: event.target.value as ',' | '.' })}
-                >
-                  <MenuItem value=",">1.234,50</MenuItem>
-                  <MenuItem value=".">1,234.50</MenuItem>
-                </TextField>
-                <TextField
-                  select
-                  size="small"
-                  label="Lengths without a unit"
-                  value={facts.lengthUnit}
-                  onChange={(event) => change({ lengthUnit: event.target.value as Facts['lengthUnit'] })}
-                >
-                  {(['mm', 'cm', 'm', 'in'] as const).map((unit) => (
-                    <MenuItem key={unit} value={unit}>
-                      {unit}
-                    </MenuItem>
-                  ))}
-                </TextField>
-              </div>
-              <p aria-live="polite" className="flat">
-                <strong>
-                  {preview.fresh.length} new, {preview.changed.length} changed, {preview.same} as before,{' '}
-                  {preview.unreadable.length} unreadable.
-                </strong>
-                {preview.unmatched.length > 0 && (
-                  <span className="soft">
-                    {' '}
-                    Not on your shelf, and matched later by hand: {preview.unmatched.slice(0, 6).join('; ')}
-                    {preview.unmatched.length > 6 && ' …'}.
-                  </span>
-                )}
-              </p>
-              {preview.unreadable.length > 0 && (
-                <ul className="checks" aria-label="Unreadable lines">
-                  {preview.unreadable.slice(0, LINES_SHOWN).map((line) => (
-                    <li key={`${line.line}-${line.column}`}>
-                      <div>
-                        <strong>Line {line.line}</strong>
-                        <span>{describeLineProblem(line)}</span>
-                      </div>
-                    </li>
-                  ))}
-                </ul>
-              )}
-              <Changes changes={[...preview.changed, ...preview.fresh]} />
-              {preview.gone.length > 0 && (
-                <FormControlLabel
-                  control={
-                    <Checkbox checked={facts.dropMissing} onChange={(_, dropMissing) => change({ dropMissing })} />
-                  }
-                  label={`Take the ${preview.gone.length} that are not in this list off the offers`}
-                />
-              )}
-            </>
-          )}
-        </div>
-      </DialogContent>
+      <ImportFields
+        chooser={chooser}
+        supplier={supplier}
+        run={run}
+        look={look}
+        busy={busy}
+        failure={failure}
+        preview={preview}
+        change={change}
+        facts={facts}
+      />
       <DialogActions sx={{ px: 3, pb: 2 }}>
         <Button onClick={onClose}>Cancel</Button>
         <Button
@@ -234,40 +118,156 @@ function withColumn(match: ColumnMatch, name: ListColumn, index: number): Column
   ) as ColumnMatch;
 }
 
-function Changes({ changes }: { changes: readonly ListChange[] }) {
-  const settings = useSettings();
-  if (changes.length === 0) return null;
+type ImportFieldsProps = {
+  readonly chooser: React.RefObject<HTMLInputElement | null>;
+  readonly supplier: SupplierView;
+  readonly run: (work: () => Promise<void>) => Promise<void>;
+  readonly look: (blob: Blob, name: string, asked: Facts) => Promise<void>;
+  readonly busy: boolean;
+  readonly failure: string | null;
+  readonly preview: ListPreview | null;
+  readonly change: (part: Partial<Facts>) => null | undefined;
+  readonly facts: Facts;
+};
+
+function ImportFields({ chooser, supplier, run, look, busy, failure, preview, change, facts }: ImportFieldsProps) {
   return (
-    <div className="sheet flush scrolls list-tall" tabIndex={0} aria-label="What it changes" role="region">
-      <table className="plain">
-        <thead>
-          <tr>
-            <th scope="col">line</th>
-            <th scope="col">article</th>
-            <th scope="col">name</th>
-            <th className="right" scope="col">
-              before
-            </th>
-            <th className="right" scope="col">
-              now
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          {changes.slice(0, LINES_SHOWN).map((change) => (
-            <tr key={change.code}>
-              <td className="num">{change.line}</td>
-              <td>{change.code}</td>
-              <td>{change.name}</td>
-              <td className="num soft">{change.before === null ? 'new' : formatMoney(change.before, settings)}</td>
-              <td className="num">{formatMoney(change.price, settings)}</td>
-            </tr>
+    <DialogContent>
+      <div className="cols">
+        <div className="actions">
+          <Button onClick={() => chooser.current?.click()}>Choose a CSV file</Button>
+          {supplier.simulated && (
+            <Button
+              onClick={() =>
+                void run(async () =>
+                  look(await fetchFile(`/api/suppliers/${supplier.id}/list`), `${supplier.name}, simulated`, START),
+                )
+              }
+            >
+              Fetch its newest list
+            </Button>
+          )}
+        </div>
+        <input
+          ref={chooser}
+          type="file"
+          accept=".csv,.txt,text/csv"
+          className="visually-hidden"
+          tabIndex={-1}
+          aria-label="Price list file"
+          onChange={(event) => {
+            const [chosen] = event.target.files ?? [];
+            if (chosen) void look(chosen, chosen.name, START);
+            event.target.value = '';
+          }}
+        />
+        {busy && <LinearProgress aria-label="Reading the list" />}
+        {failure && (
+          <div className="notice bad" role="alert">
+            {failure}
+          </div>
+        )}
+        {!preview && !busy && !failure && (
+          <p className="soft flat">
+            Columns parted by semicolons, commas or tabs, with decimal commas or points. Nothing changes until you have
+            seen what would.
+          </p>
+        )}
+        {preview && (
+          <>
+            <ColumnMatching preview={preview} change={change} facts={facts} />
+            <p aria-live="polite" className="flat">
+              <strong>
+                {preview.fresh.length} new, {preview.changed.length} changed, {preview.same} as before,{' '}
+                {preview.unreadable.length} unreadable.
+              </strong>
+              {preview.unmatched.length > 0 && (
+                <span className="soft">
+                  {' '}
+                  Not on your shelf, and matched later by hand: {preview.unmatched.slice(0, 6).join('; ')}
+                  {preview.unmatched.length > 6 && ' …'}.
+                </span>
+              )}
+            </p>
+            {preview.unreadable.length > 0 && (
+              <ul className="checks" aria-label="Unreadable lines">
+                {preview.unreadable.slice(0, LINES_SHOWN).map((line) => (
+                  <li key={`${line.line}-${line.column}`}>
+                    <div>
+                      <strong>Line {line.line}</strong>
+                      <span>{describeLineProblem(line)}</span>
+                    </div>
+                  </li>
+                ))}
+              </ul>
+            )}
+            <Changes changes={[...preview.changed, ...preview.fresh]} />
+            {preview.gone.length > 0 && (
+              <FormControlLabel
+                control={
+                  <Checkbox checked={facts.dropMissing} onChange={(_, dropMissing) => change({ dropMissing })} />
+                }
+                label={`Take the ${preview.gone.length} that are not in this list off the offers`}
+              />
+            )}
+          </>
+        )}
+      </div>
+    </DialogContent>
+  );
+}
+
+type ColumnMatchingProps = {
+  readonly preview: ListPreview;
+  readonly change: (part: Partial<Facts>) => null | undefined;
+  readonly facts: Facts;
+};
+
+function ColumnMatching({ preview, change, facts }: ColumnMatchingProps) {
+  return (
+    <div className="fields" role="group" aria-label="Columns">
+      {LIST_COLUMNS.map((name) => (
+        <TextField
+          key={name}
+          select
+          size="small"
+          label={COLUMN_WORDS[name]}
+          value={preview.match[name] ?? -1}
+          error={preview.missingColumns.includes(name)}
+          helperText={preview.missingColumns.includes(name) ? 'Which column is it?' : undefined}
+          onChange={(event) => change({ match: withColumn(preview.match, name, Number(event.target.value)) })}
+        >
+          <MenuItem value={-1}>none</MenuItem>
+          {preview.header.map((title, index) => (
+            <MenuItem key={index} value={index}>
+              {title || `column ${index + 1}`}
+            </MenuItem>
           ))}
-        </tbody>
-      </table>
-      {changes.length > LINES_SHOWN && (
-        <p className="soft flat above-3 after-3 below-3 before-3">and {changes.length - LINES_SHOWN} more</p>
-      )}
+        </TextField>
+      ))}
+      <TextField
+        select
+        size="small"
+        label="Decimals"
+        value={preview.decimal}
+        onChange={(event) => change({ decimal: event.target.value as ',' | '.' })}
+      >
+        <MenuItem value=",">1.234,50</MenuItem>
+        <MenuItem value=".">1,234.50</MenuItem>
+      </TextField>
+      <TextField
+        select
+        size="small"
+        label="Lengths without a unit"
+        value={facts.lengthUnit}
+        onChange={(event) => change({ lengthUnit: event.target.value as Facts['lengthUnit'] })}
+      >
+        {(['mm', 'cm', 'm', 'in'] as const).map((unit) => (
+          <MenuItem key={unit} value={unit}>
+            {unit}
+          </MenuItem>
+        ))}
+      </TextField>
     </div>
   );
 }

@@ -18,6 +18,9 @@ import { useSettings } from '../shared/settings';
 import { Why } from '../shared/Why';
 import { useThings } from './use-things';
 import { COLOURS } from '../../theme/tokens';
+import type { Figure, Minor } from '../../core/units';
+import type { ThingView } from '../../views/stock';
+import type { UseQueryResult } from '@tanstack/react-query';
 
 export default function OfferDialog({
   offer,
@@ -59,84 +62,16 @@ export default function OfferDialog({
       <DialogTitle id="offer-title">
         {offer.name} <span className="soft">{offer.code}</span>
       </DialogTitle>
-      <DialogContent>
-        <div className="cols">
-          <p className="flat">
-            <strong className="figures">{formatMoney(offer.price, settings)}</strong> a pack
-            {offer.breaks.map((step) => `, ${formatMoney(step.price, settings)} from ${step.fromPacks}`).join('')}
-            {offer.takePay && `; take ${offer.takePay.take}, pay ${offer.takePay.pay}`}.{' '}
-            {units.map((figure) => (
-              <span key={figure.label} className="after-5">
-                {figure.label.toLowerCase()} <Why figure={figure} />
-              </span>
-            ))}
-          </p>
-          <ul className="checks" aria-label="In the pack">
-            {offer.parts.map((part, index) => (
-              <li key={index} className="split-3-4">
-                <span>
-                  {part.count} ×{' '}
-                  {part.widthMm === null
-                    ? ''
-                    : `${formatLength(part.widthMm, settings)} × ${formatLength(part.lengthMm ?? 0, settings)}, `}
-                  {part.label || offer.name}
-                </span>
-                <Autocomplete
-                  size="small"
-                  options={things}
-                  value={
-                    things.find((thing) => thing.key === keys[index]) ?? (part.key === keys[index] ? part.thing : null)
-                  }
-                  getOptionLabel={(thing) => thing.name}
-                  isOptionEqualToValue={(a, b) => a.key === b.key}
-                  onChange={(_, thing) => void match(index, thing?.key ?? null)}
-                  renderInput={(props) => <TextField {...props} label="On your shelf" placeholder="not matched" />}
-                />
-              </li>
-            ))}
-          </ul>
-          <div
-            role="img"
-            aria-label={`Price history: ${points.map((point) => `${day(point.atMs)} ${formatMoney(point.price, settings)}`).join(', ')}`}
-            className="chart-low"
-          >
-            {points.length > 0 && (
-              <ResponsiveContainer width="100%" height="100%">
-                <LineChart data={points} margin={{ top: 8, right: 12, bottom: 0, left: 0 }}>
-                  <CartesianGrid stroke="var(--mui-palette-divider)" vertical={false} />
-                  <XAxis
-                    dataKey="atMs"
-                    type="number"
-                    domain={['dataMin', 'dataMax']}
-                    tickFormatter={day}
-                    fontSize={12}
-                    stroke="var(--mui-palette-text-secondary)"
-                  />
-                  <YAxis
-                    width={54}
-                    fontSize={12}
-                    domain={['auto', 'auto']}
-                    tickFormatter={(price: number) => formatMoney(price, settings)}
-                    stroke="var(--mui-palette-text-secondary)"
-                  />
-                  <Tooltip
-                    labelFormatter={(atMs) => day(Number(atMs))}
-                    formatter={(price) => [formatMoney(Number(price), settings), 'price']}
-                  />
-                  <Line
-                    type="stepAfter"
-                    dataKey="price"
-                    stroke={COLOURS.madder}
-                    strokeWidth={2}
-                    isAnimationActive={false}
-                  />
-                </LineChart>
-              </ResponsiveContainer>
-            )}
-          </div>
-          {history.isError && <p role="alert">{wordsOf(history.error)}</p>}
-        </div>
-      </DialogContent>
+      <OfferFields
+        offer={offer}
+        units={units}
+        things={things}
+        keys={keys}
+        match={match}
+        points={points}
+        day={day}
+        history={history}
+      />
       <DialogActions sx={{ px: 3, pb: 2 }}>
         <Button onClick={onChange}>Change the offer</Button>
         <Button
@@ -147,5 +82,100 @@ export default function OfferDialog({
         </Button>
       </DialogActions>
     </Dialog>
+  );
+}
+
+type OfferFieldsProps = {
+  readonly offer: OfferView;
+  readonly units: Figure[];
+  readonly things: readonly ThingView[];
+  readonly keys: (string | null)[];
+  readonly match: (position: number, key: string | null) => Promise<void>;
+  readonly points: { readonly atMs: number; readonly price: Minor }[];
+  readonly day: (atMs: number) => string;
+  readonly history: UseQueryResult<OfferHistory, Error>;
+};
+
+function OfferFields({ offer, units, things, keys, match, points, day, history }: OfferFieldsProps) {
+  const settings = useSettings();
+  return (
+    <DialogContent>
+      <div className="cols">
+        <p className="flat">
+          <strong className="figures">{formatMoney(offer.price, settings)}</strong> a pack
+          {offer.breaks.map((step) => `, ${formatMoney(step.price, settings)} from ${step.fromPacks}`).join('')}
+          {offer.takePay && `; take ${offer.takePay.take}, pay ${offer.takePay.pay}`}.{' '}
+          {units.map((figure) => (
+            <span key={figure.label} className="after-5">
+              {figure.label.toLowerCase()} <Why figure={figure} />
+            </span>
+          ))}
+        </p>
+        <ul className="checks" aria-label="In the pack">
+          {offer.parts.map((part, index) => (
+            <li key={index} className="split-3-4">
+              <span>
+                {part.count} ×{' '}
+                {part.widthMm === null
+                  ? ''
+                  : `${formatLength(part.widthMm, settings)} × ${formatLength(part.lengthMm ?? 0, settings)}, `}
+                {part.label || offer.name}
+              </span>
+              <Autocomplete
+                size="small"
+                options={things}
+                value={
+                  things.find((thing) => thing.key === keys[index]) ?? (part.key === keys[index] ? part.thing : null)
+                }
+                getOptionLabel={(thing) => thing.name}
+                isOptionEqualToValue={(a, b) => a.key === b.key}
+                onChange={(_, thing) => void match(index, thing?.key ?? null)}
+                renderInput={(props) => <TextField {...props} label="On your shelf" placeholder="not matched" />}
+              />
+            </li>
+          ))}
+        </ul>
+        <div
+          role="img"
+          aria-label={`Price history: ${points.map((point) => `${day(point.atMs)} ${formatMoney(point.price, settings)}`).join(', ')}`}
+          className="chart-low"
+        >
+          {points.length > 0 && (
+            <ResponsiveContainer width="100%" height="100%">
+              <LineChart data={points} margin={{ top: 8, right: 12, bottom: 0, left: 0 }}>
+                <CartesianGrid stroke="var(--mui-palette-divider)" vertical={false} />
+                <XAxis
+                  dataKey="atMs"
+                  type="number"
+                  domain={['dataMin', 'dataMax']}
+                  tickFormatter={day}
+                  fontSize={12}
+                  stroke="var(--mui-palette-text-secondary)"
+                />
+                <YAxis
+                  width={54}
+                  fontSize={12}
+                  domain={['auto', 'auto']}
+                  tickFormatter={(price: number) => formatMoney(price, settings)}
+                  stroke="var(--mui-palette-text-secondary)"
+                />
+                <Tooltip
+                  labelFormatter={(atMs) => day(Number(atMs))}
+                  formatter={(price) => [formatMoney(Number(price), settings), 'price']}
+                />
+                <Line
+                  type="stepAfter"
+                  dataKey="price"
+                  stroke={COLOURS.madder}
+                  strokeWidth={2}
+                  isAnimationActive={false}
+                />
+              </LineChart>
+            </ResponsiveContainer>
+          )}
+        </div>
+        {history.isError && <p role="alert">{wordsOf(history.error)}</p>}
+      </div>
+    </DialogContent>
   );
 }

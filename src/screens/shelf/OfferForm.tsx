@@ -1,6 +1,6 @@
 // An offer by hand: what is in the pack, its price, prices by quantity, and "take three, pay two".
 
-import Autocomplete from '@mui/material/Autocomplete';
+import '@mui/material/Autocomplete';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
@@ -15,19 +15,11 @@ import type { ThingView } from '../../views/stock';
 import { NumberText, useLengthUnit, useMoneyText } from './SmallFields';
 import { useSmallForm } from './use-form-state';
 import { useThings } from './use-things';
+import type { SmallForm } from './use-form-state';
+import { type PartText, type OfferText, type BreakText, EMPTY } from './offer-text';
+import { PackParts } from './PackParts';
+import { PriceBreaks } from './PriceBreaks';
 
-type PartText = {
-  readonly thing: ThingView | null;
-  readonly label: string;
-  readonly count: string;
-  readonly width: string;
-  readonly length: string;
-};
-type BreakText = { readonly from: string; readonly price: string };
-const EMPTY: PartText = { thing: null, label: '', count: '1', width: '', length: '' };
-const replace = <T,>(list: readonly T[], at: number, part: Partial<T>): readonly T[] =>
-  list.map((entry, index) => (index === at ? { ...entry, ...part } : entry));
-const without = <T,>(list: readonly T[], at: number): readonly T[] => list.filter((_, index) => index !== at);
 /** As a number; what is none goes as typed, and the answer says what is wrong with it. */
 const read = (text: string) => parseNumber(text) ?? text;
 
@@ -117,148 +109,17 @@ export default function OfferForm({
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="md" aria-labelledby="offer-form-title">
       <DialogTitle id="offer-form-title">{offer ? `Change ${offer.name}` : 'Add an offer'}</DialogTitle>
-      <DialogContent className="cols">
-        <div className="fields pad-top-2">
-          <TextField
-            select
-            label="Supplier"
-            value={values.supplierId}
-            disabled={offer !== null}
-            onChange={(event) => set({ supplierId: Number(event.target.value) })}
-          >
-            {suppliers.map((supplier) => (
-              <MenuItem key={supplier.id} value={supplier.id}>
-                {supplier.name}
-              </MenuItem>
-            ))}
-          </TextField>
-          {line('code', 'Article number', offer === null)}
-          {line('name', 'Name')}
-          <NumberText
-            label="Price of a pack"
-            unit={money.unit}
-            value={values.price}
-            onChange={(price) => set({ price })}
-            error={form.errorOf('price')}
-          />
-        </div>
-        <fieldset className="group">
-          <legend>In the pack</legend>
-          {values.parts.map((part, at) => (
-            <div key={at} className="fields pack">
-              <NumberText
-                label="Count"
-                value={part.count}
-                onChange={(count) => set({ parts: replace(values.parts, at, { count }) })}
-                error={form.errorOf(`parts[${at}].count`)}
-              />
-              <Autocomplete
-                options={things}
-                value={part.thing}
-                getOptionLabel={(thing) => thing.name}
-                isOptionEqualToValue={(a, b) => a.key === b.key}
-                onChange={(_, thing) =>
-                  set({
-                    parts: replace(values.parts, at, {
-                      thing,
-                      ...(thing?.rollWidthMm && part.width === '' ? { width: lengths.fromMm(thing.rollWidthMm) } : {}),
-                    }),
-                  })
-                }
-                renderInput={(props) => <TextField {...props} label="On your shelf" placeholder="not matched" />}
-              />
-              {part.thing?.unit !== 'count' ? (
-                <>
-                  <NumberText
-                    label="Width"
-                    unit={lengths.unit}
-                    value={part.width}
-                    onChange={(width) => set({ parts: replace(values.parts, at, { width }) })}
-                    error={form.errorOf(`parts[${at}].widthMm`)}
-                  />
-                  <NumberText
-                    label="Length"
-                    unit={lengths.unit}
-                    value={part.length}
-                    onChange={(length) => set({ parts: replace(values.parts, at, { length }) })}
-                    error={form.errorOf(`parts[${at}].lengthMm`)}
-                  />
-                </>
-              ) : (
-                <>
-                  <span />
-                  <span />
-                </>
-              )}
-              <Button
-                onClick={() => set({ parts: without(values.parts, at) })}
-                disabled={values.parts.length === 1}
-                aria-label={`Take part ${at + 1} out of the pack`}
-              >
-                ×
-              </Button>
-            </div>
-          ))}
-          <Button
-            size="small"
-            onClick={() =>
-              set({
-                parts: [
-                  ...values.parts,
-                  { ...EMPTY, width: values.parts.at(-1)?.width ?? '', length: values.parts.at(-1)?.length ?? '' },
-                ],
-              })
-            }
-          >
-            Add to the pack
-          </Button>
-        </fieldset>
-        <fieldset className="group">
-          <legend>Cheaper by the number</legend>
-          {values.breaks.map((step, at) => (
-            <div key={at} className="fields break">
-              <NumberText
-                label="From packs"
-                value={step.from}
-                onChange={(from) => set({ breaks: replace(values.breaks, at, { from }) })}
-                error={form.errorOf(`breaks[${at}].fromPacks`)}
-              />
-              <NumberText
-                label="Price of one then"
-                unit={money.unit}
-                value={step.price}
-                onChange={(price) => set({ breaks: replace(values.breaks, at, { price }) })}
-                error={form.errorOf(`breaks[${at}].price`)}
-              />
-              <Button
-                onClick={() => set({ breaks: without(values.breaks, at) })}
-                aria-label={`Remove the price from ${step.from || 'so many'} packs`}
-              >
-                ×
-              </Button>
-            </div>
-          ))}
-          <div className="fields break">
-            <NumberText
-              label="Take"
-              value={values.take}
-              onChange={(take) => set({ take })}
-              error={form.errorOf('takePay.take')}
-              help="such as three"
-            />
-            <NumberText
-              label="and pay"
-              value={values.pay}
-              onChange={(pay) => set({ pay })}
-              error={form.errorOf('takePay.pay') ?? form.errorOf('takePay')}
-              help="such as two; empty: no such offer"
-            />
-            <Button size="small" onClick={() => set({ breaks: [...values.breaks, { from: '', price: '' }] })}>
-              Add a price by quantity
-            </Button>
-          </div>
-        </fieldset>
-      </DialogContent>
+      <OfferFields
+        values={values}
+        offer={offer}
+        set={set}
+        suppliers={suppliers}
+        line={line}
+        money={money}
+        form={form}
+        things={things}
+        lengths={lengths}
+      />
       <DialogActions sx={{ px: 3, pb: 2, flexWrap: 'wrap' }}>
         <div role="alert" className="short grow">
           {form.failure}
@@ -274,5 +135,50 @@ export default function OfferForm({
         </Button>
       </DialogActions>
     </Dialog>
+  );
+}
+
+type OfferFieldsProps = {
+  readonly values: OfferText;
+  readonly offer: OfferView | null;
+  readonly set: (part: Partial<OfferText>) => void;
+  readonly suppliers: readonly SupplierView[];
+  readonly line: (field: 'code' | 'name', label: string, autoFocus?: boolean) => React.JSX.Element;
+  readonly money: ReturnType<typeof useMoneyText>;
+  readonly form: SmallForm<OfferText>;
+  readonly things: readonly ThingView[];
+  readonly lengths: ReturnType<typeof useLengthUnit>;
+};
+
+function OfferFields({ values, offer, set, suppliers, line, money, form, things, lengths }: OfferFieldsProps) {
+  return (
+    <DialogContent className="cols">
+      <div className="fields pad-top-2">
+        <TextField
+          select
+          label="Supplier"
+          value={values.supplierId}
+          disabled={offer !== null}
+          onChange={(event) => set({ supplierId: Number(event.target.value) })}
+        >
+          {suppliers.map((supplier) => (
+            <MenuItem key={supplier.id} value={supplier.id}>
+              {supplier.name}
+            </MenuItem>
+          ))}
+        </TextField>
+        {line('code', 'Article number', offer === null)}
+        {line('name', 'Name')}
+        <NumberText
+          label="Price of a pack"
+          unit={money.unit}
+          value={values.price}
+          onChange={(price) => set({ price })}
+          error={form.errorOf('price')}
+        />
+      </div>
+      <PackParts values={values} set={set} form={form} things={things} lengths={lengths} />
+      <PriceBreaks values={values} set={set} form={form} money={money} />
+    </DialogContent>
   );
 }

@@ -8,6 +8,8 @@ import type { OfferPage, OfferView } from '../../views/offers';
 import { callApi, wordsOf } from '../shared/api';
 import { useSettings } from '../shared/settings';
 import { Why } from '../shared/Why';
+import type { DefinedUseQueryResult } from '@tanstack/react-query';
+import type { ReactVirtualizer, VirtualItem } from '@tanstack/react-virtual';
 
 export type OfferWish = { readonly words: string; readonly supplierId: number; readonly sort: string };
 const ROW_PX = 46;
@@ -72,6 +74,67 @@ export function OfferTable({
       </div>
     );
   return (
+    <OfferRows
+      frame={frame}
+      total={total}
+      pages={pages}
+      rows={rows}
+      seen={seen}
+      offerAt={offerAt}
+      supplierNames={supplierNames}
+      onOpen={onOpen}
+    />
+  );
+}
+
+function OfferCells({ offer, supplierName, onOpen }: { offer: OfferView; supplierName: string; onOpen: () => void }) {
+  const settings = useSettings();
+  const figure = offer.unit.perM2 ?? offer.unit.perPiece;
+  const swatches = offer.parts.flatMap((part) => part.thing?.colourHex ?? []).slice(0, 4);
+  return (
+    <>
+      <span role="cell" className="name">
+        {swatches.map((hex, index) => (
+          <i key={index} className="swatch" style={{ background: hex }} />
+        ))}
+        <button type="button" className="quiet" onClick={onOpen}>
+          {offer.name}
+        </button>
+        {offer.parts.some((part) => part.key === null) && <span className="tag">not matched</span>}
+      </span>
+      <span role="cell" className="soft">
+        {supplierName}
+      </span>
+      <span role="cell" className="figures right">
+        {formatMoney(offer.price, settings)}
+        {offer.breaks.length > 0 && (
+          <span className="soft"> / {formatMoney(offer.breaks[offer.breaks.length - 1]!.price, settings)}</span>
+        )}
+      </span>
+      <span role="cell" className="figures right">
+        {figure ? <Why figure={figure} /> : '–'}
+        {offer.unit.perPiece && !offer.unit.perM2 && <span className="soft"> a piece</span>}
+      </span>
+      <span role="cell" className="soft right hide-small">
+        {formatDay(dayOf(offer.pricedAtMs, settings.timeZone), settings)}
+      </span>
+    </>
+  );
+}
+
+type OfferRowsProps = {
+  readonly frame: React.RefObject<HTMLDivElement | null>;
+  readonly total: number;
+  readonly pages: DefinedUseQueryResult<OfferPage, Error>[];
+  readonly rows: ReactVirtualizer<HTMLDivElement, Element>;
+  readonly seen: VirtualItem[];
+  readonly offerAt: (index: number) => OfferView | undefined;
+  readonly supplierNames: ReadonlyMap<number, string>;
+  readonly onOpen: (offer: OfferView) => void;
+};
+
+function OfferRows({ frame, total, pages, rows, seen, offerAt, supplierNames, onOpen }: OfferRowsProps) {
+  return (
     <div
       ref={frame}
       className="offer-frame"
@@ -108,40 +171,5 @@ export function OfferTable({
         })}
       </div>
     </div>
-  );
-}
-
-function OfferCells({ offer, supplierName, onOpen }: { offer: OfferView; supplierName: string; onOpen: () => void }) {
-  const settings = useSettings();
-  const figure = offer.unit.perM2 ?? offer.unit.perPiece;
-  const swatches = offer.parts.flatMap((part) => part.thing?.colourHex ?? []).slice(0, 4);
-  return (
-    <>
-      <span role="cell" className="name">
-        {swatches.map((hex, index) => (
-          <i key={index} className="swatch" style={{ background: hex }} />
-        ))}
-        <button type="button" className="quiet" onClick={onOpen}>
-          {offer.name}
-        </button>
-        {offer.parts.some((part) => part.key === null) && <span className="tag">not matched</span>}
-      </span>
-      <span role="cell" className="soft">
-        {supplierName}
-      </span>
-      <span role="cell" className="figures right">
-        {formatMoney(offer.price, settings)}
-        {offer.breaks.length > 0 && (
-          <span className="soft"> / {formatMoney(offer.breaks[offer.breaks.length - 1]!.price, settings)}</span>
-        )}
-      </span>
-      <span role="cell" className="figures right">
-        {figure ? <Why figure={figure} /> : '–'}
-        {offer.unit.perPiece && !offer.unit.perM2 && <span className="soft"> a piece</span>}
-      </span>
-      <span role="cell" className="soft right hide-small">
-        {formatDay(dayOf(offer.pricedAtMs, settings.timeZone), settings)}
-      </span>
-    </>
   );
 }

@@ -37,7 +37,6 @@ export function OffersScreen({ frame, view }: { frame: FrameView; view: OffersVi
 }
 
 function Offers({ initial }: { initial: OffersView }) {
-  const settings = useSettings();
   const client = useQueryClient();
   const { data: view } = useQuery({
     queryKey: ['offers'],
@@ -93,82 +92,18 @@ function Offers({ initial }: { initial: OffersView }) {
         </div>
       </div>
       <ShelfTabs current="/shelf/offers" />
-      <div className="suppliers">
-        {view.suppliers.map((supplier) => (
-          <section key={supplier.id} className="sheet" aria-label={supplier.name}>
-            <div className="row apart gap-3">
-              <strong>{supplier.name}</strong>
-              {supplier.simulated && <span className="tag">simulated</span>}
-            </div>
-            <p className="soft flat above-1 below-3">
-              {plural(supplier.leadDays, 'day')}; shipping {formatMoney(supplier.shipping, settings)}
-              {supplier.freeFrom !== null && `, free from ${formatMoney(supplier.freeFrom, settings)}`}
-              {supplier.minimumOrder !== null && `; orders from ${formatMoney(supplier.minimumOrder, settings)}`}
-            </p>
-            <div className="actions">
-              <Button size="small" onClick={() => setOpen({ kind: 'import', supplier })}>
-                {supplier.simulated ? 'Fetch or import prices' : 'Import a price list'}
-              </Button>
-              <Button
-                size="small"
-                variant="text"
-                aria-label={`Change ${supplier.name}`}
-                onClick={() => setOpen({ kind: 'supplier', supplier })}
-              >
-                Change
-              </Button>
-            </div>
-          </section>
-        ))}
-      </div>
-      <section className="sheet flush" aria-label="Offers">
-        <div className="fields pad-top-4 pad-right-5 pad-bottom-4 pad-left-5 split-2-1-1">
-          <TextField
-            size="small"
-            label="Search name, article or colour"
-            value={words}
-            onChange={(event) => setWords(event.target.value)}
-          />
-          <TextField
-            select
-            size="small"
-            label="Supplier"
-            value={supplierId}
-            onChange={(event) => setSupplierId(Number(event.target.value))}
-          >
-            <MenuItem value={0}>all</MenuItem>
-            {view.suppliers.map((supplier) => (
-              <MenuItem key={supplier.id} value={supplier.id}>
-                {supplier.name}
-              </MenuItem>
-            ))}
-          </TextField>
-          <TextField
-            select
-            size="small"
-            label="Sorted by"
-            value={sort}
-            onChange={(event) => setSort(event.target.value as keyof typeof SORTS)}
-          >
-            {Object.entries(SORTS).map(([key, name]) => (
-              <MenuItem key={key} value={key}>
-                {name}
-              </MenuItem>
-            ))}
-          </TextField>
-        </div>
-        <OfferTable
-          wish={{ words, supplierId, sort }}
-          first={words === initial.words && supplierId === 0 && sort === 'unit' ? initial.first : undefined}
-          supplierNames={new Map(view.suppliers.map((supplier) => [supplier.id, supplier.name]))}
-          onOpen={(offer) => setOpen({ kind: 'offer', offer })}
-          empty={
-            view.total === 0
-              ? 'Import a price list of a supplier, or add an offer: they stand here, side by side.'
-              : 'Nothing is called that.'
-          }
-        />
-      </section>
+      <SupplierCards view={view} setOpen={setOpen} />
+      <OfferRows
+        words={words}
+        setWords={setWords}
+        supplierId={supplierId}
+        setSupplierId={setSupplierId}
+        view={view}
+        sort={sort}
+        setSort={setSort}
+        initial={initial}
+        setOpen={setOpen}
+      />
       <Suspense>
         {open?.kind === 'supplier' && (
           <SupplierDialog supplier={open.supplier} onClose={() => setOpen(null)} onDone={done} />
@@ -195,5 +130,119 @@ function Offers({ initial }: { initial: OffersView }) {
         )}
       </Suspense>
     </>
+  );
+}
+
+type OfferRowsProps = {
+  readonly words: string;
+  readonly setWords: React.Dispatch<React.SetStateAction<string>>;
+  readonly supplierId: number;
+  readonly setSupplierId: React.Dispatch<React.SetStateAction<number>>;
+  readonly view: OffersView;
+  readonly sort: 'name' | 'unit' | 'newest';
+  readonly setSort: React.Dispatch<React.SetStateAction<'name' | 'unit' | 'newest'>>;
+  readonly initial: OffersView;
+  readonly setOpen: React.Dispatch<React.SetStateAction<Open | null>>;
+};
+
+function OfferRows({
+  words,
+  setWords,
+  supplierId,
+  setSupplierId,
+  view,
+  sort,
+  setSort,
+  initial,
+  setOpen,
+}: OfferRowsProps) {
+  return (
+    <section className="sheet flush" aria-label="Offers">
+      <div className="fields pad-top-4 pad-right-5 pad-bottom-4 pad-left-5 split-2-1-1">
+        <TextField
+          size="small"
+          label="Search name, article or colour"
+          value={words}
+          onChange={(event) => setWords(event.target.value)}
+        />
+        <TextField
+          select
+          size="small"
+          label="Supplier"
+          value={supplierId}
+          onChange={(event) => setSupplierId(Number(event.target.value))}
+        >
+          <MenuItem value={0}>all</MenuItem>
+          {view.suppliers.map((supplier) => (
+            <MenuItem key={supplier.id} value={supplier.id}>
+              {supplier.name}
+            </MenuItem>
+          ))}
+        </TextField>
+        <TextField
+          select
+          size="small"
+          label="Sorted by"
+          value={sort}
+          onChange={(event) => setSort(event.target.value as keyof typeof SORTS)}
+        >
+          {Object.entries(SORTS).map(([key, name]) => (
+            <MenuItem key={key} value={key}>
+              {name}
+            </MenuItem>
+          ))}
+        </TextField>
+      </div>
+      <OfferTable
+        wish={{ words, supplierId, sort }}
+        first={words === initial.words && supplierId === 0 && sort === 'unit' ? initial.first : undefined}
+        supplierNames={new Map(view.suppliers.map((supplier) => [supplier.id, supplier.name]))}
+        onOpen={(offer) => setOpen({ kind: 'offer', offer })}
+        empty={
+          view.total === 0
+            ? 'Import a price list of a supplier, or add an offer: they stand here, side by side.'
+            : 'Nothing is called that.'
+        }
+      />
+    </section>
+  );
+}
+
+type SupplierCardsProps = {
+  readonly view: OffersView;
+  readonly setOpen: React.Dispatch<React.SetStateAction<Open | null>>;
+};
+
+function SupplierCards({ view, setOpen }: SupplierCardsProps) {
+  const settings = useSettings();
+  return (
+    <div className="suppliers">
+      {view.suppliers.map((supplier) => (
+        <section key={supplier.id} className="sheet" aria-label={supplier.name}>
+          <div className="row apart gap-3">
+            <strong>{supplier.name}</strong>
+            {supplier.simulated && <span className="tag">simulated</span>}
+          </div>
+          <p className="soft flat above-1 below-3">
+            {plural(supplier.leadDays, 'day')}; shipping {formatMoney(supplier.shipping, settings)}
+            {supplier.freeFrom !== null && `, free from ${formatMoney(supplier.freeFrom, settings)}`}
+            {supplier.minimumOrder !== null && `; orders from ${formatMoney(supplier.minimumOrder, settings)}`}
+          </p>
+          <div className="actions">
+            <Button size="small" onClick={() => setOpen({ kind: 'import', supplier })}>
+              {supplier.simulated ? 'Fetch or import prices' : 'Import a price list'}
+            </Button>
+            <Button
+              size="small"
+              variant="text"
+              aria-label={`Change ${supplier.name}`}
+              onClick={() => setOpen({ kind: 'supplier', supplier })}
+            >
+              Change
+            </Button>
+          </div>
+        </section>
+      ))}
+    </div>
   );
 }

@@ -14,6 +14,7 @@ import type { ThingView } from '../../views/stock';
 import { NumberText, useLengthUnit, useMoneyText } from './SmallFields';
 import { useSmallForm } from './use-form-state';
 import { useThings } from './use-things';
+import type { SmallForm } from './use-form-state';
 
 export default function ReceiveDialog({ onClose, onDone }: { onClose: () => void; onDone: () => void }) {
   const things = useThings();
@@ -52,76 +53,17 @@ export default function ReceiveDialog({ onClose, onDone }: { onClose: () => void
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="sm" aria-labelledby="receive-title">
       <DialogTitle id="receive-title">Take in a lot</DialogTitle>
-      <DialogContent>
-        <div className="cols pad-top-2">
-          <Autocomplete
-            options={things}
-            value={values.thing}
-            getOptionLabel={(thing) => thing.name}
-            isOptionEqualToValue={(a, b) => a.key === b.key}
-            onChange={(_, thing) =>
-              set({ thing, width: thing?.rollWidthMm ? fromMm(thing.rollWidthMm) : values.width })
-            }
-            renderInput={(props) => (
-              <TextField
-                {...props}
-                label="What it is"
-                autoFocus
-                error={Boolean(form.errorOf('key'))}
-                helperText={form.errorOf('key')}
-              />
-            )}
-          />
-          <div className="fields">
-            {vinyl && (
-              <TextField
-                select
-                label="Form"
-                value={values.form}
-                onChange={(event) => set({ form: event.target.value })}
-              >
-                <MenuItem value="roll">a roll</MenuItem>
-                <MenuItem value="sheet">sheets</MenuItem>
-              </TextField>
-            )}
-            {vinyl && (
-              <NumberText
-                label="Width"
-                unit={unit}
-                value={values.width}
-                onChange={(width) => set({ width })}
-                error={form.errorOf('widthMm')}
-              />
-            )}
-            {vinyl && (
-              <NumberText
-                label={values.form === 'roll' ? 'Length left' : 'Length'}
-                unit={unit}
-                value={values.length}
-                onChange={(length) => set({ length })}
-                error={form.errorOf('lengthMm')}
-              />
-            )}
-            {kind !== 'roll' && (
-              <NumberText
-                label={kind === 'sheet' ? 'Sheets' : 'Pieces'}
-                value={values.quantity}
-                onChange={(quantity) => set({ quantity })}
-                error={form.errorOf('quantity')}
-              />
-            )}
-            <NumberText
-              label="Cost all of it"
-              unit={money.unit}
-              value={values.price}
-              onChange={(price) => set({ price })}
-              error={form.errorOf('price')}
-              help="with its share of shipping"
-            />
-          </div>
-          <TextField label="Remark" value={values.remark} onChange={(event) => set({ remark: event.target.value })} />
-        </div>
-      </DialogContent>
+      <ReceiveFields
+        things={things}
+        values={values}
+        set={set}
+        fromMm={fromMm}
+        form={form}
+        vinyl={vinyl}
+        unit={unit}
+        kind={kind}
+        money={money}
+      />
       <DialogActions sx={{ px: 3, pb: 2 }}>
         <div role="alert" className="short grow">
           {form.failure}
@@ -132,5 +74,115 @@ export default function ReceiveDialog({ onClose, onDone }: { onClose: () => void
         </Button>
       </DialogActions>
     </Dialog>
+  );
+}
+
+type ReceiveFieldsProps = {
+  readonly things: readonly ThingView[];
+  readonly values: {
+    thing: ThingView | null;
+    form: string;
+    width: string;
+    length: string;
+    quantity: string;
+    price: string;
+    remark: string;
+  };
+  readonly set: (
+    part: Partial<{
+      thing: ThingView | null;
+      form: string;
+      width: string;
+      length: string;
+      quantity: string;
+      price: string;
+      remark: string;
+    }>,
+  ) => void;
+  readonly fromMm: (mm: number) => string;
+  readonly form: SmallForm<{
+    thing: ThingView | null;
+    form: string;
+    width: string;
+    length: string;
+    quantity: string;
+    price: string;
+    remark: string;
+  }>;
+  readonly vinyl: boolean;
+  readonly unit: 'mm' | 'in';
+  readonly kind: string;
+  readonly money: {
+    readonly unit: string;
+    readonly toMinor: (text: string) => number | null;
+    readonly fromMinor: (minor: number) => string;
+  };
+};
+
+function ReceiveFields({ things, values, set, fromMm, form, vinyl, unit, kind, money }: ReceiveFieldsProps) {
+  return (
+    <DialogContent>
+      <div className="cols pad-top-2">
+        <Autocomplete
+          options={things}
+          value={values.thing}
+          getOptionLabel={(thing) => thing.name}
+          isOptionEqualToValue={(a, b) => a.key === b.key}
+          onChange={(_, thing) => set({ thing, width: thing?.rollWidthMm ? fromMm(thing.rollWidthMm) : values.width })}
+          renderInput={(props) => (
+            <TextField
+              {...props}
+              label="What it is"
+              autoFocus
+              error={Boolean(form.errorOf('key'))}
+              helperText={form.errorOf('key')}
+            />
+          )}
+        />
+        <div className="fields">
+          {vinyl && (
+            <TextField select label="Form" value={values.form} onChange={(event) => set({ form: event.target.value })}>
+              <MenuItem value="roll">a roll</MenuItem>
+              <MenuItem value="sheet">sheets</MenuItem>
+            </TextField>
+          )}
+          {vinyl && (
+            <NumberText
+              label="Width"
+              unit={unit}
+              value={values.width}
+              onChange={(width) => set({ width })}
+              error={form.errorOf('widthMm')}
+            />
+          )}
+          {vinyl && (
+            <NumberText
+              label={values.form === 'roll' ? 'Length left' : 'Length'}
+              unit={unit}
+              value={values.length}
+              onChange={(length) => set({ length })}
+              error={form.errorOf('lengthMm')}
+            />
+          )}
+          {kind !== 'roll' && (
+            <NumberText
+              label={kind === 'sheet' ? 'Sheets' : 'Pieces'}
+              value={values.quantity}
+              onChange={(quantity) => set({ quantity })}
+              error={form.errorOf('quantity')}
+            />
+          )}
+          <NumberText
+            label="Cost all of it"
+            unit={money.unit}
+            value={values.price}
+            onChange={(price) => set({ price })}
+            error={form.errorOf('price')}
+            help="with its share of shipping"
+          />
+        </div>
+        <TextField label="Remark" value={values.remark} onChange={(event) => set({ remark: event.target.value })} />
+      </div>
+    </DialogContent>
   );
 }

@@ -4,27 +4,22 @@ import Button from '@mui/material/Button';
 import { keepPreviousData, useInfiniteQuery, useQueryClient } from '@tanstack/react-query';
 import { enqueueSnackbar } from 'notistack';
 import { lazy, Suspense, useEffect, useState } from 'react';
-import { computePricePerM2, FABRICS, getKindFacts, NO_FILTER } from '../../core/materials';
-import { formatLength, formatMoney, formatTemperature } from '../../core/units';
-import type { BlankView, ShelfPage, VinylView } from '../../views/shelf';
+import { NO_FILTER } from '../../core/materials';
+import { formatMoney } from '../../core/units';
+import type { ShelfPage } from '../../views/shelf';
 import type { FrameView } from '../../views/frame';
 import { callApi, wordsOf } from '../shared/api';
 import { Frame } from '../shared/Frame';
 import { useKeys } from '../shared/keys';
 import { useSettings } from '../shared/settings';
-import { VirtualBody } from '../shared/VirtualBody';
-import { Why } from '../shared/Why';
 import { ShelfTabs } from './ShelfTabs';
-import { VinylFilterFields } from './VinylFilterFields';
 import { plural } from '../../wording/plural';
+import { VinylList } from './VinylList';
+import { Blanks } from './BlankList';
+import type { Editing } from './shelf-editing';
 
-/** Two lines of text. */
-const VINYL_ROW_PX = 52;
 const VinylForm = lazy(() => import('./VinylForm'));
 const BlankForm = lazy(() => import('./BlankForm'));
-type Editing =
-  | { readonly kind: 'vinyl'; readonly vinyl: VinylView | null }
-  | { readonly kind: 'blank'; readonly blank: BlankView | null };
 
 export function ShelfScreen({
   frame,
@@ -43,7 +38,6 @@ export function ShelfScreen({
 }
 
 function Shelf({ initial, openBlank }: { initial: ShelfPage; openBlank: number | null }) {
-  const settings = useSettings();
   const client = useQueryClient();
   const [filter, setFilter] = useState(NO_FILTER);
   const found = useInfiniteQuery({
@@ -99,182 +93,17 @@ function Shelf({ initial, openBlank }: { initial: ShelfPage; openBlank: number |
   const shown = (found.data?.pages ?? [initial]).flatMap((page) => page.vinyls);
   return (
     <>
-      <div className="page-head">
-        <div>
-          <h1 className="flat">
-            {plural(shelf.vinylCount, 'vinyl')} and {plural(shelf.blanks.length, 'blank')}
-            {shelf.cheapest && shelf.dearest ? (
-              <span className="soft">
-                , from {formatMoney(Math.round(shelf.cheapest.value), settings)} to{' '}
-                {formatMoney(Math.round(shelf.dearest.value), settings)} a square metre
-              </span>
-            ) : (
-              ''
-            )}
-          </h1>
-        </div>
-        <div className="actions">
-          <Button onClick={() => setEditing({ kind: 'blank', blank: null })}>Add a blank</Button>
-          <Button variant="contained" onClick={() => setEditing({ kind: 'vinyl', vinyl: null })}>
-            Add a vinyl
-          </Button>
-        </div>
-      </div>
+      <ShelfHead shelf={shelf} setEditing={setEditing} />
       <ShelfTabs current="/shelf" />
-      <section className="sheet flush" aria-label="Vinyls" tabIndex={0}>
-        {shelf.vinylCount > 0 && <VinylFilterFields filter={filter} onChange={setFilter} />}
-        <table className="plain">
-          <thead>
-            <tr>
-              <th scope="col">vinyl</th>
-              <th scope="col">kind</th>
-              <th className="hide-small" scope="col">
-                from
-              </th>
-              <th className="right" scope="col">
-                roll
-              </th>
-              <th className="right" scope="col">
-                price
-              </th>
-              <th className="right" scope="col">
-                a m²
-              </th>
-              <th className="right hide-small" scope="col">
-                weeding
-              </th>
-              <th className="hide-small" scope="col">
-                press
-              </th>
-              <th scope="col" />
-            </tr>
-          </thead>
-          <VirtualBody
-            count={shown.length}
-            columns={9}
-            heightOf={() => VINYL_ROW_PX}
-            empty={
-              shelf.vinylCount === 0
-                ? 'No vinyl yet. Add the roll you use most.'
-                : 'No vinyl on the shelf does for that. Ask for less, or look through the offers.'
-            }
-            render={(index) => {
-              const vinyl = shown[index]!;
-              return (
-                <tr key={vinyl.id}>
-                  <td>
-                    <i className="swatch" style={{ background: vinyl.colourHex }} />
-                    <strong>{vinyl.name}</strong>
-                  </td>
-                  <td>{getKindFacts(vinyl.kind).label}</td>
-                  <td className="soft hide-small">{vinyl.supplier}</td>
-                  <td className="num">
-                    {formatLength(vinyl.rollWidthMm, settings)} × {formatLength(vinyl.rollLengthMm, settings)}
-                  </td>
-                  <td className="num">{formatMoney(vinyl.rollPrice, settings)}</td>
-                  <td className="num">
-                    <Why figure={computePricePerM2(vinyl)}>
-                      {formatMoney(Math.round(computePricePerM2(vinyl).value), settings)}
-                    </Why>
-                  </td>
-                  <td className="num hide-small">× {vinyl.weedingFactor}</td>
-                  <td className="hide-small">
-                    {vinyl.press
-                      ? `${formatTemperature(vinyl.press.lowC, settings).replace(/ .*/, '')}–${formatTemperature(vinyl.press.highC, settings)}, ${vinyl.press.seconds} s, ${vinyl.press.peel}`
-                      : 'stuck on with tape'}
-                  </td>
-                  <td className="right">
-                    <Button
-                      size="small"
-                      variant="text"
-                      onClick={() => setEditing({ kind: 'vinyl', vinyl })}
-                      aria-label={`Change ${vinyl.name}`}
-                    >
-                      Change
-                    </Button>
-                  </td>
-                </tr>
-              );
-            }}
-          />
-        </table>
-        {found.isError && (
-          <div className="notice bad" role="alert">
-            {wordsOf(found.error)}
-          </div>
-        )}
-        {found.hasNextPage && (
-          <div className="actions pad-4 centred">
-            <Button size="small" disabled={found.isFetchingNextPage} onClick={() => void found.fetchNextPage()}>
-              Show more: {shown.length} of {shelf.total}
-            </Button>
-          </div>
-        )}
-      </section>
-      <section className="sheet flush" aria-label="Blanks" tabIndex={0}>
-        <table className="plain">
-          <thead>
-            <tr>
-              <th scope="col">blank</th>
-              <th scope="col">surface</th>
-              <th className="hide-small" scope="col">
-                from
-              </th>
-              <th scope="col">sizes and prices</th>
-              <th scope="col">colours</th>
-              <th scope="col" />
-            </tr>
-          </thead>
-          <tbody>
-            {shelf.blanks.map((blank) => (
-              <tr key={blank.id}>
-                <td>
-                  <strong>{blank.name}</strong>
-                </td>
-                <td>
-                  {FABRICS[blank.fabric].label}
-                  {FABRICS[blank.fabric].ceilingC && blank.heating !== 'none'
-                    ? `, to ${formatTemperature(FABRICS[blank.fabric].ceilingC ?? 0, settings)}`
-                    : ', no heat'}
-                </td>
-                <td className="soft hide-small">{blank.supplier}</td>
-                <td>
-                  {blank.sizes.map((size) => (
-                    <span key={size.name} className="after-4 nowrap">
-                      {size.name} <span className="figures">{formatMoney(size.price, settings)}</span>
-                    </span>
-                  ))}
-                </td>
-                <td>
-                  {blank.colours.map((colour) => (
-                    <span key={colour.name} className="after-4 nowrap">
-                      <i className="swatch" style={{ background: colour.hex }} />
-                      {colour.name}
-                    </span>
-                  ))}
-                </td>
-                <td className="right">
-                  <Button
-                    size="small"
-                    variant="text"
-                    onClick={() => setEditing({ kind: 'blank', blank })}
-                    aria-label={`Change ${blank.name}`}
-                  >
-                    Change
-                  </Button>
-                </td>
-              </tr>
-            ))}
-            {shelf.blanks.length === 0 && (
-              <tr>
-                <td colSpan={6} className="soft">
-                  No blank yet. Add what you decorate most.
-                </td>
-              </tr>
-            )}
-          </tbody>
-        </table>
-      </section>
+      <VinylList
+        shelf={shelf}
+        filter={filter}
+        setFilter={setFilter}
+        shown={shown}
+        setEditing={setEditing}
+        found={found}
+      />
+      <Blanks shelf={shelf} setEditing={setEditing} />
       <Suspense>
         {editing?.kind === 'vinyl' && (
           <VinylForm
@@ -294,5 +123,37 @@ function Shelf({ initial, openBlank }: { initial: ShelfPage; openBlank: number |
         )}
       </Suspense>
     </>
+  );
+}
+
+type ShelfHeadProps = {
+  readonly shelf: ShelfPage;
+  readonly setEditing: React.Dispatch<React.SetStateAction<Editing | null>>;
+};
+
+function ShelfHead({ shelf, setEditing }: ShelfHeadProps) {
+  const settings = useSettings();
+  return (
+    <div className="page-head">
+      <div>
+        <h1 className="flat">
+          {plural(shelf.vinylCount, 'vinyl')} and {plural(shelf.blanks.length, 'blank')}
+          {shelf.cheapest && shelf.dearest ? (
+            <span className="soft">
+              , from {formatMoney(Math.round(shelf.cheapest.value), settings)} to{' '}
+              {formatMoney(Math.round(shelf.dearest.value), settings)} a square metre
+            </span>
+          ) : (
+            ''
+          )}
+        </h1>
+      </div>
+      <div className="actions">
+        <Button onClick={() => setEditing({ kind: 'blank', blank: null })}>Add a blank</Button>
+        <Button variant="contained" onClick={() => setEditing({ kind: 'vinyl', vinyl: null })}>
+          Add a vinyl
+        </Button>
+      </div>
+    </div>
   );
 }

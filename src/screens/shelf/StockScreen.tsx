@@ -19,6 +19,7 @@ import { formatLine } from './measures';
 import { ShelfTabs } from './ShelfTabs';
 import { StockRows } from './StockRows';
 import { OffcutSearch } from './OffcutSearch';
+import type { InfiniteData, UseInfiniteQueryResult } from '@tanstack/react-query';
 
 /** Height of a thing's own line, and of each of its lots. */
 const HEAD_PX = 40,
@@ -97,69 +98,7 @@ function Stock({ initial }: { initial: StockPage }) {
       </div>
       <ShelfTabs current="/shelf/stock" />
       <div className="cols split-2-1">
-        <section className="sheet flush" aria-label="Stock" tabIndex={0}>
-          <table className="plain">
-            <thead>
-              <tr>
-                <th scope="col">
-                  <TextField
-                    size="small"
-                    variant="standard"
-                    placeholder="Search"
-                    value={search}
-                    onChange={(event) => setSearch(event.target.value)}
-                    slotProps={{ htmlInput: { 'aria-label': 'Search the stock' } }}
-                  />
-                </th>
-                <th className="right" scope="col">
-                  on the shelf
-                </th>
-                <th className="right" scope="col">
-                  for orders
-                </th>
-                <th className="right" scope="col">
-                  free
-                </th>
-                <th className="right" scope="col">
-                  lasts
-                </th>
-              </tr>
-            </thead>
-            <VirtualBody
-              count={shown.length}
-              columns={5}
-              heightOf={(index) => HEAD_PX + (shown[index]?.lots.length ?? 0) * LOT_PX}
-              empty={
-                stock.empty
-                  ? 'Take in the rolls and blanks that lie there: what is left, and what it cost.'
-                  : 'Nothing is called that.'
-              }
-              render={(index) => {
-                const row = shown[index]!;
-                return (
-                  <StockRows
-                    key={row.thing.key}
-                    row={row}
-                    onLot={(lot) => setOpen({ kind: 'lot', lot, thing: row.thing })}
-                    onMinimum={() => setOpen({ kind: 'minimum', row })}
-                  />
-                );
-              }}
-            />
-          </table>
-          {found.isError && (
-            <div className="notice bad" role="alert">
-              {wordsOf(found.error)}
-            </div>
-          )}
-          {found.hasNextPage && (
-            <div className="actions pad-4 centred">
-              <Button size="small" disabled={found.isFetchingNextPage} onClick={() => void found.fetchNextPage()}>
-                Show more: {shown.length} of {stock.total}
-              </Button>
-            </div>
-          )}
-        </section>
+        <StockTable search={search} setSearch={setSearch} shown={shown} stock={stock} setOpen={setOpen} found={found} />
         <div className="cols">
           <OffcutSearch count={stock.offcuts} onLot={(lot, thing) => setOpen({ kind: 'lot', lot, thing })} />
           <section className="sheet" aria-label="Ledger">
@@ -190,5 +129,82 @@ function Stock({ initial }: { initial: StockPage }) {
         {open?.kind === 'receive' && <ReceiveDialog onClose={() => setOpen(null)} onDone={done} />}
       </Suspense>
     </>
+  );
+}
+
+type StockTableProps = {
+  readonly search: string;
+  readonly setSearch: React.Dispatch<React.SetStateAction<string>>;
+  readonly shown: StockRow[];
+  readonly stock: StockPage;
+  readonly setOpen: React.Dispatch<React.SetStateAction<Open | null>>;
+  readonly found: UseInfiniteQueryResult<InfiniteData<StockPage>>;
+};
+
+function StockTable({ search, setSearch, shown, stock, setOpen, found }: StockTableProps) {
+  return (
+    <section className="sheet flush" aria-label="Stock" tabIndex={0}>
+      <table className="plain">
+        <thead>
+          <tr>
+            <th scope="col">
+              <TextField
+                size="small"
+                variant="standard"
+                placeholder="Search"
+                value={search}
+                onChange={(event) => setSearch(event.target.value)}
+                slotProps={{ htmlInput: { 'aria-label': 'Search the stock' } }}
+              />
+            </th>
+            <th className="right" scope="col">
+              on the shelf
+            </th>
+            <th className="right" scope="col">
+              for orders
+            </th>
+            <th className="right" scope="col">
+              free
+            </th>
+            <th className="right" scope="col">
+              lasts
+            </th>
+          </tr>
+        </thead>
+        <VirtualBody
+          count={shown.length}
+          columns={5}
+          heightOf={(index) => HEAD_PX + (shown[index]?.lots.length ?? 0) * LOT_PX}
+          empty={
+            stock.empty
+              ? 'Take in the rolls and blanks that lie there: what is left, and what it cost.'
+              : 'Nothing is called that.'
+          }
+          render={(index) => {
+            const row = shown[index]!;
+            return (
+              <StockRows
+                key={row.thing.key}
+                row={row}
+                onLot={(lot) => setOpen({ kind: 'lot', lot, thing: row.thing })}
+                onMinimum={() => setOpen({ kind: 'minimum', row })}
+              />
+            );
+          }}
+        />
+      </table>
+      {found.isError && (
+        <div className="notice bad" role="alert">
+          {wordsOf(found.error)}
+        </div>
+      )}
+      {found.hasNextPage && (
+        <div className="actions pad-4 centred">
+          <Button size="small" disabled={found.isFetchingNextPage} onClick={() => void found.fetchNextPage()}>
+            Show more: {shown.length} of {stock.total}
+          </Button>
+        </div>
+      )}
+    </section>
   );
 }

@@ -64,57 +64,7 @@ export default function SupplierDialog({
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="sm" aria-labelledby="supplier-title">
       <DialogTitle id="supplier-title">{supplier ? supplier.name : 'Add a supplier'}</DialogTitle>
-      <DialogContent>
-        <div className="cols pad-top-2">
-          <TextField
-            label="Name"
-            value={values.name}
-            autoFocus
-            onChange={(event) => set({ name: event.target.value })}
-            error={Boolean(errorOf('name'))}
-            helperText={errorOf('name')}
-          />
-          <TextField
-            label="E-mail for orders"
-            value={values.email}
-            onChange={(event) => set({ email: event.target.value })}
-            error={Boolean(errorOf('email'))}
-            helperText={errorOf('email')}
-          />
-          <div className="fields">
-            <NumberText
-              label="Shipping"
-              unit={money.unit}
-              value={values.shipping}
-              onChange={(shipping) => set({ shipping })}
-              error={errorOf('shipping')}
-            />
-            <NumberText
-              label="Free from"
-              unit={money.unit}
-              value={values.freeFrom}
-              onChange={(freeFrom) => set({ freeFrom })}
-              error={errorOf('freeFrom')}
-              help="empty: never"
-            />
-            <NumberText
-              label="Orders from"
-              unit={money.unit}
-              value={values.minimumOrder}
-              onChange={(minimumOrder) => set({ minimumOrder })}
-              error={errorOf('minimumOrder')}
-              help="empty: any"
-            />
-            <NumberText
-              label="Here after"
-              unit="days"
-              value={values.leadDays}
-              onChange={(leadDays) => set({ leadDays })}
-              error={errorOf('leadDays')}
-            />
-          </div>
-        </div>
-      </DialogContent>
+      <SupplierFields values={values} set={set} errorOf={errorOf} money={money} />
       <DialogActions sx={{ px: 3, pb: 2 }}>
         <div role="alert" className="short grow">
           {form.failure}
@@ -130,5 +80,88 @@ export default function SupplierDialog({
         </Button>
       </DialogActions>
     </Dialog>
+  );
+}
+
+type SupplierFieldsProps = {
+  readonly values: {
+    name: string;
+    email: string;
+    shipping: string;
+    freeFrom: string;
+    minimumOrder: string;
+    leadDays: string;
+  };
+  readonly set: (
+    part: Partial<{
+      name: string;
+      email: string;
+      shipping: string;
+      freeFrom: string;
+      minimumOrder: string;
+      leadDays: string;
+    }>,
+  ) => void;
+  readonly errorOf: (field: string) => string | undefined;
+  readonly money: {
+    readonly unit: string;
+    readonly toMinor: (text: string) => number | null;
+    readonly fromMinor: (minor: number) => string;
+  };
+};
+
+function SupplierFields({ values, set, errorOf, money }: SupplierFieldsProps) {
+  return (
+    <DialogContent>
+      <div className="cols pad-top-2">
+        <TextField
+          label="Name"
+          value={values.name}
+          autoFocus
+          onChange={(event) => set({ name: event.target.value })}
+          error={Boolean(errorOf('name'))}
+          helperText={errorOf('name')}
+        />
+        <TextField
+          label="E-mail for orders"
+          value={values.email}
+          onChange={(event) => set({ email: event.target.value })}
+          error={Boolean(errorOf('email'))}
+          helperText={errorOf('email')}
+        />
+        <div className="fields">
+          <NumberText
+            label="Shipping"
+            unit={money.unit}
+            value={values.shipping}
+            onChange={(shipping) => set({ shipping })}
+            error={errorOf('shipping')}
+          />
+          <NumberText
+            label="Free from"
+            unit={money.unit}
+            value={values.freeFrom}
+            onChange={(freeFrom) => set({ freeFrom })}
+            error={errorOf('freeFrom')}
+            help="empty: never"
+          />
+          <NumberText
+            label="Orders from"
+            unit={money.unit}
+            value={values.minimumOrder}
+            onChange={(minimumOrder) => set({ minimumOrder })}
+            error={errorOf('minimumOrder')}
+            help="empty: any"
+          />
+          <NumberText
+            label="Here after"
+            unit="days"
+            value={values.leadDays}
+            onChange={(leadDays) => set({ leadDays })}
+            error={errorOf('leadDays')}
+          />
+        </div>
+      </div>
+    </DialogContent>
   );
 }

@@ -38,7 +38,6 @@ function describe(supplies: readonly SupplyView[]): string {
 }
 
 function Supplies({ initial }: { initial: SuppliesView }) {
-  const settings = useSettings();
   const client = useQueryClient();
   const {
     data: { supplies },
@@ -86,46 +85,7 @@ function Supplies({ initial }: { initial: SuppliesView }) {
         </div>
       </div>
       <ShelfTabs current="/shelf/supplies" />
-      <section className="sheet flush" aria-label="Supplies" tabIndex={0}>
-        {supplies.length === 0 ? (
-          <div className="empty">
-            <p>
-              Mats, blades, cover sheets, tape and packaging stand here, with how much of their life is left. Blades and
-              mats wear as you cut, cover sheets as you press.
-            </p>
-          </div>
-        ) : (
-          <table className="plain">
-            <thead>
-              <tr>
-                <th scope="col">name</th>
-                <th scope="col">what it is</th>
-                <th scope="col" className="wear-column">
-                  in use
-                </th>
-                <th className="right" scope="col">
-                  left
-                </th>
-                <th className="right" scope="col">
-                  on the shelf
-                </th>
-                <th scope="col" />
-              </tr>
-            </thead>
-            <tbody>
-              {supplies.map((supply) => (
-                <SupplyRow
-                  key={supply.id}
-                  supply={supply}
-                  settings={settings}
-                  onChange={() => setOpen({ kind: 'supply', supply })}
-                  onWear={() => setOpen({ kind: 'wear', supply })}
-                />
-              ))}
-            </tbody>
-          </table>
-        )}
-      </section>
+      <SupplyTable supplies={supplies} setOpen={setOpen} />
       <Suspense>
         {open?.kind === 'supply' && (
           <SupplyDialog
@@ -205,5 +165,56 @@ function SupplyRow({
         )}
       </td>
     </tr>
+  );
+}
+
+type SupplyTableProps = {
+  readonly supplies: readonly SupplyView[];
+  readonly setOpen: React.Dispatch<React.SetStateAction<Open | null>>;
+};
+
+function SupplyTable({ supplies, setOpen }: SupplyTableProps) {
+  const settings = useSettings();
+  return (
+    <section className="sheet flush" aria-label="Supplies" tabIndex={0}>
+      {supplies.length === 0 ? (
+        <div className="empty">
+          <p>
+            Mats, blades, cover sheets, tape and packaging stand here, with how much of their life is left. Blades and
+            mats wear as you cut, cover sheets as you press.
+          </p>
+        </div>
+      ) : (
+        <table className="plain">
+          <thead>
+            <tr>
+              <th scope="col">name</th>
+              <th scope="col">what it is</th>
+              <th scope="col" className="wear-column">
+                in use
+              </th>
+              <th className="right" scope="col">
+                left
+              </th>
+              <th className="right" scope="col">
+                on the shelf
+              </th>
+              <th scope="col" />
+            </tr>
+          </thead>
+          <tbody>
+            {supplies.map((supply) => (
+              <SupplyRow
+                key={supply.id}
+                supply={supply}
+                settings={settings}
+                onChange={() => setOpen({ kind: 'supply', supply })}
+                onWear={() => setOpen({ kind: 'wear', supply })}
+              />
+            ))}
+          </tbody>
+        </table>
+      )}
+    </section>
   );
 }

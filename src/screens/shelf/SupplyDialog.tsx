@@ -13,6 +13,7 @@ import { parseNumber } from '../../core/units';
 import type { SupplyView } from '../../views/supplies';
 import { NumberText, useLengthUnit } from './SmallFields';
 import { useSmallForm } from './use-form-state';
+import type { SmallForm } from './use-form-state';
 
 const shown = (value: number | null | undefined) => (value === null || value === undefined ? '' : String(value));
 const WITH_WIDTH: readonly SupplyKind[] = ['transfer tape', 'heat tape', 'cover sheet', 'mat', 'pillow'];
@@ -79,72 +80,7 @@ export default function SupplyDialog({
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="sm" aria-labelledby="supply-title">
       <DialogTitle id="supply-title">{supply ? `Change ${supply.name}` : 'Add a supply'}</DialogTitle>
-      <DialogContent>
-        <div className="cols pad-top-2">
-          <div className="fields">
-            {line('name', 'Name', true)}
-            <TextField
-              select
-              label="Kind"
-              value={values.kind}
-              onChange={(event) => pick(event.target.value as SupplyKind)}
-            >
-              {SUPPLY_KIND_NAMES.map((kind) => (
-                <MenuItem key={kind} value={kind}>
-                  {getSupplyFacts(kind).label}
-                </MenuItem>
-              ))}
-            </TextField>
-            {line('supplier', 'Supplier')}
-          </div>
-          <div className="fields">
-            {wears && (
-              <NumberText
-                label="Ordinarily lasts"
-                unit={wears}
-                value={values.life}
-                onChange={(life) => set({ life })}
-                error={form.errorOf('life')}
-              />
-            )}
-            {values.kind === 'blade' && (
-              <NumberText
-                label="Blade angle"
-                unit="°"
-                value={values.angle}
-                onChange={(angle) => set({ angle })}
-                error={form.errorOf('angleDegrees')}
-              />
-            )}
-            {WITH_WIDTH.includes(values.kind) && (
-              <NumberText
-                label="Width"
-                unit={unit}
-                value={values.width}
-                onChange={(width) => set({ width })}
-                error={form.errorOf('widthMm')}
-              />
-            )}
-            {values.kind === 'transfer tape' && (
-              <TextField
-                select
-                label="Tack"
-                value={values.tack}
-                onChange={(event) => set({ tack: event.target.value as Tack | '' })}
-                slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
-              >
-                <MenuItem value="">not known</MenuItem>
-                {TACKS.map((tack) => (
-                  <MenuItem key={tack} value={tack}>
-                    {tack}
-                  </MenuItem>
-                ))}
-              </TextField>
-            )}
-          </div>
-          {line('note', 'Note')}
-        </div>
-      </DialogContent>
+      <SupplyFields line={line} values={values} pick={pick} wears={wears} set={set} form={form} unit={unit} />
       <DialogActions sx={{ px: 3, pb: 2, flexWrap: 'wrap' }}>
         <div role="alert" className="short grow">
           {form.failure}
@@ -160,5 +96,115 @@ export default function SupplyDialog({
         </Button>
       </DialogActions>
     </Dialog>
+  );
+}
+
+type SupplyFieldsProps = {
+  readonly line: (field: 'name' | 'supplier' | 'note', label: string, autoFocus?: boolean) => React.JSX.Element;
+  readonly values: {
+    name: string;
+    kind: 'transfer tape' | 'heat tape' | 'cover sheet' | 'pillow' | 'mat' | 'blade' | 'packaging';
+    supplier: string;
+    width: string;
+    tack: '' | 'low' | 'medium' | 'high';
+    angle: string;
+    life: string;
+    note: string;
+  };
+  readonly pick: (kind: SupplyKind) => void;
+  readonly wears: 'uses' | 'presses' | 'loads' | 'metres' | null;
+  readonly set: (
+    part: Partial<{
+      name: string;
+      kind: 'transfer tape' | 'heat tape' | 'cover sheet' | 'pillow' | 'mat' | 'blade' | 'packaging';
+      supplier: string;
+      width: string;
+      tack: '' | 'low' | 'medium' | 'high';
+      angle: string;
+      life: string;
+      note: string;
+    }>,
+  ) => void;
+  readonly form: SmallForm<{
+    name: string;
+    kind: 'transfer tape' | 'heat tape' | 'cover sheet' | 'pillow' | 'mat' | 'blade' | 'packaging';
+    supplier: string;
+    width: string;
+    tack: '' | 'low' | 'medium' | 'high';
+    angle: string;
+    life: string;
+    note: string;
+  }>;
+  readonly unit: 'mm' | 'in';
+};
+
+function SupplyFields({ line, values, pick, wears, set, form, unit }: SupplyFieldsProps) {
+  return (
+    <DialogContent>
+      <div className="cols pad-top-2">
+        <div className="fields">
+          {line('name', 'Name', true)}
+          <TextField
+            select
+            label="Kind"
+            value={values.kind}
+            onChange={(event) => pick(event.target.value as SupplyKind)}
+          >
+            {SUPPLY_KIND_NAMES.map((kind) => (
+              <MenuItem key={kind} value={kind}>
+                {getSupplyFacts(kind).label}
+              </MenuItem>
+            ))}
+          </TextField>
+          {line('supplier', 'Supplier')}
+        </div>
+        <div className="fields">
+          {wears && (
+            <NumberText
+              label="Ordinarily lasts"
+              unit={wears}
+              value={values.life}
+              onChange={(life) => set({ life })}
+              error={form.errorOf('life')}
+            />
+          )}
+          {values.kind === 'blade' && (
+            <NumberText
+              label="Blade angle"
+              unit="°"
+              value={values.angle}
+              onChange={(angle) => set({ angle })}
+              error={form.errorOf('angleDegrees')}
+            />
+          )}
+          {WITH_WIDTH.includes(values.kind) && (
+            <NumberText
+              label="Width"
+              unit={unit}
+              value={values.width}
+              onChange={(width) => set({ width })}
+              error={form.errorOf('widthMm')}
+            />
+          )}
+          {values.kind === 'transfer tape' && (
+            <TextField
+              select
+              label="Tack"
+              value={values.tack}
+              onChange={(event) => set({ tack: event.target.value as Tack | '' })}
+              slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
+            >
+              <MenuItem value="">not known</MenuItem>
+              {TACKS.map((tack) => (
+                <MenuItem key={tack} value={tack}>
+                  {tack}
+                </MenuItem>
+              ))}
+            </TextField>
+          )}
+        </div>
+        {line('note', 'Note')}
+      </div>
+    </DialogContent>
   );
 }

@@ -20,6 +20,8 @@ import { Choice, FormActions, LengthField, MoneyField, NumberField, TextLine, us
 import { CutFields, PressFields, UseFields } from './VinylDetailFields';
 import { UNCHOSEN } from '../../theme/tokens';
 import type { VinylValues } from './vinyl-values';
+import type { KindFacts } from '../../core/materials';
+import type { UseFormReturn } from 'react-hook-form';
 
 const START: VinylValues = {
   name: '',
@@ -80,44 +82,7 @@ export default function VinylForm({
     <Dialog open onClose={onClose} fullWidth maxWidth="md" aria-labelledby="vinyl-title">
       <DialogTitle id="vinyl-title">{vinyl ? `Change ${vinyl.name}` : 'Add a vinyl'}</DialogTitle>
       <form noValidate onSubmit={save.submit}>
-        <DialogContent className="cols">
-          <div className="fields pad-top-2">
-            <TextLine form={form} name="name" label="Name" autoFocus />
-            <Choice
-              form={form}
-              name="kind"
-              label="Kind"
-              options={VINYL_KIND_NAMES.map((name) => ({ value: name, label: getKindFacts(name).label }))}
-              help={describeHandedness(
-                decideHandedness({ kind, details: { ...getOrdinaryDetails(kind), carrier } }, { seenThrough: false }),
-              )}
-              onPicked={pickKind}
-            />
-            <TextLine form={form} name="supplier" label="Supplier" />
-            <TextLine form={form} name="colourName" label="Colour" />
-            <TextLine form={form} name="colourHex" label="Swatch" type="color" />
-          </div>
-          <div className="fields">
-            <LengthField form={form} name="rollWidthMm" label="Roll width" />
-            <LengthField form={form} name="rollLengthMm" label="Roll length" />
-            <MoneyField form={form} name="rollPrice" label="Roll price" />
-            <NumberField
-              form={form}
-              name="weedingFactor"
-              label="Weeding factor"
-              help="1 is smooth and good; thin budget vinyl 1.3 to 2.5"
-            />
-          </div>
-          <CutFields form={form} />
-          {facts.family === 'heat' ? (
-            <PressFields form={form} />
-          ) : (
-            <p className="soft flat">
-              Adhesive vinyl is not pressed: it is lifted with transfer tape and burnished on.
-            </p>
-          )}
-          <UseFields form={form} />
-        </DialogContent>
+        <VinylFields form={form} kind={kind} carrier={carrier} pickKind={pickKind} facts={facts} />
         <FormActions
           save={save}
           label={vinyl ? 'Save the vinyl' : 'Add to the shelf'}
@@ -132,5 +97,66 @@ export default function VinylForm({
         />
       </form>
     </Dialog>
+  );
+}
+
+type VinylFieldsProps = {
+  readonly form: UseFormReturn<VinylValues>;
+  readonly kind:
+    | 'smooth'
+    | 'stretch'
+    | 'low-heat'
+    | 'glitter'
+    | 'holographic'
+    | 'flock'
+    | 'puff'
+    | 'reflective'
+    | 'printed-pattern'
+    | 'permanent'
+    | 'removable'
+    | 'stencil';
+  readonly carrier: 'face' | 'back';
+  readonly pickKind: (next: string) => void;
+  readonly facts: KindFacts;
+};
+
+function VinylFields({ form, kind, carrier, pickKind, facts }: VinylFieldsProps) {
+  return (
+    <DialogContent className="cols">
+      <div className="fields pad-top-2">
+        <TextLine form={form} name="name" label="Name" autoFocus />
+        <Choice
+          form={form}
+          name="kind"
+          label="Kind"
+          options={VINYL_KIND_NAMES.map((name) => ({ value: name, label: getKindFacts(name).label }))}
+          help={describeHandedness(
+            decideHandedness({ kind, details: { ...getOrdinaryDetails(kind), carrier } }, { seenThrough: false }),
+          )}
+          onPicked={pickKind}
+        />
+        <TextLine form={form} name="supplier" label="Supplier" />
+        <TextLine form={form} name="colourName" label="Colour" />
+        <TextLine form={form} name="colourHex" label="Swatch" type="color" />
+      </div>
+      <div className="fields">
+        <LengthField form={form} name="rollWidthMm" label="Roll width" />
+        <LengthField form={form} name="rollLengthMm" label="Roll length" />
+        <MoneyField form={form} name="rollPrice" label="Roll price" />
+        <NumberField
+          form={form}
+          name="weedingFactor"
+          label="Weeding factor"
+          help="1 is smooth and good; thin budget vinyl 1.3 to 2.5"
+        />
+      </div>
+      <CutFields form={form} />
+      {facts.family === 'heat' ? (
+        <PressFields form={form} />
+      ) : (
+        <p className="soft flat">Adhesive vinyl is not pressed: it is lifted with transfer tape and burnished on.</p>
+      )}
+      <UseFields form={form} />
+    </DialogContent>
   );
 }

@@ -10,8 +10,7 @@ import { listThings } from '../stock/things';
 import { loadOpenNeeds } from './needs';
 import { toOffer } from './offer-of';
 
-const OFFER_SORTS = ['unit', 'name', 'newest'] as const;
-type OfferSort = (typeof OFFER_SORTS)[number];
+type OfferSort = 'unit' | 'name' | 'newest';
 export type OfferQuery = {
   readonly words: string;
   readonly supplierId: number;

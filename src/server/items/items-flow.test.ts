@@ -281,7 +281,7 @@ describe('a quote straight from a drawing', () => {
         timeZone: 'UTC',
         system: 'metric',
       }),
-    ).toContain('Crew rain jacket, XL, navy, with Surname): 59.00 each, 177.00 together');
+    ).toContain('Crew rain jacket, XL, navy, with Surname): 59.00 each, 177.00 in total');
   });
 
   it('says what is wrong with it', async () => {

@@ -63,7 +63,7 @@ describe('a quick quote', () => {
     expect(after!.drift!.now.value).toBeGreaterThan(saved!.facts.costEach);
     expect(after!.drift!.because[0]!.label).toMatch(/^Weed/);
     expect(writeQuoteText(requireQuote(shop, id), 'Heron & Hitch', settings)).toMatch(
-      /^Good day Lakeside Gift Room,\n\n4 × Honeycomb tea towel \(Tea towel, cotton, one size, natural\): 28\.00 each, 112\.00 together \(EUR\)\.\nReady on /,
+      /^Good day Lakeside Gift Room,\n\n4 × Honeycomb tea towel \(Tea towel, cotton, one size, natural\): 28\.00 each, 112\.00 in total \(EUR\)\.\nReady on /,
     );
     const [page] = await readPdfPages(await printQuote(requireQuote(shop, id), 'Heron & Hitch', settings));
     expect(page).toMatch(/Honeycomb tea towel.*112\.00/s);

@@ -5,7 +5,6 @@ import {
   boundRegion,
   computeRingArea,
   fillRegion,
-  getRings,
   groupByOverlap,
   makeRegion,
   offsetRegion,

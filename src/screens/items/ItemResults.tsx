@@ -1,0 +1,137 @@
+// What an item comes to: its costs, its prices by the piece, its questions and its quote.
+
+import { lazy, Suspense } from 'react';
+import type { ItemPlan, ItemMaterials, ItemEvidence, MadeLayer } from '../../core/costing';
+import type { Calculation } from './calculate-item';
+import type { UseFormReturn } from 'react-hook-form';
+import type { ItemForm } from './item-form';
+import type { ItemEditorView } from '../../views/items';
+import type { BlankView } from '../../views/shelf';
+import type { ShopFigures } from '../../core/materials';
+import { type Settings, useSettings } from '../shared/settings';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import Checkbox from '@mui/material/Checkbox';
+import { PricePanel } from './PricePanel';
+import { CostTable } from './CostTable';
+import { ChannelPanel } from './ChannelPanel';
+import { VariantTable } from './VariantTable';
+import { AreaTable } from './AreaTable';
+import { JointPanel } from './JointPanel';
+import { formatMoney } from '../../core/units';
+
+// Charts weigh more than all the rest of the page.
+const LadderPanel = lazy(() => import('./LadderPanel'));
+
+type ItemResultsProps = {
+  readonly plan: ItemPlan;
+  readonly chosen: readonly number[];
+  readonly setChosen: React.Dispatch<React.SetStateAction<readonly number[]>>;
+  readonly calculation: Calculation;
+  readonly form: UseFormReturn<ItemForm>;
+  readonly view: ItemEditorView;
+  readonly blank: BlankView | undefined;
+  readonly input: {
+    plan: ItemPlan;
+    variant: { options: number[]; sizeName: string; colourName: string };
+    quantity: number;
+    blank: BlankView | undefined;
+    materials: ItemMaterials;
+    evidence: ItemEvidence;
+    figures: ShopFigures;
+    settings: Settings;
+  };
+  readonly mounted: boolean;
+  readonly layers: readonly MadeLayer[];
+  readonly values: ItemForm;
+};
+
+export function ItemResults({
+  plan,
+  chosen,
+  setChosen,
+  calculation,
+  form,
+  view,
+  blank,
+  input,
+  mounted,
+  layers,
+  values,
+}: ItemResultsProps) {
+  const settings = useSettings();
+  return (
+    <div className="cols">
+      {plan.details.options.length > 0 && (
+        <div className="readings" role="group" aria-label="Calculated with">
+          {plan.details.options.map((option, at) => (
+            <FormControlLabel
+              key={at}
+              control={
+                <Checkbox
+                  size="small"
+                  checked={chosen.includes(at)}
+                  onChange={(_, on) => setChosen(on ? [...chosen, at] : chosen.filter((one) => one !== at))}
+                />
+              }
+              label={`with ${option.label || 'option'}`}
+            />
+          ))}
+        </div>
+      )}
+      {calculation.ok ? (
+        <>
+          <PricePanel
+            cost={calculation.cost}
+            reading={calculation.reading}
+            price={calculation.price}
+            othersAsk={plan.details.othersAsk}
+            figures={settings.shop.figures}
+            onPrice={(price) =>
+              form.setValue('price', Math.max(0, price - (calculation.price - plan.price)), {
+                shouldDirty: true,
+                shouldValidate: true,
+              })
+            }
+            form={form}
+          />
+          <CostTable cost={calculation.cost} reading={calculation.reading} />
+          <ChannelPanel
+            initial={view.channels}
+            cost={calculation.cost}
+            price={calculation.price}
+            figures={settings.shop.figures}
+          />
+          {blank && <VariantTable input={input} plan={plan} blank={blank} wage={settings.shop.figures.wagePerHour} />}
+          {mounted && (
+            <Suspense>
+              <LadderPanel
+                spec={calculation.spec}
+                quantity={calculation.cost.quantity}
+                price={calculation.price}
+                figures={settings.shop.figures}
+              />
+            </Suspense>
+          )}
+          <AreaTable form={form} cost={calculation.cost} layers={layers} basis={values.areaBasis} />
+          <JointPanel
+            form={form}
+            cost={calculation.cost}
+            itemName={values.name}
+            price={calculation.price}
+            negative={plan.details.negative}
+            layers={layers}
+          />
+        </>
+      ) : (
+        <div className="notice bad">
+          <strong>No cost can be told yet</strong>
+          {calculation.problem}
+        </div>
+      )}
+      <p className="soft flat">
+        Your hour is {formatMoney(settings.shop.figures.wagePerHour, settings)}.{' '}
+        <a href="/shop">Change the shop’s figures</a>
+      </p>
+    </div>
+  );
+}
