@@ -14,18 +14,29 @@ export type ArtworkView = {
   readonly id: number;
   readonly name: string;
   readonly fileName: string;
+  /** Size of the file as it came, bytes. */
   readonly originalBytes: number;
+  /** Of the prepared drawing, at the width it was saved at. */
   readonly measurement: ArtworkMeasurement;
+  /** One a layer of the measurement, in its order; words of the shop, or its colour. */
   readonly layerNames: readonly string[];
+  /** The vinyl each layer is meant for; null where none was chosen. */
   readonly layerVinylIds: readonly (number | null)[];
+  /** What was done to the original, in its order; the original itself is never changed. */
   readonly steps: readonly PrepStep[];
   readonly licence: Licence;
+  /** The outlines as drawn on screens, mm. */
   readonly picture: ArtworkPicture;
+  /** What the drawing held and no knife can follow, by kind. */
   readonly leftOut: readonly LeftOut[];
+  /** How many gradients were taken as one colour. */
   readonly gradients: number;
+  /** Whether the file said how large it is; else a size was assumed. */
   readonly sizeStated: boolean;
+  /** Epoch ms. */
   readonly createdAtMs: number;
   readonly archived: boolean;
+  /** Rises by one with every save; a save of an older one is refused. */
   readonly version: number;
 };
 
@@ -36,5 +47,6 @@ export type MeasuredFile = Pick<ArtworkView, 'measurement' | 'picture' | 'leftOu
 /** What the page itself reckons of a drawing with its steps and materials, besides its measurement. */
 export type PreparedFile = MeasuredFile & {
   readonly findings: readonly Finding[];
+  /** Groups of like round holes by layer key; diameters in mm. */
   readonly dots: Readonly<Record<string, readonly Pick<DotGroup, 'diameterMm' | 'count'>[]>>;
 };

@@ -15,10 +15,13 @@ export type BenchPartView = BenchPart & {
   readonly sizeName: string;
   readonly colourName: string;
   readonly layerName: string;
+  /** #rrggbb of the vinyl it is cut from. */
   readonly layerColour: string;
   readonly vinylName: string;
   readonly blankName: string;
+  /** Where on the blank, in words of the item. */
   readonly placement: string;
+  /** Width of the whole artwork, mm. */
   readonly widthMm: number;
   readonly itemId: number;
 };
@@ -28,22 +31,30 @@ export type BenchLineView = {
   readonly lineId: number;
   readonly itemName: string;
   readonly blankName: string;
+  /** The order of pressing; null where none can be made. */
   readonly plan: PressPlan | null;
+  /** Why no plan can be made; null where one was. */
   readonly planProblem: string | null;
   readonly placements: readonly {
     readonly picture: ArtworkPicture;
     readonly place: string;
+    /** Width of the whole artwork there, mm. */
     readonly widthMm: number;
   }[];
   readonly layers: readonly {
     readonly name: string;
+    /** The vinyl it is cut from. */
     readonly vinylId: number;
     /** Which placement it is of, and which layer of its picture. */
     readonly placement: number;
+    /** From 0. */
     readonly layerIndex: number;
     readonly mirrored: boolean;
+    /** Why it is cut as it is or mirrored, in words. */
     readonly handedness: string;
+    /** Outer box of the layer, mm. */
     readonly boxWidthMm: number;
+    /** Outer box of the layer, mm. */
     readonly boxHeightMm: number;
     readonly cavities: number;
     readonly pieces: number;
@@ -51,11 +62,14 @@ export type BenchLineView = {
 };
 
 export type BenchView = {
+  /** All that waits at any station, the first due first. */
   readonly parts: readonly BenchPartView[];
   readonly lines: readonly BenchLineView[];
   readonly running: readonly RunningSession[];
   readonly vinyls: readonly VinylView[];
+  /** The server’s clock, epoch ms: timers count from it. */
   readonly nowMs: number;
+  /** ISO day in the shop’s time zone. */
   readonly today: string;
 };
 
@@ -63,14 +77,23 @@ export type BenchView = {
 export type BookedStock = {
   readonly thingName: string;
   readonly form: LotForm;
+  /** mm of a roll, or pieces. */
   readonly quantity: number;
+  /** Taken beyond what the book had, in the same unit; 0 where it had enough. */
   readonly missing: number;
 };
 
 export type StepTaken = {
+  /** Absent where the step takes nothing from the stock. */
   readonly booked?: readonly BookedStock[];
+  /** What undo takes back. */
   readonly eventIds: readonly number[];
+  /** As it stands after the step. */
   readonly bench: BenchView;
 };
 
-export type Spoilage = { readonly cause: SpoilageCause; readonly blankLost: boolean };
+export type Spoilage = {
+  readonly cause: SpoilageCause;
+  /** The blank is spoiled with the part, and a new one is taken. */
+  readonly blankLost: boolean;
+};

@@ -9,20 +9,32 @@ export type WaitingPart = {
   readonly partId: number;
   readonly orderId: number;
   readonly orderTitle: string;
+  /** Which piece of its order, from 1. */
   readonly pieceNumber: number;
   readonly itemName: string;
+  /** ISO day. */
   readonly dueDay: string;
   readonly layerName: string;
+  /** It was spoiled before, and is to be cut again. */
   readonly broken: boolean;
   readonly artworkId: number;
+  /** Which layer of the artwork, from 0. */
   readonly layerIndex: number;
+  /** Width of the whole artwork, mm. */
   readonly widthMm: number;
+  /** Cut mirrored: its vinyl lies face down. */
   readonly mirrored: boolean;
+  /** Time of the cutter, seconds. */
   readonly cutSeconds: number;
 };
 
 /** A layer of an item on the list. */
-export type UsualPiece = { readonly key: string; readonly name: string; readonly source: CutSource };
+export type UsualPiece = {
+  /** Names it among the usual pieces of its vinyl. */
+  readonly key: string;
+  readonly name: string;
+  readonly source: CutSource;
+};
 
 export type CutSheetsView = {
   /** The first due first. */
@@ -34,6 +46,7 @@ export type CutSheetsView = {
     readonly saved: readonly {
       readonly id: number;
       readonly version: number;
+      /** Epoch ms. */
       readonly savedAtMs: number;
       readonly sheet: CutSheet;
     }[];
@@ -42,6 +55,7 @@ export type CutSheetsView = {
   }[];
   /** Where the outlines come from: prepared anew from the original, at the width it was saved at. */
   readonly artworks: readonly { readonly id: number; readonly steps: readonly PrepStep[]; readonly widthMm: number }[];
+  /** Least gap between two parts, mm, as the shop set it. */
   readonly gapMm: number;
   /** Of today, in working hours. */
   readonly freeSeconds: number;
@@ -50,20 +64,28 @@ export type CutSheetsView = {
 /** What a loading card is printed from. */
 export type LoadCard = {
   readonly vinylName: string;
+  /** #rrggbb of the vinyl. */
   readonly colourHex: string;
   readonly sheets: readonly {
     readonly lotName: string;
+    /** Share of what is used that is pieces, 0 to 1. */
     readonly density: number;
+    /** Length of the sheet, mm. */
     readonly lengthMm: number;
+    /** Its outline, mm from its corner. */
     readonly shape: readonly { readonly x: number; readonly y: number }[];
+    /** Rings that are not cut on, mm. */
     readonly spoiledSpots: readonly (readonly { readonly x: number; readonly y: number }[])[];
     readonly facts: LoadFacts;
     /** In the order they are cut. */
     readonly pieces: readonly {
+      /** Outer ring where it lies, mm. */
       readonly outline: readonly { readonly x: number; readonly y: number }[];
+      /** The letters cut beside it; also in the list of the card. */
       readonly tag: string;
       readonly what: string;
       readonly orderTitle: string;
+      /** ISO day; null for a piece of no order. */
       readonly dueDay: string | null;
     }[];
   }[];

@@ -6,14 +6,18 @@ import type { MeasureSystem } from '../core/units';
 
 export type ShopView = ShopIdentity & {
   readonly figures: ShopFigures;
+  /** It is the demo shop: every number in it is made up. */
   readonly simulated: boolean;
+  /** Rises by one with every save; a save of an older one is refused. */
   readonly version: number;
 };
 
 export type RunningSession = {
   readonly id: number;
   readonly station: Station;
+  /** Epoch ms. */
   readonly startedAtMs: number;
+  /** What is worked on, in words. */
   readonly label: string;
   readonly partIds: readonly number[];
 };
@@ -22,6 +26,7 @@ export type RunningSession = {
 export type FrameView = {
   readonly shop: ShopView;
   readonly system: MeasureSystem;
+  /** Epoch ms. */
   readonly nowMs: number;
   readonly running: readonly RunningSession[];
 };
@@ -30,5 +35,6 @@ export type FoundThing = {
   readonly kind: 'order' | 'item' | 'artwork' | 'vinyl' | 'blank';
   readonly label: string;
   readonly detail: string;
+  /** Where it is opened. */
   readonly href: string;
 };

@@ -8,38 +8,61 @@ import type { Figure, Minor } from '../core/units';
 type CombTooth = {
   readonly partId: number;
   readonly state: PartState;
+  /** It was spoiled and is to be made again. */
   readonly broken: boolean;
+  /** #rrggbb of its vinyl. */
   readonly colour: string;
 };
 
-export type CombColumn = { readonly pieceId: number; readonly number: number; readonly teeth: readonly CombTooth[] };
+export type CombColumn = {
+  readonly pieceId: number;
+  /** Which piece of its order, from 1. */
+  readonly number: number;
+  readonly teeth: readonly CombTooth[];
+};
 
 export type OrderRow = {
   readonly id: number;
   readonly title: string;
   readonly customerName: string;
+  /** ISO day. */
   readonly dueDay: string;
   readonly stage: OrderStage;
+  /** Working time free until it is due, seconds; below 0 it comes late; null once it is closed. */
   readonly slack: Figure | null;
+  /** What the customer pays, minor units. */
   readonly agreed: Minor;
   readonly comb: readonly CombColumn[];
+  /** What comes next, in words. */
   readonly waitingFor: string;
+  /** Work of hands that is left, seconds. */
   readonly neededSeconds: number;
 };
 
 export type OrderListView = {
+  /** The first due first. */
   readonly open: readonly OrderRow[];
+  /** The latest first. */
   readonly closed: readonly OrderRow[];
+  /** ISO day in the shop’s time zone. */
   readonly today: string;
 };
 
-type OrderEventView = { readonly kind: string; readonly atMs: number; readonly text: string };
+type OrderEventView = {
+  readonly kind: string;
+  /** Epoch ms. */
+  readonly atMs: number;
+  /** What happened, in words. */
+  readonly text: string;
+};
 
 export type OrderView = {
   readonly row: OrderRow;
   readonly contact: string;
   readonly note: string;
+  /** Rises by one with every save; a save of an older one is refused. */
   readonly version: number;
+  /** Epoch ms. */
   readonly placedAtMs: number;
   readonly lines: readonly {
     readonly id: number;
@@ -49,13 +72,20 @@ export type OrderView = {
     readonly sizeName: string;
     readonly colourName: string;
     readonly comb: readonly CombColumn[];
+    /** What one was reckoned to cost with its risk when it was agreed, minor units. */
     readonly eachWithRisk: number;
   }[];
+  /** What was quoted against what it really took. */
   readonly against: QuotedAgainstReal;
+  /** What the channel or the payment takes of what was agreed. */
   readonly fee: Figure;
+  /** By what it really took so far. */
   readonly profit: Figure;
+  /** By what was quoted. */
   readonly profitQuoted: Figure;
+  /** The latest first. */
   readonly events: readonly OrderEventView[];
+  /** ISO day in the shop’s time zone. */
   readonly today: string;
 };
 
@@ -63,21 +93,30 @@ export type OrderView = {
 export type OrderableItem = {
   readonly id: number;
   readonly name: string;
+  /** Minor units of one. */
   readonly price: Minor;
   readonly sizes: readonly string[];
   readonly colours: readonly string[];
+  /** The size its price is for. */
   readonly usualSize: string;
+  /** The colour its price is for. */
   readonly usualColour: string;
+  /** Surcharges are minor units on the price of one. */
   readonly options: readonly { readonly label: string; readonly surcharge: Minor }[];
   /** Prices of sizes and colours that have their own. */
   readonly variants: readonly VariantRule[];
+  /** Why it cannot be costed; null where it can. */
   readonly problem: string | null;
+  /** What one costs with its risk, minor units; 0 where it cannot be costed. */
   readonly costEach: number;
 };
 
 export type NewOrderView = {
   readonly items: readonly OrderableItem[];
+  /** By name, with how they were last reached. */
   readonly customers: readonly { readonly name: string; readonly contact: string }[];
+  /** ISO day in the shop’s time zone. */
   readonly today: string;
+  /** The item the order begins with; null where none was asked for. */
   readonly startItemId: number | null;
 };

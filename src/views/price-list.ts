@@ -13,9 +13,12 @@ export type PriceListView = {
   readonly rows: readonly {
     readonly item: ItemView;
     readonly blankName: string;
+    /** Null where it cannot be costed: see the problem. */
     readonly cost: Figure | null;
     readonly hourEarns: Figure | null;
+    /** One a channel, in their order. */
     readonly asks: readonly (Figure | null)[];
+    /** Why it cannot be costed; null where it can. */
     readonly problem: string | null;
   }[];
 };

@@ -7,14 +7,22 @@ import type { OrderableItem } from './orders';
 
 /** What a quick quote answers; `each` is the item's price where none was typed. */
 export type QuoteAnswer = {
+  /** Of one, with its risk. */
   readonly cost: Figure;
   readonly each: Figure;
+  /** For all pieces. */
   readonly total: Figure;
+  /** Null where no time is needed. */
   readonly hourEarns: Figure | null;
+  /** The least price of one at which nothing is lost; null where the fees take too much. */
   readonly floor: Figure | null;
+  /** The price of one for the margin that is wished; null where the fees take too much. */
   readonly forMargin: Figure | null;
+  /** The price of one for the wage that is wished; null where the fees take too much. */
   readonly forWage: Figure | null;
+  /** The first day it can be done by; null where no day is found. */
   readonly ready: { readonly day: string; readonly working: Figure } | null;
+  /** What is short for it; days until anybody delivers it, null where nobody offers it. */
   readonly toBuy: readonly { readonly name: string; readonly days: number | null }[];
 };
 
@@ -22,7 +30,9 @@ export type QuoteView = {
   readonly id: number;
   readonly customerName: string;
   readonly itemId: number;
+  /** When it was saved, epoch ms. */
   readonly atMs: number;
+  /** What it was reckoned from, kept as it was. */
   readonly facts: QuoteFacts;
   /** What it would cost now, where that differs. */
   readonly drift: Drift | null;
@@ -30,5 +40,6 @@ export type QuoteView = {
 
 export type QuoteStart = ShelfView & {
   readonly items: readonly OrderableItem[];
+  /** The latest first. */
   readonly quotes: readonly QuoteView[];
 };

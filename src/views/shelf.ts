@@ -13,10 +13,15 @@ export type BlankView = Blank & { readonly supplier: string; readonly version: n
  */
 export type ShelfPage = {
   readonly vinyls: readonly VinylView[];
+  /** How many were found. */
   readonly total: number;
+  /** How many come before these. */
   readonly offset: number;
+  /** How many vinyls there are at all. */
   readonly vinylCount: number;
+  /** Of all vinyls, by usable area; null where there is none. */
   readonly cheapest: Figure | null;
+  /** Of all vinyls, by usable area; null where there is none. */
   readonly dearest: Figure | null;
   readonly blanks: readonly BlankView[];
   readonly open: VinylView | null;

@@ -11,7 +11,9 @@ export type StartView = {
   readonly items: readonly {
     readonly id: number;
     readonly name: string;
+    /** Minor units of one. */
     readonly price: Minor;
+    /** Of one. */
     readonly cost: ItemCost;
   }[];
 };

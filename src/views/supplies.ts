@@ -6,7 +6,9 @@ import type { ThingView } from './stock';
 export type SupplyView = Supply & {
   readonly version: number;
   readonly thing: ThingView;
+  /** How far the one in use is worn; null where none is in use. */
   readonly wear: Wear | null;
+  /** Pieces that are new. */
   readonly onShelf: number;
 };
 

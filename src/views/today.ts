@@ -10,24 +10,37 @@ export type NextBatch = {
   readonly station: Station;
   readonly verb: string;
   readonly what: string;
+  /** Of which orders and vinyl, in words. */
   readonly detail: string;
+  /** How long it takes, seconds. */
   readonly seconds: number;
+  /** ISO day of the first due in it. */
   readonly dueDay: string;
 };
 
 export type TodayView = {
   readonly next: {
+    /** What to do next oneself; null where nothing waits. */
     readonly hands: NextBatch | null;
+    /** What the cutter can do meanwhile; null where nothing waits. */
     readonly cutter: NextBatch | null;
+    /** What the press can do next; null where nothing waits. */
     readonly press: NextBatch | null;
   };
   readonly running: readonly RunningSession[];
+  /** The server’s clock, epoch ms. */
   readonly nowMs: number;
+  /** Open ones, the first due first. */
   readonly orders: readonly OrderRow[];
+  /** Finished, and waiting to be collected. */
   readonly ready: readonly OrderRow[];
   readonly timeline: readonly TimelineBlock[];
+  /** When work begins today, epoch ms. */
   readonly dayStartMs: number;
+  /** When work ends today, epoch ms. */
   readonly dayEndMs: number;
+  /** Working time left today, seconds. */
   readonly freeSeconds: number;
+  /** Work of hands left of all open orders, seconds. */
   readonly neededSeconds: number;
 };

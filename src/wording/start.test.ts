@@ -36,7 +36,7 @@ it('a start is told in one sentence, whatever stands in its way', () => {
         minor(40_000),
       ),
     }),
-  ).toBe('A kit for 500.00 is 100.00 over the cap');
+  ).toBe('A kit for 500.00 is 100.00 over the budget');
   expect(tell({ outcome: null })).toMatch(/leaves 100\.00 for blanks and vinyl; say what is sold/);
   expect(tell({ outcome: { ...outcome(10), pieces: null, weeks: null } })).toMatch(/never comes back/);
 });
