@@ -149,11 +149,11 @@ test('a sheet is kept as it is laid out: a closed window loses nothing, a second
   await vinyls2.getByRole('button', { name: /^2 pieces on/ }).click();
   await expect(load2.getByRole('heading')).toHaveText(/^2 parts on/);
   await expect(what2.getByLabel('Order and piece beside each')).toBeChecked();
-  await load2.getByRole('button', { name: 'Fill the rest' }).click();
+  await load2.getByRole('button', { name: 'Fill what is left' }).click();
   await second.getByRole('menuitem', { name: /with more of wheel of Lab coat/ }).click();
   await expect(second.getByText(/more of wheel of Lab coat, club mark on it, for the shelf/)).toBeVisible();
   await expect(load2.getByRole('heading')).not.toHaveText(/^2 parts on/);
-  await load2.getByRole('button', { name: 'Take back' }).click();
+  await load2.getByRole('button', { name: 'Undo' }).click();
   await expect(load2.getByRole('heading')).toHaveText(/^2 parts on/);
   const [card] = await Promise.all([
     second.waitForEvent('download'),
@@ -191,7 +191,7 @@ test('a piece is moved to another sheet, and the day’s loads are proposed, lai
   await load.getByRole('button', { name: 'Remove it' }).click();
   await expect(load.locator('g.part')).toHaveCount(all - 1);
   await expect(book).toBeEnabled();
-  await load.getByRole('button', { name: 'Take back' }).click();
+  await load.getByRole('button', { name: 'Undo' }).click();
   await expect(load.locator('g.part')).toHaveCount(all);
   await expect(book).toBeVisible();
   await page.getByRole('button', { name: 'Discard it' }).click();
@@ -201,7 +201,7 @@ test('a piece is moved to another sheet, and the day’s loads are proposed, lai
   for (const box of await day.getByRole('checkbox').all()) if (await box.isEnabled()) await box.uncheck();
   await day.getByRole('checkbox', { name: /^Quay Hold, black/ }).check();
   await day.getByRole('button', { name: 'Lay them out' }).click();
-  await expect(day).toContainText(/24 parts on .* of Quay Hold, black.*; kept\./, { timeout: 40_000 });
+  await expect(day).toContainText(/24 parts on .* of Quay Hold, black.*; saved\./, { timeout: 40_000 });
   await expect(
     page.getByRole('navigation', { name: 'Vinyls' }).getByRole('button', { name: /^24 pieces on/ }),
   ).toBeVisible();
@@ -226,5 +226,5 @@ test('chosen lots only, and nothing in the bays of others', async ({ page }) => 
   await expect(load).toContainText(/^.*Roll \d+, 500 mm wide/s);
   await what.getByRole('combobox', { name: 'Pieces lie' }).click();
   await page.getByRole('option', { name: 'into bays and holes' }).click();
-  await expect(load.getByText(/have changed since: lay out anew/)).toBeVisible();
+  await expect(load.getByText(/have changed since: lay out again/)).toBeVisible();
 });

@@ -253,7 +253,7 @@ test('a quote straight from a drawing', async ({ page }) => {
   await expect(sheet.getByText(/^leaf, .* × /)).toBeVisible();
   await sheet.getByLabel('Width, mm').fill('90');
   await sheet.getByLabel('Pieces').fill('12');
-  await expect(sheet.getByRole('heading', { name: /together, ready on/ })).toBeVisible();
+  await expect(sheet.getByRole('heading', { name: /in total, ready on/ })).toBeVisible();
   await sheet.getByRole('button', { name: 'Save the quote' }).click();
   await expect(sheet.getByText('12 × leaf')).toBeVisible();
 });

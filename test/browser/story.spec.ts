@@ -171,6 +171,6 @@ test('from a drawing to a handed-over order', async ({ page }) => {
     await server.start();
     await page.reload();
     await running(page);
-    await expect(page.getByRole('button', { name: 'Take back' })).toBeVisible();
+    await expect(page.getByRole('button', { name: 'Not collected yet' })).toBeVisible();
   });
 });

@@ -45,7 +45,7 @@ function Order({ initial }: { initial: OrderView }) {
       client.setQueryData(key, next);
       const undo = { 'hand-over': 'take-back', cancel: 'reopen' }[to];
       enqueueSnackbar(
-        { 'hand-over': 'Handed over.', 'take-back': 'Taken back.', cancel: 'Cancelled.', reopen: 'Open again.' }[to] ??
+        { 'hand-over': 'Collected.', 'take-back': 'Back to ready.', cancel: 'Cancelled.', reopen: 'Open again.' }[to] ??
           'Done.',
         {
           action: undo ? (
