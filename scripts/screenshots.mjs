@@ -42,7 +42,7 @@ const before = {
   quote: async (page) => {
     await page.keyboard.press('q');
     await page.getByLabel('Drawing to quote').setInputFiles(join(root, 'src', 'data', 'demo', 'drawings', 'paw.svg'));
-    await page.getByRole('heading', { name: /together, ready on/ }).waitFor();
+    await page.getByRole('heading', { name: /in total, ready on/ }).waitFor();
   },
   weeding: (page) => page.keyboard.press('w'),
   lettering: async (page) => {
