@@ -78,7 +78,7 @@ test('three orders of one vinyl are laid out, one part is nudged, the load is cu
   const before = await left();
   await load.getByRole('button', { name: 'It is cut: book it' }).click();
   await expect(page.getByText('Booked: 5 parts are cut.')).toBeVisible();
-  await expect(page.getByRole('navigation', { name: 'Vinyls' }).getByRole('button', { name: /pieces on/ })).toHaveCount(
+  await expect(page.getByRole('navigation', { name: 'Vinyls' }).getByRole('button', { name: /parts on/ })).toHaveCount(
     0,
   );
   expect(before - (await left())).toBeCloseTo(cut, 0);
@@ -124,7 +124,7 @@ test('a sheet is kept as it is laid out: a closed window loses nothing, a second
     .click();
   await what.getByLabel('Order and piece beside each').check();
   await load.getByRole('button', { name: 'Lay out' }).click();
-  await expect(vinyls.getByRole('button', { name: /^2 pieces on/ })).toBeVisible();
+  await expect(vinyls.getByRole('button', { name: /^2 parts on/ })).toBeVisible();
   // The window is closed in the middle of it.
   const second = await context.newPage();
   await page.close();
@@ -143,10 +143,10 @@ test('a sheet is kept as it is laid out: a closed window loses nothing, a second
     .first()
     .click();
   await load2.getByRole('button', { name: 'Lay out' }).click();
-  await expect(load2.getByRole('alert')).toContainText(/Offcut .* is taken by the cut sheet of 2 pieces/);
+  await expect(load2.getByRole('alert')).toContainText(/Offcut .* is taken by the cut sheet of 2 parts/);
   await load2.getByRole('button', { name: 'Stop here' }).click();
   // The first one comes back as it was kept; what is left of it is filled.
-  await vinyls2.getByRole('button', { name: /^2 pieces on/ }).click();
+  await vinyls2.getByRole('button', { name: /^2 parts on/ }).click();
   await expect(load2.getByRole('heading')).toHaveText(/^2 parts on/);
   await expect(what2.getByLabel('Order and piece beside each')).toBeChecked();
   await load2.getByRole('button', { name: 'Fill what is left' }).click();
@@ -203,7 +203,7 @@ test('a piece is moved to another sheet, and the day’s loads are proposed, lai
   await day.getByRole('button', { name: 'Lay them out' }).click();
   await expect(day).toContainText(/24 parts on .* of Quay Hold, black.*; saved\./, { timeout: 40_000 });
   await expect(
-    page.getByRole('navigation', { name: 'Vinyls' }).getByRole('button', { name: /^24 pieces on/ }),
+    page.getByRole('navigation', { name: 'Vinyls' }).getByRole('button', { name: /^24 parts on/ }),
   ).toBeVisible();
 });
 

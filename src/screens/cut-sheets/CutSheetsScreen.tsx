@@ -167,7 +167,7 @@ function CutSheets({ initial }: { initial: CutSheetsView }) {
                     aria-pressed={saved.id === ownId}
                     onClick={() => go(one.vinyl.id, saved)}
                   >
-                    {plural(saved.sheet.placements.length, 'piece')} on{' '}
+                    {plural(saved.sheet.placements.length, 'part')} on{' '}
                     {saved.sheet.sheets.length === 1
                       ? formatLength(saved.sheet.sheets[0]!.usedLengthMm, settings)
                       : plural(saved.sheet.sheets.length, 'sheet')}

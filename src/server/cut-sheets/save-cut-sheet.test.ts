@@ -102,7 +102,7 @@ it('of two sheets that lay claim to one offcut the second is told whose it is', 
   expect([refusal.code, refusal.message]).toEqual([
     'conflict',
     expect.stringMatching(
-      new RegExp(`Offcut ${code} is taken by the cut sheet of 1 piece saved at .*discard that sheet`),
+      new RegExp(`Offcut ${code} is taken by the cut sheet of 1 part saved at .*discard that sheet`),
     ),
   ]);
 });
@@ -111,7 +111,7 @@ it('a part lies on one sheet only; a roll is not given away twice; single sheets
   const roll = rollOf();
   saveCutSheet(shop, sheetOn(roll.lotId, 0, 2, roll.left - 150));
   expect((await refusalOf(() => saveCutSheet(shop, sheetOn(roll.lotId, 1, 3)))).message).toMatch(
-    /Piece 2 of Seed-tin labels lies on the cut sheet of 2 pieces/,
+    /Piece 2 of Seed-tin labels lies on the cut sheet of 2 parts/,
   );
   expect((await refusalOf(() => saveCutSheet(shop, sheetOn(roll.lotId, 2, 3, 200)))).message).toMatch(
     /150 mm are free beside the cut sheet .* takes 200 mm/,

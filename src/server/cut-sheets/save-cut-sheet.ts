@@ -87,7 +87,7 @@ function describeClash(
   const other = others.find((candidate) => candidate.id === clash.by);
   const { locale, timeZone } = getShop(shop);
   const where = other
-    ? `the cut sheet of ${plural(other.sheet.placements.length, 'piece')} saved at ${formatInstant(other.savedAtMs, { locale, timeZone })}`
+    ? `the cut sheet of ${plural(other.sheet.placements.length, 'part')} saved at ${formatInstant(other.savedAtMs, { locale, timeZone })}`
     : 'another load';
   if (clash.kind === 'part') {
     const part = parts.get(clash.partId);

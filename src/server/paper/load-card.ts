@@ -43,7 +43,7 @@ function drawPage(
     .fillColor(SOFT)
     .text(
       plainText(
-        `${sheet.lotName}. ${plural(sheet.pieces.length, 'piece')} on ${formatLength(sheet.facts.usedLengthMm, settings)}, ${formatShare(sheet.density, settings, 0)} of it used.`,
+        `${sheet.lotName}. ${plural(sheet.pieces.length, 'part')} on ${formatLength(sheet.facts.usedLengthMm, settings)}, ${formatShare(sheet.density, settings, 0)} of it used.`,
       ),
       { width },
     );
