@@ -41,6 +41,14 @@ function computeJointCost(cost: ItemCost, layer: number): Figure {
   );
 }
 
+/** Each of the two, the item first: what it takes besides the cut, its price, and the one less the other. */
+type Sides = {
+  readonly names: readonly [string, string];
+  readonly own: readonly [Figure, Figure];
+  readonly prices: readonly [Figure, Figure];
+  readonly netValues: readonly [Figure, Figure];
+};
+
 /**
  * The three ways side by side. By area: net area against what is weeded out of its box. By sale value: what each brings
  * less what it takes after the cut (net realisable value). By-product: the negative's net value is taken off the item's
@@ -52,103 +60,104 @@ export function shareJointCost(input: {
   readonly price: Minor;
   readonly negative: Negative;
 }): readonly Sharing[] {
-  const { cost, itemName, price, negative } = input;
-  const joint = computeJointCost(cost, negative.layer);
+  const { cost, negative } = input;
   const areas = cost.layers[negative.layer]?.areas;
   if (!areas) return SHARING_WAYS.map((way) => ({ way, products: null }));
-  const itemOwn = figure('What it takes besides', cost.withRisk.value - joint.value, 'money', 'computed', {
-    how: 'full cost with risk − cost of the cut',
-    parts: [cost.withRisk, joint],
-  });
-  const ownOf = [itemOwn, figure('What it takes besides', negative.ownCost, 'money', 'typed')] as const;
-  const priceOf = [
-    figure('Price', price, 'money', 'typed'),
-    figure('Price', negative.price, 'money', 'typed'),
-  ] as const;
+  const joint = computeJointCost(cost, negative.layer);
   const weededOut = figure('Weeded out', Math.max(0, areas.box.value - areas.net.value), 'mm²', 'measured', {
     how: 'box − net',
     parts: [areas.box, areas.net],
   });
-  const netValues = [0, 1].map((at) =>
-    figure('Price less what it takes besides', priceOf[at]!.value - ownOf[at]!.value, 'money', 'computed', {
-      parts: [priceOf[at]!, ownOf[at]!],
-    }),
-  ) as [Figure, Figure];
-  const finish = (
-    way: SharingWay,
-    exact: readonly [number, number],
-    how: string,
-    parts: readonly (readonly Figure[])[],
-  ): Sharing => {
-    const rounded =
-      way === 'by-product' ? [joint.value - roundMoney(exact[1]), roundMoney(exact[1])] : apportion(exact, joint.value);
-    return {
-      way,
-      products: [itemName, negative.name].map((name, at): SharedProduct => {
-        const share = figure('Its share of the cut', rounded[at]!, 'money', 'computed', {
-          how,
-          parts: [joint, ...parts[at]!],
-        });
-        const whole = figure('Cost', share.value + ownOf[at]!.value, 'money', 'computed', {
-          how: 'share of the cut + what it takes besides',
-          parts: [share, ownOf[at]!],
-        });
-        return {
-          name,
-          share,
-          cost: whole,
-          left: figure('Left of the price', priceOf[at]!.value - whole.value, 'money', 'computed', {
-            how: 'price − cost, before fees',
-            parts: [priceOf[at]!, whole],
-          }),
-        };
-      }) as unknown as [SharedProduct, SharedProduct],
-    };
-  };
+  const sides = describeSides(input, joint);
   return SHARING_WAYS.map((way): Sharing => {
-    switch (way) {
-      case 'area': {
-        const whole = areas.net.value + weededOut.value;
-        return whole > 0
-          ? finish(
-              way,
-              [(joint.value * areas.net.value) / whole, (joint.value * weededOut.value) / whole],
-              'cost of the cut × its area ÷ both areas',
-              [
-                [areas.net, weededOut],
-                [weededOut, areas.net],
-              ],
-            )
-          : { way, products: null };
-      }
-      case 'value': {
-        const [first, second] = netValues,
-          whole = first.value + second.value;
-        return first.value > 0 && second.value > 0
-          ? finish(
-              way,
-              [(joint.value * first.value) / whole, (joint.value * second.value) / whole],
-              'cost of the cut × its net value ÷ both net values',
-              [
-                [first, second],
-                [second, first],
-              ],
-            )
-          : { way, products: null };
-      }
-      case 'by-product': {
-        const credit = netValues[1];
-        return credit.value > 0
-          ? finish(
-              way,
-              [joint.value - credit.value, credit.value],
-              'the negative’s net value is credited to the item',
-              [[credit], [credit]],
-            )
-          : { way, products: null };
-      }
-      default:
-        return way satisfies never;
-    }
+    const split = splitCost(way, joint.value, [areas.net, weededOut], sides.netValues);
+    return { way, products: split && toProducts(split, joint, sides) };
   });
+}
+
+function describeSides(input: Parameters<typeof shareJointCost>[0], joint: Figure): Sides {
+  const { cost, itemName, price, negative } = input;
+  const own = [
+    figure('What it takes besides', cost.withRisk.value - joint.value, 'money', 'computed', {
+      how: 'full cost with risk − cost of the cut',
+      parts: [cost.withRisk, joint],
+    }),
+    figure('What it takes besides', negative.ownCost, 'money', 'typed'),
+  ] as const;
+  const prices = [figure('Price', price, 'money', 'typed'), figure('Price', negative.price, 'money', 'typed')] as const;
+  const netValueOf = (at: 0 | 1): Figure =>
+    figure('Price less what it takes besides', prices[at].value - own[at].value, 'money', 'computed', {
+      parts: [prices[at], own[at]],
+    });
+  return { names: [itemName, negative.name], own, prices, netValues: [netValueOf(0), netValueOf(1)] };
+}
+
+/** How the cost of the cut falls on the two: amounts in minor units that add up to it, and what they go by. */
+type Split = {
+  readonly amounts: readonly [number, number];
+  readonly how: string;
+  readonly parts: readonly [readonly Figure[], readonly Figure[]];
+};
+
+/** Null where there is nothing to share by. */
+function splitCost(
+  way: SharingWay,
+  joint: number,
+  areas: readonly [Figure, Figure],
+  netValues: readonly [Figure, Figure],
+): Split | null {
+  switch (way) {
+    case 'area':
+      return areas[0].value + areas[1].value > 0
+        ? splitBy(areas, joint, 'cost of the cut × its area ÷ both areas')
+        : null;
+    case 'value':
+      return netValues.every((net) => net.value > 0)
+        ? splitBy(netValues, joint, 'cost of the cut × its net value ÷ both net values')
+        : null;
+    case 'by-product': {
+      const credit = roundMoney(netValues[1].value);
+      return netValues[1].value > 0
+        ? {
+            amounts: [joint - credit, credit],
+            how: 'the negative’s net value is credited to the item',
+            parts: [[netValues[1]], [netValues[1]]],
+          }
+        : null;
+    }
+    default:
+      return way satisfies never;
+  }
+}
+
+function splitBy([first, second]: readonly [Figure, Figure], joint: number, how: string): Split {
+  const whole = first.value + second.value;
+  const [ofFirst, ofSecond] = apportion([(joint * first.value) / whole, (joint * second.value) / whole], joint);
+  return {
+    amounts: [ofFirst!, ofSecond!],
+    how,
+    parts: [
+      [first, second],
+      [second, first],
+    ],
+  };
+}
+
+function toProducts(split: Split, joint: Figure, sides: Sides): readonly [SharedProduct, SharedProduct] {
+  const productOf = (at: 0 | 1): SharedProduct => {
+    const share = figure('Its share of the cut', split.amounts[at], 'money', 'computed', {
+      how: split.how,
+      parts: [joint, ...split.parts[at]],
+    });
+    const cost = figure('Cost', share.value + sides.own[at].value, 'money', 'computed', {
+      how: 'share of the cut + what it takes besides',
+      parts: [share, sides.own[at]],
+    });
+    const left = figure('Left of the price', sides.prices[at].value - cost.value, 'money', 'computed', {
+      how: 'price − cost, before fees',
+      parts: [sides.prices[at], cost],
+    });
+    return { name: sides.names[at], share, cost, left };
+  };
+  return [productOf(0), productOf(1)];
 }
