@@ -52,7 +52,7 @@ export default function ReceiveDialog({ onClose, onDone }: { onClose: () => void
     );
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="sm" aria-labelledby="receive-title">
-      <DialogTitle id="receive-title">Take in a lot</DialogTitle>
+      <DialogTitle id="receive-title">Add stock</DialogTitle>
       <ReceiveFields
         things={things}
         values={values}
@@ -70,7 +70,7 @@ export default function ReceiveDialog({ onClose, onDone }: { onClose: () => void
         </div>
         <Button onClick={onClose}>Cancel</Button>
         <Button variant="contained" disabled={form.pending} onClick={() => void save()}>
-          Take it in
+          Add it
         </Button>
       </DialogActions>
     </Dialog>

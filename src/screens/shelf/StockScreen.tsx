@@ -62,7 +62,7 @@ function Stock({ initial }: { initial: StockPage }) {
       last.offset + last.rows.length < last.total ? last.offset + last.rows.length : undefined,
   });
   const stock = found.data?.pages[0] ?? initial;
-  useKeys('Stock', [{ keys: 'n', shown: 'N', does: 'take in a new lot', run: () => setOpen({ kind: 'receive' }) }]);
+  useKeys('Stock', [{ keys: 'n', shown: 'N', does: 'add stock', run: () => setOpen({ kind: 'receive' }) }]);
   const { short } = stock;
   const shown = (found.data?.pages ?? [initial]).flatMap((page) => page.rows);
   const done = () => {
@@ -79,11 +79,13 @@ function Stock({ initial }: { initial: StockPage }) {
               ? 'Nothing on the shelf yet'
               : short.length === 0
                 ? 'Enough there for all open orders'
-                : `${short[0]!} is short${short.length > 1 ? `, and ${short.length - 1} more` : ''}`}
-            <span className="soft">
-              , worth <Why figure={stock.value} />
-            </span>
+                : describeShortage(short)}
           </h1>
+          {!stock.empty && (
+            <p className="flat above-1 text-large">
+              What is on the shelf cost <Why figure={stock.value} />.
+            </p>
+          )}
         </div>
         <div className="actions">
           <Button href="/api/stock/csv">CSV</Button>
@@ -92,7 +94,7 @@ function Stock({ initial }: { initial: StockPage }) {
           </Button>
           <Button href="/shelf/buy">What to buy</Button>
           <Button variant="contained" onClick={() => setOpen({ kind: 'receive' })}>
-            Take in a lot
+            Add stock
           </Button>
         </div>
       </div>
@@ -177,7 +179,7 @@ function StockTable({ search, setSearch, shown, stock, setOpen, found }: StockTa
           heightOf={(index) => HEAD_PX + (shown[index]?.lots.length ?? 0) * LOT_PX}
           empty={
             stock.empty
-              ? 'Take in the rolls and blanks that lie there: what is left, and what it cost.'
+              ? 'Add the rolls and blanks that lie there: what is left, and what it cost.'
               : 'Nothing is called that.'
           }
           render={(index) => {
@@ -207,4 +209,8 @@ function StockTable({ search, setSearch, shown, stock, setOpen, found }: StockTa
       )}
     </section>
   );
+}
+
+function describeShortage([first, ...others]: readonly string[]): string {
+  return others.length === 0 ? `${first} is short` : `${first} and ${others.length} more are short`;
 }

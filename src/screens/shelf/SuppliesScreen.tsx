@@ -78,7 +78,7 @@ function Supplies({ initial }: { initial: SuppliesView }) {
           <h1 className="flat">{describe(supplies)}</h1>
         </div>
         <div className="actions">
-          <Button href="/shelf/stock">Take in a lot</Button>
+          <Button href="/shelf/stock">Add stock</Button>
           <Button variant="contained" onClick={() => setOpen({ kind: 'supply', supply: null })}>
             Add a supply
           </Button>
