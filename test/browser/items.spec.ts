@@ -223,14 +223,14 @@ test('a dearer roll is told with the reason, and noted', async ({ page }) => {
   await expect(page.getByText('because: Roll price')).toHaveCount(0);
 });
 
-test('a kit under a cap, and when it has come back', async ({ page }) => {
+test('a kit within a budget, and when it has come back', async ({ page }) => {
   await open(page, `${server.address}/books/start`);
   const verdict = page.getByRole('heading', { level: 1 });
   await expect(verdict).toHaveText(/^A kit for \d+\.\d\d has come back after \d+ pieces, \d+ weeks? at your hours$/);
-  await page.getByRole('textbox', { name: 'Cap' }).fill('200');
-  await expect(verdict).toHaveText(/^Under 200\.00 no kit brings all that is needed/);
-  await page.getByRole('textbox', { name: 'Cap' }).fill('900');
-  await page.getByRole('button', { name: 'take it' }).click();
+  await page.getByRole('textbox', { name: 'Budget' }).fill('200');
+  await expect(verdict).toHaveText(/^Within 200\.00 no kit brings all that is needed/);
+  await page.getByRole('textbox', { name: 'Budget' }).fill('900');
+  await page.getByRole('button', { name: 'choose it' }).click();
   await expect(verdict).toHaveText(/^A kit for 298\.00/);
   await page.getByRole('button', { name: 'Save the plan' }).click();
   await page.reload();

@@ -41,7 +41,7 @@ test('a price list: its lines looked at first, then taken over, and offered side
     'Line 3The price “teuer” is no number.',
   );
   await expect(dialog.getByRole('region', { name: 'What it changes' })).toContainText('61.50');
-  await dialog.getByRole('button', { name: 'Take it over' }).click();
+  await dialog.getByRole('button', { name: 'Import these prices' }).click();
   await expect(page.getByText('2 new, 0 changed.')).toBeVisible();
   await page.getByLabel('Search name, article or colour').fill('sonder');
   const row = page.getByRole('table', { name: 'Offers' }).getByRole('row');

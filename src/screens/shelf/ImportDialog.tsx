@@ -1,4 +1,4 @@
-// A price list: its columns matched, what it would change shown first, then taken over as a whole.
+// A price list: its columns matched, what it would change shown first, then imported as a whole.
 
 import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
@@ -103,7 +103,7 @@ export default function ImportDialog({
           }
           onClick={() => void apply()}
         >
-          Take it over
+          Import these prices
         </Button>
       </DialogActions>
     </Dialog>

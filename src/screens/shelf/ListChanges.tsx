@@ -1,4 +1,4 @@
-// What a price list would change, before it is taken over.
+// What a price list would change, before it is imported.
 
 import type { ListChange } from '../../views/offers';
 import { useSettings } from '../shared/settings';
