@@ -151,7 +151,7 @@ test('an item is built by keyboard only: fields, a second artwork, a thing besid
   await expect(page.getByRole('region', { name: 'What it is made of' }).getByLabel('Where on it')).toHaveCount(2);
   await page.locator('summary', { hasText: 'Besides' }).focus();
   await page.keyboard.press('Enter');
-  await page.getByRole('button', { name: 'Add a thing' }).focus();
+  await page.getByRole('button', { name: 'Add something' }).focus();
   await page.keyboard.press('Enter');
   await page.getByRole('textbox', { name: 'What', exact: true }).focus();
   await page.keyboard.type('Ribbon');
