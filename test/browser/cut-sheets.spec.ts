@@ -180,6 +180,8 @@ test('a piece is moved to another sheet, and the day’s loads are proposed, lai
   await load.getByRole('button', { name: 'Lay out' }).click();
   await expect(load.getByRole('figure')).toHaveCount(2);
   await load.getByRole('button', { name: 'Stop here' }).click();
+  // Parts are taken up once the layout is at rest.
+  await expect(load.getByRole('button', { name: 'Improve further' })).toBeVisible();
   const [first] = await load.getByRole('figure').all();
   const before = await first!.locator('g.part').count();
   await first!.locator('g.part').first().click();
