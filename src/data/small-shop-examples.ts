@@ -12,9 +12,10 @@ import { insertOrder } from './order-store';
 import { insertBlank, insertVinyl } from './shelf-store';
 import { ensureCustomer } from './customer-store';
 import { QUOTE, MEASURED } from './stores-examples';
+
 export let db: Database;
 export let ids: { vinyl: number; sticky: number; blank: number; artwork: number; item: number };
-export const made = (vinylIds: readonly number[]): Made => ({
+const made = (vinylIds: readonly number[]): Made => ({
   blankId: ids.blank,
   sizeName: 'one size',
   colourName: 'white',
