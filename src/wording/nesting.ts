@@ -11,13 +11,27 @@ export function describeNestProblem(problem: NestProblem, settings: FormatSettin
     case 'no-area':
       return `${problem.pieceId} has no area: its outline runs back on itself. Mend it in its drawing.`;
     case 'too-large':
-      return `${problem.pieceId} needs ${formatLength(problem.acrossMm, settings)} × ${formatLength(problem.alongMm, settings)}, and the stock gives ${formatLength(problem.usableAcrossMm, settings)} × ${formatLength(problem.usableAlongMm, settings)} at most. ${problem.shrinkTo > 0.05 ? `Make it ${formatShare(Math.floor(problem.shrinkTo * 1000) / 1000, settings)} of its size or smaller, let it be turned, split it, or take wider stock.` : 'Take wider stock.'}`;
+      return describeTooLarge(problem, settings);
     case 'no-stock':
       return 'Between its margins the stock has no room at all. Choose a larger piece of it, or smaller margins.';
     default:
       return problem satisfies never;
   }
 }
+
+function describeTooLarge(problem: Extract<NestProblem, { kind: 'too-large' }>, settings: FormatSettings): string {
+  const size = (across: number, along: number) =>
+    `${formatLength(across, settings)} × ${formatLength(along, settings)}`;
+  const needs = size(problem.acrossMm, problem.alongMm);
+  const given = size(problem.usableAcrossMm, problem.usableAlongMm);
+  const said = `${problem.pieceId} needs ${needs}, and the stock gives ${given} at most.`;
+  if (problem.shrinkTo <= LEAST_SHRINK) return `${said} Take wider stock.`;
+  const share = formatShare(Math.floor(problem.shrinkTo * 1000) / 1000, settings);
+  return `${said} Make it ${share} of its size or smaller, let it be turned, split it, or take wider stock.`;
+}
+
+/** Smaller than this nobody would want it. */
+const LEAST_SHRINK = 0.05;
 
 /** The first sentence over a layout. */
 export function describeLayout(layout: NestLayout, stockName: string, settings: FormatSettings): string {

@@ -19,6 +19,7 @@ import { fitWidth, NameList } from './NameList';
 import { usePrepared } from './use-prepared';
 import { type Form, START } from './lettering-form';
 import { useSetTexts } from './use-set-texts';
+import { describeLettering } from '../../wording/lettering';
 import { plural } from '../../wording/plural';
 import type { NamedText } from './NameList';
 import type { PreparedFile } from '../../views/artwork';
@@ -205,7 +206,7 @@ function LetteringHead({
         </h1>
         <p aria-live="polite" className="flat above-1 text-large">
           {prepared && result && layer
-            ? `${form.list ? `${shown!.text}: ` : ''}${formatLength(result.widthMm, settings)} × ${formatLength(result.heightMm, settings)}: ${layer.pieces} pieces, ${layer.cavities} cavities to weed, strokes from ${layer.thinnestStroke ? formatLength(layer.thinnestStroke.widthMm, settings, 1) : '–'}.`
+            ? `${form.list ? `${shown!.text}: ` : ''}${describeLettering(result, layer, settings)}`
             : 'Kerned, joined, and one outline without overlaps.'}
         </p>
       </div>

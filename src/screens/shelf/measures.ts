@@ -21,7 +21,7 @@ export function describeLot(lot: LotView, settings: FormatSettings): string {
     case 'sheet':
       return `${plural(lot.left, 'sheet')} of ${formatLength(lot.widthMm ?? 0, settings)} × ${formatLength(lot.lengthMm ?? 0, settings)}`;
     case 'offcut':
-      return `offcut ${lot.code}, ${formatLength(lot.widthMm ?? 0, settings)} × ${formatLength(lot.lengthMm ?? 0, settings)}${(lot.shape?.length ?? 4) > 4 ? ', a corner missing' : ''}${lot.spoiledSpots.length === 0 ? '' : lot.spoiledSpots.length === 1 ? ', a spot spoiled' : `, ${lot.spoiledSpots.length} spots spoiled`}`;
+      return describeOffcut(lot, settings);
     case 'piece':
       return `${plural(lot.left, 'piece')}`;
     default:
@@ -31,3 +31,12 @@ export function describeLot(lot: LotView, settings: FormatSettings): string {
 
 export const formatLine = (line: StockLineView, settings: FormatSettings): string =>
   `${line.quantity > 0 ? '+' : '−'}${line.form === 'roll' ? formatPath(Math.abs(line.quantity), settings) : Math.abs(line.quantity)}`;
+
+function describeOffcut(lot: LotView, settings: FormatSettings): string {
+  const across = formatLength(lot.widthMm ?? 0, settings);
+  const along = formatLength(lot.lengthMm ?? 0, settings);
+  const corner = (lot.shape?.length ?? 4) > 4 ? ', a corner missing' : '';
+  const spots = lot.spoiledSpots.length;
+  const spoiled = spots === 0 ? '' : spots === 1 ? ', a spot spoiled' : `, ${plural(spots, 'spot')} spoiled`;
+  return `offcut ${lot.code}, ${across} × ${along}${corner}${spoiled}`;
+}

@@ -8,6 +8,7 @@ import { useForm, type Resolver } from 'react-hook-form';
 import { shopInput } from '../../core/input';
 import { SHOP_FIGURES, type ShopFigureKey, type ShopFigures } from '../../core/materials';
 import { formatMoney } from '../../core/units';
+import { plural } from '../../wording/plural';
 import type { FrameView, ShopView } from '../../views/frame';
 import { LengthField, MoneyField, NumberField, TextLine, useSave } from '../shared/form';
 import { FIGURE_GROUPS } from './figure-groups';
@@ -68,7 +69,7 @@ function Shop({ shop }: { shop: ShopView }) {
       <div className="page-head below-4">
         <div>
           <h1 className="flat">
-            {shop.name}: an hour at {formatMoney(figures.wagePerHour, settings)}, {hours} hours a week
+            {shop.name}: an hour at {formatMoney(figures.wagePerHour, settings)}, {plural(hours, 'hour')} a week
           </h1>
           <p className="soft flat above-1">
             Every cost and estimate rests on these figures. What is not yours yet is an ordinary value of the trade.

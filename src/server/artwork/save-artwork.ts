@@ -17,6 +17,7 @@ import {
 import { countLayersInUse } from '../../data/item-store';
 import { findVinyl } from '../../data/shelf-store';
 import { getDisplayColourName } from '../../wording/colours';
+import { plural, verbFor } from '../../wording/plural';
 import type { MeasuredFile } from '../../views/artwork';
 import type { ShopContext } from '../context';
 import { log, notFound, ShopError, stale } from '../errors';
@@ -130,7 +131,7 @@ export async function changeArtwork(
     if (users !== null && users !== worn)
       throw new ShopError(
         'conflict',
-        `Items use this artwork with ${users} layers, and these steps leave ${worn} that are worn. Save it as a new artwork, or archive those items first.`,
+        `Items use this artwork with ${plural(users, 'layer')}, and these steps leave ${worn} that ${verbFor(worn, 'is', 'are')} worn. Save it as a new artwork, or archive those items first.`,
         'steps',
       );
     return updateArtwork(shop.db, id, fields, version);
