@@ -18,6 +18,7 @@ import { openDesk, toSteps, useDesk } from './desk-state';
 import { makeNameOf, toMaterials } from './layer-names';
 import { describeLayers } from './NewArtworkScreen';
 import { usePrepared } from './use-prepared';
+import { Failure } from '../shared/Failure';
 
 export function ArtworkScreen({
   frame,
@@ -126,9 +127,7 @@ function Artwork({ artwork, vinyls }: { artwork: ArtworkView; vinyls: readonly V
         </div>
       </div>
       {(failure ?? problem ?? (original.isError ? UNFETCHED : null)) && (
-        <div className="notice bad" role="alert">
-          {failure ?? problem ?? UNFETCHED}
-        </div>
+        <Failure>{failure ?? problem ?? UNFETCHED}</Failure>
       )}
       <Working doing="Measuring" asking={asking} />
       <ArtworkDesk

@@ -10,6 +10,7 @@ import { LAYER_ROLE_NAMES } from '../../wording/findings';
 import { useSettings } from '../shared/settings';
 import { Why } from '../shared/Why';
 import type { DotGroup, LayerFigures, LayerMeasurement } from '../../core/artwork';
+import { NumberHead } from '../shared/NumberHead';
 
 type Props = {
   readonly file: Pick<PreparedFile, 'measurement'> & Partial<Pick<PreparedFile, 'dots'>>;
@@ -29,21 +30,11 @@ export function LayerTable({ file, nameOf, vinyls, vinylIds, onRename, onVinyl, 
           <tr>
             <th scope="col">layer</th>
             <th scope="col">cut from</th>
-            <th className="right" scope="col">
-              net
-            </th>
-            <th className="right" scope="col">
-              path
-            </th>
-            <th className="right" scope="col">
-              pieces
-            </th>
-            <th className="right" scope="col">
-              cavities
-            </th>
-            <th className="right" scope="col">
-              stroke, gap
-            </th>
+            <NumberHead>net</NumberHead>
+            <NumberHead>path</NumberHead>
+            <NumberHead>pieces</NumberHead>
+            <NumberHead>cavities</NumberHead>
+            <NumberHead>stroke, gap</NumberHead>
           </tr>
         </thead>
         <tbody>

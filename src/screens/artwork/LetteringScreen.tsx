@@ -26,6 +26,7 @@ import type { PreparedFile } from '../../views/artwork';
 import type { LayerMeasurement } from '../../core/artwork';
 import type { Asking } from '../shared/use-latest';
 import { LetteringFields } from './LetteringFields';
+import { Failure } from '../shared/Failure';
 
 export function LetteringScreen({ frame }: { frame: FrameView }) {
   return (
@@ -110,11 +111,7 @@ function Lettering() {
         saved={saved}
       />
       <Working doing="Setting the letters" asking={asking} />
-      {(failure ?? (form.text.trim() === '' ? null : problem)) && (
-        <div className="notice bad" role="alert">
-          {failure ?? problem}
-        </div>
-      )}
+      {(failure ?? (form.text.trim() === '' ? null : problem)) && <Failure>{failure ?? problem}</Failure>}
       <div className="cols split-1-2">
         <LetteringFields form={form} set={set} face={face} />
         <LetteringPreview

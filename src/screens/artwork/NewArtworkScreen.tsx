@@ -22,6 +22,7 @@ import type { Asking } from '../shared/use-latest';
 import type { DeskState } from './desk-state';
 import type { PrepStep } from '../../core/artwork';
 import type { PreparedFile } from '../../views/artwork';
+import { Failure } from '../shared/Failure';
 
 export function NewArtworkScreen({ frame, vinyls }: { frame: FrameView; vinyls: readonly VinylView[] }) {
   return (
@@ -182,10 +183,10 @@ function NewArtwork({ vinyls }: { vinyls: readonly VinylView[] }) {
       )}
       {picture && <TracePanel options={tracing} onChange={setTracing} />}
       {shown && (
-        <div className="notice bad" role="alert">
+        <Failure>
           <strong>{refusal && !problem ? 'Not taken' : 'Not measured'}</strong>
           {shown}
-        </div>
+        </Failure>
       )}
       {prepared && drawing && !waiting && (
         <ArtworkDesk desk={desk} file={prepared} checked text={drawing.text} vinyls={vinyls} nameOf={nameOf} />

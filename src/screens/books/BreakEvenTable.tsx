@@ -6,6 +6,7 @@ import { useSettings } from '../shared/settings';
 import { useMounted } from '../shared/use-mounted';
 import { Why } from '../shared/Why';
 import { WEEKS_SHOWN, type StartPlanState } from './use-start-plan';
+import { NumberHead } from '../shared/NumberHead';
 
 const CashChart = lazy(() => import('./CashChart'));
 
@@ -18,18 +19,10 @@ export function BreakEvenTable({ outcomes }: Pick<StartPlanState, 'outcomes'>) {
         <thead>
           <tr>
             <th scope="col">if it goes</th>
-            <th className="right" scope="col">
-              a week leaves
-            </th>
-            <th className="right" scope="col">
-              pieces
-            </th>
-            <th className="right" scope="col">
-              weeks
-            </th>
-            <th className="right" scope="col">
-              after {WEEKS_SHOWN} weeks
-            </th>
+            <NumberHead>a week leaves</NumberHead>
+            <NumberHead>pieces</NumberHead>
+            <NumberHead>weeks</NumberHead>
+            <NumberHead>after {WEEKS_SHOWN} weeks</NumberHead>
           </tr>
         </thead>
         <tbody>

@@ -7,6 +7,7 @@ import TextField from '@mui/material/TextField';
 import { KIT_CLASSES, KIT_NEEDS, type KitNeed, type KitOption, type StartPlan } from '../../core/planning';
 import { minor } from '../../core/units';
 import { MoneyInput } from '../shared/MoneyInput';
+import { NumberHead } from '../shared/NumberHead';
 
 type Props = {
   readonly plan: StartPlan;
@@ -34,9 +35,7 @@ export function KitTable({ plan, chosen, onChange }: Props) {
             <th scope="col">class</th>
             <th scope="col">used</th>
             <th scope="col">brings</th>
-            <th className="right" scope="col">
-              price
-            </th>
+            <NumberHead>price</NumberHead>
             <th scope="col" />
           </tr>
         </thead>

@@ -20,6 +20,8 @@ import { plural, verbFor } from '../../wording/plural';
 import type { ChannelView } from '../../views/channels';
 import type { Figure } from '../../core/units';
 import type { ItemView } from '../../views/items';
+import { Failure } from '../shared/Failure';
+import { NumberHead } from '../shared/NumberHead';
 
 export function PriceListScreen({ frame, view }: { frame: FrameView; view: PriceListView }) {
   return (
@@ -71,11 +73,7 @@ function PriceList({ initial }: { initial: PriceListView }) {
           </Button>
         </div>
       </div>
-      {error && (
-        <div className="notice bad" role="alert">
-          {wordsOf(error)}
-        </div>
-      )}
+      {error && <Failure>{wordsOf(error)}</Failure>}
       <PriceTable
         goal={goal}
         setGoal={setGoal}
@@ -152,18 +150,10 @@ function PriceTable({ goal, setGoal, goals, poorOnly, setPoorOnly, channels, sho
         <thead>
           <tr>
             <th scope="col">item</th>
-            <th className="right" scope="col">
-              made in
-            </th>
-            <th className="right" scope="col">
-              costs
-            </th>
-            <th className="right" scope="col">
-              your price
-            </th>
-            <th className="right" scope="col">
-              an hour earns
-            </th>
+            <NumberHead>made in</NumberHead>
+            <NumberHead>costs</NumberHead>
+            <NumberHead>your price</NumberHead>
+            <NumberHead>an hour earns</NumberHead>
             {channels.map((channel) => (
               <th key={channel.id} className="right" scope="col">
                 {channel.name}

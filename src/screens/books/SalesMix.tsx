@@ -6,6 +6,7 @@ import { NumberInput } from '../shared/NumberInput';
 import { useSettings } from '../shared/settings';
 import { Why } from '../shared/Why';
 import type { StartPlanState } from './use-start-plan';
+import { NumberHead } from '../shared/NumberHead';
 
 type Props = { readonly state: StartPlanState; readonly items: StartView['items'] };
 
@@ -19,9 +20,7 @@ export function SalesMix({ state: { plan, change, contribution }, items }: Props
         <thead>
           <tr>
             <th scope="col">sold in a week</th>
-            <th className="right" scope="col">
-              pieces
-            </th>
+            <NumberHead>pieces</NumberHead>
           </tr>
         </thead>
         <tbody>

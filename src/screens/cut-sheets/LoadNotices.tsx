@@ -3,6 +3,7 @@
 import { describeFault } from '../../wording/nesting';
 import { useSettings } from '../shared/settings';
 import type { LoadState } from './use-load';
+import { Failure } from '../shared/Failure';
 
 const MOST_FAULTS = 3;
 
@@ -16,16 +17,12 @@ export function LoadNotices({ state, stale }: { readonly state: LoadState; reado
           {laid ? 'Looking for a shorter strip; the best so far is shown and saved.' : 'Reading the outlines.'}
         </p>
       )}
-      {refusal && (
-        <div className="notice bad" role="alert">
-          {refusal}
-        </div>
-      )}
+      {refusal && <Failure>{refusal}</Failure>}
       {saving.problem && (
-        <div className="notice bad" role="alert">
+        <Failure>
           <strong>This is not saved</strong>
           {saving.problem}
-        </div>
+        </Failure>
       )}
       {stale && !running && (
         <div className="notice" role="status">
@@ -33,10 +30,10 @@ export function LoadNotices({ state, stale }: { readonly state: LoadState; reado
         </div>
       )}
       {faults.length > 0 && (
-        <div className="notice bad" role="alert">
+        <Failure>
           <strong>This can’t be cut so</strong>
           {[...new Set(faults.map((fault) => describeFault(fault, settings)))].slice(0, MOST_FAULTS).join(' ')}
-        </div>
+        </Failure>
       )}
     </>
   );

@@ -6,6 +6,7 @@ import { Controller, type UseFormReturn } from 'react-hook-form';
 import { AREA_BASES, type AreaBasis, type ItemCost, type MadeLayer } from '../../core/costing';
 import { Why } from '../shared/Why';
 import type { ItemForm } from './item-form';
+import { NumberHead } from '../shared/NumberHead';
 
 type Props = {
   readonly form: UseFormReturn<ItemForm>;
@@ -43,15 +44,9 @@ export function AreaTable({ form, cost, layers, basis }: Props) {
         <thead>
           <tr>
             <th scope="col">layer</th>
-            <th className="right" scope="col">
-              net
-            </th>
-            <th className="right" scope="col">
-              box
-            </th>
-            <th className="right" scope="col">
-              used
-            </th>
+            <NumberHead>net</NumberHead>
+            <NumberHead>box</NumberHead>
+            <NumberHead>used</NumberHead>
           </tr>
         </thead>
         <tbody>

@@ -12,6 +12,7 @@ import { callApi } from '../shared/api';
 import { useSettings } from '../shared/settings';
 import { Why } from '../shared/Why';
 import type { ChannelView } from '../../views/channels';
+import { NumberHead } from '../shared/NumberHead';
 
 const ChannelDialog = lazy(() => import('./ChannelDialog'));
 
@@ -68,21 +69,11 @@ function ChannelTable({ figures, channels, cost, price, setOpen }: ChannelTableP
       <thead>
         <tr>
           <th scope="col">sold at</th>
-          <th className="right" scope="col">
-            for your wage
-          </th>
-          <th className="right" scope="col">
-            for a margin of {formatShare(figures.marginGoal, settings, 0)}
-          </th>
-          <th className="right" scope="col">
-            it takes
-          </th>
-          <th className="right" scope="col">
-            yours
-          </th>
-          <th className="right" scope="col">
-            an hour earns
-          </th>
+          <NumberHead>for your wage</NumberHead>
+          <NumberHead>for a margin of {formatShare(figures.marginGoal, settings, 0)}</NumberHead>
+          <NumberHead>it takes</NumberHead>
+          <NumberHead>yours</NumberHead>
+          <NumberHead>an hour earns</NumberHead>
         </tr>
       </thead>
       <tbody>

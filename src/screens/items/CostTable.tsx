@@ -5,6 +5,7 @@ import type { PriceReading } from '../../core/pricing';
 import { formatDuration } from '../../core/units';
 import { useSettings } from '../shared/settings';
 import { Why } from '../shared/Why';
+import { NumberHead } from '../shared/NumberHead';
 
 export function CostTable({ cost, reading }: { cost: ItemCost; reading: PriceReading }) {
   const settings = useSettings();
@@ -18,15 +19,9 @@ export function CostTable({ cost, reading }: { cost: ItemCost; reading: PriceRea
             <th className="hide-small" scope="col">
               from
             </th>
-            <th className="right" scope="col">
-              your time
-            </th>
-            <th className="right" scope="col">
-              waiting
-            </th>
-            <th className="right" scope="col">
-              each
-            </th>
+            <NumberHead>your time</NumberHead>
+            <NumberHead>waiting</NumberHead>
+            <NumberHead>each</NumberHead>
           </tr>
         </thead>
         <tbody>

@@ -10,6 +10,7 @@ import { Picture } from '../shared/Picture';
 import { useSettings } from '../shared/settings';
 import { Why } from '../shared/Why';
 import { plural, verbFor } from '../../wording/plural';
+import { NumberHead } from '../shared/NumberHead';
 
 export function ItemsScreen({ frame, view }: { frame: FrameView; view: ItemListView }) {
   return (
@@ -72,24 +73,12 @@ function ItemTable({ view, wagePerHour }: ItemTableProps) {
           <tr>
             <th scope="col" />
             <th scope="col">item</th>
-            <th className="right" scope="col">
-              made in
-            </th>
-            <th className="right" scope="col">
-              cash cost
-            </th>
-            <th className="right" scope="col">
-              full cost
-            </th>
-            <th className="right" scope="col">
-              with risk
-            </th>
-            <th className="right" scope="col">
-              price
-            </th>
-            <th className="right" scope="col">
-              an hour earns
-            </th>
+            <NumberHead>made in</NumberHead>
+            <NumberHead>cash cost</NumberHead>
+            <NumberHead>full cost</NumberHead>
+            <NumberHead>with risk</NumberHead>
+            <NumberHead>price</NumberHead>
+            <NumberHead>an hour earns</NumberHead>
           </tr>
         </thead>
         <tbody>

@@ -7,6 +7,7 @@ import type { Minor } from '../../core/units';
 import { Choice, MoneyField, TextLine } from '../shared/form';
 import { Why } from '../shared/Why';
 import type { ItemForm } from './item-form';
+import { NumberHead } from '../shared/NumberHead';
 
 const WAYS: Readonly<Record<SharingWay, string>> = {
   area: 'by area',
@@ -95,18 +96,10 @@ function JointProducts({ set, form, layers, itemName, negative, cost, price }: J
         <thead>
           <tr>
             <th scope="col">cost of the cut shared</th>
-            <th className="right" scope="col">
-              {itemName || 'item'} costs
-            </th>
-            <th className="right" scope="col">
-              leaves
-            </th>
-            <th className="right" scope="col">
-              {negative.name} costs
-            </th>
-            <th className="right" scope="col">
-              leaves
-            </th>
+            <NumberHead>{itemName || 'item'} costs</NumberHead>
+            <NumberHead>leaves</NumberHead>
+            <NumberHead>{negative.name} costs</NumberHead>
+            <NumberHead>leaves</NumberHead>
           </tr>
         </thead>
         <tbody>

@@ -8,6 +8,7 @@ import { formatMoney, formatShare, minor } from '../../core/units';
 import { useSettings } from '../shared/settings';
 import { Why } from '../shared/Why';
 import { LadderChart } from './LadderChart';
+import { NumberHead } from '../shared/NumberHead';
 
 export default function LadderPanel({
   spec,
@@ -45,15 +46,9 @@ export default function LadderPanel({
           <thead>
             <tr>
               <th scope="col">made at once</th>
-              <th className="right" scope="col">
-                one costs
-              </th>
-              <th className="right" scope="col">
-                ask, for {formatShare(figures.marginGoal, settings, 0)}
-              </th>
-              <th className="right" scope="col">
-                at your price an hour earns
-              </th>
+              <NumberHead>one costs</NumberHead>
+              <NumberHead>ask, for {formatShare(figures.marginGoal, settings, 0)}</NumberHead>
+              <NumberHead>at your price an hour earns</NumberHead>
             </tr>
           </thead>
           <tbody>

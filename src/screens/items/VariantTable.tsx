@@ -5,6 +5,7 @@ import type { ItemPlan } from '../../core/costing';
 import type { BlankView } from '../../views/shelf';
 import { Why } from '../shared/Why';
 import { calculateItem, type CalculateInput } from './calculate-item';
+import { NumberHead } from '../shared/NumberHead';
 
 type Props = {
   readonly input: CalculateInput;
@@ -61,21 +62,11 @@ function VariantRows({ rows, input, plan, sizeName, colourName, wage }: VariantR
         <thead>
           <tr>
             <th scope="col">variant</th>
-            <th className="right" scope="col">
-              cash
-            </th>
-            <th className="right" scope="col">
-              with risk
-            </th>
-            <th className="right" scope="col">
-              your time
-            </th>
-            <th className="right" scope="col">
-              price
-            </th>
-            <th className="right" scope="col">
-              an hour earns
-            </th>
+            <NumberHead>cash</NumberHead>
+            <NumberHead>with risk</NumberHead>
+            <NumberHead>your time</NumberHead>
+            <NumberHead>price</NumberHead>
+            <NumberHead>an hour earns</NumberHead>
           </tr>
         </thead>
         <tbody>

@@ -16,6 +16,7 @@ import { Slack } from '../shared/Slack';
 import { Why } from '../shared/Why';
 import { plural } from '../../wording/plural';
 import type { QuotedAgainstReal } from '../../core/orders';
+import { NumberHead } from '../shared/NumberHead';
 import type { UseMutationResult } from '@tanstack/react-query';
 
 const ChangeOrder = lazy(() => import('./ChangeOrder'));
@@ -150,12 +151,8 @@ function QuotedAndReal({ against, view, closed, row }: QuotedAndRealProps) {
         <thead>
           <tr>
             <th scope="col">quoted against real</th>
-            <th className="right" scope="col">
-              quoted
-            </th>
-            <th className="right" scope="col">
-              so far
-            </th>
+            <NumberHead>quoted</NumberHead>
+            <NumberHead>so far</NumberHead>
           </tr>
         </thead>
         <tbody>
@@ -235,13 +232,9 @@ function OrderLines({ view }: OrderLinesProps) {
         <thead>
           <tr>
             <th scope="col">item</th>
-            <th className="right" scope="col">
-              pieces
-            </th>
+            <NumberHead>pieces</NumberHead>
             <th scope="col">parts</th>
-            <th className="right" scope="col">
-              cost each, quoted
-            </th>
+            <NumberHead>cost each, quoted</NumberHead>
           </tr>
         </thead>
         <tbody>

@@ -12,6 +12,7 @@ import { Frame } from '../shared/Frame';
 import { useSettings } from '../shared/settings';
 import { Slack } from '../shared/Slack';
 import { plural } from '../../wording/plural';
+import { NumberHead } from '../shared/NumberHead';
 
 export function OrdersScreen({ frame, view }: { frame: FrameView; view: OrderListView }) {
   return (
@@ -88,9 +89,7 @@ function OrderTable({ rows, closed = false }: { rows: readonly OrderRow[]; close
           {!closed && <th scope="col">slack</th>}
           <th scope="col">parts</th>
           <th scope="col">{closed ? 'state' : 'next'}</th>
-          <th className="right" scope="col">
-            agreed
-          </th>
+          <NumberHead>agreed</NumberHead>
         </tr>
       </thead>
       <tbody>

@@ -16,6 +16,7 @@ import { QuoteFields, QuoteOptions } from './QuoteFields';
 import { QuotesGiven } from './QuotesGiven';
 import { useSettings, type Settings } from './settings';
 import { useQuickQuote, type QuoteForm } from './use-quick-quote';
+import { Failure } from './Failure';
 
 export default function QuickQuote({ onClose }: { onClose: () => void }) {
   const settings = useSettings();
@@ -57,11 +58,7 @@ export default function QuickQuote({ onClose }: { onClose: () => void }) {
           value={form.customerName}
           onChange={(event) => set({ customerName: event.target.value })}
         />
-        {failure && (
-          <div className="notice bad" role="alert">
-            {failure}
-          </div>
-        )}
+        {failure && <Failure>{failure}</Failure>}
         {start && !form.item && (
           <QuoteDrawing shelf={start} wish={form.drawing} onChange={(drawing) => set(withDrawing(form, drawing))} />
         )}

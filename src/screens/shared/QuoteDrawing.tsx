@@ -12,6 +12,7 @@ import { callApi, wordsOf } from './api';
 import { NumberInput } from './NumberInput';
 import { Picture } from './Picture';
 import { useSettings } from './settings';
+import { Failure } from './Failure';
 
 export type DrawingWish = {
   readonly artwork: ArtworkView;
@@ -72,11 +73,7 @@ export function QuoteDrawing({ shelf, wish, onChange }: Props) {
           event.target.value = '';
         }}
       />
-      {refusal && (
-        <div className="notice bad" role="alert">
-          {refusal}
-        </div>
-      )}
+      {refusal && <Failure>{refusal}</Failure>}
       {!wish ? (
         <div className="drop slim">
           <Button size="small" disabled={busy} onClick={() => chooser.current?.click()}>

@@ -27,6 +27,7 @@ import { NumberText } from './SmallFields';
 import { plural } from '../../wording/plural';
 import type { Asking } from '../shared/use-latest';
 import type { Basket } from '../../core/buying';
+import { Failure } from '../shared/Failure';
 
 export function BuyScreen({ frame, view }: { frame: FrameView; view: PurchasesView }) {
   return (
@@ -114,11 +115,7 @@ function Buy({ initial }: { initial: PurchasesView }) {
       <BuyHead view={view} best={best} uncovered={uncovered} placing={placing} asking={asking} place={place} />
       <ShelfTabs current="/shelf/buy" />
       <Working doing="Working out the basket" asking={asking} />
-      {(failure ?? view?.problem) && (
-        <div className="notice bad" role="alert">
-          {failure ?? view?.problem}
-        </div>
-      )}
+      {(failure ?? view?.problem) && <Failure>{failure ?? view?.problem}</Failure>}
       <div className="cols split-2-3">
         <NeedTable
           wish={wish}

@@ -17,6 +17,7 @@ import type { ListPreview, SupplierView } from '../../views/offers';
 import { COLUMN_WORDS, describeLineProblem } from '../../wording/price-lists';
 import { callApi, fetchFile, wordsOf } from '../shared/api';
 import { LINES_SHOWN, Changes } from './ListChanges';
+import { Failure } from '../shared/Failure';
 
 type Facts = {
   readonly match: ColumnMatch | null;
@@ -162,11 +163,7 @@ function ImportFields({ chooser, supplier, run, look, busy, failure, preview, ch
           }}
         />
         {busy && <LinearProgress aria-label="Reading the list" />}
-        {failure && (
-          <div className="notice bad" role="alert">
-            {failure}
-          </div>
-        )}
+        {failure && <Failure>{failure}</Failure>}
         {!preview && !busy && !failure && (
           <p className="soft flat">
             Columns parted by semicolons, commas or tabs, with decimal commas or points. Nothing changes until you have

@@ -3,6 +3,7 @@
 import type { ListChange } from '../../views/offers';
 import { useSettings } from '../shared/settings';
 import { formatMoney } from '../../core/units';
+import { NumberHead } from '../shared/NumberHead';
 
 export const LINES_SHOWN = 60;
 
@@ -17,12 +18,8 @@ export function Changes({ changes }: { changes: readonly ListChange[] }) {
             <th scope="col">line</th>
             <th scope="col">article</th>
             <th scope="col">name</th>
-            <th className="right" scope="col">
-              before
-            </th>
-            <th className="right" scope="col">
-              now
-            </th>
+            <NumberHead>before</NumberHead>
+            <NumberHead>now</NumberHead>
           </tr>
         </thead>
         <tbody>

@@ -8,6 +8,7 @@ import type { OfferPage, OfferView } from '../../views/offers';
 import { callApi, wordsOf } from '../shared/api';
 import { useSettings } from '../shared/settings';
 import { Why } from '../shared/Why';
+import { Failure } from '../shared/Failure';
 import type { DefinedUseQueryResult } from '@tanstack/react-query';
 import type { ReactVirtualizer, VirtualItem } from '@tanstack/react-virtual';
 
@@ -61,12 +62,7 @@ export function OfferTable({
   const known = pages[0]?.data?.total;
   if (known !== undefined && known !== total) setTotal(known);
   const offerAt = (index: number) => pages[numbers.indexOf(Math.floor(index / PAGE))]?.data?.offers[index % PAGE];
-  if (failed)
-    return (
-      <div className="notice bad" role="alert">
-        {wordsOf(failed.error)}
-      </div>
-    );
+  if (failed) return <Failure>{wordsOf(failed.error)}</Failure>;
   if (known === 0)
     return (
       <div className="empty">

@@ -9,7 +9,7 @@ import { formatInstant } from '../../core/units';
 import type { LotView, StockPage, StockRow, ThingView } from '../../views/stock';
 import type { FrameView } from '../../views/frame';
 import { CAUSE_WORDS } from '../../wording/stock';
-import { callApi, wordsOf } from '../shared/api';
+import { callApi } from '../shared/api';
 import { Frame } from '../shared/Frame';
 import { useKeys } from '../shared/keys';
 import { useSettings } from '../shared/settings';
@@ -19,6 +19,8 @@ import { formatLine } from './measures';
 import { ShelfTabs } from './ShelfTabs';
 import { StockRows } from './StockRows';
 import { OffcutSearch } from './OffcutSearch';
+import { NumberHead } from '../shared/NumberHead';
+import { MoreRows } from '../shared/MoreRows';
 import type { InfiniteData, UseInfiniteQueryResult } from '@tanstack/react-query';
 
 /** Height of a thing's own line, and of each of its lots. */
@@ -159,18 +161,10 @@ function StockTable({ search, setSearch, shown, stock, setOpen, found }: StockTa
                 slotProps={{ htmlInput: { 'aria-label': 'Search the stock' } }}
               />
             </th>
-            <th className="right" scope="col">
-              on the shelf
-            </th>
-            <th className="right" scope="col">
-              for orders
-            </th>
-            <th className="right" scope="col">
-              free
-            </th>
-            <th className="right" scope="col">
-              lasts
-            </th>
+            <NumberHead>on the shelf</NumberHead>
+            <NumberHead>for orders</NumberHead>
+            <NumberHead>free</NumberHead>
+            <NumberHead>lasts</NumberHead>
           </tr>
         </thead>
         <VirtualBody
@@ -195,18 +189,7 @@ function StockTable({ search, setSearch, shown, stock, setOpen, found }: StockTa
           }}
         />
       </table>
-      {found.isError && (
-        <div className="notice bad" role="alert">
-          {wordsOf(found.error)}
-        </div>
-      )}
-      {found.hasNextPage && (
-        <div className="actions pad-4 centred">
-          <Button size="small" disabled={found.isFetchingNextPage} onClick={() => void found.fetchNextPage()}>
-            Show more: {shown.length} of {stock.total}
-          </Button>
-        </div>
-      )}
+      <MoreRows pages={found} shown={shown.length} total={stock.total} />
     </section>
   );
 }

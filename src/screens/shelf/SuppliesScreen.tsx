@@ -14,6 +14,7 @@ import { useKeys } from '../shared/keys';
 import { useSettings } from '../shared/settings';
 import { Why } from '../shared/Why';
 import { ShelfTabs } from './ShelfTabs';
+import { NumberHead } from '../shared/NumberHead';
 
 const SupplyDialog = lazy(() => import('./SupplyDialog'));
 const WearDialog = lazy(() => import('./WearDialog'));
@@ -193,12 +194,8 @@ function SupplyTable({ supplies, setOpen }: SupplyTableProps) {
               <th scope="col" className="wear-column">
                 in use
               </th>
-              <th className="right" scope="col">
-                left
-              </th>
-              <th className="right" scope="col">
-                on the shelf
-              </th>
+              <NumberHead>left</NumberHead>
+              <NumberHead>on the shelf</NumberHead>
               <th scope="col" />
             </tr>
           </thead>

@@ -9,8 +9,9 @@ import { VirtualBody } from '../shared/VirtualBody';
 import { formatLength, formatMoney, formatTemperature } from '../../core/units';
 import { Why } from '../shared/Why';
 import Button from '@mui/material/Button';
-import { wordsOf } from '../shared/api';
 import type { Editing } from './shelf-editing';
+import { NumberHead } from '../shared/NumberHead';
+import { MoreRows } from '../shared/MoreRows';
 
 /** Two lines of text. */
 const VINYL_ROW_PX = 52;
@@ -37,15 +38,9 @@ export function VinylList({ shelf, filter, setFilter, shown, setEditing, found }
             <th className="hide-small" scope="col">
               from
             </th>
-            <th className="right" scope="col">
-              roll
-            </th>
-            <th className="right" scope="col">
-              price
-            </th>
-            <th className="right" scope="col">
-              a m²
-            </th>
+            <NumberHead>roll</NumberHead>
+            <NumberHead>price</NumberHead>
+            <NumberHead>a m²</NumberHead>
             <th className="right hide-small" scope="col">
               weeding
             </th>
@@ -104,18 +99,7 @@ export function VinylList({ shelf, filter, setFilter, shown, setEditing, found }
           }}
         />
       </table>
-      {found.isError && (
-        <div className="notice bad" role="alert">
-          {wordsOf(found.error)}
-        </div>
-      )}
-      {found.hasNextPage && (
-        <div className="actions pad-4 centred">
-          <Button size="small" disabled={found.isFetchingNextPage} onClick={() => void found.fetchNextPage()}>
-            Show more: {shown.length} of {shelf.total}
-          </Button>
-        </div>
-      )}
+      <MoreRows pages={found} shown={shown.length} total={shelf.total} />
     </section>
   );
 }

@@ -2,37 +2,21 @@ import { describe, expect, it } from 'vitest';
 import { eachFresh, refusalOf, type TestShop } from '../../../test/demo-shop';
 import { loadLotsOnShelf } from '../../data/stock-store';
 import { cutLoad } from './cut-load';
-import { placeOrder } from '../orders/save-order';
 import { nestParts } from './nest-parts';
 import { markSpoiledSpots, receiveLot, setAsideOffcut } from '../stock/save-stock';
 import { findOffcuts } from '../stock/load-stock';
-import { loadCutSheets } from './load-cut-sheets';
-import { loadItemList } from '../items/load-items';
 import { spoilParts } from '../bench/work-at-bench';
-import { behind, SLATE } from './cut-load-examples';
+import { behind, SLATE, groupOf, orderCoats, waiting } from './cut-load-examples';
 
 let shop: TestShop;
 eachFresh((fresh) => {
   shop = fresh;
 });
-const groupOf = (name: string) => loadCutSheets(shop).groups.find((group) => group.vinyl.name === name)!;
-function order(quantity = 2): number {
-  const item = loadItemList(shop).rows.find((row) => row.item.name === 'Lab coat, club mark')!.item;
-  return placeOrder(shop, {
-    title: 'Club coats',
-    customerName: 'Ansel Thrush',
-    contact: '',
-    dueDay: '2026-11-26',
-    agreed: 9000,
-    note: '',
-    lines: [{ itemId: item.id, quantity, sizeName: 'M', colourName: 'white' }],
-  }).id;
-}
-const waiting = (id: number, name = SLATE) => groupOf(name).parts.filter((part) => part.orderId === id);
+
 describe('what stands in the way of a load', () => {
   it('what is spoiled of an offcut is kept clear of, and goes on with the piece that it lies in', async () => {
-    const id = order(),
-      { vinyl, stock } = groupOf(SLATE),
+    const id = orderCoats(shop),
+      { vinyl, stock } = groupOf(shop, SLATE),
       roll = stock.find((lot) => lot.form === 'roll')!,
       key = `vinyl:${vinyl.id}`;
     const whole = { widthMm: 300, lengthMm: 400, cornerWidthMm: 0, cornerLengthMm: 0, takesMm: 400, remark: '' };
@@ -47,7 +31,10 @@ describe('what stands in the way of a load', () => {
       /marked on offcuts/,
     );
     markSpoiledSpots(shop, lotId, { spots: [spot] });
-    expect([fits(), groupOf(SLATE).stock.find((lot) => lot.lotId === lotId)!.spoiledSpots]).toEqual([false, [spot]]);
+    expect([fits(), groupOf(shop, SLATE).stock.find((lot) => lot.lotId === lotId)!.spoiledSpots]).toEqual([
+      false,
+      [spot],
+    ]);
     const { offcuts } = cutLoad(shop, {
       sheetId: null,
       sheets: [
@@ -57,7 +44,7 @@ describe('what stands in the way of a load', () => {
           leftovers: [behind(300, 200, 200)],
           spareMm2: 0,
           islands: [],
-          parts: waiting(id).map((part) => ({ partId: part.partId, areaMm2: 1 })),
+          parts: waiting(shop, id).map((part) => ({ partId: part.partId, areaMm2: 1 })),
         },
       ],
     });
@@ -67,9 +54,9 @@ describe('what stands in the way of a load', () => {
   });
 
   it('spoiled parts wait again', () => {
-    const id = order(),
-      parts = waiting(id),
-      roll = groupOf(SLATE).stock.find((lot) => lot.form === 'roll')!;
+    const id = orderCoats(shop),
+      parts = waiting(shop, id),
+      roll = groupOf(shop, SLATE).stock.find((lot) => lot.form === 'roll')!;
     cutLoad(shop, {
       sheetId: null,
       sheets: [
@@ -84,14 +71,14 @@ describe('what stands in the way of a load', () => {
       ],
     });
     spoilParts(shop, { partIds: [parts[0]!.partId], cause: 'weeding', blankLost: false });
-    expect(waiting(id).map((part) => [part.partId, part.broken])).toEqual([[parts[0]!.partId, true]]);
+    expect(waiting(shop, id).map((part) => [part.partId, part.broken])).toEqual([[parts[0]!.partId, true]]);
   });
 
   it('a second window is told: parts are cut already, the offcut is gone, the roll has not so much; nothing is done then', async () => {
-    const id = order(4),
-      parts = waiting(id),
-      roll = groupOf(SLATE).stock.find((lot) => lot.form === 'roll')!,
-      key = `vinyl:${groupOf(SLATE).vinyl.id}`;
+    const id = orderCoats(shop, 4),
+      parts = waiting(shop, id),
+      roll = groupOf(shop, SLATE).stock.find((lot) => lot.form === 'roll')!,
+      key = `vinyl:${groupOf(shop, SLATE).vinyl.id}`;
     const { id: sheetId } = receiveLot(shop, {
       key,
       form: 'sheet',
@@ -128,7 +115,7 @@ describe('what stands in the way of a load', () => {
       ).message,
     ).toMatch(/twice/);
     expect((await refusalOf(() => cutLoad(shop, sheet(1, 99_999)))).code).toBe('not-found');
-    expect(waiting(id)).toHaveLength(3);
+    expect(waiting(shop, id)).toHaveLength(3);
   });
 });
 

@@ -2,53 +2,37 @@ import { describe, expect, it } from 'vitest';
 import { eachFresh, refusalOf, type TestShop } from '../../../test/demo-shop';
 import { findLot, loadLotsOnShelf } from '../../data/stock-store';
 import { cutLoad } from './cut-load';
-import { placeOrder } from '../orders/save-order';
 import { readOrder } from '../orders/read-orders';
 import { receiveLot } from '../stock/save-stock';
 import { loadCutSheets } from './load-cut-sheets';
-import { loadItemList } from '../items/load-items';
 import { loadOrderView } from '../orders/load-orders';
 import { undoSteps } from '../bench/work-at-bench';
-import { behind, SLATE } from './cut-load-examples';
+import { behind, SLATE, groupOf, orderCoats, waiting } from './cut-load-examples';
 
 let shop: TestShop;
 eachFresh((fresh) => {
   shop = fresh;
 });
-const groupOf = (name: string) => loadCutSheets(shop).groups.find((group) => group.vinyl.name === name)!;
-function order(quantity = 2): number {
-  const item = loadItemList(shop).rows.find((row) => row.item.name === 'Lab coat, club mark')!.item;
-  return placeOrder(shop, {
-    title: 'Club coats',
-    customerName: 'Ansel Thrush',
-    contact: '',
-    dueDay: '2026-11-26',
-    agreed: 9000,
-    note: '',
-    lines: [{ itemId: item.id, quantity, sizeName: 'M', colourName: 'white' }],
-  }).id;
-}
-const waiting = (id: number, name = SLATE) => groupOf(name).parts.filter((part) => part.orderId === id);
 
 describe('what waits, by vinyl', () => {
   it('stands under its vinyl with its due day, the first due first, beside the stock it can be cut from', () => {
-    const id = order();
+    const id = orderCoats(shop);
     const groups = loadCutSheets(shop).groups;
     expect(groups[0]!.parts.some((part) => part.orderId === id)).toBe(true);
-    expect(waiting(id).map((part) => [part.pieceNumber, part.dueDay, part.mirrored, part.widthMm])).toEqual([
+    expect(waiting(shop, id).map((part) => [part.pieceNumber, part.dueDay, part.mirrored, part.widthMm])).toEqual([
       [1, '2026-11-26', true, 90],
       [2, '2026-11-26', true, 90],
     ]);
-    expect(groupOf(SLATE).stock.every((lot) => lot.left > 0 && lot.widthMm > 0)).toBe(true);
-    expect(loadCutSheets(shop).artworks.some((artwork) => artwork.id === waiting(id)[0]!.artworkId)).toBe(true);
+    expect(groupOf(shop, SLATE).stock.every((lot) => lot.left > 0 && lot.widthMm > 0)).toBe(true);
+    expect(loadCutSheets(shop).artworks.some((artwork) => artwork.id === waiting(shop, id)[0]!.artworkId)).toBe(true);
   });
 });
 
 describe('a load that was cut', () => {
   it('takes its strip off the roll, moves its parts on, and each carries its share', () => {
-    const id = order(),
-      parts = waiting(id),
-      roll = groupOf(SLATE).stock.find((lot) => lot.form === 'roll')!;
+    const id = orderCoats(shop),
+      parts = waiting(shop, id),
+      roll = groupOf(shop, SLATE).stock.find((lot) => lot.form === 'roll')!;
     const before = findLot(shop.db, roll.lotId)!;
     const { eventIds } = cutLoad(shop, {
       sheetId: null,
@@ -80,19 +64,19 @@ describe('a load that was cut', () => {
     // The order's real cost follows from what was cut off, not from what was calculated.
     const vinyl = loadOrderView(shop, id).against.cash.real.parts!.find((part) => part.label.startsWith('Vinyl'))!;
     expect(vinyl.value).toBe(Math.round(cost));
-    expect(waiting(id)).toEqual([]);
+    expect(waiting(shop, id)).toEqual([]);
     undoSteps(
       shop,
       eventIds,
       parts.map((part) => part.partId),
     );
     expect(findLot(shop.db, roll.lotId)!.left).toBeCloseTo(before.left, 6);
-    expect(waiting(id)).toHaveLength(2);
+    expect(waiting(shop, id)).toHaveLength(2);
   });
 
   it('of a sheet leaves an offcut with a code, which carries its part of the price', () => {
-    const id = order(),
-      key = `vinyl:${groupOf(SLATE).vinyl.id}`;
+    const id = orderCoats(shop),
+      key = `vinyl:${groupOf(shop, SLATE).vinyl.id}`;
     const { id: lotId } = receiveLot(shop, {
       key,
       form: 'sheet',
@@ -111,7 +95,7 @@ describe('a load that was cut', () => {
           leftovers: [behind(300, 400 - 300, 300)],
           spareMm2: 0,
           islands: [],
-          parts: waiting(id).map((part) => ({ partId: part.partId, areaMm2: 1 })),
+          parts: waiting(shop, id).map((part) => ({ partId: part.partId, areaMm2: 1 })),
         },
       ],
     });
@@ -133,9 +117,9 @@ describe('a load that was cut', () => {
   });
 
   it('taken back, gives the sheet back and takes its offcut off the shelf: never both; one that was cut from meanwhile stays', async () => {
-    const id = order(4),
-      parts = waiting(id),
-      key = `vinyl:${groupOf(SLATE).vinyl.id}`;
+    const id = orderCoats(shop, 4),
+      parts = waiting(shop, id),
+      key = `vinyl:${groupOf(shop, SLATE).vinyl.id}`;
     const { id: lotId } = receiveLot(shop, {
       key,
       form: 'sheet',
@@ -163,7 +147,7 @@ describe('a load that was cut', () => {
     const first = cut(parts.slice(0, 2));
     expect([findLot(shop.db, lotId)!.left, there()]).toEqual([1, 1]);
     undoSteps(shop, first.eventIds, first.partIds);
-    expect([findLot(shop.db, lotId)!.left, there(), waiting(id).length]).toEqual([2, 0, 4]);
+    expect([findLot(shop.db, lotId)!.left, there(), waiting(shop, id).length]).toEqual([2, 0, 4]);
     const second = cut(parts.slice(0, 2));
     const offcut = loadLotsOnShelf(shop.db, key).find((lot) => lot.code === second.offcuts[0])!;
     cutLoad(shop, {
@@ -204,9 +188,9 @@ describe('a load that was cut', () => {
   });
 
   it('a part in islands over two sheets bears its share of both; spares on a sheet of their own go with it, and all comes back together', async () => {
-    const id = order(),
-      parts = waiting(id),
-      key = `vinyl:${groupOf(SLATE).vinyl.id}`;
+    const id = orderCoats(shop),
+      parts = waiting(shop, id),
+      key = `vinyl:${groupOf(shop, SLATE).vinyl.id}`;
     const receive = (price: number) =>
       receiveLot(shop, { key, form: 'sheet', widthMm: 300, lengthMm: 400, quantity: 1, price, remark: '' }).id;
     const [first, second, third] = [receive(800), receive(400), receive(100)] as const;
@@ -240,13 +224,13 @@ describe('a load that was cut', () => {
     expect([first, second, third].map((lotId) => findLot(shop.db, lotId)!.left)).toEqual([0, 0, 0]);
     undoSteps(shop, eventIds, partIds);
     expect([first, second, third].map((lotId) => findLot(shop.db, lotId)!.left)).toEqual([1, 1, 1]);
-    expect(waiting(id)).toHaveLength(2);
+    expect(waiting(shop, id)).toHaveLength(2);
   });
 
   it('codes are told in the order of the sheets that they are to be written on', () => {
-    const id = order(3),
-      parts = waiting(id),
-      key = `vinyl:${groupOf(SLATE).vinyl.id}`;
+    const id = orderCoats(shop, 3),
+      parts = waiting(shop, id),
+      key = `vinyl:${groupOf(shop, SLATE).vinyl.id}`;
     const receive = () =>
       receiveLot(shop, { key, form: 'sheet', widthMm: 300, lengthMm: 400, quantity: 1, price: 800, remark: '' }).id;
     const lots = [receive(), receive(), receive()];
