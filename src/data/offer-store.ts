@@ -1,14 +1,11 @@
 // Suppliers, their offers with the history of prices, and purchases.
 
-import { and, asc, desc, eq, inArray, isNull, sql } from 'drizzle-orm';
-import type { Offer, PriceBreak, Supplier } from '../core/buying';
+import { and, asc, eq, inArray, isNull, sql } from 'drizzle-orm';
+import type { Offer, PriceBreak } from '../core/buying';
 import type { Minimum } from '../core/stock';
 import { groupBy, type Minor } from '../core/units';
 import type { Database } from './database';
-import { minimums, offerBreaks, offerParts, offerPrices, offers, purchaseLines, purchases, suppliers } from './schema';
-
-export type SupplierFields = Omit<Supplier, 'id'> & { readonly email: string; readonly listFile: string | null };
-export type StoredSupplier = Supplier & SupplierFields & { readonly version: number; readonly archived: boolean };
+import { minimums, offerBreaks, offerParts, offerPrices, offers, suppliers } from './schema';
 export type StoredPart = {
   readonly key: string | null;
   readonly label: string;
@@ -31,57 +28,6 @@ export type StoredOffer = OfferFields & {
   readonly archived: boolean;
   readonly version: number;
 };
-type PurchaseLine = {
-  readonly id: number;
-  readonly offerId: number;
-  readonly packs: number;
-  readonly goods: Minor;
-  readonly receivedPacks: number;
-  readonly damagedPacks: number;
-};
-export type StoredPurchase = {
-  readonly id: number;
-  readonly supplierId: number;
-  readonly placedAtMs: number;
-  readonly shipping: Minor;
-  readonly closedAtMs: number | null;
-  readonly version: number;
-  readonly lines: readonly PurchaseLine[];
-};
-
-const toSupplier = ({ archivedAtMs, ...fields }: typeof suppliers.$inferSelect): StoredSupplier => ({
-  ...fields,
-  archived: archivedAtMs !== null,
-});
-
-export const loadSuppliers = (db: Database): readonly StoredSupplier[] =>
-  db.select().from(suppliers).where(isNull(suppliers.archivedAtMs)).orderBy(asc(suppliers.name)).all().map(toSupplier);
-export function findSupplier(db: Database, id: number): StoredSupplier | null {
-  const row = db.select().from(suppliers).where(eq(suppliers.id, id)).get();
-  return row ? toSupplier(row) : null;
-}
-export const isSupplierNamed = (db: Database, name: string, exceptId: number): boolean =>
-  db
-    .select({ id: suppliers.id })
-    .from(suppliers)
-    .where(and(eq(suppliers.name, name), sql`${suppliers.id} <> ${exceptId}`))
-    .get() !== undefined;
-export const insertSupplier = (db: Database, fields: SupplierFields): number =>
-  db.insert(suppliers).values(fields).returning({ id: suppliers.id }).get().id;
-/** False when it was changed since `version` was read. */
-export const updateSupplier = (
-  db: Database,
-  id: number,
-  fields: Omit<SupplierFields, 'listFile'>,
-  version: number,
-): boolean =>
-  db
-    .update(suppliers)
-    .set({ ...fields, version: sql`${suppliers.version} + 1` })
-    .where(and(eq(suppliers.id, id), eq(suppliers.version, version)))
-    .run().changes === 1;
-export const setSupplierArchived = (db: Database, id: number, atMs: number | null): boolean =>
-  db.update(suppliers).set({ archivedAtMs: atMs }).where(eq(suppliers.id, id)).run().changes === 1;
 
 function assemble(db: Database, rows: readonly (typeof offers.$inferSelect)[]): readonly StoredOffer[] {
   // Read whole where most are wanted: a list of 20,000 ids is no question to ask.
@@ -264,67 +210,3 @@ export function setMinimum(db: Database, key: string, minimum: Minimum): void {
       .onConflictDoUpdate({ target: minimums.key, set: { ...minimum } })
       .run();
 }
-
-/** Several statements: call it inside a transaction. */
-export function insertPurchase(
-  db: Database,
-  purchase: {
-    readonly supplierId: number;
-    readonly placedAtMs: number;
-    readonly shipping: Minor;
-    readonly lines: readonly { readonly offerId: number; readonly packs: number; readonly goods: Minor }[];
-  },
-): number {
-  const { lines, ...fields } = purchase;
-  const { id } = db.insert(purchases).values(fields).returning({ id: purchases.id }).get();
-  db.insert(purchaseLines)
-    .values(lines.map((line) => ({ purchaseId: id, ...line })))
-    .run();
-  return id;
-}
-
-export function loadPurchases(
-  db: Database,
-  which: { readonly id?: number; readonly newest?: number } = {},
-): readonly StoredPurchase[] {
-  const rows = db
-    .select()
-    .from(purchases)
-    .where(which.id === undefined ? undefined : eq(purchases.id, which.id))
-    .orderBy(desc(purchases.id))
-    .limit(which.newest ?? 1000)
-    .all();
-  const lines = groupBy(
-    db
-      .select()
-      .from(purchaseLines)
-      .where(
-        inArray(
-          purchaseLines.purchaseId,
-          rows.map((row) => row.id),
-        ),
-      )
-      .orderBy(asc(purchaseLines.id))
-      .all(),
-    (row) => row.purchaseId,
-  );
-  return rows.map((row) => ({ ...row, lines: (lines.get(row.id) ?? []).map(({ purchaseId: _, ...line }) => line) }));
-}
-
-export function addReceived(db: Database, lineId: number, received: number, damaged: number): void {
-  db.update(purchaseLines)
-    .set({
-      receivedPacks: sql`${purchaseLines.receivedPacks} + ${received}`,
-      damagedPacks: sql`${purchaseLines.damagedPacks} + ${damaged}`,
-    })
-    .where(eq(purchaseLines.id, lineId))
-    .run();
-}
-
-/** False when it was changed since `version` was read. */
-export const updatePurchase = (db: Database, id: number, closedAtMs: number | null, version: number): boolean =>
-  db
-    .update(purchases)
-    .set({ closedAtMs, version: sql`${purchases.version} + 1` })
-    .where(and(eq(purchases.id, id), eq(purchases.version, version)))
-    .run().changes === 1;

@@ -11,11 +11,12 @@ import {
   type Contour,
   type Matrix,
   type Point,
-  type Segment,
 } from '../geometry';
-import { fail, MM_PER_INCH, succeed, type Result, ANGLE_NOISE } from '../units';
+import { fail, MM_PER_INCH, succeed, type Result } from '../units';
 import { FILE_LIMIT_BYTES, type Artwork, type LeftOutKind, type ReadProblem, type Shape } from './artwork';
 import { LeftOutTally } from './left-out';
+import { outlineEntity, type Entity } from './dxf-outlines';
+import { joinEnds } from './join-ends';
 
 /** DXF begins with a group code on a line of its own; comments (999) may come first. */
 export const looksLikeDxf = (text: string): boolean =>
@@ -33,30 +34,7 @@ const MM_PER_UNIT: Readonly<Record<number, number>> = {
   13: 0.001,
   14: 100,
 };
-/** Ends nearer than this are one, mm: programs write coordinates to four places or fewer. */
-const JOIN_MM = 0.05;
 const BLOCK_DEPTH = 16;
-
-type Entity = {
-  readonly type: string;
-  readonly layer?: string;
-  readonly color?: number;
-  readonly vertices?: readonly (Point & { readonly bulge?: number })[];
-  readonly shape?: boolean;
-  readonly center?: Point;
-  readonly radius?: number;
-  readonly startAngle?: number;
-  readonly endAngle?: number;
-  readonly majorAxisEndPoint?: Point;
-  readonly axisRatio?: number;
-  readonly name?: string;
-  readonly position?: Point;
-  readonly xScale?: number;
-  readonly yScale?: number;
-  readonly rotation?: number;
-  readonly visible?: boolean;
-  readonly text?: string;
-};
 type Drawing = {
   readonly header?: Readonly<Record<string, unknown>>;
   readonly entities: readonly Entity[];
@@ -149,169 +127,4 @@ function collect(drawing: Drawing, entities: readonly Entity[], state: Collectin
     if (known) known.push(placed);
     else state.byColour.set(hex, [placed]);
   }
-}
-
-function outlineEntity(entity: Entity): Contour | null {
-  switch (entity.type) {
-    case 'LINE':
-    case 'LWPOLYLINE':
-    case 'POLYLINE':
-      return entity.vertices && entity.vertices.length > 1
-        ? outlineVertices(entity.vertices, entity.shape ?? false)
-        : null;
-    case 'CIRCLE':
-      return entity.center && entity.radius
-        ? outlineArc(entity.center, { x: entity.radius, y: 0 }, { x: 0, y: entity.radius }, 0, 2 * Math.PI)
-        : null;
-    case 'ARC': {
-      if (!entity.center || !entity.radius) return null;
-      const from = entity.startAngle ?? 0,
-        until = entity.endAngle ?? 0;
-      return outlineArc(
-        entity.center,
-        { x: entity.radius, y: 0 },
-        { x: 0, y: entity.radius },
-        from,
-        until > from ? until : until + 2 * Math.PI,
-      );
-    }
-    case 'ELLIPSE': {
-      const { center, majorAxisEndPoint: major, axisRatio = 1 } = entity;
-      if (!center || !major) return null;
-      const from = entity.startAngle ?? 0,
-        until = entity.endAngle ?? 2 * Math.PI;
-      return outlineArc(
-        center,
-        major,
-        { x: -major.y * axisRatio, y: major.x * axisRatio },
-        from,
-        until > from ? until : until + 2 * Math.PI,
-      );
-    }
-    default:
-      return null;
-  }
-}
-
-function outlineArc(centre: Point, u: Point, v: Point, from: number, until: number): Contour {
-  const at = (angle: number): Point => ({
-    x: centre.x + u.x * Math.cos(angle) + v.x * Math.sin(angle),
-    y: centre.y + u.y * Math.cos(angle) + v.y * Math.sin(angle),
-  });
-  return {
-    start: at(from),
-    closed: until - from >= 2 * Math.PI - ANGLE_NOISE,
-    segments: [
-      { kind: 'arc', centre: { x: centre.x, y: centre.y }, u: { x: u.x, y: u.y }, v, from, until, to: at(until) },
-    ],
-  };
-}
-
-function outlineVertices(vertices: NonNullable<Entity['vertices']>, closed: boolean): Contour {
-  const count = closed ? vertices.length : vertices.length - 1;
-  const segments = Array.from({ length: count }, (_, index) =>
-    bulgeSegment(vertices[index]!, vertices[(index + 1) % vertices.length]!, vertices[index]!.bulge ?? 0),
-  );
-  return { start: { x: vertices[0]!.x, y: vertices[0]!.y }, segments, closed };
-}
-
-/** A bulge is the tangent of a quarter of the arc's angle, positive to the left (DXF reference, LWPOLYLINE 42). */
-function bulgeSegment(from: Point, to: Point, bulge: number): Segment {
-  const end = { x: to.x, y: to.y };
-  const chord = Math.hypot(to.x - from.x, to.y - from.y);
-  if (Math.abs(bulge) < ANGLE_NOISE || chord === 0) return { kind: 'line', to: end };
-  const sweep = 4 * Math.atan(bulge);
-  const radius = chord / (2 * Math.sin(Math.abs(sweep) / 2));
-  const away = (radius * Math.cos(sweep / 2) * Math.sign(bulge)) / chord;
-  const centre = { x: (from.x + to.x) / 2 - (to.y - from.y) * away, y: (from.y + to.y) / 2 + (to.x - from.x) * away };
-  const start = Math.atan2(from.y - centre.y, from.x - centre.x);
-  return {
-    kind: 'arc',
-    centre,
-    u: { x: radius, y: 0 },
-    v: { x: 0, y: radius },
-    from: start,
-    until: start + sweep,
-    to: end,
-  };
-}
-
-/** Open contours joined where their ends meet, until they close; those that never do come back apart. */
-function joinEnds(contours: readonly Contour[]): {
-  readonly closed: readonly Contour[];
-  readonly open: readonly Contour[];
-} {
-  const closed = contours.filter((contour) => contour.closed);
-  const ends = new EndIndex(contours.filter((contour) => !contour.closed));
-  const open: Contour[] = [];
-  for (let chain = ends.takeAny(); chain; chain = ends.takeAny()) {
-    let whole: Contour = chain;
-    while (!meet(whole.start, endOf(whole))) {
-      const next = ends.takeAt(endOf(whole));
-      if (!next) break;
-      whole = {
-        ...whole,
-        segments: [...whole.segments, ...(meet(next.start, endOf(whole)) ? next : reverseContour(next)).segments],
-      };
-    }
-    if (meet(whole.start, endOf(whole)) && whole.segments.length > 1) closed.push({ ...whole, closed: true });
-    else open.push(whole);
-  }
-  return { closed, open };
-}
-
-const endOf = (contour: Contour): Point => contour.segments[contour.segments.length - 1]!.to;
-const meet = (a: Point, b: Point): boolean => Math.hypot(a.x - b.x, a.y - b.y) <= JOIN_MM;
-
-/** Finds contours by where they end, in cells as wide as ends may lie apart. */
-class EndIndex {
-  private readonly cells = new Map<string, Set<Contour>>();
-  private readonly waiting: Set<Contour>;
-
-  constructor(contours: readonly Contour[]) {
-    this.waiting = new Set(contours);
-    for (const contour of contours)
-      for (const end of [contour.start, endOf(contour)])
-        this.cellsAround(end, 0).forEach((key) => this.cells.set(key, (this.cells.get(key) ?? new Set()).add(contour)));
-  }
-
-  private cellsAround(point: Point, reach: number): string[] {
-    const x = Math.floor(point.x / JOIN_MM),
-      y = Math.floor(point.y / JOIN_MM);
-    const keys: string[] = [];
-    for (let dx = -reach; dx <= reach; dx++) for (let dy = -reach; dy <= reach; dy++) keys.push(`${x + dx}/${y + dy}`);
-    return keys;
-  }
-
-  takeAny(): Contour | undefined {
-    const [first] = this.waiting;
-    if (first) this.waiting.delete(first);
-    return first;
-  }
-
-  takeAt(point: Point): Contour | undefined {
-    for (const key of this.cellsAround(point, 1)) {
-      for (const contour of this.cells.get(key) ?? []) {
-        if (this.waiting.has(contour) && (meet(contour.start, point) || meet(endOf(contour), point))) {
-          this.waiting.delete(contour);
-          return contour;
-        }
-      }
-    }
-    return undefined;
-  }
-}
-
-function reverseContour(contour: Contour): Contour {
-  const starts = [contour.start, ...contour.segments.map((segment) => segment.to)];
-  const segments = contour.segments
-    .map((segment, index): Segment => {
-      const to = starts[index]!;
-      if (segment.kind === 'line') return { kind: 'line', to };
-      if (segment.kind === 'cubic')
-        return { kind: 'cubic', control1: segment.control2, control2: segment.control1, to };
-      return { ...segment, from: segment.until, until: segment.from, to };
-    })
-    .reverse();
-  return { start: starts[starts.length - 1]!, segments, closed: contour.closed };
 }

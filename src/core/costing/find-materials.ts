@@ -2,8 +2,8 @@
 
 import type { Vinyl } from '../materials';
 import type { Prices } from '../stock';
-import { type ArtworkFacts, type ItemMaterials } from './item-plan';
 import { listPackings, type StoredPacking } from './packing';
+import type { ArtworkFacts, ItemMaterials } from './made-layers';
 
 export type MaterialLists = {
   readonly vinyls: readonly Vinyl[];

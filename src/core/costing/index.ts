@@ -13,3 +13,4 @@ export * from './cost-change';
 export { believeFailure, type Evidence } from './failure';
 export { findMaterials, type MaterialLists } from './find-materials';
 export type { WearPrices } from './wear-line';
+export * from './made-layers';

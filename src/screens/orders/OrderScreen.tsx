@@ -7,17 +7,16 @@ import { lazy, Suspense, useState } from 'react';
 import { formatDay, formatDuration, formatInstant, formatMoney } from '../../core/units';
 import type { FrameView } from '../../views/frame';
 import type { OrderView, OrderRow } from '../../views/orders';
-import { STAGE_NAMES, STATION_NAMES } from '../../wording/stations';
+import { STAGE_NAMES } from '../../wording/stations';
 import { callApi, wordsOf } from '../shared/api';
 import { Comb, CombLegend } from '../shared/Comb';
 import { Frame } from '../shared/Frame';
 import { useSettings } from '../shared/settings';
 import { Slack } from '../shared/Slack';
-import { Why } from '../shared/Why';
 import { plural } from '../../wording/plural';
-import type { QuotedAgainstReal } from '../../core/orders';
 import { NumberHead } from '../shared/NumberHead';
 import type { UseMutationResult } from '@tanstack/react-query';
+import { QuotedAndReal } from './QuotedAndReal';
 
 const ChangeOrder = lazy(() => import('./ChangeOrder'));
 
@@ -134,90 +133,6 @@ function describeOrder({ row, against, profit }: OrderView, settings: ReturnType
     default:
       return row.stage satisfies never;
   }
-}
-
-type QuotedAndRealProps = {
-  readonly against: QuotedAgainstReal;
-  readonly view: OrderView;
-  readonly closed: boolean;
-  readonly row: OrderRow;
-};
-
-function QuotedAndReal({ against, view, closed, row }: QuotedAndRealProps) {
-  const settings = useSettings();
-  return (
-    <section className="sheet flush" aria-label="Quoted and real">
-      <table className="plain">
-        <thead>
-          <tr>
-            <th scope="col">quoted against real</th>
-            <NumberHead>quoted</NumberHead>
-            <NumberHead>so far</NumberHead>
-          </tr>
-        </thead>
-        <tbody>
-          {against.stations.map((entry) => (
-            <tr key={entry.station}>
-              <td>{entry.station === 'cut' ? 'Set up and cut' : STATION_NAMES[entry.station]}, your hands</td>
-              <td className="num">
-                <Why figure={entry.quoted}>{formatDuration(entry.quoted.value, settings)}</Why>
-              </td>
-              <td className="num">
-                <Why figure={entry.real}>{formatDuration(entry.real.value, settings)}</Why>
-              </td>
-            </tr>
-          ))}
-          <tr className="total">
-            <td>Your time</td>
-            <td className="num">
-              <Why figure={against.time.quoted} />
-            </td>
-            <td className="num">
-              <Why figure={against.time.real} />
-            </td>
-          </tr>
-          <tr>
-            <td>Cash: materials, wear, machine</td>
-            <td className="num">
-              <Why figure={against.cash.quoted} />
-            </td>
-            <td className="num">
-              <Why figure={against.cash.real} />
-            </td>
-          </tr>
-          <tr className="total">
-            <td>Cost with your time</td>
-            <td className="num">
-              <Why figure={against.cost.quoted} />
-            </td>
-            <td className="num">
-              <Why figure={against.cost.real} />
-            </td>
-          </tr>
-          <tr>
-            <td>Fee</td>
-            <td className="num">
-              <Why figure={view.fee} />
-            </td>
-            <td className="num">
-              <Why figure={view.fee} />
-            </td>
-          </tr>
-          <tr className="total">
-            <td>
-              {closed || row.stage === 'ready' ? 'Yours' : 'Left so far'}, of {formatMoney(row.agreed, settings)}
-            </td>
-            <td className="num">
-              <Why figure={view.profitQuoted} />
-            </td>
-            <td className={`num ${view.profit.value < 0 ? 'short' : ''}`}>
-              <Why figure={view.profit} />
-            </td>
-          </tr>
-        </tbody>
-      </table>
-    </section>
-  );
 }
 
 type OrderLinesProps = {

@@ -4,11 +4,12 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { ListedOffer } from '../../core/buying';
 import { inTransaction } from '../../data/database';
-import { findSupplier, putOffer, setOfferArchived, type StoredOffer, type StoredPart } from '../../data/offer-store';
+import { putOffer, setOfferArchived, type StoredOffer, type StoredPart } from '../../data/offer-store';
 import type { ListPreview } from '../../views/offers';
 import { programRoot, type ShopContext } from '../context';
 import { notFound, ShopError } from '../errors';
 import { readList, type KeyFinder, type ListFacts } from './read-price-list';
+import { findSupplier } from '../../data/supplier-store';
 
 export const previewList = (shop: ShopContext, supplierId: number, bytes: Uint8Array, facts: ListFacts): ListPreview =>
   readList(shop, supplierId, bytes, facts).preview;

@@ -6,7 +6,7 @@ import { countDays } from '../../core/scheduling';
 import { dayOf, AMOUNT_NOISE } from '../../core/units';
 import { computeMinimum } from '../../core/stock';
 import { formatDay, groupBy } from '../../core/units';
-import { findOffers, loadMinimums, loadPurchases } from '../../data/offer-store';
+import { findOffers, loadMinimums } from '../../data/offer-store';
 import { loadLotsOnShelf } from '../../data/stock-store';
 import { getShop, type ShopContext } from '../context';
 import { DAYS_TO_MAKE } from '../stock/make-days';
@@ -14,6 +14,7 @@ import { measureLot } from '../stock/measure-lot';
 import { computeWeeklyUses } from '../stock/weekly-use';
 import { computeOrderNeeds } from '../stock/load-stock';
 import { nameThings } from '../stock/things';
+import { loadPurchases } from '../../data/purchase-store';
 
 export type OpenNeed = Need & { readonly because: string; readonly unit: 'mm²' | 'count' };
 type Extra = { readonly key: string; readonly amount: number };

@@ -2,13 +2,15 @@
 // on changes.
 
 import { computeUnitPrices, type Supplier } from '../../core/buying';
-import { loadOffers, loadSuppliers, readOfferStamp, type StoredSupplier } from '../../data/offer-store';
+import { loadOffers, readOfferStamp } from '../../data/offer-store';
 import { readShelfStamp } from '../../data/shelf-store';
 import type { OfferPage, OffersView, OfferView, SupplierView } from '../../views/offers';
 import { getShop, type ShopContext } from '../context';
 import { listThings } from '../stock/things';
 import { loadOpenNeeds } from './needs';
 import { toOffer } from './offer-of';
+import { loadSuppliers } from '../../data/supplier-store';
+import type { StoredSupplier } from '../../data/supplier-store';
 
 type OfferSort = 'unit' | 'name' | 'newest';
 export type OfferQuery = {

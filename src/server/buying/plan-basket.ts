@@ -5,7 +5,7 @@ import { findCheapestBasket, findPlainBaskets, type BasketInput, type BasketProb
 import type { basketInput } from '../../core/input';
 import { findAlikeVinyls, type Grade } from '../../core/materials';
 import { keyOf, parseKey } from '../../core/stock';
-import { loadOffers, loadSuppliers } from '../../data/offer-store';
+import { loadOffers } from '../../data/offer-store';
 import { loadVinyls } from '../../data/shelf-store';
 import type { BasketView } from '../../views/purchases';
 import { getShop, type ShopContext } from '../context';
@@ -14,6 +14,7 @@ import { toOffer } from './offer-of';
 import { loadOpenNeeds, type OpenNeed } from './needs';
 import { makeSolver } from './solve';
 import { plural } from '../../wording/plural';
+import { loadSuppliers } from '../../data/supplier-store';
 
 function describeProblem(problem: BasketProblem, needs: readonly OpenNeed[]): string {
   switch (problem.kind) {

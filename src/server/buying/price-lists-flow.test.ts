@@ -1,12 +1,13 @@
 import { describe, expect, it } from 'vitest';
 import { eachFresh, refusalOf, type TestShop } from '../../../test/demo-shop';
-import { loadOffers, loadSuppliers } from '../../data/offer-store';
+import { loadOffers } from '../../data/offer-store';
 import { addSupplier, changeSupplier } from './save-supplier';
 import { applyList, previewList } from './import-price-list';
 import { loadHistory, matchPart } from './save-offers';
 import { loadOffersView } from './offer-index';
 import { listThings } from '../stock/things';
 import { SLATE } from '../stock/stock-flow-examples';
+import { loadSuppliers } from '../../data/supplier-store';
 
 let shop: TestShop;
 eachFresh((fresh) => {

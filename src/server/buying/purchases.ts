@@ -6,21 +6,15 @@ import { inTransaction } from '../../data/database';
 import { computePacksPrice, computeShipping, computeUsableArea, writeCsv } from '../../core/buying';
 import type { purchaseInput, receiveInput } from '../../core/input';
 import { apportion, groupBy, minor, printMajor } from '../../core/units';
-import {
-  addReceived,
-  findOffers,
-  findSupplier,
-  insertPurchase,
-  loadPurchases,
-  updatePurchase,
-  type StoredOffer,
-  type StoredPurchase,
-} from '../../data/offer-store';
+import { findOffers, type StoredOffer } from '../../data/offer-store';
 import type { PurchasesView, PurchaseView } from '../../views/purchases';
 import type { ShopContext } from '../context';
 import { notFound, ShopError, stale } from '../errors';
 import { receiveLot } from '../stock/save-stock';
 import { toSupplierView } from './offer-index';
+import { addReceived, insertPurchase, loadPurchases, updatePurchase } from '../../data/purchase-store';
+import { findSupplier } from '../../data/supplier-store';
+import type { StoredPurchase } from '../../data/purchase-store';
 
 /** One purchase a supplier. Prices are those of the offers now, not what a page says. */
 export function placePurchases(shop: ShopContext, input: InferType<typeof purchaseInput>): { ids: readonly number[] } {

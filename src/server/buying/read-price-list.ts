@@ -12,11 +12,12 @@ import {
   type TableProblem,
 } from '../../core/buying';
 import type { listFacts } from '../../core/input';
-import { findSupplier, loadOffers, type StoredOffer } from '../../data/offer-store';
+import { loadOffers, type StoredOffer } from '../../data/offer-store';
 import type { ListChange, ListPreview } from '../../views/offers';
 import { getShop, type ShopContext } from '../context';
 import { notFound, ShopError } from '../errors';
 import { listThings } from '../stock/things';
+import { findSupplier } from '../../data/supplier-store';
 
 /** Lines that are shown as they are in the file. */
 const SAMPLE_LINES = 5;

@@ -6,7 +6,6 @@ import { minor } from '../../core/units';
 import { inTransaction } from '../../data/database';
 import {
   findOffers,
-  findSupplier,
   loadOffers,
   loadPrices,
   putOffer,
@@ -19,6 +18,7 @@ import type { ShopContext } from '../context';
 import { notFound, ShopError, stale } from '../errors';
 import { added, changed, type Saved } from '../saved';
 import { listThings, requireThing } from '../stock/things';
+import { findSupplier } from '../../data/supplier-store';
 
 /** Adds an offer by hand. @throws ShopError where the supplier has one of that article already. */
 export function addOffer(shop: ShopContext, input: InferType<typeof offerInput>): Saved {

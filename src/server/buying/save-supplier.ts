@@ -3,16 +3,16 @@
 import type { InferType } from 'yup';
 import type { supplierInput } from '../../core/input';
 import { minor, type Minor } from '../../core/units';
+import type { ShopContext } from '../context';
+import { notFound, ShopError, stale } from '../errors';
+import { added, changed, type Saved } from '../saved';
 import {
   findSupplier,
   insertSupplier,
   isSupplierNamed,
   setSupplierArchived,
   updateSupplier,
-} from '../../data/offer-store';
-import type { ShopContext } from '../context';
-import { notFound, ShopError, stale } from '../errors';
-import { added, changed, type Saved } from '../saved';
+} from '../../data/supplier-store';
 
 const optionalMinor = (value: number | null): Minor | null => (value === null ? null : minor(value));
 function toFields(shop: ShopContext, input: InferType<typeof supplierInput>, exceptId: number) {

@@ -6,7 +6,7 @@ import { parseKey } from '../../core/stock/index';
 import { findArtwork, loadArtworks } from '../../data/artwork-store';
 import { loadChannels } from '../../data/channel-store';
 import { countItemsByArtwork, findItem } from '../../data/item-store';
-import { loadOffers, loadSuppliers } from '../../data/offer-store';
+import { loadOffers } from '../../data/offer-store';
 import { findBlank, findVinyl, loadBlanks, loadVinyls } from '../../data/shelf-store';
 import type { ArtworkListView, ArtworkView } from '../../views/artwork';
 import type { CompareOffer, CompareView } from '../../views/compare';
@@ -22,6 +22,7 @@ import { loadPackings } from '../../data/packing-store';
 import { loadPrices } from './prices';
 import { priceAllItems } from './price-all';
 import { loadVinylEvidence } from '../../data/evidence-store';
+import { loadSuppliers } from '../../data/supplier-store';
 
 export const loadShelf = (shop: ShopContext): ShelfView => ({
   vinyls: loadVinyls(shop.db),

@@ -3,10 +3,11 @@
 import { computeUnitPrices } from '../../core/buying';
 import { parseKey, type PricedLot, type PricedOffer, type Prices } from '../../core/stock';
 import { groupBy, MM2_PER_M2 } from '../../core/units';
-import { loadOffers, loadSuppliers } from '../../data/offer-store';
+import { loadOffers } from '../../data/offer-store';
 import { loadBoughtLots, type StoredLot } from '../../data/stock-store';
 import { toOffer } from '../buying/offer-of';
 import type { ShopContext } from '../context';
+import { loadSuppliers } from '../../data/supplier-store';
 
 /** By the key of a thing; things that were never bought and are not offered have none. */
 export function loadPrices(shop: ShopContext): ReadonlyMap<string, Prices> {

@@ -12,7 +12,7 @@ import {
   valueStock,
 } from '../../core/stock';
 import { figure, groupBy } from '../../core/units';
-import { loadMinimums, loadShortestLeads, loadSuppliers } from '../../data/offer-store';
+import { loadMinimums, loadShortestLeads } from '../../data/offer-store';
 import { loadLots, loadLotsOnShelf, loadNewestLines, type StoredLot } from '../../data/stock-store';
 import type { FittingOffcut, FullStock, LotView, StockPage, StockRow, ThingView } from '../../views/stock';
 import { getShop, type ShopContext } from '../context';
@@ -22,6 +22,7 @@ import { DAYS_TO_MAKE } from './make-days';
 import { measureLot } from './measure-lot';
 import { nameThings } from './things';
 import { computeWeeklyUses } from './weekly-use';
+import { loadSuppliers } from '../../data/supplier-store';
 
 /** What one order still needs of a thing. */
 export type OrderNeed = {

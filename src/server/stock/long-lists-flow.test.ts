@@ -1,7 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { eachFresh, refusalOf, type TestShop } from '../../../test/demo-shop';
 import { NO_FILTER } from '../../core/materials/index';
-import { loadSuppliers } from '../../data/offer-store';
 import { addOffer, archiveOffer, changeOffer, loadHistory, matchPart } from '../buying/save-offers';
 import { findOfferPage } from '../buying/offer-index';
 import { getShop } from '../context';
@@ -9,6 +8,7 @@ import { addVinyl, changeShop } from './save-shelf';
 import { listThings } from './things';
 import { loadStock, loadStockPage } from './load-stock';
 import { loadShelfPage } from './load-shelf';
+import { loadSuppliers } from '../../data/supplier-store';
 
 let shop: TestShop;
 eachFresh((fresh) => {
