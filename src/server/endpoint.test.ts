@@ -54,12 +54,12 @@ describe('errors become answers', () => {
   it.each([
     [notFound('This order'), 404, 'not-found'],
     [stale('This order'), 409, 'stale'],
-    [new ShopError('conflict', 'x'), 409, 'conflict'],
-    [new ShopError('invalid', 'x', 'dueDay'), 422, 'invalid'],
-    [new ShopError('unreadable', 'x'), 422, 'unreadable'],
-    [new ShopError('too-large', 'x'), 413, 'too-large'],
-    [new ShopError('forbidden', 'x'), 403, 'forbidden'],
-    [new ShopError('busy', 'x'), 503, 'busy'],
+    [new ShopError('conflict', { reason: 'not-json' }), 409, 'conflict'],
+    [new ShopError('invalid', { reason: 'not-json' }, 'dueDay'), 422, 'invalid'],
+    [new ShopError('unreadable', { reason: 'not-json' }), 422, 'unreadable'],
+    [new ShopError('too-large', { reason: 'not-json' }), 413, 'too-large'],
+    [new ShopError('forbidden', { reason: 'not-json' }), 403, 'forbidden'],
+    [new ShopError('busy', { reason: 'not-json' }), 503, 'busy'],
   ])('%s', async (error, status, code) => {
     const response = toResponse(error);
     expect(response.status).toBe(status);

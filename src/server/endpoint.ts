@@ -28,8 +28,7 @@ export function readId(api: APIContext, what: string): number {
 
 /** The body's bytes. @throws ShopError past the limit, without reading on. */
 export async function readBody(request: Request, limitBytes: number): Promise<Uint8Array> {
-  const tooLarge = () =>
-    new ShopError('too-large', `That is more than ${(limitBytes / 1024 / 1024).toFixed(0)} MB. Send less at once.`);
+  const tooLarge = () => new ShopError('too-large', { reason: 'body-too-large', limitBytes });
   if (Number(request.headers.get('content-length') ?? 0) > limitBytes) throw tooLarge();
   const chunks: Uint8Array[] = [];
   let total = 0;
@@ -52,8 +51,7 @@ export async function readJson(request: Request): Promise<unknown> {
   try {
     return JSON.parse(new TextDecoder().decode(bytes)) as unknown;
   } catch (error) {
-    if (error instanceof SyntaxError)
-      throw new ShopError('invalid', 'The request is not JSON. Send it as application/json.');
+    if (error instanceof SyntaxError) throw new ShopError('invalid', { reason: 'not-json' });
     throw error;
   }
 }

@@ -2,6 +2,7 @@
 
 import { pino } from 'pino';
 import { ValidationError, type Schema } from 'yup';
+import { describeRefusal, type Refusal } from '../wording/refusals';
 
 export const log = pino({ name: 'chiral', level: process.env['CHIRAL_LOG'] ?? 'warn' });
 
@@ -23,50 +24,41 @@ const STATUS: Readonly<Record<ErrorCode, number>> = {
 export class ShopError extends Error {
   constructor(
     readonly code: ErrorCode,
-    message: string,
+    readonly refusal: Refusal,
+    /** Path of the input that can't stay as it is, as `lines[0].itemId`. */
     readonly field?: string,
   ) {
-    super(message);
+    super(describeRefusal(refusal));
     this.name = 'ShopError';
   }
 }
 
-export const notFound = (what: string): ShopError =>
-  new ShopError('not-found', `${what} is not here. It may have been archived in another window: go back to the list.`);
-export const stale = (what: string): ShopError =>
-  new ShopError(
-    'stale',
-    `${what} was changed in another window meanwhile. Your entries are still here: note them, reload, and enter them again.`,
-  );
+export const notFound = (what: string): ShopError => new ShopError('not-found', { reason: 'not-here', what });
+export const stale = (what: string): ShopError => new ShopError('stale', { reason: 'changed-meanwhile', what });
 
 /** The checked value. @throws ShopError naming the first field that can't stay as it is. */
 export function parseInput<T>(schema: Schema<T>, value: unknown): T {
   try {
     return schema.validateSync(value, { abortEarly: true, stripUnknown: true });
   } catch (error) {
-    if (error instanceof ValidationError) throw new ShopError('invalid', error.message, error.path || undefined);
+    if (error instanceof ValidationError)
+      throw new ShopError('invalid', { reason: 'bad-field', message: error.message }, error.path || undefined);
     throw error;
   }
 }
 
 export function toResponse(error: unknown): Response {
-  if (error instanceof ShopError)
-    return answer(
-      { error: { code: error.code, message: error.message, ...(error.field ? { field: error.field } : {}) } },
-      STATUS[error.code],
-    );
+  if (error instanceof ShopError) return answer({ error: toBody(error) }, STATUS[error.code]);
   log.error({ err: error }, 'request failed');
-  return answer(
-    {
-      error: {
-        code: 'failed',
-        message:
-          'Something went wrong in Chiral itself. Nothing was changed; try again, and look at the log of the server if it stays.',
-      },
-    },
-    500,
-  );
+  return answer({ error: toBody(new ShopError('failed', { reason: 'failed' })) }, STATUS.failed);
 }
+
+const toBody = ({ code, refusal, message, field }: ShopError) => ({
+  code,
+  reason: refusal.reason,
+  message,
+  ...(field ? { field } : {}),
+});
 
 export function answer(body: unknown, status = 200): Response {
   return new Response(JSON.stringify(body), {

@@ -9,16 +9,11 @@ import {
 } from '../../core/artwork/index';
 import type { Result } from '../../core/units/index';
 import type { MeasuredFile } from '../../views/artwork';
-import { describeArtworkProblem } from '../../wording/problems';
 import { ShopError } from '../errors';
 import { runInThread } from '../run-in-thread';
 
 const TIME_LIMIT_MS = 20_000;
-const tooMuch = () =>
-  new ShopError(
-    'busy',
-    'This drawing takes too long or too much memory to measure. Simplify its paths in your drawing program, then try again.',
-  );
+const tooMuch = () => new ShopError('busy', { reason: 'drawing-too-slow' });
 
 /** The steps of an artwork, or a width in mm for a drawing that has none of its own yet. */
 export type MeasureWish = { readonly steps: readonly PrepStep[] } | { readonly widthMm: number };
@@ -29,16 +24,16 @@ export type MeasureWish = { readonly steps: readonly PrepStep[] } | { readonly w
  */
 export async function measureFile(bytes: Uint8Array, wish: MeasureWish): Promise<MeasuredFile> {
   if (bytes.length > FILE_LIMIT_BYTES)
-    throw new ShopError(
-      'too-large',
-      describeArtworkProblem({ kind: 'file-too-large', bytes: bytes.length, limitBytes: FILE_LIMIT_BYTES }),
-    );
+    throw new ShopError('too-large', {
+      reason: 'drawing-refused',
+      problem: { kind: 'file-too-large', bytes: bytes.length, limitBytes: FILE_LIMIT_BYTES },
+    });
   const result = await runInThread<Result<MeasuredFile, ReadProblem | MeasureProblem>>({
     thread: 'measure-thread',
     task: { text: decodeText(bytes), steps: null, widthMm: 0, ...wish },
     limitMs: TIME_LIMIT_MS,
     tooMuch,
   });
-  if (!result.ok) throw new ShopError('unreadable', describeArtworkProblem(result.problem), 'file');
+  if (!result.ok) throw new ShopError('unreadable', { reason: 'drawing-refused', problem: result.problem }, 'file');
   return result.value;
 }

@@ -17,7 +17,6 @@ import {
 import { countLayersInUse } from '../../data/item-store';
 import { findVinyl } from '../../data/shelf-store';
 import { getDisplayColourName } from '../../wording/colours';
-import { plural, verbFor } from '../../wording/plural';
 import type { MeasuredFile } from '../../views/artwork';
 import type { ShopContext } from '../context';
 import { log, notFound, ShopError, stale } from '../errors';
@@ -53,12 +52,7 @@ export function readFactsOf(query: URLSearchParams): object {
   try {
     return JSON.parse(query.get('facts') ?? '{}') as object;
   } catch (error) {
-    if (error instanceof SyntaxError)
-      throw new ShopError(
-        'invalid',
-        'What was sent beside the drawing is not JSON. Reload the page and try again.',
-        'facts',
-      );
+    if (error instanceof SyntaxError) throw new ShopError('invalid', { reason: 'facts-not-json' }, 'facts');
     throw error;
   }
 }
@@ -82,11 +76,7 @@ function assignVinyls(
   return measured.measurement.layers.map((_, index) => {
     const id = ids[index] ?? null;
     if (id !== null && !findVinyl(shop.db, id))
-      throw new ShopError(
-        'invalid',
-        'Vinyl: it is not on the shelf any more. Choose another.',
-        `layerVinylIds[${index}]`,
-      );
+      throw new ShopError('invalid', { reason: 'vinyl-archived' }, `layerVinylIds[${index}]`);
     return id;
   });
 }
@@ -129,11 +119,7 @@ export async function changeArtwork(
     const users = countLayersInUse(shop.db, id);
     const worn = getWornLayers(measured.measurement).length;
     if (users !== null && users !== worn)
-      throw new ShopError(
-        'conflict',
-        `Items use this artwork with ${plural(users, 'layer')}, and these steps leave ${worn} that ${verbFor(worn, 'is', 'are')} worn. Save it as a new artwork, or archive those items first.`,
-        'steps',
-      );
+      throw new ShopError('conflict', { reason: 'layers-in-use', used: users, worn }, 'steps');
     return updateArtwork(shop.db, id, fields, version);
   });
   if (!saved) throw stale('This artwork');

@@ -7,7 +7,6 @@ import { findReadyParts, STATION_STEPS, type PartEvent } from '../../core/orders
 import { findOrderIdsOfParts, loadOrders } from '../../data/order-store';
 import { findSession, insertSession, loadRunningSessions, stopSession } from '../../data/work-store';
 import type { BookedStock } from '../../views/bench';
-import { STATE_NAMES, STATION_NAMES } from '../../wording/stations';
 import type { ShopContext } from '../context';
 import { notFound, ShopError } from '../errors';
 import { readStored, type ReadOrder, type ReadPart } from '../orders/read-orders';
@@ -32,8 +31,7 @@ function requireParts(orders: readonly ReadOrder[], partIds: readonly number[]):
   return [...new Set(partIds)].map((id) => {
     const part = byId.get(id);
     if (!part) throw notFound('One of these parts');
-    if (closed.has(id))
-      throw new ShopError('conflict', 'This order is closed. Take it back or reopen it on its own page first.');
+    if (closed.has(id)) throw new ShopError('conflict', { reason: 'work-on-closed-order' });
     return part;
   });
 }
@@ -43,10 +41,7 @@ export function startSession(shop: ShopContext, input: InferType<typeof startSes
   const { station } = input;
   return inTransaction(shop.db, () => {
     if (loadRunningSessions(shop.db).some((work) => work.station === station))
-      throw new ShopError(
-        'conflict',
-        `Something is running at ${STATION_NAMES[station]} already. Finish or stop it first.`,
-      );
+      throw new ShopError('conflict', { reason: 'station-busy', station });
     const orders = readOrdersOf(shop, input.partIds);
     const chosen = requireParts(orders, input.partIds);
     const ready = new Set(
@@ -57,10 +52,12 @@ export function startSession(shop: ShopContext, input: InferType<typeof startSes
     );
     const other = chosen.find((part) => !ready.has(part.id));
     if (other)
-      throw new ShopError(
-        'conflict',
-        `Unit ${other.pieceNumber} is not ready for ${STATION_NAMES[station]}: a part of it is ${STATE_NAMES[other.state]}. Reload to see what has changed.`,
-      );
+      throw new ShopError('conflict', {
+        reason: 'piece-not-ready',
+        piece: other.pieceNumber,
+        station,
+        state: other.state,
+      });
     return {
       id: insertSession(
         shop.db,
@@ -85,8 +82,7 @@ export function finishSession(
     const work = findSession(shop.db, id);
     if (!work) throw notFound('This timer');
     const atMs = shop.now();
-    if (!stopSession(shop.db, id, atMs, outcome))
-      throw new ShopError('conflict', 'This timer was stopped already, perhaps in another window.');
+    if (!stopSession(shop.db, id, atMs, outcome)) throw new ShopError('conflict', { reason: 'timer-stopped' });
     if (outcome !== 'done') return { eventIds: [], booked: [] };
     const { from, to } = STATION_STEPS[work.station];
     if (to === 'to-cut') return { eventIds: [], booked: [] };
@@ -129,7 +125,7 @@ export function spoilParts(shop: ShopContext, input: InferType<typeof spoilInput
         .flatMap((work) => work.parts.map((part) => part.partId)),
     );
     if (uncut && !cutting.has(uncut.id))
-      throw new ShopError('conflict', `Unit ${uncut.pieceNumber} is not cut yet: there is nothing to spoil.`);
+      throw new ShopError('conflict', { reason: 'piece-not-cut', piece: uncut.pieceNumber });
     const atMs = shop.now();
     const event = (partId: number, kind: NewEvent['kind'], blankLost = false): NewEvent => ({
       partId,
@@ -181,7 +177,7 @@ export function undoSteps(shop: ShopContext, eventIds: readonly number[], partId
         });
       }
     }
-    if (events.length === 0) throw new ShopError('conflict', 'Nothing to take back: these parts have moved on since.');
+    if (events.length === 0) throw new ShopError('conflict', { reason: 'nothing-to-undo' });
     addPartEvents(shop.db, events);
     for (const { sessionId, undone, all } of countUndoneOfSession(
       shop.db,

@@ -42,13 +42,8 @@ export function applyList(
 
 function refuseUnreadable({ missingColumns }: ListPreview, offers: readonly ListedOffer[]): void {
   if (missingColumns.length > 0)
-    throw new ShopError('invalid', `Say which columns hold ${missingColumns.join(' and ')} first.`, 'match');
-  if (offers.length === 0)
-    throw new ShopError(
-      'invalid',
-      'Not one line of this list can be read as an offer. Look at the columns chosen for it.',
-      'match',
-    );
+    throw new ShopError('invalid', { reason: 'columns-missing', columns: missingColumns }, 'match');
+  if (offers.length === 0) throw new ShopError('invalid', { reason: 'no-offer-in-list' }, 'match');
 }
 
 const matchParts = (offer: ListedOffer, before: StoredOffer | undefined, findKey: KeyFinder): readonly StoredPart[] =>
@@ -67,8 +62,7 @@ const matchParts = (offer: ListedOffer, before: StoredOffer | undefined, findKey
 export function fetchSimulatedList(shop: ShopContext, supplierId: number): { bytes: Uint8Array; fileName: string } {
   const supplier = findSupplier(shop.db, supplierId);
   if (!supplier) throw notFound('This supplier');
-  if (!supplier.listFile)
-    throw new ShopError('invalid', 'Only simulated suppliers can be asked for their list. Choose a file instead.');
+  if (!supplier.listFile) throw new ShopError('invalid', { reason: 'no-list-to-fetch' });
   return {
     bytes: readFileSync(join(programRoot(), 'src', 'data', 'demo', 'price-lists', supplier.listFile)),
     fileName: supplier.listFile,

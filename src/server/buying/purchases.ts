@@ -27,18 +27,14 @@ export function placePurchases(shop: ShopContext, input: InferType<typeof purcha
     );
     const lines = input.lines.map((line) => {
       const offer = offers.get(line.offerId);
-      if (!offer || offer.archived)
-        throw new ShopError('conflict', 'One of these offers is not made any more. Work the basket out again.');
+      if (!offer || offer.archived) throw new ShopError('conflict', { reason: 'offer-withdrawn' });
       return { ...line, supplierId: offer.supplierId, goods: computePacksPrice(offer, line.packs) };
     });
     const ids = [...groupBy(lines, (line) => line.supplierId)].map(([supplierId, own]) => {
       const supplier = findSupplier(shop.db, supplierId)!;
       const goods = own.reduce((sum, line) => sum + line.goods, 0);
       if (supplier.minimumOrder !== null && goods < supplier.minimumOrder)
-        throw new ShopError(
-          'conflict',
-          `${supplier.name} takes no order below its minimum. Add to it, or leave it out.`,
-        );
+        throw new ShopError('conflict', { reason: 'below-minimum-order', supplier: supplier.name });
       return insertPurchase(shop.db, {
         supplierId,
         placedAtMs: shop.now(),
@@ -68,8 +64,7 @@ export function receivePurchase(
 ): void {
   inTransaction(shop.db, () => {
     const purchase = requirePurchase(shop, id);
-    if (purchase.closedAtMs !== null)
-      throw new ShopError('conflict', 'This purchase is closed: all of it was received before.');
+    if (purchase.closedAtMs !== null) throw new ShopError('conflict', { reason: 'purchase-closed' });
     const offers = new Map(
       findOffers(
         shop.db,
@@ -80,8 +75,7 @@ export function receivePurchase(
     for (const { lineId, received, damaged } of input.lines) {
       const index = purchase.lines.findIndex((line) => line.id === lineId);
       const line = purchase.lines[index];
-      if (!line)
-        throw new ShopError('invalid', 'One of these lines is not of this purchase. Reload the page.', 'lines');
+      if (!line) throw new ShopError('invalid', { reason: 'line-of-other-purchase' }, 'lines');
       addReceived(shop.db, lineId, received, damaged);
       if (received > 0)
         stockPacks(
@@ -121,10 +115,7 @@ function stockPacks(
   const all = offer.parts.reduce((sum, part) => sum + weightOf(part), 0);
   for (const part of offer.parts) {
     if (part.key === null)
-      throw new ShopError(
-        'conflict',
-        `Say first what “${part.label || offer.name}” is on the shelf: open the offer and match it. Nothing was booked.`,
-      );
+      throw new ShopError('conflict', { reason: 'offer-not-matched', offer: part.label || offer.name });
     const cost = (packCost * weightOf(part)) / all;
     const from = { supplierId: purchase.supplierId, note: `purchase ${purchase.id}, ${offer.name}` };
     // A long strip is a roll, and each roll a lot of its own; sheets and pieces are counted.

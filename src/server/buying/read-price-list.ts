@@ -9,7 +9,6 @@ import {
   readListTable,
   readPriceList,
   type ListedOffer,
-  type TableProblem,
 } from '../../core/buying';
 import type { listFacts } from '../../core/input';
 import { loadOffers, type StoredOffer } from '../../data/offer-store';
@@ -73,25 +72,10 @@ export function readList(shop: ShopContext, supplierId: number, bytes: Uint8Arra
   };
 }
 
-const TABLE_WORDS: Readonly<Record<TableProblem['kind'], string>> = {
-  'empty-list': 'The list is empty. Ask the supplier for it again, or export it as CSV.',
-  'no-header':
-    'No columns were found in it: a price list has at least an article number, a name and a price, parted by semicolons, commas or tabs.',
-  'too-many-lines': 'That list has more lines than are taken at once. Divide it in two.',
-  'open-quote': 'A quotation mark is never closed',
-};
-
 function readTable(bytes: Uint8Array) {
   const table = readListTable(decodeList(bytes));
   if (table.ok) return table.value;
-  const { problem } = table;
-  throw new ShopError(
-    'unreadable',
-    problem.kind === 'open-quote'
-      ? `${TABLE_WORDS[problem.kind]}, from line ${problem.line} on. Mend that line, then choose the list again.`
-      : TABLE_WORDS[problem.kind],
-    'file',
-  );
+  throw new ShopError('unreadable', { reason: 'list-unreadable', problem: table.problem }, 'file');
 }
 
 function compareWithKnown(

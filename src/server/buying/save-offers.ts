@@ -25,11 +25,7 @@ export function addOffer(shop: ShopContext, input: InferType<typeof offerInput>)
   return inTransaction(shop.db, () => {
     if (!findSupplier(shop.db, input.supplierId)) throw notFound('This supplier');
     if (loadOffers(shop.db, input.supplierId).some((offer) => offer.code === input.code))
-      throw new ShopError(
-        'conflict',
-        `There is an offer of article ${input.code} already. Change that one, or write another number.`,
-        'code',
-      );
+      throw new ShopError('conflict', { reason: 'article-taken', article: input.code }, 'code');
     return added(putOffer(shop.db, toOfferFields(shop, input), shop.now()));
   });
 }
@@ -72,6 +68,6 @@ export function loadHistory(shop: ShopContext, offerId: number): OfferHistory {
 
 export function matchPart(shop: ShopContext, offerId: number, position: number, key: string | null): void {
   if (key !== null && !listThings(shop).some((thing) => thing.key === key))
-    throw new ShopError('invalid', 'Thing: it is not on the shelf any more. Choose another.', 'key');
+    throw new ShopError('invalid', { reason: 'thing-archived' }, 'key');
   if (!inTransaction(shop.db, () => setPartKey(shop.db, offerId, position, key))) throw notFound('This offer');
 }

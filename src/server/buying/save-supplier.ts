@@ -17,11 +17,7 @@ import {
 const optionalMinor = (value: number | null): Minor | null => (value === null ? null : minor(value));
 function toFields(shop: ShopContext, input: InferType<typeof supplierInput>, exceptId: number) {
   if (isSupplierNamed(shop.db, input.name, exceptId))
-    throw new ShopError(
-      'conflict',
-      `There is a supplier called “${input.name}” already. Give this one another name.`,
-      'name',
-    );
+    throw new ShopError('conflict', { reason: 'name-taken', what: 'supplier', name: input.name }, 'name');
   return {
     name: input.name,
     email: input.email,

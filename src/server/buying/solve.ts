@@ -40,7 +40,7 @@ export const makeSolver =
     const id = thread.next++;
     return new Promise<SolverAnswer>((resolve, reject) => {
       const timer = setTimeout(
-        () => fail(new ShopError('busy', 'This basket takes too long to work out. Ask for fewer needs at once.')),
+        () => fail(new ShopError('busy', { reason: 'basket-too-slow' })),
         limitS * 1000 + GRACE_MS,
       );
       const settle = () => {

@@ -35,8 +35,7 @@ export function cutLoad(
     // A saved sheet that is gone was cut or thrown away by another window: its parts say which.
     if (sheetId !== null) deleteSavedSheet(shop.db, sheetId);
     const partIds = sheets.flatMap((sheet) => sheet.parts.map((part) => part.partId));
-    if (new Set(partIds).size < partIds.length)
-      throw new ShopError('invalid', 'A part lies in this load twice. Lay it out again.', 'sheets');
+    if (new Set(partIds).size < partIds.length) throw new ShopError('invalid', { reason: 'part-laid-twice' }, 'sheets');
     const orders = loadOrders(shop.db, findOrderIdsOfParts(shop.db, partIds)).map(readStored);
     const parts = requireWaiting(shop, orders, partIds);
     refuseStrayIslands(sheets, new Set(partIds));
@@ -60,26 +59,15 @@ function requireWaiting(
     const part = byId.get(id);
     if (!part) throw notFound('One of these parts');
     if (part.state !== STATION_STEPS.cut.from)
-      throw new ShopError(
-        'conflict',
-        `Piece ${part.pieceNumber} is cut already, perhaps in another window. Reload, and lay out what still waits.`,
-      );
-    if (cutting.has(id))
-      throw new ShopError(
-        'conflict',
-        `Piece ${part.pieceNumber} is on the cutter at the bench just now. Finish or stop that first.`,
-      );
+      throw new ShopError('conflict', { reason: 'piece-cut-already', piece: part.pieceNumber });
+    if (cutting.has(id)) throw new ShopError('conflict', { reason: 'piece-on-cutter', piece: part.pieceNumber });
     return part;
   });
 }
 
 function refuseStrayIslands(sheets: readonly SheetBooking[], partIds: ReadonlySet<number>): void {
   if (sheets.some((sheet) => sheet.islands.some(({ partId }) => !partIds.has(partId))))
-    throw new ShopError(
-      'invalid',
-      'Some islands belong to parts that are not in this load. Lay it out again.',
-      'sheets',
-    );
+    throw new ShopError('invalid', { reason: 'stray-islands' }, 'sheets');
 }
 
 /**

@@ -18,7 +18,6 @@ import { findSavedSheet, type StoredCutSheet } from '../../data/cut-sheet-store'
 import { findOrderIdsOfParts, loadOrders } from '../../data/order-store';
 import { findVinyl } from '../../data/shelf-store';
 import { loadLots } from '../../data/stock-store';
-import { describeBookingProblem } from '../../wording/nesting';
 import { getSettings, getShop, type ShopContext } from '../context';
 import { notFound, ShopError, stale } from '../errors';
 import { runInThread } from '../run-in-thread';
@@ -28,8 +27,7 @@ import { toLotChoice } from './lot-choice';
 
 const LIMIT_MS = 30_000;
 const WHAT = 'This cut sheet';
-const tooMuch = () =>
-  new ShopError('busy', 'This load takes too long to check. Divide it into two cut sheets, then cut them one by one.');
+const tooMuch = () => new ShopError('busy', { reason: 'booking-too-slow' });
 
 export type Book = (task: BookTask) => Promise<Result<LoadBooking, BookingProblem>>;
 const bookInThread: Book = (task) => runInThread({ thread: 'book-thread', task, limitMs: LIMIT_MS, tooMuch });
@@ -44,7 +42,12 @@ export async function cutSavedSheet(
   const saved = requireVersion(shop, id, version);
   const chosen = leftovers.map(({ sheet, kind }) => [sheet, kind] as const);
   const booking = await book(toTask(shop, saved, chosen));
-  if (!booking.ok) throw new ShopError('conflict', describeBookingProblem(booking.problem, getSettings(shop)));
+  if (!booking.ok)
+    throw new ShopError('conflict', {
+      reason: 'load-not-booked',
+      problem: booking.problem,
+      settings: getSettings(shop),
+    });
   // It may have been changed while the thread was at it.
   requireVersion(shop, id, version);
   return cutLoad(shop, { ...booking.value, sheetId: id });

@@ -4,7 +4,6 @@ import type { InferType } from 'yup';
 import type { nestInput } from '../../core/input/index';
 import type { NestLayout, NestProblem, NestStock } from '../../core/nesting/index';
 import type { Result } from '../../core/units/index';
-import { describeNestProblem } from '../../wording/nesting';
 import { getShop, type ShopContext } from '../context';
 import { ShopError } from '../errors';
 import { runInThread } from '../run-in-thread';
@@ -12,8 +11,7 @@ import type { NestTask } from '../threads/nest-thread';
 
 /** For the first layout, beyond the seconds of improvement that are asked for. */
 const GRACE_MS = 30_000;
-const tooMuch = () =>
-  new ShopError('busy', 'These pieces take too long to lay out. Send fewer of them at once, or simpler outlines.');
+const tooMuch = () => new ShopError('busy', { reason: 'laying-too-slow' });
 
 export async function nestParts(
   shop: ShopContext,
@@ -34,7 +32,7 @@ export async function nestParts(
   if (!result.ok)
     throw new ShopError(
       'invalid',
-      describeNestProblem(result.problem, { locale, currency, timeZone, system: 'metric' }),
+      { reason: 'load-not-laid', problem: result.problem, settings: { locale, currency, timeZone, system: 'metric' } },
       'pieces',
     );
   return result.value;

@@ -4,7 +4,6 @@ import type { InferType } from 'yup';
 import type { cutSheetInput } from '../../core/input/index';
 import { inTransaction } from '../../data/database';
 import { findClash, listPartIds, STATION_STEPS, type CutSheetClash } from '../../core/orders/index';
-import { formatInstant } from '../../core/units/index';
 import {
   deleteSavedSheet,
   findSavedSheet,
@@ -18,7 +17,7 @@ import { findLot } from '../../data/stock-store';
 import { getShop, type ShopContext } from '../context';
 import { notFound, ShopError, stale } from '../errors';
 import { readStored } from '../orders/read-orders';
-import { plural } from '../../wording/plural';
+import type { Refusal } from '../../wording/refusals';
 
 type SavedSheet = { readonly id: number; readonly version: number };
 
@@ -54,10 +53,7 @@ function refuseClash(shop: ShopContext, id: number | null, sheet: InferType<type
     const part = parts.get(partId);
     if (!part) throw notFound('One of these parts');
     if (part.state !== STATION_STEPS.cut.from)
-      throw new ShopError(
-        'conflict',
-        `Piece ${part.pieceNumber} of ${part.title} does not wait to be cut any more, perhaps since another window. Reload, and lay out what still waits.`,
-      );
+      throw new ShopError('conflict', { reason: 'piece-not-waiting', piece: part.pieceNumber, order: part.title });
   }
   const others = loadSavedSheets(shop.db).filter((other) => other.id !== id);
   const clash = findClash(
@@ -65,7 +61,7 @@ function refuseClash(shop: ShopContext, id: number | null, sheet: InferType<type
     others.map((other) => ({ id: other.id, sheet: other.sheet })),
     (lotId) => findLot(shop.db, lotId)?.left ?? 0,
   );
-  if (clash) throw describeClash(shop, clash, others, parts);
+  if (clash) throw new ShopError('conflict', toRefusal(shop, clash, others, parts));
 }
 
 type PartState = { readonly pieceNumber: number; readonly title: string; readonly state: string };
@@ -78,37 +74,27 @@ function readPartStates(shop: ShopContext, partIds: readonly number[]): readonly
     );
 }
 
-function describeClash(
+/** What stands in the way of a sheet, as the refusal the seller reads. */
+function toRefusal(
   shop: ShopContext,
   clash: CutSheetClash<number>,
   others: readonly StoredCutSheet[],
   parts: ReadonlyMap<number, PartState>,
-): ShopError {
-  const other = others.find((candidate) => candidate.id === clash.by);
-  const { locale, timeZone } = getShop(shop);
-  const where = other
-    ? `the cut sheet of ${plural(other.sheet.placements.length, 'part')} saved at ${formatInstant(other.savedAtMs, { locale, timeZone })}`
-    : 'another load';
-  if (clash.kind === 'part') {
-    const part = parts.get(clash.partId);
-    return new ShopError(
-      'conflict',
-      `Piece ${part?.pieceNumber ?? ''} of ${part?.title ?? 'an order'} lies on ${where} already. Open that one, or discard it first.`,
-    );
-  }
-  const lot = findLot(shop.db, clash.lotId),
-    name = lot?.code ? `Offcut ${lot.code}` : `Lot ${clash.lotId}`;
-  if (clash.by === null)
-    return new ShopError(
-      'conflict',
-      clash.form === 'roll'
-        ? `${name} has ${Math.floor(clash.left)} mm left, and this takes ${Math.ceil(clash.takes)} mm. Choose other stock, or lay out fewer parts.`
-        : `${name} is gone: it was cut from or counted off meanwhile. Choose other stock, and lay out again.`,
-    );
-  return new ShopError(
-    'conflict',
-    clash.form === 'roll'
-      ? `Of ${name} ${Math.floor(clash.left)} mm are free beside ${where}, and this takes ${Math.ceil(clash.takes)} mm. Choose other stock, or lay out fewer parts.`
-      : `${name} is taken by ${where}. Choose other stock, or discard that sheet first.`,
+): Refusal {
+  const other = nameOther(
+    shop,
+    others.find((candidate) => candidate.id === clash.by),
   );
+  if (clash.kind === 'part') return { reason: 'piece-on-other-sheet', part: parts.get(clash.partId) ?? null, other };
+  const lot = { id: clash.lotId, code: findLot(shop.db, clash.lotId)?.code ?? null };
+  const shortage = { lot, leftMm: clash.left, takesMm: clash.takes };
+  const isRoll = clash.form === 'roll';
+  if (clash.by === null) return isRoll ? { reason: 'roll-short', ...shortage } : { reason: 'sheet-gone', lot };
+  return isRoll ? { reason: 'roll-claimed', ...shortage, other } : { reason: 'sheet-claimed', lot, other };
+}
+
+function nameOther(shop: ShopContext, sheet: StoredCutSheet | undefined) {
+  if (!sheet) return null;
+  const { locale, timeZone } = getShop(shop);
+  return { parts: sheet.sheet.placements.length, savedAtMs: sheet.savedAtMs, zone: { locale, timeZone } };
 }

@@ -39,11 +39,7 @@ export function takeStock(
     !leftovers.every((leftover) => isWithin(leftover, lot)) ||
     leftMm2 > wholeMm2 - partsMm2 * PARTS_INSIDE + AREA_TOLERANCE_MM2
   )
-    throw new ShopError(
-      'invalid',
-      `${nameLot(lot)}: what is to be saved of it is more than it can have left. Lay the load out again.`,
-      'sheets',
-    );
+    throw new ShopError('invalid', { reason: 'leftovers-too-large', lot }, 'sheets');
   const offcuts = leftovers.map(({ widthMm, lengthMm, shape, spoiledSpots, areaMm2 }) => {
     const unitCost = (lot.unitCost * areaMm2) / wholeMm2;
     const fields = { widthMm, lengthMm, shape, spoiledSpots, unitCost, remark: '' };
@@ -55,12 +51,12 @@ export function takeStock(
   };
 }
 
-function notEnough(lot: StoredLot, takes: number): ShopError {
+function notEnough(lot: StoredLot, takesMm: number): ShopError {
   return new ShopError(
     'conflict',
     lot.form === 'roll'
-      ? `${nameLot(lot)} has ${lot.left} mm left, and the load takes ${takes} mm. Another window may have cut from it: reload, and lay it out again.`
-      : `${nameLot(lot)} is gone: another load was cut from it. Reload, and lay out again.`,
+      ? { reason: 'roll-short-meanwhile', lot, leftMm: lot.left, takesMm }
+      : { reason: 'sheet-cut-meanwhile', lot },
   );
 }
 
@@ -87,5 +83,4 @@ const isWithin = (leftover: CutLeftover, lot: StoredLot): boolean =>
   leftover.left + leftover.widthMm <= (lot.widthMm ?? 0) + END_TOLERANCE_MM &&
   leftover.top + leftover.lengthMm <= (lot.lengthMm ?? 0) + END_TOLERANCE_MM;
 
-const nameLot = (lot: StoredLot): string => (lot.code ? `Offcut ${lot.code}` : `Lot ${lot.id}`);
 const roundTenth = (mm: number): number => Math.round(mm * 10) / 10;

@@ -26,7 +26,7 @@ import { loadMaterials, type Materials } from './materials';
 import { priceItem } from './price-item';
 
 const LIMIT_MS = 60_000;
-const tooMuch = () => new ShopError('busy', 'This layer takes too long to lay out.');
+const tooMuch = () => new ShopError('busy', { reason: 'layer-too-slow' });
 export type Pack = (task: PackTask) => Promise<Packing | null>;
 const packInThread: Pack = (task) =>
   runInThread<Packing | null>({ thread: 'pack-thread', task, limitMs: LIMIT_MS, tooMuch });

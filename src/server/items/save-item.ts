@@ -23,26 +23,20 @@ import { notFound, ShopError, stale } from '../errors';
 import { loadEvidence } from './evidence';
 import { loadMaterials } from './materials';
 import { priceItem } from './price-item';
-import { plural } from '../../wording/plural';
 
 function checkPlacement(shop: ShopContext, placement: Placement, sizes: readonly string[], field: string): Placement {
   const artwork = findArtwork(shop.db, placement.artworkId);
-  if (!artwork)
-    throw new ShopError('invalid', 'Artwork: it is not here any more. Choose another.', `${field}.artworkId`);
+  if (!artwork) throw new ShopError('invalid', { reason: 'artwork-archived' }, `${field}.artworkId`);
   const layers = getWornLayers(artwork.measurement).length;
   if (placement.vinylIds.length !== layers)
     throw new ShopError(
       'invalid',
-      `Vinyl: ${artwork.name} has ${plural(layers, 'layer')}, choose one for each.`,
+      { reason: 'vinyl-for-each-layer', artwork: artwork.name, layers },
       `${field}.vinylIds`,
     );
   for (const [index, id] of placement.vinylIds.entries()) {
     if (!findVinyl(shop.db, id))
-      throw new ShopError(
-        'invalid',
-        'Vinyl: it is not on the shelf any more. Choose another.',
-        `${field}.vinylIds[${index}]`,
-      );
+      throw new ShopError('invalid', { reason: 'vinyl-archived' }, `${field}.vinylIds[${index}]`);
   }
   return {
     ...placement,
@@ -55,17 +49,17 @@ function checkPlacement(shop: ShopContext, placement: Placement, sizes: readonly
 /** What was entered, checked against what is there. @throws ShopError naming the field */
 export function toItemFields(shop: ShopContext, input: InferType<typeof itemInput>): ItemFields {
   const blank = findBlank(shop.db, input.blankId);
-  if (!blank) throw new ShopError('invalid', 'Blank: it is not on the shelf any more. Choose another.', 'blankId');
+  if (!blank) throw new ShopError('invalid', { reason: 'blank-archived' }, 'blankId');
   if (!blank.sizes.some((size) => size.name === input.sizeName))
     throw new ShopError(
       'invalid',
-      `Size: ${blank.name} has ${blank.sizes.map((size) => size.name).join(', ')}.`,
+      { reason: 'no-such-size', blank: blank.name, sizes: blank.sizes.map((size) => size.name) },
       'sizeName',
     );
   if (!blank.colours.some((colour) => colour.name === input.colourName))
     throw new ShopError(
       'invalid',
-      `Colour: ${blank.name} has ${blank.colours.map((colour) => colour.name).join(', ')}.`,
+      { reason: 'colours-are', blank: blank.name, colours: blank.colours.map((colour) => colour.name) },
       'colourName',
     );
   const sizes = blank.sizes.map((size) => size.name);
@@ -79,11 +73,7 @@ export function toItemFields(shop: ShopContext, input: InferType<typeof itemInpu
   for (const [at, rule] of details.variants.entries()) {
     for (const swap of rule.swaps)
       if (!findVinyl(shop.db, swap.byVinylId))
-        throw new ShopError(
-          'invalid',
-          'Vinyl: it is not on the shelf any more. Choose another.',
-          `details.variants[${at}].swaps`,
-        );
+        throw new ShopError('invalid', { reason: 'vinyl-archived' }, `details.variants[${at}].swaps`);
   }
   return {
     ...fields,

@@ -21,7 +21,6 @@ import { findItem, insertItem, type ItemFields } from '../../data/item-store';
 import { loadShortestLeads } from '../../data/offer-store';
 import { findQuote, insertQuote, loadQuotes, setQuoteArchived, type StoredQuote } from '../../data/quote-store';
 import type { QuoteAnswer, QuoteStart, QuoteView } from '../../views/quotes';
-import { describeCostProblem } from '../../wording/problems';
 import { getShop, type ShopContext } from '../context';
 import { notFound, parseInput, ShopError } from '../errors';
 import { loadEvidence } from '../items/evidence';
@@ -59,7 +58,7 @@ function calculateQuote(shop: ShopContext, wish: Wish): Calculated {
   if (!blank?.colours.some((colour) => colour.name === wish.colourName))
     throw new ShopError(
       'invalid',
-      `Colour: ${blank?.name ?? 'the blank'} does not come in ${wish.colourName}.`,
+      { reason: 'no-such-colour', blank: blank?.name, colour: wish.colourName },
       'colourName',
     );
   const cost = priceItem({
@@ -73,12 +72,11 @@ function calculateQuote(shop: ShopContext, wish: Wish): Calculated {
   if (!cost.ok)
     throw new ShopError(
       'invalid',
-      describeCostProblem(cost.problem, {
-        locale: stored.locale,
-        currency: stored.currency,
-        timeZone: stored.timeZone,
-        system: 'metric',
-      }),
+      {
+        reason: 'not-costed',
+        problem: cost.problem,
+        settings: { locale: stored.locale, currency: stored.currency, timeZone: stored.timeZone, system: 'metric' },
+      },
       cost.problem.kind === 'unknown-size' ? 'sizeName' : known ? 'itemId' : 'drawing',
     );
   // A drawing has no price yet: the margin that is aimed for makes one.

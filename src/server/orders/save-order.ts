@@ -8,7 +8,6 @@ import { freezeQuote } from '../../core/orders/index';
 import { formatMoney, minor } from '../../core/units/index';
 import { findItems, type StoredItem } from '../../data/item-store';
 import { addOrderEvent, insertOrder, updateOrder, type LineFields, type OrderEventKind } from '../../data/order-store';
-import { describeCostProblem } from '../../wording/problems';
 import { getSettings, getShop, type ShopContext } from '../context';
 import { notFound, ShopError, stale } from '../errors';
 import { readOrder, type ReadOrder } from './read-orders';
@@ -45,20 +44,16 @@ export function placeOrder(shop: ShopContext, input: OrderWish): { id: number } 
   const evidence = loadEvidence(shop);
   const lines = input.lines.map(({ options = [], ...line }, index): LineFields => {
     const item: StoredItem | undefined = items.get(line.itemId);
-    if (!item) throw new ShopError('invalid', 'Item: it is archived. Choose another.', `lines[${index}].itemId`);
+    if (!item) throw new ShopError('invalid', { reason: 'item-archived' }, `lines[${index}].itemId`);
     const blank = materials.blanks.get(item.blankId);
     if (!blank?.colours.some((colour) => colour.name === line.colourName))
       throw new ShopError(
         'invalid',
-        `Colour: ${blank?.name ?? 'the blank'} does not come in ${line.colourName}.`,
+        { reason: 'no-such-colour', blank: blank?.name, colour: line.colourName },
         `lines[${index}].colourName`,
       );
     if (options.some((option) => !item.details.options[option]))
-      throw new ShopError(
-        'invalid',
-        `Option: ${item.name} has it no more. Reload the page and choose again.`,
-        `lines[${index}].options`,
-      );
+      throw new ShopError('invalid', { reason: 'option-gone', item: item.name }, `lines[${index}].options`);
     const cost = priceItem({
       item,
       variant: { sizeName: line.sizeName, colourName: line.colourName, options },
@@ -70,7 +65,7 @@ export function placeOrder(shop: ShopContext, input: OrderWish): { id: number } 
     if (!cost.ok)
       throw new ShopError(
         'invalid',
-        `${item.name}: ${describeCostProblem(cost.problem, settings)}`,
+        { reason: 'item-not-costed', item: item.name, problem: cost.problem, settings },
         `lines[${index}].${cost.problem.kind === 'unknown-size' ? 'sizeName' : 'itemId'}`,
       );
     return {
@@ -121,11 +116,11 @@ const MOVES = {
   'hand-over': {
     from: ['ready'],
     event: 'handed-over',
-    refusal: 'Only an order that is ready can be collected: finish and check its last parts first.',
+    refusal: 'order-not-ready',
   },
-  'take-back': { from: ['handed-over'], event: 'taken-back', refusal: 'This order is not collected yet.' },
-  cancel: { from: ['to-cut', 'in-work', 'ready'], event: 'cancelled', refusal: 'This order is closed already.' },
-  reopen: { from: ['cancelled'], event: 'reopened', refusal: 'This order is not cancelled.' },
+  'take-back': { from: ['handed-over'], event: 'taken-back', refusal: 'order-not-collected' },
+  cancel: { from: ['to-cut', 'in-work', 'ready'], event: 'cancelled', refusal: 'order-closed' },
+  reopen: { from: ['cancelled'], event: 'reopened', refusal: 'order-not-cancelled' },
 } as const satisfies Record<string, { from: readonly string[]; event: OrderEventKind; refusal: string }>;
 export type OrderMove = keyof typeof MOVES;
 export const isOrderMove = (text: string): text is OrderMove => Object.hasOwn(MOVES, text);
@@ -134,7 +129,7 @@ export function moveOrder(shop: ShopContext, id: number, move: OrderMove): void 
   inTransaction(shop.db, () => {
     const { stage } = requireOrder(shop, id);
     const { from, event, refusal } = MOVES[move];
-    if (!(from as readonly string[]).includes(stage)) throw new ShopError('conflict', refusal);
+    if (!(from as readonly string[]).includes(stage)) throw new ShopError('conflict', { reason: refusal });
     addOrderEvent(shop.db, id, event, shop.now());
   });
 }

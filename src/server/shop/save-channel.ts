@@ -20,7 +20,7 @@ type Input = InferType<typeof channelInput>;
 
 function requireFree(shop: ShopContext, name: string, exceptId: number): void {
   if (isChannelNamed(shop.db, name, exceptId))
-    throw new ShopError('conflict', `There is a channel called “${name}” already. Give this one another name.`, 'name');
+    throw new ShopError('conflict', { reason: 'name-taken', what: 'channel', name }, 'name');
 }
 
 function toFields(shop: ShopContext, input: Input, exceptId: number): ChannelFields {

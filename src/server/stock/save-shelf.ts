@@ -25,12 +25,7 @@ import { notFound, ShopError, stale } from '../errors';
 
 function toVinylFields(input: InferType<typeof vinylInput>): VinylFields {
   const heat = getKindFacts(input.kind).family === 'heat';
-  if (heat && !input.press)
-    throw new ShopError(
-      'invalid',
-      'Press: a heat transfer vinyl needs its temperature, seconds, pressure and peel, from the maker’s sheet.',
-      'press.lowC',
-    );
+  if (heat && !input.press) throw new ShopError('invalid', { reason: 'press-missing' }, 'press.lowC');
   return {
     ...input,
     rollPrice: minor(input.rollPrice),

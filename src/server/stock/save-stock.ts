@@ -32,27 +32,20 @@ import type { ShopContext } from '../context';
 import { notFound, ShopError } from '../errors';
 import { requireThing } from './things';
 
-const amount = (form: Lot['form'], value: number): string =>
-  form === 'roll' ? `${Math.round(value * 10) / 10} mm` : `${value}`;
-
 function refusalOf(problem: BookingProblem, form: Lot['form']): ShopError {
   switch (problem.kind) {
     case 'below-zero':
       return new ShopError(
         'conflict',
-        `There are ${amount(form, problem.has)} left of this lot, and ${amount(form, problem.asked)} are asked for. Count it first if there is more than the book says.`,
+        { reason: 'lot-short', form, has: problem.has, asked: problem.asked },
         'quantity',
       );
     case 'wrong-sign':
-      return new ShopError(
-        'invalid',
-        'Quantity: write how much, without a sign; the cause says which way it goes.',
-        'quantity',
-      );
+      return new ShopError('invalid', { reason: 'quantity-signed' }, 'quantity');
     case 'not-whole':
-      return new ShopError('invalid', 'Quantity: whole pieces only.', 'quantity');
+      return new ShopError('invalid', { reason: 'quantity-not-whole' }, 'quantity');
     case 'nothing':
-      return new ShopError('invalid', 'Quantity: more than nothing.', 'quantity');
+      return new ShopError('invalid', { reason: 'quantity-nothing' }, 'quantity');
     default:
       return problem satisfies never;
   }
@@ -90,15 +83,9 @@ export function receiveLot(
 ): { id: number } {
   const thing = requireThing(shop, input.key);
   if ((thing.kind === 'vinyl') !== (input.form !== 'piece'))
-    throw new ShopError(
-      'invalid',
-      thing.kind === 'vinyl'
-        ? 'Form: vinyl comes as a roll or as sheets.'
-        : 'Form: blanks and supplies are counted as pieces.',
-      'form',
-    );
+    throw new ShopError('invalid', { reason: thing.kind === 'vinyl' ? 'vinyl-in-pieces' : 'pieces-as-vinyl' }, 'form');
   if (input.form !== 'piece' && (input.widthMm === null || (input.form !== 'roll' && input.lengthMm === null)))
-    throw new ShopError('invalid', 'Width: write how wide it is, and of sheets how long.', 'widthMm');
+    throw new ShopError('invalid', { reason: 'lot-without-size' }, 'widthMm');
   return inTransaction(shop.db, () => {
     const id = insertLot(shop.db, {
       key: input.key,
@@ -130,7 +117,7 @@ export function countStock(shop: ShopContext, id: number, counted: number, note:
   return inTransaction(shop.db, () => {
     const lot = requireLot(shop, id);
     if (lot.form !== 'roll' && !Number.isInteger(counted))
-      throw new ShopError('invalid', 'Counted: whole pieces only.', 'counted');
+      throw new ShopError('invalid', { reason: 'count-not-whole' }, 'counted');
     const line = correctTo(lot, lot.left, counted);
     if (line) addStockLine(shop.db, { ...line, atMs: shop.now(), note });
     return { offBy: line?.quantity ?? 0 };
@@ -145,17 +132,11 @@ export function remarkLot(shop: ShopContext, id: number, remark: string): void {
 export function markSpoiledSpots(shop: ShopContext, id: number, { spots }: InferType<typeof spoiledSpotsInput>): void {
   const lot = requireLot(shop, id),
     { shape } = lot;
-  if (lot.form !== 'offcut' || !shape)
-    throw new ShopError('invalid', 'Spoiled spots are marked on offcuts. Set the piece aside as an offcut first.');
+  if (lot.form !== 'offcut' || !shape) throw new ShopError('invalid', { reason: 'spots-on-no-offcut' });
   const beside = spots.findIndex((spot) => listSpoiledSpotsOn(shape, [spot]).length === 0);
-  if (beside >= 0)
-    throw new ShopError(
-      'invalid',
-      `Spot ${beside + 1} lies beside the offcut. From the left and from the top are measured on the offcut itself, as it is drawn.`,
-      'spots',
-    );
+  if (beside >= 0) throw new ShopError('invalid', { reason: 'spot-beside-offcut', spot: beside + 1 }, 'spots');
   if (spots.length > 0 && computeOffcutArea(shape, spots) < 1)
-    throw new ShopError('invalid', 'Nothing of the offcut would be left: book it as spoiled instead.', 'spots');
+    throw new ShopError('invalid', { reason: 'offcut-all-spoiled' }, 'spots');
   setSpoiledSpots(shop.db, id, spots);
 }
 
@@ -167,13 +148,9 @@ export function setAsideOffcut(
 ): { id: number; code: string } {
   return inTransaction(shop.db, () => {
     const lot = requireLot(shop, id);
-    if (lot.form === 'piece') throw new ShopError('invalid', 'Only vinyl leaves offcuts.');
+    if (lot.form === 'piece') throw new ShopError('invalid', { reason: 'offcut-of-no-vinyl' });
     if (lot.widthMm !== null && Math.min(input.widthMm, input.lengthMm) > lot.widthMm + 0.05)
-      throw new ShopError(
-        'invalid',
-        `Width: the lot is ${lot.widthMm} mm wide, so no piece of it is wider.`,
-        'widthMm',
-      );
+      throw new ShopError('invalid', { reason: 'offcut-wider-than-lot', widthMm: lot.widthMm }, 'widthMm');
     const takes = lot.form === 'roll' ? input.takesMm : input.takesMm > 0 ? 1 : 0;
     if (takes > 0) writeLine(shop, lot, 'set-aside', -takes, 'set aside as an offcut');
     const shape =

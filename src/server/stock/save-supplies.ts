@@ -27,8 +27,7 @@ const WHAT = 'This supply';
 
 function toFields(input: InferType<typeof supplyInput>): SupplyFields {
   const { wears } = getSupplyFacts(input.kind);
-  if (wears !== null && input.life === null)
-    throw new ShopError('invalid', `Life: write after how many ${wears} you ordinarily change it.`, 'life');
+  if (wears !== null && input.life === null) throw new ShopError('invalid', { reason: 'life-missing', wears }, 'life');
   return {
     ...input,
     life: wears === null ? null : input.life,
@@ -67,11 +66,11 @@ export function bookWear(
     const supply = findSupply(shop.db, id);
     if (!supply) throw notFound(WHAT);
     const { wears, cleanable } = getSupplyFacts(supply.kind);
-    if (wears === null) throw new ShopError('invalid', 'This is simply used up: book it off its lot instead.');
-    if (kind === 'cleaned' && !cleanable) throw new ShopError('invalid', 'Only mats come back by cleaning.');
-    if (kind !== 'fitted' && !(amount > 0)) throw new ShopError('invalid', 'Amount: more than nothing.', 'amount');
+    if (wears === null) throw new ShopError('invalid', { reason: 'supply-without-wear' });
+    if (kind === 'cleaned' && !cleanable) throw new ShopError('invalid', { reason: 'not-cleanable' });
+    if (kind !== 'fitted' && !(amount > 0)) throw new ShopError('invalid', { reason: 'wear-nothing' }, 'amount');
     if (kind !== 'fitted' && !loadWearInUse(shop.db).has(id))
-      throw new ShopError('conflict', 'None of it is in use yet: take one into use first.');
+      throw new ShopError('conflict', { reason: 'supply-not-in-use' });
     const [lot] =
       kind === 'fitted' && fromStock ? loadLotsOnShelf(shop.db, keyOf({ kind: 'supply', supplyId: id })) : [];
     if (lot) writeLine(shop, lot, 'used', -1, 'taken into use');

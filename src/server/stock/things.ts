@@ -84,6 +84,6 @@ export function nameThings(shop: ShopContext): (key: string) => ThingView {
 /** @throws ShopError where no such thing is on the shelf. */
 export function requireThing(shop: ShopContext, key: string): ThingView {
   const thing = listThings(shop).find((candidate) => candidate.key === key);
-  if (!thing) throw new ShopError('invalid', 'Thing: it is not on the shelf any more. Choose another.', 'key');
+  if (!thing) throw new ShopError('invalid', { reason: 'thing-archived' }, 'key');
   return thing;
 }

@@ -6,11 +6,7 @@ import { loadOrderView } from '../../../../server/orders/load-orders';
 export const POST = endpoint(({ shop, api }) => {
   const id = readId(api, 'This order');
   const move = api.params['move'] ?? '';
-  if (!isOrderMove(move))
-    throw new ShopError(
-      'not-found',
-      'An order can be handed over (hand-over), taken back (take-back), cancelled (cancel) or reopened (reopen).',
-    );
+  if (!isOrderMove(move)) throw new ShopError('not-found', { reason: 'no-such-move' });
   moveOrder(shop, id, move);
   return loadOrderView(shop, id);
 });

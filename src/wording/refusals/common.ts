@@ -1,0 +1,22 @@
+// Refusals of any request: what is missing, what was changed meanwhile, what cannot be read.
+
+export const COMMON = {
+  'not-here': ({ what }: { what: string }) =>
+    `${what} is not here. It may have been archived in another window: go back to the list.`,
+  'changed-meanwhile': ({ what }: { what: string }) =>
+    `${what} was changed in another window meanwhile. Your entries are still here: note them, reload, and enter them again.`,
+  'no-such-address': () =>
+    'There is nothing at this address. The addresses that answer are listed in docs/architecture.md.',
+  'body-too-large': ({ limitBytes }: { limitBytes: number }) =>
+    `That is more than ${(limitBytes / 1024 / 1024).toFixed(0)} MB. Send less at once.`,
+  'not-json': () => 'The request is not JSON. Send it as application/json.',
+  /** Chiral's own fault, and the only answer of status 500. */
+  failed: () =>
+    'Something went wrong in Chiral itself. Nothing was changed; try again, and look at the log of the server if it stays.',
+  /** What a check of the form said; its sentence names the field already. */
+  'bad-field': ({ message }: { message: string }) => message,
+  'name-taken': ({ what, name }: { what: string; name: string }) =>
+    `There is a ${what} called “${name}” already. Give this one another name.`,
+  'thing-archived': () => 'Thing: it is not on the shelf any more. Choose another.',
+  'vinyl-archived': () => 'Vinyl: it is not on the shelf any more. Choose another.',
+};
