@@ -1,7 +1,7 @@
 // Laying out in words: what a layout comes to, what stands in its way, and what would help.
 
 import type { LayoutFault, NestLayout, NestProblem, Leftover } from '../core/nesting';
-import type { BookingProblem, LoadFacts } from '../core/orders';
+import type { BookingProblem, LoadFacts, LotChoice } from '../core/orders';
 import type { DayLoad, LoadPart } from '../core/scheduling';
 import { plural, verbFor } from './plural';
 import { formatArea, formatDuration, formatLength, formatShare, type FormatSettings } from '../core/units';
@@ -32,6 +32,14 @@ function describeTooLarge(problem: Extract<NestProblem, { kind: 'too-large' }>, 
 
 /** Smaller than this nobody would want it. */
 const LEAST_SHRINK = 0.05;
+
+/** A roll, sheets or an offcut, with what there is of it. */
+export function nameLot(lot: LotChoice, settings: FormatSettings): string {
+  const length = (mm: number) => formatLength(mm, settings);
+  if (lot.form === 'roll') return `Roll ${lot.lotId}, ${length(lot.widthMm)} wide, ${length(lot.left)} left`;
+  const name = lot.form === 'offcut' ? `Offcut ${lot.code ?? lot.lotId}` : `${Math.round(lot.left)} × sheet`;
+  return `${name}, ${length(lot.widthMm)} × ${length(lot.lengthMm ?? 0)}`;
+}
 
 /** The first sentence over a layout. */
 export function describeLayout(layout: NestLayout, stockName: string, settings: FormatSettings): string {

@@ -3,15 +3,9 @@
 import Button from '@mui/material/Button';
 import { useMemo, useState } from 'react';
 import type { Leftover, Placement } from '../../core/nesting';
-import {
-  choiceOf,
-  chooseLeftover,
-  listLeftovers,
-  partIdOf,
-  type LeftoverChoice,
-  type LotChoice,
-} from '../../core/orders';
+import { choiceOf, chooseLeftover, listLeftovers, partIdOf, type LeftoverChoice } from '../../core/orders';
 import type { WaitingPart } from '../../views/cut-sheets';
+import { nameLot } from '../../wording/nesting';
 import { ChosenPart } from './ChosenPart';
 import { toLaidLoad, type Group, type Laid } from './cut-load';
 import { isStale } from './is-stale';
@@ -24,6 +18,7 @@ import { useLoadKeys } from './use-load-keys';
 import { useLoadOutput } from './use-load-output';
 import { warn } from './warn';
 import { Icon } from '../shared/Icon';
+import { useSettings } from '../shared/settings';
 
 type Props = {
   readonly state: LoadState;
@@ -31,13 +26,13 @@ type Props = {
   readonly input: LoadInput;
   /** The stock is on the book. */
   readonly bookable: boolean;
-  readonly nameLot: (lot: LotChoice) => string;
   /** Parts that wait and are neither chosen nor on another sheet. */
   readonly others: readonly WaitingPart[];
   readonly onCut: () => void;
 };
 
-export function LoadPanel({ state, group, input, bookable, nameLot, others, onCut }: Props) {
+export function LoadPanel({ state, group, input, bookable, others, onCut }: Props) {
+  const settings = useSettings();
   const { laid, running, chosen } = state;
   const [kinds, setKinds] = useState<ReadonlyMap<number, LeftoverChoice>>(new Map());
   const leftovers = useLeftovers(laid, running);
@@ -45,7 +40,7 @@ export function LoadPanel({ state, group, input, bookable, nameLot, others, onCu
   const targets = chosen && laid && !running ? listTargets(laid).filter((sheet) => sheet !== chosen.sheet) : [];
   const nameStock = (stockId: string) => {
     const lot = laid ? choiceOf(toLaidLoad(laid), stockId) : undefined;
-    return lot && lot.lotId > 0 ? nameLot(lot) : 'a piece of its own';
+    return lot && lot.lotId > 0 ? nameLot(lot, settings) : 'a piece of its own';
   };
   const output = useLoadOutput({ state, group, nameStock, leftovers: kinds, onCut });
   const move = (placement: Placement, sheet: number | undefined) => {

@@ -1,45 +1,38 @@
 // A part where it lies on a sheet: taken up by the pointer, marked where it is at fault, locked or chosen.
 
-import type { Placement, CutOutline } from '../../core/nesting';
-import type { Point } from '../../core/geometry';
+import type { RefObject } from 'react';
+import type { CutOutline, Placement } from '../../core/nesting';
+import { partIdOf, placementKey, TAG_LETTERS, tagOf } from '../../core/orders';
 import type { WaitingPart } from '../../views/cut-sheets';
 import type { Laid } from './cut-load';
-import { placementKey, TAG_LETTERS, tagOf, partIdOf } from '../../core/orders';
+import { toPath } from './SheetStock';
 
-type PlacedPartProps = {
-  readonly placement: Placement;
-  readonly onChoose: (placement: Placement | null) => void;
-  readonly locked: ReadonlySet<string>;
-  readonly drag: React.RefObject<{ readonly placement: Placement; x: number; y: number } | null>;
-  readonly toMm: (event: React.PointerEvent) => { x: number; y: number };
-  readonly nameOf: (placement: Placement) => string;
-  readonly path: (shape: CutOutline) => string;
-  readonly shape: CutOutline;
-  readonly colour: string;
-  readonly isFaulty: boolean;
-  readonly isChosen: boolean;
-  readonly corner: Point | undefined;
-  readonly byPart: ReadonlyMap<number, WaitingPart>;
+/** What tells the parts of a sheet from one another. */
+export type PartMarks = {
   readonly laid: Laid;
+  readonly byPart: ReadonlyMap<number, WaitingPart>;
+  /** Of the vinyl. */
+  readonly colour: string;
+  readonly nameOf: (placement: Placement) => string;
+  readonly chosen: Placement | null;
+  /** Keys of placements that stay where they are. */
+  readonly locked: ReadonlySet<string>;
+  readonly faulty: ReadonlySet<string>;
+  readonly onChoose: (placement: Placement | null) => void;
+};
+/** A part under the pointer, and where the pointer was last, mm on the sheet. */
+export type DraggedPart = { readonly placement: Placement; readonly x: number; readonly y: number };
+
+type Props = PartMarks & {
+  readonly placement: Placement;
+  readonly shape: CutOutline;
+  readonly drag: RefObject<DraggedPart | null>;
+  readonly toMm: (event: React.PointerEvent) => { x: number; y: number };
 };
 
-export function PlacedPart({
-  placement,
-  onChoose,
-  locked,
-  drag,
-  toMm,
-  nameOf,
-  path,
-  shape,
-  colour,
-  isFaulty,
-  isChosen,
-  corner,
-  byPart,
-  laid,
-}: PlacedPartProps) {
-  const key = placementKey(placement);
+export function PlacedPart({ placement, shape, drag, toMm, ...marks }: Props) {
+  const { locked, nameOf, onChoose } = marks;
+  const isLocked = locked.has(placementKey(placement));
   return (
     <g
       className="part grab"
@@ -47,44 +40,52 @@ export function PlacedPart({
       onPointerDown={(event) => {
         event.currentTarget.ownerSVGElement?.setPointerCapture(event.pointerId);
         onChoose(placement);
-        if (!locked.has(key)) drag.current = { placement, ...toMm(event) };
+        if (!isLocked) drag.current = { placement, ...toMm(event) };
       }}
     >
       <title>
         {nameOf(placement)}
-        {locked.has(key) ? ', locked' : ''}
+        {isLocked ? ', locked' : ''}
       </title>
       <path
-        d={path(shape)}
-        fill={colour}
+        d={shape.paths.map(({ points }) => toPath(points, true)).join('')}
+        fill={marks.colour}
         fillRule="evenodd"
-        stroke={
-          isFaulty
-            ? 'var(--mui-palette-error-main)'
-            : isChosen
-              ? 'var(--mui-palette-secondary-main)'
-              : 'var(--mui-palette-text-primary)'
-        }
-        strokeWidth={isFaulty || isChosen ? 2 : 0.5}
-        {...(locked.has(key) ? { strokeDasharray: '3 2' } : {})}
+        {...strokeOf(placement, marks)}
       />
-      {corner && (
-        <text
-          x={corner.x}
-          y={corner.y + TAG_LETTERS.capHeightMm + 0.4}
-          fontSize={TAG_LETTERS.capHeightMm / 0.7}
-          fontFamily="Archivo Narrow, sans-serif"
-          fontWeight={700}
-          fill="var(--mui-palette-text-primary)"
-        >
-          {tagOf(byPart.get(partIdOf(laid.job, placement) ?? 0))}
-        </text>
-      )}
+      <PartTag placement={placement} laid={marks.laid} byPart={marks.byPart} />
       {/* Taken up anywhere within its outline, also through its holes. */}
-      <polygon
-        points={shape.outline.map((point) => `${point.x.toFixed(2)},${point.y.toFixed(2)}`).join(' ')}
-        fill="transparent"
-      />
+      <path d={toPath(shape.outline, true)} fill="transparent" />
     </g>
+  );
+}
+
+function strokeOf(placement: Placement, { chosen, faulty, locked }: PartMarks) {
+  const key = placementKey(placement);
+  const isFaulty = faulty.has(key);
+  const isChosen = chosen !== null && placementKey(chosen) === key;
+  const dashes = locked.has(key) ? { strokeDasharray: '3 2' } : {};
+  if (isFaulty) return { stroke: 'var(--mui-palette-error-main)', strokeWidth: 2, ...dashes };
+  if (isChosen) return { stroke: 'var(--mui-palette-secondary-main)', strokeWidth: 2, ...dashes };
+  return { stroke: 'var(--mui-palette-text-primary)', strokeWidth: 0.5, ...dashes };
+}
+
+type TagProps = Pick<PartMarks, 'laid' | 'byPart'> & { readonly placement: Placement };
+
+/** Whose part it is, in the ground beside it; nothing where its load has no tags. */
+function PartTag({ placement, laid, byPart }: TagProps) {
+  const corner = laid.job.tagAt.get(placement.pieceId);
+  if (!corner) return null;
+  return (
+    <text
+      x={corner.x}
+      y={corner.y + TAG_LETTERS.capHeightMm + 0.4}
+      fontSize={TAG_LETTERS.capHeightMm / 0.7}
+      fontFamily="Archivo Narrow, sans-serif"
+      fontWeight={700}
+      fill="var(--mui-palette-text-primary)"
+    >
+      {tagOf(byPart.get(partIdOf(laid.job, placement) ?? 0))}
+    </text>
   );
 }
