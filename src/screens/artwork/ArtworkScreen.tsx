@@ -12,8 +12,10 @@ import { decodeText } from '../../core/artwork';
 import { ApiError, callApi, wordsOf } from '../shared/api';
 import { Frame } from '../shared/Frame';
 import { useSettings } from '../shared/settings';
+import { useArchive } from '../shared/use-archive';
 import { Working } from '../shared/Working';
 import { ArtworkDesk } from './ArtworkDesk';
+import { isSavable, toFacts } from './desk-facts';
 import { openDesk, toSteps, useDesk } from './desk-state';
 import { makeNameOf, toMaterials } from './layer-names';
 import { describeLayers } from './NewArtworkScreen';
@@ -36,11 +38,64 @@ export function ArtworkScreen({
   );
 }
 
-function Artwork({ artwork, vinyls }: { artwork: ArtworkView; vinyls: readonly VinylView[] }) {
+type Props = { readonly artwork: ArtworkView; readonly vinyls: readonly VinylView[] };
+
+function Artwork({ artwork, vinyls }: Props) {
+  const path = `/api/artwork/${artwork.id}`;
+  const { archived, archive } = useArchive({
+    path,
+    archived: artwork.archived,
+    told: 'Archived. Items that use it keep it.',
+  });
+  const edit = useArtworkEdit(artwork, vinyls);
+  const { desk, file, checked, nameOf, failure, asking } = edit;
+  return (
+    <>
+      <div className="page-head">
+        <ArtworkVerdict edit={edit} archived={archived} />
+        <div className="actions">
+          <Button href={`${path}/original`}>Download the original</Button>
+          <Button onClick={() => void archive(!archived)}>{archived ? 'Restore' : 'Archive'}</Button>
+          {edit.changed ? (
+            <Button variant="contained" disabled={!edit.savable} onClick={() => void edit.save()}>
+              Save
+            </Button>
+          ) : (
+            <Button variant="contained" href={`/items/new?artwork=${artwork.id}`}>
+              Price an item with it
+            </Button>
+          )}
+        </div>
+      </div>
+      {failure && <Failure>{failure}</Failure>}
+      <Working doing="Measuring" asking={asking} />
+      <ArtworkDesk desk={desk} file={file} checked={checked} text={edit.text} vinyls={vinyls} nameOf={nameOf} />
+    </>
+  );
+}
+
+type VerdictProps = { readonly edit: ReturnType<typeof useArtworkEdit>; readonly archived: boolean };
+
+function ArtworkVerdict({ edit: { saved, file, checked, nameOf }, archived }: VerdictProps) {
+  const settings = useSettings();
+  const summary = describeLayers(file.measurement.layers);
+  return (
+    <div>
+      <h1 className="flat">
+        {saved.name} {archived && <span className="tag">archived</span>}
+      </h1>
+      <p aria-live="polite" className="flat above-1 text-large">
+        {checked ? describeVerdict(file.findings, summary, nameOf, settings) : `${summary}.`}
+      </p>
+    </div>
+  );
+}
+
+/** The saved artwork on its desk: measured anew as it is changed, and saved. */
+function useArtworkEdit(artwork: ArtworkView, vinyls: readonly VinylView[]) {
   const settings = useSettings();
   const [saved, setSaved] = useState(artwork);
   const [failure, setFailure] = useState<string | null>(null);
-  const [archived, setArchived] = useState(artwork.archived);
   const desk = useDesk(openDesk(artwork));
   const { state } = desk;
   const path = `/api/artwork/${artwork.id}`;
@@ -58,19 +113,12 @@ function Artwork({ artwork, vinyls }: { artwork: ArtworkView; vinyls: readonly V
   const { prepared, problem, asking } = usePrepared(original.data ?? null, steps, materials);
   // Until the worker has answered, what was saved is shown: its figures stand, its checks are still to come.
   const file: PreparedFile = prepared ?? { ...saved, findings: [], dots: {} };
-  const nameOf = makeNameOf(state.names);
   const before = useMemo(() => JSON.stringify(toSaved(openDesk(saved))), [saved]);
-  const changed = JSON.stringify(toSaved(state)) !== before;
   const save = async () => {
     setFailure(null);
     try {
-      const layers = file.measurement.layers.map((layer) => layer.key);
       const fresh = await callApi<ArtworkView>('PUT', path, {
-        name: state.name,
-        licence: state.licence,
-        steps,
-        layerNames: layers.map(nameOf),
-        layerVinylIds: layers.map((key) => state.vinylIds[key] ?? null),
+        ...toFacts(state, steps, file.measurement.layers),
         version: saved.version,
       });
       setSaved(fresh);
@@ -80,66 +128,20 @@ function Artwork({ artwork, vinyls }: { artwork: ArtworkView; vinyls: readonly V
       setFailure(wordsOf(error));
     }
   };
-  const archive = async (on: boolean) => {
-    try {
-      await callApi(on ? 'DELETE' : 'POST', path);
-      setArchived(on);
-      enqueueSnackbar(on ? 'Archived. Items that use it keep it.' : 'Restored.', {
-        action: on ? (
-          <Button color="inherit" variant="text" onClick={() => void archive(false)}>
-            Undo
-          </Button>
-        ) : undefined,
-      });
-    } catch (error) {
-      enqueueSnackbar(wordsOf(error), { variant: 'error' });
-    }
+  return {
+    desk,
+    saved,
+    file,
+    /** The checks are of what is shown. */
+    checked: prepared !== null,
+    text: original.data ?? null,
+    nameOf: makeNameOf(state.names),
+    asking,
+    failure: failure ?? problem ?? (original.isError ? UNFETCHED : null),
+    changed: JSON.stringify(toSaved(state)) !== before,
+    savable: isSavable(state, steps, asking) && !problem,
+    save,
   };
-  const summary = describeLayers(file.measurement.layers);
-  return (
-    <>
-      <div className="page-head">
-        <div>
-          <h1 className="flat">
-            {saved.name} {archived && <span className="tag">archived</span>}
-          </h1>
-          <p aria-live="polite" className="flat above-1 text-large">
-            {prepared ? describeVerdict(file.findings, summary, nameOf, settings) : `${summary}.`}
-          </p>
-        </div>
-        <div className="actions">
-          <Button href={`${path}/original`}>Download the original</Button>
-          <Button onClick={() => void archive(!archived)}>{archived ? 'Restore' : 'Archive'}</Button>
-          {changed && (
-            <Button
-              variant="contained"
-              disabled={asking.busy || asking.stopped || Boolean(problem) || !steps || state.name.trim() === ''}
-              onClick={() => void save()}
-            >
-              Save
-            </Button>
-          )}
-          {!changed && (
-            <Button variant="contained" href={`/items/new?artwork=${artwork.id}`}>
-              Price an item with it
-            </Button>
-          )}
-        </div>
-      </div>
-      {(failure ?? problem ?? (original.isError ? UNFETCHED : null)) && (
-        <Failure>{failure ?? problem ?? UNFETCHED}</Failure>
-      )}
-      <Working doing="Measuring" asking={asking} />
-      <ArtworkDesk
-        desk={desk}
-        file={file}
-        checked={prepared !== null}
-        text={original.data ?? null}
-        vinyls={vinyls}
-        nameOf={nameOf}
-      />
-    </>
-  );
 }
 
 const UNFETCHED =

@@ -4,15 +4,14 @@ import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import type { Station } from '../../core/orders';
-import { formatClock, formatDuration, formatLength, formatTemperature, groupBy } from '../../core/units';
+import { formatClock, formatDuration, groupBy } from '../../core/units';
 import type { BenchPartView, BenchView } from '../../views/bench';
 import type { RunningSession } from '../../views/frame';
 import { STATION_NAMES } from '../../wording/stations';
 import { useServerNow } from '../shared/Frame';
 import { useSettings } from '../shared/settings';
-import { plural, verbFor } from '../../wording/plural';
-import { Icon } from '../shared/Icon';
-import type { Peel } from '../../core/materials';
+import { BigFacts } from './BigFacts';
+import { plural } from '../../wording/plural';
 
 type Props = {
   readonly station: Station;
@@ -57,12 +56,6 @@ export function BatchWork({
     press: `Press ${first.itemName}`,
     check: `Check ${first.itemName}`,
   };
-  const toggle = (key: number) => {
-    const next = new Set(leftOut);
-    if (!next.delete(key)) next.add(key);
-    onLeaveOut(next);
-  };
-  const spoilable = running !== null || station !== 'cut';
   return (
     <section className={`sheet lifted station ${station}`} aria-label="Now">
       <h2 className="flat below-2 text-huge">{verbs[station]}</h2>
@@ -75,146 +68,122 @@ export function BatchWork({
         {plural(new Set(chosen.map(keyOf)).size, byPiece ? 'piece' : 'part')}
         {chosen.length < parts.length ? `, ${entries.length - new Set(chosen.map(keyOf)).size} left for later` : ''}
       </p>
-      <div className="bench-actions">
-        {running ? (
-          <>
-            <Button variant="contained" disabled={pending} onClick={() => onStop(running, 'done')}>
-              Done&ensp;<small className="hide-small">space</small>
-            </Button>
-            <Button disabled={pending} onClick={() => onStop(running, 'paused')}>
-              Stop, not done
-            </Button>
-          </>
-        ) : (
-          <Button variant="contained" disabled={pending || chosen.length === 0} onClick={onStart}>
-            Start&ensp;<small className="hide-small">space</small>
-          </Button>
-        )}
-        {spoilable && (
-          <Button color="error" disabled={pending} onClick={onSpoil}>
-            Spoiled
-          </Button>
-        )}
-        {running && (
-          <Button variant="text" disabled={pending} onClick={() => onStop(running, 'discarded')}>
-            Drop these minutes
-          </Button>
-        )}
-      </div>
-      <fieldset
+      <BatchActions
+        running={running}
+        disabled={pending}
+        startable={chosen.length > 0}
+        onStart={onStart}
+        onStop={onStop}
+        onSpoil={running !== null || station !== 'cut' ? onSpoil : null}
+      />
+      <BatchPieces
+        station={station}
+        entries={entries}
+        leftOut={leftOut}
         disabled={running !== null}
-        className="bare flat above-5 pad-top-3 pad-right-0 pad-bottom-0 pad-left-0 ruled-above"
-      >
-        <legend className="visually-hidden">In this batch</legend>
-        <div className="actions">
-          <span className="soft">{STATION_NAMES[station]} in one go:</span>
-          <Button size="small" variant="text" onClick={() => onLeaveOut(new Set())} disabled={running !== null}>
-            all
-          </Button>
-          <Button
-            size="small"
-            variant="text"
-            onClick={() => onLeaveOut(new Set(entries.slice(1).map((entry) => entry.key)))}
-            disabled={running !== null}
-          >
-            only the first
-          </Button>
-        </div>
-        <div className="pieces">
-          {entries.map(({ key, part, broken }) => (
-            <FormControlLabel
-              key={key}
-              sx={{ mr: 0 }}
-              control={<Checkbox size="small" checked={!leftOut.has(key)} onChange={() => toggle(key)} />}
-              label={
-                <span>
-                  {station === 'cut' ? `${part.itemName} ` : ''}
-                  {part.pieceNumber}{' '}
-                  <span className="soft">
-                    {part.sizeName}
-                    {part.sizeName ? ', ' : ''}
-                    {part.colourName}
-                    {station === 'cut' ? `, ${part.layerName}` : ''}
-                  </span>
-                  {broken && <strong className="short"> again</strong>}
-                </span>
-              }
-            />
-          ))}
-        </div>
-      </fieldset>
+        onLeaveOut={onLeaveOut}
+      />
     </section>
   );
 }
 
-function BigFacts({ station, view, parts }: { station: Station; view: BenchView; parts: readonly BenchPartView[] }) {
-  const settings = useSettings();
-  const first = parts[0]!;
-  const line = view.lines.find((candidate) => candidate.lineId === first.lineId);
-  if (station === 'cut') {
-    const mirrors = new Set(
-      parts.map(
-        (part) => view.lines.find((candidate) => candidate.lineId === part.lineId)?.layers[part.layerIndex]?.handedness,
-      ),
-    );
-    return (
-      <div className="big">
-        {[...mirrors].map((words) => (
-          <span key={words} className="error-text">
-            {words}
-          </span>
-        ))}
-        <span>
-          roll {formatLength(view.vinyls.find((vinyl) => vinyl.id === first.vinylId)?.rollWidthMm ?? 0, settings)} wide
-        </span>
-      </div>
-    );
-  }
-  if (station === 'weed') {
-    const layer = line?.layers[first.layerIndex];
-    return (
-      <div className="big">
-        <span>{first.vinylName}</span>
-        <span>{plural(layer?.cavities ?? 0, 'cavity')}</span>
-        <span>
-          {plural(layer?.pieces ?? 0, 'piece')} {verbFor(layer?.pieces ?? 0, 'stays', 'stay')}
-        </span>
-      </div>
-    );
-  }
-  if (station === 'press') {
-    if (!line?.plan) return <p className="short">{line?.planProblem}</p>;
-    const last = [...line.plan.steps].reverse().find((step) => step.kind === 'press');
-    return last ? (
-      <div className="big">
-        <span>{formatTemperature(last.temperatureC ?? 0, settings)}</span>
-        <span>{last.seconds} s</span>
-        <span>{last.pressure}</span>
-        <span className="error-text">
-          <PeelFact
-            peel={line.plan.steps.find((step) => step.kind === 'peel' && step.vinylName === last.vinylName)?.peel}
-          />
-        </span>
-      </div>
-    ) : (
-      <div className="big">
-        <span>no heat: tape, place, burnish</span>
-      </div>
-    );
-  }
+type ActionsProps = Pick<Props, 'running' | 'onStart' | 'onStop'> & {
+  readonly disabled: boolean;
+  /** Something of the batch is chosen. */
+  readonly startable: boolean;
+  /** Null where nothing can be spoiled yet. */
+  readonly onSpoil: (() => void) | null;
+};
+
+function BatchActions({ running, disabled, startable, onStart, onStop, onSpoil }: ActionsProps) {
   return (
-    <div className="big">
-      <span>spelling</span>
-      <span>position: {first.placement}</span>
-      <span>edges</span>
+    <div className="bench-actions">
+      {running ? (
+        <>
+          <Button variant="contained" disabled={disabled} onClick={() => onStop(running, 'done')}>
+            Done&ensp;<small className="hide-small">space</small>
+          </Button>
+          <Button disabled={disabled} onClick={() => onStop(running, 'paused')}>
+            Stop, not done
+          </Button>
+        </>
+      ) : (
+        <Button variant="contained" disabled={disabled || !startable} onClick={onStart}>
+          Start&ensp;<small className="hide-small">space</small>
+        </Button>
+      )}
+      {onSpoil && (
+        <Button color="error" disabled={disabled} onClick={onSpoil}>
+          Spoiled
+        </Button>
+      )}
+      {running && (
+        <Button variant="text" disabled={disabled} onClick={() => onStop(running, 'discarded')}>
+          Drop these minutes
+        </Button>
+      )}
     </div>
   );
 }
 
-function PeelFact({ peel }: { readonly peel: Peel | null | undefined }) {
-  return peel ? (
-    <>
-      <Icon name={`peel-${peel}`} /> peel {peel}
-    </>
-  ) : null;
+/** A part where parts are worked on, a piece where pieces are. */
+type Entry = { readonly key: number; readonly part: BenchPartView; readonly broken: boolean };
+
+type PiecesProps = Pick<Props, 'station' | 'leftOut' | 'onLeaveOut'> & {
+  readonly entries: readonly Entry[];
+  readonly disabled: boolean;
+};
+
+/** What is in the batch, to leave some of it for later. */
+function BatchPieces({ station, entries, leftOut, disabled, onLeaveOut }: PiecesProps) {
+  const toggle = (key: number) => {
+    const next = new Set(leftOut);
+    if (!next.delete(key)) next.add(key);
+    onLeaveOut(next);
+  };
+  const onlyFirst = () => onLeaveOut(new Set(entries.slice(1).map((entry) => entry.key)));
+  return (
+    <fieldset
+      disabled={disabled}
+      className="bare flat above-5 pad-top-3 pad-right-0 pad-bottom-0 pad-left-0 ruled-above"
+    >
+      <legend className="visually-hidden">In this batch</legend>
+      <div className="actions">
+        <span className="soft">{STATION_NAMES[station]} in one go:</span>
+        <Button size="small" variant="text" onClick={() => onLeaveOut(new Set())} disabled={disabled}>
+          all
+        </Button>
+        <Button size="small" variant="text" onClick={onlyFirst} disabled={disabled}>
+          only the first
+        </Button>
+      </div>
+      <div className="pieces">
+        {entries.map((entry) => (
+          <FormControlLabel
+            key={entry.key}
+            sx={{ mr: 0 }}
+            control={<Checkbox size="small" checked={!leftOut.has(entry.key)} onChange={() => toggle(entry.key)} />}
+            label={<EntryName part={entry.part} broken={entry.broken} named={station === 'cut'} />}
+          />
+        ))}
+      </div>
+    </fieldset>
+  );
+}
+
+/** `named`: with its item and layer, where the batch holds several. */
+function EntryName({ part, broken, named }: Omit<Entry, 'key'> & { readonly named: boolean }) {
+  return (
+    <span>
+      {named ? `${part.itemName} ` : ''}
+      {part.pieceNumber}{' '}
+      <span className="soft">
+        {part.sizeName}
+        {part.sizeName ? ', ' : ''}
+        {part.colourName}
+        {named ? `, ${part.layerName}` : ''}
+      </span>
+      {broken && <strong className="short"> again</strong>}
+    </span>
+  );
 }

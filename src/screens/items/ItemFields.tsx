@@ -15,7 +15,6 @@ type Props = {
   readonly shown: number;
   readonly onShow: (placement: number) => void;
 };
-const WHOLE = { gridColumn: '1 / -1' } as const;
 /** Where a second artwork usually goes. */
 const NEXT_PLACES = ['front, centred', 'back, centred', 'neck label', 'left sleeve', 'right sleeve'] as const;
 
@@ -44,10 +43,10 @@ export function ItemFields({ form, view, blank, shown, onShow }: Props) {
   };
   return (
     <section className="sheet fields" aria-label="What it is made of">
-      <div style={WHOLE}>
+      <div className="whole-row">
         <TextLine form={form} name="name" label="Name" />
       </div>
-      <div style={WHOLE}>
+      <div className="whole-row">
         <Choice
           form={form}
           name="blankId"
@@ -73,7 +72,7 @@ export function ItemFields({ form, view, blank, shown, onShow }: Props) {
         }))}
       />
       {placements.fields.map((field, at) => (
-        <fieldset key={field.id} className="fields group" style={WHOLE} onFocus={() => shown !== at && onShow(at)}>
+        <fieldset key={field.id} className="fields group whole-row" onFocus={() => shown !== at && onShow(at)}>
           <legend>
             {placements.fields.length > 1 ? `Artwork ${at + 1}` : 'Artwork on it'}
             {placements.fields.length > 1 && (
@@ -93,7 +92,7 @@ export function ItemFields({ form, view, blank, shown, onShow }: Props) {
           <PlacementFields form={form} path={`placements.${at}`} view={view} blank={blank} />
         </fieldset>
       ))}
-      <div style={WHOLE}>
+      <div className="whole-row">
         <Button size="small" onClick={add} disabled={placements.fields.length >= 12}>
           Add another artwork
         </Button>

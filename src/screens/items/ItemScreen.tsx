@@ -8,27 +8,25 @@ import '@mui/material/FormControlLabel';
 import '@mui/material/ToggleButton';
 import '@mui/material/ToggleButtonGroup';
 import { enqueueSnackbar } from 'notistack';
-import { useMemo, useState } from 'react';
-import { useForm, useWatch, type Resolver } from 'react-hook-form';
-import { explainChange, getUsualVariant, listMadeLayers, resolveVariant } from '../../core/costing';
+import { useState } from 'react';
+import { useForm, type Resolver } from 'react-hook-form';
+import type { ItemPlan } from '../../core/costing';
 import { itemInput } from '../../core/input';
-import { decideHandedness } from '../../core/materials';
+import type { ArtworkView } from '../../views/artwork';
 import type { FrameView } from '../../views/frame';
 import type { ItemEditorView } from '../../views/items';
 import { describeLicenceCaution } from '../../wording/findings';
-import { callApi, wordsOf } from '../shared/api';
+import { Failure } from '../shared/Failure';
 import { useSave } from '../shared/form';
 import { Frame } from '../shared/Frame';
-import { useSettings } from '../shared/settings';
+import { useArchive } from '../shared/use-archive';
 import { useMounted } from '../shared/use-mounted';
 import { ChangeNotice } from './ChangeNotice';
-import { startValues, toMaterials, toPlan, type ItemForm } from './item-form';
-import { calculateItem } from './calculate-item';
-import { ItemSide } from './ItemSide';
+import { startValues, type ItemForm } from './item-form';
 import { ItemHead } from './ItemHead';
 import { ItemResults } from './ItemResults';
-
-// Charts weigh more than all the rest of the page.
+import { ItemSide } from './ItemSide';
+import { useItemCalculation } from './use-item-calculation';
 
 export function ItemScreen({ frame, view }: { frame: FrameView; view: ItemEditorView }) {
   const missing =
@@ -58,52 +56,18 @@ function Missing({ what }: { what: string }) {
   );
 }
 
-function Item({ view }: { view: ItemEditorView }) {
-  const settings = useSettings();
+function Item({ view }: { readonly view: ItemEditorView }) {
   const mounted = useMounted();
   const [version, setVersion] = useState(view.item?.version ?? null);
-  const [archived, setArchived] = useState(view.item?.archived ?? false);
   const form = useForm<ItemForm>({
     resolver: yupResolver(itemInput) as unknown as Resolver<ItemForm>,
     defaultValues: startValues(view),
   });
-  const values = useWatch({ control: form.control }) as ItemForm;
-  const [shown, setShown] = useState(0);
-  const [chosen, setChosen] = useState<readonly number[]>([]);
-  const blank = view.shelf.blanks.find((candidate) => candidate.id === Number(values.blankId));
-  const plan = useMemo(() => toPlan(values), [values]);
-  const materials = useMemo(() => toMaterials(view), [view]);
-  const variant = useMemo(
-    () => ({ ...getUsualVariant(plan), options: chosen.filter((at) => plan.details.options[at]) }),
-    [plan, chosen],
-  );
-  const input = useMemo(
-    () => ({
-      plan,
-      variant,
-      quantity: Number(values.quantity),
-      blank,
-      materials,
-      evidence: view.evidence,
-      figures: settings.shop.figures,
-      settings,
-    }),
-    [plan, variant, values.quantity, blank, materials, view.evidence, settings],
-  );
-  const calculation = useMemo(() => calculateItem(input), [input]);
-  const layers = useMemo(() => listMadeLayers(resolveVariant(plan, variant), materials), [plan, variant, materials]);
-  const placement = plan.placements[Math.min(shown, plan.placements.length - 1)];
-  const artwork = view.artworks.find((candidate) => candidate.id === placement?.artworkId);
-  const vinyls = placement?.vinylIds.map((id) => view.shelf.vinyls.find((vinyl) => vinyl.id === id)) ?? [];
-  const change = useMemo(
-    () =>
-      calculation.ok && view.item?.acceptedCost && !form.formState.isDirty && chosen.length === 0
-        ? explainChange(view.item.acceptedCost, calculation.cost)
-        : null,
-    [calculation, view.item, form.formState.isDirty, chosen],
-  );
-  const isNew = view.item === null && version === null;
+  const item = useItemCalculation(view, form);
+  const { plan, values, blank, calculation } = item;
   const id = view.item?.id ?? null;
+  const { archived, archive } = useArchive({ path: `/api/items/${id}`, archived: view.item?.archived ?? false });
+  const isNew = view.item === null && version === null;
   const save = useSave<ItemForm, { id: number; version: number }>({
     form,
     method: isNew ? 'POST' : 'PUT',
@@ -116,24 +80,6 @@ function Item({ view }: { view: ItemEditorView }) {
       return void enqueueSnackbar('Saved.');
     },
   });
-  const archive = async (on: boolean) => {
-    try {
-      await callApi(on ? 'DELETE' : 'POST', `/api/items/${id}`);
-      setArchived(on);
-      enqueueSnackbar(on ? 'Archived.' : 'Restored.', {
-        action: on ? (
-          <Button color="inherit" variant="text" onClick={() => void archive(false)}>
-            Undo
-          </Button>
-        ) : undefined,
-      });
-    } catch (error) {
-      enqueueSnackbar(wordsOf(error), { variant: 'error' });
-    }
-  };
-  const handedness = vinyls[0] ? decideHandedness(vinyls[0], { seenThrough: placement?.seenThrough ?? false }) : null;
-  const licenceCaution = artwork ? describeLicenceCaution(artwork.licence) : null;
-  const ground = blank?.colours.find((colour) => colour.name === values.colourName)?.hex;
   return (
     <form noValidate onSubmit={save.submit}>
       <ItemHead
@@ -146,48 +92,43 @@ function Item({ view }: { view: ItemEditorView }) {
         isNew={isNew}
         form={form}
       />
-      {save.failure && (
-        <div className="notice bad below-4" role="alert">
-          {save.failure}
-        </div>
+      {save.failure && <Failure spaced>{save.failure}</Failure>}
+      {item.change && view.item?.acceptedCost && version === view.item.version && (
+        <ChangeNotice itemId={view.item.id} change={item.change} sinceMs={view.item.acceptedCost.atMs} />
       )}
-      {change && view.item?.acceptedCost && version === view.item.version && (
-        <ChangeNotice itemId={view.item.id} change={change} sinceMs={view.item.acceptedCost.atMs} />
-      )}
-      {licenceCaution && (
-        <div className="notice below-4">
-          <strong>{artwork?.name}</strong>
-          {licenceCaution} <a href={`/artwork/${artwork?.id}`}>Say whose it is</a>
-        </div>
-      )}
+      <LicenceCautions plan={plan} artworks={view.artworks} />
       <div className="cols fields-result">
-        <ItemSide
-          plan={plan}
-          shown={shown}
-          setShown={setShown}
-          artwork={artwork}
-          handedness={handedness}
-          vinyls={vinyls}
-          placement={placement}
-          ground={ground}
-          form={form}
-          view={view}
-          blank={blank}
-        />
+        <ItemSide plan={plan} form={form} view={view} blank={blank} colourName={values.colourName} />
         <ItemResults
           plan={plan}
-          chosen={chosen}
-          setChosen={setChosen}
+          chosen={item.options}
+          setChosen={item.setOptions}
           calculation={calculation}
           form={form}
           view={view}
           blank={blank}
-          input={input}
+          input={item.input}
           mounted={mounted}
-          layers={layers}
+          layers={item.layers}
           values={values}
         />
       </div>
     </form>
   );
+}
+
+/** Artworks that may not be sold as things stand, each once. */
+function LicenceCautions({ plan, artworks }: { readonly plan: ItemPlan; readonly artworks: readonly ArtworkView[] }) {
+  const used = new Set(plan.placements.map((placement) => placement.artworkId));
+  return artworks.map((artwork) => {
+    const caution = used.has(artwork.id) && describeLicenceCaution(artwork.licence);
+    return (
+      caution && (
+        <div key={artwork.id} className="notice below-4">
+          <strong>{artwork.name}</strong>
+          {caution} <a href={`/artwork/${artwork.id}`}>Say whose it is</a>
+        </div>
+      )
+    );
+  });
 }

@@ -1,9 +1,9 @@
 // The side of an item that is filled in: its pieces as they are worn and cut, and the fields.
 
-import type { ItemPlan, Placement } from '../../core/costing';
-import type { ArtworkView } from '../../views/artwork';
-import type { Handedness } from '../../core/materials';
-import type { VinylView, BlankView } from '../../views/shelf';
+import { useState } from 'react';
+import type { ItemPlan } from '../../core/costing';
+import { decideHandedness } from '../../core/materials';
+import type { BlankView } from '../../views/shelf';
 import type { UseFormReturn } from 'react-hook-form';
 import type { ItemForm } from './item-form';
 import type { ItemEditorView } from '../../views/items';
@@ -16,34 +16,24 @@ import { formatLength } from '../../core/units';
 import { ItemFields } from './ItemFields';
 import { MoreFields } from './MoreFields';
 
-type ItemSideProps = {
+type Props = {
   readonly plan: ItemPlan;
-  readonly shown: number;
-  readonly setShown: React.Dispatch<React.SetStateAction<number>>;
-  readonly artwork: ArtworkView | undefined;
-  readonly handedness: Handedness | null;
-  readonly vinyls: (VinylView | undefined)[];
-  readonly placement: Placement | undefined;
-  readonly ground: string | undefined;
   readonly form: UseFormReturn<ItemForm>;
   readonly view: ItemEditorView;
   readonly blank: BlankView | undefined;
+  /** Of the blank. */
+  readonly colourName: string;
 };
 
-export function ItemSide({
-  plan,
-  shown,
-  setShown,
-  artwork,
-  handedness,
-  vinyls,
-  placement,
-  ground,
-  form,
-  view,
-  blank,
-}: ItemSideProps) {
+export function ItemSide({ plan, form, view, blank, colourName }: Props) {
   const settings = useSettings();
+  /** The placement that is looked at. */
+  const [shown, setShown] = useState(0);
+  const placement = plan.placements[Math.min(shown, plan.placements.length - 1)];
+  const artwork = view.artworks.find((candidate) => candidate.id === placement?.artworkId);
+  const vinyls = placement?.vinylIds.map((id) => view.shelf.vinyls.find((vinyl) => vinyl.id === id)) ?? [];
+  const handedness = vinyls[0] ? decideHandedness(vinyls[0], { seenThrough: placement?.seenThrough ?? false }) : null;
+  const ground = blank?.colours.find((colour) => colour.name === colourName)?.hex;
   return (
     <div className="cols">
       <section className="sheet flush lifted">

@@ -4,7 +4,15 @@ import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import { Controller, useWatch, type UseFormReturn } from 'react-hook-form';
 import { getWornLayers, haveOwnLengths } from '../../core/artwork';
-import { checkPlacement, findNamedArea, getAreasOfSize, getKindFacts } from '../../core/materials';
+import {
+  checkPlacement,
+  findNamedArea,
+  getAreasOfSize,
+  getKindFacts,
+  type PlacementFault,
+  type PrintArea,
+} from '../../core/materials';
+import type { ArtworkView } from '../../views/artwork';
 import { formatLength, groupBy } from '../../core/units';
 import type { BlankView } from '../../views/shelf';
 import type { ItemEditorView } from '../../views/items';
@@ -20,7 +28,6 @@ type Props = {
   readonly view: ItemEditorView;
   readonly blank: BlankView | undefined;
 };
-const WHOLE = { gridColumn: '1 / -1' } as const;
 
 export function PlacementFields({ form, path, view, blank }: Props) {
   const settings = useSettings();
@@ -35,37 +42,16 @@ export function PlacementFields({ form, path, view, blank }: Props) {
     form.setValue(`${path}.vinylIds`, started.vinylIds, { shouldDirty: true });
     form.setValue(`${path}.widthMm`, started.widthMm, { shouldDirty: true });
   };
-  const adhesive = values.vinylIds.some((id) => {
+  const isAdhesive = (id: number | string) => {
     const vinyl = view.shelf.vinyls.find((candidate) => candidate.id === Number(id));
-    return vinyl && getKindFacts(vinyl.kind).family === 'adhesive';
-  });
+    return vinyl !== undefined && getKindFacts(vinyl.kind).family === 'adhesive';
+  };
   const sizes = blank && blank.sizes.length > 1 ? blank.sizes : [];
-  const heightOf = (widthMm: number) =>
-    artwork ? (artwork.measurement.heightMm * widthMm) / artwork.measurement.widthMm : 0;
-  // Each size has its own print area, and may have its own width.
-  const told = (sizes.length > 0 ? sizes.map((size) => size.name) : [sizeName]).flatMap((size) => {
-    const widthMm = Number(values.widths?.[size]) || Number(values.widthMm);
-    const area = blank && findNamedArea(blank.areas, size, values.place ?? '');
-    return area && artwork && widthMm > 0
-      ? [{ size, area, faults: checkPlacement(area, widthMm, heightOf(widthMm)) }]
-      : [];
-  });
-  const own = told.find((entry) => entry.size === sizeName);
-  // The same fault of several sizes is said once.
-  const faults = [
-    ...groupBy(
-      told.flatMap(({ size, area, faults: own }) =>
-        own.map((fault) => ({ size, words: describePlacementFault(fault, area, settings) })),
-      ),
-      (entry) => entry.words,
-    ),
-  ];
-  const widthMm = Number(values.widthMm);
-  const scaled =
-    artwork && widthMm > 0 && Math.abs(widthMm - artwork.measurement.widthMm) > 0.5 && haveOwnLengths(artwork.steps);
+  const checks = checkSizes(values, artwork, blank, sizeName);
+  const own = checks.find((entry) => entry.size === sizeName);
   return (
     <>
-      <div style={WHOLE}>
+      <div className="whole-row">
         <Choice
           form={form}
           name={`${path}.artworkId`}
@@ -75,7 +61,7 @@ export function PlacementFields({ form, path, view, blank }: Props) {
         />
       </div>
       {(artwork ? getWornLayers(artwork.measurement) : []).map((_, index) => (
-        <div key={index} style={WHOLE}>
+        <div key={index} className="whole-row">
           <Choice
             form={form}
             name={`${path}.vinylIds.${index}`}
@@ -100,21 +86,10 @@ export function PlacementFields({ form, path, view, blank }: Props) {
             }
           : {})}
       />
-      {faults.map(([words, own]) => (
-        <p key={words} className="short flat" role="status" style={{ ...WHOLE }}>
-          {own.length < told.length ? `${own.map((entry) => entry.size).join(', ')}: ` : ''}
-          {words}
-        </p>
-      ))}
-      {scaled && (
-        <p className="soft flat" style={{ ...WHOLE }}>
-          The artwork was made ready at {formatLength(artwork.measurement.widthMm, settings)}: outlines, overlaps and
-          marks of its steps are scaled with it. To keep them as they are,{' '}
-          <a href={`/artwork/${artwork.id}`}>set it to this width</a>.
-        </p>
-      )}
+      <SizeFaults checks={checks} />
+      {artwork && <ScaledNote artwork={artwork} widthMm={Number(values.widthMm)} />}
       {sizes.length > 0 && (
-        <details style={WHOLE} open={Object.values(values.widths ?? {}).some((width) => Number(width) > 0)}>
+        <details className="whole-row" open={Object.values(values.widths ?? {}).some((width) => Number(width) > 0)}>
           <summary>Another width for some sizes</summary>
           <div className="fields above-4 small-fields">
             {sizes.map((size) => (
@@ -123,13 +98,13 @@ export function PlacementFields({ form, path, view, blank }: Props) {
           </div>
         </details>
       )}
-      {adhesive && (
+      {values.vinylIds.some(isAdhesive) && (
         <Controller
           control={form.control}
           name={`${path}.seenThrough`}
           render={({ field }) => (
             <FormControlLabel
-              sx={WHOLE}
+              className="whole-row"
               control={<Checkbox checked={field.value} onChange={(_, on) => field.onChange(on)} />}
               label="Seen through glass, from behind"
             />
@@ -139,3 +114,55 @@ export function PlacementFields({ form, path, view, blank }: Props) {
     </>
   );
 }
+
+type SizeCheck = { readonly size: string; readonly area: PrintArea; readonly faults: readonly PlacementFault[] };
+
+/** Each size has its own print area, and may have its own width. Sizes without an area of that name are left out. */
+function checkSizes(
+  values: PlacementForm,
+  artwork: ArtworkView | undefined,
+  blank: BlankView | undefined,
+  usualSize: string,
+): readonly SizeCheck[] {
+  if (!artwork || !blank) return [];
+  const { widthMm, heightMm } = artwork.measurement;
+  const sizes = blank.sizes.length > 1 ? blank.sizes.map((size) => size.name) : [usualSize];
+  return sizes.flatMap((size) => {
+    const across = Number(values.widths?.[size]) || Number(values.widthMm);
+    const area = findNamedArea(blank.areas, size, values.place ?? '');
+    return area && across > 0
+      ? [{ size, area, faults: checkPlacement(area, across, (heightMm * across) / widthMm) }]
+      : [];
+  });
+}
+
+/** The same fault of several sizes is said once. */
+function SizeFaults({ checks }: { readonly checks: readonly SizeCheck[] }) {
+  const settings = useSettings();
+  const told = checks.flatMap(({ size, area, faults }) =>
+    faults.map((fault) => ({ size, words: describePlacementFault(fault, area, settings) })),
+  );
+  return [...groupBy(told, (entry) => entry.words)].map(([words, own]) => (
+    <p key={words} className="short flat whole-row" role="status">
+      {own.length < checks.length ? `${own.map((entry) => entry.size).join(', ')}: ` : ''}
+      {words}
+    </p>
+  ));
+}
+
+/** Lengths of the drawing's own steps grow and shrink with it. */
+function ScaledNote({ artwork, widthMm }: { readonly artwork: ArtworkView; readonly widthMm: number }) {
+  const settings = useSettings();
+  const madeAt = artwork.measurement.widthMm;
+  const isScaled = widthMm > 0 && Math.abs(widthMm - madeAt) > SAME_WIDTH_MM;
+  if (!isScaled || !haveOwnLengths(artwork.steps)) return null;
+  return (
+    <p className="soft flat whole-row">
+      The artwork was made ready at {formatLength(madeAt, settings)}: outlines, overlaps and marks of its steps are
+      scaled with it. To keep them as they are, <a href={`/artwork/${artwork.id}`}>set it to this width</a>.
+    </p>
+  );
+}
+
+/** Widths nearer than this are the same to a seller. */
+const SAME_WIDTH_MM = 0.5;

@@ -2,9 +2,15 @@
 
 import type { ReactNode } from 'react';
 
-export function Failure({ children }: { readonly children: ReactNode }) {
+type Props = {
+  readonly children: ReactNode;
+  /** With room below, where what follows keeps none. */
+  readonly spaced?: boolean;
+};
+
+export function Failure({ children, spaced = false }: Props) {
   return (
-    <div className="notice bad" role="alert">
+    <div className={`notice bad ${spaced ? 'below-4' : ''}`} role="alert">
       {children}
     </div>
   );

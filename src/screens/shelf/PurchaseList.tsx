@@ -1,5 +1,6 @@
 // Orders to suppliers: as list, paper or mail, and received against, in part, wrong or damaged.
 
+import { Failure } from '../shared/Failure';
 import Button from '@mui/material/Button';
 import { enqueueSnackbar } from 'notistack';
 import { useState } from 'react';
@@ -127,11 +128,7 @@ function Receiving({ purchase, onDone }: { purchase: PurchaseView; onDone: () =>
           />
         </div>
       ))}
-      {failure && (
-        <div role="alert" className="notice bad">
-          {failure}
-        </div>
-      )}
+      {failure && <Failure>{failure}</Failure>}
       <div className="actions">
         <Button size="small" variant="contained" disabled={pending} onClick={() => void book(false)}>
           Book what came

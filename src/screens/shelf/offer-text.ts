@@ -1,6 +1,9 @@
 // An offer as it is typed.
 
+import { parseNumber } from '../../core/units';
+import type { OfferView } from '../../views/offers';
 import type { ThingView } from '../../views/stock';
+import type { useLengthUnit, useMoneyText } from './SmallFields';
 
 export type PartText = {
   readonly thing: ThingView | null;
@@ -21,7 +24,7 @@ export type OfferText = {
   readonly parts: readonly PartText[];
 };
 
-export type BreakText = { readonly from: string; readonly price: string };
+type BreakText = { readonly from: string; readonly price: string };
 
 export const EMPTY: PartText = { thing: null, label: '', count: '1', width: '', length: '' };
 
@@ -29,3 +32,53 @@ export const replace = <T>(list: readonly T[], at: number, part: Partial<T>): re
   list.map((entry, index) => (index === at ? { ...entry, ...part } : entry));
 
 export const without = <T>(list: readonly T[], at: number): readonly T[] => list.filter((_, index) => index !== at);
+
+type Money = ReturnType<typeof useMoneyText>;
+type Lengths = ReturnType<typeof useLengthUnit>;
+
+/** An offer as its form shows it; null starts an empty one. */
+export function toOfferText(offer: OfferView | null, supplierId: number, money: Money, lengths: Lengths): OfferText {
+  const length = (mm: number | null) => (mm === null ? '' : lengths.fromMm(mm));
+  if (!offer) return { supplierId, code: '', name: '', price: '', take: '', pay: '', breaks: [], parts: [EMPTY] };
+  return {
+    supplierId: offer.supplierId,
+    code: offer.code,
+    name: offer.name,
+    price: money.fromMinor(offer.price),
+    take: offer.takePay ? String(offer.takePay.take) : '',
+    pay: offer.takePay ? String(offer.takePay.pay) : '',
+    breaks: offer.breaks.map((step) => ({ from: String(step.fromPacks), price: money.fromMinor(step.price) })),
+    parts: offer.parts.map((part) => ({
+      thing: part.thing,
+      label: part.label,
+      count: String(part.count),
+      width: length(part.widthMm),
+      length: length(part.lengthMm),
+    })),
+  };
+}
+
+/** As a number; what is none goes as typed, and the answer says what is wrong with it. */
+const read = (text: string) => parseNumber(text) ?? text;
+const isEmpty = (text: string) => text.trim() === '';
+
+/** What is sent of it. */
+export function toOfferInput(values: OfferText, money: Money, lengths: Lengths) {
+  const price = (text: string) => money.toMinor(text) ?? text;
+  const size = (text: string) => (isEmpty(text) ? null : (lengths.toMm(text) ?? text));
+  return {
+    supplierId: values.supplierId,
+    code: values.code,
+    name: values.name,
+    price: price(values.price),
+    breaks: values.breaks.map((step) => ({ fromPacks: read(step.from), price: price(step.price) })),
+    takePay: isEmpty(values.take) && isEmpty(values.pay) ? null : { take: read(values.take), pay: read(values.pay) },
+    parts: values.parts.map((part) => ({
+      key: part.thing?.key ?? null,
+      label: part.label,
+      count: read(part.count),
+      widthMm: part.thing?.unit === 'count' ? null : size(part.width),
+      lengthMm: part.thing?.unit === 'count' ? null : size(part.length),
+    })),
+  };
+}

@@ -12,6 +12,7 @@ import { plural } from '../../wording/plural';
 import type { FrameView, ShopView } from '../../views/frame';
 import { LengthField, MoneyField, NumberField, TextLine, useSave } from '../shared/form';
 import { FIGURE_GROUPS } from './figure-groups';
+import { Failure } from '../shared/Failure';
 import { Frame } from '../shared/Frame';
 import { useSettings } from '../shared/settings';
 
@@ -81,11 +82,7 @@ function Shop({ shop }: { shop: ShopView }) {
           </Button>
         </div>
       </div>
-      {save.failure && (
-        <div className="notice bad below-4" role="alert">
-          {save.failure}
-        </div>
-      )}
+      {save.failure && <Failure spaced>{save.failure}</Failure>}
       <div className="cols">
         <section className="sheet fields" aria-label="The shop">
           <TextLine form={form} name="name" label="Name of the shop" />

@@ -1,0 +1,26 @@
+// What of the desk is saved with a drawing, and when it can be.
+
+import type { PrepStep } from '../../core/artwork';
+import type { Asking } from '../shared/use-latest';
+import type { DeskState } from './desk-state';
+import { makeNameOf } from './layer-names';
+
+/** Names and vinyls in the order of the measured layers; a layer without a vinyl has null. */
+export function toFacts(
+  { name, licence, names, vinylIds }: DeskState,
+  steps: readonly PrepStep[] | null,
+  layers: readonly { readonly key: string }[],
+) {
+  const nameOf = makeNameOf(names);
+  return {
+    name,
+    licence,
+    steps,
+    layerNames: layers.map(({ key }) => nameOf(key)),
+    layerVinylIds: layers.map(({ key }) => vinylIds[key] ?? null),
+  };
+}
+
+/** It has a name, its size can be used, and what is shown is measured to the end. */
+export const isSavable = (state: DeskState, steps: readonly PrepStep[] | null, asking: Asking): boolean =>
+  steps !== null && state.name.trim() !== '' && !asking.busy && !asking.stopped;

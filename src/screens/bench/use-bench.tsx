@@ -1,0 +1,104 @@
+// The bench as it stands on the server, and each step at it: sent, told, taken back where that can be.
+
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import Button from '@mui/material/Button';
+import { enqueueSnackbar } from 'notistack';
+import type { Station } from '../../core/orders';
+import type { BenchPartView, BenchView, Spoilage, StepTaken } from '../../views/bench';
+import type { RunningSession } from '../../views/frame';
+import { plural, verbFor } from '../../wording/plural';
+import { STATION_NAMES } from '../../wording/stations';
+import { describeBooked } from '../../wording/stock';
+import { callApi, wordsOf } from '../shared/api';
+import { RUNNING_KEY } from '../shared/Frame';
+import { useSettings } from '../shared/settings';
+
+const BENCH_KEY = ['bench'] as const;
+const REFRESH_MS = 30_000;
+/** What was booked takes longer to read. */
+const BOOKED_SHOWN_MS = 9000;
+
+export type Outcome = 'done' | 'paused' | 'discarded';
+type Step = {
+  readonly path: string;
+  readonly body: unknown;
+  /** Said when it went well. */
+  readonly told?: string;
+  /** The parts that Undo takes back. */
+  readonly undo?: readonly number[];
+};
+
+export function useBench(initial: BenchView) {
+  const client = useQueryClient();
+  const { data: view } = useQuery({
+    queryKey: BENCH_KEY,
+    queryFn: ({ signal }) => callApi<BenchView>('GET', '/api/bench', undefined, signal),
+    initialData: initial,
+    refetchInterval: REFRESH_MS,
+  });
+  const tell = useTell();
+  const step = useMutation({
+    mutationFn: ({ path, body }: Step) => callApi<StepTaken>('POST', path, body),
+    onSuccess: (answer, taken) => {
+      client.setQueryData(BENCH_KEY, answer.bench);
+      client.setQueryData(RUNNING_KEY, { running: answer.bench.running, nowMs: answer.bench.nowMs });
+      tell(answer, taken, step.mutate);
+    },
+    onError: (error) => {
+      enqueueSnackbar(wordsOf(error), { variant: 'error' });
+      void client.invalidateQueries({ queryKey: BENCH_KEY });
+    },
+  });
+  return { view, step };
+}
+
+/** Says what a step did and what it booked, with Undo. */
+function useTell() {
+  const settings = useSettings();
+  return (answer: StepTaken, { told, undo }: Step, take: (step: Step) => void) => {
+    if (!told) return;
+    const booked = (answer.booked ?? []).map((stock) => describeBooked(stock, settings)).join(' ');
+    const takeBack = () =>
+      take({
+        path: '/api/parts/undo',
+        body: { eventIds: answer.eventIds, partIds: undo },
+        told: 'Taken back.',
+      });
+    const action =
+      undo && answer.eventIds.length > 0 ? (
+        <Button color="inherit" variant="text" onClick={takeBack}>
+          Undo
+        </Button>
+      ) : undefined;
+    enqueueSnackbar(booked ? `${told} ${booked}` : told, {
+      action,
+      ...(booked ? { autoHideDuration: BOOKED_SHOWN_MS } : {}),
+    });
+  };
+}
+
+/** What can be done with a batch at a station. */
+export function useBatchSteps(station: Station, { view, step }: ReturnType<typeof useBench>) {
+  const start = (parts: readonly BenchPartView[]) => {
+    if (parts.length === 0) return;
+    step.mutate({ path: '/api/work-sessions', body: { station, partIds: parts.map((part) => part.partId) } });
+  };
+  const stop = (work: RunningSession, outcome: Outcome) => {
+    const told = {
+      done: `${STATION_NAMES[station]}: ${plural(work.partIds.length, 'part')} done.`,
+      paused: 'Stopped. The minutes are kept, the parts stay here.',
+      discarded: 'Stopped. The minutes are dropped.',
+    }[outcome];
+    step.mutate({ path: `/api/work-sessions/${work.id}`, body: { outcome }, told, undo: work.partIds });
+  };
+  const spoil = (parts: readonly BenchPartView[], spoilage: Spoilage) => {
+    const pieceIds = new Set(parts.map((part) => part.pieceId));
+    step.mutate({
+      path: '/api/parts/spoil',
+      body: { partIds: parts.map((part) => part.partId), ...spoilage },
+      told: `${plural(parts.length, 'part')} ${verbFor(parts.length, 'goes', 'go')} back to be cut.`,
+      undo: view.parts.filter((part) => pieceIds.has(part.pieceId)).map((part) => part.partId),
+    });
+  };
+  return { start, stop, spoil, pending: step.isPending };
+}

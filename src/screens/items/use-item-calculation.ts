@@ -1,0 +1,47 @@
+// What the item comes to as it is typed: its cost, its layers, and what changed since its cost was accepted.
+
+import { useMemo, useState } from 'react';
+import { useWatch, type UseFormReturn } from 'react-hook-form';
+import { explainChange, getUsualVariant, listMadeLayers, resolveVariant } from '../../core/costing';
+import type { ItemEditorView } from '../../views/items';
+import { useSettings } from '../shared/settings';
+import { calculateItem } from './calculate-item';
+import { toMaterials, toPlan, type ItemForm } from './item-form';
+
+export function useItemCalculation(view: ItemEditorView, form: UseFormReturn<ItemForm>) {
+  const settings = useSettings();
+  const values = useWatch({ control: form.control }) as ItemForm;
+  /** Options that are looked at, by their place in the item. */
+  const [options, setOptions] = useState<readonly number[]>([]);
+  const blank = view.shelf.blanks.find((candidate) => candidate.id === Number(values.blankId));
+  const plan = useMemo(() => toPlan(values), [values]);
+  const materials = useMemo(() => toMaterials(view), [view]);
+  const variant = useMemo(
+    () => ({ ...getUsualVariant(plan), options: options.filter((at) => plan.details.options[at]) }),
+    [plan, options],
+  );
+  const input = useMemo(
+    () => ({
+      plan,
+      variant,
+      quantity: Number(values.quantity),
+      blank,
+      materials,
+      evidence: view.evidence,
+      figures: settings.shop.figures,
+      settings,
+    }),
+    [plan, variant, values.quantity, blank, materials, view.evidence, settings],
+  );
+  const calculation = useMemo(() => calculateItem(input), [input]);
+  const layers = useMemo(() => listMadeLayers(resolveVariant(plan, variant), materials), [plan, variant, materials]);
+  const isAsSaved = !form.formState.isDirty && options.length === 0;
+  const change = useMemo(
+    () =>
+      calculation.ok && view.item?.acceptedCost && isAsSaved
+        ? explainChange(view.item.acceptedCost, calculation.cost)
+        : null,
+    [calculation, view.item, isAsSaved],
+  );
+  return { values, blank, plan, input, calculation, layers, change, options, setOptions };
+}
