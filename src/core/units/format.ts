@@ -151,10 +151,3 @@ const UNIT_FORMATS: Record<Unit, (value: number, settings: FormatSettings) => st
 export function formatFigure(shown: Pick<Figure, 'value' | 'unit'>, settings: FormatSettings): string {
   return UNIT_FORMATS[shown.unit](shown.value, settings);
 }
-
-/** What a person typed as a number, with either decimal mark; null when it is none. "1,5" and "1.5" are both 1.5. */
-export function parseNumber(typed: string): number | null {
-  const plain = typed.trim().replace(/\s/g, '').replace(',', '.');
-  if (!/^[-+]?(\d+\.?\d*|\.\d+)$/.test(plain)) return null;
-  return Number(plain);
-}

@@ -8,3 +8,4 @@ export * from './group';
 export * from './major';
 export * from './day';
 export * from './tolerance';
+export * from './read-number';

@@ -9,7 +9,6 @@ import {
   formatMoney,
   formatTemperature,
   groupBy,
-  parseNumber,
   roundMoney,
   type FormatSettings,
 } from './index';
@@ -83,22 +82,6 @@ describe('formatting', () => {
     expect(formatFigure({ value: 0.363, unit: 'share' }, metric)).toBe('36.3 %');
     expect(formatFigure({ value: 34_100, unit: 'mm²' }, metric)).toBe('341.0 cm²');
     expect(formatFigure({ value: 1800, unit: 'money/h' }, metric)).toBe('18.00 / h');
-  });
-});
-
-describe('parseNumber', () => {
-  it.each([
-    ['1,5', 1.5],
-    ['1.5', 1.5],
-    [' 12 ', 12],
-    ['-3', -3],
-    ['.5', 0.5],
-    ['', null],
-    ['abc', null],
-    ['1,2,3', null],
-    ['12mm', null],
-  ])('reads %j as %j', (typed, value) => {
-    expect(parseNumber(typed)).toBe(value);
   });
 });
 

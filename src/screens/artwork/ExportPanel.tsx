@@ -1,12 +1,12 @@
 // Files for the cutter: each layer on its own, mirrored as its vinyl needs it, in the format the machine takes; and the
 // weeding map on paper.
 
+import { NumberBox } from '../shared/NumberBox';
+import { useNumbers } from '../shared/use-numbers';
 import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import { enqueueSnackbar } from 'notistack';
 import { useState } from 'react';
 import type { HpglOptions, LayerRole, PrepStep } from '../../core/artwork';
-import { parseNumber } from '../../core/units';
 import { describeArtworkProblem } from '../../wording/problems';
 import { writeInWorker, type CutFormat, type FileWish } from '../../workers/artwork-client';
 import { fetchFile, wordsOf } from '../shared/api';
@@ -25,9 +25,10 @@ const FORCE = { least: 1, most: 1000 } as const,
 
 export function ExportPanel({ text, steps, baseName, layers: all }: Props) {
   const layers = all.filter((layer) => layer.role !== 'guide');
+  const { read } = useNumbers();
   const [knife, setKnife] = useState({ force: '', speed: '' });
-  const force = readOptional(knife.force, FORCE),
-    speed = readOptional(knife.speed, SPEED);
+  const force = readOptional(read(knife.force), knife.force, FORCE),
+    speed = readOptional(read(knife.speed), knife.speed, SPEED);
   const options: HpglOptions = {
     ...(typeof force === 'number' ? { forceGrams: force } : {}),
     ...(typeof speed === 'number' ? { speedMmPerSecond: speed } : {}),
@@ -80,33 +81,33 @@ export function ExportPanel({ text, steps, baseName, layers: all }: Props) {
         </Button>
       </div>
       <div className="fields above-4">
-        <TextField
+        <NumberBox
           size="small"
           label="Force in HPGL, g"
-          value={knife.force}
-          onChange={(event) => setKnife({ ...knife, force: event.target.value })}
-          error={force === 'bad'}
-          helperText={force === 'bad' ? `From ${FORCE.least} to ${FORCE.most} g.` : 'Empty: as the cutter is set.'}
-          slotProps={{ htmlInput: { inputMode: 'numeric', className: 'figures' } }}
+          text={knife.force}
+          onText={(text) => setKnife({ ...knife, force: text })}
+          error={force === 'bad' && `From ${FORCE.least} to ${FORCE.most} g.`}
+          help="Empty: as the cutter is set."
         />
-        <TextField
+        <NumberBox
           size="small"
           label="Speed in HPGL, mm/s"
-          value={knife.speed}
-          onChange={(event) => setKnife({ ...knife, speed: event.target.value })}
-          error={speed === 'bad'}
-          helperText={speed === 'bad' ? `From ${SPEED.least} to ${SPEED.most} mm/s.` : 'Written in whole cm/s.'}
-          slotProps={{ htmlInput: { inputMode: 'numeric', className: 'figures' } }}
+          text={knife.speed}
+          onText={(text) => setKnife({ ...knife, speed: text })}
+          error={speed === 'bad' && `From ${SPEED.least} to ${SPEED.most} mm/s.`}
+          help="Written in whole cm/s."
         />
       </div>
     </section>
   );
 }
 
-function readOptional(text: string, range: { readonly least: number; readonly most: number }): number | null | 'bad' {
+type Range = { readonly least: number; readonly most: number };
+
+/** Null where nothing was typed. */
+function readOptional(value: number | null, text: string, { least, most }: Range): number | null | 'bad' {
   if (text.trim() === '') return null;
-  const value = parseNumber(text);
-  return value !== null && value >= range.least && value <= range.most ? value : 'bad';
+  return value !== null && value >= least && value <= most ? value : 'bad';
 }
 
 function describeSides(layers: FileWish['layers']): string {

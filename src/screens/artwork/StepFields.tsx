@@ -1,10 +1,10 @@
 // The lengths and angles of one step, to be changed later.
 
-import { useState } from 'react';
-import InputAdornment from '@mui/material/InputAdornment';
-import TextField from '@mui/material/TextField';
+import { NumberBox } from '../shared/NumberBox';
+import { useNumbers } from '../shared/use-numbers';
+import { useTyped } from '../shared/use-typed';
 import type { StepAction } from '../../core/artwork';
-import { MM_PER_INCH, parseNumber } from '../../core/units';
+import { MM_PER_INCH } from '../../core/units';
 import { useSettings } from '../shared/settings';
 
 const LABELS: Readonly<Record<string, string>> = {
@@ -43,25 +43,12 @@ function StepNumber({ name, value, onChange }: { name: string; value: number; on
   const { system } = useSettings();
   const unit = name === 'degrees' ? '°' : name === 'underMm2' ? 'mm²' : system === 'metric' ? 'mm' : 'in';
   const per = unit === 'in' ? MM_PER_INCH : 1;
-  const [typed, setTyped] = useState<string | null>(null);
-  const bad = typed !== null && parseNumber(typed) === null;
-  return (
-    <TextField
-      size="small"
-      label={LABELS[name]}
-      value={typed ?? String(Number((value / per).toFixed(3)))}
-      error={bad}
-      helperText={bad ? 'Write a number.' : undefined}
-      slotProps={{
-        htmlInput: { inputMode: 'decimal', className: 'figures' },
-        input: { endAdornment: <InputAdornment position="end">{unit}</InputAdornment> },
-      }}
-      onChange={(event) => {
-        setTyped(event.target.value);
-        const number = parseNumber(event.target.value);
-        if (number !== null) onChange(number * per);
-      }}
-      onBlur={() => !bad && setTyped(null)}
-    />
-  );
+  const { read, write } = useNumbers();
+  const typed = useTyped({
+    value: value / per,
+    write: (number) => write(number, 3),
+    read,
+    onChange: (number) => number !== null && onChange(number * per),
+  });
+  return <NumberBox {...typed} size="small" label={LABELS[name] ?? name} unit={unit} />;
 }

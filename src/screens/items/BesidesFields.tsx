@@ -1,7 +1,8 @@
 // What goes with each piece besides, and stones.
 
 import { useFieldArray } from 'react-hook-form';
-import { TextLine, MoneyField, LengthField, NumberField } from '../shared/form';
+import { TextLine } from '../shared/form';
+import { MoneyField, LengthField, NumberField } from '../shared/number-fields';
 import Button from '@mui/material/Button';
 import { Row } from './FieldRow';
 import type { MoreFieldsProps } from './more-fields-props';

@@ -11,7 +11,8 @@ import { channelInput } from '../../core/input';
 import { CHANNEL_KINDS, ENDINGS, type Channel } from '../../core/pricing';
 import { minor } from '../../core/units';
 import { callApi, wordsOf } from '../shared/api';
-import { Choice, FormActions, MoneyField, NumberField, TextLine, useSave } from '../shared/form';
+import { Choice, FormActions, TextLine, useSave } from '../shared/form';
+import { MoneyField, NumberField } from '../shared/number-fields';
 import type { ChannelView } from '../../views/channels';
 import type { UseFieldArrayReturn, UseFormReturn } from 'react-hook-form';
 

@@ -4,7 +4,8 @@ import Button from '@mui/material/Button';
 import { useFieldArray, type UseFormReturn } from 'react-hook-form';
 import type { BlankView } from '../../views/shelf';
 import type { ItemEditorView } from '../../views/items';
-import { Choice, MoneyField, NumberField, TextLine } from '../shared/form';
+import { Choice, TextLine } from '../shared/form';
+import { MoneyField, NumberField } from '../shared/number-fields';
 import { startForm, type ItemForm } from './item-form';
 import { PlacementFields } from './PlacementFields';
 

@@ -2,7 +2,8 @@
 
 import { useFieldArray } from 'react-hook-form';
 import { Row } from './FieldRow';
-import { TextLine, MoneyField } from '../shared/form';
+import { TextLine } from '../shared/form';
+import { MoneyField } from '../shared/number-fields';
 import { PlacementFields } from './PlacementFields';
 import Button from '@mui/material/Button';
 import { startForm } from './item-form';

@@ -17,7 +17,8 @@ import { formatLength, groupBy } from '../../core/units';
 import type { BlankView } from '../../views/shelf';
 import type { ItemEditorView } from '../../views/items';
 import { describeArea, describePlacementFault } from '../../wording/placement';
-import { Choice, LengthField, TextLine } from '../shared/form';
+import { Choice, TextLine } from '../shared/form';
+import { LengthField } from '../shared/number-fields';
 import { useSettings } from '../shared/settings';
 import { startForm, type ItemForm, type PlacementForm } from './item-form';
 

@@ -17,7 +17,7 @@ import {
 import { figure, formatShare, minor, type Minor } from '../../core/units';
 import { describePriceProblem } from '../../wording/problems';
 import { CostStrip } from '../shared/CostStrip';
-import { MoneyField } from '../shared/form';
+import { MoneyField } from '../shared/number-fields';
 import { PriceRule, type RuleMark } from '../shared/PriceRule';
 import { useSettings } from '../shared/settings';
 import { Why } from '../shared/Why';

@@ -2,7 +2,8 @@
 
 import { useFieldArray, useWatch, type UseFormReturn } from 'react-hook-form';
 import { Row } from './FieldRow';
-import { Choice, MoneyField } from '../shared/form';
+import { Choice } from '../shared/form';
+import { MoneyField } from '../shared/number-fields';
 import Button from '@mui/material/Button';
 import type { ItemForm } from './item-form';
 import type { MoreFieldsProps } from './more-fields-props';

@@ -7,7 +7,8 @@ import DialogTitle from '@mui/material/DialogTitle';
 import { useForm } from 'react-hook-form';
 import { orderChange } from '../../core/input';
 import type { OrderView } from '../../views/orders';
-import { FormActions, MoneyField, TextLine, useSave } from '../shared/form';
+import { FormActions, TextLine, useSave } from '../shared/form';
+import { MoneyField } from '../shared/number-fields';
 
 export default function ChangeOrder({
   view,

@@ -1,44 +1,34 @@
 // An amount of money outside a form: what is typed stays until it is one.
 
-import TextField from '@mui/material/TextField';
-import { useState } from 'react';
-import { fromMajor, parseNumber, printMajor } from '../../core/units';
-import { useSettings } from './settings';
+import { NumberBox } from './NumberBox';
+import { useNumbers } from './use-numbers';
+import { useTyped } from './use-typed';
 
-export function MoneyInput({
-  label,
-  value,
-  onChange,
-  shown = false,
-}: {
-  label: string;
-  value: number;
-  onChange: (minor: number) => void;
-  /** Whether the label stands beside it; else it is only read out. */ shown?: boolean;
-}) {
-  const { currency } = useSettings();
-  const [typed, setTyped] = useState<string | null>(null);
-  const read = typed === null ? null : parseNumber(typed);
+type Props = {
+  readonly label: string;
+  /** Minor units. */
+  readonly value: number;
+  /** Called with amounts from nothing up. */
+  readonly onChange: (minor: number) => void;
+  /** Whether the label stands beside it; else it is only read out. */
+  readonly shown?: boolean;
+};
+
+export function MoneyInput({ label, value, onChange, shown = false }: Props) {
+  const { readMoney, writeMoney, moneyDigits, currency } = useNumbers();
+  const read = (text: string) => {
+    const minor = readMoney(text);
+    return minor !== null && minor >= 0 ? minor : null;
+  };
+  const typed = useTyped({ value, write: writeMoney, read, onChange: (minor) => minor !== null && onChange(minor) });
   return (
-    <TextField
-      variant={shown ? 'outlined' : 'standard'}
-      {...(shown ? { label } : {})}
-      fullWidth
-      value={typed ?? printMajor(value, currency)}
-      error={typed !== null && (read === null || read < 0)}
-      slotProps={{
-        htmlInput: {
-          inputMode: 'decimal',
-          className: 'figures',
-          ...(shown ? {} : { 'aria-label': label, style: { textAlign: 'right' } }),
-        },
-      }}
-      onChange={(event) => {
-        setTyped(event.target.value);
-        const amount = parseNumber(event.target.value);
-        if (amount !== null && amount >= 0) onChange(fromMajor(amount, currency));
-      }}
-      onBlur={() => read !== null && read >= 0 && setTyped(null)}
+    <NumberBox
+      {...typed}
+      label={label}
+      bare={!shown}
+      digits={moneyDigits}
+      unit={currency}
+      error={read(typed.text) === null && 'An amount from nothing up.'}
     />
   );
 }

@@ -1,12 +1,13 @@
 // A number outside a form: what is typed stays until it is one.
 
-import TextField from '@mui/material/TextField';
-import { useState } from 'react';
-import { parseNumber } from '../../core/units';
+import { NumberBox } from './NumberBox';
+import { useNumbers } from './use-numbers';
+import { useTyped } from './use-typed';
 
 type Props = {
   readonly label: string;
   readonly value: number;
+  /** Called with sound numbers only. */
   readonly onChange: (value: number) => void;
   readonly unit?: string;
   readonly least?: number;
@@ -16,30 +17,26 @@ type Props = {
 };
 
 export function NumberInput({ label, value, onChange, unit, least = 0, whole = false, shown = false }: Props) {
-  const [typed, setTyped] = useState<string | null>(null);
+  const { read, write } = useNumbers();
   const isSound = (number: number | null): number is number =>
     number !== null && number >= least && (!whole || Number.isInteger(number));
-  const read = typed === null ? value : parseNumber(typed);
+  const readSound = (text: string) => {
+    const number = read(text);
+    return isSound(number) ? number : null;
+  };
+  const typed = useTyped({
+    value,
+    write,
+    read: readSound,
+    onChange: (number) => number !== null && onChange(number),
+  });
+  const refusal = whole ? `A whole number from ${least}.` : `A number from ${least}.`;
   return (
-    <TextField
-      variant={shown ? 'outlined' : 'standard'}
-      {...(shown ? { label: unit ? `${label}, ${unit}` : label } : {})}
-      fullWidth
-      value={typed ?? String(Number(value.toFixed(4)))}
-      error={!isSound(read)}
-      slotProps={{
-        htmlInput: {
-          inputMode: 'decimal',
-          className: 'figures',
-          ...(shown ? {} : { 'aria-label': label, style: { textAlign: 'right' } }),
-        },
-      }}
-      onChange={(event) => {
-        setTyped(event.target.value);
-        const number = parseNumber(event.target.value);
-        if (isSound(number)) onChange(number);
-      }}
-      onBlur={() => isSound(read) && setTyped(null)}
+    <NumberBox
+      {...typed}
+      label={shown && unit ? `${label}, ${unit}` : label}
+      bare={!shown}
+      error={readSound(typed.text) === null && refusal}
     />
   );
 }

@@ -7,13 +7,11 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { useId, useState, type FormEvent, type ReactNode } from 'react';
 import { Controller, type FieldPath, type FieldValues, type UseFormReturn } from 'react-hook-form';
-import { fromMajor, printMajor, MM_PER_INCH, parseNumber, toCelsius, toFahrenheit } from '../../core/units';
 import { ApiError, callApi } from './api';
-import { useSettings } from './settings';
 
 // eslint-disable-next-line @typescript-eslint/no-explicit-any -- the transformed values differ by schema
 type Form<T extends FieldValues> = UseFormReturn<T, any, any>;
-type FieldProps<T extends FieldValues> = {
+export type FieldProps<T extends FieldValues> = {
   readonly form: Form<T>;
   readonly name: FieldPath<T>;
   readonly label: string;
@@ -116,102 +114,6 @@ export function Choice<T extends FieldValues>({
           ))}
         </TextField>
       )}
-    />
-  );
-}
-
-/**
- * A number shown in one measure and saved in another. What can't be read as a number is saved as typed, so that it can be
- * mended.
- */
-function ConvertedField<T extends FieldValues>({
-  form,
-  name,
-  label,
-  help,
-  unit,
-  toShown,
-  toSaved,
-}: FieldProps<T> & { toShown: (saved: number) => string; toSaved: (typed: number) => number }) {
-  const [typed, setTyped] = useState<string | null>(null);
-  return (
-    <Controller
-      control={form.control}
-      name={name}
-      render={({ field, fieldState }) => (
-        <TextField
-          name={name}
-          inputRef={field.ref}
-          label={label}
-          value={
-            typed ??
-            (typeof field.value === 'number' && Number.isFinite(field.value)
-              ? toShown(field.value)
-              : String(field.value ?? ''))
-          }
-          error={Boolean(fieldState.error)}
-          helperText={fieldState.error?.message ?? help}
-          fullWidth
-          slotProps={{
-            inputLabel: unit ? { shrink: true } : {},
-            htmlInput: { inputMode: 'decimal', className: 'figures' },
-            input: unit ? { endAdornment: <InputAdornment position="end">{unit}</InputAdornment> } : {},
-          }}
-          onChange={(event) => {
-            setTyped(event.target.value);
-            const number = parseNumber(event.target.value);
-            field.onChange(number === null ? event.target.value : toSaved(number));
-          }}
-          onBlur={() => {
-            if (typeof field.value === 'number') setTyped(null);
-            field.onBlur();
-          }}
-        />
-      )}
-    />
-  );
-}
-
-const plain = (value: number, digits: number) => String(Number(value.toFixed(digits)));
-
-/** `per`: seconds shown as minutes (60), shares as per cent (0.01) and so on. */
-export function NumberField<T extends FieldValues>({
-  per = 1,
-  digits = 4,
-  ...props
-}: FieldProps<T> & { per?: number; digits?: number }) {
-  return <ConvertedField {...props} toShown={(saved) => plain(saved / per, digits)} toSaved={(typed) => typed * per} />;
-}
-
-export function MoneyField<T extends FieldValues>({ suffix = '', ...props }: FieldProps<T> & { suffix?: string }) {
-  const { currency } = useSettings();
-  return (
-    <ConvertedField
-      {...props}
-      unit={`${currency}${suffix}`}
-      toShown={(saved) => printMajor(saved, currency)}
-      toSaved={(typed) => fromMajor(typed, currency)}
-    />
-  );
-}
-
-export function LengthField<T extends FieldValues>(props: FieldProps<T>) {
-  const { system } = useSettings();
-  return system === 'metric' ? (
-    <NumberField {...props} unit="mm" digits={2} />
-  ) : (
-    <NumberField {...props} unit="in" per={MM_PER_INCH} digits={3} />
-  );
-}
-
-export function TemperatureField<T extends FieldValues>(props: FieldProps<T>) {
-  const { system } = useSettings();
-  return (
-    <ConvertedField
-      {...props}
-      unit={system === 'metric' ? '°C' : '°F'}
-      toShown={(saved) => plain(system === 'metric' ? saved : toFahrenheit(saved), 1)}
-      toSaved={(typed) => (system === 'metric' ? typed : toCelsius(typed))}
     />
   );
 }

@@ -1,14 +1,13 @@
 // A quick quote while it is asked for: what is typed, the answer that follows it, saving it, and the quotes given
 // before.
 
+import { useNumbers, type Numbers } from './use-numbers';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { fromMajor, parseNumber } from '../../core/units';
 import type { OrderableItem } from '../../views/orders';
 import type { QuoteAnswer, QuoteStart, QuoteView } from '../../views/quotes';
 import { callApi, wordsOf } from './api';
 import type { DrawingWish } from './QuoteDrawing';
-import { useSettings } from './settings';
 import { useLatest } from './use-latest';
 
 export type QuoteForm = {
@@ -39,7 +38,7 @@ const QUOTES_KEY = ['quotes'] as const;
 const PAUSE_MS = 150;
 
 export function useQuickQuote() {
-  const { currency } = useSettings();
+  const numbers = useNumbers();
   const client = useQueryClient();
   const { data: start } = useQuery({
     queryKey: QUOTES_KEY,
@@ -50,8 +49,8 @@ export function useQuickQuote() {
   const [answer, setAnswer] = useState<QuoteAnswer | null>(null);
   const [failure, setFailure] = useState<string | null>(null);
   const [saving, setSaving] = useState(false);
-  const read = readForm(form);
-  const body = toBody(form, read, currency);
+  const read = readForm(form, numbers);
+  const body = toBody(form, read);
   const asking = useLatest(
     read.sound ? JSON.stringify({ ...body, customerName: '' }) : null,
     PAUSE_MS,
@@ -94,17 +93,18 @@ export function useQuickQuote() {
 }
 export type QuickQuoteState = ReturnType<typeof useQuickQuote>;
 
+/** `each` in minor units. */
 type ReadForm = { readonly quantity: number | null; readonly each: number | null; readonly sound: boolean };
 
-function readForm(form: QuoteForm): ReadForm {
-  const quantity = parseNumber(form.quantity);
-  const each = parseNumber(form.each);
+function readForm(form: QuoteForm, numbers: Numbers): ReadForm {
+  const quantity = numbers.read(form.quantity);
+  const each = numbers.readMoney(form.each);
   const hasThing = form.item !== null || form.drawing !== null;
   const hasQuantity = quantity !== null && Number.isInteger(quantity) && quantity >= 1;
   return { quantity, each, sound: hasThing && hasQuantity && (form.each.trim() === '' || each !== null) };
 }
 
-function toBody(form: QuoteForm, { quantity, each }: ReadForm, currency: string) {
+function toBody(form: QuoteForm, { quantity, each }: ReadForm) {
   const { item, drawing, sizeName, colourName, options, customerName } = form;
   return {
     itemId: item?.id ?? null,
@@ -118,7 +118,7 @@ function toBody(form: QuoteForm, { quantity, each }: ReadForm, currency: string)
     colourName,
     options,
     quantity,
-    each: each === null ? null : fromMajor(each, currency),
+    each,
     customerName,
   };
 }

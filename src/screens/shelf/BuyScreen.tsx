@@ -1,5 +1,6 @@
 // What to buy: what is needed, the cheapest basket for it beside the plain orders, and the orders that are under way.
 
+import { useNumbers } from '../shared/use-numbers';
 import Autocomplete from '@mui/material/Autocomplete';
 import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
@@ -10,7 +11,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { enqueueSnackbar } from 'notistack';
 import { useState } from 'react';
 import type { Grade } from '../../core/materials';
-import { formatMoney, parseNumber } from '../../core/units';
+import { formatMoney } from '../../core/units';
 import type { BasketView, PurchasesView } from '../../views/purchases';
 import type { FrameView } from '../../views/frame';
 import type { ThingView } from '../../views/stock';
@@ -41,6 +42,7 @@ type Extra = { readonly thing: ThingView; readonly amount: number };
 const MM2_PER_M2 = 1_000_000;
 
 function Buy({ initial }: { initial: PurchasesView }) {
+  const numbers = useNumbers();
   const client = useQueryClient();
   const {
     data: { purchases },
@@ -98,7 +100,7 @@ function Buy({ initial }: { initial: PurchasesView }) {
       setPlacing(false);
     }
   };
-  const amount = parseNumber(adding.amount);
+  const amount = numbers.read(adding.amount);
   const addNeed = () => {
     if (!adding.thing || amount === null || amount <= 0) return;
     setExtra([

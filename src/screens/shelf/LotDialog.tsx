@@ -18,7 +18,7 @@ import { describeCount, listRooms, readAmount, readCounted, useLotForm, type Lot
 import { BookRoom, CountRoom, OffcutRoom } from './LotRooms';
 import { describeLot } from './measures';
 import { OffcutShapeView } from './OffcutShapeView';
-import { useLengthUnit } from './SmallFields';
+import { useLengthUnit, useNumbers } from '../shared/use-numbers';
 import { SpoiledSpotFields, useSpoiledSpots, type SpoiledSpotText } from './SpoiledSpotFields';
 
 type Props = {
@@ -117,6 +117,8 @@ type SendInput = {
 function useSendLot({ lot, form, spots, onDone }: SendInput): (room: LotRoom) => Promise<void> {
   const settings = useSettings();
   const { toMm } = useLengthUnit();
+  const { read } = useNumbers();
+  const readers = { toMm, read };
   const { values } = form;
   const path = `/api/stock/${lot.id}`;
   const done = (words: string) => {
@@ -126,12 +128,12 @@ function useSendLot({ lot, form, spots, onDone }: SendInput): (room: LotRoom) =>
   return (room) => {
     switch (room) {
       case 'book': {
-        const body = { cause: values.cause, quantity: readAmount(values.quantity, lot, toMm), note: values.note };
+        const body = { cause: values.cause, quantity: readAmount(values.quantity, lot, readers), note: values.note };
         return form.send('POST', `${path}/book`, body, () => done('Booked.'));
       }
       case 'count': {
         const note = values.note || (values.by === 'ruler' ? '' : `by ${values.by}`);
-        const body = { counted: readCounted(values, lot, toMm), note };
+        const body = { counted: readCounted(values, lot, readers), note };
         return form.send<{ offBy: number }>('POST', `${path}/count`, body, ({ offBy }) =>
           done(describeCount(offBy, lot, settings)),
         );

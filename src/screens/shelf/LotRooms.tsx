@@ -7,7 +7,8 @@ import { formatPath } from '../../core/units';
 import { CAUSE_WORDS } from '../../wording/stock';
 import { useSettings } from '../shared/settings';
 import { readLengthBy, type LotRoomProps } from './lot-form';
-import { NumberText, useLengthUnit } from './SmallFields';
+import { useLengthUnit, useNumbers } from '../shared/use-numbers';
+import { NumberText } from './SmallFields';
 
 export function BookRoom({ lot, form }: LotRoomProps) {
   const { unit } = useLengthUnit();
@@ -37,9 +38,10 @@ export function BookRoom({ lot, form }: LotRoomProps) {
 export function CountRoom({ lot, form }: LotRoomProps) {
   const settings = useSettings();
   const { unit, toMm } = useLengthUnit();
+  const { read } = useNumbers();
   const roll = lot.form === 'roll';
   const { values, set } = form;
-  const byFigure = readLengthBy(values, lot, toMm);
+  const byFigure = readLengthBy(values, lot, { toMm, read });
   return (
     <>
       {roll && (

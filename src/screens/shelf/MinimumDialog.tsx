@@ -1,12 +1,13 @@
 // Below how much of a thing more is bought.
 
+import { toSent, useNumbers } from '../shared/use-numbers';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import { enqueueSnackbar } from 'notistack';
-import { MM2_PER_M2, parseNumber } from '../../core/units';
+import { MM2_PER_M2 } from '../../core/units';
 import type { StockRow } from '../../views/stock';
 import { useSettings } from '../shared/settings';
 import { formatAmount } from './measures';
@@ -22,6 +23,7 @@ export default function MinimumDialog({
   onClose: () => void;
   onDone: () => void;
 }) {
+  const numbers = useNumbers();
   const settings = useSettings();
   const per = row.thing.unit === 'mm²' ? MM2_PER_M2 : 1;
   const form = useSmallForm({
@@ -30,7 +32,7 @@ export default function MinimumDialog({
   });
   // What is no number goes as typed: the answer says what is wrong with it.
   const read = (text: string, times: number) =>
-    text.trim() === '' ? null : (parseNumber(text) ?? NaN) * times || text;
+    text.trim() === '' ? null : toSent(timesOf(numbers.read(text), times), text);
   const none = form.values.amount.trim() === '' && form.values.weeks.trim() === '';
   const save = () => {
     return form.send(
@@ -83,3 +85,5 @@ export default function MinimumDialog({
     </Dialog>
   );
 }
+
+const timesOf = (number: number | null, times: number) => (number === null ? null : number * times);

@@ -11,7 +11,8 @@ import TextField from '@mui/material/TextField';
 import { enqueueSnackbar } from 'notistack';
 import type { OfferView, SupplierView } from '../../views/offers';
 import type { ThingView } from '../../views/stock';
-import { NumberText, useLengthUnit, useMoneyText } from './SmallFields';
+import { useLengthUnit, useNumbers } from '../shared/use-numbers';
+import { NumberText, useMoneyText } from './SmallFields';
 import { useSmallForm } from './use-form-state';
 import { useThings } from './use-things';
 import type { SmallForm } from './use-form-state';
@@ -31,14 +32,15 @@ type Props = {
 export default function OfferForm({ offer, suppliers, onClose, onDone, onArchive }: Props) {
   const things = useThings();
   const money = useMoneyText();
+  const numbers = useNumbers();
   const lengths = useLengthUnit();
-  const form = useSmallForm(toOfferText(offer, suppliers[0]?.id ?? 0, money, lengths));
+  const form = useSmallForm(toOfferText(offer, suppliers[0]?.id ?? 0, numbers, lengths));
   const { values, set } = form;
   const save = () =>
     form.send(
       offer ? 'PUT' : 'POST',
       offer ? `/api/offers/${offer.id}` : '/api/offers',
-      { ...toOfferInput(values, money, lengths), ...(offer ? { version: offer.version } : {}) },
+      { ...toOfferInput(values, numbers, lengths), ...(offer ? { version: offer.version } : {}) },
       () => {
         enqueueSnackbar(offer ? 'Saved. A new price stands in its history.' : 'Added to the offers.');
         onDone();

@@ -3,7 +3,8 @@
 import { type OfferText, replace, without, EMPTY } from './offer-text';
 import type { SmallForm } from './use-form-state';
 import type { ThingView } from '../../views/stock';
-import { NumberText, type useLengthUnit } from './SmallFields';
+import type { useLengthUnit } from '../shared/use-numbers';
+import { NumberText } from './SmallFields';
 import Autocomplete from '@mui/material/Autocomplete';
 import TextField from '@mui/material/TextField';
 import Button from '@mui/material/Button';

@@ -1,10 +1,11 @@
 // Orders to suppliers: as list, paper or mail, and received against, in part, wrong or damaged.
 
+import { useNumbers } from '../shared/use-numbers';
 import { Failure } from '../shared/Failure';
 import Button from '@mui/material/Button';
 import { enqueueSnackbar } from 'notistack';
 import { useState } from 'react';
-import { formatInstant, formatMoney, parseNumber } from '../../core/units';
+import { formatInstant, formatMoney } from '../../core/units';
 import type { PurchaseView } from '../../views/purchases';
 import { callApi, wordsOf } from '../shared/api';
 import { useSettings } from '../shared/settings';
@@ -74,6 +75,7 @@ export function PurchaseList({
 }
 
 function Receiving({ purchase, onDone }: { purchase: PurchaseView; onDone: () => Promise<unknown> }) {
+  const numbers = useNumbers();
   const [came, setCame] = useState(() =>
     Object.fromEntries(
       purchase.lines.map((line) => [
@@ -95,8 +97,8 @@ function Receiving({ purchase, onDone }: { purchase: PurchaseView; onDone: () =>
         close,
         lines: purchase.lines.map((line) => ({
           lineId: line.id,
-          received: parseNumber(came[line.id]!.received),
-          damaged: parseNumber(came[line.id]!.damaged),
+          received: numbers.read(came[line.id]!.received),
+          damaged: numbers.read(came[line.id]!.damaged),
         })),
       });
       enqueueSnackbar('Booked into stock at what it cost with its shipping.');

@@ -1,5 +1,6 @@
 // A lot taken in by hand: what lies there already, or was bought without an order.
 
+import { useNumbers } from '../shared/use-numbers';
 import Autocomplete from '@mui/material/Autocomplete';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
@@ -9,14 +10,15 @@ import DialogTitle from '@mui/material/DialogTitle';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { enqueueSnackbar } from 'notistack';
-import { parseNumber } from '../../core/units';
 import type { ThingView } from '../../views/stock';
-import { NumberText, useLengthUnit, useMoneyText } from './SmallFields';
+import { useLengthUnit } from '../shared/use-numbers';
+import { NumberText, useMoneyText } from './SmallFields';
 import { useSmallForm } from './use-form-state';
 import { useThings } from './use-things';
 import type { SmallForm } from './use-form-state';
 
 export default function ReceiveDialog({ onClose, onDone }: { onClose: () => void; onDone: () => void }) {
+  const numbers = useNumbers();
   const things = useThings();
   const { unit, toMm, fromMm } = useLengthUnit();
   const money = useMoneyText();
@@ -41,7 +43,7 @@ export default function ReceiveDialog({ onClose, onDone }: { onClose: () => void
         form: kind,
         widthMm: kind === 'piece' ? null : toMm(values.width),
         lengthMm: kind === 'piece' ? null : toMm(values.length),
-        quantity: kind === 'roll' ? toMm(values.length) : parseNumber(values.quantity),
+        quantity: kind === 'roll' ? toMm(values.length) : numbers.read(values.quantity),
         price: money.toMinor(values.price),
         remark: values.remark,
       },

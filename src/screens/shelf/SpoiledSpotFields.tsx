@@ -4,7 +4,8 @@ import Button from '@mui/material/Button';
 import type { SpoiledSpot } from '../../core/stock';
 import type { LotView } from '../../views/stock';
 import { OffcutShapeView } from './OffcutShapeView';
-import { NumberText, useLengthUnit } from './SmallFields';
+import { useLengthUnit } from '../shared/use-numbers';
+import { NumberText } from './SmallFields';
 
 /** As typed. */
 export type SpoiledSpotText = {

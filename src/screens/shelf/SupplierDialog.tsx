@@ -1,5 +1,6 @@
 // A supplier: what shipping costs, from where it is free, and how long it takes.
 
+import { useNumbers } from '../shared/use-numbers';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
@@ -7,7 +8,6 @@ import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import TextField from '@mui/material/TextField';
 import { enqueueSnackbar } from 'notistack';
-import { parseNumber } from '../../core/units';
 import type { SupplierView } from '../../views/offers';
 import { callApi, wordsOf } from '../shared/api';
 import { NumberText, useMoneyText } from './SmallFields';
@@ -22,6 +22,7 @@ export default function SupplierDialog({
   onClose: () => void;
   onDone: () => void;
 }) {
+  const numbers = useNumbers();
   const money = useMoneyText();
   const optional = (amount: number | null | undefined) =>
     amount === null || amount === undefined ? '' : money.fromMinor(amount);
@@ -48,7 +49,7 @@ export default function SupplierDialog({
         shipping: money.toMinor(values.shipping),
         freeFrom: values.freeFrom.trim() === '' ? null : money.toMinor(values.freeFrom),
         minimumOrder: values.minimumOrder.trim() === '' ? null : money.toMinor(values.minimumOrder),
-        leadDays: parseNumber(values.leadDays),
+        leadDays: numbers.read(values.leadDays),
         ...(supplier ? { version: supplier.version } : {}),
       },
       () => done('Saved.'),

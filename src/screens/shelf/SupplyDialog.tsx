@@ -9,9 +9,9 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { enqueueSnackbar } from 'notistack';
 import { getSupplyFacts, SUPPLY_KIND_NAMES, TACKS, type SupplyKind, type Tack } from '../../core/stock';
-import { parseNumber } from '../../core/units';
 import type { SupplyView } from '../../views/supplies';
-import { NumberText, useLengthUnit } from './SmallFields';
+import { toSent, useLengthUnit, useNumbers } from '../shared/use-numbers';
+import { NumberText } from './SmallFields';
 import { useSmallForm } from './use-form-state';
 import type { SmallForm } from './use-form-state';
 
@@ -29,6 +29,7 @@ export default function SupplyDialog({
   onDone: () => void;
   onArchive: (supply: SupplyView) => void;
 }) {
+  const numbers = useNumbers();
   const { unit, toMm, fromMm } = useLengthUnit();
   const form = useSmallForm({
     name: supply?.name ?? '',
@@ -44,7 +45,7 @@ export default function SupplyDialog({
   const { wears } = getSupplyFacts(values.kind);
   const pick = (kind: SupplyKind) =>
     set({ kind, life: shown(getSupplyFacts(kind).life), angle: kind === 'blade' ? '45' : '' });
-  const read = (text: string) => (text.trim() === '' ? null : (parseNumber(text) ?? text));
+  const read = (text: string) => (text.trim() === '' ? null : numbers.send(text));
   const save = () =>
     form.send(
       supply ? 'PUT' : 'POST',
@@ -54,7 +55,9 @@ export default function SupplyDialog({
         kind: values.kind,
         supplier: values.supplier,
         widthMm:
-          values.width.trim() === '' || !WITH_WIDTH.includes(values.kind) ? null : (toMm(values.width) ?? values.width),
+          values.width.trim() === '' || !WITH_WIDTH.includes(values.kind)
+            ? null
+            : toSent(toMm(values.width), values.width),
         tack: values.kind === 'transfer tape' ? values.tack || null : null,
         angleDegrees: values.kind === 'blade' ? read(values.angle) : null,
         life: wears ? read(values.life) : null,

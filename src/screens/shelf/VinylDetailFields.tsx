@@ -20,7 +20,8 @@ import {
   type Fabric,
 } from '../../core/materials';
 import { formatLength } from '../../core/units';
-import { Choice, LengthField, NumberField, TemperatureField, TextLine } from '../shared/form';
+import { Choice, TextLine } from '../shared/form';
+import { LengthField, NumberField, TemperatureField } from '../shared/number-fields';
 import { useSettings } from '../shared/settings';
 import type { VinylValues } from './vinyl-values';
 

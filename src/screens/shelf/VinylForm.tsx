@@ -16,7 +16,8 @@ import {
 } from '../../core/materials';
 import type { VinylView } from '../../views/shelf';
 import { describeHandedness } from '../../wording/stations';
-import { Choice, FormActions, LengthField, MoneyField, NumberField, TextLine, useSave } from '../shared/form';
+import { Choice, FormActions, TextLine, useSave } from '../shared/form';
+import { LengthField, MoneyField, NumberField } from '../shared/number-fields';
 import { CutFields, PressFields, UseFields } from './VinylDetailFields';
 import { UNCHOSEN } from '../../theme/tokens';
 import type { VinylValues } from './vinyl-values';

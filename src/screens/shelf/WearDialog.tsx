@@ -1,5 +1,6 @@
 // What happened to the supply in use: it wore, was cleaned, or a new one took its place.
 
+import { useNumbers } from '../shared/use-numbers';
 import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
 import Dialog from '@mui/material/Dialog';
@@ -11,7 +12,6 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { enqueueSnackbar } from 'notistack';
 import { getSupplyFacts, type WearKind } from '../../core/stock';
-import { parseNumber } from '../../core/units';
 import type { SupplyView } from '../../views/supplies';
 import { NumberText } from './SmallFields';
 import { useSmallForm } from './use-form-state';
@@ -25,6 +25,7 @@ export default function WearDialog({
   onClose: () => void;
   onDone: () => void;
 }) {
+  const numbers = useNumbers();
   const { wears, cleanable } = getSupplyFacts(supply.kind);
   const form = useSmallForm({
     kind: (supply.wear === null || supply.wear.due ? 'fitted' : 'worn') as WearKind,
@@ -38,7 +39,7 @@ export default function WearDialog({
       `/api/shelf/supplies/${supply.id}/wear`,
       {
         kind: values.kind,
-        amount: values.kind === 'fitted' ? 0 : (parseNumber(values.amount) ?? values.amount),
+        amount: values.kind === 'fitted' ? 0 : numbers.send(values.amount),
         fromStock: values.fromStock,
       },
       ({ tookFromStock }) => {

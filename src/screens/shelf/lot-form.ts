@@ -1,9 +1,9 @@
 // What is typed about a lot, and what each room of its dialog sends.
 
 import { computeLengthByDiameter, computeLengthByWeight } from '../../core/stock';
-import { formatPath, parseNumber, type FormatSettings } from '../../core/units';
+import { formatPath, type FormatSettings } from '../../core/units';
 import type { LotView } from '../../views/stock';
-import { useLengthUnit } from './SmallFields';
+import { useLengthUnit } from '../shared/use-numbers';
 import { useSmallForm } from './use-form-state';
 
 const LOT_ROOMS = ['book', 'count', 'offcut', 'spots', 'remark'] as const;
@@ -40,16 +40,18 @@ export function useLotForm(lot: LotView) {
 export type LotForm = ReturnType<typeof useLotForm>;
 export type LotRoomProps = { readonly lot: LotView; readonly form: LotForm };
 
-type ToMm = (text: string) => number | null;
+type Read = (text: string) => number | null;
+/** How what was typed is read: lengths as mm, all else as it is. */
+export type Readers = { readonly toMm: Read; readonly read: Read };
 
 /** The length of a roll by its weight or its diameter; null where it is counted by ruler. */
-export function readLengthBy(values: LotForm['values'], lot: LotView, toMm: ToMm) {
+export function readLengthBy(values: LotForm['values'], lot: LotView, { toMm, read }: Readers) {
   switch (values.by) {
     case 'weight':
       return computeLengthByWeight({
-        grams: parseNumber(values.grams) ?? 0,
-        coreGrams: parseNumber(values.coreGrams) ?? 0,
-        gramsPerM2: parseNumber(values.gramsPerM2) ?? 0,
+        grams: read(values.grams) ?? 0,
+        coreGrams: read(values.coreGrams) ?? 0,
+        gramsPerM2: read(values.gramsPerM2) ?? 0,
         widthMm: lot.widthMm ?? 0,
       });
     case 'diameter':
@@ -64,14 +66,14 @@ export function readLengthBy(values: LotForm['values'], lot: LotView, toMm: ToMm
 }
 
 /** What was counted: mm of a roll, pieces of all else; null while it is no number. */
-export function readCounted(values: LotForm['values'], lot: LotView, toMm: ToMm): number | null {
-  const by = readLengthBy(values, lot, toMm);
+export function readCounted(values: LotForm['values'], lot: LotView, { toMm, read }: Readers): number | null {
+  const by = readLengthBy(values, lot, { toMm, read });
   if (by) return by.ok ? by.value.value : null;
-  return readAmount(values.counted, lot, toMm);
+  return readAmount(values.counted, lot, { toMm, read });
 }
 
-export const readAmount = (text: string, lot: LotView, toMm: ToMm): number | null =>
-  lot.form === 'roll' ? toMm(text) : parseNumber(text);
+export const readAmount = (text: string, lot: LotView, { toMm, read }: Readers): number | null =>
+  lot.form === 'roll' ? toMm(text) : read(text);
 
 export function describeCount(offBy: number, lot: LotView, settings: FormatSettings): string {
   if (offBy === 0) return 'The book was right.';

@@ -1,9 +1,8 @@
 // An offer as it is typed.
 
-import { parseNumber } from '../../core/units';
 import type { OfferView } from '../../views/offers';
 import type { ThingView } from '../../views/stock';
-import type { useLengthUnit, useMoneyText } from './SmallFields';
+import { toSent, type Numbers, type useLengthUnit } from '../shared/use-numbers';
 
 export type PartText = {
   readonly thing: ThingView | null;
@@ -33,21 +32,25 @@ export const replace = <T>(list: readonly T[], at: number, part: Partial<T>): re
 
 export const without = <T>(list: readonly T[], at: number): readonly T[] => list.filter((_, index) => index !== at);
 
-type Money = ReturnType<typeof useMoneyText>;
 type Lengths = ReturnType<typeof useLengthUnit>;
 
 /** An offer as its form shows it; null starts an empty one. */
-export function toOfferText(offer: OfferView | null, supplierId: number, money: Money, lengths: Lengths): OfferText {
+export function toOfferText(
+  offer: OfferView | null,
+  supplierId: number,
+  numbers: Numbers,
+  lengths: Lengths,
+): OfferText {
   const length = (mm: number | null) => (mm === null ? '' : lengths.fromMm(mm));
   if (!offer) return { supplierId, code: '', name: '', price: '', take: '', pay: '', breaks: [], parts: [EMPTY] };
   return {
     supplierId: offer.supplierId,
     code: offer.code,
     name: offer.name,
-    price: money.fromMinor(offer.price),
+    price: numbers.writeMoney(offer.price),
     take: offer.takePay ? String(offer.takePay.take) : '',
     pay: offer.takePay ? String(offer.takePay.pay) : '',
-    breaks: offer.breaks.map((step) => ({ from: String(step.fromPacks), price: money.fromMinor(step.price) })),
+    breaks: offer.breaks.map((step) => ({ from: String(step.fromPacks), price: numbers.writeMoney(step.price) })),
     parts: offer.parts.map((part) => ({
       thing: part.thing,
       label: part.label,
@@ -58,14 +61,13 @@ export function toOfferText(offer: OfferView | null, supplierId: number, money: 
   };
 }
 
-/** As a number; what is none goes as typed, and the answer says what is wrong with it. */
-const read = (text: string) => parseNumber(text) ?? text;
 const isEmpty = (text: string) => text.trim() === '';
 
 /** What is sent of it. */
-export function toOfferInput(values: OfferText, money: Money, lengths: Lengths) {
-  const price = (text: string) => money.toMinor(text) ?? text;
-  const size = (text: string) => (isEmpty(text) ? null : (lengths.toMm(text) ?? text));
+export function toOfferInput(values: OfferText, numbers: Numbers, lengths: Lengths) {
+  const read = numbers.send;
+  const price = (text: string) => toSent(numbers.readMoney(text), text);
+  const size = (text: string) => (isEmpty(text) ? null : toSent(lengths.toMm(text), text));
   return {
     supplierId: values.supplierId,
     code: values.code,

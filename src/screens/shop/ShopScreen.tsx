@@ -10,7 +10,8 @@ import { SHOP_FIGURES, type ShopFigureKey, type ShopFigures } from '../../core/m
 import { formatMoney } from '../../core/units';
 import { plural } from '../../wording/plural';
 import type { FrameView, ShopView } from '../../views/frame';
-import { LengthField, MoneyField, NumberField, TextLine, useSave } from '../shared/form';
+import { TextLine, useSave } from '../shared/form';
+import { LengthField, MoneyField, NumberField } from '../shared/number-fields';
 import { FIGURE_GROUPS } from './figure-groups';
 import { Failure } from '../shared/Failure';
 import { Frame } from '../shared/Frame';
