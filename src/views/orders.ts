@@ -107,8 +107,31 @@ export type OrderableItem = {
   readonly variants: readonly VariantRule[];
   /** Why it cannot be costed; null where it can. */
   readonly problem: string | null;
-  /** What one costs with its risk, minor units; 0 where it cannot be costed. */
-  readonly costEach: number;
+};
+
+/** What an order comes to as its lines stand. */
+export type OrderAnswer = {
+  /** Of all lines with their risk; null where one of them can't be costed. */
+  readonly cost: Figure | null;
+  /** `line`: its place, from 0. */
+  readonly problems: readonly { readonly line: number; readonly itemName: string; readonly words: string }[];
+  /** The first day it can be done by; null where no day is found. */
+  readonly ready: { readonly day: string; readonly working: Figure } | null;
+  /** What is short for it; days until anybody delivers it, null where nobody offers it. */
+  readonly toBuy: readonly { readonly name: string; readonly days: number | null }[];
+};
+
+/** What an order begins with. */
+export type OrderStart = {
+  readonly itemId: number;
+  readonly quantity: number;
+  readonly sizeName: string;
+  readonly colourName: string;
+  /** Places in the options of the item. */
+  readonly options: readonly number[];
+  readonly customerName: string;
+  /** Of the quote it follows on, in all, minor units; null where it follows the shop’s prices. */
+  readonly agreed: number | null;
 };
 
 export type NewOrderView = {
@@ -117,6 +140,6 @@ export type NewOrderView = {
   readonly customers: readonly { readonly name: string; readonly contact: string }[];
   /** ISO day in the shop’s time zone. */
   readonly today: string;
-  /** The item the order begins with; null where none was asked for. */
-  readonly startItemId: number | null;
+  /** Null where nothing was asked for. */
+  readonly start: OrderStart | null;
 };

@@ -158,23 +158,27 @@ export const orderChange = yup.object({
   note: optionalText('Note'),
 });
 
+const orderLines = yup
+  .array(
+    yup.object({
+      itemId: rowId('Item'),
+      quantity: wholeBetween('Quantity', 1, 2000, 'More than 2000 in one line is better split.'),
+      sizeName: shortText('Size', 30),
+      colourName: shortText('Colour', 40),
+      options: optionIndexes,
+    }),
+  )
+  .required()
+  .min(1, 'Lines: at least one item.')
+  .max(200, 'Lines: at most 200.');
+export const askOrderInput = yup.object({ lines: orderLines });
 export const orderInput = orderChange.concat(
   yup.object({
     customerName: shortText('Customer'),
     contact: optionalText('Contact', 200),
-    lines: yup
-      .array(
-        yup.object({
-          itemId: rowId('Item'),
-          quantity: wholeBetween('Quantity', 1, 2000, 'More than 2000 in one line is better split.'),
-          sizeName: shortText('Size', 30),
-          colourName: shortText('Colour', 40),
-          options: optionIndexes,
-        }),
-      )
-      .required()
-      .min(1, 'Lines: at least one item.')
-      .max(200, 'Lines: at most 200.'),
+    lines: orderLines,
+    /** The seller was told that the day is early, and takes it all the same. */
+    earlyAccepted: yup.boolean().default(false),
   }),
 );
 

@@ -2,6 +2,7 @@
 export * from './part';
 export * from './order';
 export * from './quote';
+export * from './order-sums';
 export * from './cut-sheet';
 export * from './cut-job';
 export * from './load-stock';

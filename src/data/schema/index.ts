@@ -16,3 +16,4 @@ export * from './suppliers';
 export * from './stock';
 export * from './supplies';
 export * from './purchases';
+export * from './taken-requests';

@@ -6,10 +6,11 @@ import type { PreparedFile } from '../../views/artwork';
 import type { FrameView } from '../../views/frame';
 import type { VinylView } from '../../views/shelf';
 import { plural } from '../../wording/plural';
-import { callApi, wordsOf } from '../shared/api';
+import { wordsOf } from '../shared/api';
 import { Failure } from '../shared/Failure';
 import { Frame } from '../shared/Frame';
 import { Picture } from '../shared/Picture';
+import { useSendOnce } from '../shared/use-send-once';
 import { useSettings } from '../shared/settings';
 import { Working } from '../shared/Working';
 import { ArtworkDesk } from './ArtworkDesk';
@@ -97,6 +98,7 @@ function useSaveDrawing(
   onRefused: (words: string) => void,
 ) {
   const [saving, setSaving] = useState(false);
+  const sendOnce = useSendOnce();
   const save = async () => {
     const steps = toSteps(state);
     if (!drawing || !steps || !prepared) return;
@@ -104,7 +106,7 @@ function useSaveDrawing(
     try {
       const facts = { ...toFacts(state, steps, prepared.measurement.layers), fileName: drawing.fileName };
       const query = new URLSearchParams({ facts: JSON.stringify(facts) }).toString();
-      const { id } = await callApi<{ id: number }>('POST', `/api/artwork?${query}`, drawing.blob);
+      const { id } = await sendOnce<{ id: number }>('POST', `/api/artwork?${query}`, drawing.blob);
       location.assign(`/artwork/${id}`);
     } catch (error) {
       onRefused(wordsOf(error));

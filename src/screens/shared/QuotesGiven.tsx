@@ -28,7 +28,7 @@ export function QuotesGiven({ quotes, onCopy, onArchive }: Props) {
               <Button size="small" variant="text" onClick={() => onCopy(quote.id)}>
                 Copy
               </Button>
-              <Button size="small" variant="text" href={`/orders/new?item=${quote.itemId}`}>
+              <Button size="small" variant="text" href={`/orders/new?quote=${quote.id}`}>
                 Take the order
               </Button>
               <Button

@@ -5,6 +5,8 @@ export class ApiError extends Error {
     readonly code: string,
     message: string,
     readonly field?: string,
+    /** Why, as a code finer than `code`: `due-past`. */
+    readonly reason?: string,
   ) {
     super(message);
     this.name = 'ApiError';
@@ -14,27 +16,50 @@ export class ApiError extends Error {
 const UNREACHABLE = 'Chiral does not answer. Your entries are still here: check that it is running, then try again.';
 
 type Method = 'GET' | 'POST' | 'PUT' | 'DELETE';
-type ErrorAnswer = { readonly error?: { readonly code: string; readonly message: string; readonly field?: string } };
+type ErrorAnswer = {
+  readonly error?: {
+    readonly code: string;
+    readonly message: string;
+    readonly field?: string;
+    readonly reason?: string;
+  };
+};
+type Sent = { readonly body?: unknown; readonly signal?: AbortSignal | undefined; readonly key?: string };
 
 export async function callApi<T>(method: Method, path: string, body?: unknown, signal?: AbortSignal): Promise<T> {
-  const response = await send(method, path, body, signal);
+  return readAnswer(await send(method, path, { body, signal }));
+}
+
+/** Creates something once: sent again under the same key after a lost answer, it creates nothing twice. */
+export async function createByApi<T>(path: string, body: unknown, key: string): Promise<T> {
+  return readAnswer(await send('POST', path, { body, key }));
+}
+
+/** A key for one thing that is to be created. */
+export const makeKey = (): string =>
+  Array.from(crypto.getRandomValues(new Uint8Array(16)), (byte) => byte.toString(16).padStart(2, '0')).join('');
+
+async function readAnswer<T>(response: Response): Promise<T> {
   const text = await response.text();
   return (text ? JSON.parse(text) : {}) as T;
 }
 
 /** A file that the server makes, from another one where it is given. */
 export const fetchFile = async (path: string, body?: Blob): Promise<Blob> =>
-  (await send(body ? 'POST' : 'GET', path, body)).blob();
+  (await send(body ? 'POST' : 'GET', path, { body })).blob();
 
 /** The answer, when it is a good one. @throws ApiError in words otherwise. */
-async function send(method: Method, path: string, body?: unknown, signal?: AbortSignal): Promise<Response> {
+async function send(method: Method, path: string, { body, signal, key }: Sent): Promise<Response> {
   const file = body instanceof Blob;
   let response: Response;
   try {
     response = await fetch(path, {
       method,
       signal: signal ?? null,
-      headers: body === undefined || file ? {} : { 'Content-Type': 'application/json' },
+      headers: {
+        ...(body === undefined || file ? {} : { 'Content-Type': 'application/json' }),
+        ...(key === undefined ? {} : { 'Idempotency-Key': key }),
+      },
       body: body === undefined ? null : file ? body : JSON.stringify(body),
     });
   } catch (error) {
@@ -44,7 +69,7 @@ async function send(method: Method, path: string, body?: unknown, signal?: Abort
   if (response.ok) return response;
   const text = await response.text();
   const { error } = (text.startsWith('{') ? JSON.parse(text) : {}) as ErrorAnswer;
-  throw new ApiError(error?.code ?? 'failed', error?.message ?? UNREACHABLE, error?.field);
+  throw new ApiError(error?.code ?? 'failed', error?.message ?? UNREACHABLE, error?.field, error?.reason);
 }
 
 /** What to tell when a call failed. @throws the error itself when it is none of a call. */

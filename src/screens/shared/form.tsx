@@ -7,7 +7,8 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { useId, useState, type FormEvent, type ReactNode } from 'react';
 import { Controller, type FieldPath, type FieldValues, type UseFormReturn } from 'react-hook-form';
-import { ApiError, callApi } from './api';
+import { ApiError } from './api';
+import { useSendOnce } from './use-send-once';
 
 // eslint-disable-next-line @typescript-eslint/no-explicit-any -- the transformed values differ by schema
 type Form<T extends FieldValues> = UseFormReturn<T, any, any>;
@@ -122,6 +123,10 @@ export type Save = {
   readonly submit: (event: FormEvent) => void;
   readonly pending: boolean;
   readonly failure: string | null;
+  /** The code of what the last try was refused for. */
+  readonly reason: string | null;
+  /** Sends it as the button does. */
+  readonly send: () => void;
 };
 
 /**
@@ -145,21 +150,21 @@ export function useSave<T extends FieldValues, Answer>({
 }): Save {
   const [pending, setPending] = useState(false);
   const [failure, setFailure] = useState<string | null>(null);
+  const [reason, setReason] = useState<string | null>(null);
+  const sendOnce = useSendOnce();
   const send = async (values: T) => {
     setPending(true);
     setFailure(null);
+    setReason(null);
     try {
-      onSaved(
-        await callApi<Answer>(method, path, {
-          ...(toBody ? (toBody(values) as object) : values),
-          ...(version === undefined ? {} : { version }),
-        }),
-      );
+      const body = { ...(toBody ? (toBody(values) as object) : values), ...(version === undefined ? {} : { version }) };
+      onSaved(await sendOnce<Answer>(method, path, body));
     } catch (error) {
       if (!(error instanceof ApiError)) throw error;
       if (error.field)
         form.setError(error.field.replace(/\[(\d+)\]/g, '.$1') as FieldPath<T>, { message: error.message });
       setFailure(error.message);
+      setReason(error.reason ?? null);
     } finally {
       setPending(false);
     }
@@ -168,6 +173,8 @@ export function useSave<T extends FieldValues, Answer>({
   return {
     pending,
     failure,
+    reason,
+    send: () => void submit(),
     // A dialog's form may stand inside another one's page: only its own is sent.
     submit: (event) => {
       event.stopPropagation();

@@ -23,11 +23,14 @@ function ConvertedField<T extends FieldValues>({
   digits,
   toShown,
   toSaved,
+  onTyped,
 }: FieldProps<T> & {
   /** Decimals it can have; without it any number of them. */
   digits?: number;
   toShown: (saved: number) => string;
   toSaved: (text: string) => number | null;
+  /** Somebody typed into it; changes that the form makes itself don't count. */
+  onTyped?: (() => void) | undefined;
 }) {
   return (
     <Controller
@@ -46,7 +49,10 @@ function ConvertedField<T extends FieldValues>({
           value={field.value as unknown}
           toShown={toShown}
           toSaved={toSaved}
-          onChange={field.onChange}
+          onChange={(next) => {
+            field.onChange(next);
+            onTyped?.();
+          }}
           onBlur={field.onBlur}
         />
       )}
@@ -94,7 +100,9 @@ export function NumberField<T extends FieldValues>({
   );
 }
 
-export function MoneyField<T extends FieldValues>({ suffix = '', ...props }: FieldProps<T> & { suffix?: string }) {
+type MoneyProps<T extends FieldValues> = FieldProps<T> & { suffix?: string; onTyped?: () => void };
+
+export function MoneyField<T extends FieldValues>({ suffix = '', ...props }: MoneyProps<T>) {
   const { readMoney, writeMoney, moneyDigits, currency } = useNumbers();
   return (
     <ConvertedField

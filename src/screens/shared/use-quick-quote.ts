@@ -1,6 +1,7 @@
 // A quick quote while it is asked for: what is typed, the answer that follows it, saving it, and the quotes given
 // before.
 
+import { useSendOnce } from './use-send-once';
 import { useNumbers, type Numbers } from './use-numbers';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
@@ -49,6 +50,7 @@ export function useQuickQuote() {
   const [answer, setAnswer] = useState<QuoteAnswer | null>(null);
   const [failure, setFailure] = useState<string | null>(null);
   const [saving, setSaving] = useState(false);
+  const sendOnce = useSendOnce();
   const read = readForm(form, numbers);
   const body = toBody(form, read);
   const asking = useLatest(
@@ -64,7 +66,7 @@ export function useQuickQuote() {
   const save = async (): Promise<number | null> => {
     setSaving(true);
     try {
-      const { id } = await callApi<{ id: number }>('POST', '/api/quotes', body);
+      const { id } = await sendOnce<{ id: number }>('POST', '/api/quotes', body);
       await client.invalidateQueries({ queryKey: QUOTES_KEY });
       return id;
     } catch (error) {

@@ -1,5 +1,6 @@
 // What to buy: what is needed, the cheapest basket for it beside the plain orders, and the orders that are under way.
 
+import { useSendOnce } from '../shared/use-send-once';
 import { useNumbers } from '../shared/use-numbers';
 import Autocomplete from '@mui/material/Autocomplete';
 import Button from '@mui/material/Button';
@@ -58,6 +59,7 @@ function Buy({ initial }: { initial: PurchasesView }) {
   const [adding, setAdding] = useState<{ thing: ThingView | null; amount: string }>({ thing: null, amount: '' });
   const [view, setView] = useState<BasketView | null>(null);
   const [failure, setFailure] = useState<string | null>(null);
+  const sendOnce = useSendOnce();
   const [placing, setPlacing] = useState(false);
   const body = {
     ...wish,
@@ -86,7 +88,7 @@ function Buy({ initial }: { initial: PurchasesView }) {
     if (!view?.basket) return;
     setPlacing(true);
     try {
-      await callApi('POST', '/api/purchases', {
+      await sendOnce('POST', '/api/purchases', {
         lines: view.basket.orders.flatMap((order) =>
           order.lines.map(({ offer, packs }) => ({ offerId: offer.id, packs })),
         ),

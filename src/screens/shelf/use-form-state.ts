@@ -1,7 +1,8 @@
 // A small form: what is typed, where it is refused, and that it is under way. Nothing typed is lost when it fails.
 
 import { useState } from 'react';
-import { ApiError, callApi } from '../shared/api';
+import { ApiError } from '../shared/api';
+import { useSendOnce } from '../shared/use-send-once';
 
 export type SmallForm<T> = {
   readonly values: T;
@@ -21,6 +22,7 @@ export function useSmallForm<T extends object>(start: T): SmallForm<T> {
   const [values, setValues] = useState(start);
   const [error, setError] = useState<{ field: string | undefined; message: string } | null>(null);
   const [pending, setPending] = useState(false);
+  const sendOnce = useSendOnce();
   return {
     values,
     pending,
@@ -31,7 +33,7 @@ export function useSmallForm<T extends object>(start: T): SmallForm<T> {
       setPending(true);
       setError(null);
       try {
-        done(await callApi<Answer>(method, path, body));
+        done(await sendOnce<Answer>(method, path, body));
       } catch (failed) {
         if (!(failed instanceof ApiError)) throw failed;
         setError({ field: failed.field, message: failed.message });

@@ -1,5 +1,7 @@
 // Keeping, changing and taking off artworks. The server measures the original itself; no figure is taken from a page.
 
+import { createHash } from 'node:crypto';
+import { createOnce } from '../create-once';
 import { added, changed, type Saved } from '../saved';
 import type { InferType } from 'yup';
 import { inTransaction } from '../../data/database';
@@ -81,7 +83,8 @@ function assignVinyls(
   });
 }
 
-export async function saveArtwork(shop: ShopContext, file: NewArtwork): Promise<Saved> {
+/** `key` of the request: sent again, it saves nothing twice. */
+export async function saveArtwork(shop: ShopContext, file: NewArtwork, key: string | null = null): Promise<Saved> {
   const measured = await measureFile(file.bytes, { steps: file.steps });
   const fields = {
     ...measured,
@@ -94,7 +97,9 @@ export async function saveArtwork(shop: ShopContext, file: NewArtwork): Promise<
     layerNames: nameLayers(measured, file.layerNames),
     layerVinylIds: assignVinyls(shop, measured, file.layerVinylIds),
   };
-  return added(inTransaction(shop.db, () => insertArtwork(shop.db, fields)));
+  const { bytes, ...facts } = file;
+  const asked = `${JSON.stringify(facts)} ${createHash('sha256').update(bytes).digest('hex')}`;
+  return createOnce(shop, { key, asked }, () => added(insertArtwork(shop.db, fields)));
 }
 
 export async function changeArtwork(

@@ -15,15 +15,12 @@ import { findItems } from '../../data/item-store';
 import { findClosedOrderIds, loadOrders } from '../../data/order-store';
 import { loadVinyls } from '../../data/shelf-store';
 import { loadSessionsOnParts } from '../../data/work-store';
-import type { CombColumn, NewOrderView, OrderListView, OrderRow, OrderView } from '../../views/orders';
+import type { CombColumn, OrderListView, OrderRow, OrderView } from '../../views/orders';
 import { CAUSE_NAMES, STATE_NAMES } from '../../wording/stations';
-import { describeCostProblem } from '../../wording/problems';
 import { getShop, type ShopContext } from '../context';
 import { notFound } from '../errors';
-import { priceAllItems } from '../items/price-all';
 import { readOpenOrders, readOrder, readStored, slackOf, type ReadOrder, type ReadPart } from './read-orders';
 import { UNCHOSEN } from '../../theme/tokens';
-import { loadCustomers } from '../../data/customer-store';
 import { plural } from '../../wording/plural';
 
 const CLOSED_SHOWN = 30;
@@ -201,36 +198,4 @@ function summarisePartEvents(parts: readonly ReadPart[]): OrderView['events'] {
           : `${which} ${STATE_NAMES[kind]}`;
     return { kind, atMs, text };
   });
-}
-
-export function loadNewOrder(shop: ShopContext, startItemId: number | null): NewOrderView {
-  const stored = getShop(shop);
-  const { rows, materials } = priceAllItems(shop);
-  const settings = {
-    locale: stored.locale,
-    currency: stored.currency,
-    timeZone: stored.timeZone,
-    system: 'metric' as const,
-  };
-  return {
-    today: dayOf(shop.now(), stored.timeZone),
-    startItemId,
-    customers: loadCustomers(shop.db).map(({ name, contact }) => ({ name, contact })),
-    items: rows.map(({ item, cost }) => {
-      const blank = materials.blanks.get(item.blankId);
-      return {
-        id: item.id,
-        name: item.name,
-        price: item.price,
-        sizes: blank?.sizes.map((size) => size.name) ?? [],
-        colours: blank?.colours.map((colour) => colour.name) ?? [],
-        usualSize: item.sizeName,
-        usualColour: item.colourName,
-        options: item.details.options.map(({ label, surcharge }) => ({ label, surcharge })),
-        variants: item.details.variants,
-        problem: cost.ok ? null : describeCostProblem(cost.problem, settings),
-        costEach: cost.ok ? cost.value.withRisk.value : 0,
-      };
-    }),
-  };
 }

@@ -2,36 +2,25 @@
 
 import type { InferType } from 'yup';
 import { inTransaction } from '../../data/database';
-import {
-  computeStripNeed,
-  listMadeLayers,
-  toAcceptedCost,
-  type ItemCost,
-  type Made,
-  type Variant,
-} from '../../core/costing/index';
+import { listMadeLayers, toAcceptedCost, type ItemCost, type Made, type Variant } from '../../core/costing/index';
 import { itemInput, type quoteInput } from '../../core/input/index';
 import { compareWithFacts, computeQuoteTotal, freezeFacts } from '../../core/orders/index';
 import { computeFloor, priceForMargin, priceForWage, readPrice } from '../../core/pricing/index';
-import { findEarliestDay } from '../../core/scheduling/index';
-import { keyOf } from '../../core/stock/index';
-import { minor, type Minor, AMOUNT_NOISE } from '../../core/units/index';
+import { minor, type Minor } from '../../core/units/index';
 import { findArtwork } from '../../data/artwork-store';
 import { findItem, insertItem, type ItemFields } from '../../data/item-store';
-import { loadShortestLeads } from '../../data/offer-store';
 import { findQuote, insertQuote, loadQuotes, setQuoteArchived, type StoredQuote } from '../../data/quote-store';
 import type { QuoteAnswer, QuoteStart, QuoteView } from '../../views/quotes';
+import { findMissing } from './find-missing';
+import { findPromise } from './find-promise';
 import { getShop, type ShopContext } from '../context';
 import { notFound, parseInput, ShopError } from '../errors';
 import { loadEvidence } from '../items/evidence';
 import { toItemFields } from '../items/save-item';
 import { loadMaterials, type Materials } from '../items/materials';
 import { priceItem } from '../items/price-item';
-import { readOpenOrders } from './read-orders';
-import { loadStock } from '../stock/load-stock';
-import { nameThings } from '../stock/things';
 import { loadShelf } from '../items/load-items';
-import { loadNewOrder } from './load-orders';
+import { listOrderable } from './load-new-order';
 
 type Given = InferType<typeof quoteInput>;
 type Wish = Omit<Given, 'options' | 'itemId' | 'drawing'> & {
@@ -110,50 +99,15 @@ const toVariant = (wish: Pick<Wish, 'sizeName' | 'colourName' | 'options'>): Var
   options: wish.options ?? [],
 });
 
-/** What the job needs beyond what is free on the shelf, and how soon anybody delivers it. */
-function findMissing(shop: ShopContext, { made, materials }: Calculated, wish: Wish): QuoteAnswer['toBuy'] {
-  const { figures } = getShop(shop);
-  const needed = new Map<string, number>([
-    [
-      keyOf({ kind: 'blank', blankId: made.blankId, sizeName: wish.sizeName, colourName: wish.colourName }),
-      wish.quantity,
-    ],
-  ]);
-  for (const { measurement, vinyl } of listMadeLayers(made, materials)) {
-    const key = keyOf({ kind: 'vinyl', vinylId: vinyl.id });
-    needed.set(
-      key,
-      (needed.get(key) ?? 0) + (computeStripNeed(measurement, vinyl, wish.quantity, figures)?.usableMm2 ?? 0),
-    );
-  }
-  const free = new Map(loadStock(shop).rows.map((row) => [row.thing.key, row.free.value]));
-  const missing = [...needed]
-    .filter(([key, amount]) => (free.get(key) ?? 0) < amount - AMOUNT_NOISE)
-    .map(([key]) => key);
-  const leads = loadShortestLeads(shop.db, missing);
-  const nameOf = nameThings(shop);
-  return missing.map((key) => ({ name: nameOf(key).name, days: leads.get(key) ?? null }));
-}
-
 function answer(shop: ShopContext, calculated: Calculated, wish: Wish): QuoteAnswer {
-  const { figures, timeZone } = getShop(shop);
+  const { figures } = getShop(shop);
   const { cost, each } = calculated;
   const reading = readPrice(each, cost, figures);
   const floor = computeFloor(cost, figures),
     forMargin = priceForMargin(figures.marginGoal, cost, figures),
     forWage = priceForWage(figures.wageGoalPerHour, cost, figures);
-  const toBuy = findMissing(shop, calculated, wish);
-  const waitingSeconds = readOpenOrders(shop)
-    .filter(({ stage }) => stage === 'to-cut' || stage === 'in-work')
-    .reduce((sum, order) => sum + order.neededSeconds, 0);
-  const ready = findEarliestDay({
-    nowMs: shop.now(),
-    timeZone,
-    shop: figures,
-    waitingSeconds,
-    ownSeconds: cost.handsSeconds.value * wish.quantity,
-    materialDays: Math.max(0, ...toBuy.map((thing) => thing.days ?? 0)),
-  });
+  const toBuy = findMissing(shop, [{ made: calculated.made, quantity: wish.quantity }], calculated.materials);
+  const ready = findPromise(shop, cost.handsSeconds.value * wish.quantity, toBuy);
   return {
     cost: cost.withRisk,
     each: reading.price,
@@ -217,7 +171,7 @@ function toView(shop: ShopContext, quote: StoredQuote): QuoteView {
 
 const SHOWN = 8;
 export const loadQuoteStart = (shop: ShopContext): QuoteStart => ({
-  items: loadNewOrder(shop, null).items,
+  items: listOrderable(shop),
   quotes: loadQuotes(shop.db, SHOWN).map((quote) => toView(shop, quote)),
   ...loadShelf(shop),
 });

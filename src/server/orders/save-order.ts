@@ -6,62 +6,24 @@ import { changed, type Saved } from '../saved';
 import { inTransaction } from '../../data/database';
 import { freezeQuote } from '../../core/orders/index';
 import { formatMoney, minor } from '../../core/units/index';
-import { findItems, type StoredItem } from '../../data/item-store';
 import { addOrderEvent, insertOrder, updateOrder, type LineFields, type OrderEventKind } from '../../data/order-store';
 import { getSettings, getShop, type ShopContext } from '../context';
 import { notFound, ShopError, stale } from '../errors';
 import { readOrder, type ReadOrder } from './read-orders';
-import { loadEvidence } from '../items/evidence';
-import { loadMaterials } from '../items/materials';
-import { priceItem } from '../items/price-item';
+import { costOrder } from './cost-order';
 import { ensureCustomer } from '../../data/customer-store';
 
 type TakenOrder = InferType<typeof orderInput>;
 /** No options where none are named. */
-type OrderWish = Omit<TakenOrder, 'lines'> & {
+type OrderWish = Omit<TakenOrder, 'lines' | 'earlyAccepted'> & {
   readonly lines: readonly (Omit<TakenOrder['lines'][number], 'options'> & { readonly options?: readonly number[] })[];
 };
 
-/** Takes the order: units and parts follow from its lines, each line's cost is frozen as its quote. */
+/** Takes the order: pieces and parts follow from its lines, each line's cost is frozen as its quote. */
 export function placeOrder(shop: ShopContext, input: OrderWish): { id: number } {
-  const stored = getShop(shop);
-  const items = new Map(
-    findItems(
-      shop.db,
-      input.lines.map((line) => line.itemId),
-    ).map((item) => [item.id, item]),
-  );
-  const materials = loadMaterials(shop, { plans: [...items.values()] });
-  const settings = {
-    locale: stored.locale,
-    currency: stored.currency,
-    timeZone: stored.timeZone,
-    system: 'metric' as const,
-  };
-  // Set-up is shared by all pieces of an item in the order, whatever their sizes.
-  const quantities = new Map<number, number>();
-  for (const line of input.lines) quantities.set(line.itemId, (quantities.get(line.itemId) ?? 0) + line.quantity);
-  const evidence = loadEvidence(shop);
-  const lines = input.lines.map(({ options = [], ...line }, index): LineFields => {
-    const item: StoredItem | undefined = items.get(line.itemId);
-    if (!item) throw new ShopError('invalid', { reason: 'item-archived' }, `lines[${index}].itemId`);
-    const blank = materials.blanks.get(item.blankId);
-    if (!blank?.colours.some((colour) => colour.name === line.colourName))
-      throw new ShopError(
-        'invalid',
-        { reason: 'no-such-colour', blank: blank?.name, colour: line.colourName },
-        `lines[${index}].colourName`,
-      );
-    if (options.some((option) => !item.details.options[option]))
-      throw new ShopError('invalid', { reason: 'option-gone', item: item.name }, `lines[${index}].options`);
-    const cost = priceItem({
-      item,
-      variant: { sizeName: line.sizeName, colourName: line.colourName, options },
-      quantity: quantities.get(line.itemId)!,
-      materials,
-      figures: stored.figures,
-      evidence: evidence.of(item.id),
-    });
+  const { figures } = getShop(shop);
+  const settings = getSettings(shop);
+  const lines = costOrder(shop, input.lines).lines.map(({ line, item, cost }, index): LineFields => {
     if (!cost.ok)
       throw new ShopError(
         'invalid',
@@ -69,8 +31,11 @@ export function placeOrder(shop: ShopContext, input: OrderWish): { id: number } 
         `lines[${index}].${cost.problem.kind === 'unknown-size' ? 'sizeName' : 'itemId'}`,
       );
     return {
-      ...line,
-      quote: freezeQuote(cost.value, stored.figures.wagePerHour, stored.figures.cutterRatePerHour),
+      itemId: item.id,
+      quantity: line.quantity,
+      sizeName: line.sizeName,
+      colourName: line.colourName,
+      quote: freezeQuote(cost.value, figures.wagePerHour, figures.cutterRatePerHour),
       made: cost.made,
     };
   });

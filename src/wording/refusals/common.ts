@@ -15,6 +15,9 @@ export const COMMON = {
     'Something went wrong in Chiral itself. Nothing was changed; try again, and look at the log of the server if it stays.',
   /** What a check of the form said; its sentence names the field already. */
   'bad-field': ({ message }: { message: string }) => message,
+  'created-before': () =>
+    'An earlier try of this came through, with other entries. Look at the list before you send it again: it may be there already.',
+  'key-too-long': ({ limit }: { limit: number }) => `The key of a request has up to ${limit} characters.`,
   'name-taken': ({ what, name }: { what: string; name: string }) =>
     `There is a ${what} called “${name}” already. Give this one another name.`,
   'thing-archived': () => 'Thing: it is not on the shelf any more. Choose another.',

@@ -1,9 +1,19 @@
 // Refusals of orders and of the work on them at the bench.
 
 import type { PartState, Station } from '../../core/orders';
+import { formatDay } from '../../core/units';
 import { STATE_NAMES, STATION_NAMES } from '../stations';
 
+/** `earliest`: ISO day, by hours, waiting orders and deliveries; null where a year does not suffice. */
+type EarlyDay = { readonly earliest: string | null; readonly locale: string };
+const nameEarliest = (day: string | null, locale: string) =>
+  day ? ` The earliest possible is ${formatDay(day, { locale })}.` : '';
+
 export const ORDERS = {
+  'due-past': ({ earliest, locale }: EarlyDay) =>
+    `That day is past.${nameEarliest(earliest, locale)} Choose another, or take the order all the same.`,
+  'due-too-early': ({ earliest, locale }: EarlyDay) =>
+    `It can’t be ready by then.${nameEarliest(earliest, locale)} Choose that one or a later one, or take the order all the same.`,
   'order-not-ready': () => 'Only an order that is ready can be collected: finish and check its last parts first.',
   'order-not-collected': () => 'This order is not collected yet.',
   'order-closed': () => 'This order is closed already.',

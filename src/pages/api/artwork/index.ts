@@ -1,5 +1,6 @@
 import { FILE_LIMIT_BYTES } from '../../../core/artwork';
 import { newArtworkInput } from '../../../core/input';
+import { readRequestKey } from '../../../server/create-once';
 import { endpoint, readBody } from '../../../server/endpoint';
 import { readFacts } from '../../../server/artwork/save-artwork';
 import { parseInput } from '../../../server/errors';
@@ -9,5 +10,9 @@ import { loadArtworkList } from '../../../server/items/load-items';
 export const GET = endpoint(({ shop }) => loadArtworkList(shop));
 export const POST = endpoint(async ({ shop, api }) => {
   const fields = parseInput(newArtworkInput, readFacts(api.url.searchParams));
-  return saveArtwork(shop, { ...fields, bytes: await readBody(api.request, FILE_LIMIT_BYTES) });
+  return saveArtwork(
+    shop,
+    { ...fields, bytes: await readBody(api.request, FILE_LIMIT_BYTES) },
+    readRequestKey(api.request),
+  );
 });

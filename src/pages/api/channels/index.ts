@@ -1,9 +1,7 @@
 import { channelInput } from '../../../core/input';
-import { endpoint, readJson } from '../../../server/endpoint';
-import { parseInput } from '../../../server/errors';
+import { createEndpoint } from '../../../server/create-once';
+import { endpoint } from '../../../server/endpoint';
 import { addChannel, listChannels } from '../../../server/shop/save-channel';
 
 export const GET = endpoint(({ shop }) => listChannels(shop));
-export const POST = endpoint(async ({ shop, api }) =>
-  addChannel(shop, parseInput(channelInput, await readJson(api.request))),
-);
+export const POST = createEndpoint(channelInput, addChannel);

@@ -1,9 +1,7 @@
 import { purchaseInput } from '../../../core/input';
 import { loadPurchasesView, placePurchases } from '../../../server/buying/purchases';
-import { endpoint, readJson } from '../../../server/endpoint';
-import { parseInput } from '../../../server/errors';
+import { createEndpoint } from '../../../server/create-once';
+import { endpoint } from '../../../server/endpoint';
 
 export const GET = endpoint(({ shop }) => loadPurchasesView(shop));
-export const POST = endpoint(async ({ shop, api }) =>
-  placePurchases(shop, parseInput(purchaseInput, await readJson(api.request))),
-);
+export const POST = createEndpoint(purchaseInput, placePurchases);

@@ -1,9 +1,7 @@
 import { quoteInput } from '../../../core/input';
-import { endpoint, readJson } from '../../../server/endpoint';
-import { parseInput } from '../../../server/errors';
+import { createEndpoint } from '../../../server/create-once';
+import { endpoint } from '../../../server/endpoint';
 import { saveQuote, loadQuoteStart } from '../../../server/orders/quick-quote';
 
 export const GET = endpoint(({ shop }) => loadQuoteStart(shop));
-export const POST = endpoint(async ({ shop, api }) =>
-  saveQuote(shop, parseInput(quoteInput, await readJson(api.request))),
-);
+export const POST = createEndpoint(quoteInput, saveQuote);

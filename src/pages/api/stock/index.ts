@@ -1,5 +1,6 @@
 import { lotInput, stockQuery } from '../../../core/input';
-import { endpoint, readJson } from '../../../server/endpoint';
+import { createEndpoint } from '../../../server/create-once';
+import { endpoint } from '../../../server/endpoint';
 import { parseInput } from '../../../server/errors';
 import { receiveLot } from '../../../server/stock/save-stock';
 import { loadStockPage } from '../../../server/stock/load-stock';
@@ -7,6 +8,4 @@ import { loadStockPage } from '../../../server/stock/load-stock';
 export const GET = endpoint(({ shop, api }) =>
   loadStockPage(shop, parseInput(stockQuery, Object.fromEntries(api.url.searchParams))),
 );
-export const POST = endpoint(async ({ shop, api }) =>
-  receiveLot(shop, parseInput(lotInput, await readJson(api.request))),
-);
+export const POST = createEndpoint(lotInput, receiveLot);

@@ -1,8 +1,6 @@
 import { blankInput } from '../../../../core/input';
-import { endpoint, readJson } from '../../../../server/endpoint';
-import { parseInput } from '../../../../server/errors';
+import { createEndpoint } from '../../../../server/create-once';
+
 import { addBlank } from '../../../../server/stock/save-shelf';
 
-export const POST = endpoint(async ({ shop, api }) =>
-  addBlank(shop, parseInput(blankInput, await readJson(api.request))),
-);
+export const POST = createEndpoint(blankInput, addBlank);

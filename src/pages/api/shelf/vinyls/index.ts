@@ -1,8 +1,6 @@
 import { vinylInput } from '../../../../core/input';
-import { endpoint, readJson } from '../../../../server/endpoint';
-import { parseInput } from '../../../../server/errors';
+import { createEndpoint } from '../../../../server/create-once';
+
 import { addVinyl } from '../../../../server/stock/save-shelf';
 
-export const POST = endpoint(async ({ shop, api }) =>
-  addVinyl(shop, parseInput(vinylInput, await readJson(api.request))),
-);
+export const POST = createEndpoint(vinylInput, addVinyl);

@@ -1,0 +1,63 @@
+// What the lines of an order come to before it is taken: asked at the shop's prices, and what they cost.
+
+import { getVariantPrice, type CostProblem, type ItemCost, type Made, type VariantRule } from '../costing';
+import { figure, type Figure, type Minor, type Result } from '../units';
+
+/** An item as far as an order asks for it; amounts are minor units of one piece. */
+export type AskedItem = {
+  readonly price: Minor;
+  readonly variants: readonly VariantRule[];
+  readonly options: readonly { readonly surcharge: Minor }[];
+};
+export type AskedLine = {
+  readonly itemId: number;
+  /** Whole pieces; what is not a number yet counts as none. */
+  readonly quantity: number;
+  readonly sizeName: string;
+  readonly colourName: string;
+  /** Places in the options of the item, from 0. */
+  readonly options?: readonly number[] | undefined;
+};
+
+/** Pieces of all lines, and their price by size, colour and options, minor units. Lines of unknown items ask nothing. */
+export function sumAsked(
+  lines: readonly AskedLine[],
+  itemOf: (id: number) => AskedItem | undefined,
+): { readonly pieces: number; readonly asked: number } {
+  const sums = { pieces: 0, asked: 0 };
+  for (const line of lines) {
+    const item = itemOf(line.itemId);
+    if (!item || !Number.isFinite(line.quantity)) continue;
+    sums.pieces += line.quantity;
+    sums.asked += line.quantity * getVariantPrice(item, { ...line, options: line.options ?? [] });
+  }
+  return sums;
+}
+
+type CostedPieces = {
+  readonly quantity: number;
+  readonly cost: Result<ItemCost, CostProblem> & { readonly made: Made };
+};
+
+/** What all lines cost with their risk, each as it is made; a line that can't be costed makes the sum unknown: null. */
+export function sumOrder(lines: readonly CostedPieces[]): { readonly cost: Figure | null } {
+  const parts: Figure[] = [];
+  for (const { quantity, cost } of lines) {
+    if (!cost.ok) return { cost: null };
+    const each = cost.value.withRisk;
+    parts.push(
+      figure(
+        `${quantity} × ${cost.made.sizeName}, ${cost.made.colourName}`,
+        each.value * quantity,
+        'money',
+        'computed',
+        {
+          how: 'pieces × cost of one with its risk',
+          parts: [each],
+        },
+      ),
+    );
+  }
+  const sum = parts.reduce((all, part) => all + part.value, 0);
+  return { cost: figure('Cost of the order', sum, 'money', 'computed', { how: 'sum of its lines', parts }) };
+}

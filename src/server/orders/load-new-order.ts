@@ -1,0 +1,63 @@
+// What an order can be made of, and what it begins with.
+
+import { dayOf } from '../../core/units/index';
+import { loadCustomers } from '../../data/customer-store';
+import { findQuote } from '../../data/quote-store';
+import type { NewOrderView, OrderableItem, OrderStart } from '../../views/orders';
+import { describeCostProblem } from '../../wording/problems';
+import { getSettings, getShop, type ShopContext } from '../context';
+import { priceAllItems } from '../items/price-all';
+
+/** Where an order comes from: nothing, an item, or a quote that was given. */
+type From = { readonly itemId?: number | null; readonly quoteId?: number | null };
+
+export function loadNewOrder(shop: ShopContext, from: From): NewOrderView {
+  const { timeZone } = getShop(shop);
+  const items = listOrderable(shop);
+  return {
+    today: dayOf(shop.now(), timeZone),
+    start: findStart(shop, items, from),
+    customers: loadCustomers(shop.db).map(({ name, contact }) => ({ name, contact })),
+    items,
+  };
+}
+
+/** Items in their sizes, colours and options, each with what stands in the way of costing it. */
+export function listOrderable(shop: ShopContext): readonly OrderableItem[] {
+  const { rows, materials } = priceAllItems(shop);
+  const settings = getSettings(shop);
+  return rows.map(({ item, cost }) => {
+    const blank = materials.blanks.get(item.blankId);
+    return {
+      id: item.id,
+      name: item.name,
+      price: item.price,
+      sizes: blank?.sizes.map((size) => size.name) ?? [],
+      colours: blank?.colours.map((colour) => colour.name) ?? [],
+      usualSize: item.sizeName,
+      usualColour: item.colourName,
+      options: item.details.options.map(({ label, surcharge }) => ({ label, surcharge })),
+      variants: item.details.variants,
+      problem: cost.ok ? null : describeCostProblem(cost.problem, settings),
+    };
+  });
+}
+
+/** A quote that was given is taken as it was: its customer, pieces, options and price. */
+function findStart(shop: ShopContext, items: readonly OrderableItem[], { itemId, quoteId }: From): OrderStart | null {
+  const quote = quoteId ? findQuote(shop.db, quoteId) : null;
+  const item = items.find(({ id }) => id === (quote?.itemId ?? itemId));
+  if (!item) return null;
+  const usual = { itemId: item.id, quantity: 1, sizeName: item.usualSize, colourName: item.usualColour, options: [] };
+  if (!quote) return { ...usual, customerName: '', agreed: null };
+  const { quantity, sizeName, colourName, optionIndexes, total } = quote.facts;
+  return {
+    itemId: item.id,
+    quantity,
+    sizeName,
+    colourName,
+    options: optionIndexes,
+    customerName: quote.customerName,
+    agreed: total,
+  };
+}

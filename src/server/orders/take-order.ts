@@ -1,0 +1,57 @@
+// An order as it is about to be taken: what its lines cost, what they ask, the first day it can be ready; then taken.
+
+import type { InferType } from 'yup';
+import type { askOrderInput, orderInput } from '../../core/input/index';
+import { sumOrder } from '../../core/orders/index';
+import { dayOf } from '../../core/units/index';
+import type { OrderAnswer } from '../../views/orders';
+import { describeCostProblem } from '../../wording/problems';
+import { getSettings, getShop, type ShopContext } from '../context';
+import { ShopError } from '../errors';
+import { costOrder, type WishedLine } from './cost-order';
+import { findMissing } from './find-missing';
+import { findPromise } from './find-promise';
+import { placeOrder } from './save-order';
+
+/** What the lines come to as they stand. @throws ShopError for an item, a colour or an option that is not there. */
+export function askOrder(shop: ShopContext, { lines }: InferType<typeof askOrderInput>): OrderAnswer {
+  const settings = getSettings(shop);
+  const { costed, ready, toBuy } = planOrder(shop, lines);
+  return {
+    ...sumOrder(costed.map(({ line, cost }) => ({ quantity: line.quantity, cost }))),
+    problems: costed.flatMap(({ item, cost }, index) =>
+      cost.ok ? [] : [{ line: index, itemName: item.name, words: describeCostProblem(cost.problem, settings) }],
+    ),
+    ready,
+    toBuy,
+  };
+}
+
+/**
+ * Takes the order. A day that is past, or before the first on which it can be ready, is taken only where that was
+ * accepted. @throws ShopError saying the earliest day.
+ */
+export function takeOrder(shop: ShopContext, input: InferType<typeof orderInput>): { id: number } {
+  const { earlyAccepted, ...order } = input;
+  if (!earlyAccepted) refuseEarlyDay(shop, order);
+  return placeOrder(shop, order);
+}
+
+function refuseEarlyDay(shop: ShopContext, { dueDay, lines }: Omit<InferType<typeof orderInput>, 'earlyAccepted'>) {
+  const { locale, timeZone } = getShop(shop);
+  const earliest = planOrder(shop, lines).ready?.day ?? null;
+  const isPast = dueDay < dayOf(shop.now(), timeZone);
+  if (!isPast && (earliest === null || dueDay >= earliest)) return;
+  throw new ShopError('conflict', { reason: isPast ? 'due-past' : 'due-too-early', earliest, locale }, 'dueDay');
+}
+
+function planOrder(shop: ShopContext, wished: readonly WishedLine[]) {
+  const { lines, materials } = costOrder(shop, wished);
+  const pieces = lines.map(({ line, cost }) => ({ made: cost.made, quantity: line.quantity }));
+  const toBuy = findMissing(shop, pieces, materials);
+  const ownSeconds = lines.reduce(
+    (sum, { line, cost }) => sum + (cost.ok ? cost.value.handsSeconds.value * line.quantity : 0),
+    0,
+  );
+  return { costed: lines, toBuy, ready: findPromise(shop, ownSeconds, toBuy) };
+}
