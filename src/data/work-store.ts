@@ -1,6 +1,6 @@
 // Stretches of work: when they were started and stopped, at which station, on which parts.
 
-import { and, asc, eq, gte, inArray, isNotNull, isNull, ne } from 'drizzle-orm';
+import { and, asc, eq, gte, inArray, isNotNull, isNull, ne, sql } from 'drizzle-orm';
 import type { Station } from '../core/orders';
 import { groupBy } from '../core/units';
 import type { Database } from './database';
@@ -93,19 +93,34 @@ export function insertSession(
   members: readonly SessionPart[],
 ): number {
   const { id } = db.insert(workSessions).values({ station, startedAtMs }).returning({ id: workSessions.id }).get();
-  for (const member of members)
-    db.insert(workSessionParts)
-      .values({ sessionId: id, ...member })
-      .run();
+  insertMembers(db, id, members);
   return id;
 }
 
-/** False when it was stopped already. */
+/** Work of no length: something was done in one go, or no clock was run. */
+export function insertInstant(db: Database, station: Station, atMs: number, members: readonly SessionPart[]): number {
+  const done = { station, startedAtMs: atMs, stoppedAtMs: atMs, outcome: 'done' as const };
+  const { id } = db.insert(workSessions).values(done).returning({ id: workSessions.id }).get();
+  insertMembers(db, id, members);
+  return id;
+}
+
+function insertMembers(db: Database, sessionId: number, members: readonly SessionPart[]): void {
+  for (const member of members)
+    db.insert(workSessionParts)
+      .values({ sessionId, ...member })
+      .run();
+}
+
+/**
+ * False when it was stopped already. A clock that was set back meanwhile gives no minutes below nothing: the work then
+ * has no length.
+ */
 export function stopSession(db: Database, id: number, atMs: number, outcome: SessionOutcome): boolean {
   return (
     db
       .update(workSessions)
-      .set({ stoppedAtMs: atMs, outcome })
+      .set({ stoppedAtMs: sql`max(${atMs}, ${workSessions.startedAtMs})`, outcome })
       .where(and(eq(workSessions.id, id), isNull(workSessions.stoppedAtMs)))
       .run().changes === 1
   );

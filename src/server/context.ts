@@ -16,12 +16,21 @@ export function openShop(file: string, now: () => number = Date.now): ShopContex
   return { db: openDatabase(file, join(programRoot(), 'src', 'data', 'migrations')), now };
 }
 
+/** Epoch ms that never go back while the server runs, whatever is done to the computer's clock. */
+export function makeClock(
+  clock: () => number = Date.now,
+  steady: () => number = () => performance.now(),
+): () => number {
+  const startMs = clock() - steady();
+  return () => Math.round(Math.max(clock(), startMs + steady()));
+}
+
 let current: ShopContext | null = null;
 
 /** The shop this server was started for, opened at the first request. */
 export function getContext(): ShopContext {
   if (!current) {
-    current = openShop(databaseFile());
+    current = openShop(databaseFile(), makeClock());
     getShop(current);
   }
   return current;

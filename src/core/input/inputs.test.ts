@@ -24,8 +24,36 @@ const vinyl = {
 };
 
 describe('what may be typed', () => {
-  it('takes numbers with either decimal mark', () => {
-    expect(widthMm.validateSync('120,5')).toBe(120.5);
+  it('takes numbers as text where they are plain; a comma is read by the locale before, never guessed here', () => {
+    expect(widthMm.validateSync('120.5')).toBe(120.5);
+    expect(refusal(widthMm, '1,200')).toContain('from 3 to 3000');
+  });
+
+  it('takes amounts of currencies with many minor units: an hour in forint, a roll in rupiah', () => {
+    const { wagePerHour } = DEFAULT_SHOP_FIGURES;
+    const shop = { name: 'A', currency: 'HUF', locale: 'hu-HU', timeZone: 'UTC' };
+    const figures = { ...DEFAULT_SHOP_FIGURES, wagePerHour: 300_000 };
+    expect(wagePerHour).not.toBe(300_000);
+    expect(refusal(shopInput, { ...shop, figures })).toBeNull();
+    expect(refusal(vinylInput, { ...vinyl, rollPrice: 200_000_000 })).toBeNull();
+  });
+
+  it.each([
+    ['EUR', null],
+    ['JPY', null],
+    ['KWD', null],
+    ['ABC', 'none is called so'],
+    ['EU', 'three capital letters'],
+  ])('a currency called %s', (currency, said) => {
+    const refused = refusal(shopInput, {
+      name: 'A',
+      currency,
+      locale: 'en-GB',
+      timeZone: 'UTC',
+      figures: DEFAULT_SHOP_FIGURES,
+    });
+    if (said === null) expect(refused).toBeNull();
+    else expect(refused).toContain(said);
   });
 
   it.each([

@@ -207,7 +207,8 @@ export const shopInput = yup.object({
   currency: yup
     .string()
     .required('Currency: three letters.')
-    .matches(/^[A-Z]{3}$/, 'Currency: three capital letters, such as EUR.'),
+    .matches(/^[A-Z]{3}$/, 'Currency: three capital letters, such as EUR.')
+    .test('currency', 'Currency: none is called so. Write its three letters, such as EUR or JPY.', isCurrency),
   locale: yup
     .string()
     .required('Language of numbers: such as en-GB.')
@@ -232,6 +233,10 @@ export const shopInput = yup.object({
     )
     .required(),
 });
+
+function isCurrency(text: string | undefined): boolean {
+  return text !== undefined && Intl.supportedValuesOf('currency').includes(text);
+}
 
 function isLocale(text: string | undefined): boolean {
   try {

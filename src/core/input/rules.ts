@@ -5,15 +5,16 @@ import * as yup from 'yup';
 /** A number from `least` to `most`, both inclusive; the message names the range and the reason. */
 export function numberBetween(label: string, least: number, most: number, why: string) {
   const message = `${label}: from ${least} to ${most}. ${why}`;
-  return yup
-    .number()
-    .transform((value: number, typed: unknown) =>
-      typeof typed === 'string' ? Number(typed.trim().replace(',', '.') || NaN) : value,
-    )
-    .typeError(message)
-    .required(message)
-    .min(least, message)
-    .max(most, message);
+  return (
+    yup
+      .number()
+      // A choice holds its number as text. What people type was read before, by the locale: "1,200" is none here.
+      .transform((value: number, typed: unknown) => (typeof typed === 'string' ? Number(typed.trim() || NaN) : value))
+      .typeError(message)
+      .required(message)
+      .min(least, message)
+      .max(most, message)
+  );
 }
 
 /** The number, or nothing where the field is empty. */
@@ -53,7 +54,8 @@ export const hexColour = (label: string) =>
     .required(`${label}: choose a colour.`)
     .matches(/^#[0-9a-f]{6}$/i, `${label}: write it as # and six digits, such as #3f5e86.`);
 
-const MONEY_MOST = 100_000_000;
+/** Minor units: a press in rupiah and a roll in forint are taken, and sums of all lines stay exact. */
+const MONEY_MOST = 100_000_000_000;
 export const money = (label: string, why = 'An amount of money is not negative.') =>
   wholeBetween(label, 0, MONEY_MOST, why);
 

@@ -17,19 +17,22 @@ const spec = <U extends Unit>(label: string, unit: U, start: number, least: numb
   most,
 });
 
+/** Minor units of any currency: an hour of 3,000 forint is 300,000 of them. */
+const MONEY_MOST = 100_000_000_000;
+
 export const SHOP_FIGURES = {
-  wagePerHour: spec('Your hour', 'money/h', 1500, 0, 100_000),
-  wageGoalPerHour: spec('What an hour should earn', 'money/h', 1800, 0, 100_000),
+  wagePerHour: spec('Your hour', 'money/h', 1500, 0, MONEY_MOST),
+  wageGoalPerHour: spec('What an hour should earn', 'money/h', 1800, 0, MONEY_MOST),
   marginGoal: spec('Margin you aim for', 'share', 0.35, 0, 0.95),
   markupGoal: spec('Markup you aim for', 'share', 0.8, 0, 20),
   feeShare: spec('Fee, share of the price', 'share', 0.045, 0, 0.9),
-  feeFixed: spec('Fee, fixed for each sale', 'money', 30, 0, 100_000),
+  feeFixed: spec('Fee, fixed for each sale', 'money', 30, 0, MONEY_MOST),
   rushShare: spec('Surcharge for rush', 'share', 0.25, 0, 5),
   setShare: spec('Discount for a set', 'share', 0.1, 0, 0.9),
   spoilageShare: spec('Pieces that go wrong', 'share', 0.04, 0, 0.9),
-  packaging: spec('Packaging for each piece', 'money', 35, 0, 1_000_000),
-  overheadPerHour: spec('Overheads for each hour you work', 'money/h', 0, 0, 100_000),
-  overheadPerItem: spec('Overheads for each piece', 'money', 0, 0, 1_000_000),
+  packaging: spec('Packaging for each piece', 'money', 35, 0, MONEY_MOST),
+  overheadPerHour: spec('Overheads for each hour you work', 'money/h', 0, 0, MONEY_MOST),
+  overheadPerItem: spec('Overheads for each piece', 'money', 0, 0, MONEY_MOST),
 
   setupSeconds: spec('Set-up of a batch', 's', 420, 0, 86_400),
   setupPerVinylSeconds: spec('Set-up for each vinyl', 's', 150, 0, 86_400),
@@ -40,7 +43,7 @@ export const SHOP_FIGURES = {
   cutterLiftSeconds: spec('Lift and travel for each contour', 's', 0.5, 0, 60),
   cutterLoadSeconds: spec('Load and line up', 's', 90, 0, 86_400),
   cutterWatchSeconds: spec('Watched at the start', 's', 120, 0, 86_400),
-  cutterRatePerHour: spec('Cutter, machine hour', 'money/h', 140, 0, 100_000),
+  cutterRatePerHour: spec('Cutter, machine hour', 'money/h', 140, 0, MONEY_MOST),
   cutterEdgeMm: spec('Edge the rollers need, each side', 'mm', 10, 0, 200),
   leadMm: spec('Lead-in and lead-out without a mat', 'mm', 15, 0, 500),
   matWidthMm: spec('Cutting mat, width', 'mm', 305, 50, 3000),
@@ -62,23 +65,23 @@ export const SHOP_FIGURES = {
   rePressSeconds: spec('Re-press, covered', 's', 4, 0, 120),
   pressWarmUpSeconds: spec('Press warm-up', 's', 720, 0, 86_400),
   pressWatts: spec('Press power', 'W', 1600, 0, 20_000),
-  energyPerKwh: spec('Electricity', 'money/kWh', 31, 0, 10_000),
+  energyPerKwh: spec('Electricity', 'money/kWh', 31, 0, MONEY_MOST),
   applySeconds: spec('Clean, tape and burnish', 's', 70, 0, 3600),
 
   stoneFieldSeconds: spec('Brush in and lift a field of stones', 's', 60, 0, 3600),
   stoneSeconds: spec('Check and turn, for each stone', 's', 0.6, 0, 60),
 
-  tapePerM2: spec('Transfer tape', 'money/m²', 210, 0, 1_000_000),
+  tapePerM2: spec('Transfer tape', 'money/m²', 210, 0, MONEY_MOST),
   tapeUses: spec('Uses of a piece of transfer tape', 'count', 2, 1, 100),
-  bladePrice: spec('Blade', 'money', 900, 0, 1_000_000),
+  bladePrice: spec('Blade', 'money', 900, 0, MONEY_MOST),
   bladeLifeMetres: spec('Metres in a blade', 'count', 2500, 1, 1_000_000),
-  matPrice: spec('Cutting mat', 'money', 1100, 0, 1_000_000),
+  matPrice: spec('Cutting mat', 'money', 1100, 0, MONEY_MOST),
   matLifeLoads: spec('Loads on a mat', 'count', 60, 1, 1_000_000),
-  coverSheetPrice: spec('Cover sheet', 'money', 320, 0, 1_000_000),
+  coverSheetPrice: spec('Cover sheet', 'money', 320, 0, MONEY_MOST),
   coverSheetPresses: spec('Press cycles of a cover sheet', 'count', 80, 1, 1_000_000),
-  pillowPrice: spec('Pressing pillow', 'money', 0, 0, 1_000_000),
+  pillowPrice: spec('Pressing pillow', 'money', 0, 0, MONEY_MOST),
   pillowPresses: spec('Press cycles of a pillow', 'count', 1500, 1, 1_000_000),
-  heatTape: spec('Heat tape for a piece on the wrap press', 'money', 0, 0, 100_000),
+  heatTape: spec('Heat tape for a piece on the wrap press', 'money', 0, 0, MONEY_MOST),
 
   dayStartHour: spec('The working day begins at', 'count', 9, 0, 23),
   hoursMonday: spec('Monday', 'count', 6, 0, 24),

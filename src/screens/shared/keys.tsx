@@ -18,6 +18,12 @@ const isTyping = (target: EventTarget | null): boolean =>
     /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName) ||
     target.closest('[role=listbox], [role=dialog], [role=menu]') !== null);
 
+/** Space and Enter belong to the control that has the focus: on a button they press that, and nothing else. */
+const pressesControl = ({ key, target }: KeyboardEvent): boolean =>
+  (key === ' ' || key === 'Enter') &&
+  target instanceof HTMLElement &&
+  target.closest('button, a[href], summary, label, [role=button], [role=checkbox], [role=tab]') !== null;
+
 export function useKeys(group: string, bindings: readonly KeyBinding[]): void {
   const latest = useRef(bindings);
   latest.current = bindings;
@@ -30,7 +36,7 @@ export function useKeys(group: string, bindings: readonly KeyBinding[]): void {
       latest.current.map((binding, index) => [
         binding.keys,
         (event: KeyboardEvent) => {
-          if (!binding.whileTyping && isTyping(event.target)) return;
+          if (pressesControl(event) || (!binding.whileTyping && isTyping(event.target))) return;
           event.preventDefault();
           latest.current[index]?.run();
         },

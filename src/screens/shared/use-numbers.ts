@@ -18,7 +18,7 @@ const valueOf = (reading: NumberReading): number | null => (reading.kind === 'nu
  * read in two ways must not be read in a third one at the other end: it is sent as nothing.
  */
 export const toSent = (number: number | null, text: string): number | string | null =>
-  number ?? (text.trim() === '' || Number.isNaN(Number(text)) ? text : null);
+  number ?? (/^[\s\d.,'’+-]+$/.test(text) ? null : text);
 
 export type Numbers = ReturnType<typeof makeNumbers>;
 

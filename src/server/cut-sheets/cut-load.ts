@@ -5,7 +5,7 @@ import { STATION_STEPS, type LoadBooking, type SheetBooking } from '../../core/o
 import { deleteSavedSheet } from '../../data/cut-sheet-store';
 import { inTransaction } from '../../data/database';
 import { findOrderIdsOfParts, loadOrders } from '../../data/order-store';
-import { insertSession, loadRunningSessions, stopSession } from '../../data/work-store';
+import { insertInstant, loadRunningSessions, stopSession } from '../../data/work-store';
 import { bookBenchWear } from '../bench/book-wear';
 import type { ShopContext } from '../context';
 import { notFound, ShopError } from '../errors';
@@ -37,6 +37,7 @@ export function cutLoad(
     const partIds = sheets.flatMap((sheet) => sheet.parts.map((part) => part.partId));
     if (new Set(partIds).size < partIds.length) throw new ShopError('invalid', { reason: 'part-laid-twice' }, 'sheets');
     const orders = loadOrders(shop.db, findOrderIdsOfParts(shop.db, partIds)).map(readStored);
+    stopOwnTimer(shop, new Set(partIds));
     const parts = requireWaiting(shop, orders, partIds);
     refuseStrayIslands(sheets, new Set(partIds));
     const cut = cutSheets(shop, sheets, orders, parts);
@@ -65,6 +66,12 @@ function requireWaiting(
   });
 }
 
+/** A clock that runs at the cutter for parts of this load only was of this load: its minutes are kept with them. */
+function stopOwnTimer(shop: ShopContext, partIds: ReadonlySet<number>): void {
+  const running = loadRunningSessions(shop.db).find((session) => session.station === 'cut');
+  if (running?.parts.every(({ partId }) => partIds.has(partId))) stopSession(shop.db, running.id, shop.now(), 'paused');
+}
+
 function refuseStrayIslands(sheets: readonly SheetBooking[], partIds: ReadonlySet<number>): void {
   if (sheets.some((sheet) => sheet.islands.some(({ partId }) => !partIds.has(partId))))
     throw new ShopError('invalid', { reason: 'stray-islands' }, 'sheets');
@@ -87,19 +94,16 @@ function cutSheets(
   for (const sheet of withPartsFirst) {
     const own = parts.filter((part) => sheet.parts.some(({ partId }) => partId === part.id));
     const shared = own.length === 0 ? cut.at(-1)?.sessionId : undefined;
-    const sessionId = shared ?? openAndClose(shop, own);
+    const sessionId = shared ?? insertCutSession(shop, own);
     bookBenchWear(shop, { id: sessionId, station: 'cut' }, orders, own);
     cut.push({ sheet, sessionId, ...takeStock(shop, sheet, titles, sessionId) });
   }
   return cut;
 }
 
-function openAndClose(shop: ShopContext, parts: readonly ReadPart[]): number {
-  const atMs = shop.now();
+function insertCutSession(shop: ShopContext, parts: readonly ReadPart[]): number {
   const members = parts.map((part) => ({ partId: part.id, estimateSeconds: part.estimates.cut }));
-  const id = insertSession(shop.db, 'cut', atMs, members);
-  stopSession(shop.db, id, atMs, 'done');
-  return id;
+  return insertInstant(shop.db, 'cut', shop.now(), members);
 }
 
 function addCutEvents(
