@@ -1,6 +1,6 @@
 // How close the true shapes of layers lie.
 
-import { inArray } from 'drizzle-orm';
+import { and, eq, inArray, ne } from 'drizzle-orm';
 import type { StoredPacking } from '../core/costing';
 import type { Database } from './database';
 import { layerPackings } from './schema';
@@ -14,9 +14,15 @@ export const loadPackings = (db: Database, artworkIds: readonly number[]): reado
         .where(inArray(layerPackings.artworkId, [...artworkIds]))
         .all();
 
-/** In place of what was kept of that layer at that width and roll. */
+/**
+ * In place of what was stored of that layer at that width, roll and number. Layouts of older versions of its drawing are
+ * of no use any more.
+ */
 export function savePacking(db: Database, packing: StoredPacking): void {
-  const { copies, share, artworkVersion } = packing;
+  const { share, artworkId, artworkVersion } = packing;
+  db.delete(layerPackings)
+    .where(and(eq(layerPackings.artworkId, artworkId), ne(layerPackings.artworkVersion, artworkVersion)))
+    .run();
   db.insert(layerPackings)
     .values(packing)
     .onConflictDoUpdate({
@@ -26,8 +32,9 @@ export function savePacking(db: Database, packing: StoredPacking): void {
         layerPackings.widthMm,
         layerPackings.usableMm,
         layerPackings.turnable,
+        layerPackings.copies,
       ],
-      set: { copies, share, artworkVersion },
+      set: { share, artworkVersion },
     })
     .run();
 }

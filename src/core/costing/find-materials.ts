@@ -21,7 +21,8 @@ export function findMaterials({ vinyls, artworks, prices, packings }: MaterialLi
     vinyl: (id) => vinylById.get(id),
     artwork: (id) => artworkById.get(id),
     prices: (key) => pricesByKey.get(key),
+    // An item that is being typed has no layout of its own yet: the likeliest one stands in for it.
     packings: (layer) =>
-      listPackings(packings, { ...layer, artworkVersion: artworkById.get(layer.artworkId)?.version ?? 0 }),
+      listPackings(packings, { ...layer, artworkVersion: artworkById.get(layer.artworkId)?.version ?? 0 }, true),
   };
 }

@@ -30,6 +30,7 @@ const SIZED = {
   ],
 };
 const plan: ItemPlan = {
+  quantity: 1,
   blankId: 1,
   sizeName: 'S',
   colourName: 'white',

@@ -71,6 +71,8 @@ export const PLAIN_DETAILS: ItemDetails = {
 };
 
 export type ItemPlan = {
+  /** Usually made in one go: its layers are laid out so many at once. */
+  readonly quantity: number;
   readonly blankId: number;
   readonly sizeName: string;
   readonly colourName: string;
@@ -109,7 +111,8 @@ export function startPlacement(
 
 /** Which of an item's variants: a size and colour of its blank, and which of its options, by their index. */
 export type Variant = { readonly sizeName: string; readonly colourName: string; readonly options: readonly number[] };
-type MadePlacement = Omit<Placement, 'widths'>;
+/** `usualWidthMm`: where this size has another width than the item usually has; its layout was made at the usual one. */
+type MadePlacement = Omit<Placement, 'widths'> & { readonly usualWidthMm?: number };
 /** One variant as it is made: what its blank, artworks, widths and vinyls come to. */
 export type Made = {
   readonly blankId: number;
@@ -145,11 +148,15 @@ export function resolveVariant(
   const chosen = options.flatMap((index) => plan.details.options[index] ?? []);
   const swap = (vinylId: number) =>
     rules.flatMap((rule) => rule.swaps).find((entry) => entry.vinylId === vinylId)?.byVinylId ?? vinylId;
-  const make = ({ widths, ...placement }: Placement): MadePlacement => ({
-    ...placement,
-    widthMm: widths[sizeName] ?? placement.widthMm,
-    vinylIds: placement.vinylIds.map(swap),
-  });
+  const make = ({ widths, ...placement }: Placement): MadePlacement => {
+    const widthMm = widths[sizeName] ?? placement.widthMm;
+    return {
+      ...placement,
+      widthMm,
+      ...(widthMm === placement.widthMm ? {} : { usualWidthMm: placement.widthMm }),
+      vinylIds: placement.vinylIds.map(swap),
+    };
+  };
   return {
     blankId: plan.blankId,
     sizeName,

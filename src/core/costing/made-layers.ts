@@ -4,7 +4,7 @@ import type { CostLayer, ItemSpec } from './item-cost';
 import { type ArtworkMeasurement, getWornLayers, scaleMeasurement } from '../artwork';
 import type { Vinyl, Blank } from '../materials';
 import { type Prices, keyOf } from '../stock';
-import type { PackedLayer, Packing } from './packing';
+import { getPackedCopies, type Packing, type PackedLayer } from './packing';
 import type { Made, ItemPlan, TypedSeconds } from './item-plan';
 import type { OwnMinutes } from './own-minutes';
 import { type Figure, figure } from '../units';
@@ -38,19 +38,24 @@ export type ItemMaterials = {
   readonly packings?: (layer: Omit<PackedLayer, 'artworkVersion'>) => readonly Packing[];
 };
 
-/** The layers of a made item in cutting order; a layer whose artwork or vinyl is nowhere is left out. */
+/**
+ * The layers of a made item in cutting order, with their layouts for as many as are made in one go; a layer whose artwork or
+ * vinyl is nowhere is left out.
+ */
 export function listMadeLayers(
   { placements }: Pick<Made, 'placements'>,
   materials: ItemMaterials,
+  madeAtOnce = 1,
 ): readonly MadeLayer[] {
+  const copies = getPackedCopies(madeAtOnce);
   return placements.flatMap((placement, at): readonly MadeLayer[] => {
     const artwork = materials.artwork(placement.artworkId);
     if (!artwork) return [];
     return getWornLayers(scaleMeasurement(artwork.measurement, placement.widthMm)).flatMap(
       (measurement, layerIndex): readonly MadeLayer[] => {
         const vinyl = materials.vinyl(placement.vinylIds[layerIndex] ?? -1);
-        const packings =
-          materials.packings?.({ artworkId: placement.artworkId, layerIndex, widthMm: placement.widthMm }) ?? [];
+        const { artworkId, widthMm, usualWidthMm } = placement;
+        const packings = materials.packings?.({ artworkId, layerIndex, widthMm, usualWidthMm, copies }) ?? [];
         const prices = vinyl && materials.prices?.(keyOf({ kind: 'vinyl', vinylId: vinyl.id }));
         return vinyl
           ? [
@@ -96,7 +101,7 @@ export function toItemSpec(input: {
   return {
     blank,
     sizeName: made.sizeName,
-    layers: listMadeLayers(made, materials),
+    layers: listMadeLayers(made, materials, plan.quantity),
     areaBasis: plan.areaBasis,
     artwork: { price: plan.artworkPrice, run: plan.artworkRun },
     priceBasis,

@@ -3,9 +3,9 @@
 import type { LayerMeasurement } from '../artwork';
 import type { Polyline } from '../geometry';
 import { getLayerMaterial, type ShopFigures, type Vinyl } from '../materials';
-import { layOutStandard, MOST_STANDARD_COPIES } from '../nesting';
+import { layOutStandard } from '../nesting';
 import { computeLayerAreas } from './layer-areas';
-import { getUsableMm, type Packing } from './packing';
+import { getPackedCopies, getUsableMm, type Packing } from './packing';
 
 /** The strip of `quantity` copies, at most 24, against boxes in rows. Null where the layer is too wide. */
 export async function measurePacking(input: {
@@ -16,7 +16,7 @@ export async function measurePacking(input: {
   readonly shop: ShopFigures;
 }): Promise<Packing | null> {
   const { outline, layer, vinyl, shop } = input,
-    copies = Math.min(MOST_STANDARD_COPIES, Math.max(1, input.quantity));
+    copies = getPackedCopies(input.quantity);
   const rows = computeLayerAreas({ layer, vinyl, quantity: copies, shop });
   if (!rows.ok) return null;
   const usableMm = getUsableMm(vinyl, shop),

@@ -1,6 +1,7 @@
 // What true shapes take of what boxes in rows would: measured once for a layer, by laying out as many as are usually
 // made.
 
+import { MOST_STANDARD_COPIES } from '../nesting/standard-copies';
 import { getLayerMaterial, type ShopFigures, type Vinyl } from '../materials';
 
 /**
@@ -34,18 +35,39 @@ export type PackedLayer = {
   readonly artworkId: number;
   readonly artworkVersion: number;
   readonly layerIndex: number;
+  /** As it is made. */
   readonly widthMm: number;
+  /** As its item usually is made; where nothing is said, the same. */
+  readonly usualWidthMm?: number | undefined;
+  /** How many of its item are made in one go, as they are laid out. */
+  readonly copies: number;
 };
 
-/** All that are kept of a layer at about this width. */
-export const listPackings = (stored: readonly StoredPacking[], layer: PackedLayer): readonly Packing[] =>
-  stored.filter(
+/**
+ * The layouts of a layer, which hold at about their size. A layout belongs to its item's width and number: one that was
+ * made for another item counts only where there is none and `likely` asks for it, as while an item is being typed.
+ */
+export function listPackings(stored: readonly StoredPacking[], layer: PackedLayer, likely = false): readonly Packing[] {
+  const { widthMm, usualWidthMm = widthMm, copies } = layer;
+  const known = stored.filter(
     (one) =>
       one.artworkId === layer.artworkId &&
       one.artworkVersion === layer.artworkVersion &&
       one.layerIndex === layer.layerIndex &&
-      Math.abs(one.widthMm / layer.widthMm - 1) <= SIZE_HOLDS,
+      Math.abs(one.widthMm / widthMm - 1) <= SIZE_HOLDS,
   );
+  const own = known.filter((one) => one.copies === copies && Math.abs(one.widthMm - usualWidthMm) < SAME_WIDTH_MM);
+  if (own.length > 0 || !likely) return own;
+  return [...known].sort((a, b) => distance(a, layer) - distance(b, layer));
+}
+
+/** Of widths that were typed, in mm. */
+const SAME_WIDTH_MM = 1e-6;
+const distance = (one: StoredPacking, { widthMm, copies }: PackedLayer) =>
+  Math.abs(Math.log(one.widthMm / widthMm)) + Math.abs(Math.log(one.copies / copies));
+
+/** As many are laid out for an item that is made in such a number. */
+export const getPackedCopies = (madeAtOnce: number): number => Math.min(MOST_STANDARD_COPIES, Math.max(1, madeAtOnce));
 
 /** Between one, which lies alone, and the copies that were laid out the gain comes evenly; more gain no more. */
 export function getPackingShare({ share, copies }: Packing, quantity: number): number {

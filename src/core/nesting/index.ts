@@ -11,6 +11,7 @@ export { attachTag, drawMarks, NO_MARKS, type DrawnMarks, type Marks, type WeedL
 export { chooseStock, type ChosenStock } from './choose-stock';
 export { orderCutting } from './cut-order';
 export { readCutShape, type CutOutline, type CutShape, type ShapeWish } from './cut-shape';
-export { layOutStandard, MOST_STANDARD_COPIES } from './standard-layout';
+export { layOutStandard } from './standard-layout';
+export { MOST_STANDARD_COPIES } from './standard-copies';
 export { measureLayout } from './measure-layout';
 export { makeLoadLayer, placePoints, type LoadPart } from './load-file';

@@ -4,8 +4,7 @@
 import type { Polyline } from '../geometry';
 import { nest } from './nest';
 
-/** More are not laid out: the strip of so many says what the next one takes. */
-export const MOST_STANDARD_COPIES = 24;
+import { MOST_STANDARD_COPIES } from './standard-copies';
 const ROUNDS = 150;
 const SEED = 0.37;
 

@@ -58,7 +58,7 @@ export type CompareChoice = { readonly id: number; readonly name: string; readon
 const materialsOf = (basis: CompareBasis): ItemMaterials => findMaterials({ ...basis, packings: [] });
 
 export const listCompareLayers = (basis: CompareBasis): readonly MadeLayer[] =>
-  listMadeLayers(resolveVariant(basis.item, getUsualVariant(basis.item)), materialsOf(basis));
+  listMadeLayers(resolveVariant(basis.item, getUsualVariant(basis.item)), materialsOf(basis), basis.item.quantity);
 
 /** What may be chosen: its id, and how it is called. */
 export function listChoices(basis: CompareBasis, kind: CompareKind, layerIndex: number): readonly CompareChoice[] {

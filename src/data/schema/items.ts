@@ -101,7 +101,9 @@ export const layerPackings = sqliteTable(
     share: real('share').notNull(),
   },
   (table) => [
-    primaryKey({ columns: [table.artworkId, table.layerIndex, table.widthMm, table.usableMm, table.turnable] }),
+    primaryKey({
+      columns: [table.artworkId, table.layerIndex, table.widthMm, table.usableMm, table.turnable, table.copies],
+    }),
     check('layer_packings_share', sql`${table.share} > 0 and ${table.share} <= 1`),
   ],
 );

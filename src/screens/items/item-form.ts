@@ -120,6 +120,7 @@ export function toPlan({ placements, details, ...values }: ItemForm): ItemPlan {
     price: toMoney(values.price),
     artworkPrice: toMoney(values.artworkPrice),
     artworkRun: toCount(values.artworkRun),
+    quantity: toCount(values.quantity),
     placements: placements.map(toPlacement),
     details: {
       options: details.options.map((option) => ({

@@ -34,7 +34,10 @@ export function useItemCalculation(view: ItemEditorView, form: UseFormReturn<Ite
     [plan, variant, values.quantity, blank, materials, view.evidence, settings],
   );
   const calculation = useMemo(() => calculateItem(input), [input]);
-  const layers = useMemo(() => listMadeLayers(resolveVariant(plan, variant), materials), [plan, variant, materials]);
+  const layers = useMemo(
+    () => listMadeLayers(resolveVariant(plan, variant), materials, plan.quantity),
+    [plan, variant, materials],
+  );
   const isAsSaved = !form.formState.isDirty && options.length === 0;
   const change = useMemo(
     () =>

@@ -1,3 +1,4 @@
+import { eq } from 'drizzle-orm';
 import { expect, it } from 'vitest';
 import { eachFresh, type TestShop } from '../../../test/demo-shop';
 import { loadArtworks } from '../../data/artwork-store';
@@ -42,6 +43,25 @@ it('lays an item’s layers out once, and what the demo shop brings along is wha
   expect({ ...own, share: 0 }).toEqual({ ...brought, share: 0 });
   expect(own!.share).toBeCloseTo(brought!.share, 2);
   expect(await packItem(shop, item.id, pack)).toBe(0);
+});
+
+it('items that share a drawing and a width, made in other numbers, do not move each other’s cost', async () => {
+  const sharing = loadItems(shop.db).filter((item) =>
+    item.placements.some(({ artworkId, widthMm }) => {
+      const oars = loadArtworks(shop.db).find((artwork) => artwork.name === 'Crossed oars')!;
+      return artworkId === oars.id && widthMm === 240;
+    }),
+  );
+  expect(sharing.map((item) => item.quantity).sort((a, b) => a - b)).toEqual([8, 12]);
+  const costs = () => sharing.map((item) => rowOf(item.name).cost!.withRisk.value);
+  const before = costs();
+  // The demo shows no change of an item that nobody changed.
+  expect(sharing.map((item) => rowOf(item.name).change ?? null)).toEqual([null, null]);
+  for (const item of sharing) {
+    shop.db.delete(layerPackings).where(eq(layerPackings.copies, item.quantity)).run();
+    expect(await packItem(shop, item.id, pack)).toBeGreaterThan(0);
+    costs().forEach((cost, at) => expect(cost).toBe(before[at]));
+  }
 });
 
 it('what an item is made of has it laid out anew when it is saved; looking at it does not', () => {

@@ -4,6 +4,7 @@
 import { decodeText } from '../../core/artwork';
 import {
   explainChange,
+  getPackedCopies,
   getUsualVariant,
   isPackedFor,
   listMadeLayers,
@@ -12,7 +13,6 @@ import {
   type Packing,
 } from '../../core/costing';
 import { decideHandedness, type ShopFigures } from '../../core/materials';
-import { MOST_STANDARD_COPIES } from '../../core/nesting';
 import { findOriginal } from '../../data/artwork-store';
 import { findItem, findItemIdsUsing, loadItems, type StoredItem } from '../../data/item-store';
 import { savePacking } from '../../data/packing-store';
@@ -42,7 +42,7 @@ export async function packItem(shop: ShopContext, itemId: number, pack: Pack = p
     materials = loadMaterials(shop, { plans: [item] });
   const wasAsAccepted = isAsAccepted(shop, item, materials);
   let done = 0;
-  for (const layer of listMadeLayers(resolveVariant(item, getUsualVariant(item)), materials)) {
+  for (const layer of listMadeLayers(resolveVariant(item, getUsualVariant(item)), materials, item.quantity)) {
     if (isPacked(layer, item, figures)) continue;
     const task = toTask(shop, layer, item.quantity, materials);
     const packing = task && (await pack(task));
@@ -63,8 +63,7 @@ export async function packItem(shop: ShopContext, itemId: number, pack: Pack = p
 /** Laid out already for what the item usually is made of, and so many. */
 const isPacked = (layer: MadeLayer, item: StoredItem, figures: ShopFigures): boolean =>
   layer.packings?.some(
-    (packing) =>
-      packing.copies === Math.min(MOST_STANDARD_COPIES, item.quantity) && isPackedFor(packing, layer.vinyl, figures),
+    (packing) => packing.copies === getPackedCopies(item.quantity) && isPackedFor(packing, layer.vinyl, figures),
   ) ?? false;
 
 function toTask(shop: ShopContext, layer: MadeLayer, quantity: number, materials: Materials): PackTask | null {
