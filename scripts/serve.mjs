@@ -28,7 +28,7 @@ if (process.argv.includes('--fresh')) {
       rmSync(join(process.env.CHIRAL_DATA, `demo.sqlite${ending}`));
 }
 /** Errors whose message says what, where and what next: nothing is gained by where in the code they arose. */
-const SAID_IN_WORDS = ['NewerDatabaseError', 'OrphanedRowsError', 'UnreadableColumnError'];
+const SAID_IN_WORDS = ['NewerDatabaseError', 'OrphanedRowsError', 'UnreadableColumnError', 'ShopFileError'];
 const load = (path) => import(pathToFileURL(join(root, path)).href);
 try {
   await (await load('dist/tools/open-shop.mjs')).openShopAtStart();

@@ -47,6 +47,16 @@ describe('who may change anything', () => {
     }
   });
 
+  it('nobody under another name than its own: a site whose name was led here neither reads nor writes', async () => {
+    for (const method of ['GET', 'POST']) {
+      const { response, reached } = await send({ method, headers: { host: 'elsewhere.example:4321' } });
+      expect([response.status, reached]).toEqual([421, false]);
+      const { error } = (await response.json()) as { error: { reason: string; message: string } };
+      expect(error.reason).toBe('unknown-host');
+      expect(error.message).toContain('CHIRAL_HOSTS=elsewhere.example');
+    }
+  });
+
   it('anyone here may look', async () => {
     expect(
       (await send({ headers: { Origin: 'https://elsewhere.example', 'Sec-Fetch-Site': 'cross-site' } })).reached,

@@ -1,26 +1,21 @@
 // Around every answer: only this site's own pages may change anything, and what a page may load is closed down.
 
 import type { MiddlewareHandler } from 'astro';
-import { answer } from './server/errors';
+import { refuse } from './server/errors';
+import { isHostAllowed } from './server/hosts';
 
 const SAFE_METHODS = new Set(['GET', 'HEAD', 'OPTIONS']);
 
 export const onRequest: MiddlewareHandler = async ({ request }, next) => {
+  if (!isHostAllowed(request.headers.get('host'), process.env))
+    return secure(refuse('forbidden', { reason: 'unknown-host', host: request.headers.get('host') ?? '' }, 421), []);
   if (!SAFE_METHODS.has(request.method) && !comesFromHere(request)) {
-    return secure(
-      answer(
-        {
-          error: {
-            code: 'forbidden',
-            message: 'This change came from another site and was not made. Open Chiral itself and try there.',
-          },
-        },
-        403,
-      ),
-      [],
-    );
+    return secure(refuse('forbidden', { reason: 'other-site' }, 403), []);
   }
   const response = await next();
+  // An address of the API that lacks the method: Astro itself answers, without any words.
+  if (response.status === 404 && isApi(request) && !response.headers.has('content-type'))
+    return secure(refuse('invalid', { reason: 'wrong-method', method: request.method }, 405), []);
   if (!response.headers.get('content-type')?.startsWith('text/html')) return secure(response, []);
   const { html, policy } = tidyPage(await response.text());
   const scriptHashes = readScriptHashes(response.headers.get('content-security-policy') ?? policy);
@@ -32,6 +27,8 @@ export const onRequest: MiddlewareHandler = async ({ request }, next) => {
     scriptHashes,
   );
 };
+
+const isApi = ({ url }: Request) => new URL(url).pathname.startsWith('/api/');
 
 /** Browsers send Origin with every change; a script without a browser sends none, and no page can make it do so. */
 function comesFromHere(request: Request): boolean {

@@ -6,6 +6,7 @@ import BetterSqlite from 'better-sqlite3';
 import { drizzle, type BetterSQLite3Database } from 'drizzle-orm/better-sqlite3';
 import { readMigrationFiles } from 'drizzle-orm/migrator';
 import * as schema from './schema';
+import { explainFileErrors, requireOwnFile } from './shop-file';
 
 export type Database = BetterSQLite3Database<typeof schema> & { readonly $client: BetterSqlite.Database };
 
@@ -39,9 +40,14 @@ const BUSY_TIMEOUT_MS = 5000;
 
 /**
  * The database in `file` (or ':memory:'), brought to this program's schema. Before an existing file is changed a copy
- * is left beside it. @throws NewerDatabaseError
+ * is left beside it. @throws NewerDatabaseError, OrphanedRowsError, ShopFileError
  */
 export function openDatabase(file: string, migrationsFolder: string): Database {
+  requireOwnFile(file);
+  return explainFileErrors(file, () => openOwn(file, migrationsFolder));
+}
+
+function openOwn(file: string, migrationsFolder: string): Database {
   if (file !== ':memory:') mkdirSync(dirname(file), { recursive: true });
   const client = new BetterSqlite(file);
   try {

@@ -32,6 +32,9 @@ export function getContext(): ShopContext {
   if (!current) {
     current = openShop(databaseFile(), makeClock());
     getShop(current);
+    // Closing folds the log of writes into the file: after a clean stop it is the whole shop.
+    const { db } = current;
+    process.once('exit', () => db.$client.close());
   }
   return current;
 }

@@ -60,6 +60,10 @@ const toBody = ({ code, refusal, message, field }: ShopError) => ({
   ...(field ? { field } : {}),
 });
 
+/** The answer to a request that reaches no use case. */
+export const refuse = (code: ErrorCode, refusal: Refusal, status = STATUS[code]): Response =>
+  answer({ error: toBody(new ShopError(code, refusal)) }, status);
+
 export function answer(body: unknown, status = 200): Response {
   return new Response(JSON.stringify(body), {
     status,

@@ -1,11 +1,15 @@
 // Before the first request: the database is there, of this version, and in the demo it has the demo shop.
 
+import { holdFile } from '../data/shop-file';
 import { loadShop } from '../data/shop-store';
 import { databaseFile, getShop, openShop } from './context';
 import { refreshMeasurements } from './artwork/save-artwork';
 import { seedDemo } from './demo/seed-demo';
 
+/** @throws ShopFileError where another server holds the file, or it can't be opened */
 export async function openShopAtStart(): Promise<void> {
+  // Held until the process ends.
+  holdFile(databaseFile());
   const shop = openShop(databaseFile());
   try {
     if (process.env['CHIRAL_DEMO'] === '1' && !loadShop(shop.db)) await seedDemo(shop.db, Date.now());

@@ -38,32 +38,37 @@ export function outlineEntity(entity: Entity): Contour | null {
         : null;
     case 'ARC': {
       if (!entity.center || !entity.radius) return null;
-      const from = entity.startAngle ?? 0,
-        until = entity.endAngle ?? 0;
+      const from = entity.startAngle ?? 0;
       return outlineArc(
         entity.center,
         { x: entity.radius, y: 0 },
         { x: 0, y: entity.radius },
         from,
-        until > from ? until : until + 2 * Math.PI,
+        from + sweepOf(from, entity.endAngle ?? 0),
       );
     }
     case 'ELLIPSE': {
       const { center, majorAxisEndPoint: major, axisRatio = 1 } = entity;
       if (!center || !major) return null;
-      const from = entity.startAngle ?? 0,
-        until = entity.endAngle ?? 2 * Math.PI;
+      const from = entity.startAngle ?? 0;
       return outlineArc(
         center,
         major,
         { x: -major.y * axisRatio, y: major.x * axisRatio },
         from,
-        until > from ? until : until + 2 * Math.PI,
+        from + sweepOf(from, entity.endAngle ?? 2 * Math.PI),
       );
     }
     default:
       return null;
   }
+}
+
+/** Counter-clockwise from one angle to the other, radians: once round at most, however large the angles are. */
+function sweepOf(from: number, until: number): number {
+  const round = 2 * Math.PI;
+  const sweep = (((until - from) % round) + round) % round;
+  return sweep < ANGLE_NOISE ? round : sweep;
 }
 
 function outlineArc(centre: Point, u: Point, v: Point, from: number, until: number): Contour {

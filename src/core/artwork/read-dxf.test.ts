@@ -184,3 +184,69 @@ describe('readDxf', () => {
     expect(!result.ok && result.problem.kind).toMatch(/broken-file|nothing-to-cut/);
   });
 });
+
+describe('a DXF that promises more than it holds', () => {
+  const polyline = (count: number, points: readonly (readonly [number, number])[]) => [
+    0,
+    'LWPOLYLINE',
+    8,
+    'A',
+    90,
+    count,
+    70,
+    1,
+    ...points.flatMap(([x, y]) => [10, x, 20, y]),
+  ];
+  const triangle = [
+    [0, 0],
+    [10, 0],
+    [0, 10],
+  ] as const;
+
+  it('is refused by its counts, before room is made for them', () => {
+    const lie = readDxf(dxf([polyline(80_000_000, triangle)]));
+    expect(lie).toMatchObject({
+      ok: false,
+      problem: { kind: 'broken-file', detail: 'a line of 80000000 points is promised, and 5 have room' },
+    });
+    expect(readDxf(dxf([polyline(3, triangle)])).ok).toBe(true);
+    expect(readDxf(dxf([polyline(3, triangle)]).replaceAll('\n', '\r\n')).ok).toBe(true);
+  });
+
+  it('is refused where blocks insert blocks that insert blocks', () => {
+    const insert = (name: string) => [0, 'INSERT', 8, 'A', 2, name, 10, 0, 20, 0];
+    const block = (name: string, inner: readonly (string | number)[]) => [
+      0,
+      'BLOCK',
+      8,
+      'A',
+      2,
+      name,
+      10,
+      0,
+      20,
+      0,
+      ...inner,
+      0,
+      'ENDBLK',
+      8,
+      'A',
+    ];
+    const many = (name: string) => Array.from({ length: 12 }, () => insert(name)).flat();
+    const blocks = Array.from({ length: 12 }, (_, at) =>
+      block(`b${at}`, at === 11 ? line(0, 0, 1, 1) : many(`b${at + 1}`)),
+    );
+    const text = [0, 'SECTION', 2, 'BLOCKS', ...blocks.flat(), 0, 'ENDSEC', dxf([insert('b0')])].join('\n');
+    expect(readDxf(text)).toMatchObject({ ok: false, problem: { kind: 'too-many-elements' } });
+  });
+
+  it('an arc goes once round at most, whatever its angles', () => {
+    const arc = (from: number, until: number) => [0, 'ARC', 8, 'A', 10, 0, 20, 0, 40, 10, 50, from, 51, until];
+    const circle = readDxf(dxf([arc(0, 720)]));
+    expect(circle.ok && circle.value.layers[0]!.shapes[0]!.contours).toHaveLength(1);
+    // A half and its other half close to one disc.
+    const halves = readDxf(dxf([arc(0, 180 + 3600), arc(180 - 7200, 0)]));
+    const measured = halves.ok ? measureArtwork(halves.value, { widthMm: 20 }) : null;
+    expect(measured?.ok && measured.value.layers[0]!.netMm2).toBeCloseTo(Math.PI * 100, 0);
+  });
+});

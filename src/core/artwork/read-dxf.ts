@@ -35,6 +35,8 @@ const MM_PER_UNIT: Readonly<Record<number, number>> = {
   14: 100,
 };
 const BLOCK_DEPTH = 16;
+/** Blocks that insert blocks multiply. */
+const VISIT_LIMIT = 200_000;
 type Drawing = {
   readonly header?: Readonly<Record<string, unknown>>;
   readonly entities: readonly Entity[];
@@ -45,6 +47,8 @@ type Drawing = {
 export function readDxf(text: string): Result<Artwork, ReadProblem> {
   if (text.length > FILE_LIMIT_BYTES)
     return fail({ kind: 'file-too-large', bytes: text.length, limitBytes: FILE_LIMIT_BYTES });
+  const lie = findImpossibleCount(text);
+  if (lie) return fail({ kind: 'broken-file', ...lie });
   let drawing: Drawing | null;
   try {
     drawing = new DxfParser().parseSync(text) as unknown as Drawing | null;
@@ -62,12 +66,10 @@ export function readDxf(text: string): Result<Artwork, ReadProblem> {
   const unit = MM_PER_UNIT[Number(drawing.header?.['$INSUNITS'] ?? 4)] ?? 1;
   const leftOut = new LeftOutTally();
   const byColour = new Map<string, Contour[]>();
-  collect(drawing, drawing.entities, {
-    matrix: { a: unit, b: 0, c: 0, d: -unit, e: 0, f: 0 },
-    depth: 0,
-    leftOut,
-    byColour,
-  });
+  const tally = { visits: 0 };
+  const matrix = { a: unit, b: 0, c: 0, d: -unit, e: 0, f: 0 };
+  collect(drawing, drawing.entities, { matrix, depth: 0, leftOut, byColour, tally });
+  if (tally.visits > VISIT_LIMIT) return fail({ kind: 'too-many-elements', limit: VISIT_LIMIT });
   const layers = [...byColour].flatMap(([colour, contours]) => {
     const { closed, open } = joinEnds(contours);
     for (let count = 0; count < open.length; count++) leftOut.add('bad-path', 'line that closes nothing');
@@ -79,16 +81,40 @@ export function readDxf(text: string): Result<Artwork, ReadProblem> {
     : fail({ kind: 'nothing-to-cut', leftOut: leftOut.list() });
 }
 
+/**
+ * A polyline that promises more points than the file has lines for: the parser would make room for them all. A point
+ * takes two pairs of lines. Null where every count is possible.
+ */
+function findImpossibleCount(
+  text: string,
+): { readonly line: number; readonly column: 0; readonly detail: string } | null {
+  const lines = text.split('\n');
+  let entity = '';
+  for (let at = 0; at + 1 < lines.length; at += 2) {
+    const code = lines[at]!.trim();
+    if (code === '0') entity = lines[at + 1]!.trim();
+    if (code !== '90' || entity !== 'LWPOLYLINE') continue;
+    const points = Number(lines[at + 1]);
+    const most = Math.floor((lines.length - at) / 4);
+    if (points > most)
+      return { line: at + 2, column: 0, detail: `a line of ${points} points is promised, and ${most} have room` };
+  }
+  return null;
+}
+
 type Collecting = {
   readonly matrix: Matrix;
   readonly depth: number;
   readonly leftOut: LeftOutTally;
   readonly byColour: Map<string, Contour[]>;
+  /** Of entities, those of inserted blocks counted each time. */
+  readonly tally: { visits: number };
 };
 const LEFT_OUT: Readonly<Record<string, LeftOutKind>> = { TEXT: 'text', MTEXT: 'text', ATTDEF: 'text', IMAGE: 'image' };
 
 function collect(drawing: Drawing, entities: readonly Entity[], state: Collecting): void {
   for (const entity of entities) {
+    if (++state.tally.visits > VISIT_LIMIT) return;
     if (entity.visible === false) continue;
     if (entity.type === 'INSERT') {
       const block = drawing.blocks?.[entity.name ?? ''];

@@ -28,6 +28,11 @@ export function writeDxf(layer: CutLayer): string {
     '$ACADVER',
     1,
     'AC1009',
+    // Later than release 12, which passes over what it does not know: a unit is a millimetre.
+    9,
+    '$INSUNITS',
+    70,
+    4,
     9,
     '$EXTMIN',
     10,
