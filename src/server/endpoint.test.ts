@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import * as yup from 'yup';
+import { shortText } from '../core/input/rules';
 import { readBody, readId, readJson } from './endpoint';
 import { answer, log, notFound, parseInput, ShopError, stale, toResponse } from './errors';
 
@@ -39,6 +40,43 @@ describe('bodies', () => {
     expect(await readJson(post('{"a":"ü"}'))).toEqual({ a: 'ü' });
     for (const broken of ['{', 'undefined', '', '{"a":}'])
       expect(await codeOf(() => readJson(post(broken)))).toBe('invalid');
+  });
+});
+
+describe('bodies that no honest page sends', () => {
+  const post = (body: string) => new Request('http://localhost/', { method: 'POST', body });
+  const schema = yup.object({
+    name: shortText('Name'),
+    lines: yup.array(yup.object({ quantity: yup.number().required() })).required(),
+  });
+  const sent = async (body: string) => parseInput(schema, await readJson(post(body)));
+
+  it('keys of the language itself are dropped', async () => {
+    const value = await readJson(post('{"__proto__":{"a":1},"constructor":2,"b":{"prototype":3,"c":4}}'));
+    expect(value).toEqual({ b: { c: 4 } });
+  });
+
+  it.each([
+    ['{"name":{"a":1},"lines":[]}', 'name', /write a text/],
+    ['{"name":["x"],"lines":[]}', 'name', /write a text/],
+    ['{"name":"x","lines":null}', 'lines', /^lines: it is missing/],
+    ['{"name":"x","lines":[null]}', 'lines[0]', /^lines\[0\]: it is missing/],
+    ['{"name":"x","lines":{"length":3}}', 'lines', /^lines: that is not what belongs there/],
+    ['null', undefined, /^The request: it is missing/],
+    ['[]', undefined, /^The request: that is not what belongs there/],
+  ])('%s is refused at its field, in our own words', async (body, field, words) => {
+    const refused = await sent(body).then(
+      () => null,
+      (error: unknown) => error,
+    );
+    expect(refused).toMatchObject({ code: 'invalid', message: expect.stringMatching(words) as string });
+    expect((refused as ShopError).field).toBe(field);
+  });
+
+  it('what is nested without end is refused before it is read, and long texts with brackets are not', async () => {
+    expect(await codeOf(() => readJson(post('['.repeat(500_000))))).toBe('invalid');
+    const text = '[{'.repeat(500);
+    expect(await readJson(post(JSON.stringify({ text })))).toEqual({ text });
   });
 });
 

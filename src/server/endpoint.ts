@@ -46,14 +46,30 @@ export async function readBody(request: Request, limitBytes: number): Promise<Ui
   return Buffer.concat(chunks);
 }
 
+const DEPTH_LIMIT = 40;
+/** Keys that mean something to the language itself. */
+const RESERVED_KEYS = new Set(['__proto__', 'constructor', 'prototype']);
+
+/** The body as JSON, without keys that no honest page sends. @throws ShopError */
 export async function readJson(request: Request): Promise<unknown> {
-  const bytes = await readBody(request, JSON_LIMIT_BYTES);
+  const text = new TextDecoder().decode(await readBody(request, JSON_LIMIT_BYTES));
+  if (isNestedDeeper(text, DEPTH_LIMIT)) throw new ShopError('invalid', { reason: 'too-deep', limit: DEPTH_LIMIT });
   try {
-    return JSON.parse(new TextDecoder().decode(bytes)) as unknown;
+    return JSON.parse(text, (key, value: unknown) => (RESERVED_KEYS.has(key) ? undefined : value)) as unknown;
   } catch (error) {
     if (error instanceof SyntaxError) throw new ShopError('invalid', { reason: 'not-json' });
     throw error;
   }
+}
+
+/** Looked at before it is parsed; brackets within texts don't count. */
+function isNestedDeeper(text: string, limit: number): boolean {
+  let depth = 0;
+  for (const sign of text.replace(/"(?:[^"\\]|\\.)*"/g, '').match(/[[\]{}]/g) ?? []) {
+    depth += sign === '[' || sign === '{' ? 1 : -1;
+    if (depth > limit) return true;
+  }
+  return false;
 }
 
 /**

@@ -42,9 +42,21 @@ export function parseInput<T>(schema: Schema<T>, value: unknown): T {
     return schema.validateSync(value, { abortEarly: true, stripUnknown: true });
   } catch (error) {
     if (error instanceof ValidationError)
-      throw new ShopError('invalid', { reason: 'bad-field', message: error.message }, error.path || undefined);
+      throw new ShopError('invalid', toFieldRefusal(error), error.path || undefined);
+    // A value that a check stumbled over instead of refusing it: a function's name for a key, a list for a text.
+    if (error instanceof TypeError || error instanceof RangeError)
+      throw new ShopError('invalid', { reason: 'bad-shape' });
     throw error;
   }
+}
+
+/** Words of the checks' library, which say nothing to a seller. */
+const LIBRARY_WORDS = /(is a required field|cannot be null|must be |must match |must have )/;
+
+function toFieldRefusal({ message, path, type }: ValidationError): Refusal {
+  if (!LIBRARY_WORDS.test(message)) return { reason: 'bad-field', message };
+  const isMissing = type === 'required' || type === 'optionality' || type === 'nullable' || type === 'defined';
+  return { reason: isMissing ? 'field-missing' : 'field-wrong', field: path || 'The request' };
 }
 
 export function toResponse(error: unknown): Response {

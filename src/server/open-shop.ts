@@ -6,10 +6,12 @@ import { databaseFile, getShop, openShop } from './context';
 import { refreshMeasurements } from './artwork/save-artwork';
 import { seedDemo } from './demo/seed-demo';
 
+/** Held until the process ends; one that nobody keeps would be let go with the garbage. */
+const holds: unknown[] = [];
+
 /** @throws ShopFileError where another server holds the file, or it can't be opened */
 export async function openShopAtStart(): Promise<void> {
-  // Held until the process ends.
-  holdFile(databaseFile());
+  holds.push(holdFile(databaseFile()));
   const shop = openShop(databaseFile());
   try {
     if (process.env['CHIRAL_DEMO'] === '1' && !loadShop(shop.db)) await seedDemo(shop.db, Date.now());

@@ -30,11 +30,14 @@ export function wholeBetween(label: string, least: number, most: number, why: st
   return numberBetween(label, least, most, why).integer(`${label}: a whole number from ${least} to ${most}. ${why}`);
 }
 
+/** Yup's own trimming fails on what is no text. */
+const trimText = (value: unknown): unknown => (typeof value === 'string' ? value.trim() : value);
+
 export function shortText(label: string, longest = 120) {
   return yup
     .string()
     .typeError(`${label}: write a text.`)
-    .trim()
+    .transform(trimText)
     .required(`${label}: write something, so that you can find it again.`)
     .max(longest, `${label}: at most ${longest} letters, so that it fits on a label.`);
 }
@@ -43,7 +46,7 @@ export const optionalText = (label: string, longest = 2000) =>
   yup
     .string()
     .typeError(`${label}: write a text.`)
-    .trim()
+    .transform(trimText)
     .defined()
     .default('')
     .max(longest, `${label}: at most ${longest} letters.`);

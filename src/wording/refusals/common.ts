@@ -23,6 +23,12 @@ export const COMMON = {
   'created-before': () =>
     'An earlier try of this came through, with other entries. Look at the list before you send it again: it may be there already.',
   'key-too-long': ({ limit }: { limit: number }) => `The key of a request has up to ${limit} characters.`,
+  'field-missing': ({ field }: { field: string }) =>
+    `${field}: it is missing. Send it, or leave the page as it sends it.`,
+  'field-wrong': ({ field }: { field: string }) =>
+    `${field}: that is not what belongs there. Look at what else it takes.`,
+  'bad-shape': () => 'What was sent does not have the shape that belongs here. Reload the page and try again.',
+  'too-deep': ({ limit }: { limit: number }) => `What was sent is nested more than ${limit} deep. Send it flatter.`,
   'name-taken': ({ what, name }: { what: string; name: string }) =>
     `There is a ${what} called “${name}” already. Give this one another name.`,
   'thing-archived': () => 'Thing: it is not on the shelf any more. Choose another.',
