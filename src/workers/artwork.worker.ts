@@ -9,6 +9,7 @@ import {
   inspectArtwork,
   makeCutLayer,
   prepareRead,
+  measureOwnWidth,
   proposeFirstSteps,
   readDrawing,
   writeDxf,
@@ -33,7 +34,12 @@ export type FileWish = {
   readonly knife: HpglOptions;
   readonly layers: readonly { readonly key: string; readonly name: string; readonly mirrored: boolean }[];
 };
-export type FirstLook = { readonly steps: readonly PrepStep[]; readonly picture: ArtworkPicture | null };
+export type FirstLook = {
+  readonly steps: readonly PrepStep[];
+  readonly picture: ArtworkPicture | null;
+  /** As the file states it; null where it states none. */
+  readonly ownWidthMm: number | null;
+};
 /** One file, or a zip of several. */
 export type WrittenFile = { readonly fileName: string; readonly bytes: Uint8Array<ArrayBuffer> };
 
@@ -72,6 +78,7 @@ const artworkWorker = {
     return artwork.ok
       ? succeed({
           steps: proposeFirstSteps(artwork.value),
+          ownWidthMm: measureOwnWidth(artwork.value, { strokes: artwork.value.layers.length === 0 }),
           picture: countSegments(artwork.value) > QUICK_SEGMENTS ? drawRough(artwork.value) : null,
         })
       : artwork;

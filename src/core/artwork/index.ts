@@ -4,7 +4,7 @@ export { readSvg } from './read-svg';
 export { decodeText } from './decode-text';
 export { readDrawing } from './read-drawing';
 export { countSegments } from './flat-layers';
-export { resolveArtwork, type ResolvedArtwork } from './resolve-artwork';
+export { measureOwnWidth, resolveArtwork, type ResolvedArtwork } from './resolve-artwork';
 export {
   measureArtwork,
   measureResolved,
@@ -19,7 +19,7 @@ export { computeMendingWidth } from './finding-figures';
 export { DETAIL_FLOORS, computeSafeWidth, type DetailClass, type DetailFloor } from './detail-floors';
 export { drawPicture, drawRough, type ArtworkPicture } from './picture';
 export { inspectArtwork, type Finding, type LayerMaterial, type LayerMaterials } from './inspect-artwork';
-export { prepareLayers } from './prepare/prepare-layers';
+export { prepareLayers, START_WIDTH_MM } from './prepare/prepare-layers';
 export {
   haveOwnLengths,
   proposeFirstSteps,

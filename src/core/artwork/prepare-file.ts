@@ -20,17 +20,20 @@ type PreparedFacts = {
 };
 export type Prepared = { readonly facts: PreparedFacts; readonly resolved: ResolvedArtwork };
 
-/** `steps` null: those that the drawing needs at once, at `widthMm`. */
+/** `steps` null: those that the drawing needs at once; `widthMm` null: at the size that it states. */
 export function prepareFile(
   text: string,
   steps: readonly PrepStep[] | null,
-  widthMm: number,
+  widthMm: number | null,
 ): Result<Prepared, ReadProblem | MeasureProblem> {
   const artwork = readDrawing(text);
-  return artwork.ok
-    ? prepareRead(artwork.value, steps ?? [{ kind: 'size', widthMm, on: true }, ...proposeFirstSteps(artwork.value)])
-    : artwork;
+  return artwork.ok ? prepareRead(artwork.value, steps ?? startSteps(artwork.value, widthMm)) : artwork;
 }
+
+const startSteps = (artwork: Artwork, widthMm: number | null): readonly PrepStep[] => [
+  ...(widthMm === null ? [] : [{ kind: 'size', widthMm, on: true } as const]),
+  ...proposeFirstSteps(artwork),
+];
 
 export function prepareRead(artwork: Artwork, steps: readonly PrepStep[]): Result<Prepared, MeasureProblem> {
   const resolved = prepareLayers(artwork, steps);

@@ -15,7 +15,7 @@ import { FILE_LIMIT_BYTES, type Artwork, type ReadProblem, type Shape, type Stro
 import { LeftOutTally } from './left-out';
 import { inheritPaint, INITIAL_PAINT, parseOpacity, resolvePaint, type PaintServers, type PaintState } from './paint';
 import { parseStyleSheet, resolveDeclarations, type StyleSheet } from './style-sheet';
-import { fitViewBox, MM_PER_PX, parseSvgLength, parseTransform, PX_PER_INCH } from './svg-lengths';
+import { fitViewBox, isRealLength, MM_PER_PX, parseSvgLength, parseTransform, PX_PER_INCH } from './svg-lengths';
 import { outlineShape, SHAPE_NAMES, type Viewport } from './svg-shapes';
 import { parseXml, type XmlElement } from './xml-tree';
 import { NEVER_DRAWN, GROUPS, isSet, isOutside, nameOf, collectText, readViewBox, placeContours } from './svg-elements';
@@ -90,10 +90,12 @@ class SvgReader {
       width: statedWidth ?? (statedHeight && viewBox ? statedHeight / ratio : (viewBox?.[2] ?? 300)),
       height: statedHeight ?? (statedWidth && viewBox ? statedWidth * ratio : (viewBox?.[3] ?? 150)),
     };
-    const stated = statedWidth !== null || statedHeight !== null;
+    const sized = statedWidth !== null || statedHeight !== null;
+    // Pixels say how large it looks on a screen, not how large it is made.
+    const stated = isRealLength(width) || isRealLength(height);
     const inner = viewBox ? fitViewBox(viewBox, viewport, this.root.attributes['preserveAspectRatio']) : IDENTITY;
     const place: Place = {
-      matrix: composeMatrices(scaling(stated ? MM_PER_PX : MM_PER_INCH / this.pxPerInch), inner),
+      matrix: composeMatrices(scaling(sized ? MM_PER_PX : MM_PER_INCH / this.pxPerInch), inner),
       paint: INITIAL_PAINT,
       opacity: 1,
       clips: [],

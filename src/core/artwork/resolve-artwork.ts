@@ -106,9 +106,8 @@ export function flattenAtSize(
   const extent = (box: Box) => (size.widthMm !== undefined ? box.width : box.height);
   let matrix = composeMatrices(placeAt(rough, Math.min(1e6, wanted / Math.max(extent(rough), LENGTH_NOISE_MM))), turn);
   const strokes = options.strokes ?? false;
-  // What is painted is as large as its lines, unless clips cut it away, strokes widen it or lines run back on
-  // themselves: then it is filled before its size is known.
-  let filled = strokes || artwork.layers.some((layer) => layer.shapes.some((shape) => shape.clips.length > 0));
+  // What is painted is as large as its lines otherwise, unless lines run back on themselves.
+  let filled = isLargerFilled(artwork, strokes);
   // Control points reach further than curves do: a second go brings the true box to the size.
   for (let attempt = 0; attempt < MOST_ATTEMPTS; attempt++) {
     const lines = flattenLines(artwork, matrix);
@@ -119,7 +118,7 @@ export function flattenAtSize(
     if (!box || extent(box) <= 0 || placed(box)) {
       const flat = fillLayers(lines.value, artwork, { matrix, strokes });
       if (!flat.ok) return flat;
-      box = uniteBoxes(flat.value.flatMap((layer) => layer.shapes.flatMap((shape) => boundRegion(shape.region) ?? [])));
+      box = boundFlat(flat.value);
       if (!box || extent(box) <= 0) return fail({ kind: 'nothing-to-cut', leftOut: artwork.leftOut });
       if (placed(box)) return flat;
       filled = true;
@@ -128,6 +127,37 @@ export function flattenAtSize(
   }
   return fail({ kind: 'nothing-to-cut', leftOut: artwork.leftOut });
 }
+
+/**
+ * How wide what is painted is as the file states it, mm; null where it states no size, or one that no piece can have.
+ * Artworks are read in mm at their stated size, so it is the width of their box as it is.
+ */
+export function measureOwnWidth(artwork: Artwork, options: ResolveOptions = {}): number | null {
+  if (artwork.size !== 'stated' || countSegments(artwork) > SEGMENT_LIMIT) return null;
+  const matrix = rotation(options.rotateDegrees ?? 0);
+  const strokes = options.strokes ?? false;
+  const lines = flattenLines(artwork, matrix);
+  if (!lines.ok) return null;
+  const box = isLargerFilled(artwork, strokes)
+    ? boundFilled(lines.value, artwork, { matrix, strokes })
+    : boundPaintedLines(lines.value);
+  const width = box ? Math.round(box.width * PER_HUNDREDTH) / PER_HUNDREDTH : 0;
+  return width >= WIDTH_RANGE_MM.least && width <= WIDTH_RANGE_MM.most ? width : null;
+}
+
+/** Widths are shown to the hundredth of a millimetre. */
+const PER_HUNDREDTH = 100;
+
+/** Clips cut away from what the lines enclose, strokes widen it: it is filled before its size is known. */
+const isLargerFilled = (artwork: Artwork, strokes: boolean): boolean =>
+  strokes || artwork.layers.some((layer) => layer.shapes.some((shape) => shape.clips.length > 0));
+
+function boundFilled(...filling: Parameters<typeof fillLayers>): Box | null {
+  const flat = fillLayers(...filling);
+  return flat.ok ? boundFlat(flat.value) : null;
+}
+const boundFlat = (layers: readonly FlatLayer[]): Box | null =>
+  uniteBoxes(layers.flatMap((layer) => layer.shapes.flatMap((shape) => boundRegion(shape.region) ?? [])));
 
 const boundPaintedLines = (layers: readonly LayerLines[]): Box | null =>
   boundPoints(

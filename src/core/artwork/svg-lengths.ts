@@ -22,6 +22,10 @@ const PX_PER_UNIT: Readonly<Record<string, number>> = {
   ex: 8,
 };
 
+/** Written in a unit of length, not in pixels or shares of something. */
+export const isRealLength = (text: string | undefined): boolean =>
+  /\d\s*(mm|cm|q|in|pt|pc)\s*$/i.test(text ?? '') && parseSvgLength(text, 0) !== null;
+
 /** The length in user units (px); a percentage of `whole`; null when it can't be read. */
 export function parseSvgLength(text: string | undefined, whole: number): number | null {
   const match = /^\s*([-+]?(?:\d+\.?\d*|\.\d+)(?:e[-+]?\d+)?)\s*(%|[a-z]*)\s*$/i.exec(text ?? '');

@@ -82,7 +82,7 @@ export function Checks({ checked, findings, widthMm, leftOut, gradients, sizeSta
         {!sizeStated && (
           <li>
             <div>
-              <span>The file states no size in lengths: what you set here counts.</span>
+              <span>The file states no size in lengths, so it was opened at 200 mm: set the width you want.</span>
             </div>
           </li>
         )}

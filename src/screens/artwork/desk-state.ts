@@ -1,7 +1,14 @@
 // What stands on the desk while a drawing is made ready: its size, steps, and each layer's name and vinyl; with undo.
 
 import { useMemo, useState } from 'react';
-import { WIDTH_RANGE_MM, type LayerRole, type Licence, type PrepStep, type StepAction } from '../../core/artwork';
+import {
+  START_WIDTH_MM,
+  WIDTH_RANGE_MM,
+  type LayerRole,
+  type Licence,
+  type PrepStep,
+  type StepAction,
+} from '../../core/artwork';
 import type { ArtworkView } from '../../views/artwork';
 
 export type SizeBy = 'width' | 'height' | 'fit';
@@ -17,9 +24,9 @@ export type DeskState = {
   readonly licence: Licence;
 };
 
-const START_WIDTH_MM = 200;
-export const startDesk = (name: string, steps: readonly PrepStep[]): DeskState => ({
-  size: { by: 'width', widthMm: START_WIDTH_MM, heightMm: null },
+/** At the width that the drawing states, where it states one. */
+export const startDesk = (name: string, steps: readonly PrepStep[], ownWidthMm: number | null = null): DeskState => ({
+  size: { by: 'width', widthMm: ownWidthMm ?? START_WIDTH_MM, heightMm: null },
   steps,
   names: {},
   vinylIds: {},

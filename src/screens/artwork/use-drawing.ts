@@ -54,7 +54,9 @@ function useDrawingReader(desk: Desk) {
     if (own !== newest.current) return;
     setReading(false);
     setEarly(first.ok ? first.value.picture : null);
-    desk.reset({ ...startDesk(toName(fileName), first.ok ? first.value.steps : []), size: desk.state.size });
+    desk.reset(
+      startDesk(toName(fileName), first.ok ? first.value.steps : [], first.ok ? first.value.ownWidthMm : null),
+    );
     setDrawing({ text, fileName, blob });
   };
   return { drawing, setDrawing, early, reading, stop, take };

@@ -15,8 +15,8 @@ import { runInThread } from '../run-in-thread';
 const TIME_LIMIT_MS = 20_000;
 const tooMuch = () => new ShopError('busy', { reason: 'drawing-too-slow' });
 
-/** The steps of an artwork, or a width in mm for a drawing that has none of its own yet. */
-export type MeasureWish = { readonly steps: readonly PrepStep[] } | { readonly widthMm: number };
+/** The steps of an artwork, or a width in mm for a drawing that has none yet; null for the one that it states. */
+export type MeasureWish = { readonly steps: readonly PrepStep[] } | { readonly widthMm: number | null };
 
 /**
  * The measurement of an SVG file after its steps. @throws ShopError 'unreadable' in words, or 'busy' when it takes too

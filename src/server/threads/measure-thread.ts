@@ -5,7 +5,7 @@ import { prepareFile, type PrepStep } from '../../core/artwork';
 
 parentPort?.once(
   'message',
-  ({ text, steps, widthMm }: { text: string; steps: readonly PrepStep[] | null; widthMm: number }) => {
+  ({ text, steps, widthMm }: { text: string; steps: readonly PrepStep[] | null; widthMm: number | null }) => {
     const prepared = prepareFile(text, steps, widthMm);
     parentPort?.postMessage(prepared.ok ? { ok: true, value: prepared.value.facts } : prepared);
   },

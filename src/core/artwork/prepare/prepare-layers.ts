@@ -11,6 +11,7 @@ import {
   type ArtworkSize,
   type ResolvedArtwork,
   type ResolveOptions,
+  measureOwnWidth,
 } from '../resolve-artwork';
 import {
   addNegative,
@@ -31,8 +32,8 @@ import type { PrepStep, StepAction } from './steps';
 /** A drawing that would move by less stays where it is, mm. */
 const UNMOVED_MM = 1e-3;
 
-/** Without a size step a drawing is this wide. */
-const FALLBACK_WIDTH_MM = 200;
+/** As wide is a drawing that states no size, until one is chosen. */
+export const START_WIDTH_MM = 200;
 
 /**
  * The artwork after its steps, in their order; those that are off are skipped, as are those that name a layer that is
@@ -65,7 +66,7 @@ function flattenToSize(
   const size = [...on].reverse().find((step) => step.kind === 'size');
   const asked: ArtworkSize =
     size?.kind !== 'size' || (size.widthMm === undefined && size.heightMm === undefined)
-      ? { widthMm: FALLBACK_WIDTH_MM }
+      ? { widthMm: measureOwnWidth(artwork, options) ?? START_WIDTH_MM }
       : size.widthMm !== undefined
         ? { widthMm: size.widthMm }
         : { heightMm: size.heightMm! };

@@ -5,6 +5,7 @@ import { parseInput } from '../../../server/errors';
 import { measureFile } from '../../../server/artwork/measure-file';
 
 export const POST = endpoint(async ({ api }) => {
-  const width = parseInput(widthMm, api.url.searchParams.get('widthMm') ?? undefined);
+  const asked = api.url.searchParams.get('widthMm');
+  const width = asked === null ? null : parseInput(widthMm, asked);
   return measureFile(await readBody(api.request, FILE_LIMIT_BYTES), { widthMm: width });
 });
