@@ -38,7 +38,7 @@ export const PLAIN_SHOP: ShopFigures = {
   weedBaseSeconds: 30,
   weedPerMetreSeconds: 0,
   weedPerCavitySeconds: 10,
-  weedPerTinyBitSeconds: 0,
+  weedPerSmallCavitySeconds: 0,
   weedPerFineMetreSeconds: 0,
   pressLayOutSeconds: 20,
   prePressSeconds: 5,
@@ -77,6 +77,7 @@ export const PLAIN_LAYER: LayerMeasurement = {
   fineLengths: [],
   box: { x: 0, y: 0, width: 100, height: 60 },
   bitAreasMm2: [100, 100, 100, 4000],
+  cavityAreasMm2: [100, 100, 100],
 };
 
 /** 500 mm × 10 m for 50.00: exactly 10.00 a square metre. */

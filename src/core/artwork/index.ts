@@ -9,7 +9,6 @@ export {
   measureArtwork,
   measureResolved,
   scaleMeasurement,
-  countTinyBits,
   getFineLength,
   getWornLayers,
   MEASUREMENT_EDITION,

@@ -1,7 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
-  countTinyBits,
   drawPicture,
   drawRough,
   measureArtwork,
@@ -79,8 +78,9 @@ describe('measureArtwork', () => {
     const body = '<path fill-rule="evenodd" d="M0 0H100V100H0z M10 10H90V90H10z M49 49H51V51H49z"/>';
     const layer = measure(body, 100).layers[0]!;
     expect([layer.pieces, layer.cavities]).toEqual([2, 1]);
-    expect(countTinyBits(layer, 5)).toBe(1);
-    expect(countTinyBits(scaleMeasurement(measure(body, 100), 200).layers[0]!, 5)).toBe(0);
+    const wider = scaleMeasurement(measure(body, 100), 200).layers[0]!;
+    expect(wider.bitAreasMm2.map((area) => area / 4)).toEqual(layer.bitAreasMm2);
+    expect(wider.cavityAreasMm2.map((area) => area / 4)).toEqual(layer.cavityAreasMm2);
   });
 
   it('gives boxes from the artwork’s own corner', () => {

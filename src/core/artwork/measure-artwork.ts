@@ -24,7 +24,7 @@ import {
 } from './resolve-artwork';
 import type { LayerMeasurement, ColourOverlap, ArtworkMeasurement } from './measurement';
 
-export const MEASUREMENT_EDITION = 4;
+export const MEASUREMENT_EDITION = 5;
 /**
  * Widths at which fine strokes are added up, mm, at the size that is measured; wide enough apart to hold when it is
  * scaled.
@@ -91,6 +91,7 @@ function measureLayer(layer: ResolvedLayer): LayerMeasurement {
     cavities = 0,
     sharpCorners = 0;
   const bitAreasMm2: number[] = [];
+  const cavityAreasMm2: number[] = [];
   for (const piece of layer.pieces) {
     let pieceMm2 = computeRingArea(piece.outer);
     outerLengthMm += computeLength(piece.outer, true);
@@ -101,6 +102,7 @@ function measureLayer(layer: ResolvedLayer): LayerMeasurement {
       cavityLengthMm += computeLength(cavity, true);
       sharpCorners += countSharpCorners(cavity, SHARP_CORNER_DEGREES);
       bitAreasMm2.push(round(cavityMm2));
+      cavityAreasMm2.push(round(cavityMm2));
     }
     cavities += piece.cavities.length;
     netMm2 += pieceMm2;
@@ -129,6 +131,7 @@ function measureLayer(layer: ResolvedLayer): LayerMeasurement {
       .measureFineLengths(FINE_WIDTHS_MM)
       .map((lengthMm, at) => ({ underMm: FINE_WIDTHS_MM[at]!, lengthMm: round(lengthMm) })),
     bitAreasMm2: bitAreasMm2.sort((a, b) => a - b),
+    cavityAreasMm2: cavityAreasMm2.sort((a, b) => a - b),
   };
 }
 
@@ -156,6 +159,7 @@ export function scaleMeasurement(measurement: ArtworkMeasurement, widthMm: numbe
       box: { x: layer.box.x * k, y: layer.box.y * k, width: layer.box.width * k, height: layer.box.height * k },
       fineLengths: layer.fineLengths.map(({ underMm, lengthMm }) => ({ underMm: underMm * k, lengthMm: lengthMm * k })),
       bitAreasMm2: layer.bitAreasMm2.map((area) => area * k2),
+      cavityAreasMm2: layer.cavityAreasMm2.map((area) => area * k2),
     })),
   };
 }
@@ -163,12 +167,6 @@ export function scaleMeasurement(measurement: ArtworkMeasurement, widthMm: numbe
 /** The layers that an item is made of: the first ones, so that their indices are those of all layers. */
 export const getWornLayers = (measurement: ArtworkMeasurement): readonly LayerMeasurement[] =>
   measurement.layers.filter((layer) => layer.role === 'worn');
-
-/** Pieces and cavities smaller than `limitMm2`. */
-export function countTinyBits(layer: LayerMeasurement, limitMm2: number): number {
-  const first = layer.bitAreasMm2.findIndex((area) => area >= limitMm2);
-  return first === -1 ? layer.bitAreasMm2.length : first;
-}
 
 /** Outline of strokes thinner than `underMm`, mm: between two widths that were measured it grows evenly. */
 export function getFineLength(layer: Pick<LayerMeasurement, 'fineLengths'>, underMm: number): number {

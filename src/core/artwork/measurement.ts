@@ -43,6 +43,8 @@ export type LayerMeasurement = {
   readonly box: Box;
   /** Area of each piece and each cavity, smallest first, mm²: how many are tiny depends on the size it is cut at. */
   readonly bitAreasMm2: readonly number[];
+  /** Of the cavities alone, smallest first, mm²: they are picked out one by one, the smaller the slower. */
+  readonly cavityAreasMm2: readonly number[];
 };
 
 export type ColourOverlap = { readonly lower: string; readonly upper: string; readonly areaMm2: number };

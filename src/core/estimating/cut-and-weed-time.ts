@@ -1,12 +1,12 @@
 // How long a layer takes at the cutter and at the weeding table. Craft rule of thumb, to be moved by logged times
 // later.
 
-import { countTinyBits, getFineLength, type LayerMeasurement } from '../artwork';
+import { getFineLength, type LayerMeasurement } from '../artwork';
 import { getDetailFloor, getShopFigure, type ShopFigures, type Vinyl } from '../materials';
 import { figure, type Figure } from '../units';
 
-/** Bits smaller than this stick to the hook, hide, and are lifted one by one. */
-const TINY_BIT_MM2 = 4;
+/** A cavity of this size takes half as much more as one that can hardly be seen. */
+const SMALL_CAVITY_MM2 = 4;
 
 /** Untaught estimates are this wide: real times of the same job differ by so much from shop to shop. */
 const CUT_BAND = { low: 0.85, high: 1.2 } as const;
@@ -51,26 +51,34 @@ export function estimateCutHandsSeconds(batchMachineSeconds: number, shop: ShopF
 }
 
 /**
- * Seconds to weed one copy: (base + outside metres + cavities + tiny bits + metres finer than the vinyl holds well) ×
- * the vinyl's own factor.
+ * How small the cavities are, summed: each counts from 0 for a large one to 1 for one that can hardly be seen, without
+ * a jump at any size. They are picked out one by one; pieces that stay cost nothing by themselves, since the ground
+ * round them lifts in one.
+ */
+export const sumSmallness = (layer: Pick<LayerMeasurement, 'cavityAreasMm2'>): number =>
+  layer.cavityAreasMm2.reduce((sum, areaMm2) => sum + 1 / (1 + areaMm2 / SMALL_CAVITY_MM2), 0);
+
+/**
+ * Seconds to weed one copy: (base + outside metres + cavities, the small ones more + metres finer than the vinyl holds
+ * well) × the vinyl's own factor.
  */
 export function estimateWeedSeconds(
   layer: LayerMeasurement,
   vinyl: Pick<Vinyl, 'kind' | 'weedingFactor' | 'details'>,
   shop: ShopFigures,
 ): Figure {
-  const tinyBits = countTinyBits(layer, TINY_BIT_MM2);
+  const smallness = sumSmallness(layer);
   const { strokeMm } = getDetailFloor(vinyl);
   const fineMm = getFineLength(layer, strokeMm);
   const plain =
     shop.weedBaseSeconds +
     (layer.outerLengthMm / 1000) * shop.weedPerMetreSeconds +
     layer.cavities * shop.weedPerCavitySeconds +
-    tinyBits * shop.weedPerTinyBitSeconds +
+    smallness * shop.weedPerSmallCavitySeconds +
     (fineMm / 1000) * shop.weedPerFineMetreSeconds;
   const value = plain * vinyl.weedingFactor;
   return figure('Weed', value, 's', 'computed', {
-    how: '(base + metres outside + cavities + tiny bits + fine metres) × factor of the vinyl',
+    how: '(base + metres outside + cavities + their smallness + fine metres) × factor of the vinyl',
     low: value * WEED_BAND.low,
     high: value * WEED_BAND.high,
     parts: [
@@ -79,8 +87,10 @@ export function estimateWeedSeconds(
       getShopFigure(shop, 'weedPerMetreSeconds'),
       figure('Cavities', layer.cavities, 'count', 'measured'),
       getShopFigure(shop, 'weedPerCavitySeconds'),
-      figure('Bits under 4 mm²', tinyBits, 'count', 'measured'),
-      getShopFigure(shop, 'weedPerTinyBitSeconds'),
+      figure('Smallness of its cavities, summed', smallness, 'count', 'measured', {
+        how: 'each 1 ÷ (1 + its area ÷ 4 mm²)',
+      }),
+      getShopFigure(shop, 'weedPerSmallCavitySeconds'),
       figure('Outline of strokes under the detail floor', fineMm, 'mm', 'measured', {
         parts: [figure('Thinnest stroke it holds well', strokeMm, 'mm', 'maker')],
       }),

@@ -54,7 +54,7 @@ export const SHOP_FIGURES = {
   weedBaseSeconds: spec('Weeding, for each layer', 's', 20, 0, 3600),
   weedPerMetreSeconds: spec('Weeding, for each metre outside', 's', 25, 0, 3600),
   weedPerCavitySeconds: spec('Weeding, for each cavity', 's', 4, 0, 600),
-  weedPerTinyBitSeconds: spec('Weeding, for each bit under 4 mm²', 's', 5, 0, 600),
+  weedPerSmallCavitySeconds: spec('Weeding, more for a cavity too small to see', 's', 5, 0, 600),
   weedPerFineMetreSeconds: spec('Weeding, for each metre under the detail floor', 's', 45, 0, 3600),
 
   pressLayOutSeconds: spec('Lay out a blank', 's', 25, 0, 3600),

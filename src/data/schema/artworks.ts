@@ -3,7 +3,13 @@
 import { blob, index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 import type { ArtworkMeasurement, ArtworkPicture, LeftOut, Licence, PrepStep } from '../../core/artwork';
 import { archivedAtMs, id, version } from '../columns';
-import { storedJson } from '../stored-json';
+import { storedJson, type Upgrade } from '../stored-json';
+
+/** Measurements before edition 5 do not know which of their bits are cavities; they are measured anew at the start. */
+const addCavityAreas: Upgrade = (measurement) => ({
+  ...measurement,
+  layers: (measurement['layers'] as readonly object[]).map((layer) => ({ cavityAreasMm2: [], ...layer })),
+});
 
 export const artworks = sqliteTable(
   'artworks',
@@ -12,7 +18,7 @@ export const artworks = sqliteTable(
     name: text('name').notNull(),
     fileName: text('file_name').notNull(),
     /** At the width it was kept at; always written and read whole. */
-    measurement: storedJson<ArtworkMeasurement>('measurement').notNull(),
+    measurement: storedJson<ArtworkMeasurement>('measurement', [addCavityAreas]).notNull(),
     /** What makes it ready to cut, done anew from the original each time. */
     steps: storedJson<readonly PrepStep[]>('steps').notNull().default([]),
     layerVinylIds: storedJson<readonly (number | null)[]>('layer_vinyl_ids').notNull().default([]),

@@ -4,7 +4,11 @@ import { sql } from 'drizzle-orm';
 import { check, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 import type { ShopFigures } from '../../core/materials';
 import { version } from '../columns';
-import { storedJson } from '../stored-json';
+import { storedJson, type Upgrade } from '../stored-json';
+
+/** What a tiny bit took is what the smallest cavities take more: pieces that stay take nothing by themselves. */
+const renameTinyBits: Upgrade = ({ weedPerTinyBitSeconds: seconds, ...figures }) =>
+  seconds === undefined ? figures : { ...figures, weedPerSmallCavitySeconds: seconds };
 
 /** One row: the shop whose book this file is. */
 export const shop = sqliteTable(
@@ -18,7 +22,7 @@ export const shop = sqliteTable(
     /** True for the demo: nothing in it is real. */
     simulated: integer('simulated', { mode: 'boolean' }).notNull(),
     /** Only what differs from or was confirmed over the defaults; figures added later take theirs. */
-    figures: storedJson<Partial<ShopFigures>>('figures').notNull(),
+    figures: storedJson<Partial<ShopFigures>>('figures', [renameTinyBits]).notNull(),
     version: version(),
   },
   (table) => [check('one_shop', sql`${table.id} = 1`)],

@@ -69,7 +69,12 @@ type WhichProps = {
 function WhichOne({ reading, digits = 3, onText }: WhichProps) {
   const { locale } = useSettings();
   const choice = (value: number) => (
-    <Button size="small" variant="text" onClick={() => onText(writeNumber(value, locale, digits, digits))}>
+    <Button
+      size="small"
+      variant="text"
+      sx={{ minWidth: 0 }}
+      onClick={() => onText(writeNumber(value, locale, digits, digits))}
+    >
       {new Intl.NumberFormat(locale, { minimumFractionDigits: digits }).format(value)}
     </Button>
   );

@@ -57,7 +57,7 @@ export const FIGURE_GROUPS: readonly { readonly title: string; readonly keys: re
       'weedBaseSeconds',
       'weedPerMetreSeconds',
       'weedPerCavitySeconds',
-      'weedPerTinyBitSeconds',
+      'weedPerSmallCavitySeconds',
       'weedPerFineMetreSeconds',
     ],
   },
