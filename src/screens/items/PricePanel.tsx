@@ -1,27 +1,20 @@
 // What to ask: where the price goes, the rule to drag it along, and what it leaves.
 
+import { useMemo } from 'react';
 import type { UseFormReturn } from 'react-hook-form';
 import type { ItemCost } from '../../core/costing';
 import type { ShopFigures } from '../../core/materials';
-import {
-  computeFloor,
-  DISCOUNTS,
-  priceForMargin,
-  priceForMarkup,
-  priceForWage,
-  readDiscount,
-  readSet,
-  SET_SIZES,
-  type PriceReading,
-} from '../../core/pricing';
-import { figure, formatShare, minor, type Minor } from '../../core/units';
+import { DISCOUNTS, readDiscount, readSet, SET_SIZES, type PriceReading } from '../../core/pricing';
+import { formatShare, minor, type Minor } from '../../core/units';
 import { describePriceProblem } from '../../wording/problems';
 import { CostStrip } from '../shared/CostStrip';
 import { MoneyField } from '../shared/number-fields';
-import { PriceRule, type RuleMark } from '../shared/PriceRule';
+import { PriceRule } from '../shared/PriceRule';
 import { useSettings } from '../shared/settings';
 import { Why } from '../shared/Why';
 import type { ItemForm } from './item-form';
+import { markPrices } from './price-marks';
+import { ProposedPrices } from './ProposedPrices';
 
 type Props = {
   readonly cost: ItemCost;
@@ -35,44 +28,10 @@ type Props = {
 
 export function PricePanel({ cost, reading, price, othersAsk, figures, onPrice, form }: Props) {
   const settings = useSettings();
-  const floor = computeFloor(cost, figures);
-  const margin = priceForMargin(figures.marginGoal, cost, figures);
-  const markup = priceForMarkup(figures.markupGoal, cost, figures);
-  const wage = priceForWage(figures.wageGoalPerHour, cost, figures);
-  const marks: RuleMark[] = [
-    { label: 'cash', figure: cost.cash, tone: 'soft' },
-    { label: 'full', figure: cost.full, tone: 'soft' },
-    { label: 'with risk', figure: cost.withRisk, tone: 'bad' },
-    ...(floor.ok ? [{ label: 'floor', figure: floor.value, tone: 'bad' } as const] : []),
-    ...(wage.ok ? [{ label: 'wage goal', figure: wage.value, tone: 'good' } as const] : []),
-    ...(markup.ok
-      ? [
-          {
-            label: `markup ${formatShare(figures.markupGoal, settings, 0)}`,
-            figure: markup.value,
-            tone: 'info',
-          } as const,
-        ]
-      : []),
-    ...(othersAsk === null
-      ? []
-      : [
-          {
-            label: 'a shop asks',
-            figure: figure('A shop asks for the like', othersAsk, 'money', 'typed'),
-            tone: 'soft',
-          } as const,
-        ]),
-    ...(margin.ok
-      ? [
-          {
-            label: `margin ${formatShare(figures.marginGoal, settings, 0)}`,
-            figure: margin.value,
-            tone: 'info',
-          } as const,
-        ]
-      : []),
-  ];
+  const { floor, margin, wage, marks } = useMemo(
+    () => markPrices(cost, figures, othersAsk, settings),
+    [cost, figures, othersAsk, settings],
+  );
   const refusal = [floor, margin, wage].find((result) => !result.ok);
   return (
     <section className="sheet" aria-label="What to ask">
@@ -84,6 +43,7 @@ export function PricePanel({ cost, reading, price, othersAsk, figures, onPrice, 
           <MoneyField form={form} name="details.othersAsk" label="A shop asks" />
         </div>
       </div>
+      <ProposedPrices marks={marks} price={price} onPrice={onPrice} />
       {refusal && !refusal.ok && (
         <p className="short flat above-3">{describePriceProblem(refusal.problem, settings)}</p>
       )}

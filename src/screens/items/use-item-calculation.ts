@@ -1,11 +1,13 @@
 // What the item comes to as it is typed: its cost, its layers, and what changed since its cost was accepted.
 
-import { useMemo, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { useWatch, type UseFormReturn } from 'react-hook-form';
 import { explainChange, getUsualVariant, listMadeLayers, resolveVariant } from '../../core/costing';
+import type { ShopFigures } from '../../core/materials';
+import { priceForMargin } from '../../core/pricing';
 import type { ItemEditorView } from '../../views/items';
 import { useSettings } from '../shared/settings';
-import { calculateItem } from './calculate-item';
+import { calculateItem, type Calculation } from './calculate-item';
 import { toMaterials, toPlan, type ItemForm } from './item-form';
 
 export function useItemCalculation(view: ItemEditorView, form: UseFormReturn<ItemForm>) {
@@ -34,6 +36,7 @@ export function useItemCalculation(view: ItemEditorView, form: UseFormReturn<Ite
     [plan, variant, values.quantity, blank, materials, view.evidence, settings],
   );
   const calculation = useMemo(() => calculateItem(input), [input]);
+  useProposedPrice(form, view.item === null, calculation, settings.shop.figures);
   const layers = useMemo(
     () => listMadeLayers(resolveVariant(plan, variant), materials, plan.quantity),
     [plan, variant, materials],
@@ -47,4 +50,20 @@ export function useItemCalculation(view: ItemEditorView, form: UseFormReturn<Ite
     [calculation, view.item, isAsSaved],
   );
   return { values, blank, plan, input, calculation, layers, change, options, setOptions };
+}
+
+/** A new item asks what the margin that is aimed for proposes, until somebody writes or drags another price. */
+function useProposedPrice(
+  form: UseFormReturn<ItemForm>,
+  isNew: boolean,
+  calculation: Calculation,
+  figures: ShopFigures,
+): void {
+  const { isDirty } = form.getFieldState('price', form.formState);
+  const proposed =
+    isNew && !isDirty && calculation.ok ? priceForMargin(figures.marginGoal, calculation.cost, figures) : null;
+  const price = proposed?.ok ? proposed.value.value : null;
+  useEffect(() => {
+    if (price !== null) form.resetField('price', { defaultValue: price });
+  }, [form, price]);
 }
