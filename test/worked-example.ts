@@ -140,3 +140,44 @@ export const PLAIN_CHANNEL: Channel = {
   tax: 0,
   ending: 'any',
 };
+
+/** The second example: no figure of the cost is nought, so that none can be forgotten or taken twice. */
+export const FULL_SHOP: ShopFigures = {
+  ...PLAIN_SHOP,
+  setupPerVinylSeconds: 120,
+  cutterCornerSeconds: 0.5,
+  cutterLiftSeconds: 1,
+  cutterWatchSeconds: 40,
+  cutterRatePerHour: 360,
+  cutterEdgeMm: 10,
+  weedPerMetreSeconds: 25,
+  weedPerSmallCavitySeconds: 6,
+  weedPerFineMetreSeconds: 50,
+  pressWarmUpSeconds: 600,
+  pressWatts: 1600,
+  energyPerKwh: 30,
+  bladePrice: 900,
+  bladeLifeMetres: 100,
+  matPrice: 1200,
+  matLifeLoads: 50,
+  coverSheetPrice: 400,
+  coverSheetPresses: 80,
+  pillowPrice: 500,
+  pillowPresses: 1500,
+  overheadPerHour: 300,
+  overheadPerItem: 25,
+};
+/** Two cavities of 4 mm² and one of 12; 200 mm of outline in strokes up to 5 mm wide. A vinyl that weeds half as slowly again. */
+export const FULL_ITEM: ItemSpec = {
+  ...PLAIN_ITEM,
+  layers: [
+    {
+      measurement: {
+        ...PLAIN_LAYER,
+        fineLengths: [{ underMm: 5, lengthMm: 200 }],
+        cavityAreasMm2: [4, 4, 12],
+      },
+      vinyl: { ...PLAIN_VINYL, weedingFactor: 1.5 },
+    },
+  ],
+};

@@ -61,6 +61,8 @@ export function describeFault(fault: LayoutFault, settings: FormatSettings): str
       return `A part reaches ${formatLength(fault.byMm, settings)} beyond what the machine reaches.`;
     case 'spoiled-spot':
       return 'A part lies on a spoiled spot.';
+    case 'turned':
+      return 'A part is turned against the direction of its vinyl.';
     case 'missing':
       return `${fault.pieceId} is not laid out.`;
     default:

@@ -24,6 +24,8 @@ export type LayoutFault =
     }
   | { readonly kind: 'outside'; readonly placement: Placement; readonly byMm: number }
   | { readonly kind: 'spoiled-spot'; readonly placement: Placement }
+  /** By an angle that the vinyl's direction does not allow. */
+  | { readonly kind: 'turned'; readonly placement: Placement }
   | { readonly kind: 'missing'; readonly pieceId: string; readonly copy: number };
 export type CheckOptions = {
   readonly gapMm: number;
@@ -43,7 +45,7 @@ export function checkLayout(
   const sheets = listSheets(stock);
   const laid = layout.placements.flatMap((placement) => {
     const piece = byId.get(placement.pieceId);
-    return piece ? [{ placement, ...place(piece, placement) }] : [];
+    return piece ? [{ placement, turns: piece.turns, ...place(piece, placement) }] : [];
   });
   const faults: LayoutFault[] = [];
   laid.forEach((one, at) => {
@@ -57,6 +59,7 @@ export function checkLayout(
       )
     )
       faults.push({ kind: 'spoiled-spot', placement: one.placement });
+    if (!isAllowedTurn(one.turns, one.placement.rotationDeg)) faults.push({ kind: 'turned', placement: one.placement });
     for (const other of laid.slice(at + 1)) {
       if (other.placement.sheet !== one.placement.sheet) continue;
       const distance = measureDistance(one, other, gapMm);
@@ -69,6 +72,17 @@ export function checkLayout(
     for (let copy = 0; copy < piece.copies; copy++)
       if (!known.has(`${copy} ${piece.id}`)) faults.push({ kind: 'missing', pieceId: piece.id, copy });
   return faults;
+}
+
+/** Angles this near are one: they are typed and stored with two digits. */
+const SAME_ANGLE_DEG = 0.01;
+
+function isAllowedTurn(turns: NestPiece['turns'], degrees: number): boolean {
+  if (turns === 'free') return true;
+  return turns.some((turn) => {
+    const off = Math.abs((((degrees - turn) % 360) + 360) % 360);
+    return Math.min(off, 360 - off) <= SAME_ANGLE_DEG;
+  });
 }
 
 type Laid = {

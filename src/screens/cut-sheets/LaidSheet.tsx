@@ -102,6 +102,7 @@ function keysOf(fault: LayoutFault): readonly string[] {
     case 'missing':
       return [];
     case 'outside':
+    case 'turned':
     case 'spoiled-spot':
       return [placementKey(fault.placement)];
     default:

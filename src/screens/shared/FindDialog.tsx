@@ -57,7 +57,7 @@ export default function FindDialog({
       onClose={onClose}
       fullWidth
       maxWidth="sm"
-      aria-label="Find or do anything"
+      slotProps={{ paper: { 'aria-label': 'Find or do anything' } }}
       sx={{ '& .MuiDialog-container': { alignItems: 'flex-start' } }}
     >
       <Command shouldFilter={false} label="Find or do anything" className="find-box" loop>

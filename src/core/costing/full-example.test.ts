@@ -1,0 +1,127 @@
+import { describe, expect, it } from 'vitest';
+import { FULL_ITEM, FULL_SHOP } from '../../../test/worked-example';
+import type { ShopFigures } from '../materials';
+import type { Figure } from '../units';
+import { computeItemCost, type ItemCost } from './index';
+
+const PIECES = 10;
+function cost(shop: ShopFigures = FULL_SHOP, quantity = PIECES): ItemCost {
+  const result = computeItemCost(FULL_ITEM, quantity, shop);
+  if (!result.ok) throw new Error(result.problem.kind);
+  return result.value;
+}
+const one = cost();
+const line = (id: string, of = one) => of.lines.find((candidate) => candidate.id === id)!;
+/** What a line comes to before it is rounded, from the list of what is at stake. */
+const exact = (label: string) =>
+  line('risk').figure.parts![0]!.parts!.find((part) => part.label.startsWith(label))!.value;
+const find = (figure: Figure, label: string): Figure | undefined =>
+  figure.label === label ? figure : figure.parts?.map((part) => find(part, label)).find((found) => found);
+
+// Every amount here was reckoned on paper from the figures in test/worked-example.ts; an hour is 18.00, half a cent a
+// second.
+describe('the second worked example of docs/costing.md: one of ten, with every figure', () => {
+  it('vinyl: four cells of 110 × 70 mm side by side on the 480 mm that the rollers leave, three rows', () => {
+    expect(one.layers[0]!.areas.stripLengthMm).toBe(210);
+    expect(exact('Vinyl')).toBeCloseTo((210 * 500 * 1000) / 1e6 / PIECES, 9); // 10.5
+  });
+
+  it('set-up: 600 s and 120 s for its vinyl, shared by ten', () => {
+    expect(line('set-up').handsSeconds).toBe(72);
+    expect([line('set-up').cash, line('set-up').time]).toEqual([0, 36]);
+  });
+
+  it('cut: 18 s at the machine, a tenth of loading and watching by hand', () => {
+    // 500 ÷ 50 + 8 corners × 0.5 + 4 contours × 1 = 18 s, 1.8 at 3.60 an hour; (100 + 40) ÷ 10 = 14 s, 7.
+    expect(one.layers[0]!.cutMachineSeconds.value).toBe(18);
+    expect(one.layers[0]!.cutHandsSeconds).toBe(14);
+    expect(exact('Cut')).toBeCloseTo(1.8 + 7, 9);
+    expect([line('cut-0').cash, line('cut-0').time]).toEqual([2, 7]);
+  });
+
+  it('is watched no longer than it cuts', () => {
+    // One alone cuts 18 s, less than the 40 it would be watched.
+    expect(cost(FULL_SHOP, 1).layers[0]!.cutHandsSeconds).toBe(100 + 18);
+  });
+
+  it('weed: base, metres outside, cavities and their smallness, fine metres, by the factor of the vinyl', () => {
+    // 30 + 0.32 × 25 + 3 × 10 + (½ + ½ + ¼) × 6 + 0.04 × 50 = 77.5 s, × 1.5 = 116.25 s.
+    expect(one.layers[0]!.weedSeconds.value).toBeCloseTo(116.25, 9);
+    expect(exact('Weed')).toBeCloseTo(58.125, 9);
+    expect(line('weed-0').time).toBe(58);
+  });
+
+  it('press: 80 s by hand, and power for them with a tenth of the warm-up', () => {
+    // 20 + 5 + 30 + 12 + 10 + 3 = 80 s, 40; (80 + 600 ÷ 10) s × 1.6 kW = 0.0622 kWh at 0.30.
+    const energy = ((80 + 60) / 3600) * 1.6 * 30;
+    expect(exact('Press')).toBeCloseTo(40 + energy, 9);
+    expect([line('press').cash, line('press').time]).toEqual([2, 40]);
+  });
+
+  it('wear: half a metre of blade, a tenth of a load, two press cycles of cover sheet and pillow', () => {
+    // 0.5 × 9.00 + 24 ÷ 10 + 2 × 400 ÷ 80 + 2 × 500 ÷ 1500.
+    expect(exact('Wear')).toBeCloseTo(4.5 + 2.4 + 10 + 2 / 3, 9);
+    expect(find(line('wear').figure, 'Mat')!.value).toBeCloseTo(2.4, 9);
+    expect(line('wear').cash).toBe(18);
+  });
+
+  it('what goes wrong: of what can be lost at the bench, and of nothing else', () => {
+    // Blank 400, vinyl 10.5, cut 8.8, weed 58.125, press 41.867, wear 17.567.
+    expect(find(line('risk').figure, 'At stake: blank to wear, without set-up')!.value).toBeCloseTo(536.8583, 3);
+    expect(line('risk').total).toBe(23); // 536.858 × 0.04 ÷ 0.96 = 22.37, rounded so that all lines add up
+  });
+
+  it('check, pack and overheads: 342.25 s at 3.00 an hour, and 0.25', () => {
+    expect(line('check').time).toBe(30);
+    expect(line('pack').cash).toBe(50);
+    expect(one.handsSeconds.value).toBeCloseTo(72 + 14 + 116.25 + 80 + 60, 9);
+    expect(line('overhead').cash).toBe(53); // 28.52 + 25 = 53.52, rounded so that all lines add up
+  });
+
+  it('the totals', () => {
+    // 400 + 10.5 + 1.8 + 1.867 + 17.567 + 50 + 53.521
+    expect(one.cash.value).toBe(535);
+    // + 36 + 7 + 58.125 + 40 + 30
+    expect(one.full.value).toBe(706);
+    // + 22.369
+    expect(one.withRisk.value).toBe(729);
+    expect(one.lines.reduce((sum, own) => sum + own.total, 0)).toBe(729);
+  });
+
+  it('each figure of the shop moves the cost, and the right way', () => {
+    const grows = (key: keyof ShopFigures) =>
+      cost({ ...FULL_SHOP, [key]: FULL_SHOP[key] * 40 }).withRisk.value - one.withRisk.value;
+    const dearer = [
+      'wagePerHour',
+      'packaging',
+      'setupSeconds',
+      'setupPerVinylSeconds',
+      'checkSeconds',
+      'cutterCornerSeconds',
+      'cutterLiftSeconds',
+      'cutterLoadSeconds',
+      'cutterRatePerHour',
+      'weedBaseSeconds',
+      'weedPerMetreSeconds',
+      'weedPerCavitySeconds',
+      'weedPerSmallCavitySeconds',
+      'weedPerFineMetreSeconds',
+      'pressLayOutSeconds',
+      'prePressSeconds',
+      'pressPlaceSeconds',
+      'pressPeelSeconds',
+      'pressWarmUpSeconds',
+      'pressWatts',
+      'energyPerKwh',
+      'bladePrice',
+      'matPrice',
+      'coverSheetPrice',
+      'pillowPrice',
+      'overheadPerHour',
+      'overheadPerItem',
+    ] as const;
+    for (const key of dearer) expect([key, grows(key) > 0]).toEqual([key, true]);
+    for (const key of ['bladeLifeMetres', 'matLifeLoads', 'coverSheetPresses'] as const)
+      expect([key, grows(key) < 0]).toEqual([key, true]);
+  });
+});
