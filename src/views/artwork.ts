@@ -44,7 +44,7 @@ export type ArtworkListView = { readonly artworks: readonly (ArtworkView & { rea
 
 export type MeasuredFile = Pick<ArtworkView, 'measurement' | 'picture' | 'leftOut' | 'gradients' | 'sizeStated'>;
 
-/** What the page itself reckons of a drawing with its steps and materials, besides its measurement. */
+/** What the page itself calculates of a drawing with its steps and materials, besides its measurement. */
 export type PreparedFile = MeasuredFile & {
   readonly findings: readonly Finding[];
   /** Groups of like round holes by layer key; diameters in mm. */

@@ -72,7 +72,7 @@ export type OrderView = {
     readonly sizeName: string;
     readonly colourName: string;
     readonly comb: readonly CombColumn[];
-    /** What one was reckoned to cost with its risk when it was agreed, minor units. */
+    /** What one was calculated to cost with its risk when it was agreed, minor units. */
     readonly eachWithRisk: number;
   }[];
   /** What was quoted against what it really took. */

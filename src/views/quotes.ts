@@ -32,7 +32,7 @@ export type QuoteView = {
   readonly itemId: number;
   /** When it was saved, epoch ms. */
   readonly atMs: number;
-  /** What it was reckoned from, kept as it was. */
+  /** What it was calculated from, as it was then. */
   readonly facts: QuoteFacts;
   /** What it would cost now, where that differs. */
   readonly drift: Drift | null;

@@ -58,6 +58,8 @@ test('from a drawing to a handed-over order', async ({ page }) => {
       .getByLabel('Drawing file')
       .setInputFiles({ name: 'two-windows.svg', mimeType: 'image/svg+xml', buffer: Buffer.from(DRAWING) });
     const layers = page.getByRole('region', { name: 'Layers' });
+    await expect(layers).toContainText('36.0 cm²'); // at the 100 mm that it states
+    await fill(page, 'Width', '200');
     await expect(layers).toContainText('144.0 cm²'); // 200 mm wide: (6000 − 2 × 1200) × 4 mm²
     await expect(layers).toContainText('1.20 m'); // the outer rectangle and two windows: 2 × (320 + 2 × 140) mm
     await fill(page, 'Width', '100');

@@ -18,7 +18,7 @@ const exact = (label: string) =>
 const find = (figure: Figure, label: string): Figure | undefined =>
   figure.label === label ? figure : figure.parts?.map((part) => find(part, label)).find((found) => found);
 
-// Every amount here was reckoned on paper from the figures in test/worked-example.ts; an hour is 18.00, half a cent a
+// Every amount here was worked out on paper from the figures in test/worked-example.ts; an hour is 18.00, half a cent a
 // second.
 describe('the second worked example of docs/costing.md: one of ten, with every figure', () => {
   it('vinyl: four cells of 110 × 70 mm side by side on the 480 mm that the rollers leave, three rows', () => {

@@ -116,6 +116,53 @@ describe('the price needed', () => {
     );
   });
 
+  it('is found below a step of the fees that leaves nothing above it', () => {
+    const steep = channel({
+      tiers: [
+        { from: minor(0), share: 0.05 },
+        { from: minor(10_000), share: 0.7 },
+      ],
+    });
+    const found = priceOnChannel({ kind: 'margin', share: 0.35 }, cost, steep);
+    const alone = priceOnChannel({ kind: 'margin', share: 0.35 }, cost, channel({ tiers: [steep.tiers[0]!] }));
+    // 6.16 ÷ (1 − 0.05 − 0.35) = 10.27
+    expect(found.ok && found.value.value).toBe(1027);
+    expect(alone.ok && alone.value.value).toBe(1027);
+  });
+
+  it('is the first of all prices that reaches the goal, however the steps rise and fall', () => {
+    const share = fc.double({ min: 0, max: 0.95, noNaN: true });
+    const steps = fc.record({
+      first: share,
+      second: share,
+      third: share,
+      from: fc.integer({ min: 300, max: 1200 }),
+      further: fc.integer({ min: 1, max: 1500 }),
+      margin: fc.double({ min: 0, max: 0.5, noNaN: true }),
+    });
+    fc.assert(
+      fc.property(steps, ({ first, second, third, from, further, margin }) => {
+        const on = channel({
+          tiers: [
+            { from: minor(0), share: first },
+            { from: minor(from), share: second },
+            { from: minor(from + further), share: third },
+          ],
+        });
+        const found = priceOnChannel({ kind: 'margin', share: margin }, cost, on);
+        const reaches = (at: number) => readChannel(minor(at), cost, on).yours.value >= margin * at - 1e-6;
+        const most = found.ok ? Math.min(found.value.value, 4000) : 4000;
+        for (let price = 1; price < most; price++) {
+          // Fees are rounded step by step: near the edge of one a single cent may hold by its rounding.
+          if (reaches(price) && reaches(price + 3) && reaches(price + 6))
+            expect(price).toBeGreaterThanOrEqual(most - 3);
+        }
+        if (found.ok) expect(reaches(found.value.value)).toBe(true);
+      }),
+      { numRuns: 60 },
+    );
+  });
+
   it('is refused where the channel and the goal leave nothing', () => {
     expect(
       priceOnChannel({ kind: 'margin', share: 0.6 }, cost, channel({ tiers: [{ from: minor(0), share: 0.4 }] })),

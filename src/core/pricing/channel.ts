@@ -192,55 +192,23 @@ const GOAL_LABELS: Readonly<Record<ChannelGoal['kind'], string>> = {
   wage: 'Price for your wage goal',
   floor: 'Floor',
 };
-/** Prices beyond this are a mistake. */
-const MOST = 100_000_000;
+/** Minor units; prices beyond this are a mistake. */
+const MOST = 100_000_000_000;
 const TOLERANCE = 1e-6;
 
 /**
- * The lowest price with the channel's ending that reaches the goal there. What is left rises with the price but for the
- * rounding of fees to cents, so it is looked for by halving, and then cent by cent. Problem: the channel takes more of
- * each unit of price than the goal leaves.
+ * The lowest price with the channel's ending that reaches the goal there. Within a step of its fees what is left rises
+ * or falls evenly but for the rounding to cents, so each step is looked at by itself: steps that rise steeply leave
+ * room below them. Problem: the channel takes more of each unit of price than the goal leaves, at every price.
  */
 export function priceOnChannel(goal: ChannelGoal, cost: ItemCost, channel: Channel): Result<Figure, ChannelProblem> {
   const share = goal.kind === 'margin' ? goal.share : 0;
-  const taken = marginalShare(channel);
-  if (1 - taken - share <= SHARE_NOISE || channel.discount >= 1)
-    return fail({ kind: 'takes-too-much', taken, goal: share });
-  const holds = (price: number): boolean => {
-    const { net } = takeOff(price, channel);
-    const reading = readChannel(minor(price), cost, channel);
-    switch (goal.kind) {
-      case 'margin':
-        return reading.yours.value >= goal.share * net - TOLERANCE;
-      case 'markup':
-        return reading.yours.value >= goal.share * cost.withRisk.value - TOLERANCE;
-      case 'wage':
-        return reading.hourEarns === null
-          ? reading.yours.value >= -TOLERANCE
-          : reading.hourEarns.value >= goal.perHour - TOLERANCE;
-      case 'floor':
-        return reading.yours.value >= -TOLERANCE;
-      default:
-        return goal satisfies never;
-    }
-  };
-  let low = 0,
-    high = 1;
-  while (!holds(high)) {
-    low = high;
-    high *= 2;
-    if (high > MOST) return fail({ kind: 'takes-too-much', taken, goal: share });
-  }
-  while (high - low > 1) {
-    const middle = Math.floor((low + high) / 2);
-    if (holds(middle)) high = middle;
-    else low = middle;
-  }
-  let price = high;
-  // Rounded fees jump by a cent: a price a little below may do as well.
-  for (let back = findLower(price, holds); back > 0; back = findLower(price, holds)) price -= back;
-  price = roundUpTo(price, channel.ending);
-  while (!holds(price)) price = roundUpTo(price + 1, channel.ending);
+  const refused = fail({ kind: 'takes-too-much', taken: marginalShare(channel), goal: share } as const);
+  if (channel.discount >= 1) return refused;
+  const holds = (price: number) => reaches(goal, price, cost, channel);
+  const lowest = findLowest(holds, channel, share);
+  if (lowest === null) return refused;
+  const price = toEnding(lowest, channel.ending, holds);
   return succeed(
     figure(GOAL_LABELS[goal.kind], price, 'money', 'computed', {
       how: 'the lowest price that leaves it, up to the ending',
@@ -255,6 +223,78 @@ export function priceOnChannel(goal: ChannelGoal, cost: ItemCost, channel: Chann
       ],
     }),
   );
+}
+
+/** Whether a sale at this price leaves what the goal asks for. */
+function reaches(goal: ChannelGoal, price: number, cost: ItemCost, channel: Channel): boolean {
+  const { yours, hourEarns } = readChannel(minor(price), cost, channel);
+  switch (goal.kind) {
+    case 'margin':
+      return yours.value >= goal.share * takeOff(price, channel).net - TOLERANCE;
+    case 'markup':
+      return yours.value >= goal.share * cost.withRisk.value - TOLERANCE;
+    case 'wage':
+      return hourEarns === null ? yours.value >= -TOLERANCE : hourEarns.value >= goal.perHour - TOLERANCE;
+    case 'floor':
+      return yours.value >= -TOLERANCE;
+    default:
+      return goal satisfies never;
+  }
+}
+
+type Holds = (price: number) => boolean;
+
+/** Step after step of the fees, the first price that holds; null where none does. */
+function findLowest(holds: Holds, channel: Channel, share: number): number | null {
+  const starts = channel.tiers.map(({ from }) => Math.ceil(from / (1 - channel.discount)));
+  for (const [index, start] of starts.entries()) {
+    if (holds(start)) return settle(start, holds);
+    const next = starts[index + 1];
+    const end = next === undefined ? findBeyond(start, holds, channel, share) : next;
+    if (end !== null && holds(end)) return settle(halve(start, end, holds), holds);
+  }
+  return null;
+}
+
+/** In the last step: some price that holds, or null where a higher one leaves no more. */
+function findBeyond(start: number, holds: Holds, channel: Channel, share: number): number | null {
+  if (1 - marginalShare(channel) - share <= SHARE_NOISE) return null;
+  let high = Math.max(1, start);
+  while (!holds(high)) {
+    high *= 2;
+    if (high > MOST) return null;
+  }
+  return high;
+}
+
+/** The first price that holds between one that does not and one that does. */
+function halve(low: number, high: number, holds: Holds): number {
+  let [below, above] = [low, high];
+  while (above - below > 1) {
+    const middle = Math.floor((below + above) / 2);
+    if (holds(middle)) above = middle;
+    else below = middle;
+  }
+  return above;
+}
+
+/** Rounded fees jump by a cent: a price a little below may do as well. */
+function settle(found: number, holds: Holds): number {
+  let price = found;
+  for (let back = findLower(price, holds); back > 0; back = findLower(price, holds)) price -= back;
+  return price;
+}
+
+/** Endings are looked for so often; where steep fees leave no room for one, the price stands as it is. */
+const MOST_ENDINGS = 20;
+
+function toEnding(lowest: number, ending: Ending, holds: Holds): number {
+  let price = roundUpTo(lowest, ending);
+  for (let tried = 0; tried < MOST_ENDINGS; tried++) {
+    if (holds(price)) return price;
+    price = roundUpTo(price + 1, ending);
+  }
+  return lowest;
 }
 
 const findLower = (price: number, holds: (price: number) => boolean): number =>

@@ -7,6 +7,7 @@ import { formatLength, formatPath } from '../../core/units';
 import type { PreparedFile } from '../../views/artwork';
 import type { VinylView } from '../../views/shelf';
 import { LAYER_ROLE_NAMES } from '../../wording/findings';
+import { plural } from '../../wording/plural';
 import { useSettings } from '../shared/settings';
 import { Why } from '../shared/Why';
 import type { DotGroup, LayerFigures, LayerMeasurement } from '../../core/artwork';
@@ -96,7 +97,7 @@ function LayerRow({ layer, nameOf, onRename, dots, file, onRole, vinyls, vinylId
         </span>
         {dots.slice(0, 3).map((group) => (
           <div key={group.diameterMm} className="soft text-small">
-            {group.count} dots of {formatLength(group.diameterMm, settings, 2)}
+            {plural(group.count, 'dot')} of {formatLength(group.diameterMm, settings, 2)}
           </div>
         ))}
         {(file.measurement.layers.length > 1 || layer.role !== 'worn') && (

@@ -58,7 +58,7 @@ const form: ItemForm = {
 };
 const materials = toMaterials({ artworks: [artwork], prices: [], packings: [], shelf: { vinyls: [vinyl] } });
 const details = (part: Partial<ItemForm['details']>): Partial<ItemForm> => ({ details: { ...form.details, ...part } });
-const reckon = (values: Partial<ItemForm> = {}, part: Partial<Parameters<typeof calculateItem>[0]> = {}) => {
+const calculate = (values: Partial<ItemForm> = {}, part: Partial<Parameters<typeof calculateItem>[0]> = {}) => {
   const whole = { ...form, ...values };
   return calculateItem({
     plan: toPlan(whole),
@@ -75,7 +75,7 @@ const reckon = (values: Partial<ItemForm> = {}, part: Partial<Parameters<typeof 
 
 describe('an item calculated as it is typed', () => {
   it('costs what the worked example costs, and says so in a sentence', () => {
-    const result = reckon();
+    const result = calculate();
     if (!result.ok) throw new Error(result.problem);
     expect([result.cost.cash.value, result.cost.full.value, result.cost.withRisk.value]).toEqual([461, 596, 616]);
     expect(result.verdict).toMatch(
@@ -84,15 +84,17 @@ describe('an item calculated as it is typed', () => {
   });
 
   it('without a price asks for one; below the floor says what you pay to make it', () => {
-    expect(reckon({ price: 0 })).toMatchObject({ ok: true, verdict: expect.stringMatching(/Drag the price/) });
-    expect(reckon({ price: 500 })).toMatchObject({
+    expect(calculate({ price: 0 })).toMatchObject({ ok: true, verdict: expect.stringMatching(/Drag the price/) });
+    expect(calculate({ price: 500 })).toMatchObject({
       ok: true,
       verdict: expect.stringMatching(/At 5\.00 you pay 1\.71 to make it/),
     });
   });
 
   it('takes typed text for numbers as a form gives it', () => {
-    expect(reckon({ quantity: '10' as never, placements: [{ ...placement, widthMm: '100' as never }] })).toMatchObject({
+    expect(
+      calculate({ quantity: '10' as never, placements: [{ ...placement, widthMm: '100' as never }] }),
+    ).toMatchObject({
       ok: true,
     });
   });
@@ -113,14 +115,14 @@ describe('an item calculated as it is typed', () => {
     ['a size that the blank has not', { sizeName: 'XXL' }, {}, /XXL/],
     ['a width beyond the roll', { placements: [{ ...placement, widthMm: 2000 }] }, {}, /wide/],
   ])('%s is told and nothing is made up', (_, values, part, words) => {
-    const result = reckon(values, part as never);
+    const result = calculate(values, part as never);
     expect(result.ok).toBe(false);
     expect(!result.ok && result.problem).toMatch(words);
   });
 
   it('grows with the width as area does', () => {
     const vinylAt = (widthMm: number) => {
-      const result = reckon({ placements: [{ ...placement, widthMm }], areaBasis: 'net' });
+      const result = calculate({ placements: [{ ...placement, widthMm }], areaBasis: 'net' });
       if (!result.ok) throw new Error(result.problem);
       return result.cost.layers[0]!.areas.net.value;
     };
@@ -128,8 +130,8 @@ describe('an item calculated as it is typed', () => {
   });
 
   it('a second artwork adds its vinyl, cutting, weeding and a pressing of its own place', () => {
-    const one = reckon(),
-      two = reckon({ placements: [placement, { ...placement, place: 'back' }] });
+    const one = calculate(),
+      two = calculate({ placements: [placement, { ...placement, place: 'back' }] });
     if (!one.ok || !two.ok) throw new Error('not calculated');
     // By hand: a tenth of 100 s of loading, 60 s of weeding, and 80 s at the press.
     expect(two.cost.lines.filter((line) => line.stage === 'vinyl')).toHaveLength(2);
@@ -141,8 +143,8 @@ describe('an item calculated as it is typed', () => {
   });
 
   it('things besides, own packaging and typed minutes are lines and figures of their own', () => {
-    const plain = reckon(),
-      more = reckon(
+    const plain = calculate(),
+      more = calculate(
         details({
           extras: [{ label: 'Ribbon', price: 15 }],
           packaging: 80,
@@ -158,7 +160,7 @@ describe('an item calculated as it is typed', () => {
       figure: { source: 'typed' },
     });
     // Empty fields count for nothing: the estimate stands.
-    const emptied = reckon(
+    const emptied = calculate(
       details({ packaging: '' as never, minutes: { cut: '' as never, weed: '' as never, press: '' as never } }),
     );
     expect(emptied.ok && emptied.cost.withRisk.value).toBe(plain.cost.withRisk.value);

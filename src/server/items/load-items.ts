@@ -63,7 +63,7 @@ export function loadItemList(shop: ShopContext): ItemListView {
 }
 
 /**
- * What the item's page needs to reckon by itself: the item (or none yet), all artworks, and the shelf with what the
+ * What the item's page needs to calculate by itself: the item (or none yet), all artworks, and the shelf with what the
  * item uses. @throws ShopError not-found
  */
 export function loadItemEditor(shop: ShopContext, id: number | null, startArtworkId: number | null): ItemEditorView {

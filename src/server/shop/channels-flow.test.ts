@@ -36,7 +36,7 @@ const FAIR = {
   ending: '50',
 };
 
-it('channels are kept with all their fees, and each item reckons with them', () => {
+it('channels are saved with all their fees, and each item counts with them', () => {
   const { id } = addChannel(shop, parseInput(channelInput, FAIR));
   const { channels } = loadItemEditor(shop, 1, null);
   expect(channels.map((channel) => channel.name)).toEqual([
