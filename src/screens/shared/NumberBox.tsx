@@ -20,17 +20,29 @@ type Props = {
   /** What is wrong with it besides being no number; said in its place. */
   readonly error?: ReactNode;
   readonly help?: ReactNode;
-  /** May be left empty. Elsewhere an empty one is said to be no number only once it was left. */
   readonly name?: string;
   readonly autoFocus?: boolean | undefined;
   readonly inputRef?: Ref<HTMLInputElement>;
   readonly onBlur?: () => void;
   readonly size?: 'small' | 'medium';
+  /** Stands there while nothing is typed: what counts then. */
+  readonly placeholder?: string;
   /** The label is only read out: the field stands in a table. */
   readonly bare?: boolean;
 };
 
-export function NumberBox({ label, text, onText, digits, unit, error, help, bare = false, ...field }: Props) {
+export function NumberBox({
+  label,
+  text,
+  onText,
+  digits,
+  unit,
+  error,
+  help,
+  bare = false,
+  placeholder,
+  ...field
+}: Props) {
   const { locale } = useSettings();
   const reading = readNumber(text, digits === undefined ? { locale } : { locale, digits });
   const doubt = reading.kind === 'ambiguous' ? <WhichOne reading={reading} digits={digits} onText={onText} /> : null;
@@ -41,12 +53,13 @@ export function NumberBox({ label, text, onText, digits, unit, error, help, bare
       label={bare ? undefined : label}
       variant={bare ? 'standard' : 'outlined'}
       value={text}
+      placeholder={placeholder ?? ''}
       onChange={(event) => onText(event.target.value)}
       error={Boolean(said)}
       helperText={said && said !== true ? said : help}
       fullWidth
       slotProps={{
-        inputLabel: unit ? { shrink: true } : {},
+        inputLabel: unit || placeholder !== undefined ? { shrink: true } : {},
         formHelperText: { component: 'div' },
         htmlInput: {
           inputMode: 'decimal',

@@ -1,9 +1,10 @@
 // What a quick quote answers: cost, price, what an hour earns, when it can be ready, and what to buy first.
 
 import Button from '@mui/material/Button';
-import { formatDay, formatMoney, printMajor, type Figure } from '../../core/units';
+import { formatDay, formatMoney, type Figure } from '../../core/units';
 import type { QuoteAnswer } from '../../views/quotes';
 import { describeToBuy } from '../../wording/quotes';
+import { useNumbers } from './use-numbers';
 import { useSettings } from './settings';
 import { Why } from './Why';
 
@@ -65,6 +66,7 @@ type ProposedPriceProps = Pick<Props, 'onAsk'> & { readonly label: string; reado
 
 function ProposedPrice({ label, figure, onAsk }: ProposedPriceProps) {
   const settings = useSettings();
+  const { writeMoney } = useNumbers();
   if (!figure) return null;
   return (
     <span>
@@ -73,7 +75,7 @@ function ProposedPrice({ label, figure, onAsk }: ProposedPriceProps) {
         size="small"
         variant="text"
         aria-label={`Ask ${formatMoney(figure.value, settings)}, ${label}`}
-        onClick={() => onAsk(printMajor(figure.value, settings.currency))}
+        onClick={() => onAsk(writeMoney(figure.value))}
       >
         ask it
       </Button>

@@ -6,22 +6,20 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { getVariantPrice } from '../../core/costing/item-plan';
-import { formatMoney, printMajor } from '../../core/units';
+import { formatMoney } from '../../core/units';
+import { NumberBox } from './NumberBox';
 import { useSettings } from './settings';
+import { useNumbers } from './use-numbers';
 import type { QuickQuoteState } from './use-quick-quote';
 
 type Props = Pick<QuickQuoteState, 'start' | 'form' | 'set' | 'read'>;
 
-export function QuoteFields({ start, form, set, read: { quantity, each } }: Props) {
-  const { currency } = useSettings();
+export function QuoteFields({ start, form, set, read: { quantity } }: Props) {
+  const { writeMoney, moneyDigits } = useNumbers();
   const blank = form.drawing?.blank;
   const sizes = blank ? blank.sizes.map((size) => size.name) : (form.item?.sizes ?? []);
   const colours = blank ? blank.colours.map((colour) => colour.name) : (form.item?.colours ?? []);
-  const usualPrice = form.item
-    ? printMajor(getVariantPrice(form.item, form), currency)
-    : form.drawing
-      ? 'by margin'
-      : '';
+  const usualPrice = form.item ? writeMoney(getVariantPrice(form.item, form)) : form.drawing ? 'by margin' : '';
   return (
     <div className="fields pad-top-2 quote-fields">
       <Autocomplete
@@ -48,20 +46,18 @@ export function QuoteFields({ start, form, set, read: { quantity, each } }: Prop
         value={form.colourName}
         onChange={(colourName) => set({ colourName })}
       />
-      <TextField
+      <NumberBox
         label="Pieces"
-        value={form.quantity}
-        onChange={(event) => set({ quantity: event.target.value })}
-        error={quantity === null || !Number.isInteger(quantity) || quantity < 1}
-        slotProps={{ htmlInput: { inputMode: 'numeric', className: 'figures' } }}
+        text={form.quantity}
+        onText={(text) => set({ quantity: text })}
+        error={(quantity === null || !Number.isInteger(quantity) || quantity < 1) && 'Whole pieces.'}
       />
-      <TextField
+      <NumberBox
         label="Price each"
-        value={form.each}
+        text={form.each}
         placeholder={usualPrice}
-        onChange={(event) => set({ each: event.target.value })}
-        error={form.each.trim() !== '' && each === null}
-        slotProps={{ inputLabel: { shrink: true }, htmlInput: { inputMode: 'decimal', className: 'figures' } }}
+        digits={moneyDigits}
+        onText={(text) => set({ each: text })}
       />
     </div>
   );
