@@ -12,6 +12,5 @@ export { chooseStock, type ChosenStock } from './choose-stock';
 export { orderCutting } from './cut-order';
 export { readCutShape, type CutOutline, type CutShape, type ShapeWish } from './cut-shape';
 export { layOutStandard } from './standard-layout';
-export { MOST_STANDARD_COPIES } from './standard-copies';
 export { measureLayout } from './measure-layout';
 export { makeLoadLayer, placePoints, type LoadPart } from './load-file';
