@@ -40,10 +40,9 @@ export const INITIAL_PAINT: PaintState = {
 const JOIN_NAMES: readonly Join[] = ['miter', 'round', 'bevel'];
 const CAP_NAMES: readonly Cap[] = ['butt', 'round', 'square'];
 const asOneOf = <T extends string>(names: readonly T[], text: string | undefined, inherited: T): T =>
-  names.find((name) => name === text) ?? inherited;
+  names.find((name) => name === text?.toLowerCase()) ?? inherited;
 
-const asRule = (text: string | undefined, inherited: 'nonzero' | 'evenodd') =>
-  text === 'nonzero' || text === 'evenodd' ? text : inherited;
+const RULES = ['nonzero', 'evenodd'] as const;
 
 export function parseOpacity(text: string | undefined, inherited: number): number {
   const [value] = parseNumbers(text ?? '');
@@ -51,25 +50,35 @@ export function parseOpacity(text: string | undefined, inherited: number): numbe
   return Math.min(1, Math.max(0, text?.includes('%') ? value / 100 : value));
 }
 
-const asPaint = (text: string | undefined, inherited: string): string => {
-  if (text === undefined || text === '' || text === 'inherit') return inherited;
+/** All of these are inherited by themselves, so that `unset` means the same as `inherit`. */
+const isInherited = (text: string | undefined): text is undefined | '' =>
+  text === undefined || text === '' || /^(inherit|unset|revert|revert-layer)$/i.test(text);
+
+const asPaint = (text: string | undefined, inherited: string, initial: string): string => {
+  if (isInherited(text)) return inherited;
+  if (/^initial$/i.test(text)) return initial;
   return /^(url\(|currentcolor$|context-)/i.test(text) || parseColour(text) !== null ? text : inherited;
+};
+
+const asWidth = (text: string | undefined, inherited: string): string => {
+  if (isInherited(text)) return inherited;
+  return /^initial$/i.test(text) ? INITIAL_PAINT.strokeWidth : text;
 };
 
 /** The painting state of an element under its parent's; unreadable values are as if not written. */
 export function inheritPaint(parent: PaintState, styles: ReadonlyMap<string, string>): PaintState {
   const visibility = styles.get('visibility');
   return {
-    color: asPaint(styles.get('color'), parent.color),
-    fill: asPaint(styles.get('fill'), parent.fill),
-    stroke: asPaint(styles.get('stroke'), parent.stroke),
-    strokeWidth: styles.get('stroke-width') ?? parent.strokeWidth,
+    color: asPaint(styles.get('color'), parent.color, INITIAL_PAINT.color),
+    fill: asPaint(styles.get('fill'), parent.fill, INITIAL_PAINT.fill),
+    stroke: asPaint(styles.get('stroke'), parent.stroke, INITIAL_PAINT.stroke),
+    strokeWidth: asWidth(styles.get('stroke-width'), parent.strokeWidth),
     strokeJoin: asOneOf(JOIN_NAMES, styles.get('stroke-linejoin'), parent.strokeJoin),
     strokeCap: asOneOf(CAP_NAMES, styles.get('stroke-linecap'), parent.strokeCap),
     miterLimit: Math.max(1, parseNumbers(styles.get('stroke-miterlimit') ?? '')[0] ?? parent.miterLimit),
-    fillRule: asRule(styles.get('fill-rule'), parent.fillRule),
-    clipRule: asRule(styles.get('clip-rule'), parent.clipRule),
-    visible: visibility === undefined || visibility === 'inherit' ? parent.visible : visibility === 'visible',
+    fillRule: asOneOf(RULES, styles.get('fill-rule'), parent.fillRule),
+    clipRule: asOneOf(RULES, styles.get('clip-rule'), parent.clipRule),
+    visible: isInherited(visibility) ? parent.visible : /^(visible|initial)$/i.test(visibility),
     fillOpacity: parseOpacity(styles.get('fill-opacity'), parent.fillOpacity),
     strokeOpacity: parseOpacity(styles.get('stroke-opacity'), parent.strokeOpacity),
   };

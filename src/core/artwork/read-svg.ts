@@ -15,7 +15,8 @@ import { FILE_LIMIT_BYTES, type Artwork, type ReadProblem, type Shape, type Stro
 import { LeftOutTally } from './left-out';
 import { inheritPaint, INITIAL_PAINT, parseOpacity, resolvePaint, type PaintServers, type PaintState } from './paint';
 import { parseStyleSheet, resolveDeclarations, type StyleSheet } from './style-sheet';
-import { fitViewBox, isRealLength, MM_PER_PX, parseSvgLength, parseTransform, PX_PER_INCH } from './svg-lengths';
+import { fitViewBox, isRealLength, MM_PER_PX, parseSvgLength, PX_PER_INCH } from './svg-lengths';
+import { readTransform } from './svg-transform';
 import { outlineShape, SHAPE_NAMES, type Viewport } from './svg-shapes';
 import { parseXml, type XmlElement } from './xml-tree';
 import { NEVER_DRAWN, GROUPS, isSet, isOutside, nameOf, collectText, readViewBox, placeContours } from './svg-elements';
@@ -134,7 +135,7 @@ class SvgReader {
   private enter(element: XmlElement, outer: Place): Place | null {
     const styles = resolveDeclarations(element, this.sheets);
     if (styles.get('display') === 'none') return null;
-    const own = parseTransform(styles.get('transform'));
+    const own = readTransform(styles, outer.viewport);
     if (!own) this.leftOut.add('bad-path', `${nameOf(element)}, transform`);
     const matrix = composeMatrices(outer.matrix, own ?? IDENTITY);
     const opacity = outer.opacity * parseOpacity(styles.get('opacity'), 1);
@@ -147,10 +148,9 @@ class SvgReader {
   }
 
   private visitChildren(element: XmlElement, place: Place): void {
+    const shown = element.children.filter(isShownHere);
     const children =
-      element.name === 'switch'
-        ? element.children.filter((child) => child.name !== 'foreignObject').slice(0, 1)
-        : element.children;
+      element.name === 'switch' ? shown.filter((child) => child.name !== 'foreignObject').slice(0, 1) : shown;
     for (const child of children) this.visit(child, place);
   }
 
@@ -328,4 +328,11 @@ class SvgReader {
       },
     ];
   }
+}
+
+/** Conditions on an element (SVG 2, 5.9): no extension is known here, and drawings are read in English. */
+function isShownHere({ attributes }: XmlElement): boolean {
+  if (attributes['requiredExtensions'] !== undefined) return false;
+  const languages = attributes['systemLanguage'];
+  return languages === undefined || languages.split(',').some((language) => /^\s*en(-|\s*$)/i.test(language));
 }

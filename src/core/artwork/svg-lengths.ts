@@ -1,6 +1,6 @@
 // Lengths, number lists and transforms as SVG attributes write them.
 
-import { composeMatrices, IDENTITY, rotation, scaling, translation, type Matrix } from '../geometry';
+import { composeMatrices, scaling, translation, type Matrix } from '../geometry';
 import { MM_PER_INCH } from '../units';
 
 /** CSS pixels an inch, by definition (CSS Values 4, 6.2). */
@@ -39,54 +39,6 @@ export function parseSvgLength(text: string | undefined, whole: number): number 
 
 export function parseNumbers(text: string): readonly number[] {
   return [...text.matchAll(/[-+]?(?:\d+\.?\d*|\.\d+)(?:e[-+]?\d+)?/gi)].map((match) => Number(match[0]));
-}
-
-/**
- * The matrix of a `transform`; null when any part of it can't be read, since half a transform puts things elsewhere.
- */
-export function parseTransform(text: string | undefined): Matrix | null {
-  if (!text || text.trim() === 'none') return IDENTITY;
-  let matrix = IDENTITY;
-  let rest = text.trim();
-  while (rest !== '') {
-    const call = /^([a-zA-Z]+)\s*\(([^)]*)\)[\s,]*/.exec(rest);
-    if (!call) return null;
-    const one = readTransformCall(call[1]!.toLowerCase(), parseNumbers(call[2]!));
-    if (!one) return null;
-    matrix = composeMatrices(matrix, one);
-    rest = rest.slice(call[0].length);
-  }
-  return matrix;
-}
-
-function readTransformCall(name: string, values: readonly number[]): Matrix | null {
-  const [first, second, third] = values;
-  if (first === undefined || values.some((value) => !Number.isFinite(value))) return null;
-  const tangent = Math.tan((first * Math.PI) / 180);
-  switch (name) {
-    case 'matrix':
-      return values.length === 6
-        ? { a: first, b: second!, c: third!, d: values[3]!, e: values[4]!, f: values[5]! }
-        : null;
-    case 'translate':
-      return translation(first, second ?? 0);
-    case 'translatex':
-      return translation(first, 0);
-    case 'translatey':
-      return translation(0, first);
-    case 'scale':
-      return scaling(first, second ?? first);
-    case 'rotate':
-      return second === undefined || third === undefined
-        ? rotation(first)
-        : composeMatrices(translation(second, third), composeMatrices(rotation(first), translation(-second, -third)));
-    case 'skewx':
-      return { ...IDENTITY, c: tangent };
-    case 'skewy':
-      return { ...IDENTITY, b: tangent };
-    default:
-      return null;
-  }
 }
 
 /** The map from a viewBox to the viewport it is shown in (SVG 2, 8.2). */

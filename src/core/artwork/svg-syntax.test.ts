@@ -3,7 +3,8 @@ import { flattenContour } from '../geometry';
 import { parseColour } from './colour';
 import { parsePathData } from './path-contours';
 import { parseStyleAttribute, parseStyleSheet, resolveDeclarations } from './style-sheet';
-import { fitViewBox, parseNumbers, parseSvgLength, parseTransform } from './svg-lengths';
+import { fitViewBox, parseNumbers, parseSvgLength } from './svg-lengths';
+import { parseTransform } from './svg-transform';
 import { parseXml, type XmlElement } from './xml-tree';
 
 describe('lengths and numbers', () => {

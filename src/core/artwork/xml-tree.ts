@@ -30,12 +30,15 @@ export function parseXml(text: string): Result<XmlElement, ReadProblem> {
   let open: XmlElement | null = null;
   let depth = 0;
   let elements = 0;
+  const namespaces: Namespaces[] = [new Map()];
   parser.on('doctype', (doctype) => admitEntities(doctype, parser.ENTITIES));
   parser.on('opentag', (tag) => {
     if (++depth > DEPTH_LIMIT) throw new Refusal({ kind: 'too-deep', limit: DEPTH_LIMIT });
     if (++elements > ELEMENT_LIMIT) throw new Refusal({ kind: 'too-many-elements', limit: ELEMENT_LIMIT });
+    const declared = readNamespaces(tag.attributes, namespaces.at(-1)!);
+    namespaces.push(declared);
     const element: XmlElement = {
-      name: localName(tag.name),
+      name: isForeign(tag.name, declared) ? FOREIGN : localName(tag.name),
       attributes: normaliseAttributes(tag.attributes),
       children: [],
       parent: open,
@@ -47,6 +50,7 @@ export function parseXml(text: string): Result<XmlElement, ReadProblem> {
   });
   parser.on('closetag', () => {
     depth--;
+    namespaces.pop();
     open = open?.parent ?? null;
   });
   const addText = (piece: string) => {
@@ -83,6 +87,28 @@ function admitEntities(doctype: string, entities: Record<string, string>): void 
       throw new Refusal({ kind: 'forbidden-entity', name });
     entities[name] = value;
   }
+}
+
+/** The name of elements that another program added for itself: nothing that is drawn is called so. */
+const FOREIGN = '#foreign';
+/** Old drafts had other years in it. */
+const SVG_NAMESPACE = /^https?:\/\/www\.w3\.org\/.*svg/i;
+
+/** Addresses by prefix; '' is the one of names without. */
+type Namespaces = ReadonlyMap<string, string>;
+
+function readNamespaces(attributes: Record<string, string>, outer: Namespaces): Namespaces {
+  const declared = Object.entries(attributes).flatMap(([name, address]): [string, string][] =>
+    name === 'xmlns' ? [['', address]] : name.startsWith('xmlns:') ? [[name.slice(6), address]] : [],
+  );
+  return declared.length === 0 ? outer : new Map([...outer, ...declared]);
+}
+
+/** Of another namespace than SVG's. Prefixes that nobody declared, and files without any namespace, are taken as SVG. */
+function isForeign(name: string, namespaces: Namespaces): boolean {
+  const colon = name.indexOf(':');
+  const address = namespaces.get(colon < 0 ? '' : name.slice(0, colon));
+  return address !== undefined && address !== '' && !SVG_NAMESPACE.test(address);
 }
 
 const localName = (name: string): string => name.slice(name.indexOf(':') + 1);
