@@ -244,6 +244,8 @@ export const purchaseInput = yup.object({
     .max(300, 'Lines: at most 300.'),
 });
 export const receiveInput = yup.object({
+  /** The seller was told that more came than was ordered, and says it is so. */
+  moreAccepted: yup.boolean().default(false),
   lines: yup
     .array(
       yup.object({

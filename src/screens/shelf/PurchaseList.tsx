@@ -7,7 +7,7 @@ import { enqueueSnackbar } from 'notistack';
 import { useState } from 'react';
 import { formatInstant, formatMoney } from '../../core/units';
 import type { PurchaseView } from '../../views/purchases';
-import { callApi, wordsOf } from '../shared/api';
+import { ApiError, callApi, wordsOf } from '../shared/api';
 import { useSettings } from '../shared/settings';
 import { NumberText } from './SmallFields';
 
@@ -85,16 +85,20 @@ function Receiving({ purchase, onDone }: { purchase: PurchaseView; onDone: () =>
     ),
   );
   const [failure, setFailure] = useState<string | null>(null);
+  /** How it was booked when it was asked whether more came: null while nothing is asked. */
+  const [asked, setAsked] = useState<{ readonly close: boolean } | null>(null);
   const [pending, setPending] = useState(false);
   const set = (id: number, part: Partial<{ received: string; damaged: string }>) =>
     setCame({ ...came, [id]: { ...came[id]!, ...part } });
-  const book = async (close: boolean) => {
+  const book = async (close: boolean, moreAccepted = false) => {
     setPending(true);
     setFailure(null);
+    setAsked(null);
     try {
       await callApi('PUT', `/api/purchases/${purchase.id}`, {
         version: purchase.version,
         close,
+        moreAccepted,
         lines: purchase.lines.map((line) => ({
           lineId: line.id,
           received: numbers.read(came[line.id]!.received),
@@ -105,6 +109,7 @@ function Receiving({ purchase, onDone }: { purchase: PurchaseView; onDone: () =>
       await onDone();
     } catch (error) {
       setFailure(wordsOf(error));
+      if (error instanceof ApiError && error.reason === 'more-came') setAsked({ close });
     } finally {
       setPending(false);
     }
@@ -130,7 +135,16 @@ function Receiving({ purchase, onDone }: { purchase: PurchaseView; onDone: () =>
           />
         </div>
       ))}
-      {failure && <Failure>{failure}</Failure>}
+      {failure && (
+        <Failure>
+          {failure}
+          {asked && (
+            <Button size="small" variant="text" onClick={() => void book(asked.close, true)}>
+              It is so
+            </Button>
+          )}
+        </Failure>
+      )}
       <div className="actions">
         <Button size="small" variant="contained" disabled={pending} onClick={() => void book(false)}>
           Book what came

@@ -165,6 +165,29 @@ describe('what to buy', () => {
     expect(findUnbalancedLots(shop.db)).toEqual([]);
   }, 30_000);
 
+  it('asks whether more came than was ordered, and books nothing until that is said', async () => {
+    const jacket = loadOffers(shop.db).find((offer) => offer.code === 'M-RJ-M-N')!;
+    const { ids } = placePurchases(shop, { lines: [{ offerId: jacket.id, packs: 30 }] });
+    const purchase = viewPurchase(shop, ids[0]!);
+    const lots = loadLotsOnShelf(shop.db).length;
+    const receive = (received: number, moreAccepted?: boolean) =>
+      receivePurchase(
+        shop,
+        purchase.id,
+        {
+          lines: [{ lineId: purchase.lines[0]!.id, received, damaged: 0 }],
+          close: false,
+          ...(moreAccepted === undefined ? {} : { moreAccepted }),
+        },
+        purchase.version,
+      );
+    const asked = await refusalOf(() => receive(5000));
+    expect(asked.refusal).toEqual({ reason: 'more-came', offer: jacket.name, came: 5000, ordered: 30 });
+    expect(loadLotsOnShelf(shop.db)).toHaveLength(lots);
+    receive(31, true);
+    expect(loadLotsOnShelf(shop.db, keyNamed('Crew rain jacket, M, navy')).at(-1)).toMatchObject({ left: 31 });
+  });
+
   it('of a bundle that nothing on the shelf is matched to, nothing is booked until it is', async () => {
     const bundle = loadOffers(shop.db).find((offer) => offer.code === 'PO-20')!;
     const { ids } = placePurchases(shop, { lines: [{ offerId: bundle.id, packs: 1 }] });
@@ -195,7 +218,7 @@ it('what came in another number than was ordered is booked as it came, each pack
   receivePurchase(
     shop,
     purchase.id,
-    { close: false, lines: [{ lineId: purchase.lines[0]!.id, received: 3, damaged: 0 }] },
+    { close: false, moreAccepted: true, lines: [{ lineId: purchase.lines[0]!.id, received: 3, damaged: 0 }] },
     purchase.version,
   );
   const lots = loadLotsOnShelf(shop.db, key);

@@ -59,7 +59,7 @@ function requirePurchase(shop: ShopContext, id: number): StoredPurchase {
 export function receivePurchase(
   shop: ShopContext,
   id: number,
-  input: InferType<typeof receiveInput>,
+  input: Omit<InferType<typeof receiveInput>, 'moreAccepted'> & { readonly moreAccepted?: boolean },
   version: number,
 ): void {
   inTransaction(shop.db, () => {
@@ -76,6 +76,13 @@ export function receivePurchase(
       const index = purchase.lines.findIndex((line) => line.id === lineId);
       const line = purchase.lines[index];
       if (!line) throw new ShopError('invalid', { reason: 'line-of-other-purchase' }, 'lines');
+      const came = line.receivedPacks + line.damagedPacks + received + damaged;
+      if (received + damaged > 0 && came > line.packs && !input.moreAccepted)
+        throw new ShopError(
+          'conflict',
+          { reason: 'more-came', offer: offers.get(line.offerId)?.name ?? 'This line', came, ordered: line.packs },
+          'lines',
+        );
       addReceived(shop.db, lineId, received, damaged);
       if (received > 0)
         stockPacks(

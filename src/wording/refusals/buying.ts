@@ -14,6 +14,8 @@ export const BUYING = {
   'below-minimum-order': ({ supplier }: { supplier: string }) =>
     `${supplier} takes no order below its minimum. Add to it, or leave it out.`,
   'purchase-closed': () => 'This purchase is closed: all of it was received before.',
+  'more-came': ({ offer, came, ordered }: { offer: string; came: number; ordered: number }) =>
+    `${offer}: ${came} came of ${ordered} that were ordered? Look at the number again, or say that it is so.`,
   'line-of-other-purchase': () => 'One of these lines is not of this purchase. Reload the page.',
   'offer-not-matched': ({ offer }: { offer: string }) =>
     `Say first what “${offer}” is on the shelf: open the offer and match it. Nothing was booked.`,
