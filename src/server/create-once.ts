@@ -31,17 +31,17 @@ export function readRequestKey(request: { readonly headers: Headers }): string |
 
 /**
  * Runs `create` and remembers its answer in the same transaction, or gives the answer that was remembered. `create` is
- * synchronous, as transactions are.
+ * synchronous, as transactions are. Without a key it is created whole or not at all, and not remembered.
  */
 export function createOnce<Answer extends object>(
   shop: ShopContext,
   { key, asked }: Request,
   create: () => Answer,
 ): Answer {
-  if (key === null) return create();
   const digest = createHash('sha256').update(asked).digest('hex');
   const atMs = shop.now();
   const run = (): object => {
+    if (key === null) return create();
     const taken = findTakenRequest(shop.db, key);
     if (taken && taken.digest !== digest) throw new ShopError('conflict', { reason: 'created-before' });
     if (taken) return JSON.parse(taken.answer) as Answer;

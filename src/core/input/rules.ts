@@ -1,10 +1,17 @@
 // Building blocks of what may be typed: each refusal says the range and why. Used by forms and by the server alike.
 
 import * as yup from 'yup';
+import { MONEY_MOST } from '../units';
 
 /** A number from `least` to `most`, both inclusive; the message names the range and the reason. */
-export function numberBetween(label: string, least: number, most: number, why: string) {
-  const message = `${label}: from ${least} to ${most}. ${why}`;
+export function numberBetween(
+  label: string,
+  least: number,
+  most: number,
+  why: string,
+  range = `from ${least} to ${most}`,
+) {
+  const message = `${label}: ${range}. ${why}`;
   return (
     yup
       .number()
@@ -57,10 +64,11 @@ export const hexColour = (label: string) =>
     .required(`${label}: choose a colour.`)
     .matches(/^#[0-9a-f]{6}$/i, `${label}: write it as # and six digits, such as #3f5e86.`);
 
-/** Minor units: a press in rupiah and a roll in forint are taken, and sums of all lines stay exact. */
-const MONEY_MOST = 100_000_000_000;
-export const money = (label: string, why = 'An amount of money is not negative.') =>
-  wholeBetween(label, 0, MONEY_MOST, why);
+/** Minor units. The range is said as people type it, in no units of its own. */
+export const money = (label: string, why = 'Write 0 for nothing.') =>
+  numberBetween(label, 0, MONEY_MOST, why, 'an amount from nothing up').integer(
+    `${label}: an amount in the smallest coins of your currency.`,
+  );
 
 export const rowId = (label: string) =>
   yup

@@ -1,6 +1,6 @@
 // The shop's own figures that every estimate and cost rests on: what each means, its unit, its range and its default.
 
-import { figure, type Figure, type Unit } from '../units';
+import { figure, MONEY_MOST, type Figure, type Unit } from '../units';
 
 type Spec<U extends Unit = Unit> = {
   readonly label: string;
@@ -16,9 +16,6 @@ const spec = <U extends Unit>(label: string, unit: U, start: number, least: numb
   least,
   most,
 });
-
-/** Minor units of any currency: an hour of 3,000 forint is 300,000 of them. */
-const MONEY_MOST = 100_000_000_000;
 
 export const SHOP_FIGURES = {
   wagePerHour: spec('Your hour', 'money/h', 1500, 0, MONEY_MOST),

@@ -6,6 +6,7 @@ import {
   fail,
   figure,
   minor,
+  MONEY_MOST,
   roundMoney,
   SECONDS_PER_HOUR,
   succeed,
@@ -192,8 +193,6 @@ const GOAL_LABELS: Readonly<Record<ChannelGoal['kind'], string>> = {
   wage: 'Price for your wage goal',
   floor: 'Floor',
 };
-/** Minor units; prices beyond this are a mistake. */
-const MOST = 100_000_000_000;
 const TOLERANCE = 1e-6;
 
 /**
@@ -262,7 +261,7 @@ function findBeyond(start: number, holds: Holds, channel: Channel, share: number
   let high = Math.max(1, start);
   while (!holds(high)) {
     high *= 2;
-    if (high > MOST) return null;
+    if (high > MONEY_MOST) return null;
   }
   return high;
 }

@@ -27,6 +27,12 @@ export const fromMajor = (amount: number, currency: string): Minor =>
 export const printMajor = (minorUnits: number, currency: string): string =>
   toMajor(minorUnits, currency).toFixed(getMoneyDigits(currency));
 
+/**
+ * The largest amount that is typed, minor units: a press in rupiah and a roll in forint are below it, and sums of all
+ * lines of an order stay exact.
+ */
+export const MONEY_MOST = 100_000_000_000;
+
 const PER_CENT = 100;
 export const toPercent = (share: number): number => share * PER_CENT;
 export const fromPercent = (percent: number): number => percent / PER_CENT;

@@ -5,6 +5,7 @@ import { addDays } from '../../core/scheduling/index';
 import { dayOf } from '../../core/units/index';
 import { createOnce } from '../create-once';
 import { getShop } from '../context';
+import { ShopError } from '../errors';
 import { loadItemList } from '../items/load-items';
 import { loadNewOrder } from './load-new-order';
 import { loadOrderList } from './load-orders';
@@ -136,4 +137,15 @@ describe('a request that comes again after its answer was lost', () => {
     take('b');
     expect(take('a')).not.toEqual(first);
   });
+});
+
+it('what is created without a key is whole or not there at all, too', async () => {
+  const before = countOpen();
+  await refusalOf(() =>
+    createOnce(shop, { key: null, asked: '' }, () => {
+      takeOrder(shop, order());
+      throw new ShopError('conflict', { reason: 'timer-stopped' });
+    }),
+  );
+  expect(countOpen()).toBe(before);
 });

@@ -24,9 +24,9 @@ export const COMMON = {
     'An earlier try of this came through, with other entries. Look at the list before you send it again: it may be there already.',
   'key-too-long': ({ limit }: { limit: number }) => `The key of a request has up to ${limit} characters.`,
   'field-missing': ({ field }: { field: string }) =>
-    `${field}: it is missing. Send it, or leave the page as it sends it.`,
+    `${field}: it is missing. Fill it in; if the page has no such field, reload it and try again.`,
   'field-wrong': ({ field }: { field: string }) =>
-    `${field}: that is not what belongs there. Look at what else it takes.`,
+    `${field}: that is not what belongs there. Reload the page and try again.`,
   'bad-shape': () => 'What was sent does not have the shape that belongs here. Reload the page and try again.',
   'too-deep': ({ limit }: { limit: number }) => `What was sent is nested more than ${limit} deep. Send it flatter.`,
   'name-taken': ({ what, name }: { what: string; name: string }) =>
