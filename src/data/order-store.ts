@@ -171,7 +171,10 @@ function loadParts(db: Database, orderIds: readonly number[]): readonly (StoredP
       undoes: partEvents.undoes,
       cause: partEvents.cause,
       blankLost: partEvents.blankLost,
+      sessionId: partEvents.sessionId,
       vinylCost: partEvents.vinylCost,
+      blankCost: partEvents.blankCost,
+      wearCost: partEvents.wearCost,
     })
     .from(partEvents)
     .innerJoin(parts, eq(parts.id, partEvents.partId))

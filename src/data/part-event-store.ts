@@ -1,9 +1,10 @@
 // What happens to parts; only ever added.
 
-import type { Database } from './database';
+import { and, asc, eq, ne, sql } from 'drizzle-orm';
+import { alias } from 'drizzle-orm/sqlite-core';
 import type { PartEvent } from '../core/orders';
+import type { Database } from './database';
 import { partEvents } from './schema';
-import { sql, and, inArray, isNotNull, eq } from 'drizzle-orm';
 
 /** The new events' ids, in order. Call it inside a transaction. */
 export function addPartEvents(
@@ -13,30 +14,31 @@ export function addPartEvents(
   return events.map((event) => db.insert(partEvents).values(event).returning({ id: partEvents.id }).get().id);
 }
 
-/** Of each piece of work that these events came from: how many of its events they are, and how many it had. */
-export function countUndoneOfSession(
-  db: Database,
-  eventIds: readonly number[],
-): readonly { readonly sessionId: number; readonly undone: number; readonly all: number }[] {
-  const undone = db
-    .select({ sessionId: partEvents.sessionId, count: sql<number>`count(*)` })
+/** What a piece of work did and what was not taken back of it, in order. */
+export function loadLiveEventsOfSession(db: Database, sessionId: number): readonly PartEvent[] {
+  const taken = sql`(select 1 from part_events later where later.undoes = ${partEvents.id})`;
+  return db
+    .select()
     .from(partEvents)
-    .where(and(inArray(partEvents.id, [...eventIds]), isNotNull(partEvents.sessionId)))
-    .groupBy(partEvents.sessionId)
+    .where(and(eq(partEvents.sessionId, sessionId), ne(partEvents.kind, 'undone'), sql`not exists ${taken}`))
+    .orderBy(asc(partEvents.id))
     .all();
-  return undone.flatMap(({ sessionId, count }) =>
-    sessionId === null
-      ? []
-      : [
-          {
-            sessionId,
-            undone: count,
-            all: db
-              .select({ count: sql<number>`count(*)` })
-              .from(partEvents)
-              .where(eq(partEvents.sessionId, sessionId))
-              .get()!.count,
-          },
-        ],
-  );
+}
+
+/** What steps of a piece of work that were taken back did not give back, minor units. */
+export function loadLostOfSession(
+  db: Database,
+  sessionId: number,
+): { readonly vinylCost: number; readonly blankCost: number; readonly wearCost: number } {
+  const step = alias(partEvents, 'step');
+  return db
+    .select({
+      vinylCost: sql<number>`coalesce(sum(${partEvents.vinylCost}), 0)`,
+      blankCost: sql<number>`coalesce(sum(${partEvents.blankCost}), 0)`,
+      wearCost: sql<number>`coalesce(sum(${partEvents.wearCost}), 0)`,
+    })
+    .from(step)
+    .innerJoin(partEvents, eq(partEvents.undoes, step.id))
+    .where(eq(step.sessionId, sessionId))
+    .get()!;
 }

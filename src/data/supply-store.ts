@@ -1,7 +1,7 @@
 // Supplies and what wears them.
 
 import { and, asc, eq, inArray, isNull, sql } from 'drizzle-orm';
-import type { Supply, SupplyKind, WearKind, WearLine } from '../core/stock';
+import type { Supply, SupplyKind, WearLine, WearLineKind } from '../core/stock';
 import { groupBy } from '../core/units';
 import type { Database } from './database';
 import { supplies, supplyWear } from './schema';
@@ -43,16 +43,40 @@ export const updateSupply = (db: Database, id: number, fields: SupplyFields, ver
 export const setSupplyArchived = (db: Database, id: number, atMs: number | null): boolean =>
   db.update(supplies).set({ archivedAtMs: atMs }).where(eq(supplies.id, id)).run().changes === 1;
 
-export const addWear = (
+type NewWear = {
+  readonly supplyId: number;
+  readonly atMs: number;
+  readonly kind: WearLineKind;
+  readonly amount: number;
+  /** What one of `amount` costs, minor units. */
+  readonly unitCost?: number;
+  readonly sessionId: number | null;
+};
+
+export const addWear = (db: Database, line: NewWear): void => void db.insert(supplyWear).values(line).run();
+
+/** What a piece of work wore and did not give back, by supply. */
+export const loadWearOfSession = (
   db: Database,
-  line: {
-    readonly supplyId: number;
-    readonly atMs: number;
-    readonly kind: WearKind;
-    readonly amount: number;
-    readonly sessionId: number | null;
-  },
-): void => void db.insert(supplyWear).values(line).run();
+  sessionId: number,
+): readonly {
+  readonly supplyId: number;
+  readonly kind: SupplyKind;
+  readonly amount: number;
+  readonly unitCost: number;
+}[] =>
+  db
+    .select({
+      supplyId: supplyWear.supplyId,
+      kind: supplies.kind,
+      amount: sql<number>`sum(case ${supplyWear.kind} when 'worn' then ${supplyWear.amount} when 'given-back' then -${supplyWear.amount} else 0 end)`,
+      unitCost: sql<number>`coalesce(max(${supplyWear.unitCost}), 0)`,
+    })
+    .from(supplyWear)
+    .innerJoin(supplies, eq(supplies.id, supplyWear.supplyId))
+    .where(eq(supplyWear.sessionId, sessionId))
+    .groupBy(supplyWear.supplyId)
+    .all();
 
 /** All that was booked of one supply, by time. */
 export const loadWear = (db: Database, supplyId: number): readonly WearLine[] =>

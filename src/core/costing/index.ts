@@ -12,5 +12,7 @@ export * from './joint-products';
 export * from './cost-change';
 export { believeFailure, type Evidence } from './failure';
 export { findMaterials, type MaterialLists } from './find-materials';
-export type { WearPrices } from './wear-line';
+export { getBladeMetre, getMatLoad, getPressWear, type WearPrices } from './wear-line';
+export { computePressSecond } from './work-lines';
+export { computeTapeCost } from './material-lines';
 export * from './made-layers';

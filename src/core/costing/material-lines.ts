@@ -53,6 +53,10 @@ export function vinylLine(input: Named & { areas: LayerAreas; basis: AreaBasis; 
   });
 }
 
+/** What transfer tape as large as a box costs, minor units: it is used several times. `boxMm2` with its margin. */
+export const computeTapeCost = (boxMm2: number, shop: Pick<ShopFigures, 'tapePerM2' | 'tapeUses'>): number =>
+  ((boxMm2 / MM2_PER_M2) * shop.tapePerM2) / shop.tapeUses;
+
 /**
  * Transfer tape for adhesive vinyl: as large as the box, used several times. Null for heat transfer, which has its
  * carrier.
@@ -66,7 +70,7 @@ export function transferTapeLine(input: Named & { areas: LayerAreas; shop: ShopF
     label: input.where ? `Transfer tape, ${input.where}` : 'Transfer tape',
     source: 'measured',
     how: 'box area × price of tape ÷ uses',
-    cash: ((areas.box.value / MM2_PER_M2) * shop.tapePerM2) / shop.tapeUses,
+    cash: computeTapeCost(areas.box.value, shop),
     parts: [areas.box, getShopFigure(shop, 'tapePerM2'), getShopFigure(shop, 'tapeUses')],
   });
 }

@@ -18,25 +18,41 @@ type WearInput = {
   readonly prices?: WearPrices;
 };
 
+/** A metre of blade: as the shop knows it by those it wore out, else price ÷ life. */
+export const getBladeMetre = (shop: ShopFigures, { bladeMetre }: WearPrices): Figure =>
+  bladeMetre ??
+  figure('A metre of blade', shop.bladePrice / shop.bladeLifeMetres, 'money/m', 'shop', {
+    how: 'price ÷ life',
+    parts: [getShopFigure(shop, 'bladePrice'), getShopFigure(shop, 'bladeLifeMetres')],
+  });
+
+export const getMatLoad = (shop: ShopFigures, { matLoad }: WearPrices): Figure =>
+  matLoad ??
+  figure('A load on the mat', shop.matPrice / shop.matLifeLoads, 'money', 'shop', {
+    how: 'price ÷ life',
+    parts: [getShopFigure(shop, 'matPrice'), getShopFigure(shop, 'matLifeLoads')],
+  });
+
+/** What one piece wears at the press, minor units: heat tape holds a print on what is wrapped. */
+export function getPressWear(
+  pressCycles: number,
+  blank: Pick<Blank, 'heating'>,
+  shop: ShopFigures,
+): { readonly cover: number; readonly pillow: number; readonly heatTape: number } {
+  return {
+    cover: (pressCycles * shop.coverSheetPrice) / shop.coverSheetPresses,
+    pillow: (pressCycles * shop.pillowPrice) / shop.pillowPresses,
+    heatTape: pressCycles > 0 && blank.heating === 'wrap' ? shop.heatTape : 0,
+  };
+}
+
 export function wearLine({ layers, plan, blank, quantity, shop, prices = {} }: WearInput): ExactLine {
   const metres = layers.reduce((sum, layer) => sum + layer.measurement.cutLengthMm, 0) / 1000;
-  const bladeMetre =
-    prices.bladeMetre ??
-    figure('A metre of blade', shop.bladePrice / shop.bladeLifeMetres, 'money/m', 'shop', {
-      how: 'price ÷ life',
-      parts: [getShopFigure(shop, 'bladePrice'), getShopFigure(shop, 'bladeLifeMetres')],
-    });
-  const matLoad =
-    prices.matLoad ??
-    figure('A load on the mat', shop.matPrice / shop.matLifeLoads, 'money', 'shop', {
-      how: 'price ÷ life',
-      parts: [getShopFigure(shop, 'matPrice'), getShopFigure(shop, 'matLifeLoads')],
-    });
+  const bladeMetre = getBladeMetre(shop, prices);
+  const matLoad = getMatLoad(shop, prices);
   const blade = metres * bladeMetre.value;
   const mat = (layers.length * matLoad.value) / quantity;
-  const cover = (plan.pressCycles * shop.coverSheetPrice) / shop.coverSheetPresses;
-  const pillow = (plan.pressCycles * shop.pillowPrice) / shop.pillowPresses;
-  const heatTape = plan.pressCycles > 0 && blank.heating === 'wrap' ? shop.heatTape : 0;
+  const { cover, pillow, heatTape } = getPressWear(plan.pressCycles, blank, shop);
   const worn = (label: string, amount: number, how: string, parts: readonly Figure[]) =>
     figure(label, amount, 'money', 'computed', { how, parts });
   return line({

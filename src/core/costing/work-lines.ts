@@ -62,18 +62,21 @@ export function weedLine(input: Named & { seconds: Figure; shop: ShopFigures }):
   });
 }
 
+/** A second of the hot press, minor units. */
+export const computePressSecond = (shop: Pick<ShopFigures, 'pressWatts' | 'energyPerKwh'>): number =>
+  ((shop.pressWatts / 1000) * shop.energyPerKwh) / SECONDS_PER_HOUR;
+
 /** `hands`: your seconds, as planned or as the shop has found them. */
 export function pressLine(plan: PressPlan, hands: Figure, quantity: number, shop: ShopFigures): ExactLine {
   const hot = plan.temperatureC !== null;
   const pressSeconds = hot ? hands.value + shop.pressWarmUpSeconds / quantity : 0;
-  const kwh = (pressSeconds / SECONDS_PER_HOUR) * (shop.pressWatts / 1000);
   return line({
     id: 'press',
     stage: 'press',
     label: hot ? `Press, ${plan.pressCycles} press cycles` : 'Tape and place',
     source: hands.source,
     how: hot ? 'minutes × your hour + electricity' : 'minutes × your hour',
-    cash: kwh * shop.energyPerKwh,
+    cash: pressSeconds * computePressSecond(shop),
     time: wageFor(hands.value, shop),
     ...bandOf(hands),
     waitSeconds: plan.waitSeconds,

@@ -1,6 +1,7 @@
 // Parts, pieces, orders, and what they really took.
 export * from './part';
 export * from './order';
+export * from './quoted-and-real';
 export * from './quote';
 export * from './order-sums';
 export * from './cut-sheet';

@@ -97,7 +97,7 @@ describe('stages and readiness', () => {
 
 const priced = computeItemCost(PLAIN_ITEM, 10, PLAIN_SHOP);
 if (!priced.ok) throw new Error();
-const quote = freezeQuote(priced.value, PLAIN_SHOP.wagePerHour, PLAIN_SHOP.cutterRatePerHour);
+const quote = freezeQuote(priced.value, PLAIN_SHOP);
 
 describe('quoted against real', () => {
   it('freezes what was calculated', () => {

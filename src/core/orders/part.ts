@@ -30,10 +30,17 @@ export type PartEvent = {
   readonly cause: SpoilageCause | null;
   /** The blank went with it: true on one part of the piece only. */
   readonly blankLost: boolean;
+  /** The work at the bench that did it; null or left out where none was logged. */
+  readonly sessionId?: number | null;
   /**
-   * For 'cut': its share of the vinyl that was really cut off, minor units; left out where only the estimate is known.
+   * What it took, minor units, not rounded; null or left out where only the estimate is known. For 'undone': what of it
+   * could not be given back, since it is gone all the same.
    */
   readonly vinylCost?: number | null;
+  /** On one part of a piece only: the blank that was taken for it. */
+  readonly blankCost?: number | null;
+  /** What wore and was used up with it: blade, mat, cover sheet, pillow, transfer tape. */
+  readonly wearCost?: number | null;
 };
 
 export type PartStory = {
@@ -43,6 +50,11 @@ export type PartStory = {
   /** Of those, how many with a known share of vinyl, and what that cost, minor units. */
   readonly knownCuts: number;
   readonly knownVinyl: number;
+  /** Blanks whose cost is known, and what they cost; minor units. */
+  readonly knownBlanks: number;
+  readonly blankCost: number;
+  /** Minor units. */
+  readonly wearCost: number;
   readonly spoiled: number;
   readonly blanksLost: number;
   /** Spoiled and not yet cut again: a broken tooth. */
@@ -57,47 +69,60 @@ export const STATION_STEPS: Readonly<Record<Station, { readonly from: PartState;
   check: { from: 'pressed', to: 'checked' },
 };
 
-/** The story of one part from its events, in order of id; events taken back count as if they had not been. */
+/**
+ * The story of one part from its events, in order of id. Events taken back count as if they had not been, but for what
+ * they took and did not give back.
+ */
 export function foldPart(events: readonly PartEvent[]): PartStory {
-  const undone = new Set(events.filter((event) => event.kind === 'undone').map((event) => event.undoes));
-  let state: PartState = 'to-cut';
-  let cuts = 0,
-    knownCuts = 0,
-    knownVinyl = 0,
-    spoiled = 0,
-    blanksLost = 0,
-    broken = false;
-  for (const event of events) {
-    if (event.kind === 'undone' || undone.has(event.id)) continue;
-    if (event.kind === 'spoiled') {
-      state = 'to-cut';
-      spoiled++;
-      broken = true;
-      if (event.blankLost) blanksLost++;
-      continue;
-    }
-    state = event.kind;
-    if (event.kind === 'cut') {
-      cuts++;
-      if (event.vinylCost !== undefined && event.vinylCost !== null) {
-        knownCuts++;
-        knownVinyl += event.vinylCost;
-      }
-      broken = false;
-    }
-  }
-  return { state, cuts, knownCuts, knownVinyl, spoiled, blanksLost, broken };
+  const live = listLive(events);
+  const last = live.at(-1);
+  const spoiled = live.filter((event) => event.kind === 'spoiled');
+  const cuts = live.filter((event) => event.kind === 'cut');
+  return {
+    state: !last || last.kind === 'spoiled' || last.kind === 'undone' ? 'to-cut' : last.kind,
+    cuts: cuts.length,
+    spoiled: spoiled.length,
+    blanksLost: spoiled.filter((event) => event.blankLost).length,
+    broken:
+      live.findLastIndex((event) => event.kind === 'spoiled') > live.findLastIndex((event) => event.kind === 'cut'),
+    ...sumCosts(events, live),
+  };
 }
+
+/** What happened and was not taken back, in order of id. */
+export function listLive<Event extends Pick<PartEvent, 'id' | 'kind' | 'undoes'>>(
+  events: readonly Event[],
+): readonly Event[] {
+  const undone = new Set(events.filter((event) => event.kind === 'undone').map((event) => event.undoes));
+  return events.filter((event) => event.kind !== 'undone' && !undone.has(event.id));
+}
+
+function sumCosts(
+  events: readonly PartEvent[],
+  live: readonly PartEvent[],
+): Pick<PartStory, 'knownCuts' | 'knownVinyl' | 'knownBlanks' | 'blankCost' | 'wearCost'> {
+  const counted = [...live, ...events.filter((event) => event.kind === 'undone')];
+  const sum = (pick: (event: PartEvent) => number | null | undefined) =>
+    counted.reduce((all, event) => all + (pick(event) ?? 0), 0);
+  return {
+    knownCuts: live.filter((event) => event.kind === 'cut' && isKnown(event.vinylCost)).length,
+    knownVinyl: sum((event) => event.vinylCost),
+    knownBlanks: live.filter((event) => isKnown(event.blankCost)).length,
+    blankCost: sum((event) => event.blankCost),
+    wearCost: sum((event) => event.wearCost),
+  };
+}
+
+const isKnown = (cost: number | null | undefined): boolean => cost !== null && cost !== undefined;
 
 /**
  * Something is pressed on the piece's blank, and that blank is still good: pressing a part again takes no new one.
  * Events of all its parts, in any order.
  */
 export function holdsBlank(events: readonly PartEvent[]): boolean {
-  const undone = new Set(events.filter((event) => event.kind === 'undone').map((event) => event.undoes));
-  const last = [...events]
+  const last = [...listLive(events)]
     .sort((a, b) => a.id - b.id)
-    .filter((event) => !undone.has(event.id) && (event.kind === 'pressed' || event.blankLost))
+    .filter((event) => event.kind === 'pressed' || event.blankLost)
     .at(-1);
   return last?.kind === 'pressed';
 }

@@ -46,7 +46,9 @@ export type Supply = {
 /** A new one is taken into use, wears, or is cleaned: cleaning gives `amount` of its life back. */
 export const WEAR_KINDS = ['fitted', 'worn', 'cleaned'] as const;
 export type WearKind = (typeof WEAR_KINDS)[number];
-export type WearLine = { readonly atMs: number; readonly kind: WearKind; readonly amount: number };
+/** What the log writes besides: work that was taken back gives back what it wore. */
+export type WearLineKind = WearKind | 'given-back';
+export type WearLine = { readonly atMs: number; readonly kind: WearLineKind; readonly amount: number };
 export type Wear = {
   readonly fittedAtMs: number;
   readonly worn: Figure;
@@ -69,14 +71,14 @@ export function computeWear(supply: Pick<Supply, 'kind' | 'life'>, lines: readon
   const fitted = lines[start];
   if (!fitted || wears === null || supply.life === null) return null;
   const since = lines.slice(start + 1);
-  const total = (kind: WearKind) => since.reduce((sum, line) => sum + (line.kind === kind ? line.amount : 0), 0);
+  const total = (kind: WearLineKind) => since.reduce((sum, line) => sum + (line.kind === kind ? line.amount : 0), 0);
   // It never gets newer than new.
   const spent = since.reduce((sum, line) => Math.max(0, sum + (line.kind === 'worn' ? line.amount : -line.amount)), 0);
   const cleaned = total('cleaned');
   const worn = figure(`Worn, in ${wears}`, spent, 'count', 'measured', {
     how: 'what was booked since it was taken into use',
     parts: [
-      figure('Booked', total('worn'), 'count', 'measured'),
+      figure('Booked', total('worn') - total('given-back'), 'count', 'measured'),
       ...(cleaned > 0 ? [figure('Brought back by cleaning', cleaned, 'count', 'typed')] : []),
     ],
   });
@@ -93,6 +95,10 @@ export function computeWear(supply: Pick<Supply, 'kind' | 'life'>, lines: readon
   };
 }
 
+/** What a line adds to what was worn: cleaning brings back life, but what was worn stays worn. */
+const wearOf = ({ kind, amount }: WearLine): number =>
+  kind === 'worn' ? amount : kind === 'given-back' ? -amount : 0;
+
 /** How long one really lasts: the mean of those that were worn out and replaced; its stated life while none was. */
 export function computeRealLife(supply: Pick<Supply, 'kind' | 'life'>, lines: readonly WearLine[]): Figure {
   const { wears } = getSupplyFacts(supply.kind);
@@ -103,7 +109,7 @@ export function computeRealLife(supply: Pick<Supply, 'kind' | 'life'>, lines: re
       // One replaced at once was fitted by mistake.
       if (worn !== null && worn > 0) lives.push(worn);
       worn = 0;
-    } else if (line.kind === 'worn' && worn !== null) worn += line.amount;
+    } else if (worn !== null) worn += wearOf(line);
   }
   if (lives.length === 0) return figure(`Life, in ${wears}`, supply.life ?? 1, 'count', 'shop');
   return figure(`Life, in ${wears}`, lives.reduce((sum, life) => sum + life, 0) / lives.length, 'count', 'learned', {

@@ -21,8 +21,10 @@ export const partEvents = sqliteTable(
     undoes: integer('undoes').references((): AnySQLiteColumn => partEvents.id),
     cause: text('cause').$type<SpoilageCause>(),
     blankLost: integer('blank_lost', { mode: 'boolean' }).notNull(),
-    /** For 'cut': its share of the vinyl really cut off. */
+    /** What it took, minor units; for 'undone', what of it could not be given back. */
     vinylCost: real('vinyl_cost'),
+    blankCost: real('blank_cost'),
+    wearCost: real('wear_cost'),
   },
   (table) => [
     index('part_events_by_part').on(table.partId),

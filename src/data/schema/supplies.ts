@@ -2,7 +2,7 @@
 
 import { sql } from 'drizzle-orm';
 import { check, index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
-import type { SupplyKind, Tack, WearKind } from '../../core/stock';
+import type { SupplyKind, Tack, WearLineKind } from '../../core/stock';
 import { archivedAtMs, id, version } from '../columns';
 import { workSessions } from './work-sessions';
 
@@ -37,8 +37,10 @@ export const supplyWear = sqliteTable(
       .notNull()
       .references(() => supplies.id),
     atMs: integer('at_ms').notNull(),
-    kind: text('kind').$type<WearKind>().notNull(),
+    kind: text('kind').$type<WearLineKind>().notNull(),
     amount: real('amount').notNull(),
+    /** What one of `amount` cost then, minor units; null where it was booked by hand. */
+    unitCost: real('unit_cost'),
     /** The work at the bench that wore it; null where it was booked by hand. */
     sessionId: integer('session_id').references(() => workSessions.id),
   },

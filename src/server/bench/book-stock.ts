@@ -2,139 +2,159 @@
 // lots first. What the book does not have is not taken, but told: then the book is wrong, and wants a count.
 
 import { computeStripNeed } from '../../core/costing/index';
-import { keyOf, takeFirstIn } from '../../core/stock/index';
-import { groupBy } from '../../core/units/index';
-import { holdsBlank, type Station } from '../../core/orders/index';
-import { findLot, loadLinesOfSession, loadLotsOnShelf } from '../../data/stock-store';
+import { computePricePerM2 } from '../../core/materials/index';
+import { holdsBlank } from '../../core/orders/index';
+import { keyOf, takeFirstIn, type StockCause } from '../../core/stock/index';
+import { groupBy, MM2_PER_M2 } from '../../core/units/index';
+import { findLot, loadLotsOnShelf } from '../../data/stock-store';
 import type { BookedStock } from '../../views/bench';
 import { getShop, type ShopContext } from '../context';
-import { readMadeLines } from '../items/materials';
+import { readMadeLines, type MadeLine } from '../items/materials';
 import type { ReadOrder, ReadPart } from '../orders/read-orders';
 import { writeLine } from '../stock/save-stock';
 import { nameThings } from '../stock/things';
+
+/** The work at the bench, and what it was done on. */
+export type BenchWork = {
+  readonly sessionId: number;
+  /** The orders of all the parts, with all of their parts. */
+  readonly orders: readonly ReadOrder[];
+  readonly parts: readonly ReadPart[];
+};
+
+/** What work took of the stock, told; and what each part bears of it, minor units, not rounded. */
+export type TakenStock = {
+  readonly booked: readonly BookedStock[];
+  readonly costs: ReadonlyMap<number, number>;
+};
 
 type Wanted = {
   readonly key: string;
   readonly quantity: number;
   /** Rolls narrower than this did not hold it; 0 for blanks. */
   readonly leastWidthMm: number;
+  /** The parts that bear it, evenly. */
+  readonly partIds: readonly number[];
+  /** Of one mm or piece, where the book has none. */
+  readonly usualCost: number;
 };
 
-/**
- * Things of which nothing lies on the shelf are let be: not every shop keeps its book of everything. Call it inside a
- * transaction.
- */
-export function bookBenchStock(
-  shop: ShopContext,
-  work: { readonly id: number; readonly station: Station },
-  orders: readonly ReadOrder[],
-  parts: readonly ReadPart[],
-): readonly BookedStock[] {
-  const wanted =
-    work.station === 'cut'
-      ? listStrips(shop, orders, parts)
-      : work.station === 'press'
-        ? listBlanks(shop, orders, parts)
-        : [];
+/** The strips of what was cut, by vinyl. Call it inside a transaction. */
+export const bookStrips = (shop: ShopContext, work: BenchWork): TakenStock =>
+  take(shop, work, listStrips(shop, work), 'cut');
+
+/** A blank for each piece that had none yet. Call it inside a transaction. */
+export function bookBlanks(shop: ShopContext, work: BenchWork, cause: 'used' | 'spoiled' = 'used'): TakenStock {
+  return take(shop, work, listBlanks(shop, work), cause);
+}
+
+function take(shop: ShopContext, work: BenchWork, wanted: readonly Wanted[], cause: StockCause): TakenStock {
+  const booked: BookedStock[] = [];
+  const costs = new Map<number, number>();
   const nameOf = nameThings(shop);
-  const titles = [
+  const titles = titlesOf(work);
+  for (const [key, own] of groupBy(wanted, (want) => want.key)) {
+    const whole = own.reduce((sum, want) => sum + want.quantity, 0);
+    const quantity = roundTenth(whole);
+    const leastWidthMm = Math.max(...own.map((want) => want.leastWidthMm));
+    const taken = takeOfKey(shop, { key, quantity, leastWidthMm, cause, titles, sessionId: work.sessionId });
+    const cost = taken.cost + (quantity - taken.quantity) * own[0]!.usualCost;
+    for (const want of own)
+      for (const partId of want.partIds)
+        costs.set(partId, (costs.get(partId) ?? 0) + (cost * want.quantity) / whole / want.partIds.length);
+    if (taken.form !== null)
+      booked.push({
+        thingName: nameOf(key).name,
+        form: taken.form,
+        quantity: taken.quantity,
+        missing: roundTenth(quantity - taken.quantity),
+      });
+  }
+  return { booked, costs };
+}
+
+/** Of which nothing lies on the shelf is let be: not every shop keeps its book of everything. */
+function takeOfKey(
+  shop: ShopContext,
+  want: Pick<Wanted, 'key' | 'quantity' | 'leastWidthMm'> & {
+    readonly cause: StockCause;
+    readonly titles: string;
+    readonly sessionId: number;
+  },
+): { readonly quantity: number; readonly cost: number; readonly form: BookedStock['form'] | null } {
+  const lots = loadLotsOnShelf(shop.db, want.key).filter(
+    (lot) =>
+      (lot.form === 'roll' || lot.form === 'piece') && (lot.widthMm ?? Infinity) >= want.leastWidthMm - WIDTH_PLAY_MM,
+  );
+  const has = lots.reduce((sum, lot) => sum + lot.left, 0);
+  const quantity = Math.min(want.quantity, has);
+  const taken = takeFirstIn(
+    lots.map((lot) => ({ lot, left: lot.left })),
+    quantity,
+  );
+  if (!taken.ok) return { quantity: 0, cost: 0, form: null };
+  for (const { lotId, quantity: part } of taken.value.taken)
+    writeLine(shop, findLot(shop.db, lotId)!, want.cause, -part, want.titles, want.sessionId);
+  return { quantity, cost: taken.value.cost.value, form: lots[0]!.form };
+}
+
+/** Widths of rolls are told in tenths of a mm. */
+const WIDTH_PLAY_MM = 0.05;
+const roundTenth = (quantity: number): number => Math.round(quantity * 10) / 10;
+const MOST_LETTERS = 180;
+
+const titlesOf = ({ orders, parts }: BenchWork): string =>
+  [
     ...new Set(
       orders
-        .filter(({ parts: own }) => own.some((part) => parts.some((cut) => cut.id === part.id)))
+        .filter(({ parts: own }) => own.some((part) => parts.some((worked) => worked.id === part.id)))
         .map(({ order }) => order.title),
     ),
   ]
     .join(', ')
-    .slice(0, 180);
-  return [...groupBy(wanted, (want) => want.key)].flatMap(([key, own]): BookedStock[] => {
-    const least = Math.max(...own.map((want) => want.leastWidthMm));
-    const lots = loadLotsOnShelf(shop.db, key).filter(
-      (lot) => (lot.form === 'roll' || lot.form === 'piece') && (lot.widthMm ?? Infinity) >= least - 0.05,
-    );
-    if (lots.length === 0) return [];
-    const quantity = Math.round(own.reduce((sum, want) => sum + want.quantity, 0) * 10) / 10;
-    const has = lots.reduce((sum, lot) => sum + lot.left, 0);
-    const taken = takeFirstIn(
-      lots.map((lot) => ({ lot, left: lot.left })),
-      Math.min(quantity, has),
-    );
-    if (!taken.ok) return [];
-    for (const { lotId, quantity: part } of taken.value.taken)
-      writeLine(shop, findLot(shop.db, lotId)!, work.station === 'cut' ? 'cut' : 'used', -part, titles, work.id);
-    return [
-      {
-        thingName: nameOf(key).name,
-        form: lots[0]!.form,
-        quantity: Math.min(quantity, has),
-        missing: Math.max(0, Math.round((quantity - has) * 10) / 10),
-      },
-    ];
-  });
-}
+    .slice(0, MOST_LETTERS);
 
 /** Strips of each layer, as they are calculated for the costs: copies side by side across the roll. */
-function listStrips(shop: ShopContext, orders: readonly ReadOrder[], parts: readonly ReadPart[]): readonly Wanted[] {
+function listStrips(shop: ShopContext, { orders, parts }: BenchWork): readonly Wanted[] {
   const { figures } = getShop(shop);
   const { lines } = readMadeLines(shop, orders);
   return [...groupBy(parts, (part) => `${part.lineId} ${part.layerIndex}`).values()].flatMap((own): Wanted[] => {
     const layer = lines.get(own[0]!.lineId)?.layers[own[0]!.layerIndex];
     const need = layer ? computeStripNeed(layer.measurement, layer.vinyl, own.length, figures) : null;
-    return layer && need
-      ? [
-          {
-            key: keyOf({ kind: 'vinyl', vinylId: layer.vinyl.id }),
-            quantity: need.stripLengthMm,
-            leastWidthMm: need.leastWidthMm,
-          },
-        ]
-      : [];
+    if (!layer || !need) return [];
+    return [
+      {
+        key: keyOf({ kind: 'vinyl', vinylId: layer.vinyl.id }),
+        quantity: need.stripLengthMm,
+        leastWidthMm: need.leastWidthMm,
+        partIds: own.map((part) => part.id),
+        usualCost: (computePricePerM2(layer.vinyl).value * layer.vinyl.rollWidthMm) / MM2_PER_M2,
+      },
+    ];
   });
 }
 
-function listBlanks(shop: ShopContext, orders: readonly ReadOrder[], parts: readonly ReadPart[]): readonly Wanted[] {
+function listBlanks(shop: ShopContext, { orders, parts }: BenchWork): readonly Wanted[] {
   const { lines } = readMadeLines(shop, orders);
-  const events = groupBy(
+  const partsOfPiece = groupBy(
     orders.flatMap(({ parts: own }) => own),
     (part) => part.pieceId,
   );
-  const pieces = new Map(
-    parts
-      .filter((part) => !holdsBlank((events.get(part.pieceId) ?? []).flatMap((own) => own.events)))
-      .map((part) => [part.pieceId, part.lineId]),
+  const bare = [...groupBy(parts, (part) => part.pieceId)].filter(
+    ([pieceId]) => !holdsBlank((partsOfPiece.get(pieceId) ?? []).flatMap((own) => own.events)),
   );
-  return [...pieces.values()].flatMap((lineId): Wanted[] => {
-    const made = lines.get(lineId)?.made;
-    return made
-      ? [
-          {
-            key: keyOf({ kind: 'blank', blankId: made.blankId, sizeName: made.sizeName, colourName: made.colourName }),
-            quantity: 1,
-            leastWidthMm: 0,
-          },
-        ]
-      : [];
+  return bare.flatMap(([, own]): Wanted[] => {
+    const line = lines.get(own[0]!.lineId);
+    return line ? [wantBlank(line, own[0]!.id)] : [];
   });
 }
 
-/**
- * Gives back what work took for parts whose step is taken back: `undone` of its `all` parts. Call it inside a
- * transaction.
- */
-export function returnBenchStock(shop: ShopContext, sessionId: number, undone: number, all: number): void {
-  const booked = [...groupBy(loadLinesOfSession(shop.db, [sessionId]), (line) => line.lotId)].map(([lotId, lines]) => ({
-    lot: findLot(shop.db, lotId)!,
-    lines,
-  }));
-  // An offcut that the work left is part of the sheet that comes back: the one is there or the other, never both.
-  const left = booked.filter(({ lines }) => lines.reduce((sum, line) => sum + line.quantity, 0) > 0);
-  if (left.length > 0 && (undone < all || left.some(({ lot }) => lot.left < 1))) return;
-  for (const { lot } of left) writeLine(shop, lot, 'set-aside', -1, 'the load that left it was taken back', sessionId);
-  for (const { lot, lines } of booked) {
-    if (left.some((offcut) => offcut.lot.id === lot.id)) continue;
-    const taken = -lines.filter((line) => line.quantity < 0).reduce((sum, line) => sum + line.quantity, 0);
-    const still = -lines.reduce((sum, line) => sum + line.quantity, 0);
-    const share = (taken * undone) / all;
-    const back = Math.min(still, lot.form === 'roll' ? Math.round(share * 10) / 10 : Math.round(share));
-    if (back > 0) writeLine(shop, lot, 'returned', back, 'the step at the bench was taken back', sessionId);
-  }
+function wantBlank({ made, blank }: MadeLine, partId: number): Wanted {
+  return {
+    key: keyOf({ kind: 'blank', blankId: made.blankId, sizeName: made.sizeName, colourName: made.colourName }),
+    quantity: 1,
+    leastWidthMm: 0,
+    partIds: [partId],
+    usualCost: blank.sizes.find((size) => size.name === made.sizeName)?.price ?? 0,
+  };
 }

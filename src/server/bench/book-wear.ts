@@ -1,44 +1,86 @@
-// What a finished piece of work wears: blade and mat when it is cut, cover sheet and pillow when it is pressed.
+// What a finished piece of work wears: blade and mat when it is cut; cover sheet, pillow and transfer tape at the press.
 
+import { computeTapeCost, getBladeMetre, getMatLoad, getPressWear, type MadeLayer } from '../../core/costing/index';
+import { getKindFacts, type ShopFigures } from '../../core/materials/index';
 import { planPressing } from '../../core/pressing/index';
 import type { SupplyKind } from '../../core/stock/index';
-import type { Station } from '../../core/orders/index';
+import { groupBy, MM_PER_M } from '../../core/units/index';
 import { addWear, findFitted } from '../../data/supply-store';
 import { getShop, type ShopContext } from '../context';
-import { readMadeLines } from '../items/materials';
-import type { ReadOrder, ReadPart } from '../orders/read-orders';
+import { loadWearPrices } from '../items/evidence';
+import { readMadeLines, type MadeLine } from '../items/materials';
+import type { BenchWork } from './book-stock';
 
-/** Books on what is in use now; kinds of which nothing is in use are let be. Call it inside a transaction. */
-export function bookBenchWear(
-  shop: ShopContext,
-  work: { readonly id: number; readonly station: Station },
-  orders: readonly ReadOrder[],
-  parts: readonly ReadPart[],
-): void {
-  const kinds: readonly SupplyKind[] =
-    work.station === 'cut' ? ['blade', 'mat'] : work.station === 'press' ? ['cover sheet', 'pillow'] : [];
-  const fitted = kinds.length > 0 && parts.length > 0 ? findFitted(shop.db, kinds) : new Map<SupplyKind, number>();
-  if (fitted.size === 0) return;
-  const { lines } = readMadeLines(shop, orders);
-  const amounts = new Map<SupplyKind, number>();
-  if (work.station === 'cut') {
-    const layers = parts.flatMap((part) => lines.get(part.lineId)?.layers[part.layerIndex] ?? []);
-    amounts.set('blade', layers.reduce((sum, { measurement }) => sum + measurement.cutLengthMm, 0) / 1000);
-    // Each vinyl is a load of its own.
-    amounts.set('mat', new Set(layers.map(({ vinyl }) => vinyl.id)).size);
-  } else {
-    const { figures } = getShop(shop);
-    // A piece is pressed as a whole, whatever number of parts it has.
-    const pieces = new Map(parts.map((part) => [part.pieceId, lines.get(part.lineId)]));
-    const pressCycles = [...pieces.values()].reduce((sum, line) => {
-      const plan = line ? planPressing({ layers: line.layers, blank: line.blank, shop: figures }) : null;
-      return sum + (plan?.ok ? plan.value.pressCycles : 0);
-    }, 0);
-    amounts.set('cover sheet', pressCycles);
-    amounts.set('pillow', pressCycles);
-  }
-  for (const [kind, supplyId] of fitted) {
-    const amount = amounts.get(kind) ?? 0;
-    if (amount > 0) addWear(shop.db, { supplyId, atMs: shop.now(), kind: 'worn', amount, sessionId: work.id });
+/** What each part bears of the wear, minor units, not rounded. */
+export type WearCosts = ReadonlyMap<number, number>;
+/** What wears, and what one of its amount costs. */
+type Worn = { readonly kind: SupplyKind; readonly amount: number; readonly unitCost: number };
+
+/** Metres on the blade, loads on the mat: each vinyl is a load of its own. Call it inside a transaction. */
+export function bookCutWear(shop: ShopContext, work: BenchWork): WearCosts {
+  const { figures } = getShop(shop);
+  const prices = loadWearPrices(shop);
+  const metre = getBladeMetre(figures, prices).value;
+  const load = getMatLoad(figures, prices).value;
+  const { lines } = readMadeLines(shop, work.orders);
+  const cut = work.parts.flatMap((part) => {
+    const layer = lines.get(part.lineId)?.layers[part.layerIndex];
+    return layer ? [{ partId: part.id, vinylId: layer.vinyl.id, metres: metresOf(layer) }] : [];
+  });
+  const loads = groupBy(cut, (one) => one.vinylId);
+  writeWear(shop, work.sessionId, [
+    { kind: 'blade', amount: cut.reduce((sum, one) => sum + one.metres, 0), unitCost: metre },
+    { kind: 'mat', amount: loads.size, unitCost: load },
+  ]);
+  return new Map(cut.map((one) => [one.partId, one.metres * metre + load / loads.get(one.vinylId)!.length]));
+}
+
+const metresOf = ({ measurement }: MadeLayer): number => measurement.cutLengthMm / MM_PER_M;
+
+/** A piece is pressed as a whole, whatever number of parts it has. Call it inside a transaction. */
+export function bookPressWear(shop: ShopContext, work: BenchWork): WearCosts {
+  const { figures } = getShop(shop);
+  const { lines } = readMadeLines(shop, work.orders);
+  const pieces = [...groupBy(work.parts, (part) => part.pieceId).values()].flatMap((parts) => {
+    const line = lines.get(parts[0]!.lineId);
+    return line ? [{ parts, line, pressCycles: countPressCycles(line, figures) }] : [];
+  });
+  const pressCycles = pieces.reduce((sum, piece) => sum + piece.pressCycles, 0);
+  writeWear(shop, work.sessionId, [
+    { kind: 'cover sheet', amount: pressCycles, unitCost: figures.coverSheetPrice / figures.coverSheetPresses },
+    { kind: 'pillow', amount: pressCycles, unitCost: figures.pillowPrice / figures.pillowPresses },
+  ]);
+  return new Map(
+    pieces.flatMap(({ parts, line, pressCycles: own }) => {
+      const { cover, pillow, heatTape } = getPressWear(own, line.blank, figures);
+      const each = (cover + pillow + heatTape) / parts.length;
+      return parts.map((part) => [part.id, each + getTape(line.layers[part.layerIndex], figures)] as const);
+    }),
+  );
+}
+
+function countPressCycles(line: MadeLine, figures: ShopFigures): number {
+  const plan = planPressing({ layers: line.layers, blank: line.blank, shop: figures });
+  return plan.ok ? plan.value.pressCycles : 0;
+}
+
+/** Transfer tape, as large as the box with its margin. */
+function getTape(layer: MadeLayer | undefined, figures: ShopFigures): number {
+  if (!layer || getKindFacts(layer.vinyl.kind).family !== 'adhesive') return 0;
+  const { width, height } = layer.measurement.box;
+  const margin = 2 * figures.weedMarginMm;
+  return computeTapeCost((width + margin) * (height + margin), figures);
+}
+
+/** Booked on what is in use now; kinds of which nothing is in use are let be. */
+function writeWear(shop: ShopContext, sessionId: number, worn: readonly Worn[]): void {
+  const fitted = findFitted(
+    shop.db,
+    worn.map(({ kind }) => kind),
+  );
+  for (const { kind, amount, unitCost } of worn) {
+    const supplyId = fitted.get(kind);
+    if (supplyId !== undefined && amount > 0)
+      addWear(shop.db, { supplyId, atMs: shop.now(), kind: 'worn', amount, unitCost, sessionId });
   }
 }

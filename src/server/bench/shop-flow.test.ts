@@ -11,7 +11,9 @@ import { findThings } from '../shop/find-things';
 import { loadBench, loadToday } from './load-bench';
 import { loadItemEditor, loadItemList, loadShelf } from '../items/load-items';
 import { loadOrderList, loadOrderView } from '../orders/load-orders';
-import { finishSession, spoilParts, startSession, undoSteps } from './work-at-bench';
+import { spoilParts } from './spoil-parts';
+import { undoSteps } from './undo-steps';
+import { finishSession, startSession } from './work-at-bench';
 
 let seeded: Buffer;
 let shop: TestShop;

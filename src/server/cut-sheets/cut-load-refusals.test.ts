@@ -5,7 +5,7 @@ import { cutLoad } from './cut-load';
 import { nestParts } from './nest-parts';
 import { markSpoiledSpots, receiveLot, setAsideOffcut } from '../stock/save-stock';
 import { findOffcuts } from '../stock/load-stock';
-import { spoilParts } from '../bench/work-at-bench';
+import { spoilParts } from '../bench/spoil-parts';
 import { behind, SLATE, groupOf, orderCoats, waiting } from './cut-load-examples';
 
 let shop: TestShop;

@@ -6,7 +6,7 @@ import { readOrder } from '../orders/read-orders';
 import { receiveLot } from '../stock/save-stock';
 import { loadCutSheets } from './load-cut-sheets';
 import { loadOrderView } from '../orders/load-orders';
-import { undoSteps } from '../bench/work-at-bench';
+import { undoSteps } from '../bench/undo-steps';
 import { behind, SLATE, groupOf, orderCoats, waiting } from './cut-load-examples';
 
 let shop: TestShop;

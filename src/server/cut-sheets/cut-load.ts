@@ -6,7 +6,7 @@ import { deleteSavedSheet } from '../../data/cut-sheet-store';
 import { inTransaction } from '../../data/database';
 import { findOrderIdsOfParts, loadOrders } from '../../data/order-store';
 import { insertInstant, loadRunningSessions, stopSession } from '../../data/work-store';
-import { bookBenchWear } from '../bench/book-wear';
+import { bookCutWear, type WearCosts } from '../bench/book-wear';
 import type { ShopContext } from '../context';
 import { notFound, ShopError } from '../errors';
 import { readStored, type ReadOrder, type ReadPart } from '../orders/read-orders';
@@ -22,6 +22,7 @@ export type CutLoad = {
 type CutSheetResult = {
   readonly sheet: SheetBooking;
   readonly sessionId: number;
+  readonly wear: WearCosts;
   readonly cost: number;
   readonly codes: readonly string[];
 };
@@ -95,8 +96,8 @@ function cutSheets(
     const own = parts.filter((part) => sheet.parts.some(({ partId }) => partId === part.id));
     const shared = own.length === 0 ? cut.at(-1)?.sessionId : undefined;
     const sessionId = shared ?? insertCutSession(shop, own);
-    bookBenchWear(shop, { id: sessionId, station: 'cut' }, orders, own);
-    cut.push({ sheet, sessionId, ...takeStock(shop, sheet, titles, sessionId) });
+    const wear = bookCutWear(shop, { sessionId, orders, parts: own });
+    cut.push({ sheet, sessionId, wear, ...takeStock(shop, sheet, titles, sessionId) });
   }
   return cut;
 }
@@ -124,6 +125,7 @@ function addCutEvents(
         cause: null,
         blankLost: false,
         vinylCost: vinylCost.get(partId)!,
+        wearCost: resultOf(cut, sheet).wear.get(partId) ?? null,
       })),
     ),
   );

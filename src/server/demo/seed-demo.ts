@@ -23,7 +23,8 @@ import { addChannel } from '../shop/save-channel';
 import { addBlank, addVinyl, changeVinyl } from '../stock/save-shelf';
 import { readOrder } from '../orders/read-orders';
 import { seedDemoStock } from './seed-demo-stock';
-import { finishSession, spoilParts, startSession } from '../bench/work-at-bench';
+import { spoilParts } from '../bench/spoil-parts';
+import { finishSession, startSession } from '../bench/work-at-bench';
 
 type DemoOrder = {
   title: string;

@@ -106,7 +106,7 @@ function getHandsShare(quote: Parameters<typeof getQuotedSeconds>[0], station: S
 }
 
 /** From the blade and mat in use: their real lives where some were worn out, and what was paid for the newest. */
-function loadWearPrices(shop: ShopContext): WearPrices {
+export function loadWearPrices(shop: ShopContext): WearPrices {
   const { figures } = getShop(shop);
   const fitted = findFitted(shop.db, ['blade', 'mat']);
   const priceOf = (kind: 'blade' | 'mat', label: string, shopPrice: number): Figure | undefined => {

@@ -35,7 +35,7 @@ export function placeOrder(shop: ShopContext, input: OrderWish): { id: number } 
       quantity: line.quantity,
       sizeName: line.sizeName,
       colourName: line.colourName,
-      quote: freezeQuote(cost.value, figures.wagePerHour, figures.cutterRatePerHour),
+      quote: freezeQuote(cost.value, figures),
       made: cost.made,
     };
   });

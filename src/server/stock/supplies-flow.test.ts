@@ -11,7 +11,9 @@ import { loadStock } from './load-stock';
 import { listThings } from './things';
 import { loadBench } from '../bench/load-bench';
 import { loadItemEditor } from '../items/load-items';
-import { finishSession, spoilParts, startSession, undoSteps } from '../bench/work-at-bench';
+import { spoilParts } from '../bench/spoil-parts';
+import { undoSteps } from '../bench/undo-steps';
+import { finishSession, startSession } from '../bench/work-at-bench';
 
 let shop: TestShop;
 eachFresh((fresh) => {

@@ -2,7 +2,7 @@ import { spoilInput } from '../../../core/input';
 import { endpoint, readJson } from '../../../server/endpoint';
 import { parseInput } from '../../../server/errors';
 import { loadBench } from '../../../server/bench/load-bench';
-import { spoilParts } from '../../../server/bench/work-at-bench';
+import { spoilParts } from '../../../server/bench/spoil-parts';
 
 export const POST = endpoint(async ({ shop, api }) => ({
   ...spoilParts(shop, parseInput(spoilInput, await readJson(api.request))),

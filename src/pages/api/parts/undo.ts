@@ -2,7 +2,7 @@ import { undoInput } from '../../../core/input';
 import { endpoint, readJson } from '../../../server/endpoint';
 import { parseInput } from '../../../server/errors';
 import { loadBench } from '../../../server/bench/load-bench';
-import { undoSteps } from '../../../server/bench/work-at-bench';
+import { undoSteps } from '../../../server/bench/undo-steps';
 
 export const POST = endpoint(async ({ shop, api }) => {
   const { eventIds, partIds } = parseInput(undoInput, await readJson(api.request));

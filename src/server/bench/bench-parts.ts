@@ -1,0 +1,37 @@
+// The parts that work is done on, and what is written of them.
+
+import type { PartEvent } from '../../core/orders/index';
+import { findOrderIdsOfParts, loadOrders } from '../../data/order-store';
+import type { ShopContext } from '../context';
+import { notFound, ShopError } from '../errors';
+import { readStored, type ReadOrder, type ReadPart } from '../orders/read-orders';
+
+export type NewEvent = Omit<PartEvent, 'id'> & { readonly sessionId: number | null };
+
+export function readOrdersOf(shop: ShopContext, partIds: readonly number[]): readonly ReadOrder[] {
+  return loadOrders(shop.db, findOrderIdsOfParts(shop.db, partIds)).map(readStored);
+}
+
+/** The parts in the order asked, of open orders only. @throws ShopError when one is gone or its order closed. */
+export function requireParts(orders: readonly ReadOrder[], partIds: readonly number[]): readonly ReadPart[] {
+  const byId = new Map(orders.flatMap(({ parts }) => parts).map((part) => [part.id, part]));
+  const closed = new Set(
+    orders
+      .filter(({ stage }) => stage === 'handed-over' || stage === 'cancelled')
+      .flatMap(({ parts }) => parts.map((part) => part.id)),
+  );
+  return [...new Set(partIds)].map((id) => {
+    const part = byId.get(id);
+    if (!part) throw notFound('One of these parts');
+    if (closed.has(id)) throw new ShopError('conflict', { reason: 'work-on-closed-order' });
+    return part;
+  });
+}
+
+export type Costs = Pick<PartEvent, 'vinylCost' | 'blankCost' | 'wearCost'>;
+
+export const newEvent = (
+  partId: number,
+  kind: NewEvent['kind'],
+  more: Costs & Partial<NewEvent> & Pick<NewEvent, 'atMs'>,
+): NewEvent => ({ partId, kind, sessionId: null, undoes: null, cause: null, blankLost: false, ...more });
