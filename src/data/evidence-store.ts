@@ -13,6 +13,7 @@ export function loadLoggedParts(
   readonly id: number;
   readonly pieceId: number;
   readonly itemId: number;
+  readonly layerIndex: number;
   readonly partsOfPiece: number;
   readonly quote: LineQuote;
 }[] {
@@ -27,7 +28,13 @@ export function loadLoggedParts(
   );
   const wanted = new Set(partIds);
   return db
-    .select({ id: parts.id, pieceId: pieces.id, itemId: orderLines.itemId, quote: orderLines.quote })
+    .select({
+      id: parts.id,
+      pieceId: pieces.id,
+      layerIndex: parts.layerIndex,
+      itemId: orderLines.itemId,
+      quote: orderLines.quote,
+    })
     .from(parts)
     .innerJoin(pieces, eq(pieces.id, parts.pieceId))
     .innerJoin(orderLines, eq(orderLines.id, pieces.lineId))

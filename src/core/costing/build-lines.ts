@@ -80,7 +80,9 @@ function computeAreas(spec: ItemSpec, quantity: number, shop: ShopFigures): Resu
 /** Your own minutes, typed or learned, win over the estimate. */
 function estimateTimes(spec: ItemSpec, quantity: number, shop: ShopFigures): LayerTimes {
   const machine = spec.layers.map(({ measurement }) => estimateCutSeconds(measurement, shop));
-  const hands = machine.map((seconds) => shareHands(estimateCutHandsSeconds(seconds.value * quantity, shop), quantity));
+  const hands = machine.map((seconds) =>
+    shareHands(estimateCutHandsSeconds(seconds.value * quantity, shop, spec.minutes?.cutting), quantity),
+  );
   const weed = spec.layers.map(({ measurement, vinyl }) => estimateWeedSeconds(measurement, vinyl, shop));
   return {
     machine,
@@ -90,8 +92,10 @@ function estimateTimes(spec: ItemSpec, quantity: number, shop: ShopFigures): Lay
 }
 
 const shareHands = (batch: Figure, quantity: number): Figure =>
-  figure('Your hands, for each', batch.value / quantity, 's', 'computed', {
+  figure('Your hands, for each', batch.value / quantity, 's', batch.source, {
     how: 'hands for the batch ÷ pieces',
+    ...(batch.low === undefined ? {} : { low: batch.low / quantity }),
+    ...(batch.high === undefined ? {} : { high: batch.high / quantity }),
     parts: [batch, figure('Pieces', quantity, 'count', 'typed')],
   });
 

@@ -123,5 +123,10 @@ function mergeMinutes(typed: TypedSeconds, learned: OwnMinutes): OwnMinutes {
   const cut = own('Cut, your hands, as typed', typed.cut, learned.cut),
     weed = own('Weed, as typed', typed.weed, learned.weed),
     press = own('Press, as typed', typed.press, learned.press);
-  return { ...(cut ? { cut } : {}), ...(weed ? { weed } : {}), ...(press ? { press } : {}) };
+  return {
+    ...(cut ? { cut } : {}),
+    ...(weed ? { weed } : {}),
+    ...(press ? { press } : {}),
+    ...(learned.cutting ? { cutting: learned.cutting } : {}),
+  };
 }

@@ -1,9 +1,16 @@
 // The shop's own minutes for an item, typed or learned from its log, in place of what is estimated.
 
+import type { LearnedCutting } from '../estimating';
 import { figure, type Figure } from '../units';
 
 /** Your seconds for one piece at each station, all its layers together; what is left out is estimated. */
-export type OwnMinutes = { readonly cut?: Figure; readonly weed?: Figure; readonly press?: Figure };
+export type OwnMinutes = {
+  readonly cut?: Figure;
+  readonly weed?: Figure;
+  readonly press?: Figure;
+  /** How cutting goes: it belongs to the load as much as to the piece. Seconds of `cut` win over it. */
+  readonly cutting?: LearnedCutting;
+};
 
 /** The estimates as they are, or the shop's own seconds shared by them. */
 export function takeOwnMinutes(own: Figure | undefined, estimates: readonly Figure[]): readonly Figure[] {

@@ -4,6 +4,7 @@
 import { getFineLength, type LayerMeasurement } from '../artwork';
 import { getDetailFloor, getShopFigure, type ShopFigures, type Vinyl } from '../materials';
 import { figure, type Figure } from '../units';
+import type { LearnedCutting } from './learn-cutting';
 
 /** A cavity of this size takes half as much more as one that can hardly be seen. */
 const SMALL_CAVITY_MM2 = 4;
@@ -33,22 +34,37 @@ export function estimateCutSeconds(layer: LayerMeasurement, shop: ShopFigures): 
   });
 }
 
-/** Your seconds at the cutter for a whole batch of one layer: loading, and watching until it is sure to run well. */
-export function estimateCutHandsSeconds(batchMachineSeconds: number, shop: ShopFigures): Figure {
-  const watched = Math.min(shop.cutterWatchSeconds, batchMachineSeconds);
-  return figure('Cut, your hands', shop.cutterLoadSeconds + watched, 's', 'computed', {
-    how: 'load + watch, at most as long as it cuts',
-    parts: [
-      getShopFigure(shop, 'cutterLoadSeconds'),
-      figure('Watched', watched, 's', 'computed', {
-        parts: [
-          getShopFigure(shop, 'cutterWatchSeconds'),
-          figure('The batch cuts', batchMachineSeconds, 's', 'computed'),
-        ],
-      }),
-    ],
+/**
+ * Your seconds at the cutter for a whole batch of one layer: loading, and watching until it is sure to run well.
+ * `learned`: how both went in this shop.
+ */
+export function estimateCutHandsSeconds(
+  batchMachineSeconds: number,
+  shop: ShopFigures,
+  learned?: LearnedCutting,
+): Figure {
+  const load = getShopFigure(shop, 'cutterLoadSeconds');
+  const watched = figure('Watched', getWatchedSeconds(batchMachineSeconds, shop), 's', 'computed', {
+    how: 'as long as it cuts, at most',
+    parts: [getShopFigure(shop, 'cutterWatchSeconds'), figure('The batch cuts', batchMachineSeconds, 's', 'computed')],
+  });
+  if (!learned)
+    return figure('Cut, your hands', load.value + watched.value, 's', 'computed', {
+      how: 'load + watch, at most as long as it cuts',
+      parts: [load, watched],
+    });
+  const value = load.value * learned.loading.value + watched.value * learned.watching.value;
+  return figure('Cut, your hands, as logged', value, 's', 'learned', {
+    how: 'load × how loading goes + watch × how watching goes',
+    low: value * learned.low,
+    high: value * learned.high,
+    parts: [load, learned.loading, watched, learned.watching],
   });
 }
+
+/** A batch is watched at the start, and no longer than it cuts. */
+export const getWatchedSeconds = (batchMachineSeconds: number, shop: Pick<ShopFigures, 'cutterWatchSeconds'>): number =>
+  Math.min(shop.cutterWatchSeconds, batchMachineSeconds);
 
 /**
  * How small the cavities are, summed: each counts from 0 for a large one to 1 for one that can hardly be seen, without

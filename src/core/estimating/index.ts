@@ -1,2 +1,3 @@
 // Cutting and weeding times.
 export * from './cut-and-weed-time';
+export * from './learn-cutting';

@@ -96,8 +96,7 @@ export function computeWear(supply: Pick<Supply, 'kind' | 'life'>, lines: readon
 }
 
 /** What a line adds to what was worn: cleaning brings back life, but what was worn stays worn. */
-const wearOf = ({ kind, amount }: WearLine): number =>
-  kind === 'worn' ? amount : kind === 'given-back' ? -amount : 0;
+const wearOf = ({ kind, amount }: WearLine): number => (kind === 'worn' ? amount : kind === 'given-back' ? -amount : 0);
 
 /** How long one really lasts: the mean of those that were worn out and replaced; its stated life while none was. */
 export function computeRealLife(supply: Pick<Supply, 'kind' | 'life'>, lines: readonly WearLine[]): Figure {

@@ -5,6 +5,7 @@ import '@mui/material/Button';
 import '@mui/material/MenuItem';
 import '@mui/material/TextField';
 import { useWatch } from 'react-hook-form';
+import type { OwnMinutes } from '../../core/costing';
 import { type PriceBasis } from '../../core/stock';
 import { Choice } from '../shared/form';
 import { NumberField } from '../shared/number-fields';
@@ -75,15 +76,7 @@ export function MoreFields({ form, view, blank, evidence }: MoreFieldsProps) {
               unit="min"
               per={60}
               digits={2}
-              help={
-                evidence.minutes?.[station] ? (
-                  <>
-                    logged: <Why figure={evidence.minutes[station]} />
-                  </>
-                ) : (
-                  'estimated'
-                )
-              }
+              help={<MinutesHelp minutes={evidence.minutes ?? {}} station={station} />}
             />
           ))}
           <div className="whole-row">
@@ -104,6 +97,24 @@ export function MoreFields({ form, view, blank, evidence }: MoreFieldsProps) {
           )}
         </div>
       </Folded>
+    </>
+  );
+}
+
+/** Where the minutes come from that are calculated with while nothing is typed. */
+function MinutesHelp({ minutes, station }: { minutes: OwnMinutes; station: 'cut' | 'weed' | 'press' }) {
+  const logged = minutes[station];
+  if (logged)
+    return (
+      <>
+        logged: <Why figure={logged} />
+      </>
+    );
+  if (station !== 'cut' || !minutes.cutting) return 'estimated';
+  return (
+    <>
+      logged: loading <Why figure={minutes.cutting.loading} />, watching <Why figure={minutes.cutting.watching} /> of
+      the estimate
     </>
   );
 }

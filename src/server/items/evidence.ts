@@ -1,18 +1,13 @@
-// What the shop's own log says of its items: your minutes for a piece, how often it goes wrong, what blades and mats
-// have cost.
+// What the shop's own log says of its items: your minutes, how often they go wrong, what blades and mats have cost.
 
-import { believeFailure, learnMinutes, type ItemEvidence, type OwnMinutes, type WearPrices } from '../../core/costing';
-import { getQuotedSeconds, shareSessionSeconds, type Station } from '../../core/orders';
+import { believeFailure, type ItemEvidence, type WearPrices } from '../../core/costing';
 import { computeRealLife, getSupplyFacts, keyOf, type SupplyKind } from '../../core/stock';
-import { figure, groupBy, type Figure } from '../../core/units';
-import { findFitted, findSupply, loadWear } from '../../data/supply-store';
+import { figure, type Figure } from '../../core/units';
+import { loadItemEvidence } from '../../data/evidence-store';
 import { loadBoughtLots } from '../../data/stock-store';
-import { loadSessionsSince } from '../../data/work-store';
+import { findFitted, findSupply, loadWear } from '../../data/supply-store';
 import { getShop, type ShopContext } from '../context';
-import { loadItemEvidence, loadLoggedParts } from '../../data/evidence-store';
-
-/** Older work says little of how it is done now. */
-const LOOK_BACK_MS = 365 * 86_400_000;
+import { learnAllMinutes } from './learn-minutes';
 
 /** By item; what is not logged is left out. */
 export function loadEvidence(shop: ShopContext): { readonly of: (itemId: number) => ItemEvidence } {
@@ -31,78 +26,6 @@ export function loadEvidence(shop: ShopContext): { readonly of: (itemId: number)
       };
     },
   };
-}
-
-const NAMES = { cut: 'Cut, your hands, as logged', weed: 'Weed, as logged', press: 'Press, as logged' } as const;
-
-function learnAllMinutes(shop: ShopContext): ReadonlyMap<number, OwnMinutes> {
-  const works = loadSessionsSince(shop.db, shop.now() - LOOK_BACK_MS).filter(
-    (work) =>
-      work.stoppedAtMs !== null &&
-      work.stoppedAtMs > work.startedAtMs &&
-      work.outcome !== 'discarded' &&
-      work.station !== 'check',
-  );
-  const parts = new Map(
-    loadLoggedParts(shop.db, [...new Set(works.flatMap((work) => work.parts.map((part) => part.partId)))]).map(
-      (part) => [part.id, part],
-    ),
-  );
-  const spent = new Map<
-    string,
-    {
-      readonly itemId: number;
-      readonly station: keyof typeof NAMES;
-      seconds: number;
-      readonly seen: Set<number>;
-      readonly all: number;
-    }
-  >();
-  for (const work of works) {
-    const station = work.station as keyof typeof NAMES;
-    const shares = shareSessionSeconds(
-      (work.stoppedAtMs! - work.startedAtMs) / 1000,
-      work.parts.map((part) => part.estimateSeconds),
-    );
-    for (const [index, { partId }] of work.parts.entries()) {
-      const part = parts.get(partId);
-      if (!part) continue;
-      const key = `${part.pieceId} ${station}`;
-      const own = spent.get(key) ?? {
-        itemId: part.itemId,
-        station,
-        seconds: 0,
-        seen: new Set<number>(),
-        all: part.partsOfPiece,
-      };
-      own.seconds += shares[index]! * getHandsShare(part.quote, station);
-      own.seen.add(partId);
-      spent.set(key, own);
-    }
-  }
-  // Only pieces that went through with all their parts tell what one takes.
-  const whole = groupBy(
-    [...spent.values()].filter((one) => one.seen.size === one.all),
-    (one) => one.itemId,
-  );
-  return new Map(
-    [...whole].map(([itemId, pieces]) => [
-      itemId,
-      Object.fromEntries(
-        [...groupBy(pieces, (piece) => piece.station)].flatMap(([station, own]): [string, Figure][] => {
-          const learned = learnMinutes(NAMES[station], { seconds: own.map((piece) => piece.seconds) });
-          return learned ? [[station, learned]] : [];
-        }),
-      ) as OwnMinutes,
-    ]),
-  );
-}
-
-/** At the cutter the clock also runs for the set-up, which is a line of its own. */
-function getHandsShare(quote: Parameters<typeof getQuotedSeconds>[0], station: Station): number {
-  if (station !== 'cut') return 1;
-  const all = getQuotedSeconds(quote).cut;
-  return all > 0 ? (all - quote.setupSeconds) / all : 1;
 }
 
 /** From the blade and mat in use: their real lives where some were worn out, and what was paid for the newest. */

@@ -162,8 +162,12 @@ describe('what the shop’s log says', () => {
     const learned = loadEvidence(shop).of(itemId);
     expect(learned.minutes!.weed).toMatchObject({ source: 'learned', parts: [{ value: 4 }, {}, {}] });
     expect(learned.minutes!.weed!.value).toBeCloseTo(600, 6);
+    const { cutting } = learned.minutes!;
+    expect(cutting!.loading).toMatchObject({ source: 'learned', parts: [{ value: 4 }, { value: 1 }, {}] });
     // The clock at the cutter ran for the set-up too, which is a line of its own.
-    expect(learned.minutes!.cut!.value).toBeLessThan(600);
+    const cut = rowOf(name).cost!.lines.filter((line) => line.stage === 'cut' || line.stage === 'set-up');
+    const setUp = cut.find((line) => line.stage === 'set-up')!.handsSeconds;
+    expect(cut.reduce((sum, line) => sum + line.handsSeconds, 0) - setUp).toBeLessThan(600 * 4);
     expect(
       rowOf(name)
         .cost!.lines.filter((line) => line.stage === 'weed')
@@ -172,6 +176,22 @@ describe('what the shop’s log says', () => {
     const before = learned.spoilage!.value;
     spoilParts(shop, { partIds: [parts()[0]!.partId], cause: 'weeding', blankLost: false });
     expect(loadEvidence(shop).of(itemId).spoilage!.value).toBeGreaterThan(before);
+  });
+
+  it('a second order quoted by the log, and cut in the same time, teaches the same again', () => {
+    const cut = () => {
+      const id = order(CLUB, { quantity: 4, sizeName: 'M', colourName: 'navy' });
+      const partIds = loadBench(shop).parts.flatMap((part) => (part.orderId === id ? [part.partId] : []));
+      const { id: sessionId } = startSession(shop, { station: 'cut', partIds });
+      shop.clock.ms += 3_000_000;
+      finishSession(shop, sessionId, 'done');
+      const { loading, watching } = loadEvidence(shop).of(rowOf(CLUB).item.id).minutes!.cutting!;
+      return [loading.value, watching.value];
+    };
+    const [loading, watching] = cut();
+    const again = cut();
+    expect(again[0]).toBeCloseTo(loading!, 9);
+    expect(again[1]).toBeCloseTo(watching!, 9);
   });
 
   it('minutes that are typed win over the log', () => {
