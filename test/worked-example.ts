@@ -54,6 +54,11 @@ export const PLAIN_SHOP: ShopFigures = {
   tapePerM2: 400,
   tapeUses: 2,
   applySeconds: 60,
+  overheadPerHour: 0,
+  orderSeconds: 0,
+  returnShare: 0,
+  pressRatePerHour: 0,
+  heatTape: 0,
 };
 
 /** 100 × 60 mm outside, 4000 mm² net, 500 mm path, 3 cavities. */
@@ -133,7 +138,12 @@ export const PLAIN_CHANNEL: Channel = {
   adShare: 0,
   adOdds: 0,
   day: minor(0),
+  dayHours: 0,
   salesPerDay: 1,
+  piecesPerSale: 1,
+  saleSeconds: null,
+  returnShare: null,
+  feesOnDelivery: false,
   delivery: minor(0),
   deliveryPaid: minor(0),
   discount: 0,
@@ -164,6 +174,10 @@ export const FULL_SHOP: ShopFigures = {
   coverSheetPresses: 80,
   pillowPrice: 500,
   pillowPresses: 1500,
+  pressRatePerHour: 90,
+  orderSeconds: 400,
+  piecesPerOrder: 4,
+  returnShare: 0.02,
   overheadPerHour: 300,
   overheadPerItem: 25,
 };

@@ -34,6 +34,8 @@ export const STAGE_COLOURS = {
   risk: '#8a4a16',
   check: '#356544',
   pack: '#76694f',
+  order: '#4a5f6b',
+  returns: '#7d4a4a',
   overhead: '#4d5a52',
   fee: '#58406e',
 } as const;

@@ -10,10 +10,11 @@ import { extraLine, stoneLine } from './extra-lines';
 import type { ItemSpec, LayerEstimate, CostProblem } from './item-cost-types';
 import { computeLayerAreas, type LayerAreas } from './layer-areas';
 import { artworkLine, blankLine, transferTapeLine, vinylLine } from './material-lines';
-import { overheadLine, packagingLine, spoilageLine } from './overhead-lines';
+import { countLoads, countOnMat } from './mat-loads';
+import { overheadLine, packagingLine, returnsLine, spoilageLine } from './overhead-lines';
 import { takeOwnMinutes } from './own-minutes';
 import { wearLine } from './wear-line';
-import { checkLine, cutLine, pressLine, setupLine, weedLine } from './work-lines';
+import { checkLine, cutLine, orderLine, pressLine, setupLine, weedLine } from './work-lines';
 
 export type BuiltLines = {
   readonly exact: readonly ExactLine[];
@@ -23,6 +24,9 @@ export type BuiltLines = {
 /** What is estimated of each layer, in cutting order. */
 type LayerTimes = {
   readonly machine: readonly Figure[];
+  /** How many copies lie on the mat at once, 0 for those cut without one; and how often the cutter is loaded. */
+  readonly onMat: readonly number[];
+  readonly loads: readonly Figure[];
   readonly cutHands: readonly Figure[];
   readonly weed: readonly Figure[];
 };
@@ -46,6 +50,7 @@ export function buildLines(spec: ItemSpec, quantity: number, shop: ShopFigures):
     ...listWorkLines(spec, times, press.value, quantity, shop),
     wearLine({
       layers: spec.layers,
+      loads: times.loads.filter((_, index) => times.onMat[index]! > 0),
       plan: press.value,
       blank: spec.blank,
       quantity,
@@ -60,12 +65,14 @@ export function buildLines(spec: ItemSpec, quantity: number, shop: ShopFigures):
   });
 }
 
+const CLOSING_STAGES: readonly ExactLine['stage'][] = ['risk', 'check', 'pack', 'order', 'returns', 'overhead'];
+
 /**
  * What can be lost at the bench is lost before it is checked and packed; set-up, the drawing and overheads are there
  * whatever is lost.
  */
 export const getAtStake = (lines: readonly ExactLine[]): readonly ExactLine[] =>
-  lines.filter((line) => !['artwork', 'set-up', 'risk', 'check', 'pack', 'overhead'].includes(line.stage));
+  lines.filter((line) => !['artwork', 'set-up', ...CLOSING_STAGES].includes(line.stage));
 
 function computeAreas(spec: ItemSpec, quantity: number, shop: ShopFigures): Result<readonly LayerAreas[], CostProblem> {
   const areas: LayerAreas[] = [];
@@ -79,13 +86,23 @@ function computeAreas(spec: ItemSpec, quantity: number, shop: ShopFigures): Resu
 
 /** Your own minutes, typed or learned, win over the estimate. */
 function estimateTimes(spec: ItemSpec, quantity: number, shop: ShopFigures): LayerTimes {
+  const onMat = spec.layers.map(({ measurement, vinyl }) => countOnMat(measurement, vinyl, shop));
   const machine = spec.layers.map(({ measurement }) => estimateCutSeconds(measurement, shop));
-  const hands = machine.map((seconds) =>
-    shareHands(estimateCutHandsSeconds(seconds.value * quantity, shop, spec.minutes?.cutting), quantity),
+  const loads = onMat.map((copies) => countLoads(quantity, copies));
+  const hands = machine.map((seconds, index) =>
+    shareHands(
+      estimateCutHandsSeconds(
+        { machineSeconds: seconds.value * quantity, loads: loads[index]!, learned: spec.minutes?.cutting },
+        shop,
+      ),
+      quantity,
+    ),
   );
   const weed = spec.layers.map(({ measurement, vinyl }) => estimateWeedSeconds(measurement, vinyl, shop));
   return {
     machine,
+    loads,
+    onMat,
     cutHands: takeOwnMinutes(spec.minutes?.cut, hands),
     weed: takeOwnMinutes(spec.minutes?.weed, weed),
   };
@@ -163,11 +180,15 @@ function listWorkLines(
 
 /** What goes wrong, checking, packing, and the shop's overheads on all the hours before them. */
 function listClosingLines(spec: ItemSpec, making: readonly ExactLine[], shop: ShopFigures): readonly ExactLine[] {
-  const closing = [
+  const finishing = [
     spoilageLine(getAtStake(making), spec.spoilage ?? getShopFigure(shop, 'spoilageShare')),
     checkLine(shop),
     packagingLine(spec.packaging ?? null, shop),
   ];
+  // The drawing is there already when one is made again.
+  const again = [...making.filter((line) => line.stage !== 'artwork'), ...finishing];
+  const selling = [orderLine(spec.orderPieces ?? null, shop), returnsLine(again, shop)];
+  const closing = [...finishing, ...selling.flatMap((line) => line ?? [])];
   const handsSeconds = [...making, ...closing].reduce((sum, line) => sum + line.handsSeconds, 0);
   const overhead = overheadLine(handsSeconds, shop);
   return overhead ? [...closing, overhead] : closing;
@@ -176,7 +197,7 @@ function listClosingLines(spec: ItemSpec, making: readonly ExactLine[], shop: Sh
 function estimateLayers(
   spec: ItemSpec,
   areas: readonly LayerAreas[],
-  { machine, cutHands, weed }: LayerTimes,
+  { machine, onMat, cutHands, weed }: LayerTimes,
   vinyls: readonly ExactLine[],
 ): readonly LayerEstimate[] {
   const costOf = (id: string) => vinyls.find((line) => line.id === id)?.cash ?? 0;
@@ -184,6 +205,7 @@ function estimateLayers(
     areas: areas[index]!,
     vinylId: vinyl.id,
     cutMachineSeconds: machine[index]!,
+    onMat: onMat[index]!,
     cutHandsSeconds: cutHands[index]!.value,
     weedSeconds: weed[index]!,
     vinylCost: costOf(`vinyl-${index}`) + costOf(`tape-${index}`),

@@ -247,6 +247,8 @@ export const STAGE_LABELS: Readonly<Record<CostStage, string>> = {
   risk: 'What goes wrong',
   check: 'Check, fold, pack',
   pack: 'Packaging',
+  order: 'The order, beside making',
+  returns: 'Returns',
   overhead: 'Overheads',
 };
 

@@ -18,6 +18,8 @@ export type ExactLine = {
     | 'risk'
     | 'check'
     | 'pack'
+    | 'order'
+    | 'returns'
     | 'overhead';
   readonly label: string;
   readonly source: Source;

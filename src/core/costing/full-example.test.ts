@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { FULL_ITEM, FULL_SHOP } from '../../../test/worked-example';
-import type { ShopFigures } from '../materials';
+import { getOrdinaryDetails, type ShopFigures } from '../materials';
 import type { Figure } from '../units';
-import { computeItemCost, type ItemCost } from './index';
+import { computeItemCost, countLoads, countOnMat, type ItemCost } from './index';
 
 const PIECES = 10;
 function cost(shop: ShopFigures = FULL_SHOP, quantity = PIECES): ItemCost {
@@ -51,11 +51,11 @@ describe('the second worked example of docs/costing.md: one of ten, with every f
     expect(line('weed-0').time).toBe(58);
   });
 
-  it('press: 80 s by hand, and power for them with a tenth of the warm-up', () => {
-    // 20 + 5 + 30 + 12 + 10 + 3 = 80 s, 40; (80 + 600 ÷ 10) s × 1.6 kW = 0.0622 kWh at 0.30.
+  it('press: 80 s by hand; power and the press itself for them with a tenth of the warm-up', () => {
+    // 20 + 5 + 30 + 12 + 10 + 3 = 80 s, 40; (80 + 600 ÷ 10) s × 1.6 kW = 0.0622 kWh at 0.30, and at 0.90 an hour.
     const energy = ((80 + 60) / 3600) * 1.6 * 30;
-    expect(exact('Press')).toBeCloseTo(40 + energy, 9);
-    expect([line('press').cash, line('press').time]).toEqual([2, 40]);
+    expect(exact('Press')).toBeCloseTo(40 + energy + (140 * 90) / 3600, 9);
+    expect([line('press').cash, line('press').time]).toEqual([5, 40]);
   });
 
   it('wear: half a metre of blade, a tenth of a load, two press cycles of cover sheet and pillow', () => {
@@ -66,26 +66,33 @@ describe('the second worked example of docs/costing.md: one of ten, with every f
   });
 
   it('what goes wrong: of what can be lost at the bench, and of nothing else', () => {
-    // Blank 400, vinyl 10.5, cut 8.8, weed 58.125, press 41.867, wear 17.567.
-    expect(find(line('risk').figure, 'At stake: blank to wear, without set-up')!.value).toBeCloseTo(536.8583, 3);
-    expect(line('risk').total).toBe(23); // 536.858 × 0.04 ÷ 0.96 = 22.37, rounded so that all lines add up
+    // Blank 400, vinyl 10.5, cut 8.8, weed 58.125, press 45.367, wear 17.567.
+    expect(find(line('risk').figure, 'At stake: blank to wear, without set-up')!.value).toBeCloseTo(540.3583, 3);
+    expect(line('risk').total).toBe(22); // 540.358 × 0.04 ÷ 0.96 = 22.51
   });
 
-  it('check, pack and overheads: 342.25 s at 3.00 an hour, and 0.25', () => {
+  it('the order beside making: 400 s shared by four; returns: a fiftieth of making one again', () => {
+    expect([line('order').handsSeconds, line('order').time]).toEqual([100, 50]);
+    // At stake 540.358, set-up 36, what goes wrong 22.515, check 30, pack 50.
+    expect(find(line('returns').figure, 'Making one again')!.value).toBeCloseTo(678.8733, 3);
+    expect([line('returns').cash, line('returns').time, line('returns').risk]).toEqual([0, 0, 14]); // 13.577
+  });
+
+  it('check, pack and overheads: 442.25 s at 3.00 an hour, and 0.25', () => {
     expect(line('check').time).toBe(30);
     expect(line('pack').cash).toBe(50);
-    expect(one.handsSeconds.value).toBeCloseTo(72 + 14 + 116.25 + 80 + 60, 9);
-    expect(line('overhead').cash).toBe(53); // 28.52 + 25 = 53.52, rounded so that all lines add up
+    expect(one.handsSeconds.value).toBeCloseTo(72 + 14 + 116.25 + 80 + 60 + 100, 9);
+    expect(line('overhead').cash).toBe(62); // 36.854 + 25
   });
 
   it('the totals', () => {
-    // 400 + 10.5 + 1.8 + 1.867 + 17.567 + 50 + 53.521
-    expect(one.cash.value).toBe(535);
-    // + 36 + 7 + 58.125 + 40 + 30
-    expect(one.full.value).toBe(706);
-    // + 22.369
-    expect(one.withRisk.value).toBe(729);
-    expect(one.lines.reduce((sum, own) => sum + own.total, 0)).toBe(729);
+    // 400 + 10.5 + 1.8 + 5.367 + 17.567 + 50 + 61.854
+    expect(one.cash.value).toBe(547);
+    // + 36 + 7 + 58.125 + 40 + 30 + 50
+    expect(one.full.value).toBe(768);
+    // + 22.515 + 13.577
+    expect(one.withRisk.value).toBe(804);
+    expect(one.lines.reduce((sum, own) => sum + own.total, 0)).toBe(804);
   });
 
   it('each figure of the shop moves the cost, and the right way', () => {
@@ -113,6 +120,8 @@ describe('the second worked example of docs/costing.md: one of ten, with every f
       'pressWarmUpSeconds',
       'pressWatts',
       'energyPerKwh',
+      'pressRatePerHour',
+      'orderSeconds',
       'bladePrice',
       'matPrice',
       'coverSheetPrice',
@@ -121,7 +130,40 @@ describe('the second worked example of docs/costing.md: one of ten, with every f
       'overheadPerItem',
     ] as const;
     for (const key of dearer) expect([key, grows(key) > 0]).toEqual([key, true]);
-    for (const key of ['bladeLifeMetres', 'matLifeLoads', 'coverSheetPresses'] as const)
+    for (const key of ['bladeLifeMetres', 'matLifeLoads', 'coverSheetPresses', 'piecesPerOrder'] as const)
       expect([key, grows(key) < 0]).toEqual([key, true]);
+  });
+});
+
+describe('loads of the mat', () => {
+  const crest = { box: { x: 0, y: 0, width: 120, height: 150 } };
+  const anyWay = { details: getOrdinaryDetails('smooth') };
+  const mat = { matWidthMm: 305, matLengthMm: 610, matEdgeMm: 3, weedMarginMm: 6 };
+
+  it('a hundred crests are seventeen loads: two by three lie on it', () => {
+    const onMat = countOnMat(crest, anyWay, mat);
+    expect(onMat).toBe(6);
+    expect(countLoads(100, onMat).value).toBe(17);
+    expect([1, 6, 7, 12, 13].map((copies) => countLoads(copies, onMat).value)).toEqual([1, 1, 2, 2, 3]);
+  });
+
+  it('turns a piece a quarter where that holds more, but not with a direction', () => {
+    const long = { box: { x: 0, y: 0, width: 280, height: 130 } };
+    expect(countOnMat(long, anyWay, mat)).toBe(4);
+    const wide = { box: { x: 0, y: 0, width: 430, height: 100 } };
+    expect(countOnMat(wide, anyWay, mat)).toBe(2);
+    const along = { details: { ...getOrdinaryDetails('smooth'), direction: 'along' as const } };
+    expect(countOnMat(wide, along, mat)).toBe(0);
+  });
+
+  it('each is loaded by hand and wears the mat; what is too large for it wears none, and is loaded once', () => {
+    const many = cost(FULL_SHOP, 100);
+    // Twenty of 110 × 70 mm lie on it, so a hundred are five loads: 5 × 100 + 40 s by hand, 5 × 24 of the mat.
+    expect(many.layers[0]!.onMat).toBe(20);
+    expect(many.layers[0]!.cutHandsSeconds * 100).toBeCloseTo(540, 6);
+    expect(find(line('wear', many).figure, 'Mat')!.value * 100).toBeCloseTo(120, 6);
+    const bare = cost({ ...FULL_SHOP, matWidthMm: 50, matLengthMm: 50 }, 100);
+    expect(bare.layers[0]!.cutHandsSeconds * 100).toBeCloseTo(140, 6);
+    expect(find(line('wear', bare).figure, 'Mat')!.value).toBe(0);
   });
 });

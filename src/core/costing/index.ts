@@ -13,6 +13,8 @@ export * from './cost-change';
 export { believeFailure, type Evidence } from './failure';
 export { findMaterials, type MaterialLists } from './find-materials';
 export { getBladeMetre, getMatLoad, getPressWear, type WearPrices } from './wear-line';
+export * from './mat-loads';
+export { REPLACING } from './overhead-lines';
 export { computePressSecond } from './work-lines';
 export { computeTapeCost } from './material-lines';
 export * from './made-layers';

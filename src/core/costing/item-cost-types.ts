@@ -45,6 +45,8 @@ export type ItemSpec = {
   /** How often it goes wrong, where the shop has logged that. */
   readonly spoilage?: Figure;
   readonly wear?: WearPrices;
+  /** Pieces of the order that it is one of, whatever items; as many as usual where none is known. */
+  readonly orderPieces?: number;
 };
 
 export type CostStage = ExactLine['stage'];
@@ -66,12 +68,16 @@ export type LayerEstimate = {
   readonly vinylId: number;
   readonly cutMachineSeconds: Figure;
   readonly cutHandsSeconds: number;
+  /** How many copies lie on the mat at once; 0 where it is cut without one. */
+  readonly onMat: number;
   readonly weedSeconds: Figure;
   readonly vinylCost: number;
 };
 
 export type ItemCost = {
   readonly quantity: number;
+  /** What an hour of yours costs, and what the shop adds to it; minor units. */
+  readonly hour: { readonly wage: number; readonly overhead: number };
   readonly lines: readonly CostLine[];
   /** What leaves the purse. */
   readonly cash: Figure;

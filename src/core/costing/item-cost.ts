@@ -15,7 +15,13 @@ export * from './item-cost-types';
 export function computeItemCost(spec: ItemSpec, quantity: number, shop: ShopFigures): Result<ItemCost, CostProblem> {
   const built = buildLines(spec, quantity, shop);
   return built.ok
-    ? succeed({ ...addUp(built.value.exact), quantity, layers: built.value.layers, press: built.value.press })
+    ? succeed({
+        ...addUp(built.value.exact),
+        hour: { wage: shop.wagePerHour, overhead: shop.overheadPerHour },
+        quantity,
+        layers: built.value.layers,
+        press: built.value.press,
+      })
     : built;
 }
 
@@ -30,7 +36,8 @@ export function computeExactCost(spec: ItemSpec, quantity: number, shop: ShopFig
   if (!built.ok) return built;
   const { exact } = built.value;
   return succeed({
-    full: exact.reduce((sum, line) => sum + line.cash + line.time, 0),
+    // What comes back grows with the rest, whatever goes wrong at the bench.
+    full: exact.reduce((sum, line) => sum + line.cash + line.time + (line.stage === 'returns' ? line.risk : 0), 0),
     atStake: getAtStake(exact).reduce((sum, line) => sum + line.cash + line.time, 0),
   });
 }
@@ -83,7 +90,7 @@ function addUp(exact: readonly ExactLine[]): Pick<ItemCost, 'lines' | 'cash' | '
     cash: cashFigure,
     full: fullFigure,
     withRisk: figure('Full cost with risk', riskTotal, 'money', 'computed', {
-      how: 'full cost + what goes wrong',
+      how: 'full cost + what goes wrong or comes back',
       parts: [fullFigure, ...pick((line) => line.risk)],
     }),
     handsSeconds: figure(

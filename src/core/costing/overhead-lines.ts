@@ -23,6 +23,31 @@ export function spoilageLine(lost: readonly ExactLine[], share: Figure): ExactLi
   });
 }
 
+/**
+ * What comes back is made again: each good piece carries its share of another. `again`: the lines of making one. Null
+ * where nothing comes back.
+ */
+export function returnsLine(again: readonly ExactLine[], shop: ShopFigures): ExactLine | null {
+  if (shop.returnShare === 0) return null;
+  const replacing = again.reduce((sum, part) => sum + part.cash + part.time + part.risk, 0);
+  return line({
+    id: 'returns',
+    stage: 'returns',
+    label: 'Returns',
+    source: 'shop',
+    how: 'making one again × share that comes back',
+    risk: replacing * shop.returnShare,
+    parts: [
+      figure(REPLACING, replacing, 'money', 'computed', {
+        parts: again.map((part) => figure(part.label, part.cash + part.time + part.risk, 'money', 'computed')),
+      }),
+      getShopFigure(shop, 'returnShare'),
+    ],
+  });
+}
+
+export const REPLACING = 'Making one again';
+
 /** `own`: what this item is packed in; null for what the shop packs pieces in. */
 export function packagingLine(own: Minor | null, shop: ShopFigures): ExactLine {
   const packed =

@@ -11,6 +11,8 @@ export type WearPrices = { readonly bladeMetre?: Figure; readonly matLoad?: Figu
 
 type WearInput = {
   readonly layers: readonly { readonly measurement: LayerMeasurement }[];
+  /** Of each layer that is cut on the mat. */
+  readonly loads: readonly Figure[];
   readonly plan: PressPlan;
   readonly blank: Pick<Blank, 'heating'>;
   readonly quantity: number;
@@ -46,12 +48,13 @@ export function getPressWear(
   };
 }
 
-export function wearLine({ layers, plan, blank, quantity, shop, prices = {} }: WearInput): ExactLine {
+export function wearLine({ layers, loads, plan, blank, quantity, shop, prices = {} }: WearInput): ExactLine {
   const metres = layers.reduce((sum, layer) => sum + layer.measurement.cutLengthMm, 0) / 1000;
   const bladeMetre = getBladeMetre(shop, prices);
   const matLoad = getMatLoad(shop, prices);
+  const matLoads = loads.reduce((sum, load) => sum + load.value, 0);
   const blade = metres * bladeMetre.value;
-  const mat = (layers.length * matLoad.value) / quantity;
+  const mat = (matLoads * matLoad.value) / quantity;
   const { cover, pillow, heatTape } = getPressWear(plan.pressCycles, blank, shop);
   const worn = (label: string, amount: number, how: string, parts: readonly Figure[]) =>
     figure(label, amount, 'money', 'computed', { how, parts });
@@ -68,7 +71,7 @@ export function wearLine({ layers, plan, blank, quantity, shop, prices = {} }: W
         bladeMetre,
       ]),
       worn('Mat', mat, 'loads × a load ÷ pieces', [
-        figure('Loads', layers.length, 'count', 'computed'),
+        figure('Loads', matLoads, 'count', 'computed', { how: 'of all layers', parts: loads }),
         matLoad,
         figure('Pieces', quantity, 'count', 'typed'),
       ]),

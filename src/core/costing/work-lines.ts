@@ -62,9 +62,10 @@ export function weedLine(input: Named & { seconds: Figure; shop: ShopFigures }):
   });
 }
 
-/** A second of the hot press, minor units. */
-export const computePressSecond = (shop: Pick<ShopFigures, 'pressWatts' | 'energyPerKwh'>): number =>
-  ((shop.pressWatts / 1000) * shop.energyPerKwh) / SECONDS_PER_HOUR;
+/** A second of the hot press, minor units: its electricity, and its share of what the press cost. */
+export const computePressSecond = (
+  shop: Pick<ShopFigures, 'pressWatts' | 'energyPerKwh' | 'pressRatePerHour'>,
+): number => ((shop.pressWatts / 1000) * shop.energyPerKwh + shop.pressRatePerHour) / SECONDS_PER_HOUR;
 
 /** `hands`: your seconds, as planned or as the shop has found them. */
 export function pressLine(plan: PressPlan, hands: Figure, quantity: number, shop: ShopFigures): ExactLine {
@@ -75,7 +76,7 @@ export function pressLine(plan: PressPlan, hands: Figure, quantity: number, shop
     stage: 'press',
     label: hot ? `Press, ${plan.pressCycles} press cycles` : 'Tape and place',
     source: hands.source,
-    how: hot ? 'minutes × your hour + electricity' : 'minutes × your hour',
+    how: hot ? 'minutes × your hour + electricity + machine hour' : 'minutes × your hour',
     cash: pressSeconds * computePressSecond(shop),
     time: wageFor(hands.value, shop),
     ...bandOf(hands),
@@ -90,9 +91,30 @@ export function pressLine(plan: PressPlan, hands: Figure, quantity: number, shop
             }),
             getShopFigure(shop, 'pressWatts'),
             getShopFigure(shop, 'energyPerKwh'),
+            getShopFigure(shop, 'pressRatePerHour'),
           ]
         : []),
     ],
+  });
+}
+
+/**
+ * What an order takes beside making: messages, the proof, packing, post. Once an order, however many pieces: `pieces`
+ * are those of it, null where it is not known. Null where the shop counts none.
+ */
+export function orderLine(pieces: number | null, shop: ShopFigures): ExactLine | null {
+  if (shop.orderSeconds === 0) return null;
+  const shared = pieces === null ? getShopFigure(shop, 'piecesPerOrder') : figure('Pieces', pieces, 'count', 'typed');
+  const seconds = shop.orderSeconds / shared.value;
+  return line({
+    id: 'order',
+    stage: 'order',
+    label: shared.value === 1 ? 'Messages, proof, post' : `Messages, proof, post, shared by ${shared.value}`,
+    source: 'shop',
+    how: 'minutes of an order ÷ its pieces × your hour',
+    time: wageFor(seconds, shop),
+    handsSeconds: seconds,
+    parts: [getShopFigure(shop, 'orderSeconds'), shared, wage(shop)],
   });
 }
 

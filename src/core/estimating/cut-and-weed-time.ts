@@ -34,19 +34,24 @@ export function estimateCutSeconds(layer: LayerMeasurement, shop: ShopFigures): 
   });
 }
 
-/**
- * Your seconds at the cutter for a whole batch of one layer: loading, and watching until it is sure to run well.
- * `learned`: how both went in this shop.
- */
-export function estimateCutHandsSeconds(
-  batchMachineSeconds: number,
-  shop: ShopFigures,
-  learned?: LearnedCutting,
-): Figure {
-  const load = getShopFigure(shop, 'cutterLoadSeconds');
-  const watched = figure('Watched', getWatchedSeconds(batchMachineSeconds, shop), 's', 'computed', {
+type CutBatch = {
+  /** What the machine cuts, seconds. */
+  readonly machineSeconds: number;
+  /** How often it is loaded, from 1. */
+  readonly loads: Figure;
+  /** How loading and watching went in this shop. */
+  readonly learned?: LearnedCutting | undefined;
+};
+
+/** Your seconds at the cutter for a whole batch of one layer: loading, and watching until it is sure to run well. */
+export function estimateCutHandsSeconds({ machineSeconds, loads, learned }: CutBatch, shop: ShopFigures): Figure {
+  const load = figure('Loading', loads.value * shop.cutterLoadSeconds, 's', 'computed', {
+    how: 'loads × each',
+    parts: [loads, getShopFigure(shop, 'cutterLoadSeconds')],
+  });
+  const watched = figure('Watched', getWatchedSeconds(machineSeconds, shop), 's', 'computed', {
     how: 'as long as it cuts, at most',
-    parts: [getShopFigure(shop, 'cutterWatchSeconds'), figure('The batch cuts', batchMachineSeconds, 's', 'computed')],
+    parts: [getShopFigure(shop, 'cutterWatchSeconds'), figure('The batch cuts', machineSeconds, 's', 'computed')],
   });
   if (!learned)
     return figure('Cut, your hands', load.value + watched.value, 's', 'computed', {

@@ -1,11 +1,13 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { DEFAULT_SHOP_FIGURES } from '../materials';
+import { figure } from '../units';
 import { estimateCutHandsSeconds, getWatchedSeconds, learnCutting, type LoggedCutting } from './index';
 
 const SHOP = { ...DEFAULT_SHOP_FIGURES, cutterLoadSeconds: 90, cutterWatchSeconds: 120 };
 /** One piece cuts so long, seconds. */
 const MACHINE = 9;
+const ONE_LOAD = figure('Loads', 1, 'count', 'typed');
 
 /** A stretch in a shop where loading and watching go so much slower or quicker than estimated. */
 function log(pieces: number, loading: number, watching: number): LoggedCutting {
@@ -18,7 +20,8 @@ function log(pieces: number, loading: number, watching: number): LoggedCutting {
   };
 }
 const handsFor = (pieces: number, logged: readonly LoggedCutting[]): number =>
-  estimateCutHandsSeconds(pieces * MACHINE, SHOP, learnCutting(logged)!).value / pieces;
+  estimateCutHandsSeconds({ machineSeconds: pieces * MACHINE, loads: ONE_LOAD, learned: learnCutting(logged)! }, SHOP)
+    .value / pieces;
 
 describe('cutting learned from the log', () => {
   it('is not believed before three pieces, then at the number it was logged at', () => {
@@ -57,7 +60,10 @@ describe('cutting learned from the log', () => {
   });
 
   it('shows where it comes from, and its band', () => {
-    const hands = estimateCutHandsSeconds(36, SHOP, learnCutting([log(4, 1, 1), log(4, 2, 2)])!);
+    const hands = estimateCutHandsSeconds(
+      { machineSeconds: 36, loads: ONE_LOAD, learned: learnCutting([log(4, 1, 1), log(4, 2, 2)])! },
+      SHOP,
+    );
     expect(hands).toMatchObject({ source: 'learned', how: 'load × how loading goes + watch × how watching goes' });
     expect(hands.value).toBeCloseTo(1.5 * 126, 6);
     expect(hands.low!).toBeCloseTo(126, 6);

@@ -28,8 +28,12 @@ export const SHOP_FIGURES = {
   setShare: spec('Discount for a set', 'share', 0.1, 0, 0.9),
   spoilageShare: spec('Pieces that go wrong', 'share', 0.04, 0, 0.9),
   packaging: spec('Packaging for each piece', 'money', 35, 0, MONEY_MOST),
-  overheadPerHour: spec('Overheads for each hour you work', 'money/h', 0, 0, MONEY_MOST),
+  overheadPerHour: spec('Overheads for each hour you work', 'money/h', 100, 0, MONEY_MOST),
   overheadPerItem: spec('Overheads for each piece', 'money', 0, 0, MONEY_MOST),
+
+  orderSeconds: spec('Messages, proof, packing and post of an order', 's', 360, 0, 86_400),
+  piecesPerOrder: spec('Pieces in an order, usually', 'count', 2, 1, 10_000),
+  returnShare: spec('Pieces that come back and are made again', 'share', 0.01, 0, 0.9),
 
   setupSeconds: spec('Set-up of a batch', 's', 420, 0, 86_400),
   setupPerVinylSeconds: spec('Set-up for each vinyl', 's', 150, 0, 86_400),
@@ -62,6 +66,7 @@ export const SHOP_FIGURES = {
   rePressSeconds: spec('Re-press, covered', 's', 4, 0, 120),
   pressWarmUpSeconds: spec('Press warm-up', 's', 720, 0, 86_400),
   pressWatts: spec('Press power', 'W', 1600, 0, 20_000),
+  pressRatePerHour: spec('Press, machine hour', 'money/h', 60, 0, MONEY_MOST),
   energyPerKwh: spec('Electricity', 'money/kWh', 31, 0, MONEY_MOST),
   applySeconds: spec('Clean, tape and burnish', 's', 70, 0, 3600),
 
@@ -78,7 +83,7 @@ export const SHOP_FIGURES = {
   coverSheetPresses: spec('Press cycles of a cover sheet', 'count', 80, 1, 1_000_000),
   pillowPrice: spec('Pressing pillow', 'money', 0, 0, MONEY_MOST),
   pillowPresses: spec('Press cycles of a pillow', 'count', 1500, 1, 1_000_000),
-  heatTape: spec('Heat tape for a piece on the wrap press', 'money', 0, 0, MONEY_MOST),
+  heatTape: spec('Heat tape for a piece on the wrap press', 'money', 6, 0, MONEY_MOST),
 
   dayStartHour: spec('The working day begins at', 'count', 9, 0, 23),
   hoursMonday: spec('Monday', 'count', 6, 0, 24),

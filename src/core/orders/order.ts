@@ -41,11 +41,15 @@ export type LineQuote = {
   readonly layers: readonly {
     readonly cutHandsSeconds: number;
     readonly cutMachineSeconds: number;
+    /** Copies on the mat at once, 0 without one; left out in quotes older than that. */
+    readonly onMat?: number;
     readonly weedSeconds: number;
     readonly vinylCost: number;
   }[];
   readonly pressSeconds: number;
   readonly checkSeconds: number;
+  /** What the order takes beside making; left out in quotes older than that. */
+  readonly orderSeconds?: number;
 };
 
 /** `shop`: the figures that the cost was calculated with. */
@@ -58,6 +62,7 @@ export function freezeQuote(cost: ItemCost, shop: ShopFigures): LineQuote {
   const layers = cost.layers.map((layer) => ({
     cutHandsSeconds: layer.cutHandsSeconds,
     cutMachineSeconds: layer.cutMachineSeconds.value,
+    onMat: layer.onMat,
     weedSeconds: layer.weedSeconds.value,
     vinylCost: layer.vinylCost,
   }));
@@ -82,6 +87,7 @@ export function freezeQuote(cost: ItemCost, shop: ShopFigures): LineQuote {
     layers,
     pressSeconds: secondsOf('press'),
     checkSeconds: secondsOf('check'),
+    orderSeconds: secondsOf('order'),
   };
 }
 

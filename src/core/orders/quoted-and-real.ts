@@ -101,12 +101,22 @@ function compareCosts(lines: readonly LineProgress[], cashReal: Figure, timeReal
       return (seconds / SECONDS_PER_HOUR) * quote.wagePerHour;
     }),
   );
+  const beside = Math.round(
+    total(lines, (line) => {
+      const seconds = countPieces(line, (state) => state === 'checked') * (line.quote.orderSeconds ?? 0);
+      return (seconds / SECONDS_PER_HOUR) * line.quote.wagePerHour;
+    }),
+  );
   const quoted = total(lines, (line) => line.quote.withRisk * line.quantity);
   return {
     quoted: figure('Full cost with risk', quoted, 'money', 'computed', { how: 'full cost with risk for one × pieces' }),
-    real: figure('Full cost so far', cashReal.value + wages, 'money', 'measured', {
+    real: figure('Full cost so far', cashReal.value + wages + beside, 'money', 'measured', {
       how: 'cash spent + your time at your hour',
-      parts: [cashReal, figure('Your time, paid', wages, 'money', 'computed', { parts: [timeReal] })],
+      parts: [
+        cashReal,
+        figure('Your time, paid', wages, 'money', 'computed', { parts: [timeReal] }),
+        figure('Messages, proof, post, as quoted for what is done', beside, 'money', 'computed'),
+      ],
     }),
   };
 }
@@ -120,7 +130,7 @@ function sumRealCash(lines: readonly LineProgress[]): Figure {
     row('Machine time', 'computed', 'cuts × machine minutes × machine hour', sumMachine),
     row('Blanks pressed or lost', 'measured', 'what each cost', sumBlanks),
     row('Wear and transfer tape', 'measured', 'as each cut and press booked it', sumWear),
-    row('Electricity', 'computed', 'minutes at the press and its warm-up × power', sumEnergy),
+    row('Press: electricity and machine', 'computed', 'minutes at the press and its warm-up × a second', sumEnergy),
     row('Packaging and the rest', 'computed', 'as quoted, for each piece that was checked', sumPacked),
   ];
   const cash = parts.reduce((sum, part) => sum + part.value, 0);

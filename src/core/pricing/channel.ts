@@ -2,6 +2,7 @@
 // shares, fixed parts, tiers, a fee of the payment, of advertising that brings some of the sales, of a stall's day.
 
 import type { ItemCost } from '../costing';
+import { getSoldCost, type Selling, type SoldCost } from './sold-cost';
 import {
   fail,
   figure,
@@ -24,7 +25,7 @@ export type Ending = (typeof ENDINGS)[number];
 /** Of the part of the price above `from`, this share. */
 type FeeTier = { readonly from: Minor; readonly share: number };
 
-export type Channel = {
+export type Channel = Selling & {
   readonly id: number;
   readonly name: string;
   readonly kind: ChannelKind;
@@ -40,12 +41,12 @@ export type Channel = {
   /** Share taken of sales that came by its advertising, and the share of sales that do. */
   readonly adShare: number;
   readonly adOdds: number;
-  /** A day of the stall, and how many pieces are sold on one. */
+  /** What a day of the stall costs. */
   readonly day: Minor;
-  readonly salesPerDay: number;
-  /** What you pay for delivery, and what the customer pays for it. */
+  /** What you pay for delivery of a sale, what the customer pays for it, and whether shares are taken of that too. */
   readonly delivery: Minor;
   readonly deliveryPaid: Minor;
+  readonly feesOnDelivery: boolean;
   /** Off the price, as a shop that sells it on asks. */
   readonly discount: number;
   /** In the price, and passed on: 0.2 where 20 % are added to the net price. */
@@ -82,35 +83,50 @@ function takeOff(price: number, channel: Channel): { readonly paid: number; read
   return { paid, net: roundMoney(paid / (1 + channel.tax)) };
 }
 
-/** All the channel takes of one sale, each part to the cent. */
-function listFees(paid: number, channel: Channel): readonly Figure[] {
-  const tiers = channel.tiers.map((tier, index) => {
-    const above = Math.max(0, Math.min(paid, channel.tiers[index + 1]?.from ?? Infinity) - tier.from);
-    return money(
-      channel.tiers.length === 1 ? 'Share of the price' : `Share of the price, step ${index + 1}`,
-      roundMoney(above * tier.share),
-      {
-        how: 'part of the price × share',
-        parts: [
-          ...(tier.from > 0 ? [money('Of what is above', tier.from)] : []),
-          money('Part of the price', above),
-          figure('Share', tier.share, 'share', 'shop'),
-        ],
-      },
-    );
+/** What each piece bears of an amount that falls once a sale. */
+function perPiece(label: string, amount: number, { piecesPerSale }: Channel): Figure {
+  if (piecesPerSale === 1) return money(label, amount);
+  return money(label, roundMoney(amount / piecesPerSale), {
+    how: 'for a sale ÷ its pieces',
+    parts: [money(label, amount), figure('Pieces in a sale', piecesPerSale, 'count', 'shop')],
   });
+}
+
+/** What shares are taken of: the price, and the postage where that is asked for too. */
+const getFeeBase = (paid: number, channel: Channel): number =>
+  channel.feesOnDelivery ? paid + roundMoney(channel.deliveryPaid / channel.piecesPerSale) : paid;
+
+function listTierFees(base: number, { tiers }: Channel): readonly Figure[] {
+  return tiers.map((tier, index) => {
+    const above = Math.max(0, Math.min(base, tiers[index + 1]?.from ?? Infinity) - tier.from);
+    const label = tiers.length === 1 ? 'Share of the price' : `Share of the price, step ${index + 1}`;
+    return money(label, roundMoney(above * tier.share), {
+      how: 'part of the price × share',
+      parts: [
+        ...(tier.from > 0 ? [money('Of what is above', tier.from)] : []),
+        money('Part of the price', above),
+        figure('Share', tier.share, 'share', 'shop'),
+      ],
+    });
+  });
+}
+
+/** All the channel takes of one piece, each part to the cent. */
+function listFees(paid: number, channel: Channel): readonly Figure[] {
+  const base = getFeeBase(paid, channel);
+  const paymentFixed = perPiece('Fixed part', channel.paymentFixed, channel);
   return [
-    ...tiers,
-    money('Fixed, each sale', channel.fixed),
+    ...listTierFees(base, channel),
+    perPiece('Fixed, each sale', channel.fixed, channel),
     money('Putting it up for sale', roundMoney(channel.listing / channel.salesPerListing), {
       how: 'fee ÷ sales for each time',
       parts: [money('Fee', channel.listing), figure('Sales', channel.salesPerListing, 'count', 'shop')],
     }),
-    money('Payment', roundMoney(paid * channel.paymentShare) + channel.paymentFixed, {
+    money('Payment', roundMoney(base * channel.paymentShare) + paymentFixed.value, {
       how: 'share × price + fixed part',
-      parts: [figure('Share', channel.paymentShare, 'share', 'shop'), money('Fixed part', channel.paymentFixed)],
+      parts: [figure('Share', channel.paymentShare, 'share', 'shop'), paymentFixed],
     }),
-    money('Advertising, on average', roundMoney(paid * channel.adShare * channel.adOdds), {
+    money('Advertising, on average', roundMoney(base * channel.adShare * channel.adOdds), {
       how: 'price × share × share of sales that come by it',
       parts: [
         figure('Share', channel.adShare, 'share', 'shop'),
@@ -121,24 +137,30 @@ function listFees(paid: number, channel: Channel): readonly Figure[] {
       how: 'day ÷ pieces sold on one',
       parts: [money('Day', channel.day), figure('Pieces', channel.salesPerDay, 'count', 'shop')],
     }),
-    money('Delivery, beyond what the customer pays', channel.delivery - channel.deliveryPaid, {
-      how: 'what it costs − what is paid for it',
-      parts: [money('It costs', channel.delivery), money('Is paid', channel.deliveryPaid)],
-    }),
+    getDelivery(channel),
   ].filter((part) => part.value !== 0);
 }
 
+function getDelivery(channel: Channel): Figure {
+  const costs = perPiece('It costs', channel.delivery, channel);
+  const paid = perPiece('Is paid', channel.deliveryPaid, channel);
+  return money('Delivery, beyond what the customer pays', costs.value - paid.value, {
+    how: 'what it costs − what is paid for it',
+    parts: [costs, paid],
+  });
+}
+
 /** What one sale at this price leaves on the channel. */
-export function readChannel(price: Minor, cost: ItemCost, channel: Channel): ChannelReading {
+export function readChannel(price: Minor, making: ItemCost, channel: Channel): ChannelReading {
   const { paid, net } = takeOff(price, channel);
-  const priceFigure = figure('Price', price, 'money', 'typed');
+  const cost = getSoldCost(making, channel);
   const off = [
     ...(channel.discount > 0 ? [figure('Discount', channel.discount, 'share', 'shop')] : []),
     ...(channel.tax > 0 ? [figure('Tax in the price', channel.tax, 'share', 'shop')] : []),
   ];
   const paidFigure = figure('Received', net, 'money', 'computed', {
     how: off.length > 0 ? 'price less discount and tax' : 'the price',
-    parts: [priceFigure, ...off],
+    parts: [figure('Price', price, 'money', 'typed'), ...off],
   });
   const parts = listFees(paid, channel);
   const fees = figure(
@@ -148,37 +170,33 @@ export function readChannel(price: Minor, cost: ItemCost, channel: Channel): Cha
     'computed',
     { how: 'sum of its fees', parts },
   );
-  const yoursFigure = figure('Yours', net - fees.value - cost.withRisk.value, 'money', 'computed', {
+  const yours = figure('Yours', net - fees.value - cost.withRisk.value, 'money', 'computed', {
     how: 'received − taken − full cost with risk',
     parts: [paidFigure, fees, cost.withRisk],
   });
-  const wrong = cost.withRisk.value - cost.full.value;
-  const hours = cost.handsSeconds.value / SECONDS_PER_HOUR;
   return {
     paid: paidFigure,
     fees,
-    yours: yoursFigure,
+    yours,
     margin:
       net <= 0
         ? null
-        : figure('Margin, of what is received', yoursFigure.value / net, 'share', 'computed', {
+        : figure('Margin, of what is received', yours.value / net, 'share', 'computed', {
             how: 'yours ÷ received',
-            parts: [yoursFigure, paidFigure],
+            parts: [yours, paidFigure],
           }),
-    hourEarns:
-      hours === 0
-        ? null
-        : figure('An hour earns', (net - fees.value - cost.cash.value - wrong) / hours, 'money/h', 'computed', {
-            how: '(received − taken − cash cost − what goes wrong) ÷ your time',
-            parts: [
-              paidFigure,
-              fees,
-              cost.cash,
-              figure('What goes wrong', wrong, 'money', 'computed'),
-              cost.handsSeconds,
-            ],
-          }),
+    hourEarns: getHour(yours, cost),
   };
+}
+
+/** What is left with your time paid back to you, by the hour. */
+function getHour(yours: Figure, { wages, handsSeconds }: SoldCost): Figure | null {
+  if (handsSeconds.value === 0) return null;
+  const hours = handsSeconds.value / SECONDS_PER_HOUR;
+  return figure('An hour earns', (yours.value + wages) / hours, 'money/h', 'computed', {
+    how: '(yours + your time at your hour) ÷ your time',
+    parts: [yours, figure('Your time, paid', wages, 'money', 'computed'), handsSeconds],
+  });
 }
 
 /** What the channel takes at most of one more unit of price, as a share of what is received of it. */
@@ -208,14 +226,15 @@ export function priceOnChannel(goal: ChannelGoal, cost: ItemCost, channel: Chann
   const lowest = findLowest(holds, channel, share);
   if (lowest === null) return refused;
   const price = toEnding(lowest, channel.ending, holds);
+  const sold = getSoldCost(cost, channel);
   return succeed(
     figure(GOAL_LABELS[goal.kind], price, 'money', 'computed', {
       how: 'the lowest price that leaves it, up to the ending',
       parts: [
-        cost.withRisk,
+        sold.withRisk,
         readChannel(minor(price), cost, channel).fees,
         ...(goal.kind === 'wage'
-          ? [figure('Wage goal', goal.perHour, 'money/h', 'shop'), cost.handsSeconds]
+          ? [figure('Wage goal', goal.perHour, 'money/h', 'shop'), sold.handsSeconds]
           : share > 0
             ? [figure('Margin', share, 'share', 'shop')]
             : []),
@@ -231,7 +250,7 @@ function reaches(goal: ChannelGoal, price: number, cost: ItemCost, channel: Chan
     case 'margin':
       return yours.value >= goal.share * takeOff(price, channel).net - TOLERANCE;
     case 'markup':
-      return yours.value >= goal.share * cost.withRisk.value - TOLERANCE;
+      return yours.value >= goal.share * getSoldCost(cost, channel).withRisk.value - TOLERANCE;
     case 'wage':
       return hourEarns === null ? yours.value >= -TOLERANCE : hourEarns.value >= goal.perHour - TOLERANCE;
     case 'floor':
@@ -245,7 +264,8 @@ type Holds = (price: number) => boolean;
 
 /** Step after step of the fees, the first price that holds; null where none does. */
 function findLowest(holds: Holds, channel: Channel, share: number): number | null {
-  const starts = channel.tiers.map(({ from }) => Math.ceil(from / (1 - channel.discount)));
+  const postage = getFeeBase(0, channel);
+  const starts = channel.tiers.map(({ from }) => Math.ceil(Math.max(0, from - postage) / (1 - channel.discount)));
   for (const [index, start] of starts.entries()) {
     if (holds(start)) return settle(start, holds);
     const next = starts[index + 1];

@@ -219,7 +219,10 @@ export type SetReading = {
   readonly belowFloor: boolean;
 };
 
-/** So many sold as one set, the set cheaper by `share`: the fixed fee is taken once, everything else for each piece. */
+/**
+ * So many sold as one set, the set cheaper by `share`: the fixed fee is taken once, and the order has its messages and
+ * post once; everything else is for each piece.
+ */
 export function readSet(count: number, share: number, price: Minor, cost: ItemCost, shop: ShopFigures): SetReading {
   const asked = figure(`A set of ${count}`, Math.ceil(count * price * (1 - share) - TOLERANCE), 'money', 'computed', {
     how: 'pieces × price × (1 − off), up to the cent',
@@ -233,16 +236,23 @@ export function readSet(count: number, share: number, price: Minor, cost: ItemCo
     how: 'share × price of the set + fixed part, once',
     parts: [getShopFigure(shop, 'feeShare'), asked, getShopFigure(shop, 'feeFixed')],
   });
-  const costs = figure('Full cost with risk, all of it', count * cost.withRisk.value, 'money', 'computed', {
-    how: 'pieces × one',
-    parts: [cost.withRisk],
-  });
-  const seconds = count * cost.handsSeconds.value;
+  const once = getOrderOnce(count, cost, shop);
+  const costs = figure(
+    'Full cost with risk, all of it',
+    count * cost.withRisk.value - once.saved,
+    'money',
+    'computed',
+    {
+      how: once.saved === 0 ? 'pieces × one' : 'pieces × one, but one order',
+      parts: [cost.withRisk, ...once.parts],
+    },
+  );
+  const seconds = count * cost.handsSeconds.value - once.savedSeconds;
   const time = figure('Your time, all of it', seconds, 's', 'computed', {
-    how: 'pieces × one',
+    how: 'pieces × one, but one order',
     parts: [cost.handsSeconds],
   });
-  const wages = count * (cost.full.value - cost.cash.value);
+  const wages = count * (cost.full.value - cost.cash.value) - once.saved;
   const yours = figure('Yours', asked.value - fee.value - costs.value, 'money', 'computed', {
     how: 'price of the set − fee − full cost with risk',
     parts: [asked, fee, costs],
@@ -259,5 +269,22 @@ export function readSet(count: number, share: number, price: Minor, cost: ItemCo
             how: '(yours + your time at your hour) ÷ your time',
             parts: [yours, figure('Your time, paid', wages, 'money', 'computed'), time],
           }),
+  };
+}
+
+/** What pieces of one order save of what each bears of an order; below nothing where an order usually has more pieces. */
+function getOrderOnce(
+  count: number,
+  cost: ItemCost,
+  shop: ShopFigures,
+): { readonly saved: number; readonly savedSeconds: number; readonly parts: readonly Figure[] } {
+  const line = cost.lines.find(({ id }) => id === 'order');
+  if (!line) return { saved: 0, savedSeconds: 0, parts: [] };
+  const all = roundMoney((shop.orderSeconds / SECONDS_PER_HOUR) * shop.wagePerHour);
+  const saved = count * line.total - all;
+  return {
+    saved,
+    savedSeconds: count * line.handsSeconds - shop.orderSeconds,
+    parts: saved === 0 ? [] : [figure('Less: the order is one', -saved, 'money', 'computed', { parts: [line.figure] })],
   };
 }

@@ -1,5 +1,6 @@
 // What is used up besides vinyl and blanks: mats, blades, sheets and tape, and how worn the one in use is.
 
+import { SHOP_FIGURES } from '../materials/shop-figures';
 import { figure, type Figure } from '../units';
 
 type SupplyFacts = {
@@ -12,14 +13,19 @@ type SupplyFacts = {
   readonly cleanable: boolean;
 };
 
-/** Lives are ordinary trade figures, as defaults for a new supply. */
+/** Lives are ordinary trade figures, those that costs are calculated with until the shop says its own. */
 const SUPPLY_KINDS = {
-  'transfer tape': { label: 'transfer tape', wears: 'uses', life: 3, cleanable: false },
+  'transfer tape': { label: 'transfer tape', wears: 'uses', life: SHOP_FIGURES.tapeUses.start, cleanable: false },
   'heat tape': { label: 'heat-resistant tape', wears: null, life: null, cleanable: false },
-  'cover sheet': { label: 'cover sheet', wears: 'presses', life: 300, cleanable: false },
-  pillow: { label: 'pressing pillow', wears: 'presses', life: 1500, cleanable: false },
-  mat: { label: 'cutting mat', wears: 'loads', life: 50, cleanable: true },
-  blade: { label: 'blade', wears: 'metres', life: 600, cleanable: false },
+  'cover sheet': {
+    label: 'cover sheet',
+    wears: 'presses',
+    life: SHOP_FIGURES.coverSheetPresses.start,
+    cleanable: false,
+  },
+  pillow: { label: 'pressing pillow', wears: 'presses', life: SHOP_FIGURES.pillowPresses.start, cleanable: false },
+  mat: { label: 'cutting mat', wears: 'loads', life: SHOP_FIGURES.matLifeLoads.start, cleanable: true },
+  blade: { label: 'blade', wears: 'metres', life: SHOP_FIGURES.bladeLifeMetres.start, cleanable: false },
   packaging: { label: 'packaging', wears: null, life: null, cleanable: false },
 } as const satisfies Record<string, SupplyFacts>;
 export type SupplyKind = keyof typeof SUPPLY_KINDS;

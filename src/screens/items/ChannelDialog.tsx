@@ -11,7 +11,7 @@ import { channelInput } from '../../core/input';
 import { CHANNEL_KINDS, ENDINGS, type Channel } from '../../core/pricing';
 import { minor } from '../../core/units';
 import { callApi, wordsOf } from '../shared/api';
-import { Choice, FormActions, TextLine, useSave } from '../shared/form';
+import { Choice, FormActions, TextLine, Tick, useSave } from '../shared/form';
 import { MoneyField, NumberField } from '../shared/number-fields';
 import type { ChannelView } from '../../views/channels';
 import type { UseFieldArrayReturn, UseFormReturn } from 'react-hook-form';
@@ -30,9 +30,14 @@ const START: Values = {
   adShare: 0,
   adOdds: 0,
   day: NOTHING,
+  dayHours: 0,
   salesPerDay: 20,
+  piecesPerSale: 1,
+  saleSeconds: null,
+  returnShare: null,
   delivery: NOTHING,
   deliveryPaid: NOTHING,
+  feesOnDelivery: false,
   discount: 0,
   tax: 0,
   ending: 'any',
@@ -169,6 +174,18 @@ function ChannelFields({ form, percent, tiers, kind }: ChannelFieldsProps) {
           <MoneyField form={form} name="paymentFixed" label="Payment, fixed" />
           <MoneyField form={form} name="delivery" label="Delivery costs you" />
           <MoneyField form={form} name="deliveryPaid" label="The customer pays for it" />
+          <Tick form={form} name="feesOnDelivery" label="Shares are taken of that too" />
+          <NumberField form={form} name="piecesPerSale" label="Pieces in a sale" digits={2} help="on average" />
+          <NumberField
+            form={form}
+            name="saleSeconds"
+            label="Your time for it, beside making"
+            unit="min"
+            per={60}
+            digits={1}
+            help="empty: as an order in the shop"
+          />
+          {percent('returnShare', 'Come back', "empty: the shop's own share")}
           {kind === 'wholesale' && percent('discount', 'Off the price', 'what a shop that sells it on asks')}
         </div>
       </fieldset>
@@ -180,6 +197,7 @@ function ChannelFields({ form, percent, tiers, kind }: ChannelFieldsProps) {
           {kind === 'stall' ? (
             <>
               <MoneyField form={form} name="day" label="A day there" />
+              <NumberField form={form} name="dayHours" label="Your hours on it" unit="h" digits={2} />
               <NumberField form={form} name="salesPerDay" label="Pieces sold on one" />
             </>
           ) : (

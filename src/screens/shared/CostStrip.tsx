@@ -23,6 +23,8 @@ const STAGE_NAMES: Readonly<Record<Segment, string>> = {
   risk: 'risk',
   check: 'check',
   pack: 'pack',
+  order: 'order',
+  returns: 'returns',
   overhead: 'overheads',
   fee: 'fee',
 };

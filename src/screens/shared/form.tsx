@@ -1,7 +1,9 @@
 // Form fields bound to react-hook-form, and saving: what is typed stays, and an error stands at its field.
 
 import Button from '@mui/material/Button';
+import Checkbox from '@mui/material/Checkbox';
 import DialogActions from '@mui/material/DialogActions';
+import FormControlLabel from '@mui/material/FormControlLabel';
 import InputAdornment from '@mui/material/InputAdornment';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
@@ -119,6 +121,29 @@ export function Choice<T extends FieldValues>({
   );
 }
 
+export function Tick<T extends FieldValues>({ form, name, label }: FieldProps<T>) {
+  return (
+    <Controller
+      control={form.control}
+      name={name}
+      render={({ field }) => (
+        <FormControlLabel
+          label={label}
+          control={
+            <Checkbox
+              size="small"
+              checked={Boolean(field.value)}
+              onChange={(_, on) => field.onChange(on)}
+              onBlur={field.onBlur}
+              slotProps={{ input: { ref: field.ref } }}
+            />
+          }
+        />
+      )}
+    />
+  );
+}
+
 export type Save = {
   readonly submit: (event: FormEvent) => void;
   readonly pending: boolean;
@@ -162,7 +187,11 @@ export function useSave<T extends FieldValues, Answer>({
     } catch (error) {
       if (!(error instanceof ApiError)) throw error;
       if (error.field)
-        form.setError(error.field.replace(/\[(\d+)\]/g, '.$1') as FieldPath<T>, { message: error.message });
+        form.setError(
+          error.field.replace(/\[(\d+)\]/g, '.$1') as FieldPath<T>,
+          { message: error.message },
+          { shouldFocus: true },
+        );
       setFailure(error.message);
       setReason(error.reason ?? null);
     } finally {

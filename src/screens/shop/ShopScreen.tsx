@@ -4,7 +4,7 @@ import { yupResolver } from '@hookform/resolvers/yup';
 import Button from '@mui/material/Button';
 import { enqueueSnackbar } from 'notistack';
 import { useState } from 'react';
-import { useForm, type Resolver } from 'react-hook-form';
+import { useForm, useWatch, type Resolver } from 'react-hook-form';
 import { shopInput } from '../../core/input';
 import { SHOP_FIGURES, type ShopFigureKey, type ShopFigures } from '../../core/materials';
 import { formatMoney } from '../../core/units';
@@ -110,7 +110,9 @@ function FigureField({ form, figureKey }: { form: ReturnType<typeof useForm<Shop
   const { label } = SHOP_FIGURES[figureKey];
   // The units that occur among the shop's figures, so that a new one can't be forgotten here.
   const unit: (typeof SHOP_FIGURES)[ShopFigureKey]['unit'] = SHOP_FIGURES[figureKey].unit;
-  const common = { form, name: `figures.${figureKey}` as const, label };
+  const value = useWatch({ control: form.control, name: `figures.${figureKey}` });
+  const help = value === SHOP_FIGURES[figureKey].start ? 'ordinary value' : undefined;
+  const common = { form, name: `figures.${figureKey}` as const, label, help };
   switch (unit) {
     case 'money':
       return <MoneyField {...common} />;

@@ -21,6 +21,10 @@ export const FIGURE_GROUPS: readonly { readonly title: string; readonly keys: re
     ],
   },
   {
+    title: 'An order, beside making',
+    keys: ['orderSeconds', 'piecesPerOrder', 'returnShare'],
+  },
+  {
     title: 'Hours you work',
     keys: [
       'dayStartHour',
@@ -72,6 +76,7 @@ export const FIGURE_GROUPS: readonly { readonly title: string; readonly keys: re
       'pressPeelSeconds',
       'rePressSeconds',
       'pressWarmUpSeconds',
+      'pressRatePerHour',
       'pressWatts',
       'energyPerKwh',
       'applySeconds',

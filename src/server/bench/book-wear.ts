@@ -1,10 +1,17 @@
 // What a finished piece of work wears: blade and mat when it is cut; cover sheet, pillow and transfer tape at the press.
 
-import { computeTapeCost, getBladeMetre, getMatLoad, getPressWear, type MadeLayer } from '../../core/costing/index';
+import {
+  computeTapeCost,
+  countOnMat,
+  getBladeMetre,
+  getMatLoad,
+  getPressWear,
+  type MadeLayer,
+} from '../../core/costing/index';
 import { getKindFacts, type ShopFigures } from '../../core/materials/index';
 import { planPressing } from '../../core/pressing/index';
 import type { SupplyKind } from '../../core/stock/index';
-import { groupBy, MM_PER_M } from '../../core/units/index';
+import { COUNT_NOISE, groupBy, MM_PER_M } from '../../core/units/index';
 import { addWear, findFitted } from '../../data/supply-store';
 import { getShop, type ShopContext } from '../context';
 import { loadWearPrices } from '../items/evidence';
@@ -16,7 +23,7 @@ export type WearCosts = ReadonlyMap<number, number>;
 /** What wears, and what one of its amount costs. */
 type Worn = { readonly kind: SupplyKind; readonly amount: number; readonly unitCost: number };
 
-/** Metres on the blade, loads on the mat: each vinyl is a load of its own. Call it inside a transaction. */
+/** Metres on the blade, loads on the mat: each vinyl is a load of its own, or as many as it takes of the mat. Call it inside a transaction. */
 export function bookCutWear(shop: ShopContext, work: BenchWork): WearCosts {
   const { figures } = getShop(shop);
   const prices = loadWearPrices(shop);
@@ -25,14 +32,27 @@ export function bookCutWear(shop: ShopContext, work: BenchWork): WearCosts {
   const { lines } = readMadeLines(shop, work.orders);
   const cut = work.parts.flatMap((part) => {
     const layer = lines.get(part.lineId)?.layers[part.layerIndex];
-    return layer ? [{ partId: part.id, vinylId: layer.vinyl.id, metres: metresOf(layer) }] : [];
+    if (!layer) return [];
+    const onMat = countOnMat(layer.measurement, layer.vinyl, figures);
+    // Of one load of the mat: so much of it is full.
+    const ofMat = onMat > 0 ? 1 / onMat : 0;
+    return [{ partId: part.id, vinylId: layer.vinyl.id, metres: metresOf(layer), ofMat }];
   });
-  const loads = groupBy(cut, (one) => one.vinylId);
+  const loads = new Map(
+    [...groupBy(cut, (one) => one.vinylId)].map(([vinylId, own]) => {
+      const full = own.reduce((sum, one) => sum + one.ofMat, 0);
+      return [vinylId, { full, count: Math.ceil(full - COUNT_NOISE) }];
+    }),
+  );
+  const shareOf = (one: (typeof cut)[number]): number => {
+    const { full, count } = loads.get(one.vinylId)!;
+    return full > 0 ? (count * one.ofMat) / full : 0;
+  };
   writeWear(shop, work.sessionId, [
     { kind: 'blade', amount: cut.reduce((sum, one) => sum + one.metres, 0), unitCost: metre },
-    { kind: 'mat', amount: loads.size, unitCost: load },
+    { kind: 'mat', amount: [...loads.values()].reduce((sum, { count }) => sum + count, 0), unitCost: load },
   ]);
-  return new Map(cut.map((one) => [one.partId, one.metres * metre + load / loads.get(one.vinylId)!.length]));
+  return new Map(cut.map((one) => [one.partId, one.metres * metre + load * shareOf(one)]));
 }
 
 const metresOf = ({ measurement }: MadeLayer): number => measurement.cutLengthMm / MM_PER_M;

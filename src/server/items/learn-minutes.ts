@@ -1,6 +1,6 @@
 // Your minutes at each station, item by item, from the log of the bench.
 
-import { learnMinutes, type OwnMinutes } from '../../core/costing';
+import { countLoads, learnMinutes, type OwnMinutes } from '../../core/costing';
 import { getWatchedSeconds, learnCutting, type LoggedCutting } from '../../core/estimating';
 import type { ShopFigures } from '../../core/materials';
 import { shareSessionSeconds } from '../../core/orders';
@@ -114,9 +114,12 @@ function estimateStretch(work: StoredSession, parts: PartsById, figures: ShopFig
     return {
       itemId,
       pieces: own.reduce((sum, part) => sum + 1 / part.partsOfPiece, 0),
-      loading: layers.length * figures.cutterLoadSeconds,
+      loading: layers.reduce((sum, copies) => sum + countLoadsOf(copies), 0) * figures.cutterLoadSeconds,
       watching: layers.reduce((sum, copies) => sum + watch(copies), 0),
       setup: own.reduce((sum, part) => sum + part.quote.setupSeconds / part.partsOfPiece, 0),
     };
   });
 }
+
+const countLoadsOf = (copies: readonly LoggedPart[]): number =>
+  countLoads(copies.length, copies[0]!.quote.layers[copies[0]!.layerIndex]?.onMat ?? 0).value;

@@ -21,6 +21,8 @@ type PriceInput = {
   /** As it is usually made where nothing is said. */
   readonly variant?: Variant;
   readonly quantity: number;
+  /** Pieces of the order it is one of; as many as usual where none is known. */
+  readonly orderPieces?: number;
   readonly materials: Materials;
   readonly figures: ShopFigures;
   readonly evidence?: ItemEvidence;
@@ -30,6 +32,7 @@ export function priceItem({
   item,
   variant = getUsualVariant(item),
   quantity,
+  orderPieces,
   materials,
   figures,
   evidence,
@@ -40,7 +43,10 @@ export function priceItem({
     return { ok: false, problem: { kind: 'unknown-size', sizeName: made.sizeName, blankName: 'This blank' }, made };
   return {
     ...computeItemCost(
-      toItemSpec({ plan: item, made, blank, materials, ...(evidence ? { evidence } : {}) }),
+      {
+        ...toItemSpec({ plan: item, made, blank, materials, ...(evidence ? { evidence } : {}) }),
+        ...(orderPieces === undefined ? {} : { orderPieces }),
+      },
       quantity,
       figures,
     ),

@@ -38,6 +38,7 @@ export function costOrder<Line extends WishedLine>(
   const materials = loadMaterials(shop, { plans: found });
   const evidence = loadEvidence(shop);
   const quantities = countByItem(wished);
+  const orderPieces = wished.reduce((sum, line) => sum + line.quantity, 0);
   const lines = wished.map((wish, index): CostedLine<Line> => {
     const line = { ...wish, options: wish.options ?? [] };
     const item = requireLine(line, items.get(line.itemId), materials, index);
@@ -45,6 +46,7 @@ export function costOrder<Line extends WishedLine>(
       item,
       variant: line,
       quantity: quantities.get(item.id)!,
+      orderPieces,
       materials,
       figures,
       evidence: evidence.of(item.id),
