@@ -1,7 +1,7 @@
 // Today: what comes next, and the timeline of the day. Types only.
 
 import type { Station } from '../core/orders';
-import type { TimelineBlock } from '../core/scheduling';
+import type { NextDoer, TimelineBlock } from '../core/scheduling';
 import type { RunningSession } from './frame';
 import type { OrderRow } from './orders';
 
@@ -26,6 +26,8 @@ export type TodayView = {
     readonly cutter: NextBatch | null;
     /** What the press can do next; null where nothing waits. */
     readonly press: NextBatch | null;
+    /** Which of them is the first; null where nothing waits. */
+    readonly first: NextDoer | null;
   };
   readonly running: readonly RunningSession[];
   /** The server’s clock, epoch ms. */
@@ -35,9 +37,13 @@ export type TodayView = {
   /** Finished, and waiting to be collected. */
   readonly ready: readonly OrderRow[];
   readonly timeline: readonly TimelineBlock[];
-  /** When work begins today, epoch ms. */
+  /** The day it shows, YYYY-MM-DD: today, or the next that is worked once today’s hours are over. */
+  readonly timelineDay: string;
+  /** Today, YYYY-MM-DD. */
+  readonly today: string;
+  /** From when on it shows that day, epoch ms. */
   readonly dayStartMs: number;
-  /** When work ends today, epoch ms. */
+  /** Until when, epoch ms. */
   readonly dayEndMs: number;
   /** Working time left today, seconds. */
   readonly freeSeconds: number;

@@ -28,12 +28,12 @@ export const SHOP_FIGURES = {
   setShare: spec('Discount for a set', 'share', 0.1, 0, 0.9),
   spoilageShare: spec('Pieces that go wrong', 'share', 0.04, 0, 0.9),
   packaging: spec('Packaging for each piece', 'money', 35, 0, MONEY_MOST),
-  overheadPerHour: spec('Overheads for each hour you work', 'money/h', 100, 0, MONEY_MOST),
+  overheadPerHour: spec('Overheads for each hour', 'money/h', 100, 0, MONEY_MOST),
   overheadPerItem: spec('Overheads for each piece', 'money', 0, 0, MONEY_MOST),
 
-  orderSeconds: spec('Messages, proof, packing and post of an order', 's', 360, 0, 86_400),
-  piecesPerOrder: spec('Pieces in an order, usually', 'count', 2, 1, 10_000),
-  returnShare: spec('Pieces that come back and are made again', 'share', 0.01, 0, 0.9),
+  orderSeconds: spec('Messages, proof, post', 's', 360, 0, 86_400),
+  piecesPerOrder: spec('Pieces in an order', 'count', 2, 1, 10_000),
+  returnShare: spec('Come back, made again', 'share', 0.01, 0, 0.9),
 
   setupSeconds: spec('Set-up of a batch', 's', 420, 0, 86_400),
   setupPerVinylSeconds: spec('Set-up for each vinyl', 's', 150, 0, 86_400),

@@ -68,10 +68,15 @@ export function gatherBatches<T extends BenchPart>(station: Station, parts: read
 
 const compareText = (a: string, b: string): number => (a < b ? -1 : a > b ? 1 : 0);
 
+/** Who does it: free hands, the cutter or the press. */
+export type NextDoer = 'hands' | 'cutter' | 'press';
+
 export type NextActions<T extends BenchPart> = {
   readonly hands: Batch<T> | null;
   readonly cutter: Batch<T> | null;
   readonly press: Batch<T> | null;
+  /** The first of all of them; null where nothing waits. */
+  readonly first: NextDoer | null;
 };
 
 /**
@@ -86,5 +91,16 @@ export function proposeNext<T extends BenchPart>(parts: readonly T[]): NextActio
     [at.check, at.weed]
       .filter((batch): batch is Batch<T> => batch !== null)
       .sort((a, b) => compareText(a.dueDay, b.dueDay))[0] ?? null;
-  return { hands, cutter: at.cut, press: at.press };
+  const all = { press: at.press, hands, cutter: at.cut };
+  return { ...all, first: findFirst(all) };
+}
+
+/** By due day; of one day, what is nearest to done. */
+function findFirst<T extends BenchPart>(all: Readonly<Record<NextDoer, Batch<T> | null>>): NextDoer | null {
+  const nearest: readonly NextDoer[] =
+    all.hands?.station === 'check' ? ['hands', 'press', 'cutter'] : ['press', 'hands', 'cutter'];
+  const [first] = nearest
+    .filter((doer) => all[doer] !== null)
+    .sort((a, b) => compareText(all[a]!.dueDay, all[b]!.dueDay));
+  return first ?? null;
 }

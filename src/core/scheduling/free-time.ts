@@ -36,6 +36,24 @@ export function getWorkingDay(
   );
 }
 
+/**
+ * The next time that is worked: what is left of today, else the first day ahead with hours. `day` is YYYY-MM-DD. Null
+ * where no day of the week has any.
+ */
+export function findWorkingTime(
+  nowMs: number,
+  timeZone: string,
+  shop: ShopFigures,
+): { readonly day: string; readonly beginsMs: number; readonly endsMs: number } | null {
+  let day = Temporal.Instant.fromEpochMilliseconds(nowMs).toZonedDateTimeISO(timeZone).toPlainDate();
+  for (let ahead = 0; ahead <= WEEKDAY_HOURS.length; ahead++) {
+    const bounds = boundWork(day, timeZone, shop);
+    if (bounds.endsMs > Math.max(nowMs, bounds.beginsMs)) return { day: day.toString(), ...bounds };
+    day = day.add({ days: 1 });
+  }
+  return null;
+}
+
 function boundWork(
   day: Temporal.PlainDate,
   timeZone: string,

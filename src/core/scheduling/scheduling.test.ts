@@ -5,6 +5,7 @@ import {
   computeFreeSeconds,
   computeSlack,
   countDays,
+  findWorkingTime,
   gatherBatches,
   getWorkingDay,
   planTimeline,
@@ -108,6 +109,38 @@ describe('the bench queue', () => {
     expect(gatherBatches('weed', parts)).toHaveLength(2);
     expect(gatherBatches('press', parts).map((batch) => batch.key)).toEqual(['line-4']);
     expect(proposeNext(parts)).toMatchObject({ hands: { station: 'weed' }, press: { key: 'line-4' }, cutter: null });
+  });
+});
+
+describe('what comes first of all', () => {
+  it('is due first; of one day what is nearest to done', () => {
+    const weed = part(1, { state: 'cut', lineId: 1, pieceId: 1, dueDay: '2026-12-02' });
+    const press = part(2, { state: 'weeded', lineId: 2, pieceId: 2, dueDay: '2026-12-02' });
+    const check = part(3, { state: 'pressed', lineId: 3, pieceId: 3, dueDay: '2026-12-02' });
+    const cut = part(4, { state: 'to-cut', lineId: 4, pieceId: 4, dueDay: '2026-12-01' });
+    expect(proposeNext([weed, press]).first).toBe('press');
+    expect(proposeNext([check, press]).first).toBe('hands');
+    expect(proposeNext([weed, cut, press]).first).toBe('cutter');
+    expect(proposeNext([]).first).toBeNull();
+  });
+});
+
+describe('the next time that is worked', () => {
+  const week = { ...shop, hoursFriday: 6, hoursSaturday: 0, hoursSunday: 0, hoursMonday: 4 };
+  const find = (instant: string, shop = week) => findWorkingTime(at(instant), 'Europe/Berlin', shop);
+  it('is what is left of today, else the next day with hours', () => {
+    expect(find('2026-11-27T08:00:00+01:00')).toMatchObject({ day: '2026-11-27' });
+    expect(find('2026-11-27T14:59:00+01:00')).toMatchObject({ day: '2026-11-27' });
+    expect(find('2026-11-27T15:00:00+01:00')).toEqual({
+      day: '2026-11-30',
+      beginsMs: at('2026-11-30T09:00:00+01:00'),
+      endsMs: at('2026-11-30T13:00:00+01:00'),
+    });
+  });
+  it('may be the same day of next week, and is none where no day has hours', () => {
+    const fridays = { ...week, hoursMonday: 0, hoursTuesday: 0, hoursWednesday: 0, hoursThursday: 0 };
+    expect(find('2026-11-27T20:00:00+01:00', fridays)).toMatchObject({ day: '2026-12-04' });
+    expect(find('2026-11-27T20:00:00+01:00', { ...fridays, hoursFriday: 0 })).toBeNull();
   });
 });
 

@@ -3,7 +3,8 @@
 import { scaleLinear } from 'd3-scale';
 import { useRef, useState, useEffect } from 'react';
 import { formatMoney, type Figure } from '../../core/units';
-import { useSettings } from './settings';
+import { placeMarks, type Placed } from './place-marks';
+import { useSettings, type Settings } from './settings';
 import type { ScaleLinear } from 'd3-scale';
 
 export type RuleMark = {
@@ -24,10 +25,18 @@ const TONES = {
   good: 'var(--mui-palette-success-main)',
   info: 'var(--mui-palette-info-main)',
 } as const;
-const ROWS = 8,
-  ROW = 15;
-const AXIS = ROWS * ROW + 14,
-  HEIGHT = AXIS + 58;
+const ROW = 15;
+/** Room for so many rows of words at least: the axis does not move with every price. */
+const LEAST_ROWS = 8;
+const BELOW_AXIS = 58;
+/** Half of what stands at a tick, px. */
+const TICK_HALF = 30;
+/** Of a letter and of a figure of the words, px, rather too wide than too narrow. */
+const LETTER = 7.2;
+
+/** What stands at a mark. */
+const sayMark = ({ label, figure }: RuleMark, settings: Settings): string =>
+  `${label} ${formatMoney(figure.value, settings)}`;
 
 export function PriceRule({ price, floor, marks, onChange }: RuleProps) {
   const settings = useSettings();
@@ -52,6 +61,11 @@ export function PriceRule({ price, floor, marks, onChange }: RuleProps) {
     onChange(clamp(Math.round(scale.invert(clientX - left) / step) * step));
   };
   const at = scale(price);
+  const { placed, rows } = placeMarks(
+    marks.map((mark) => ({ mark, x: scale(mark.figure.value), length: sayMark(mark, settings).length * LETTER })),
+    width,
+  );
+  const axis = Math.max(LEAST_ROWS, rows) * ROW + 14;
   return (
     <div
       className="rule"
@@ -62,7 +76,7 @@ export function PriceRule({ price, floor, marks, onChange }: RuleProps) {
       }}
       onPointerMove={(event) => event.buttons === 1 && dragTo(event.clientX)}
     >
-      <RuleDrawing floor={floor} scale={scale} width={width} marks={marks} at={at} price={price} />
+      <RuleDrawing floor={floor} scale={scale} width={width} placed={placed} axis={axis} at={at} price={price} />
       <div
         role="slider"
         tabIndex={0}
@@ -71,7 +85,7 @@ export function PriceRule({ price, floor, marks, onChange }: RuleProps) {
         aria-valuemax={reach}
         aria-valuenow={price}
         aria-valuetext={formatMoney(price, settings)}
-        style={{ left: at - 12, top: AXIS - 22 }}
+        style={{ left: at - 12, top: axis - 22 }}
         onKeyDown={(event) => {
           const moves: Record<string, number> = {
             ArrowRight: 10,
@@ -95,65 +109,27 @@ export function PriceRule({ price, floor, marks, onChange }: RuleProps) {
 const reachFor = (price: number, marks: readonly RuleMark[]): number =>
   Math.max(price, ...marks.map((mark) => mark.figure.value), 100) * 1.15;
 
-type Placed = {
-  readonly mark: RuleMark;
-  readonly x: number;
-  readonly row: number;
-  readonly flip: boolean;
-  readonly from: number;
-  readonly to: number;
-};
-
-/** Marks from left to right, each in the row where its words and its line cross the fewest others. */
-function placeMarks(marks: readonly RuleMark[], scale: (value: number) => number, width: number): readonly Placed[] {
-  const placed: Placed[] = [];
-  for (const mark of [...marks].sort((a, b) => a.figure.value - b.figure.value)) {
-    const x = scale(mark.figure.value);
-    const length = (mark.label.length + 8) * 7 + 10;
-    const flip = x + length > width;
-    const ways = Array.from({ length: ROWS }, (_, row): Placed => ({
-      mark,
-      x,
-      row,
-      flip,
-      from: flip ? x - length : x,
-      to: flip ? x : x + length,
-    }));
-    const costs = ways.map((way) => placed.reduce((cost, other) => cost + countCrossings(way, other), 0));
-    placed.push(ways[costs.indexOf(Math.min(...costs))]!);
-  }
-  return placed;
-}
-
-/**
- * Words over words are worst; a line runs from its row down to the axis and may pass through the words of lower rows.
- */
-function countCrossings(a: Placed, b: Placed): number {
-  const words = a.row === b.row && a.from < b.to && b.from < a.to ? 100 : 0;
-  const through = (line: Placed, text: Placed) =>
-    line.row < text.row && line.x > text.from && line.x < text.to ? 1 : 0;
-  return words + through(a, b) + through(b, a);
-}
-
 type RuleDrawingProps = {
   readonly floor: number | null;
   readonly scale: ScaleLinear<number, number, never>;
   readonly width: number;
-  readonly marks: readonly RuleMark[];
+  readonly placed: readonly Placed<RuleMark>[];
+  /** How far down the axis lies, px. */
+  readonly axis: number;
   readonly at: number;
   readonly price: number;
 };
 
-function RuleDrawing({ floor, scale, width, marks, at, price }: RuleDrawingProps) {
+function RuleDrawing({ floor, scale, width, placed, axis, at, price }: RuleDrawingProps) {
   const settings = useSettings();
   return (
-    <svg height={HEIGHT} aria-hidden>
+    <svg height={axis + BELOW_AXIS} aria-hidden>
       {floor !== null && (
         <>
-          <rect x={0} y={AXIS - 9} width={Math.max(0, scale(floor))} height={9} fill={TONES.bad} opacity={0.2} />
+          <rect x={0} y={axis - 9} width={Math.max(0, scale(floor))} height={9} fill={TONES.bad} opacity={0.2} />
           <rect
             x={scale(floor)}
-            y={AXIS - 9}
+            y={axis - 9}
             width={Math.max(0, width - scale(floor))}
             height={9}
             fill={TONES.good}
@@ -161,41 +137,41 @@ function RuleDrawing({ floor, scale, width, marks, at, price }: RuleDrawingProps
           />
         </>
       )}
-      <line x1={0} x2={width} y1={AXIS} y2={AXIS} stroke="currentColor" strokeWidth={1.5} />
+      <line x1={0} x2={width} y1={axis} y2={axis} stroke="currentColor" strokeWidth={1.5} />
       {scale.ticks(Math.max(3, width / 90)).map((tick) => (
-        <g key={tick} transform={`translate(${scale(tick)} ${AXIS})`}>
+        <g key={tick} transform={`translate(${scale(tick)} ${axis})`}>
           <line y2={7} stroke="currentColor" />
-          <text y={21} textAnchor={tick === 0 ? 'start' : 'middle'} className="figures" style={{ fill: TONES.soft }}>
+          <text
+            y={21}
+            textAnchor={tick === 0 ? 'start' : scale(tick) > width - TICK_HALF ? 'end' : 'middle'}
+            className="figures"
+            style={{ fill: TONES.soft }}
+          >
             {formatMoney(tick, settings).replace(/[.,]00$/, '')}
           </text>
         </g>
       ))}
-      {placeMarks(marks, scale, width).map(({ mark, x, row, flip }) => (
-        <g key={mark.label} transform={`translate(${x} 0)`}>
-          <line y1={row * ROW + 3} y2={AXIS} stroke={TONES[mark.tone]} strokeWidth={1.5} />
-          <text
-            x={flip ? -5 : 5}
-            y={row * ROW + 12}
-            textAnchor={flip ? 'end' : 'start'}
-            style={{ fill: TONES[mark.tone] }}
-          >
-            {mark.label} <tspan className="figures">{formatMoney(mark.figure.value, settings)}</tspan>
-          </text>
-        </g>
+      {placed.map(({ mark, x, row }) => (
+        <line key={mark.label} x1={x} x2={x} y1={row * ROW + 3} y2={axis} stroke={TONES[mark.tone]} strokeWidth={1.5} />
+      ))}
+      {placed.map(({ mark, row, from }) => (
+        <text key={mark.label} x={from} y={row * ROW + 12} className="rule-words" style={{ fill: TONES[mark.tone] }}>
+          {mark.label} <tspan className="figures">{formatMoney(mark.figure.value, settings)}</tspan>
+        </text>
       ))}
       <g className="rule-thumb" transform={`translate(${at} 0)`}>
-        <line y1={AXIS - 20} y2={AXIS + 16} stroke="currentColor" strokeWidth={3} />
-        <path d={`M-9 ${AXIS + 26}L0 ${AXIS + 12}L9 ${AXIS + 26}z`} fill="currentColor" />
+        <line y1={axis - 20} y2={axis + 16} stroke="currentColor" strokeWidth={3} />
+        <path d={`M-9 ${axis + 26}L0 ${axis + 12}L9 ${axis + 26}z`} fill="currentColor" />
         <rect
           x={Math.max(-at, Math.min(width - at - 72, -36))}
-          y={AXIS + 26}
+          y={axis + 26}
           width={72}
           height={25}
           fill="currentColor"
         />
         <text
           x={Math.max(-at, Math.min(width - at - 72, -36)) + 36}
-          y={AXIS + 43}
+          y={axis + 43}
           textAnchor="middle"
           className="figures rule-price"
         >

@@ -4,6 +4,7 @@ import Button from '@mui/material/Button';
 import { useQuery } from '@tanstack/react-query';
 import type { Station } from '../../core/orders';
 import { formatDay, formatDuration } from '../../core/units';
+import type { NextDoer } from '../../core/scheduling';
 import type { FrameView } from '../../views/frame';
 import type { NextBatch, TodayView } from '../../views/today';
 import type { OrderRow } from '../../views/orders';
@@ -32,29 +33,27 @@ function Today({ initial }: { initial: TodayView }) {
     refetchInterval: 60_000,
   });
   const { next } = data;
+  const lifted = findLifted(data);
   if (data.orders.length === 0 && data.ready.length === 0) return <Nothing />;
   return (
     <>
       <Verdict view={data} settings={settings} />
       <div className="cols three-columns">
-        <NextCard
-          title="You, next"
-          station={next.hands?.station ?? 'weed'}
-          batch={next.hands}
-          view={data}
-          lifted
-          none="Nothing to weed or check."
-        />
-        <NextCard title="Cutter, next" station="cut" batch={next.cutter} view={data} none="Everything is cut." />
-        <NextCard
-          title="Press, next"
-          station="press"
-          batch={next.press}
-          view={data}
-          none="No piece has all its parts weeded."
-        />
+        {CARDS.map((card) => (
+          <NextCard
+            key={card.doer}
+            card={card}
+            station={next[card.doer]?.station ?? card.station}
+            batch={next[card.doer]}
+            view={data}
+            lifted={card.doer === lifted}
+          />
+        ))}
       </div>
       <div className="sheet">
+        {data.timelineDay !== data.today && (
+          <h2 className="flat below-2">{formatDay(data.timelineDay, settings)}, the next day you work</h2>
+        )}
         <Timeline blocks={data.timeline} startMs={data.dayStartMs} endMs={data.dayEndMs} nowMs={data.nowMs} />
       </div>
       <div className="cols split-5-2">
@@ -107,17 +106,35 @@ function Today({ initial }: { initial: TodayView }) {
   );
 }
 
+type Card = {
+  readonly doer: NextDoer;
+  readonly title: string;
+  /** Where it is done while nothing waits. */
+  readonly station: Station;
+  readonly none: string;
+};
+const CARDS: readonly Card[] = [
+  { doer: 'hands', title: 'You, next', station: 'weed', none: 'Nothing to weed or check.' },
+  { doer: 'cutter', title: 'Cutter, next', station: 'cut', none: 'Everything is cut.' },
+  { doer: 'press', title: 'Press, next', station: 'press', none: 'No piece has all its parts weeded.' },
+];
+const DOERS: Readonly<Record<Station, NextDoer>> = { cut: 'cutter', weed: 'hands', press: 'press', check: 'hands' };
+
+/** What the headline names and the card that stands out: what runs, else what is first. */
+function findLifted({ running, next }: TodayView): NextDoer | null {
+  return running[0] ? DOERS[running[0].station] : next.first;
+}
+
+function sayDoing({ running, next, ready }: TodayView): string {
+  if (running[0]) return `Running: ${running[0].label}.`;
+  const first = next.first && next[next.first];
+  if (first) return `${first.verb} ${first.what} next.`;
+  return ready.length > 0 ? 'All work is done: what is ready waits to be collected.' : 'Nothing waits.';
+}
+
 function Verdict({ view, settings }: { view: TodayView; settings: Settings }) {
-  const { next } = view;
-  const first = [next.press, next.hands, next.cutter]
-    .filter((batch): batch is NextBatch => batch !== null)
-    .sort((a, b) => (a.dueDay < b.dueDay ? -1 : a.dueDay > b.dueDay ? 1 : 0))[0];
   const short = view.orders.filter((row) => row.slack && row.slack.value < 0);
-  const doing = first
-    ? `${first.verb} ${first.what} next.`
-    : view.ready.length > 0
-      ? 'All work is done: what is ready waits to be collected.'
-      : 'Nothing waits.';
+  const doing = sayDoing(view);
   return (
     <h1 className="flat text-huge headline">
       {doing}{' '}
@@ -133,23 +150,18 @@ function Verdict({ view, settings }: { view: TodayView; settings: Settings }) {
   );
 }
 
-function NextCard({
-  title,
-  station,
-  batch,
-  view,
-  lifted,
-  none,
-}: {
-  title: string;
-  station: Station;
-  batch: NextBatch | null;
-  view: TodayView;
-  lifted?: boolean;
-  none: string;
-}) {
+type NextCardProps = {
+  readonly card: Card;
+  readonly station: Station;
+  readonly batch: NextBatch | null;
+  readonly view: TodayView;
+  readonly lifted: boolean;
+};
+
+function NextCard({ card: { doer, title, none }, station: waiting, batch, view, lifted }: NextCardProps) {
   const settings = useSettings();
-  const running = view.running.find((work) => work.station === station);
+  const running = view.running.find((work) => DOERS[work.station] === doer);
+  const station = running?.station ?? waiting;
   return (
     <section className={`sheet station ${station} ${lifted ? 'lifted' : ''}`} aria-label={title}>
       <div className="soft">

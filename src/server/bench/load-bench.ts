@@ -2,6 +2,7 @@
 
 import {
   computeFreeSeconds,
+  findWorkingTime,
   getTrack,
   getWorkingDay,
   planTimeline,
@@ -118,22 +119,69 @@ export function loadBench(
   };
 }
 
-const HOUR_MS = 3_600_000;
-const LEAST_HOURS_SHOWN = 8;
-
 export function loadToday(shop: ShopContext): TodayView {
   const stored = getShop(shop);
   const nowMs = shop.now();
-  const today = dayOf(nowMs, stored.timeZone);
   const orders = readOpenOrders(shop);
   const rows = toRows(shop, orders);
   const bench = loadBench(shop, orders, false);
   const next = proposeNext(bench.parts);
-  const logged = loadSessionsSince(shop.db, nowMs - 16 * 3600_000).filter(
-    (work) => dayOf(work.startedAtMs, stored.timeZone) === today && work.outcome !== 'discarded',
+  const today = dayOf(nowMs, stored.timeZone);
+  return {
+    next: { hands: toNext(next.hands), cutter: toNext(next.cutter), press: toNext(next.press), first: next.first },
+    running: bench.running,
+    nowMs,
+    today,
+    orders: rows.filter((row) => row.stage !== 'ready'),
+    ready: rows.filter((row) => row.stage === 'ready'),
+    ...layOutDay(shop, orders, bench),
+    freeSeconds: computeFreeSeconds({ nowMs, day: today, timeZone: stored.timeZone, shop: stored.figures }),
+    neededSeconds: rows.reduce((sum, row) => sum + row.neededSeconds, 0),
+  };
+}
+
+const HOUR_MS = 3_600_000;
+const LEAST_HOURS_SHOWN = 8;
+const LOGGED_BACK_MS = 16 * HOUR_MS;
+
+/** Today with what was done and what is planned; once its hours are over, the next day that is worked. */
+function layOutDay(
+  shop: ShopContext,
+  orders: readonly ReadOrder[],
+  bench: BenchView,
+): Pick<TodayView, 'timeline' | 'timelineDay' | 'dayStartMs' | 'dayEndMs'> {
+  const { timeZone, figures } = getShop(shop);
+  const nowMs = shop.now();
+  const today = dayOf(nowMs, timeZone);
+  const working = findWorkingTime(nowMs, timeZone, figures) ?? {
+    day: today,
+    ...getWorkingDay(nowMs, timeZone, figures),
+  };
+  const isToday = working.day === today;
+  const done = isToday ? listDone(shop, today) : [];
+  const planned = planTimeline({
+    jobs: toJobs(orders, bench),
+    fromMs: Math.max(nowMs, working.beginsMs),
+    untilMs: working.endsMs,
+  });
+  // Whole hours that hold the working time, and of today also now and whatever was done.
+  const shown = [...done.map((block) => block.startMs), ...(isToday ? [nowMs] : [])];
+  const dayStartMs = Math.floor(Math.min(working.beginsMs, ...shown) / HOUR_MS) * HOUR_MS;
+  const dayEndMs = Math.max(
+    Math.ceil(Math.max(working.endsMs, ...(isToday ? [nowMs] : [])) / HOUR_MS) * HOUR_MS,
+    dayStartMs + LEAST_HOURS_SHOWN * HOUR_MS,
+  );
+  return { timeline: [...done, ...planned], timelineDay: working.day, dayStartMs, dayEndMs };
+}
+
+function listDone(shop: ShopContext, today: string): readonly TimelineBlock[] {
+  const { timeZone } = getShop(shop);
+  const nowMs = shop.now();
+  const logged = loadSessionsSince(shop.db, nowMs - LOGGED_BACK_MS).filter(
+    (work) => dayOf(work.startedAtMs, timeZone) === today && work.outcome !== 'discarded',
   );
   const labels = labelSessions(shop, logged);
-  const done = logged.map((work): TimelineBlock => ({
+  return logged.map((work) => ({
     track: getTrack(work.station),
     station: work.station,
     label: labels.get(work.id) ?? work.station,
@@ -142,31 +190,6 @@ export function loadToday(shop: ShopContext): TodayView {
     planned: false,
     key: `work-${work.id}`,
   }));
-  const day = getWorkingDay(nowMs, stored.timeZone, stored.figures);
-  const planned = planTimeline({
-    jobs: toJobs(orders, bench),
-    fromMs: Math.max(nowMs, day.beginsMs),
-    untilMs: day.endsMs,
-  });
-  // Whole hours that hold the working day, now, and whatever was done today.
-  const dayStartMs =
-    Math.floor(Math.min(nowMs, day.beginsMs, ...done.map((block) => block.startMs)) / HOUR_MS) * HOUR_MS;
-  const dayEndMs = Math.max(
-    Math.ceil(Math.max(nowMs, day.endsMs) / HOUR_MS) * HOUR_MS,
-    dayStartMs + LEAST_HOURS_SHOWN * HOUR_MS,
-  );
-  return {
-    next: { hands: toNext(next.hands), cutter: toNext(next.cutter), press: toNext(next.press) },
-    running: bench.running,
-    nowMs,
-    orders: rows.filter((row) => row.stage !== 'ready'),
-    ready: rows.filter((row) => row.stage === 'ready'),
-    timeline: [...done, ...planned],
-    dayStartMs,
-    dayEndMs,
-    freeSeconds: computeFreeSeconds({ nowMs, day: today, timeZone: stored.timeZone, shop: stored.figures }),
-    neededSeconds: rows.reduce((sum, row) => sum + row.neededSeconds, 0),
-  };
 }
 
 const toNext = (batch: Batch<BenchPartView> | null): NextBatch | null =>
