@@ -8,6 +8,7 @@ import { shop } from './schema';
 export type StoredShop = ShopIdentity & {
   readonly figures: ShopFigures;
   readonly simulated: boolean;
+  readonly confirmed: boolean;
   readonly version: number;
 };
 
@@ -23,7 +24,7 @@ export function loadShop(db: Database): StoredShop | null {
 
 export function insertShop(
   db: Database,
-  identity: ShopIdentity & { readonly simulated: boolean },
+  identity: ShopIdentity & { readonly simulated: boolean; readonly confirmed?: boolean },
   figures: Partial<ShopFigures>,
 ): void {
   db.insert(shop)
@@ -36,7 +37,7 @@ export function updateShop(db: Database, identity: ShopIdentity, figures: ShopFi
   return (
     db
       .update(shop)
-      .set({ ...identity, figures, version: sql`${shop.version} + 1` })
+      .set({ ...identity, figures, confirmed: true, version: sql`${shop.version} + 1` })
       .where(and(eq(shop.id, SHOP_ID), eq(shop.version, version)))
       .run().changes === 1
   );

@@ -51,6 +51,7 @@ export function getShop(context: ShopContext): StoredShop {
       locale: 'en-GB',
       timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone,
       simulated: false,
+      confirmed: false,
     },
     {},
   );

@@ -8,6 +8,8 @@ export type ShopView = ShopIdentity & {
   readonly figures: ShopFigures;
   /** It is the demo shop: every number in it is made up. */
   readonly simulated: boolean;
+  /** Somebody said that money, numbers and time zone are right. */
+  readonly confirmed: boolean;
   /** Rises by one with every save; a save of an older one is refused. */
   readonly version: number;
 };

@@ -21,6 +21,8 @@ export const shop = sqliteTable(
     timeZone: text('time_zone').notNull(),
     /** True for the demo: nothing in it is real. */
     simulated: integer('simulated', { mode: 'boolean' }).notNull(),
+    /** False until somebody said that money, numbers and time zone are right. */
+    confirmed: integer('confirmed', { mode: 'boolean' }).notNull().default(true),
     /** Only what differs from or was confirmed over the defaults; figures added later take theirs. */
     figures: storedJson<Partial<ShopFigures>>('figures', [renameTinyBits]).notNull(),
     version: version(),

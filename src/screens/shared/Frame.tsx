@@ -10,6 +10,7 @@ import { formatClock, formatInstant, type MeasureSystem } from '../../core/units
 import { theme } from '../../theme/theme';
 import type { FrameView, RunningSession } from '../../views/frame';
 import { callApi } from './api';
+import { FirstStart } from './FirstStart';
 import { KeyListContext, useKeys, type KeyBinding } from './keys';
 import { setCookie, SettingsProvider, toSettings, useSettings } from './settings';
 import { takeTypedEarly } from './typed-early';
@@ -150,6 +151,7 @@ function FrameBody({ frame, current, children, newHref }: FrameProps) {
           </button>
         </header>
         <main className="page" id="main">
+          {!frame.shop.confirmed && <FirstStart shop={frame.shop} nowMs={frame.nowMs} />}
           {children}
         </main>
       </div>

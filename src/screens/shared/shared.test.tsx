@@ -28,6 +28,7 @@ const SHOP: ShopView = {
   timeZone: 'UTC',
   figures: PLAIN_SHOP,
   simulated: false,
+  confirmed: true,
   version: 1,
 };
 const show = (element: React.ReactElement, system: 'metric' | 'inch' = 'metric') =>

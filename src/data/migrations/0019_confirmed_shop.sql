@@ -1,0 +1,1 @@
+ALTER TABLE `shop` ADD `confirmed` integer DEFAULT true NOT NULL;
