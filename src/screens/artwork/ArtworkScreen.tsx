@@ -11,6 +11,7 @@ import { describeVerdict } from '../../wording/findings';
 import { decodeText } from '../../core/artwork';
 import { ApiError, callApi, wordsOf } from '../shared/api';
 import { Frame } from '../shared/Frame';
+import { WithVinyls } from '../shared/MakeInPlace';
 import { useSettings } from '../shared/settings';
 import { useArchive } from '../shared/use-archive';
 import { Working } from '../shared/Working';
@@ -33,7 +34,7 @@ export function ArtworkScreen({
 }) {
   return (
     <Frame frame={frame} current="artwork" newHref="/artwork/new">
-      <Artwork artwork={artwork} vinyls={vinyls} />
+      <WithVinyls initial={vinyls}>{(known) => <Artwork artwork={artwork} vinyls={known} />}</WithVinyls>
     </Frame>
   );
 }

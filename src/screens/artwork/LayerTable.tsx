@@ -8,6 +8,8 @@ import type { PreparedFile } from '../../views/artwork';
 import type { VinylView } from '../../views/shelf';
 import { LAYER_ROLE_NAMES } from '../../wording/findings';
 import { plural } from '../../wording/plural';
+import { MORE } from '../shared/form';
+import { useMaker } from '../shared/MakeInPlace';
 import { useSettings } from '../shared/settings';
 import { Why } from '../shared/Why';
 import type { DotGroup, LayerFigures, LayerMeasurement } from '../../core/artwork';
@@ -79,6 +81,7 @@ type LayerRowProps = {
 
 function LayerRow({ layer, nameOf, onRename, dots, file, onRole, vinyls, vinylIds, onVinyl, figures }: LayerRowProps) {
   const settings = useSettings();
+  const maker = useMaker();
   return (
     <tr>
       <td className="area-column">
@@ -125,7 +128,10 @@ function LayerRow({ layer, nameOf, onRename, dots, file, onRole, vinyls, vinylId
           variant="standard"
           fullWidth
           value={vinyls.some((vinyl) => vinyl.id === vinylIds[layer.key]) ? vinylIds[layer.key] : ''}
-          onChange={(event) => onVinyl(layer.key, event.target.value === '' ? null : Number(event.target.value))}
+          onChange={(event) => {
+            if (event.target.value === MORE) maker?.vinyl((made) => onVinyl(layer.key, made.id));
+            else onVinyl(layer.key, event.target.value === '' ? null : Number(event.target.value));
+          }}
           slotProps={{
             select: {
               displayEmpty: true,
@@ -142,6 +148,11 @@ function LayerRow({ layer, nameOf, onRename, dots, file, onRole, vinyls, vinylId
               {vinyl.name}
             </MenuItem>
           ))}
+          {maker && (
+            <MenuItem value={MORE}>
+              <em>Another vinyl…</em>
+            </MenuItem>
+          )}
         </TextField>
       </td>
       <td className="num">

@@ -9,6 +9,7 @@ import { plural } from '../../wording/plural';
 import { wordsOf } from '../shared/api';
 import { Failure } from '../shared/Failure';
 import { Frame } from '../shared/Frame';
+import { WithVinyls } from '../shared/MakeInPlace';
 import { Picture } from '../shared/Picture';
 import { useSendOnce } from '../shared/use-send-once';
 import { useSettings } from '../shared/settings';
@@ -24,7 +25,7 @@ import { usePrepared } from './use-prepared';
 export function NewArtworkScreen({ frame, vinyls }: { frame: FrameView; vinyls: readonly VinylView[] }) {
   return (
     <Frame frame={frame} current="artwork">
-      <NewArtwork vinyls={vinyls} />
+      <WithVinyls initial={vinyls}>{(known) => <NewArtwork vinyls={known} />}</WithVinyls>
     </Frame>
   );
 }

@@ -5,6 +5,7 @@ import { useFieldArray, type UseFormReturn } from 'react-hook-form';
 import type { BlankView } from '../../views/shelf';
 import type { ItemEditorView } from '../../views/items';
 import { Choice, TextLine } from '../shared/form';
+import { useMaker } from '../shared/MakeInPlace';
 import { MoneyField, NumberField } from '../shared/number-fields';
 import { startForm, type ItemForm } from './item-form';
 import { PlacementFields } from './PlacementFields';
@@ -21,15 +22,23 @@ const NEXT_PLACES = ['front, centred', 'back, centred', 'neck label', 'left slee
 
 export function ItemFields({ form, view, blank, shown, onShow }: Props) {
   const placements = useFieldArray({ control: form.control, name: 'placements' });
-  const pickBlank = (value: string) => {
-    const next = view.shelf.blanks.find((candidate) => candidate.id === Number(value));
-    if (!next) return;
+  const maker = useMaker();
+  const takeBlank = (next: BlankView) => {
     const { sizeName, colourName } = form.getValues();
     if (!next.sizes.some((size) => size.name === sizeName))
       form.setValue('sizeName', next.sizes[0]?.name ?? '', { shouldDirty: true });
     if (!next.colours.some((colour) => colour.name === colourName))
       form.setValue('colourName', next.colours[0]?.name ?? '', { shouldDirty: true });
   };
+  const pickBlank = (value: string) => {
+    const next = view.shelf.blanks.find((candidate) => candidate.id === Number(value));
+    if (next) takeBlank(next);
+  };
+  const makeBlank = () =>
+    maker?.blank((made) => {
+      form.setValue('blankId', made.id, { shouldDirty: true });
+      takeBlank(made);
+    });
   const add = () => {
     const taken = form.getValues('placements').map((placement) => placement.place);
     placements.append(
@@ -54,6 +63,7 @@ export function ItemFields({ form, view, blank, shown, onShow }: Props) {
           label="Blank"
           options={view.shelf.blanks.map((option) => ({ value: option.id, label: option.name }))}
           onPicked={pickBlank}
+          more={maker ? { label: 'Another blank…', run: makeBlank } : undefined}
         />
       </div>
       <Choice

@@ -8,17 +8,21 @@ import '@mui/material/FormControlLabel';
 import '@mui/material/ToggleButton';
 import '@mui/material/ToggleButtonGroup';
 import { enqueueSnackbar } from 'notistack';
-import { useState } from 'react';
+import { useMemo, useState, type ReactNode } from 'react';
 import { useForm, type Resolver } from 'react-hook-form';
 import type { ItemPlan } from '../../core/costing';
 import { itemInput } from '../../core/input';
 import type { ArtworkView } from '../../views/artwork';
 import type { FrameView } from '../../views/frame';
 import type { ItemEditorView } from '../../views/items';
+import type { BlankView, VinylView } from '../../views/shelf';
 import { describeLicenceCaution } from '../../wording/findings';
 import { Failure } from '../shared/Failure';
 import { useSave } from '../shared/form';
 import { Frame } from '../shared/Frame';
+import { MakeInPlace } from '../shared/MakeInPlace';
+import QuickBlank from '../shared/QuickBlank';
+import QuickVinyl from '../shared/QuickVinyl';
 import { useArchive } from '../shared/use-archive';
 import { useMounted } from '../shared/use-mounted';
 import { ChangeNotice } from './ChangeNotice';
@@ -29,29 +33,54 @@ import { ItemSide } from './ItemSide';
 import { useItemCalculation } from './use-item-calculation';
 
 export function ItemScreen({ frame, view }: { frame: FrameView; view: ItemEditorView }) {
-  const missing =
-    view.artworks.length === 0
-      ? 'a drawing'
-      : view.shelf.blanks.length === 0
-        ? 'a blank'
-        : view.shelf.vinyls.length === 0
-          ? 'a vinyl'
-          : null;
   return (
     <Frame frame={frame} current="items" newHref="/items/new">
-      {missing ? <Missing what={missing} /> : <Item view={view} />}
+      {view.artworks.length === 0 ? <NoDrawing /> : <WithShelf view={view} />}
     </Frame>
   );
 }
 
-function Missing({ what }: { what: string }) {
-  const href = what === 'a drawing' ? '/artwork/new' : '/shelf';
+function NoDrawing() {
   return (
     <div className="sheet empty">
-      <p>To price an item, {what} is needed first.</p>
-      <Button variant="contained" href={href}>
-        {what === 'a drawing' ? 'Measure a drawing' : `Add ${what} to the shelf`}
+      <p>To price an item, a drawing is needed first.</p>
+      <Button variant="contained" href="/artwork/new">
+        Measure a drawing
       </Button>
+    </div>
+  );
+}
+
+/** The shelf as it is with what is made here; what it lacks altogether is made before anything else. */
+function WithShelf({ view }: { readonly view: ItemEditorView }) {
+  const [shelf, setShelf] = useState(view.shelf);
+  const addBlank = (made: BlankView) => setShelf((now) => ({ ...now, blanks: [...now.blanks, made] }));
+  const addVinyl = (made: VinylView) => setShelf((now) => ({ ...now, vinyls: [...now.vinyls, made] }));
+  const own = useMemo(() => ({ ...view, shelf }), [view, shelf]);
+  if (shelf.blanks.length === 0)
+    return (
+      <First words="What is it put on? The first blank of the shelf:">
+        <QuickBlank onMade={addBlank} />
+      </First>
+    );
+  if (shelf.vinyls.length === 0)
+    return (
+      <First words="What is it cut from? The first vinyl of the shelf:">
+        <QuickVinyl onMade={addVinyl} />
+      </First>
+    );
+  return (
+    <MakeInPlace onVinyl={addVinyl} onBlank={addBlank}>
+      <Item view={own} />
+    </MakeInPlace>
+  );
+}
+
+function First({ words, children }: { readonly words: string; readonly children: ReactNode }) {
+  return (
+    <div className="sheet">
+      <p className="flat soft">{words}</p>
+      {children}
     </div>
   );
 }

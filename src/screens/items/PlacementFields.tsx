@@ -18,6 +18,7 @@ import type { BlankView } from '../../views/shelf';
 import type { ItemEditorView } from '../../views/items';
 import { describeArea, describePlacementFault } from '../../wording/placement';
 import { Choice, TextLine } from '../shared/form';
+import { useMaker } from '../shared/MakeInPlace';
 import { LengthField } from '../shared/number-fields';
 import { useSettings } from '../shared/settings';
 import { startForm, type ItemForm, type PlacementForm } from './item-form';
@@ -32,6 +33,7 @@ type Props = {
 
 export function PlacementFields({ form, path, view, blank }: Props) {
   const settings = useSettings();
+  const maker = useMaker();
   const values = useWatch({ control: form.control, name: path }) as PlacementForm | undefined;
   const sizeName = useWatch({ control: form.control, name: 'sizeName' });
   if (!values) return null;
@@ -72,6 +74,15 @@ export function PlacementFields({ form, path, view, blank }: Props) {
               label: option.name,
               swatch: option.colourHex,
             }))}
+            more={
+              maker
+                ? {
+                    label: 'Another vinyl…',
+                    run: () =>
+                      maker.vinyl((made) => form.setValue(`${path}.vinylIds.${index}`, made.id, { shouldDirty: true })),
+                  }
+                : undefined
+            }
           />
         </div>
       ))}

@@ -81,9 +81,12 @@ export function Choice<T extends FieldValues>({
   options,
   help,
   onPicked,
+  more,
 }: FieldProps<T> & {
   options: readonly { value: string | number; label: string; swatch?: string }[];
   onPicked?: (value: string) => void;
+  /** At the end of the list: what is missing is made in place. */
+  more?: { readonly label: string; readonly run: () => void } | undefined;
 }) {
   return (
     <Controller
@@ -105,6 +108,7 @@ export function Choice<T extends FieldValues>({
               : {}
           }
           onChange={(event) => {
+            if (more && event.target.value === MORE) return more.run();
             field.onChange(event);
             onPicked?.(event.target.value);
           }}
@@ -115,11 +119,19 @@ export function Choice<T extends FieldValues>({
               {option.label}
             </MenuItem>
           ))}
+          {more && (
+            <MenuItem value={MORE} divider={false}>
+              <em>{more.label}</em>
+            </MenuItem>
+          )}
         </TextField>
       )}
     />
   );
 }
+
+/** No option is called so. */
+export const MORE = '…';
 
 export function Tick<T extends FieldValues>({ form, name, label }: FieldProps<T>) {
   return (
@@ -220,7 +232,7 @@ export function FormActions({
 }: {
   save: Save;
   label: string;
-  onCancel: () => void;
+  onCancel?: () => void;
   extra?: ReactNode;
 }) {
   return (
@@ -229,7 +241,7 @@ export function FormActions({
         {save.failure}
       </div>
       {extra}
-      <Button onClick={onCancel}>Cancel</Button>
+      {onCancel && <Button onClick={onCancel}>Cancel</Button>}
       <Button type="submit" variant="contained" disabled={save.pending}>
         {label}
       </Button>

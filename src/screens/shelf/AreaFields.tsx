@@ -11,7 +11,7 @@ import { Choice, TextLine } from '../shared/form';
 import { LengthField } from '../shared/number-fields';
 import { useSettings } from '../shared/settings';
 import { Why } from '../shared/Why';
-import type { BlankValues } from './blank-values';
+import type { BlankValues } from '../shared/blank-values';
 import type { UseFieldArrayReturn } from 'react-hook-form';
 
 type Props = { readonly form: UseFormReturn<BlankValues> };

@@ -13,18 +13,9 @@ import { Choice, FormActions, TextLine, useSave } from '../shared/form';
 import { MoneyField } from '../shared/number-fields';
 import { AreaFields } from './AreaFields';
 import { UNCHOSEN } from '../../theme/tokens';
-import type { BlankValues } from './blank-values';
+import { START_BLANK, type BlankValues } from '../shared/blank-values';
 import type { UseFieldArrayReturn, UseFormReturn } from 'react-hook-form';
 
-const START: BlankValues = {
-  name: '',
-  supplier: '',
-  fabric: 'cotton',
-  heating: 'flat',
-  sizes: [{ name: 'one size', price: 500 }],
-  colours: [{ name: 'white', hex: UNCHOSEN.white }],
-  areas: [],
-};
 const HEATING_LABELS: Readonly<Record<Heating, string>> = { flat: 'flat press', wrap: 'wrap press', none: 'no heat' };
 
 export default function BlankForm({
@@ -40,7 +31,7 @@ export default function BlankForm({
 }) {
   const start = blank
     ? { ...blank, sizes: [...blank.sizes], colours: [...blank.colours], areas: [...blank.areas] }
-    : START;
+    : START_BLANK;
   const form = useForm<BlankValues>({
     resolver: yupResolver(blankInput) as unknown as Resolver<BlankValues>,
     defaultValues: start,

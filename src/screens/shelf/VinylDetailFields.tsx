@@ -23,7 +23,7 @@ import { formatLength } from '../../core/units';
 import { Choice, TextLine } from '../shared/form';
 import { LengthField, NumberField, TemperatureField } from '../shared/number-fields';
 import { useSettings } from '../shared/settings';
-import type { VinylValues } from './vinyl-values';
+import type { VinylValues } from '../shared/vinyl-values';
 
 type Props = { readonly form: UseFormReturn<VinylValues> };
 const options = (names: readonly string[], labels: Readonly<Record<string, string>> = {}) =>

@@ -19,24 +19,9 @@ import { describeHandedness } from '../../wording/stations';
 import { Choice, FormActions, TextLine, useSave } from '../shared/form';
 import { LengthField, MoneyField, NumberField } from '../shared/number-fields';
 import { CutFields, PressFields, UseFields } from './VinylDetailFields';
-import { UNCHOSEN } from '../../theme/tokens';
-import type { VinylValues } from './vinyl-values';
+import { START_VINYL, type VinylValues } from '../shared/vinyl-values';
 import type { KindFacts } from '../../core/materials';
 import type { UseFormReturn } from 'react-hook-form';
-
-const START: VinylValues = {
-  name: '',
-  kind: 'smooth',
-  supplier: '',
-  colourName: '',
-  colourHex: UNCHOSEN.slate,
-  rollWidthMm: 500,
-  rollLengthMm: 5000,
-  rollPrice: 5000,
-  weedingFactor: 1,
-  press: getKindFacts('smooth').press,
-  details: getOrdinaryDetails('smooth'),
-};
 
 export default function VinylForm({
   vinyl,
@@ -51,7 +36,7 @@ export default function VinylForm({
 }) {
   const form = useForm<VinylValues>({
     resolver: yupResolver(vinylInput) as unknown as Resolver<VinylValues>,
-    defaultValues: vinyl ?? START,
+    defaultValues: vinyl ?? START_VINYL,
   });
   const [kind, carrier] = useWatch({ control: form.control, name: ['kind', 'details.carrier'] });
   const facts = getKindFacts(kind);

@@ -1,6 +1,7 @@
 // A blank as it stands in its form.
 
 import type { Fabric, Heating, PrintArea } from '../../core/materials';
+import { UNCHOSEN } from '../../theme/tokens';
 
 export type BlankValues = {
   name: string;
@@ -10,4 +11,14 @@ export type BlankValues = {
   sizes: { name: string; price: number }[];
   colours: { name: string; hex: string }[];
   areas: PrintArea[];
+};
+
+export const START_BLANK: BlankValues = {
+  name: '',
+  supplier: '',
+  fabric: 'cotton',
+  heating: 'flat',
+  sizes: [{ name: 'one size', price: 500 }],
+  colours: [{ name: 'white', hex: UNCHOSEN.white }],
+  areas: [],
 };

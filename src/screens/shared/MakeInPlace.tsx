@@ -1,0 +1,81 @@
+// A vinyl or a blank that is missing is made where it is asked for: the few fields that matter, the rest by its kind.
+
+import Drawer from '@mui/material/Drawer';
+import { createContext, lazy, Suspense, useContext, useMemo, useState, type ReactNode } from 'react';
+import type { BlankView, VinylView } from '../../views/shelf';
+
+const QuickVinyl = lazy(() => import('./QuickVinyl'));
+const QuickBlank = lazy(() => import('./QuickBlank'));
+
+/** Opens the drawer; `onMade` hears of what was made, once the list has it. */
+type Maker = {
+  readonly vinyl: (onMade: (vinyl: VinylView) => void) => void;
+  readonly blank: (onMade: (blank: BlankView) => void) => void;
+};
+type Asked =
+  | { readonly kind: 'vinyl'; readonly onMade: (vinyl: VinylView) => void }
+  | { readonly kind: 'blank'; readonly onMade: (blank: BlankView) => void };
+
+const MakerContext = createContext<Maker | null>(null);
+
+/** Null where nothing can be made in place. */
+export const useMaker = (): Maker | null => useContext(MakerContext);
+
+type Props = {
+  readonly children: ReactNode;
+  /** Takes what was made into the lists of the page. */
+  readonly onVinyl: (vinyl: VinylView) => void;
+  readonly onBlank?: (blank: BlankView) => void;
+};
+
+export function MakeInPlace({ children, onVinyl, onBlank }: Props) {
+  const [asked, setAsked] = useState<Asked | null>(null);
+  const maker = useMemo<Maker>(
+    () => ({
+      vinyl: (onMade) => setAsked({ kind: 'vinyl', onMade }),
+      blank: (onMade) => setAsked({ kind: 'blank', onMade }),
+    }),
+    [],
+  );
+  const close = () => setAsked(null);
+  return (
+    <MakerContext.Provider value={maker}>
+      {children}
+      <Drawer anchor="right" open={asked !== null} onClose={close} aria-label="Made in place">
+        <Suspense fallback={<p className="pad-4">Opening…</p>}>
+          {asked?.kind === 'vinyl' && (
+            <QuickVinyl
+              onCancel={close}
+              onMade={(vinyl) => {
+                onVinyl(vinyl);
+                asked.onMade(vinyl);
+                close();
+              }}
+            />
+          )}
+          {asked?.kind === 'blank' && (
+            <QuickBlank
+              onCancel={close}
+              onMade={(blank) => {
+                onBlank?.(blank);
+                asked.onMade(blank);
+                close();
+              }}
+            />
+          )}
+        </Suspense>
+      </Drawer>
+    </MakerContext.Provider>
+  );
+}
+
+type WithVinylsProps = {
+  readonly initial: readonly VinylView[];
+  readonly children: (vinyls: readonly VinylView[]) => ReactNode;
+};
+
+/** The vinyls of a page, with those that are made on it. */
+export function WithVinyls({ initial, children }: WithVinylsProps) {
+  const [vinyls, setVinyls] = useState(initial);
+  return <MakeInPlace onVinyl={(made) => setVinyls((now) => [...now, made])}>{children(vinyls)}</MakeInPlace>;
+}
