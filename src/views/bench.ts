@@ -6,6 +6,7 @@ import type { PressPlan } from '../core/pressing';
 import type { BenchPart } from '../core/scheduling';
 import type { LotForm } from '../core/stock';
 import type { RunningSession } from './frame';
+import type { SaidFinding } from './orders';
 import type { VinylView } from './shelf';
 
 export type BenchPartView = BenchPart & {
@@ -41,6 +42,8 @@ export type BenchLineView = {
     /** Width of the whole artwork there, mm. */
     readonly widthMm: number;
   }[];
+  /** What stands in the way of making them well, and at which station. */
+  readonly findings: readonly (SaidFinding & { readonly station: 'cut' | 'weed' | 'press' })[];
   readonly layers: readonly {
     readonly name: string;
     /** The vinyl it is cut from. */

@@ -109,12 +109,17 @@ export type OrderableItem = {
   readonly problem: string | null;
 };
 
+/** What stands in the way of making something well, in words: what it is, and what to do. */
+export type SaidFinding = { readonly what: string; readonly todo: string };
+
 /** What an order comes to as its lines stand. */
 export type OrderAnswer = {
   /** Of all lines with their risk; null where one of them can't be costed. */
   readonly cost: Figure | null;
   /** `line`: its place, from 0. */
   readonly problems: readonly { readonly line: number; readonly itemName: string; readonly words: string }[];
+  /** The strongest of each item that has any. */
+  readonly findings: readonly (SaidFinding & { readonly itemName: string })[];
   /** The first day it can be done by; null where no day is found. */
   readonly ready: { readonly day: string; readonly working: Figure } | null;
   /** What is short for it; days until anybody delivers it, null where nobody offers it. */

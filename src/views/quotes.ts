@@ -3,7 +3,7 @@
 import type { Drift, QuoteFacts } from '../core/orders';
 import type { Figure } from '../core/units';
 import type { ShelfView } from './shelf';
-import type { OrderableItem } from './orders';
+import type { OrderableItem, SaidFinding } from './orders';
 
 /** What a quick quote answers; `each` is the item's price where none was typed. */
 export type QuoteAnswer = {
@@ -20,6 +20,8 @@ export type QuoteAnswer = {
   readonly forMargin: Figure | null;
   /** The price of one for the wage that is wished; null where the fees take too much. */
   readonly forWage: Figure | null;
+  /** The strongest first. */
+  readonly findings: readonly SaidFinding[];
   /** The first day it can be done by; null where no day is found. */
   readonly ready: { readonly day: string; readonly working: Figure } | null;
   /** What is short for it; days until anybody delivers it, null where nobody offers it. */

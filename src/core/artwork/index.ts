@@ -17,6 +17,7 @@ export { describeLayerFigures } from './layer-figures';
 export { computeMendingWidth } from './finding-figures';
 export { DETAIL_FLOORS, computeSafeWidth, type DetailClass, type DetailFloor } from './detail-floors';
 export { drawPicture, drawRough, type ArtworkPicture } from './picture';
+export { isSeam } from './stacking';
 export { inspectArtwork, type Finding, type LayerMaterial, type LayerMaterials } from './inspect-artwork';
 export { prepareLayers, START_WIDTH_MM } from './prepare/prepare-layers';
 export {

@@ -2,11 +2,21 @@
 
 import { colord, extend } from 'colord';
 import labPlugin from 'colord/plugins/lab';
-import { Calliper, computeRegionArea, intersectRegions, uniteRegions, type Region, type ThinPlace } from '../geometry';
+import {
+  Calliper,
+  computeLength,
+  computeRegionArea,
+  computeRegionPerimeter,
+  intersectRegions,
+  uniteRegions,
+  type Region,
+  type ThinPlace,
+} from '../geometry';
 import { DETAIL_FLOORS, type DetailFloor } from './detail-floors';
 import { STEP_DEFAULTS, type StepAction } from './prepare/steps';
 import type { ResolvedArtwork } from './resolve-artwork';
-import type { ArtworkMeasurement } from './measurement';
+import type { ArtworkMeasurement, ColourOverlap } from './measurement';
+import { isSeam, isStrip } from './stacking';
 
 extend([labPlugin]);
 
@@ -75,7 +85,7 @@ export function inspectArtwork(
     ...inspectWidth(measurement, materialOf),
     ...inspectStacking(artwork, measurement, materialOf),
     ...inspectDetail(artwork, materialOf),
-    ...inspectLines(measurement),
+    ...inspectLines(artwork, measurement),
     ...inspectColours(measurement),
   ];
 }
@@ -117,7 +127,10 @@ function inspectStacking(
   measurement: ArtworkMeasurement,
   materialOf: (key: string) => LayerMaterial,
 ): readonly Finding[] {
-  const barred = measurement.overlaps.filter((overlap) => !materialOf(overlap.lower).takesLayers);
+  const upperOf = ({ upper }: ColourOverlap) => measurement.layers.find((layer) => layer.key === upper)!;
+  const barred = measurement.overlaps.filter(
+    (overlap) => !materialOf(overlap.lower).takesLayers && !isSeam(overlap, upperOf(overlap)),
+  );
   const findings = barred.map(({ lower, upper, areaMm2 }): Finding => ({
     kind: 'colour-on-colour',
     lower,
@@ -125,10 +138,10 @@ function inspectStacking(
     areaMm2,
     remedies: [{ kind: 'knock-out', lower, upper, overlapMm: STEP_DEFAULTS.overlapMm }],
   }));
-  const { depth, areaMm2 } = measureThickness(artwork);
+  const { depth, areaMm2, perimeterMm } = measureThickness(artwork);
   const lowest = artwork.layers[0]?.key,
     next = artwork.layers[1]?.key;
-  return depth > MOST_LAYERS_THICK && lowest !== undefined && next !== undefined
+  return depth > MOST_LAYERS_THICK && !isStrip({ areaMm2, perimeterMm }) && lowest !== undefined && next !== undefined
     ? [
         ...findings,
         {
@@ -142,9 +155,13 @@ function inspectStacking(
 }
 
 /** How many layers lie on one another at the thickest, and over what area more than is usual. */
-function measureThickness(artwork: ResolvedArtwork): { readonly depth: number; readonly areaMm2: number } {
+function measureThickness(artwork: ResolvedArtwork): {
+  readonly depth: number;
+  readonly areaMm2: number;
+  readonly perimeterMm: number;
+} {
   const worn = artwork.layers.filter((layer) => layer.role === 'worn');
-  if (worn.length <= MOST_LAYERS_THICK) return { depth: worn.length, areaMm2: 0 };
+  if (worn.length <= MOST_LAYERS_THICK) return { depth: worn.length, areaMm2: 0, perimeterMm: 0 };
   // covered[k]: what k + 1 or more layers cover so far.
   const covered: Region[] = [];
   for (const { region } of worn) {
@@ -155,9 +172,11 @@ function measureThickness(artwork: ResolvedArtwork): { readonly depth: number; r
     }
     covered[0] = uniteRegions([...(covered[0] ? [covered[0]] : []), region]);
   }
+  const beyond = covered[MOST_LAYERS_THICK];
   return {
     depth: covered.length,
-    areaMm2: covered[MOST_LAYERS_THICK] ? computeRegionArea(covered[MOST_LAYERS_THICK]!) : 0,
+    areaMm2: beyond ? computeRegionArea(beyond) : 0,
+    perimeterMm: beyond ? computeRegionPerimeter(beyond) : 0,
   };
 }
 
@@ -198,9 +217,15 @@ const WHOLE_SLACK_MM = 0.1;
 /** Growing a design by more than this makes another thing of it: then another vinyl or drawing is the remedy. */
 const MOST_GROWTH = 3;
 
-function inspectLines(measurement: ArtworkMeasurement): readonly Finding[] {
+/** Weed boxes and marks are lines of their own: they cross nothing. */
+function measureExtras(artwork: ResolvedArtwork, key: string): number {
+  const extras = artwork.layers.find((layer) => layer.key === key)?.extras ?? [];
+  return extras.reduce((sum, line) => sum + computeLength(line, true), 0);
+}
+
+function inspectLines(artwork: ResolvedArtwork, measurement: ArtworkMeasurement): readonly Finding[] {
   return measurement.layers.flatMap((layer): Finding[] => {
-    const extraMm = layer.cutLengthMm - layer.outlineLengthMm;
+    const extraMm = layer.cutLengthMm - layer.outlineLengthMm - measureExtras(artwork, layer.key);
     const specks = layer.bitAreasMm2.filter((area) => area < SPECK_MM2).length;
     return [
       ...(layer.doubledContours > 0

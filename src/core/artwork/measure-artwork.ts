@@ -4,6 +4,7 @@ import {
   Calliper,
   computeLength,
   computeRegionArea,
+  computeRegionPerimeter,
   computeRingArea,
   countSharpCorners,
   intersectRegions,
@@ -24,7 +25,7 @@ import {
 } from './resolve-artwork';
 import type { LayerMeasurement, ColourOverlap, ArtworkMeasurement } from './measurement';
 
-export const MEASUREMENT_EDITION = 5;
+export const MEASUREMENT_EDITION = 6;
 /**
  * Widths at which fine strokes are added up, mm, at the size that is measured; wide enough apart to hold when it is
  * scaled.
@@ -73,10 +74,11 @@ function findOverlaps(all: readonly ResolvedLayer[]): readonly ColourOverlap[] {
   const layers = all.filter((layer) => layer.role === 'worn');
   return layers.flatMap((lower, index) =>
     layers.slice(index + 1).flatMap((upper): ColourOverlap[] => {
-      const areaMm2 = boxesMeet(lower.box, upper.box)
-        ? computeRegionArea(intersectRegions(lower.region, upper.region))
-        : 0;
-      return areaMm2 > LEAST_OVERLAP_MM2 ? [{ lower: lower.key, upper: upper.key, areaMm2 }] : [];
+      if (!boxesMeet(lower.box, upper.box)) return [];
+      const both = intersectRegions(lower.region, upper.region);
+      const areaMm2 = computeRegionArea(both);
+      const perimeterMm = computeRegionPerimeter(both);
+      return areaMm2 > LEAST_OVERLAP_MM2 ? [{ lower: lower.key, upper: upper.key, areaMm2, perimeterMm }] : [];
     }),
   );
 }
@@ -147,7 +149,11 @@ export function scaleMeasurement(measurement: ArtworkMeasurement, widthMm: numbe
     ...measurement,
     widthMm,
     heightMm: measurement.heightMm * k,
-    overlaps: measurement.overlaps.map((overlap) => ({ ...overlap, areaMm2: overlap.areaMm2 * k2 })),
+    overlaps: measurement.overlaps.map((overlap) => ({
+      ...overlap,
+      areaMm2: overlap.areaMm2 * k2,
+      perimeterMm: overlap.perimeterMm * k,
+    })),
     layers: measurement.layers.map((layer) => ({
       ...layer,
       netMm2: layer.netMm2 * k2,

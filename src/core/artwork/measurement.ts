@@ -47,7 +47,13 @@ export type LayerMeasurement = {
   readonly cavityAreasMm2: readonly number[];
 };
 
-export type ColourOverlap = { readonly lower: string; readonly upper: string; readonly areaMm2: number };
+export type ColourOverlap = {
+  readonly lower: string;
+  readonly upper: string;
+  readonly areaMm2: number;
+  /** Round all of it. */
+  readonly perimeterMm: number;
+};
 
 export type ArtworkMeasurement = {
   readonly widthMm: number;

@@ -18,3 +18,5 @@ export { REPLACING } from './overhead-lines';
 export { computePressSecond } from './work-lines';
 export { computeTapeCost } from './material-lines';
 export * from './made-layers';
+export { chooseVinyls } from './choose-vinyls';
+export { checkMade, FINDING_STATIONS, type MadeFinding } from './check-made';

@@ -211,6 +211,10 @@ export function computeRingArea(ring: Polyline): number {
   return Math.abs(twice) / 2;
 }
 
+/** Of all rings of a region, outer ones and holes, mm. */
+export const computeRegionPerimeter = ({ rings }: Region): number =>
+  rings.reduce((sum, ring) => sum + computeLength(fromGrid(ring), true), 0);
+
 export function computeLength(line: Polyline, closed: boolean): number {
   let length = 0;
   for (let index = 1; index < line.length; index++) length += distance(line[index - 1]!, line[index]!);

@@ -75,6 +75,7 @@ export function ArtworkDesk({ desk, file, checked, text, vinyls, nameOf }: Props
           sizeStated={file.sizeStated}
           licence={state.licence}
           nameOf={nameOf}
+          taken={state.steps.filter((step) => step.on)}
           onTake={desk.take}
         />
         <StepList

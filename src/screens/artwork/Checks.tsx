@@ -8,6 +8,14 @@ import { useSettings } from '../shared/settings';
 import { Why } from '../shared/Why';
 import { plural } from '../../wording/plural';
 
+/** Sizes are set and drawings turned again and again; anything else done twice does nothing more. */
+const isTaken = (remedy: StepAction, taken: readonly StepAction[]): boolean =>
+  remedy.kind !== 'size' &&
+  remedy.kind !== 'rotate' &&
+  taken.some((step) =>
+    Object.entries(remedy).every(([key, value]) => (step as Readonly<Record<string, unknown>>)[key] === value),
+  );
+
 type Props = {
   readonly checked: boolean;
   readonly findings: readonly Finding[];
@@ -18,10 +26,23 @@ type Props = {
   readonly sizeStated: boolean;
   readonly licence: Licence;
   readonly nameOf: (layer: string) => string;
+  /** Steps that are on: a remedy among them is not offered again. */
+  readonly taken: readonly StepAction[];
   readonly onTake: (step: StepAction) => void;
 };
 
-export function Checks({ checked, findings, widthMm, leftOut, gradients, sizeStated, licence, nameOf, onTake }: Props) {
+export function Checks({
+  checked,
+  findings,
+  widthMm,
+  leftOut,
+  gradients,
+  sizeStated,
+  licence,
+  nameOf,
+  taken,
+  onTake,
+}: Props) {
   const settings = useSettings();
   const caution = describeLicenceCaution(licence);
   return (
@@ -49,11 +70,13 @@ export function Checks({ checked, findings, widthMm, leftOut, gradients, sizeSta
                 )}
               </div>
               <div className="actions">
-                {finding.remedies.map((remedy) => (
-                  <Button key={JSON.stringify(remedy)} size="small" onClick={() => onTake(remedy)}>
-                    {describeRemedy(remedy, nameOf, settings)}
-                  </Button>
-                ))}
+                {finding.remedies
+                  .filter((remedy) => !isTaken(remedy, taken))
+                  .map((remedy) => (
+                    <Button key={JSON.stringify(remedy)} size="small" onClick={() => onTake(remedy)}>
+                      {describeRemedy(remedy, nameOf, settings)}
+                    </Button>
+                  ))}
               </div>
             </li>
           );

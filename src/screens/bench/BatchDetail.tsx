@@ -6,6 +6,7 @@ import { STEP_LABELS } from '../../core/pressing';
 import { formatDuration, formatLength, formatTemperature } from '../../core/units';
 import type { BenchLineView, BenchPartView, BenchView } from '../../views/bench';
 import { describeCaution } from '../../wording/problems';
+import { InTheWay } from '../shared/InTheWay';
 import { Picture } from '../shared/Picture';
 import { useSettings } from '../shared/settings';
 import { Icon } from '../shared/Icon';
@@ -32,6 +33,7 @@ export function BatchDetail({
   }));
   return (
     <aside className="cols" aria-label="Details">
+      <InTheWay findings={line.findings.filter((finding) => finding.station === station)} />
       <div className="sheet">
         {single && layer ? (
           <Placed

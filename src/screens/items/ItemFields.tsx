@@ -44,8 +44,8 @@ export function ItemFields({ form, view, blank, shown, onShow }: Props) {
     placements.append(
       startForm(
         view.artworks[0]!,
-        taken.length > 0 ? form.getValues('placements.0.vinylIds').map(Number) : [],
         view.shelf,
+        form.getValues('blankId'),
         NEXT_PLACES.find((place) => !taken.includes(place)) ?? `place ${taken.length + 1}`,
       ),
     );

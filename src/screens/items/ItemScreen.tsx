@@ -20,6 +20,7 @@ import { describeLicenceCaution } from '../../wording/findings';
 import { Failure } from '../shared/Failure';
 import { useSave } from '../shared/form';
 import { Frame } from '../shared/Frame';
+import { InTheWay } from '../shared/InTheWay';
 import { MakeInPlace } from '../shared/MakeInPlace';
 import QuickBlank from '../shared/QuickBlank';
 import QuickVinyl from '../shared/QuickVinyl';
@@ -125,6 +126,7 @@ function Item({ view }: { readonly view: ItemEditorView }) {
       {item.change && view.item?.acceptedCost && version === view.item.version && (
         <ChangeNotice itemId={view.item.id} change={item.change} sinceMs={view.item.acceptedCost.atMs} />
       )}
+      <InTheWay findings={item.findings} />
       <LicenceCautions plan={plan} artworks={view.artworks} />
       <div className="cols fields-result">
         <ItemSide plan={plan} form={form} view={view} blank={blank} colourName={values.colourName} />

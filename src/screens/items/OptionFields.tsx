@@ -30,12 +30,7 @@ export function Options({ form, view, blank }: Omit<MoreFieldsProps, 'evidence'>
             options.append({
               label: 'Name',
               surcharge: 0,
-              placement: startForm(
-                view.artworks[0]!,
-                form.getValues('placements.0.vinylIds').map(Number),
-                view.shelf,
-                'below the artwork',
-              ),
+              placement: startForm(view.artworks[0]!, view.shelf, form.getValues('blankId'), 'below the artwork'),
             })
           }
         >

@@ -41,7 +41,7 @@ export function PlacementFields({ form, path, view, blank }: Props) {
   const pickArtwork = (value: string) => {
     const next = view.artworks.find((candidate) => candidate.id === Number(value));
     if (!next) return;
-    const started = startForm(next, values.vinylIds, view.shelf, values.place);
+    const started = startForm(next, view.shelf, form.getValues('blankId'), values.place);
     form.setValue(`${path}.vinylIds`, started.vinylIds, { shouldDirty: true });
     form.setValue(`${path}.widthMm`, started.widthMm, { shouldDirty: true });
   };

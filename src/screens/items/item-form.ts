@@ -1,6 +1,7 @@
 // An item as it stands in its form, and as core reckons with it.
 
 import {
+  chooseVinyls,
   findMaterials,
   PLAIN_DETAILS,
   startPlacement,
@@ -62,16 +63,18 @@ export type ItemForm = {
   };
 };
 
-/** A new placement as a form holds it: with one vinyl on the shelf at least. */
+/** A new placement as a form holds it, in the vinyls nearest to its colours: with one vinyl on the shelf at least. */
 export const startForm = (
   artwork: ArtworkView,
-  vinylIds: readonly number[],
-  shelf: ItemEditorView['shelf'],
+  { vinyls, blanks }: ItemEditorView['shelf'],
+  blankId: number,
   place: string,
-): PlacementForm =>
-  structuredClone(
-    startPlacement(artwork, vinylIds.length > 0 ? vinylIds : [shelf.vinyls[0]!.id], place),
+): PlacementForm => {
+  const blank = blanks.find((candidate) => candidate.id === Number(blankId));
+  return structuredClone(
+    startPlacement(artwork, chooseVinyls(artwork, vinyls, blank), place),
   ) as unknown as PlacementForm;
+};
 
 export function startValues(view: ItemEditorView): ItemForm {
   const { item, artworks, shelf } = view;
@@ -92,7 +95,7 @@ export function startValues(view: ItemEditorView): ItemForm {
     price: 0,
     artworkPrice: 0,
     artworkRun: 1,
-    placements: [startForm(artwork, [], shelf, 'front, centred')],
+    placements: [startForm(artwork, shelf, blank.id, 'front, centred')],
     details: structuredClone(PLAIN_DETAILS) as unknown as ItemForm['details'],
   };
 }

@@ -2,10 +2,11 @@
 
 import { useEffect, useMemo, useState } from 'react';
 import { useWatch, type UseFormReturn } from 'react-hook-form';
-import { explainChange, getUsualVariant, listMadeLayers, resolveVariant } from '../../core/costing';
+import { checkMade, explainChange, getUsualVariant, listMadeLayers, resolveVariant } from '../../core/costing';
 import type { ShopFigures } from '../../core/materials';
 import { priceForMargin } from '../../core/pricing';
 import type { ItemEditorView } from '../../views/items';
+import { describeMadeFinding } from '../../wording/made-findings';
 import { useSettings } from '../shared/settings';
 import { calculateItem, type Calculation } from './calculate-item';
 import { toMaterials, toPlan, type ItemForm } from './item-form';
@@ -41,6 +42,15 @@ export function useItemCalculation(view: ItemEditorView, form: UseFormReturn<Ite
     () => listMadeLayers(resolveVariant(plan, variant), materials, plan.quantity),
     [plan, variant, materials],
   );
+  const findings = useMemo(
+    () =>
+      blank
+        ? checkMade({ made: resolveVariant(plan, variant), materials, blank, shop: settings.shop.figures }).map(
+            (finding) => describeMadeFinding(finding, settings),
+          )
+        : [],
+    [plan, variant, materials, blank, settings],
+  );
   const isAsSaved = !form.formState.isDirty && options.length === 0;
   const change = useMemo(
     () =>
@@ -49,7 +59,7 @@ export function useItemCalculation(view: ItemEditorView, form: UseFormReturn<Ite
         : null,
     [calculation, view.item, isAsSaved],
   );
-  return { values, blank, plan, input, calculation, layers, change, options, setOptions };
+  return { values, blank, plan, input, calculation, findings, layers, change, options, setOptions };
 }
 
 /** A new item asks what the margin that is aimed for proposes, until somebody writes or drags another price. */

@@ -8,6 +8,7 @@ import { plural } from '../../wording/plural';
 import { Failure } from '../shared/Failure';
 import { TextLine } from '../shared/form';
 import { Frame } from '../shared/Frame';
+import { InTheWay } from '../shared/InTheWay';
 import { useSettings } from '../shared/settings';
 import { Why } from '../shared/Why';
 import { AgreedPrice } from './AgreedPrice';
@@ -57,6 +58,9 @@ function NewOrder({ view }: { readonly view: NewOrderView }) {
           )}
         </Failure>
       )}
+      {order.answer?.findings.map(({ itemName, ...finding }) => (
+        <InTheWay key={itemName} of={itemName} findings={[finding]} />
+      ))}
       <div className="cols split-1-2">
         <section className="sheet lifted cols">
           <TextLine

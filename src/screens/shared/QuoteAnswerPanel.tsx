@@ -4,6 +4,7 @@ import Button from '@mui/material/Button';
 import { formatDay, formatMoney, type Figure } from '../../core/units';
 import type { QuoteAnswer } from '../../views/quotes';
 import { describeToBuy } from '../../wording/quotes';
+import { InTheWay } from './InTheWay';
 import { useNumbers } from './use-numbers';
 import { useSettings } from './settings';
 import { Why } from './Why';
@@ -36,6 +37,7 @@ export function QuoteAnswerPanel({ answer, busy, onAsk }: Props) {
         <ProposedPrice label="for your wage" figure={answer.forWage} onAsk={onAsk} />
         <ProposedPrice label="for your margin" figure={answer.forMargin} onAsk={onAsk} />
       </div>
+      <InTheWay findings={answer.findings} />
       <p className="flat">
         {answer.ready ? (
           <>

@@ -3,11 +3,14 @@
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
+import { useMutation } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
+import { chooseVinyls } from '../../core/costing/choose-vinyls';
 import { startPlacement } from '../../core/costing/item-plan';
 import { formatLength } from '../../core/units';
 import type { ArtworkView } from '../../views/artwork';
 import type { BlankView, ShelfView } from '../../views/shelf';
+import { plural } from '../../wording/plural';
 import { callApi, wordsOf } from './api';
 import { NumberInput } from './NumberInput';
 import { Picture } from './Picture';
@@ -20,6 +23,11 @@ export type DrawingWish = {
   readonly widthMm: number;
   readonly vinylIds: readonly number[];
 };
+function startWish(artwork: ArtworkView, shelf: ShelfView, blank = shelf.blanks[0]!): DrawingWish {
+  const { widthMm, vinylIds } = startPlacement(artwork, chooseVinyls(artwork, shelf.vinyls, blank), '');
+  return { artwork, blank, widthMm, vinylIds };
+}
+
 type Props = {
   readonly shelf: ShelfView;
   readonly wish: DrawingWish | null;
@@ -41,8 +49,7 @@ export function QuoteDrawing({ shelf, wish, onChange }: Props) {
         file,
       );
       const artwork = await callApi<ArtworkView>('GET', `/api/artwork/${id}`);
-      const placement = startPlacement(artwork, [shelf.vinyls[0]!.id], '');
-      onChange({ artwork, blank: shelf.blanks[0]!, widthMm: placement.widthMm, vinylIds: placement.vinylIds });
+      onChange(startWish(artwork, shelf));
     } catch (error) {
       setRefusal(wordsOf(error));
     } finally {
@@ -147,6 +154,12 @@ function DrawingFields({ wish, onChange, shelf }: DrawingFieldsProps) {
           ))}
         </TextField>
       ))}
+      {wish.artwork.measurement.strokesApart > 0 && (
+        <StrokesOffer
+          artwork={wish.artwork}
+          onOutlined={(artwork) => onChange({ ...startWish(artwork, shelf, wish.blank), widthMm: wish.widthMm })}
+        />
+      )}
       <span className="soft whole-row">
         {wish.artwork.name}, {formatLength(wish.widthMm, settings)} ×{' '}
         {formatLength((wish.widthMm * wish.artwork.measurement.heightMm) / wish.artwork.measurement.widthMm, settings)}.
@@ -155,6 +168,39 @@ function DrawingFields({ wish, onChange, shelf }: DrawingFieldsProps) {
           An item instead
         </Button>
       </span>
+    </div>
+  );
+}
+
+type StrokesOfferProps = {
+  readonly artwork: ArtworkView;
+  readonly onOutlined: (artwork: ArtworkView) => void;
+};
+
+/** Lines that are strokes are in no layer: they would not be cut, and cost nothing. */
+function StrokesOffer({ artwork, onOutlined }: StrokesOfferProps) {
+  const outline = useMutation({
+    mutationFn: () => {
+      const { name, licence, layerNames, layerVinylIds, version, id } = artwork;
+      const steps = [...artwork.steps, { kind: 'outline-strokes', on: true }];
+      return callApi<ArtworkView>('PUT', `/api/artwork/${id}`, {
+        name,
+        licence,
+        layerNames,
+        layerVinylIds,
+        version,
+        steps,
+      });
+    },
+    onSuccess: onOutlined,
+  });
+  return (
+    <div className="whole-row notice">
+      {plural(artwork.measurement.strokesApart, 'line')} drawn as strokes: not cut, and not in the cost.{' '}
+      <Button size="small" disabled={outline.isPending} onClick={() => outline.mutate()}>
+        Turn them to outlines
+      </Button>
+      {outline.error && <Failure>{wordsOf(outline.error)}</Failure>}
     </div>
   );
 }

@@ -24,6 +24,7 @@ import { describeCostProblem } from '../../wording/problems';
 import { describeHandedness } from '../../wording/stations';
 import { getShop, type ShopContext } from '../context';
 import { notFound } from '../errors';
+import { findInTheWay } from '../items/find-in-the-way';
 import { readMadeLines } from '../items/materials';
 import { readOpenOrders, type ReadOrder } from '../orders/read-orders';
 import { labelSessions, loadRunning } from '../shop/load-frame';
@@ -87,6 +88,7 @@ export function loadBench(
       itemName: item.name,
       blankName: blank.name,
       plan: plan.ok ? plan.value : null,
+      findings: findInTheWay(shop, made, materials),
       planProblem: plan.ok ? null : describeCostProblem(plan.problem, settings),
       placements: made.placements.flatMap(({ artworkId, place, widthMm }) => {
         const artwork = materials.artworks.get(artworkId);

@@ -18,6 +18,7 @@ import { notFound, parseInput, ShopError } from '../errors';
 import { loadEvidence } from '../items/evidence';
 import { toItemFields } from '../items/save-item';
 import { loadMaterials, type Materials } from '../items/materials';
+import { findInTheWay } from '../items/find-in-the-way';
 import { priceItem } from '../items/price-item';
 import { loadShelf } from '../items/load-items';
 import { listOrderable } from './load-new-order';
@@ -117,6 +118,7 @@ function answer(shop: ShopContext, calculated: Calculated, wish: Wish): QuoteAns
     floor: floor.ok ? floor.value : null,
     forMargin: forMargin.ok ? forMargin.value : null,
     forWage: forWage.ok ? forWage.value : null,
+    findings: findInTheWay(shop, calculated.made, calculated.materials).map(({ what, todo }) => ({ what, todo })),
     ready,
     toBuy,
   };

@@ -8,6 +8,8 @@ import type { OrderAnswer } from '../../views/orders';
 import { describeCostProblem } from '../../wording/problems';
 import { getSettings, getShop, type ShopContext } from '../context';
 import { ShopError } from '../errors';
+import { findInTheWay } from '../items/find-in-the-way';
+import type { Materials } from '../items/materials';
 import { costOrder, type WishedLine } from './cost-order';
 import { findMissing } from './find-missing';
 import { findPromise } from './find-promise';
@@ -16,15 +18,31 @@ import { placeOrder } from './save-order';
 /** What the lines come to as they stand. @throws ShopError for an item, a colour or an option that is not there. */
 export function askOrder(shop: ShopContext, { lines }: InferType<typeof askOrderInput>): OrderAnswer {
   const settings = getSettings(shop);
-  const { costed, ready, toBuy } = planOrder(shop, lines);
+  const { costed, ready, toBuy, materials } = planOrder(shop, lines);
   return {
     ...sumOrder(costed.map(({ line, cost }) => ({ quantity: line.quantity, cost }))),
     problems: costed.flatMap(({ item, cost }, index) =>
       cost.ok ? [] : [{ line: index, itemName: item.name, words: describeCostProblem(cost.problem, settings) }],
     ),
+    findings: sayStrongest(shop, costed, materials),
     ready,
     toBuy,
   };
+}
+
+/** Of each item the strongest finding, once. */
+function sayStrongest(
+  shop: ShopContext,
+  costed: ReturnType<typeof planOrder>['costed'],
+  materials: Materials,
+): OrderAnswer['findings'] {
+  const strongest = new Map(
+    costed.flatMap(({ item, cost }) => {
+      const [first] = findInTheWay(shop, cost.made, materials);
+      return first ? [[item.id, { itemName: item.name, what: first.what, todo: first.todo }] as const] : [];
+    }),
+  );
+  return [...strongest.values()];
 }
 
 /**
@@ -53,5 +71,5 @@ function planOrder(shop: ShopContext, wished: readonly WishedLine[]) {
     (sum, { line, cost }) => sum + (cost.ok ? cost.value.handsSeconds.value * line.quantity : 0),
     0,
   );
-  return { costed: lines, toBuy, ready: findPromise(shop, ownSeconds, toBuy) };
+  return { costed: lines, materials, toBuy, ready: findPromise(shop, ownSeconds, toBuy) };
 }

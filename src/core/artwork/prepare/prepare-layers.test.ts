@@ -250,8 +250,28 @@ describe('inspectArtwork', () => {
     const [finding] = find(TWO, glitter);
     expect(finding).toMatchObject({ kind: 'colour-on-colour', lower: RED, upper: BLUE });
     const left = find(TWO, glitter, finding!.remedies[0]!);
-    expect(left.filter((other) => other.kind === 'colour-on-colour' && other.areaMm2 > 60)).toEqual([]);
+    // The seam that it leaves is on purpose.
+    expect(left.filter((other) => other.kind === 'colour-on-colour')).toEqual([]);
     expect(find(TWO)).toEqual([]);
+  });
+
+  it('a seam is one only where it is thin all along: a stroke that crosses glitter is none', () => {
+    const glitter: LayerMaterials = { all: smooth, byLayer: { [RED]: { ...smooth, takesLayers: false } } };
+    const crossing =
+      '<rect fill="red" width="100" height="10"/><rect fill="blue" x="50" y="-200" width="3" height="400"/>';
+    expect(find(crossing, glitter).map((finding) => finding.kind)).toContain('colour-on-colour');
+  });
+
+  it('weed boxes and registration marks cross nothing', () => {
+    for (const step of [
+      { kind: 'weed-boxes', layer: RED, marginMm: 4, joinMm: 6 },
+      { kind: 'registration', sizeMm: 4, gapMm: 8 },
+    ] as const)
+      expect(find(TWO, {}, step).filter((finding) => finding.kind === 'crossing')).toEqual([]);
+    const crossing = '<rect fill="red" width="60" height="20"/><rect fill="red" x="40" width="60" height="20"/>';
+    expect(
+      find(crossing, {}, { kind: 'weed-boxes', layer: RED, marginMm: 4, joinMm: 6 }).map((finding) => finding.kind),
+    ).toContain('crossing');
   });
 
   it('offers to turn or shrink what is wider than the stock', () => {
