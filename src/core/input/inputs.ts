@@ -234,6 +234,11 @@ export const shopInput = yup.object({
     .required(),
 });
 
+/** What one of the old currency is worth in the new; 1 where the numbers stay, null where it was not asked yet. */
+export const currencyChange = yup.object({
+  rate: numberBetween('Rate', 0.000001, 1_000_000, 'What one of the old is worth in the new.').nullable().default(null),
+});
+
 function isCurrency(text: string | undefined): boolean {
   return text !== undefined && Intl.supportedValuesOf('currency').includes(text);
 }

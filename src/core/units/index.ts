@@ -9,3 +9,4 @@ export * from './major';
 export * from './day';
 export * from './tolerance';
 export * from './read-number';
+export * from './scale-money';

@@ -21,7 +21,9 @@ import { openDesk, toSteps, useDesk } from './desk-state';
 import { makeNameOf, toMaterials } from './layer-names';
 import { describeLayers } from './NewArtworkScreen';
 import { usePrepared } from './use-prepared';
+import { DraftNotice } from '../shared/DraftNotice';
 import { Failure } from '../shared/Failure';
+import { useDraft } from '../shared/use-draft';
 
 export function ArtworkScreen({
   frame,
@@ -68,6 +70,7 @@ function Artwork({ artwork, vinyls }: Props) {
           )}
         </div>
       </div>
+      <DraftNotice draft={edit.draft} />
       {failure && <Failure>{failure}</Failure>}
       <Working doing="Measuring" asking={asking} />
       <ArtworkDesk desk={desk} file={file} checked={checked} text={edit.text} vinyls={vinyls} nameOf={nameOf} />
@@ -115,6 +118,14 @@ function useArtworkEdit(artwork: ArtworkView, vinyls: readonly VinylView[]) {
   // Until the worker has answered, what was saved is shown: its figures stand, its checks are still to come.
   const file: PreparedFile = prepared ?? { ...saved, findings: [], dots: {} };
   const before = useMemo(() => JSON.stringify(toSaved(openDesk(saved))), [saved]);
+  const changed = JSON.stringify(toSaved(state)) !== before;
+  const draft = useDraft({
+    key: `artwork ${saved.id} ${saved.version}`,
+    value: state,
+    isChanged: changed,
+    restore: desk.reset,
+    start: useMemo(() => openDesk(saved), [saved]),
+  });
   const save = async () => {
     setFailure(null);
     try {
@@ -139,7 +150,8 @@ function useArtworkEdit(artwork: ArtworkView, vinyls: readonly VinylView[]) {
     nameOf: makeNameOf(state.names),
     asking,
     failure: failure ?? problem ?? (original.isError ? UNFETCHED : null),
-    changed: JSON.stringify(toSaved(state)) !== before,
+    draft,
+    changed,
     savable: isSavable(state, steps, asking) && !problem,
     save,
   };

@@ -26,7 +26,9 @@ import type { PreparedFile } from '../../views/artwork';
 import type { LayerMeasurement } from '../../core/artwork';
 import type { Asking } from '../shared/use-latest';
 import { LetteringFields } from './LetteringFields';
+import { DraftNotice } from '../shared/DraftNotice';
 import { Failure } from '../shared/Failure';
+import { useDraft } from '../shared/use-draft';
 
 export function LetteringScreen({ frame }: { frame: FrameView }) {
   return (
@@ -44,6 +46,7 @@ function Lettering() {
     setSaved(0);
     setForm({ ...form, ...part });
   };
+  const draft = useDraft({ key: 'lettering', value: form, isChanged: form !== START, restore: setForm, start: START });
   const { set: texts, asking } = useSetTexts(form);
   const [at, setAt] = useState(0);
   const [saved, setSaved] = useState(0);
@@ -88,6 +91,7 @@ function Lettering() {
         ));
         if (form.list) setSaved((count) => count + 1);
       }
+      draft.clear();
       location.assign(form.list ? '/artwork' : `/artwork/${id}`);
     } catch (error) {
       setFailure(wordsOf(error));
@@ -110,6 +114,7 @@ function Lettering() {
         save={save}
         saved={saved}
       />
+      <DraftNotice draft={draft} />
       <Working doing="Setting the letters" asking={asking} />
       {(failure ?? (form.text.trim() === '' ? null : problem)) && <Failure>{failure ?? problem}</Failure>}
       <div className="cols split-1-2">

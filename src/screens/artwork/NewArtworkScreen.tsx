@@ -7,7 +7,9 @@ import type { FrameView } from '../../views/frame';
 import type { VinylView } from '../../views/shelf';
 import { plural } from '../../wording/plural';
 import { wordsOf } from '../shared/api';
+import { DraftNotice } from '../shared/DraftNotice';
 import { Failure } from '../shared/Failure';
+import { useDraft } from '../shared/use-draft';
 import { Frame } from '../shared/Frame';
 import { WithVinyls } from '../shared/MakeInPlace';
 import { Picture } from '../shared/Picture';
@@ -16,7 +18,7 @@ import { useSettings } from '../shared/settings';
 import { Working } from '../shared/Working';
 import { ArtworkDesk } from './ArtworkDesk';
 import { isSavable, toFacts } from './desk-facts';
-import { startDesk, toSteps, useDesk, type DeskState } from './desk-state';
+import { startDesk, toSteps, useDesk, type Desk, type DeskState } from './desk-state';
 import { makeNameOf, toMaterials } from './layer-names';
 import { TracePanel } from './TracePanel';
 import { useDrawing, type Drawing } from './use-drawing';
@@ -36,13 +38,17 @@ function NewArtwork({ vinyls }: { readonly vinyls: readonly VinylView[] }) {
   const { state } = desk;
   const intake = useDrawing(desk);
   const { drawing, early, refusal, tracing } = intake;
+  const draft = useDrawingDraft(intake, desk);
   const steps = toSteps(state);
   const materials = useMemo(
     () => toMaterials(state.vinylIds, vinyls, settings.shop.figures),
     [state.vinylIds, vinyls, settings.shop.figures],
   );
   const { prepared, current, problem, asking } = usePrepared(drawing?.text ?? null, steps, materials);
-  const { saving, save } = useSaveDrawing(drawing, state, prepared, intake.setRefusal);
+  const { saving, save } = useSaveDrawing(drawing, state, prepared, {
+    onRefused: intake.setRefusal,
+    onSaved: draft.clear,
+  });
   const waiting = early !== null && !current;
   const shown = refusal ?? tracing.problem ?? (drawing ? problem : null);
   return (
@@ -58,6 +64,7 @@ function NewArtwork({ vinyls }: { readonly vinyls: readonly VinylView[] }) {
         onSave={prepared && drawing ? () => void save() : null}
         savable={!saving && !problem && isSavable(state, steps, asking)}
       />
+      <DraftNotice draft={draft} />
       <DropZone slim={drawing !== null} onFile={(file) => void intake.take(file, file.name)} />
       <Working doing="Tracing" asking={tracing.asking} />
       <Working
@@ -91,12 +98,36 @@ function NewArtwork({ vinyls }: { readonly vinyls: readonly VinylView[] }) {
   );
 }
 
+/** The drawing itself and what was set on its desk. */
+function useDrawingDraft(intake: ReturnType<typeof useDrawing>, desk: Desk) {
+  const { drawing } = intake;
+  const value: DrawingDraft = {
+    file: drawing && { text: drawing.text, fileName: drawing.fileName },
+    desk: desk.state,
+  };
+  return useDraft({
+    key: 'artwork new',
+    value,
+    isChanged: drawing !== null,
+    restore: ({ file, desk: state }) => {
+      intake.setDrawing(file && { ...file, blob: new Blob([file.text], { type: 'image/svg+xml' }) });
+      desk.reset(state);
+    },
+    start: { file: null, desk: startDesk('', []) },
+  });
+}
+
+type DrawingDraft = {
+  readonly file: { readonly text: string; readonly fileName: string } | null;
+  readonly desk: DeskState;
+};
+
 /** Saves the drawing with what was set on the desk, and goes to its page. */
 function useSaveDrawing(
   drawing: Drawing | null,
   state: DeskState,
   prepared: PreparedFile | null,
-  onRefused: (words: string) => void,
+  { onRefused, onSaved }: { readonly onRefused: (words: string) => void; readonly onSaved: () => void },
 ) {
   const [saving, setSaving] = useState(false);
   const sendOnce = useSendOnce();
@@ -108,6 +139,7 @@ function useSaveDrawing(
       const facts = { ...toFacts(state, steps, prepared.measurement.layers), fileName: drawing.fileName };
       const query = new URLSearchParams({ facts: JSON.stringify(facts) }).toString();
       const { id } = await sendOnce<{ id: number }>('POST', `/api/artwork?${query}`, drawing.blob);
+      onSaved();
       location.assign(`/artwork/${id}`);
     } catch (error) {
       onRefused(wordsOf(error));

@@ -17,6 +17,7 @@ import type { FrameView } from '../../views/frame';
 import type { ItemEditorView } from '../../views/items';
 import type { BlankView, VinylView } from '../../views/shelf';
 import { describeLicenceCaution } from '../../wording/findings';
+import { DraftNotice } from '../shared/DraftNotice';
 import { Failure } from '../shared/Failure';
 import { useSave } from '../shared/form';
 import { Frame } from '../shared/Frame';
@@ -25,6 +26,7 @@ import { MakeInPlace } from '../shared/MakeInPlace';
 import QuickBlank from '../shared/QuickBlank';
 import QuickVinyl from '../shared/QuickVinyl';
 import { useArchive } from '../shared/use-archive';
+import { useDraft } from '../shared/use-draft';
 import { useMounted } from '../shared/use-mounted';
 import { ChangeNotice } from './ChangeNotice';
 import { startValues, type ItemForm } from './item-form';
@@ -89,12 +91,20 @@ function First({ words, children }: { readonly words: string; readonly children:
 function Item({ view }: { readonly view: ItemEditorView }) {
   const mounted = useMounted();
   const [version, setVersion] = useState(view.item?.version ?? null);
+  const [start] = useState(() => startValues(view));
   const form = useForm<ItemForm>({
     resolver: yupResolver(itemInput) as unknown as Resolver<ItemForm>,
-    defaultValues: startValues(view),
+    defaultValues: start,
   });
   const item = useItemCalculation(view, form);
   const { plan, values, blank, calculation } = item;
+  const draft = useDraft({
+    key: `item ${view.item?.id ?? `new ${view.startArtworkId}`} ${version}`,
+    value: values,
+    isChanged: form.formState.isDirty,
+    restore: (stored) => form.reset(stored, { keepDefaultValues: true }),
+    start,
+  });
   const id = view.item?.id ?? null;
   const { archived, archive } = useArchive({ path: `/api/items/${id}`, archived: view.item?.archived ?? false });
   const isNew = view.item === null && version === null;
@@ -104,7 +114,10 @@ function Item({ view }: { readonly view: ItemEditorView }) {
     path: isNew ? '/api/items' : `/api/items/${id}`,
     version: version ?? undefined,
     onSaved: (answer) => {
-      if (isNew) return location.assign(`/items/${answer.id}`);
+      if (isNew) {
+        draft.clear();
+        return location.assign(`/items/${answer.id}`);
+      }
       form.reset(form.getValues());
       setVersion(answer.version);
       return void enqueueSnackbar('Saved.');
@@ -122,6 +135,7 @@ function Item({ view }: { readonly view: ItemEditorView }) {
         isNew={isNew}
         form={form}
       />
+      <DraftNotice draft={draft} />
       {save.failure && <Failure spaced>{save.failure}</Failure>}
       {item.change && view.item?.acceptedCost && version === view.item.version && (
         <ChangeNotice itemId={view.item.id} change={item.change} sinceMs={view.item.acceptedCost.atMs} />

@@ -5,6 +5,7 @@ import { formatDay, formatMoney } from '../../core/units';
 import type { FrameView } from '../../views/frame';
 import type { NewOrderView, OrderAnswer } from '../../views/orders';
 import { plural } from '../../wording/plural';
+import { DraftNotice } from '../shared/DraftNotice';
 import { Failure } from '../shared/Failure';
 import { TextLine } from '../shared/form';
 import { Frame } from '../shared/Frame';
@@ -48,6 +49,7 @@ function NewOrder({ view }: { readonly view: NewOrderView }) {
           </Button>
         </div>
       </div>
+      <DraftNotice draft={order.draft} />
       {save.failure && (
         <Failure spaced>
           {save.failure}

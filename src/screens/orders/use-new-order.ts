@@ -8,6 +8,7 @@ import { sumAsked } from '../../core/orders';
 import type { NewOrderView, OrderableItem, OrderAnswer } from '../../views/orders';
 import { callApi, wordsOf } from '../shared/api';
 import { useSave } from '../shared/form';
+import { useDraft } from '../shared/use-draft';
 import { useLatest } from '../shared/use-latest';
 
 export type OrderLineForm = {
@@ -26,6 +27,8 @@ export type NewOrderForm = {
   agreed: number;
   note: string;
   earlyAccepted: boolean;
+  /** The agreed price is the seller's own: it does not follow the shop's prices. */
+  isOwnPrice: boolean;
   lines: OrderLineForm[];
 };
 export type NewOrderState = ReturnType<typeof useNewOrder>;
@@ -34,20 +37,31 @@ export type NewOrderState = ReturnType<typeof useNewOrder>;
 const PAUSE_MS = 250;
 
 export function useNewOrder(view: NewOrderView) {
+  const [start] = useState(() => startForm(view));
   const form = useForm<NewOrderForm>({
     resolver: yupResolver(orderInput) as unknown as Resolver<NewOrderForm>,
-    defaultValues: startForm(view),
+    defaultValues: start,
   });
   const lines = useWatch({ control: form.control, name: 'lines' });
   const itemOf = (id: number) => view.items.find((item) => item.id === id);
   const { pieces, asked } = sumAsked(lines.map(toAsked), itemOf);
   const { answer, failure } = useOrderAnswer(lines);
-  const ownPrice = useOwnPrice(form, asked, view.start?.agreed != null);
+  const ownPrice = useOwnPrice(form, asked);
+  const draft = useDraft({
+    key: `order ${JSON.stringify(view.start)}`,
+    value: useWatch({ control: form.control }) as NewOrderForm,
+    isChanged: form.formState.isDirty,
+    restore: (values) => form.reset(values, { keepDefaultValues: true }),
+    start,
+  });
   const save = useSave<NewOrderForm, { id: number }>({
     form,
     method: 'POST',
     path: '/api/orders',
-    onSaved: ({ id }) => location.assign(`/orders/${id}`),
+    onSaved: ({ id }) => {
+      draft.clear();
+      location.assign(`/orders/${id}`);
+    },
   });
   return {
     form,
@@ -59,6 +73,7 @@ export function useNewOrder(view: NewOrderView) {
     answer,
     failure,
     ownPrice,
+    draft,
     save,
     /** The day that was chosen is past, or before the earliest one. */
     isEarly: save.reason === 'due-past' || save.reason === 'due-too-early',
@@ -89,6 +104,7 @@ function startForm({ start, items }: NewOrderView): NewOrderForm {
     agreed: start?.agreed ?? 0,
     note: '',
     earlyAccepted: false,
+    isOwnPrice: start?.agreed != null,
     lines: [{ itemId, quantity, sizeName, colourName, options }],
   };
 }
@@ -126,8 +142,8 @@ function useOrderAnswer(wished: readonly OrderLineForm[]) {
 }
 
 /** The agreed price follows what is asked until it is the seller's own. */
-function useOwnPrice(form: UseFormReturn<NewOrderForm>, asked: number, startsOwn: boolean) {
-  const [isOwn, setOwn] = useState(startsOwn);
+function useOwnPrice(form: UseFormReturn<NewOrderForm>, asked: number) {
+  const isOwn = useWatch({ control: form.control, name: 'isOwnPrice' });
   const [serial, setSerial] = useState(0);
   useEffect(() => {
     if (!isOwn) form.setValue('agreed', asked);
@@ -135,9 +151,9 @@ function useOwnPrice(form: UseFormReturn<NewOrderForm>, asked: number, startsOwn
   return {
     isOwn,
     serial,
-    mark: () => setOwn(true),
+    mark: () => form.setValue('isOwnPrice', true, { shouldDirty: true }),
     drop: () => {
-      setOwn(false);
+      form.setValue('isOwnPrice', false);
       setSerial((before) => before + 1);
     },
   };

@@ -3,7 +3,7 @@
 import { yupResolver } from '@hookform/resolvers/yup';
 import Button from '@mui/material/Button';
 import { enqueueSnackbar } from 'notistack';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { useForm, useWatch, type Resolver } from 'react-hook-form';
 import { shopInput } from '../../core/input';
 import { SHOP_FIGURES, type ShopFigureKey, type ShopFigures } from '../../core/materials';
@@ -12,6 +12,7 @@ import { plural } from '../../wording/plural';
 import type { FrameView, ShopView } from '../../views/frame';
 import { TextLine, useSave } from '../shared/form';
 import { LengthField, MoneyField, NumberField } from '../shared/number-fields';
+import { CurrencyAsks } from './CurrencyAsks';
 import { FIGURE_GROUPS } from './figure-groups';
 import { Failure } from '../shared/Failure';
 import { Frame } from '../shared/Frame';
@@ -46,17 +47,27 @@ function Shop({ shop }: { shop: ShopView }) {
       figures: { ...shop.figures },
     },
   });
+  const [rate, setRate] = useState<number | null>(null);
   const save = useSave<ShopValues, ShopView>({
     form,
     method: 'PUT',
     path: '/api/shop',
     version,
+    toBody: (values) => ({ ...values, rate }),
     onSaved: (saved) => {
+      // Every amount on the page is another one now.
+      if (saved.currency !== shop.currency) return location.reload();
       setVersion(saved.version);
       form.reset(form.getValues());
       enqueueSnackbar('Saved. Orders taken before keep the figures they were quoted with.');
     },
   });
+  const { send } = save;
+  useEffect(() => {
+    // Once it is said what becomes of the prices, it is saved.
+    if (rate !== null) send();
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- saved once for each answer, not for each drawing of the page
+  }, [rate]);
   const { figures } = shop;
   const hours =
     figures.hoursMonday +
@@ -83,7 +94,11 @@ function Shop({ shop }: { shop: ShopView }) {
           </Button>
         </div>
       </div>
-      {save.failure && <Failure spaced>{save.failure}</Failure>}
+      {save.reason === 'currency-asks' ? (
+        <CurrencyAsks from={shop.currency} to={form.getValues('currency')} onChoose={setRate} />
+      ) : (
+        save.failure && <Failure spaced>{save.failure}</Failure>
+      )}
       <div className="cols">
         <section className="sheet fields" aria-label="The shop">
           <TextLine form={form} name="name" label="Name of the shop" />

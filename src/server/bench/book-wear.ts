@@ -23,7 +23,10 @@ export type WearCosts = ReadonlyMap<number, number>;
 /** What wears, and what one of its amount costs. */
 type Worn = { readonly kind: SupplyKind; readonly amount: number; readonly unitCost: number };
 
-/** Metres on the blade, loads on the mat: each vinyl is a load of its own, or as many as it takes of the mat. Call it inside a transaction. */
+/**
+ * Metres on the blade, loads on the mat: each vinyl is a load of its own, or as many as it takes of the mat. Call it
+ * inside a transaction.
+ */
 export function bookCutWear(shop: ShopContext, work: BenchWork): WearCosts {
   const { figures } = getShop(shop);
   const prices = loadWearPrices(shop);

@@ -6,7 +6,8 @@ import { findItem } from '../../data/item-store';
 import { findOrder } from '../../data/order-store';
 import { parseInput } from '../errors';
 import { placeOrder } from '../orders/save-order';
-import { addVinyl, changeShop, changeVinyl } from '../stock/save-shelf';
+import { addVinyl, changeVinyl } from '../stock/save-shelf';
+import { changeShop } from '../shop/change-shop';
 import { loadStart, changeStartPlan } from '../shop/save-start-plan';
 import { writeQuoteText } from '../paper/quote';
 import { askQuote, saveQuote, requireQuote } from '../orders/quick-quote';
@@ -14,9 +15,6 @@ import { getShop } from '../context';
 import { receiveLot } from '../stock/save-stock';
 import { loadBench } from '../bench/load-bench';
 import { loadCompare, loadItemEditor, loadItemList, loadShelf } from './load-items';
-import { spoilParts } from '../bench/spoil-parts';
-import { finishSession, startSession } from '../bench/work-at-bench';
-import { loadEvidence } from './evidence';
 import { addItem, archiveItem, changeItem, acceptItemCost } from './save-item';
 import { loadPrices } from './prices';
 
@@ -145,71 +143,6 @@ describe('what it is known to cost', () => {
 
   it('the demo tells of a roll that went up', () =>
     expect(rowOf('Bakery apron').change!.because[0]!.label).toMatch(/Roll price.*Sparrow Glint, gold/));
-});
-
-describe('what the shop’s log says', () => {
-  it('weeding that was logged on whole pieces wins over the estimate, spoilage follows the pieces', () => {
-    const name = CLUB,
-      id = order(name, { quantity: 4, sizeName: 'M', colourName: 'navy' }),
-      itemId = rowOf(name).item.id;
-    expect(loadEvidence(shop).of(itemId)).not.toHaveProperty('minutes');
-    const parts = () => loadBench(shop).parts.filter((part) => part.orderId === id);
-    for (const station of ['cut', 'weed'] as const) {
-      const { id: sessionId } = startSession(shop, { station, partIds: parts().map((part) => part.partId) });
-      shop.clock.ms += 4 * 600_000;
-      finishSession(shop, sessionId, 'done');
-    }
-    const learned = loadEvidence(shop).of(itemId);
-    expect(learned.minutes!.weed).toMatchObject({ source: 'learned', parts: [{ value: 4 }, {}, {}] });
-    expect(learned.minutes!.weed!.value).toBeCloseTo(600, 6);
-    const { cutting } = learned.minutes!;
-    expect(cutting!.loading).toMatchObject({ source: 'learned', parts: [{ value: 4 }, { value: 1 }, {}] });
-    // The clock at the cutter ran for the set-up too, which is a line of its own.
-    const cut = rowOf(name).cost!.lines.filter((line) => line.stage === 'cut' || line.stage === 'set-up');
-    const setUp = cut.find((line) => line.stage === 'set-up')!.handsSeconds;
-    expect(cut.reduce((sum, line) => sum + line.handsSeconds, 0) - setUp).toBeLessThan(600 * 4);
-    expect(
-      rowOf(name)
-        .cost!.lines.filter((line) => line.stage === 'weed')
-        .reduce((sum, line) => sum + line.handsSeconds, 0),
-    ).toBeCloseTo(600, 6);
-    const before = learned.spoilage!.value;
-    spoilParts(shop, { partIds: [parts()[0]!.partId], cause: 'weeding', blankLost: false });
-    expect(loadEvidence(shop).of(itemId).spoilage!.value).toBeGreaterThan(before);
-  });
-
-  it('a second order quoted by the log, and cut in the same time, teaches the same again', () => {
-    const cut = () => {
-      const id = order(CLUB, { quantity: 4, sizeName: 'M', colourName: 'navy' });
-      const partIds = loadBench(shop).parts.flatMap((part) => (part.orderId === id ? [part.partId] : []));
-      const { id: sessionId } = startSession(shop, { station: 'cut', partIds });
-      shop.clock.ms += 3_000_000;
-      finishSession(shop, sessionId, 'done');
-      const { loading, watching } = loadEvidence(shop).of(rowOf(CLUB).item.id).minutes!.cutting!;
-      return [loading.value, watching.value];
-    };
-    const [loading, watching] = cut();
-    const again = cut();
-    expect(again[0]).toBeCloseTo(loading!, 9);
-    expect(again[1]).toBeCloseTo(watching!, 9);
-  });
-
-  it('minutes that are typed win over the log', () => {
-    const { id, version } = rowOf('Bakery apron').item;
-    changeItem(
-      shop,
-      id,
-      entered('Bakery apron', {
-        details: { ...rowOf('Bakery apron').item.details, minutes: { cut: null, weed: 90, press: null } },
-      }),
-      version,
-    );
-    expect(
-      rowOf('Bakery apron')
-        .cost!.lines.filter((line) => line.stage === 'weed')
-        .reduce((sum, line) => sum + line.handsSeconds, 0),
-    ).toBeCloseTo(90, 6);
-  });
 });
 
 describe('what material is calculated at', () => {

@@ -4,7 +4,7 @@ import { readPdfPages } from '../../../test/read-pdf';
 import { addDays } from '../../core/scheduling/index';
 import { dayOf } from '../../core/units/index';
 import { getShop } from '../context';
-import { changeShop } from '../stock/save-shelf';
+import { changeShop } from '../shop/change-shop';
 import { printQuote, writeQuoteText } from '../paper/quote';
 import { archiveQuote, askQuote, saveQuote, loadQuoteStart, requireQuote } from './quick-quote';
 

@@ -3,8 +3,7 @@
 import { added, changed, type Saved } from '../saved';
 import type { InferType } from 'yup';
 import { inTransaction } from '../../data/database';
-import { blankInput, shopInput, vinylInput } from '../../core/input/index';
-import type { ShopFigures } from '../../core/materials/index';
+import { blankInput, vinylInput } from '../../core/input/index';
 import { getKindFacts, getOrdinaryDetails } from '../../core/materials/index';
 import { minor } from '../../core/units/index';
 import {
@@ -19,7 +18,6 @@ import {
   type BlankFields,
   type VinylFields,
 } from '../../data/shelf-store';
-import { updateShop } from '../../data/shop-store';
 import type { ShopContext } from '../context';
 import { notFound, ShopError, stale } from '../errors';
 
@@ -75,10 +73,4 @@ export function changeBlank(
 
 export function archiveBlank(shop: ShopContext, id: number, archived: boolean): void {
   if (!setBlankArchived(shop.db, id, archived ? shop.now() : null)) throw notFound('This blank');
-}
-
-export function changeShop(shop: ShopContext, input: InferType<typeof shopInput>, version: number): void {
-  const { figures, ...identity } = input;
-  if (!inTransaction(shop.db, () => updateShop(shop.db, identity, figures as ShopFigures, version)))
-    throw stale('The shop’s figures');
 }

@@ -31,6 +31,8 @@ export const COMMON = {
   'too-deep': ({ limit }: { limit: number }) => `What was sent is nested more than ${limit} deep. Send it flatter.`,
   'name-taken': ({ what, name }: { what: string; name: string }) =>
     `There is a ${what} called “${name}” already. Give this one another name.`,
+  'currency-asks': ({ from, to }: { from: string; to: string }) =>
+    `All prices in the book are in ${from}. Say what becomes of them in ${to}: the numbers stay, or they are converted.`,
   'thing-archived': () => 'Thing: it is not on the shelf any more. Choose another.',
   'vinyl-archived': () => 'Vinyl: it is not on the shelf any more. Choose another.',
 };

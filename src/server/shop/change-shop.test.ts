@@ -1,0 +1,68 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { describe, expect, it } from 'vitest';
+import { eachFresh, refusalOf, type TestShop } from '../../../test/demo-shop';
+import { MONEY_COLUMNS } from '../../data/money-store';
+import { openShop, getShop } from '../context';
+import { loadItemList, loadShelf } from '../items/load-items';
+import { loadOrderList, loadOrderView } from '../orders/load-orders';
+import { changeShop } from './change-shop';
+
+let shop: TestShop;
+eachFresh((fresh) => {
+  shop = fresh;
+});
+
+function switchTo(currency: string, rate: number | null): void {
+  const { version, figures, name, locale, timeZone } = getShop(shop);
+  changeShop(shop, { name, locale, timeZone, figures, currency }, version, { rate });
+}
+const costs = () => loadItemList(shop).rows.map((row) => row.cost!.withRisk.value);
+
+describe('another currency', () => {
+  it('asks what becomes of the prices, and changes nothing before that', async () => {
+    const before = costs();
+    const refusal = await refusalOf(() => switchTo('USD', null));
+    expect(refusal).toMatchObject({ code: 'conflict', field: 'currency' });
+    expect(refusal.message).toMatch(/All prices in the book are in EUR.*USD/);
+    expect(getShop(shop).currency).toBe('EUR');
+    expect(costs()).toEqual(before);
+  });
+
+  it('the numbers stay, in minor units of the new', () => {
+    const before = costs();
+    const { rollPrice } = loadShelf(shop).vinyls[0]!;
+    switchTo('USD', 1);
+    expect(costs()).toEqual(before);
+    switchTo('JPY', 1);
+    expect(loadShelf(shop).vinyls[0]!.rollPrice).toBe(Math.round(rollPrice / 100));
+    expect(getShop(shop).figures.wagePerHour).toBe(16);
+  });
+
+  it('or everything is converted: costs, prices, orders, and what was really spent', () => {
+    const before = costs();
+    const order = loadOrderList(shop).open[0]!;
+    const spent = loadOrderView(shop, order.id).against;
+    switchTo('HUF', 400);
+    for (const [index, cost] of costs().entries())
+      expect(Math.abs(cost / (before[index]! * 400) - 1)).toBeLessThan(0.003);
+    expect(loadOrderList(shop).open.find((row) => row.id === order.id)!.agreed).toBe(order.agreed * 400);
+    const now = loadOrderView(shop, order.id).against;
+    expect(now.cash.quoted.value).toBe(spent.cash.quoted.value * 400);
+    expect(Math.abs(now.cash.real.value - spent.cash.real.value * 400)).toBeLessThan(400 * 4);
+  });
+
+  it('is not asked where nothing has a price yet', () => {
+    const fresh = openShop(':memory:');
+    const { version, figures, name, locale, timeZone } = getShop(fresh);
+    changeShop(fresh, { name, locale, timeZone, figures, currency: 'JPY' }, version);
+    expect(getShop(fresh)).toMatchObject({ currency: 'JPY', confirmed: true });
+  });
+
+  it('forgets no column of money', () => {
+    const folder = new URL('../../data/schema/', import.meta.url);
+    const named = readdirSync(folder).flatMap((file) =>
+      [...readFileSync(new URL(file, folder), 'utf8').matchAll(/money\('(\w+)'\)/g)].map(([, column]) => column!),
+    );
+    expect(named.sort()).toEqual(MONEY_COLUMNS.map(([, column]) => column as string).sort());
+  });
+});
