@@ -91,12 +91,12 @@ export function scaleMoney(db: Database, factor: number): void {
   }
   for (const { table, column, names, whole } of JSON_COLUMNS) {
     const [from, name] = [sql.identifier(table), sql.identifier(column)];
-    const rows = db.all<{ rowid: number; stored: string }>(
-      sql`select rowid, ${name} as stored from ${from} where ${name} is not null`,
+    const rows = db.all<{ place: number; stored: string }>(
+      sql`select rowid as place, ${name} as stored from ${from} where ${name} is not null`,
     );
-    for (const { rowid, stored } of rows) {
+    for (const { place, stored } of rows) {
       const scaled = scaleMoneyIn(JSON.parse(stored), new Set(names), factor, whole);
-      db.run(sql`update ${from} set ${name} = ${JSON.stringify(scaled)} where rowid = ${rowid}`);
+      db.run(sql`update ${from} set ${name} = ${JSON.stringify(scaled)} where rowid = ${place}`);
     }
   }
   db.run(sql`update items set accepted_cost = null`);

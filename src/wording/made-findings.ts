@@ -40,7 +40,7 @@ export function describeMadeFinding(finding: MadeFinding, settings: FormatSettin
     case 'too-fine':
       return {
         what: `${finding.layer}: ${finding.part === 'stroke' ? 'strokes' : 'gaps'} down to ${mm(finding.thinnestMm, 2)}`,
-        todo: `${finding.vinyl} holds from ${mm(finding.floorMm)}: make it ${mm(finding.safeWidthMm, 0)} wide, or choose a vinyl that takes finer detail.`,
+        todo: `${finding.vinyl} holds from ${mm(finding.floorMm)}: ${finding.withinReach ? `make it ${mm(finding.safeWidthMm, 0)} wide, or ` : ''}choose a vinyl that takes finer detail.`,
       };
     default:
       return finding satisfies never;

@@ -129,6 +129,7 @@ describe('what stands in the way of an item', () => {
         thinnestMm: 1.1,
         floorMm: 2.2,
         safeWidthMm: 200,
+        withinReach: true,
       },
     ]);
     expect(check([2, 1], { artwork: fine, widthMm: 200 })).toEqual([]);

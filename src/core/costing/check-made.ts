@@ -47,6 +47,8 @@ export type MadeFinding =
       readonly floorMm: number;
       /** Of the whole artwork, from which on it holds. */
       readonly safeWidthMm: number;
+      /** That width is still the same design: not more than three times as wide. */
+      readonly withinReach: boolean;
     };
 
 /** The strongest first: what spoils a piece for sure before what may. */
@@ -165,6 +167,8 @@ const checkArea = (measurement: ArtworkMeasurement, area: PrintArea | null): rea
 const FLOOR_SLACK_MM = 0.01;
 /** So that rounding does not ask for a whole millimetre more. */
 const WHOLE_SLACK_MM = 0.1;
+/** Growing a design by more than this makes another thing of it: then another vinyl is the remedy. */
+const MOST_GROWTH = 3;
 
 function checkDetail({ measurement, name, vinyl }: PlacedLayer, widthMm: number): readonly MadeFinding[] {
   const floor = getDetailFloor(vinyl);
@@ -180,6 +184,7 @@ function checkDetail({ measurement, name, vinyl }: PlacedLayer, widthMm: number)
             thinnestMm,
             floorMm,
             safeWidthMm: Math.ceil((widthMm * floorMm) / thinnestMm - WHOLE_SLACK_MM),
+            withinReach: floorMm <= thinnestMm * MOST_GROWTH,
           },
         ];
   return [

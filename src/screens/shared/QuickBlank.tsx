@@ -38,7 +38,9 @@ export default function QuickBlank({ onMade, onCancel }: Props) {
       <h2 className="flat">A blank</h2>
       <p className="soft flat">One size and one colour will do. The shelf has more of them, and where prints go.</p>
       <div className="fields">
-        <TextLine form={form} name="name" label="Name" autoFocus />
+        <div className="whole-row">
+          <TextLine form={form} name="name" label="Name" autoFocus />
+        </div>
         <MoneyField form={form} name="sizes.0.price" label="Price" />
         <Choice
           form={form}

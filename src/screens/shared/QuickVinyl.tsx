@@ -39,7 +39,9 @@ export default function QuickVinyl({ onMade, onCancel }: Props) {
       <h2 className="flat">A vinyl</h2>
       <p className="soft flat">Pressing and details as its kind ordinarily has them. The shelf has all fields.</p>
       <div className="fields">
-        <TextLine form={form} name="name" label="Name" autoFocus />
+        <div className="whole-row">
+          <TextLine form={form} name="name" label="Name" autoFocus />
+        </div>
         <Choice
           form={form}
           name="kind"

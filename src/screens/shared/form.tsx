@@ -40,13 +40,14 @@ export function TextLine<T extends FieldValues>({
     <Controller
       control={form.control}
       name={name}
-      render={({ field, fieldState }) => (
+      // The ref belongs to the input alone: only that takes the focus.
+      render={({ field: { ref, ...field }, fieldState }) => (
         <>
           <TextField
             {...field}
             id={id}
             value={field.value ?? ''}
-            inputRef={field.ref}
+            inputRef={ref}
             label={label}
             type={type ?? 'text'}
             multiline={multiline}
@@ -92,11 +93,11 @@ export function Choice<T extends FieldValues>({
     <Controller
       control={form.control}
       name={name}
-      render={({ field, fieldState }) => (
+      render={({ field: { ref, ...field }, fieldState }) => (
         <TextField
           {...field}
           value={options.some((option) => option.value === field.value) ? field.value : ''}
-          inputRef={field.ref}
+          inputRef={ref}
           select
           label={label}
           error={Boolean(fieldState.error)}
