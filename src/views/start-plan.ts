@@ -15,5 +15,7 @@ export type StartView = {
     readonly price: Minor;
     /** Of one. */
     readonly cost: ItemCost;
+    /** What a cutter has to take across for its widest layer, mm. */
+    readonly acrossMm: number;
   }[];
 };

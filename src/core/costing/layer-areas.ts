@@ -99,5 +99,17 @@ export function computeLayerAreas(input: {
   });
 }
 
+/** What a machine has to take across for a layer with its margins, mm: turned a quarter where that is narrower. */
+export function getAcross(
+  {
+    measurement: { box },
+    vinyl,
+  }: { readonly measurement: Pick<LayerMeasurement, 'box'>; readonly vinyl: Pick<Vinyl, 'details'> },
+  weedMarginMm: number,
+): number {
+  const across = vinyl.details.direction === 'none' ? Math.min(box.width, box.height) : box.width;
+  return across + 2 * weedMarginMm;
+}
+
 /** A piece that fits to the last micrometre fits. */
 const FIT_SLACK = 1e-6;

@@ -18,6 +18,9 @@ export const planInput = yup.object({
           .number()
           .oneOf([...KIT_CLASSES], 'Class: 1, 2 or 3.')
           .required(),
+        widthMm: numberBetween('Cuts so wide', 20, 5000, 'In mm; empty where it is not known.')
+          .nullable()
+          .default(null),
         covers: yup.array(need).required().min(1, 'It brings: at least one thing.'),
       }),
     )

@@ -14,6 +14,8 @@ export type KitOption = {
   readonly grade: (typeof KIT_CLASSES)[number];
   /** What it brings: several for a bundle. */
   readonly covers: readonly KitNeed[];
+  /** Of a cutter, how wide it cuts, mm; null or left out where it is not known. */
+  readonly widthMm?: number | null;
 };
 
 /** Prices are examples to be typed over. */
@@ -23,14 +25,15 @@ const option = (
   covers: readonly KitNeed[],
   grade: 1 | 2 | 3,
   used = false,
-): KitOption => ({ name, price: minor(price), used, grade, covers });
+  widthMm: number | null = null,
+): KitOption => ({ name, price: minor(price), used, grade, covers, widthMm });
 export const KIT_EXAMPLES: readonly KitOption[] = [
-  option('Small cutter, 114 mm wide', 15_900, ['cutter'], 1),
-  option('Desk cutter, 305 mm wide', 28_900, ['cutter'], 2),
-  option('Desk cutter, 305 mm wide', 17_500, ['cutter'], 2, true),
-  option('Stand cutter, 600 mm wide', 64_000, ['cutter'], 3),
-  option('Stand cutter, 600 mm wide', 39_000, ['cutter'], 3, true),
-  option('Desk cutter with tools, mats and first tape', 33_900, ['cutter', 'tools', 'mats and tape'], 2),
+  option('Small cutter, 114 mm wide', 15_900, ['cutter'], 1, false, 114),
+  option('Desk cutter, 305 mm wide', 28_900, ['cutter'], 2, false, 305),
+  option('Desk cutter, 305 mm wide', 17_500, ['cutter'], 2, true, 305),
+  option('Stand cutter, 600 mm wide', 64_000, ['cutter'], 3, false, 600),
+  option('Stand cutter, 600 mm wide', 39_000, ['cutter'], 3, true, 600),
+  option('Desk cutter with tools, mats and first tape', 33_900, ['cutter', 'tools', 'mats and tape'], 2, false, 305),
   option('Hand press, 23 × 23 cm', 7_900, ['press'], 1),
   option('Flat press, 38 × 38 cm', 19_900, ['press'], 2),
   option('Flat press, 38 × 38 cm', 11_500, ['press'], 2, true),
@@ -53,7 +56,13 @@ export type KitWish = {
   readonly cap: Minor;
   /** At least so much is to be left. */
   readonly reserve: Minor;
+  /** What the cutter has to take across, mm, for the widest of the drawings; 0 or left out where none is known. */
+  readonly leastWidthMm?: number;
 };
+
+/** A cutter that is known to be narrower than the drawings need. */
+export const isTooNarrow = ({ covers, widthMm }: KitOption, leastWidthMm: number): boolean =>
+  covers.includes('cutter') && typeof widthMm === 'number' && widthMm < leastWidthMm;
 
 export function addUpKit(options: readonly KitOption[], chosen: readonly number[], cap: Minor): Kit {
   const own = chosen.flatMap((at) => options[at] ?? []);
@@ -85,9 +94,12 @@ export const listUncovered = (
 /**
  * The kit of the highest grade, summed over what is needed, that stays under the cap less the reserve; of those alike,
  * the cheapest; or by `by: 'price'` simply the cheapest. Null where none does. Every way is tried that could still be
- * better: a need is covered once, by one option or a bundle.
+ * better: a need is covered once, by one option or a bundle. A cutter too narrow for the drawings is none.
  */
-export function chooseKit({ options, needs, cap, reserve }: KitWish, by: 'grade' | 'price'): Kit | null {
+export function chooseKit(
+  { options, needs, cap, reserve, leastWidthMm = 0 }: KitWish,
+  by: 'grade' | 'price',
+): Kit | null {
   const most = cap - reserve;
   let best: { readonly chosen: readonly number[]; readonly price: number; readonly grade: number } | null = null;
   const better = (price: number, grade: number) =>
@@ -103,7 +115,7 @@ export function chooseKit({ options, needs, cap, reserve }: KitWish, by: 'grade'
       return;
     }
     options.forEach((entry, at) => {
-      if (!entry.covers.includes(need)) return;
+      if (!entry.covers.includes(need) || isTooNarrow(entry, leastWidthMm)) return;
       const covered = open.filter((other) => entry.covers.includes(other));
       search(
         open.filter((other) => !covered.includes(other)),

@@ -8,6 +8,7 @@ import {
   addUpKit,
   bendContribution,
   chooseKit,
+  isTooNarrow,
   compareMat,
   computeBreakEven,
   computeContribution,
@@ -95,6 +96,24 @@ describe('a kit under a cap', () => {
         },
       ),
     );
+  });
+
+  it('proposes no cutter that the drawings are too wide for, and leaves the money that is to be left', () => {
+    const asked = { options: KIT_EXAMPLES, needs: ['cutter', 'press', 'tools', 'mats and tape'] as const };
+    const cutterOf = (leastWidthMm: number, cap = 70_000, reserve = 12_000) => {
+      const kit = chooseKit({ ...asked, cap: minor(cap), reserve: minor(reserve), leastWidthMm }, 'price');
+      return kit && kit.chosen.map((at) => KIT_EXAMPLES[at]!).find((one) => one.covers.includes('cutter'))!.widthMm;
+    };
+    expect([cutterOf(0), cutterOf(114), cutterOf(115), cutterOf(240), cutterOf(306)]).toEqual([
+      114, 114, 305, 305, 600,
+    ]);
+    expect(cutterOf(700)).toBeNull();
+    const cheapest = chooseKit({ ...asked, cap: minor(70_000), reserve: minor(0), leastWidthMm: 240 }, 'price')!;
+    const left = cheapest.left.value;
+    expect(cutterOf(240, 70_000, left)).toBe(305);
+    expect(cutterOf(240, 70_000, left + 1)).toBeNull();
+    // Of a cutter that nobody measured nothing is known against it.
+    expect(isTooNarrow({ ...KIT_EXAMPLES[0]!, widthMm: null }, 240)).toBe(false);
   });
 
   it('the examples make a whole kit', () =>

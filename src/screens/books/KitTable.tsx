@@ -8,6 +8,7 @@ import { KIT_CLASSES, KIT_NEEDS, type KitNeed, type KitOption, type StartPlan } 
 import { minor } from '../../core/units';
 import { MoneyInput } from '../shared/MoneyInput';
 import { NumberHead } from '../shared/NumberHead';
+import { NumberInput } from '../shared/NumberInput';
 
 type Props = {
   readonly plan: StartPlan;
@@ -35,6 +36,7 @@ export function KitTable({ plan, chosen, onChange }: Props) {
             <th scope="col">class</th>
             <th scope="col">used</th>
             <th scope="col">brings</th>
+            <NumberHead>cuts</NumberHead>
             <NumberHead>price</NumberHead>
             <th scope="col" />
           </tr>
@@ -142,6 +144,17 @@ function KitRow({ at, chosen, onChange, option, change, remove }: KitRowProps) {
             </MenuItem>
           ))}
         </TextField>
+      </td>
+      <td>
+        {option.covers.includes('cutter') && (
+          <NumberInput
+            label={`Width that ${option.name} cuts`}
+            unit="mm"
+            value={option.widthMm ?? 0}
+            least={0}
+            onChange={(widthMm) => change(at, { widthMm: widthMm > 0 ? widthMm : null })}
+          />
+        )}
       </td>
       <td>
         <MoneyInput

@@ -4,12 +4,14 @@ import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { KIT_NEEDS, type KitNeed } from '../../core/planning';
-import { minor } from '../../core/units';
+import { formatLength, minor } from '../../core/units';
 import { MoneyInput } from '../shared/MoneyInput';
+import { useSettings } from '../shared/settings';
 import { Why } from '../shared/Why';
 import type { StartPlanState } from './use-start-plan';
 
-export function KitWish({ plan, change, kit, cheapest }: StartPlanState) {
+export function KitWish({ plan, change, kit, cheapest, widest, narrow }: StartPlanState) {
+  const settings = useSettings();
   return (
     <section className="sheet fields" aria-label="What it has to do">
       <MoneyInput shown label="Budget" value={plan.cap} onChange={(cap) => change({ cap: minor(cap) })} />
@@ -35,6 +37,12 @@ export function KitWish({ plan, change, kit, cheapest }: StartPlanState) {
           </MenuItem>
         ))}
       </TextField>
+      {widest && (
+        <p className={`flat whole-row ${narrow ? 'short' : 'soft'}`}>
+          {widest.name} needs a cutter that takes {formatLength(widest.acrossMm, settings, 0)} across
+          {narrow ? `: ${narrow.name} can’t make it.` : '; narrower ones are not proposed.'}
+        </p>
+      )}
       <div className="readings whole-row">
         {kit && (
           <span>
@@ -45,7 +53,7 @@ export function KitWish({ plan, change, kit, cheapest }: StartPlanState) {
           </span>
         )}
         {kit && (
-          <span className={kit.left.value < 0 ? 'short' : ''}>
+          <span className={kit.left.value < plan.reserve ? 'short' : ''}>
             left for blanks and vinyl{' '}
             <b>
               <Why figure={kit.left} />

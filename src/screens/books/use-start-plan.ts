@@ -9,6 +9,7 @@ import {
   chooseKit,
   computeBreakEven,
   computeContribution,
+  isTooNarrow,
   SCENARIOS,
   type MixItem,
   type StartPlan,
@@ -29,11 +30,14 @@ export function useStartPlan(view: StartView) {
   const [plan, setPlan] = useState(view.plan);
   const [saved, setSaved] = useState({ plan: view.plan, version: view.version });
   const { hoursPerWeek } = plan;
+  const widest = useMemo(() => findWidest(plan, view), [plan, view]);
+  const wish = useMemo(() => ({ ...plan, leastWidthMm: widest?.acrossMm ?? 0 }), [plan, widest]);
   const kit = useMemo(
-    () => (plan.chosen ? addUpKit(plan.options, plan.chosen, plan.cap) : chooseKit(plan, 'grade')),
-    [plan],
+    () => (wish.chosen ? addUpKit(wish.options, wish.chosen, wish.cap) : chooseKit(wish, 'grade')),
+    [wish],
   );
-  const cheapest = useMemo(() => chooseKit({ ...plan, cap: NO_CAP }, 'price'), [plan]);
+  const cheapest = useMemo(() => chooseKit({ ...wish, cap: NO_CAP }, 'price'), [wish]);
+  const narrow = kit?.chosen.map((at) => plan.options[at]!).find((option) => isTooNarrow(option, wish.leastWidthMm));
   const mix = useMemo(() => listMix(plan, view), [plan, view]);
   const contribution = useMemo(() => computeContribution(mix, figures), [mix, figures]);
   const outcomes = useMemo(() => {
@@ -69,6 +73,10 @@ export function useStartPlan(view: StartView) {
     save,
     kit,
     cheapest,
+    /** Of what is sold, the item that needs the widest cutter. */
+    widest,
+    /** The cutter of the kit, where it can't make that. */
+    narrow,
     contribution,
     outcomes,
     expected,
@@ -76,6 +84,15 @@ export function useStartPlan(view: StartView) {
   };
 }
 export type StartPlanState = ReturnType<typeof useStartPlan>;
+
+/** Of the items that are to be sold, the one whose print needs the widest cutter. */
+function findWidest(plan: StartPlan, view: StartView): StartView['items'][number] | null {
+  const sold = view.items.filter((item) => plan.mix.some(({ itemId, perWeek }) => itemId === item.id && perWeek > 0));
+  return sold.reduce<StartView['items'][number] | null>(
+    (widest, item) => (item.acrossMm > (widest?.acrossMm ?? 0) ? item : widest),
+    null,
+  );
+}
 
 function listMix(plan: StartPlan, view: StartView): readonly MixItem[] {
   return plan.mix.flatMap(({ itemId, perWeek }) => {

@@ -6,16 +6,33 @@ import { START_PLAN, type KitOption } from '../../core/planning/index';
 import { minor } from '../../core/units/index';
 import { loadStartPlan, saveStartPlan } from '../../data/plan-store';
 import type { StartView } from '../../views/start-plan';
-import type { ShopContext } from '../context';
+import { getAcross, getUsualVariant, listMadeLayers, resolveVariant } from '../../core/costing/index';
+import { getShop, type ShopContext } from '../context';
 import { stale } from '../errors';
 import { priceAllItems } from '../items/price-all';
 
 /** A plan that was never saved begins with examples, and with one of each item a week. */
 export function loadStart(shop: ShopContext): StartView {
   const saved = loadStartPlan(shop.db);
-  const { rows } = priceAllItems(shop);
+  const { rows, materials } = priceAllItems(shop);
+  const { weedMarginMm } = getShop(shop).figures;
   const items = rows.flatMap(({ item, cost }) =>
-    cost.ok ? [{ id: item.id, name: item.name, price: item.price, cost: { ...cost.value, layers: [] } }] : [],
+    cost.ok
+      ? [
+          {
+            id: item.id,
+            name: item.name,
+            price: item.price,
+            cost: { ...cost.value, layers: [] },
+            acrossMm: Math.max(
+              0,
+              ...listMadeLayers(resolveVariant(item, getUsualVariant(item)), materials).map((layer) =>
+                getAcross(layer, weedMarginMm),
+              ),
+            ),
+          },
+        ]
+      : [],
   );
   const plan = saved?.plan ?? { ...START_PLAN, mix: items.map((item) => ({ itemId: item.id, perWeek: 1 })) };
   return { plan, version: saved?.version ?? 0, items };
