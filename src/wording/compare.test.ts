@@ -21,7 +21,14 @@ it('the verdict names the vinyl, by how much, how sure, and where it flips', () 
     { vinyl: DEAR, evidence: none },
     { vinyl: PLAIN_VINYL, evidence: none },
   ]);
-  expect(describeVerdict(compared, [0.1, 0.9], { over: 'wage', at: 650, beyond: 'Dear' }, settings)).toEqual({
+  expect(
+    describeVerdict(
+      compared,
+      [0.1, 0.9],
+      { over: 'wage', at: 650, beyond: 'Dear', side: 'above', away: 0.6 },
+      settings,
+    ),
+  ).toEqual({
     heading: 'Use Plain: 0.33 cheaper than Dear.',
     because: 'Cheaper in 90 of 100 likely outcomes. Dear is cheaper once your hour is above 6.50.',
   });
@@ -41,7 +48,15 @@ it('what is cheaper but not fit is said, and not told to be used', () => {
 });
 
 it.each([
-  [{ over: 'width', at: 117.2, beyond: 'Dear' }, 'Dear is cheaper from 118 mm wide'],
-  [{ over: 'quantity', at: 7.2, beyond: 'Dear' }, 'Dear is cheaper from 8 at once'],
-  [{ over: 'failure', at: 0.123, beyond: 'Dear' }, 'Dear is cheaper once more than 12.3 % of the other go wrong'],
+  [{ over: 'width', at: 117.2, beyond: 'Dear', side: 'above', away: 0.1 }, 'Dear is cheaper from 118 mm wide'],
+  [{ over: 'width', at: 117.2, beyond: 'Dear', side: 'below', away: 0.1 }, 'Dear is cheaper up to 117 mm wide'],
+  [
+    { over: 'wage', at: 650, beyond: 'Dear', side: 'below', away: 0.6 },
+    'Dear is cheaper while your hour is below 6.50',
+  ],
+  [{ over: 'quantity', at: 7.2, beyond: 'Dear', side: 'above', away: 0.1 }, 'Dear is cheaper from 8 at once'],
+  [
+    { over: 'failure', at: 0.123, beyond: 'Dear', side: 'above', away: 0.1 },
+    'Dear is cheaper once more than 12.3 % of the other go wrong',
+  ],
 ] as const)('a flip %j', (flip, words) => expect(describeFlip(flip, settings)).toBe(words));

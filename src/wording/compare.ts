@@ -10,6 +10,12 @@ export function describeUnfit(unfit: Unfit, settings: FormatSettings): string {
       return `cuts well from ${formatLength(Math.ceil(unfit.safeWidthMm), settings, 0)} up`;
     case 'too-hot':
       return 'needs more heat than the blank takes';
+    case 'other-colour':
+      return 'is another colour of the same line: choose it by colour, not by cost';
+    case 'windows-apart':
+      return `can’t be pressed with its neighbour: no temperature suits both ${unfit.names[0]} and ${unfit.names[1]}`;
+    case 'pressed-again':
+      return `is puff, and ${unfit.by} is pressed after it`;
     case 'under-others':
       return 'nothing holds on it, and another layer lies on it here';
     case 'over-others':
@@ -24,16 +30,23 @@ export function describeUnfit(unfit: Unfit, settings: FormatSettings): string {
 }
 
 /** Where the answer turns round, as a half sentence. */
-export function describeFlip({ over, at, beyond }: Flip, settings: FormatSettings): string {
+export function describeFlip({ over, at, beyond, side }: Flip, settings: FormatSettings): string {
+  const up = side === 'above';
   switch (over) {
     case 'wage':
-      return `${beyond} is cheaper once your hour is above ${formatMoney(Math.round(at), settings)}`;
+      return `${beyond} is cheaper ${up ? 'once your hour is above' : 'while your hour is below'} ${formatMoney(Math.round(at), settings)}`;
     case 'width':
-      return `${beyond} is cheaper from ${formatLength(Math.ceil(at), settings, 0)} wide`;
+      return up
+        ? `${beyond} is cheaper from ${formatLength(Math.ceil(at), settings, 0)} wide`
+        : `${beyond} is cheaper up to ${formatLength(Math.floor(at), settings, 0)} wide`;
     case 'quantity':
-      return `${beyond} is cheaper from ${Math.ceil(at)} at once`;
+      return up
+        ? `${beyond} is cheaper from ${Math.ceil(at)} at once`
+        : `${beyond} is cheaper up to ${Math.floor(at)} at once`;
     case 'failure':
-      return `${beyond} is cheaper once more than ${formatShare(at, settings)} of the other go wrong`;
+      return up
+        ? `${beyond} is cheaper once more than ${formatShare(at, settings)} of the other go wrong`
+        : `${beyond} is cheaper while fewer than ${formatShare(at, settings)} of the other go wrong`;
     default:
       return over satisfies never;
   }

@@ -127,6 +127,10 @@ export function describePriceProblem(problem: PriceProblem, settings: FormatSett
   return `A fee of ${formatShare(problem.feeShare, settings)} and a goal of ${formatShare(problem.goalShare, settings)} leave nothing of the price to pay the cost. Lower one of them.`;
 }
 
+/** Of a price near where none holds: how little of each unit more is left. */
+export const describeSteepness = (left: number, settings: FormatSettings): string =>
+  `Of each amount you ask more only ${formatShare(left, settings, 0)} is left: a small change of fees or goal moves this price a lot.`;
+
 export const describeChannelProblem = (problem: ChannelProblem, settings: FormatSettings): string =>
   `It takes ${formatShare(problem.taken, settings)} of the price, and a goal of ${formatShare(problem.goal, settings)} leaves nothing to pay the cost. Lower one of them.`;
 

@@ -1,12 +1,14 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { PLAIN_ITEM, PLAIN_LAYER, PLAIN_SHOP, PLAIN_VINYL } from '../../../test/worked-example';
+import { getOrdinaryDetails, type Vinyl } from '../materials';
 import { minor } from '../units';
 import {
   compareVinyls,
   computeGoodPiece,
   drawOdds,
   findFlip,
+  isOtherColour,
   sumByStage,
   type Candidate,
   type CompareInput,
@@ -98,7 +100,7 @@ describe('where the answer flips', () => {
     computeGoodPiece({ ...input, shop: { ...PLAIN_SHOP, wagePerHour: wage } }, candidate);
   it('over the wage, by hand: a fifth of the vinyl saved against a minute more of weeding', () => {
     // 8.4 cents of vinyl are saved, a minute of weeding is added; both are at stake alike.
-    const flip = findFlip(atWage(plain), atWage(budget), 0, 4000)!;
+    const flip = findFlip(atWage(plain), atWage(budget), { from: 0, to: 4000, near: 1800 })!;
     expect(flip).toBeCloseTo((10.5 * 0.8 * 60) / 1, 3);
     expect(atWage(budget)(flip - 10)!).toBeLessThan(atWage(plain)(flip - 10)!);
     expect(atWage(budget)(flip + 10)!).toBeGreaterThan(atWage(plain)(flip + 10)!);
@@ -109,16 +111,14 @@ describe('where the answer flips', () => {
       findFlip(
         () => 1,
         () => 2,
-        0,
-        10,
+        { from: 0, to: 10, near: 5 },
       ),
     ).toBeNull();
     expect(
       findFlip(
         () => null,
         (at) => at,
-        0,
-        10,
+        { from: 0, to: 10, near: 5 },
       ),
     ).toBeNull();
   });
@@ -133,13 +133,41 @@ describe('where the answer flips', () => {
             findFlip(
               (x) => 3 + slope * (x - at),
               () => 3,
-              0,
-              10,
+              { from: 0, to: 10, near: 5 },
             ),
           ).toBeCloseTo(at, 6);
         },
       ),
     );
+  });
+});
+
+it('of several crossings the one nearest to where one is', () => {
+  // Crosses nothing at 1, 4 and 9.
+  const wave = (x: number) => (x - 1) * (x - 4) * (x - 9);
+  const near = (place: number) => findFlip(wave, () => 0, { from: 0, to: 10, near: place });
+  expect([0, 2, 3, 6, 8].map((place) => Math.round(near(place)! * 1000) / 1000)).toEqual([1, 1, 4, 4, 9]);
+});
+
+describe('what a vinyl is not fit for', () => {
+  const unfitOf = (vinyl: Vinyl, neighbour: Vinyl = PLAIN_VINYL) => {
+    const spec = { ...PLAIN_ITEM, layers: [...PLAIN_ITEM.layers, { measurement: PLAIN_LAYER, vinyl: neighbour }] };
+    return compareVinyls({ ...input, spec }, [{ vinyl, evidence: none }])[0]!.unfit.map((entry) => entry.kind);
+  };
+  it('a colour of the line that is there is no choice of cost; the same colour of another line is', () => {
+    const slate = { ...PLAIN_VINYL, id: 7, name: 'Plain, red', colourName: 'red', colourHex: '#c02020' };
+    expect(isOtherColour({ ...PLAIN_VINYL, name: 'Plain, blue' }, slate)).toBe(true);
+    expect(isOtherColour(PLAIN_VINYL, { ...PLAIN_VINYL, id: 8, name: 'Other' })).toBe(false);
+    expect(isOtherColour(PLAIN_VINYL, { ...slate, name: 'Rough, red' })).toBe(false);
+    expect(unfitOf(slate)).toEqual(['other-colour']);
+  });
+
+  it('what can’t be pressed with its neighbour is not called fit, nor puff that something is pressed after', () => {
+    const cool = { ...PLAIN_VINYL, id: 7, name: 'Cool', press: { ...PLAIN_VINYL.press!, lowC: 115, highC: 130 } };
+    expect(unfitOf(cool)).toEqual(['windows-apart']);
+    expect(unfitOf(cool, cool)).toEqual([]);
+    const puff = { ...PLAIN_VINYL, id: 8, name: 'Puffy', kind: 'puff', details: getOrdinaryDetails('puff') } as const;
+    expect(unfitOf(puff)).toContain('pressed-again');
   });
 });
 

@@ -4,7 +4,8 @@
 import { randomBeta, randomLcg } from 'd3-random';
 import { computeSafeWidth } from '../artwork';
 import { estimateWeedSeconds } from '../estimating';
-import { getDetailFloor, GRADES, isSafeOn, type Blank, type ShopFigures, type Vinyl } from '../materials';
+import { getDetailFloor, getKindFacts, GRADES, isSafeOn, type Blank, type ShopFigures, type Vinyl } from '../materials';
+import { planPressing } from '../pressing';
 import { figure, groupBy, type Figure, type Result } from '../units';
 import { believeFailure, type Belief, type Evidence } from './failure';
 import {
@@ -30,6 +31,12 @@ export type Candidate = {
 export type Unfit =
   | { readonly kind: 'too-fine'; readonly safeWidthMm: number }
   | { readonly kind: 'too-hot' }
+  /** Of the line that the layer has now: to be chosen by colour. */
+  | { readonly kind: 'other-colour' }
+  /** No temperature suits both. */
+  | { readonly kind: 'windows-apart'; readonly names: readonly [string, string] }
+  /** Puff that something is pressed after. */
+  | { readonly kind: 'pressed-again'; readonly by: string }
   | { readonly kind: 'under-others' }
   | { readonly kind: 'over-others' }
   | { readonly kind: 'grade'; readonly grade: Vinyl['details']['grade'] };
@@ -114,27 +121,55 @@ export function compareVinyls(
       vinyl: candidate.vinyl,
       belief,
       cost: computeItemCost({ ...tried, spoilage: belief.mean }, quantity, shop),
-      unfit: findUnfit(tried, layerIndex, widthMm, candidate.vinyl),
+      unfit: findUnfit(tried, spec.layers[layerIndex]!.vinyl, { layerIndex, widthMm, shop }),
     };
   });
 }
 
-function findUnfit(spec: ItemSpec, layerIndex: number, widthMm: number, vinyl: Vinyl): readonly Unfit[] {
-  const safeWidthMm = computeSafeWidth(
-    { widthMm, layers: [spec.layers[layerIndex]!.measurement] },
-    getDetailFloor(vinyl),
-  );
-  const { place } = spec.layers[layerIndex]!;
-  const under = spec.layers.slice(0, layerIndex).filter((layer) => layer.place === place),
-    over = spec.layers.slice(layerIndex + 1).filter((layer) => layer.place === place);
+/** `tried`: the item with the candidate in the layer; `own`: what the layer has now. */
+function findUnfit(
+  tried: ItemSpec,
+  own: Vinyl,
+  { layerIndex, widthMm, shop }: Pick<CompareInput, 'layerIndex' | 'widthMm' | 'shop'>,
+): readonly Unfit[] {
+  const layer = tried.layers[layerIndex]!;
+  const { vinyl, place } = layer;
+  const safeWidthMm = computeSafeWidth({ widthMm, layers: [layer.measurement] }, getDetailFloor(vinyl));
+  const under = tried.layers.slice(0, layerIndex).filter((other) => other.place === place);
+  const over = tried.layers.slice(layerIndex + 1).filter((other) => other.place === place);
+  const pressing = planPressing({ layers: tried.layers, blank: tried.blank, shop });
+  const lateHot = over.find((other) => getKindFacts(other.vinyl.kind).family === 'heat' && other.vinyl.kind !== 'puff');
   return [
+    ...(isOtherColour(own, vinyl) ? [{ kind: 'other-colour' } as const] : []),
     ...(safeWidthMm !== null && safeWidthMm > widthMm + 0.5 ? [{ kind: 'too-fine', safeWidthMm } as const] : []),
-    ...(isSafeOn(vinyl, spec.blank.fabric) ? [] : [{ kind: 'too-hot' } as const]),
+    ...(isSafeOn(vinyl, tried.blank.fabric) ? [] : [{ kind: 'too-hot' } as const]),
+    ...(!pressing.ok && pressing.problem.kind === 'windows-apart'
+      ? [{ kind: 'windows-apart', names: pressing.problem.vinylNames } as const]
+      : []),
     ...(over.length > 0 && !vinyl.details.takesLayers ? [{ kind: 'under-others' } as const] : []),
     ...(under.length > 0 && !vinyl.details.liesOnVinyl ? [{ kind: 'over-others' } as const] : []),
+    ...(vinyl.kind === 'puff' && lateHot ? [{ kind: 'pressed-again', by: lateHot.vinyl.name } as const] : []),
     ...(GRADES.indexOf(vinyl.details.grade) > 0 ? [{ kind: 'grade', grade: vinyl.details.grade } as const] : []),
   ];
 }
+
+/**
+ * Two colours of one line: alike in all that a cost or a fitness rests on. Which of them is no question of cost.
+ */
+export const isOtherColour = (a: Vinyl, b: Vinyl): boolean =>
+  a.id !== b.id &&
+  a.colourHex !== b.colourHex &&
+  a.kind === b.kind &&
+  lineOf(a) === lineOf(b) &&
+  a.weedingFactor === b.weedingFactor;
+
+/** The name without the colour: "Tarn Smooth" of "Tarn Smooth, slate". */
+const lineOf = ({ name, colourName }: Vinyl): string =>
+  name
+    .toLowerCase()
+    .replace(colourName.toLowerCase(), '')
+    .replace(/[\s,–-]+$/, '')
+    .trim();
 
 const totalAt = ({ full, atStake }: ExactCost, failure: number): number => full + (atStake * failure) / (1 - failure);
 
@@ -145,14 +180,13 @@ export function computeGoodPiece(input: CompareInput, candidate: Candidate, fail
 }
 
 /**
- * Where two costs meet, the first place between `from` and `to`; null where they don't, or one can't be told. Looked
- * for in steps, then halved.
+ * Where two costs meet, the place nearest to `near` between `from` and `to`; null where they don't, or one can't be told.
+ * Looked for in steps, then halved.
  */
 export function findFlip(
   a: (at: number) => number | null,
   b: (at: number) => number | null,
-  from: number,
-  to: number,
+  { from, to, near }: { readonly from: number; readonly to: number; readonly near: number },
   steps = 48,
 ): number | null {
   const difference = (at: number): number | null => {
@@ -160,16 +194,19 @@ export function findFlip(
       second = b(at);
     return first === null || second === null ? null : first - second;
   };
+  const found: number[] = [];
   let low = from,
     before = difference(from);
   for (let step = 1; step <= steps; step++) {
     const high = from + ((to - from) * step) / steps;
     const after = difference(high);
     if (before !== null && after !== null && before !== 0 && Math.sign(before) !== Math.sign(after))
-      return halve(difference, low, high, Math.sign(before));
+      found.push(halve(difference, low, high, Math.sign(before)));
     [low, before] = [high, after];
   }
-  return null;
+  return found.length === 0
+    ? null
+    : found.reduce((nearest, at) => (Math.abs(at - near) < Math.abs(nearest - near) ? at : nearest));
 }
 
 function halve(difference: (at: number) => number | null, low: number, high: number, sign: number): number {

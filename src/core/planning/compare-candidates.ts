@@ -15,7 +15,7 @@ import {
   type MadeLayer,
   type MaterialLists,
 } from '../costing';
-import type { Candidate } from '../costing/compare-vinyls';
+import { isOtherColour, type Candidate } from '../costing/compare-vinyls';
 import type { Blank, Vinyl } from '../materials';
 
 export type CompareKind = 'vinyls' | 'offers' | 'blanks';
@@ -105,7 +105,9 @@ export function proposeChoices(
 function proposeVinyls(basis: CompareBasis, layerIndex: number): readonly number[] {
   const own = listCompareLayers(basis)[layerIndex]?.vinyl;
   if (!own) return basis.vinyls.slice(0, 2).map((vinyl) => vinyl.id);
-  const isAlike = (vinyl: Vinyl) => vinyl.id !== own.id && (vinyl.press === null) === (own.press === null);
+  // Another colour of the line it has is no question of cost.
+  const isAlike = (vinyl: Vinyl) =>
+    vinyl.id !== own.id && (vinyl.press === null) === (own.press === null) && !isOtherColour(own, vinyl);
   const [nearest] = basis.vinyls
     .filter(isAlike)
     .sort((a, b) => Number(b.kind === own.kind) - Number(a.kind === own.kind));

@@ -16,8 +16,15 @@ import { toCandidates, toCompareSpec, type CompareBasis, type CompareWish } from
 const COMPARE_AXES = ['wage', 'width', 'quantity', 'failure'] as const;
 export type CompareAxis = (typeof COMPARE_AXES)[number];
 
-/** Where the answer turns round: `beyond` is cheaper from `at` on. */
-export type Flip = { readonly over: CompareAxis; readonly at: number; readonly beyond: string };
+/** Where the answer turns round: from `at` on, up or down from where one is, `beyond` is the cheaper. */
+export type Flip = {
+  readonly over: CompareAxis;
+  readonly at: number;
+  readonly beyond: string;
+  readonly side: 'above' | 'below';
+  /** How far off it is, as a share of where one is now. */
+  readonly away: number;
+};
 
 /** Costs of a good piece along an axis, minor units; null where it can't be made. `v0` is of the first candidate. */
 export type Curve = {
@@ -42,8 +49,8 @@ const LEAST_TOP_WAGE = 4000;
 const LEAST_WIDTH_MM = 10;
 const LEAST_TOP_QUANTITY = 60;
 const TOP_FAILURE = 0.5;
-/** A flip is looked at so much of its range further on, to see which side it turns to. */
-const LOOK_AHEAD = 1 / 1000;
+/** What is nothing now is as far from anything. */
+const LEAST_NOW = 1e-6;
 
 type Range = { readonly from: number; readonly to: number; readonly now: number };
 type CostAt = (candidate: Candidate, at: number) => number | null;
@@ -63,7 +70,9 @@ export function compareItem(basis: CompareBasis, wish: CompareWish, shop: ShopFi
     candidates,
     compared,
     best,
-    flips: COMPARE_AXES.flatMap((axis) => findFlips(axis, candidates, best, costAt[axis], ranges[axis])),
+    flips: COMPARE_AXES.flatMap((axis) => findFlips(axis, candidates, best, costAt[axis], ranges[axis])).sort(
+      (a, b) => a.away - b.away,
+    ),
     curves: listDrawnAxes(candidates).map((axis) => drawCurve(axis, candidates, costAt[axis], ranges[axis])),
   };
 }
@@ -105,13 +114,13 @@ function findCheapest(compared: readonly Compared[]): number {
   return totals.indexOf(Math.min(...totals));
 }
 
-/** Between the cheapest as it stands and each other one: the nearest place where that one is cheaper. */
+/** Between the cheapest as it stands and each other one: the nearest place from where on that one is cheaper. */
 function findFlips(
   axis: CompareAxis,
   candidates: readonly Candidate[],
   best: number,
   costAt: CostAt,
-  { from, to }: Range,
+  { from, to, now }: Range,
 ): readonly Flip[] {
   const first = candidates[best];
   if (!first) return [];
@@ -120,11 +129,12 @@ function findFlips(
   );
   return others.flatMap((other): Flip[] => {
     const costOf = (candidate: Candidate) => (at: number) => costAt(candidate, at);
-    const at = findFlip(costOf(first), costOf(other), from, to);
+    const at = findFlip(costOf(first), costOf(other), { from, to, near: now });
     if (at === null) return [];
-    const after = Math.min(to, at + (to - from) * LOOK_AHEAD);
-    const staysFirst = (costAt(first, after) ?? 0) < (costAt(other, after) ?? 0);
-    return [{ over: axis, at, beyond: getCandidateName(staysFirst ? first : other) }];
+    const side = at >= now ? 'above' : 'below';
+    return [
+      { over: axis, at, beyond: getCandidateName(other), side, away: Math.abs(at - now) / Math.max(now, LEAST_NOW) },
+    ];
   });
 }
 

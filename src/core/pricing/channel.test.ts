@@ -5,6 +5,7 @@ import { computeItemCost, type ItemCost } from '../costing';
 import { minor } from '../units';
 import {
   ENDINGS,
+  findSteepness,
   priceForMargin,
   priceForWage,
   priceOnChannel,
@@ -161,6 +162,18 @@ describe('the price needed', () => {
       }),
       { numRuns: 60 },
     );
+  });
+
+  it('is told to be steep where little of each unit more is left, near where no price holds', () => {
+    const steepness = (share: number, margin: number) =>
+      findSteepness({ kind: 'margin', share: margin }, channel({ tiers: [{ from: minor(0), share }] }));
+    expect(steepness(0.1, 0.35)).toBeNull();
+    expect(steepness(0.5, 0.34)).toBeNull();
+    expect(steepness(0.5, 0.4)).toBeCloseTo(0.1, 12);
+    // 6.16 ÷ 0.1: a tenth of a percent more of fees is 0.62 more to ask.
+    expect(solve({ kind: 'margin', share: 0.4 }, channel({ tiers: [{ from: minor(0), share: 0.5 }] }))).toBe(6160);
+    expect(steepness(0.6, 0.4)).toBeNull();
+    expect(findSteepness({ kind: 'wage', perHour: 2400 }, channel({ paymentShare: 0.9 }))).toBeCloseTo(0.1, 12);
   });
 
   it('is refused where the channel and the goal leave nothing', () => {

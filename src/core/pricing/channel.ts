@@ -205,6 +205,18 @@ function marginalShare(channel: Channel): number {
   return perPaid * (1 + channel.tax);
 }
 
+/**
+ * A price that holds, but near where none does: of each unit of price more so little is left that a small change of fees
+ * or goal moves it a lot. Share of it that is left; null where there is room.
+ */
+export function findSteepness(goal: ChannelGoal, channel: Channel): number | null {
+  const left = 1 - marginalShare(channel) - (goal.kind === 'margin' ? goal.share : 0);
+  return left > SHARE_NOISE && left < NARROW_SHARE ? left : null;
+}
+
+/** Ordinary channels and goals leave a third of each unit and more. */
+const NARROW_SHARE = 0.15;
+
 const GOAL_LABELS: Readonly<Record<ChannelGoal['kind'], string>> = {
   margin: 'Price for your margin',
   markup: 'Price for this markup',

@@ -7,7 +7,6 @@ import {
   listChoices,
   listCompareLayers,
   proposeChoices,
-  type CompareAxis,
   type Comparison,
   type CompareWish,
 } from '../../core/planning';
@@ -23,8 +22,6 @@ import { CompareTable } from './CompareTable';
 import { FlipPanel } from './FlipPanel';
 import { WorthPanel } from './WorthPanel';
 
-/** The one a seller can do most about comes first. */
-const TOLD_FIRST: readonly CompareAxis[] = ['wage', 'width', 'failure', 'quantity'];
 const ODDS_PAUSE_MS = 100;
 
 export function CompareScreen({ frame, view }: { frame: FrameView; view: CompareView }) {
@@ -98,7 +95,6 @@ function describeTooFew({ kind }: CompareWish, choices: number, vinylName = 'Thi
 }
 
 function describeComparison({ compared, flips }: Comparison, odds: Odds | null, settings: Settings): CompareVerdict {
-  const told = TOLD_FIRST.flatMap((over) => flips.filter((flip) => flip.over === over))[0] ?? null;
   const none = { heading: 'It can’t be made in any of these', because: '' };
-  return describeVerdict(compared, odds?.cheapest ?? null, told, settings) ?? none;
+  return describeVerdict(compared, odds?.cheapest ?? null, flips[0] ?? null, settings) ?? none;
 }

@@ -8,11 +8,12 @@ import DialogTitle from '@mui/material/DialogTitle';
 import { enqueueSnackbar } from 'notistack';
 import { useFieldArray, useForm, useWatch, type FieldPath, type Resolver } from 'react-hook-form';
 import { channelInput } from '../../core/input';
-import { CHANNEL_KINDS, ENDINGS, type Channel } from '../../core/pricing';
-import { minor } from '../../core/units';
+import { CHANNEL_KINDS, ENDINGS, type Channel, type Ending } from '../../core/pricing';
+import { getMoneyDigits, minor } from '../../core/units';
 import { callApi, wordsOf } from '../shared/api';
 import { Choice, FormActions, TextLine, Tick, useSave } from '../shared/form';
 import { MoneyField, NumberField } from '../shared/number-fields';
+import { useSettings } from '../shared/settings';
 import type { ChannelView } from '../../views/channels';
 import type { UseFieldArrayReturn, UseFormReturn } from 'react-hook-form';
 
@@ -42,14 +43,9 @@ const START: Values = {
   tax: 0,
   ending: 'any',
 };
-const ENDING_LABELS: Readonly<Record<(typeof ENDINGS)[number], string>> = {
-  any: 'any cent',
-  '00': '.00',
-  '50': '.50',
-  '90': '.90',
-  '95': '.95',
-  '99': '.99',
-};
+/** Endings are the last two digits of an amount: behind its mark only where the currency has hundredths. */
+const nameEnding = (ending: Ending, currency: string): string =>
+  ending === 'any' ? 'any amount' : `${getMoneyDigits(currency) === 2 ? '.' : '…'}${ending}`;
 
 export default function ChannelDialog({
   channel,
@@ -124,6 +120,7 @@ type ChannelFieldsProps = {
 };
 
 function ChannelFields({ form, percent, tiers, kind }: ChannelFieldsProps) {
+  const { currency } = useSettings();
   return (
     <DialogContent className="cols">
       <div className="fields pad-top-2">
@@ -138,7 +135,7 @@ function ChannelFields({ form, percent, tiers, kind }: ChannelFieldsProps) {
           form={form}
           name="ending"
           label="Prices end in"
-          options={ENDINGS.map((value) => ({ value, label: ENDING_LABELS[value] }))}
+          options={ENDINGS.map((value) => ({ value, label: nameEnding(value, currency) }))}
         />
         {percent('tax', 'Tax in the price', 'added to the net price; 0 where you charge none')}
       </div>

@@ -5,9 +5,9 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { lazy, Suspense, useState } from 'react';
 import type { ItemCost } from '../../core/costing';
 import type { ShopFigures } from '../../core/materials';
-import { priceOnChannel, readChannel } from '../../core/pricing';
-import { formatShare, minor } from '../../core/units';
-import { describeChannelProblem } from '../../wording/problems';
+import { findSteepness, priceOnChannel, readChannel, type ChannelGoal, type ChannelProblem } from '../../core/pricing';
+import { formatShare, minor, type Figure, type Result } from '../../core/units';
+import { describeChannelProblem, describeSteepness } from '../../wording/problems';
 import { callApi } from '../shared/api';
 import { useSettings } from '../shared/settings';
 import { Why } from '../shared/Why';
@@ -64,6 +64,8 @@ type ChannelTableProps = {
 
 function ChannelTable({ figures, channels, cost, price, setOpen }: ChannelTableProps) {
   const settings = useSettings();
+  const wageGoal: ChannelGoal = { kind: 'wage', perHour: figures.wageGoalPerHour };
+  const marginGoal: ChannelGoal = { kind: 'margin', share: figures.marginGoal };
   return (
     <table className="plain">
       <thead>
@@ -78,10 +80,9 @@ function ChannelTable({ figures, channels, cost, price, setOpen }: ChannelTableP
       </thead>
       <tbody>
         {channels.map((channel) => {
-          const wage = priceOnChannel({ kind: 'wage', perHour: figures.wageGoalPerHour }, cost, channel),
-            margin = priceOnChannel({ kind: 'margin', share: figures.marginGoal }, cost, channel);
+          const wage = priceOnChannel(wageGoal, cost, channel);
+          const margin = priceOnChannel(marginGoal, cost, channel);
           const reading = readChannel(minor(price), cost, channel);
-          const refused = !margin.ok ? margin.problem : null;
           return (
             <tr key={channel.id}>
               <td>
@@ -90,15 +91,11 @@ function ChannelTable({ figures, channels, cost, price, setOpen }: ChannelTableP
                 </button>{' '}
                 <span className="soft">{channel.kind}</span>
               </td>
-              <td className="num">{wage.ok ? <Why figure={wage.value} /> : '–'}</td>
               <td className="num">
-                {margin.ok ? (
-                  <Why figure={margin.value} />
-                ) : (
-                  <span className="short" title={describeChannelProblem(refused!, settings)}>
-                    none
-                  </span>
-                )}
+                <ChannelPrice price={wage} goal={wageGoal} channel={channel} />
+              </td>
+              <td className="num">
+                <ChannelPrice price={margin} goal={marginGoal} channel={channel} />
               </td>
               <td className="num">
                 <Why figure={reading.fees} />
@@ -123,5 +120,33 @@ function ChannelTable({ figures, channels, cost, price, setOpen }: ChannelTableP
         )}
       </tbody>
     </table>
+  );
+}
+
+type ChannelPriceProps = {
+  readonly price: Result<Figure, ChannelProblem>;
+  readonly goal: ChannelGoal;
+  readonly channel: ChannelView;
+};
+
+/** The price needed, why there is none, or that it stands on little. */
+function ChannelPrice({ price, goal, channel }: ChannelPriceProps) {
+  const settings = useSettings();
+  if (!price.ok)
+    return (
+      <span className="short" title={describeChannelProblem(price.problem, settings)}>
+        none
+      </span>
+    );
+  const steepness = findSteepness(goal, channel);
+  return (
+    <>
+      <Why figure={price.value} />
+      {steepness !== null && (
+        <span className="short block text-small" title={describeSteepness(steepness, settings)}>
+          steep
+        </span>
+      )}
+    </>
   );
 }
