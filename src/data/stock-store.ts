@@ -167,6 +167,9 @@ export const loadFirstReceived = (db: Database): ReadonlyMap<string, number> =>
 export const setRemark = (db: Database, id: number, remark: string): boolean =>
   db.update(lots).set({ remark }).where(eq(lots.id, id)).run().changes === 1;
 
+export const setLotWidth = (db: Database, id: number, widthMm: number): boolean =>
+  db.update(lots).set({ widthMm }).where(eq(lots.id, id)).run().changes === 1;
+
 export const setSpoiledSpots = (db: Database, id: number, spoiledSpots: readonly SpoiledSpot[]): boolean =>
   db.update(lots).set({ spoiledSpots }).where(eq(lots.id, id)).run().changes === 1;
 

@@ -39,8 +39,12 @@ export const bookingInput = yup.object({
 });
 export const countInput = yup.object({
   counted: numberBetween('Counted', 0, 1_000_000, 'Of a roll in mm, else pieces.'),
+  /** As measured, of a roll or a sheet; null where it was not looked at. */
+  widthMm: numberBetween('True width', 10, 5000, 'In mm.').nullable().default(null),
   note: optionalText('Note', 200),
 });
+/** What the machine reads when it is loaded. */
+export const widthInput = yup.object({ widthMm: numberBetween('True width', 10, 5000, 'In mm.') });
 export const remarkInput = yup.object({ remark: optionalText('Remark', 200) });
 export const spoiledSpotsInput = yup.object({
   spots: yup

@@ -8,13 +8,20 @@ import { orderStock, type LotChoice } from '../../core/orders';
 import { nameLot } from '../../wording/nesting';
 import { NumberInput } from '../shared/NumberInput';
 import { useSettings } from '../shared/settings';
+import { WidthRead } from './WidthRead';
 import type { LoadWish, StockWish, TypedPiece } from './use-load-wish';
 
-type Props = { readonly stock: readonly LotChoice[]; readonly choice: LoadWish['stock'] };
+type Props = {
+  readonly stock: readonly LotChoice[];
+  readonly choice: LoadWish['stock'];
+  /** A lot was found to be of another width. */
+  readonly onRead: () => void;
+};
 
-export function StockChoice({ stock, choice }: Props) {
+export function StockChoice({ stock, choice, onRead }: Props) {
   const settings = useSettings();
   const lots = orderStock(stock);
+  const one = lots.find((lot) => lot.lotId === choice.wish && lot.shape === null);
   return (
     <>
       <div className="fields split-2-1-1">
@@ -36,6 +43,7 @@ export function StockChoice({ stock, choice }: Props) {
         </TextField>
         {choice.wish === 'typed' && <TypedSize piece={choice.typed} onChange={choice.setTyped} />}
       </div>
+      {one && <WidthRead key={one.lotId} lot={one} onRead={onRead} />}
       {choice.wish === 'mix' && (
         <div className="readings">
           {lots.map((lot) => (

@@ -67,7 +67,7 @@ export function VinylLoad({ view, group, start, onSaved, onDone }: Props) {
           )}
         </div>
         <PartChoice wish={wish} />
-        <StockChoice stock={group.stock} choice={wish.stock} />
+        <StockChoice stock={group.stock} choice={wish.stock} onRead={onDone} />
         <LoadSetup setup={setup} onChange={changeSetup} />
       </section>
       <LoadPanel

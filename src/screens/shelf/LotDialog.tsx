@@ -14,7 +14,7 @@ import { useState } from 'react';
 import type { LotView, ThingView } from '../../views/stock';
 import { useSettings } from '../shared/settings';
 import { Swatch } from '../shared/Swatch';
-import { describeCount, listRooms, readAmount, readCounted, useLotForm, type LotRoom } from './lot-form';
+import { describeCount, listRooms, readAmount, readCounted, readTrueWidth, useLotForm, type LotRoom } from './lot-form';
 import { BookRoom, CountRoom, OffcutRoom } from './LotRooms';
 import { describeLot } from './measures';
 import { OffcutShapeView } from './OffcutShapeView';
@@ -133,7 +133,11 @@ function useSendLot({ lot, form, spots, onDone }: SendInput): (room: LotRoom) =>
       }
       case 'count': {
         const note = values.note || (values.by === 'ruler' ? '' : `by ${values.by}`);
-        const body = { counted: readCounted(values, lot, readers), note };
+        const body = {
+          counted: readCounted(values, lot, readers),
+          widthMm: readTrueWidth(values, lot, readers),
+          note,
+        };
         return form.send<{ offBy: number }>('POST', `${path}/count`, body, ({ offBy }) =>
           done(describeCount(offBy, lot, settings)),
         );

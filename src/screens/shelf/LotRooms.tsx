@@ -61,6 +61,15 @@ export function CountRoom({ lot, form }: LotRoomProps) {
           autoFocus
         />
       )}
+      {(roll || lot.form === 'sheet') && (
+        <NumberText
+          label="True width"
+          unit={unit}
+          value={values.trueWidth}
+          onChange={(trueWidth) => set({ trueWidth })}
+          error={form.errorOf('widthMm')}
+        />
+      )}
       {values.by === 'weight' && (
         <div className="fields">
           <NumberText label="Roll with core" unit="g" value={values.grams} onChange={(grams) => set({ grams })} />

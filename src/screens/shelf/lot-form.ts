@@ -34,6 +34,7 @@ export function useLotForm(lot: LotView) {
     cornerWidth: '',
     cornerLength: '',
     takes: '',
+    trueWidth: lot.widthMm === null ? '' : fromMm(lot.widthMm),
     remark: lot.remark,
   });
 }
@@ -64,6 +65,10 @@ export function readLengthBy(values: LotForm['values'], lot: LotView, { toMm, re
       return null;
   }
 }
+
+/** As it was measured, mm; null where the lot has none of its own, or it was not changed. */
+export const readTrueWidth = (values: LotForm['values'], lot: LotView, { toMm }: Readers): number | null =>
+  lot.form === 'roll' || lot.form === 'sheet' ? toMm(values.trueWidth) : null;
 
 /** What was counted: mm of a roll, pieces of all else; null while it is no number. */
 export function readCounted(values: LotForm['values'], lot: LotView, { toMm, read }: Readers): number | null {

@@ -24,6 +24,7 @@ import {
   findLot,
   insertLot,
   isCodeTaken,
+  setLotWidth,
   setSpoiledSpots,
   setRemark,
   type StoredLot,
@@ -112,20 +113,43 @@ export function bookStock(
   );
 }
 
-/** Brings the lot to what was counted; says by how much it was off. */
-export function countStock(shop: ShopContext, id: number, counted: number, note: string): { offBy: number } {
+/** Brings the lot to what was counted, and to its true width where that was measured; says by how much it was off. */
+export function countStock(
+  shop: ShopContext,
+  id: number,
+  counted: number,
+  note: string,
+  widthMm: number | null = null,
+): { offBy: number } {
   return inTransaction(shop.db, () => {
     const lot = requireLot(shop, id);
     if (lot.form !== 'roll' && !Number.isInteger(counted))
       throw new ShopError('invalid', { reason: 'count-not-whole' }, 'counted');
     const line = correctTo(lot, lot.left, counted);
     if (line) addStockLine(shop.db, { ...line, atMs: shop.now(), note });
+    if (widthMm !== null) setWidth(shop, lot, widthMm);
     return { offBy: line?.quantity ?? 0 };
   });
 }
 
 export function remarkLot(shop: ShopContext, id: number, remark: string): void {
   if (!setRemark(shop.db, id, remark)) throw notFound('This lot');
+}
+
+/** The label says one width and the machine reads another: what it reads is true. */
+export function readWidth(shop: ShopContext, id: number, widthMm: number): { wasMm: number } {
+  return inTransaction(shop.db, () => {
+    const lot = requireLot(shop, id);
+    setWidth(shop, lot, widthMm);
+    return { wasMm: lot.widthMm ?? widthMm };
+  });
+}
+
+/** Of an odd offcut the shape says how wide it is. */
+function setWidth(shop: ShopContext, lot: StoredLot, widthMm: number): void {
+  if (lot.form === 'piece' || lot.shape !== null)
+    throw new ShopError('invalid', { reason: 'lot-has-no-width', form: lot.form }, 'widthMm');
+  setLotWidth(shop.db, lot.id, widthMm);
 }
 
 /** What of an offcut is spoiled, all of it: what it said before is replaced. */

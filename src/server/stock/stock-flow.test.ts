@@ -3,7 +3,7 @@ import { eachFresh, refusalOf, type TestShop } from '../../../test/demo-shop';
 import { readPdfPages } from '../../../test/read-pdf';
 import { findLot, findUnbalancedLots, insertLot, loadLines, loadLotsOnShelf } from '../../data/stock-store';
 import { printOffcutLabels } from '../paper/offcut-labels';
-import { bookStock, countStock, receiveLot, setAsideOffcut } from './save-stock';
+import { bookStock, countStock, readWidth, receiveLot, setAsideOffcut } from './save-stock';
 import { writeStockCsv } from './stock-csv';
 import { findOffcuts, loadStock } from './load-stock';
 import { listThings } from './things';
@@ -15,6 +15,11 @@ eachFresh((fresh) => {
 });
 
 const keyNamed = (name: string) => listThings(shop).find((thing) => thing.name === name)!.key;
+const piece = (): number => {
+  const { key } = listThings(shop).find((thing) => thing.kind === 'blank')!;
+  const fields = { widthMm: null, lengthMm: null, quantity: 3, price: 900, remark: '' };
+  return receiveLot(shop, { key, form: 'piece', ...fields }).id;
+};
 const roll = (quantity = 5000) => ({
   key: keyNamed(SLATE),
   form: 'roll' as const,
@@ -24,6 +29,20 @@ const roll = (quantity = 5000) => ({
   price: 4000,
   remark: '',
 });
+describe('the true width', () => {
+  it('comes with a count or is read at the machine, and cut sheets and costs of the lot go by it', async () => {
+    const { id } = receiveLot(shop, roll());
+    expect(countStock(shop, id, 5000, '', 497.5)).toEqual({ offBy: 0 });
+    expect(findLot(shop.db, id)!.widthMm).toBe(497.5);
+    expect(readWidth(shop, id, 495)).toEqual({ wasMm: 497.5 });
+    expect(findLot(shop.db, id)).toMatchObject({ widthMm: 495, left: 5000 });
+    countStock(shop, id, 4000, 'by ruler');
+    expect(findLot(shop.db, id)).toMatchObject({ widthMm: 495, left: 4000 });
+    const refusal = await refusalOf(() => countStock(shop, piece(), 3, '', 100));
+    expect([refusal.field, refusal.message]).toEqual(['widthMm', 'True width: pieces have none. Leave it empty.']);
+  });
+});
+
 describe('stock', () => {
   it('is a ledger: every line has its cause, sums add up, nothing goes below nothing', async () => {
     const { id } = receiveLot(shop, roll());

@@ -13,6 +13,10 @@ export const STOCK = {
   'quantity-signed': () => 'Quantity: write how much, without a sign; the cause says which way it goes.',
   'quantity-not-whole': () => 'Quantity: whole pieces only.',
   'quantity-nothing': () => 'Quantity: more than nothing.',
+  'lot-has-no-width': (d: { form: Lot['form'] }) =>
+    d.form === 'piece'
+      ? 'True width: pieces have none. Leave it empty.'
+      : 'True width: this offcut is kept by its shape. Set it aside anew with its true size.',
   'count-not-whole': () => 'Counted: whole pieces only.',
   'vinyl-in-pieces': () => 'Form: vinyl comes as a roll or as sheets.',
   'pieces-as-vinyl': () => 'Form: blanks and supplies are counted as pieces.',

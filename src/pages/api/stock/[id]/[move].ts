@@ -1,10 +1,11 @@
-import { bookingInput, countInput, offcutInput, remarkInput, spoiledSpotsInput } from '../../../../core/input';
+import { bookingInput, countInput, offcutInput, remarkInput, spoiledSpotsInput, widthInput } from '../../../../core/input';
 import { endpoint, readId, readJson } from '../../../../server/endpoint';
 import { notFound, parseInput } from '../../../../server/errors';
 import {
   bookStock,
   countStock,
   markSpoiledSpots,
+  readWidth,
   remarkLot,
   setAsideOffcut,
 } from '../../../../server/stock/save-stock';
@@ -16,9 +17,11 @@ export const POST = endpoint(async ({ shop, api }) => {
     case 'book':
       return bookStock(shop, id, parseInput(bookingInput, body));
     case 'count': {
-      const { counted, note } = parseInput(countInput, body);
-      return countStock(shop, id, counted, note);
+      const { counted, note, widthMm } = parseInput(countInput, body);
+      return countStock(shop, id, counted, note, widthMm);
     }
+    case 'width':
+      return readWidth(shop, id, parseInput(widthInput, body).widthMm);
     case 'remark':
       return remarkLot(shop, id, parseInput(remarkInput, body).remark);
     case 'spots':
