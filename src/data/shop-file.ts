@@ -4,7 +4,8 @@ import { existsSync, mkdirSync, statSync } from 'node:fs';
 import { dirname } from 'node:path';
 import BetterSqlite from 'better-sqlite3';
 
-export type ShopFileProblem = 'foreign' | 'empty' | 'no-database' | 'held' | 'read-only' | 'full' | 'locked';
+export type ShopFileProblem =
+  'foreign' | 'empty' | 'no-database' | 'held' | 'stray-log' | 'read-only' | 'full' | 'locked';
 
 const MESSAGES: Readonly<Record<ShopFileProblem, (file: string) => string>> = {
   foreign: (file) =>
@@ -15,6 +16,8 @@ const MESSAGES: Readonly<Record<ShopFileProblem, (file: string) => string>> = {
     `${file} is no database, or is damaged at its beginning. It is left untouched. Put a copy of your shop in its place, or remove the file to begin a new shop.`,
   held: (file) =>
     `Another Chiral has ${file} open. Use that one, stop it first, or choose another folder by CHIRAL_DATA.`,
+  'stray-log': (file) =>
+    `${file}-wal belongs to another state of ${file}: the file was put in place after Chiral last had it open. Nothing was changed. Move ${file}-wal and ${file}-shm away to use the file as it is now, or put back the file that they belong to.`,
   'read-only': (file) =>
     `${file} can't be written: the file, its folder or the disk is read-only for this user. Change that, or choose another folder by CHIRAL_DATA.`,
   full: (file) => `There is no room left on the disk of ${file}. Make room, then start again; nothing is lost.`,

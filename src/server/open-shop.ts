@@ -2,6 +2,7 @@
 
 import { holdFile } from '../data/shop-file';
 import { loadShop } from '../data/shop-store';
+import { noteSeen, refuseStrayLog } from '../data/stray-log';
 import { databaseFile, getShop, openShop } from './context';
 import { refreshMeasurements } from './artwork/save-artwork';
 import { seedDemo } from './demo/seed-demo';
@@ -12,6 +13,7 @@ const holds: unknown[] = [];
 /** @throws ShopFileError where another server holds the file, or it can't be opened */
 export async function openShopAtStart(): Promise<void> {
   holds.push(holdFile(databaseFile()));
+  refuseStrayLog(databaseFile());
   const shop = openShop(databaseFile());
   try {
     if (process.env['CHIRAL_DEMO'] === '1' && !loadShop(shop.db)) await seedDemo(shop.db, Date.now());
@@ -20,4 +22,5 @@ export async function openShopAtStart(): Promise<void> {
   } finally {
     shop.db.$client.close();
   }
+  noteSeen(databaseFile());
 }
