@@ -55,6 +55,14 @@ it.each([
   expect(readFileSync(file).equals(readFileSync(copy))).toBe(true);
 });
 
+it('a file that was written back and not seen again before the crash is its own still', () => {
+  crash();
+  // Seen an hour ago; the log was written back into the file a moment before the end.
+  writeFileSync(`${file}.seen`, String(Date.now() - 3_600_000));
+  utimesSync(file, new Date(), new Date());
+  refuseStrayLog(file);
+});
+
 it('without a log any copy will do', () => {
   crash();
   rmSync(`${file}-wal`);

@@ -19,8 +19,12 @@ export function refuseStrayLog(file: string): void {
   const log = `${file}-wal`;
   if (!existsSync(file) || !existsSync(log) || statSync(log).size === 0) return;
   const seenMs = readSeen(file);
-  if (seenMs !== null && Math.abs(statSync(file).mtimeMs - seenMs) > PLAY_MS)
-    throw new ShopFileError('stray-log', file);
+  if (seenMs === null) return;
+  const changedMs = statSync(file).mtimeMs;
+  // Chiral itself may have written the log back just before it was killed, and not noted it: then the file was changed
+  // later than it was seen, and no later than the log.
+  const isOwn = changedMs > seenMs - PLAY_MS && changedMs < Math.max(seenMs, statSync(log).mtimeMs) + PLAY_MS;
+  if (!isOwn) throw new ShopFileError('stray-log', file);
 }
 
 function readSeen(file: string): number | null {
