@@ -124,7 +124,7 @@ function useArtworkEdit(artwork: ArtworkView, vinyls: readonly VinylView[]) {
     value: state,
     isChanged: changed,
     restore: desk.reset,
-    start: useMemo(() => openDesk(saved), [saved]),
+    restart: () => desk.reset(openDesk(saved)),
   });
   const save = async () => {
     setFailure(null);

@@ -46,7 +46,13 @@ function Lettering() {
     setSaved(0);
     setForm({ ...form, ...part });
   };
-  const draft = useDraft({ key: 'lettering', value: form, isChanged: form !== START, restore: setForm, start: START });
+  const draft = useDraft({
+    key: 'lettering',
+    value: form,
+    isChanged: form !== START,
+    restore: setForm,
+    restart: () => setForm(START),
+  });
   const { set: texts, asking } = useSetTexts(form);
   const [at, setAt] = useState(0);
   const [saved, setSaved] = useState(0);

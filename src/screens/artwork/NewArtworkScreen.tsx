@@ -113,7 +113,10 @@ function useDrawingDraft(intake: ReturnType<typeof useDrawing>, desk: Desk) {
       intake.setDrawing(file && { ...file, blob: new Blob([file.text], { type: 'image/svg+xml' }) });
       desk.reset(state);
     },
-    start: { file: null, desk: startDesk('', []) },
+    restart: () => {
+      intake.setDrawing(null);
+      desk.reset(startDesk('', []));
+    },
   });
 }
 

@@ -3,6 +3,7 @@
 import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
+import { useEffect, useRef } from 'react';
 import type { Station } from '../../core/orders';
 import { formatClock, formatDuration, groupBy } from '../../core/units';
 import type { BenchPartView, BenchView } from '../../views/bench';
@@ -39,6 +40,7 @@ export function BatchWork({
   onSpoil,
 }: Props) {
   const settings = useSettings();
+  const card = useFocusKept(running?.id ?? null);
   const now = useServerNow(view.nowMs);
   const byPiece = station === 'press' || station === 'check';
   const keyOf = (part: BenchPartView) => (byPiece ? part.pieceId : part.partId);
@@ -57,7 +59,7 @@ export function BatchWork({
     check: `Check ${first.itemName}`,
   };
   return (
-    <section className={`sheet lifted station ${station}`} aria-label="Now">
+    <section ref={card} tabIndex={-1} className={`sheet lifted station ${station}`} aria-label="Now">
       <h2 className="flat below-2 text-huge">{verbs[station]}</h2>
       <BigFacts station={station} view={view} parts={parts} />
       <div className="clock" role="timer" aria-label="Time on this batch">
@@ -85,6 +87,18 @@ export function BatchWork({
       />
     </section>
   );
+}
+
+/** The button that was pressed is another one now: the focus stays on its card, and is not lost to the page. */
+function useFocusKept(runningId: number | null) {
+  const card = useRef<HTMLElement>(null);
+  const before = useRef(runningId);
+  useEffect(() => {
+    if (before.current === runningId) return;
+    before.current = runningId;
+    if (document.activeElement === document.body) card.current?.focus();
+  }, [runningId]);
+  return card;
 }
 
 type ActionsProps = Pick<Props, 'running' | 'onStart' | 'onStop'> & {

@@ -103,7 +103,7 @@ function Item({ view }: { readonly view: ItemEditorView }) {
     value: values,
     isChanged: form.formState.isDirty,
     restore: (stored) => form.reset(stored, { keepDefaultValues: true }),
-    start,
+    restart: () => form.reset(start),
   });
   const id = view.item?.id ?? null;
   const { archived, archive } = useArchive({ path: `/api/items/${id}`, archived: view.item?.archived ?? false });

@@ -52,7 +52,7 @@ export function useNewOrder(view: NewOrderView) {
     value: useWatch({ control: form.control }) as NewOrderForm,
     isChanged: form.formState.isDirty,
     restore: (values) => form.reset(values, { keepDefaultValues: true }),
-    start,
+    restart: () => form.reset(start),
   });
   const save = useSave<NewOrderForm, { id: number }>({
     form,

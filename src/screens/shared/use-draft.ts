@@ -18,7 +18,8 @@ type DraftInput<T> = {
   /** There is something that would be lost. */
   readonly isChanged: boolean;
   readonly restore: (value: T) => void;
-  readonly start: T;
+  /** As if nothing had been typed. */
+  readonly restart: () => void;
 };
 
 /** Written after the last key by so long, and in any case when the page is left. */
@@ -27,10 +28,10 @@ const PAUSE_MS = 250;
 const MOST_LETTERS = 2_000_000;
 const PREFIX = 'draft:';
 
-export function useDraft<T>({ key, value, isChanged, restore, start }: DraftInput<T>): Draft {
+export function useDraft<T>({ key, value, isChanged, restore, restart }: DraftInput<T>): Draft {
   const [isBack, setBack] = useState(false);
-  const latest = useRef({ value, isChanged, restore, start });
-  latest.current = { value, isChanged, restore, start };
+  const latest = useRef({ value, isChanged, restore, restart });
+  latest.current = { value, isChanged, restore, restart };
   /** Nothing is written before what was there has been looked at, nor after it was saved. */
   const writes = useRef(false);
   const name = PREFIX + key;
@@ -67,7 +68,7 @@ export function useDraft<T>({ key, value, isChanged, restore, start }: DraftInpu
   }, [name]);
   const discard = useCallback(() => {
     sessionStorage.removeItem(name);
-    latest.current.restore(latest.current.start);
+    latest.current.restart();
     setBack(false);
   }, [name]);
   return { isBack, discard, clear };
