@@ -125,7 +125,7 @@ const inTransactions = [
 ];
 
 export default tseslint.config(
-  { ignores: ['dist/', 'node_modules/', 'data/', '.astro/', 'test-results/', 'playwright-report/'] },
+  { ignores: ['dist/', 'node_modules/', 'data/', '.astro/', 'test-results/', 'playwright-report/', 'reports/'] },
   ...tseslint.configs.recommended,
   ...astro.configs.recommended,
   {

@@ -1,4 +1,11 @@
-import { bookingInput, countInput, offcutInput, remarkInput, spoiledSpotsInput, widthInput } from '../../../../core/input';
+import {
+  bookingInput,
+  countInput,
+  offcutInput,
+  remarkInput,
+  spoiledSpotsInput,
+  widthInput,
+} from '../../../../core/input';
 import { endpoint, readId, readJson } from '../../../../server/endpoint';
 import { notFound, parseInput } from '../../../../server/errors';
 import {
