@@ -2,13 +2,16 @@
 // file is executed or fetched; what can't be cut is listed by name.
 
 import {
+  boundPoints,
   composeMatrices,
+  flattenContour,
   IDENTITY,
   scaling,
   transformContour,
   translation,
   type Contour,
   type Matrix,
+  type Point,
 } from '../geometry';
 import { fail, MM_PER_INCH, succeed, type Result, CROSS_NOISE } from '../units';
 import { FILE_LIMIT_BYTES, type Artwork, type ReadProblem, type Shape, type StrokeShape } from './artwork';
@@ -23,6 +26,8 @@ import { NEVER_DRAWN, GROUPS, isSet, isOutside, nameOf, collectText, readViewBox
 
 /** Elements visited at most, repeats by <use> included: a small file can ask for billions. */
 const VISIT_LIMIT = 200_000;
+/** As large is a drawing looked at to find the box of a part of it. */
+const BOX_UNITS = 1000;
 type Place = {
   readonly matrix: Matrix;
   readonly paint: PaintState;
@@ -143,7 +148,7 @@ class SvgReader {
     if (isSet(styles.get('mask'))) this.leftOut.add('mask', nameOf(element));
     if (isSet(styles.get('filter'))) this.leftOut.add('filter', nameOf(element));
     const place: Place = { ...outer, matrix, opacity, paint: inheritPaint(outer.paint, styles) };
-    const clip = this.readClip(styles.get('clip-path'), place);
+    const clip = this.readClip(styles.get('clip-path'), element, place);
     return clip ? { ...place, clips: [...place.clips, clip] } : place;
   }
 
@@ -289,17 +294,47 @@ class SvgReader {
   /**
    * The shapes of a clip path in mm; null where none applies. An unknown reference clips nothing (CSS Masking, 5.1).
    */
-  private readClip(value: string | undefined, place: Place): readonly Shape[] | null {
+  private readClip(value: string | undefined, clipped: XmlElement, place: Place): readonly Shape[] | null {
     const id = /^url\(\s*["']?#([^"')]+)["']?\s*\)/.exec(value ?? '')?.[1];
     const target = id ? this.byId.get(id) : undefined;
     // A clip path that clips itself is no valid reference.
     if (target?.name !== 'clipPath' || (id && place.uses.includes(id))) return null;
-    if (target.attributes['clipPathUnits'] === 'objectBoundingBox') {
-      this.leftOut.add('mask', nameOf(target));
-      return null;
-    }
-    const inner = this.enterClip(target, { ...place, clips: [], paint: INITIAL_PAINT, opacity: 1 });
+    const units = target.attributes['clipPathUnits'] === 'objectBoundingBox' ? this.fitToBox(clipped, place) : place;
+    // Units of a box that has no area leave nothing (CSS Masking, 6).
+    if (!units) return [];
+    const inner = this.enterClip(target, { ...units, clips: [], paint: INITIAL_PAINT, opacity: 1 });
     return inner ? target.children.flatMap((child) => this.collectClipShapes(child, inner)) : [];
+  }
+
+  /** The place in which one unit is the width and height of what is clipped; null where that has no area. */
+  private fitToBox(element: XmlElement, place: Place): Place | null {
+    // Curves are flattened to a fixed length: drawings in units of a metre are looked at as large as any.
+    const k = BOX_UNITS / Math.max(place.viewport.width, place.viewport.height);
+    const box = boundPoints([this.listBoxPoints(element, { ...place, matrix: scaling(k) })]);
+    if (!box || box.width === 0 || box.height === 0) return null;
+    const toBox = { a: box.width / k, b: 0, c: 0, d: box.height / k, e: box.x / k, f: box.y / k };
+    return { ...place, matrix: composeMatrices(place.matrix, toBox), viewport: { width: 1, height: 1 } };
+  }
+
+  /** The outlines of an element and what is in it, in the element's own units, whatever is painted or clipped of them. */
+  private listBoxPoints(element: XmlElement, place: Place): readonly Point[] {
+    if (++this.visits > VISIT_LIMIT) return [];
+    if (SHAPE_NAMES.has(element.name)) {
+      const contours = placeContours(this.readOutline(element, place), place.matrix);
+      return contours.flatMap((contour) => flattenContour(contour));
+    }
+    const target = element.name === 'use' ? this.byId.get((element.attributes['href'] ?? '').slice(1)) : undefined;
+    if (target && place.uses.length > 32) return [];
+    const x = parseSvgLength(element.attributes['x'], place.viewport.width) ?? 0;
+    const y = parseSvgLength(element.attributes['y'], place.viewport.height) ?? 0;
+    const moved = target ? composeMatrices(place.matrix, translation(x, y)) : place.matrix;
+    const uses = target ? [...place.uses, ''] : place.uses;
+    return (target ? [target] : element.children).filter(isShownHere).flatMap((child) => {
+      const styles = resolveDeclarations(child, this.sheets);
+      if (NEVER_DRAWN.has(child.name) || styles.get('display') === 'none') return [];
+      const matrix = composeMatrices(moved, readTransform(styles, place.viewport) ?? IDENTITY);
+      return this.listBoxPoints(child, { ...place, matrix, uses });
+    });
   }
 
   private enterClip(element: XmlElement, place: Place): Place | null {

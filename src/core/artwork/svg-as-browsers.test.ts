@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { measureArtwork, readSvg } from './index';
+import { measureOwnWidth } from './resolve-artwork';
 import { readTransform } from './svg-transform';
 
 const PAGE = 'xmlns="http://www.w3.org/2000/svg" viewBox="0 0 100 100" width="100mm" height="100mm"';
@@ -120,4 +121,50 @@ describe('paint', () => {
     const hidden = '<g visibility="hidden"><rect width="9" height="9" fill="#ff0000" visibility="INITIAL"/></g>';
     expect(colours(svg(hidden))).toEqual(['#ff0000']);
   });
+});
+
+describe('clip paths', () => {
+  const clip = (inside: string, units = '') => `<clipPath id="k" ${units}>${inside}</clipPath>`;
+  const OWN = 'clipPathUnits="objectBoundingBox"';
+  const areaOf = (body: string): number => {
+    const artwork = read(svg(body));
+    const widthMm = measureOwnWidth(artwork)!;
+    const measured = measureArtwork(artwork, { widthMm });
+    if (!measured.ok) throw new Error(measured.problem.kind);
+    return Math.round(measured.value.layers.reduce((sum, layer) => sum + layer.netMm2, 0) * 100) / 100;
+  };
+
+  it('in units of the box of what is clipped: a shape, a group, a copy of one', () => {
+    const half = clip('<rect width="0.5" height="1"/>', OWN);
+    expect(areaOf(`${half}<rect x="20" y="10" width="40" height="20" clip-path="url(#k)"/>`)).toBe(400);
+    const group = '<rect width="10" height="10"/><rect x="30" y="30" width="10" height="10"/>';
+    expect(areaOf(`${half}<g clip-path="url(#k)">${group}</g>`)).toBe(100);
+    expect(areaOf(`${half}<g transform="translate(20 5) scale(2)" clip-path="url(#k)">${group}</g>`)).toBe(400);
+    const disc = clip('<circle cx=".5" cy=".5" r=".5"/>', OWN);
+    expect(areaOf(`${disc}<rect x="10" y="10" width="60" height="40" clip-path="url(#k)"/>`)).toBeCloseTo(
+      Math.PI * 30 * 20,
+      0,
+    );
+    expect(
+      areaOf(`<defs><rect id="r" width="40" height="20"/></defs>${half}<use href="#r" x="9" clip-path="url(#k)"/>`),
+    ).toBe(400);
+  });
+
+  it('are the union of their shapes, each by its own rule', () => {
+    const two = clip('<rect width="30" height="20"/><rect x="20" width="30" height="20"/>');
+    expect(areaOf(`${two}<rect width="90" height="90" clip-path="url(#k)"/>`)).toBe(1000);
+    const ring = 'M0 0h40v40h-40z M10 10h20v20h-20z';
+    expect(areaOf(`${clip(`<path d="${ring}"/>`)}<rect width="90" height="90" clip-path="url(#k)"/>`)).toBe(1600);
+    const odd = clip(`<path d="${ring}" clip-rule="evenodd"/><rect x="15" y="15" width="10" height="10"/>`);
+    expect(areaOf(`${odd}<rect width="90" height="90" clip-path="url(#k)"/>`)).toBe(1300);
+  });
+});
+
+it('geometry in styles counts as it does in attributes, and wins over them', () => {
+  expect(boxOf(svg('<rect width="5" height="5" style="x: 10px; y: 20px; width: 20px; height: 10px"/>'))).toEqual([
+    10, 20, 30, 30,
+  ]);
+  // A circle begins at its right.
+  expect(boxOf(svg('<style>circle { cx: 50px; cy: 40px; r: 10% }</style><circle r="1"/>'))[0]).toBeCloseTo(60, 2);
+  expect(boxOf(svg(`<path d="M0 0h1v1z" style="d: path('M10 10h20v30h-20z')"/>`))).toEqual([10, 10, 30, 40]);
 });
