@@ -232,7 +232,8 @@ test('a print area says on the item when the drawing lies on a zip', async ({ pa
   await open(page, `${server.address}/items/1`);
   await page.getByLabel('Where on it').fill('left breast, by the zip');
   await page.getByLabel('Width', { exact: true }).fill('108');
-  await expect(page.getByText('In the middle of the left breast it lies on the zip')).toBeVisible();
+  // On top of the item, and at the field.
+  await expect(page.getByText('In the middle of the left breast it lies on the zip')).toHaveCount(2);
   await page.getByLabel('Width', { exact: true }).fill('70');
   await expect(page.getByText('within the left breast, 110 mm × 110 mm')).toBeVisible();
 });

@@ -41,6 +41,26 @@ function countCells(shapes: readonly { x: number; y: number; w: number; h: numbe
 }
 
 describe('measureArtwork', () => {
+  it('counts corners where the knife swings round: of 45° they are, of 24° they are not', () => {
+    const polygon = (corners: number) => {
+      const at = (index: number) => {
+        const angle = (2 * Math.PI * index) / corners;
+        return `${(100 + 50 * Math.cos(angle)).toFixed(3)} ${(100 + 50 * Math.sin(angle)).toFixed(3)}`;
+      };
+      return `<path d="M${Array.from({ length: corners }, (_, index) => at(index)).join('L')}z"/>`;
+    };
+    expect(measure(polygon(8), 100).layers[0]!.sharpCorners).toBe(8);
+    expect(measure(polygon(15), 100).layers[0]!.sharpCorners).toBe(0);
+  });
+
+  it('sees a small overlap of colours too, with what goes round it', () => {
+    const two = '<rect fill="#f00" width="100" height="50"/><rect fill="#00f" x="98" y="10" width="40" height="2"/>';
+    const [overlap, ...others] = measure(two, 138).overlaps;
+    expect(others).toEqual([]);
+    expect(overlap!.areaMm2).toBeCloseTo(4, 6);
+    expect(overlap!.perimeterMm).toBeCloseTo(8, 6);
+  });
+
   it('agrees with counting cells, whatever the order and nesting of shapes', () => {
     fc.assert(
       fc.property(fc.array(rectangle, { minLength: 1, maxLength: 8 }), (shapes) => {

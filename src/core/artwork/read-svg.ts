@@ -2,16 +2,13 @@
 // file is executed or fetched; what can't be cut is listed by name.
 
 import {
-  boundPoints,
   composeMatrices,
-  flattenContour,
   IDENTITY,
   scaling,
   transformContour,
   translation,
   type Contour,
   type Matrix,
-  type Point,
 } from '../geometry';
 import { fail, MM_PER_INCH, succeed, type Result, CROSS_NOISE } from '../units';
 import { FILE_LIMIT_BYTES, type Artwork, type ReadProblem, type Shape, type StrokeShape } from './artwork';
@@ -22,12 +19,22 @@ import { fitViewBox, isRealLength, MM_PER_PX, parseSvgLength, PX_PER_INCH } from
 import { readTransform } from './svg-transform';
 import { outlineShape, SHAPE_NAMES, type Viewport } from './svg-shapes';
 import { parseXml, type XmlElement } from './xml-tree';
-import { NEVER_DRAWN, GROUPS, isSet, isOutside, nameOf, collectText, readViewBox, placeContours } from './svg-elements';
+import { findOwnBox } from './svg-box';
+import {
+  NEVER_DRAWN,
+  GROUPS,
+  isSet,
+  isShownHere,
+  isOutside,
+  nameOf,
+  collectText,
+  readViewBox,
+  placeContours,
+  refuseEarly,
+} from './svg-elements';
 
 /** Elements visited at most, repeats by <use> included: a small file can ask for billions. */
 const VISIT_LIMIT = 200_000;
-/** As large is a drawing looked at to find the box of a part of it. */
-const BOX_UNITS = 1000;
 type Place = {
   readonly matrix: Matrix;
   readonly paint: PaintState;
@@ -55,17 +62,6 @@ export function readSvg(text: string, { pxPerInch = PX_PER_INCH }: ReadOptions =
   const root = parsed.value;
   if (root.name !== 'svg') return fail({ kind: 'not-svg', found: `<${root.name.slice(0, 40)}>` });
   return new SvgReader(root, pxPerInch).read();
-}
-
-function refuseEarly(text: string): ReadProblem | null {
-  if (text.trim() === '') return { kind: 'empty-file' };
-  if (text.length > FILE_LIMIT_BYTES)
-    return { kind: 'file-too-large', bytes: text.length, limitBytes: FILE_LIMIT_BYTES };
-  const beginning = text.replace(/^\uFEFF/, '').trimStart();
-  if (!beginning.startsWith('<'))
-    return { kind: 'not-svg', found: beginning.slice(0, 24).replace(/[^\x20-\x7e]+/g, '·') };
-  if (/^<!doctype html|^<html/i.test(beginning)) return { kind: 'not-svg', found: '<html>' };
-  return null;
 }
 
 class SvgReader {
@@ -308,33 +304,10 @@ class SvgReader {
 
   /** The place in which one unit is the width and height of what is clipped; null where that has no area. */
   private fitToBox(element: XmlElement, place: Place): Place | null {
-    // Curves are flattened to a fixed length: drawings in units of a metre are looked at as large as any.
-    const k = BOX_UNITS / Math.max(place.viewport.width, place.viewport.height);
-    const box = boundPoints([this.listBoxPoints(element, { ...place, matrix: scaling(k) })]);
+    const box = findOwnBox(element, { byId: this.byId, sheets: this.sheets, viewport: place.viewport });
     if (!box || box.width === 0 || box.height === 0) return null;
-    const toBox = { a: box.width / k, b: 0, c: 0, d: box.height / k, e: box.x / k, f: box.y / k };
+    const toBox = { a: box.width, b: 0, c: 0, d: box.height, e: box.x, f: box.y };
     return { ...place, matrix: composeMatrices(place.matrix, toBox), viewport: { width: 1, height: 1 } };
-  }
-
-  /** The outlines of an element and what is in it, in the element's own units, whatever is painted or clipped of them. */
-  private listBoxPoints(element: XmlElement, place: Place): readonly Point[] {
-    if (++this.visits > VISIT_LIMIT) return [];
-    if (SHAPE_NAMES.has(element.name)) {
-      const contours = placeContours(this.readOutline(element, place), place.matrix);
-      return contours.flatMap((contour) => flattenContour(contour));
-    }
-    const target = element.name === 'use' ? this.byId.get((element.attributes['href'] ?? '').slice(1)) : undefined;
-    if (target && place.uses.length > 32) return [];
-    const x = parseSvgLength(element.attributes['x'], place.viewport.width) ?? 0;
-    const y = parseSvgLength(element.attributes['y'], place.viewport.height) ?? 0;
-    const moved = target ? composeMatrices(place.matrix, translation(x, y)) : place.matrix;
-    const uses = target ? [...place.uses, ''] : place.uses;
-    return (target ? [target] : element.children).filter(isShownHere).flatMap((child) => {
-      const styles = resolveDeclarations(child, this.sheets);
-      if (NEVER_DRAWN.has(child.name) || styles.get('display') === 'none') return [];
-      const matrix = composeMatrices(moved, readTransform(styles, place.viewport) ?? IDENTITY);
-      return this.listBoxPoints(child, { ...place, matrix, uses });
-    });
   }
 
   private enterClip(element: XmlElement, place: Place): Place | null {
@@ -363,11 +336,4 @@ class SvgReader {
       },
     ];
   }
-}
-
-/** Conditions on an element (SVG 2, 5.9): no extension is known here, and drawings are read in English. */
-function isShownHere({ attributes }: XmlElement): boolean {
-  if (attributes['requiredExtensions'] !== undefined) return false;
-  const languages = attributes['systemLanguage'];
-  return languages === undefined || languages.split(',').some((language) => /^\s*en(-|\s*$)/i.test(language));
 }

@@ -1,5 +1,6 @@
 // Small facts of an SVG element: what is never drawn, what groups, links, view boxes, names.
 
+import { FILE_LIMIT_BYTES, type ReadProblem } from './artwork';
 import type { XmlElement } from './xml-tree';
 import { parseNumbers } from './svg-lengths';
 import { type Contour, type Matrix, transformContour } from '../geometry';
@@ -54,4 +55,23 @@ export const placeContours = (contours: readonly Contour[], matrix: Matrix): rea
 function isFinite(contour: Contour): boolean {
   const sound = (point: { x: number; y: number }) => Math.abs(point.x) < 1e7 && Math.abs(point.y) < 1e7;
   return sound(contour.start) && contour.segments.every((segment) => sound(segment.to));
+}
+
+/** Conditions on an element (SVG 2, 5.9): no extension is known here, and drawings are read in English. */
+export function isShownHere({ attributes }: XmlElement): boolean {
+  if (attributes['requiredExtensions'] !== undefined) return false;
+  const languages = attributes['systemLanguage'];
+  return languages === undefined || languages.split(',').some((language) => /^\s*en(-|\s*$)/i.test(language));
+}
+
+/** What is no SVG at all, told before it is parsed. */
+export function refuseEarly(text: string): ReadProblem | null {
+  if (text.trim() === '') return { kind: 'empty-file' };
+  if (text.length > FILE_LIMIT_BYTES)
+    return { kind: 'file-too-large', bytes: text.length, limitBytes: FILE_LIMIT_BYTES };
+  const beginning = text.replace(/^\uFEFF/, '').trimStart();
+  if (!beginning.startsWith('<'))
+    return { kind: 'not-svg', found: beginning.slice(0, 24).replace(/[^\x20-\x7e]+/g, '·') };
+  if (/^<!doctype html|^<html/i.test(beginning)) return { kind: 'not-svg', found: '<html>' };
+  return null;
 }

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { FULL_ITEM, FULL_SHOP } from '../../../test/worked-example';
+import { FULL_ITEM, FULL_SHOP, STICKY_VINYL } from '../../../test/worked-example';
 import { getOrdinaryDetails, type ShopFigures } from '../materials';
 import type { Figure } from '../units';
 import { computeItemCost, countLoads, countOnMat, type ItemCost } from './index';
@@ -133,6 +133,17 @@ describe('the second worked example of docs/costing.md: one of ten, with every f
     for (const key of ['bladeLifeMetres', 'matLifeLoads', 'coverSheetPresses', 'piecesPerOrder'] as const)
       expect([key, grows(key) < 0]).toEqual([key, true]);
   });
+});
+
+it('transfer tape is as large as the box with its margin, and used several times', () => {
+  const sticky = computeItemCost({ ...FULL_ITEM, layers: [{ ...FULL_ITEM.layers[0]!, vinyl: STICKY_VINYL }] }, PIECES, {
+    ...FULL_SHOP,
+    tapePerM2: 100_000,
+    tapeUses: 4,
+  });
+  // 110 × 70 mm at 1000.00 a square metre: 7.70, used four times.
+  expect(sticky.ok && line('tape-0', sticky.value).figure.parts![0]!.value).toBe(7700);
+  expect(sticky.ok && line('tape-0', sticky.value).cash).toBeCloseTo(192.5, -0.5);
 });
 
 describe('loads of the mat', () => {

@@ -120,6 +120,42 @@ describe('quoted against real', () => {
     expect(left).toEqual([270, 200, 140, 60, 0]);
   });
 
+  it('what is done once for a piece is shared by its layers', () => {
+    const two = { ...quote, layers: [quote.layers[0]!, quote.layers[0]!] };
+    expect(estimateRemaining(two, 1, 'weeded')).toEqual({ cut: 0, weed: 0, press: 40, check: 30 });
+    expect(estimateRemaining(two, 0, 'to-cut')).toEqual({ cut: 10 + 30, weed: 60, press: 40, check: 30 });
+  });
+
+  it('machine time falls on every cut, electricity on the minutes at the press, the rest on what is checked', () => {
+    const dear = {
+      ...quote,
+      layers: [{ ...quote.layers[0]!, cutMachineSeconds: 30 }],
+      cutterRatePerHour: 3600,
+      otherCash: 90,
+      workCash: 20,
+      pressSecondCash: 0.5,
+      warmUpCash: 7,
+      orderSeconds: 200,
+    };
+    const done = { layerIndex: 0, knownVinyl: 0, knownBlanks: 1, blankCost: 380, wearCost: 4, blanksLost: 0 } as const;
+    const parts = [
+      { ...done, pieceId: 1, state: 'checked', cuts: 1, knownCuts: 1 },
+      { ...done, pieceId: 2, state: 'pressed', cuts: 3, knownCuts: 3 },
+    ] as const;
+    const workedSeconds = { cut: 0, weed: 0, press: 100, check: 0 };
+    const { cash, cost } = compareWithQuote([{ quote: dear, quantity: 2, parts, workedSeconds }]);
+    expect(cash.real.parts!.map(({ label, value }) => [label, value])).toEqual([
+      ['Vinyl, every cut counted', 0],
+      ['Machine time', 4 * 30],
+      ['Blanks pressed or lost', 760],
+      ['Wear and transfer tape', 8],
+      ['Press: electricity and machine', 50 + 2 * 7],
+      ['Packaging and the rest', 70],
+    ]);
+    // 100 s at 18.00 an hour, and 200 s beside making for the one that is done.
+    expect(cost.real.value).toBe(cash.real.value + 50 + 100);
+  });
+
   it('counts vinyl at each cut, the blank at the press, lost blanks, and the hours', () => {
     const parts = [
       { pieceId: 1, layerIndex: 0, state: 'checked', cuts: 1, blanksLost: 0 },

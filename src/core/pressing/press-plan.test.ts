@@ -35,6 +35,8 @@ describe('planPressing', () => {
     if (!hot.ok || !cool.ok) throw new Error();
     expect(cool.value.handsSeconds.value).toBe(hot.value.handsSeconds.value);
     expect([hot.value.waitSeconds, cool.value.waitSeconds]).toEqual([0, 45]);
+    const warm = plan([{ ...PLAIN_VINYL, press: { ...PLAIN_VINYL.press!, peel: 'warm' } }]);
+    expect(warm.ok && warm.value.waitSeconds).toBe(15);
   });
 
   it('takes a temperature that every vinyl and the blank allow', () => {

@@ -204,6 +204,38 @@ describe('what an order bears', () => {
     expect(loadOrderView(shop, orderId).against.cash.real.value).toBe(0);
   });
 
+  it('of two cut in one load, taking one back gives back its strip and metres, but not the load', () => {
+    const mats = () => loadSuppliesView(shop).supplies.find((supply) => supply.name === 'Own mat')!.wear!.worn.value;
+    const blades = () =>
+      loadSuppliesView(shop).supplies.find((supply) => supply.name === 'Own blade')!.wear!.worn.value;
+    const first = parts()[0]!;
+    const two = parts()
+      .filter((part) => part.vinylId === first.vinylId)
+      .slice(0, 2);
+    work(
+      'cut',
+      two.map((part) => part.id),
+    );
+    const metres = blades();
+    expect(mats()).toBe(1);
+    const events = parts().find((part) => part.id === two[0]!.id)!.events;
+    undoSteps(
+      shop,
+      events.map((event) => event.id),
+      [two[0]!.id],
+    );
+    expect(mats()).toBe(1);
+    expect(blades()).toBeCloseTo(metres / 2, 9);
+    undoSteps(
+      shop,
+      parts()
+        .find((part) => part.id === two[1]!.id)!
+        .events.map((event) => event.id),
+      [two[1]!.id],
+    );
+    expect([mats(), Math.round(blades() * 1e9)]).toEqual([0, 0]);
+  });
+
   it('a blank spoiled under the press before the piece was done leaves the shelf once', () => {
     work('cut', idsIn('to-cut'));
     work('weed', idsIn('cut'));

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { eachFresh, refusalOf, type TestShop } from '../../../test/demo-shop';
+import { rectangle } from '../../core/stock';
 import { loadLotsOnShelf } from '../../data/stock-store';
 import { cutLoad } from './cut-load';
 import { nestParts } from './nest-parts';
@@ -151,4 +152,35 @@ it('a script has pieces laid out in a thread, and is told what is too large', as
     nestParts(shop, { ...ask, stock: [{ ...ask.stock[0]!, widthMm: 50 }] } as never),
   );
   expect([refusal.code, refusal.message]).toEqual(['invalid', expect.stringMatching(/^box needs .* Make it \d+/)]);
+});
+
+it('a rest that lies beside its sheet is refused, however small it is', async () => {
+  const id = orderCoats(shop);
+  const { vinyl } = groupOf(shop, SLATE);
+  const sheet = { form: 'sheet' as const, widthMm: 300, lengthMm: 400, quantity: 1, price: 900, remark: '' };
+  const { id: lotId } = receiveLot(shop, { key: `vinyl:${vinyl.id}`, ...sheet });
+  const small = rectangle(50, 50);
+  const cut = (leftover: readonly { readonly x: number; readonly y: number }[]) =>
+    cutLoad(shop, {
+      sheetId: null,
+      sheets: [
+        {
+          lotId,
+          usedLengthMm: 100,
+          leftovers: [leftover],
+          spareMm2: 0,
+          islands: [],
+          parts: waiting(shop, id).map((part) => ({ partId: part.partId, areaMm2: 100 })),
+        },
+      ],
+    });
+  const moved = (x: number, y: number) => small.map((point) => ({ x: point.x + x, y: point.y + y }));
+  for (const [x, y] of [
+    [-1, 100],
+    [251, 100],
+    [100, 351],
+    [100, -1],
+  ] as const)
+    expect((await refusalOf(() => cut(moved(x, y)))).field).toBe('sheets');
+  expect(cut(moved(250, 350)).offcuts).toHaveLength(1);
 });
