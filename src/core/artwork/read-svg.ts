@@ -11,7 +11,7 @@ import {
   type Matrix,
 } from '../geometry';
 import { fail, MM_PER_INCH, succeed, type Result, CROSS_NOISE } from '../units';
-import { FILE_LIMIT_BYTES, type Artwork, type ReadProblem, type Shape, type StrokeShape } from './artwork';
+import type { Artwork, ReadProblem, Shape, StrokeShape } from './artwork';
 import { LeftOutTally } from './left-out';
 import { inheritPaint, INITIAL_PAINT, parseOpacity, resolvePaint, type PaintServers, type PaintState } from './paint';
 import { parseStyleSheet, resolveDeclarations, type StyleSheet } from './style-sheet';
