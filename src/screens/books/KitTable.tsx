@@ -36,7 +36,6 @@ export function KitTable({ plan, chosen, onChange }: Props) {
             <th scope="col">class</th>
             <th scope="col">used</th>
             <th scope="col">brings</th>
-            <NumberHead>cuts</NumberHead>
             <NumberHead>price</NumberHead>
             <th scope="col" />
           </tr>
@@ -144,16 +143,17 @@ function KitRow({ at, chosen, onChange, option, change, remove }: KitRowProps) {
             </MenuItem>
           ))}
         </TextField>
-      </td>
-      <td>
         {option.covers.includes('cutter') && (
-          <NumberInput
-            label={`Width that ${option.name} cuts`}
-            unit="mm"
-            value={option.widthMm ?? 0}
-            least={0}
-            onChange={(widthMm) => change(at, { widthMm: widthMm > 0 ? widthMm : null })}
-          />
+          <label className="kit-width soft text-small">
+            cuts{' '}
+            <NumberInput
+              label={`Width that ${option.name} cuts`}
+              value={option.widthMm ?? 0}
+              least={0}
+              onChange={(widthMm) => change(at, { widthMm: widthMm > 0 ? widthMm : null })}
+            />{' '}
+            mm
+          </label>
         )}
       </td>
       <td>
