@@ -43,7 +43,6 @@ export function Checks({
   taken,
   onTake,
 }: Props) {
-  const settings = useSettings();
   const caution = describeLicenceCaution(licence);
   return (
     <section className="sheet" aria-label="Checks">
@@ -55,32 +54,16 @@ export function Checks({
             : `${plural(findings.length, 'thing')} to mend`}
       </h2>
       <ul className="checks">
-        {findings.map((finding, index) => {
-          const words = describeFinding(finding, nameOf, settings);
-          const mending = computeMendingWidth(finding, widthMm);
-          return (
-            <li key={`${finding.kind}-${index}`}>
-              <div>
-                <strong>{words.what}</strong>
-                <span>{words.detail}</span>
-                {mending && finding.remedies.length > 0 && (
-                  <span className="soft block">
-                    {mending.label} <Why figure={mending} />
-                  </span>
-                )}
-              </div>
-              <div className="actions">
-                {finding.remedies
-                  .filter((remedy) => !isTaken(remedy, taken))
-                  .map((remedy) => (
-                    <Button key={JSON.stringify(remedy)} size="small" onClick={() => onTake(remedy)}>
-                      {describeRemedy(remedy, nameOf, settings)}
-                    </Button>
-                  ))}
-              </div>
-            </li>
-          );
-        })}
+        {findings.map((finding, index) => (
+          <FindingRow
+            key={`${finding.kind}-${index}`}
+            finding={finding}
+            widthMm={widthMm}
+            nameOf={nameOf}
+            taken={taken}
+            onTake={onTake}
+          />
+        ))}
         {leftOut
           .filter((entry) => entry.kind !== 'stroke')
           .map((entry) => {
@@ -118,5 +101,35 @@ export function Checks({
         )}
       </ul>
     </section>
+  );
+}
+
+type FindingRowProps = Pick<Props, 'widthMm' | 'nameOf' | 'taken' | 'onTake'> & { readonly finding: Finding };
+
+function FindingRow({ finding, widthMm, nameOf, taken, onTake }: FindingRowProps) {
+  const settings = useSettings();
+  const words = describeFinding(finding, nameOf, settings);
+  const mending = computeMendingWidth(finding, widthMm);
+  return (
+    <li>
+      <div>
+        <strong>{words.what}</strong>
+        <span>{words.detail}</span>
+        {mending && finding.remedies.length > 0 && (
+          <span className="soft block">
+            {mending.label} <Why figure={mending} />
+          </span>
+        )}
+      </div>
+      <div className="actions">
+        {finding.remedies
+          .filter((remedy) => !isTaken(remedy, taken))
+          .map((remedy) => (
+            <Button key={JSON.stringify(remedy)} size="small" onClick={() => onTake(remedy)}>
+              {describeRemedy(remedy, nameOf, settings)}
+            </Button>
+          ))}
+      </div>
+    </li>
   );
 }

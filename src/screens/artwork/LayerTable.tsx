@@ -81,80 +81,15 @@ type LayerRowProps = {
 
 function LayerRow({ layer, nameOf, onRename, dots, file, onRole, vinyls, vinylIds, onVinyl, figures }: LayerRowProps) {
   const settings = useSettings();
-  const maker = useMaker();
   return (
     <tr>
-      <td className="area-column">
-        <div className="layer-cell">
-          <i className="swatch fixed-size" style={{ background: layer.colour }} />
-          <input
-            className="layer-name"
-            aria-label={`Name of layer ${nameOf(layer.key)}`}
-            value={nameOf(layer.key)}
-            maxLength={60}
-            onChange={(event) => onRename(layer.key, event.target.value)}
-          />
-        </div>
-        <span className="soft figures text-small nowrap">
-          {formatLength(layer.box.width, settings).replace(/ \w+$/, '')} × {formatLength(layer.box.height, settings)}
-        </span>
-        {dots.slice(0, 3).map((group) => (
-          <div key={group.diameterMm} className="soft text-small">
-            {plural(group.count, 'dot')} of {formatLength(group.diameterMm, settings, 2)}
-          </div>
-        ))}
-        {(file.measurement.layers.length > 1 || layer.role !== 'worn') && (
-          <TextField
-            select
-            size="small"
-            variant="standard"
-            value={layer.role}
-            onChange={(event) => onRole(layer.key, event.target.value as LayerRole)}
-            className="layer-role"
-            slotProps={{ htmlInput: { 'aria-label': `What ${nameOf(layer.key)} is for` } }}
-          >
-            {LAYER_ROLES.map((role) => (
-              <MenuItem key={role} value={role}>
-                {LAYER_ROLE_NAMES[role]}
-              </MenuItem>
-            ))}
-          </TextField>
-        )}
-      </td>
-      <td className="vinyl-column">
-        <TextField
-          select
-          size="small"
-          variant="standard"
-          fullWidth
-          value={vinyls.some((vinyl) => vinyl.id === vinylIds[layer.key]) ? vinylIds[layer.key] : ''}
-          onChange={(event) => {
-            if (event.target.value === MORE) maker?.vinyl((made) => onVinyl(layer.key, made.id));
-            else onVinyl(layer.key, event.target.value === '' ? null : Number(event.target.value));
-          }}
-          slotProps={{
-            select: {
-              displayEmpty: true,
-              renderValue: (value: unknown) =>
-                value === '' ? 'a smooth vinyl' : vinyls.find((vinyl) => vinyl.id === value)?.name,
-            },
-            htmlInput: { 'aria-label': `Vinyl of ${nameOf(layer.key)}` },
-          }}
-        >
-          <MenuItem value="">a smooth vinyl, not chosen yet</MenuItem>
-          {vinyls.map((vinyl) => (
-            <MenuItem key={vinyl.id} value={vinyl.id}>
-              <i className="swatch" style={{ background: vinyl.colourHex }} />
-              {vinyl.name}
-            </MenuItem>
-          ))}
-          {maker && (
-            <MenuItem value={MORE}>
-              <em>Another vinyl…</em>
-            </MenuItem>
-          )}
-        </TextField>
-      </td>
+      <NameCell layer={layer} nameOf={nameOf} onRename={onRename} dots={dots} file={file} onRole={onRole} />
+      <VinylCell
+        name={nameOf(layer.key)}
+        vinyls={vinyls}
+        vinylId={vinylIds[layer.key] ?? null}
+        onVinyl={(vinylId) => onVinyl(layer.key, vinylId)}
+      />
       <td className="num">
         <Why figure={figures.net} />
       </td>
@@ -176,5 +111,99 @@ function LayerRow({ layer, nameOf, onRename, dots, file, onRole, vinyls, vinylId
         )}
       </td>
     </tr>
+  );
+}
+
+type NameCellProps = Pick<LayerRowProps, 'layer' | 'nameOf' | 'onRename' | 'dots' | 'file' | 'onRole'>;
+
+function NameCell({ layer, nameOf, onRename, dots, file, onRole }: NameCellProps) {
+  const settings = useSettings();
+  return (
+    <td className="area-column">
+      <div className="layer-cell">
+        <i className="swatch fixed-size" style={{ background: layer.colour }} />
+        <input
+          className="layer-name"
+          aria-label={`Name of layer ${nameOf(layer.key)}`}
+          value={nameOf(layer.key)}
+          maxLength={60}
+          onChange={(event) => onRename(layer.key, event.target.value)}
+        />
+      </div>
+      <span className="soft figures text-small nowrap">
+        {formatLength(layer.box.width, settings).replace(/ \w+$/, '')} × {formatLength(layer.box.height, settings)}
+      </span>
+      {dots.slice(0, 3).map((group) => (
+        <div key={group.diameterMm} className="soft text-small">
+          {plural(group.count, 'dot')} of {formatLength(group.diameterMm, settings, 2)}
+        </div>
+      ))}
+      {(file.measurement.layers.length > 1 || layer.role !== 'worn') && (
+        <TextField
+          select
+          size="small"
+          variant="standard"
+          value={layer.role}
+          onChange={(event) => onRole(layer.key, event.target.value as LayerRole)}
+          className="layer-role"
+          slotProps={{ htmlInput: { 'aria-label': `What ${nameOf(layer.key)} is for` } }}
+        >
+          {LAYER_ROLES.map((role) => (
+            <MenuItem key={role} value={role}>
+              {LAYER_ROLE_NAMES[role]}
+            </MenuItem>
+          ))}
+        </TextField>
+      )}
+    </td>
+  );
+}
+
+type VinylCellProps = {
+  /** Of the layer. */
+  readonly name: string;
+  readonly vinyls: readonly VinylView[];
+  /** Null while none is chosen. */
+  readonly vinylId: number | null;
+  readonly onVinyl: (vinylId: number | null) => void;
+};
+
+function VinylCell({ name, vinyls, vinylId, onVinyl }: VinylCellProps) {
+  const maker = useMaker();
+  return (
+    <td className="vinyl-column">
+      <TextField
+        select
+        size="small"
+        variant="standard"
+        fullWidth
+        value={vinyls.some((vinyl) => vinyl.id === vinylId) ? vinylId : ''}
+        onChange={(event) => {
+          if (event.target.value === MORE) maker?.vinyl((made) => onVinyl(made.id));
+          else onVinyl(event.target.value === '' ? null : Number(event.target.value));
+        }}
+        slotProps={{
+          select: {
+            displayEmpty: true,
+            renderValue: (value: unknown) =>
+              value === '' ? 'a smooth vinyl' : vinyls.find((vinyl) => vinyl.id === value)?.name,
+          },
+          htmlInput: { 'aria-label': `Vinyl of ${name}` },
+        }}
+      >
+        <MenuItem value="">a smooth vinyl, not chosen yet</MenuItem>
+        {vinyls.map((vinyl) => (
+          <MenuItem key={vinyl.id} value={vinyl.id}>
+            <i className="swatch" style={{ background: vinyl.colourHex }} />
+            {vinyl.name}
+          </MenuItem>
+        ))}
+        {maker && (
+          <MenuItem value={MORE}>
+            <em>Another vinyl…</em>
+          </MenuItem>
+        )}
+      </TextField>
+    </td>
   );
 }

@@ -80,21 +80,7 @@ function Lettering() {
       // One after another: where one is refused, those before it are saved, and the rest can be saved once it is
       // mended.
       for (const { text, answer } of texts.slice(saved)) {
-        if (!answer.ok) throw new ApiError('invalid', `${text}: ${describeLetterProblem(answer.problem)}`);
-        const { svg, widthMm } = fitWidth(answer.value, form.list ? form.widestMm : null);
-        const facts = JSON.stringify({
-          name: text.replace(/\s+/g, ' ').trim().slice(0, 120),
-          fileName: 'lettering.svg',
-          licence: 'open',
-          steps: [{ kind: 'size', widthMm, on: true }],
-          layerNames: form.pair ? ['outline', 'fill'] : ['letters'],
-          layerVinylIds: [],
-        });
-        ({ id } = await callApi<{ id: number }>(
-          'POST',
-          `/api/artwork?${new URLSearchParams({ facts }).toString()}`,
-          new Blob([svg], { type: 'image/svg+xml' }),
-        ));
+        id = await saveText(text, answer, form);
         if (form.list) setSaved((count) => count + 1);
       }
       draft.clear();
@@ -137,6 +123,26 @@ function Lettering() {
       </div>
     </>
   );
+}
+
+/** Its words as a drawing of their own; the drawing's id. @throws ApiError where they can't be set or saved */
+async function saveText(text: string, answer: NamedText['answer'], form: Form): Promise<number> {
+  if (!answer.ok) throw new ApiError('invalid', `${text}: ${describeLetterProblem(answer.problem)}`);
+  const { svg, widthMm } = fitWidth(answer.value, form.list ? form.widestMm : null);
+  const facts = JSON.stringify({
+    name: text.replace(/\s+/g, ' ').trim().slice(0, 120),
+    fileName: 'lettering.svg',
+    licence: 'open',
+    steps: [{ kind: 'size', widthMm, on: true }],
+    layerNames: form.pair ? ['outline', 'fill'] : ['letters'],
+    layerVinylIds: [],
+  });
+  const { id } = await callApi<{ id: number }>(
+    'POST',
+    `/api/artwork?${new URLSearchParams({ facts }).toString()}`,
+    new Blob([svg], { type: 'image/svg+xml' }),
+  );
+  return id;
 }
 
 type LetteringPreviewProps = {

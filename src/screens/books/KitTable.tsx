@@ -125,37 +125,7 @@ function KitRow({ at, chosen, onChange, option, change, remove }: KitRowProps) {
           slotProps={{ input: { 'aria-label': `${option.name} is used` } }}
         />
       </td>
-      <td>
-        <TextField
-          select
-          variant="standard"
-          fullWidth
-          value={[...option.covers]}
-          onChange={(event) => {
-            const covers = event.target.value as unknown as KitNeed[];
-            if (covers.length > 0) change(at, { covers });
-          }}
-          slotProps={{ select: { multiple: true }, htmlInput: { 'aria-label': `What ${option.name} brings` } }}
-        >
-          {KIT_NEEDS.map((need) => (
-            <MenuItem key={need} value={need}>
-              {need}
-            </MenuItem>
-          ))}
-        </TextField>
-        {option.covers.includes('cutter') && (
-          <label className="kit-width soft text-small">
-            cuts{' '}
-            <NumberInput
-              label={`Width that ${option.name} cuts`}
-              value={option.widthMm ?? 0}
-              least={0}
-              onChange={(widthMm) => change(at, { widthMm: widthMm > 0 ? widthMm : null })}
-            />{' '}
-            mm
-          </label>
-        )}
-      </td>
+      <BringsCell at={at} option={option} change={change} />
       <td>
         <MoneyInput
           label={`Price of ${option.name}`}
@@ -174,5 +144,41 @@ function KitRow({ at, chosen, onChange, option, change, remove }: KitRowProps) {
         </Button>
       </td>
     </tr>
+  );
+}
+
+function BringsCell({ at, option, change }: Pick<KitRowProps, 'at' | 'option' | 'change'>) {
+  return (
+    <td>
+      <TextField
+        select
+        variant="standard"
+        fullWidth
+        value={[...option.covers]}
+        onChange={(event) => {
+          const covers = event.target.value as unknown as KitNeed[];
+          if (covers.length > 0) change(at, { covers });
+        }}
+        slotProps={{ select: { multiple: true }, htmlInput: { 'aria-label': `What ${option.name} brings` } }}
+      >
+        {KIT_NEEDS.map((need) => (
+          <MenuItem key={need} value={need}>
+            {need}
+          </MenuItem>
+        ))}
+      </TextField>
+      {option.covers.includes('cutter') && (
+        <label className="kit-width soft text-small">
+          cuts{' '}
+          <NumberInput
+            label={`Width that ${option.name} cuts`}
+            value={option.widthMm ?? 0}
+            least={0}
+            onChange={(widthMm) => change(at, { widthMm: widthMm > 0 ? widthMm : null })}
+          />{' '}
+          mm
+        </label>
+      )}
+    </td>
   );
 }

@@ -139,72 +139,90 @@ function ChannelFields({ form, percent, tiers, kind }: ChannelFieldsProps) {
         />
         {percent('tax', 'Tax in the price', 'added to the net price; 0 where you charge none')}
       </div>
-      <fieldset className="group">
-        <legend>Of the price</legend>
-        {tiers.fields.map((field, at) => (
-          <div key={field.id} className="fields break">
-            {at === 0 ? (
-              percent('tiers.0.share', 'Share of the price')
-            ) : (
-              <>
-                <MoneyField form={form} name={`tiers.${at}.from`} label="Of the part above" />
-                {percent(`tiers.${at}.share`, 'Share of it')}
-                <Button onClick={() => tiers.remove(at)} aria-label={`Remove share ${at + 1}`}>
-                  ×
-                </Button>
-              </>
-            )}
-          </div>
-        ))}
-        <Button
-          size="small"
-          onClick={() => tiers.append({ from: (form.getValues('tiers').at(-1)?.from ?? 0) + 1000, share: 0 })}
-        >
-          Another share above a price
-        </Button>
-      </fieldset>
-      <fieldset className="group">
-        <legend>For each sale</legend>
-        <div className="fields three">
-          <MoneyField form={form} name="fixed" label="Fixed" />
-          {percent('paymentShare', 'Payment, share')}
-          <MoneyField form={form} name="paymentFixed" label="Payment, fixed" />
-          <MoneyField form={form} name="delivery" label="Delivery costs you" />
-          <MoneyField form={form} name="deliveryPaid" label="The customer pays for it" />
-          <Tick form={form} name="feesOnDelivery" label="Shares are taken of that too" />
-          <NumberField form={form} name="piecesPerSale" label="Pieces in a sale" digits={2} help="on average" />
-          <NumberField
-            form={form}
-            name="saleSeconds"
-            label="Your time for it, beside making"
-            unit="min"
-            per={60}
-            digits={1}
-            help="empty: as an order in the shop"
-          />
-          {percent('returnShare', 'Come back', "empty: the shop's own share")}
-          {kind === 'wholesale' && percent('discount', 'Off the price', 'what a shop that sells it on asks')}
-        </div>
-      </fieldset>
-      <fieldset className="group">
-        <legend>Now and then</legend>
-        <div className="fields three">
-          <MoneyField form={form} name="listing" label="Putting it up for sale" />
-          <NumberField form={form} name="salesPerListing" label="Sales for each time" />
-          {kind === 'stall' ? (
-            <>
-              <MoneyField form={form} name="day" label="A day there" />
-              <NumberField form={form} name="dayHours" label="Your hours on it" unit="h" digits={2} />
-              <NumberField form={form} name="salesPerDay" label="Pieces sold on one" />
-            </>
+      <PriceShares form={form} percent={percent} tiers={tiers} />
+      <SaleFees form={form} percent={percent} kind={kind} />
+      <DayFees form={form} percent={percent} kind={kind} />
+    </DialogContent>
+  );
+}
+
+function PriceShares({ form, percent, tiers }: Pick<ChannelFieldsProps, 'form' | 'percent' | 'tiers'>) {
+  return (
+    <fieldset className="group">
+      <legend>Of the price</legend>
+      {tiers.fields.map((field, at) => (
+        <div key={field.id} className="fields break">
+          {at === 0 ? (
+            percent('tiers.0.share', 'Share of the price')
           ) : (
             <>
-              {percent('adShare', 'Advertising, share')}
-              {percent('adOdds', 'Sales that come by it')}
+              <MoneyField form={form} name={`tiers.${at}.from`} label="Of the part above" />
+              {percent(`tiers.${at}.share`, 'Share of it')}
+              <Button onClick={() => tiers.remove(at)} aria-label={`Remove share ${at + 1}`}>
+                ×
+              </Button>
             </>
           )}
         </div>
-      </fieldset>
-    </DialogContent>
+      ))}
+      <Button
+        size="small"
+        onClick={() => tiers.append({ from: (form.getValues('tiers').at(-1)?.from ?? 0) + 1000, share: 0 })}
+      >
+        Another share above a price
+      </Button>
+    </fieldset>
+  );
+}
+
+function SaleFees({ form, percent, kind }: Pick<ChannelFieldsProps, 'form' | 'percent' | 'kind'>) {
+  return (
+    <fieldset className="group">
+      <legend>For each sale</legend>
+      <div className="fields three">
+        <MoneyField form={form} name="fixed" label="Fixed" />
+        {percent('paymentShare', 'Payment, share')}
+        <MoneyField form={form} name="paymentFixed" label="Payment, fixed" />
+        <MoneyField form={form} name="delivery" label="Delivery costs you" />
+        <MoneyField form={form} name="deliveryPaid" label="The customer pays for it" />
+        <Tick form={form} name="feesOnDelivery" label="Shares are taken of that too" />
+        <NumberField form={form} name="piecesPerSale" label="Pieces in a sale" digits={2} help="on average" />
+        <NumberField
+          form={form}
+          name="saleSeconds"
+          label="Your time for it, beside making"
+          unit="min"
+          per={60}
+          digits={1}
+          help="empty: as an order in the shop"
+        />
+        {percent('returnShare', 'Come back', "empty: the shop's own share")}
+        {kind === 'wholesale' && percent('discount', 'Off the price', 'what a shop that sells it on asks')}
+      </div>
+    </fieldset>
+  );
+}
+
+function DayFees({ form, percent, kind }: Pick<ChannelFieldsProps, 'form' | 'percent' | 'kind'>) {
+  return (
+    <fieldset className="group">
+      <legend>Now and then</legend>
+      <div className="fields three">
+        <MoneyField form={form} name="listing" label="Putting it up for sale" />
+        <NumberField form={form} name="salesPerListing" label="Sales for each time" />
+        {kind === 'stall' ? (
+          <>
+            <MoneyField form={form} name="day" label="A day there" />
+            <NumberField form={form} name="dayHours" label="Your hours on it" unit="h" digits={2} />
+            <NumberField form={form} name="salesPerDay" label="Pieces sold on one" />
+          </>
+        ) : (
+          <>
+            {percent('adShare', 'Advertising, share')}
+            {percent('adOdds', 'Sales that come by it')}
+          </>
+        )}
+      </div>
+    </fieldset>
   );
 }

@@ -21,7 +21,6 @@ type Props = {
 const NEXT_PLACES = ['front, centred', 'back, centred', 'neck label', 'left sleeve', 'right sleeve'] as const;
 
 export function ItemFields({ form, view, blank, shown, onShow }: Props) {
-  const placements = useFieldArray({ control: form.control, name: 'placements' });
   const maker = useMaker();
   const takeBlank = (next: BlankView) => {
     const { sizeName, colourName } = form.getValues();
@@ -39,18 +38,6 @@ export function ItemFields({ form, view, blank, shown, onShow }: Props) {
       form.setValue('blankId', made.id, { shouldDirty: true });
       takeBlank(made);
     });
-  const add = () => {
-    const taken = form.getValues('placements').map((placement) => placement.place);
-    placements.append(
-      startForm(
-        view.artworks[0]!,
-        view.shelf,
-        form.getValues('blankId'),
-        NEXT_PLACES.find((place) => !taken.includes(place)) ?? `place ${taken.length + 1}`,
-      ),
-    );
-    onShow(placements.fields.length);
-  };
   return (
     <section className="sheet fields" aria-label="What it is made of">
       <div className="whole-row">
@@ -82,6 +69,31 @@ export function ItemFields({ form, view, blank, shown, onShow }: Props) {
           swatch: colour.hex,
         }))}
       />
+      <Placements form={form} view={view} blank={blank} shown={shown} onShow={onShow} />
+      <NumberField form={form} name="quantity" label="Made in one go" unit="pieces" />
+      <MoneyField form={form} name="artworkPrice" label="Paid for the drawing" />
+      <NumberField form={form} name="artworkRun" label="Spread over" unit="pieces" />
+    </section>
+  );
+}
+
+/** Its artworks, each with its place, width and vinyls. */
+function Placements({ form, view, blank, shown, onShow }: Props) {
+  const placements = useFieldArray({ control: form.control, name: 'placements' });
+  const add = () => {
+    const taken = form.getValues('placements').map((placement) => placement.place);
+    placements.append(
+      startForm(
+        view.artworks[0]!,
+        view.shelf,
+        form.getValues('blankId'),
+        NEXT_PLACES.find((place) => !taken.includes(place)) ?? `place ${taken.length + 1}`,
+      ),
+    );
+    onShow(placements.fields.length);
+  };
+  return (
+    <>
       {placements.fields.map((field, at) => (
         <fieldset key={field.id} className="fields group whole-row" onFocus={() => shown !== at && onShow(at)}>
           <legend>
@@ -108,9 +120,6 @@ export function ItemFields({ form, view, blank, shown, onShow }: Props) {
           Add another artwork
         </Button>
       </div>
-      <NumberField form={form} name="quantity" label="Made in one go" unit="pieces" />
-      <MoneyField form={form} name="artworkPrice" label="Paid for the drawing" />
-      <NumberField form={form} name="artworkRun" label="Spread over" unit="pieces" />
-    </section>
+    </>
   );
 }

@@ -14,7 +14,7 @@ import {
 } from '../../core/materials';
 import type { ArtworkView } from '../../views/artwork';
 import { formatLength, groupBy } from '../../core/units';
-import type { BlankView } from '../../views/shelf';
+import type { BlankView, VinylView } from '../../views/shelf';
 import type { ItemEditorView } from '../../views/items';
 import { describeArea, describePlacementFault } from '../../wording/placement';
 import { Choice, TextLine } from '../shared/form';
@@ -33,7 +33,6 @@ type Props = {
 
 export function PlacementFields({ form, path, view, blank }: Props) {
   const settings = useSettings();
-  const maker = useMaker();
   const values = useWatch({ control: form.control, name: path }) as PlacementForm | undefined;
   const sizeName = useWatch({ control: form.control, name: 'sizeName' });
   if (!values) return null;
@@ -63,29 +62,7 @@ export function PlacementFields({ form, path, view, blank }: Props) {
           onPicked={pickArtwork}
         />
       </div>
-      {(artwork ? getWornLayers(artwork.measurement) : []).map((_, index) => (
-        <div key={index} className="whole-row">
-          <Choice
-            form={form}
-            name={`${path}.vinylIds.${index}`}
-            label={`Vinyl for ${artwork?.layerNames[index] ?? `layer ${index + 1}`}`}
-            options={view.shelf.vinyls.map((option) => ({
-              value: option.id,
-              label: option.name,
-              swatch: option.colourHex,
-            }))}
-            more={
-              maker
-                ? {
-                    label: 'Another vinyl…',
-                    run: () =>
-                      maker.vinyl((made) => form.setValue(`${path}.vinylIds.${index}`, made.id, { shouldDirty: true })),
-                  }
-                : undefined
-            }
-          />
-        </div>
-      ))}
+      {artwork && <VinylChoices form={form} path={path} artwork={artwork} vinyls={view.shelf.vinyls} />}
       <LengthField form={form} name={`${path}.widthMm`} label="Width" />
       <TextLine
         form={form}
@@ -125,6 +102,39 @@ export function PlacementFields({ form, path, view, blank }: Props) {
       )}
     </>
   );
+}
+
+type VinylChoicesProps = Pick<Props, 'form' | 'path'> & {
+  readonly artwork: ArtworkView;
+  readonly vinyls: readonly VinylView[];
+};
+
+/** One for each worn layer; one that is missing is made here. */
+function VinylChoices({ form, path, artwork, vinyls }: VinylChoicesProps) {
+  const maker = useMaker();
+  return getWornLayers(artwork.measurement).map((_, index) => (
+    <div key={index} className="whole-row">
+      <Choice
+        form={form}
+        name={`${path}.vinylIds.${index}`}
+        label={`Vinyl for ${artwork.layerNames[index] ?? `layer ${index + 1}`}`}
+        options={vinyls.map((option) => ({
+          value: option.id,
+          label: option.name,
+          swatch: option.colourHex,
+        }))}
+        more={
+          maker
+            ? {
+                label: 'Another vinyl…',
+                run: () =>
+                  maker.vinyl((made) => form.setValue(`${path}.vinylIds.${index}`, made.id, { shouldDirty: true })),
+              }
+            : undefined
+        }
+      />
+    </div>
+  ));
 }
 
 type SizeCheck = { readonly size: string; readonly area: PrintArea; readonly faults: readonly PlacementFault[] };

@@ -73,7 +73,7 @@ export function Frame(props: FrameProps) {
 
 function FrameBody({ frame, current, children, newHref }: FrameProps) {
   const [system, setSystem] = useState<MeasureSystem>(frame.system);
-  const [open, setOpen] = useState<'find' | 'help' | 'quote' | null>(null);
+  const [open, setOpen] = useState<Opened | null>(null);
   const settings = useMemo(() => toSettings(frame.shop, system), [frame.shop, system]);
   useKeys('Everywhere', [
     { keys: '/', shown: '/', does: 'find or do anything', run: () => setOpen('find') },
@@ -106,50 +106,8 @@ function FrameBody({ frame, current, children, newHref }: FrameProps) {
         Skip to content
       </a>
       <div className="frame">
-        <nav className="rail" aria-label="Views">
-          <a className="wordmark" href="/" aria-label="Chiral, today">
-            <span aria-hidden>chiral</span>
-            <i aria-hidden />
-          </a>
-          <ul>
-            {VIEWS.map((view) => [
-              view.gapBefore && <li key={`${view.name}-gap`} className="gap" aria-hidden />,
-              <li key={view.name}>
-                <a href={view.href} aria-current={view.name === current ? 'page' : undefined}>
-                  <Icon name={view.name} />
-                  <span className="view-name">{view.label}</span>
-                  <kbd aria-hidden>{view.digit}</kbd>
-                </a>
-              </li>,
-            ])}
-          </ul>
-          <div className="shop">
-            {frame.shop.name}
-            {frame.shop.simulated ? ', demo' : ''}
-            <br />
-            <Now startMs={frame.nowMs} />
-          </div>
-        </nav>
-        <header className="topline">
-          <Button className="find" onClick={() => setOpen('find')}>
-            Find or do anything <kbd>/</kbd>
-          </Button>
-          <button className="quiet hide-small" onClick={() => setOpen('quote')} aria-label="Quick quote">
-            quote <kbd>Q</kbd>
-          </button>
-          <Timers frame={frame} />
-          <button
-            className="quiet hide-small"
-            onClick={toggleUnits}
-            aria-label={`Units: ${system === 'metric' ? 'millimetres and °C' : 'inches and °F'}. Change`}
-          >
-            {system === 'metric' ? 'mm °C' : 'in °F'}
-          </button>
-          <ThemeSwitch />
-          <button className="quiet hide-small" onClick={() => setOpen('help')} aria-label="Keys of this screen">
-            keys ?
-          </button>
-        </header>
+        <Rail frame={frame} current={current} />
+        <TopLine frame={frame} system={system} onOpen={setOpen} onToggleUnits={toggleUnits} />
         <main className="page" id="main">
           {!frame.shop.confirmed && <FirstStart shop={frame.shop} nowMs={frame.nowMs} />}
           {children}
@@ -163,6 +121,69 @@ function FrameBody({ frame, current, children, newHref }: FrameProps) {
         {open === 'help' && <HelpSheet onClose={() => setOpen(null)} />}
       </Suspense>
     </SettingsProvider>
+  );
+}
+
+function Rail({ frame, current }: { readonly frame: FrameView; readonly current: ViewName }) {
+  return (
+    <nav className="rail" aria-label="Views">
+      <a className="wordmark" href="/" aria-label="Chiral, today">
+        <span aria-hidden>chiral</span>
+        <i aria-hidden />
+      </a>
+      <ul>
+        {VIEWS.map((view) => [
+          view.gapBefore && <li key={`${view.name}-gap`} className="gap" aria-hidden />,
+          <li key={view.name}>
+            <a href={view.href} aria-current={view.name === current ? 'page' : undefined}>
+              <Icon name={view.name} />
+              <span className="view-name">{view.label}</span>
+              <kbd aria-hidden>{view.digit}</kbd>
+            </a>
+          </li>,
+        ])}
+      </ul>
+      <div className="shop">
+        {frame.shop.name}
+        {frame.shop.simulated ? ', demo' : ''}
+        <br />
+        <Now startMs={frame.nowMs} />
+      </div>
+    </nav>
+  );
+}
+
+type Opened = 'find' | 'help' | 'quote';
+
+type TopLineProps = {
+  readonly frame: FrameView;
+  readonly system: MeasureSystem;
+  readonly onOpen: (what: Opened) => void;
+  readonly onToggleUnits: () => void;
+};
+
+function TopLine({ frame, system, onOpen, onToggleUnits }: TopLineProps) {
+  return (
+    <header className="topline">
+      <Button className="find" onClick={() => onOpen('find')}>
+        Find or do anything <kbd>/</kbd>
+      </Button>
+      <button className="quiet hide-small" onClick={() => onOpen('quote')} aria-label="Quick quote">
+        quote <kbd>Q</kbd>
+      </button>
+      <Timers frame={frame} />
+      <button
+        className="quiet hide-small"
+        onClick={onToggleUnits}
+        aria-label={`Units: ${system === 'metric' ? 'millimetres and °C' : 'inches and °F'}. Change`}
+      >
+        {system === 'metric' ? 'mm °C' : 'in °F'}
+      </button>
+      <ThemeSwitch />
+      <button className="quiet hide-small" onClick={() => onOpen('help')} aria-label="Keys of this screen">
+        keys ?
+      </button>
+    </header>
   );
 }
 

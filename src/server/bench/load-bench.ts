@@ -11,6 +11,7 @@ import {
   type TimelineBlock,
   type TimelineJob,
 } from '../../core/scheduling/index';
+import type { MadeLayer } from '../../core/costing/index';
 import { dayOf } from '../../core/units/index';
 import { decideHandedness } from '../../core/materials/index';
 import { STATIONS, type Station } from '../../core/orders/index';
@@ -22,11 +23,11 @@ import type { NextBatch, TodayView } from '../../views/today';
 import { describeBatch } from '../../wording/batches';
 import { describeCostProblem } from '../../wording/problems';
 import { describeHandedness } from '../../wording/stations';
-import { getShop, type ShopContext } from '../context';
+import { getSettings, getShop, type ShopContext } from '../context';
 import { notFound } from '../errors';
 import { findInTheWay } from '../items/find-in-the-way';
-import { readMadeLines } from '../items/materials';
-import { readOpenOrders, type ReadOrder } from '../orders/read-orders';
+import { readMadeLines, type MadeLine, type Materials } from '../items/materials';
+import { readOpenOrders, type ReadOrder, type ReadPart } from '../orders/read-orders';
 import { labelSessions, loadRunning } from '../shop/load-frame';
 import { toRows } from '../orders/load-orders';
 import { UNCHOSEN } from '../../theme/tokens';
@@ -37,87 +38,92 @@ export function loadBench(
   orders: readonly ReadOrder[] = readOpenOrders(shop),
   pictures = true,
 ): BenchView {
-  const stored = getShop(shop);
-  const { lines, materials } = readMadeLines(shop, orders);
-  const parts = orders.flatMap(({ order, parts: own }) =>
-    own
-      .filter((part) => part.state !== 'checked')
-      .map((part): BenchPartView => {
-        const line = order.lines.find((candidate) => candidate.id === part.lineId)!;
-        const { item, layers, blank } = lines.get(line.id)!;
-        const layer = layers[part.layerIndex];
-        const vinyl = materials.vinyls.get(part.vinylId);
-        return {
-          partId: part.id,
-          pieceId: part.pieceId,
-          pieceNumber: part.pieceNumber,
-          orderId: order.id,
-          lineId: line.id,
-          dueDay: order.dueDay,
-          vinylId: part.vinylId,
-          layerIndex: part.layerIndex,
-          state: part.state,
-          broken: part.broken,
-          estimates: part.estimates,
-          orderTitle: order.title,
-          customerName: order.customer.name,
-          itemName: item.name,
-          itemId: item.id,
-          sizeName: line.sizeName,
-          colourName: line.colourName,
-          layerName: layer?.name ?? `layer ${part.layerIndex + 1}`,
-          layerColour: vinyl?.colourHex ?? UNCHOSEN.grey,
-          vinylName: vinyl?.name ?? 'vinyl',
-          blankName: blank.name,
-          placement: [...new Set(layers.map((one) => one.place))].join(', '),
-          widthMm: layer?.widthMm ?? 0,
-        };
-      }),
-  );
-  const settings = {
-    locale: stored.locale,
-    currency: stored.currency,
-    timeZone: stored.timeZone,
-    system: 'metric' as const,
-  };
-  const shown = pictures ? [...lines] : [];
-  const lineViews = shown.map(([lineId, { item, made, layers, blank }]): BenchLineView => {
-    const plan = planPressing({ layers, blank, shop: stored.figures });
-    return {
-      lineId,
-      itemName: item.name,
-      blankName: blank.name,
-      plan: plan.ok ? plan.value : null,
-      findings: findInTheWay(shop, made, materials),
-      planProblem: plan.ok ? null : describeCostProblem(plan.problem, settings),
-      placements: made.placements.flatMap(({ artworkId, place, widthMm }) => {
-        const artwork = materials.artworks.get(artworkId);
-        return artwork ? [{ picture: artwork.picture, place, widthMm }] : [];
-      }),
-      layers: layers.map(({ measurement, vinyl, name, placement, layerIndex, seenThrough }) => {
-        const handedness = decideHandedness(vinyl, { seenThrough });
-        return {
-          name,
-          vinylId: vinyl.id,
-          placement,
-          layerIndex,
-          mirrored: handedness.mirrored,
-          handedness: describeHandedness(handedness),
-          boxWidthMm: measurement.box.width,
-          boxHeightMm: measurement.box.height,
-          cavities: measurement.cavities,
-          pieces: measurement.pieces,
-        };
-      }),
-    };
-  });
+  const made = readMadeLines(shop, orders);
+  const shown = pictures ? [...made.lines] : [];
   return {
-    parts,
-    lines: lineViews,
+    parts: orders.flatMap((order) =>
+      order.parts.filter((part) => part.state !== 'checked').map((part) => toPartView(part, order, made)),
+    ),
+    lines: shown.map(([lineId, line]) => toLineView(shop, lineId, line, made.materials)),
     running: loadRunning(shop),
-    vinyls: [...materials.vinyls.values()],
+    vinyls: [...made.materials.vinyls.values()],
     nowMs: shop.now(),
-    today: dayOf(shop.now(), stored.timeZone),
+    today: dayOf(shop.now(), getShop(shop).timeZone),
+  };
+}
+
+function toPartView(
+  part: ReadPart,
+  { order }: ReadOrder,
+  { lines, materials }: ReturnType<typeof readMadeLines>,
+): BenchPartView {
+  const line = order.lines.find((candidate) => candidate.id === part.lineId)!;
+  const { item, layers, blank } = lines.get(line.id)!;
+  const layer = layers[part.layerIndex];
+  const vinyl = materials.vinyls.get(part.vinylId);
+  return {
+    partId: part.id,
+    pieceId: part.pieceId,
+    pieceNumber: part.pieceNumber,
+    orderId: order.id,
+    lineId: line.id,
+    dueDay: order.dueDay,
+    vinylId: part.vinylId,
+    layerIndex: part.layerIndex,
+    state: part.state,
+    broken: part.broken,
+    estimates: part.estimates,
+    orderTitle: order.title,
+    customerName: order.customer.name,
+    itemName: item.name,
+    itemId: item.id,
+    sizeName: line.sizeName,
+    colourName: line.colourName,
+    layerName: layer?.name ?? `layer ${part.layerIndex + 1}`,
+    layerColour: vinyl?.colourHex ?? UNCHOSEN.grey,
+    vinylName: vinyl?.name ?? 'vinyl',
+    blankName: blank.name,
+    placement: [...new Set(layers.map((one) => one.place))].join(', '),
+    widthMm: layer?.widthMm ?? 0,
+  };
+}
+
+function toLineView(
+  shop: ShopContext,
+  lineId: number,
+  { item, made, layers, blank }: MadeLine,
+  materials: Materials,
+): BenchLineView {
+  const plan = planPressing({ layers, blank, shop: getShop(shop).figures });
+  return {
+    lineId,
+    itemName: item.name,
+    blankName: blank.name,
+    plan: plan.ok ? plan.value : null,
+    findings: findInTheWay(shop, made, materials),
+    planProblem: plan.ok ? null : describeCostProblem(plan.problem, getSettings(shop)),
+    placements: made.placements.flatMap(({ artworkId, place, widthMm }) => {
+      const artwork = materials.artworks.get(artworkId);
+      return artwork ? [{ picture: artwork.picture, place, widthMm }] : [];
+    }),
+    layers: layers.map(toLayerView),
+  };
+}
+
+function toLayerView(layer: MadeLayer): BenchLineView['layers'][number] {
+  const { measurement, vinyl, name, placement, layerIndex, seenThrough } = layer;
+  const handedness = decideHandedness(vinyl, { seenThrough });
+  return {
+    name,
+    vinylId: vinyl.id,
+    placement,
+    layerIndex,
+    mirrored: handedness.mirrored,
+    handedness: describeHandedness(handedness),
+    boxWidthMm: measurement.box.width,
+    boxHeightMm: measurement.box.height,
+    cavities: measurement.cavities,
+    pieces: measurement.pieces,
   };
 }
 
