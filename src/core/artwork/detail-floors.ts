@@ -33,3 +33,24 @@ export function computeSafeWidth(
   }
   return factor === 0 ? null : measurement.widthMm * factor;
 }
+
+/** Measured to about this: a stroke of exactly the floor is not below it. */
+const FLOOR_SLACK_MM = 0.01;
+/** So that rounding does not ask for a whole millimetre more. */
+const WHOLE_SLACK_MM = 0.1;
+/** Growing a design by more than this makes another thing of it: then another vinyl or drawing is the remedy. */
+const MOST_GROWTH = 3;
+
+/**
+ * From which width of the whole artwork on a detail holds, in whole mm, and whether that is the same design still. Null
+ * where it holds as it is.
+ */
+export function judgeDetail(
+  thinnestMm: number,
+  floorMm: number,
+  widthMm: number,
+): { readonly safeWidthMm: number; readonly withinReach: boolean } | null {
+  if (thinnestMm >= floorMm - FLOOR_SLACK_MM) return null;
+  const safeWidthMm = Math.ceil((widthMm * floorMm) / thinnestMm - WHOLE_SLACK_MM);
+  return { safeWidthMm, withinReach: safeWidthMm <= widthMm * MOST_GROWTH };
+}

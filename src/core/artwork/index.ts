@@ -15,7 +15,7 @@ export {
 } from './measure-artwork';
 export { describeLayerFigures } from './layer-figures';
 export { computeMendingWidth } from './finding-figures';
-export { DETAIL_FLOORS, computeSafeWidth, type DetailClass, type DetailFloor } from './detail-floors';
+export { DETAIL_FLOORS, computeSafeWidth, judgeDetail, type DetailClass, type DetailFloor } from './detail-floors';
 export { drawPicture, drawRough, type ArtworkPicture } from './picture';
 export { isSeam } from './stacking';
 export { inspectArtwork, type Finding, type LayerMaterial, type LayerMaterials } from './inspect-artwork';

@@ -12,7 +12,7 @@ import {
   type Region,
   type ThinPlace,
 } from '../geometry';
-import { DETAIL_FLOORS, type DetailFloor } from './detail-floors';
+import { DETAIL_FLOORS, judgeDetail, type DetailFloor } from './detail-floors';
 import { STEP_DEFAULTS, type StepAction } from './prepare/steps';
 import type { ResolvedArtwork } from './resolve-artwork';
 import type { ArtworkMeasurement, ColourOverlap } from './measurement';
@@ -187,12 +187,12 @@ function inspectDetail(artwork: ResolvedArtwork, materialOf: (key: string) => La
     const judge = (kind: 'thin-strokes' | 'thin-gaps', floorMm: number): Finding[] => {
       const { thinnest, places } =
         kind === 'thin-strokes' ? calliper.measureStrokes(floorMm) : calliper.measureGaps(floorMm);
-      if (!thinnest || thinnest.widthMm >= floorMm - FLOOR_SLACK_MM) return [];
-      const safeWidthMm = Math.ceil((artwork.widthMm * floorMm) / thinnest.widthMm - WHOLE_SLACK_MM);
+      const judged = thinnest && judgeDetail(thinnest.widthMm, floorMm, artwork.widthMm);
+      if (!thinnest || !judged) return [];
+      const { safeWidthMm } = judged;
       const across = turnable ? Math.min(layer.box.width, layer.box.height) : layer.box.width;
       const withinReach =
-        safeWidthMm <= artwork.widthMm * MOST_GROWTH &&
-        (usableMm === null || (across * safeWidthMm) / artwork.widthMm <= usableMm);
+        judged.withinReach && (usableMm === null || (across * safeWidthMm) / artwork.widthMm <= usableMm);
       return [
         {
           kind,
@@ -209,13 +209,6 @@ function inspectDetail(artwork: ResolvedArtwork, materialOf: (key: string) => La
     return [...judge('thin-strokes', floor.strokeMm), ...judge('thin-gaps', floor.gapMm)];
   });
 }
-
-/** Measured to about this: a stroke of exactly the floor is not below it. */
-const FLOOR_SLACK_MM = 0.01;
-/** So that rounding does not ask for a whole millimetre more. */
-const WHOLE_SLACK_MM = 0.1;
-/** Growing a design by more than this makes another thing of it: then another vinyl or drawing is the remedy. */
-const MOST_GROWTH = 3;
 
 /** Weed boxes and marks are lines of their own: they cross nothing. */
 function measureExtras(artwork: ResolvedArtwork, key: string): number {

@@ -23,7 +23,7 @@ const VINYLS = [
   vinyl(1, 'smooth'),
   vinyl(2, 'glitter'),
   vinyl(3, 'puff'),
-  vinyl(4, 'smooth', { rollWidthMm: 60 }),
+  vinyl(4, 'smooth', { rollWidthMm: 70 }),
   vinyl(5, 'flock'),
 ];
 /** Two layers of 4000 mm², the second with all of itself on the first. */
@@ -109,7 +109,7 @@ describe('what stands in the way of an item', () => {
     const apart = { ...TWO, overlaps: [] };
     expect(check([4, 1], { artwork: apart })).toEqual([]);
     expect(check([4, 1], { artwork: apart, widthMm: 101 })).toEqual([
-      { kind: 'wider-than-vinyl', layer: 'loaf', vinyl: 'smooth 4', needsMm: expect.closeTo(60.6, 6), usableMm: 60 },
+      { kind: 'wider-than-vinyl', layer: 'loaf', vinyl: 'smooth 4', needsMm: expect.closeTo(70.6, 6), usableMm: 70 },
     ]);
   });
 

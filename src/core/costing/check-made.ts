@@ -1,7 +1,14 @@
 // What stands in the way of making an item well, with its own vinyls at its own widths on its own blank: what the desk
 // finds in a drawing, found where it is sold, ordered and made.
 
-import { getWornLayers, isSeam, scaleMeasurement, type ArtworkMeasurement, type LayerMeasurement } from '../artwork';
+import {
+  getWornLayers,
+  isSeam,
+  judgeDetail,
+  scaleMeasurement,
+  type ArtworkMeasurement,
+  type LayerMeasurement,
+} from '../artwork';
 import {
   checkPlacement,
   findNamedArea,
@@ -13,6 +20,7 @@ import {
   type ShopFigures,
   type Vinyl,
 } from '../materials';
+import { getAcross } from './layer-areas';
 import type { ItemMaterials } from './made-layers';
 import type { Made } from './item-plan';
 
@@ -75,7 +83,7 @@ type CheckInput = {
   readonly made: Pick<Made, 'placements' | 'sizeName'>;
   readonly materials: Pick<ItemMaterials, 'artwork' | 'vinyl'>;
   readonly blank: Pick<Blank, 'areas'>;
-  readonly shop: Pick<ShopFigures, 'cutterEdgeMm'>;
+  readonly shop: Pick<ShopFigures, 'cutterEdgeMm' | 'weedMarginMm'>;
 };
 
 /** A layer where it goes, with what it is cut from. */
@@ -106,11 +114,11 @@ export function checkMade({ made, materials, blank, shop }: CheckInput): readonl
   return [...findings, ...puff].sort((a, b) => STRENGTH.indexOf(a.kind) - STRENGTH.indexOf(b.kind));
 }
 
-/** Turned a quarter where the vinyl allows it. */
-function checkWidth({ measurement, name, vinyl }: PlacedLayer, shop: CheckInput['shop']): readonly MadeFinding[] {
+/** With its margins, as a cutter has to take it. */
+function checkWidth(layer: PlacedLayer, shop: CheckInput['shop']): readonly MadeFinding[] {
+  const { name, vinyl } = layer;
   const usableMm = vinyl.rollWidthMm - 2 * shop.cutterEdgeMm;
-  const { width, height } = measurement.box;
-  const needsMm = vinyl.details.direction === 'none' ? Math.min(width, height) : width;
+  const needsMm = getAcross(layer, shop.weedMarginMm);
   return needsMm > usableMm ? [{ kind: 'wider-than-vinyl', layer: name, vinyl: vinyl.name, needsMm, usableMm }] : [];
 }
 
@@ -163,30 +171,14 @@ const checkArea = (measurement: ArtworkMeasurement, area: PrintArea | null): rea
       }))
     : [];
 
-/** Measured to about this: a stroke of exactly the floor is not below it, mm. */
-const FLOOR_SLACK_MM = 0.01;
-/** So that rounding does not ask for a whole millimetre more. */
-const WHOLE_SLACK_MM = 0.1;
-/** Growing a design by more than this makes another thing of it: then another vinyl is the remedy. */
-const MOST_GROWTH = 3;
-
 function checkDetail({ measurement, name, vinyl }: PlacedLayer, widthMm: number): readonly MadeFinding[] {
   const floor = getDetailFloor(vinyl);
-  const judge = (part: 'stroke' | 'gap', thinnestMm: number | undefined, floorMm: number): readonly MadeFinding[] =>
-    thinnestMm === undefined || thinnestMm >= floorMm - FLOOR_SLACK_MM
+  const judge = (part: 'stroke' | 'gap', thinnestMm: number | undefined, floorMm: number): readonly MadeFinding[] => {
+    const judged = thinnestMm === undefined ? null : judgeDetail(thinnestMm, floorMm, widthMm);
+    return thinnestMm === undefined || !judged
       ? []
-      : [
-          {
-            kind: 'too-fine',
-            part,
-            layer: name,
-            vinyl: vinyl.name,
-            thinnestMm,
-            floorMm,
-            safeWidthMm: Math.ceil((widthMm * floorMm) / thinnestMm - WHOLE_SLACK_MM),
-            withinReach: floorMm <= thinnestMm * MOST_GROWTH,
-          },
-        ];
+      : [{ kind: 'too-fine', part, layer: name, vinyl: vinyl.name, thinnestMm, floorMm, ...judged }];
+  };
   return [
     ...judge('stroke', measurement.thinnestStroke?.widthMm, floor.strokeMm),
     ...judge('gap', measurement.thinnestGap?.widthMm, floor.gapMm),

@@ -3,7 +3,7 @@ import { PLAIN_CHANNEL, PLAIN_ITEM, PLAIN_SHOP } from '../../../test/worked-exam
 import { computeItemCost, type ItemCost } from '../costing';
 import { minor, type Figure } from '../units';
 import { getSoldCost } from './sold-cost';
-import { priceOnChannel, readChannel, type Channel } from './index';
+import { priceOnChannel, readChannel, readSet, type Channel } from './index';
 
 /** An order takes six minutes and has two pieces; a fiftieth comes back. */
 const SHOP = { ...PLAIN_SHOP, orderSeconds: 360, piecesPerOrder: 2, returnShare: 0.02 };
@@ -79,4 +79,14 @@ describe('what selling takes', () => {
     // Cash 461, what goes wrong and comes back 20 + 12, day 146, and 1377.7 s at 24.00.
     expect(price).toBe(461 + 32 + 146 + 919);
   });
+});
+
+it('a set is one order: its messages and post fall once, and the hour that is earned says so', () => {
+  const set = readSet(3, 0.1, minor(1500), cost, SHOP);
+  // 3 × 7.18, less 3 × 0.90 of an order shared by two, and one order of 6 minutes at 18.00: 1.80.
+  expect(set.yours.parts![2]!.value).toBe(3 * 718 - 270 + 180);
+  expect(set.yours.value).toBe(4050 - (203 + 30) - 2064);
+  const seconds = 3 * 450 - 3 * 180 + 360;
+  const wages = 3 * (cost.full.value - cost.cash.value) - 90;
+  expect(set.hourEarns!.value).toBeCloseTo(((set.yours.value + wages) * 3600) / seconds, 6);
 });
