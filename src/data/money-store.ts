@@ -44,6 +44,7 @@ const JSON_COLUMNS: readonly {
     names: SHOP_FIGURE_KEYS.filter((key) => SHOP_FIGURES[key].unit.startsWith('money')),
     whole: true,
   },
+  { table: 'shop', column: 'figures', names: ['priceLevel'], whole: false },
   {
     table: 'channels',
     column: 'fees',

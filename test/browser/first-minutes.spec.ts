@@ -11,6 +11,16 @@ test.afterAll(() => server.remove());
 const DISC =
   '<svg xmlns="http://www.w3.org/2000/svg" width="80mm" height="80mm" viewBox="0 0 80 80"><circle cx="40" cy="40" r="40" fill="#123456"/></svg>';
 
+test('nothing on the page moves away under a finger while it comes to life', async ({ page, browser }) => {
+  const still = await browser.newPage({ javaScriptEnabled: false });
+  await still.goto(`${server.address}/orders/new`);
+  const before = await still.getByRole('link', { name: 'Price an item' }).boundingBox();
+  await still.close();
+  await open(page, `${server.address}/orders/new`);
+  await expect(page.getByLabel('First start')).toContainText('Money in EUR, such as 1 234,50');
+  expect(await page.getByRole('link', { name: 'Price an item' }).boundingBox()).toEqual(before);
+});
+
 test('the shop counts as the browser does once that is confirmed, and a first price needs no detour', async ({
   page,
 }) => {

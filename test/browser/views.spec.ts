@@ -3,7 +3,7 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test } from '@playwright/test';
 import { gzipSync } from 'node:zlib';
-import { running, ShopServer } from './server';
+import { open, running, ShopServer } from './server';
 
 const server = new ShopServer(4392, true);
 test.beforeAll(() => server.start());
@@ -187,4 +187,29 @@ test('addresses that lead nowhere give a real 404 with a way on', async ({ page 
     expect(response!.status(), path).toBe(404);
     await expect(page.getByRole('link', { name: 'Back to today' })).toBeVisible();
   }
+});
+
+test('a part of the page that does not arrive says so, and is asked for again', async ({ page }) => {
+  await open(page, `${server.address}/items`);
+  await page.route('**/_astro/FindDialog*.js', (route) => route.abort());
+  await page.keyboard.press('/');
+  await expect(page.getByRole('alert')).toContainText('This part of the page did not arrive');
+  await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+  await page.getByRole('button', { name: 'Close' }).click();
+  await expect(page.getByRole('alert')).toHaveCount(0);
+  await page.keyboard.press('/');
+  await page.unroute('**/_astro/FindDialog*.js');
+  await page.getByRole('button', { name: 'Try again' }).click();
+  await expect(page.getByRole('dialog')).toBeVisible();
+  await expect(page.getByRole('alert')).toHaveCount(0);
+});
+
+test('a page whose scripts do not arrive says that it does not run', async ({ page }) => {
+  await page.route('**/_astro/*.js', (route) => route.abort());
+  await page.goto(`${server.address}/items`);
+  await expect(page.getByRole('alert')).toContainText('does not run', { timeout: 20_000 });
+  await page.unroute('**/_astro/*.js');
+  await page.getByRole('button', { name: 'Load the page anew' }).click();
+  await running(page);
+  await expect(page.getByRole('alert')).toHaveCount(0);
 });

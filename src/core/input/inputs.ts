@@ -222,12 +222,14 @@ export const shopInput = yup.object({
       Object.fromEntries(
         SHOP_FIGURE_KEYS.map((key) => [
           key,
-          numberBetween(
-            SHOP_FIGURES[key].label,
-            SHOP_FIGURES[key].least,
-            SHOP_FIGURES[key].most,
-            'Estimates and costs rest on it.',
-          ),
+          key === 'priceLevel'
+            ? yup.number().default(SHOP_FIGURES.priceLevel.start)
+            : numberBetween(
+                SHOP_FIGURES[key].label,
+                SHOP_FIGURES[key].least,
+                SHOP_FIGURES[key].most,
+                'Estimates and costs rest on it.',
+              ),
         ]),
       ),
     )

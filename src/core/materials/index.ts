@@ -6,3 +6,4 @@ export * from './blank';
 export * from './print-area';
 export * from './shop-figures';
 export * from './filter-vinyls';
+export * from './price-level';

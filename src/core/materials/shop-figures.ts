@@ -85,6 +85,9 @@ export const SHOP_FIGURES = {
   pillowPresses: spec('Press cycles of a pillow', 'count', 1500, 1, 1_000_000),
   heatTape: spec('Heat tape for a piece on the wrap press', 'money', 6, 0, MONEY_MOST),
 
+  /** Never typed: it goes with the currency. */
+  priceLevel: spec('Level of ordinary prices', 'count', 1, 0.000001, 1_000_000_000),
+
   dayStartHour: spec('The working day begins at', 'count', 9, 0, 23),
   hoursMonday: spec('Monday', 'count', 6, 0, 24),
   hoursTuesday: spec('Tuesday', 'count', 6, 0, 24),
@@ -102,6 +105,20 @@ export const DEFAULT_SHOP_FIGURES = Object.fromEntries(
   SHOP_FIGURE_KEYS.map((key) => [key, SHOP_FIGURES[key].start]),
 ) as ShopFigures;
 
+/** What is ordinary of a figure at a level of prices: minor units of the shop for a cent of the euro. */
+export function getOrdinaryFigure(key: ShopFigureKey, priceLevel: number): number {
+  const { start, unit } = SHOP_FIGURES[key];
+  if (key === 'priceLevel') return priceLevel;
+  return unit.startsWith('money') ? Math.round(start * priceLevel) : start;
+}
+
+/** The same figures at another level of prices: what is still ordinary goes with it, what is the shop's own stays. */
+export function moveToPriceLevel(figures: ShopFigures, priceLevel: number): ShopFigures {
+  const move = (key: ShopFigureKey) =>
+    figures[key] === getOrdinaryFigure(key, figures.priceLevel) ? getOrdinaryFigure(key, priceLevel) : figures[key];
+  return Object.fromEntries(SHOP_FIGURE_KEYS.map((key) => [key, move(key)])) as ShopFigures;
+}
+
 export type ShopIdentity = {
   readonly name: string;
   readonly currency: string;
@@ -111,6 +128,7 @@ export type ShopIdentity = {
 
 /** A figure of the shop; one that still has its first value is shown as a default. */
 export function getShopFigure(figures: ShopFigures, key: ShopFigureKey): Figure {
-  const { label, unit, start } = SHOP_FIGURES[key];
-  return figure(label, figures[key], unit, figures[key] === start ? 'default' : 'shop');
+  const { label, unit } = SHOP_FIGURES[key];
+  const isOrdinary = figures[key] === getOrdinaryFigure(key, figures.priceLevel);
+  return figure(label, figures[key], unit, isOrdinary ? 'default' : 'shop');
 }

@@ -1,6 +1,6 @@
 // The bench: four stations, one batch at a time, large, with its timer; what is spoiled goes back to be cut.
 
-import { lazy, Suspense, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { STATIONS, type Station } from '../../core/orders';
 import { gatherBatches, type Batch } from '../../core/scheduling';
 import type { BenchPartView, BenchView } from '../../views/bench';
@@ -14,8 +14,9 @@ import { BatchDetail } from './BatchDetail';
 import { BatchWork } from './BatchWork';
 import { NothingHere, Queue } from './Queue';
 import { useBatchSteps, useBench, type Outcome } from './use-bench';
+import { late } from '../shared/late';
 
-const SpoilDialog = lazy(() => import('./SpoilDialog'));
+const SpoilDialog = late(() => import('./SpoilDialog'));
 
 type Batches = readonly Batch<BenchPartView>[];
 /** Cut and Weed work on parts, Press and Check on whole pieces. */
@@ -80,19 +81,17 @@ function Bench({ initial, station }: { readonly initial: BenchView; readonly sta
           <BatchDetail station={station} view={view} parts={shown} />
         </div>
       )}
-      <Suspense>
-        {spoiling && (
-          <SpoilDialog
-            station={station}
-            parts={spoiling}
-            onClose={() => setSpoiling(null)}
-            onSpoil={(parts, spoilage) => {
-              setSpoiling(null);
-              steps.spoil(parts, spoilage);
-            }}
-          />
-        )}
-      </Suspense>
+      {spoiling && (
+        <SpoilDialog
+          station={station}
+          parts={spoiling}
+          onClose={() => setSpoiling(null)}
+          onSpoil={(parts, spoilage) => {
+            setSpoiling(null);
+            steps.spoil(parts, spoilage);
+          }}
+        />
+      )}
     </>
   );
 }

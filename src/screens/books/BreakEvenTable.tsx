@@ -1,14 +1,14 @@
 // When a start has come back: if it goes slowly, as expected, or well.
 
-import { lazy, Suspense } from 'react';
 import { formatMoney, formatShare } from '../../core/units';
 import { useSettings } from '../shared/settings';
 import { useMounted } from '../shared/use-mounted';
 import { Why } from '../shared/Why';
 import { WEEKS_SHOWN, type StartPlanState } from './use-start-plan';
 import { NumberHead } from '../shared/NumberHead';
+import { late } from '../shared/late';
 
-const CashChart = lazy(() => import('./CashChart'));
+const CashChart = late(() => import('./CashChart'));
 
 export function BreakEvenTable({ outcomes }: Pick<StartPlanState, 'outcomes'>) {
   const settings = useSettings();
@@ -59,11 +59,7 @@ export function BreakEvenTable({ outcomes }: Pick<StartPlanState, 'outcomes'>) {
           )}
         </tbody>
       </table>
-      {mounted && outcomes.length > 0 && (
-        <Suspense>
-          <CashChart outcomes={outcomes} />
-        </Suspense>
-      )}
+      {mounted && outcomes.length > 0 && <CashChart outcomes={outcomes} />}
       <p className="soft flat pad-top-2 pad-right-4 pad-bottom-4 pad-left-4">
         Your hours are not paid from this: it is what stays in the purse after fees, materials and what goes wrong.
       </p>

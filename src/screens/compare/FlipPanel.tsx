@@ -1,12 +1,12 @@
 // Where the answer flips: in words, and over your hour, the size, the number made and what goes wrong.
 
-import { lazy, Suspense } from 'react';
 import type { Comparison } from '../../core/planning';
 import { capitalise, describeFlip } from '../../wording/compare';
 import { useSettings } from '../shared/settings';
 import { useMounted } from '../shared/use-mounted';
+import { late } from '../shared/late';
 
-const FlipCharts = lazy(() => import('./FlipCharts'));
+const FlipCharts = late(() => import('./FlipCharts'));
 
 export function FlipPanel({ comparison: { flips, curves, candidates } }: { readonly comparison: Comparison }) {
   const settings = useSettings();
@@ -26,11 +26,7 @@ export function FlipPanel({ comparison: { flips, curves, candidates } }: { reado
           Nowhere within reason: not by your hour, the size, the number made or what goes wrong.
         </p>
       )}
-      {mounted && candidates.length > 1 && (
-        <Suspense>
-          <FlipCharts curves={curves} candidates={candidates} />
-        </Suspense>
-      )}
+      {mounted && candidates.length > 1 && <FlipCharts curves={curves} candidates={candidates} />}
     </section>
   );
 }

@@ -29,7 +29,8 @@ export function useSavedSheet(
   useEffect(() => void (told.current = onSaved), [onSaved]);
   const send = useCallback(async () => {
     window.clearTimeout(timer.current);
-    await sending.current;
+    // Two that wait for the same answer: the second waits for what the first sends then.
+    while (sending.current) await sending.current;
     const sheet = waiting.current;
     if (!sheet) return;
     waiting.current = null;

@@ -2,7 +2,7 @@
 
 import Button from '@mui/material/Button';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { lazy, Suspense, useState } from 'react';
+import { useState } from 'react';
 import type { ItemCost } from '../../core/costing';
 import type { ShopFigures } from '../../core/materials';
 import { findSteepness, priceOnChannel, readChannel, type ChannelGoal, type ChannelProblem } from '../../core/pricing';
@@ -13,8 +13,9 @@ import { useSettings } from '../shared/settings';
 import { Why } from '../shared/Why';
 import type { ChannelView } from '../../views/channels';
 import { NumberHead } from '../shared/NumberHead';
+import { late } from '../shared/late';
 
-const ChannelDialog = lazy(() => import('./ChannelDialog'));
+const ChannelDialog = late(() => import('./ChannelDialog'));
 
 export function ChannelPanel({
   initial,
@@ -47,9 +48,7 @@ export function ChannelPanel({
           Add a channel
         </Button>
       </div>
-      <Suspense>
-        {open && <ChannelDialog channel={open.channel} onClose={() => setOpen(null)} onDone={done} />}
-      </Suspense>
+      {open && <ChannelDialog channel={open.channel} onClose={() => setOpen(null)} onDone={done} />}
     </section>
   );
 }

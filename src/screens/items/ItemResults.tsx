@@ -1,6 +1,5 @@
 // What an item comes to: its costs, its prices by the piece, its questions and its quote.
 
-import { lazy, Suspense } from 'react';
 import type { ItemPlan, ItemMaterials, ItemEvidence, MadeLayer } from '../../core/costing';
 import type { Calculation } from './calculate-item';
 import type { UseFormReturn } from 'react-hook-form';
@@ -18,9 +17,10 @@ import { VariantTable } from './VariantTable';
 import { AreaTable } from './AreaTable';
 import { JointPanel } from './JointPanel';
 import { formatMoney } from '../../core/units';
+import { late } from '../shared/late';
 
 // Charts weigh more than all the rest of the page.
-const LadderPanel = lazy(() => import('./LadderPanel'));
+const LadderPanel = late(() => import('./LadderPanel'));
 
 type ItemResultsProps = {
   readonly plan: ItemPlan;
@@ -103,14 +103,12 @@ export function ItemResults({
           />
           {blank && <VariantTable input={input} plan={plan} blank={blank} wage={settings.shop.figures.wagePerHour} />}
           {mounted && (
-            <Suspense>
-              <LadderPanel
-                spec={calculation.spec}
-                quantity={calculation.cost.quantity}
-                price={calculation.price}
-                figures={settings.shop.figures}
-              />
-            </Suspense>
+            <LadderPanel
+              spec={calculation.spec}
+              quantity={calculation.cost.quantity}
+              price={calculation.price}
+              figures={settings.shop.figures}
+            />
           )}
           <AreaTable form={form} cost={calculation.cost} layers={layers} basis={values.areaBasis} />
           <JointPanel

@@ -3,7 +3,7 @@
 import Button from '@mui/material/Button';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { enqueueSnackbar } from 'notistack';
-import { lazy, Suspense, useState } from 'react';
+import { useState } from 'react';
 import { formatDay, formatDuration, formatInstant, formatMoney } from '../../core/units';
 import type { FrameView } from '../../views/frame';
 import type { OrderView, OrderRow } from '../../views/orders';
@@ -17,8 +17,9 @@ import { plural } from '../../wording/plural';
 import { NumberHead } from '../shared/NumberHead';
 import type { UseMutationResult } from '@tanstack/react-query';
 import { QuotedAndReal } from './QuotedAndReal';
+import { late } from '../shared/late';
 
-const ChangeOrder = lazy(() => import('./ChangeOrder'));
+const ChangeOrder = late(() => import('./ChangeOrder'));
 
 export function OrderScreen({ frame, view }: { frame: FrameView; view: OrderView }) {
   return (
@@ -100,18 +101,16 @@ function Order({ initial }: { initial: OrderView }) {
           </section>
         </div>
       </div>
-      <Suspense>
-        {changing && (
-          <ChangeOrder
-            view={view}
-            onClose={() => setChanging(false)}
-            onSaved={() => {
-              setChanging(false);
-              void client.invalidateQueries({ queryKey: key });
-            }}
-          />
-        )}
-      </Suspense>
+      {changing && (
+        <ChangeOrder
+          view={view}
+          onClose={() => setChanging(false)}
+          onSaved={() => {
+            setChanging(false);
+            void client.invalidateQueries({ queryKey: key });
+          }}
+        />
+      )}
     </>
   );
 }

@@ -5,7 +5,7 @@ import Button from '@mui/material/Button';
 import { ThemeProvider, useColorScheme } from '@mui/material/styles';
 import { QueryClient, QueryClientProvider, useQuery } from '@tanstack/react-query';
 import { SnackbarProvider } from 'notistack';
-import { lazy, Suspense, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
+import { useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { formatClock, formatInstant, type MeasureSystem } from '../../core/units';
 import { theme } from '../../theme/theme';
 import type { FrameView, RunningSession } from '../../views/frame';
@@ -16,10 +16,11 @@ import { setCookie, SettingsProvider, toSettings, useSettings } from './settings
 import { takeTypedEarly } from './typed-early';
 import { VIEWS, type ViewName } from './view-list';
 import { Icon } from './Icon';
+import { late } from './late';
 
-const FindDialog = lazy(() => import('./FindDialog'));
-const QuickQuote = lazy(() => import('./QuickQuote'));
-const HelpSheet = lazy(() => import('./HelpSheet'));
+const FindDialog = late(() => import('./FindDialog'));
+const QuickQuote = late(() => import('./QuickQuote'));
+const HelpSheet = late(() => import('./HelpSheet'));
 /** A new one for each page: on the server, one that lived on would show what an earlier request was answered. */
 const makeQueryClient = () =>
   new QueryClient({
@@ -113,13 +114,11 @@ function FrameBody({ frame, current, children, newHref }: FrameProps) {
           {children}
         </main>
       </div>
-      <Suspense>
-        {open === 'find' && (
-          <FindDialog onClose={() => setOpen(null)} onToggleUnits={toggleUnits} onQuote={() => setOpen('quote')} />
-        )}
-        {open === 'quote' && <QuickQuote onClose={() => setOpen(null)} />}
-        {open === 'help' && <HelpSheet onClose={() => setOpen(null)} />}
-      </Suspense>
+      {open === 'find' && (
+        <FindDialog onClose={() => setOpen(null)} onToggleUnits={toggleUnits} onQuote={() => setOpen('quote')} />
+      )}
+      {open === 'quote' && <QuickQuote onClose={() => setOpen(null)} />}
+      {open === 'help' && <HelpSheet onClose={() => setOpen(null)} />}
     </SettingsProvider>
   );
 }

@@ -1,11 +1,13 @@
 // A vinyl or a blank that is missing is made where it is asked for: the few fields that matter, the rest by its kind.
 
 import Drawer from '@mui/material/Drawer';
-import { createContext, lazy, Suspense, useContext, useMemo, useState, type ReactNode } from 'react';
+import { createContext, useContext, useMemo, useState, type ReactNode } from 'react';
 import type { BlankView, VinylView } from '../../views/shelf';
+import { late } from './late';
 
-const QuickVinyl = lazy(() => import('./QuickVinyl'));
-const QuickBlank = lazy(() => import('./QuickBlank'));
+const OPENING = <p className="pad-4">Opening…</p>;
+const QuickVinyl = late(() => import('./QuickVinyl'), OPENING);
+const QuickBlank = late(() => import('./QuickBlank'), OPENING);
 
 /** Opens the drawer; `onMade` hears of what was made, once the list has it. */
 type Maker = {
@@ -42,28 +44,26 @@ export function MakeInPlace({ children, onVinyl, onBlank }: Props) {
     <MakerContext.Provider value={maker}>
       {children}
       <Drawer anchor="right" open={asked !== null} onClose={close} aria-label="Made in place">
-        <Suspense fallback={<p className="pad-4">Opening…</p>}>
-          {asked?.kind === 'vinyl' && (
-            <QuickVinyl
-              onCancel={close}
-              onMade={(vinyl) => {
-                onVinyl(vinyl);
-                asked.onMade(vinyl);
-                close();
-              }}
-            />
-          )}
-          {asked?.kind === 'blank' && (
-            <QuickBlank
-              onCancel={close}
-              onMade={(blank) => {
-                onBlank?.(blank);
-                asked.onMade(blank);
-                close();
-              }}
-            />
-          )}
-        </Suspense>
+        {asked?.kind === 'vinyl' && (
+          <QuickVinyl
+            onCancel={close}
+            onMade={(vinyl) => {
+              onVinyl(vinyl);
+              asked.onMade(vinyl);
+              close();
+            }}
+          />
+        )}
+        {asked?.kind === 'blank' && (
+          <QuickBlank
+            onCancel={close}
+            onMade={(blank) => {
+              onBlank?.(blank);
+              asked.onMade(blank);
+              close();
+            }}
+          />
+        )}
       </Drawer>
     </MakerContext.Provider>
   );

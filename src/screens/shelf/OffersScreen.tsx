@@ -5,7 +5,7 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { enqueueSnackbar } from 'notistack';
-import { lazy, Suspense, useState } from 'react';
+import { useState } from 'react';
 import { formatMoney } from '../../core/units';
 import type { FrameView } from '../../views/frame';
 import type { OffersView, OfferView, SupplierView } from '../../views/offers';
@@ -16,11 +16,12 @@ import { useSettings } from '../shared/settings';
 import { OfferTable } from './OfferTable';
 import { ShelfTabs } from './ShelfTabs';
 import { plural } from '../../wording/plural';
+import { late } from '../shared/late';
 
-const SupplierDialog = lazy(() => import('./SupplierDialog'));
-const ImportDialog = lazy(() => import('./ImportDialog'));
-const OfferDialog = lazy(() => import('./OfferDialog'));
-const OfferForm = lazy(() => import('./OfferForm'));
+const SupplierDialog = late(() => import('./SupplierDialog'));
+const ImportDialog = late(() => import('./ImportDialog'));
+const OfferDialog = late(() => import('./OfferDialog'));
+const OfferForm = late(() => import('./OfferForm'));
 type Open =
   | { readonly kind: 'supplier'; readonly supplier: SupplierView | null }
   | { readonly kind: 'import'; readonly supplier: SupplierView }
@@ -104,31 +105,27 @@ function Offers({ initial }: { initial: OffersView }) {
         initial={initial}
         setOpen={setOpen}
       />
-      <Suspense>
-        {open?.kind === 'supplier' && (
-          <SupplierDialog supplier={open.supplier} onClose={() => setOpen(null)} onDone={done} />
-        )}
-        {open?.kind === 'import' && (
-          <ImportDialog supplier={open.supplier} onClose={() => setOpen(null)} onDone={done} />
-        )}
-        {open?.kind === 'offer' && (
-          <OfferDialog
-            offer={open.offer}
-            onClose={() => setOpen(null)}
-            onDone={done}
-            onChange={() => setOpen({ kind: 'edit', offer: open.offer })}
-          />
-        )}
-        {open?.kind === 'edit' && (
-          <OfferForm
-            offer={open.offer}
-            suppliers={view.suppliers}
-            onClose={() => setOpen(null)}
-            onDone={done}
-            onArchive={(offer) => void archive(offer, true)}
-          />
-        )}
-      </Suspense>
+      {open?.kind === 'supplier' && (
+        <SupplierDialog supplier={open.supplier} onClose={() => setOpen(null)} onDone={done} />
+      )}
+      {open?.kind === 'import' && <ImportDialog supplier={open.supplier} onClose={() => setOpen(null)} onDone={done} />}
+      {open?.kind === 'offer' && (
+        <OfferDialog
+          offer={open.offer}
+          onClose={() => setOpen(null)}
+          onDone={done}
+          onChange={() => setOpen({ kind: 'edit', offer: open.offer })}
+        />
+      )}
+      {open?.kind === 'edit' && (
+        <OfferForm
+          offer={open.offer}
+          suppliers={view.suppliers}
+          onClose={() => setOpen(null)}
+          onDone={done}
+          onArchive={(offer) => void archive(offer, true)}
+        />
+      )}
     </>
   );
 }

@@ -3,7 +3,7 @@
 import Button from '@mui/material/Button';
 import { keepPreviousData, useInfiniteQuery, useQueryClient } from '@tanstack/react-query';
 import { enqueueSnackbar } from 'notistack';
-import { lazy, Suspense, useEffect, useState } from 'react';
+import { useEffect, useState } from 'react';
 import { NO_FILTER } from '../../core/materials';
 import { formatMoney } from '../../core/units';
 import type { ShelfPage } from '../../views/shelf';
@@ -17,9 +17,10 @@ import { plural } from '../../wording/plural';
 import { VinylList } from './VinylList';
 import { Blanks } from './BlankList';
 import type { Editing } from './shelf-editing';
+import { late } from '../shared/late';
 
-const VinylForm = lazy(() => import('./VinylForm'));
-const BlankForm = lazy(() => import('./BlankForm'));
+const VinylForm = late(() => import('./VinylForm'));
+const BlankForm = late(() => import('./BlankForm'));
 
 export function ShelfScreen({
   frame,
@@ -104,24 +105,22 @@ function Shelf({ initial, openBlank }: { initial: ShelfPage; openBlank: number |
         found={found}
       />
       <Blanks shelf={shelf} setEditing={setEditing} />
-      <Suspense>
-        {editing?.kind === 'vinyl' && (
-          <VinylForm
-            vinyl={editing.vinyl}
-            onClose={() => setEditing(null)}
-            onSaved={saved}
-            onArchive={(vinyl) => void archive(`/api/shelf/vinyls/${vinyl.id}`, vinyl.name, true)}
-          />
-        )}
-        {editing?.kind === 'blank' && (
-          <BlankForm
-            blank={editing.blank}
-            onClose={() => setEditing(null)}
-            onSaved={saved}
-            onArchive={(blank) => void archive(`/api/shelf/blanks/${blank.id}`, blank.name, true)}
-          />
-        )}
-      </Suspense>
+      {editing?.kind === 'vinyl' && (
+        <VinylForm
+          vinyl={editing.vinyl}
+          onClose={() => setEditing(null)}
+          onSaved={saved}
+          onArchive={(vinyl) => void archive(`/api/shelf/vinyls/${vinyl.id}`, vinyl.name, true)}
+        />
+      )}
+      {editing?.kind === 'blank' && (
+        <BlankForm
+          blank={editing.blank}
+          onClose={() => setEditing(null)}
+          onSaved={saved}
+          onArchive={(blank) => void archive(`/api/shelf/blanks/${blank.id}`, blank.name, true)}
+        />
+      )}
     </>
   );
 }

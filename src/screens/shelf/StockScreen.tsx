@@ -4,7 +4,7 @@ import '@mui/material/Autocomplete';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { keepPreviousData, useInfiniteQuery, useQueryClient } from '@tanstack/react-query';
-import { lazy, Suspense, useState } from 'react';
+import { useState } from 'react';
 import { formatInstant } from '../../core/units';
 import type { LotView, StockPage, StockRow, ThingView } from '../../views/stock';
 import type { FrameView } from '../../views/frame';
@@ -22,13 +22,14 @@ import { OffcutSearch } from './OffcutSearch';
 import { NumberHead } from '../shared/NumberHead';
 import { MoreRows } from '../shared/MoreRows';
 import type { InfiniteData, UseInfiniteQueryResult } from '@tanstack/react-query';
+import { late } from '../shared/late';
 
 /** Height of a thing's own line, and of each of its lots. */
 const HEAD_PX = 40,
   LOT_PX = 31;
-const LotDialog = lazy(() => import('./LotDialog'));
-const MinimumDialog = lazy(() => import('./MinimumDialog'));
-const ReceiveDialog = lazy(() => import('./ReceiveDialog'));
+const LotDialog = late(() => import('./LotDialog'));
+const MinimumDialog = late(() => import('./MinimumDialog'));
+const ReceiveDialog = late(() => import('./ReceiveDialog'));
 type Open =
   | { readonly kind: 'lot'; readonly lot: LotView; readonly thing: ThingView }
   | { readonly kind: 'receive' }
@@ -125,13 +126,11 @@ function Stock({ initial }: { initial: StockPage }) {
           </section>
         </div>
       </div>
-      <Suspense>
-        {open?.kind === 'lot' && (
-          <LotDialog lot={open.lot} thing={open.thing} onClose={() => setOpen(null)} onDone={done} />
-        )}
-        {open?.kind === 'minimum' && <MinimumDialog row={open.row} onClose={() => setOpen(null)} onDone={done} />}
-        {open?.kind === 'receive' && <ReceiveDialog onClose={() => setOpen(null)} onDone={done} />}
-      </Suspense>
+      {open?.kind === 'lot' && (
+        <LotDialog lot={open.lot} thing={open.thing} onClose={() => setOpen(null)} onDone={done} />
+      )}
+      {open?.kind === 'minimum' && <MinimumDialog row={open.row} onClose={() => setOpen(null)} onDone={done} />}
+      {open?.kind === 'receive' && <ReceiveDialog onClose={() => setOpen(null)} onDone={done} />}
     </>
   );
 }

@@ -3,7 +3,7 @@
 import Button from '@mui/material/Button';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { enqueueSnackbar } from 'notistack';
-import { lazy, Suspense, useState } from 'react';
+import { useState } from 'react';
 import { getSupplyFacts } from '../../core/stock';
 import { formatInstant, formatShare, toPercent } from '../../core/units';
 import type { FrameView } from '../../views/frame';
@@ -15,9 +15,10 @@ import { useSettings } from '../shared/settings';
 import { Why } from '../shared/Why';
 import { ShelfTabs } from './ShelfTabs';
 import { NumberHead } from '../shared/NumberHead';
+import { late } from '../shared/late';
 
-const SupplyDialog = lazy(() => import('./SupplyDialog'));
-const WearDialog = lazy(() => import('./WearDialog'));
+const SupplyDialog = late(() => import('./SupplyDialog'));
+const WearDialog = late(() => import('./WearDialog'));
 type Open =
   | { readonly kind: 'supply'; readonly supply: SupplyView | null }
   | { readonly kind: 'wear'; readonly supply: SupplyView };
@@ -87,17 +88,15 @@ function Supplies({ initial }: { initial: SuppliesView }) {
       </div>
       <ShelfTabs current="/shelf/supplies" />
       <SupplyTable supplies={supplies} setOpen={setOpen} />
-      <Suspense>
-        {open?.kind === 'supply' && (
-          <SupplyDialog
-            supply={open.supply}
-            onClose={() => setOpen(null)}
-            onDone={done}
-            onArchive={(supply) => void archive(supply, true)}
-          />
-        )}
-        {open?.kind === 'wear' && <WearDialog supply={open.supply} onClose={() => setOpen(null)} onDone={done} />}
-      </Suspense>
+      {open?.kind === 'supply' && (
+        <SupplyDialog
+          supply={open.supply}
+          onClose={() => setOpen(null)}
+          onDone={done}
+          onArchive={(supply) => void archive(supply, true)}
+        />
+      )}
+      {open?.kind === 'wear' && <WearDialog supply={open.supply} onClose={() => setOpen(null)} onDone={done} />}
     </>
   );
 }

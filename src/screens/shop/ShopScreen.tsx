@@ -6,7 +6,7 @@ import { enqueueSnackbar } from 'notistack';
 import { useEffect, useState } from 'react';
 import { useForm, useWatch, type Resolver } from 'react-hook-form';
 import { shopInput } from '../../core/input';
-import { SHOP_FIGURES, type ShopFigureKey, type ShopFigures } from '../../core/materials';
+import { getOrdinaryFigure, SHOP_FIGURES, type ShopFigureKey, type ShopFigures } from '../../core/materials';
 import { formatMoney } from '../../core/units';
 import { plural } from '../../wording/plural';
 import type { FrameView, ShopView } from '../../views/frame';
@@ -85,7 +85,8 @@ function Shop({ shop }: { shop: ShopView }) {
             {shop.name}: an hour at {formatMoney(figures.wagePerHour, settings)}, {plural(hours, 'hour')} a week
           </h1>
           <p className="soft flat above-1">
-            Every cost and estimate rests on these figures. What is not yours yet is an ordinary value of the trade.
+            Every cost and estimate rests on these figures. What is not yours yet is an ordinary value of the trade
+            {shop.currency === 'EUR' ? '.' : '; its prices are rough: those in euros, at the size of your money.'}
           </p>
         </div>
         <div className="actions">
@@ -126,7 +127,8 @@ function FigureField({ form, figureKey }: { form: ReturnType<typeof useForm<Shop
   // The units that occur among the shop's figures, so that a new one can't be forgotten here.
   const unit: (typeof SHOP_FIGURES)[ShopFigureKey]['unit'] = SHOP_FIGURES[figureKey].unit;
   const value = useWatch({ control: form.control, name: `figures.${figureKey}` });
-  const help = value === SHOP_FIGURES[figureKey].start ? 'ordinary value' : undefined;
+  const { figures } = useSettings().shop;
+  const help = value === getOrdinaryFigure(figureKey, figures.priceLevel) ? 'ordinary value' : undefined;
   const common = { form, name: `figures.${figureKey}` as const, label, help };
   switch (unit) {
     case 'money':

@@ -1,6 +1,7 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { eachFresh, refusalOf, type TestShop } from '../../../test/demo-shop';
+import { getShopFigure } from '../../core/materials';
 import { MONEY_COLUMNS } from '../../data/money-store';
 import { openShop, getShop } from '../context';
 import { loadItemList, loadShelf } from '../items/load-items';
@@ -56,6 +57,33 @@ describe('another currency', () => {
     const { version, figures, name, locale, timeZone } = getShop(fresh);
     changeShop(fresh, { name, locale, timeZone, figures, currency: 'JPY' }, version);
     expect(getShop(fresh)).toMatchObject({ currency: 'JPY', confirmed: true });
+  });
+
+  it('begins with ordinary figures of its size; what was typed stays as it is', () => {
+    const fresh = openShop(':memory:');
+    const move = (currency: string, wagePerHour?: number) => {
+      const { version, figures, name, locale, timeZone } = getShop(fresh);
+      const own = wagePerHour === undefined ? figures : { ...figures, wagePerHour };
+      changeShop(fresh, { name, locale, timeZone, figures: own, currency }, version);
+      return getShop(fresh).figures;
+    };
+    // A blade of 9.00 € is one of 900 ¥, of 4.500 KD, of 4,500 Ft, of 180,000 Rp.
+    expect(move('JPY')).toMatchObject({ bladePrice: 900, wagePerHour: 1500, leadMm: 15 });
+    expect(move('KWD')).toMatchObject({ bladePrice: 4500, wagePerHour: 7500, setupSeconds: 420 });
+    expect(move('HUF')).toMatchObject({ bladePrice: 4500, wagePerHour: 7500, priceLevel: 5 });
+    expect(move('IDR', 5_000_000)).toMatchObject({ bladePrice: 180_000, wagePerHour: 5_000_000 });
+    const { figures } = getShop(fresh);
+    expect(getShopFigure(figures, 'bladePrice').source).toBe('default');
+    expect(getShopFigure(figures, 'wagePerHour').source).toBe('shop');
+    expect(move('EUR')).toMatchObject({ bladePrice: 900, wagePerHour: 5_000_000, priceLevel: 1 });
+  });
+
+  it('what was ordinary still is after everything was converted', () => {
+    const { bladePrice } = getShop(shop).figures;
+    switchTo('CZK', 25);
+    const { figures } = getShop(shop);
+    expect(figures).toMatchObject({ bladePrice: bladePrice * 25, priceLevel: 25 });
+    expect(getShopFigure(figures, 'bladePrice').source).toBe('default');
   });
 
   it('forgets no column of money', () => {

@@ -2,7 +2,7 @@
 
 import type { InferType } from 'yup';
 import type { currencyChange, shopInput } from '../../core/input/index';
-import type { ShopFigures } from '../../core/materials/index';
+import { getPriceLevel, moveToPriceLevel, type ShopFigures } from '../../core/materials/index';
 import { getMoneyDigits } from '../../core/units/index';
 import { inTransaction } from '../../data/database';
 import { hasPrices, scaleMoney } from '../../data/money-store';
@@ -22,12 +22,14 @@ export function changeShop(
 ): void {
   const { figures, ...identity } = input;
   inTransaction(shop.db, () => {
-    const from = getShop(shop).currency;
+    const { currency: from, figures: before } = getShop(shop);
+    const own = { ...(figures as ShopFigures), priceLevel: before.priceLevel };
     const changed = from !== input.currency;
     if (changed && rate === null && hasPrices(shop.db))
       throw new ShopError('conflict', { reason: 'currency-asks', from, to: input.currency }, 'currency');
-    if (!updateShop(shop.db, identity, figures as ShopFigures, version)) throw stale('The shop’s figures');
-    // Where nothing is priced yet there are only ordinary figures: 1500 minor units are as fair a start in yen as in euros.
+    // Where nothing is priced yet, ordinary figures become those of the new currency.
+    const begun = changed && rate === null ? moveToPriceLevel(own, getPriceLevel(input.currency)) : own;
+    if (!updateShop(shop.db, identity, begun, version)) throw stale('The shop’s figures');
     if (changed && rate !== null)
       scaleMoney(shop.db, rate * 10 ** (getMoneyDigits(input.currency) - getMoneyDigits(from)));
   });

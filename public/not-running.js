@@ -1,0 +1,36 @@
+// A page whose scripts did not arrive looks whole and does nothing: it says so.
+(function () {
+  var PATIENCE_MS = 10000;
+  var LOOK_MS = 1000;
+  var root = document.documentElement;
+  var notice = null;
+
+  function tell() {
+    notice = document.createElement('div');
+    notice.className = 'over-page notice bad';
+    notice.setAttribute('role', 'alert');
+    var words = document.createElement('p');
+    words.className = 'flat';
+    words.textContent =
+      'This page shows what it was sent, but does not run: part of it did not arrive. Is Chiral still running?';
+    var again = document.createElement('button');
+    again.type = 'button';
+    again.className = 'plain-button above-2';
+    again.textContent = 'Load the page anew';
+    again.addEventListener('click', function () {
+      location.reload();
+    });
+    notice.append(words, again);
+    document.body.append(notice);
+  }
+
+  function look() {
+    if (root.hasAttribute('data-running')) {
+      if (notice) notice.remove();
+      return;
+    }
+    if (!notice) tell();
+    setTimeout(look, LOOK_MS);
+  }
+  setTimeout(look, PATIENCE_MS);
+})();

@@ -1,0 +1,77 @@
+// Parts of a page that are fetched when they are asked for. One that does not arrive says so, and can be asked for again.
+
+import Button from '@mui/material/Button';
+import { Component, lazy, Suspense, type ComponentType, type ReactNode } from 'react';
+import { Failure } from './Failure';
+
+type Load<P> = () => Promise<{ readonly default: ComponentType<P> }>;
+
+/** The part did not arrive: the server is away, or was changed for a newer one meanwhile. */
+class NotArrived extends Error {}
+
+/**
+ * A component that is fetched when it is first shown. `waiting`: what stands in its place until then. Where the part has
+ * `onClose` it is a dialog, and its failure can be closed as well.
+ */
+export function late<P extends object>(load: Load<P>, waiting: ReactNode = null): ComponentType<P> {
+  const fetchPart = () =>
+    lazy(() =>
+      load().catch((cause: unknown) => {
+        throw new NotArrived('A part of the page did not arrive', { cause });
+      }),
+    ) as unknown as ComponentType<P>;
+  // Kept outside of the component: what waits for a part for the first time has no state yet.
+  let part = fetchPart();
+
+  return class Late extends Component<P, { readonly failed: boolean }> {
+    override state = { failed: false };
+
+    static getDerivedStateFromError(error: unknown) {
+      if (!(error instanceof NotArrived)) throw error;
+      return { failed: true };
+    }
+
+    readonly tryAgain = () => {
+      part = fetchPart();
+      this.setState({ failed: false });
+    };
+
+    override render() {
+      const onClose = 'onClose' in this.props ? (this.props.onClose as () => void) : null;
+      if (this.state.failed) return <NotArrivedNotice onTryAgain={this.tryAgain} onClose={onClose} />;
+      const Part = part;
+      return (
+        <Suspense fallback={waiting}>
+          <Part {...this.props} />
+        </Suspense>
+      );
+    }
+  };
+}
+
+type NoticeProps = { readonly onTryAgain: () => void; readonly onClose: (() => void) | null };
+
+/** Of a dialog it lies over the page, as the dialog would; of a part of the page it stands in its place. */
+function NotArrivedNotice({ onTryAgain, onClose }: NoticeProps) {
+  return (
+    <div className={onClose ? 'over-page' : undefined}>
+      <Failure>
+        <strong>This part of the page did not arrive. </strong>
+        Nothing you typed is lost. Is Chiral still running?
+        <span className="actions above-2">
+          <Button size="small" variant="contained" onClick={onTryAgain} autoFocus>
+            Try again
+          </Button>
+          <Button size="small" onClick={() => location.reload()}>
+            Load the page anew
+          </Button>
+          {onClose && (
+            <Button size="small" variant="text" onClick={onClose}>
+              Close
+            </Button>
+          )}
+        </span>
+      </Failure>
+    </div>
+  );
+}
