@@ -13,13 +13,11 @@
     words.className = 'flat';
     words.textContent =
       'This page shows what it was sent, but does not run: part of it did not arrive. Is Chiral still running?';
-    var again = document.createElement('button');
-    again.type = 'button';
+    // A link: buttons take no click until the page runs.
+    var again = document.createElement('a');
     again.className = 'plain-button above-2';
+    again.href = location.href;
     again.textContent = 'Load the page anew';
-    again.addEventListener('click', function () {
-      location.reload();
-    });
     notice.append(words, again);
     document.body.append(notice);
   }

@@ -209,7 +209,7 @@ test('a page whose scripts do not arrive says that it does not run', async ({ pa
   await page.goto(`${server.address}/items`);
   await expect(page.getByRole('alert')).toContainText('does not run', { timeout: 20_000 });
   await page.unroute('**/_astro/*.js');
-  await page.getByRole('button', { name: 'Load the page anew' }).click();
+  await page.getByRole('link', { name: 'Load the page anew' }).click();
   await running(page);
   await expect(page.getByRole('alert')).toHaveCount(0);
 });
