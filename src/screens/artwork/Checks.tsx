@@ -53,54 +53,92 @@ export function Checks({
             ? 'Nothing stands in the way'
             : `${plural(findings.length, 'thing')} to mend`}
       </h2>
-      <ul className="checks">
-        {findings.map((finding, index) => (
-          <FindingRow
-            key={`${finding.kind}-${index}`}
-            finding={finding}
-            widthMm={widthMm}
-            nameOf={nameOf}
-            taken={taken}
-            onTake={onTake}
-          />
-        ))}
-        {leftOut
-          .filter((entry) => entry.kind !== 'stroke')
-          .map((entry) => {
-            const words = describeLeftOut(entry);
-            return (
-              <li key={entry.kind}>
-                <div>
-                  <strong>{words.what}</strong>
-                  <span>{words.remedy}</span>
-                </div>
-              </li>
-            );
-          })}
-        {gradients > 0 && (
-          <li>
-            <div>
-              <strong>{plural(gradients, 'fading fill')} taken as flat</strong>
-              <span>Vinyl has one colour: the first of each was taken.</span>
-            </div>
-          </li>
-        )}
-        {!sizeStated && (
-          <li>
-            <div>
-              <span>The file states no size in lengths, so it was opened at 200 mm: set the width you want.</span>
-            </div>
-          </li>
-        )}
-        {caution && (
-          <li>
-            <div>
-              <span>{caution}</span>
-            </div>
-          </li>
-        )}
-      </ul>
+      <CheckList
+        findings={findings}
+        widthMm={widthMm}
+        nameOf={nameOf}
+        taken={taken}
+        onTake={onTake}
+        leftOut={leftOut}
+        gradients={gradients}
+        sizeStated={sizeStated}
+        caution={caution}
+      />
     </section>
+  );
+}
+
+type CheckListProps = {
+  readonly findings: readonly Finding[];
+  readonly widthMm: number;
+  readonly nameOf: (layer: string) => string;
+  readonly taken: readonly StepAction[];
+  readonly onTake: (step: StepAction) => void;
+  readonly leftOut: readonly LeftOut[];
+  readonly gradients: number;
+  readonly sizeStated: boolean;
+  readonly caution: string | null;
+};
+
+function CheckList({
+  findings,
+  widthMm,
+  nameOf,
+  taken,
+  onTake,
+  leftOut,
+  gradients,
+  sizeStated,
+  caution,
+}: CheckListProps) {
+  return (
+    <ul className="checks">
+      {findings.map((finding, index) => (
+        <FindingRow
+          key={`${finding.kind}-${index}`}
+          finding={finding}
+          widthMm={widthMm}
+          nameOf={nameOf}
+          taken={taken}
+          onTake={onTake}
+        />
+      ))}
+      {leftOut
+        .filter((entry) => entry.kind !== 'stroke')
+        .map((entry) => {
+          const words = describeLeftOut(entry);
+          return (
+            <li key={entry.kind}>
+              <div>
+                <strong>{words.what}</strong>
+                <span>{words.remedy}</span>
+              </div>
+            </li>
+          );
+        })}
+      {gradients > 0 && (
+        <li>
+          <div>
+            <strong>{plural(gradients, 'fading fill')} taken as flat</strong>
+            <span>Vinyl has one colour: the first of each was taken.</span>
+          </div>
+        </li>
+      )}
+      {!sizeStated && (
+        <li>
+          <div>
+            <span>The file states no size in lengths, so it was opened at 200 mm: set the width you want.</span>
+          </div>
+        </li>
+      )}
+      {caution && (
+        <li>
+          <div>
+            <span>{caution}</span>
+          </div>
+        </li>
+      )}
+    </ul>
   );
 }
 

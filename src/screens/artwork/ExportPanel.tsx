@@ -80,25 +80,39 @@ export function ExportPanel({ text, steps, baseName, layers: all }: Props) {
           Weeding map, PDF
         </Button>
       </div>
-      <div className="fields above-4">
-        <NumberBox
-          size="small"
-          label="Force in HPGL, g"
-          text={knife.force}
-          onText={(text) => setKnife({ ...knife, force: text })}
-          error={force === 'bad' && `From ${FORCE.least} to ${FORCE.most} g.`}
-          help="Empty: as the cutter is set."
-        />
-        <NumberBox
-          size="small"
-          label="Speed in HPGL, mm/s"
-          text={knife.speed}
-          onText={(text) => setKnife({ ...knife, speed: text })}
-          error={speed === 'bad' && `From ${SPEED.least} to ${SPEED.most} mm/s.`}
-          help="Written in whole cm/s."
-        />
-      </div>
+      <KnifeFields knife={knife} setKnife={setKnife} force={force} speed={speed} />
     </section>
+  );
+}
+
+type KnifeFieldsProps = {
+  readonly knife: { force: string; speed: string };
+  readonly setKnife: React.Dispatch<React.SetStateAction<{ force: string; speed: string }>>;
+  readonly force: number | 'bad' | null;
+  readonly speed: number | 'bad' | null;
+};
+
+/** How the cutter is told to cut; written into HPGL alone. */
+function KnifeFields({ knife, setKnife, force, speed }: KnifeFieldsProps) {
+  return (
+    <div className="fields above-4">
+      <NumberBox
+        size="small"
+        label="Force in HPGL, g"
+        text={knife.force}
+        onText={(text) => setKnife({ ...knife, force: text })}
+        error={force === 'bad' && `From ${FORCE.least} to ${FORCE.most} g.`}
+        help="Empty: as the cutter is set."
+      />
+      <NumberBox
+        size="small"
+        label="Speed in HPGL, mm/s"
+        text={knife.speed}
+        onText={(text) => setKnife({ ...knife, speed: text })}
+        error={speed === 'bad' && `From ${SPEED.least} to ${SPEED.most} mm/s.`}
+        help="Written in whole cm/s."
+      />
+    </div>
   );
 }
 

@@ -54,38 +54,17 @@ export function StepList({ steps, prepared, nameOf, onChange, onUndo }: Props) {
         {steps.map((step, index) => {
           const words = describeStep(step, nameOf, settings);
           return (
-            <li key={index} className={step.on ? undefined : 'off'}>
-              <div>
-                <Checkbox
-                  size="small"
-                  checked={step.on}
-                  onChange={(_, on) => replace(index, { ...step, on })}
-                  slotProps={{ input: { 'aria-label': `${words}, on` } }}
-                />
-                <button
-                  type="button"
-                  className="quiet step-name"
-                  aria-expanded={open === index}
-                  onClick={() => setOpen(open === index ? null : index)}
-                >
-                  {words}
-                </button>
-                <Button
-                  size="small"
-                  variant="text"
-                  aria-label={`Remove: ${words}`}
-                  onClick={() => {
-                    setOpen(null);
-                    onChange(steps.filter((_, at) => at !== index));
-                  }}
-                >
-                  Remove
-                </Button>
-              </div>
-              {open === index && (
-                <StepFields step={step} onChange={(next) => replace(index, { ...next, on: step.on })} />
-              )}
-            </li>
+            <StepRow
+              key={index}
+              index={index}
+              step={step}
+              replace={replace}
+              words={words}
+              open={open}
+              setOpen={setOpen}
+              onChange={onChange}
+              steps={steps}
+            />
           );
         })}
       </ol>
@@ -98,6 +77,52 @@ export function StepList({ steps, prepared, nameOf, onChange, onUndo }: Props) {
           ))}
       </Menu>
     </section>
+  );
+}
+
+type StepRowProps = {
+  readonly index: number;
+  readonly step: PrepStep;
+  readonly replace: (index: number, step: PrepStep) => void;
+  readonly words: string;
+  readonly open: number | null;
+  readonly setOpen: React.Dispatch<React.SetStateAction<number | null>>;
+  readonly onChange: (steps: readonly PrepStep[]) => void;
+  readonly steps: readonly PrepStep[];
+};
+
+function StepRow({ index, step, replace, words, open, setOpen, onChange, steps }: StepRowProps) {
+  return (
+    <li className={step.on ? undefined : 'off'}>
+      <div>
+        <Checkbox
+          size="small"
+          checked={step.on}
+          onChange={(_, on) => replace(index, { ...step, on })}
+          slotProps={{ input: { 'aria-label': `${words}, on` } }}
+        />
+        <button
+          type="button"
+          className="quiet step-name"
+          aria-expanded={open === index}
+          onClick={() => setOpen(open === index ? null : index)}
+        >
+          {words}
+        </button>
+        <Button
+          size="small"
+          variant="text"
+          aria-label={`Remove: ${words}`}
+          onClick={() => {
+            setOpen(null);
+            onChange(steps.filter((_, at) => at !== index));
+          }}
+        >
+          Remove
+        </Button>
+      </div>
+      {open === index && <StepFields step={step} onChange={(next) => replace(index, { ...next, on: step.on })} />}
+    </li>
   );
 }
 

@@ -3,7 +3,7 @@
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
-import { KIT_NEEDS, type KitNeed } from '../../core/planning';
+import { KIT_NEEDS, type Kit, type KitNeed, type StartPlan } from '../../core/planning';
 import { formatLength, minor } from '../../core/units';
 import { MoneyInput } from '../shared/MoneyInput';
 import { useSettings } from '../shared/settings';
@@ -43,40 +43,53 @@ export function KitWish({ plan, change, kit, cheapest, widest, narrow }: StartPl
           {narrow ? `: ${narrow.name} can’t make it.` : '; narrower ones are not proposed.'}
         </p>
       )}
-      <div className="readings whole-row">
-        {kit && (
-          <span>
-            kit{' '}
-            <b>
-              <Why figure={kit.total} />
-            </b>
-          </span>
-        )}
-        {kit && (
-          <span className={kit.left.value < plan.reserve ? 'short' : ''}>
-            left for blanks and vinyl{' '}
-            <b>
-              <Why figure={kit.left} />
-            </b>
-          </span>
-        )}
-        {cheapest && (
-          <span>
-            the cheapest that does{' '}
-            <b>
-              <Why figure={cheapest.total} />
-            </b>{' '}
-            <Button size="small" variant="text" onClick={() => change({ chosen: cheapest.chosen })}>
-              choose it
-            </Button>
-          </span>
-        )}
-        {plan.chosen && (
-          <Button size="small" variant="text" onClick={() => change({ chosen: null })}>
-            Propose the best within the budget
-          </Button>
-        )}
-      </div>
+      <KitReadings kit={kit} plan={plan} cheapest={cheapest} change={change} />
     </section>
+  );
+}
+
+type KitReadingsProps = {
+  readonly kit: Kit | null;
+  readonly plan: StartPlan;
+  readonly cheapest: Kit | null;
+  readonly change: (part: Partial<StartPlan>) => void;
+};
+
+function KitReadings({ kit, plan, cheapest, change }: KitReadingsProps) {
+  return (
+    <div className="readings whole-row">
+      {kit && (
+        <span>
+          kit{' '}
+          <b>
+            <Why figure={kit.total} />
+          </b>
+        </span>
+      )}
+      {kit && (
+        <span className={kit.left.value < plan.reserve ? 'short' : ''}>
+          left for blanks and vinyl{' '}
+          <b>
+            <Why figure={kit.left} />
+          </b>
+        </span>
+      )}
+      {cheapest && (
+        <span>
+          the cheapest that does{' '}
+          <b>
+            <Why figure={cheapest.total} />
+          </b>{' '}
+          <Button size="small" variant="text" onClick={() => change({ chosen: cheapest.chosen })}>
+            choose it
+          </Button>
+        </span>
+      )}
+      {plan.chosen && (
+        <Button size="small" variant="text" onClick={() => change({ chosen: null })}>
+          Propose the best within the budget
+        </Button>
+      )}
+    </div>
   );
 }

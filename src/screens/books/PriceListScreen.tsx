@@ -22,6 +22,7 @@ import type { Figure } from '../../core/units';
 import type { ItemView } from '../../views/items';
 import { Failure } from '../shared/Failure';
 import { NumberHead } from '../shared/NumberHead';
+import type { ShopFigures } from '../../core/materials';
 
 export function PriceListScreen({ frame, view }: { frame: FrameView; view: PriceListView }) {
   return (
@@ -56,23 +57,7 @@ function PriceList({ initial }: { initial: PriceListView }) {
   return (
     <>
       <BooksTabs current="/books" />
-      <div className="page-head">
-        <div>
-          <h1 className="flat">
-            {rows.length === 0
-              ? 'No items to price yet'
-              : poor === 0
-                ? 'Every item earns your hour'
-                : `${poor} of ${plural(rows.length, 'item')} ${verbFor(poor, 'earns', 'earn')} less than your hour of ${formatMoney(figures.wagePerHour, settings)}`}
-          </h1>
-        </div>
-        <div className="actions">
-          <Button href={`/api/price-list/csv?goal=${goal}`}>CSV</Button>
-          <Button href={`/api/price-list/pdf?goal=${goal}`} target="_blank">
-            Print the list
-          </Button>
-        </div>
-      </div>
+      <PriceListHead rows={rows} poor={poor} figures={figures} goal={goal} />
       {error && <Failure>{wordsOf(error)}</Failure>}
       <PriceTable
         goal={goal}
@@ -97,6 +82,36 @@ function PriceList({ initial }: { initial: PriceListView }) {
   );
 }
 
+type PriceListHeadProps = {
+  readonly rows: PriceListView['rows'];
+  readonly poor: number;
+  readonly figures: ShopFigures;
+  readonly goal: PriceGoal;
+};
+
+function PriceListHead({ rows, poor, figures, goal }: PriceListHeadProps) {
+  const settings = useSettings();
+  return (
+    <div className="page-head">
+      <div>
+        <h1 className="flat">
+          {rows.length === 0
+            ? 'No items to price yet'
+            : poor === 0
+              ? 'Every item earns your hour'
+              : `${poor} of ${plural(rows.length, 'item')} ${verbFor(poor, 'earns', 'earn')} less than your hour of ${formatMoney(figures.wagePerHour, settings)}`}
+        </h1>
+      </div>
+      <div className="actions">
+        <Button href={`/api/price-list/csv?goal=${goal}`}>CSV</Button>
+        <Button href={`/api/price-list/pdf?goal=${goal}`} target="_blank">
+          Print the list
+        </Button>
+      </div>
+    </div>
+  );
+}
+
 type PriceTableProps = {
   readonly goal: PriceGoal;
   readonly setGoal: React.Dispatch<React.SetStateAction<PriceGoal>>;
@@ -113,39 +128,13 @@ type PriceTableProps = {
     readonly problem: string | null;
   }[];
   readonly isPoor: (row: PriceListView['rows'][number]) => boolean;
-  readonly rows: readonly {
-    readonly item: ItemView;
-    readonly blankName: string;
-    readonly cost: Figure | null;
-    readonly hourEarns: Figure | null;
-    readonly asks: readonly (Figure | null)[];
-    readonly problem: string | null;
-  }[];
+  readonly rows: PriceListView['rows'];
 };
 
 function PriceTable({ goal, setGoal, goals, poorOnly, setPoorOnly, channels, shown, isPoor, rows }: PriceTableProps) {
-  const settings = useSettings();
   return (
     <section className="sheet flush" aria-label="Price list" tabIndex={0}>
-      <div className="fields pad-top-4 pad-right-5 pad-bottom-4 pad-left-5 middle search-row">
-        <TextField
-          select
-          size="small"
-          label="Prices at which"
-          value={goal}
-          onChange={(event) => setGoal(event.target.value as PriceGoal)}
-        >
-          {Object.entries(goals).map(([key, label]) => (
-            <MenuItem key={key} value={key}>
-              {label}
-            </MenuItem>
-          ))}
-        </TextField>
-        <FormControlLabel
-          control={<Checkbox size="small" checked={poorOnly} onChange={(_, on) => setPoorOnly(on)} />}
-          label="only what earns less than your hour"
-        />
-      </div>
+      <PriceListFilters goal={goal} setGoal={setGoal} goals={goals} poorOnly={poorOnly} setPoorOnly={setPoorOnly} />
       <table className="plain">
         <thead>
           <tr>
@@ -163,29 +152,7 @@ function PriceTable({ goal, setGoal, goals, poorOnly, setPoorOnly, channels, sho
         </thead>
         <tbody>
           {shown.map((row) => (
-            <tr key={row.item.id}>
-              <td>
-                <a href={`/items/${row.item.id}`}>
-                  <strong>{row.item.name}</strong>
-                </a>
-                <br />
-                <span className="soft">
-                  {row.blankName}, {row.item.sizeName}
-                </span>
-                {row.problem && <div className="short">{row.problem}</div>}
-              </td>
-              <td className="num">{row.item.quantity}</td>
-              <td className="num">{row.cost ? <Why figure={row.cost} /> : '–'}</td>
-              <td className="num">{formatMoney(row.item.price, settings)}</td>
-              <td className={`num ${isPoor(row) ? 'short' : ''}`}>
-                {row.hourEarns ? <Why figure={row.hourEarns} /> : '–'}
-              </td>
-              {row.asks.map((ask, index) => (
-                <td key={channels[index]!.id} className="num">
-                  {ask ? <Why figure={ask} /> : '–'}
-                </td>
-              ))}
-            </tr>
+            <PriceRow key={row.item.id} row={row} isPoor={isPoor} channels={channels} />
           ))}
           {shown.length === 0 && (
             <tr>
@@ -203,5 +170,78 @@ function PriceTable({ goal, setGoal, goals, poorOnly, setPoorOnly, channels, sho
         </tbody>
       </table>
     </section>
+  );
+}
+
+type PriceListFiltersProps = {
+  readonly goal: PriceGoal;
+  readonly setGoal: React.Dispatch<React.SetStateAction<PriceGoal>>;
+  readonly goals: Readonly<Record<PriceGoal, string>>;
+  readonly poorOnly: boolean;
+  readonly setPoorOnly: React.Dispatch<React.SetStateAction<boolean>>;
+};
+
+function PriceListFilters({ goal, setGoal, goals, poorOnly, setPoorOnly }: PriceListFiltersProps) {
+  return (
+    <div className="fields pad-top-4 pad-right-5 pad-bottom-4 pad-left-5 middle search-row">
+      <TextField
+        select
+        size="small"
+        label="Prices at which"
+        value={goal}
+        onChange={(event) => setGoal(event.target.value as PriceGoal)}
+      >
+        {Object.entries(goals).map(([key, label]) => (
+          <MenuItem key={key} value={key}>
+            {label}
+          </MenuItem>
+        ))}
+      </TextField>
+      <FormControlLabel
+        control={<Checkbox size="small" checked={poorOnly} onChange={(_, on) => setPoorOnly(on)} />}
+        label="only what earns less than your hour"
+      />
+    </div>
+  );
+}
+
+type PriceRowProps = {
+  readonly row: {
+    readonly item: ItemView;
+    readonly blankName: string;
+    readonly cost: Figure | null;
+    readonly hourEarns: Figure | null;
+    readonly asks: readonly (Figure | null)[];
+    readonly problem: string | null;
+  };
+  readonly isPoor: (row: PriceListView['rows'][number]) => boolean;
+  readonly channels: readonly ChannelView[];
+};
+
+/** An item, and its price in each channel. */
+function PriceRow({ row, isPoor, channels }: PriceRowProps) {
+  const settings = useSettings();
+  return (
+    <tr>
+      <td>
+        <a href={`/items/${row.item.id}`}>
+          <strong>{row.item.name}</strong>
+        </a>
+        <br />
+        <span className="soft">
+          {row.blankName}, {row.item.sizeName}
+        </span>
+        {row.problem && <div className="short">{row.problem}</div>}
+      </td>
+      <td className="num">{row.item.quantity}</td>
+      <td className="num">{row.cost ? <Why figure={row.cost} /> : '–'}</td>
+      <td className="num">{formatMoney(row.item.price, settings)}</td>
+      <td className={`num ${isPoor(row) ? 'short' : ''}`}>{row.hourEarns ? <Why figure={row.hourEarns} /> : '–'}</td>
+      {row.asks.map((ask, index) => (
+        <td key={channels[index]!.id} className="num">
+          {ask ? <Why figure={ask} /> : '–'}
+        </td>
+      ))}
+    </tr>
   );
 }

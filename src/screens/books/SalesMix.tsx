@@ -7,6 +7,7 @@ import { useSettings } from '../shared/settings';
 import { Why } from '../shared/Why';
 import type { StartPlanState } from './use-start-plan';
 import { NumberHead } from '../shared/NumberHead';
+import type { StartPlan, Contribution } from '../../core/planning';
 
 type Props = { readonly state: StartPlanState; readonly items: StartView['items'] };
 
@@ -48,37 +49,49 @@ export function SalesMix({ state: { plan, change, contribution }, items }: Props
           )}
         </tbody>
       </table>
-      <div className="fields pad-4 middle label-field">
-        <NumberInput
-          shown
-          label="Hours a week"
-          value={plan.hoursPerWeek}
-          least={0.5}
-          onChange={(hoursPerWeek) => change({ hoursPerWeek })}
-        />
-        {contribution && (
-          <div className="readings">
-            <span>
-              needs{' '}
-              <b>
-                <Why figure={contribution.hoursPerWeek} />
-              </b>
-            </span>
-            <span>
-              a piece leaves{' '}
-              <b>
-                <Why figure={contribution.each} />
-              </b>
-            </span>
-            <span>
-              a week{' '}
-              <b>
-                <Why figure={contribution.perWeek} />
-              </b>
-            </span>
-          </div>
-        )}
-      </div>
+      <MixFoot plan={plan} change={change} contribution={contribution} />
     </section>
+  );
+}
+
+type MixFootProps = {
+  readonly plan: StartPlan;
+  readonly change: (part: Partial<StartPlan>) => void;
+  readonly contribution: Contribution | null;
+};
+
+function MixFoot({ plan, change, contribution }: MixFootProps) {
+  return (
+    <div className="fields pad-4 middle label-field">
+      <NumberInput
+        shown
+        label="Hours a week"
+        value={plan.hoursPerWeek}
+        least={0.5}
+        onChange={(hoursPerWeek) => change({ hoursPerWeek })}
+      />
+      {contribution && (
+        <div className="readings">
+          <span>
+            needs{' '}
+            <b>
+              <Why figure={contribution.hoursPerWeek} />
+            </b>
+          </span>
+          <span>
+            a piece leaves{' '}
+            <b>
+              <Why figure={contribution.each} />
+            </b>
+          </span>
+          <span>
+            a week{' '}
+            <b>
+              <Why figure={contribution.perWeek} />
+            </b>
+          </span>
+        </div>
+      )}
+    </div>
   );
 }

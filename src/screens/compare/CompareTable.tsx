@@ -43,20 +43,7 @@ export function CompareTable({ comparison: { compared, best }, odds }: Props) {
           {listStages(compared).map((stage) => (
             <StageRow key={stage} stage={stage} compared={compared} />
           ))}
-          <tr className="total">
-            <th scope="row">Full cost with risk</th>
-            {compared.map(({ cost }, index) => (
-              <td key={index} className="num">
-                {cost.ok ? (
-                  <strong>
-                    <Why figure={cost.value.withRisk} />
-                  </strong>
-                ) : (
-                  <span className="short">{describeCostProblem(cost.problem, settings)}</span>
-                )}
-              </td>
-            ))}
-          </tr>
+          <TotalRow compared={compared} />
           {row('Your time', ({ cost }) => (cost.ok ? <Why figure={cost.value.handsSeconds} /> : '–'))}
           {row('Goes wrong', ({ belief }, index) => (
             <>
@@ -85,6 +72,30 @@ export function CompareTable({ comparison: { compared, best }, odds }: Props) {
         </tbody>
       </table>
     </section>
+  );
+}
+
+type TotalRowProps = {
+  readonly compared: readonly Compared[];
+};
+
+function TotalRow({ compared }: TotalRowProps) {
+  const settings = useSettings();
+  return (
+    <tr className="total">
+      <th scope="row">Full cost with risk</th>
+      {compared.map(({ cost }, index) => (
+        <td key={index} className="num">
+          {cost.ok ? (
+            <strong>
+              <Why figure={cost.value.withRisk} />
+            </strong>
+          ) : (
+            <span className="short">{describeCostProblem(cost.problem, settings)}</span>
+          )}
+        </td>
+      ))}
+    </tr>
   );
 }
 

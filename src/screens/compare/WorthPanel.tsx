@@ -5,9 +5,9 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { useMemo, useState } from 'react';
 import { computeExactCost, type ItemSpec } from '../../core/costing';
-import { boxPiece, computeOutlay, findCheaperFrom, judgeMat, judgeTool } from '../../core/planning';
+import { boxPiece, computeOutlay, findCheaperFrom, judgeMat, judgeTool, type PieceBox } from '../../core/planning';
 import { fromPercent, toPercent } from '../../core/units';
-import type { CompareView } from '../../views/compare';
+import type { CompareOffer, CompareView } from '../../views/compare';
 import { describeCheaperFrom, describeMat, describeTool } from '../../wording/worth-it';
 import { MoneyInput } from '../shared/MoneyInput';
 import { NumberInput } from '../shared/NumberInput';
@@ -54,11 +54,6 @@ function RollOrSheets({ view, spec, layerIndex, quantity }: Props) {
         <a href="/shelf/offers">Add one to the offers</a>
       </p>
     );
-  const buys = [
-    { offer: first.offer, supplier: first },
-    { offer: second.offer, supplier: second },
-  ] as const;
-  const outlays = buys.map((buy) => computeOutlay(box, buy, quantity));
   return (
     <div className="cols gap-3">
       <div className="fields">
@@ -81,25 +76,43 @@ function RollOrSheets({ view, spec, layerIndex, quantity }: Props) {
           </TextField>
         ))}
       </div>
-      <p className="flat">
-        <strong>
-          {describeCheaperFrom(
-            first.name,
-            second.name,
-            findCheaperFrom(box, ...buys),
-            findCheaperFrom(box, buys[1], buys[0]),
-          )}
-        </strong>{' '}
-        For {quantity}:{' '}
-        {outlays.map((outlay, at) => (
-          <span key={at}>
-            {at > 0 && ' against '}
-            {outlay ? <Why figure={outlay} /> : 'it does not fit'}
-          </span>
-        ))}
-        , shipping and all.
-      </p>
+      <CheaperFrom first={first} second={second} box={box} quantity={quantity} />
     </div>
+  );
+}
+
+type CheaperFromProps = {
+  readonly first: CompareOffer;
+  readonly second: CompareOffer;
+  readonly box: PieceBox;
+  readonly quantity: number;
+};
+
+function CheaperFrom({ first, second, box, quantity }: CheaperFromProps) {
+  const buys = [
+    { offer: first.offer, supplier: first },
+    { offer: second.offer, supplier: second },
+  ] as const;
+  const outlays = buys.map((buy) => computeOutlay(box, buy, quantity));
+  return (
+    <p className="flat">
+      <strong>
+        {describeCheaperFrom(
+          first.name,
+          second.name,
+          findCheaperFrom(box, ...buys),
+          findCheaperFrom(box, buys[1], buys[0]),
+        )}
+      </strong>{' '}
+      For {quantity}:{' '}
+      {outlays.map((outlay, at) => (
+        <span key={at}>
+          {at > 0 && ' against '}
+          {outlay ? <Why figure={outlay} /> : 'it does not fit'}
+        </span>
+      ))}
+      , shipping and all.
+    </p>
   );
 }
 

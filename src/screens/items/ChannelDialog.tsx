@@ -10,12 +10,12 @@ import { useFieldArray, useForm, useWatch, type FieldPath, type Resolver } from 
 import { channelInput } from '../../core/input';
 import { CHANNEL_KINDS, ENDINGS, type Channel, type Ending } from '../../core/pricing';
 import { getMoneyDigits, minor } from '../../core/units';
-import { callApi, wordsOf } from '../shared/api';
 import { Choice, FormActions, TextLine, Tick, useSave } from '../shared/form';
 import { MoneyField, NumberField } from '../shared/number-fields';
 import { useSettings } from '../shared/settings';
 import type { ChannelView } from '../../views/channels';
 import type { UseFieldArrayReturn, UseFormReturn } from 'react-hook-form';
+import { archiveInList } from '../shared/use-archive';
 
 type Values = Omit<Channel, 'id' | 'tiers'> & { tiers: { from: number; share: number }[] };
 const NOTHING = minor(0);
@@ -72,21 +72,7 @@ export default function ChannelDialog({
       onDone();
     },
   });
-  const archive = async (on: boolean) => {
-    try {
-      await callApi(on ? 'DELETE' : 'POST', `/api/channels/${channel!.id}`);
-      onDone();
-      enqueueSnackbar(on ? `${channel!.name} is archived.` : `${channel!.name} is restored.`, {
-        action: on ? (
-          <Button color="inherit" variant="text" onClick={() => void archive(false)}>
-            Undo
-          </Button>
-        ) : undefined,
-      });
-    } catch (error) {
-      enqueueSnackbar(wordsOf(error), { variant: 'error' });
-    }
-  };
+  const archive = () => archiveInList({ path: `/api/channels/${channel!.id}`, name: channel!.name, onDone });
   const percent = (name: FieldPath<Values>, label: string, help?: string) => (
     <NumberField form={form} name={name} label={label} unit="%" per={0.01} digits={3} {...(help ? { help } : {})} />
   );
@@ -101,7 +87,7 @@ export default function ChannelDialog({
           onCancel={onClose}
           extra={
             channel && (
-              <Button color="error" variant="text" onClick={() => void archive(true)}>
+              <Button color="error" variant="text" onClick={() => void archive()}>
                 Archive
               </Button>
             )

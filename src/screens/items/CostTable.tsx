@@ -6,6 +6,8 @@ import { formatDuration } from '../../core/units';
 import { useSettings } from '../shared/settings';
 import { Why } from '../shared/Why';
 import { NumberHead } from '../shared/NumberHead';
+import type { ReactNode } from 'react';
+import type { Figure } from '../../core/units';
 
 export function CostTable({ cost, reading }: { cost: ItemCost; reading: PriceReading }) {
   const settings = useSettings();
@@ -38,46 +40,40 @@ export function CostTable({ cost, reading }: { cost: ItemCost; reading: PriceRea
               </td>
             </tr>
           ))}
-          <tr className="total">
-            <td colSpan={2}>Cash cost, what leaves the purse</td>
-            <td />
-            <td className="hide-small" />
-            <td className="num">
-              <Why figure={cost.cash} />
-            </td>
-          </tr>
-          <tr>
-            <td colSpan={2}>Full cost, with your time</td>
-            <td className="num">
-              <Why figure={cost.handsSeconds} />
-            </td>
-            <td className="hide-small" />
-            <td className="num">
-              <Why figure={cost.full} />
-            </td>
-          </tr>
-          <tr>
-            <td colSpan={2}>
-              <strong>Full cost with risk</strong>
-            </td>
-            <td />
-            <td className="hide-small" />
-            <td className="num">
-              <strong>
-                <Why figure={cost.withRisk} />
-              </strong>
-            </td>
-          </tr>
-          <tr>
-            <td colSpan={2}>Fee at this price</td>
-            <td />
-            <td className="hide-small" />
-            <td className="num">
-              <Why figure={reading.fee} />
-            </td>
-          </tr>
+          <SumRow label="Cash cost, what leaves the purse" figure={cost.cash} isTotal />
+          <SumRow label="Full cost, with your time" figure={cost.full} hands={cost.handsSeconds} />
+          <SumRow label={<strong>Full cost with risk</strong>} figure={cost.withRisk} isStrong />
+          <SumRow label="Fee at this price" figure={reading.fee} />
         </tbody>
       </table>
     </section>
+  );
+}
+
+type SumRowProps = {
+  readonly label: ReactNode;
+  readonly figure: Figure;
+  readonly hands?: Figure;
+  /** The first below a line. */
+  readonly isTotal?: boolean;
+  readonly isStrong?: boolean;
+};
+
+function SumRow({ label, figure, hands, isTotal = false, isStrong = false }: SumRowProps) {
+  return (
+    <tr className={isTotal ? 'total' : undefined}>
+      <td colSpan={2}>{label}</td>
+      <td className="num">{hands && <Why figure={hands} />}</td>
+      <td className="hide-small" />
+      <td className="num">
+        {isStrong ? (
+          <strong>
+            <Why figure={figure} />
+          </strong>
+        ) : (
+          <Why figure={figure} />
+        )}
+      </td>
+    </tr>
   );
 }

@@ -61,23 +61,7 @@ export function ItemResults({
   const settings = useSettings();
   return (
     <div className="cols">
-      {plan.details.options.length > 0 && (
-        <div className="readings" role="group" aria-label="Calculated with">
-          {plan.details.options.map((option, at) => (
-            <FormControlLabel
-              key={at}
-              control={
-                <Checkbox
-                  size="small"
-                  checked={chosen.includes(at)}
-                  onChange={(_, on) => setChosen(on ? [...chosen, at] : chosen.filter((one) => one !== at))}
-                />
-              }
-              label={`with ${option.label || 'option'}`}
-            />
-          ))}
-        </div>
-      )}
+      {plan.details.options.length > 0 && <OptionChoice plan={plan} chosen={chosen} setChosen={setChosen} />}
       {calculation.ok ? (
         <>
           <PricePanel
@@ -130,6 +114,33 @@ export function ItemResults({
         Your hour is {formatMoney(settings.shop.figures.wagePerHour, settings)}.{' '}
         <a href="/shop">Change the shop’s figures</a>
       </p>
+    </div>
+  );
+}
+
+type OptionChoiceProps = {
+  readonly plan: ItemPlan;
+  readonly chosen: readonly number[];
+  readonly setChosen: React.Dispatch<React.SetStateAction<readonly number[]>>;
+};
+
+/** Which of the options the cost is told with. */
+function OptionChoice({ plan, chosen, setChosen }: OptionChoiceProps) {
+  return (
+    <div className="readings" role="group" aria-label="Calculated with">
+      {plan.details.options.map((option, at) => (
+        <FormControlLabel
+          key={at}
+          control={
+            <Checkbox
+              size="small"
+              checked={chosen.includes(at)}
+              onChange={(_, on) => setChosen(on ? [...chosen, at] : chosen.filter((one) => one !== at))}
+            />
+          }
+          label={`with ${option.label || 'option'}`}
+        />
+      ))}
     </div>
   );
 }

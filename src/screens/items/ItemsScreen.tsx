@@ -65,7 +65,6 @@ type ItemTableProps = {
 };
 
 function ItemTable({ view, wagePerHour }: ItemTableProps) {
-  const settings = useSettings();
   return (
     <div className="sheet flush" tabIndex={0} role="region" aria-label="Items">
       <table className="plain">
@@ -82,55 +81,65 @@ function ItemTable({ view, wagePerHour }: ItemTableProps) {
           </tr>
         </thead>
         <tbody>
-          {view.rows.map(({ item, picture, blankName, cost, change, hourEarns, problem }) => (
-            <tr key={item.id}>
-              <td className="picture-column">
-                <span className="thumb pad-1 border-box picture-small">
-                  <Picture picture={picture} label="" />
-                </span>
-              </td>
-              <td>
-                <a href={`/items/${item.id}`}>
-                  <strong>{item.name}</strong>
-                </a>
-                <br />
-                <span className="soft">
-                  {blankName}, {item.sizeName}
-                </span>
-                {problem && <div className="short">{problem}</div>}
-                {change && (
-                  <div className="soft">
-                    was {formatMoney(change.was, settings)}, now {formatMoney(change.now.value, settings)},{' '}
-                    {describeCauses(change, settings)}
-                  </div>
-                )}
-              </td>
-              <td className="num">{item.quantity}</td>
-              {cost ? (
-                <>
-                  <td className="num">
-                    <Why figure={cost.cash} />
-                  </td>
-                  <td className="num">
-                    <Why figure={cost.full} />
-                  </td>
-                  <td className="num">
-                    <Why figure={cost.withRisk} />
-                  </td>
-                </>
-              ) : (
-                <td colSpan={3} className="soft right">
-                  can’t be made so
-                </td>
-              )}
-              <td className="num">{formatMoney(item.price, settings)}</td>
-              <td className={`num ${hourEarns && hourEarns.value < wagePerHour ? 'short' : ''}`}>
-                {hourEarns ? <Why figure={hourEarns} /> : '–'}
-              </td>
-            </tr>
+          {view.rows.map((row) => (
+            <ItemRow key={row.item.id} row={row} wagePerHour={wagePerHour} />
           ))}
         </tbody>
       </table>
     </div>
+  );
+}
+
+type ItemRowProps = { readonly row: ItemListView['rows'][number]; readonly wagePerHour: number };
+
+function ItemRow({ row, wagePerHour }: ItemRowProps) {
+  const { item, picture, blankName, cost, change, hourEarns, problem } = row;
+  const settings = useSettings();
+  return (
+    <tr>
+      <td className="picture-column">
+        <span className="thumb pad-1 border-box picture-small">
+          <Picture picture={picture} label="" />
+        </span>
+      </td>
+      <td>
+        <a href={`/items/${item.id}`}>
+          <strong>{item.name}</strong>
+        </a>
+        <br />
+        <span className="soft">
+          {blankName}, {item.sizeName}
+        </span>
+        {problem && <div className="short">{problem}</div>}
+        {change && (
+          <div className="soft">
+            was {formatMoney(change.was, settings)}, now {formatMoney(change.now.value, settings)},{' '}
+            {describeCauses(change, settings)}
+          </div>
+        )}
+      </td>
+      <td className="num">{item.quantity}</td>
+      {cost ? (
+        <>
+          <td className="num">
+            <Why figure={cost.cash} />
+          </td>
+          <td className="num">
+            <Why figure={cost.full} />
+          </td>
+          <td className="num">
+            <Why figure={cost.withRisk} />
+          </td>
+        </>
+      ) : (
+        <td colSpan={3} className="soft right">
+          can’t be made so
+        </td>
+      )}
+      <td className="num">{formatMoney(item.price, settings)}</td>
+      <td className={`num ${hourEarns && hourEarns.value < wagePerHour ? 'short' : ''}`}>
+        {hourEarns ? <Why figure={hourEarns} /> : '–'}
+      </td>
+    </tr>
   );
 }

@@ -1,9 +1,9 @@
 // By how many are made at once: what one costs, what to ask for it, and what this price leaves.
 
 import { useMemo } from 'react';
-import { computeLadder, LADDER_QUANTITIES, levelLadder, type ItemSpec } from '../../core/costing';
+import { computeLadder, LADDER_QUANTITIES, levelLadder, type ItemCost, type ItemSpec } from '../../core/costing';
 import type { ShopFigures } from '../../core/materials';
-import { priceForMargin, readPrice } from '../../core/pricing';
+import { priceForMargin, readPrice, type PriceReading } from '../../core/pricing';
 import { formatMoney, formatShare, minor } from '../../core/units';
 import { useSettings } from '../shared/settings';
 import { Why } from '../shared/Why';
@@ -53,30 +53,15 @@ export default function LadderPanel({
           </thead>
           <tbody>
             {rungs.map(({ cost, ask, needed, reading }) => (
-              <tr key={cost.quantity} className={cost.quantity === quantity ? 'own' : ''}>
-                <td className="figures">{cost.quantity}</td>
-                <td className="num">
-                  <Why figure={cost.withRisk} />
-                </td>
-                <td className="num">
-                  {needed.ok ? (
-                    ask === needed.value.value ? (
-                      <Why figure={needed.value} />
-                    ) : (
-                      <span title="So that more never cost more: the next larger number needs this.">
-                        {formatMoney(ask, settings)}
-                      </span>
-                    )
-                  ) : (
-                    '–'
-                  )}
-                </td>
-                <td
-                  className={`num ${reading.hourEarns && reading.hourEarns.value < figures.wagePerHour ? 'short' : ''}`}
-                >
-                  {reading.hourEarns ? <Why figure={reading.hourEarns} /> : '–'}
-                </td>
-              </tr>
+              <LadderRow
+                key={cost.quantity}
+                cost={cost}
+                quantity={quantity}
+                needed={needed}
+                ask={ask}
+                reading={reading}
+                figures={figures}
+              />
             ))}
           </tbody>
         </table>
@@ -86,5 +71,42 @@ export default function LadderPanel({
         />
       </div>
     </section>
+  );
+}
+
+type LadderRowProps = {
+  readonly cost: ItemCost;
+  readonly quantity: number;
+  readonly needed: ReturnType<typeof priceForMargin>;
+  readonly ask: number;
+  readonly reading: PriceReading;
+  readonly figures: ShopFigures;
+};
+
+function LadderRow({ cost, quantity, needed, ask, reading, figures }: LadderRowProps) {
+  const settings = useSettings();
+  return (
+    <tr className={cost.quantity === quantity ? 'own' : ''}>
+      <td className="figures">{cost.quantity}</td>
+      <td className="num">
+        <Why figure={cost.withRisk} />
+      </td>
+      <td className="num">
+        {needed.ok ? (
+          ask === needed.value.value ? (
+            <Why figure={needed.value} />
+          ) : (
+            <span title="So that more never cost more: the next larger number needs this.">
+              {formatMoney(ask, settings)}
+            </span>
+          )
+        ) : (
+          '–'
+        )}
+      </td>
+      <td className={`num ${reading.hourEarns && reading.hourEarns.value < figures.wagePerHour ? 'short' : ''}`}>
+        {reading.hourEarns ? <Why figure={reading.hourEarns} /> : '–'}
+      </td>
+    </tr>
   );
 }

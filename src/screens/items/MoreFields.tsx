@@ -4,8 +4,8 @@
 import '@mui/material/Button';
 import '@mui/material/MenuItem';
 import '@mui/material/TextField';
-import { useWatch } from 'react-hook-form';
-import type { OwnMinutes } from '../../core/costing';
+import { useWatch, type UseFormReturn } from 'react-hook-form';
+import type { ItemEvidence, OwnMinutes } from '../../core/costing';
 import { type PriceBasis } from '../../core/stock';
 import { Choice } from '../shared/form';
 import { NumberField } from '../shared/number-fields';
@@ -16,6 +16,8 @@ import { Options } from './OptionFields';
 import { Variants } from './VariantFields';
 import { Besides, Stones } from './BesidesFields';
 import type { MoreFieldsProps } from './more-fields-props';
+import type { ItemEditorView } from '../../views/items';
+import type { ItemForm } from './item-form';
 
 const PRICE_NAMES: Readonly<Record<PriceBasis, string>> = {
   shelf: 'the shelf’s price',
@@ -66,38 +68,51 @@ export function MoreFields({ form, view, blank, evidence }: MoreFieldsProps) {
         title="Minutes and prices"
         told={own > 0 ? `${own} typed` : learned > 0 ? 'learned from your log' : 'estimated'}
       >
-        <div className="fields three">
-          {(['cut', 'weed', 'press'] as const).map((station) => (
-            <NumberField
-              key={station}
-              form={form}
-              name={`details.minutes.${station}`}
-              label={{ cut: 'Cut, your hands', weed: 'Weed', press: 'Press' }[station]}
-              unit="min"
-              per={60}
-              digits={2}
-              help={<MinutesHelp minutes={evidence.minutes ?? {}} station={station} />}
-            />
-          ))}
-          <div className="whole-row">
-            <Choice
-              form={form}
-              name="details.priceBasis"
-              label="Material is calculated at"
-              options={(Object.keys(PRICE_NAMES) as PriceBasis[]).map((value) => ({
-                value,
-                label: PRICE_NAMES[value],
-              }))}
-            />
-          </div>
-          {details.priceBasis === 'offer' && (
-            <div className="whole-row">
-              <OfferChoice form={form} view={view} />
-            </div>
-          )}
-        </div>
+        <MinutesAndPrices form={form} evidence={evidence} details={details} view={view} />
       </Folded>
     </>
+  );
+}
+
+type MinutesAndPricesProps = {
+  readonly form: UseFormReturn<ItemForm>;
+  readonly evidence: ItemEvidence;
+  readonly details: ItemForm['details'];
+  readonly view: ItemEditorView;
+};
+
+function MinutesAndPrices({ form, evidence, details, view }: MinutesAndPricesProps) {
+  return (
+    <div className="fields three">
+      {(['cut', 'weed', 'press'] as const).map((station) => (
+        <NumberField
+          key={station}
+          form={form}
+          name={`details.minutes.${station}`}
+          label={{ cut: 'Cut, your hands', weed: 'Weed', press: 'Press' }[station]}
+          unit="min"
+          per={60}
+          digits={2}
+          help={<MinutesHelp minutes={evidence.minutes ?? {}} station={station} />}
+        />
+      ))}
+      <div className="whole-row">
+        <Choice
+          form={form}
+          name="details.priceBasis"
+          label="Material is calculated at"
+          options={(Object.keys(PRICE_NAMES) as PriceBasis[]).map((value) => ({
+            value,
+            label: PRICE_NAMES[value],
+          }))}
+        />
+      </div>
+      {details.priceBasis === 'offer' && (
+        <div className="whole-row">
+          <OfferChoice form={form} view={view} />
+        </div>
+      )}
+    </div>
   );
 }
 

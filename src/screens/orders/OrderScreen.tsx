@@ -30,7 +30,6 @@ export function OrderScreen({ frame, view }: { frame: FrameView; view: OrderView
 }
 
 function Order({ initial }: { initial: OrderView }) {
-  const settings = useSettings();
   const client = useQueryClient();
   const key = ['order', initial.row.id];
   const path = `/api/orders/${initial.row.id}`;
@@ -66,39 +65,12 @@ function Order({ initial }: { initial: OrderView }) {
       <OrderHead row={row} view={view} move={move} closed={closed} setChanging={setChanging} />
       <div className="cols split-1-1">
         <div className="cols">
-          <section className="sheet lifted">
-            <h2 className="flat below-2">{row.customerName}</h2>
-            <div className="readings">
-              <span>
-                due <b>{formatDay(row.dueDay, settings)}</b>
-              </span>
-              {!closed && row.stage !== 'ready' && <Slack slack={row.slack} />}
-              <span>
-                agreed <b>{formatMoney(row.agreed, settings)}</b>
-              </span>
-            </div>
-            {view.contact && <p className="soft flat above-2">{view.contact}</p>}
-            {view.note && <p className="flat above-2 pre-wrap">{view.note}</p>}
-          </section>
+          <OrderFacts row={row} closed={closed} view={view} />
           <OrderLines view={view} />
         </div>
         <div className="cols">
           <QuotedAndReal against={against} view={view} closed={closed} row={row} />
-          <section className="sheet">
-            <h2 className="flat below-1">What happened</h2>
-            <div tabIndex={0} role="region" aria-label="What happened" className="scrolls list-tall">
-              <table className="plain">
-                <tbody>
-                  {view.events.map((event, index) => (
-                    <tr key={index}>
-                      <td className="soft nowrap comb-column">{formatInstant(event.atMs, settings)}</td>
-                      <td>{event.text}</td>
-                    </tr>
-                  ))}
-                </tbody>
-              </table>
-            </div>
-          </section>
+          <WhatHappened view={view} />
         </div>
       </div>
       {changing && (
@@ -112,6 +84,58 @@ function Order({ initial }: { initial: OrderView }) {
         />
       )}
     </>
+  );
+}
+
+type OrderFactsProps = {
+  readonly row: OrderRow;
+  readonly closed: boolean;
+  readonly view: OrderView;
+};
+
+/** For whom it is, when it is due and what was agreed. */
+function OrderFacts({ row, closed, view }: OrderFactsProps) {
+  const settings = useSettings();
+  return (
+    <section className="sheet lifted">
+      <h2 className="flat below-2">{row.customerName}</h2>
+      <div className="readings">
+        <span>
+          due <b>{formatDay(row.dueDay, settings)}</b>
+        </span>
+        {!closed && row.stage !== 'ready' && <Slack slack={row.slack} />}
+        <span>
+          agreed <b>{formatMoney(row.agreed, settings)}</b>
+        </span>
+      </div>
+      {view.contact && <p className="soft flat above-2">{view.contact}</p>}
+      {view.note && <p className="flat above-2 pre-wrap">{view.note}</p>}
+    </section>
+  );
+}
+
+type WhatHappenedProps = {
+  readonly view: OrderView;
+};
+
+function WhatHappened({ view }: WhatHappenedProps) {
+  const settings = useSettings();
+  return (
+    <section className="sheet">
+      <h2 className="flat below-1">What happened</h2>
+      <div tabIndex={0} role="region" aria-label="What happened" className="scrolls list-tall">
+        <table className="plain">
+          <tbody>
+            {view.events.map((event, index) => (
+              <tr key={index}>
+                <td className="soft nowrap comb-column">{formatInstant(event.atMs, settings)}</td>
+                <td>{event.text}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+    </section>
   );
 }
 

@@ -7,6 +7,7 @@ import { NumberHead } from '../shared/NumberHead';
 import { STATION_NAMES } from '../../wording/stations';
 import { Why } from '../shared/Why';
 import { formatDuration, formatMoney } from '../../core/units';
+import type { Figure } from '../../core/units';
 
 type QuotedAndRealProps = {
   readonly against: QuotedAgainstReal;
@@ -39,42 +40,10 @@ export function QuotedAndReal({ against, view, closed, row }: QuotedAndRealProps
               </td>
             </tr>
           ))}
-          <tr className="total">
-            <td>Your time</td>
-            <td className="num">
-              <Why figure={against.time.quoted} />
-            </td>
-            <td className="num">
-              <Why figure={against.time.real} />
-            </td>
-          </tr>
-          <tr>
-            <td>Cash: materials, wear, machine</td>
-            <td className="num">
-              <Why figure={against.cash.quoted} />
-            </td>
-            <td className="num">
-              <Why figure={against.cash.real} />
-            </td>
-          </tr>
-          <tr className="total">
-            <td>Cost with your time</td>
-            <td className="num">
-              <Why figure={against.cost.quoted} />
-            </td>
-            <td className="num">
-              <Why figure={against.cost.real} />
-            </td>
-          </tr>
-          <tr>
-            <td>Fee</td>
-            <td className="num">
-              <Why figure={view.fee} />
-            </td>
-            <td className="num">
-              <Why figure={view.fee} />
-            </td>
-          </tr>
+          <PairRow label="Your time" pair={against.time} isTotal />
+          <PairRow label="Cash: materials, wear, machine" pair={against.cash} />
+          <PairRow label="Cost with your time" pair={against.cost} isTotal />
+          <PairRow label="Fee" pair={{ quoted: view.fee, real: view.fee }} />
           <tr className="total">
             <td>
               {closed || row.stage === 'ready' ? 'Yours' : 'Left so far'}, of {formatMoney(row.agreed, settings)}
@@ -89,5 +58,25 @@ export function QuotedAndReal({ against, view, closed, row }: QuotedAndRealProps
         </tbody>
       </table>
     </section>
+  );
+}
+
+type PairRowProps = {
+  readonly label: string;
+  readonly pair: { readonly quoted: Figure; readonly real: Figure };
+  readonly isTotal?: boolean;
+};
+
+function PairRow({ label, pair, isTotal = false }: PairRowProps) {
+  return (
+    <tr className={isTotal ? 'total' : undefined}>
+      <td>{label}</td>
+      <td className="num">
+        <Why figure={pair.quoted} />
+      </td>
+      <td className="num">
+        <Why figure={pair.real} />
+      </td>
+    </tr>
   );
 }

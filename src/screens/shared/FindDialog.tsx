@@ -1,7 +1,7 @@
 // Search and do: any order, item, vinyl, blank or action by typing a few letters of it.
 
 import Dialog from '@mui/material/Dialog';
-import { useQuery } from '@tanstack/react-query';
+import { useQuery, type UseQueryResult } from '@tanstack/react-query';
 import { Command } from 'cmdk';
 import { useState } from 'react';
 import type { FoundThing } from '../../views/frame';
@@ -67,31 +67,45 @@ export default function FindDialog({
           value={text}
           onValueChange={setText}
         />
-        <Command.List>
-          {text && !found.isFetching && things.length === 0 && shown.length === 0 && (
-            <div className="find-none">Nothing has “{text}” in its name. Try fewer letters.</div>
-          )}
-          {things.length > 0 && (
-            <Command.Group heading="Found">
-              {things.map((thing) => (
-                <Command.Item key={thing.href} value={thing.href} onSelect={go(thing.href)}>
-                  <span>{thing.label}</span>
-                  <small>{thing.detail}</small>
-                </Command.Item>
-              ))}
-            </Command.Group>
-          )}
-          {shown.length > 0 && (
-            <Command.Group heading="Do">
-              {shown.map((action) => (
-                <Command.Item key={action.label} value={action.label} onSelect={action.run}>
-                  {action.label}
-                </Command.Item>
-              ))}
-            </Command.Group>
-          )}
-        </Command.List>
+        <FoundList text={text} found={found} things={things} shown={shown} go={go} />
       </Command>
     </Dialog>
+  );
+}
+
+type FoundListProps = {
+  readonly text: string;
+  readonly found: UseQueryResult<{ things: readonly FoundThing[] }, Error>;
+  readonly things: readonly FoundThing[];
+  readonly shown: Action[];
+  readonly go: (href: string) => () => void;
+};
+
+function FoundList({ text, found, things, shown, go }: FoundListProps) {
+  return (
+    <Command.List>
+      {text && !found.isFetching && things.length === 0 && shown.length === 0 && (
+        <div className="find-none">Nothing has “{text}” in its name. Try fewer letters.</div>
+      )}
+      {things.length > 0 && (
+        <Command.Group heading="Found">
+          {things.map((thing) => (
+            <Command.Item key={thing.href} value={thing.href} onSelect={go(thing.href)}>
+              <span>{thing.label}</span>
+              <small>{thing.detail}</small>
+            </Command.Item>
+          ))}
+        </Command.Group>
+      )}
+      {shown.length > 0 && (
+        <Command.Group heading="Do">
+          {shown.map((action) => (
+            <Command.Item key={action.label} value={action.label} onSelect={action.run}>
+              {action.label}
+            </Command.Item>
+          ))}
+        </Command.Group>
+      )}
+    </Command.List>
   );
 }

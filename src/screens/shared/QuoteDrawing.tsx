@@ -134,25 +134,7 @@ function DrawingFields({ wish, onChange, shelf }: DrawingFieldsProps) {
         ))}
       </TextField>
       {wish.vinylIds.map((id, at) => (
-        <TextField
-          key={at}
-          select
-          label={`Vinyl for ${wish.artwork.layerNames[at] ?? `layer ${at + 1}`}`}
-          value={id}
-          onChange={(event) =>
-            onChange({
-              ...wish,
-              vinylIds: wish.vinylIds.map((own, index) => (index === at ? Number(event.target.value) : own)),
-            })
-          }
-        >
-          {shelf.vinyls.map((vinyl) => (
-            <MenuItem key={vinyl.id} value={vinyl.id}>
-              <i className="swatch" style={{ background: vinyl.colourHex }} />
-              {vinyl.name}
-            </MenuItem>
-          ))}
-        </TextField>
+        <WishVinyl key={at} at={at} wish={wish} id={id} onChange={onChange} shelf={shelf} />
       ))}
       {wish.artwork.measurement.strokesApart > 0 && (
         <StrokesOffer
@@ -169,6 +151,37 @@ function DrawingFields({ wish, onChange, shelf }: DrawingFieldsProps) {
         </Button>
       </span>
     </div>
+  );
+}
+
+type WishVinylProps = {
+  readonly at: number;
+  readonly wish: DrawingWish;
+  readonly id: number;
+  readonly onChange: (wish: DrawingWish) => void;
+  readonly shelf: ShelfView;
+};
+
+function WishVinyl({ at, wish, id, onChange, shelf }: WishVinylProps) {
+  return (
+    <TextField
+      select
+      label={`Vinyl for ${wish.artwork.layerNames[at] ?? `layer ${at + 1}`}`}
+      value={id}
+      onChange={(event) =>
+        onChange({
+          ...wish,
+          vinylIds: wish.vinylIds.map((own, index) => (index === at ? Number(event.target.value) : own)),
+        })
+      }
+    >
+      {shelf.vinyls.map((vinyl) => (
+        <MenuItem key={vinyl.id} value={vinyl.id}>
+          <i className="swatch" style={{ background: vinyl.colourHex }} />
+          {vinyl.name}
+        </MenuItem>
+      ))}
+    </TextField>
   );
 }
 

@@ -80,36 +80,20 @@ export function SeamView({
         </figure>
       )}
       {side !== 'worn' && (
-        <figure className="cut">
-          <figcaption>
-            {map ? 'weeding map, ' : ''}as cut, {cutCaption}
-          </figcaption>
-          <Picture
-            picture={picture}
-            colours={colours}
-            mirrored={mirrored}
-            label={`${name}, ${map ? 'weeding map, ' : ''}as cut, ${cutCaption}`}
-            maxHeight={height}
-            weeding={map}
-          >
-            {circles}
-          </Picture>
-          <span className="seam-keys">
-            {map && (
-              <button className="quiet" onClick={() => printSeam(() => setSide('cut'))}>
-                Print it
-              </button>
-            )}
-            {weeding && (
-              <button className="quiet" aria-pressed={map} onClick={() => setMap(!map)}>
-                W weeding map
-              </button>
-            )}
-            <button className="quiet" onClick={cross} aria-label="Cross the seam">
-              X crosses
-            </button>
-          </span>
-        </figure>
+        <AsCut
+          map={map}
+          cutCaption={cutCaption}
+          picture={picture}
+          colours={colours}
+          mirrored={mirrored}
+          name={name}
+          height={height}
+          circles={circles}
+          setSide={setSide}
+          weeding={weeding}
+          setMap={setMap}
+          cross={cross}
+        />
       )}
       {side === 'worn' && (
         <span className="seam-keys alone">
@@ -119,6 +103,69 @@ export function SeamView({
         </span>
       )}
     </div>
+  );
+}
+
+type AsCutProps = {
+  readonly map: boolean;
+  readonly cutCaption: string;
+  readonly picture: ArtworkPicture;
+  readonly colours: readonly (string | undefined)[] | undefined;
+  readonly mirrored: boolean | readonly boolean[];
+  readonly name: string;
+  readonly height: number;
+  readonly circles: React.JSX.Element[] | null;
+  readonly setSide: React.Dispatch<React.SetStateAction<'both' | 'worn' | 'cut'>>;
+  readonly weeding: boolean;
+  readonly setMap: React.Dispatch<React.SetStateAction<boolean>>;
+  readonly cross: () => void;
+};
+
+function AsCut({
+  map,
+  cutCaption,
+  picture,
+  colours,
+  mirrored,
+  name,
+  height,
+  circles,
+  setSide,
+  weeding,
+  setMap,
+  cross,
+}: AsCutProps) {
+  return (
+    <figure className="cut">
+      <figcaption>
+        {map ? 'weeding map, ' : ''}as cut, {cutCaption}
+      </figcaption>
+      <Picture
+        picture={picture}
+        colours={colours}
+        mirrored={mirrored}
+        label={`${name}, ${map ? 'weeding map, ' : ''}as cut, ${cutCaption}`}
+        maxHeight={height}
+        weeding={map}
+      >
+        {circles}
+      </Picture>
+      <span className="seam-keys">
+        {map && (
+          <button className="quiet" onClick={() => printSeam(() => setSide('cut'))}>
+            Print it
+          </button>
+        )}
+        {weeding && (
+          <button className="quiet" aria-pressed={map} onClick={() => setMap(!map)}>
+            W weeding map
+          </button>
+        )}
+        <button className="quiet" onClick={cross} aria-label="Cross the seam">
+          X crosses
+        </button>
+      </span>
+    </figure>
   );
 }
 

@@ -59,28 +59,38 @@ export function Timeline({
       {TRACKS.map((track, row) => (
         <TrackRow key={track} track={track} row={row} shown={shown} scale={scale} />
       ))}
-      {nowMs >= startMs && nowMs <= endMs && (
-        <g>
-          <line
-            x1={scale(nowMs)}
-            x2={scale(nowMs)}
-            y1={TOP - 8}
-            y2={TOP + TRACKS.length * ROW + 2}
-            stroke="var(--mui-palette-secondary-main)"
-            strokeWidth={2}
-            strokeDasharray="5 4"
-          />
-          <text
-            x={Math.min(scale(nowMs), WIDTH - 40)}
-            y={TOP + TRACKS.length * ROW + 15}
-            textAnchor="middle"
-            className="accent-fill"
-          >
-            now {formatTimeOfDay(nowMs, settings)}
-          </text>
-        </g>
-      )}
+      {nowMs >= startMs && nowMs <= endMs && <NowLine scale={scale} nowMs={nowMs} />}
     </svg>
+  );
+}
+
+type NowLineProps = {
+  readonly scale: ScaleLinear<number, number, never>;
+  readonly nowMs: number;
+};
+
+function NowLine({ scale, nowMs }: NowLineProps) {
+  const settings = useSettings();
+  return (
+    <g>
+      <line
+        x1={scale(nowMs)}
+        x2={scale(nowMs)}
+        y1={TOP - 8}
+        y2={TOP + TRACKS.length * ROW + 2}
+        stroke="var(--mui-palette-secondary-main)"
+        strokeWidth={2}
+        strokeDasharray="5 4"
+      />
+      <text
+        x={Math.min(scale(nowMs), WIDTH - 40)}
+        y={TOP + TRACKS.length * ROW + 15}
+        textAnchor="middle"
+        className="accent-fill"
+      >
+        now {formatTimeOfDay(nowMs, settings)}
+      </text>
+    </g>
   );
 }
 

@@ -31,3 +31,29 @@ export function useArchive({ path, archived: start, told = 'Archived.' }: Start)
   };
   return { archived, archive };
 }
+
+type InList = {
+  readonly path: string;
+  readonly name: string;
+  /** Said besides when it was archived. */
+  readonly note?: string;
+  /** It is done: the list is to be read anew. */
+  readonly onDone: () => void;
+};
+
+/** Archives one of a list, or restores it: told, with a way back. */
+export async function archiveInList(one: InList, on = true): Promise<void> {
+  const { path, name, note = '', onDone } = one;
+  try {
+    await callApi(on ? 'DELETE' : 'POST', path);
+    onDone();
+    const undo = (
+      <Button color="inherit" variant="text" onClick={() => void archiveInList(one, false)}>
+        Undo
+      </Button>
+    );
+    enqueueSnackbar(on ? `${name} is archived.${note}` : `${name} is restored.`, on ? { action: undo } : {});
+  } catch (error) {
+    enqueueSnackbar(wordsOf(error), { variant: 'error' });
+  }
+}

@@ -86,24 +86,7 @@ function OneArea({ form, index, onRemove }: Props & { index: number; onRemove: (
           <LengthField form={form} name={`areas.${index}.heightMm`} label="Area height" />
         </div>
         {obstacles.fields.map((field, at) => (
-          <div key={field.id} className="fields six">
-            <Choice
-              form={form}
-              name={`areas.${index}.obstacles.${at}.kind`}
-              label="In the way"
-              options={options(OBSTACLE_KINDS)}
-            />
-            <LengthField form={form} name={`areas.${index}.obstacles.${at}.xMm`} label="From left" />
-            <LengthField form={form} name={`areas.${index}.obstacles.${at}.yMm`} label="From top" />
-            <LengthField form={form} name={`areas.${index}.obstacles.${at}.widthMm`} label="Width" />
-            <LengthField form={form} name={`areas.${index}.obstacles.${at}.heightMm`} label="Height" />
-            <Button
-              onClick={() => obstacles.remove(at)}
-              aria-label={`Remove the ${obstacles.fields[at]?.kind ?? 'obstacle'}`}
-            >
-              ×
-            </Button>
-          </div>
+          <ObstacleFields key={field.id} form={form} index={index} at={at} obstacles={obstacles} />
         ))}
         {area.curve && (
           <div className="fields">
@@ -128,6 +111,36 @@ function OneArea({ form, index, onRemove }: Props & { index: number; onRemove: (
         <AreaActions obstacles={obstacles} area={area} form={form} index={index} onRemove={onRemove} />
       </div>
       {whole(area.widthMm) && whole(area.heightMm) && <AreaDrawing area={area} />}
+    </div>
+  );
+}
+
+type ObstacleFieldsProps = {
+  readonly form: UseFormReturn<BlankValues>;
+  readonly index: number;
+  readonly at: number;
+  readonly obstacles: UseFieldArrayReturn<BlankValues, `areas.${number}.obstacles`, 'id'>;
+};
+
+function ObstacleFields({ form, index, at, obstacles }: ObstacleFieldsProps) {
+  return (
+    <div className="fields six">
+      <Choice
+        form={form}
+        name={`areas.${index}.obstacles.${at}.kind`}
+        label="In the way"
+        options={options(OBSTACLE_KINDS)}
+      />
+      <LengthField form={form} name={`areas.${index}.obstacles.${at}.xMm`} label="From left" />
+      <LengthField form={form} name={`areas.${index}.obstacles.${at}.yMm`} label="From top" />
+      <LengthField form={form} name={`areas.${index}.obstacles.${at}.widthMm`} label="Width" />
+      <LengthField form={form} name={`areas.${index}.obstacles.${at}.heightMm`} label="Height" />
+      <Button
+        onClick={() => obstacles.remove(at)}
+        aria-label={`Remove the ${obstacles.fields[at]?.kind ?? 'obstacle'}`}
+      >
+        ×
+      </Button>
     </div>
   );
 }

@@ -109,51 +109,8 @@ function BlankFields({ form, sizes, row, colours, blank }: BlankFieldsProps) {
         />
       </div>
       <div className="cols split-1-1">
-        <fieldset className="cols bare pad-0 flat">
-          <legend className="soft below-3">Sizes</legend>
-          {sizes.fields.map((field, index) => (
-            <div key={field.id} style={row}>
-              <TextLine form={form} name={`sizes.${index}.name`} label={`Size ${index + 1}`} />
-              <MoneyField form={form} name={`sizes.${index}.price`} label="Price" />
-              <Button
-                onClick={() => sizes.remove(index)}
-                disabled={sizes.fields.length === 1}
-                aria-label={`Remove size ${index + 1}`}
-              >
-                ×
-              </Button>
-            </div>
-          ))}
-          <div>
-            <Button
-              size="small"
-              onClick={() => sizes.append({ name: '', price: form.getValues('sizes').at(-1)?.price ?? 0 })}
-            >
-              Add a size
-            </Button>
-          </div>
-        </fieldset>
-        <fieldset className="cols bare pad-0 flat">
-          <legend className="soft below-3">Colours</legend>
-          {colours.fields.map((field, index) => (
-            <div key={field.id} style={row}>
-              <TextLine form={form} name={`colours.${index}.name`} label={`Colour ${index + 1}`} />
-              <TextLine form={form} name={`colours.${index}.hex`} label="Swatch" type="color" />
-              <Button
-                onClick={() => colours.remove(index)}
-                disabled={colours.fields.length === 1}
-                aria-label={`Remove colour ${index + 1}`}
-              >
-                ×
-              </Button>
-            </div>
-          ))}
-          <div>
-            <Button size="small" onClick={() => colours.append({ name: '', hex: UNCHOSEN.grey })}>
-              Add a colour
-            </Button>
-          </div>
-        </fieldset>
+        <SizeFields sizes={sizes} row={row} form={form} />
+        <ColourFields colours={colours} row={row} form={form} />
       </div>
       <AreaFields form={form} />
       {blank && (
@@ -162,5 +119,82 @@ function BlankFields({ form, sizes, row, colours, blank }: BlankFieldsProps) {
         </p>
       )}
     </DialogContent>
+  );
+}
+
+type SizeFieldsProps = {
+  readonly sizes: UseFieldArrayReturn<BlankValues, 'sizes', 'id'>;
+  readonly row: {
+    readonly display: 'grid';
+    readonly gap: 10;
+    readonly gridTemplateColumns: 'minmax(0,1fr) minmax(0,1fr) auto';
+    readonly alignItems: 'start';
+  };
+  readonly form: UseFormReturn<BlankValues>;
+};
+
+function SizeFields({ sizes, row, form }: SizeFieldsProps) {
+  return (
+    <fieldset className="cols bare pad-0 flat">
+      <legend className="soft below-3">Sizes</legend>
+      {sizes.fields.map((field, index) => (
+        <div key={field.id} style={row}>
+          <TextLine form={form} name={`sizes.${index}.name`} label={`Size ${index + 1}`} />
+          <MoneyField form={form} name={`sizes.${index}.price`} label="Price" />
+          <Button
+            onClick={() => sizes.remove(index)}
+            disabled={sizes.fields.length === 1}
+            aria-label={`Remove size ${index + 1}`}
+          >
+            ×
+          </Button>
+        </div>
+      ))}
+      <div>
+        <Button
+          size="small"
+          onClick={() => sizes.append({ name: '', price: form.getValues('sizes').at(-1)?.price ?? 0 })}
+        >
+          Add a size
+        </Button>
+      </div>
+    </fieldset>
+  );
+}
+
+type ColourFieldsProps = {
+  readonly colours: UseFieldArrayReturn<BlankValues, 'colours', 'id'>;
+  readonly row: {
+    readonly display: 'grid';
+    readonly gap: 10;
+    readonly gridTemplateColumns: 'minmax(0,1fr) minmax(0,1fr) auto';
+    readonly alignItems: 'start';
+  };
+  readonly form: UseFormReturn<BlankValues>;
+};
+
+function ColourFields({ colours, row, form }: ColourFieldsProps) {
+  return (
+    <fieldset className="cols bare pad-0 flat">
+      <legend className="soft below-3">Colours</legend>
+      {colours.fields.map((field, index) => (
+        <div key={field.id} style={row}>
+          <TextLine form={form} name={`colours.${index}.name`} label={`Colour ${index + 1}`} />
+          <TextLine form={form} name={`colours.${index}.hex`} label="Swatch" type="color" />
+          <Button
+            onClick={() => colours.remove(index)}
+            disabled={colours.fields.length === 1}
+            aria-label={`Remove colour ${index + 1}`}
+          >
+            ×
+          </Button>
+        </div>
+      ))}
+      <div>
+        <Button size="small" onClick={() => colours.append({ name: '', hex: UNCHOSEN.grey })}>
+          Add a colour
+        </Button>
+      </div>
+    </fieldset>
   );
 }

@@ -1,6 +1,6 @@
 // The blanks: their sizes, their limits and what they cost.
 
-import type { ShelfPage } from '../../views/shelf';
+import type { BlankView, ShelfPage } from '../../views/shelf';
 import { useSettings } from '../shared/settings';
 import { FABRICS } from '../../core/materials';
 import { formatTemperature, formatMoney } from '../../core/units';
@@ -13,7 +13,6 @@ type BlanksProps = {
 };
 
 export function Blanks({ shelf, setEditing }: BlanksProps) {
-  const settings = useSettings();
   return (
     <section className="sheet flush" aria-label="Blanks" tabIndex={0}>
       <table className="plain">
@@ -31,43 +30,7 @@ export function Blanks({ shelf, setEditing }: BlanksProps) {
         </thead>
         <tbody>
           {shelf.blanks.map((blank) => (
-            <tr key={blank.id}>
-              <td>
-                <strong>{blank.name}</strong>
-              </td>
-              <td>
-                {FABRICS[blank.fabric].label}
-                {FABRICS[blank.fabric].ceilingC && blank.heating !== 'none'
-                  ? `, to ${formatTemperature(FABRICS[blank.fabric].ceilingC ?? 0, settings)}`
-                  : ', no heat'}
-              </td>
-              <td className="soft hide-small">{blank.supplier}</td>
-              <td>
-                {blank.sizes.map((size) => (
-                  <span key={size.name} className="after-4 nowrap">
-                    {size.name} <span className="figures">{formatMoney(size.price, settings)}</span>
-                  </span>
-                ))}
-              </td>
-              <td>
-                {blank.colours.map((colour) => (
-                  <span key={colour.name} className="after-4 nowrap">
-                    <i className="swatch" style={{ background: colour.hex }} />
-                    {colour.name}
-                  </span>
-                ))}
-              </td>
-              <td className="right">
-                <Button
-                  size="small"
-                  variant="text"
-                  onClick={() => setEditing({ kind: 'blank', blank })}
-                  aria-label={`Change ${blank.name}`}
-                >
-                  Change
-                </Button>
-              </td>
-            </tr>
+            <BlankRow key={blank.id} blank={blank} setEditing={setEditing} />
           ))}
           {shelf.blanks.length === 0 && (
             <tr>
@@ -79,5 +42,53 @@ export function Blanks({ shelf, setEditing }: BlanksProps) {
         </tbody>
       </table>
     </section>
+  );
+}
+
+type BlankRowProps = {
+  readonly blank: BlankView;
+  readonly setEditing: React.Dispatch<React.SetStateAction<Editing | null>>;
+};
+
+function BlankRow({ blank, setEditing }: BlankRowProps) {
+  const settings = useSettings();
+  return (
+    <tr>
+      <td>
+        <strong>{blank.name}</strong>
+      </td>
+      <td>
+        {FABRICS[blank.fabric].label}
+        {FABRICS[blank.fabric].ceilingC && blank.heating !== 'none'
+          ? `, to ${formatTemperature(FABRICS[blank.fabric].ceilingC ?? 0, settings)}`
+          : ', no heat'}
+      </td>
+      <td className="soft hide-small">{blank.supplier}</td>
+      <td>
+        {blank.sizes.map((size) => (
+          <span key={size.name} className="after-4 nowrap">
+            {size.name} <span className="figures">{formatMoney(size.price, settings)}</span>
+          </span>
+        ))}
+      </td>
+      <td>
+        {blank.colours.map((colour) => (
+          <span key={colour.name} className="after-4 nowrap">
+            <i className="swatch" style={{ background: colour.hex }} />
+            {colour.name}
+          </span>
+        ))}
+      </td>
+      <td className="right">
+        <Button
+          size="small"
+          variant="text"
+          onClick={() => setEditing({ kind: 'blank', blank })}
+          aria-label={`Change ${blank.name}`}
+        >
+          Change
+        </Button>
+      </td>
+    </tr>
   );
 }

@@ -39,6 +39,10 @@ export function BuyScreen({ frame, view }: { frame: FrameView; view: PurchasesVi
   );
 }
 
+/** What is to be covered, and whether another vinyl of its kind will do. */
+type Wish = { readonly withOrders: boolean; readonly withMinimums: boolean; readonly alike: Grade | '' };
+/** What is being added by hand. */
+type Adding = { readonly thing: ThingView | null; readonly amount: string };
 type Extra = { readonly thing: ThingView; readonly amount: number };
 const MM2_PER_M2 = 1_000_000;
 
@@ -144,21 +148,18 @@ function Buy({ initial }: { initial: PurchasesView }) {
 }
 
 type NeedTableProps = {
-  readonly wish: { withOrders: boolean; withMinimums: boolean; alike: Grade | '' };
-  readonly setWish: React.Dispatch<
-    React.SetStateAction<{ withOrders: boolean; withMinimums: boolean; alike: Grade | '' }>
-  >;
+  readonly wish: Wish;
+  readonly setWish: (wish: Wish) => void;
   readonly view: BasketView | null;
-  readonly setExtra: React.Dispatch<React.SetStateAction<readonly Extra[]>>;
+  readonly setExtra: (extra: readonly Extra[]) => void;
   readonly extra: readonly Extra[];
-  readonly adding: { thing: ThingView | null; amount: string };
-  readonly setAdding: React.Dispatch<React.SetStateAction<{ thing: ThingView | null; amount: string }>>;
+  readonly adding: Adding;
+  readonly setAdding: (adding: Adding) => void;
   readonly amount: number | null;
   readonly addNeed: () => void;
 };
 
 function NeedTable({ wish, setWish, view, setExtra, extra, adding, setAdding, amount, addNeed }: NeedTableProps) {
-  const settings = useSettings();
   return (
     <section className="sheet" aria-label="Needed">
       <h2 className="flat below-1">Needed</h2>
@@ -196,57 +197,84 @@ function NeedTable({ wish, setWish, view, setExtra, extra, adding, setAdding, am
         <MenuItem value="sell">any of its kind and colour, good enough to sell</MenuItem>
         <MenuItem value="own use">any of its kind and colour, good enough for own use</MenuItem>
       </TextField>
-      <ul className="checks">
-        {(view?.needs ?? []).map((need) => (
-          <li key={need.id}>
-            <div>
-              <strong>{need.label}</strong>
-              <span className="soft">
-                {need.because}
-                {need.withinDays !== null && `: here within ${plural(need.withinDays, 'day')}`}
-              </span>
-              {need.problem && <span className="refused">{need.problem}</span>}
-            </div>
-            <span className="figures">
-              {formatAmount(need.amount, need.unit, settings)}
-              {need.because === 'added by hand' && (
-                <Button
-                  size="small"
-                  variant="text"
-                  aria-label={`Remove ${need.label}`}
-                  onClick={() => setExtra(extra.filter((entry) => `hand ${entry.thing.key}` !== need.id))}
-                >
-                  Remove
-                </Button>
-              )}
-            </span>
-          </li>
-        ))}
-      </ul>
+      <NeedList view={view} setExtra={setExtra} extra={extra} />
       {view?.needs.length === 0 && (
         <p className="soft flat above-1 below-4">What lies there and is under way covers all of it.</p>
       )}
-      <div className="fields above-4 top split-2-1-end">
-        <Autocomplete
-          size="small"
-          options={view?.things ?? []}
-          value={adding.thing}
-          getOptionLabel={(thing) => thing.name}
-          isOptionEqualToValue={(a, b) => a.key === b.key}
-          onChange={(_, thing) => setAdding({ ...adding, thing })}
-          renderInput={(props) => <TextField {...props} label="Also needed" />}
-        />
-        <NumberText
-          label="How much"
-          unit={adding.thing?.unit === 'count' ? 'pieces' : 'm²'}
-          value={adding.amount}
-          onChange={(next) => setAdding({ ...adding, amount: next })}
-        />
-        <Button disabled={!adding.thing || amount === null || amount <= 0} onClick={addNeed}>
-          Add
-        </Button>
-      </div>
+      <AddNeed view={view} adding={adding} setAdding={setAdding} amount={amount} addNeed={addNeed} />
     </section>
+  );
+}
+
+type NeedListProps = {
+  readonly view: BasketView | null;
+  readonly setExtra: (extra: readonly Extra[]) => void;
+  readonly extra: readonly Extra[];
+};
+
+function NeedList({ view, setExtra, extra }: NeedListProps) {
+  const settings = useSettings();
+  return (
+    <ul className="checks">
+      {(view?.needs ?? []).map((need) => (
+        <li key={need.id}>
+          <div>
+            <strong>{need.label}</strong>
+            <span className="soft">
+              {need.because}
+              {need.withinDays !== null && `: here within ${plural(need.withinDays, 'day')}`}
+            </span>
+            {need.problem && <span className="refused">{need.problem}</span>}
+          </div>
+          <span className="figures">
+            {formatAmount(need.amount, need.unit, settings)}
+            {need.because === 'added by hand' && (
+              <Button
+                size="small"
+                variant="text"
+                aria-label={`Remove ${need.label}`}
+                onClick={() => setExtra(extra.filter((entry) => `hand ${entry.thing.key}` !== need.id))}
+              >
+                Remove
+              </Button>
+            )}
+          </span>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+type AddNeedProps = {
+  readonly view: BasketView | null;
+  readonly adding: Adding;
+  readonly setAdding: (adding: Adding) => void;
+  readonly amount: number | null;
+  readonly addNeed: () => void;
+};
+
+function AddNeed({ view, adding, setAdding, amount, addNeed }: AddNeedProps) {
+  return (
+    <div className="fields above-4 top split-2-1-end">
+      <Autocomplete
+        size="small"
+        options={view?.things ?? []}
+        value={adding.thing}
+        getOptionLabel={(thing) => thing.name}
+        isOptionEqualToValue={(a, b) => a.key === b.key}
+        onChange={(_, thing) => setAdding({ ...adding, thing })}
+        renderInput={(props) => <TextField {...props} label="Also needed" />}
+      />
+      <NumberText
+        label="How much"
+        unit={adding.thing?.unit === 'count' ? 'pieces' : 'm²'}
+        value={adding.amount}
+        onChange={(next) => setAdding({ ...adding, amount: next })}
+      />
+      <Button disabled={!adding.thing || amount === null || amount <= 0} onClick={addNeed}>
+        Add
+      </Button>
+    </div>
   );
 }
 

@@ -92,22 +92,36 @@ export default function ImportDialog({
         change={change}
         facts={facts}
       />
-      <DialogActions sx={{ px: 3, pb: 2 }}>
-        <Button onClick={onClose}>Cancel</Button>
-        <Button
-          variant="contained"
-          disabled={
-            !preview ||
-            busy ||
-            preview.missingColumns.length > 0 ||
-            preview.fresh.length + preview.changed.length + (facts.dropMissing ? preview.gone.length : 0) === 0
-          }
-          onClick={() => void apply()}
-        >
-          Import these prices
-        </Button>
-      </DialogActions>
+      <ImportActions onClose={onClose} preview={preview} busy={busy} facts={facts} apply={apply} />
     </Dialog>
+  );
+}
+
+type ImportActionsProps = {
+  readonly onClose: () => void;
+  readonly preview: ListPreview | null;
+  readonly busy: boolean;
+  readonly facts: Facts;
+  readonly apply: () => Promise<void>;
+};
+
+function ImportActions({ onClose, preview, busy, facts, apply }: ImportActionsProps) {
+  return (
+    <DialogActions sx={{ px: 3, pb: 2 }}>
+      <Button onClick={onClose}>Cancel</Button>
+      <Button
+        variant="contained"
+        disabled={
+          !preview ||
+          busy ||
+          preview.missingColumns.length > 0 ||
+          preview.fresh.length + preview.changed.length + (facts.dropMissing ? preview.gone.length : 0) === 0
+        }
+        onClick={() => void apply()}
+      >
+        Import these prices
+      </Button>
+    </DialogActions>
   );
 }
 
@@ -135,20 +149,7 @@ function ImportFields({ chooser, supplier, run, look, busy, failure, preview, ch
   return (
     <DialogContent>
       <div className="cols">
-        <div className="actions">
-          <Button onClick={() => chooser.current?.click()}>Choose a CSV file</Button>
-          {supplier.simulated && (
-            <Button
-              onClick={() =>
-                void run(async () =>
-                  look(await fetchFile(`/api/suppliers/${supplier.id}/list`), `${supplier.name}, simulated`, START),
-                )
-              }
-            >
-              Fetch its newest list
-            </Button>
-          )}
-        </div>
+        <ListSource chooser={chooser} supplier={supplier} run={run} look={look} />
         <input
           ref={chooser}
           type="file"
@@ -173,19 +174,7 @@ function ImportFields({ chooser, supplier, run, look, busy, failure, preview, ch
         {preview && (
           <>
             <ColumnMatching preview={preview} change={change} facts={facts} />
-            <p aria-live="polite" className="flat">
-              <strong>
-                {preview.fresh.length} new, {preview.changed.length} changed, {preview.same} as before,{' '}
-                {preview.unreadable.length} unreadable.
-              </strong>
-              {preview.unmatched.length > 0 && (
-                <span className="soft">
-                  {' '}
-                  Not on your shelf, and matched later by hand: {preview.unmatched.slice(0, 6).join('; ')}
-                  {preview.unmatched.length > 6 && ' …'}.
-                </span>
-              )}
-            </p>
+            <WhatChanges preview={preview} />
             {preview.unreadable.length > 0 && (
               <ul className="checks" aria-label="Unreadable lines">
                 {preview.unreadable.slice(0, LINES_SHOWN).map((line) => (
@@ -211,6 +200,55 @@ function ImportFields({ chooser, supplier, run, look, busy, failure, preview, ch
         )}
       </div>
     </DialogContent>
+  );
+}
+
+type WhatChangesProps = {
+  readonly preview: ListPreview;
+};
+
+function WhatChanges({ preview }: WhatChangesProps) {
+  return (
+    <p aria-live="polite" className="flat">
+      <strong>
+        {preview.fresh.length} new, {preview.changed.length} changed, {preview.same} as before,{' '}
+        {preview.unreadable.length} unreadable.
+      </strong>
+      {preview.unmatched.length > 0 && (
+        <span className="soft">
+          {' '}
+          Not on your shelf, and matched later by hand: {preview.unmatched.slice(0, 6).join('; ')}
+          {preview.unmatched.length > 6 && ' …'}.
+        </span>
+      )}
+    </p>
+  );
+}
+
+type ListSourceProps = {
+  readonly chooser: React.RefObject<HTMLInputElement | null>;
+  readonly supplier: SupplierView;
+  readonly run: (work: () => Promise<void>) => Promise<void>;
+  readonly look: (blob: Blob, name: string, asked: Facts) => Promise<void>;
+};
+
+/** Where a list comes from: a file, or the simulated supplier itself. */
+function ListSource({ chooser, supplier, run, look }: ListSourceProps) {
+  return (
+    <div className="actions">
+      <Button onClick={() => chooser.current?.click()}>Choose a CSV file</Button>
+      {supplier.simulated && (
+        <Button
+          onClick={() =>
+            void run(async () =>
+              look(await fetchFile(`/api/suppliers/${supplier.id}/list`), `${supplier.name}, simulated`, START),
+            )
+          }
+        >
+          Fetch its newest list
+        </Button>
+      )}
+    </div>
   );
 }
 

@@ -70,41 +70,8 @@ export function CountRoom({ lot, form }: LotRoomProps) {
           error={form.errorOf('widthMm')}
         />
       )}
-      {values.by === 'weight' && (
-        <div className="fields">
-          <NumberText label="Roll with core" unit="g" value={values.grams} onChange={(grams) => set({ grams })} />
-          <NumberText
-            label="Core alone"
-            unit="g"
-            value={values.coreGrams}
-            onChange={(coreGrams) => set({ coreGrams })}
-          />
-          <NumberText
-            label="Vinyl with backing"
-            unit="g/m²"
-            value={values.gramsPerM2}
-            onChange={(gramsPerM2) => set({ gramsPerM2 })}
-          />
-        </div>
-      )}
-      {values.by === 'diameter' && (
-        <div className="fields">
-          <NumberText label="Diameter" unit={unit} value={values.diameter} onChange={(diameter) => set({ diameter })} />
-          <NumberText
-            label="Core"
-            unit={unit}
-            value={values.coreDiameter}
-            onChange={(coreDiameter) => set({ coreDiameter })}
-          />
-          <NumberText
-            label="Thickness"
-            unit={unit}
-            value={values.thickness}
-            onChange={(thickness) => set({ thickness })}
-            help="with its backing"
-          />
-        </div>
-      )}
+      {values.by === 'weight' && <ByWeight values={values} set={set} />}
+      {values.by === 'diameter' && <ByDiameter unit={unit} values={values} set={set} />}
       {byFigure && (
         <p aria-live="polite" className="flat">
           {byFigure.ok ? (
@@ -118,6 +85,46 @@ export function CountRoom({ lot, form }: LotRoomProps) {
         </p>
       )}
     </>
+  );
+}
+
+type ByWeightProps = Pick<LotRoomProps['form'], 'values' | 'set'>;
+
+function ByWeight({ values, set }: ByWeightProps) {
+  return (
+    <div className="fields">
+      <NumberText label="Roll with core" unit="g" value={values.grams} onChange={(grams) => set({ grams })} />
+      <NumberText label="Core alone" unit="g" value={values.coreGrams} onChange={(coreGrams) => set({ coreGrams })} />
+      <NumberText
+        label="Vinyl with backing"
+        unit="g/m²"
+        value={values.gramsPerM2}
+        onChange={(gramsPerM2) => set({ gramsPerM2 })}
+      />
+    </div>
+  );
+}
+
+type ByDiameterProps = ByWeightProps & { readonly unit: 'mm' | 'in' };
+
+function ByDiameter({ unit, values, set }: ByDiameterProps) {
+  return (
+    <div className="fields">
+      <NumberText label="Diameter" unit={unit} value={values.diameter} onChange={(diameter) => set({ diameter })} />
+      <NumberText
+        label="Core"
+        unit={unit}
+        value={values.coreDiameter}
+        onChange={(coreDiameter) => set({ coreDiameter })}
+      />
+      <NumberText
+        label="Thickness"
+        unit={unit}
+        value={values.thickness}
+        onChange={(thickness) => set({ thickness })}
+        help="with its backing"
+      />
+    </div>
   );
 }
 

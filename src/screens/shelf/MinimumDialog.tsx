@@ -12,7 +12,7 @@ import type { StockRow } from '../../views/stock';
 import { useSettings } from '../shared/settings';
 import { formatAmount } from './measures';
 import { NumberText } from './SmallFields';
-import { useSmallForm } from './use-form-state';
+import { useSmallForm, type SmallForm } from './use-form-state';
 
 export default function MinimumDialog({
   row,
@@ -24,7 +24,6 @@ export default function MinimumDialog({
   onDone: () => void;
 }) {
   const numbers = useNumbers();
-  const settings = useSettings();
   const per = row.thing.unit === 'mm²' ? MM2_PER_M2 : 1;
   const form = useSmallForm({
     amount: row.wished?.amount == null ? '' : String(Number((row.wished.amount / per).toFixed(3))),
@@ -48,31 +47,7 @@ export default function MinimumDialog({
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="xs" aria-labelledby="minimum-title">
       <DialogTitle id="minimum-title">{row.thing.name}: always have</DialogTitle>
-      <DialogContent>
-        <div className="cols pad-top-3">
-          <NumberText
-            label="At least"
-            unit={row.thing.unit === 'mm²' ? 'm²' : 'pieces'}
-            value={form.values.amount}
-            onChange={(amount) => form.set({ amount })}
-            error={form.errorOf('amount')}
-            help="Empty: buy only what orders need."
-            autoFocus
-          />
-          <NumberText
-            label="Or for as long as"
-            unit="weeks"
-            value={form.values.weeks}
-            onChange={(weeks) => form.set({ weeks })}
-            error={form.errorOf('coverWeeks')}
-            help={
-              row.weekly
-                ? `You use ${formatAmount(row.weekly.value, row.thing.unit, settings)} a week, by what was booked. The larger of the two counts.`
-                : 'Counts as soon as two weeks of use are booked.'
-            }
-          />
-        </div>
-      </DialogContent>
+      <MinimumFields row={row} form={form} />
       <DialogActions sx={{ px: 3, pb: 2 }}>
         <div role="alert" className="short grow">
           {form.failure}
@@ -83,6 +58,42 @@ export default function MinimumDialog({
         </Button>
       </DialogActions>
     </Dialog>
+  );
+}
+
+type MinimumFieldsProps = {
+  readonly row: StockRow;
+  readonly form: SmallForm<{ amount: string; weeks: string }>;
+};
+
+function MinimumFields({ row, form }: MinimumFieldsProps) {
+  const settings = useSettings();
+  return (
+    <DialogContent>
+      <div className="cols pad-top-3">
+        <NumberText
+          label="At least"
+          unit={row.thing.unit === 'mm²' ? 'm²' : 'pieces'}
+          value={form.values.amount}
+          onChange={(amount) => form.set({ amount })}
+          error={form.errorOf('amount')}
+          help="Empty: buy only what orders need."
+          autoFocus
+        />
+        <NumberText
+          label="Or for as long as"
+          unit="weeks"
+          value={form.values.weeks}
+          onChange={(weeks) => form.set({ weeks })}
+          error={form.errorOf('coverWeeks')}
+          help={
+            row.weekly
+              ? `You use ${formatAmount(row.weekly.value, row.thing.unit, settings)} a week, by what was booked. The larger of the two counts.`
+              : 'Counts as soon as two weeks of use are booked.'
+          }
+        />
+      </div>
+    </DialogContent>
   );
 }
 

@@ -3,7 +3,7 @@
 import type { LotView, ThingView, FittingOffcut } from '../../views/stock';
 import { useSettings } from '../shared/settings';
 import { useState } from 'react';
-import { useQuery } from '@tanstack/react-query';
+import { useQuery, type DefinedQueryObserverResult, type QueryObserverPlaceholderResult } from '@tanstack/react-query';
 import { callApi, wordsOf } from '../shared/api';
 import { useThings } from './use-things';
 import { WidthField } from '../artwork/WidthField';
@@ -15,7 +15,6 @@ import { formatShare } from '../../core/units';
 import { plural } from '../../wording/plural';
 
 export function OffcutSearch({ count, onLot }: { count: number; onLot: (lot: LotView, thing: ThingView) => void }) {
-  const settings = useSettings();
   const [size, setSize] = useState<{ widthMm: number | null; heightMm: number | null; key: string }>({
     widthMm: 120,
     heightMm: 80,
@@ -59,34 +58,7 @@ export function OffcutSearch({ count, onLot }: { count: number; onLot: (lot: Lot
         />
       </div>
       {found.isError && <p role="alert">{wordsOf(found.error)}</p>}
-      {found.data && (
-        <ul className="offcuts" aria-label="Offcuts that hold it">
-          {found.data.map(({ lot, thing, fit, usedShare }) => (
-            <li key={lot.id}>
-              <OffcutShapeView
-                lot={lot}
-                colourHex={thing.colourHex}
-                placed={{
-                  ...fit,
-                  widthMm: fit.turned ? size.heightMm! : size.widthMm!,
-                  heightMm: fit.turned ? size.widthMm! : size.heightMm!,
-                }}
-              />
-              <div>
-                <button type="button" className="quiet" onClick={() => onLot(lot, thing)}>
-                  <strong className="code">{lot.code}</strong>
-                </button>{' '}
-                {thing.name}
-                <br />
-                <span className="soft">
-                  {describeLot(lot, settings).replace(/^offcut \w+, /, '')}, {formatShare(usedShare, settings, 0)} used
-                  {fit.turned ? ', turned' : ''}
-                </span>
-              </div>
-            </li>
-          ))}
-        </ul>
-      )}
+      {found.data && <OffcutHits found={found} size={size} onLot={onLot} />}
       {found.data?.length === 0 && (
         <p className="soft flat above-3">
           {count === 0
@@ -95,5 +67,45 @@ export function OffcutSearch({ count, onLot }: { count: number; onLot: (lot: Lot
         </p>
       )}
     </section>
+  );
+}
+
+type OffcutHitsProps = {
+  readonly found:
+    | DefinedQueryObserverResult<readonly FittingOffcut[], Error>
+    | QueryObserverPlaceholderResult<readonly FittingOffcut[], Error>;
+  readonly size: { widthMm: number | null; heightMm: number | null; key: string };
+  readonly onLot: (lot: LotView, thing: ThingView) => void;
+};
+
+function OffcutHits({ found, size, onLot }: OffcutHitsProps) {
+  const settings = useSettings();
+  return (
+    <ul className="offcuts" aria-label="Offcuts that hold it">
+      {found.data.map(({ lot, thing, fit, usedShare }) => (
+        <li key={lot.id}>
+          <OffcutShapeView
+            lot={lot}
+            colourHex={thing.colourHex}
+            placed={{
+              ...fit,
+              widthMm: fit.turned ? size.heightMm! : size.widthMm!,
+              heightMm: fit.turned ? size.widthMm! : size.heightMm!,
+            }}
+          />
+          <div>
+            <button type="button" className="quiet" onClick={() => onLot(lot, thing)}>
+              <strong className="code">{lot.code}</strong>
+            </button>{' '}
+            {thing.name}
+            <br />
+            <span className="soft">
+              {describeLot(lot, settings).replace(/^offcut \w+, /, '')}, {formatShare(usedShare, settings, 0)} used
+              {fit.turned ? ', turned' : ''}
+            </span>
+          </div>
+        </li>
+      ))}
+    </ul>
   );
 }

@@ -3,6 +3,7 @@
 import type { SpoiledSpot } from '../../core/stock';
 import type { LotView } from '../../views/stock';
 import { COLOURS } from '../../theme/tokens';
+import type { Box } from '../../core/geometry';
 
 type Placed = { readonly x: number; readonly y: number; readonly widthMm: number; readonly heightMm: number };
 type Props = {
@@ -45,22 +46,7 @@ export function OffcutShapeView({ lot, colourHex, placed, size = 84, spots = lot
         vectorEffect="non-scaling-stroke"
       />
       {spots.map((spot, at) => (
-        <g key={at}>
-          <title>spoiled</title>
-          <rect
-            {...spot}
-            fill={COLOURS.sheet}
-            stroke={COLOURS.madder}
-            strokeWidth={1.4}
-            vectorEffect="non-scaling-stroke"
-          />
-          <path
-            d={`M${spot.x} ${spot.y}l${spot.width} ${spot.height}M${spot.x + spot.width} ${spot.y}l${-spot.width} ${spot.height}`}
-            stroke={COLOURS.madder}
-            strokeWidth={1}
-            vectorEffect="non-scaling-stroke"
-          />
-        </g>
+        <SpoiledSpot key={at} spot={spot} />
       ))}
       {placed && (
         <rect
@@ -88,5 +74,30 @@ export function OffcutShapeView({ lot, colourHex, placed, size = 84, spots = lot
         />
       )}
     </svg>
+  );
+}
+
+type SpoiledSpotProps = {
+  readonly spot: Box;
+};
+
+function SpoiledSpot({ spot }: SpoiledSpotProps) {
+  return (
+    <g>
+      <title>spoiled</title>
+      <rect
+        {...spot}
+        fill={COLOURS.sheet}
+        stroke={COLOURS.madder}
+        strokeWidth={1.4}
+        vectorEffect="non-scaling-stroke"
+      />
+      <path
+        d={`M${spot.x} ${spot.y}l${spot.width} ${spot.height}M${spot.x + spot.width} ${spot.y}l${-spot.width} ${spot.height}`}
+        stroke={COLOURS.madder}
+        strokeWidth={1}
+        vectorEffect="non-scaling-stroke"
+      />
+    </g>
   );
 }

@@ -111,71 +111,89 @@ function OfferFields({ offer, units, things, keys, match, points, day, history }
             </span>
           ))}
         </p>
-        <ul className="checks" aria-label="In the pack">
-          {offer.parts.map((part, index) => (
-            <li key={index} className="split-3-4">
-              <span>
-                {part.count} ×{' '}
-                {part.widthMm === null
-                  ? ''
-                  : `${formatLength(part.widthMm, settings)} × ${formatLength(part.lengthMm ?? 0, settings)}, `}
-                {part.label || offer.name}
-              </span>
-              <Autocomplete
-                size="small"
-                options={things}
-                value={
-                  things.find((thing) => thing.key === keys[index]) ?? (part.key === keys[index] ? part.thing : null)
-                }
-                getOptionLabel={(thing) => thing.name}
-                isOptionEqualToValue={(a, b) => a.key === b.key}
-                onChange={(_, thing) => void match(index, thing?.key ?? null)}
-                renderInput={(props) => <TextField {...props} label="On your shelf" placeholder="not matched" />}
-              />
-            </li>
-          ))}
-        </ul>
-        <div
-          role="img"
-          aria-label={`Price history: ${points.map((point) => `${day(point.atMs)} ${formatMoney(point.price, settings)}`).join(', ')}`}
-          className="chart-low"
-        >
-          {points.length > 0 && (
-            <ResponsiveContainer width="100%" height="100%">
-              <LineChart data={points} margin={{ top: 8, right: 12, bottom: 0, left: 0 }}>
-                <CartesianGrid stroke="var(--mui-palette-divider)" vertical={false} />
-                <XAxis
-                  dataKey="atMs"
-                  type="number"
-                  domain={['dataMin', 'dataMax']}
-                  tickFormatter={day}
-                  fontSize={12}
-                  stroke="var(--mui-palette-text-secondary)"
-                />
-                <YAxis
-                  width={54}
-                  fontSize={12}
-                  domain={['auto', 'auto']}
-                  tickFormatter={(price: number) => formatMoney(price, settings)}
-                  stroke="var(--mui-palette-text-secondary)"
-                />
-                <Tooltip
-                  labelFormatter={(atMs) => day(Number(atMs))}
-                  formatter={(price) => [formatMoney(Number(price), settings), 'price']}
-                />
-                <Line
-                  type="stepAfter"
-                  dataKey="price"
-                  stroke={COLOURS.madder}
-                  strokeWidth={2}
-                  isAnimationActive={false}
-                />
-              </LineChart>
-            </ResponsiveContainer>
-          )}
-        </div>
+        <PackContents offer={offer} things={things} keys={keys} match={match} />
+        <PriceHistory points={points} day={day} />
         {history.isError && <p role="alert">{wordsOf(history.error)}</p>}
       </div>
     </DialogContent>
+  );
+}
+
+type PackContentsProps = {
+  readonly offer: OfferView;
+  readonly things: readonly ThingView[];
+  readonly keys: (string | null)[];
+  readonly match: (position: number, key: string | null) => Promise<void>;
+};
+
+function PackContents({ offer, things, keys, match }: PackContentsProps) {
+  const settings = useSettings();
+  return (
+    <ul className="checks" aria-label="In the pack">
+      {offer.parts.map((part, index) => (
+        <li key={index} className="split-3-4">
+          <span>
+            {part.count} ×{' '}
+            {part.widthMm === null
+              ? ''
+              : `${formatLength(part.widthMm, settings)} × ${formatLength(part.lengthMm ?? 0, settings)}, `}
+            {part.label || offer.name}
+          </span>
+          <Autocomplete
+            size="small"
+            options={things}
+            value={things.find((thing) => thing.key === keys[index]) ?? (part.key === keys[index] ? part.thing : null)}
+            getOptionLabel={(thing) => thing.name}
+            isOptionEqualToValue={(a, b) => a.key === b.key}
+            onChange={(_, thing) => void match(index, thing?.key ?? null)}
+            renderInput={(props) => <TextField {...props} label="On your shelf" placeholder="not matched" />}
+          />
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+type PriceHistoryProps = {
+  readonly points: { readonly atMs: number; readonly price: Minor }[];
+  readonly day: (atMs: number) => string;
+};
+
+function PriceHistory({ points, day }: PriceHistoryProps) {
+  const settings = useSettings();
+  return (
+    <div
+      role="img"
+      aria-label={`Price history: ${points.map((point) => `${day(point.atMs)} ${formatMoney(point.price, settings)}`).join(', ')}`}
+      className="chart-low"
+    >
+      {points.length > 0 && (
+        <ResponsiveContainer width="100%" height="100%">
+          <LineChart data={points} margin={{ top: 8, right: 12, bottom: 0, left: 0 }}>
+            <CartesianGrid stroke="var(--mui-palette-divider)" vertical={false} />
+            <XAxis
+              dataKey="atMs"
+              type="number"
+              domain={['dataMin', 'dataMax']}
+              tickFormatter={day}
+              fontSize={12}
+              stroke="var(--mui-palette-text-secondary)"
+            />
+            <YAxis
+              width={54}
+              fontSize={12}
+              domain={['auto', 'auto']}
+              tickFormatter={(price: number) => formatMoney(price, settings)}
+              stroke="var(--mui-palette-text-secondary)"
+            />
+            <Tooltip
+              labelFormatter={(atMs) => day(Number(atMs))}
+              formatter={(price) => [formatMoney(Number(price), settings), 'price']}
+            />
+            <Line type="stepAfter" dataKey="price" stroke={COLOURS.madder} strokeWidth={2} isAnimationActive={false} />
+          </LineChart>
+        </ResponsiveContainer>
+      )}
+    </div>
   );
 }

@@ -4,12 +4,11 @@ import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { enqueueSnackbar } from 'notistack';
 import { useState } from 'react';
 import { formatMoney } from '../../core/units';
 import type { FrameView } from '../../views/frame';
 import type { OffersView, OfferView, SupplierView } from '../../views/offers';
-import { callApi, wordsOf } from '../shared/api';
+import { callApi } from '../shared/api';
 import { Frame } from '../shared/Frame';
 import { useKeys } from '../shared/keys';
 import { useSettings } from '../shared/settings';
@@ -17,6 +16,7 @@ import { OfferTable } from './OfferTable';
 import { ShelfTabs } from './ShelfTabs';
 import { plural } from '../../wording/plural';
 import { late } from '../shared/late';
+import { archiveInList } from '../shared/use-archive';
 
 const SupplierDialog = late(() => import('./SupplierDialog'));
 const ImportDialog = late(() => import('./ImportDialog'));
@@ -56,42 +56,10 @@ function Offers({ initial }: { initial: OffersView }) {
     void client.invalidateQueries({ queryKey: ['offers'] });
     void client.invalidateQueries({ queryKey: ['offer-page'] });
   };
-  const archive = async (offer: OfferView, on: boolean) => {
-    try {
-      await callApi(on ? 'DELETE' : 'POST', `/api/offers/${offer.id}`);
-      done();
-      enqueueSnackbar(on ? `${offer.name} is archived.` : `${offer.name} is restored.`, {
-        action: on ? (
-          <Button color="inherit" variant="text" onClick={() => void archive(offer, false)}>
-            Undo
-          </Button>
-        ) : undefined,
-      });
-    } catch (error) {
-      enqueueSnackbar(wordsOf(error), { variant: 'error' });
-    }
-  };
+  const archive = ({ id, name }: OfferView) => archiveInList({ path: `/api/offers/${id}`, name, onDone: done });
   return (
     <>
-      <div className="page-head">
-        <div>
-          <h1 className="flat">
-            {view.suppliers.length === 0
-              ? 'No suppliers yet'
-              : `${plural(view.total, 'offer')} from ${plural(view.suppliers.length, 'supplier')}`}
-            {view.unmatched > 0 && <span className="soft">, {view.unmatched} not wholly matched to your shelf</span>}
-          </h1>
-        </div>
-        <div className="actions">
-          <Button href="/shelf/buy">What to buy</Button>
-          <Button disabled={view.suppliers.length === 0} onClick={() => setOpen({ kind: 'edit', offer: null })}>
-            Add an offer
-          </Button>
-          <Button variant="contained" onClick={() => setOpen({ kind: 'supplier', supplier: null })}>
-            Add a supplier
-          </Button>
-        </div>
-      </div>
+      <OffersHead view={view} setOpen={setOpen} />
       <ShelfTabs current="/shelf/offers" />
       <SupplierCards view={view} setOpen={setOpen} />
       <OfferRows
@@ -123,10 +91,39 @@ function Offers({ initial }: { initial: OffersView }) {
           suppliers={view.suppliers}
           onClose={() => setOpen(null)}
           onDone={done}
-          onArchive={(offer) => void archive(offer, true)}
+          onArchive={(offer) => void archive(offer)}
         />
       )}
     </>
+  );
+}
+
+type OffersHeadProps = {
+  readonly view: OffersView;
+  readonly setOpen: React.Dispatch<React.SetStateAction<Open | null>>;
+};
+
+function OffersHead({ view, setOpen }: OffersHeadProps) {
+  return (
+    <div className="page-head">
+      <div>
+        <h1 className="flat">
+          {view.suppliers.length === 0
+            ? 'No suppliers yet'
+            : `${plural(view.total, 'offer')} from ${plural(view.suppliers.length, 'supplier')}`}
+          {view.unmatched > 0 && <span className="soft">, {view.unmatched} not wholly matched to your shelf</span>}
+        </h1>
+      </div>
+      <div className="actions">
+        <Button href="/shelf/buy">What to buy</Button>
+        <Button disabled={view.suppliers.length === 0} onClick={() => setOpen({ kind: 'edit', offer: null })}>
+          Add an offer
+        </Button>
+        <Button variant="contained" onClick={() => setOpen({ kind: 'supplier', supplier: null })}>
+          Add a supplier
+        </Button>
+      </div>
+    </div>
   );
 }
 

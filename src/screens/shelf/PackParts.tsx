@@ -1,6 +1,6 @@
 // What is in the pack of an offer, and what of it is on the shelf.
 
-import { type OfferText, replace, without, EMPTY } from './offer-text';
+import { type OfferText, replace, without, EMPTY, type PartText } from './offer-text';
 import type { SmallForm } from './use-form-state';
 import type { ThingView } from '../../views/stock';
 import type { useLengthUnit } from '../shared/use-numbers';
@@ -22,59 +22,16 @@ export function PackParts({ values, set, form, things, lengths }: PackPartsProps
     <fieldset className="group">
       <legend>In the pack</legend>
       {values.parts.map((part, at) => (
-        <div key={at} className="fields pack">
-          <NumberText
-            label="Count"
-            value={part.count}
-            onChange={(count) => set({ parts: replace(values.parts, at, { count }) })}
-            error={form.errorOf(`parts[${at}].count`)}
-          />
-          <Autocomplete
-            options={things}
-            value={part.thing}
-            getOptionLabel={(thing) => thing.name}
-            isOptionEqualToValue={(a, b) => a.key === b.key}
-            onChange={(_, thing) =>
-              set({
-                parts: replace(values.parts, at, {
-                  thing,
-                  ...(thing?.rollWidthMm && part.width === '' ? { width: lengths.fromMm(thing.rollWidthMm) } : {}),
-                }),
-              })
-            }
-            renderInput={(props) => <TextField {...props} label="On your shelf" placeholder="not matched" />}
-          />
-          {part.thing?.unit !== 'count' ? (
-            <>
-              <NumberText
-                label="Width"
-                unit={lengths.unit}
-                value={part.width}
-                onChange={(width) => set({ parts: replace(values.parts, at, { width }) })}
-                error={form.errorOf(`parts[${at}].widthMm`)}
-              />
-              <NumberText
-                label="Length"
-                unit={lengths.unit}
-                value={part.length}
-                onChange={(length) => set({ parts: replace(values.parts, at, { length }) })}
-                error={form.errorOf(`parts[${at}].lengthMm`)}
-              />
-            </>
-          ) : (
-            <>
-              <span />
-              <span />
-            </>
-          )}
-          <Button
-            onClick={() => set({ parts: without(values.parts, at) })}
-            disabled={values.parts.length === 1}
-            aria-label={`Take part ${at + 1} out of the pack`}
-          >
-            ×
-          </Button>
-        </div>
+        <PackPart
+          key={at}
+          at={at}
+          part={part}
+          set={set}
+          values={values}
+          form={form}
+          things={things}
+          lengths={lengths}
+        />
       ))}
       <Button
         size="small"
@@ -90,5 +47,65 @@ export function PackParts({ values, set, form, things, lengths }: PackPartsProps
         Add to the pack
       </Button>
     </fieldset>
+  );
+}
+
+type PackPartProps = PackPartsProps & { readonly at: number; readonly part: PartText };
+
+function PackPart({ at, part, set, values, form, things, lengths }: PackPartProps) {
+  return (
+    <div className="fields pack">
+      <NumberText
+        label="Count"
+        value={part.count}
+        onChange={(count) => set({ parts: replace(values.parts, at, { count }) })}
+        error={form.errorOf(`parts[${at}].count`)}
+      />
+      <Autocomplete
+        options={things}
+        value={part.thing}
+        getOptionLabel={(thing) => thing.name}
+        isOptionEqualToValue={(a, b) => a.key === b.key}
+        onChange={(_, thing) =>
+          set({
+            parts: replace(values.parts, at, {
+              thing,
+              ...(thing?.rollWidthMm && part.width === '' ? { width: lengths.fromMm(thing.rollWidthMm) } : {}),
+            }),
+          })
+        }
+        renderInput={(props) => <TextField {...props} label="On your shelf" placeholder="not matched" />}
+      />
+      {part.thing?.unit !== 'count' ? (
+        <>
+          <NumberText
+            label="Width"
+            unit={lengths.unit}
+            value={part.width}
+            onChange={(width) => set({ parts: replace(values.parts, at, { width }) })}
+            error={form.errorOf(`parts[${at}].widthMm`)}
+          />
+          <NumberText
+            label="Length"
+            unit={lengths.unit}
+            value={part.length}
+            onChange={(length) => set({ parts: replace(values.parts, at, { length }) })}
+            error={form.errorOf(`parts[${at}].lengthMm`)}
+          />
+        </>
+      ) : (
+        <>
+          <span />
+          <span />
+        </>
+      )}
+      <Button
+        onClick={() => set({ parts: without(values.parts, at) })}
+        disabled={values.parts.length === 1}
+        aria-label={`Take part ${at + 1} out of the pack`}
+      >
+        ×
+      </Button>
+    </div>
   );
 }

@@ -117,23 +117,7 @@ function Receiving({ purchase, onDone }: { purchase: PurchaseView; onDone: () =>
   return (
     <div className="cols pad-top-3">
       {purchase.lines.map((line) => (
-        <div key={line.id} className="fields middle split-2-1-1">
-          <span>
-            {line.packs} × {line.offerName}
-            {line.receivedPacks > 0 && <span className="soft">, {line.receivedPacks} came</span>}
-            {line.damagedPacks > 0 && <span className="soft">, {line.damagedPacks} damaged</span>}
-          </span>
-          <NumberText
-            label="Good"
-            value={came[line.id]!.received}
-            onChange={(received) => set(line.id, { received })}
-          />
-          <NumberText
-            label="Damaged"
-            value={came[line.id]!.damaged}
-            onChange={(damaged) => set(line.id, { damaged })}
-          />
-        </div>
+        <ReceivedLine key={line.id} line={line} came={came} set={set} />
       ))}
       {failure && (
         <Failure>
@@ -153,6 +137,26 @@ function Receiving({ purchase, onDone }: { purchase: PurchaseView; onDone: () =>
           Book it and expect no more
         </Button>
       </div>
+    </div>
+  );
+}
+
+type ReceivedLineProps = {
+  readonly line: PurchaseView['lines'][number];
+  readonly came: { [k: string]: { received: string; damaged: string } };
+  readonly set: (id: number, part: Partial<{ received: string; damaged: string }>) => void;
+};
+
+function ReceivedLine({ line, came, set }: ReceivedLineProps) {
+  return (
+    <div className="fields middle split-2-1-1">
+      <span>
+        {line.packs} × {line.offerName}
+        {line.receivedPacks > 0 && <span className="soft">, {line.receivedPacks} came</span>}
+        {line.damagedPacks > 0 && <span className="soft">, {line.damagedPacks} damaged</span>}
+      </span>
+      <NumberText label="Good" value={came[line.id]!.received} onChange={(received) => set(line.id, { received })} />
+      <NumberText label="Damaged" value={came[line.id]!.damaged} onChange={(damaged) => set(line.id, { damaged })} />
     </div>
   );
 }

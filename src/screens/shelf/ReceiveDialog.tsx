@@ -17,13 +17,24 @@ import { useSmallForm } from './use-form-state';
 import { useThings } from './use-things';
 import type { SmallForm } from './use-form-state';
 
+/** What came, as it is typed. */
+type StockText = {
+  thing: ThingView | null;
+  form: string;
+  width: string;
+  length: string;
+  quantity: string;
+  price: string;
+  remark: string;
+};
+
 export default function ReceiveDialog({ onClose, onDone }: { onClose: () => void; onDone: () => void }) {
   const numbers = useNumbers();
   const things = useThings();
   const { unit, toMm, fromMm } = useLengthUnit();
   const money = useMoneyText();
-  const form = useSmallForm({
-    thing: null as ThingView | null,
+  const form = useSmallForm<StockText>({
+    thing: null,
     form: 'roll',
     width: '',
     length: '',
@@ -81,36 +92,10 @@ export default function ReceiveDialog({ onClose, onDone }: { onClose: () => void
 
 type ReceiveFieldsProps = {
   readonly things: readonly ThingView[];
-  readonly values: {
-    thing: ThingView | null;
-    form: string;
-    width: string;
-    length: string;
-    quantity: string;
-    price: string;
-    remark: string;
-  };
-  readonly set: (
-    part: Partial<{
-      thing: ThingView | null;
-      form: string;
-      width: string;
-      length: string;
-      quantity: string;
-      price: string;
-      remark: string;
-    }>,
-  ) => void;
+  readonly values: StockText;
+  readonly set: (part: Partial<StockText>) => void;
   readonly fromMm: (mm: number) => string;
-  readonly form: SmallForm<{
-    thing: ThingView | null;
-    form: string;
-    width: string;
-    length: string;
-    quantity: string;
-    price: string;
-    remark: string;
-  }>;
+  readonly form: SmallForm<StockText>;
   readonly vinyl: boolean;
   readonly unit: 'mm' | 'in';
   readonly kind: string;
@@ -141,50 +126,70 @@ function ReceiveFields({ things, values, set, fromMm, form, vinyl, unit, kind, m
             />
           )}
         />
-        <div className="fields">
-          {vinyl && (
-            <TextField select label="Form" value={values.form} onChange={(event) => set({ form: event.target.value })}>
-              <MenuItem value="roll">a roll</MenuItem>
-              <MenuItem value="sheet">sheets</MenuItem>
-            </TextField>
-          )}
-          {vinyl && (
-            <NumberText
-              label="Width"
-              unit={unit}
-              value={values.width}
-              onChange={(width) => set({ width })}
-              error={form.errorOf('widthMm')}
-            />
-          )}
-          {vinyl && (
-            <NumberText
-              label={values.form === 'roll' ? 'Length left' : 'Length'}
-              unit={unit}
-              value={values.length}
-              onChange={(length) => set({ length })}
-              error={form.errorOf('lengthMm')}
-            />
-          )}
-          {kind !== 'roll' && (
-            <NumberText
-              label={kind === 'sheet' ? 'Sheets' : 'Pieces'}
-              value={values.quantity}
-              onChange={(quantity) => set({ quantity })}
-              error={form.errorOf('quantity')}
-            />
-          )}
-          <NumberText
-            label="Cost all of it"
-            unit={money.unit}
-            value={values.price}
-            onChange={(price) => set({ price })}
-            error={form.errorOf('price')}
-            help="with its share of shipping"
-          />
-        </div>
+        <WhatCame vinyl={vinyl} values={values} set={set} unit={unit} form={form} kind={kind} money={money} />
         <TextField label="Remark" value={values.remark} onChange={(event) => set({ remark: event.target.value })} />
       </div>
     </DialogContent>
+  );
+}
+
+type WhatCameProps = {
+  readonly vinyl: boolean;
+  readonly values: StockText;
+  readonly set: (part: Partial<StockText>) => void;
+  readonly unit: 'mm' | 'in';
+  readonly form: SmallForm<StockText>;
+  readonly kind: string;
+  readonly money: {
+    readonly unit: string;
+    readonly toMinor: (text: string) => number | null;
+    readonly fromMinor: (minor: number) => string;
+  };
+};
+
+function WhatCame({ vinyl, values, set, unit, form, kind, money }: WhatCameProps) {
+  return (
+    <div className="fields">
+      {vinyl && (
+        <TextField select label="Form" value={values.form} onChange={(event) => set({ form: event.target.value })}>
+          <MenuItem value="roll">a roll</MenuItem>
+          <MenuItem value="sheet">sheets</MenuItem>
+        </TextField>
+      )}
+      {vinyl && (
+        <NumberText
+          label="Width"
+          unit={unit}
+          value={values.width}
+          onChange={(width) => set({ width })}
+          error={form.errorOf('widthMm')}
+        />
+      )}
+      {vinyl && (
+        <NumberText
+          label={values.form === 'roll' ? 'Length left' : 'Length'}
+          unit={unit}
+          value={values.length}
+          onChange={(length) => set({ length })}
+          error={form.errorOf('lengthMm')}
+        />
+      )}
+      {kind !== 'roll' && (
+        <NumberText
+          label={kind === 'sheet' ? 'Sheets' : 'Pieces'}
+          value={values.quantity}
+          onChange={(quantity) => set({ quantity })}
+          error={form.errorOf('quantity')}
+        />
+      )}
+      <NumberText
+        label="Cost all of it"
+        unit={money.unit}
+        value={values.price}
+        onChange={(price) => set({ price })}
+        error={form.errorOf('price')}
+        help="with its share of shipping"
+      />
+    </div>
   );
 }

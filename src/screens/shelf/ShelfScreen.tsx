@@ -8,7 +8,7 @@ import { NO_FILTER } from '../../core/materials';
 import { formatMoney } from '../../core/units';
 import type { ShelfPage } from '../../views/shelf';
 import type { FrameView } from '../../views/frame';
-import { callApi, wordsOf } from '../shared/api';
+import { callApi } from '../shared/api';
 import { Frame } from '../shared/Frame';
 import { useKeys } from '../shared/keys';
 import { useSettings } from '../shared/settings';
@@ -18,6 +18,7 @@ import { VinylList } from './VinylList';
 import { Blanks } from './BlankList';
 import type { Editing } from './shelf-editing';
 import { late } from '../shared/late';
+import { archiveInList } from '../shared/use-archive';
 
 const VinylForm = late(() => import('./VinylForm'));
 const BlankForm = late(() => import('./BlankForm'));
@@ -69,28 +70,16 @@ function Shelf({ initial, openBlank }: { initial: ShelfPage; openBlank: number |
     { keys: 'n', shown: 'N', does: 'add a vinyl', run: () => setEditing({ kind: 'vinyl', vinyl: null }) },
     { keys: 'b', shown: 'B', does: 'add a blank', run: () => setEditing({ kind: 'blank', blank: null }) },
   ]);
-  const refresh = () => client.invalidateQueries({ queryKey: ['shelf'] });
-  const saved = () => {
+  const done = () => {
     setEditing(null);
+    return client.invalidateQueries({ queryKey: ['shelf'] });
+  };
+  const saved = () => {
     enqueueSnackbar('Saved. Items and quotes to come are calculated with it.');
-    void refresh();
+    void done();
   };
-  const archive = async (path: string, name: string, on: boolean) => {
-    try {
-      await callApi(on ? 'DELETE' : 'POST', path);
-      setEditing(null);
-      enqueueSnackbar(on ? `${name} is archived. Items that use it keep it.` : `${name} is restored.`, {
-        action: on ? (
-          <Button color="inherit" variant="text" onClick={() => void archive(path, name, false)}>
-            Undo
-          </Button>
-        ) : undefined,
-      });
-      await refresh();
-    } catch (error) {
-      enqueueSnackbar(wordsOf(error), { variant: 'error' });
-    }
-  };
+  const archive = (path: string, name: string) =>
+    archiveInList({ path, name, note: ' Items that use it keep it.', onDone: () => void done() });
   const shown = (found.data?.pages ?? [initial]).flatMap((page) => page.vinyls);
   return (
     <>
@@ -110,7 +99,7 @@ function Shelf({ initial, openBlank }: { initial: ShelfPage; openBlank: number |
           vinyl={editing.vinyl}
           onClose={() => setEditing(null)}
           onSaved={saved}
-          onArchive={(vinyl) => void archive(`/api/shelf/vinyls/${vinyl.id}`, vinyl.name, true)}
+          onArchive={(vinyl) => void archive(`/api/shelf/vinyls/${vinyl.id}`, vinyl.name)}
         />
       )}
       {editing?.kind === 'blank' && (
@@ -118,7 +107,7 @@ function Shelf({ initial, openBlank }: { initial: ShelfPage; openBlank: number |
           blank={editing.blank}
           onClose={() => setEditing(null)}
           onSaved={saved}
-          onArchive={(blank) => void archive(`/api/shelf/blanks/${blank.id}`, blank.name, true)}
+          onArchive={(blank) => void archive(`/api/shelf/blanks/${blank.id}`, blank.name)}
         />
       )}
     </>

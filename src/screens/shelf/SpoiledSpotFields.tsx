@@ -76,30 +76,16 @@ export function SpoiledSpotFields({
         where it is creased, holed or dirty.
       </p>
       {spots.map((spot, at) => (
-        <div key={at} role="group" aria-label={`Spot ${at + 1}`} className="row gap-3 top">
-          <div className="grow grid gap-3 four-columns">
-            {FIELDS.map(([field, label]) => (
-              <NumberText
-                key={field}
-                label={label}
-                unit={unit}
-                value={spot[field]}
-                onChange={(text) =>
-                  onChange(spots.map((one, index) => (index === at ? { ...one, [field]: text } : one)))
-                }
-                error={error && fromText(spot) === null ? error : undefined}
-              />
-            ))}
-          </div>
-          <Button
-            variant="text"
-            size="small"
-            aria-label={`Spot ${at + 1} is none`}
-            onClick={() => onChange(spots.filter((_, index) => index !== at))}
-          >
-            Take off
-          </Button>
-        </div>
+        <SpotFields
+          key={at}
+          at={at}
+          unit={unit}
+          spot={spot}
+          onChange={onChange}
+          spots={spots}
+          error={error}
+          fromText={fromText}
+        />
       ))}
       <div>
         <Button size="small" onClick={() => add((lot.widthMm ?? 0) / 2, (lot.lengthMm ?? 0) / 2)}>
@@ -107,5 +93,42 @@ export function SpoiledSpotFields({
         </Button>
       </div>
     </>
+  );
+}
+
+type SpotFieldsProps = {
+  readonly at: number;
+  readonly unit: 'mm' | 'in';
+  readonly spot: SpoiledSpotText;
+  readonly onChange: (spots: readonly SpoiledSpotText[]) => void;
+  readonly spots: readonly SpoiledSpotText[];
+  readonly error: string | undefined;
+  readonly fromText: (spot: SpoiledSpotText) => SpoiledSpot | null;
+};
+
+function SpotFields({ at, unit, spot, onChange, spots, error, fromText }: SpotFieldsProps) {
+  return (
+    <div role="group" aria-label={`Spot ${at + 1}`} className="row gap-3 top">
+      <div className="grow grid gap-3 four-columns">
+        {FIELDS.map(([field, label]) => (
+          <NumberText
+            key={field}
+            label={label}
+            unit={unit}
+            value={spot[field]}
+            onChange={(text) => onChange(spots.map((one, index) => (index === at ? { ...one, [field]: text } : one)))}
+            error={error && fromText(spot) === null ? error : undefined}
+          />
+        ))}
+      </div>
+      <Button
+        variant="text"
+        size="small"
+        aria-label={`Spot ${at + 1} is none`}
+        onClick={() => onChange(spots.filter((_, index) => index !== at))}
+      >
+        Take off
+      </Button>
+    </div>
   );
 }

@@ -44,7 +44,6 @@ export function StockScreen({ frame, view }: { frame: FrameView; view: StockPage
 }
 
 function Stock({ initial }: { initial: StockPage }) {
-  const settings = useSettings();
   const client = useQueryClient();
   const [open, setOpen] = useState<Open | null>(null);
   const [search, setSearch] = useState('');
@@ -75,55 +74,13 @@ function Stock({ initial }: { initial: StockPage }) {
   };
   return (
     <>
-      <div className="page-head">
-        <div>
-          <h1 className="flat">
-            {stock.empty
-              ? 'Nothing on the shelf yet'
-              : short.length === 0
-                ? 'Enough there for all open orders'
-                : describeShortage(short)}
-          </h1>
-          {!stock.empty && (
-            <p className="flat above-1 text-large">
-              What is on the shelf cost <Why figure={stock.value} />.
-            </p>
-          )}
-        </div>
-        <div className="actions">
-          <Button href="/api/stock/csv">CSV</Button>
-          <Button href="/api/stock/labels" target="_blank">
-            Print offcut labels
-          </Button>
-          <Button href="/shelf/buy">What to buy</Button>
-          <Button variant="contained" onClick={() => setOpen({ kind: 'receive' })}>
-            Add stock
-          </Button>
-        </div>
-      </div>
+      <StockHead stock={stock} short={short} setOpen={setOpen} />
       <ShelfTabs current="/shelf/stock" />
       <div className="cols split-2-1">
         <StockTable search={search} setSearch={setSearch} shown={shown} stock={stock} setOpen={setOpen} found={found} />
         <div className="cols">
           <OffcutSearch count={stock.offcuts} onLot={(lot, thing) => setOpen({ kind: 'lot', lot, thing })} />
-          <section className="sheet" aria-label="Ledger">
-            <h2 className="flat below-2">Last bookings</h2>
-            <ul className="checks">
-              {stock.lines.map((line) => (
-                <li key={line.id}>
-                  <div>
-                    <strong>{line.thingName}</strong>
-                    <span className="soft">
-                      {CAUSE_WORDS[line.cause]}
-                      {line.note && `, ${line.note}`}, {formatInstant(line.atMs, settings)}
-                    </span>
-                  </div>
-                  <span className="figures">{formatLine(line, settings)}</span>
-                </li>
-              ))}
-            </ul>
-            {stock.lines.length === 0 && <p className="soft flat">Nothing booked yet.</p>}
-          </section>
+          <LastBookings stock={stock} />
         </div>
       </div>
       {open?.kind === 'lot' && (
@@ -132,6 +89,71 @@ function Stock({ initial }: { initial: StockPage }) {
       {open?.kind === 'minimum' && <MinimumDialog row={open.row} onClose={() => setOpen(null)} onDone={done} />}
       {open?.kind === 'receive' && <ReceiveDialog onClose={() => setOpen(null)} onDone={done} />}
     </>
+  );
+}
+
+type StockHeadProps = {
+  readonly stock: StockPage;
+  readonly short: readonly string[];
+  readonly setOpen: React.Dispatch<React.SetStateAction<Open | null>>;
+};
+
+function StockHead({ stock, short, setOpen }: StockHeadProps) {
+  return (
+    <div className="page-head">
+      <div>
+        <h1 className="flat">
+          {stock.empty
+            ? 'Nothing on the shelf yet'
+            : short.length === 0
+              ? 'Enough there for all open orders'
+              : describeShortage(short)}
+        </h1>
+        {!stock.empty && (
+          <p className="flat above-1 text-large">
+            What is on the shelf cost <Why figure={stock.value} />.
+          </p>
+        )}
+      </div>
+      <div className="actions">
+        <Button href="/api/stock/csv">CSV</Button>
+        <Button href="/api/stock/labels" target="_blank">
+          Print offcut labels
+        </Button>
+        <Button href="/shelf/buy">What to buy</Button>
+        <Button variant="contained" onClick={() => setOpen({ kind: 'receive' })}>
+          Add stock
+        </Button>
+      </div>
+    </div>
+  );
+}
+
+type LastBookingsProps = {
+  readonly stock: StockPage;
+};
+
+function LastBookings({ stock }: LastBookingsProps) {
+  const settings = useSettings();
+  return (
+    <section className="sheet" aria-label="Ledger">
+      <h2 className="flat below-2">Last bookings</h2>
+      <ul className="checks">
+        {stock.lines.map((line) => (
+          <li key={line.id}>
+            <div>
+              <strong>{line.thingName}</strong>
+              <span className="soft">
+                {CAUSE_WORDS[line.cause]}
+                {line.note && `, ${line.note}`}, {formatInstant(line.atMs, settings)}
+              </span>
+            </div>
+            <span className="figures">{formatLine(line, settings)}</span>
+          </li>
+        ))}
+      </ul>
+      {stock.lines.length === 0 && <p className="soft flat">Nothing booked yet.</p>}
+    </section>
   );
 }
 

@@ -11,7 +11,7 @@ import { enqueueSnackbar } from 'notistack';
 import type { SupplierView } from '../../views/offers';
 import { callApi, wordsOf } from '../shared/api';
 import { NumberText, useMoneyText } from './SmallFields';
-import { useSmallForm } from './use-form-state';
+import { useSmallForm, type SmallForm } from './use-form-state';
 
 export default function SupplierDialog({
   supplier,
@@ -66,21 +66,35 @@ export default function SupplierDialog({
     <Dialog open onClose={onClose} fullWidth maxWidth="sm" aria-labelledby="supplier-title">
       <DialogTitle id="supplier-title">{supplier ? supplier.name : 'Add a supplier'}</DialogTitle>
       <SupplierFields values={values} set={set} errorOf={errorOf} money={money} />
-      <DialogActions sx={{ px: 3, pb: 2 }}>
-        <div role="alert" className="short grow">
-          {form.failure}
-        </div>
-        {supplier && (
-          <Button variant="text" onClick={() => void archive()}>
-            Archive
-          </Button>
-        )}
-        <Button onClick={onClose}>Cancel</Button>
-        <Button variant="contained" disabled={form.pending} onClick={() => void save()}>
-          Save
-        </Button>
-      </DialogActions>
+      <SupplierActions form={form} supplier={supplier} archive={archive} onClose={onClose} save={save} />
     </Dialog>
+  );
+}
+
+type SupplierActionsProps = {
+  readonly form: Pick<SmallForm<unknown>, 'failure' | 'pending'>;
+  readonly supplier: SupplierView | null;
+  readonly archive: () => Promise<void>;
+  readonly onClose: () => void;
+  readonly save: () => Promise<void>;
+};
+
+function SupplierActions({ form, supplier, archive, onClose, save }: SupplierActionsProps) {
+  return (
+    <DialogActions sx={{ px: 3, pb: 2 }}>
+      <div role="alert" className="short grow">
+        {form.failure}
+      </div>
+      {supplier && (
+        <Button variant="text" onClick={() => void archive()}>
+          Archive
+        </Button>
+      )}
+      <Button onClick={onClose}>Cancel</Button>
+      <Button variant="contained" disabled={form.pending} onClick={() => void save()}>
+        Save
+      </Button>
+    </DialogActions>
   );
 }
 

@@ -2,13 +2,12 @@
 
 import Button from '@mui/material/Button';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { enqueueSnackbar } from 'notistack';
 import { useState } from 'react';
 import { getSupplyFacts } from '../../core/stock';
 import { formatInstant, formatShare, toPercent } from '../../core/units';
 import type { FrameView } from '../../views/frame';
 import type { SuppliesView, SupplyView } from '../../views/supplies';
-import { callApi, wordsOf } from '../shared/api';
+import { callApi } from '../shared/api';
 import { Frame } from '../shared/Frame';
 import { useKeys } from '../shared/keys';
 import { useSettings } from '../shared/settings';
@@ -16,6 +15,7 @@ import { Why } from '../shared/Why';
 import { ShelfTabs } from './ShelfTabs';
 import { NumberHead } from '../shared/NumberHead';
 import { late } from '../shared/late';
+import { archiveInList } from '../shared/use-archive';
 
 const SupplyDialog = late(() => import('./SupplyDialog'));
 const WearDialog = late(() => import('./WearDialog'));
@@ -57,22 +57,8 @@ function Supplies({ initial }: { initial: SuppliesView }) {
     setOpen(null);
     void refresh();
   };
-  const archive = async (supply: SupplyView, on: boolean) => {
-    try {
-      await callApi(on ? 'DELETE' : 'POST', `/api/shelf/supplies/${supply.id}`);
-      setOpen(null);
-      enqueueSnackbar(on ? `${supply.name} is archived.` : `${supply.name} is restored.`, {
-        action: on ? (
-          <Button color="inherit" variant="text" onClick={() => void archive(supply, false)}>
-            Undo
-          </Button>
-        ) : undefined,
-      });
-      await refresh();
-    } catch (error) {
-      enqueueSnackbar(wordsOf(error), { variant: 'error' });
-    }
-  };
+  const archive = ({ id, name }: SupplyView) =>
+    archiveInList({ path: `/api/shelf/supplies/${id}`, name, onDone: done });
   return (
     <>
       <div className="page-head">
@@ -93,7 +79,7 @@ function Supplies({ initial }: { initial: SuppliesView }) {
           supply={open.supply}
           onClose={() => setOpen(null)}
           onDone={done}
-          onArchive={(supply) => void archive(supply, true)}
+          onArchive={(supply) => void archive(supply)}
         />
       )}
       {open?.kind === 'wear' && <WearDialog supply={open.supply} onClose={() => setOpen(null)} onDone={done} />}
@@ -101,17 +87,7 @@ function Supplies({ initial }: { initial: SuppliesView }) {
   );
 }
 
-function SupplyRow({
-  supply,
-  settings,
-  onChange,
-  onWear,
-}: {
-  supply: SupplyView;
-  settings: ReturnType<typeof useSettings>;
-  onChange: () => void;
-  onWear: () => void;
-}) {
+function SupplyRow({ supply, onChange, onWear }: { supply: SupplyView; onChange: () => void; onWear: () => void }) {
   const { wear } = supply;
   const { label, wears } = getSupplyFacts(supply.kind);
   const facts = [
@@ -130,22 +106,7 @@ function SupplyRow({
         {supply.note && <span className="soft block">{supply.note}</span>}
       </td>
       <td>{facts}</td>
-      <td>
-        {wear ? (
-          <div className="wear">
-            <div
-              className="bar"
-              role="img"
-              aria-label={`${formatShare(Math.min(1, wear.share), settings, 0)} of its life is spent`}
-            >
-              <i className={wear.due ? 'due' : ''} style={{ width: `${Math.min(100, toPercent(wear.share))}%` }} />
-            </div>
-            <span className="soft">since {formatInstant(wear.fittedAtMs, settings)}</span>
-          </div>
-        ) : (
-          <span className="soft">{wears ? 'none in use' : 'simply used up'}</span>
-        )}
-      </td>
+      <SupplyWear supply={supply} />
       <td className="num">
         {wear ? (
           <>
@@ -168,13 +129,37 @@ function SupplyRow({
   );
 }
 
+type SupplyWearProps = { readonly supply: SupplyView };
+
+function SupplyWear({ supply: { wear, kind } }: SupplyWearProps) {
+  const settings = useSettings();
+  const { wears } = getSupplyFacts(kind);
+  return (
+    <td>
+      {wear ? (
+        <div className="wear">
+          <div
+            className="bar"
+            role="img"
+            aria-label={`${formatShare(Math.min(1, wear.share), settings, 0)} of its life is spent`}
+          >
+            <i className={wear.due ? 'due' : ''} style={{ width: `${Math.min(100, toPercent(wear.share))}%` }} />
+          </div>
+          <span className="soft">since {formatInstant(wear.fittedAtMs, settings)}</span>
+        </div>
+      ) : (
+        <span className="soft">{wears ? 'none in use' : 'simply used up'}</span>
+      )}
+    </td>
+  );
+}
+
 type SupplyTableProps = {
   readonly supplies: readonly SupplyView[];
   readonly setOpen: React.Dispatch<React.SetStateAction<Open | null>>;
 };
 
 function SupplyTable({ supplies, setOpen }: SupplyTableProps) {
-  const settings = useSettings();
   return (
     <section className="sheet flush" aria-label="Supplies" tabIndex={0}>
       {supplies.length === 0 ? (
@@ -203,7 +188,6 @@ function SupplyTable({ supplies, setOpen }: SupplyTableProps) {
               <SupplyRow
                 key={supply.id}
                 supply={supply}
-                settings={settings}
                 onChange={() => setOpen({ kind: 'supply', supply })}
                 onWear={() => setOpen({ kind: 'wear', supply })}
               />

@@ -18,6 +18,18 @@ import type { SmallForm } from './use-form-state';
 const shown = (value: number | null | undefined) => (value === null || value === undefined ? '' : String(value));
 const WITH_WIDTH: readonly SupplyKind[] = ['transfer tape', 'heat tape', 'cover sheet', 'mat', 'pillow'];
 
+/** A supply, as it is typed. */
+type SupplyText = {
+  name: string;
+  kind: SupplyKind;
+  supplier: string;
+  width: string;
+  tack: Tack | '';
+  angle: string;
+  life: string;
+  note: string;
+};
+
 export default function SupplyDialog({
   supply,
   onClose,
@@ -31,12 +43,12 @@ export default function SupplyDialog({
 }) {
   const numbers = useNumbers();
   const { unit, toMm, fromMm } = useLengthUnit();
-  const form = useSmallForm({
+  const form = useSmallForm<SupplyText>({
     name: supply?.name ?? '',
-    kind: supply?.kind ?? ('mat' as SupplyKind),
+    kind: supply?.kind ?? 'mat',
     supplier: supply?.supplier ?? '',
     width: supply?.widthMm ? fromMm(supply.widthMm) : '',
-    tack: supply?.tack ?? ('' as Tack | ''),
+    tack: supply?.tack ?? '',
     angle: shown(supply?.angleDegrees),
     life: shown(supply ? supply.life : getSupplyFacts('mat').life),
     note: supply?.note ?? '',
@@ -84,60 +96,45 @@ export default function SupplyDialog({
     <Dialog open onClose={onClose} fullWidth maxWidth="sm" aria-labelledby="supply-title">
       <DialogTitle id="supply-title">{supply ? `Change ${supply.name}` : 'Add a supply'}</DialogTitle>
       <SupplyFields line={line} values={values} pick={pick} wears={wears} set={set} form={form} unit={unit} />
-      <DialogActions sx={{ px: 3, pb: 2, flexWrap: 'wrap' }}>
-        <div role="alert" className="short grow">
-          {form.failure}
-        </div>
-        {supply && (
-          <Button color="error" variant="text" onClick={() => onArchive(supply)}>
-            Archive
-          </Button>
-        )}
-        <Button onClick={onClose}>Cancel</Button>
-        <Button variant="contained" disabled={form.pending} onClick={() => void save()}>
-          {supply ? 'Save the supply' : 'Add the supply'}
-        </Button>
-      </DialogActions>
+      <SupplyActions form={form} supply={supply} onArchive={onArchive} onClose={onClose} save={save} />
     </Dialog>
+  );
+}
+
+type SupplyActionsProps = {
+  readonly form: SmallForm<SupplyText>;
+  readonly supply: SupplyView | null;
+  readonly onArchive: (supply: SupplyView) => void;
+  readonly onClose: () => void;
+  readonly save: () => Promise<void>;
+};
+
+function SupplyActions({ form, supply, onArchive, onClose, save }: SupplyActionsProps) {
+  return (
+    <DialogActions sx={{ px: 3, pb: 2, flexWrap: 'wrap' }}>
+      <div role="alert" className="short grow">
+        {form.failure}
+      </div>
+      {supply && (
+        <Button color="error" variant="text" onClick={() => onArchive(supply)}>
+          Archive
+        </Button>
+      )}
+      <Button onClick={onClose}>Cancel</Button>
+      <Button variant="contained" disabled={form.pending} onClick={() => void save()}>
+        {supply ? 'Save the supply' : 'Add the supply'}
+      </Button>
+    </DialogActions>
   );
 }
 
 type SupplyFieldsProps = {
   readonly line: (field: 'name' | 'supplier' | 'note', label: string, autoFocus?: boolean) => React.JSX.Element;
-  readonly values: {
-    name: string;
-    kind: 'transfer tape' | 'heat tape' | 'cover sheet' | 'pillow' | 'mat' | 'blade' | 'packaging';
-    supplier: string;
-    width: string;
-    tack: '' | 'low' | 'medium' | 'high';
-    angle: string;
-    life: string;
-    note: string;
-  };
+  readonly values: SupplyText;
   readonly pick: (kind: SupplyKind) => void;
   readonly wears: 'uses' | 'presses' | 'loads' | 'metres' | null;
-  readonly set: (
-    part: Partial<{
-      name: string;
-      kind: 'transfer tape' | 'heat tape' | 'cover sheet' | 'pillow' | 'mat' | 'blade' | 'packaging';
-      supplier: string;
-      width: string;
-      tack: '' | 'low' | 'medium' | 'high';
-      angle: string;
-      life: string;
-      note: string;
-    }>,
-  ) => void;
-  readonly form: SmallForm<{
-    name: string;
-    kind: 'transfer tape' | 'heat tape' | 'cover sheet' | 'pillow' | 'mat' | 'blade' | 'packaging';
-    supplier: string;
-    width: string;
-    tack: '' | 'low' | 'medium' | 'high';
-    angle: string;
-    life: string;
-    note: string;
-  }>;
+  readonly set: (part: Partial<SupplyText>) => void;
+  readonly form: SmallForm<SupplyText>;
   readonly unit: 'mm' | 'in';
 };
 
@@ -161,53 +158,67 @@ function SupplyFields({ line, values, pick, wears, set, form, unit }: SupplyFiel
           </TextField>
           {line('supplier', 'Supplier')}
         </div>
-        <div className="fields">
-          {wears && (
-            <NumberText
-              label="Ordinarily lasts"
-              unit={wears}
-              value={values.life}
-              onChange={(life) => set({ life })}
-              error={form.errorOf('life')}
-            />
-          )}
-          {values.kind === 'blade' && (
-            <NumberText
-              label="Blade angle"
-              unit="°"
-              value={values.angle}
-              onChange={(angle) => set({ angle })}
-              error={form.errorOf('angleDegrees')}
-            />
-          )}
-          {WITH_WIDTH.includes(values.kind) && (
-            <NumberText
-              label="Width"
-              unit={unit}
-              value={values.width}
-              onChange={(width) => set({ width })}
-              error={form.errorOf('widthMm')}
-            />
-          )}
-          {values.kind === 'transfer tape' && (
-            <TextField
-              select
-              label="Tack"
-              value={values.tack}
-              onChange={(event) => set({ tack: event.target.value as Tack | '' })}
-              slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
-            >
-              <MenuItem value="">not known</MenuItem>
-              {TACKS.map((tack) => (
-                <MenuItem key={tack} value={tack}>
-                  {tack}
-                </MenuItem>
-              ))}
-            </TextField>
-          )}
-        </div>
+        <SupplyMeasures wears={wears} values={values} set={set} form={form} unit={unit} />
         {line('note', 'Note')}
       </div>
     </DialogContent>
+  );
+}
+
+type SupplyMeasuresProps = {
+  readonly wears: 'uses' | 'presses' | 'loads' | 'metres' | null;
+  readonly values: SupplyText;
+  readonly set: (part: Partial<SupplyText>) => void;
+  readonly form: SmallForm<SupplyText>;
+  readonly unit: 'mm' | 'in';
+};
+
+function SupplyMeasures({ wears, values, set, form, unit }: SupplyMeasuresProps) {
+  return (
+    <div className="fields">
+      {wears && (
+        <NumberText
+          label="Ordinarily lasts"
+          unit={wears}
+          value={values.life}
+          onChange={(life) => set({ life })}
+          error={form.errorOf('life')}
+        />
+      )}
+      {values.kind === 'blade' && (
+        <NumberText
+          label="Blade angle"
+          unit="°"
+          value={values.angle}
+          onChange={(angle) => set({ angle })}
+          error={form.errorOf('angleDegrees')}
+        />
+      )}
+      {WITH_WIDTH.includes(values.kind) && (
+        <NumberText
+          label="Width"
+          unit={unit}
+          value={values.width}
+          onChange={(width) => set({ width })}
+          error={form.errorOf('widthMm')}
+        />
+      )}
+      {values.kind === 'transfer tape' && (
+        <TextField
+          select
+          label="Tack"
+          value={values.tack}
+          onChange={(event) => set({ tack: event.target.value as Tack | '' })}
+          slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
+        >
+          <MenuItem value="">not known</MenuItem>
+          {TACKS.map((tack) => (
+            <MenuItem key={tack} value={tack}>
+              {tack}
+            </MenuItem>
+          ))}
+        </TextField>
+      )}
+    </div>
   );
 }

@@ -22,55 +22,60 @@ export function VinylFilterFields({
         value={filter.words}
         onChange={(event) => set({ words: event.target.value })}
       />
-      <TextField
-        select
-        size="small"
+      <FilterSelect
         label="Kind"
+        any="any"
         value={filter.kind}
-        onChange={(event) => set({ kind: event.target.value as VinylFilter['kind'] })}
-        slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
-      >
-        <MenuItem value="">any</MenuItem>
-        {VINYL_KIND_NAMES.map((kind) => (
-          <MenuItem key={kind} value={kind}>
-            {getKindFacts(kind).label}
-          </MenuItem>
-        ))}
-      </TextField>
-      <TextField
-        select
-        size="small"
+        onChange={(kind) => set({ kind })}
+        options={VINYL_KIND_NAMES.map((kind) => [kind, getKindFacts(kind).label])}
+      />
+      <FilterSelect
         label="Safe on"
+        any="anything"
         value={filter.fabric}
-        onChange={(event) => set({ fabric: event.target.value as VinylFilter['fabric'] })}
-        slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
-      >
-        <MenuItem value="">anything</MenuItem>
-        {FABRIC_NAMES.map((fabric) => (
-          <MenuItem key={fabric} value={fabric}>
-            {FABRICS[fabric].label}
-          </MenuItem>
-        ))}
-      </TextField>
-      <TextField
-        select
-        size="small"
+        onChange={(fabric) => set({ fabric })}
+        options={FABRIC_NAMES.map((fabric) => [fabric, FABRICS[fabric].label])}
+      />
+      <FilterSelect
         label="Good enough for"
+        any="any use"
         value={filter.grade}
-        onChange={(event) => set({ grade: event.target.value as VinylFilter['grade'] })}
-        slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
-      >
-        <MenuItem value="">any use</MenuItem>
-        {GRADES.filter((grade) => grade !== 'no').map((grade) => (
-          <MenuItem key={grade} value={grade}>
-            {grade}
-          </MenuItem>
-        ))}
-      </TextField>
+        onChange={(grade) => set({ grade })}
+        options={GRADES.filter((grade) => grade !== 'no').map((grade) => [grade, grade])}
+      />
       <FormControlLabel
         control={<Checkbox size="small" checked={filter.inStock} onChange={(_, inStock) => set({ inStock })} />}
         label="in stock"
       />
     </div>
+  );
+}
+
+type FilterSelectProps<T extends string> = {
+  readonly label: string;
+  /** Said where nothing is chosen. */
+  readonly any: string;
+  readonly value: T | '';
+  readonly onChange: (value: T | '') => void;
+  readonly options: readonly (readonly [value: T, label: string])[];
+};
+
+function FilterSelect<T extends string>({ label, any, value, onChange, options }: FilterSelectProps<T>) {
+  return (
+    <TextField
+      select
+      size="small"
+      label={label}
+      value={value}
+      onChange={(event) => onChange(event.target.value as T | '')}
+      slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
+    >
+      <MenuItem value="">{any}</MenuItem>
+      {options.map(([option, name]) => (
+        <MenuItem key={option} value={option}>
+          {name}
+        </MenuItem>
+      ))}
+    </TextField>
   );
 }

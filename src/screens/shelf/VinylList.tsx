@@ -26,30 +26,11 @@ type VinylListProps = {
 };
 
 export function VinylList({ shelf, filter, setFilter, shown, setEditing, found }: VinylListProps) {
-  const settings = useSettings();
   return (
     <section className="sheet flush" aria-label="Vinyls" tabIndex={0}>
       {shelf.vinylCount > 0 && <VinylFilterFields filter={filter} onChange={setFilter} />}
       <table className="plain">
-        <thead>
-          <tr>
-            <th scope="col">vinyl</th>
-            <th scope="col">kind</th>
-            <th className="hide-small" scope="col">
-              from
-            </th>
-            <NumberHead>roll</NumberHead>
-            <NumberHead>price</NumberHead>
-            <NumberHead>a m²</NumberHead>
-            <th className="right hide-small" scope="col">
-              weeding
-            </th>
-            <th className="hide-small" scope="col">
-              press
-            </th>
-            <th scope="col" />
-          </tr>
-        </thead>
+        <VinylHead />
         <VirtualBody
           count={shown.length}
           columns={9}
@@ -61,45 +42,77 @@ export function VinylList({ shelf, filter, setFilter, shown, setEditing, found }
           }
           render={(index) => {
             const vinyl = shown[index]!;
-            return (
-              <tr key={vinyl.id}>
-                <td>
-                  <i className="swatch" style={{ background: vinyl.colourHex }} />
-                  <strong>{vinyl.name}</strong>
-                </td>
-                <td>{getKindFacts(vinyl.kind).label}</td>
-                <td className="soft hide-small">{vinyl.supplier}</td>
-                <td className="num">
-                  {formatLength(vinyl.rollWidthMm, settings)} × {formatLength(vinyl.rollLengthMm, settings)}
-                </td>
-                <td className="num">{formatMoney(vinyl.rollPrice, settings)}</td>
-                <td className="num">
-                  <Why figure={computePricePerM2(vinyl)}>
-                    {formatMoney(Math.round(computePricePerM2(vinyl).value), settings)}
-                  </Why>
-                </td>
-                <td className="num hide-small">× {vinyl.weedingFactor}</td>
-                <td className="hide-small">
-                  {vinyl.press
-                    ? `${formatTemperature(vinyl.press.lowC, settings).replace(/ .*/, '')}–${formatTemperature(vinyl.press.highC, settings)}, ${vinyl.press.seconds} s, ${vinyl.press.peel}`
-                    : 'stuck on with tape'}
-                </td>
-                <td className="right">
-                  <Button
-                    size="small"
-                    variant="text"
-                    onClick={() => setEditing({ kind: 'vinyl', vinyl })}
-                    aria-label={`Change ${vinyl.name}`}
-                  >
-                    Change
-                  </Button>
-                </td>
-              </tr>
-            );
+            return <VinylRow key={vinyl.id} vinyl={vinyl} setEditing={setEditing} />;
           }}
         />
       </table>
       <MoreRows pages={found} shown={shown.length} total={shelf.total} />
     </section>
+  );
+}
+
+function VinylHead() {
+  return (
+    <thead>
+      <tr>
+        <th scope="col">vinyl</th>
+        <th scope="col">kind</th>
+        <th className="hide-small" scope="col">
+          from
+        </th>
+        <NumberHead>roll</NumberHead>
+        <NumberHead>price</NumberHead>
+        <NumberHead>a m²</NumberHead>
+        <th className="right hide-small" scope="col">
+          weeding
+        </th>
+        <th className="hide-small" scope="col">
+          press
+        </th>
+        <th scope="col" />
+      </tr>
+    </thead>
+  );
+}
+
+type VinylRowProps = {
+  readonly vinyl: VinylView;
+  readonly setEditing: React.Dispatch<React.SetStateAction<Editing | null>>;
+};
+
+function VinylRow({ vinyl, setEditing }: VinylRowProps) {
+  const settings = useSettings();
+  return (
+    <tr>
+      <td>
+        <i className="swatch" style={{ background: vinyl.colourHex }} />
+        <strong>{vinyl.name}</strong>
+      </td>
+      <td>{getKindFacts(vinyl.kind).label}</td>
+      <td className="soft hide-small">{vinyl.supplier}</td>
+      <td className="num">
+        {formatLength(vinyl.rollWidthMm, settings)} × {formatLength(vinyl.rollLengthMm, settings)}
+      </td>
+      <td className="num">{formatMoney(vinyl.rollPrice, settings)}</td>
+      <td className="num">
+        <Why figure={computePricePerM2(vinyl)}>{formatMoney(Math.round(computePricePerM2(vinyl).value), settings)}</Why>
+      </td>
+      <td className="num hide-small">× {vinyl.weedingFactor}</td>
+      <td className="hide-small">
+        {vinyl.press
+          ? `${formatTemperature(vinyl.press.lowC, settings).replace(/ .*/, '')}–${formatTemperature(vinyl.press.highC, settings)}, ${vinyl.press.seconds} s, ${vinyl.press.peel}`
+          : 'stuck on with tape'}
+      </td>
+      <td className="right">
+        <Button
+          size="small"
+          variant="text"
+          onClick={() => setEditing({ kind: 'vinyl', vinyl })}
+          aria-label={`Change ${vinyl.name}`}
+        >
+          Change
+        </Button>
+      </td>
+    </tr>
   );
 }

@@ -14,7 +14,10 @@ import { enqueueSnackbar } from 'notistack';
 import { getSupplyFacts, type WearKind } from '../../core/stock';
 import type { SupplyView } from '../../views/supplies';
 import { NumberText } from './SmallFields';
-import { useSmallForm } from './use-form-state';
+import { useSmallForm, type SmallForm } from './use-form-state';
+
+/** What happened, as it is typed. */
+type WearText = { kind: WearKind; amount: string; fromStock: boolean };
 
 export default function WearDialog({
   supply,
@@ -26,9 +29,8 @@ export default function WearDialog({
   onDone: () => void;
 }) {
   const numbers = useNumbers();
-  const { wears, cleanable } = getSupplyFacts(supply.kind);
-  const form = useSmallForm({
-    kind: (supply.wear === null || supply.wear.due ? 'fitted' : 'worn') as WearKind,
+  const form = useSmallForm<WearText>({
+    kind: supply.wear === null || supply.wear.due ? 'fitted' : 'worn',
     amount: '',
     fromStock: supply.onShelf > 0,
   });
@@ -55,44 +57,7 @@ export default function WearDialog({
     <Dialog open onClose={onClose} fullWidth maxWidth="xs" aria-labelledby="wear-title">
       <DialogTitle id="wear-title">{supply.name}</DialogTitle>
       <DialogContent>
-        <div className="cols pad-top-2">
-          <TextField
-            select
-            label="What happened"
-            value={values.kind}
-            onChange={(event) => set({ kind: event.target.value as WearKind })}
-          >
-            <MenuItem value="fitted">a new one is in use</MenuItem>
-            {supply.wear && <MenuItem value="worn">it was used, beyond what the bench booked</MenuItem>}
-            {supply.wear && cleanable && <MenuItem value="cleaned">it was cleaned, and holds again</MenuItem>}
-          </TextField>
-          {values.kind === 'fitted' ? (
-            <FormControlLabel
-              control={
-                <Checkbox
-                  size="small"
-                  checked={values.fromStock}
-                  disabled={supply.onShelf === 0}
-                  onChange={(_, fromStock) => set({ fromStock })}
-                />
-              }
-              label={
-                supply.onShelf === 0
-                  ? 'none lies on the shelf to take'
-                  : `take one of the ${supply.onShelf} on the shelf`
-              }
-            />
-          ) : (
-            <NumberText
-              label={values.kind === 'cleaned' ? 'Good for another' : 'Used'}
-              unit={wears ?? ''}
-              value={values.amount}
-              onChange={(amount) => set({ amount })}
-              error={form.errorOf('amount')}
-              autoFocus
-            />
-          )}
-        </div>
+        <WearFields values={values} set={set} errorOf={form.errorOf} supply={supply} />
       </DialogContent>
       <DialogActions sx={{ px: 3, pb: 2 }}>
         <div role="alert" className="short grow">
@@ -104,5 +69,49 @@ export default function WearDialog({
         </Button>
       </DialogActions>
     </Dialog>
+  );
+}
+
+type WearFieldsProps = Pick<SmallForm<WearText>, 'values' | 'set' | 'errorOf'> & { readonly supply: SupplyView };
+
+function WearFields({ values, set, errorOf, supply }: WearFieldsProps) {
+  const { wears, cleanable } = getSupplyFacts(supply.kind);
+  return (
+    <div className="cols pad-top-2">
+      <TextField
+        select
+        label="What happened"
+        value={values.kind}
+        onChange={(event) => set({ kind: event.target.value as WearKind })}
+      >
+        <MenuItem value="fitted">a new one is in use</MenuItem>
+        {supply.wear && <MenuItem value="worn">it was used, beyond what the bench booked</MenuItem>}
+        {supply.wear && cleanable && <MenuItem value="cleaned">it was cleaned, and holds again</MenuItem>}
+      </TextField>
+      {values.kind === 'fitted' ? (
+        <FormControlLabel
+          control={
+            <Checkbox
+              size="small"
+              checked={values.fromStock}
+              disabled={supply.onShelf === 0}
+              onChange={(_, fromStock) => set({ fromStock })}
+            />
+          }
+          label={
+            supply.onShelf === 0 ? 'none lies on the shelf to take' : `take one of the ${supply.onShelf} on the shelf`
+          }
+        />
+      ) : (
+        <NumberText
+          label={values.kind === 'cleaned' ? 'Good for another' : 'Used'}
+          unit={wears ?? ''}
+          value={values.amount}
+          onChange={(amount) => set({ amount })}
+          error={errorOf('amount')}
+          autoFocus
+        />
+      )}
+    </div>
   );
 }

@@ -4,13 +4,13 @@ import { yupResolver } from '@hookform/resolvers/yup';
 import Button from '@mui/material/Button';
 import { enqueueSnackbar } from 'notistack';
 import { useEffect, useState } from 'react';
-import { useForm, useWatch, type Resolver } from 'react-hook-form';
+import { useForm, useWatch, type Resolver, type UseFormReturn } from 'react-hook-form';
 import { shopInput } from '../../core/input';
 import { getOrdinaryFigure, SHOP_FIGURES, type ShopFigureKey, type ShopFigures } from '../../core/materials';
 import { formatMoney } from '../../core/units';
 import { plural } from '../../wording/plural';
 import type { FrameView, ShopView } from '../../views/frame';
-import { TextLine, useSave } from '../shared/form';
+import { TextLine, useSave, type Save } from '../shared/form';
 import { LengthField, MoneyField, NumberField } from '../shared/number-fields';
 import { CurrencyAsks } from './CurrencyAsks';
 import { FIGURE_GROUPS } from './figure-groups';
@@ -35,7 +35,6 @@ type ShopValues = {
 };
 
 function Shop({ shop }: { shop: ShopView }) {
-  const settings = useSettings();
   const [version, setVersion] = useState(shop.version);
   const form = useForm<ShopValues>({
     resolver: yupResolver(shopInput) as unknown as Resolver<ShopValues>,
@@ -79,22 +78,7 @@ function Shop({ shop }: { shop: ShopView }) {
     figures.hoursSunday;
   return (
     <form noValidate onSubmit={save.submit}>
-      <div className="page-head below-4">
-        <div>
-          <h1 className="flat">
-            {shop.name}: an hour at {formatMoney(figures.wagePerHour, settings)}, {plural(hours, 'hour')} a week
-          </h1>
-          <p className="soft flat above-1">
-            Every cost and estimate rests on these figures. What is not yours yet is an ordinary value of the trade
-            {shop.currency === 'EUR' ? '.' : '; its prices are rough: those in euros, at the size of your money.'}
-          </p>
-        </div>
-        <div className="actions">
-          <Button type="submit" variant="contained" disabled={save.pending || !form.formState.isDirty}>
-            Save the figures
-          </Button>
-        </div>
-      </div>
+      <ShopHead shop={shop} figures={figures} hours={hours} save={save} form={form} />
       {save.reason === 'currency-asks' ? (
         <CurrencyAsks from={shop.currency} to={form.getValues('currency')} onChoose={setRate} />
       ) : (
@@ -119,6 +103,36 @@ function Shop({ shop }: { shop: ShopView }) {
         ))}
       </div>
     </form>
+  );
+}
+
+type ShopHeadProps = {
+  readonly shop: ShopView;
+  readonly figures: ShopFigures;
+  readonly hours: number;
+  readonly save: Save;
+  readonly form: UseFormReturn<ShopValues>;
+};
+
+function ShopHead({ shop, figures, hours, save, form }: ShopHeadProps) {
+  const settings = useSettings();
+  return (
+    <div className="page-head below-4">
+      <div>
+        <h1 className="flat">
+          {shop.name}: an hour at {formatMoney(figures.wagePerHour, settings)}, {plural(hours, 'hour')} a week
+        </h1>
+        <p className="soft flat above-1">
+          Every cost and estimate rests on these figures. What is not yours yet is an ordinary value of the trade
+          {shop.currency === 'EUR' ? '.' : '; its prices are rough: those in euros, at the size of your money.'}
+        </p>
+      </div>
+      <div className="actions">
+        <Button type="submit" variant="contained" disabled={save.pending || !form.formState.isDirty}>
+          Save the figures
+        </Button>
+      </div>
+    </div>
   );
 }
 

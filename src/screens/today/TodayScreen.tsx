@@ -57,52 +57,73 @@ function Today({ initial }: { initial: TodayView }) {
         <Timeline blocks={data.timeline} startMs={data.dayStartMs} endMs={data.dayEndMs} nowMs={data.nowMs} />
       </div>
       <div className="cols split-5-2">
-        <div className="sheet flush">
-          <table className="plain">
-            <thead>
-              <tr>
-                <th scope="col">in work</th>
-                <th scope="col">due</th>
-                <th scope="col">slack</th>
-                <th scope="col">parts</th>
-                <th scope="col">waiting for</th>
-              </tr>
-            </thead>
-            <tbody>
-              {data.orders.map((row) => (
-                <InWork key={row.id} row={row} />
-              ))}
-            </tbody>
-          </table>
-        </div>
-        <div className="sheet">
-          <h2 className="flat below-2">Ready to collect</h2>
-          {data.ready.length === 0 ? (
-            <p className="soft">Nothing yet.</p>
-          ) : (
-            <table className="plain">
-              <tbody>
-                {data.ready.map((row) => (
-                  <tr key={row.id}>
-                    <td>
-                      <a href={`/orders/${row.id}`}>
-                        <strong>{row.title}</strong>
-                      </a>
-                      <br />
-                      <span className="soft">{row.customerName}</span>
-                    </td>
-                    <td className="soft">{formatDay(row.dueDay, settings)}</td>
-                  </tr>
-                ))}
-              </tbody>
-            </table>
-          )}
-          <div className="above-4">
-            <CombLegend />
-          </div>
-        </div>
+        <OrdersInWork data={data} />
+        <ReadyToCollect data={data} />
       </div>
     </>
+  );
+}
+
+type OrdersInWorkProps = {
+  readonly data: TodayView;
+};
+
+function OrdersInWork({ data }: OrdersInWorkProps) {
+  return (
+    <div className="sheet flush">
+      <table className="plain">
+        <thead>
+          <tr>
+            <th scope="col">in work</th>
+            <th scope="col">due</th>
+            <th scope="col">slack</th>
+            <th scope="col">parts</th>
+            <th scope="col">waiting for</th>
+          </tr>
+        </thead>
+        <tbody>
+          {data.orders.map((row) => (
+            <InWork key={row.id} row={row} />
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}
+
+type ReadyToCollectProps = {
+  readonly data: TodayView;
+};
+
+function ReadyToCollect({ data }: ReadyToCollectProps) {
+  const settings = useSettings();
+  return (
+    <div className="sheet">
+      <h2 className="flat below-2">Ready to collect</h2>
+      {data.ready.length === 0 ? (
+        <p className="soft">Nothing yet.</p>
+      ) : (
+        <table className="plain">
+          <tbody>
+            {data.ready.map((row) => (
+              <tr key={row.id}>
+                <td>
+                  <a href={`/orders/${row.id}`}>
+                    <strong>{row.title}</strong>
+                  </a>
+                  <br />
+                  <span className="soft">{row.customerName}</span>
+                </td>
+                <td className="soft">{formatDay(row.dueDay, settings)}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+      <div className="above-4">
+        <CombLegend />
+      </div>
+    </div>
   );
 }
 
