@@ -1,7 +1,7 @@
 // What one of so many equal pieces costs: every line visible, rounded so that shown lines add up to shown totals.
 
 import type { ShopFigures } from '../materials';
-import { apportion, figure, minor, roundMoney, succeed, type Result } from '../units';
+import { apportion, figure, minor, roundMoney, succeed, type Figure, type Minor, type Result } from '../units';
 import { buildLines, getAtStake } from './build-lines';
 import type { ExactLine } from './cost-lines';
 import type { ItemSpec, CostLine, ItemCost, CostProblem } from './item-cost-types';
@@ -42,24 +42,26 @@ export function computeExactCost(spec: ItemSpec, quantity: number, shop: ShopFig
   });
 }
 
-function addUp(exact: readonly ExactLine[]): Pick<ItemCost, 'lines' | 'cash' | 'full' | 'withRisk' | 'handsSeconds'> {
-  const sum = (pick: (line: ExactLine) => number) => exact.reduce((total, line) => total + pick(line), 0);
-  const cashTotal = roundMoney(sum((line) => line.cash));
-  const fullTotal = roundMoney(sum((line) => line.cash + line.time));
-  const riskTotal = roundMoney(sum((line) => line.cash + line.time + line.risk));
+/** What the lines come to in whole minor units, so that those of each kind add up to it exactly. */
+type Totals = { readonly cash: Minor; readonly full: Minor; readonly risk: Minor };
+
+const sumOf = (exact: readonly ExactLine[], pick: (line: ExactLine) => number) =>
+  exact.reduce((total, line) => total + pick(line), 0);
+
+function roundLines(exact: readonly ExactLine[], totals: Totals): readonly CostLine[] {
   const cash = apportion(
     exact.map((line) => line.cash),
-    cashTotal,
+    totals.cash,
   );
   const time = apportion(
     exact.map((line) => line.time),
-    fullTotal - cashTotal,
+    totals.full - totals.cash,
   );
   const risk = apportion(
     exact.map((line) => line.risk),
-    riskTotal - fullTotal,
+    totals.risk - totals.full,
   );
-  const lines = exact.map((line, index): CostLine => {
+  return exact.map((line, index): CostLine => {
     const shares = { cash: cash[index]!, time: time[index]!, risk: risk[index]! };
     const total = minor(shares.cash + shares.time + shares.risk);
     return {
@@ -72,42 +74,55 @@ function addUp(exact: readonly ExactLine[]): Pick<ItemCost, 'lines' | 'cash' | '
       figure: figure(line.label, total, 'money', line.source, { how: line.how, parts: line.parts }),
     };
   });
+}
+
+function addUp(exact: readonly ExactLine[]): Pick<ItemCost, 'lines' | 'cash' | 'full' | 'withRisk' | 'handsSeconds'> {
+  const totals: Totals = {
+    cash: roundMoney(sumOf(exact, (line) => line.cash)),
+    full: roundMoney(sumOf(exact, (line) => line.cash + line.time)),
+    risk: roundMoney(sumOf(exact, (line) => line.cash + line.time + line.risk)),
+  };
+  const lines = roundLines(exact, totals);
   const pick = (part: (line: CostLine) => number) =>
     lines.filter((line) => part(line) !== 0).map((line) => ({ ...line.figure, value: part(line) }));
-  const cashFigure = figure('Cash cost', cashTotal, 'money', 'computed', {
+  const cashFigure = figure('Cash cost', totals.cash, 'money', 'computed', {
     how: 'what leaves the purse',
     parts: pick((line) => line.cash),
   });
-  const fullFigure = figure('Full cost', fullTotal, 'money', 'computed', {
+  const fullFigure = figure('Full cost', totals.full, 'money', 'computed', {
     how: 'cash cost + your time',
     parts: [
       cashFigure,
-      figure('Your time', fullTotal - cashTotal, 'money', 'computed', { parts: pick((line) => line.time) }),
+      figure('Your time', totals.full - totals.cash, 'money', 'computed', { parts: pick((line) => line.time) }),
     ],
   });
   return {
     lines,
     cash: cashFigure,
     full: fullFigure,
-    withRisk: figure('Full cost with risk', riskTotal, 'money', 'computed', {
+    withRisk: figure('Full cost with risk', totals.risk, 'money', 'computed', {
       how: 'full cost + what goes wrong or comes back',
       parts: [fullFigure, ...pick((line) => line.risk)],
     }),
-    handsSeconds: figure(
-      'Your time for one',
-      sum((line) => line.handsSeconds),
-      's',
-      'computed',
-      {
-        how: 'sum of the lines',
-        low: sum((line) => line.lowSeconds),
-        high: sum((line) => line.highSeconds),
-        parts: exact
-          .filter((line) => line.handsSeconds > 0)
-          .map((line) =>
-            figure(line.label, line.handsSeconds, 's', line.source, { low: line.lowSeconds, high: line.highSeconds }),
-          ),
-      },
-    ),
+    handsSeconds: sumHands(exact),
   };
+}
+
+function sumHands(exact: readonly ExactLine[]): Figure {
+  return figure(
+    'Your time for one',
+    sumOf(exact, (line) => line.handsSeconds),
+    's',
+    'computed',
+    {
+      how: 'sum of the lines',
+      low: sumOf(exact, (line) => line.lowSeconds),
+      high: sumOf(exact, (line) => line.highSeconds),
+      parts: exact
+        .filter((line) => line.handsSeconds > 0)
+        .map((line) =>
+          figure(line.label, line.handsSeconds, 's', line.source, { low: line.lowSeconds, high: line.highSeconds }),
+        ),
+    },
+  );
 }

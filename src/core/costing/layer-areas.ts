@@ -39,16 +39,7 @@ export function computeLayerAreas(input: {
   readonly packings?: readonly Packing[];
 }): Result<LayerAreas, TooWideProblem> {
   const { layer, vinyl, quantity, shop } = input;
-  const margin = 2 * shop.weedMarginMm;
-  const upright = { across: layer.box.width + margin, along: layer.box.height + margin };
-  const usableMm = vinyl.rollWidthMm - 2 * shop.cutterEdgeMm;
-  const ways = [{ ...upright, turned: false }];
-  if (vinyl.details.direction === 'none') ways.push({ across: upright.along, along: upright.across, turned: true });
-  const strips = ways
-    .map((way) => ({ ...way, fit: Math.floor(usableMm / way.across + FIT_SLACK) }))
-    .filter((way) => way.fit > 0)
-    .map((way) => ({ ...way, lengthMm: Math.ceil(quantity / way.fit) * way.along }))
-    .sort((a, b) => a.lengthMm - b.lengthMm);
+  const { upright, ways, strips, usableMm } = layStrips(layer, vinyl, quantity, shop);
   const best = strips[0];
   if (!best) {
     const needsMm = Math.min(...ways.map((way) => way.across));
@@ -57,7 +48,7 @@ export function computeLayerAreas(input: {
       vinylName: vinyl.name,
       needsMm,
       usableMm,
-      shrinkTo: Math.max(0, (usableMm - margin) / (needsMm - margin)),
+      shrinkTo: Math.max(0, (usableMm - 2 * shop.weedMarginMm) / (needsMm - 2 * shop.weedMarginMm)),
     });
   }
   const boxMm2 = upright.across * upright.along;
@@ -97,6 +88,21 @@ export function computeLayerAreas(input: {
       ],
     }),
   });
+}
+
+/** The ways to lay a piece with its margins, and the strips that so many take in rows, the shortest first. */
+function layStrips(layer: LayerMeasurement, vinyl: Vinyl, quantity: number, shop: ShopFigures) {
+  const margin = 2 * shop.weedMarginMm;
+  const upright = { across: layer.box.width + margin, along: layer.box.height + margin };
+  const usableMm = vinyl.rollWidthMm - 2 * shop.cutterEdgeMm;
+  const ways = [{ ...upright, turned: false }];
+  if (vinyl.details.direction === 'none') ways.push({ across: upright.along, along: upright.across, turned: true });
+  const strips = ways
+    .map((way) => ({ ...way, fit: Math.floor(usableMm / way.across + FIT_SLACK) }))
+    .filter((way) => way.fit > 0)
+    .map((way) => ({ ...way, lengthMm: Math.ceil(quantity / way.fit) * way.along }))
+    .sort((a, b) => a.lengthMm - b.lengthMm);
+  return { upright, ways, strips, usableMm };
 }
 
 /** What a machine has to take across for a layer with its margins, mm: turned a quarter where that is narrower. */

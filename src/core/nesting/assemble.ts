@@ -110,19 +110,7 @@ export function* assemble(
     },
   ];
   for (let count = 1; count <= members.length; count++) {
-    const next = new Map<number, { readonly state: State; readonly option: Option; readonly value: number }>();
-    for (const state of states) {
-      const own = new Map<number, Option>();
-      for (const option of [...state.options].sort((a, b) => b.score - a.score)) {
-        own.set(state.mark + markOf(shapes.indexOf(option.shape), option.placing), option);
-        if (own.size >= branches) break;
-      }
-      for (const [mark, option] of own) {
-        const value = state.value + option.score,
-          known = next.get(mark);
-        if (!known || known.value < value) next.set(mark, { state, option, value });
-      }
-    }
+    const next = listNext(states, shapes, branches);
     const grown: State[] = [];
     for (const [mark, { state, option, value }] of [...next].sort(([, a], [, b]) => b.value - a.value).slice(0, beam)) {
       grown.push(lay(table, state, option, value, mark));
@@ -136,6 +124,24 @@ export function* assemble(
   }
   const reachOf = ({ laid: all }: State) => Math.max(...all.map(({ pose, placing }) => placing.y + pose.maxY));
   return states.reduce((best, state) => (reachOf(state) < reachOf(best) ? state : best)).placed;
+}
+
+/** The ways to go on from the states, each layout once, by its mark. */
+function listNext(states: readonly State[], shapes: readonly Shape[], branches: number) {
+  const next = new Map<number, { readonly state: State; readonly option: Option; readonly value: number }>();
+  for (const state of states) {
+    const own = new Map<number, Option>();
+    for (const option of [...state.options].sort((a, b) => b.score - a.score)) {
+      own.set(state.mark + markOf(shapes.indexOf(option.shape), option.placing), option);
+      if (own.size >= branches) break;
+    }
+    for (const [mark, option] of own) {
+      const value = state.value + option.score,
+        known = next.get(mark);
+      if (!known || known.value < value) next.set(mark, { state, option, value });
+    }
+  }
+  return next;
 }
 
 /** Added up over pieces it tells one layout from another. */
@@ -160,31 +166,7 @@ function lay(table: Table, state: State, { shape, placing, touching }: Option, v
     waiting = new Map(state.waiting);
   if (copies.length > 0) waiting.set(shape, copies);
   else waiting.delete(shape);
-  const left = placing.x + pose.minX - TOUCH_MM,
-    right = placing.x + pose.maxX + TOUCH_MM,
-    top = placing.y + pose.minY - TOUCH_MM,
-    bottom = placing.y + pose.maxY + TOUCH_MM;
-  const options: Option[] = [];
-  for (const option of state.options) {
-    if (!waiting.has(option.shape)) continue;
-    if (option.minX >= right || option.maxX <= left || option.minY >= bottom || option.maxY <= top)
-      options.push(option);
-    else {
-      const own = option.shape.pose(option.placing.step);
-      if (
-        measureOverlap(
-          option.shape,
-          own,
-          shape,
-          pose,
-          placing.x - option.placing.x,
-          placing.y - option.placing.y,
-          Infinity,
-        ) === 0
-      )
-        options.push(rate(table, laid, option.shape, own, option.placing, option.corner));
-    }
-  }
+  const options = keepOptions(table, state, { laid, waiting, shape, pose, placing });
   const turn = (placing.step * 2 * Math.PI) / TURN_STEPS,
     kinds = [...waiting.keys()];
   const corners = new Set(state.options.map((option) => option.corner));
@@ -215,6 +197,44 @@ function lay(table: Table, state: State, { shape, placing, touching }: Option, v
     touched: state.touched + touching,
     mark,
   };
+}
+
+type Next = {
+  readonly laid: readonly Laid[];
+  readonly waiting: ReadonlyMap<Shape, readonly number[]>;
+  readonly shape: Shape;
+  readonly pose: Pose;
+  readonly placing: Placing;
+};
+
+/** The ways to go on that the new piece leaves open; those beside it are rated anew, for they touch more. */
+function keepOptions(table: Table, state: State, { laid, waiting, shape, pose, placing }: Next): Option[] {
+  const left = placing.x + pose.minX - TOUCH_MM,
+    right = placing.x + pose.maxX + TOUCH_MM,
+    top = placing.y + pose.minY - TOUCH_MM,
+    bottom = placing.y + pose.maxY + TOUCH_MM;
+  const options: Option[] = [];
+  for (const option of state.options) {
+    if (!waiting.has(option.shape)) continue;
+    if (option.minX >= right || option.maxX <= left || option.minY >= bottom || option.maxY <= top)
+      options.push(option);
+    else {
+      const own = option.shape.pose(option.placing.step);
+      if (
+        measureOverlap(
+          option.shape,
+          own,
+          shape,
+          pose,
+          placing.x - option.placing.x,
+          placing.y - option.placing.y,
+          Infinity,
+        ) === 0
+      )
+        options.push(rate(table, laid, option.shape, own, option.placing, option.corner));
+    }
+  }
+  return options;
 }
 
 /** All ways to lay a waiting piece into the corner. */

@@ -48,28 +48,11 @@ export function fillBin(
   // Only as far along as it has to: the box grows with what is in it.
   let reach = 0;
   for (const [at, member] of order.entries()) {
-    const shape = all[at]!;
-    const base = shape.steps?.[0] ?? 0;
-    field.placings[at]!.step = base;
-    let placed = false;
-    for (const stretch of [1, 2.2, Infinity]) {
-      const room = Math.min(bin.length, reach + stretch * shape.size * 1.5 + 1);
-      field.length = room;
-      const found = seek(field, at, effort, random, (x, y, step) => {
-        const pose = shape.pose(step);
-        return y + pose.maxY + 0.02 * (x + pose.maxX);
-      });
-      if (found && isFree(field, at, found)) {
-        field.move(at, found.x, found.y, found.step);
-        reach = Math.max(reach, found.y + shape.pose(found.step).maxY);
-        placed = true;
-        break;
-      }
-      if (room >= bin.length) break;
-    }
+    const lowest = layNext(field, at, all[at]!, { bin, effort, random, reach });
     field.length = bin.length;
-    if (!placed) left.push(member);
+    if (lowest === null) left.push(member);
     else {
+      reach = Math.max(reach, lowest);
       inside.push(member);
       placings.push({ ...field.placings[at]! });
     }
@@ -86,6 +69,33 @@ export function fillBin(
     inside,
     left,
   };
+}
+
+type Filling = {
+  readonly bin: Bin;
+  readonly effort: Effort;
+  readonly random: Random;
+  /** As far along as anything reaches yet, mm. */
+  readonly reach: number;
+};
+
+/** Lays the next piece where it reaches least far, and answers how far; null where no free place was found. */
+function layNext(field: Field, at: number, shape: Shape, { bin, effort, random, reach }: Filling): number | null {
+  field.placings[at]!.step = shape.steps?.[0] ?? 0;
+  for (const stretch of [1, 2.2, Infinity]) {
+    const room = Math.min(bin.length, reach + stretch * shape.size * 1.5 + 1);
+    field.length = room;
+    const found = seek(field, at, effort, random, (x, y, step) => {
+      const pose = shape.pose(step);
+      return y + pose.maxY + 0.02 * (x + pose.maxX);
+    });
+    if (found && isFree(field, at, found)) {
+      field.move(at, found.x, found.y, found.step);
+      return found.y + shape.pose(found.step).maxY;
+    }
+    if (room >= bin.length) break;
+  }
+  return null;
 }
 
 const isFree = (field: Field, at: number, { x, y, step }: Placing): boolean =>

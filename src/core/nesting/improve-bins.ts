@@ -19,7 +19,44 @@ export function* improveAll(
   firstBy: number,
   take: () => void,
 ): Generator<void, void> {
-  // What lies on a later sheet, or nowhere, is pressed into an earlier one.
+  yield* pressForward(filledBins, copies, options, random, take);
+  const last = filledBins.findLast((filled) => filled.inside.length > 0);
+  if (!last) return;
+  const areaMm2 = last.inside.reduce((sum, member) => sum + copies[member]!.shape.areaMm2, 0);
+  const leastLength = Math.max(areaMm2 / last.bin.width, findLongest(last.field) * SLIGHTLY_LESS);
+  const best: Best = { placings: copyPlacings(last.field), reach: last.field.reach() };
+  const onShorter = () => {
+    last.placings = best.placings;
+    take();
+  };
+  const shorten = shortenStrip(last.field, best, random, leastLength, firstBy, onShorter);
+  // Few pieces may go together as a puzzle; where they don't for long, less is spent on it.
+  const puzzle =
+    last.locked.length === 0 &&
+    last.inside.length <= PUZZLE_PIECES &&
+    looksLikePuzzle(last.inside.map((member) => copies[member]!.shape))
+      ? assembleAnew(last.field, last.bin, best, random, leastLength, onShorter)
+      : null;
+  for (let round = 0, puzzling = puzzle !== null; ; round++) {
+    for (let step = 0; puzzling && step < (round < PUZZLE_EAGER ? 40 : 12); step++) {
+      puzzling = puzzle?.next().done === false;
+      if (step % 8 === 7) yield;
+    }
+    for (let step = 0; step < 4; step++) {
+      if (shorten.next().done) return;
+      yield;
+    }
+  }
+}
+
+/** What lies on a later sheet, or nowhere, is pressed into an earlier one. */
+function* pressForward(
+  filledBins: FilledBin[],
+  copies: readonly Copy[],
+  options: NestOptions,
+  random: Random,
+  take: () => void,
+): Generator<void, void> {
   for (let again = true; again;) {
     again = false;
     for (const [at, filled] of filledBins.entries()) {
@@ -49,33 +86,6 @@ export function* improveAll(
         again = true;
         break;
       }
-    }
-  }
-  const last = filledBins.findLast((filled) => filled.inside.length > 0);
-  if (!last) return;
-  const areaMm2 = last.inside.reduce((sum, member) => sum + copies[member]!.shape.areaMm2, 0);
-  const leastLength = Math.max(areaMm2 / last.bin.width, findLongest(last.field) * SLIGHTLY_LESS);
-  const best: Best = { placings: copyPlacings(last.field), reach: last.field.reach() };
-  const onShorter = () => {
-    last.placings = best.placings;
-    take();
-  };
-  const shorten = shortenStrip(last.field, best, random, leastLength, firstBy, onShorter);
-  // Few pieces may go together as a puzzle; where they don't for long, less is spent on it.
-  const puzzle =
-    last.locked.length === 0 &&
-    last.inside.length <= PUZZLE_PIECES &&
-    looksLikePuzzle(last.inside.map((member) => copies[member]!.shape))
-      ? assembleAnew(last.field, last.bin, best, random, leastLength, onShorter)
-      : null;
-  for (let round = 0, puzzling = puzzle !== null; ; round++) {
-    for (let step = 0; puzzling && step < (round < PUZZLE_EAGER ? 40 : 12); step++) {
-      puzzling = puzzle?.next().done === false;
-      if (step % 8 === 7) yield;
-    }
-    for (let step = 0; step < 4; step++) {
-      if (shorten.next().done) return;
-      yield;
     }
   }
 }

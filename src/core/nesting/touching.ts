@@ -103,16 +103,9 @@ export function measureTouch(
   laid: readonly Laid[],
 ): { readonly touching: number; /** Share of its sharp corners. */ readonly held: number } {
   let sum = 0;
-  const { minX, maxX, minY, maxY } = own,
-    { xs, ys } = own.turnOutline();
+  const { xs, ys } = own.turnOutline();
   const held = new Float64Array(xs.length);
-  const near = laid.filter(
-    ({ pose, placing }) =>
-      placing.x + pose.minX < x + maxX + TOUCH_MM &&
-      placing.x + pose.maxX > x + minX - TOUCH_MM &&
-      placing.y + pose.minY < y + maxY + TOUCH_MM &&
-      placing.y + pose.maxY > y + minY - TOUCH_MM,
-  );
+  const near = listNear(own, x, y, laid);
   for (let at = 0; at < xs.length; at++) {
     const n = shape.next[at]!;
     const x1 = xs[at]! + x,
@@ -160,6 +153,16 @@ export function measureTouch(
   for (const at of shape.sharp) if (held[at]! > HELD && held[shape.before[at]!]! > HELD) corners++;
   return { touching: sum / shape.perimeter, held: corners / Math.max(1, Math.min(4, shape.sharp.length)) };
 }
+
+/** Those whose boxes touch its own. */
+const listNear = ({ minX, maxX, minY, maxY }: Pose, x: number, y: number, laid: readonly Laid[]) =>
+  laid.filter(
+    ({ pose, placing }) =>
+      placing.x + pose.minX < x + maxX + TOUCH_MM &&
+      placing.x + pose.maxX > x + minX - TOUCH_MM &&
+      placing.y + pose.minY < y + maxY + TOUCH_MM &&
+      placing.y + pose.maxY > y + minY - TOUCH_MM,
+  );
 
 /** An edge is held where more than this share of it is touched. */
 const HELD = 0.12;

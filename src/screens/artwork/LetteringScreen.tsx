@@ -38,12 +38,43 @@ export function LetteringScreen({ frame }: { frame: FrameView }) {
   );
 }
 
-function Lettering() {
-  const [form, setForm] = useState<Form>(START);
+type SaveInput = {
+  readonly form: Form;
+  readonly texts: ReturnType<typeof useSetTexts>['set'];
+  readonly ready: boolean;
+  readonly onSaved: () => void;
+};
+
+/** Saving what is lettered: one drawing, or one for each line of the list. */
+function useSaveTexts({ form, texts, ready, onSaved }: SaveInput) {
   const [failure, setFailure] = useState<string | null>(null);
   const [saving, setSaving] = useState(false);
+  const [saved, setSaved] = useState(0);
+  const save = async () => {
+    if (!ready) return;
+    setSaving(true);
+    try {
+      let id = 0;
+      // One after another: where one is refused, those before it are saved, and the rest can be saved once it is
+      // mended.
+      for (const { text, answer } of texts.slice(saved)) {
+        id = await saveText(text, answer, form);
+        if (form.list) setSaved((count) => count + 1);
+      }
+      onSaved();
+      location.assign(form.list ? '/artwork' : `/artwork/${id}`);
+    } catch (error) {
+      setFailure(wordsOf(error));
+      setSaving(false);
+    }
+  };
+  return { save, saving, failure, saved, changed: () => setSaved(0) };
+}
+
+function Lettering() {
+  const [form, setForm] = useState<Form>(START);
   const set = (part: Partial<Form>) => {
-    setSaved(0);
+    changed();
     setForm({ ...form, ...part });
   };
   const draft = useDraft({
@@ -55,7 +86,6 @@ function Lettering() {
   });
   const { set: texts, asking } = useSetTexts(form);
   const [at, setAt] = useState(0);
-  const [saved, setSaved] = useState(0);
   const shown = texts[Math.min(at, texts.length - 1)];
   const natural = shown?.answer.ok ? shown.answer.value : null;
   const result = useMemo(
@@ -72,24 +102,12 @@ function Lettering() {
   );
   const { prepared } = usePrepared(result?.svg ?? null, steps, {});
   const face = TYPEFACES.find((candidate) => candidate.key === form.typeface)!;
-  const save = async () => {
-    if (!result || !steps) return;
-    setSaving(true);
-    try {
-      let id = 0;
-      // One after another: where one is refused, those before it are saved, and the rest can be saved once it is
-      // mended.
-      for (const { text, answer } of texts.slice(saved)) {
-        id = await saveText(text, answer, form);
-        if (form.list) setSaved((count) => count + 1);
-      }
-      draft.clear();
-      location.assign(form.list ? '/artwork' : `/artwork/${id}`);
-    } catch (error) {
-      setFailure(wordsOf(error));
-      setSaving(false);
-    }
-  };
+  const { save, saving, failure, saved, changed } = useSaveTexts({
+    form,
+    texts,
+    ready: result !== null,
+    onSaved: draft.clear,
+  });
   const layer = prepared?.measurement.layers[0];
   return (
     <>

@@ -64,13 +64,31 @@ export function useSavedSheet(
     },
     [send],
   );
+  useSendOnLeave(send, () => {
+    const sheet = waiting.current;
+    if (!sheet || sending.current) return null;
+    waiting.current = null;
+    return { vinylId, before: saved.current, sheet };
+  });
+  const forget = useCallback(() => {
+    window.clearTimeout(timer.current);
+    waiting.current = null;
+    saved.current = null;
+  }, []);
+  return { save, saved: () => saved.current, problem, forget, settle: send };
+}
+
+type Waiting = { readonly vinylId: number; readonly before: SavedSheetId | null; readonly sheet: CutSheet };
+
+/** A page that goes away can't wait for an answer: the request outlives it. */
+function useSendOnLeave(send: () => Promise<void>, takeWaiting: () => Waiting | null): void {
+  const take = useRef(takeWaiting);
+  take.current = takeWaiting;
   useEffect(() => {
-    // A page that goes away can't wait for an answer: the request outlives it.
     const leave = () => {
-      const sheet = waiting.current,
-        before = saved.current;
-      if (!sheet || sending.current) return;
-      waiting.current = null;
+      const left = take.current();
+      if (!left) return;
+      const { vinylId, before, sheet } = left;
       void fetch(before ? `/api/cut-sheets/saved/${before.id}` : '/api/cut-sheets/saved', {
         method: before ? 'PUT' : 'POST',
         keepalive: true,
@@ -83,11 +101,5 @@ export function useSavedSheet(
       window.removeEventListener('pagehide', leave);
       void send();
     };
-  }, [send, vinylId]);
-  const forget = useCallback(() => {
-    window.clearTimeout(timer.current);
-    waiting.current = null;
-    saved.current = null;
-  }, []);
-  return { save, saved: () => saved.current, problem, forget, settle: send };
+  }, [send]);
 }

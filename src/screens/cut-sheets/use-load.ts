@@ -236,6 +236,29 @@ function useLoadEdits(
     show(last.laid, last.locked);
     onParts(listPartIds({ pieces: last.laid.job.cut }));
   };
+  /** To another sheet: where there is room on it, else where it lay, with its fault. */
+  const moveTo = (placement: Placement, sheet: number, onNone: () => void) =>
+    laid &&
+    attempt(async () => {
+      const piece = laid.job.pieces.find((one) => one.id === placement.pieceId)!;
+      const moved = { ...piece, id: `${piece.id}>`, copies: 1 };
+      const layout = withoutPiece(laid, placement, sheet);
+      const options = toPlainOptions(laid.options);
+      const found = await fillInWorker(laid.job.pieces, layout, [moved], laid.stock, options, sheet);
+      const place = found.ok ? found.value[0] : undefined;
+      if (!place) onNone();
+      const { xMm, yMm, rotationDeg } = place ?? placement;
+      change(placement, { sheet, xMm, yMm, rotationDeg });
+    });
+  /** Marks that don't change what is laid out are drawn at once. */
+  const mark = (marks: Setup['marks']) =>
+    laid && show({ ...laid, setup: { ...laid.setup, marks: { ...marks, tags: laid.setup.marks.tags } } });
+  return { change, lock, remove, undo, moveTo, mark, ...useFilling(core, replace) };
+}
+
+/** Filling what is left of a sheet: with parts that wait, or with more of a usual piece for the shelf. */
+function useFilling(core: Core, replace: (now: Laid, placements: readonly Placement[], job?: Laid['job']) => void) {
+  const { laid, reading, attempt } = core;
   /** Adds what finds room, the first of it first; answers how many. */
   const fill = async (cut: readonly CutSheetPiece[]): Promise<number> => {
     if (!laid || cut.length === 0) return 0;
@@ -264,22 +287,5 @@ function useLoadEdits(
     });
   const fillWithSpares = (usual: UsualPiece, onDone: (count: number) => void) =>
     attempt(async () => onDone(await fill([toSpares(usual, MOST_SPARES, core.nextSuffix())])));
-  /** To another sheet: where there is room on it, else where it lay, with its fault. */
-  const moveTo = (placement: Placement, sheet: number, onNone: () => void) =>
-    laid &&
-    attempt(async () => {
-      const piece = laid.job.pieces.find((one) => one.id === placement.pieceId)!;
-      const moved = { ...piece, id: `${piece.id}>`, copies: 1 };
-      const layout = withoutPiece(laid, placement, sheet);
-      const options = toPlainOptions(laid.options);
-      const found = await fillInWorker(laid.job.pieces, layout, [moved], laid.stock, options, sheet);
-      const place = found.ok ? found.value[0] : undefined;
-      if (!place) onNone();
-      const { xMm, yMm, rotationDeg } = place ?? placement;
-      change(placement, { sheet, xMm, yMm, rotationDeg });
-    });
-  /** Marks that don't change what is laid out are drawn at once. */
-  const mark = (marks: Setup['marks']) =>
-    laid && show({ ...laid, setup: { ...laid.setup, marks: { ...marks, tags: laid.setup.marks.tags } } });
-  return { change, lock, remove, undo, fillWithParts, fillWithSpares, moveTo, mark };
+  return { fillWithParts, fillWithSpares };
 }

@@ -48,7 +48,6 @@ export function PlacementFields({ form, path, view, blank }: Props) {
     const vinyl = view.shelf.vinyls.find((candidate) => candidate.id === Number(id));
     return vinyl !== undefined && getKindFacts(vinyl.kind).family === 'adhesive';
   };
-  const sizes = blank && blank.sizes.length > 1 ? blank.sizes : [];
   const checks = checkSizes(values, artwork, blank, sizeName);
   const own = checks.find((entry) => entry.size === sizeName);
   return (
@@ -77,16 +76,7 @@ export function PlacementFields({ form, path, view, blank }: Props) {
       />
       <SizeFaults checks={checks} />
       {artwork && <ScaledNote artwork={artwork} widthMm={Number(values.widthMm)} />}
-      {sizes.length > 0 && (
-        <details className="whole-row" open={Object.values(values.widths ?? {}).some((width) => Number(width) > 0)}>
-          <summary>Another width for some sizes</summary>
-          <div className="fields above-4 small-fields">
-            {sizes.map((size) => (
-              <LengthField key={size.name} form={form} name={`${path}.widths.${size.name}`} label={size.name} />
-            ))}
-          </div>
-        </details>
-      )}
+      <WidthsBySize form={form} path={path} blank={blank} widths={values.widths ?? {}} />
       {values.vinylIds.some(isAdhesive) && (
         <Controller
           control={form.control}
@@ -101,6 +91,23 @@ export function PlacementFields({ form, path, view, blank }: Props) {
         />
       )}
     </>
+  );
+}
+
+type WidthsBySizeProps = Pick<Props, 'form' | 'path' | 'blank'> & { readonly widths: PlacementForm['widths'] };
+
+function WidthsBySize({ form, path, blank, widths }: WidthsBySizeProps) {
+  const sizes = blank && blank.sizes.length > 1 ? blank.sizes : [];
+  if (sizes.length === 0) return null;
+  return (
+    <details className="whole-row" open={Object.values(widths).some((width) => Number(width) > 0)}>
+      <summary>Another width for some sizes</summary>
+      <div className="fields above-4 small-fields">
+        {sizes.map((size) => (
+          <LengthField key={size.name} form={form} name={`${path}.widths.${size.name}`} label={size.name} />
+        ))}
+      </div>
+    </details>
   );
 }
 

@@ -1,6 +1,6 @@
 // The seam: left as worn, right as cut. X crosses it: both, only worn, only cut. W shows what is weeded out.
 
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import type { ArtworkPicture } from '../../core/artwork';
 import { useKeys } from './keys';
 import { Picture } from './Picture';
@@ -51,20 +51,7 @@ export function SeamView({
       ? [{ keys: 'w', shown: 'W', does: 'the weeding map: what stays, what comes out', run: () => setMap(!map) }]
       : []),
   ]);
-  const unit = picture.width / widthMm;
-  const least = picture.width / 48;
-  const circles =
-    marks.length > 0 && !map
-      ? marks.map((mark, index) => {
-          const place = { cx: mark.x * unit, cy: mark.y * unit, r: Math.max(least, mark.widthMm * unit * 1.6) };
-          return (
-            <g key={index}>
-              <circle {...place} className="fail halo" />
-              <circle {...place} className={`fail ${mark.kind}`} />
-            </g>
-          );
-        })
-      : null;
+  const circles = marks.length > 0 && !map ? <FailMarks marks={marks} picture={picture} widthMm={widthMm} /> : null;
   const tint = ground ? { color: readableOn(ground) } : undefined;
   return (
     <div className={`seam ${side === 'both' ? '' : 'one'}`}>
@@ -114,7 +101,7 @@ type AsCutProps = {
   readonly mirrored: boolean | readonly boolean[];
   readonly name: string;
   readonly height: number;
-  readonly circles: React.JSX.Element[] | null;
+  readonly circles: ReactNode;
   readonly setSide: React.Dispatch<React.SetStateAction<'both' | 'worn' | 'cut'>>;
   readonly weeding: boolean;
   readonly setMap: React.Dispatch<React.SetStateAction<boolean>>;
@@ -167,6 +154,23 @@ function AsCut({
       </span>
     </figure>
   );
+}
+
+type FailMarksProps = Pick<Required<SeamProps>, 'marks' | 'picture' | 'widthMm'>;
+
+/** A ring round each place that would fail, never smaller than can be seen. */
+function FailMarks({ marks, picture, widthMm }: FailMarksProps) {
+  const unit = picture.width / widthMm;
+  const least = picture.width / 48;
+  return marks.map((mark, index) => {
+    const place = { cx: mark.x * unit, cy: mark.y * unit, r: Math.max(least, mark.widthMm * unit * 1.6) };
+    return (
+      <g key={index}>
+        <circle {...place} className="fail halo" />
+        <circle {...place} className={`fail ${mark.kind}`} />
+      </g>
+    );
+  });
 }
 
 /** Prints the seam alone, as large as the paper; what else is on the page stays off it. */

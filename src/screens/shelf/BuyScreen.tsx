@@ -56,38 +56,13 @@ function Buy({ initial }: { initial: PurchasesView }) {
     queryFn: ({ signal }) => callApi<PurchasesView>('GET', '/api/purchases', undefined, signal),
     initialData: initial,
   });
-  const [wish, setWish] = useState({ withOrders: true, withMinimums: true, alike: '' as Grade | '' });
-  /** What was wished for when the proof was asked for: it holds for that alone. */
-  const [proving, setProving] = useState<string | null>(null);
+  const [wish, setWish] = useState<Wish>({ withOrders: true, withMinimums: true, alike: '' });
   const [extra, setExtra] = useState<readonly Extra[]>([]);
-  const [adding, setAdding] = useState<{ thing: ThingView | null; amount: string }>({ thing: null, amount: '' });
-  const [view, setView] = useState<BasketView | null>(null);
-  const [failure, setFailure] = useState<string | null>(null);
+  const [adding, setAdding] = useState<Adding>({ thing: null, amount: '' });
   const sendOnce = useSendOnce();
   const [placing, setPlacing] = useState(false);
-  const body = {
-    ...wish,
-    alike: wish.alike || null,
-    extra: extra.map(({ thing, amount }) => ({ key: thing.key, amount })),
-  };
   const open = purchases.filter((purchase) => !purchase.closed);
-  const wished = JSON.stringify([body, open.map((purchase) => [purchase.id, purchase.version])]);
-  const thorough = proving === wished;
-  const asking = useLatest(
-    `${wished} ${thorough}`,
-    150,
-    async (signal) => {
-      try {
-        return { view: await callApi<BasketView>('POST', '/api/basket', { ...body, thorough }, signal), failure: null };
-      } catch (error) {
-        return { view: null, failure: wordsOf(error) };
-      }
-    },
-    (answer) => {
-      setFailure(answer.failure);
-      if (answer.view) setView(answer.view);
-    },
-  );
+  const { view, failure, setFailure, asking, prove } = useBasket(wish, extra, open);
   const place = async () => {
     if (!view?.basket) return;
     setPlacing(true);
@@ -137,14 +112,43 @@ function Buy({ initial }: { initial: PurchasesView }) {
           addNeed={addNeed}
         />
         <div className="cols">
-          {best && (
-            <BasketPanel basket={best} plain={view!.plain} things={view!.things} onProve={() => setProving(wished)} />
-          )}
+          {best && <BasketPanel basket={best} plain={view!.plain} things={view!.things} onProve={prove} />}
           <PurchaseList purchases={purchases} onChanged={() => client.invalidateQueries({ queryKey: ['purchases'] })} />
         </div>
       </div>
     </>
   );
+}
+
+/** The basket for what is wished for, worked out anew with every change of it or of the orders under way. */
+function useBasket(wish: Wish, extra: readonly Extra[], open: PurchasesView['purchases']) {
+  const [view, setView] = useState<BasketView | null>(null);
+  const [failure, setFailure] = useState<string | null>(null);
+  /** What was wished for when the proof was asked for: it holds for that alone. */
+  const [proving, setProving] = useState<string | null>(null);
+  const body = {
+    ...wish,
+    alike: wish.alike || null,
+    extra: extra.map(({ thing, amount }) => ({ key: thing.key, amount })),
+  };
+  const wished = JSON.stringify([body, open.map((purchase) => [purchase.id, purchase.version])]);
+  const thorough = proving === wished;
+  const asking = useLatest(
+    `${wished} ${thorough}`,
+    150,
+    async (signal) => {
+      try {
+        return { view: await callApi<BasketView>('POST', '/api/basket', { ...body, thorough }, signal), failure: null };
+      } catch (error) {
+        return { view: null, failure: wordsOf(error) };
+      }
+    },
+    (answer) => {
+      setFailure(answer.failure);
+      if (answer.view) setView(answer.view);
+    },
+  );
+  return { view, failure, setFailure, asking, prove: () => setProving(wished) };
 }
 
 type NeedTableProps = {

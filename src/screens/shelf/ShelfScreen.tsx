@@ -39,8 +39,8 @@ export function ShelfScreen({
   );
 }
 
-function Shelf({ initial, openBlank }: { initial: ShelfPage; openBlank: number | null }) {
-  const client = useQueryClient();
+/** The vinyls that the filter leaves, a page at a time. */
+function useShelfPages(initial: ShelfPage) {
   const [filter, setFilter] = useState(NO_FILTER);
   const found = useInfiniteQuery({
     queryKey: ['shelf', filter],
@@ -57,6 +57,12 @@ function Shelf({ initial, openBlank }: { initial: ShelfPage; openBlank: number |
     getNextPageParam: (last) =>
       last.offset + last.vinyls.length < last.total ? last.offset + last.vinyls.length : undefined,
   });
+  return { filter, setFilter, found };
+}
+
+function Shelf({ initial, openBlank }: { initial: ShelfPage; openBlank: number | null }) {
+  const client = useQueryClient();
+  const { filter, setFilter, found } = useShelfPages(initial);
   const shelf = found.data?.pages[0] ?? initial;
   const [editing, setEditing] = useState<Editing | null>(null);
   // Once the page runs: a dialog has no place in what the server draws.

@@ -20,33 +20,7 @@ export function loadCutSheets(shop: ShopContext): CutSheetsView {
   const stored = getShop(shop);
   const orders = readOpenOrders(shop);
   const { lines, materials } = readMadeLines(shop, orders);
-  const parts = orders.flatMap(({ order, parts: own }) =>
-    own
-      .filter((part) => part.state === 'to-cut')
-      .flatMap((part): (WaitingPart & { readonly vinylId: number })[] => {
-        const line = lines.get(part.lineId),
-          layer = line?.layers[part.layerIndex];
-        if (!line || !layer) return [];
-        return [
-          {
-            partId: part.id,
-            vinylId: part.vinylId,
-            orderId: order.id,
-            orderTitle: order.title,
-            pieceNumber: part.pieceNumber,
-            itemName: line.item.name,
-            dueDay: order.dueDay,
-            layerName: layer.name,
-            broken: part.broken,
-            artworkId: layer.artworkId,
-            layerIndex: layer.layerIndex,
-            widthMm: layer.widthMm,
-            mirrored: decideHandedness(layer.vinyl, { seenThrough: layer.seenThrough }).mirrored,
-            cutSeconds: part.estimates.cut,
-          },
-        ];
-      }),
-  );
+  const parts = listWaiting(orders, lines);
   const saved = groupBy(loadSavedSheets(shop.db), (sheet) => sheet.vinylId);
   const usual = loadUsual(shop);
   const groups = [...groupBy(parts, (part) => part.vinylId)].flatMap(
@@ -86,6 +60,42 @@ export function loadCutSheets(shop: ShopContext): CutSheetsView {
       shop: stored.figures,
     }),
   };
+}
+
+type WaitingOfVinyl = WaitingPart & { readonly vinylId: number };
+
+/** The parts of open orders that are to be cut yet. */
+function listWaiting(
+  orders: ReturnType<typeof readOpenOrders>,
+  lines: ReturnType<typeof readMadeLines>['lines'],
+): readonly WaitingOfVinyl[] {
+  return orders.flatMap(({ order, parts: own }) =>
+    own
+      .filter((part) => part.state === 'to-cut')
+      .flatMap((part): WaitingOfVinyl[] => {
+        const line = lines.get(part.lineId),
+          layer = line?.layers[part.layerIndex];
+        if (!line || !layer) return [];
+        return [
+          {
+            partId: part.id,
+            vinylId: part.vinylId,
+            orderId: order.id,
+            orderTitle: order.title,
+            pieceNumber: part.pieceNumber,
+            itemName: line.item.name,
+            dueDay: order.dueDay,
+            layerName: layer.name,
+            broken: part.broken,
+            artworkId: layer.artworkId,
+            layerIndex: layer.layerIndex,
+            widthMm: layer.widthMm,
+            mirrored: decideHandedness(layer.vinyl, { seenThrough: layer.seenThrough }).mirrored,
+            cutSeconds: part.estimates.cut,
+          },
+        ];
+      }),
+  );
 }
 
 /** The layers of the items on the list, as they are usually made, by vinyl. */

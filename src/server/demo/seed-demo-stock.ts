@@ -60,11 +60,31 @@ type DemoStock = {
 const DAY_MS = 86_400_000;
 const AS_THEY_LOOK = { match: null, decimal: '', lengthUnit: 'mm', dropMissing: false } as const;
 
+type Seed = {
+  readonly shop: ShopContext;
+  readonly clock: { ms: number };
+  readonly nowMs: number;
+  readonly folder: string;
+  readonly file: DemoStock;
+  /** The key of a thing by its name. */
+  readonly keyOf: ReadonlyMap<string, string>;
+};
+
 /** `clock` is moved to the past and to `nowMs` at the end. */
 export function seedDemoStock(shop: ShopContext, clock: { ms: number }, nowMs: number): void {
   const folder = join(programRoot(), 'src', 'data', 'demo');
   const file = JSON.parse(readFileSync(join(folder, 'stock.json'), 'utf8')) as DemoStock;
   const keyOf = new Map(listThings(shop).map((thing) => [thing.name, thing.key]));
+  const seed: Seed = { shop, clock, nowMs, folder, file, keyOf };
+  seedSuppliers(seed);
+  for (const lot of file.lots) seedLot(seed, lot);
+  for (const { thing, amount, coverWeeks } of file.minimums)
+    setMinimum(shop.db, keyOf.get(thing)!, { amount: amount ?? null, coverWeeks: coverWeeks ?? null });
+  for (const supply of file.supplies) seedSupply(seed, supply);
+  clock.ms = nowMs;
+}
+
+function seedSuppliers({ shop, clock, nowMs, folder, file }: Seed): void {
   for (const { listFile, ...supplier } of file.suppliers) {
     const [oldest] = file.olderPrices;
     clock.ms = nowMs - (oldest?.daysAgo ?? 0) * DAY_MS;
@@ -79,53 +99,53 @@ export function seedDemoStock(shop: ShopContext, clock: { ms: number }, nowMs: n
         );
     }
   }
-  for (const lot of file.lots) {
-    clock.ms = nowMs - lot.daysAgo * DAY_MS;
-    const { id } = receiveLot(
+}
+
+function seedLot({ shop, clock, nowMs, keyOf }: Seed, lot: DemoStock['lots'][number]): void {
+  clock.ms = nowMs - lot.daysAgo * DAY_MS;
+  const { id } = receiveLot(
+    shop,
+    parseInput(lotInput, {
+      key: keyOf.get(lot.thing),
+      form: lot.form,
+      widthMm: lot.widthMm,
+      lengthMm: lot.lengthMm,
+      quantity: lot.quantity,
+      price: lot.price,
+      remark: lot.remark ?? '',
+    }),
+  );
+  clock.ms += DAY_MS / 3;
+  if (lot.used) bookStock(shop, id, { cause: 'cut', quantity: lot.used, note: '' });
+  if (lot.offcut) {
+    const [widthMm, lengthMm, takesMm, cornerWidthMm, cornerLengthMm] = lot.offcut;
+    setAsideOffcut(shop, id, { widthMm, lengthMm, takesMm, cornerWidthMm, cornerLengthMm, remark: '' });
+  }
+  if (lot.counted !== undefined) countStock(shop, id, lot.counted, 'monthly count');
+}
+
+function seedSupply({ shop, clock, nowMs }: Seed, entry: DemoStock['supplies'][number]): void {
+  const { fittedDaysAgo, worn, cleaned, stock, ...supply } = entry;
+  clock.ms = nowMs - (fittedDaysAgo ?? 1) * DAY_MS;
+  const { id } = addSupply(
+    shop,
+    parseInput(supplyInput, { widthMm: null, tack: null, angleDegrees: null, life: null, note: '', ...supply }),
+  );
+  if (stock)
+    receiveLot(
       shop,
       parseInput(lotInput, {
-        key: keyOf.get(lot.thing),
-        form: lot.form,
-        widthMm: lot.widthMm,
-        lengthMm: lot.lengthMm,
-        quantity: lot.quantity,
-        price: lot.price,
-        remark: lot.remark ?? '',
+        key: thingKey({ kind: 'supply', supplyId: id }),
+        form: 'piece',
+        widthMm: null,
+        lengthMm: null,
+        quantity: stock.pieces,
+        price: stock.price,
+        remark: '',
       }),
     );
-    clock.ms += DAY_MS / 3;
-    if (lot.used) bookStock(shop, id, { cause: 'cut', quantity: lot.used, note: '' });
-    if (lot.offcut) {
-      const [widthMm, lengthMm, takesMm, cornerWidthMm, cornerLengthMm] = lot.offcut;
-      setAsideOffcut(shop, id, { widthMm, lengthMm, takesMm, cornerWidthMm, cornerLengthMm, remark: '' });
-    }
-    if (lot.counted !== undefined) countStock(shop, id, lot.counted, 'monthly count');
-  }
-  for (const { thing, amount, coverWeeks } of file.minimums)
-    setMinimum(shop.db, keyOf.get(thing)!, { amount: amount ?? null, coverWeeks: coverWeeks ?? null });
-  for (const { fittedDaysAgo, worn, cleaned, stock, ...supply } of file.supplies) {
-    clock.ms = nowMs - (fittedDaysAgo ?? 1) * DAY_MS;
-    const { id } = addSupply(
-      shop,
-      parseInput(supplyInput, { widthMm: null, tack: null, angleDegrees: null, life: null, note: '', ...supply }),
-    );
-    if (stock)
-      receiveLot(
-        shop,
-        parseInput(lotInput, {
-          key: thingKey({ kind: 'supply', supplyId: id }),
-          form: 'piece',
-          widthMm: null,
-          lengthMm: null,
-          quantity: stock.pieces,
-          price: stock.price,
-          remark: '',
-        }),
-      );
-    if (fittedDaysAgo !== undefined) bookWear(shop, id, { kind: 'fitted', amount: 0, fromStock: true });
-    clock.ms = nowMs - DAY_MS / 2;
-    if (worn) bookWear(shop, id, { kind: 'worn', amount: worn, fromStock: false });
-    if (cleaned) bookWear(shop, id, { kind: 'cleaned', amount: cleaned, fromStock: false });
-  }
-  clock.ms = nowMs;
+  if (fittedDaysAgo !== undefined) bookWear(shop, id, { kind: 'fitted', amount: 0, fromStock: true });
+  clock.ms = nowMs - DAY_MS / 2;
+  if (worn) bookWear(shop, id, { kind: 'worn', amount: worn, fromStock: false });
+  if (cleaned) bookWear(shop, id, { kind: 'cleaned', amount: cleaned, fromStock: false });
 }

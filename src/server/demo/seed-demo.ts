@@ -112,6 +112,18 @@ const NO_FEES = {
   ending: 'any',
 };
 
+type Clock = { ms: number };
+/** What was added, by the name it has in the file. */
+type Ids = Readonly<Record<'vinyls' | 'blanks' | 'artworks' | 'items', Map<string, number>>>;
+/** What the demo shop is filled with: its files, the shop and its clock, and what is there already. */
+type Seed = {
+  readonly folder: string;
+  readonly file: DemoFile;
+  readonly shop: ShopContext;
+  readonly clock: Clock;
+  readonly ids: Ids;
+};
+
 /** The same shop every time but for its dates, which count from `nowMs`. */
 export async function seedDemo(db: Database, nowMs: number): Promise<void> {
   const folder = join(programRoot(), 'src', 'data', 'demo');
@@ -119,13 +131,22 @@ export async function seedDemo(db: Database, nowMs: number): Promise<void> {
   const clock = { ms: nowMs - 60 * DAY_MS };
   const shop: ShopContext = { db, now: () => clock.ms };
   const timeZone = Intl.DateTimeFormat().resolvedOptions().timeZone;
-  const ids = {
-    vinyls: new Map<string, number>(),
-    blanks: new Map<string, number>(),
-    artworks: new Map<string, number>(),
-    items: new Map<string, number>(),
-  };
+  const ids: Ids = { vinyls: new Map(), blanks: new Map(), artworks: new Map(), items: new Map() };
+  const seed: Seed = { folder, file, shop, clock, ids };
   insertShop(db, { ...file.identity, timeZone, simulated: true }, { ...DEFAULT_SHOP_FIGURES, ...file.figures });
+  seedShelf(seed);
+  for (const channel of file.channels) addChannel(shop, parseInput(channelInput, { ...NO_FEES, ...channel }));
+  await seedArtworks(seed);
+  for (const item of file.items) seedItem(seed, item);
+  for (const order of file.orders) seedOrder({ shop, clock, order, items: ids.items, nowMs });
+  seedDemoStock(shop, clock, nowMs);
+  clock.ms = nowMs - 4 * DAY_MS;
+  for (const id of ids.items.values()) acceptItemCost(shop, id);
+  clock.ms = nowMs - 2 * DAY_MS;
+  raisePrices(seed);
+}
+
+function seedShelf({ file, shop, ids }: Seed): void {
   for (const vinyl of file.vinyls) {
     const input = parseInput(vinylInput, vinyl);
     ids.vinyls.set(input.name, addVinyl(shop, input).id);
@@ -138,7 +159,9 @@ export async function seedDemo(db: Database, nowMs: number): Promise<void> {
     });
     ids.blanks.set(input.name, addBlank(shop, input).id);
   }
-  for (const channel of file.channels) addChannel(shop, parseInput(channelInput, { ...NO_FEES, ...channel }));
+}
+
+async function seedArtworks({ folder, file, shop, clock, ids }: Seed): Promise<void> {
   for (const drawing of file.artworks) {
     clock.ms += 3_600_000;
     const { id } = await saveArtwork(shop, {
@@ -153,10 +176,12 @@ export async function seedDemo(db: Database, nowMs: number): Promise<void> {
     ids.artworks.set(drawing.name, id);
   }
   // Laid out beforehand, by the same arithmetic: at a start nobody waits for it. A test lays one out anew.
-  for (const { artwork, ...packing } of JSON.parse(
-    readFileSync(join(folder, 'packings.json'), 'utf8'),
-  ) as DemoPacking[])
-    savePacking(db, { ...packing, artworkId: ids.artworks.get(artwork)!, artworkVersion: 1 });
+  const packings = JSON.parse(readFileSync(join(folder, 'packings.json'), 'utf8')) as DemoPacking[];
+  for (const { artwork, ...packing } of packings)
+    savePacking(shop.db, { ...packing, artworkId: ids.artworks.get(artwork)!, artworkVersion: 1 });
+}
+
+function seedItem({ shop, ids }: Seed, item: DemoFile['items'][number]): void {
   const place = ({ artwork, place: where, widthMm, widths = {}, vinyls }: DemoPlacement) => ({
     artworkId: ids.artworks.get(artwork),
     place: where,
@@ -165,48 +190,41 @@ export async function seedDemo(db: Database, nowMs: number): Promise<void> {
     seenThrough: false,
     vinylIds: vinyls.map((name) => ids.vinyls.get(name)),
   });
-  for (const item of file.items) {
-    const input = parseInput(itemInput, {
-      name: item.name,
-      blankId: ids.blanks.get(item.blank),
-      sizeName: item.size,
-      colourName: item.colour,
-      areaBasis: 'used',
-      quantity: item.quantity,
-      price: item.price,
-      artworkPrice: item.artworkPrice ?? 0,
-      artworkRun: item.artworkRun ?? 1,
-      placements: [place(item), ...(item.more ?? []).map(place)],
-      details: {
-        ...PLAIN_DETAILS,
-        ...item.details,
-        options: (item.options ?? []).map(({ label, surcharge, ...own }) => ({
-          label,
-          surcharge,
-          placement: place(own),
-        })),
-        variants: (item.variants ?? []).map((rule) => ({
-          ...rule,
-          swaps: rule.swaps.map(([from, to]) => ({ vinylId: ids.vinyls.get(from), byVinylId: ids.vinyls.get(to) })),
-        })),
-      },
-    });
-    ids.items.set(item.key, addItem(shop, input).id);
-  }
-  for (const order of file.orders) seedOrder({ shop, clock, order, items: ids.items, nowMs });
-  seedDemoStock(shop, clock, nowMs);
-  clock.ms = nowMs - 4 * DAY_MS;
-  for (const id of ids.items.values()) acceptItemCost(shop, id);
-  clock.ms = nowMs - 2 * DAY_MS;
+  const options = (item.options ?? []).map(({ label, surcharge, ...own }) => ({
+    label,
+    surcharge,
+    placement: place(own),
+  }));
+  const variants = (item.variants ?? []).map((rule) => ({
+    ...rule,
+    swaps: rule.swaps.map(([from, to]) => ({ vinylId: ids.vinyls.get(from), byVinylId: ids.vinyls.get(to) })),
+  }));
+  const input = parseInput(itemInput, {
+    name: item.name,
+    blankId: ids.blanks.get(item.blank),
+    sizeName: item.size,
+    colourName: item.colour,
+    areaBasis: 'used',
+    quantity: item.quantity,
+    price: item.price,
+    artworkPrice: item.artworkPrice ?? 0,
+    artworkRun: item.artworkRun ?? 1,
+    placements: [place(item), ...(item.more ?? []).map(place)],
+    details: { ...PLAIN_DETAILS, ...item.details, options, variants },
+  });
+  ids.items.set(item.key, addItem(shop, input).id);
+}
+
+function raisePrices({ file, shop, ids }: Seed): void {
   for (const [name, rollPrice] of Object.entries(file.dearerVinyls)) {
-    const { id, version, archived: _archived, ...vinyl } = findVinyl(db, ids.vinyls.get(name)!)!;
+    const { id, version, archived: _archived, ...vinyl } = findVinyl(shop.db, ids.vinyls.get(name)!)!;
     changeVinyl(shop, id, parseInput(vinylInput, { ...vinyl, rollPrice }), version);
   }
 }
 
 function seedOrder(input: {
   shop: ShopContext;
-  clock: { ms: number };
+  clock: Clock;
   order: DemoOrder;
   items: ReadonlyMap<string, number>;
   nowMs: number;
@@ -257,7 +275,7 @@ function seedOrder(input: {
 /** Logs the work of a station on the first `count` pieces that can go on, at a pace against the estimate. */
 function workOn(
   shop: ShopContext,
-  clock: { ms: number },
+  clock: Clock,
   orderId: number,
   station: (typeof STATIONS)[number],
   count: number,

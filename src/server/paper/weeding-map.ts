@@ -1,6 +1,6 @@
 // The weeding map on paper: what stays, what comes out, and how many cavities each group has, a page for each layer.
 
-import type { ArtworkMeasurement, ArtworkPicture } from '../../core/artwork';
+import type { ArtworkMeasurement, ArtworkPicture, LayerMeasurement } from '../../core/artwork';
 import { formatLength, type FormatSettings } from '../../core/units';
 import { INK, PAPER_MARGIN_MM, plainText, POINTS_PER_MM, printPaper, SOFT, type Paper } from './paper';
 import { PAPER_COLOURS } from '../../theme/tokens';
@@ -53,22 +53,7 @@ function drawPage(
   const margin = PAPER_MARGIN_MM * POINTS_PER_MM;
   const width = paper.page.width - 2 * margin,
     height = paper.page.height - 2 * margin - (HEAD_MM + FOOT_MM) * POINTS_PER_MM;
-  const size = `${formatLength(measured.box.width, settings)} × ${formatLength(measured.box.height, settings)}`;
-  paper
-    .font('strong')
-    .fontSize(17)
-    .fillColor(INK)
-    .text(plainText(`${name}: ${layer.name}`), margin, margin, { width, lineBreak: false, ellipsis: true });
-  paper
-    .font('text')
-    .fontSize(10.5)
-    .fillColor(SOFT)
-    .text(
-      plainText(
-        `Weeding map, as cut, ${layer.mirrored ? 'mirrored' : 'not mirrored'}. ${size}, ${plural(measured.pieces, 'piece')}, ${plural(measured.cavities, 'cavity')} to weed out.`,
-      ),
-      { width },
-    );
+  writeHead(paper, `${name}: ${layer.name}`, width, describeMap(measured, layer, settings));
   const scale = Math.min(width / box.width, height / box.height);
   const left = margin + (width - box.width * scale) / 2 - boxLeft * scale,
     top = margin + HEAD_MM * POINTS_PER_MM + (height - box.height * scale) / 2 - box.y * scale;
@@ -86,6 +71,28 @@ function drawPage(
     paper.roundedRect(x - half, y - 6.5, 2 * half, 13, 6).fillAndStroke(PAPER_COLOURS.white, INK);
     paper.fillColor(INK).text(text, x - half, y - 4.6, { width: 2 * half, align: 'center', lineBreak: false });
   }
+  writeFoot(paper, margin);
+}
+
+function describeMap(measured: LayerMeasurement, layer: MapLayer, settings: FormatSettings): string {
+  const size = `${formatLength(measured.box.width, settings)} × ${formatLength(measured.box.height, settings)}`;
+  const way = layer.mirrored ? 'mirrored' : 'not mirrored';
+  const counts = `${plural(measured.pieces, 'piece')}, ${plural(measured.cavities, 'cavity')} to weed out`;
+  return `Weeding map, as cut, ${way}. ${size}, ${counts}.`;
+}
+
+function writeHead(paper: Paper, title: string, width: number, words: string): void {
+  const margin = PAPER_MARGIN_MM * POINTS_PER_MM;
+  paper
+    .font('strong')
+    .fontSize(17)
+    .fillColor(INK)
+    .text(plainText(title), margin, margin, { width, lineBreak: false, ellipsis: true });
+  paper.font('text').fontSize(10.5).fillColor(SOFT).text(plainText(words), { width });
+}
+
+/** What the two colours mean. */
+function writeFoot(paper: Paper, margin: number): void {
   const foot = paper.page.height - margin - 12;
   paper
     .lineWidth(0.5)

@@ -1,6 +1,7 @@
 // The stock as screens see it: what is there, what open orders need of it, and what stays free.
 
 import { computeStripNeed } from '../../core/costing';
+import type { ShopFigures } from '../../core/materials';
 import { countDays } from '../../core/scheduling';
 import { dayOf, AMOUNT_NOISE } from '../../core/units';
 import {
@@ -147,26 +148,7 @@ function readStock(shop: ShopContext): ReadStock {
     const own = byKey.get(key) ?? [];
     const thing = nameOf(key);
     const { unit } = thing;
-    const there = own.map((lot) => figure(`Lot ${lot.code ?? lot.id}`, measureLot(lot, figures), unit, 'measured'));
-    const reservedParts = (needs.get(key) ?? []).map((need) => figure(need.orderTitle, need.amount, unit, 'computed'));
-    const onShelf = figure(
-      'On the shelf',
-      there.reduce((sum, part) => sum + part.value, 0),
-      unit,
-      'computed',
-      { how: unit === 'mm²' ? 'what a cutter reaches of each lot' : 'pieces of each lot', parts: there },
-    );
-    const reserved = figure(
-      'For open orders',
-      reservedParts.reduce((sum, part) => sum + part.value, 0),
-      unit,
-      'computed',
-      { how: 'what is not cut or pressed yet', parts: reservedParts },
-    );
-    const free = figure('Free', onShelf.value - reserved.value, unit, 'computed', {
-      how: 'on the shelf − for open orders',
-      parts: [onShelf, reserved],
-    });
+    const { onShelf, reserved, free } = countFree(own, needs.get(key) ?? [], unit, figures);
     const weekly = weeklyOf(key),
       wished = minimums.get(key) ?? null;
     return {
@@ -184,6 +166,36 @@ function readStock(shop: ShopContext): ReadStock {
     };
   };
   return { lots, keys, nameOf, rowOf, isShort };
+}
+
+/** What lies there, what of it open orders need, and what is free. */
+function countFree(
+  own: readonly StoredLot[],
+  needs: readonly OrderNeed[],
+  unit: ThingView['unit'],
+  figures: ShopFigures,
+): Pick<StockRow, 'onShelf' | 'reserved' | 'free'> {
+  const there = own.map((lot) => figure(`Lot ${lot.code ?? lot.id}`, measureLot(lot, figures), unit, 'measured'));
+  const reservedParts = needs.map((need) => figure(need.orderTitle, need.amount, unit, 'computed'));
+  const onShelf = figure(
+    'On the shelf',
+    there.reduce((sum, part) => sum + part.value, 0),
+    unit,
+    'computed',
+    { how: unit === 'mm²' ? 'what a cutter reaches of each lot' : 'pieces of each lot', parts: there },
+  );
+  const reserved = figure(
+    'For open orders',
+    reservedParts.reduce((sum, part) => sum + part.value, 0),
+    unit,
+    'computed',
+    { how: 'what is not cut or pressed yet', parts: reservedParts },
+  );
+  const free = figure('Free', onShelf.value - reserved.value, unit, 'computed', {
+    how: 'on the shelf − for open orders',
+    parts: [onShelf, reserved],
+  });
+  return { onShelf, reserved, free };
 }
 
 const valueLots = (lots: readonly StoredLot[]) => valueStock(lots.map((lot) => ({ lot, left: lot.left })));

@@ -17,9 +17,8 @@ const layerName = (text: string): string =>
     .replace(/[^A-Z0-9$_-]+/g, '_')
     .slice(0, 31) || 'CUT';
 
-export function writeDxf(layer: CutLayer): string {
-  const cut = layerName(layer.name);
-  const lines: (string | number)[] = [
+function writeHeader(layer: CutLayer): (string | number)[] {
+  return [
     0,
     'SECTION',
     2,
@@ -48,6 +47,11 @@ export function writeDxf(layer: CutLayer): string {
     0,
     'ENDSEC',
   ];
+}
+
+export function writeDxf(layer: CutLayer): string {
+  const cut = layerName(layer.name);
+  const lines = writeHeader(layer);
   lines.push(0, 'SECTION', 2, 'TABLES', 0, 'TABLE', 2, 'LAYER', 70, layer.pen ? 3 : 2);
   for (const name of [cut, 'NOTE', ...(layer.pen ? ['PEN'] : [])])
     lines.push(0, 'LAYER', 2, name, 70, 0, 62, 7, 6, 'CONTINUOUS');
@@ -62,25 +66,7 @@ export function writeDxf(layer: CutLayer): string {
   };
   draw('PEN', layer.pen ?? []);
   draw(cut, layer.paths);
-  lines.push(
-    0,
-    'TEXT',
-    8,
-    'NOTE',
-    10,
-    '0.0',
-    20,
-    '-6.0',
-    30,
-    '0.0',
-    40,
-    '4.0',
-    1,
-    plain(layer.note),
-    0,
-    'ENDSEC',
-    0,
-    'EOF',
-  );
+  lines.push(0, 'TEXT', 8, 'NOTE', 10, '0.0', 20, '-6.0', 30, '0.0', 40, '4.0', 1, plain(layer.note));
+  lines.push(0, 'ENDSEC', 0, 'EOF');
   return `${lines.join('\r\n')}\r\n`;
 }
