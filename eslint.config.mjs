@@ -139,7 +139,7 @@ export default tseslint.config(
       'import-x/no-restricted-paths': ['error', { zones }],
       'no-restricted-imports': ['error', { paths: slowBarrels }],
       'no-restricted-syntax': ['error', ...everywhere],
-      'max-lines': ['error', { max: 300, skipBlankLines: true, skipComments: true }],
+      'max-lines': ['error', 300],
       'max-len': [
         'error',
         { code: 140, ignoreUrls: true, ignoreRegExpLiterals: true, ignoreStrings: true, ignoreTemplateLiterals: true },

@@ -140,6 +140,12 @@ describe('what only one place may do', () => {
       'src/server/context.ts',
       Array.from({ length: 301 }, (_, at) => `export const a${at} = 1;\n`).join(''),
     ],
+    [
+      'a long function',
+      'max-lines-per-function',
+      'src/server/context.ts',
+      `export function f(): void {\n${'  f();\n'.repeat(75)}}\n`,
+    ],
     ['the console', 'no-console', 'src/server/context.ts', 'console.log(1);\n'],
   ])(
     '%s is refused by %s in %s',

@@ -1,6 +1,7 @@
 // The odds of a comparison, as screens see them.
 
-import type { Candidate, CompareInput, Odds } from '../core/costing/compare-vinyls';
+import type { Candidate, CompareInput } from '../core/costing/compare-vinyls';
+import type { Odds } from '../core/costing/compare-odds';
 import type { OddsWorker } from './odds.worker';
 import { TaskWorker } from './task-worker';
 

@@ -1,23 +1,15 @@
 // From the text of an SVG file to an Artwork: which shapes are painted, in which colour, where, in mm. Nothing in the
 // file is executed or fetched; what can't be cut is listed by name.
 
-import {
-  composeMatrices,
-  IDENTITY,
-  scaling,
-  transformContour,
-  translation,
-  type Contour,
-  type Matrix,
-} from '../geometry';
-import { fail, MM_PER_INCH, succeed, type Result, CROSS_NOISE } from '../units';
+import { composeMatrices, IDENTITY, translation, type Contour } from '../geometry';
+import { fail, succeed, type Result, CROSS_NOISE } from '../units';
 import type { Artwork, ReadProblem, Shape, StrokeShape } from './artwork';
 import { LeftOutTally } from './left-out';
-import { inheritPaint, INITIAL_PAINT, parseOpacity, resolvePaint, type PaintServers, type PaintState } from './paint';
+import { inheritPaint, INITIAL_PAINT, parseOpacity, resolvePaint, type PaintServers } from './paint';
 import { parseStyleSheet, resolveDeclarations, type StyleSheet } from './style-sheet';
-import { fitViewBox, isRealLength, MM_PER_PX, parseSvgLength, PX_PER_INCH } from './svg-lengths';
+import { parseSvgLength, PX_PER_INCH } from './svg-lengths';
 import { readTransform } from './svg-transform';
-import { outlineShape, SHAPE_NAMES, type Viewport } from './svg-shapes';
+import { outlineShape, SHAPE_NAMES } from './svg-shapes';
 import { parseXml, type XmlElement } from './xml-tree';
 import { findOwnBox } from './svg-box';
 import {
@@ -28,22 +20,13 @@ import {
   isOutside,
   nameOf,
   collectText,
-  readViewBox,
   placeContours,
   refuseEarly,
 } from './svg-elements';
+import { enterViewport, placeRoot, type Place } from './svg-viewport';
 
 /** Elements visited at most, repeats by <use> included: a small file can ask for billions. */
 const VISIT_LIMIT = 200_000;
-type Place = {
-  readonly matrix: Matrix;
-  readonly paint: PaintState;
-  readonly opacity: number;
-  readonly viewport: Viewport;
-  readonly clips: Shape['clips'];
-  readonly uses: readonly string[];
-};
-
 /**
  * `pxPerInch`: how many of the drawing's units an inch has where the file states no size; 96 unless given, 20 to 1200.
  */
@@ -83,27 +66,7 @@ class SvgReader {
 
   read(): Result<Artwork, ReadProblem> {
     this.index(this.root);
-    const { width, height } = this.root.attributes;
-    const viewBox = readViewBox(this.root);
-    const statedWidth = width?.includes('%') ? null : parseSvgLength(width, 0);
-    const statedHeight = height?.includes('%') ? null : parseSvgLength(height, 0);
-    const ratio = viewBox ? viewBox[3]! / viewBox[2]! : 1;
-    const viewport: Viewport = {
-      width: statedWidth ?? (statedHeight && viewBox ? statedHeight / ratio : (viewBox?.[2] ?? 300)),
-      height: statedHeight ?? (statedWidth && viewBox ? statedWidth * ratio : (viewBox?.[3] ?? 150)),
-    };
-    const sized = statedWidth !== null || statedHeight !== null;
-    // Pixels say how large it looks on a screen, not how large it is made.
-    const stated = isRealLength(width) || isRealLength(height);
-    const inner = viewBox ? fitViewBox(viewBox, viewport, this.root.attributes['preserveAspectRatio']) : IDENTITY;
-    const place: Place = {
-      matrix: composeMatrices(scaling(sized ? MM_PER_PX : MM_PER_INCH / this.pxPerInch), inner),
-      paint: INITIAL_PAINT,
-      opacity: 1,
-      clips: [],
-      uses: [],
-      viewport: viewBox ? { width: viewBox[2]!, height: viewBox[3]! } : viewport,
-    };
+    const { place, isStated } = placeRoot(this.root, this.pxPerInch);
     this.visitChildren(this.root, this.enter(this.root, place) ?? place);
     if (this.visits > VISIT_LIMIT) return fail({ kind: 'too-many-elements', limit: VISIT_LIMIT });
     const layers = [...this.layers].map(([colour, shapes]) => ({ colour, shapes }));
@@ -114,7 +77,7 @@ class SvgReader {
       strokes: this.strokes,
       leftOut: this.leftOut.list(),
       gradients: this.gradients,
-      size: stated ? 'stated' : 'assumed',
+      size: isStated ? 'stated' : 'assumed',
     });
   }
 
@@ -164,7 +127,8 @@ class SvgReader {
     if (!place) return;
     if (!known) return this.noteUncuttable(element);
     if (name === 'use') this.visitUse(element, place);
-    else if (name === 'svg') this.visitChildren(element, this.enterViewport(element, place, element.attributes));
+    else if (name === 'svg')
+      this.visitChildren(element, enterViewport(this.sheets, element, place, element.attributes));
     else if (GROUPS.has(name)) this.visitChildren(element, place);
     else this.addShape(element, place);
   }
@@ -195,7 +159,7 @@ class SvgReader {
     if (inside)
       this.visitChildren(
         target,
-        this.enterViewport(target, inside, {
+        enterViewport(this.sheets, target, inside, {
           ...target.attributes,
           x: '0',
           y: '0',
@@ -203,37 +167,6 @@ class SvgReader {
           height: element.attributes['height'] ?? target.attributes['height'] ?? '100%',
         }),
       );
-  }
-
-  /** A nested viewport: moved, scaled to its viewBox, and cut off at its edge unless overflow is visible. */
-  private enterViewport(element: XmlElement, place: Place, size: Readonly<Record<string, string>>): Place {
-    const x = parseSvgLength(size['x'], place.viewport.width) ?? 0;
-    const y = parseSvgLength(size['y'], place.viewport.height) ?? 0;
-    const width = parseSvgLength(size['width'] ?? '100%', place.viewport.width) ?? place.viewport.width;
-    const height = parseSvgLength(size['height'] ?? '100%', place.viewport.height) ?? place.viewport.height;
-    const viewBox = readViewBox(element);
-    const moved = composeMatrices(place.matrix, translation(x, y));
-    const inner = viewBox
-      ? composeMatrices(moved, fitViewBox(viewBox, { width, height }, element.attributes['preserveAspectRatio']))
-      : moved;
-    const overflow = resolveDeclarations(element, this.sheets).get('overflow');
-    const edge = outlineShape(
-      'rect',
-      (attribute) => ({ x: '0', y: '0', width: String(width), height: String(height) })[attribute],
-      { width, height },
-    );
-    const clip: Shape = {
-      contours: edge.contours.map((contour) => transformContour(contour, moved)),
-      rule: 'nonzero',
-      clips: [],
-    };
-    const clipped = overflow === 'visible' || overflow === 'auto' ? place.clips : [...place.clips, [clip]];
-    return {
-      ...place,
-      matrix: inner,
-      clips: clipped,
-      viewport: viewBox ? { width: viewBox[2]!, height: viewBox[3]! } : { width, height },
-    };
   }
 
   private addShape(element: XmlElement, place: Place): void {

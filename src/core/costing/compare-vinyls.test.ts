@@ -6,13 +6,13 @@ import { minor } from '../units';
 import {
   compareVinyls,
   computeGoodPiece,
-  drawOdds,
   findFlip,
   isOtherColour,
-  sumByStage,
   type Candidate,
   type CompareInput,
 } from './compare-vinyls';
+import { drawOdds } from './compare-odds';
+import { sumByStage } from './stages';
 import { believeFailure } from './failure';
 import { computeExactCost, computeItemCost } from './index';
 

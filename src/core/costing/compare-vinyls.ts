@@ -1,18 +1,16 @@
 // The same piece in several vinyls: what a good one costs in each, how sure that is, and where another becomes the
 // cheaper.
 
-import { randomBeta, randomLcg } from 'd3-random';
 import { computeSafeWidth } from '../artwork';
 import { estimateWeedSeconds } from '../estimating';
 import { getDetailFloor, getKindFacts, GRADES, isSafeOn, type Blank, type ShopFigures, type Vinyl } from '../materials';
 import { planPressing } from '../pressing';
-import { figure, groupBy, type Figure, type Result } from '../units';
+import { figure, type Figure, type Result } from '../units';
 import { believeFailure, type Belief, type Evidence } from './failure';
 import {
   computeExactCost,
   computeItemCost,
   type CostProblem,
-  type CostStage,
   type ExactCost,
   type ItemCost,
   type ItemSpec,
@@ -93,7 +91,7 @@ function bendMinutes(
   };
 }
 
-function withCandidate(
+export function withCandidate(
   { spec, layerIndex, shop }: Pick<CompareInput, 'spec' | 'layerIndex' | 'shop'>,
   { vinyl, price, blank }: Candidate,
 ): ItemSpec {
@@ -171,7 +169,8 @@ const lineOf = ({ name, colourName }: Vinyl): string =>
     .replace(/[\s,–-]+$/, '')
     .trim();
 
-const totalAt = ({ full, atStake }: ExactCost, failure: number): number => full + (atStake * failure) / (1 - failure);
+export const totalAt = ({ full, atStake }: ExactCost, failure: number): number =>
+  full + (atStake * failure) / (1 - failure);
 
 /** What a good piece costs, not rounded, with a candidate's own failure rate; null where it can't be made so. */
 export function computeGoodPiece(input: CompareInput, candidate: Candidate, failure?: number): number | null {
@@ -216,93 +215,4 @@ function halve(difference: (at: number) => number | null, low: number, high: num
     else high = middle;
   }
   return (low + high) / 2;
-}
-
-export type Odds = {
-  /** That each is the cheapest; they add up to 1. */
-  readonly cheapest: readonly number[];
-  /** Between which the failure rate of each lies, nine times in ten. */
-  readonly failure: readonly {
-    readonly low: number;
-    readonly high: number;
-  }[];
-};
-const DRAWS = 20_000;
-
-/**
- * Draws failure rates as they are believed, and counts which candidate is the cheapest: those of one vinyl, at other
- * offers or on other blanks, fail alike. The same seed gives the same.
- */
-export function drawOdds(input: CompareInput, candidates: readonly Candidate[], draws = DRAWS, seed = 0.42): Odds {
-  const random = randomLcg(seed);
-  const players = candidates.map((candidate) => {
-    const exact = computeExactCost(withCandidate(input, candidate), input.quantity, input.shop);
-    const { alpha, beta } = believeFailure(candidate.evidence, input.shop);
-    return {
-      exact: exact.ok ? exact.value : null,
-      draw: randomBeta.source(random)(alpha, beta),
-      rates: new Float64Array(draws),
-      wins: 0,
-    };
-  });
-  const firstOf = players.map((_, at) =>
-    candidates.findIndex((candidate) => candidate.vinyl.id === candidates[at]!.vinyl.id),
-  );
-  for (let round = 0; round < draws; round++) {
-    let best: (typeof players)[number] | null = null,
-      least = Infinity;
-    for (const [at, player] of players.entries()) {
-      const rate = firstOf[at]! < at ? players[firstOf[at]!]!.rates[round]! : Math.min(0.99, player.draw());
-      player.rates[round] = rate;
-      const total = player.exact ? totalAt(player.exact, rate) : Infinity;
-      if (total < least) [best, least] = [player, total];
-    }
-    if (best) best.wins++;
-  }
-  const at = (sorted: Float64Array, share: number) => sorted[Math.min(draws - 1, Math.floor(share * draws))] ?? 0;
-  return {
-    cheapest: players.map((player) => player.wins / draws),
-    failure: players.map(({ rates }) => {
-      const sorted = rates.slice().sort();
-      return { low: at(sorted, 0.05), high: at(sorted, 0.95) };
-    }),
-  };
-}
-
-export const STAGE_LABELS: Readonly<Record<CostStage, string>> = {
-  blank: 'Blank',
-  artwork: 'Drawing',
-  vinyl: 'Vinyl',
-  tape: 'Transfer tape',
-  stones: 'Stones',
-  extra: 'Besides',
-  'set-up': 'Set-up',
-  cut: 'Cut',
-  weed: 'Weed',
-  press: 'Press',
-  wear: 'Wear',
-  risk: 'What goes wrong',
-  check: 'Check, fold, pack',
-  pack: 'Packaging',
-  order: 'The order, beside making',
-  returns: 'Returns',
-  overhead: 'Overheads',
-};
-
-/** The lines of a cost by stage, in making order: what can be set side by side whatever vinyls they are of. */
-export function sumByStage(cost: ItemCost): ReadonlyMap<CostStage, Figure> {
-  return new Map(
-    [...groupBy(cost.lines, (line) => line.stage)].map(([stage, lines]) => [
-      stage,
-      lines.length === 1
-        ? lines[0]!.figure
-        : figure(
-            STAGE_LABELS[stage],
-            lines.reduce((sum, line) => sum + line.total, 0),
-            'money',
-            'computed',
-            { how: 'sum of its lines', parts: lines.map((line) => line.figure) },
-          ),
-    ]),
-  );
 }

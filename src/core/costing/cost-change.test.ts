@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { PLAIN_BLANK, PLAIN_ITEM, PLAIN_LAYER, PLAIN_SHOP, PLAIN_VINYL } from '../../../test/worked-example';
 import { figure, minor } from '../units';
-import { compareVinyls, computeGoodPiece, drawOdds } from './compare-vinyls';
+import { drawOdds } from './compare-odds';
+import { compareVinyls, computeGoodPiece } from './compare-vinyls';
 import { computeItemCost, explainChange, toAcceptedCost, shareJointCost, type Negative } from './index';
 import { costOf } from './item-plan-examples';
 

@@ -4,4 +4,5 @@ export * from './contour';
 export * from './polygon';
 export * from './box';
 export * from './scan-lines';
-export { Calliper, findThinGaps, findThinStrokes, type ThinPlace } from './thin-places';
+export { Calliper, findThinGaps, findThinStrokes } from './thin-places';
+export type { ThinPlace } from './thin-place';

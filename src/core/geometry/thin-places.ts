@@ -1,30 +1,20 @@
 // How thin a shape gets, and how near its edges come to each other across a gap. The thickness at a place is the
 // distance between two sides that face each other, as a calliper takes it; corners and tips have none.
 
-import { CROSS_NOISE, LENGTH_NOISE_MM, POINT_NOISE_MM } from '../units';
+import { CROSS_NOISE, LENGTH_NOISE_MM } from '../units';
 import { boundPoints } from './box';
 import { EdgeGrid } from './edge-grid';
 import { EdgeRuns, type EdgeRun } from './edge-runs';
 import { InscribedCircles } from './inscribed-circles';
 import type { Piece, Polyline } from './polygon';
 import { RingEdges, type Look, type Side } from './ring-edges';
+import { RingWalk, type Place } from './ring-walk';
+import { thinOut, type Thinness, type ThinPlace } from './thin-place';
 
 /** A circle that shrinks by no more than this share has settled. */
 const SETTLED_SHARE = 1e-6;
 /** A width that changes by no more than this share of itself is known well enough. */
 const SETTLED_WIDTH_SHARE = 1e-4;
-export type ThinPlace = { readonly widthMm: number; readonly x: number; readonly y: number };
-export type Thinness = {
-  /**
-   * The thinnest place; null where no two sides face each other (a single bar has a thickness, the air around it no
-   * gap).
-   */
-  readonly thinnest: ThinPlace | null;
-  /** Places thinner than was asked for, thinnest first, at most `PLACES_KEPT`, none within its own width of another. */
-  readonly places: readonly ThinPlace[];
-};
-const PLACES_KEPT = 200;
-
 /** Sides that face each other within this angle count as facing before they are followed to where they are nearest. */
 const FACING_COSINE = Math.cos((162 * Math.PI) / 180);
 /** A ball counts as free when nothing reaches further into it than this share of its radius: flattened curves do. */
@@ -51,13 +41,13 @@ export const findThinGaps = (pieces: readonly Piece[], underMm = 0): Thinness =>
 
 /** A ring and what it bounds on one side. Rings of one group bound one thing; of group -1 the open air. */
 type Bound = { readonly group: number; /** No ball wider than this lies in the group, mm. */ readonly widest: number };
-type Place = { readonly edge: number; readonly x: number; readonly y: number };
 
 /** Takes thicknesses of pieces and of the air between them; the edges are laid out once for both. */
 export class Calliper {
   private readonly edges: RingEdges;
   private readonly grid: EdgeGrid;
   private readonly runs: EdgeRuns;
+  private readonly rings: RingWalk;
   private readonly reach: number;
   /** What the rings bound, and its shapes, on either side: pieces of the material; cavities of the air. */
   private readonly bounded: Readonly<
@@ -99,6 +89,7 @@ export class Calliper {
     const { x1, y1, x2, y2 } = this.edges;
     this.grid = new EdgeGrid(x1, y1, x2, y2);
     this.runs = new EdgeRuns(this.edges);
+    this.rings = new RingWalk(this.edges, this.grid);
   }
 
   measureStrokes(underMm = 0): Thinness {
@@ -217,8 +208,11 @@ export class Calliper {
           if (square >= least) continue;
           const b: Place = { edge: other, x: grid.nearX, y: grid.nearY };
           if (
-            !this.facesInward(b, a) ||
-            !(this.facesInward(a, b) || this.facesInward({ ...a, edge: this.neighbour(edge, -1) }, b))
+            !this.rings.facesInward(this.side, b, a) ||
+            !(
+              this.rings.facesInward(this.side, a, b) ||
+              this.rings.facesInward(this.side, { ...a, edge: this.rings.neighbour(edge, -1) }, b)
+            )
           )
             continue;
           least = square;
@@ -255,7 +249,7 @@ export class Calliper {
       // Touched just round a corner: smaller balls there touch the same corner, and say nothing of a thickness.
       if (
         this.edges.ringOf[near] === this.edges.ringOf[sample.edge] &&
-        this.wayRound(sample, { edge: near, x: qx, y: qy }) < 2 * radius * CORNER_WAY
+        this.rings.wayRound(sample, { edge: near, x: qx, y: qy }) < 2 * radius * CORNER_WAY
       )
         return 'corner';
     }
@@ -271,8 +265,8 @@ export class Calliper {
     let width = Infinity,
       settled = false;
     for (let round = 0; round < 40 && !settled; round++) {
-      a = this.walk(a, b.x, b.y);
-      b = this.walk(b, a.x, a.y);
+      a = this.rings.walk(a, b.x, b.y);
+      b = this.rings.walk(b, a.x, a.y);
       const now = Math.hypot(a.x - b.x, a.y - b.y);
       settled = width - now < width * SETTLED_WIDTH_SHARE || now < LENGTH_NOISE_MM;
       width = now;
@@ -282,77 +276,16 @@ export class Calliper {
     const sameRing = this.edges.ringOf[a.edge] === this.edges.ringOf[b.edge];
     this.onOneRing = sameRing;
     // Followed into a tip, the two sides meet: that is a corner, whatever its angle.
-    if (width < TOUCHING_MM || (sameRing && this.wayRound(a, b) < width * LEAST_WAY_ROUND)) return 'corner';
-    if (!this.facesInward(a, b) || !this.facesInward(b, a)) return 'corner';
+    if (width < TOUCHING_MM || (sameRing && this.rings.wayRound(a, b) < width * LEAST_WAY_ROUND)) return 'corner';
+    if (!this.rings.facesInward(this.side, a, b) || !this.rings.facesInward(this.side, b, a)) return 'corner';
     const x = (a.x + b.x) / 2,
       y = (a.y + b.y) / 2;
     // Walked past something that lies between them, or out of sight of each other round a corner.
     return this.grid.findNearest(x, y, (width / 2) * (1 - SETTLED_SLACK)) === -1 ? { widthMm: width, x, y } : 'corner';
-  }
-
-  /** From the edge at `from`, `to` lies on the side looked at. */
-  private facesInward(from: Place, to: Place): boolean {
-    const { x1, y1, x2, y2 } = this.grid;
-    const dx = x2[from.edge]! - x1[from.edge]!,
-      dy = y2[from.edge]! - y1[from.edge]!;
-    return this.side * (dx * (to.y - from.y) - dy * (to.x - from.x)) > -POINT_NOISE_MM;
-  }
-
-  /** The place near `from` on the same ring that is closest to (x, y): goes on while it comes nearer. */
-  private walk(from: Place, x: number, y: number): Place {
-    const { grid } = this;
-    let bestEdge = from.edge,
-      best = grid.approach(from.edge, x, y),
-      bestX = grid.nearX,
-      bestY = grid.nearY;
-    for (const direction of [1, -1]) {
-      let edge = from.edge;
-      for (let steps = 0, lag = 0; steps < 40 && lag < 2; steps++) {
-        edge = this.neighbour(edge, direction);
-        const square = grid.approach(edge, x, y);
-        if (square < best - CROSS_NOISE) {
-          best = square;
-          bestEdge = edge;
-          bestX = grid.nearX;
-          bestY = grid.nearY;
-          lag = 0;
-        } else lag++;
-      }
-    }
-    return { edge: bestEdge, x: bestX, y: bestY };
-  }
-
-  private neighbour(edge: number, direction: number): number {
-    const ring = this.edges.ringOf[edge]!;
-    const first = this.edges.first[ring]!;
-    const count = this.edges.first[ring + 1]! - first;
-    return first + ((((edge - first + direction) % count) + count) % count);
-  }
-
-  private wayRound(a: Place, b: Place): number {
-    const { along, x1, y1, length, ringOf } = this.edges;
-    const at = (place: Place) =>
-      along[place.edge]! + Math.sqrt((place.x - x1[place.edge]!) ** 2 + (place.y - y1[place.edge]!) ** 2);
-    const way = Math.abs(at(a) - at(b));
-    return Math.min(way, length[ringOf[a.edge]!]! - way);
   }
 }
 
 function leastExtent(ring: Polyline): number {
   const box = boundPoints([ring]);
   return box ? Math.min(box.width, box.height) * 1.001 : 0;
-}
-
-function thinOut(places: readonly ThinPlace[]): readonly ThinPlace[] {
-  const kept: ThinPlace[] = [];
-  for (const place of [...places].sort((a, b) => a.widthMm - b.widthMm)) {
-    if (kept.length === PLACES_KEPT) break;
-    if (
-      kept.every(
-        (other) => Math.hypot(other.x - place.x, other.y - place.y) > Math.max(place.widthMm, other.widthMm) * 1.5,
-      )
-    )
-      kept.push(place);
-  }
-  return kept;
 }

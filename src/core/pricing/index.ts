@@ -1,3 +1,4 @@
 // What to ask, and what it leaves.
 export * from './price';
 export * from './channel';
+export * from './channel-price';

@@ -1,7 +1,7 @@
 // Compare: the same piece in two to four vinyls, line by line, how sure the answer is, and where it flips.
 
 import { useMemo, useState } from 'react';
-import type { Odds } from '../../core/costing/compare-vinyls';
+import type { Odds } from '../../core/costing/compare-odds';
 import {
   compareItem,
   listChoices,

@@ -2,7 +2,9 @@
 
 import type { ReactNode } from 'react';
 import type { CostStage } from '../../core/costing';
-import { STAGE_LABELS, sumByStage, type Compared, type Odds } from '../../core/costing/compare-vinyls';
+import type { Odds } from '../../core/costing/compare-odds';
+import type { Compared } from '../../core/costing/compare-vinyls';
+import { STAGE_LABELS, sumByStage } from '../../core/costing/stages';
 import type { Comparison } from '../../core/planning';
 import { formatShare } from '../../core/units';
 import { describeUnfit } from '../../wording/compare';

@@ -1,0 +1,62 @@
+// Going along a ring from edge to edge.
+
+import { CROSS_NOISE, POINT_NOISE_MM } from '../units';
+import type { EdgeGrid } from './edge-grid';
+import type { RingEdges, Side } from './ring-edges';
+
+/** A point on an edge, mm. */
+export type Place = { readonly edge: number; readonly x: number; readonly y: number };
+
+export class RingWalk {
+  constructor(
+    private readonly edges: RingEdges,
+    private readonly grid: EdgeGrid,
+  ) {}
+
+  /** From the edge at `from`, `to` lies on the side looked at. */
+  facesInward(side: Side, from: Place, to: Place): boolean {
+    const { x1, y1, x2, y2 } = this.grid;
+    const dx = x2[from.edge]! - x1[from.edge]!,
+      dy = y2[from.edge]! - y1[from.edge]!;
+    return side * (dx * (to.y - from.y) - dy * (to.x - from.x)) > -POINT_NOISE_MM;
+  }
+
+  /** The place near `from` on the same ring that is closest to (x, y): goes on while it comes nearer. */
+  walk(from: Place, x: number, y: number): Place {
+    const { grid } = this;
+    let bestEdge = from.edge,
+      best = grid.approach(from.edge, x, y),
+      bestX = grid.nearX,
+      bestY = grid.nearY;
+    for (const direction of [1, -1]) {
+      let edge = from.edge;
+      for (let steps = 0, lag = 0; steps < 40 && lag < 2; steps++) {
+        edge = this.neighbour(edge, direction);
+        const square = grid.approach(edge, x, y);
+        if (square < best - CROSS_NOISE) {
+          best = square;
+          bestEdge = edge;
+          bestX = grid.nearX;
+          bestY = grid.nearY;
+          lag = 0;
+        } else lag++;
+      }
+    }
+    return { edge: bestEdge, x: bestX, y: bestY };
+  }
+
+  neighbour(edge: number, direction: number): number {
+    const ring = this.edges.ringOf[edge]!;
+    const first = this.edges.first[ring]!;
+    const count = this.edges.first[ring + 1]! - first;
+    return first + ((((edge - first + direction) % count) + count) % count);
+  }
+
+  wayRound(a: Place, b: Place): number {
+    const { along, x1, y1, length, ringOf } = this.edges;
+    const at = (place: Place) =>
+      along[place.edge]! + Math.sqrt((place.x - x1[place.edge]!) ** 2 + (place.y - y1[place.edge]!) ** 2);
+    const way = Math.abs(at(a) - at(b));
+    return Math.min(way, length[ringOf[a.edge]!]! - way);
+  }
+}
