@@ -249,8 +249,8 @@ export function readSet(count: number, share: number, price: Minor, cost: ItemCo
   );
   const seconds = count * cost.handsSeconds.value - once.savedSeconds;
   const time = figure('Your time, all of it', seconds, 's', 'computed', {
-    how: 'pieces × one, but one order',
-    parts: [cost.handsSeconds],
+    how: once.savedSeconds === 0 ? 'pieces × one' : 'pieces × one, but one order',
+    parts: [cost.handsSeconds, ...once.timeParts],
   });
   const wages = count * (cost.full.value - cost.cash.value) - once.saved;
   const yours = figure('Yours', asked.value - fee.value - costs.value, 'money', 'computed', {
@@ -272,19 +272,28 @@ export function readSet(count: number, share: number, price: Minor, cost: ItemCo
   };
 }
 
+const ONE_ORDER = 'Less: the order is one';
+
 /** What pieces of one order save of what each bears of an order; below nothing where an order usually has more pieces. */
 function getOrderOnce(
   count: number,
   cost: ItemCost,
   shop: ShopFigures,
-): { readonly saved: number; readonly savedSeconds: number; readonly parts: readonly Figure[] } {
+): {
+  readonly saved: number;
+  readonly savedSeconds: number;
+  readonly parts: readonly Figure[];
+  readonly timeParts: readonly Figure[];
+} {
   const line = cost.lines.find(({ id }) => id === 'order');
-  if (!line) return { saved: 0, savedSeconds: 0, parts: [] };
+  if (!line) return { saved: 0, savedSeconds: 0, parts: [], timeParts: [] };
   const all = roundMoney((shop.orderSeconds / SECONDS_PER_HOUR) * shop.wagePerHour);
   const saved = count * line.total - all;
+  const savedSeconds = count * line.handsSeconds - shop.orderSeconds;
   return {
     saved,
-    savedSeconds: count * line.handsSeconds - shop.orderSeconds,
-    parts: saved === 0 ? [] : [figure('Less: the order is one', -saved, 'money', 'computed', { parts: [line.figure] })],
+    savedSeconds,
+    parts: saved === 0 ? [] : [figure(ONE_ORDER, -saved, 'money', 'computed', { parts: [line.figure] })],
+    timeParts: savedSeconds === 0 ? [] : [figure(ONE_ORDER, -savedSeconds, 's', 'computed')],
   };
 }
