@@ -1,21 +1,17 @@
 // `npm run mutation`: plants small faults in what money, minutes and material rest on, and sees whether a test fails.
-// Takes long, so it is no part of the gate. Some of it: `npm run mutation -- --mutate 'src/core/pricing/price.ts'`;
-// the server's part: `MUTATE=server npm run mutation`.
+// Takes long, so it is no part of the gate. One room of the house: `MUTATE=pricing npm run mutation`; rooms stand in
+// mutation-rooms.json.
 
-const OF_CORE = [
-  ...['costing', 'pricing', 'stock', 'pressing', 'orders', 'estimating', 'scheduling'].map(
-    (room) => `src/core/${room}/*.ts`,
-  ),
-  'src/core/nesting/check-layout.ts',
-  'src/core/artwork/measure-artwork.ts',
-];
-const OF_SERVER = ['src/server/bench/*.ts'];
+import { readFileSync } from 'node:fs';
+
+const rooms = JSON.parse(readFileSync(new URL('mutation-rooms.json', import.meta.url), 'utf8'));
+const room = process.env.MUTATE;
 
 export default {
   testRunner: 'vitest',
   vitest: { configFile: 'vitest.mutation.config.ts' },
   mutate: [
-    ...(process.env.MUTATE === 'server' ? OF_SERVER : OF_CORE),
+    ...(room ? [rooms[room]] : Object.values(rooms)).flatMap(({ files }) => files),
     '!src/**/*.test.ts',
     '!src/**/*examples.ts',
     '!src/**/*.bench.ts',

@@ -1,11 +1,10 @@
-// The tests that planted faults are held against: those of the part that is mutated, and no slower ones.
+// The tests that planted faults are held against: those of the room that is mutated, and of the rooms it is for.
 
 import { defineConfig, mergeConfig } from 'vitest/config';
 import base from './vitest.config';
+import rooms from './mutation-rooms.json';
 
-const OF_SERVER = ['src/server/bench/*.test.ts', 'src/server/stock/supplies-flow.test.ts'];
-const OF_CORE = ['src/core/**/*.test.ts', 'src/wording/*.test.ts'];
-
+const room = process.env['MUTATE'] as keyof typeof rooms | undefined;
 const own = mergeConfig(base, defineConfig({}));
-own.test.include = process.env['MUTATE'] === 'server' ? OF_SERVER : OF_CORE;
+own.test.include = (room ? [rooms[room]] : Object.values(rooms)).flatMap(({ tests }) => tests);
 export default own;

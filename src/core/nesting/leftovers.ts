@@ -53,7 +53,7 @@ export function fitLargestLeftover(
 }
 
 /**
- * The ways to keep what is left of a sheet or an offcut, the one with the most of it first: cut off square behind the
+ * The ways to keep what is left of a sheet or an offcut, the one that is worth most first: cut off square behind the
  * last piece, as rectangles from between and beside them, or as what it is once the used corner is cut away. `placed`
  * are outlines where they lie; half the gap about them is gone too. A roll has none: it stays a roll. Nothing smaller
  * than 60 mm either way is kept.

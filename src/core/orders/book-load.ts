@@ -37,7 +37,7 @@ export type SheetBooking = {
 };
 export type LoadBooking = { readonly sheets: readonly SheetBooking[] };
 
-/** What of a sheet is to be saved: the way with the most of it where nothing was chosen. */
+/** What of a sheet is to be saved: the way that is worth most where nothing was chosen. */
 export type LeftoverChoice = LeftoverKind | 'nothing';
 
 export type BookingProblem =
@@ -70,7 +70,7 @@ export const choiceOf = ({ choices }: Pick<LaidLoad, 'choices'>, stockId: string
   choices.find((choice) => String(choice.lotId) === stockId);
 
 /**
- * The ways to save what is left of a sheet, the one with the most of it first; of all of it and not only of what the
+ * The ways to save what is left of a sheet, the one that is worth most first; of all of it and not only of what the
  * mat held.
  */
 export function listLeftovers(laid: LaidLoad, sheet: number): readonly Leftover[] {
@@ -147,7 +147,7 @@ export type SavedLoad = {
   readonly parts: ReadonlyMap<number, { readonly orderId: number; readonly pieceNumber: number }>;
   readonly turnable: boolean;
   readonly figures: HoldFigures;
-  /** By sheet; where none is chosen, the way with the most of it. */
+  /** By sheet; where none is chosen, the way that is worth most. */
   readonly leftovers: ReadonlyMap<number, LeftoverChoice>;
 };
 

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { choicesOf, keyOfSource, bookLoad, listLeftovers, makeJob, placementKey, toStock } from '../../core/orders';
 import { dropGone, sourceOf, toCutPieces, toCutSheet, toSpares, toLaidLoad } from './cut-load';
-import { figures, parts, shapes, lot, plain, at, use, layoutOf, laidOut } from './cut-load-examples';
+import { at, figures, layoutOf, lot, plain, use } from '../../core/orders/cut-examples';
+import { laidOut, parts, shapes } from './cut-load-examples';
 
 describe('a load that is cut', () => {
   const job = makeJob(toCutPieces(parts, shapes, new Set()), shapes, plain),

@@ -3,22 +3,8 @@ import { NO_MARKS } from '../../core/nesting';
 import { keyOfSource, makeJob, orderStock, partIdOf, tagOf, toStock } from '../../core/orders';
 import { sourceOf, toCutPieces } from './cut-load';
 import { toLoadFacts, writeSheet } from './export-load';
-import {
-  figures,
-  box,
-  hole,
-  dot,
-  alone,
-  parts,
-  shapes,
-  lot,
-  setup,
-  plain,
-  at,
-  use,
-  layoutOf,
-  laidOut,
-} from './cut-load-examples';
+import { alone, at, box, dot, figures, hole, layoutOf, lot, plain, use } from '../../core/orders/cut-examples';
+import { laidOut, parts, setup, shapes } from './cut-load-examples';
 
 const byPart = new Map(parts.map((one) => [one.partId, one]));
 describe('a load from what waits', () => {
