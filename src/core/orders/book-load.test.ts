@@ -17,7 +17,7 @@ import {
   shapes,
   sheetOf,
   source,
-  use,
+  usedOn,
 } from './cut-examples';
 import { keyOfSource, makeJob } from './cut-job';
 
@@ -55,7 +55,7 @@ describe('a saved sheet', () => {
 
   it('that is cut from what is not on the book books nothing', () => {
     const lots = [{ lotId: 0, form: 'sheet' as const, widthMm: 300, lengthMm: 400 }];
-    expect(problemOf({ sheet: sheetOf({ lots, sheets: [{ ...use(0, '0'), lotId: 0 }] }) })).toEqual({
+    expect(problemOf({ sheet: sheetOf({ lots, sheets: [{ ...usedOn(0, '0'), lotId: 0 }] }) })).toEqual({
       kind: 'not-on-the-book',
     });
   });
@@ -68,11 +68,11 @@ describe('a saved sheet', () => {
   });
 
   it('is refused where its number means another lot now', () => {
-    expect(problemOf({ sheet: sheetOf({ sheets: [{ ...use(0, '4'), lotId: 4 }] }) })).toEqual({
+    expect(problemOf({ sheet: sheetOf({ sheets: [{ ...usedOn(0, '4'), lotId: 4 }] }) })).toEqual({
       kind: 'stock-changed',
       lotId: 1,
     });
-    expect(problemOf({ sheet: sheetOf({ sheets: [{ ...use(1, '1'), lotId: 1 }] }) })).toEqual({
+    expect(problemOf({ sheet: sheetOf({ sheets: [{ ...usedOn(1, '1'), lotId: 1 }] }) })).toEqual({
       kind: 'stock-changed',
       lotId: 1,
     });
@@ -124,7 +124,7 @@ describe('what is left over', () => {
   const job = makeJob([piece('a', [1])], shapes, plain);
   const laid = (lotId: number, form: 'roll' | 'sheet' | 'offcut') => ({
     job,
-    layout: layoutOf([at(0, 'a', 0, { xMm: 20, yMm: 20 })], [use(0, String(lotId))]),
+    layout: layoutOf([at(0, 'a', 0, { xMm: 20, yMm: 20 })], [usedOn(0, String(lotId))]),
     choices: [lot(lotId, form)],
     gapMm: 6,
   });

@@ -79,7 +79,7 @@ export const at = (sheet: number, pieceId: string, copy: number, more: Partial<P
   ...more,
 });
 
-export const use = (sheet: number, stockId: string) => ({
+export const usedOn = (sheet: number, stockId: string) => ({
   sheet,
   stockId,
   usedLengthMm: 100,
@@ -115,6 +115,6 @@ export const sheetOf = (more: Partial<CutSheet> = {}): CutSheet => ({
   pieces: [piece('a', [1, 2])],
   placements: [at(0, 'a', 0, { xMm: 20, yMm: 20 }), at(0, 'a', 1, { xMm: 80, yMm: 20 })],
   locked: [],
-  sheets: [{ ...use(0, '1'), lotId: 1 }],
+  sheets: [{ ...usedOn(0, '1'), lotId: 1 }],
   ...more,
 });

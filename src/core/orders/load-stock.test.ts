@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { computeRingArea } from '../geometry';
-import { at, box, figures, lot, piece, plain, shapes, sheetOf, source, use } from './cut-examples';
+import { at, box, figures, lot, piece, plain, shapes, sheetOf, source, usedOn } from './cut-examples';
 import { countTagLetters, keyOfSource, makeJob, partIdOf, placementKey, tagOf } from './cut-job';
 import { findClash, listPartIds } from './cut-sheet';
 import { choicesOf, isOnMat, marginsOf, orderStock, toStock, toWholeStock } from './load-stock';
@@ -173,13 +173,13 @@ describe('two sheets that want the same', () => {
     const two = {
       lots,
       sheets: [
-        { ...use(0, '2'), lotId: 2 },
-        { ...use(1, '2'), lotId: 2 },
+        { ...usedOn(0, '2'), lotId: 2 },
+        { ...usedOn(1, '2'), lotId: 2 },
       ],
     };
     expect(findClash(sheetOf(two), [other(two)], () => 4)).toBeNull();
     expect(findClash(sheetOf(two), [other(two)], () => 3)).toMatchObject({ form: 'sheet', left: 1, takes: 2 });
-    const loose = { sheets: [{ ...use(0, '0'), lotId: 0 }] };
+    const loose = { sheets: [{ ...usedOn(0, '0'), lotId: 0 }] };
     expect(findClash(sheetOf(loose), [other(loose)], () => 0)).toBeNull();
     expect(findClash(sheetOf({ ...two, lots: [] }), [], () => 1)).toMatchObject({ form: 'roll', takes: 2 });
     expect(at(0, 'a', 0).sheet).toBe(0);

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { choicesOf, keyOfSource, bookLoad, listLeftovers, makeJob, placementKey, toStock } from '../../core/orders';
 import { dropGone, sourceOf, toCutPieces, toCutSheet, toSpares, toLaidLoad } from './cut-load';
-import { at, figures, layoutOf, lot, plain, use } from '../../core/orders/cut-examples';
+import { at, figures, layoutOf, lot, plain, usedOn } from '../../core/orders/cut-examples';
 import { laidOut, parts, shapes } from './cut-load-examples';
 
 describe('a load that is cut', () => {
@@ -11,7 +11,7 @@ describe('a load that is cut', () => {
   it('shares its strip by outlines grown by half the gap, and keeps what is left of pieces, not of rolls', () => {
     const laid = laidOut(
       job,
-      layoutOf([at(0, wide!.id, 0), at(1, wide!.id, 1), at(2, small!.id, 0)], [use(0, '3'), use(1, '2'), use(2, '1')]),
+      layoutOf([at(0, wide!.id, 0), at(1, wide!.id, 1), at(2, small!.id, 0)], [usedOn(0, '3'), usedOn(1, '2'), usedOn(2, '1')]),
       [lot(3, 'offcut'), lot(2, 'sheet'), lot(1, 'roll')],
     );
     const { sheets } = bookLoad(toLaidLoad(laid), new Map());
@@ -37,7 +37,7 @@ describe('a load that is cut', () => {
       toLaidLoad(
         laidOut(
           own,
-          layoutOf([at(0, body!.id, 0), at(0, bit!.id, 0), at(0, spare!.id, 0), at(0, spare!.id, 1)], [use(0, '1')]),
+          layoutOf([at(0, body!.id, 0), at(0, bit!.id, 0), at(0, spare!.id, 0), at(0, spare!.id, 1)], [usedOn(0, '1')]),
           [lot(1, 'roll')],
         ),
       ),
@@ -48,7 +48,7 @@ describe('a load that is cut', () => {
     ]);
     // Where one island found no room, the part is not cut: it waits, and bears nothing.
     const short = bookLoad(
-      toLaidLoad(laidOut(own, layoutOf([at(0, body!.id, 0), at(0, spare!.id, 0)], [use(0, '1')]), [lot(1, 'roll')])),
+      toLaidLoad(laidOut(own, layoutOf([at(0, body!.id, 0), at(0, spare!.id, 0)], [usedOn(0, '1')]), [lot(1, 'roll')])),
       new Map(),
     );
     expect(short.sheets[0]!.parts).toEqual([]);
@@ -68,7 +68,7 @@ describe('a load that is cut', () => {
           own,
           layoutOf(
             [at(0, body!.id, 0), at(1, bit!.id, 0), at(2, spare!.id, 0)],
-            [use(0, '3'), use(1, '2'), use(2, '1')],
+            [usedOn(0, '3'), usedOn(1, '2'), usedOn(2, '1')],
           ),
           [lot(3, 'offcut'), lot(2, 'sheet'), lot(1, 'roll')],
         ),
@@ -98,7 +98,7 @@ describe('a load that is cut', () => {
         { x: 90, y: 40 },
       ],
     ]);
-    const laid = laidOut(job, layoutOf([at(0, small!.id, 0, { xMm: 20, yMm: 150 })], [use(0, '3')]), [spoiled]);
+    const laid = laidOut(job, layoutOf([at(0, small!.id, 0, { xMm: 20, yMm: 150 })], [usedOn(0, '3')]), [spoiled]);
     const leftovers = listLeftovers(toLaidLoad(laid), 0);
     expect(leftovers.length).toBeGreaterThan(0);
     for (const ring of leftovers.find((leftover) => leftover.kind === 'rectangles')!.pieces) {
@@ -113,7 +113,7 @@ describe('a load that is cut', () => {
   it('is saved as it is, and comes back without what does not wait any more', () => {
     const laid = laidOut(
       job,
-      layoutOf([at(0, wide!.id, 0), at(0, wide!.id, 1, { xMm: 80 }), at(0, small!.id, 0, { yMm: 60 })], [use(0, '1')]),
+      layoutOf([at(0, wide!.id, 0), at(0, wide!.id, 1, { xMm: 80 }), at(0, small!.id, 0, { yMm: 60 })], [usedOn(0, '1')]),
       [lot(1, 'roll')],
     );
     const sheet = toCutSheet(laid, new Set([placementKey({ pieceId: wide!.id, copy: 1 })]));

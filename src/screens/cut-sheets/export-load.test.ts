@@ -3,7 +3,7 @@ import { NO_MARKS } from '../../core/nesting';
 import { keyOfSource, makeJob, orderStock, partIdOf, tagOf, toStock } from '../../core/orders';
 import { sourceOf, toCutPieces } from './cut-load';
 import { toLoadFacts, writeSheet } from './export-load';
-import { alone, at, box, dot, figures, hole, layoutOf, lot, plain, use } from '../../core/orders/cut-examples';
+import { alone, at, box, dot, figures, hole, layoutOf, lot, plain, usedOn } from '../../core/orders/cut-examples';
 import { laidOut, parts, setup, shapes } from './cut-load-examples';
 
 const byPart = new Map(parts.map((one) => [one.partId, one]));
@@ -92,7 +92,7 @@ it('the file has every part where it lies, its weed line, and last the cut acros
   const laid = {
     ...laidOut(
       job,
-      layoutOf([at(0, job.cut[0]!.id, 0, { xMm: 100, yMm: 50, rotationDeg: 90 })], [use(0, '1')]),
+      layoutOf([at(0, job.cut[0]!.id, 0, { xMm: 100, yMm: 50, rotationDeg: 90 })], [usedOn(0, '1')]),
       [lot(1, 'roll')],
       own,
     ),
