@@ -149,7 +149,7 @@ export default tseslint.config(
   {
     // About fifty lines; what is more is parted by meaning. Tests tell a story from top to bottom.
     files: ['src/**/*.{ts,tsx}'],
-    ignores: ['**/*.test.ts', '**/*.bench.ts'],
+    ignores: ['**/*.test.{ts,tsx}', '**/*.bench.ts'],
     rules: { 'max-lines-per-function': ['error', { max: 75, skipBlankLines: true, skipComments: true }] },
   },
   {
@@ -169,7 +169,7 @@ export default tseslint.config(
   },
   {
     files: ['src/core/**/*.ts'],
-    ignores: ['**/*.test.ts', '**/*.bench.ts'],
+    ignores: ['**/*.test.{ts,tsx}', '**/*.bench.ts'],
     rules: {
       'no-restricted-imports': [
         'error',

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { PLAIN_CHANNEL, PLAIN_ITEM, PLAIN_SHOP } from '../../../test/worked-example';
 import { computeItemCost, type ItemCost } from '../costing';
+import { printWorking } from '../../../test/print-working';
 import { minor, type Figure } from '../units';
 import { getSoldCost } from './sold-cost';
 import { priceOnChannel, readChannel, readSet, type Channel } from './index';
@@ -89,4 +90,68 @@ it('a set is one order: its messages and post fall once, and the hour that is ea
   const seconds = 3 * 450 - 3 * 180 + 360;
   const wages = 3 * (cost.full.value - cost.cash.value) - 90;
   expect(set.hourEarns!.value).toBeCloseTo(((set.yours.value + wages) * 3600) / seconds, 6);
+});
+
+describe('the working of what selling takes', () => {
+  const steps = (figure: Figure | undefined, depth = 3) =>
+    printWorking(figure!, depth)
+      .replaceAll(/, (?:computed|shop|typed|default)/g, '')
+      .split('\n');
+
+  it('shows the sale, the day, what falls away and what comes instead', () => {
+    const dear = computeItemCost(PLAIN_ITEM, 10, { ...SHOP, overheadPerHour: 360 });
+    if (!dear.ok) throw new Error(dear.problem.kind);
+    const sold = getSoldCost(
+      dear.value,
+      on({ dayHours: 8, salesPerDay: 20, saleSeconds: 600, piecesPerSale: 2, returnShare: 0.1 }),
+    );
+    // 600 ÷ 2 + 8 h ÷ 20 = 300 + 1440 = 1740 s, in place of 180 s of the order.
+    expect(steps(sold.handsSeconds)).toEqual([
+      'Your time for one, sold there: 2010 s (making + selling)',
+      '  Your time for one: 450 s (sum of the lines)',
+      ...steps(dear.value.handsSeconds, 1)
+        .slice(1)
+        .map((line) => `  ${line}`),
+      '  Selling, in place of the order: 1740 s (sale + day)',
+      '    A sale, beside making: 300 s (for a sale ÷ its pieces)',
+      '      For a sale: 600 s',
+      '      Pieces in a sale: 2 count',
+      '    Share of the day: 1440 s (hours of a day ÷ pieces sold on one)',
+      '      Hours of a day: 28800 s',
+      '      Pieces: 20 count',
+    ]);
+    const made = dear.value.withRisk.value;
+    const again = find(sold.withRisk, 'Returns there')!.parts![0]!.value;
+    // 1740 s at 18.00 are 8.70; 1560 s more of overheads at 3.60 are 1.56; the order was 0.90, its returns 2 %.
+    const returnsInShop = dear.value.lines.find((line) => line.id === 'returns')!.total;
+    expect(steps(sold.withRisk, 1)).toEqual([
+      `Full cost with risk, sold there: ${made + 870 + 156 - 90 + Math.round(again * 0.1) - returnsInShop} money (full cost with risk, with what selling takes there)`,
+      `  Full cost with risk: ${made} money (full cost + what goes wrong or comes back)`,
+      '  Selling: your time at your hour: 870 money',
+      '  Overheads of the time more: 156 money',
+      '  Less the order in the shop: -90 money',
+      `  Returns there: ${Math.round(again * 0.1)} money (making one again × share that comes back)`,
+      `  Less returns in the shop: ${-returnsInShop} money`,
+    ]);
+  });
+
+  it('leaves out what is nought, and a shop without returns makes one again all the same', () => {
+    const plain = computeItemCost(PLAIN_ITEM, 10, { ...SHOP, returnShare: 0 });
+    if (!plain.ok) throw new Error(plain.problem.kind);
+    const sold = getSoldCost(plain.value, on({ saleSeconds: 360, returnShare: 0.5 }));
+    // Made again without its order: 616; half of that comes back.
+    expect(steps(sold.withRisk, 1)).toEqual([
+      'Full cost with risk, sold there: 1104 money (full cost with risk, with what selling takes there)',
+      '  Full cost with risk: 706 money (full cost + what goes wrong or comes back)',
+      '  Selling: your time at your hour: 180 money',
+      '  Less the order in the shop: -90 money',
+      '  Returns there: 308 money (making one again × share that comes back)',
+    ]);
+    const bare = computeItemCost(PLAIN_ITEM, 10, { ...SHOP, returnShare: 0, orderSeconds: 0 });
+    if (!bare.ok) throw new Error(bare.problem.kind);
+    const there = getSoldCost(bare.value, on({ saleSeconds: 360, returnShare: 0.5 }));
+    expect(there.wages).toBe(135 + 180);
+    expect(there.withRisk.value).toBe(616 + 180 + 308);
+    expect(steps(there.handsSeconds, 1).at(-1)).toBe('  Selling: 360 s (for a sale ÷ its pieces)');
+  });
 });

@@ -43,7 +43,14 @@ export function MakeInPlace({ children, onVinyl, onBlank }: Props) {
   return (
     <MakerContext.Provider value={maker}>
       {children}
-      <Drawer anchor="right" open={asked !== null} onClose={close} aria-label="Made in place">
+      <Drawer
+        anchor="right"
+        open={asked !== null}
+        onClose={close}
+        aria-label="Made in place"
+        // Asked for in a dialog, it lies over that.
+        sx={{ zIndex: (theme) => theme.zIndex.modal + 1 }}
+      >
         {asked?.kind === 'vinyl' && (
           <QuickVinyl
             onCancel={close}

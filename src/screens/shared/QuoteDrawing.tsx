@@ -4,14 +4,16 @@ import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { useMutation } from '@tanstack/react-query';
-import { useRef, useState } from 'react';
+import { useMemo, useRef, useState } from 'react';
 import { chooseVinyls } from '../../core/costing/choose-vinyls';
 import { startPlacement } from '../../core/costing/item-plan';
 import { formatLength } from '../../core/units';
 import type { ArtworkView } from '../../views/artwork';
-import type { BlankView, ShelfView } from '../../views/shelf';
+import type { BlankView, ShelfView, VinylView } from '../../views/shelf';
 import { plural } from '../../wording/plural';
 import { callApi, wordsOf } from './api';
+import { MORE } from './form';
+import { MakeInPlace, useMaker } from './MakeInPlace';
 import { NumberInput } from './NumberInput';
 import { Picture } from './Picture';
 import { useSettings } from './settings';
@@ -34,7 +36,54 @@ type Props = {
   readonly onChange: (wish: DrawingWish | null) => void;
 };
 
+/** What is missing on the shelf is made here, and is chosen at once. */
 export function QuoteDrawing({ shelf, wish, onChange }: Props) {
+  const [blanks, setBlanks] = useState<readonly BlankView[]>([]);
+  const [vinyls, setVinyls] = useState<readonly VinylView[]>([]);
+  const own = useMemo(
+    () => ({ ...shelf, blanks: addNew(shelf.blanks, blanks), vinyls: addNew(shelf.vinyls, vinyls) }),
+    [shelf, blanks, vinyls],
+  );
+  return (
+    <MakeInPlace
+      onBlank={(made) => setBlanks((now) => [...now, made])}
+      onVinyl={(made) => setVinyls((now) => [...now, made])}
+    >
+      {own.blanks.length === 0 || own.vinyls.length === 0 ? (
+        <Missing shelf={own} />
+      ) : (
+        <FromDrawing shelf={own} wish={wish} onChange={onChange} />
+      )}
+    </MakeInPlace>
+  );
+}
+
+/** The list, and what was made since it was read. */
+const addNew = <T extends { readonly id: number }>(list: readonly T[], made: readonly T[]): readonly T[] => [
+  ...list,
+  ...made.filter((one) => list.every(({ id }) => id !== one.id)),
+];
+
+function Missing({ shelf }: { readonly shelf: ShelfView }) {
+  const maker = useMaker();
+  return (
+    <div className="drop slim">
+      <span className="soft">A quote from a drawing needs something to put it on and something to cut it from. </span>
+      {shelf.blanks.length === 0 && (
+        <Button size="small" onClick={() => maker?.blank(() => {})}>
+          Add a blank
+        </Button>
+      )}{' '}
+      {shelf.vinyls.length === 0 && (
+        <Button size="small" onClick={() => maker?.vinyl(() => {})}>
+          Add a vinyl
+        </Button>
+      )}
+    </div>
+  );
+}
+
+function FromDrawing({ shelf, wish, onChange }: Props) {
   const chooser = useRef<HTMLInputElement>(null);
   const [busy, setBusy] = useState(false);
   const [refusal, setRefusal] = useState<string | null>(null);
@@ -56,7 +105,6 @@ export function QuoteDrawing({ shelf, wish, onChange }: Props) {
       setBusy(false);
     }
   };
-  if (shelf.blanks.length === 0 || shelf.vinyls.length === 0) return null;
   return (
     <div
       className="cols"
@@ -103,6 +151,7 @@ type DrawingFieldsProps = {
 
 function DrawingFields({ wish, onChange, shelf }: DrawingFieldsProps) {
   const settings = useSettings();
+  const maker = useMaker();
   return (
     <div className="fields top quote-layer">
       <span className="thumb pad-1 border-box picture-strip">
@@ -120,18 +169,21 @@ function DrawingFields({ wish, onChange, shelf }: DrawingFieldsProps) {
         select
         label="Blank"
         value={wish.blank.id}
-        onChange={(event) =>
-          onChange({
-            ...wish,
-            blank: shelf.blanks.find((blank) => blank.id === Number(event.target.value)) ?? wish.blank,
-          })
-        }
+        onChange={({ target: { value } }) => {
+          if (String(value) === MORE) return maker?.blank((blank) => onChange({ ...wish, blank }));
+          onChange({ ...wish, blank: shelf.blanks.find((blank) => blank.id === Number(value)) ?? wish.blank });
+        }}
       >
         {shelf.blanks.map((blank) => (
           <MenuItem key={blank.id} value={blank.id}>
             {blank.name}
           </MenuItem>
         ))}
+        {maker && (
+          <MenuItem value={MORE}>
+            <em>Another blank…</em>
+          </MenuItem>
+        )}
       </TextField>
       {wish.vinylIds.map((id, at) => (
         <WishVinyl key={at} at={at} wish={wish} id={id} onChange={onChange} shelf={shelf} />
@@ -163,17 +215,18 @@ type WishVinylProps = {
 };
 
 function WishVinyl({ at, wish, id, onChange, shelf }: WishVinylProps) {
+  const maker = useMaker();
+  const choose = (chosen: number) =>
+    onChange({ ...wish, vinylIds: wish.vinylIds.map((own, index) => (index === at ? chosen : own)) });
   return (
     <TextField
       select
       label={`Vinyl for ${wish.artwork.layerNames[at] ?? `layer ${at + 1}`}`}
       value={id}
-      onChange={(event) =>
-        onChange({
-          ...wish,
-          vinylIds: wish.vinylIds.map((own, index) => (index === at ? Number(event.target.value) : own)),
-        })
-      }
+      onChange={({ target: { value } }) => {
+        if (String(value) === MORE) maker?.vinyl((made) => choose(made.id));
+        else choose(Number(value));
+      }}
     >
       {shelf.vinyls.map((vinyl) => (
         <MenuItem key={vinyl.id} value={vinyl.id}>
@@ -181,6 +234,11 @@ function WishVinyl({ at, wish, id, onChange, shelf }: WishVinylProps) {
           {vinyl.name}
         </MenuItem>
       ))}
+      {maker && (
+        <MenuItem value={MORE}>
+          <em>Another vinyl…</em>
+        </MenuItem>
+      )}
     </TextField>
   );
 }
