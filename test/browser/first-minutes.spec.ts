@@ -61,6 +61,10 @@ test('another vinyl is made in the item, and what was typed is back after a relo
   await drawer.getByLabel('Kind').click();
   await page.getByRole('option', { name: /glitter/ }).click();
   await drawer.getByLabel('Colour').fill('gold');
+  // No price is guessed.
+  await drawer.getByRole('button', { name: 'Add the vinyl' }).click();
+  await expect(drawer.getByText(/^Roll price: /)).toBeVisible();
+  await drawer.getByLabel('Roll price').fill('62');
   await drawer.getByRole('button', { name: 'Add the vinyl' }).click();
   await expect(vinyl).toContainText('Glint, gold');
   await page.getByLabel('Made in one go').fill('25');

@@ -256,6 +256,17 @@ test('a quote straight from a drawing', async ({ page }) => {
   await sheet.getByLabel('Width, mm').fill('90');
   await sheet.getByLabel('Pieces').fill('12');
   await expect(sheet.getByRole('heading', { name: /in total, ready on/ })).toBeVisible();
+  const before = await sheet.getByRole('heading', { name: /in total/ }).textContent();
+  // A vinyl that is missing is made in place, and is chosen.
+  await sheet.getByLabel(/^Vinyl for/).click();
+  await page.getByRole('option', { name: 'Another vinyl…' }).click();
+  const drawer = page.getByRole('presentation').filter({ has: page.getByRole('heading', { name: 'A vinyl' }) });
+  await drawer.getByLabel('Name').fill('Reed, moss');
+  await drawer.getByLabel('Colour').fill('moss');
+  await drawer.getByLabel('Roll price').fill('500');
+  await drawer.getByRole('button', { name: 'Add the vinyl' }).click();
+  await expect(sheet.getByLabel(/^Vinyl for/)).toContainText('Reed, moss');
+  await expect(sheet.getByRole('heading', { name: /in total/ })).not.toHaveText(before!);
   await sheet.getByRole('button', { name: 'Save the quote' }).click();
   await expect(sheet.getByText('12 × leaf')).toBeVisible();
 });

@@ -27,7 +27,7 @@ export default function QuickBlank({ onMade, onCancel }: Props) {
     path: '/api/shelf/blanks',
     onSaved: ({ id, version }) => {
       const values = form.getValues();
-      const sizes = values.sizes.map((size) => ({ ...size, price: minor(size.price) }));
+      const sizes = values.sizes.map((size) => ({ ...size, price: minor(size.price!) }));
       onMade({ ...values, sizes, id, version, archived: false });
     },
   });

@@ -27,7 +27,7 @@ export default function QuickVinyl({ onMade, onCancel }: Props) {
     path: '/api/shelf/vinyls',
     onSaved: ({ id, version }) => {
       const values = form.getValues();
-      onMade({ ...values, rollPrice: minor(values.rollPrice), id, version, archived: false });
+      onMade({ ...values, rollPrice: minor(values.rollPrice!), id, version, archived: false });
     },
   });
   const pickKind = (kind: string) => {

@@ -8,7 +8,8 @@ export type BlankValues = {
   supplier: string;
   fabric: Fabric;
   heating: Heating;
-  sizes: { name: string; price: number }[];
+  /** Prices are null until they are typed. */
+  sizes: { name: string; price: number | null }[];
   colours: { name: string; hex: string }[];
   areas: PrintArea[];
 };
@@ -18,7 +19,7 @@ export const START_BLANK: BlankValues = {
   supplier: '',
   fabric: 'cotton',
   heating: 'flat',
-  sizes: [{ name: 'one size', price: 500 }],
+  sizes: [{ name: 'one size', price: null }],
   colours: [{ name: 'white', hex: UNCHOSEN.white }],
   areas: [],
 };

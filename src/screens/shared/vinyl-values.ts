@@ -17,7 +17,8 @@ export type VinylValues = {
   colourHex: string;
   rollWidthMm: number;
   rollLengthMm: number;
-  rollPrice: number;
+  /** Null until it is typed: a price is never guessed. */
+  rollPrice: number | null;
   weedingFactor: number;
   press: PressSetting | null;
   details: VinylDetails;
@@ -31,7 +32,7 @@ export const START_VINYL: VinylValues = {
   colourHex: UNCHOSEN.slate,
   rollWidthMm: 500,
   rollLengthMm: 5000,
-  rollPrice: 5000,
+  rollPrice: null,
   weedingFactor: 1,
   press: getKindFacts('smooth').press,
   details: getOrdinaryDetails('smooth'),

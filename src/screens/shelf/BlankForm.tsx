@@ -153,7 +153,7 @@ function SizeFields({ sizes, row, form }: SizeFieldsProps) {
       <div>
         <Button
           size="small"
-          onClick={() => sizes.append({ name: '', price: form.getValues('sizes').at(-1)?.price ?? 0 })}
+          onClick={() => sizes.append({ name: '', price: form.getValues('sizes').at(-1)?.price ?? null })}
         >
           Add a size
         </Button>
