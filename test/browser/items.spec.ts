@@ -260,7 +260,7 @@ test('a quote straight from a drawing', async ({ page }) => {
   // A vinyl that is missing is made in place, and is chosen.
   await sheet.getByLabel(/^Vinyl for/).click();
   await page.getByRole('option', { name: 'Another vinyl…' }).click();
-  const drawer = page.getByRole('presentation').filter({ has: page.getByRole('heading', { name: 'A vinyl' }) });
+  const drawer = page.getByLabel('Made in place');
   await drawer.getByLabel('Name').fill('Reed, moss');
   await drawer.getByLabel('Colour').fill('moss');
   await drawer.getByLabel('Roll price').fill('500');

@@ -48,8 +48,8 @@ export function MakeInPlace({ children, onVinyl, onBlank }: Props) {
         open={asked !== null}
         onClose={close}
         aria-label="Made in place"
-        // Asked for in a dialog, it lies over that.
-        sx={{ zIndex: (theme) => theme.zIndex.modal + 1 }}
+        // As high as a dialog: asked for in one, it lies over that, and lists that open in it lie over it.
+        sx={{ zIndex: (theme) => theme.zIndex.modal }}
       >
         {asked?.kind === 'vinyl' && (
           <QuickVinyl
