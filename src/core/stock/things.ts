@@ -25,12 +25,17 @@ export function parseKey(key: string): Thing | null {
   if (!/^[1-9]\d{0,14}$/.test(id ?? '')) return null;
   if (kind === 'vinyl' && sizeName === undefined) return { kind, vinylId: Number(id) };
   if (kind === 'supply' && sizeName === undefined) return { kind, supplyId: Number(id) };
-  if (kind === 'blank' && sizeName !== undefined && colourName !== undefined)
-    return {
-      kind,
-      blankId: Number(id),
-      sizeName: decodeURIComponent(sizeName),
-      colourName: decodeURIComponent(colourName),
-    };
-  return null;
+  if (kind !== 'blank' || sizeName === undefined || colourName === undefined) return null;
+  const [size, colour] = [decode(sizeName), decode(colourName)];
+  return size === null || colour === null ? null : { kind, blankId: Number(id), sizeName: size, colourName: colour };
+}
+
+/** Null for what was never written by `keyOf`, such as a lone percent sign. */
+function decode(name: string): string | null {
+  try {
+    return decodeURIComponent(name);
+  } catch (error) {
+    if (error instanceof URIError) return null;
+    throw error;
+  }
 }
