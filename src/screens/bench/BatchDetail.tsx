@@ -70,23 +70,37 @@ export function BatchDetail({
         </div>
       </div>
       {station === 'press' && line.plan && <PressSteps line={line} />}
-      {station === 'press' &&
-        line.plan?.cautions.map((caution) => (
-          <div key={caution.kind} className="notice">
-            <Icon name="caution" />
-            {describeCaution(caution, settings)}
-          </div>
-        ))}
-      {station === 'weed' && (
+      <Cautions station={station} line={line} />
+    </aside>
+  );
+}
+
+/** What to take care of at this station. */
+function Cautions({ station, line }: { readonly station: Station; readonly line: BenchLineView }) {
+  const settings = useSettings();
+  switch (station) {
+    case 'press':
+      return (line.plan?.cautions ?? []).map((caution) => (
+        <div key={caution.kind} className="notice">
+          <Icon name="caution" />
+          {describeCaution(caution, settings)}
+        </div>
+      ));
+    case 'weed':
+      return (
         <div className="notice">
           Keep everything that came off until it is checked. Cap hooks and knives; cut away from your hands.
         </div>
-      )}
-      {station === 'cut' && (
+      );
+    case 'cut':
+      return (
         <div className="notice">Test cut first. The true width is what the machine reads, not what the label says.</div>
-      )}
-    </aside>
-  );
+      );
+    case 'check':
+      return null;
+    default:
+      return station satisfies never;
+  }
 }
 
 function Placed({

@@ -11,7 +11,10 @@ describe('a load that is cut', () => {
   it('shares its strip by outlines grown by half the gap, and keeps what is left of pieces, not of rolls', () => {
     const laid = laidOut(
       job,
-      layoutOf([at(0, wide!.id, 0), at(1, wide!.id, 1), at(2, small!.id, 0)], [usedOn(0, '3'), usedOn(1, '2'), usedOn(2, '1')]),
+      layoutOf(
+        [at(0, wide!.id, 0), at(1, wide!.id, 1), at(2, small!.id, 0)],
+        [usedOn(0, '3'), usedOn(1, '2'), usedOn(2, '1')],
+      ),
       [lot(3, 'offcut'), lot(2, 'sheet'), lot(1, 'roll')],
     );
     const { sheets } = bookLoad(toLaidLoad(laid), new Map());
@@ -113,7 +116,10 @@ describe('a load that is cut', () => {
   it('is saved as it is, and comes back without what does not wait any more', () => {
     const laid = laidOut(
       job,
-      layoutOf([at(0, wide!.id, 0), at(0, wide!.id, 1, { xMm: 80 }), at(0, small!.id, 0, { yMm: 60 })], [usedOn(0, '1')]),
+      layoutOf(
+        [at(0, wide!.id, 0), at(0, wide!.id, 1, { xMm: 80 }), at(0, small!.id, 0, { yMm: 60 })],
+        [usedOn(0, '1')],
+      ),
       [lot(1, 'roll')],
     );
     const sheet = toCutSheet(laid, new Set([placementKey({ pieceId: wide!.id, copy: 1 })]));
