@@ -3,6 +3,7 @@
 
 import { MOST_STANDARD_COPIES } from '../nesting/standard-copies';
 import { getLayerMaterial, type ShopFigures, type Vinyl } from '../materials';
+import { LENGTH_NOISE_MM } from '../units';
 
 /**
  * `share` of the strip of boxes, for so many copies; 1 where shapes lie no closer than their boxes. It holds for one
@@ -56,13 +57,11 @@ export function listPackings(stored: readonly StoredPacking[], layer: PackedLaye
       one.layerIndex === layer.layerIndex &&
       Math.abs(one.widthMm / widthMm - 1) <= SIZE_HOLDS,
   );
-  const own = known.filter((one) => one.copies === copies && Math.abs(one.widthMm - usualWidthMm) < SAME_WIDTH_MM);
+  const own = known.filter((one) => one.copies === copies && Math.abs(one.widthMm - usualWidthMm) < LENGTH_NOISE_MM);
   if (own.length > 0 || !likely) return own;
   return [...known].sort((a, b) => distance(a, layer) - distance(b, layer));
 }
 
-/** Of widths that were typed, in mm. */
-const SAME_WIDTH_MM = 1e-6;
 const distance = (one: StoredPacking, { widthMm, copies }: PackedLayer) =>
   Math.abs(Math.log(one.widthMm / widthMm)) + Math.abs(Math.log(one.copies / copies));
 

@@ -169,22 +169,21 @@ function findRectangles(free: Region): readonly Polyline[] {
 function rasterise(free: Region, box: Box, step: number, columns: number, rows: number): Uint8Array {
   const touched = new Uint8Array(columns * rows),
     crossings: number[][] = Array.from({ length: rows }, () => []);
-  const eps = 1e-6;
   for (const ring of getRings(free)) {
     for (let at = 0; at < ring.length; at++) {
       const a = ring[at]!,
         b = ring[(at + 1) % ring.length]!;
       const [low, high] = a.y < b.y ? [a, b] : [b, a];
       for (
-        let row = Math.max(0, Math.floor((low.y - box.y) / step + eps));
-        row < Math.min(rows, Math.ceil((high.y - box.y) / step - eps));
+        let row = Math.max(0, Math.floor((low.y - box.y) / step + LENGTH_NOISE_MM));
+        row < Math.min(rows, Math.ceil((high.y - box.y) / step - LENGTH_NOISE_MM));
         row++
       ) {
         const top = box.y + row * step,
           bottom = top + step,
           xs = [at0(low, high, Math.max(low.y, top)), at0(low, high, Math.min(high.y, bottom))];
-        const from = Math.floor((Math.min(...xs) - box.x) / step + eps),
-          to = Math.ceil((Math.max(...xs) - box.x) / step - eps);
+        const from = Math.floor((Math.min(...xs) - box.x) / step + LENGTH_NOISE_MM),
+          to = Math.ceil((Math.max(...xs) - box.x) / step - LENGTH_NOISE_MM);
         for (let column = Math.max(0, from); column < Math.min(columns, to); column++)
           touched[row * columns + column] = 1;
         const middle = top + step / 2;

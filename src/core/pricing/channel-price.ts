@@ -1,7 +1,7 @@
 // The price that is needed on a channel: the lowest that leaves what is aimed for, however its fees rise in steps.
 
 import type { ItemCost } from '../costing';
-import { fail, figure, minor, MONEY_MOST, succeed, type Figure, type Result, SHARE_NOISE } from '../units';
+import { fail, figure, minor, MONEY_MOST, MONEY_NOISE, succeed, type Figure, type Result, SHARE_NOISE } from '../units';
 import { getFeeBase, readChannel, takeOff, type Channel, type Ending } from './channel';
 import { getSoldCost } from './sold-cost';
 
@@ -35,7 +35,6 @@ const GOAL_LABELS: Readonly<Record<ChannelGoal['kind'], string>> = {
   wage: 'Price for your wage goal',
   floor: 'Floor',
 };
-const TOLERANCE = 1e-6;
 
 /**
  * The lowest price with the channel's ending that reaches the goal there. Within a step of its fees what is left rises
@@ -72,11 +71,11 @@ function reaches(goal: ChannelGoal, price: number, cost: ItemCost, channel: Chan
   const { yours, hourEarns } = readChannel(minor(price), cost, channel);
   switch (goal.kind) {
     case 'margin':
-      return yours.value >= goal.share * takeOff(price, channel).net - TOLERANCE;
+      return yours.value >= goal.share * takeOff(price, channel).net - MONEY_NOISE;
     case 'wage':
-      return hourEarns === null ? yours.value >= -TOLERANCE : hourEarns.value >= goal.perHour - TOLERANCE;
+      return hourEarns === null ? yours.value >= -MONEY_NOISE : hourEarns.value >= goal.perHour - MONEY_NOISE;
     case 'floor':
-      return yours.value >= -TOLERANCE;
+      return yours.value >= -MONEY_NOISE;
     default:
       return goal satisfies never;
   }

@@ -12,6 +12,7 @@ import {
   type Figure,
   type Minor,
   type Result,
+  MONEY_NOISE,
   SHARE_NOISE,
 } from '../units';
 
@@ -97,7 +98,7 @@ export function priceForMargin(margin: number, cost: ItemCost, shop: ShopFigures
   if (room <= SHARE_NOISE) return fail({ kind: 'goal-beyond-price', feeShare: shop.feeShare, goalShare: margin });
   const price = lowestPrice(
     (cost.withRisk.value + shop.feeFixed) / room,
-    (candidate) => candidate - computeFee(candidate, shop) - cost.withRisk.value >= margin * candidate - TOLERANCE,
+    (candidate) => candidate - computeFee(candidate, shop) - cost.withRisk.value >= margin * candidate - MONEY_NOISE,
   );
   return succeed(
     figure(margin === 0 ? 'Floor' : 'Price for your margin', price, 'money', 'computed', {
@@ -152,7 +153,7 @@ function priceForAmount(
   if (room <= SHARE_NOISE) return fail({ kind: 'goal-beyond-price', feeShare: shop.feeShare, goalShare: 0 });
   const price = lowestPrice(
     (left + shop.feeFixed) / room,
-    (candidate) => candidate - computeFee(candidate, shop) >= left - TOLERANCE,
+    (candidate) => candidate - computeFee(candidate, shop) >= left - MONEY_NOISE,
   );
   return succeed(
     figure(label, price, 'money', 'computed', {
@@ -162,14 +163,12 @@ function priceForAmount(
   );
 }
 
-const TOLERANCE = 1e-6;
-
 /**
  * The fee is rounded to the cent, so the exact solution can be a cent or two off: go down while it holds, up until it
  * does.
  */
 function lowestPrice(near: number, holds: (candidate: number) => boolean): Minor {
-  let price = Math.ceil(near - TOLERANCE);
+  let price = Math.ceil(near - MONEY_NOISE);
   while (price > 0 && holds(price - 1)) price--;
   while (!holds(price)) price++;
   return minor(price);
@@ -190,7 +189,7 @@ export type DiscountReading = {
  * it is a surcharge, as for a rush.
  */
 export function readDiscount(share: number, price: Minor, cost: ItemCost, shop: ShopFigures): DiscountReading {
-  const left = minor(Math.ceil(price * (1 - share) - TOLERANCE));
+  const left = minor(Math.ceil(price * (1 - share) - MONEY_NOISE));
   const reading = readPrice(left, cost, shop);
   const [label, how] =
     share < 0
@@ -224,7 +223,7 @@ export type SetReading = {
  * post once; everything else is for each piece.
  */
 export function readSet(count: number, share: number, price: Minor, cost: ItemCost, shop: ShopFigures): SetReading {
-  const asked = figure(`A set of ${count}`, Math.ceil(count * price * (1 - share) - TOLERANCE), 'money', 'computed', {
+  const asked = figure(`A set of ${count}`, Math.ceil(count * price * (1 - share) - MONEY_NOISE), 'money', 'computed', {
     how: 'pieces × price × (1 − off), up to the cent',
     parts: [
       figure('Pieces', count, 'count', 'typed'),

@@ -19,5 +19,8 @@ export const COUNT_NOISE = 1e-9;
 /** Shares of one that differ by no more are the same. */
 export const SHARE_NOISE = 1e-9;
 
+/** Amounts of money that differ by no more are the same, minor units: what shares and quotients leave. */
+export const MONEY_NOISE = 1e-6;
+
 /** Amounts of stock (mm, mm² or pieces) that differ by no more are the same. */
 export const AMOUNT_NOISE = 1e-6;

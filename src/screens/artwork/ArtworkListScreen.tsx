@@ -8,6 +8,7 @@ import { Frame } from '../shared/Frame';
 import { Picture } from '../shared/Picture';
 import { useSettings } from '../shared/settings';
 import { plural } from '../../wording/plural';
+import { Swatch } from '../shared/Swatch';
 
 export function ArtworkListScreen({ frame, view }: { frame: FrameView; view: ArtworkListView }) {
   return (
@@ -59,7 +60,7 @@ function ArtworkList({ view }: { view: ArtworkListView }) {
               <div className="soft">
                 {artwork.layerNames.map((name, index) => (
                   <span key={index} className="after-4">
-                    <i className="swatch" style={{ background: artwork.measurement.layers[index]?.colour }} />
+                    <Swatch colour={artwork.measurement.layers[index]?.colour} />
                     {name}
                   </span>
                 ))}

@@ -14,6 +14,7 @@ import { useSettings } from '../shared/settings';
 import { Why } from '../shared/Why';
 import type { DotGroup, LayerFigures, LayerMeasurement } from '../../core/artwork';
 import { NumberHead } from '../shared/NumberHead';
+import { Swatch } from '../shared/Swatch';
 
 type Props = {
   readonly file: Pick<PreparedFile, 'measurement'> & Partial<Pick<PreparedFile, 'dots'>>;
@@ -194,7 +195,7 @@ function VinylCell({ name, vinyls, vinylId, onVinyl }: VinylCellProps) {
         <MenuItem value="">a smooth vinyl, not chosen yet</MenuItem>
         {vinyls.map((vinyl) => (
           <MenuItem key={vinyl.id} value={vinyl.id}>
-            <i className="swatch" style={{ background: vinyl.colourHex }} />
+            <Swatch colour={vinyl.colourHex} />
             {vinyl.name}
           </MenuItem>
         ))}

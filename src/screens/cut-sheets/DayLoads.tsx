@@ -12,6 +12,7 @@ import { plural } from '../../wording/plural';
 import { useSettings } from '../shared/settings';
 import type { Group } from './cut-load';
 import { groupOf, useDayLoads, type DayLoadWord, type ProposedLoad } from './use-day-loads';
+import { Swatch } from '../shared/Swatch';
 
 type Props = {
   readonly view: CutSheetsView;
@@ -110,7 +111,7 @@ function DayLoadLine({ load, group, checked, onCheck, disabled, running, word }:
     <li>
       <label className="row middle gap-2">
         <Checkbox size="small" checked={checked} disabled={disabled || !hasStock} onChange={(_, on) => onCheck(on)} />
-        <i className="swatch" style={{ background: group.vinyl.colourHex }} />
+        <Swatch colour={group.vinyl.colourHex} />
         <span>
           {group.vinyl.name}{' '}
           <span className="soft">

@@ -4,6 +4,7 @@ import { formatDay, formatInstant, formatLength } from '../../core/units';
 import { plural } from '../../wording/plural';
 import { useSettings } from '../shared/settings';
 import type { Group, SavedSheet } from './cut-load';
+import { Swatch } from '../shared/Swatch';
 
 /** The first day on which one of its parts is due. */
 export const dueOf = (group: Group): string =>
@@ -30,7 +31,7 @@ export function VinylNav({ groups, group, ownId, onOpen }: Props) {
               aria-pressed={one === group && ownId === null}
               onClick={() => onOpen(one.vinyl.id, null)}
             >
-              <i className="swatch" style={{ background: one.vinyl.colourHex }} />
+              <Swatch colour={one.vinyl.colourHex} />
               {one.vinyl.name}
               <small>
                 {plural(one.parts.length, 'part')}, due {formatDay(dueOf(one), settings)};{' '}

@@ -7,6 +7,7 @@ import { AREA_BASES, type AreaBasis, type ItemCost, type MadeLayer } from '../..
 import { Why } from '../shared/Why';
 import type { ItemForm } from './item-form';
 import { NumberHead } from '../shared/NumberHead';
+import { Swatch } from '../shared/Swatch';
 
 type Props = {
   readonly form: UseFormReturn<ItemForm>;
@@ -53,7 +54,7 @@ export function AreaTable({ form, cost, layers, basis }: Props) {
           {cost.layers.map((layer, index) => (
             <tr key={index}>
               <td>
-                <i className="swatch" style={{ background: layers[index]?.vinyl.colourHex }} />
+                <Swatch colour={layers[index]?.vinyl.colourHex} />
                 {layers[index]?.name}
                 {new Set(layers.map((entry) => entry.place)).size > 1 && (
                   <span className="soft">, {layers[index]?.place}</span>

@@ -6,6 +6,7 @@ import type { BlankView } from '../../views/shelf';
 import { Why } from '../shared/Why';
 import { calculateItem, type CalculateInput } from './calculate-item';
 import { NumberHead } from '../shared/NumberHead';
+import { Swatch } from '../shared/Swatch';
 
 type Props = {
   readonly input: CalculateInput;
@@ -30,7 +31,7 @@ export function VariantTable({ input, plan, blank, wage }: Props) {
         key: `colour ${colour.name}`,
         label: (
           <>
-            <i className="swatch" style={{ background: colour.hex }} />
+            <Swatch colour={colour.hex} />
             {colour.name}
           </>
         ),

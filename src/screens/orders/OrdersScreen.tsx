@@ -65,7 +65,7 @@ function Orders({ initial }: { initial: OrderListView }) {
       {data.open.length > 0 && <CombLegend />}
       {data.closed.length > 0 && (
         <>
-          <h2 style={{ marginBottom: -4 }}>Closed</h2>
+          <h2 className="flat above-2">Closed</h2>
           <div className="sheet flush">
             <OrderTable rows={data.closed} closed />
           </div>

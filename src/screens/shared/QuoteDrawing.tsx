@@ -18,6 +18,7 @@ import { NumberInput } from './NumberInput';
 import { Picture } from './Picture';
 import { useSettings } from './settings';
 import { Failure } from './Failure';
+import { Swatch } from './Swatch';
 
 export type DrawingWish = {
   readonly artwork: ArtworkView;
@@ -230,7 +231,7 @@ function WishVinyl({ at, wish, id, onChange, shelf }: WishVinylProps) {
     >
       {shelf.vinyls.map((vinyl) => (
         <MenuItem key={vinyl.id} value={vinyl.id}>
-          <i className="swatch" style={{ background: vinyl.colourHex }} />
+          <Swatch colour={vinyl.colourHex} />
           {vinyl.name}
         </MenuItem>
       ))}

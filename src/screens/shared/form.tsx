@@ -11,6 +11,7 @@ import { useId, useState, type FormEvent, type ReactNode } from 'react';
 import { Controller, type FieldPath, type FieldValues, type UseFormReturn } from 'react-hook-form';
 import { ApiError } from './api';
 import { useSendOnce } from './use-send-once';
+import { Swatch } from './Swatch';
 
 // eslint-disable-next-line @typescript-eslint/no-explicit-any -- the transformed values differ by schema
 type Form<T extends FieldValues> = UseFormReturn<T, any, any>;
@@ -116,7 +117,7 @@ export function Choice<T extends FieldValues>({
         >
           {options.map((option) => (
             <MenuItem key={option.value} value={option.value}>
-              {option.swatch && <i className="swatch" style={{ background: option.swatch }} />}
+              {option.swatch && <Swatch colour={option.swatch} />}
               {option.label}
             </MenuItem>
           ))}

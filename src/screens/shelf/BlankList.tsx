@@ -6,6 +6,7 @@ import { FABRICS } from '../../core/materials';
 import { formatTemperature, formatMoney } from '../../core/units';
 import Button from '@mui/material/Button';
 import type { Editing } from './shelf-editing';
+import { Swatch } from '../shared/Swatch';
 
 type BlanksProps = {
   readonly shelf: ShelfPage;
@@ -74,7 +75,7 @@ function BlankRow({ blank, setEditing }: BlankRowProps) {
       <td>
         {blank.colours.map((colour) => (
           <span key={colour.name} className="after-4 nowrap">
-            <i className="swatch" style={{ background: colour.hex }} />
+            <Swatch colour={colour.hex} />
             {colour.name}
           </span>
         ))}

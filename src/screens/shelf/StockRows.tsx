@@ -6,6 +6,7 @@ import type { Figure } from '../../core/units';
 import { Why } from '../shared/Why';
 import { formatAmount, describeLot } from './measures';
 import { plural } from '../../wording/plural';
+import { Swatch } from '../shared/Swatch';
 
 /** In weeks of use; beyond a year nobody plans. */
 const formatWeeks = (weeks: number): string =>
@@ -35,7 +36,7 @@ export function StockRows({
     <>
       <tr className="row-head">
         <td>
-          <i className="swatch" style={{ background: row.thing.colourHex }} />
+          <Swatch colour={row.thing.colourHex} />
           <button
             type="button"
             className="quiet thing"

@@ -12,6 +12,7 @@ import Button from '@mui/material/Button';
 import type { Editing } from './shelf-editing';
 import { NumberHead } from '../shared/NumberHead';
 import { MoreRows } from '../shared/MoreRows';
+import { Swatch } from '../shared/Swatch';
 
 /** Two lines of text. */
 const VINYL_ROW_PX = 52;
@@ -85,7 +86,7 @@ function VinylRow({ vinyl, setEditing }: VinylRowProps) {
   return (
     <tr>
       <td>
-        <i className="swatch" style={{ background: vinyl.colourHex }} />
+        <Swatch colour={vinyl.colourHex} />
         <strong>{vinyl.name}</strong>
       </td>
       <td>{getKindFacts(vinyl.kind).label}</td>

@@ -2,6 +2,7 @@
 
 import type { PartShare, SheetBooking } from '../../core/orders/index';
 import { computeOffcutArea, listSpoiledSpotsOn, type OffcutShape } from '../../core/stock/index';
+import { AMOUNT_NOISE } from '../../core/units/index';
 import { findLot, type StoredLot } from '../../data/stock-store';
 import type { ShopContext } from '../context';
 import { notFound, ShopError } from '../errors';
@@ -13,8 +14,6 @@ const PARTS_INSIDE = 0.7;
 const BEGIN_TOLERANCE_MM = 0.05;
 const END_TOLERANCE_MM = 0.15;
 const AREA_TOLERANCE_MM2 = 1;
-/** A roll is cut to the tenth of a mm; what is missing below this is binary noise. */
-const LENGTH_TOLERANCE_MM = 1e-6;
 
 export const sharesOf = (sheet: SheetBooking): readonly PartShare[] => [...sheet.parts, ...sheet.islands];
 
@@ -28,7 +27,7 @@ export function takeStock(
   const lot = findLot(shop.db, sheet.lotId);
   if (!lot || lot.form === 'piece') throw notFound('This lot');
   const takes = lot.form === 'roll' ? roundTenth(sheet.usedLengthMm) : 1;
-  if (takes > lot.left + LENGTH_TOLERANCE_MM) throw notEnough(lot, takes);
+  if (takes > lot.left + AMOUNT_NOISE) throw notEnough(lot, takes);
   writeLine(shop, lot, 'cut', -takes, titles, sessionId);
   if (lot.form === 'roll' || sheet.leftovers.length === 0) return { cost: takes * lot.unitCost, codes: [] };
   const wholeMm2 = lot.shape ? computeOffcutArea(lot.shape) : (lot.widthMm ?? 0) * (lot.lengthMm ?? 0);
