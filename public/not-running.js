@@ -12,12 +12,12 @@
     var words = document.createElement('p');
     words.className = 'flat';
     words.textContent =
-      'This page shows what it was sent, but does not run: part of it did not arrive. Is Chiral still running?';
+      'This page could not be loaded completely, and its buttons do nothing yet. Is Chiral still running?';
     // A link: buttons take no click until the page runs.
     var again = document.createElement('a');
     again.className = 'plain-button above-2';
     again.href = location.href;
-    again.textContent = 'Load the page anew';
+    again.textContent = 'Reload the page';
     notice.append(words, again);
     document.body.append(notice);
   }

@@ -193,7 +193,7 @@ test('a part of the page that does not arrive says so, and is asked for again', 
   await open(page, `${server.address}/items`);
   await page.route('**/_astro/FindDialog*.js', (route) => route.abort());
   await page.keyboard.press('/');
-  await expect(page.getByRole('alert')).toContainText('This part of the page did not arrive');
+  await expect(page.getByRole('alert')).toContainText('This part of the page could not be loaded');
   await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
   await page.getByRole('button', { name: 'Close' }).click();
   await expect(page.getByRole('alert')).toHaveCount(0);
@@ -207,9 +207,9 @@ test('a part of the page that does not arrive says so, and is asked for again', 
 test('a page whose scripts do not arrive says that it does not run', async ({ page }) => {
   await page.route('**/_astro/*.js', (route) => route.abort());
   await page.goto(`${server.address}/items`);
-  await expect(page.getByRole('alert')).toContainText('does not run', { timeout: 20_000 });
+  await expect(page.getByRole('alert')).toContainText('could not be loaded completely', { timeout: 20_000 });
   await page.unroute('**/_astro/*.js');
-  await page.getByRole('link', { name: 'Load the page anew' }).click();
+  await page.getByRole('link', { name: 'Reload the page' }).click();
   await running(page);
   await expect(page.getByRole('alert')).toHaveCount(0);
 });

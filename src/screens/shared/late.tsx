@@ -56,14 +56,14 @@ function NotArrivedNotice({ onTryAgain, onClose }: NoticeProps) {
   return (
     <div className={onClose ? 'over-page' : undefined}>
       <Failure>
-        <strong>This part of the page did not arrive. </strong>
+        <strong>This part of the page could not be loaded. </strong>
         Nothing you typed is lost. Is Chiral still running?
         <span className="actions above-2">
           <Button size="small" variant="contained" onClick={onTryAgain} autoFocus>
             Try again
           </Button>
           <Button size="small" onClick={() => location.reload()}>
-            Load the page anew
+            Reload the page
           </Button>
           {onClose && (
             <Button size="small" variant="text" onClick={onClose}>

@@ -124,7 +124,7 @@ function ShopHead({ shop, figures, hours, save, form }: ShopHeadProps) {
         </h1>
         <p className="soft flat above-1">
           Every cost and estimate rests on these figures. What is not yours yet is an ordinary value of the trade
-          {shop.currency === 'EUR' ? '.' : '; its prices are rough: those in euros, at the size of your money.'}
+          {shop.currency === 'EUR' ? '.' : '; prices among them are rough, carried over from euros in round steps.'}
         </p>
       </div>
       <div className="actions">
