@@ -16,6 +16,7 @@ await build({
     'book-thread': join(root, 'src/server/threads/book-thread.ts'),
     'pack-thread': join(root, 'src/server/threads/pack-thread.ts'),
     'open-shop': join(root, 'src/server/open-shop.ts'),
+    'big-shop': join(root, 'src/server/big-shop/make-big-shop.ts'),
   },
   outdir: join(root, 'dist', 'tools'),
   outExtension: { '.js': '.mjs' },

@@ -1,6 +1,6 @@
 // Artworks with their measurements, and the files they came from.
 
-import { and, asc, eq, inArray, isNull, like, sql } from 'drizzle-orm';
+import { and, asc, eq, isNull, like, sql } from 'drizzle-orm';
 import {
   MEASUREMENT_EDITION,
   type ArtworkMeasurement,
@@ -11,6 +11,7 @@ import {
 } from '../core/artwork';
 import { toLikePattern } from './like';
 import type { Database } from './database';
+import { isIn } from './is-in';
 import { artworkOriginals, artworks } from './schema';
 
 /** What measuring a file gives. */
@@ -57,12 +58,7 @@ export function loadArtworks(db: Database): readonly StoredArtwork[] {
 }
 
 export function findArtworks(db: Database, ids: readonly number[]): readonly StoredArtwork[] {
-  return db
-    .select()
-    .from(artworks)
-    .where(inArray(artworks.id, [...ids]))
-    .all()
-    .map(toArtwork);
+  return db.select().from(artworks).where(isIn(artworks.id, ids)).all().map(toArtwork);
 }
 
 export const findArtwork = (db: Database, id: number): StoredArtwork | null => findArtworks(db, [id])[0] ?? null;

@@ -5,6 +5,7 @@ import { PLAIN_DETAILS, type ItemPlan, type AcceptedCost, type Placement } from 
 import { groupBy } from '../core/units';
 import { toLikePattern } from './like';
 import type { Database } from './database';
+import { isIn } from './is-in';
 import { itemPlacements, items, itemVinyls } from './schema';
 
 export type ItemFields = ItemPlan & { readonly name: string; readonly quantity: number };
@@ -18,14 +19,14 @@ export type StoredItem = ItemFields & {
 function assembleItems(db: Database, rows: readonly (typeof items.$inferSelect)[]): readonly StoredItem[] {
   const ids = rows.map((row) => row.id);
   const vinyls = groupBy(
-    db.select().from(itemVinyls).where(inArray(itemVinyls.itemId, ids)).orderBy(asc(itemVinyls.layerIndex)).all(),
+    db.select().from(itemVinyls).where(isIn(itemVinyls.itemId, ids)).orderBy(asc(itemVinyls.layerIndex)).all(),
     (row) => `${row.itemId} ${row.position}`,
   );
   const placements = groupBy(
     db
       .select()
       .from(itemPlacements)
-      .where(inArray(itemPlacements.itemId, ids))
+      .where(isIn(itemPlacements.itemId, ids))
       .orderBy(asc(itemPlacements.position))
       .all(),
     (row) => row.itemId,
@@ -50,14 +51,7 @@ export function loadItems(db: Database): readonly StoredItem[] {
 
 /** Items by id, also those taken off the list. */
 export function findItems(db: Database, ids: readonly number[]): readonly StoredItem[] {
-  return assembleItems(
-    db,
-    db
-      .select()
-      .from(items)
-      .where(inArray(items.id, [...ids]))
-      .all(),
-  );
+  return assembleItems(db, db.select().from(items).where(isIn(items.id, ids)).all());
 }
 
 export const findItem = (db: Database, id: number): StoredItem | null => findItems(db, [id])[0] ?? null;

@@ -1,10 +1,12 @@
 // Suppliers, their offers with the history of prices, and purchases.
 
-import { and, asc, eq, inArray, isNull, sql } from 'drizzle-orm';
+import { and, asc, eq, isNull, sql } from 'drizzle-orm';
 import type { Offer, PriceBreak } from '../core/buying';
 import type { Minimum } from '../core/stock';
 import { groupBy, type Minor } from '../core/units';
 import type { Database } from './database';
+import { isIn } from './is-in';
+import { insertRow, insertRows } from './prepared';
 import { minimums, offerBreaks, offerParts, offerPrices, offers, suppliers } from './schema';
 export type StoredPart = {
   readonly key: string | null;
@@ -36,7 +38,7 @@ function assemble(db: Database, rows: readonly (typeof offers.$inferSelect)[]): 
     db
       .select()
       .from(offerParts)
-      .where(few ? inArray(offerParts.offerId, few) : undefined)
+      .where(few ? isIn(offerParts.offerId, few) : undefined)
       .orderBy(asc(offerParts.position))
       .all(),
     (row) => row.offerId,
@@ -45,7 +47,7 @@ function assemble(db: Database, rows: readonly (typeof offers.$inferSelect)[]): 
     db
       .select()
       .from(offerBreaks)
-      .where(few ? inArray(offerBreaks.offerId, few) : undefined)
+      .where(few ? isIn(offerBreaks.offerId, few) : undefined)
       .orderBy(asc(offerBreaks.fromPacks))
       .all(),
     (row) => row.offerId,
@@ -77,26 +79,21 @@ export const loadOffers = (db: Database, supplierId?: number): readonly StoredOf
       .all(),
   );
 export const findOffers = (db: Database, ids: readonly number[]): readonly StoredOffer[] =>
-  assemble(
-    db,
-    db
-      .select()
-      .from(offers)
-      .where(inArray(offers.id, [...ids]))
-      .all(),
-  );
+  assemble(db, db.select().from(offers).where(isIn(offers.id, ids)).all());
 
 function writeContents(db: Database, offerId: number, { parts, breaks }: Pick<OfferFields, 'parts' | 'breaks'>): void {
   db.delete(offerParts).where(eq(offerParts.offerId, offerId)).run();
   db.delete(offerBreaks).where(eq(offerBreaks.offerId, offerId)).run();
-  if (parts.length > 0)
-    db.insert(offerParts)
-      .values(parts.map((part, position) => ({ offerId, position, ...part })))
-      .run();
-  if (breaks.length > 0)
-    db.insert(offerBreaks)
-      .values(breaks.map((step) => ({ offerId, ...step })))
-      .run();
+  insertRows(
+    db,
+    offerParts,
+    parts.map((part, position) => ({ offerId, position, ...part })),
+  );
+  insertRows(
+    db,
+    offerBreaks,
+    breaks.map((step) => ({ offerId, ...step })),
+  );
 }
 
 /**
@@ -118,13 +115,7 @@ export function putOffer(db: Database, fields: OfferFields, nowMs: number): numb
     .from(offers)
     .where(and(eq(offers.supplierId, supplierId), eq(offers.code, code)))
     .get();
-  const id = known
-    ? known.id
-    : db
-        .insert(offers)
-        .values({ supplierId, code, ...row })
-        .returning({ id: offers.id })
-        .get().id;
+  const id = known ? known.id : insertRow(db, offers, { supplierId, code, ...row });
   if (known)
     db.update(offers)
       .set({ ...row, version: sql`${offers.version} + 1` })
@@ -146,7 +137,7 @@ export function loadShortestLeads(db: Database, keys: readonly string[]): Readon
     .from(offerParts)
     .innerJoin(offers, eq(offers.id, offerParts.offerId))
     .innerJoin(suppliers, eq(suppliers.id, offers.supplierId))
-    .where(and(isNull(offers.archivedAtMs), isNull(suppliers.archivedAtMs), inArray(offerParts.key, [...keys])))
+    .where(and(isNull(offers.archivedAtMs), isNull(suppliers.archivedAtMs), isIn(offerParts.key, keys)))
     .groupBy(offerParts.key)
     .all();
   return new Map(rows.flatMap(({ key, days }) => (key === null ? [] : [[key, days] as const])));

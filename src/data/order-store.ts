@@ -1,10 +1,12 @@
 // Orders with their customers, lines, pieces, parts, and the events of both. Events are only ever added.
 
-import { and, asc, desc, eq, inArray, isNotNull, isNull, like, or, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, isNotNull, isNull, like, or, sql } from 'drizzle-orm';
 import type { Made } from '../core/costing';
-import type { LineQuote, PartEvent } from '../core/orders';
+import type { LineQuote, PartEvent, PartNow } from '../core/orders';
 import { groupBy, type Minor } from '../core/units';
 import { inTransaction, type Database } from './database';
+import { isIn } from './is-in';
+import { insertRow, insertRows, prepareOnce } from './prepared';
 import { toLikePattern } from './like';
 import { customers, orderEvents, orderLines, orders, partEvents, parts, pieces, type OrderEventKind } from './schema';
 import type { StoredCustomer } from './customer-store';
@@ -20,16 +22,18 @@ export type LineFields = {
   readonly quote: LineQuote;
 };
 type StoredLine = LineFields & { readonly id: number };
-export type StoredPart = {
+/** Where a part is, as it is kept with each step. */
+export type StandingPart = PartNow & {
   readonly id: number;
   readonly pieceId: number;
   readonly pieceNumber: number;
   readonly lineId: number;
   readonly layerIndex: number;
   readonly vinylId: number;
-  readonly events: readonly PartEvent[];
 };
-export type StoredOrder = {
+export type StoredPart = StandingPart & { readonly events: readonly PartEvent[] };
+/** An order as it stands: without what happened to each of its parts. */
+export type StandingOrder = {
   readonly id: number;
   readonly customer: StoredCustomer;
   readonly title: string;
@@ -39,9 +43,10 @@ export type StoredOrder = {
   readonly placedAtMs: number;
   readonly version: number;
   readonly lines: readonly StoredLine[];
-  readonly parts: readonly StoredPart[];
+  readonly parts: readonly StandingPart[];
   readonly events: readonly { readonly kind: OrderEventKind; readonly atMs: number; readonly detail: string }[];
 };
+export type StoredOrder = Omit<StandingOrder, 'parts'> & { readonly parts: readonly StoredPart[] };
 export type NewOrder = {
   readonly customerId: number;
   readonly title: string;
@@ -81,7 +86,7 @@ export function findOrderIdsOfParts(db: Database, partIds: readonly number[]): r
     .from(parts)
     .innerJoin(pieces, eq(pieces.id, parts.pieceId))
     .innerJoin(orderLines, eq(orderLines.id, pieces.lineId))
-    .where(inArray(parts.id, [...partIds]))
+    .where(isIn(parts.id, partIds))
     .all()
     .map((row) => row.id);
 }
@@ -105,22 +110,32 @@ export function findOrdersLike(
 }
 const NO_ORDER = -1;
 
-/** The orders in the order asked for; ids that are not there are left out. */
+/** The orders in the order asked for, with all that happened to their parts; ids that are not there are left out. */
 export function loadOrders(db: Database, ids: readonly number[]): readonly StoredOrder[] {
+  const standing = loadStandingOrders(db, ids);
+  const events = loadPartEvents(db, ids);
+  return standing.map((order) => ({
+    ...order,
+    parts: order.parts.map((part) => ({ ...part, events: events.get(part.id) ?? [] })),
+  }));
+}
+
+/** The orders in the order asked for; ids that are not there are left out. */
+export function loadStandingOrders(db: Database, ids: readonly number[]): readonly StandingOrder[] {
   if (ids.length === 0) return [];
   const wanted = [...ids];
   const heads = db
     .select()
     .from(orders)
     .innerJoin(customers, eq(customers.id, orders.customerId))
-    .where(inArray(orders.id, wanted))
+    .where(isIn(orders.id, wanted))
     .all();
   const lines = groupBy(
-    db.select().from(orderLines).where(inArray(orderLines.orderId, wanted)).orderBy(asc(orderLines.id)).all(),
+    db.select().from(orderLines).where(isIn(orderLines.orderId, wanted)).orderBy(asc(orderLines.id)).all(),
     (line) => line.orderId,
   );
   const happened = groupBy(
-    db.select().from(orderEvents).where(inArray(orderEvents.orderId, wanted)).orderBy(asc(orderEvents.id)).all(),
+    db.select().from(orderEvents).where(isIn(orderEvents.orderId, wanted)).orderBy(asc(orderEvents.id)).all(),
     (event) => event.orderId,
   );
   const ownParts = groupBy(loadParts(db, wanted), (part) => part.orderId);
@@ -129,7 +144,7 @@ export function loadOrders(db: Database, ids: readonly number[]): readonly Store
       ({
         orders: { customerId: _customerId, closedAtMs: _closedAtMs, ...head },
         customers: customer,
-      }): [number, StoredOrder] => [
+      }): [number, StandingOrder] => [
         head.id,
         {
           ...head,
@@ -144,9 +159,11 @@ export function loadOrders(db: Database, ids: readonly number[]): readonly Store
   return ids.flatMap((id) => byId.get(id) ?? []);
 }
 
-function loadParts(db: Database, orderIds: readonly number[]): readonly (StoredPart & { readonly orderId: number })[] {
-  const own = inArray(orderLines.orderId, [...orderIds]);
-  const rows = db
+const loadParts = (
+  db: Database,
+  orderIds: readonly number[],
+): readonly (StandingPart & { readonly orderId: number })[] =>
+  db
     .select({
       id: parts.id,
       pieceId: pieces.id,
@@ -154,14 +171,19 @@ function loadParts(db: Database, orderIds: readonly number[]): readonly (StoredP
       lineId: pieces.lineId,
       layerIndex: parts.layerIndex,
       vinylId: parts.vinylId,
+      state: parts.state,
+      broken: parts.broken,
       orderId: orderLines.orderId,
     })
     .from(parts)
     .innerJoin(pieces, eq(pieces.id, parts.pieceId))
     .innerJoin(orderLines, eq(orderLines.id, pieces.lineId))
-    .where(own)
+    .where(isIn(orderLines.orderId, orderIds))
     .orderBy(asc(pieces.number), asc(parts.layerIndex))
     .all();
+
+/** By part. */
+function loadPartEvents(db: Database, orderIds: readonly number[]): ReadonlyMap<number, readonly PartEvent[]> {
   const events = db
     .select({
       id: partEvents.id,
@@ -180,11 +202,10 @@ function loadParts(db: Database, orderIds: readonly number[]): readonly (StoredP
     .innerJoin(parts, eq(parts.id, partEvents.partId))
     .innerJoin(pieces, eq(pieces.id, parts.pieceId))
     .innerJoin(orderLines, eq(orderLines.id, pieces.lineId))
-    .where(own)
+    .where(isIn(orderLines.orderId, orderIds))
     .orderBy(asc(partEvents.id))
     .all();
-  const byPart = groupBy(events, (event) => event.partId);
-  return rows.map((row) => ({ ...row, events: byPart.get(row.id) ?? [] }));
+  return groupBy(events, (event) => event.partId);
 }
 
 export const findOrder = (db: Database, id: number): StoredOrder | null => loadOrders(db, [id])[0] ?? null;
@@ -193,21 +214,18 @@ export const findOrder = (db: Database, id: number): StoredOrder | null => loadO
  * The new order with its pieces (numbered through the order) and a part for each layer. Call it inside a transaction.
  */
 export function insertOrder(db: Database, { lines, ...head }: NewOrder): number {
-  const { id } = db.insert(orders).values(head).returning({ id: orders.id }).get();
+  const id = insertRow(db, orders, head);
   let number = 0;
   for (const line of lines) {
     const vinylIds = line.made?.placements.flatMap((placement) => placement.vinylIds) ?? [];
-    const { id: lineId } = db
-      .insert(orderLines)
-      .values({ ...line, orderId: id })
-      .returning({ id: orderLines.id })
-      .get();
-    for (let piece = 0; piece < line.quantity; piece++) {
-      const { id: pieceId } = db.insert(pieces).values({ lineId, number: ++number }).returning({ id: pieces.id }).get();
-      db.insert(parts)
-        .values(vinylIds.map((vinylId, layerIndex) => ({ pieceId, layerIndex, vinylId })))
-        .run();
-    }
+    const lineId = insertRow(db, orderLines, { ...line, orderId: id });
+    const numbered = Array.from({ length: line.quantity }, () => ({ lineId, number: ++number }));
+    const pieceIds = insertRows(db, pieces, numbered);
+    insertRows(
+      db,
+      parts,
+      pieceIds.flatMap((pieceId) => vinylIds.map((vinylId, layerIndex) => ({ pieceId, layerIndex, vinylId }))),
+    );
   }
   addOrderEvent(db, id, 'placed', head.placedAtMs);
   return id;
@@ -242,12 +260,15 @@ const CLOSES: Readonly<Record<OrderEventKind, boolean | null>> = {
 /** Adds what happened, and with it whether the order is closed. */
 export function addOrderEvent(db: Database, orderId: number, kind: OrderEventKind, atMs: number, detail = ''): void {
   inTransaction(db, () => {
-    db.insert(orderEvents).values({ orderId, kind, atMs, detail }).run();
+    insertRow(db, orderEvents, { orderId, kind, atMs, detail });
     const closes = CLOSES[kind];
     if (closes !== null)
-      db.update(orders)
-        .set({ closedAtMs: closes ? atMs : null })
-        .where(eq(orders.id, orderId))
-        .run();
+      prepareOnce(db, 'close an order', () =>
+        db
+          .update(orders)
+          .set({ closedAtMs: sql`${sql.placeholder('closedAtMs')}` })
+          .where(eq(orders.id, sql.placeholder('orderId')))
+          .prepare(),
+      ).run({ orderId, closedAtMs: closes ? atMs : null });
   });
 }

@@ -1,18 +1,13 @@
 // How close the true shapes of layers lie.
 
-import { and, eq, inArray, ne } from 'drizzle-orm';
+import { and, eq, ne } from 'drizzle-orm';
 import type { StoredPacking } from '../core/costing';
 import type { Database } from './database';
+import { isIn } from './is-in';
 import { layerPackings } from './schema';
 
 export const loadPackings = (db: Database, artworkIds: readonly number[]): readonly StoredPacking[] =>
-  artworkIds.length === 0
-    ? []
-    : db
-        .select()
-        .from(layerPackings)
-        .where(inArray(layerPackings.artworkId, [...artworkIds]))
-        .all();
+  artworkIds.length === 0 ? [] : db.select().from(layerPackings).where(isIn(layerPackings.artworkId, artworkIds)).all();
 
 /**
  * In place of what was stored of that layer at that width, roll and number. Layouts of older versions of its drawing are

@@ -4,6 +4,8 @@ import { and, asc, eq, ne, sql } from 'drizzle-orm';
 import { alias } from 'drizzle-orm/sqlite-core';
 import type { PartEvent } from '../core/orders';
 import type { Database } from './database';
+import { keepSteps } from './evidence-store';
+import { insertRows } from './prepared';
 import { partEvents } from './schema';
 
 /** The new events' ids, in order. Call it inside a transaction. */
@@ -11,7 +13,9 @@ export function addPartEvents(
   db: Database,
   events: readonly (Omit<PartEvent, 'id'> & { readonly sessionId: number | null })[],
 ): readonly number[] {
-  return events.map((event) => db.insert(partEvents).values(event).returning({ id: partEvents.id }).get().id);
+  const ids = insertRows(db, partEvents, events);
+  keepSteps(db, events);
+  return ids;
 }
 
 /** What a piece of work did and what was not taken back of it, in order. */

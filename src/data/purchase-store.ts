@@ -2,8 +2,9 @@
 
 import { type Minor, groupBy } from '../core/units';
 import type { Database } from './database';
+import { isIn } from './is-in';
 import { purchases, purchaseLines } from './schema';
-import { eq, desc, inArray, asc, sql, and } from 'drizzle-orm';
+import { eq, desc, asc, sql, and } from 'drizzle-orm';
 
 type PurchaseLine = {
   readonly id: number;
@@ -58,7 +59,7 @@ export function loadPurchases(
       .select()
       .from(purchaseLines)
       .where(
-        inArray(
+        isIn(
           purchaseLines.purchaseId,
           rows.map((row) => row.id),
         ),

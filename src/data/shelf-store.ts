@@ -1,10 +1,12 @@
 // Vinyls and blanks.
 
-import { and, asc, eq, inArray, isNull, like, or, sql } from 'drizzle-orm';
+import { and, asc, eq, isNull, like, or, sql } from 'drizzle-orm';
 import { getOrdinaryDetails, type Blank, type BlankColour, type BlankSize, type Vinyl } from '../core/materials';
 import { groupBy } from '../core/units';
 import { toLikePattern } from './like';
 import type { Database } from './database';
+import { isIn } from './is-in';
+import { insertRow } from './prepared';
 import { blankColours, blanks, blankSizes, supplies, vinyls } from './schema';
 
 type Stored = { readonly supplier: string; readonly version: number; readonly archived: boolean };
@@ -78,15 +80,10 @@ export function findVinyl(db: Database, id: number): StoredVinyl | null {
 
 /** Those of these ids, archived ones too. */
 export const findVinyls = (db: Database, ids: readonly number[]): readonly StoredVinyl[] =>
-  db
-    .select()
-    .from(vinyls)
-    .where(inArray(vinyls.id, [...ids]))
-    .all()
-    .map(toVinyl);
+  db.select().from(vinyls).where(isIn(vinyls.id, ids)).all().map(toVinyl);
 
 export function insertVinyl(db: Database, fields: VinylFields): number {
-  return db.insert(vinyls).values(toVinylRow(fields)).returning({ id: vinyls.id }).get().id;
+  return insertRow(db, vinyls, toVinylRow(fields));
 }
 
 /** False when it was changed since `version` was read. */
@@ -107,11 +104,11 @@ export function setVinylArchived(db: Database, id: number, atMs: number | null):
 function assembleBlanks(db: Database, rows: readonly (typeof blanks.$inferSelect)[]): readonly StoredBlank[] {
   const ids = rows.map((row) => row.id);
   const sizes = groupBy(
-    db.select().from(blankSizes).where(inArray(blankSizes.blankId, ids)).orderBy(asc(blankSizes.position)).all(),
+    db.select().from(blankSizes).where(isIn(blankSizes.blankId, ids)).orderBy(asc(blankSizes.position)).all(),
     (row) => row.blankId,
   );
   const colours = groupBy(
-    db.select().from(blankColours).where(inArray(blankColours.blankId, ids)).orderBy(asc(blankColours.position)).all(),
+    db.select().from(blankColours).where(isIn(blankColours.blankId, ids)).orderBy(asc(blankColours.position)).all(),
     (row) => row.blankId,
   );
   return rows.map(({ archivedAtMs, ...fields }) => ({
@@ -136,14 +133,7 @@ export function loadBlanks(db: Database, { archived = false }: Which = {}): read
 
 /** Those of these ids, archived ones too. */
 export const findBlanks = (db: Database, ids: readonly number[]): readonly StoredBlank[] =>
-  assembleBlanks(
-    db,
-    db
-      .select()
-      .from(blanks)
-      .where(inArray(blanks.id, [...ids]))
-      .all(),
-  );
+  assembleBlanks(db, db.select().from(blanks).where(isIn(blanks.id, ids)).all());
 export const findBlank = (db: Database, id: number): StoredBlank | null => findBlanks(db, [id])[0] ?? null;
 
 function writeSizesAndColours(db: Database, blankId: number, { sizes, colours }: BlankFields): void {

@@ -11,6 +11,8 @@ import {
   type StockCause,
 } from '../core/stock';
 import type { Database } from './database';
+import { isIn } from './is-in';
+import { insertRows, prepareOnce } from './prepared';
 import { lots, stockLines } from './schema';
 
 export type StoredLot = Lot & {
@@ -78,12 +80,18 @@ export function loadBoughtLots(db: Database, key?: string): readonly StoredLot[]
  * sum below 0.
  */
 export function addStockLine(db: Database, line: Omit<StoredLine, 'id'> & { readonly sessionId?: number }): void {
-  db.insert(stockLines).values(line).run();
-  const lot = findLot(db, line.lotId)!;
-  db.update(lots)
-    .set({ left: sumLines([{ quantity: lot.left }, line]) })
-    .where(eq(lots.id, line.lotId))
-    .run();
+  insertRows(db, stockLines, [line]);
+  const lotId = sql.placeholder('lotId');
+  const lot = prepareOnce(db, 'left of a lot', () =>
+    db.select({ left: lots.left }).from(lots).where(eq(lots.id, lotId)).prepare(),
+  ).get(line)!;
+  prepareOnce(db, 'set left of a lot', () =>
+    db
+      .update(lots)
+      .set({ left: sql`${sql.placeholder('left')}` })
+      .where(eq(lots.id, lotId))
+      .prepare(),
+  ).run({ lotId: line.lotId, left: sumLines([{ quantity: lot.left }, line]) });
 }
 
 export function loadLines(db: Database, lotId: number): readonly StoredLine[] {
@@ -95,12 +103,7 @@ export const loadLinesOfSession = (
   db: Database,
   sessionIds: readonly number[],
 ): readonly (StoredLine & { readonly sessionId: number | null })[] =>
-  db
-    .select()
-    .from(stockLines)
-    .where(inArray(stockLines.sessionId, [...sessionIds]))
-    .orderBy(asc(stockLines.id))
-    .all();
+  db.select().from(stockLines).where(isIn(stockLines.sessionId, sessionIds)).orderBy(asc(stockLines.id)).all();
 
 export function loadNewestLines(db: Database, count: number): readonly (StoredLine & { readonly key: string })[] {
   return db
@@ -200,8 +203,4 @@ export function findUnbalancedLots(db: Database): readonly number[] {
 }
 
 export const loadLots = (db: Database, ids: readonly number[]): readonly StoredLot[] =>
-  db
-    .select()
-    .from(lots)
-    .where(inArray(lots.id, [...ids]))
-    .all();
+  db.select().from(lots).where(isIn(lots.id, ids)).all();

@@ -4,6 +4,8 @@ import { and, asc, eq, gte, inArray, isNotNull, isNull, ne, sql } from 'drizzle-
 import type { Station } from '../core/orders';
 import { groupBy } from '../core/units';
 import type { Database } from './database';
+import { isIn } from './is-in';
+import { insertRow, insertRows } from './prepared';
 import { workSessions, workSessionParts, type SessionOutcome } from './schema';
 
 export type SessionPart = { readonly partId: number; readonly estimateSeconds: number };
@@ -23,7 +25,7 @@ function assemble(db: Database, rows: readonly (typeof workSessions.$inferSelect
       .select()
       .from(workSessionParts)
       .where(
-        inArray(
+        isIn(
           workSessionParts.sessionId,
           rows.map((row) => row.id),
         ),
@@ -63,7 +65,7 @@ export function loadSessionsOnParts(db: Database, partIds: readonly number[]): r
   const touched = db
     .selectDistinct({ id: workSessionParts.sessionId })
     .from(workSessionParts)
-    .where(inArray(workSessionParts.partId, [...partIds]));
+    .where(isIn(workSessionParts.partId, partIds));
   return assemble(
     db,
     db
@@ -81,8 +83,23 @@ export function loadSessionsOnParts(db: Database, partIds: readonly number[]): r
   );
 }
 
-export function findSession(db: Database, id: number): StoredSession | null {
-  return assemble(db, db.select().from(workSessions).where(eq(workSessions.id, id)).all())[0] ?? null;
+export const findSession = (db: Database, id: number): StoredSession | null => findSessions(db, [id])[0] ?? null;
+
+/** Of all work that ever was. */
+export const findSessionIds = (db: Database): readonly number[] =>
+  db
+    .select({ id: workSessions.id })
+    .from(workSessions)
+    .orderBy(asc(workSessions.id))
+    .all()
+    .map((row) => row.id);
+
+/** By id. */
+export function findSessions(db: Database, ids: readonly number[]): readonly StoredSession[] {
+  return assemble(
+    db,
+    db.select().from(workSessions).where(isIn(workSessions.id, ids)).orderBy(asc(workSessions.id)).all(),
+  );
 }
 
 /** Several statements: call it inside a transaction. */
@@ -92,7 +109,7 @@ export function insertSession(
   startedAtMs: number,
   members: readonly SessionPart[],
 ): number {
-  const { id } = db.insert(workSessions).values({ station, startedAtMs }).returning({ id: workSessions.id }).get();
+  const id = insertRow(db, workSessions, { station, startedAtMs });
   insertMembers(db, id, members);
   return id;
 }
@@ -100,16 +117,17 @@ export function insertSession(
 /** Work of no length: something was done in one go, or no clock was run. */
 export function insertInstant(db: Database, station: Station, atMs: number, members: readonly SessionPart[]): number {
   const done = { station, startedAtMs: atMs, stoppedAtMs: atMs, outcome: 'done' as const };
-  const { id } = db.insert(workSessions).values(done).returning({ id: workSessions.id }).get();
+  const id = insertRow(db, workSessions, done);
   insertMembers(db, id, members);
   return id;
 }
 
 function insertMembers(db: Database, sessionId: number, members: readonly SessionPart[]): void {
-  for (const member of members)
-    db.insert(workSessionParts)
-      .values({ sessionId, ...member })
-      .run();
+  insertRows(
+    db,
+    workSessionParts,
+    members.map((member) => ({ sessionId, ...member })),
+  );
 }
 
 /**

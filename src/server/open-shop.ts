@@ -5,6 +5,7 @@ import { loadShop } from '../data/shop-store';
 import { noteSeen, refuseStrayLog } from '../data/stray-log';
 import { databaseFile, getShop, openShop } from './context';
 import { refreshMeasurements } from './artwork/save-artwork';
+import { refreshKept } from './items/recount';
 import { seedDemo } from './demo/seed-demo';
 
 /** Held until the process ends; one that nobody keeps would be let go with the garbage. */
@@ -18,6 +19,7 @@ export async function openShopAtStart(): Promise<void> {
   try {
     if (process.env['CHIRAL_DEMO'] === '1' && !loadShop(shop.db)) await seedDemo(shop.db, Date.now());
     getShop(shop);
+    refreshKept(shop);
     await refreshMeasurements(shop);
   } finally {
     shop.db.$client.close();

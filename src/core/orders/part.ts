@@ -89,6 +89,16 @@ export function foldPart(events: readonly PartEvent[]): PartStory {
   };
 }
 
+/** Where a part is, and whether it was spoiled and not yet cut again. */
+export type PartNow = Pick<PartStory, 'state' | 'broken'>;
+export const UNTOUCHED_PART: PartNow = { state: 'to-cut', broken: false };
+
+/** Where a part is after one more step: what `foldPart` gives of all its steps. What takes one back is none. */
+export function advancePart(now: PartNow, kind: Exclude<PartEvent['kind'], 'undone'>): PartNow {
+  if (kind === 'spoiled') return { state: 'to-cut', broken: true };
+  return { state: kind, broken: kind !== 'cut' && now.broken };
+}
+
 /** What happened and was not taken back, in order of id. */
 export function listLive<Event extends Pick<PartEvent, 'id' | 'kind' | 'undoes'>>(
   events: readonly Event[],

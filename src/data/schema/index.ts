@@ -17,3 +17,5 @@ export * from './stock';
 export * from './supplies';
 export * from './purchases';
 export * from './taken-requests';
+export * from './evidence';
+export * from './item-costs';

@@ -3,7 +3,7 @@
 import { sql } from 'drizzle-orm';
 import { check, index, integer, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
 import type { Made } from '../../core/costing';
-import type { LineQuote } from '../../core/orders';
+import type { LineQuote, PartState } from '../../core/orders';
 import { id, money, version } from '../columns';
 import { items } from './items';
 import { vinyls } from './shelf';
@@ -83,6 +83,8 @@ export const pieces = sqliteTable(
       .notNull()
       .references(() => orderLines.id, { onDelete: 'cascade' }),
     number: integer('number').notNull(),
+    /** Of its parts, those that were cut, again and again counted; what was taken back never happened. */
+    cuts: integer('cuts').notNull().default(0),
   },
   (table) => [index('pieces_by_line').on(table.lineId)],
 );
@@ -99,6 +101,9 @@ export const parts = sqliteTable(
     vinylId: integer('vinyl_id')
       .notNull()
       .references(() => vinyls.id),
+    /** What its events come to, kept so that lists need not read them. */
+    state: text('state').$type<PartState>().notNull().default('to-cut'),
+    broken: integer('broken', { mode: 'boolean' }).notNull().default(false),
   },
   (table) => [uniqueIndex('parts_once').on(table.pieceId, table.layerIndex), index('parts_by_vinyl').on(table.vinylId)],
 );

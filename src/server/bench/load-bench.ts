@@ -27,7 +27,7 @@ import { getSettings, getShop, type ShopContext } from '../context';
 import { notFound } from '../errors';
 import { findInTheWay } from '../items/find-in-the-way';
 import { readMadeLines, type MadeLine, type Materials } from '../items/materials';
-import { readOpenOrders, type ReadOrder, type ReadPart } from '../orders/read-orders';
+import { readOpenOrders, type WaitingOrder, type WaitingPart } from '../orders/read-orders';
 import { labelSessions, loadRunning } from '../shop/load-frame';
 import { toRows } from '../orders/load-orders';
 import { UNCHOSEN } from '../../theme/tokens';
@@ -35,7 +35,7 @@ import { UNCHOSEN } from '../../theme/tokens';
 /** Parts that are not checked yet. `pictures` false leaves out what only the bench itself shows. */
 export function loadBench(
   shop: ShopContext,
-  orders: readonly ReadOrder[] = readOpenOrders(shop),
+  orders: readonly WaitingOrder[] = readOpenOrders(shop),
   pictures = true,
 ): BenchView {
   const made = readMadeLines(shop, orders);
@@ -53,8 +53,8 @@ export function loadBench(
 }
 
 function toPartView(
-  part: ReadPart,
-  { order }: ReadOrder,
+  part: WaitingPart,
+  { order }: WaitingOrder,
   { lines, materials }: ReturnType<typeof readMadeLines>,
 ): BenchPartView {
   const line = order.lines.find((candidate) => candidate.id === part.lineId)!;
@@ -155,7 +155,7 @@ const LOGGED_BACK_MS = 16 * HOUR_MS;
 /** Today with what was done and what is planned; once its hours are over, the next day that is worked. */
 function layOutDay(
   shop: ShopContext,
-  orders: readonly ReadOrder[],
+  orders: readonly WaitingOrder[],
   bench: BenchView,
 ): Pick<TodayView, 'timeline' | 'timelineDay' | 'dayStartMs' | 'dayEndMs'> {
   const { timeZone, figures } = getShop(shop);
@@ -203,7 +203,7 @@ function listDone(shop: ShopContext, today: string): readonly TimelineBlock[] {
 const toNext = (batch: Batch<BenchPartView> | null): NextBatch | null =>
   batch ? { ...describeBatch(batch), station: batch.station, seconds: batch.seconds, dueDay: batch.dueDay } : null;
 
-function toJobs(orders: readonly ReadOrder[], bench: BenchView): readonly TimelineJob[] {
+function toJobs(orders: readonly WaitingOrder[], bench: BenchView): readonly TimelineJob[] {
   const titles = new Map(bench.parts.map((part) => [part.lineId, part.itemName]));
   return orders.flatMap(({ order, parts }) =>
     [...groupBy(parts, (part) => part.lineId)].map(([lineId, members]): TimelineJob => {

@@ -4,13 +4,16 @@ import fc from 'fast-check';
 import { sql } from 'drizzle-orm';
 import { beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import { copyDemoShop, seedDemoShop, type TestShop } from '../../../test/demo-shop';
+import { readKeptSums } from '../../../test/kept-sums';
 import { keyOf, type SupplyKind } from '../../core/stock/index';
 import { insertSupply } from '../../data/supply-store';
+import { recountParts } from '../../data/evidence-store';
 import { findItems } from '../../data/item-store';
 import { loadLotsOnShelf } from '../../data/stock-store';
 import { behind } from '../cut-sheets/cut-load-examples';
 import { cutLoad } from '../cut-sheets/cut-load';
 import { loadItemList } from '../items/load-items';
+import { recountMinutes } from '../items/recount';
 import { loadOrderView } from '../orders/load-orders';
 import { readOrder } from '../orders/read-orders';
 import { placeOrder } from '../orders/save-order';
@@ -156,6 +159,14 @@ function undo(): void {
 
 const KINDS = ['cut', 'load', 'spoil while cutting', 'weed', 'press', 'check', 'spoil', 'undo', 'undo'] as const;
 
+/** What lists and costs go by is kept with each step: the whole log, counted anew, says the same. */
+function expectKeptAsRecounted(): void {
+  const kept = readKeptSums(shop.db);
+  recountParts(shop.db);
+  recountMinutes(shop);
+  expect(kept).toEqual(readKeptSums(shop.db));
+}
+
 describe('what an order bears', () => {
   it('is what the ledger and the log lost, for any day at the bench', () => {
     const step = fc.record({
@@ -173,6 +184,7 @@ describe('what an order bears', () => {
           expect(sumBorne().stock).toBeCloseTo(sumLost().stock, 3);
           expect(sumBorne().wear).toBeCloseTo(sumLost().wear, 3);
         }
+        expectKeptAsRecounted();
       }),
       { numRuns: 40, seed: 14 },
     );

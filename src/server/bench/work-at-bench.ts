@@ -10,6 +10,7 @@ import type { BookedStock } from '../../views/bench';
 import type { ShopContext } from '../context';
 import { notFound, ShopError } from '../errors';
 import { newEvent, readOrdersOf, requireParts } from './bench-parts';
+import { keepMinutes } from '../items/keep-minutes';
 import { bookWork } from './book-work';
 
 /** Starts the clock at a station on parts that lie ready there. One piece of work a station at a time. */
@@ -59,6 +60,7 @@ export function finishSession(
     if (!work) throw notFound('This timer');
     const atMs = shop.now();
     if (!stopSession(shop.db, id, atMs, outcome)) throw new ShopError('conflict', { reason: 'timer-stopped' });
+    keepMinutes(shop.db, [id]);
     if (outcome !== 'done') return { eventIds: [], booked: [] };
     const { to } = STATION_STEPS[work.station];
     if (to === 'to-cut') return { eventIds: [], booked: [] };

@@ -9,6 +9,7 @@ import { insertInstant, loadRunningSessions, stopSession } from '../../data/work
 import { bookCutWear, type WearCosts } from '../bench/book-wear';
 import type { ShopContext } from '../context';
 import { notFound, ShopError } from '../errors';
+import { keepMinutes } from '../items/keep-minutes';
 import { readStored, type ReadOrder, type ReadPart } from '../orders/read-orders';
 import { sharesOf, takeStock } from './take-stock';
 import { addPartEvents } from '../../data/part-event-store';
@@ -70,7 +71,9 @@ function requireWaiting(
 /** A clock that runs at the cutter for parts of this load only was of this load: its minutes are kept with them. */
 function stopOwnTimer(shop: ShopContext, partIds: ReadonlySet<number>): void {
   const running = loadRunningSessions(shop.db).find((session) => session.station === 'cut');
-  if (running?.parts.every(({ partId }) => partIds.has(partId))) stopSession(shop.db, running.id, shop.now(), 'paused');
+  if (!running?.parts.every(({ partId }) => partIds.has(partId))) return;
+  stopSession(shop.db, running.id, shop.now(), 'paused');
+  keepMinutes(shop.db, [running.id]);
 }
 
 function refuseStrayIslands(sheets: readonly SheetBooking[], partIds: ReadonlySet<number>): void {

@@ -3,22 +3,20 @@
 import { believeFailure, type ItemEvidence, type WearPrices } from '../../core/costing';
 import { computeRealLife, getSupplyFacts, keyOf, type SupplyKind } from '../../core/stock';
 import { figure, type Figure } from '../../core/units';
-import { loadItemEvidence } from '../../data/evidence-store';
+import { findItemEvidence } from '../../data/evidence-store';
 import { loadBoughtLots } from '../../data/stock-store';
 import { findFitted, findSupply, loadWear } from '../../data/supply-store';
 import { getShop, type ShopContext } from '../context';
-import { learnAllMinutes } from './learn-minutes';
+import { learnMinutesOf } from './learn-minutes';
 
-/** By item; what is not logged is left out. */
+/** By item, looked up as it is asked for; what is not logged is left out. */
 export function loadEvidence(shop: ShopContext): { readonly of: (itemId: number) => ItemEvidence } {
   const { figures } = getShop(shop);
-  const minutes = learnAllMinutes(shop),
-    counts = loadItemEvidence(shop.db),
-    wear = loadWearPrices(shop);
+  const wear = loadWearPrices(shop);
   return {
     of: (itemId) => {
-      const own = minutes.get(itemId),
-        logged = counts.get(itemId);
+      const own = learnMinutesOf(shop, itemId),
+        logged = findItemEvidence(shop.db, itemId);
       return {
         wear,
         ...(own ? { minutes: own } : {}),

@@ -107,6 +107,7 @@ export function loadItemEditor(shop: ShopContext, id: number | null, startArtwor
 /** @throws ShopError not-found */
 export function loadCompare(shop: ShopContext, id: number): CompareView {
   const { item, artworks, shelf, prices, evidence } = loadItemEditor(shop, id, null);
+  const vinylIds = shelf.vinyls.map((vinyl) => vinyl.id);
   return {
     item: item!,
     artworks,
@@ -115,7 +116,7 @@ export function loadCompare(shop: ShopContext, id: number): CompareView {
     prices,
     own: evidence,
     offers: listOffers(shop),
-    evidence: [...loadVinylEvidence(shop.db)].map(([vinylId, counts]) => ({ vinylId, ...counts })),
+    evidence: [...loadVinylEvidence(shop.db, vinylIds)].map(([vinylId, counts]) => ({ vinylId, ...counts })),
   };
 }
 

@@ -19,7 +19,7 @@ import { loadPackings } from '../../data/packing-store';
 import { findItems, type StoredItem } from '../../data/item-store';
 import { findBlanks, findVinyls, type StoredBlank, type StoredVinyl } from '../../data/shelf-store';
 import type { ShopContext } from '../context';
-import type { ReadOrder } from '../orders/read-orders';
+import type { WaitingOrder } from '../orders/read-orders';
 import { loadPrices } from './prices';
 
 export type Materials = ItemMaterials & {
@@ -82,7 +82,7 @@ export type MadeLine = {
 /** How the pieces of each line are made, by the line's id: as frozen with the order, else as the item is now. */
 export function readMadeLines(
   shop: ShopContext,
-  orders: readonly ReadOrder[],
+  orders: readonly WaitingOrder[],
 ): { readonly lines: ReadonlyMap<number, MadeLine>; readonly materials: Materials } {
   const all = orders.flatMap(({ order }) => order.lines);
   const items = new Map(

@@ -12,20 +12,28 @@ import { computeFee } from '../../core/pricing/index';
 import { dayOf } from '../../core/units/index';
 import { figure, groupBy } from '../../core/units/index';
 import { findItems } from '../../data/item-store';
-import { findClosedOrderIds, loadOrders } from '../../data/order-store';
-import { loadVinyls } from '../../data/shelf-store';
+import { findClosedOrderIds, loadStandingOrders } from '../../data/order-store';
+import { findVinyls, type StoredVinyl } from '../../data/shelf-store';
 import { loadSessionsOnParts } from '../../data/work-store';
 import type { CombColumn, OrderListView, OrderRow, OrderView } from '../../views/orders';
 import { CAUSE_NAMES, STATE_NAMES } from '../../wording/stations';
 import { getShop, type ShopContext } from '../context';
 import { notFound } from '../errors';
-import { readOpenOrders, readOrder, readStored, slackOf, type ReadOrder, type ReadPart } from './read-orders';
+import {
+  readOpenOrders,
+  readOrder,
+  readStanding,
+  slackOf,
+  type ReadPart,
+  type WaitingOrder,
+  type WaitingPart,
+} from './read-orders';
 import { UNCHOSEN } from '../../theme/tokens';
 import { plural } from '../../wording/plural';
 
 const CLOSED_SHOWN = 30;
 
-function toComb(parts: readonly ReadPart[], colours: ReadonlyMap<number, string>): readonly CombColumn[] {
+function toComb(parts: readonly WaitingPart[], colours: ReadonlyMap<number, string>): readonly CombColumn[] {
   return [...groupBy(parts, (part) => part.pieceId)].map(([pieceId, members]) => ({
     pieceId,
     number: members[0]!.pieceNumber,
@@ -39,7 +47,7 @@ function toComb(parts: readonly ReadPart[], colours: ReadonlyMap<number, string>
 }
 
 /** The station where most of an order waits: what to do so that it moves. */
-function describeWaitingFor({ stage, parts }: ReadOrder, vinylNames: ReadonlyMap<number, string>): string {
+function describeWaitingFor({ stage, parts }: WaitingOrder, vinylNames: ReadonlyMap<number, string>): string {
   if (stage === 'ready') return 'to be collected';
   if (stage === 'handed-over' || stage === 'cancelled') return '';
   const broken = parts.filter((part) => part.broken);
@@ -58,12 +66,12 @@ function describeWaitingFor({ stage, parts }: ReadOrder, vinylNames: ReadonlyMap
 
 export function toRows(
   shop: ShopContext,
-  entries: readonly ReadOrder[],
-  forSlack: readonly ReadOrder[] = entries,
+  entries: readonly WaitingOrder[],
+  forSlack: readonly WaitingOrder[] = entries,
 ): readonly OrderRow[] {
   const stored = getShop(shop);
   const slack = slackOf(forSlack, stored, shop.now());
-  const vinyls = loadVinyls(shop.db, { archived: true });
+  const vinyls = findVinylsOf(shop, entries);
   const colours = new Map(vinyls.map((vinyl) => [vinyl.id, vinyl.colourHex]));
   const names = new Map(vinyls.map((vinyl) => [vinyl.id, vinyl.name]));
   return entries.map((entry) => ({
@@ -80,10 +88,13 @@ export function toRows(
   }));
 }
 
+const findVinylsOf = (shop: ShopContext, entries: readonly WaitingOrder[]): readonly StoredVinyl[] =>
+  findVinyls(shop.db, [...new Set(entries.flatMap(({ parts }) => parts.map((part) => part.vinylId)))]);
+
 export function loadOrderList(shop: ShopContext): OrderListView {
   const open = readOpenOrders(shop);
-  const closed = loadOrders(shop.db, findClosedOrderIds(shop.db, CLOSED_SHOWN))
-    .map(readStored)
+  const closed = loadStandingOrders(shop.db, findClosedOrderIds(shop.db, CLOSED_SHOWN))
+    .map(readStanding)
     .sort((a, b) => b.order.id - a.order.id);
   return { open: toRows(shop, open), closed: toRows(shop, closed), today: dayOf(shop.now(), getShop(shop).timeZone) };
 }
@@ -112,7 +123,7 @@ export function loadOrderView(shop: ShopContext, id: number): OrderView {
       order.lines.map((line) => line.itemId),
     ).map((item) => [item.id, item.name]),
   );
-  const colours = new Map(loadVinyls(shop.db, { archived: true }).map((vinyl) => [vinyl.id, vinyl.colourHex]));
+  const colours = new Map(findVinylsOf(shop, [entry]).map((vinyl) => [vinyl.id, vinyl.colourHex]));
   const against = compareWithQuote(
     order.lines.map((line): LineProgress => {
       const own = parts.filter((part) => part.lineId === line.id);
@@ -164,7 +175,7 @@ export function loadOrderView(shop: ShopContext, id: number): OrderView {
 /** Seconds that fell on each part at each station. */
 function shareSessions(
   shop: ShopContext,
-  parts: readonly ReadPart[],
+  parts: readonly WaitingPart[],
 ): ReadonlyMap<number, Partial<Record<Station, number>>> {
   const seconds = new Map<number, Partial<Record<Station, number>>>();
   for (const work of loadSessionsOnParts(

@@ -10,32 +10,48 @@ import {
 } from '../../core/orders/index';
 import { computeSlack } from '../../core/scheduling/index';
 import type { Figure } from '../../core/units/index';
-import { findOpenOrderIds, findOrder, loadOrders, type StoredOrder, type StoredPart } from '../../data/order-store';
+import {
+  findOpenOrderIds,
+  findOrder,
+  loadStandingOrders,
+  type StandingOrder,
+  type StandingPart,
+  type StoredOrder,
+  type StoredPart,
+} from '../../data/order-store';
 import type { StoredShop } from '../../data/shop-store';
 import type { ShopContext } from '../context';
 
-export type ReadPart = StoredPart & PartStory & { readonly estimates: ReturnType<typeof estimateRemaining> };
-export type ReadOrder = {
-  readonly order: StoredOrder;
-  readonly parts: readonly ReadPart[];
+type Estimates = { readonly estimates: ReturnType<typeof estimateRemaining> };
+/** A part as it stands, with the seconds it still takes at each station. */
+export type WaitingPart = StandingPart & Estimates;
+/** An order as it stands: what lists, the bench and the promise of a day need. */
+export type WaitingOrder = {
+  readonly order: Omit<StandingOrder, 'parts'>;
+  readonly parts: readonly WaitingPart[];
   readonly stage: OrderStage;
+  /** Hands, from where its parts are. */
   readonly neededSeconds: number;
 };
+export type ReadPart = WaitingPart & StoredPart & PartStory;
+/** With the whole story of each part. */
+export type ReadOrder = Omit<WaitingOrder, 'parts'> & { readonly parts: readonly ReadPart[] };
 
-export function readStored(order: StoredOrder): ReadOrder {
+export function readStanding<Part extends StandingPart>(
+  order: Omit<StandingOrder, 'parts'> & { readonly parts: readonly Part[] },
+): Omit<WaitingOrder, 'parts'> & { readonly parts: readonly (Part & Estimates)[] } {
   const quotes = new Map(order.lines.map((line) => [line.id, line.quote]));
-  const parts = order.parts.map((part): ReadPart => {
-    const story = foldPart(part.events);
-    return { ...part, ...story, estimates: estimateRemaining(quotes.get(part.lineId)!, part.layerIndex, story.state) };
-  });
+  const parts = order.parts.map((part) => ({
+    ...part,
+    estimates: estimateRemaining(quotes.get(part.lineId)!, part.layerIndex, part.state),
+  }));
   const kinds = order.events.map((event) => event.kind);
   const handedOver = kinds.lastIndexOf('handed-over') > kinds.lastIndexOf('taken-back');
   const cancelled = kinds.lastIndexOf('cancelled') > kinds.lastIndexOf('reopened');
-  const stage = decideStage({ states: parts.map((part) => part.state), handedOver, cancelled });
   return {
     order,
     parts,
-    stage,
+    stage: decideStage({ states: parts.map((part) => part.state), handedOver, cancelled }),
     neededSeconds: parts.reduce(
       (sum, part) => sum + STATIONS.reduce((all, station) => all + part.estimates[station], 0),
       0,
@@ -43,15 +59,23 @@ export function readStored(order: StoredOrder): ReadOrder {
   };
 }
 
-export const readOpenOrders = (shop: ShopContext): readonly ReadOrder[] =>
-  loadOrders(shop.db, findOpenOrderIds(shop.db)).map(readStored);
+export const readStored = (order: StoredOrder): ReadOrder =>
+  readStanding({ ...order, parts: order.parts.map((part) => ({ ...part, ...foldPart(part.events) })) });
+
+/** The soonest due first. */
+export const readOpenOrders = (shop: ShopContext): readonly WaitingOrder[] =>
+  loadStandingOrders(shop.db, findOpenOrderIds(shop.db)).map(readStanding);
 
 export function readOrder(shop: ShopContext, id: number): ReadOrder | null {
   const order = findOrder(shop.db, id);
   return order ? readStored(order) : null;
 }
 
-export function slackOf(orders: readonly ReadOrder[], stored: StoredShop, nowMs: number): ReadonlyMap<number, Figure> {
+export function slackOf(
+  orders: readonly WaitingOrder[],
+  stored: StoredShop,
+  nowMs: number,
+): ReadonlyMap<number, Figure> {
   const waiting = orders.filter((entry) => entry.stage === 'to-cut' || entry.stage === 'in-work');
   return computeSlack({
     orders: waiting.map(({ order, neededSeconds }) => ({ orderId: order.id, dueDay: order.dueDay, neededSeconds })),

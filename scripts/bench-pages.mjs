@@ -1,0 +1,214 @@
+// npm run bench-pages [-- FOLDER]: every page and every GET on the demo shop and on a big shop; how long the server
+// takes (p50, p95), how much of it the processor works, and how much is sent. Each against its limit.
+
+import { spawn } from 'node:child_process';
+import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { request } from 'node:http';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { pathToFileURL } from 'node:url';
+import { gzipSync } from 'node:zlib';
+import { ensureBuild, ensurePackages, root } from './prepare.mjs';
+
+const ROUNDS = Number(process.env.ROUNDS ?? 15);
+const LIMIT_P95_MS = 100;
+const LIMIT_GZIP_KB = 60;
+const LIMIT_START_MS = 1500;
+const LIMIT_MEMORY_MB = 300;
+const CLOCK_TICK_MS = 10;
+const BIG_ORDERS = 10_000;
+
+/** `ITEM` and the like stand for an id of the shop. */
+const ADDRESSES = [
+  '/',
+  '/items',
+  '/items/ITEM',
+  '/items/compare/ITEM',
+  '/items/new',
+  '/artwork',
+  '/artwork/ARTWORK',
+  '/artwork/new',
+  '/artwork/letter',
+  '/cut-sheets',
+  '/orders',
+  '/orders/ORDER',
+  '/orders/new',
+  '/bench',
+  '/bench/cut',
+  '/bench/weed',
+  '/bench/press',
+  '/bench/check',
+  '/trials',
+  '/shelf',
+  '/shelf/stock',
+  '/shelf/offers',
+  '/shelf/buy',
+  '/shelf/supplies',
+  '/books',
+  '/books/start',
+  '/shop',
+  '/api/today',
+  '/api/items',
+  '/api/items/ITEM',
+  '/api/artwork',
+  '/api/artwork/ARTWORK',
+  '/api/cut-sheets',
+  '/api/cut-sheets/saved',
+  '/api/orders',
+  '/api/orders/ORDER',
+  '/api/bench',
+  '/api/work-sessions',
+  '/api/shelf',
+  '/api/shelf/things',
+  '/api/stock',
+  '/api/suppliers',
+  '/api/offers?words=&offset=0',
+  '/api/purchases',
+  '/api/channels',
+  '/api/price-list',
+  '/api/minimums',
+  '/api/plan',
+  '/api/shop',
+  '/api/find?q=crest',
+];
+
+await ensurePackages();
+ensureBuild();
+const made = [];
+try {
+  const demo = await measureShop('demo', makeFolder(), true);
+  const folder = process.argv[2] ?? (await makeBigShop());
+  const big = await measureShop('big', folder, false);
+  printShops([demo, big]);
+} finally {
+  for (const folder of made) rmSync(folder, { recursive: true, force: true });
+}
+
+function makeFolder() {
+  const folder = mkdtempSync(join(tmpdir(), 'chiral-bench-'));
+  made.push(folder);
+  return folder;
+}
+
+async function makeBigShop() {
+  const folder = makeFolder();
+  process.env.CHIRAL_ROOT = root;
+  const started = performance.now();
+  const tool = await import(pathToFileURL(join(root, 'dist', 'tools', 'big-shop.mjs')).href);
+  await tool.makeBigShop(folder, BIG_ORDERS, Date.now());
+  console.log(`A big shop of ${BIG_ORDERS} orders was written in ${Math.round((performance.now() - started) / 1000)} s.`);
+  return folder;
+}
+
+async function measureShop(name, folder, isDemo) {
+  const port = 4600 + Math.floor(Math.random() * 300);
+  const started = performance.now();
+  const server = spawn('node', [join('scripts', 'serve.mjs'), ...(isDemo ? ['--demo'] : [])], {
+    cwd: root,
+    env: { ...process.env, CHIRAL_DATA: folder, PORT: String(port) },
+    stdio: ['ignore', 'pipe', 'inherit'],
+  });
+  await new Promise((resolve, reject) => {
+    server.stdout.on('data', (text) => String(text).includes('is open at') && resolve());
+    server.once('exit', () => reject(new Error('The server did not start.')));
+  });
+  const startMs = performance.now() - started;
+  const rows = [];
+  try {
+    const ids = await findIds(port);
+    for (const address of ADDRESSES) {
+      const path = address.replace(/ITEM|ARTWORK|ORDER/, (word) => String(ids[word] ?? 1));
+      rows.push({ address, ...(await measureAddress(port, path, server.pid)) });
+    }
+    return { name, startMs, memoryMb: readMemoryMb(server.pid), rows };
+  } finally {
+    server.kill('SIGTERM');
+  }
+}
+
+/** An item, an artwork and an order that are there. */
+async function findIds(port) {
+  const first = async (path, pick) => {
+    const { body } = await get(port, path);
+    return body.length > 0 ? pick(body.toString('utf8')) : 1;
+  };
+  const idIn = (pattern) => (text) => pattern.exec(text)?.[1] ?? 1;
+  return {
+    ITEM: await first('/items', idIn(/href="\/items\/(\d+)"/)),
+    ARTWORK: await first('/artwork', idIn(/href="\/artwork\/(\d+)"/)),
+    ORDER: await first('/orders', idIn(/href="\/orders\/(\d+)"/)),
+  };
+}
+
+async function measureAddress(port, path, pid) {
+  const times = [];
+  let last = await get(port, path);
+  const cpuBefore = readCpuMs(pid);
+  for (let round = 0; round < ROUNDS; round++) {
+    last = await get(port, path);
+    times.push(last.ms);
+    // One that takes seconds shows it at once.
+    if (last.ms > 2000 && round >= 2) break;
+  }
+  times.sort((a, b) => a - b);
+  return {
+    status: last.status,
+    p50: times[Math.floor(times.length / 2)],
+    p95: times[Math.min(times.length - 1, Math.floor(times.length * 0.95))],
+    cpuMs: (readCpuMs(pid) - cpuBefore) / times.length,
+    plainKb: last.body.length / 1024,
+    gzipKb: gzipSync(last.body).length / 1024,
+  };
+}
+
+function get(port, path) {
+  return new Promise((resolve, reject) => {
+    const started = performance.now();
+    request({ port, path, host: '127.0.0.1' }, (response) => {
+      const chunks = [];
+      response.on('data', (chunk) => chunks.push(chunk));
+      response.on('end', () =>
+        resolve({ status: response.statusCode, ms: performance.now() - started, body: Buffer.concat(chunks) }),
+      );
+    })
+      .on('error', reject)
+      .end();
+  });
+}
+
+/** Only where the system tells: elsewhere these stay 0. */
+function readCpuMs(pid) {
+  const file = `/proc/${pid}/stat`;
+  if (!existsSync(file)) return 0;
+  const fields = readFileSync(file, 'utf8').split(') ')[1].split(' ');
+  return (Number(fields[11]) + Number(fields[12])) * CLOCK_TICK_MS;
+}
+
+function readMemoryMb(pid) {
+  const file = `/proc/${pid}/status`;
+  return existsSync(file) ? Number(/VmRSS:\s+(\d+)/.exec(readFileSync(file, 'utf8'))?.[1] ?? 0) / 1024 : 0;
+}
+
+function printShops(shops) {
+  const cell = (value, width) => String(value).padStart(width);
+  const over = (value, limit) => `${value < 10 ? value.toFixed(1) : Math.round(value)}${value > limit ? ' !' : '  '}`;
+  console.log(
+    `${'address'.padEnd(30)} ${shops.map(({ name }) => `${cell(name, 6)}: p50    p95    cpu     KB   gzip`).join(' |')}`,
+  );
+  for (const [at, { address }] of shops[0].rows.entries()) {
+    const figures = shops.map(({ rows }) => {
+      const { status, p50, p95, cpuMs, plainKb, gzipKb } = rows[at];
+      const noted = status === 200 ? '' : ` (${status})`;
+      return [over(p50, Infinity), over(p95, LIMIT_P95_MS), over(cpuMs, Infinity), over(plainKb, Infinity)]
+        .concat(over(gzipKb, LIMIT_GZIP_KB) + noted)
+        .map((text) => cell(text, 8))
+        .join('');
+    });
+    console.log(`${address.padEnd(30)} ${figures.join(' |')}`);
+  }
+  for (const { name, startMs, memoryMb } of shops)
+    console.log(
+      `${name}: open after ${over(startMs, LIMIT_START_MS)} ms (limit ${LIMIT_START_MS}), ${over(memoryMb, LIMIT_MEMORY_MB)} MB at the end (limit ${LIMIT_MEMORY_MB})`,
+    );
+  console.log(`Limits: p95 ${LIMIT_P95_MS} ms, ${LIMIT_GZIP_KB} KB gzipped; over the limit: !`);
+}

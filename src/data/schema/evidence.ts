@@ -1,0 +1,75 @@
+// What the log says of items and vinyls, kept as it happens so that no page counts years of work. What is kept is what
+// a recount would give: see keep-evidence.ts.
+
+import { index, integer, primaryKey, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import type { Station } from '../../core/orders';
+import { storedJson } from '../stored-json';
+import { items } from './items';
+import { pieces } from './orders';
+import { vinyls } from './shelf';
+import { workSessions } from './work-sessions';
+
+/** Of an item: pieces of which something was cut, and parts that were spoiled. */
+export const itemEvidence = sqliteTable('item_evidence', {
+  itemId: integer('item_id')
+    .primaryKey()
+    .references(() => items.id, { onDelete: 'cascade' }),
+  made: integer('made').notNull(),
+  spoiled: integer('spoiled').notNull(),
+});
+
+/** Of a vinyl: parts that were cut from it, and how many of those were spoiled. */
+export const vinylEvidence = sqliteTable('vinyl_evidence', {
+  vinylId: integer('vinyl_id')
+    .primaryKey()
+    .references(() => vinyls.id, { onDelete: 'cascade' }),
+  made: integer('made').notNull(),
+  spoiled: integer('spoiled').notNull(),
+});
+
+/** How long a piece took at a station, once all its parts went through it with the clock running. */
+export const pieceMinutes = sqliteTable(
+  'piece_minutes',
+  {
+    pieceId: integer('piece_id')
+      .notNull()
+      .references(() => pieces.id, { onDelete: 'cascade' }),
+    station: text('station').$type<Station>().notNull(),
+    itemId: integer('item_id')
+      .notNull()
+      .references(() => items.id, { onDelete: 'cascade' }),
+    seconds: real('seconds').notNull(),
+    /** When the last of it was done. */
+    atMs: integer('at_ms').notNull(),
+  },
+  (table) => [
+    primaryKey({ columns: [table.pieceId, table.station] }),
+    index('piece_minutes_by_item').on(table.itemId, table.station, table.atMs),
+  ],
+);
+
+/** What an item was of one stretch at the cutter: what it is estimated by, whatever the shop's figures are. */
+export const cutStretches = sqliteTable(
+  'cut_stretches',
+  {
+    sessionId: integer('session_id')
+      .notNull()
+      .references(() => workSessions.id, { onDelete: 'cascade' }),
+    itemId: integer('item_id')
+      .notNull()
+      .references(() => items.id, { onDelete: 'cascade' }),
+    atMs: integer('at_ms').notNull(),
+    /** Of the whole stretch. */
+    seconds: real('seconds').notNull(),
+    /** Whole or not: a piece of which one part of two was cut is a half. */
+    pieces: real('pieces').notNull(),
+    loads: integer('loads').notNull(),
+    setupSeconds: real('setup_seconds').notNull(),
+    /** Of the machine, layer by layer. */
+    machineSeconds: storedJson<readonly number[]>('machine_seconds').notNull(),
+  },
+  (table) => [
+    primaryKey({ columns: [table.sessionId, table.itemId] }),
+    index('cut_stretches_by_item').on(table.itemId, table.atMs),
+  ],
+);

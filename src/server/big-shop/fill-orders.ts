@@ -1,0 +1,181 @@
+// Years of orders: most collected long ago, some hundred open at every stage, with the work that was logged on them.
+
+import { freezeQuote, STATIONS, type PartEventKind, type Station } from '../../core/orders/index';
+import { dayOf, minor } from '../../core/units/index';
+import { ensureCustomer } from '../../data/customer-store';
+import { loadItems } from '../../data/item-store';
+import {
+  addOrderEvent,
+  insertOrder,
+  loadOrders,
+  type LineFields,
+  type StoredOrder,
+  type StoredPart,
+} from '../../data/order-store';
+import { addPartEvents } from '../../data/part-event-store';
+import { insertSession, stopSession } from '../../data/work-store';
+import { getShop, type ShopContext } from '../context';
+import { loadMaterials } from '../items/materials';
+import { priceItem } from '../items/price-item';
+import type { Chance } from './seeded';
+
+const DAY_MS = 86_400_000;
+const MINUTE_MS = 60_000;
+const YEARS_MS = 3 * 365 * DAY_MS;
+const CUSTOMERS_PER_ORDER = 0.25;
+const CANCELLED = 0.02;
+const SPOILED = 0.03;
+/** Pieces of a line; most are few. */
+const QUANTITIES = [1, 1, 2, 2, 3, 4, 5, 6, 8, 12];
+const SECOND_LINE = 0.35;
+const MARKUP = 1.6;
+const PLACES = ['Reed', 'Mill', 'Hill', 'Quay', 'Wood', 'Ford', 'Lane', 'Moor', 'Well', 'Barn'];
+const GROUPS = ['rowers', 'choir', 'bakery', 'school', 'garden club', 'walkers', 'shelter', 'band', 'café', 'fair'];
+
+type Clock = { ms: number };
+type Filling = {
+  readonly shop: ShopContext;
+  readonly chance: Chance;
+  readonly clock: Clock;
+  readonly orders: number;
+  readonly open: number;
+  readonly nowMs: number;
+};
+
+/** Orders read at once: one by one takes three times as long. */
+const BATCH = 200;
+
+/** The oldest first; the last `open` of them are still worked on. */
+export function fillOrders(filling: Filling): void {
+  const { shop, orders, open, nowMs, clock } = filling;
+  const place = makePlacing(filling);
+  const ids = Array.from({ length: orders }, (_, index) => place(index));
+  for (let at = 0; at < orders; at += BATCH)
+    for (const [within, order] of loadOrders(shop.db, ids.slice(at, at + BATCH)).entries()) {
+      const index = at + within;
+      const isOpen = index >= orders - open;
+      live(filling, order, index, isOpen);
+    }
+  clock.ms = nowMs;
+}
+
+/** Takes the order of that index, and gives its id. */
+function makePlacing({ shop, chance, orders, open, nowMs }: Filling): (index: number) => number {
+  const { timeZone } = getShop(shop);
+  const pick = makeLinePicking(shop, chance);
+  const customers = Array.from({ length: Math.max(1, Math.floor(orders * CUSTOMERS_PER_ORDER)) }, (_, index) =>
+    ensureCustomer(
+      shop.db,
+      `${PLACES[index % 10]!} ${GROUPS[Math.floor(index / 10) % 10]!} ${index + 1}`,
+      `c${index + 1}@post.example`,
+    ),
+  );
+  return (index) => {
+    const isOpen = index >= orders - open;
+    const agoMs = isOpen ? chance.whole(1, 20) * DAY_MS : 21 * DAY_MS + (YEARS_MS * (orders - index)) / orders;
+    const placedAtMs = Math.round(nowMs - agoMs);
+    const lines = [pick(), ...(chance.happens(SECOND_LINE) ? [pick()] : [])];
+    const cost = lines.reduce((sum, line) => sum + line.quote.withRisk * line.quantity, 0);
+    return insertOrder(shop.db, {
+      customerId: chance.pick(customers),
+      title: `${chance.pick(PLACES)} ${chance.pick(GROUPS)}, order ${index + 1}`,
+      dueDay: dayOf(placedAtMs + chance.whole(10, 30) * DAY_MS, timeZone),
+      agreed: minor(Math.round(cost * MARKUP)),
+      note: '',
+      placedAtMs,
+      lines,
+    });
+  };
+}
+
+/** What happened to an order after it was taken. */
+function live(filling: Filling, order: StoredOrder, index: number, isOpen: boolean): void {
+  const { shop, chance, clock } = filling;
+  clock.ms = order.placedAtMs + DAY_MS;
+  if (isOpen) return workOn(filling, order, index, chance.whole(0, STATIONS.length));
+  if (chance.happens(CANCELLED)) return addOrderEvent(shop.db, order.id, 'cancelled', clock.ms);
+  workOn(filling, order, index, STATIONS.length);
+  addOrderEvent(shop.db, order.id, 'handed-over', clock.ms + DAY_MS);
+}
+
+/** Lines of items, some of which are sold far oftener than others; each is calculated once for a quantity. */
+function makeLinePicking(shop: ShopContext, chance: Chance): () => LineFields {
+  const { figures } = getShop(shop);
+  const items = loadItems(shop.db);
+  const last = items.length - 1;
+  const materials = loadMaterials(shop, { plans: items });
+  const known = new Map<string, LineFields>();
+  return () => {
+    const item = items[Math.min(chance.whole(0, last), chance.whole(0, last))]!;
+    const quantity = chance.pick(QUANTITIES);
+    const key = `${item.id} ${quantity}`;
+    const found = known.get(key);
+    if (found) return found;
+    const cost = priceItem({ item, quantity, materials, figures });
+    if (!cost.ok) throw new Error(`${item.name} can’t be costed: ${cost.problem.kind}`);
+    const line = {
+      itemId: item.id,
+      quantity,
+      sizeName: item.sizeName,
+      colourName: item.colourName,
+      quote: freezeQuote(cost.value, figures),
+      made: cost.made,
+    };
+    known.set(key, line);
+    return line;
+  };
+}
+
+const STEPS: Readonly<Record<Station, Exclude<PartEventKind, 'to-cut'>>> = {
+  cut: 'cut',
+  weed: 'weeded',
+  press: 'pressed',
+  check: 'checked',
+};
+
+/** As far as the first `stations` of them; two of the stations are logged with their minutes. */
+function workOn(
+  { shop, chance, clock }: Filling,
+  { lines, parts }: StoredOrder,
+  index: number,
+  stations: number,
+): void {
+  const vinylCost = new Map(
+    lines.flatMap((line) => line.quote.layers.map((layer, at) => [`${line.id} ${at}`, layer.vinylCost] as const)),
+  );
+  const logged: readonly Station[] = index % 2 === 0 ? ['cut', 'weed'] : ['cut', 'press'];
+  for (const station of STATIONS.slice(0, stations)) {
+    const sessionId = logged.includes(station) ? logWork(shop, chance, clock, station, parts) : null;
+    const events = (own: readonly StoredPart[], kind: Exclude<PartEventKind, 'to-cut'>) =>
+      own.map((part) => ({
+        ...PLAIN_EVENT,
+        partId: part.id,
+        kind,
+        atMs: clock.ms,
+        sessionId,
+        cause: kind === 'spoiled' ? ('weeding' as const) : null,
+        ...(kind === 'cut' ? { vinylCost: vinylCost.get(`${part.lineId} ${part.layerIndex}`) ?? 0 } : {}),
+      }));
+    if (station === 'weed') {
+      const spoiled = parts.filter(() => chance.happens(SPOILED));
+      addPartEvents(shop.db, [...events(spoiled, 'spoiled'), ...events(spoiled, 'cut')]);
+    }
+    addPartEvents(shop.db, events(parts, STEPS[station]));
+  }
+}
+
+const PLAIN_EVENT = { undoes: null, blankLost: false } as const;
+
+function logWork(
+  shop: ShopContext,
+  chance: Chance,
+  clock: Clock,
+  station: Station,
+  parts: readonly StoredPart[],
+): number {
+  const members = parts.map((part) => ({ partId: part.id, estimateSeconds: 60 }));
+  const id = insertSession(shop.db, station, clock.ms, members);
+  clock.ms += parts.length * chance.whole(30, 120) * 1000 + MINUTE_MS;
+  stopSession(shop.db, id, clock.ms, 'done');
+  return id;
+}
