@@ -63,6 +63,56 @@ export function findArtworks(db: Database, ids: readonly number[]): readonly Sto
 
 export const findArtwork = (db: Database, id: number): StoredArtwork | null => findArtworks(db, [id])[0] ?? null;
 
+export const findPicture = (
+  db: Database,
+  id: number,
+): { readonly picture: ArtworkPicture; readonly version: number } | null =>
+  db.select({ picture: artworks.picture, version: artworks.version }).from(artworks).where(eq(artworks.id, id)).get() ??
+  null;
+
+/** The first on the list, by name. */
+export const nameArtworks = (db: Database, limit: number): readonly { readonly id: number; readonly name: string }[] =>
+  findArtworksLike(db, '', limit);
+
+export const findArtworkVersions = (
+  db: Database,
+  ids: readonly number[],
+): readonly { readonly id: number; readonly version: number }[] =>
+  db.select({ id: artworks.id, version: artworks.version }).from(artworks).where(isIn(artworks.id, ids)).all();
+
+/** What lists show of an artwork: without its picture. */
+export type ListedArtwork = Pick<StoredArtwork, 'id' | 'name' | 'measurement' | 'layerNames' | 'version'>;
+
+/** Those on the list whose name holds the words, by name, from the `offset`th on. */
+export const listArtworks = (
+  db: Database,
+  { words, offset, limit }: { readonly words: string; readonly offset: number; readonly limit: number },
+): readonly ListedArtwork[] =>
+  db
+    .select({
+      id: artworks.id,
+      name: artworks.name,
+      measurement: artworks.measurement,
+      layerNames: artworks.layerNames,
+      version: artworks.version,
+    })
+    .from(artworks)
+    .where(isListed(words))
+    .orderBy(asc(artworks.name), asc(artworks.id))
+    .limit(limit)
+    .offset(offset)
+    .all();
+
+export const countArtworks = (db: Database, words: string): number =>
+  db
+    .select({ count: sql<number>`count(*)` })
+    .from(artworks)
+    .where(isListed(words))
+    .get()!.count;
+
+const isListed = (words: string) =>
+  and(isNull(artworks.archivedAtMs), words === '' ? undefined : like(artworks.name, toLikePattern(words)));
+
 export function findOriginal(
   db: Database,
   id: number,
@@ -135,6 +185,7 @@ export function findArtworksLike(
     .select({ id: artworks.id, name: artworks.name })
     .from(artworks)
     .where(and(like(artworks.name, wanted), isNull(artworks.archivedAtMs)))
+    .orderBy(asc(artworks.name), asc(artworks.id))
     .limit(limit)
     .all();
 }

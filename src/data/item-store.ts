@@ -1,12 +1,12 @@
 // Items: a blank, artworks at places of it with a vinyl for each layer, and whatever else goes into them.
 
-import { and, asc, count, eq, inArray, isNull, like, sql } from 'drizzle-orm';
+import { and, asc, count, desc, eq, inArray, isNull, like, lt, sql } from 'drizzle-orm';
 import { PLAIN_DETAILS, type ItemPlan, type AcceptedCost, type Placement } from '../core/costing';
 import { groupBy } from '../core/units';
 import { toLikePattern } from './like';
 import type { Database } from './database';
 import { isIn } from './is-in';
-import { itemPlacements, items, itemVinyls } from './schema';
+import { itemCosts, itemPlacements, items, itemVinyls } from './schema';
 
 export type ItemFields = ItemPlan & { readonly name: string; readonly quantity: number };
 export type StoredItem = ItemFields & {
@@ -48,6 +48,66 @@ export function loadItems(db: Database): readonly StoredItem[] {
     db.select().from(items).where(isNull(items.archivedAtMs)).orderBy(asc(items.name), asc(items.id)).all(),
   );
 }
+
+export const ITEM_SORTS = ['name', 'made', 'cost', 'price', 'hour'] as const;
+export type ItemSort = (typeof ITEM_SORTS)[number];
+const SORT_COLUMNS = {
+  name: items.name,
+  made: items.quantity,
+  cost: itemCosts.withRisk,
+  price: items.price,
+  hour: itemCosts.hourEarns,
+} as const;
+
+export type ItemSearch = {
+  readonly words: string;
+  /** Only those on which an hour earns less than that. */
+  readonly earnsUnder?: number | undefined;
+};
+
+/** A page of the items on the list. Sorted by a cost only where all costs are known. */
+export function listItems(
+  db: Database,
+  search: ItemSearch & {
+    readonly sort: ItemSort;
+    readonly down: boolean;
+    readonly offset: number;
+    readonly limit: number;
+  },
+): readonly StoredItem[] {
+  const column = SORT_COLUMNS[search.sort];
+  const rows = db
+    .select({ id: items.id })
+    .from(items)
+    .leftJoin(itemCosts, eq(itemCosts.itemId, items.id))
+    .where(isFound(search))
+    .orderBy(search.down ? desc(column) : asc(column), asc(items.name), asc(items.id))
+    .limit(search.limit)
+    .offset(search.offset)
+    .all();
+  const found = new Map(
+    findItems(
+      db,
+      rows.map((row) => row.id),
+    ).map((item) => [item.id, item]),
+  );
+  return rows.flatMap(({ id }) => found.get(id) ?? []);
+}
+
+export const countItems = (db: Database, search: ItemSearch): number =>
+  db
+    .select({ count: sql<number>`count(*)` })
+    .from(items)
+    .leftJoin(itemCosts, eq(itemCosts.itemId, items.id))
+    .where(isFound(search))
+    .get()!.count;
+
+const isFound = ({ words, earnsUnder }: ItemSearch) =>
+  and(
+    isNull(items.archivedAtMs),
+    words === '' ? undefined : like(items.name, toLikePattern(words)),
+    earnsUnder === undefined ? undefined : lt(itemCosts.hourEarns, earnsUnder),
+  );
 
 /** Items by id, also those taken off the list. */
 export function findItems(db: Database, ids: readonly number[]): readonly StoredItem[] {
@@ -134,13 +194,13 @@ export function setItemArchived(db: Database, id: number, atMs: number | null): 
   return db.update(items).set({ archivedAtMs: atMs }).where(eq(items.id, id)).run().changes === 1;
 }
 
-/** How many items on the list use each artwork at a place, by its id. */
-export function countItemsByArtwork(db: Database): ReadonlyMap<number, number> {
+/** How many items on the list use each of these artworks at a place, by its id. */
+export function countItemsByArtwork(db: Database, artworkIds: readonly number[]): ReadonlyMap<number, number> {
   const rows = db
     .select({ id: itemPlacements.artworkId, uses: count(sql`distinct ${items.id}`) })
     .from(itemPlacements)
     .innerJoin(items, eq(items.id, itemPlacements.itemId))
-    .where(isNull(items.archivedAtMs))
+    .where(and(isNull(items.archivedAtMs), isIn(itemPlacements.artworkId, artworkIds)))
     .groupBy(itemPlacements.artworkId)
     .all();
   return new Map(rows.map((row) => [row.id, row.uses]));

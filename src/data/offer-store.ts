@@ -1,6 +1,6 @@
 // Suppliers, their offers with the history of prices, and purchases.
 
-import { and, asc, eq, isNull, sql } from 'drizzle-orm';
+import { and, asc, eq, inArray, isNull, sql } from 'drizzle-orm';
 import type { Offer, PriceBreak } from '../core/buying';
 import type { Minimum } from '../core/stock';
 import { groupBy, type Minor } from '../core/units';
@@ -75,6 +75,22 @@ export const loadOffers = (db: Database, supplierId?: number): readonly StoredOf
       .select()
       .from(offers)
       .where(and(isNull(offers.archivedAtMs), supplierId === undefined ? undefined : eq(offers.supplierId, supplierId)))
+      .orderBy(asc(offers.name), asc(offers.id))
+      .all(),
+  );
+/** Those that hold this thing, by name; only offers that still stand. */
+export const findOffersOf = (db: Database, key: string): readonly StoredOffer[] =>
+  assemble(
+    db,
+    db
+      .select()
+      .from(offers)
+      .where(
+        and(
+          isNull(offers.archivedAtMs),
+          inArray(offers.id, db.select({ id: offerParts.offerId }).from(offerParts).where(eq(offerParts.key, key))),
+        ),
+      )
       .orderBy(asc(offers.name), asc(offers.id))
       .all(),
   );

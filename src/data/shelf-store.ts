@@ -73,6 +73,26 @@ export function loadVinyls(db: Database, { archived = false }: Which = {}): read
     .map(toVinyl);
 }
 
+/** The first on the list, by name. */
+export const listFirstVinyls = (db: Database, limit: number): readonly StoredVinyl[] =>
+  db
+    .select()
+    .from(vinyls)
+    .where(isNull(vinyls.archivedAtMs))
+    .orderBy(asc(vinyls.name), asc(vinyls.id))
+    .limit(limit)
+    .all()
+    .map(toVinyl);
+
+/** By name, what the nearest to a colour is chosen by. */
+export const loadVinylColours = (db: Database): readonly Pick<StoredVinyl, 'id' | 'kind' | 'colourHex'>[] =>
+  db
+    .select({ id: vinyls.id, kind: vinyls.kind, colourHex: vinyls.colourHex })
+    .from(vinyls)
+    .where(isNull(vinyls.archivedAtMs))
+    .orderBy(asc(vinyls.name), asc(vinyls.id))
+    .all();
+
 export function findVinyl(db: Database, id: number): StoredVinyl | null {
   const row = db.select().from(vinyls).where(eq(vinyls.id, id)).get();
   return row ? toVinyl(row) : null;
@@ -203,6 +223,7 @@ export function findVinylsLike(
     .select({ id: vinyls.id, name: vinyls.name, colourName: vinyls.colourName })
     .from(vinyls)
     .where(and(or(like(vinyls.name, wanted), like(vinyls.colourName, wanted)), isNull(vinyls.archivedAtMs)))
+    .orderBy(asc(vinyls.name), asc(vinyls.id))
     .limit(limit)
     .all();
 }

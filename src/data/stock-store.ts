@@ -65,6 +65,21 @@ export function loadLotsOnShelf(db: Database, key?: string): readonly StoredLot[
     .all();
 }
 
+/** Lots that were bought and have something left, and the newest whatever is left of it; the oldest first. */
+export const loadPricedLots = (db: Database, key: string): readonly StoredLot[] =>
+  db
+    .select()
+    .from(lots)
+    .where(
+      and(
+        ne(lots.form, 'offcut'),
+        eq(lots.key, key),
+        sql`(${lots.left} > 0 or ${lots.id} = (select id from lots newest where newest.key = ${key} and newest.form <> 'offcut' order by newest.received_at_ms desc, newest.id desc limit 1))`,
+      ),
+    )
+    .orderBy(asc(lots.receivedAtMs), asc(lots.id))
+    .all();
+
 /** Lots that were bought, oldest first, used up or not: not the offcuts. Of one thing where `key` is given. */
 export function loadBoughtLots(db: Database, key?: string): readonly StoredLot[] {
   return db

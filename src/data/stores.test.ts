@@ -42,7 +42,7 @@ describe('what is kept comes back as it was', () => {
       version: 1,
     });
     expect(findOriginal(db, ids.artwork)).toEqual({ original: Buffer.from('<svg/>'), fileName: 'plän.svg' });
-    expect(countItemsByArtwork(db).get(ids.artwork)).toBe(1);
+    expect(countItemsByArtwork(db, [ids.artwork]).get(ids.artwork)).toBe(1);
   });
 
   it('items, their placements and a vinyl for each layer in order', () => {
@@ -99,7 +99,7 @@ it('what is taken off the list is still found by what uses it', () => {
   expect(loadBlanks(db, { archived: true })[0]!.archived).toBe(true);
   expect(findItem(db, ids.item)!.archived).toBe(true);
   expect(loadVinyls(db)).toHaveLength(2);
-  expect(countItemsByArtwork(db).size).toBe(0);
+  expect(countItemsByArtwork(db, [ids.artwork]).size).toBe(0);
 });
 it('the file itself refuses what would not hold together', () => {
   expect(() => insertVinyl(db, { ...PLAIN_VINYL, supplier: '', rollWidthMm: 0 })).toThrow(/CHECK/);

@@ -9,6 +9,7 @@ import type {
   Licence,
   PrepStep,
 } from '../core/artwork';
+import type { ListPage, ListQuery } from './list';
 
 export type ArtworkView = {
   readonly id: number;
@@ -40,7 +41,23 @@ export type ArtworkView = {
   readonly version: number;
 };
 
-export type ArtworkListView = { readonly artworks: readonly (ArtworkView & { readonly usedBy: number })[] };
+export type ArtworkCard = {
+  readonly id: number;
+  readonly name: string;
+  readonly widthMm: number;
+  readonly heightMm: number;
+  /** #rrggbb of the drawing; null where a layer has none. */
+  readonly layers: readonly { readonly name: string; readonly colour: string | null }[];
+  readonly pictureHref: string;
+  /** Items on the list that it is part of. */
+  readonly usedBy: number;
+};
+
+export type ArtworkListView = {
+  readonly artworks: readonly ArtworkCard[];
+  readonly query: ListQuery<'name'>;
+  readonly at: ListPage;
+};
 
 export type MeasuredFile = Pick<ArtworkView, 'measurement' | 'picture' | 'leftOut' | 'gradients' | 'sizeStated'>;
 

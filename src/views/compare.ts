@@ -11,7 +11,10 @@ export type CompareView = Omit<CompareBasis, 'item' | 'artworks' | 'blanks' | 'v
   readonly artworks: readonly ArtworkView[];
   readonly blanks: readonly BlankView[];
   readonly vinyls: readonly VinylView[];
+  /** Of the vinyls of the item. */
   readonly offers: readonly CompareOffer[];
+  /** Whether the shelf has other vinyls than these. */
+  readonly moreVinyls: boolean;
 };
 
 /** Long enough to be a roll, or short enough to be a sheet. */

@@ -1,6 +1,6 @@
 // Start-up and break-even. Types only.
 
-import type { ItemCost } from '../core/costing';
+import type { CostSums } from '../core/costing';
 import type { StartPlan } from '../core/planning';
 import type { Minor } from '../core/units';
 
@@ -14,7 +14,7 @@ export type StartView = {
     /** Minor units of one. */
     readonly price: Minor;
     /** Of one. */
-    readonly cost: ItemCost;
+    readonly cost: CostSums;
     /** What a cutter has to take across for its widest layer, mm. */
     readonly acrossMm: number;
   }[];

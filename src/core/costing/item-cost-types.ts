@@ -4,7 +4,7 @@ import type { LayerMeasurement } from '../artwork';
 import type { Blank, Vinyl } from '../materials';
 import type { PressPlan, PressProblem } from '../pressing';
 import type { PriceBasis, Prices } from '../stock';
-import { type Figure, type Minor } from '../units';
+import { toBareFigure, type Figure, type Minor } from '../units';
 import type { ExactLine } from './cost-lines';
 import type { ExtraCost, StoneField } from './extra-lines';
 import type { AreaBasis, LayerAreas, TooWideProblem } from './layer-areas';
@@ -89,6 +89,19 @@ export type ItemCost = {
   readonly layers: readonly LayerEstimate[];
   readonly press: PressPlan;
 };
+
+/** What one costs, without how its layers are made and pressed: all that prices are calculated from. */
+export type CostSums = Omit<ItemCost, 'layers' | 'press'>;
+
+/** Without the workings of its figures. */
+export const toBareCost = ({ layers: _layers, press: _press, ...cost }: ItemCost): CostSums => ({
+  ...cost,
+  lines: cost.lines.map((line) => ({ ...line, figure: toBareFigure(line.figure) })),
+  cash: toBareFigure(cost.cash),
+  full: toBareFigure(cost.full),
+  withRisk: toBareFigure(cost.withRisk),
+  handsSeconds: toBareFigure(cost.handsSeconds),
+});
 
 export type CostProblem =
   | TooWideProblem

@@ -1,6 +1,6 @@
 // When what was spent to begin with has come back: pieces, weeks at the seller's hours, and the cash week by week.
 
-import type { ItemCost } from '../costing';
+import type { CostSums } from '../costing';
 import type { ShopFigures } from '../materials';
 import { readPrice } from '../pricing';
 import { figure, roundMoney, SECONDS_PER_HOUR, type Figure, type Minor, COUNT_NOISE } from '../units';
@@ -8,7 +8,7 @@ import { figure, roundMoney, SECONDS_PER_HOUR, type Figure, type Minor, COUNT_NO
 /** An item of the mix: so many of it are sold in an ordinary week. */
 export type MixItem = {
   readonly name: string;
-  readonly cost: ItemCost;
+  readonly cost: CostSums;
   readonly price: Minor;
   readonly perWeek: number;
 };

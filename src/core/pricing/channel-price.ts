@@ -1,6 +1,6 @@
 // The price that is needed on a channel: the lowest that leaves what is aimed for, however its fees rise in steps.
 
-import type { ItemCost } from '../costing';
+import type { CostSums } from '../costing';
 import { fail, figure, minor, MONEY_MOST, MONEY_NOISE, succeed, type Figure, type Result, SHARE_NOISE } from '../units';
 import { getFeeBase, readChannel, takeOff, type Channel, type Ending } from './channel';
 import { getSoldCost } from './sold-cost';
@@ -41,7 +41,7 @@ const GOAL_LABELS: Readonly<Record<ChannelGoal['kind'], string>> = {
  * or falls evenly but for the rounding to cents, so each step is looked at by itself: steps that rise steeply leave
  * room below them. Problem: the channel takes more of each unit of price than the goal leaves, at every price.
  */
-export function priceOnChannel(goal: ChannelGoal, cost: ItemCost, channel: Channel): Result<Figure, ChannelProblem> {
+export function priceOnChannel(goal: ChannelGoal, cost: CostSums, channel: Channel): Result<Figure, ChannelProblem> {
   const share = goal.kind === 'margin' ? goal.share : 0;
   const refused = fail({ kind: 'takes-too-much', taken: marginalShare(channel), goal: share } as const);
   if (channel.discount >= 1) return refused;
@@ -67,7 +67,7 @@ export function priceOnChannel(goal: ChannelGoal, cost: ItemCost, channel: Chann
 }
 
 /** Whether a sale at this price leaves what the goal asks for. */
-function reaches(goal: ChannelGoal, price: number, cost: ItemCost, channel: Channel): boolean {
+function reaches(goal: ChannelGoal, price: number, cost: CostSums, channel: Channel): boolean {
   const { yours, hourEarns } = readChannel(minor(price), cost, channel);
   switch (goal.kind) {
     case 'margin':

@@ -1,7 +1,7 @@
 // Where a piece is sold, what that takes of its price, and the price needed there. Fee models of the usual shapes:
 // shares, fixed parts, tiers, a fee of the payment, of advertising that brings some of the sales, of a stall's day.
 
-import type { ItemCost } from '../costing';
+import type { CostSums } from '../costing';
 import { getSoldCost, type Selling, type SoldCost } from './sold-cost';
 import { figure, roundMoney, SECONDS_PER_HOUR, type Figure, type Minor } from '../units';
 
@@ -131,7 +131,7 @@ function getDelivery(channel: Channel): Figure {
 }
 
 /** What one sale at this price leaves on the channel. */
-export function readChannel(price: Minor, making: ItemCost, channel: Channel): ChannelReading {
+export function readChannel(price: Minor, making: CostSums, channel: Channel): ChannelReading {
   const { paid, net } = takeOff(price, channel);
   const cost = getSoldCost(making, channel);
   const off = [

@@ -1,6 +1,6 @@
 // From a cost to a price and back: fees, margin, markup and what an hour earns.
 
-import type { ItemCost } from '../costing';
+import type { CostSums } from '../costing';
 import { getShopFigure, type ShopFigures } from '../materials';
 import {
   fail,
@@ -41,7 +41,7 @@ export function computeFee(price: number, shop: ShopFigures): Minor {
 }
 
 /** What a price leaves. Margin is of the price, markup is of the cost. */
-export function readPrice(price: Minor, cost: ItemCost, shop: ShopFigures): PriceReading {
+export function readPrice(price: Minor, cost: CostSums, shop: ShopFigures): PriceReading {
   const fee = computeFee(price, shop);
   const risk = cost.withRisk;
   const yours = price - fee - risk.value;
@@ -92,7 +92,7 @@ export function readPrice(price: Minor, cost: ItemCost, shop: ShopFigures): Pric
 }
 
 /** The lowest price in whole cents that reaches the margin: (cost + fixed fee) ÷ (1 − fee share − margin). */
-export function priceForMargin(margin: number, cost: ItemCost, shop: ShopFigures): Result<Figure, PriceProblem> {
+export function priceForMargin(margin: number, cost: CostSums, shop: ShopFigures): Result<Figure, PriceProblem> {
   const room = 1 - shop.feeShare - margin;
   // Binary fractions: 0.55 + 0.45 misses one by 1e-16.
   if (room <= SHARE_NOISE) return fail({ kind: 'goal-beyond-price', feeShare: shop.feeShare, goalShare: margin });
@@ -114,7 +114,7 @@ export function priceForMargin(margin: number, cost: ItemCost, shop: ShopFigures
 }
 
 /** The price that leaves this markup on the cost: (cost × (1 + markup) + fixed fee) ÷ (1 − fee share). */
-export function priceForMarkup(markup: number, cost: ItemCost, shop: ShopFigures): Result<Figure, PriceProblem> {
+export function priceForMarkup(markup: number, cost: CostSums, shop: ShopFigures): Result<Figure, PriceProblem> {
   return priceForAmount(
     'Price for this markup',
     cost.withRisk.value * (1 + markup),
@@ -124,7 +124,7 @@ export function priceForMarkup(markup: number, cost: ItemCost, shop: ShopFigures
 }
 
 /** The price at which an hour earns `wagePerHour`: cash, risk and the hours at that wage, before the fee. */
-export function priceForWage(wagePerHour: number, cost: ItemCost, shop: ShopFigures): Result<Figure, PriceProblem> {
+export function priceForWage(wagePerHour: number, cost: CostSums, shop: ShopFigures): Result<Figure, PriceProblem> {
   const riskShare = cost.withRisk.value - cost.full.value;
   const hours = cost.handsSeconds.value / SECONDS_PER_HOUR;
   return priceForAmount(
@@ -140,7 +140,7 @@ export function priceForWage(wagePerHour: number, cost: ItemCost, shop: ShopFigu
   );
 }
 
-export const computeFloor = (cost: ItemCost, shop: ShopFigures): Result<Figure, PriceProblem> =>
+export const computeFloor = (cost: CostSums, shop: ShopFigures): Result<Figure, PriceProblem> =>
   priceForMargin(0, cost, shop);
 
 function priceForAmount(
@@ -188,7 +188,7 @@ export type DiscountReading = {
  * What a discount leaves: the price less it, up to the cent, and what an hour earns then. `share` from 0 to 1; below 0
  * it is a surcharge, as for a rush.
  */
-export function readDiscount(share: number, price: Minor, cost: ItemCost, shop: ShopFigures): DiscountReading {
+export function readDiscount(share: number, price: Minor, cost: CostSums, shop: ShopFigures): DiscountReading {
   const left = minor(Math.ceil(price * (1 - share) - MONEY_NOISE));
   const reading = readPrice(left, cost, shop);
   const [label, how] =
@@ -222,7 +222,7 @@ export type SetReading = {
  * So many sold as one set, the set cheaper by `share`: the fixed fee is taken once, and the order has its messages and
  * post once; everything else is for each piece.
  */
-export function readSet(count: number, share: number, price: Minor, cost: ItemCost, shop: ShopFigures): SetReading {
+export function readSet(count: number, share: number, price: Minor, cost: CostSums, shop: ShopFigures): SetReading {
   const asked = figure(`A set of ${count}`, Math.ceil(count * price * (1 - share) - MONEY_NOISE), 'money', 'computed', {
     how: 'pieces × price × (1 − off), up to the cent',
     parts: [
@@ -276,7 +276,7 @@ const ONE_ORDER = 'Less: the order is one';
 /** What pieces of one order save of what each bears of an order; below nothing where an order usually has more pieces. */
 function getOrderOnce(
   count: number,
-  cost: ItemCost,
+  cost: CostSums,
   shop: ShopFigures,
 ): {
   readonly saved: number;

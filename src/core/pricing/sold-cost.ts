@@ -1,7 +1,7 @@
 // What a piece costs where it is sold: made as anywhere, but with the hours that selling takes there, and what comes
 // back.
 
-import { REPLACING, type CostLine, type ItemCost } from '../costing';
+import { REPLACING, type CostLine, type CostSums } from '../costing';
 import { figure, roundMoney, SECONDS_PER_HOUR, type Figure } from '../units';
 
 export type SoldCost = {
@@ -28,7 +28,7 @@ export type Selling = {
  * In place of what an order takes beside making in the shop: what a sale takes there, and its share of a day of the
  * stall. In place of the shop's share of returns: the channel's.
  */
-export function getSoldCost(cost: ItemCost, channel: Selling): SoldCost {
+export function getSoldCost(cost: CostSums, channel: Selling): SoldCost {
   const order = findLine(cost, 'order');
   const returns = findLine(cost, 'returns');
   const selling = getSelling(order, channel);
@@ -60,7 +60,7 @@ export function getSoldCost(cost: ItemCost, channel: Selling): SoldCost {
   };
 }
 
-const findLine = (cost: ItemCost, id: string): CostLine | undefined => cost.lines.find((line) => line.id === id);
+const findLine = (cost: CostSums, id: string): CostLine | undefined => cost.lines.find((line) => line.id === id);
 
 /** Your seconds for one piece: its share of a sale, and of the day. */
 function getSelling(order: CostLine | undefined, channel: Selling): Figure {
@@ -86,7 +86,7 @@ function getSelling(order: CostLine | undefined, channel: Selling): Figure {
   return figure('Selling', sale.value + day.value, 's', 'computed', { how: 'sale + day', parts: [sale, day] });
 }
 
-function getReturns(cost: ItemCost, returns: CostLine | undefined, { returnShare }: Selling): Figure {
+function getReturns(cost: CostSums, returns: CostLine | undefined, { returnShare }: Selling): Figure {
   if (returnShare === null) return figure('Returns', returns?.total ?? 0, 'money', 'shop');
   const again =
     returns?.figure.parts?.find((part) => part.label === REPLACING) ??

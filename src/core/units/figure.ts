@@ -31,6 +31,9 @@ export type Figure = {
   readonly high?: number;
 };
 
+/** The figure without what it was made of: for lists, where the working is asked for when somebody wants it. */
+export const toBareFigure = ({ parts: _parts, how: _how, ...bare }: Figure): Figure => bare;
+
 export function figure(
   label: string,
   value: number,

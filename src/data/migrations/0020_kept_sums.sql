@@ -54,6 +54,7 @@ CREATE TABLE `item_costs` (
 	`change` text,
 	`with_risk` real,
 	`hour_earns` real,
+	`across_mm` real NOT NULL,
 	FOREIGN KEY (`item_id`) REFERENCES `items`(`id`) ON UPDATE no action ON DELETE cascade
 );
 --> statement-breakpoint

@@ -2,7 +2,7 @@
 // something it rests on changes, whoever changes it: a cost that is there is true.
 
 import { index, integer, primaryKey, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
-import type { CostChange, CostProblem, ItemCost } from '../../core/costing';
+import type { CostChange, CostProblem, CostSums } from '../../core/costing';
 import { storedJson } from '../stored-json';
 import { items } from './items';
 
@@ -13,7 +13,7 @@ export const itemCosts = sqliteTable(
       .primaryKey()
       .references(() => items.id, { onDelete: 'cascade' }),
     /** Figures without their workings; null where it can't be costed. */
-    cost: storedJson<ItemCost>('cost'),
+    cost: storedJson<CostSums>('cost'),
     /** Why it can't be costed. */
     problem: storedJson<CostProblem>('problem'),
     /** Since its cost was last agreed to; null where nothing changed. */
@@ -21,6 +21,8 @@ export const itemCosts = sqliteTable(
     /** What lists are sorted by, minor units. */
     withRisk: real('with_risk'),
     hourEarns: real('hour_earns'),
+    /** How wide a machine must be to cut it, mm. */
+    acrossMm: real('across_mm').notNull(),
   },
   (table) => [index('item_costs_by_cost').on(table.withRisk), index('item_costs_by_hour').on(table.hourEarns)],
 );

@@ -5,7 +5,7 @@ import { formatLength } from '../../core/units';
 import type { ArtworkListView } from '../../views/artwork';
 import type { FrameView } from '../../views/frame';
 import { Frame } from '../shared/Frame';
-import { Picture } from '../shared/Picture';
+import { ListSearch, Pager } from '../shared/ListTools';
 import { useSettings } from '../shared/settings';
 import { plural } from '../../wording/plural';
 import { Swatch } from '../shared/Swatch';
@@ -20,13 +20,13 @@ export function ArtworkListScreen({ frame, view }: { frame: FrameView; view: Art
 
 function ArtworkList({ view }: { view: ArtworkListView }) {
   const settings = useSettings();
+  const { query, at } = view;
+  const isEmpty = at.total === 0 && query.words === '';
   return (
     <>
       <div className="page-head">
         <div>
-          <h1 className="flat">
-            {view.artworks.length === 0 ? 'No drawings yet' : `${view.artworks.length} drawings, measured`}
-          </h1>
+          <h1 className="flat">{isEmpty ? 'No drawings yet' : `${plural(at.total, 'drawing')}, measured`}</h1>
         </div>
         <div className="actions">
           <Button variant="contained" href="/artwork/new">
@@ -34,7 +34,7 @@ function ArtworkList({ view }: { view: ArtworkListView }) {
           </Button>
         </div>
       </div>
-      {view.artworks.length === 0 && (
+      {isEmpty && (
         <div className="sheet empty lifted">
           <p>
             Drop in an SVG drawing: Chiral measures area, knife path and cavities of each colour, and shows it as worn
@@ -45,22 +45,23 @@ function ArtworkList({ view }: { view: ArtworkListView }) {
           </Button>
         </div>
       )}
+      {(at.pages > 1 || query.words) && <ListSearch label="Find a drawing" query={query} />}
+      {at.total === 0 && query.words && <p className="soft">No drawing is called so.</p>}
       <div className="cards">
         {view.artworks.map((artwork) => (
           <a key={artwork.id} className="sheet" href={`/artwork/${artwork.id}`}>
             <span className="thumb">
-              <Picture picture={artwork.picture} label="" />
+              <img src={artwork.pictureHref} alt="" loading="lazy" className="drawn" />
             </span>
             <div className="text">
               <strong>{artwork.name}</strong>
               <div className="soft figures text-small">
-                {formatLength(artwork.measurement.widthMm, settings)} ×{' '}
-                {formatLength(artwork.measurement.heightMm, settings)}
+                {formatLength(artwork.widthMm, settings)} × {formatLength(artwork.heightMm, settings)}
               </div>
               <div className="soft">
-                {artwork.layerNames.map((name, index) => (
+                {artwork.layers.map(({ name, colour }, index) => (
                   <span key={index} className="after-4">
-                    <Swatch colour={artwork.measurement.layers[index]?.colour} />
+                    <Swatch colour={colour ?? undefined} />
                     {name}
                   </span>
                 ))}
@@ -72,6 +73,7 @@ function ArtworkList({ view }: { view: ArtworkListView }) {
           </a>
         ))}
       </div>
+      <Pager at={at} query={query} />
     </>
   );
 }

@@ -6,49 +6,31 @@ import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
-import { keepPreviousData, useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
 import { formatMoney, formatShare } from '../../core/units';
 import type { FrameView } from '../../views/frame';
-import type { PriceGoal, PriceListView } from '../../views/price-list';
-import { callApi, wordsOf } from '../shared/api';
+import type { PriceGoal, PriceListView, PriceRow } from '../../views/price-list';
 import { Frame } from '../shared/Frame';
 import { useSettings } from '../shared/settings';
 import { Why } from '../shared/Why';
 import { BooksTabs } from './BooksTabs';
 import { plural, verbFor } from '../../wording/plural';
 import type { ChannelView } from '../../views/channels';
-import type { Figure } from '../../core/units';
-import type { ItemView } from '../../views/items';
-import { Failure } from '../shared/Failure';
-import { NumberHead } from '../shared/NumberHead';
+import { ListSearch, Pager, SortHead } from '../shared/ListTools';
 import type { ShopFigures } from '../../core/materials';
 
 export function PriceListScreen({ frame, view }: { frame: FrameView; view: PriceListView }) {
   return (
     <Frame frame={frame} current="books">
-      <PriceList initial={view} />
+      <PriceList view={view} />
     </Frame>
   );
 }
 
-function PriceList({ initial }: { initial: PriceListView }) {
+function PriceList({ view }: { view: PriceListView }) {
   const settings = useSettings();
   const { figures } = settings.shop;
-  const [goal, setGoal] = useState<PriceGoal>(initial.goal);
-  const [poorOnly, setPoorOnly] = useState(false);
-  const { data: list, error } = useQuery({
-    queryKey: ['price-list', goal],
-    queryFn: ({ signal }) => callApi<PriceListView>('GET', `/api/price-list?goal=${goal}`, undefined, signal),
-    placeholderData: keepPreviousData,
-    ...(goal === initial.goal ? { initialData: initial } : {}),
-  });
-  const rows = list?.rows ?? [],
-    channels = list?.channels ?? [];
-  const isPoor = (row: PriceListView['rows'][number]) =>
-    row.hourEarns !== null && row.hourEarns.value < figures.wagePerHour;
-  const poor = rows.filter(isPoor).length;
-  const shown = poorOnly ? rows.filter(isPoor) : rows;
+  const { goal, poorOnly, query, at, channels, all } = view;
+  const others = { ...(goal === 'wage' ? {} : { goal }), ...(poorOnly ? { poor: '1' } : {}) };
   const goals: Readonly<Record<PriceGoal, string>> = {
     wage: `an hour earns ${formatMoney(figures.wageGoalPerHour, settings)}`,
     margin: `a margin of ${formatShare(figures.marginGoal, settings, 0)}`,
@@ -57,20 +39,14 @@ function PriceList({ initial }: { initial: PriceListView }) {
   return (
     <>
       <BooksTabs current="/books" />
-      <PriceListHead rows={rows} poor={poor} figures={figures} goal={goal} />
-      {error && <Failure>{wordsOf(error)}</Failure>}
-      <PriceTable
-        goal={goal}
-        setGoal={setGoal}
-        goals={goals}
-        poorOnly={poorOnly}
-        setPoorOnly={setPoorOnly}
-        channels={channels}
-        shown={shown}
-        isPoor={isPoor}
-        rows={rows}
-      />
-      {channels.length === 0 && rows.length > 0 && (
+      <PriceListHead view={view} figures={figures} />
+      {all > SHORT_LIST && <ListSearch label="Find an item" query={query} others={others} />}
+      <section className="sheet flush" aria-label="Price list" tabIndex={0}>
+        <PriceListFilters view={view} goals={goals} />
+        <PriceTable view={view} others={others} />
+      </section>
+      <Pager at={at} query={query} others={others} />
+      {channels.length === 0 && all > 0 && (
         <p className="soft flat">
           Say where you sell on the page of an item, under “Add a channel”: a column for each stands here then.
         </p>
@@ -82,24 +58,22 @@ function PriceList({ initial }: { initial: PriceListView }) {
   );
 }
 
-type PriceListHeadProps = {
-  readonly rows: PriceListView['rows'];
-  readonly poor: number;
-  readonly figures: ShopFigures;
-  readonly goal: PriceGoal;
-};
+/** Lists as short as that are seen at a glance. */
+const SHORT_LIST = 12;
 
-function PriceListHead({ rows, poor, figures, goal }: PriceListHeadProps) {
+type PriceListHeadProps = { readonly view: PriceListView; readonly figures: ShopFigures };
+
+function PriceListHead({ view: { all, poor, goal }, figures }: PriceListHeadProps) {
   const settings = useSettings();
   return (
     <div className="page-head">
       <div>
         <h1 className="flat">
-          {rows.length === 0
+          {all === 0
             ? 'No items to price yet'
             : poor === 0
               ? 'Every item earns your hour'
-              : `${poor} of ${plural(rows.length, 'item')} ${verbFor(poor, 'earns', 'earn')} less than your hour of ${formatMoney(figures.wagePerHour, settings)}`}
+              : `${poor} of ${plural(all, 'item')} ${verbFor(poor, 'earns', 'earn')} less than your hour of ${formatMoney(figures.wagePerHour, settings)}`}
         </h1>
       </div>
       <div className="actions">
@@ -112,76 +86,76 @@ function PriceListHead({ rows, poor, figures, goal }: PriceListHeadProps) {
   );
 }
 
-type PriceTableProps = {
-  readonly goal: PriceGoal;
-  readonly setGoal: React.Dispatch<React.SetStateAction<PriceGoal>>;
-  readonly goals: Readonly<Record<PriceGoal, string>>;
-  readonly poorOnly: boolean;
-  readonly setPoorOnly: React.Dispatch<React.SetStateAction<boolean>>;
-  readonly channels: readonly ChannelView[];
-  readonly shown: readonly {
-    readonly item: ItemView;
-    readonly blankName: string;
-    readonly cost: Figure | null;
-    readonly hourEarns: Figure | null;
-    readonly asks: readonly (Figure | null)[];
-    readonly problem: string | null;
-  }[];
-  readonly isPoor: (row: PriceListView['rows'][number]) => boolean;
-  readonly rows: PriceListView['rows'];
-};
+type PriceTableProps = { readonly view: PriceListView; readonly others: Readonly<Record<string, string>> };
 
-function PriceTable({ goal, setGoal, goals, poorOnly, setPoorOnly, channels, shown, isPoor, rows }: PriceTableProps) {
+function PriceTable({ view: { rows, channels, query, goal, all }, others }: PriceTableProps) {
   return (
-    <section className="sheet flush" aria-label="Price list" tabIndex={0}>
-      <PriceListFilters goal={goal} setGoal={setGoal} goals={goals} poorOnly={poorOnly} setPoorOnly={setPoorOnly} />
-      <table className="plain">
-        <thead>
-          <tr>
-            <th scope="col">item</th>
-            <NumberHead>made in</NumberHead>
-            <NumberHead>costs</NumberHead>
-            <NumberHead>your price</NumberHead>
-            <NumberHead>an hour earns</NumberHead>
-            {channels.map((channel) => (
-              <th key={channel.id} className="right" scope="col">
-                {channel.name}
-              </th>
-            ))}
-          </tr>
-        </thead>
-        <tbody>
-          {shown.map((row) => (
-            <PriceRow key={row.item.id} row={row} isPoor={isPoor} channels={channels} />
+    <table className="plain">
+      <thead>
+        <tr>
+          <SortHead sort="name" query={query} others={others}>
+            item
+          </SortHead>
+          <SortHead sort="made" query={query} others={others} right>
+            made in
+          </SortHead>
+          <SortHead sort="cost" query={query} others={others} right>
+            costs
+          </SortHead>
+          <SortHead sort="price" query={query} others={others} right>
+            your price
+          </SortHead>
+          <SortHead sort="hour" query={query} others={others} right>
+            an hour earns
+          </SortHead>
+          {channels.map((channel) => (
+            <th key={channel.id} className="right" scope="col">
+              {channel.name}
+            </th>
           ))}
-          {shown.length === 0 && (
-            <tr>
-              <td colSpan={5 + channels.length} className="soft">
-                {rows.length === 0 ? (
-                  <>
-                    Price an item first, then its prices stand here. <a href="/items/new">Price one</a>
-                  </>
-                ) : (
-                  'None: each item earns your hour at its price.'
-                )}
-              </td>
-            </tr>
-          )}
-        </tbody>
-      </table>
-    </section>
+        </tr>
+      </thead>
+      <tbody>
+        {rows.map((row) => (
+          <PriceTableRow key={row.id} row={row} channels={channels} goal={goal} />
+        ))}
+        {rows.length === 0 && (
+          <tr>
+            <td colSpan={5 + channels.length} className="soft">
+              {all === 0 ? (
+                <>
+                  Price an item first, then its prices stand here. <a href="/items/new">Price one</a>
+                </>
+              ) : query.words ? (
+                'No item is called so.'
+              ) : (
+                'None: each item earns your hour at its price.'
+              )}
+            </td>
+          </tr>
+        )}
+      </tbody>
+    </table>
   );
 }
 
 type PriceListFiltersProps = {
-  readonly goal: PriceGoal;
-  readonly setGoal: React.Dispatch<React.SetStateAction<PriceGoal>>;
+  readonly view: PriceListView;
   readonly goals: Readonly<Record<PriceGoal, string>>;
-  readonly poorOnly: boolean;
-  readonly setPoorOnly: React.Dispatch<React.SetStateAction<boolean>>;
 };
 
-function PriceListFilters({ goal, setGoal, goals, poorOnly, setPoorOnly }: PriceListFiltersProps) {
+/** What is chosen stands in the address: the page is asked for anew. */
+function PriceListFilters({ view: { goal, poorOnly, query }, goals }: PriceListFiltersProps) {
+  const go = (wish: { readonly goal: PriceGoal; readonly poorOnly: boolean }) => {
+    const params = new URLSearchParams({
+      ...(wish.goal === 'wage' ? {} : { goal: wish.goal }),
+      ...(wish.poorOnly ? { poor: '1' } : {}),
+      ...(query.words ? { q: query.words } : {}),
+      ...(query.sort === 'name' ? {} : { sort: query.sort }),
+      ...(query.down ? { down: '1' } : {}),
+    });
+    location.assign(`?${params}`);
+  };
   return (
     <div className="fields pad-top-4 pad-right-5 pad-bottom-4 pad-left-5 middle search-row">
       <TextField
@@ -189,7 +163,7 @@ function PriceListFilters({ goal, setGoal, goals, poorOnly, setPoorOnly }: Price
         size="small"
         label="Prices at which"
         value={goal}
-        onChange={(event) => setGoal(event.target.value as PriceGoal)}
+        onChange={(event) => go({ goal: event.target.value as PriceGoal, poorOnly })}
       >
         {Object.entries(goals).map(([key, label]) => (
           <MenuItem key={key} value={key}>
@@ -198,50 +172,50 @@ function PriceListFilters({ goal, setGoal, goals, poorOnly, setPoorOnly }: Price
         ))}
       </TextField>
       <FormControlLabel
-        control={<Checkbox size="small" checked={poorOnly} onChange={(_, on) => setPoorOnly(on)} />}
+        control={<Checkbox size="small" checked={poorOnly} onChange={(_, on) => go({ goal, poorOnly: on })} />}
         label="only what earns less than your hour"
       />
     </div>
   );
 }
 
-type PriceRowProps = {
-  readonly row: {
-    readonly item: ItemView;
-    readonly blankName: string;
-    readonly cost: Figure | null;
-    readonly hourEarns: Figure | null;
-    readonly asks: readonly (Figure | null)[];
-    readonly problem: string | null;
-  };
-  readonly isPoor: (row: PriceListView['rows'][number]) => boolean;
+type PriceTableRowProps = {
+  readonly row: PriceRow;
   readonly channels: readonly ChannelView[];
+  readonly goal: PriceGoal;
 };
 
 /** An item, and its price in each channel. */
-function PriceRow({ row, isPoor, channels }: PriceRowProps) {
+function PriceTableRow({ row, channels, goal }: PriceTableRowProps) {
   const settings = useSettings();
+  const working = (of: string) => `/api/items/${row.id}/working?of=${of}`;
+  const isPoor = row.hourEarns !== null && row.hourEarns.value < settings.shop.figures.wagePerHour;
   return (
     <tr>
       <td>
-        <a href={`/items/${row.item.id}`}>
-          <strong>{row.item.name}</strong>
+        <a href={`/items/${row.id}`}>
+          <strong>{row.name}</strong>
         </a>
         <br />
         <span className="soft">
-          {row.blankName}, {row.item.sizeName}
+          {row.blankName}, {row.sizeName}
         </span>
         {row.problem && <div className="short">{row.problem}</div>}
       </td>
-      <td className="num">{row.item.quantity}</td>
-      <td className="num">{row.cost ? <Why figure={row.cost} /> : '–'}</td>
-      <td className="num">{formatMoney(row.item.price, settings)}</td>
-      <td className={`num ${isPoor(row) ? 'short' : ''}`}>{row.hourEarns ? <Why figure={row.hourEarns} /> : '–'}</td>
-      {row.asks.map((ask, index) => (
-        <td key={channels[index]!.id} className="num">
-          {ask ? <Why figure={ask} /> : '–'}
-        </td>
-      ))}
+      <td className="num">{row.quantity}</td>
+      <td className="num">{row.cost ? <Why figure={row.cost} from={working('withRisk')} /> : '–'}</td>
+      <td className="num">{formatMoney(row.price, settings)}</td>
+      <td className={`num ${isPoor ? 'short' : ''}`}>
+        {row.hourEarns ? <Why figure={row.hourEarns} from={working('hourEarns')} /> : '–'}
+      </td>
+      {row.asks.map((ask, index) => {
+        const { id } = channels[index]!;
+        return (
+          <td key={id} className="num">
+            {ask ? <Why figure={ask} from={`${working('ask')}&channel=${id}&goal=${goal}`} /> : '–'}
+          </td>
+        );
+      })}
     </tr>
   );
 }

@@ -50,7 +50,7 @@ export function ItemFields({ form, view, blank, shown, onShow }: Props) {
           label="Blank"
           options={view.shelf.blanks.map((option) => ({ value: option.id, label: option.name }))}
           onPicked={pickBlank}
-          more={maker ? { label: 'Another blank…', run: makeBlank } : undefined}
+          more={maker ? [{ label: 'Another blank…', run: makeBlank }] : undefined}
         />
       </div>
       <Choice

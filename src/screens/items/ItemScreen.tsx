@@ -8,20 +8,20 @@ import '@mui/material/FormControlLabel';
 import '@mui/material/ToggleButton';
 import '@mui/material/ToggleButtonGroup';
 import { enqueueSnackbar } from 'notistack';
-import { useMemo, useState, type ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import { useForm, type Resolver } from 'react-hook-form';
 import type { ItemPlan } from '../../core/costing';
 import { itemInput } from '../../core/input';
 import type { ArtworkView } from '../../views/artwork';
 import type { FrameView } from '../../views/frame';
 import type { ItemEditorView } from '../../views/items';
-import type { BlankView, VinylView } from '../../views/shelf';
 import { describeLicenceCaution } from '../../wording/findings';
 import { DraftNotice } from '../shared/DraftNotice';
 import { Failure } from '../shared/Failure';
 import { useSave } from '../shared/form';
 import { Frame } from '../shared/Frame';
 import { InTheWay } from '../shared/InTheWay';
+import { LookFor } from '../shared/LookFor';
 import { MakeInPlace } from '../shared/MakeInPlace';
 import QuickBlank from '../shared/QuickBlank';
 import QuickVinyl from '../shared/QuickVinyl';
@@ -30,6 +30,7 @@ import { useDraft } from '../shared/use-draft';
 import { useMounted } from '../shared/use-mounted';
 import { ChangeNotice } from './ChangeNotice';
 import { startValues, type ItemForm } from './item-form';
+import { MaterialsContext, useItemMaterials, useMissingMaterials } from './item-materials';
 import { ItemHead } from './ItemHead';
 import { ItemResults } from './ItemResults';
 import { ItemSide } from './ItemSide';
@@ -55,27 +56,28 @@ function NoDrawing() {
 }
 
 /** The shelf as it is with what is made here; what it lacks altogether is made before anything else. */
-function WithShelf({ view }: { readonly view: ItemEditorView }) {
-  const [shelf, setShelf] = useState(view.shelf);
-  const addBlank = (made: BlankView) => setShelf((now) => ({ ...now, blanks: [...now.blanks, made] }));
-  const addVinyl = (made: VinylView) => setShelf((now) => ({ ...now, vinyls: [...now.vinyls, made] }));
-  const own = useMemo(() => ({ ...view, shelf }), [view, shelf]);
-  if (shelf.blanks.length === 0)
+function WithShelf({ view: initial }: { readonly view: ItemEditorView }) {
+  const { view, materials, addBlank, addVinyl } = useItemMaterials(initial);
+  if (view.shelf.blanks.length === 0)
     return (
       <First words="What is it put on? The first blank of the shelf:">
         <QuickBlank onMade={addBlank} />
       </First>
     );
-  if (shelf.vinyls.length === 0)
+  if (view.shelf.vinyls.length === 0)
     return (
       <First words="What is it cut from? The first vinyl of the shelf:">
         <QuickVinyl onMade={addVinyl} />
       </First>
     );
   return (
-    <MakeInPlace onVinyl={addVinyl} onBlank={addBlank}>
-      <Item view={own} />
-    </MakeInPlace>
+    <MaterialsContext.Provider value={materials}>
+      <MakeInPlace onVinyl={addVinyl} onBlank={addBlank}>
+        <LookFor>
+          <Item view={view} />
+        </LookFor>
+      </MakeInPlace>
+    </MaterialsContext.Provider>
   );
 }
 
@@ -98,6 +100,7 @@ function Item({ view }: { readonly view: ItemEditorView }) {
   });
   const item = useItemCalculation(view, form);
   const { plan, values, blank, calculation } = item;
+  useMissingMaterials(view, plan);
   const draft = useDraft({
     key: `item ${view.item?.id ?? `new ${view.startArtworkId}`} ${version}`,
     value: values,

@@ -6,7 +6,7 @@ import type { FrameView } from '../../views/frame';
 import type { ItemListView } from '../../views/items';
 import { describeCauses } from '../../wording/cost-change';
 import { Frame } from '../shared/Frame';
-import { Picture } from '../shared/Picture';
+import { ListSearch, Pager, SortHead } from '../shared/ListTools';
 import { useSettings } from '../shared/settings';
 import { Why } from '../shared/Why';
 import { plural, verbFor } from '../../wording/plural';
@@ -23,17 +23,17 @@ export function ItemsScreen({ frame, view }: { frame: FrameView; view: ItemListV
 function Items({ view }: { view: ItemListView }) {
   const settings = useSettings();
   const { wagePerHour } = settings.shop.figures;
-  const poor = view.rows.filter((row) => row.hourEarns && row.hourEarns.value < wagePerHour);
+  const { all, poor } = view;
   return (
     <>
       <div className="page-head">
         <div>
           <h1 className="flat">
-            {view.rows.length === 0
+            {all === 0
               ? 'No items yet'
-              : poor.length === 0
+              : poor === 0
                 ? 'Every item earns your hour'
-                : `${poor.length} of ${plural(view.rows.length, 'item')} ${verbFor(poor.length, 'earns', 'earn')} less than your hour of ${formatMoney(wagePerHour, settings)}`}
+                : `${poor} of ${plural(all, 'item')} ${verbFor(poor, 'earns', 'earn')} less than your hour of ${formatMoney(wagePerHour, settings)}`}
           </h1>
         </div>
         <div className="actions">
@@ -42,7 +42,7 @@ function Items({ view }: { view: ItemListView }) {
           </Button>
         </div>
       </div>
-      {view.rows.length === 0 ? (
+      {all === 0 ? (
         <div className="sheet empty lifted">
           <p>
             An item is a blank, a drawing on it, and a vinyl for each colour. Chiral tells what one costs and what to
@@ -64,51 +64,77 @@ type ItemTableProps = {
   readonly wagePerHour: number;
 };
 
+/** Lists as short as that are seen at a glance. */
+const SHORT_LIST = 12;
+
 function ItemTable({ view, wagePerHour }: ItemTableProps) {
+  const { query, at, all } = view;
   return (
-    <div className="sheet flush" tabIndex={0} role="region" aria-label="Items">
-      <table className="plain">
-        <thead>
-          <tr>
-            <th scope="col" />
-            <th scope="col">item</th>
-            <NumberHead>made in</NumberHead>
-            <NumberHead>cash cost</NumberHead>
-            <NumberHead>full cost</NumberHead>
-            <NumberHead>with risk</NumberHead>
-            <NumberHead>price</NumberHead>
-            <NumberHead>an hour earns</NumberHead>
-          </tr>
-        </thead>
-        <tbody>
-          {view.rows.map((row) => (
-            <ItemRow key={row.item.id} row={row} wagePerHour={wagePerHour} />
-          ))}
-        </tbody>
-      </table>
-    </div>
+    <>
+      {all > SHORT_LIST && <ListSearch label="Find an item" query={query} />}
+      <div className="sheet flush" tabIndex={0} role="region" aria-label="Items">
+        <table className="plain">
+          <thead>
+            <tr>
+              <th scope="col" />
+              <SortHead sort="name" query={query}>
+                item
+              </SortHead>
+              <SortHead sort="made" query={query} right>
+                made in
+              </SortHead>
+              <NumberHead>cash cost</NumberHead>
+              <NumberHead>full cost</NumberHead>
+              <SortHead sort="cost" query={query} right>
+                with risk
+              </SortHead>
+              <SortHead sort="price" query={query} right>
+                price
+              </SortHead>
+              <SortHead sort="hour" query={query} right>
+                an hour earns
+              </SortHead>
+            </tr>
+          </thead>
+          <tbody>
+            {view.rows.map((row) => (
+              <ItemRow key={row.id} row={row} wagePerHour={wagePerHour} />
+            ))}
+            {view.rows.length === 0 && (
+              <tr>
+                <td colSpan={8} className="soft">
+                  No item is called so.
+                </td>
+              </tr>
+            )}
+          </tbody>
+        </table>
+      </div>
+      <Pager at={at} query={query} />
+    </>
   );
 }
 
 type ItemRowProps = { readonly row: ItemListView['rows'][number]; readonly wagePerHour: number };
 
 function ItemRow({ row, wagePerHour }: ItemRowProps) {
-  const { item, picture, blankName, cost, change, hourEarns, problem } = row;
+  const { id, blankName, cost, change, hourEarns, problem } = row;
+  const working = (of: string) => `/api/items/${id}/working?of=${of}`;
   const settings = useSettings();
   return (
     <tr>
       <td className="picture-column">
         <span className="thumb pad-1 border-box picture-small">
-          <Picture picture={picture} label="" />
+          {row.pictureHref && <img src={row.pictureHref} alt="" loading="lazy" className="drawn" />}
         </span>
       </td>
       <td>
-        <a href={`/items/${item.id}`}>
-          <strong>{item.name}</strong>
+        <a href={`/items/${id}`}>
+          <strong>{row.name}</strong>
         </a>
         <br />
         <span className="soft">
-          {blankName}, {item.sizeName}
+          {blankName}, {row.sizeName}
         </span>
         {problem && <div className="short">{problem}</div>}
         {change && (
@@ -118,17 +144,17 @@ function ItemRow({ row, wagePerHour }: ItemRowProps) {
           </div>
         )}
       </td>
-      <td className="num">{item.quantity}</td>
+      <td className="num">{row.quantity}</td>
       {cost ? (
         <>
           <td className="num">
-            <Why figure={cost.cash} />
+            <Why figure={cost.cash} from={working('cash')} />
           </td>
           <td className="num">
-            <Why figure={cost.full} />
+            <Why figure={cost.full} from={working('full')} />
           </td>
           <td className="num">
-            <Why figure={cost.withRisk} />
+            <Why figure={cost.withRisk} from={working('withRisk')} />
           </td>
         </>
       ) : (
@@ -136,9 +162,9 @@ function ItemRow({ row, wagePerHour }: ItemRowProps) {
           can’t be made so
         </td>
       )}
-      <td className="num">{formatMoney(item.price, settings)}</td>
+      <td className="num">{formatMoney(row.price, settings)}</td>
       <td className={`num ${hourEarns && hourEarns.value < wagePerHour ? 'short' : ''}`}>
-        {hourEarns ? <Why figure={hourEarns} /> : '–'}
+        {hourEarns ? <Why figure={hourEarns} from={working('hourEarns')} /> : '–'}
       </td>
     </tr>
   );

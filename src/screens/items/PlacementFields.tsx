@@ -18,10 +18,12 @@ import type { BlankView, VinylView } from '../../views/shelf';
 import type { ItemEditorView } from '../../views/items';
 import { describeArea, describePlacementFault } from '../../wording/placement';
 import { Choice, TextLine } from '../shared/form';
+import { useLookFor } from '../shared/LookFor';
 import { useMaker } from '../shared/MakeInPlace';
 import { LengthField } from '../shared/number-fields';
 import { useSettings } from '../shared/settings';
 import { startForm, type ItemForm, type PlacementForm } from './item-form';
+import { useMaterials } from './item-materials';
 
 type Path = `placements.${number}` | `details.options.${number}.placement`;
 type Props = {
@@ -33,14 +35,18 @@ type Props = {
 
 export function PlacementFields({ form, path, view, blank }: Props) {
   const settings = useSettings();
+  const materials = useMaterials();
+  const look = useLookFor();
   const values = useWatch({ control: form.control, name: path }) as PlacementForm | undefined;
   const sizeName = useWatch({ control: form.control, name: 'sizeName' });
   if (!values) return null;
   const artwork = view.artworks.find((candidate) => candidate.id === Number(values.artworkId));
-  const pickArtwork = (value: string) => {
-    const next = view.artworks.find((candidate) => candidate.id === Number(value));
-    if (!next) return;
-    const started = startForm(next, view.shelf, form.getValues('blankId'), values.place);
+  const pickArtwork = async (id: number) => {
+    form.setValue(`${path}.artworkId`, id, { shouldDirty: true });
+    const { artwork: next, shelf } = await materials.takeArtwork(id, form.getValues('blankId'));
+    // Meanwhile another one may have been picked.
+    if (!next || Number(form.getValues(`${path}.artworkId`)) !== id) return;
+    const started = startForm(next, shelf, form.getValues('blankId'), values.place);
     form.setValue(`${path}.vinylIds`, started.vinylIds, { shouldDirty: true });
     form.setValue(`${path}.widthMm`, started.widthMm, { shouldDirty: true });
   };
@@ -57,11 +63,18 @@ export function PlacementFields({ form, path, view, blank }: Props) {
           form={form}
           name={`${path}.artworkId`}
           label="Artwork"
-          options={view.artworks.map((option) => ({ value: option.id, label: option.name }))}
-          onPicked={pickArtwork}
+          options={view.artworkNames.map((option) => ({ value: option.id, label: option.name }))}
+          onPicked={(value) => void pickArtwork(Number(value))}
+          more={
+            look && view.more.artworks
+              ? [{ label: 'Look for a drawing…', run: () => look('artwork', (id) => void pickArtwork(id)) }]
+              : undefined
+          }
         />
       </div>
-      {artwork && <VinylChoices form={form} path={path} artwork={artwork} vinyls={view.shelf.vinyls} />}
+      {artwork && (
+        <VinylChoices form={form} path={path} artwork={artwork} vinyls={view.shelf.vinyls} hasMore={view.more.vinyls} />
+      )}
       <LengthField form={form} name={`${path}.widthMm`} label="Width" />
       <TextLine
         form={form}
@@ -114,11 +127,15 @@ function WidthsBySize({ form, path, blank, widths }: WidthsBySizeProps) {
 type VinylChoicesProps = Pick<Props, 'form' | 'path'> & {
   readonly artwork: ArtworkView;
   readonly vinyls: readonly VinylView[];
+  /** Whether there are others that are looked for by name. */
+  readonly hasMore: boolean;
 };
 
 /** One for each worn layer; one that is missing is made here. */
-function VinylChoices({ form, path, artwork, vinyls }: VinylChoicesProps) {
+function VinylChoices({ form, path, artwork, vinyls, hasMore }: VinylChoicesProps) {
   const maker = useMaker();
+  const look = useLookFor();
+  const choose = (index: number, id: number) => form.setValue(`${path}.vinylIds.${index}`, id, { shouldDirty: true });
   return getWornLayers(artwork.measurement).map((_, index) => (
     <div key={index} className="whole-row">
       <Choice
@@ -130,15 +147,12 @@ function VinylChoices({ form, path, artwork, vinyls }: VinylChoicesProps) {
           label: option.name,
           swatch: option.colourHex,
         }))}
-        more={
-          maker
-            ? {
-                label: 'Another vinyl…',
-                run: () =>
-                  maker.vinyl((made) => form.setValue(`${path}.vinylIds.${index}`, made.id, { shouldDirty: true })),
-              }
-            : undefined
-        }
+        more={[
+          ...(look && hasMore
+            ? [{ label: 'Look for a vinyl…', run: () => look('vinyl', (id) => choose(index, id)) }]
+            : []),
+          ...(maker ? [{ label: 'Another vinyl…', run: () => maker.vinyl((made) => choose(index, made.id)) }] : []),
+        ]}
       />
     </div>
   ));

@@ -9,6 +9,7 @@ import { chooseVinyls } from '../../core/costing/choose-vinyls';
 import { startPlacement } from '../../core/costing/item-plan';
 import { formatLength } from '../../core/units';
 import type { ArtworkView } from '../../views/artwork';
+import type { ItemMaterialsView } from '../../views/items';
 import type { BlankView, ShelfView, VinylView } from '../../views/shelf';
 import { plural } from '../../wording/plural';
 import { callApi, wordsOf } from './api';
@@ -45,15 +46,13 @@ export function QuoteDrawing({ shelf, wish, onChange }: Props) {
     () => ({ ...shelf, blanks: addNew(shelf.blanks, blanks), vinyls: addNew(shelf.vinyls, vinyls) }),
     [shelf, blanks, vinyls],
   );
+  const addVinyl = (made: VinylView) => setVinyls((now) => addNew(now, [made]));
   return (
-    <MakeInPlace
-      onBlank={(made) => setBlanks((now) => [...now, made])}
-      onVinyl={(made) => setVinyls((now) => [...now, made])}
-    >
+    <MakeInPlace onBlank={(made) => setBlanks((now) => [...now, made])} onVinyl={addVinyl}>
       {own.blanks.length === 0 || own.vinyls.length === 0 ? (
         <Missing shelf={own} />
       ) : (
-        <FromDrawing shelf={own} wish={wish} onChange={onChange} />
+        <FromDrawing shelf={own} wish={wish} onChange={onChange} onVinyl={addVinyl} />
       )}
     </MakeInPlace>
   );
@@ -84,7 +83,12 @@ function Missing({ shelf }: { readonly shelf: ShelfView }) {
   );
 }
 
-function FromDrawing({ shelf, wish, onChange }: Props) {
+type FromDrawingProps = Props & {
+  /** Takes a vinyl into the list. */
+  readonly onVinyl: (vinyl: VinylView) => void;
+};
+
+function FromDrawing({ shelf, wish, onChange, onVinyl }: FromDrawingProps) {
   const chooser = useRef<HTMLInputElement>(null);
   const [busy, setBusy] = useState(false);
   const [refusal, setRefusal] = useState<string | null>(null);
@@ -98,8 +102,10 @@ function FromDrawing({ shelf, wish, onChange }: Props) {
         `/api/artwork?${new URLSearchParams({ name, fileName: file.name }).toString()}`,
         file,
       );
-      const artwork = await callApi<ArtworkView>('GET', `/api/artwork/${id}`);
-      onChange(startWish(artwork, shelf));
+      const blank = shelf.blanks[0]!;
+      const near = await callApi<ItemMaterialsView>('GET', `/api/items/materials?artwork=${id}&blank=${blank.id}`);
+      near.vinyls.forEach(onVinyl);
+      onChange(startWish(near.artworks[0]!, { ...shelf, vinyls: addNew(shelf.vinyls, near.vinyls) }, blank));
     } catch (error) {
       setRefusal(wordsOf(error));
     } finally {

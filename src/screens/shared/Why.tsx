@@ -1,17 +1,22 @@
 // A figure that answers "why": click it, or focus it and press =, and its working opens.
 
 import Popover from '@mui/material/Popover';
+import { useQuery } from '@tanstack/react-query';
 import { useState, type ReactNode } from 'react';
 import { formatFigure, type Figure } from '../../core/units';
+import { callApi, wordsOf } from './api';
 import { useSettings } from './settings';
 
 export function Why({
   figure,
+  from,
   children,
   className,
   style,
 }: {
   figure: Figure;
+  /** The address of the figure with its working, where it came without one: asked for once it is opened. */
+  from?: string;
   children?: ReactNode;
   className?: string;
   style?: React.CSSProperties;
@@ -47,17 +52,36 @@ export function Why({
             <strong>{figure.label}</strong>
             <strong className="figures">{formatFigure(figure, settings)}</strong>
           </div>
-          {figure.how && <em>{figure.how}</em>}
-          {figure.low !== undefined && figure.high !== undefined && (
-            <em>
-              likely {formatFigure({ value: figure.low, unit: figure.unit }, settings)} to{' '}
-              {formatFigure({ value: figure.high, unit: figure.unit }, settings)}
-            </em>
-          )}
-          <WorkingParts parts={figure.parts ?? []} depth={0} />
-          {!figure.parts?.length && <em>source: {figure.source}</em>}
+          {from && !figure.parts ? <FetchedWorking from={from} /> : <Working figure={figure} />}
         </Popover>
       )}
+    </>
+  );
+}
+
+function FetchedWorking({ from }: { from: string }) {
+  const { data, error } = useQuery({
+    queryKey: ['working', from],
+    queryFn: ({ signal }) => callApi<Figure>('GET', from, undefined, signal),
+    staleTime: 0,
+  });
+  if (error) return <em role="alert">{wordsOf(error)}</em>;
+  return data ? <Working figure={data} /> : <em>Calculating…</em>;
+}
+
+function Working({ figure }: { figure: Figure }) {
+  const settings = useSettings();
+  return (
+    <>
+      {figure.how && <em>{figure.how}</em>}
+      {figure.low !== undefined && figure.high !== undefined && (
+        <em>
+          likely {formatFigure({ value: figure.low, unit: figure.unit }, settings)} to{' '}
+          {formatFigure({ value: figure.high, unit: figure.unit }, settings)}
+        </em>
+      )}
+      <WorkingParts parts={figure.parts ?? []} depth={0} />
+      {!figure.parts?.length && <em>source: {figure.source}</em>}
     </>
   );
 }

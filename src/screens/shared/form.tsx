@@ -76,6 +76,8 @@ export function TextLine<T extends FieldValues>({
   );
 }
 
+export type MoreChoice = { readonly label: string; readonly run: () => void };
+
 export function Choice<T extends FieldValues>({
   form,
   name,
@@ -83,12 +85,12 @@ export function Choice<T extends FieldValues>({
   options,
   help,
   onPicked,
-  more,
+  more = [],
 }: FieldProps<T> & {
   options: readonly { value: string | number; label: string; swatch?: string }[];
   onPicked?: (value: string) => void;
-  /** At the end of the list: what is missing is made in place. */
-  more?: { readonly label: string; readonly run: () => void } | undefined;
+  /** At the end of the list: what is missing is looked for, or made in place. */
+  more?: readonly MoreChoice[] | undefined;
 }) {
   return (
     <Controller
@@ -110,7 +112,8 @@ export function Choice<T extends FieldValues>({
               : {}
           }
           onChange={(event) => {
-            if (more && event.target.value === MORE) return more.run();
+            const chosen = more.find((_, at) => event.target.value === `${MORE}${at}`);
+            if (chosen) return chosen.run();
             field.onChange(event);
             onPicked?.(event.target.value);
           }}
@@ -121,11 +124,11 @@ export function Choice<T extends FieldValues>({
               {option.label}
             </MenuItem>
           ))}
-          {more && (
-            <MenuItem value={MORE} divider={false}>
-              <em>{more.label}</em>
+          {more.map(({ label: words }, at) => (
+            <MenuItem key={words} value={`${MORE}${at}`} divider={false}>
+              <em>{words}</em>
             </MenuItem>
-          )}
+          ))}
         </TextField>
       )}
     />

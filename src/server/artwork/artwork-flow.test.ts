@@ -1,6 +1,7 @@
 import { beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import { eq } from 'drizzle-orm';
 import { copyDemoShop, seedDemoShop, type TestShop } from '../../../test/demo-shop';
+import { priceAllItems } from '../../../test/price-all';
 import { artworkChange, newArtworkInput } from '../../core/input/index';
 import type { PrepStep } from '../../core/artwork/index';
 import { findArtwork, findOriginal } from '../../data/artwork-store';
@@ -8,7 +9,8 @@ import { artworks } from '../../data/schema';
 import { parseInput, ShopError } from '../errors';
 import { archiveArtwork, changeArtwork, saveArtwork, readFacts, refreshMeasurements } from './save-artwork';
 import { measureFile } from './measure-file';
-import { loadArtworkList, loadItemEditor, loadItemList } from '../items/load-items';
+import { loadArtworkList } from './load-artwork-list';
+import { loadItemEditor } from '../items/load-items';
 
 let seeded: Buffer;
 let shop: TestShop;
@@ -185,7 +187,7 @@ describe('changing a drawing', () => {
   });
 
   it('refuses steps that leave other layers than the items in use have', async () => {
-    const used = loadItemList(shop).rows[0]!.item.placements[0]!.artworkId;
+    const used = priceAllItems(shop)[0]!.item.placements[0]!.artworkId;
     const known = findArtwork(shop.db, used)!;
     const without = change({
       steps: [...known.steps, { kind: 'leave-out', layer: known.measurement.layers[0]!.key, on: true }],
@@ -196,7 +198,7 @@ describe('changing a drawing', () => {
   });
 
   it('an artwork off the list is still shown to the item that uses it', () => {
-    const { item } = loadItemList(shop).rows[0]!;
+    const { item } = priceAllItems(shop)[0]!;
     archiveArtwork(shop, item.placements[0]!.artworkId, true);
     expect(loadArtworkList(shop).artworks.some((artwork) => artwork.id === item.placements[0]!.artworkId)).toBe(false);
     expect(

@@ -4,6 +4,7 @@ import fc from 'fast-check';
 import { sql } from 'drizzle-orm';
 import { beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import { copyDemoShop, seedDemoShop, type TestShop } from '../../../test/demo-shop';
+import { priceAllItems } from '../../../test/price-all';
 import { readKeptSums } from '../../../test/kept-sums';
 import { keyOf, type SupplyKind } from '../../core/stock/index';
 import { insertSupply } from '../../data/supply-store';
@@ -12,7 +13,6 @@ import { findItems } from '../../data/item-store';
 import { loadLotsOnShelf } from '../../data/stock-store';
 import { behind } from '../cut-sheets/cut-load-examples';
 import { cutLoad } from '../cut-sheets/cut-load';
-import { loadItemList } from '../items/load-items';
 import { recountMinutes } from '../items/recount';
 import { loadOrderView } from '../orders/load-orders';
 import { readOrder } from '../orders/read-orders';
@@ -37,7 +37,7 @@ beforeEach(() => {
 });
 
 function takeOrder(): number {
-  const { item } = loadItemList(shop).rows.find((row) => row.item.name === 'Bakery apron')!;
+  const { item } = priceAllItems(shop).find((row) => row.item.name === 'Bakery apron')!;
   const [stored] = findItems(shop.db, [item.id]);
   const line = { itemId: item.id, quantity: 3, sizeName: 'one size', colourName: 'charcoal' };
   const remark = '';

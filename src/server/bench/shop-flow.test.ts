@@ -1,5 +1,7 @@
 import { beforeAll, beforeEach, describe, expect, it } from 'vitest';
+import { loadBlanks, loadVinyls } from '../../data/shelf-store';
 import { copyDemoShop, seedDemoShop, type TestShop } from '../../../test/demo-shop';
+import { priceAllItems } from '../../../test/price-all';
 import { itemInput } from '../../core/input/index';
 import { foldPart } from '../../core/orders/index';
 import { parseInput, ShopError } from '../errors';
@@ -9,7 +11,7 @@ import { archiveVinyl, changeVinyl } from '../stock/save-shelf';
 import { readOrder } from '../orders/read-orders';
 import { findThings } from '../shop/find-things';
 import { loadBench, loadToday } from './load-bench';
-import { loadItemEditor, loadItemList, loadShelf } from '../items/load-items';
+import { loadItemEditor } from '../items/load-items';
 import { loadOrderList, loadOrderView } from '../orders/load-orders';
 import { spoilParts } from './spoil-parts';
 import { undoSteps } from './undo-steps';
@@ -46,7 +48,7 @@ beforeAll(async () => {
 
 beforeEach(() => {
   shop = copyDemoShop(seeded);
-  const item = loadItemList(shop).rows.find((row) => row.item.name === 'Bakery apron')!.item;
+  const item = priceAllItems(shop).find((row) => row.item.name === 'Bakery apron')!.item;
   orderId = placeOrder(shop, {
     title: 'Two aprons',
     customerName: 'Ansel Thrush',
@@ -67,7 +69,7 @@ describe('an order from taking to handing over', () => {
       [2, 1],
     ]);
     const before = loadOrderView(shop, orderId).against.cost.quoted.value;
-    const vinyl = loadShelf(shop).vinyls.find((candidate) => candidate.name.startsWith('Sparrow'))!;
+    const vinyl = loadVinyls(shop.db).find((candidate) => candidate.name.startsWith('Sparrow'))!;
     changeVinyl(shop, vinyl.id, { ...vinyl, rollPrice: vinyl.rollPrice * 3 }, vinyl.version);
     expect(loadOrderView(shop, orderId).against.cost.quoted.value).toBe(before);
   });
@@ -169,10 +171,10 @@ describe('two windows at once', () => {
 
 describe('views', () => {
   it('an archived vinyl leaves the shelf but the item that uses it still has its cost', () => {
-    const row = loadItemList(shop).rows.find((candidate) => candidate.item.name === 'Bakery apron')!;
+    const row = priceAllItems(shop).find((candidate) => candidate.item.name === 'Bakery apron')!;
     archiveVinyl(shop, row.item.placements[0]!.vinylIds[0]!, true);
-    expect(loadShelf(shop).vinyls.some((vinyl) => vinyl.id === row.item.placements[0]!.vinylIds[0])).toBe(false);
-    expect(loadItemList(shop).rows.find((candidate) => candidate.item.id === row.item.id)!.cost!.withRisk.value).toBe(
+    expect(loadVinyls(shop.db).some((vinyl) => vinyl.id === row.item.placements[0]!.vinylIds[0])).toBe(false);
+    expect(priceAllItems(shop).find((candidate) => candidate.item.id === row.item.id)!.cost!.withRisk.value).toBe(
       row.cost!.withRisk.value,
     );
   });
@@ -205,5 +207,5 @@ it('the demo shop is the same every time but for its dates', async () => {
   moveOrder(shop, orderId, 'cancel');
   expect(summary(other)).toBe(summary(shop));
   expect(loadOrderList(other).open.length + loadOrderList(other).closed.length).toBe(12);
-  expect([loadShelf(other).vinyls.length, loadShelf(other).blanks.length]).toEqual([8, 6]);
+  expect([loadVinyls(other.db).length, loadBlanks(other.db).length]).toEqual([8, 6]);
 }, 60_000);

@@ -1,8 +1,8 @@
 // Examples that several tests share.
 
 import type { TestShop } from '../../../test/demo-shop';
+import { priceAllItems } from '../../../test/price-all';
 import { rectangle } from '../../core/stock';
-import { loadItemList } from '../items/load-items';
 import { placeOrder } from '../orders/save-order';
 import { loadCutSheets } from './load-cut-sheets';
 
@@ -18,7 +18,7 @@ export const groupOf = (shop: TestShop, name: string) =>
 
 /** An order of coats, one part of slate each; its id. */
 export function orderCoats(shop: TestShop, quantity = 2): number {
-  const item = loadItemList(shop).rows.find((row) => row.item.name === 'Lab coat, club mark')!.item;
+  const item = priceAllItems(shop).find((row) => row.item.name === 'Lab coat, club mark')!.item;
   return placeOrder(shop, {
     title: 'Club coats',
     customerName: 'Ansel Thrush',

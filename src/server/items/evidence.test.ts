@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { eachFresh, type TestShop } from '../../../test/demo-shop';
+import { priceAllItems } from '../../../test/price-all';
 import { itemInput } from '../../core/input';
 import { spoilParts } from '../bench/spoil-parts';
 import { finishSession, startSession } from '../bench/work-at-bench';
@@ -7,14 +8,13 @@ import { loadBench } from '../bench/load-bench';
 import { parseInput } from '../errors';
 import { placeOrder } from '../orders/save-order';
 import { loadEvidence } from './evidence';
-import { loadItemList } from './load-items';
 import { changeItem } from './save-item';
 
 let shop: TestShop;
 eachFresh((fresh) => {
   shop = fresh;
 });
-const rowOf = (name: string) => loadItemList(shop).rows.find((row) => row.item.name === name)!;
+const rowOf = (name: string) => priceAllItems(shop).find((row) => row.item.name === name)!;
 const CLUB = 'Crew jacket, crest and club mark';
 const entered = (name: string, part: object = {}) => {
   const { id: _id, version: _version, archived: _archived, acceptedCost: _acceptedCost, ...fields } = rowOf(name).item;

@@ -4,7 +4,7 @@ import { believeFailure, type ItemEvidence, type WearPrices } from '../../core/c
 import { computeRealLife, getSupplyFacts, keyOf, type SupplyKind } from '../../core/stock';
 import { figure, type Figure } from '../../core/units';
 import { findItemEvidence } from '../../data/evidence-store';
-import { loadBoughtLots } from '../../data/stock-store';
+import { loadPricedLots } from '../../data/stock-store';
 import { findFitted, findSupply, loadWear } from '../../data/supply-store';
 import { getShop, type ShopContext } from '../context';
 import { learnMinutesOf } from './learn-minutes';
@@ -33,7 +33,7 @@ export function loadWearPrices(shop: ShopContext): WearPrices {
   const priceOf = (kind: 'blade' | 'mat', label: string, shopPrice: number): Figure | undefined => {
     const supply = findSupply(shop.db, fitted.get(kind as SupplyKind) ?? -1);
     if (!supply || supply.life === null) return undefined;
-    const paid = loadBoughtLots(shop.db, keyOf({ kind: 'supply', supplyId: supply.id })).at(-1);
+    const paid = loadPricedLots(shop.db, keyOf({ kind: 'supply', supplyId: supply.id })).at(-1);
     const life = computeRealLife(supply, loadWear(shop.db, supply.id)),
       price = figure(paid ? `Paid for ${supply.name}` : 'Price', paid?.unitCost ?? shopPrice, 'money', 'shop');
     return figure(label, price.value / life.value, kind === 'blade' ? 'money/m' : 'money', life.source, {

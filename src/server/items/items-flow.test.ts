@@ -1,5 +1,7 @@
 import { describe, expect, it } from 'vitest';
+import { loadVinyls } from '../../data/shelf-store';
 import { eachFresh, refusalOf, type TestShop } from '../../../test/demo-shop';
+import { priceAllItems } from '../../../test/price-all';
 import { itemInput } from '../../core/input';
 import { minor } from '../../core/units';
 import { findItem } from '../../data/item-store';
@@ -14,15 +16,15 @@ import { askQuote, saveQuote, requireQuote } from '../orders/quick-quote';
 import { getShop } from '../context';
 import { receiveLot } from '../stock/save-stock';
 import { loadBench } from '../bench/load-bench';
-import { loadCompare, loadItemEditor, loadItemList, loadShelf } from './load-items';
+import { loadCompare, loadItemMaterials } from './load-items';
 import { addItem, archiveItem, changeItem, acceptItemCost } from './save-item';
-import { loadPrices } from './prices';
+import { makePriceLookup } from './prices';
 
 let shop: TestShop;
 eachFresh((fresh) => {
   shop = fresh;
 });
-const rowOf = (name: string) => loadItemList(shop).rows.find((row) => row.item.name === name)!;
+const rowOf = (name: string) => priceAllItems(shop).find((row) => row.item.name === name)!;
 const CLUB = 'Crew jacket, crest and club mark';
 const entered = (name: string, part: object = {}) => {
   const { id: _id, version: _version, archived: _archived, acceptedCost: _acceptedCost, ...fields } = rowOf(name).item;
@@ -119,7 +121,7 @@ describe('what it is known to cost', () => {
       version,
       archived: _archived,
       ...vinyl
-    } = loadShelf(shop).vinyls.find((candidate) => candidate.name === 'Tarn Smooth, slate')!;
+    } = loadVinyls(shop.db).find((candidate) => candidate.name === 'Tarn Smooth, slate')!;
     changeVinyl(shop, id, { ...vinyl, rollPrice: minor(vinyl.rollPrice * 2) } as never, version);
     const { change, cost } = rowOf('Honeycomb tea towel');
     expect(change).toMatchObject({
@@ -134,10 +136,10 @@ describe('what it is known to cost', () => {
   });
 
   it('a wage that changes is the reason, on every item', () => {
-    for (const { item } of loadItemList(shop).rows) acceptItemCost(shop, item.id);
+    for (const { item } of priceAllItems(shop)) acceptItemCost(shop, item.id);
     const { figures, version, ...identity } = getShop(shop);
     changeShop(shop, { ...identity, figures: { ...figures, wagePerHour: figures.wagePerHour + 500 } }, version);
-    for (const row of loadItemList(shop).rows)
+    for (const row of priceAllItems(shop))
       expect(row.change!.because.map((cause) => cause.label)).toEqual(['Your hour']);
   });
 
@@ -147,18 +149,14 @@ describe('what it is known to cost', () => {
 
 describe('what material is calculated at', () => {
   it('lots that were bought and offers stand beside the shelf’s price; the oldest go first', () => {
-    const vinyl = loadShelf(shop).vinyls[0]!;
+    const vinyl = loadVinyls(shop.db)[0]!;
     const { archived: _archived, version: _version, id: _id, ...fields } = vinyl;
     const { id } = addVinyl(shop, { ...fields, name: 'New of it' } as never);
     const key = `vinyl:${id}`;
     receiveLot(shop, { key, form: 'roll', widthMm: 500, lengthMm: 2000, quantity: 2000, price: 1000, remark: '' });
     shop.clock.ms += 1000;
     receiveLot(shop, { key, form: 'roll', widthMm: 500, lengthMm: 2000, quantity: 2000, price: 3000, remark: '' });
-    expect(
-      loadPrices(shop)
-        .get(key)!
-        .lots.map((lot) => [lot.left, Math.round(lot.price)]),
-    ).toEqual([
+    expect(makePriceLookup(shop)(key)!.lots.map((lot) => [lot.left, Math.round(lot.price)])).toEqual([
       [1_000_000, 1000],
       [1_000_000, 3000],
     ]);
@@ -172,16 +170,17 @@ describe('what material is calculated at', () => {
           details: { ...rowOf('Dog bandana, paw').item.details, priceBasis },
         }),
       );
-      return loadItemList(shop)
-        .rows.find((row) => row.item.id === made.id)!
+      return priceAllItems(shop)
+        .find((row) => row.item.id === made.id)!
         .cost!.lines.find((line) => line.stage === 'vinyl')!.figure.parts![1]!;
     };
     expect([at('oldest').value, at('latest').value].map(Math.round)).toEqual([1000, 3000]);
-    expect(loadItemEditor(shop, null, null).prices.some(([known]) => known === key)).toBe(true);
+    const { prices } = loadItemMaterials(shop, { artworkIds: [], vinylIds: [id], blankIds: [] });
+    expect(prices.some(([known]) => known === key)).toBe(true);
   });
 
   it('offers of one vinyl can be compared, roll and sheets told apart', () => {
-    const { offers } = loadCompare(shop, rowOf('Bakery apron').item.id);
+    const offers = priceAllItems(shop).flatMap(({ item }) => loadCompare(shop, item.id).offers);
     expect(new Set(offers.map((offer) => offer.form))).toEqual(new Set(['roll', 'sheet']));
     for (const { offer } of offers) expect(offer.parts).toHaveLength(1);
   });
@@ -203,11 +202,11 @@ describe('a quote straight from a drawing', () => {
   });
   it('is priced by the margin that is aimed for; kept, it becomes an item that an order can follow', () => {
     const answer = askQuote(shop, wish()),
-      before = loadItemList(shop).rows.length;
+      before = priceAllItems(shop).length;
     expect(answer.each.value).toBe(answer.forMargin!.value);
     const { id } = saveQuote(shop, wish());
     expect(id).toBeGreaterThan(0);
-    const rows = loadItemList(shop).rows;
+    const rows = priceAllItems(shop);
     expect(rows).toHaveLength(before + 1);
     expect(rows.find((row) => row.item.name === 'Paw')!.item).toMatchObject({
       price: answer.each.value,

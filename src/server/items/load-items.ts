@@ -1,37 +1,36 @@
-// The views of items, artworks and the shelf.
+// What an item's own page and its comparison calculate with: the item and what it is made of, never the whole shelf.
 
-import { readPrice } from '../../core/pricing/index';
-import { explainChange, listArtworkIds, listVinylIds } from '../../core/costing/index';
-import { parseKey } from '../../core/stock/index';
-import { findArtwork, loadArtworks } from '../../data/artwork-store';
+import { chooseVinyls, listArtworkIds, listVinylIds } from '../../core/costing/index';
+import { getWornLayers } from '../../core/artwork/index';
+import { keyOf, type Prices } from '../../core/stock/index';
+import { findArtwork, findArtworks, nameArtworks, type StoredArtwork } from '../../data/artwork-store';
 import { loadChannels } from '../../data/channel-store';
-import { countItemsByArtwork, findItem } from '../../data/item-store';
-import { loadOffers } from '../../data/offer-store';
-import { findBlank, findVinyl, loadBlanks, loadVinyls } from '../../data/shelf-store';
-import type { ArtworkListView, ArtworkView } from '../../views/artwork';
+import { loadVinylEvidence } from '../../data/evidence-store';
+import { findItem } from '../../data/item-store';
+import { findOffersOf } from '../../data/offer-store';
+import { loadPackings } from '../../data/packing-store';
+import {
+  findBlanks,
+  findVinyls,
+  listFirstVinyls,
+  loadBlanks,
+  loadVinylColours,
+  type StoredBlank,
+  type StoredVinyl,
+} from '../../data/shelf-store';
+import { loadSuppliers } from '../../data/supplier-store';
+import type { ArtworkView } from '../../views/artwork';
 import type { CompareOffer, CompareView } from '../../views/compare';
-import type { ItemEditorView, ItemListView, ItemRow } from '../../views/items';
-import type { ShelfView } from '../../views/shelf';
-import { describeCostProblem } from '../../wording/problems';
-import { getShop, type ShopContext } from '../context';
-import { notFound } from '../errors';
+import type { ItemEditorView, ItemMaterialsView } from '../../views/items';
 import { toOffer } from '../buying/offer-of';
 import { ROLL_FROM_MM } from '../buying/purchases';
+import type { ShopContext } from '../context';
+import { notFound } from '../errors';
 import { loadEvidence } from './evidence';
-import { loadPackings } from '../../data/packing-store';
-import { loadPrices } from './prices';
-import { priceAllItems } from './price-all';
-import { loadVinylEvidence } from '../../data/evidence-store';
-import { loadSuppliers } from '../../data/supplier-store';
+import { makePriceLookup } from './prices';
 
-export const loadShelf = (shop: ShopContext): ShelfView => ({
-  vinyls: loadVinyls(shop.db),
-  blanks: loadBlanks(shop.db),
-});
-export function loadArtworkList(shop: ShopContext): ArtworkListView {
-  const uses = countItemsByArtwork(shop.db);
-  return { artworks: loadArtworks(shop.db).map((artwork) => ({ ...artwork, usedBy: uses.get(artwork.id) ?? 0 })) };
-}
+/** So many of a kind stand in a list to choose from; others are looked for by name. */
+const LISTED = 40;
 
 /** @throws ShopError not-found */
 export function loadArtworkView(shop: ShopContext, id: number): ArtworkView {
@@ -40,106 +39,157 @@ export function loadArtworkView(shop: ShopContext, id: number): ArtworkView {
   return artwork;
 }
 
-export function loadItemList(shop: ShopContext): ItemListView {
-  const { rows, materials } = priceAllItems(shop);
-  const stored = getShop(shop);
-  const settings = {
-    locale: stored.locale,
-    currency: stored.currency,
-    timeZone: stored.timeZone,
-    system: 'metric' as const,
-  };
-  return {
-    rows: rows.map(({ item, cost }): ItemRow => ({
-      item,
-      picture: materials.artworks.get(item.placements[0]!.artworkId)!.picture,
-      blankName: materials.blanks.get(item.blankId)?.name ?? '',
-      cost: cost.ok ? { ...cost.value, layers: [] } : null,
-      change: cost.ok && item.acceptedCost ? explainChange(item.acceptedCost, cost.value) : null,
-      hourEarns: cost.ok ? readPrice(item.price, cost.value, stored.figures).hourEarns : null,
-      problem: cost.ok ? null : describeCostProblem(cost.problem, settings),
-    })),
-  };
-}
-
 /**
- * What the item's page needs to calculate by itself: the item (or none yet), all artworks, and the shelf with what the
- * item uses. @throws ShopError not-found
+ * What the item's page needs to calculate by itself: the item (or none yet), what it uses, and the first of the lists
+ * to choose others from. @throws ShopError not-found
  */
 export function loadItemEditor(shop: ShopContext, id: number | null, startArtworkId: number | null): ItemEditorView {
   const item = id === null ? null : findItem(shop.db, id);
   if (id !== null && !item) throw notFound('This item');
-  const shelf = loadShelf(shop);
-  const artworks = loadArtworks(shop.db);
-  const channels = loadChannels(shop.db);
-  const packings = loadPackings(shop.db, [
-    ...new Set([...artworks.map((artwork) => artwork.id), ...(item ? listArtworkIds(item) : [])]),
-  ]);
-  const known = {
-    packings,
-    startArtworkId,
-    channels,
-    prices: [...loadPrices(shop)],
-    evidence: item ? loadEvidence(shop).of(item.id) : {},
-  };
-  if (!item) return { item, artworks, shelf, ...known };
-  const present = <T extends { readonly id: number }>(
-    things: readonly T[],
-    ids: readonly number[],
-    find: (missing: number) => T | null,
-  ) => [
-    ...things,
-    ...[...new Set(ids)]
-      .filter((missing) => !things.some((thing) => thing.id === missing))
-      .flatMap((missing) => find(missing) ?? []),
-  ];
+  const names = nameArtworks(shop.db, LISTED + 1);
+  const blanks = loadBlanks(shop.db);
+  const firstArtwork = startArtworkId ?? names[0]?.id;
+  const used = item
+    ? { artworkIds: listArtworkIds(item), vinylIds: listVinylIds(item), blankIds: [item.blankId] }
+    : {
+        artworkIds: firstArtwork === undefined ? [] : [firstArtwork],
+        vinylIds: [],
+        blankIds: blanks.slice(0, 1).map((blank) => blank.id),
+      };
+  const materials = loadItemMaterials(shop, used);
+  const listed = listFirstVinyls(shop.db, LISTED + 1);
   return {
     item,
-    ...known,
-    artworks: present(artworks, listArtworkIds(item), (missing) => findArtwork(shop.db, missing)),
+    startArtworkId,
+    channels: loadChannels(shop.db),
+    evidence: item ? loadEvidence(shop).of(item.id) : {},
+    artworks: materials.artworks,
+    artworkNames: withMissing(
+      names.slice(0, LISTED),
+      materials.artworks.map(({ id: own, name }) => ({ id: own, name })),
+    ),
     shelf: {
-      vinyls: present(shelf.vinyls, listVinylIds(item), (missing) => findVinyl(shop.db, missing)),
-      blanks: present(shelf.blanks, [item.blankId], (missing) => findBlank(shop.db, missing)),
+      vinyls: withMissing(listed.slice(0, LISTED), materials.vinyls),
+      blanks: withMissing(blanks, findBlanks(shop.db, used.blankIds)),
     },
+    more: { artworks: names.length > LISTED, vinyls: listed.length > LISTED },
+    prices: materials.prices,
+    packings: materials.packings,
+    priced: { vinylIds: materials.vinyls.map((vinyl) => vinyl.id), blankIds: used.blankIds },
   };
 }
 
-/** @throws ShopError not-found */
+type Wanted = {
+  readonly artworkIds: readonly number[];
+  readonly vinylIds: readonly number[];
+  readonly blankIds: readonly number[];
+};
+
+/** Artworks with the vinyls they are likely to be cut from, vinyls and blanks with their prices. */
+export function loadItemMaterials(shop: ShopContext, wanted: Wanted): ItemMaterialsView {
+  const blanks = findBlanks(shop.db, unique(wanted.blankIds));
+  const artworks = proposeVinyls(shop, findArtworks(shop.db, unique(wanted.artworkIds)), blanks[0]);
+  const proposed = artworks.flatMap((artwork) => artwork.layerVinylIds.flatMap((id) => id ?? []));
+  const vinyls = findVinyls(shop.db, unique([...wanted.vinylIds, ...proposed]));
+  return {
+    artworks,
+    vinyls,
+    packings: loadPackings(
+      shop.db,
+      artworks.map((artwork) => artwork.id),
+    ),
+    prices: listPrices(shop, vinyls, blanks),
+  };
+}
+
+/** For layers that no vinyl was chosen for: the nearest of the whole shelf. */
+function proposeVinyls(
+  shop: ShopContext,
+  artworks: readonly StoredArtwork[],
+  blank: StoredBlank | undefined,
+): readonly StoredArtwork[] {
+  const isOpen = ({ measurement, layerVinylIds }: StoredArtwork) =>
+    getWornLayers(measurement).some((_, index) => !layerVinylIds[index]);
+  if (!artworks.some(isOpen)) return artworks;
+  const vinyls = loadVinylColours(shop.db);
+  if (vinyls.length === 0) return artworks;
+  return artworks.map((artwork) =>
+    isOpen(artwork) ? { ...artwork, layerVinylIds: chooseVinyls(artwork, vinyls, blank) } : artwork,
+  );
+}
+
+function listPrices(
+  shop: ShopContext,
+  vinyls: readonly StoredVinyl[],
+  blanks: readonly StoredBlank[],
+): readonly (readonly [string, Prices])[] {
+  const find = makePriceLookup(shop);
+  const keys = [
+    ...vinyls.map((vinyl) => keyOf({ kind: 'vinyl', vinylId: vinyl.id })),
+    ...blanks.flatMap(({ id: blankId, sizes, colours }) =>
+      sizes.flatMap((size) =>
+        colours.map((colour) => keyOf({ kind: 'blank', blankId, sizeName: size.name, colourName: colour.name })),
+      ),
+    ),
+  ];
+  return keys.flatMap((key) => {
+    const prices = find(key);
+    return prices ? [[key, prices] as const] : [];
+  });
+}
+
+const unique = (ids: readonly number[]): readonly number[] => [...new Set(ids)];
+
+function withMissing<T extends { readonly id: number }>(things: readonly T[], others: readonly T[]): readonly T[] {
+  const there = new Set(things.map((thing) => thing.id));
+  return [...things, ...others.filter((other) => !there.has(other.id))];
+}
+
+/** The item, and the vinyls, offers and blanks it may be tried in. @throws ShopError not-found */
 export function loadCompare(shop: ShopContext, id: number): CompareView {
-  const { item, artworks, shelf, prices, evidence } = loadItemEditor(shop, id, null);
-  const vinylIds = shelf.vinyls.map((vinyl) => vinyl.id);
+  const { item, artworks, shelf, prices, evidence, more } = loadItemEditor(shop, id, null);
+  const { vinyls, blanks } = shelf;
   return {
     item: item!,
     artworks,
-    blanks: shelf.blanks,
-    vinyls: shelf.vinyls,
+    blanks,
+    vinyls,
     prices,
+    moreVinyls: more.vinyls,
     own: evidence,
-    offers: listOffers(shop),
-    evidence: [...loadVinylEvidence(shop.db, vinylIds)].map(([vinylId, counts]) => ({ vinylId, ...counts })),
+    offers: listOffers(shop, listVinylIds(item!)),
+    evidence: listEvidence(shop, vinyls),
   };
 }
 
-/** Offers of one vinyl each: what bundles come to is told on the shelf. */
-function listOffers(shop: ShopContext): CompareView['offers'] {
+export const listEvidence = (shop: ShopContext, vinyls: readonly { readonly id: number }[]): CompareView['evidence'] =>
+  [
+    ...loadVinylEvidence(
+      shop.db,
+      vinyls.map((vinyl) => vinyl.id),
+    ),
+  ].map(([vinylId, counts]) => ({ vinylId, ...counts }));
+
+/** Offers of one of these vinyls each: what bundles come to is told on the shelf. */
+function listOffers(shop: ShopContext, vinylIds: readonly number[]): CompareView['offers'] {
   const suppliers = new Map(loadSuppliers(shop.db).map((supplier) => [supplier.id, supplier]));
-  return loadOffers(shop.db).flatMap((stored): CompareOffer[] => {
-    const supplier = suppliers.get(stored.supplierId),
-      [part, ...others] = stored.parts;
-    const thing = part?.key ? parseKey(part.key) : null;
-    if (!supplier || !part || others.length > 0 || thing?.kind !== 'vinyl' || !part.widthMm || !part.lengthMm)
-      return [];
-    return [
-      {
-        id: stored.id,
-        name: stored.name,
-        supplierName: supplier.name,
-        vinylId: thing.vinylId,
-        form: part.lengthMm >= ROLL_FROM_MM ? 'roll' : 'sheet',
-        offer: toOffer(stored),
-        shipping: supplier.shipping,
-        freeFrom: supplier.freeFrom,
-      },
-    ];
-  });
+  return vinylIds.flatMap((vinylId) =>
+    findOffersOf(shop.db, keyOf({ kind: 'vinyl', vinylId })).flatMap((stored): CompareOffer[] => {
+      const supplier = suppliers.get(stored.supplierId);
+      const [part, ...others] = stored.parts;
+      if (!supplier || others.length > 0 || !part?.widthMm || !part.lengthMm) return [];
+      return [
+        {
+          id: stored.id,
+          name: stored.name,
+          supplierName: supplier.name,
+          vinylId,
+          form: part.lengthMm >= ROLL_FROM_MM ? 'roll' : 'sheet',
+          offer: toOffer(stored),
+          shipping: supplier.shipping,
+          freeFrom: supplier.freeFrom,
+        },
+      ];
+    }),
+  );
 }

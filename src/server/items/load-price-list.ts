@@ -1,54 +1,81 @@
-// The price list: all items by all channels.
+// The price list: items by channels, a page at a time; the whole of it for paper and for files.
 
-import type { ShopFigures } from '../../core/materials/index';
-import { priceOnChannel, readPrice, type ChannelGoal } from '../../core/pricing/index';
+import { priceOnChannel, readPrice } from '../../core/pricing/index';
+import { toBareFigure } from '../../core/units/index';
 import { loadChannels } from '../../data/channel-store';
-import type { PriceGoal, PriceListView } from '../../views/price-list';
+import { countPoorItems } from '../../data/item-cost-store';
+import { countItems, ITEM_SORTS, listItems, loadItems, type ItemSort, type StoredItem } from '../../data/item-store';
+import { findBlanks } from '../../data/shelf-store';
+import type { ListQuery } from '../../views/list';
+import type { PriceGoal, PriceListView, PriceRow } from '../../views/price-list';
 import { describeCostProblem } from '../../wording/problems';
-import { getShop, type ShopContext } from '../context';
-import { priceAllItems } from './price-all';
+import { getSettings, getShop, type ShopContext } from '../context';
+import { findPage, readListQuery } from '../list-query';
+import { calculateAll, calculateSoon, readItemCosts } from './item-costs';
+import { toGoal } from './price-goals';
 
-const toGoal = (goal: PriceGoal, figures: ShopFigures): ChannelGoal =>
-  ({
-    wage: { kind: 'wage', perHour: figures.wageGoalPerHour } as const,
-    margin: { kind: 'margin', share: figures.marginGoal } as const,
-    floor: { kind: 'floor' } as const,
-  })[goal];
+const PAGE_ROWS = 50;
 
-export function loadPriceList(shop: ShopContext, goal: PriceGoal): PriceListView {
-  const { figures, ...identity } = getShop(shop);
-  const channels = loadChannels(shop.db);
-  const { rows, materials } = priceAllItems(shop);
-  const settings = {
-    locale: identity.locale,
-    currency: identity.currency,
-    timeZone: identity.timeZone,
-    system: 'metric' as const,
-  };
+type PriceListQuery = ListQuery<ItemSort> & { readonly goal: PriceGoal; readonly poorOnly: boolean };
+
+export function readPriceListQuery(params: URLSearchParams): PriceListQuery {
+  const goal = (['wage', 'margin', 'floor'] as const).find((one) => one === params.get('goal')) ?? 'wage';
+  return { ...readListQuery(params, ITEM_SORTS), goal, poorOnly: params.get('poor') === '1' };
+}
+
+export function loadPriceList(shop: ShopContext, query = readPriceListQuery(new URLSearchParams())): PriceListView {
+  const { figures } = getShop(shop);
+  const { goal, poorOnly, ...list } = query;
+  if (poorOnly || list.sort === 'cost' || list.sort === 'hour') calculateAll(shop);
+  const search = { words: list.words, earnsUnder: poorOnly ? figures.wagePerHour : undefined };
+  const { offset, ...at } = findPage(countItems(shop.db, search), list.page, PAGE_ROWS);
+  const items = listItems(shop.db, { ...list, ...search, offset, limit: PAGE_ROWS });
+  const rows = toPriceRows(shop, items, goal);
+  calculateSoon(shop);
   return {
     goal,
-    channels,
-    rows: rows.map(({ item, cost }) => {
-      const row = { item, blankName: materials.blanks.get(item.blankId)?.name ?? '' };
-      if (!cost.ok)
-        return {
-          ...row,
-          cost: null,
-          hourEarns: null,
-          asks: channels.map(() => null),
-          problem: describeCostProblem(cost.problem, settings),
-        };
-      const asks = channels.map((channel) => {
-        const price = priceOnChannel(toGoal(goal, figures), cost.value, channel);
-        return price.ok ? price.value : null;
-      });
-      return {
-        ...row,
-        cost: cost.value.withRisk,
-        hourEarns: readPrice(item.price, cost.value, figures).hourEarns,
-        asks,
-        problem: null,
-      };
-    }),
+    poorOnly,
+    query: list,
+    at,
+    rows,
+    channels: loadChannels(shop.db),
+    ...countPoorItems(shop.db, figures.wagePerHour),
   };
+}
+
+/** All of it, by name. */
+export function loadWholePriceList(
+  shop: ShopContext,
+  goal: PriceGoal,
+): Pick<PriceListView, 'goal' | 'channels' | 'rows'> {
+  return { goal, channels: loadChannels(shop.db), rows: toPriceRows(shop, loadItems(shop.db), goal) };
+}
+
+function toPriceRows(shop: ShopContext, items: readonly StoredItem[], goal: PriceGoal): readonly PriceRow[] {
+  const { figures } = getShop(shop);
+  const channels = loadChannels(shop.db);
+  const settings = getSettings(shop);
+  const costs = readItemCosts(shop, items);
+  const blanks = new Map(
+    findBlanks(shop.db, [...new Set(items.map((item) => item.blankId))]).map((blank) => [blank.id, blank.name]),
+  );
+  return items.map(({ id, name, quantity, price, sizeName, blankId }) => {
+    const { cost, problem } = costs.get(id)!;
+    const earns = cost && readPrice(price, cost, figures).hourEarns;
+    return {
+      id,
+      name,
+      quantity,
+      price,
+      sizeName,
+      blankName: blanks.get(blankId) ?? '',
+      cost: cost && cost.withRisk,
+      hourEarns: earns && toBareFigure(earns),
+      asks: channels.map((channel) => {
+        const asked = cost && priceOnChannel(toGoal(goal, figures), cost, channel);
+        return asked?.ok ? toBareFigure(asked.value) : null;
+      }),
+      problem: problem && describeCostProblem(problem, settings),
+    };
+  });
 }

@@ -20,7 +20,7 @@ import { findItems, type StoredItem } from '../../data/item-store';
 import { findBlanks, findVinyls, type StoredBlank, type StoredVinyl } from '../../data/shelf-store';
 import type { ShopContext } from '../context';
 import type { WaitingOrder } from '../orders/read-orders';
-import { loadPrices } from './prices';
+import { makePriceLookup } from './prices';
 
 export type Materials = ItemMaterials & {
   readonly blanks: ReadonlyMap<number, StoredBlank>;
@@ -53,7 +53,7 @@ export function loadMaterials(shop: ShopContext, { plans = [], made = [], vinylI
     ]),
   );
   // Looked up only where an item asks for them: most are calculated at the shelf's prices.
-  const prices = plans.some((plan) => plan.details.priceBasis !== 'shelf') ? loadPrices(shop) : null;
+  const prices = plans.some((plan) => plan.details.priceBasis !== 'shelf') ? makePriceLookup(shop) : null;
   const packed = groupBy(loadPackings(shop.db, [...artworks.keys()]), (packing) => packing.artworkId);
   const packings = (layer: Omit<PackedLayer, 'artworkVersion'>) =>
     listPackings(packed.get(layer.artworkId) ?? [], {
@@ -67,7 +67,7 @@ export function loadMaterials(shop: ShopContext, { plans = [], made = [], vinylI
     packings,
     vinyl: (id) => vinyls.get(id),
     artwork: (id) => artworks.get(id),
-    ...(prices ? { prices: (key: string) => prices.get(key) } : {}),
+    ...(prices ? { prices: (key: string) => prices(key) ?? undefined } : {}),
   };
 }
 

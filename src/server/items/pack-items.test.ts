@@ -1,13 +1,14 @@
 import { eq } from 'drizzle-orm';
 import { expect, it } from 'vitest';
 import { eachFresh, type TestShop } from '../../../test/demo-shop';
+import { priceAllItems } from '../../../test/price-all';
 import { loadArtworks } from '../../data/artwork-store';
 import { findItem, loadItems } from '../../data/item-store';
 import { layerPackings } from '../../data/schema';
 import { loadPackings } from '../../data/packing-store';
 import { getShop } from '../context';
 import { pack } from '../threads/pack-thread';
-import { loadCompare, loadItemEditor, loadItemList } from './load-items';
+import { loadCompare, loadItemEditor } from './load-items';
 import { acceptItemCost } from './save-item';
 import { loadMaterials } from './materials';
 import { packItem, packItemsUsing } from './pack-items';
@@ -30,7 +31,7 @@ function areasOf(name: string) {
   if (!cost.ok) throw new Error(cost.problem.kind);
   return cost.value.layers[0]!.areas;
 }
-const rowOf = (name: string) => loadItemList(shop).rows.find((row) => row.item.name === name)!;
+const rowOf = (name: string) => priceAllItems(shop).find((row) => row.item.name === name)!;
 
 it('lays an item’s layers out once, and what the demo shop brings along is what comes out', async () => {
   const item = itemOf('Dog bandana, paw'),
@@ -78,7 +79,7 @@ it('what an item is made of has it laid out anew when it is saved; looking at it
   expect(asked('cutter')).toHaveLength(loadItems(shop.db).length);
   shop.db.delete(layerPackings).run();
   loadItemEditor(shop, item.id, null);
-  loadItemList(shop);
+  priceAllItems(shop);
   expect(loadPackings(shop.db, [placement!.artworkId])).toEqual([]);
 });
 

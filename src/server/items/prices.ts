@@ -2,46 +2,41 @@
 
 import { computeUnitPrices } from '../../core/buying';
 import { parseKey, type PricedLot, type PricedOffer, type Prices } from '../../core/stock';
-import { groupBy, MM2_PER_M2 } from '../../core/units';
-import { loadOffers } from '../../data/offer-store';
-import { loadBoughtLots, type StoredLot } from '../../data/stock-store';
+import { MM2_PER_M2 } from '../../core/units';
+import { findOffersOf } from '../../data/offer-store';
+import { loadPricedLots, type StoredLot } from '../../data/stock-store';
+import { loadSuppliers } from '../../data/supplier-store';
 import { toOffer } from '../buying/offer-of';
 import type { ShopContext } from '../context';
-import { loadSuppliers } from '../../data/supplier-store';
 
-/** By the key of a thing; things that were never bought and are not offered have none. */
-export function loadPrices(shop: ShopContext): ReadonlyMap<string, Prices> {
-  const lots = groupBy(loadBoughtLots(shop.db), (lot) => lot.key);
-  const suppliers = new Map(loadSuppliers(shop.db).map((supplier) => [supplier.id, supplier]));
-  const offers = new Map<string, PricedOffer[]>();
-  for (const stored of loadOffers(shop.db)) {
-    const supplier = suppliers.get(stored.supplierId);
+/** By the key of a thing, looked up once, when it is asked for; null for what was never bought and is not offered. */
+export function makePriceLookup(shop: ShopContext): (key: string) => Prices | null {
+  const known = new Map<string, Prices | null>();
+  let suppliers: ReadonlyMap<number, string> | null = null;
+  const nameOf = (id: number) =>
+    (suppliers ??= new Map(loadSuppliers(shop.db).map((one) => [one.id, one.name]))).get(id) ?? 'supplier';
+  return (key) => {
+    if (!known.has(key)) known.set(key, findPrices(shop, key, nameOf));
+    return known.get(key) ?? null;
+  };
+}
+
+function findPrices(shop: ShopContext, key: string, nameOf: (supplierId: number) => string): Prices | null {
+  const lots = loadPricedLots(shop.db, key).flatMap(toPriced);
+  const isVinyl = parseKey(key)?.kind === 'vinyl';
+  const offers = findOffersOf(shop.db, key).flatMap((stored): readonly PricedOffer[] => {
     const offer = toOffer(stored);
-    for (const key of new Set(stored.parts.flatMap((part) => part.key ?? []))) {
-      // Of the whole width: what no machine reaches is in the area used.
-      const { perM2, perPiece } = computeUnitPrices(offer, 1, {
-        wanted: (one) => one === key,
-        margins: { sideMm: 0, endMm: 0 },
-        shipping: 0,
-      });
-      const price = parseKey(key)?.kind === 'vinyl' ? perM2 : perPiece;
-      if (price)
-        offers.set(key, [
-          ...(offers.get(key) ?? []),
-          {
-            id: stored.id,
-            label: `${offer.name}, ${supplier?.name ?? 'supplier'}, before shipping`,
-            price: price.value,
-          },
-        ]);
-    }
-  }
-  return new Map(
-    [...new Set([...lots.keys(), ...offers.keys()])].map((key) => [
-      key,
-      { lots: (lots.get(key) ?? []).flatMap(toPriced), offers: offers.get(key) ?? [] },
-    ]),
-  );
+    // Of the whole width: what no machine reaches is in the area used.
+    const { perM2, perPiece } = computeUnitPrices(offer, 1, {
+      wanted: (one) => one === key,
+      margins: { sideMm: 0, endMm: 0 },
+      shipping: 0,
+    });
+    const price = isVinyl ? perM2 : perPiece;
+    const label = `${offer.name}, ${nameOf(stored.supplierId)}, before shipping`;
+    return price ? [{ id: stored.id, label, price: price.value }] : [];
+  });
+  return lots.length + offers.length === 0 ? null : { lots, offers };
 }
 
 /** An offcut's price is in the roll it came from. */

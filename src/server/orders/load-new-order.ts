@@ -2,11 +2,13 @@
 
 import { dayOf } from '../../core/units/index';
 import { loadCustomers } from '../../data/customer-store';
+import { loadItems } from '../../data/item-store';
 import { findQuote } from '../../data/quote-store';
 import type { NewOrderView, OrderableItem, OrderStart } from '../../views/orders';
+import { findBlanks } from '../../data/shelf-store';
 import { describeCostProblem } from '../../wording/problems';
 import { getSettings, getShop, type ShopContext } from '../context';
-import { priceAllItems } from '../items/price-all';
+import { readItemCosts } from '../items/item-costs';
 
 /** Where an order comes from: nothing, an item, or a quote that was given. */
 type From = { readonly itemId?: number | null; readonly quoteId?: number | null };
@@ -24,10 +26,15 @@ export function loadNewOrder(shop: ShopContext, from: From): NewOrderView {
 
 /** Items in their sizes, colours and options, each with what stands in the way of costing it. */
 export function listOrderable(shop: ShopContext): readonly OrderableItem[] {
-  const { rows, materials } = priceAllItems(shop);
+  const items = loadItems(shop.db);
+  const costs = readItemCosts(shop, items);
+  const blanks = new Map(
+    findBlanks(shop.db, [...new Set(items.map((item) => item.blankId))]).map((blank) => [blank.id, blank]),
+  );
   const settings = getSettings(shop);
-  return rows.map(({ item, cost }) => {
-    const blank = materials.blanks.get(item.blankId);
+  return items.map((item) => {
+    const blank = blanks.get(item.blankId);
+    const { problem } = costs.get(item.id)!;
     return {
       id: item.id,
       name: item.name,
@@ -38,7 +45,7 @@ export function listOrderable(shop: ShopContext): readonly OrderableItem[] {
       usualColour: item.colourName,
       options: item.details.options.map(({ label, surcharge }) => ({ label, surcharge })),
       variants: item.details.variants,
-      problem: cost.ok ? null : describeCostProblem(cost.problem, settings),
+      problem: problem && describeCostProblem(problem, settings),
     };
   });
 }

@@ -9,6 +9,7 @@ import { computeFloor, priceForMargin, priceForWage, readPrice } from '../../cor
 import { minor, type Minor } from '../../core/units/index';
 import { findArtwork } from '../../data/artwork-store';
 import { findItem, insertItem, type ItemFields } from '../../data/item-store';
+import { listFirstVinyls, loadBlanks } from '../../data/shelf-store';
 import { findQuote, insertQuote, loadQuotes, setQuoteArchived, type StoredQuote } from '../../data/quote-store';
 import type { QuoteAnswer, QuoteStart, QuoteView } from '../../views/quotes';
 import { findMissing } from './find-missing';
@@ -20,7 +21,6 @@ import { toItemFields } from '../items/save-item';
 import { loadMaterials, type Materials } from '../items/materials';
 import { findInTheWay } from '../items/find-in-the-way';
 import { priceItem } from '../items/price-item';
-import { loadShelf } from '../items/load-items';
 import { listOrderable } from './load-new-order';
 
 type Given = InferType<typeof quoteInput>;
@@ -174,10 +174,14 @@ function toView(shop: ShopContext, quote: StoredQuote): QuoteView {
 }
 
 const SHOWN = 8;
+/** So many stand in a list to choose from; those nearest to a drawing come with it. */
+const VINYLS_LISTED = 40;
+
 export const loadQuoteStart = (shop: ShopContext): QuoteStart => ({
   items: listOrderable(shop),
   quotes: loadQuotes(shop.db, SHOWN).map((quote) => toView(shop, quote)),
-  ...loadShelf(shop),
+  vinyls: listFirstVinyls(shop.db, VINYLS_LISTED),
+  blanks: loadBlanks(shop.db),
 });
 
 /** @throws ShopError where there is none. */

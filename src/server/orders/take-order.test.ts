@@ -1,12 +1,12 @@
 import { describe, expect, it } from 'vitest';
 import { eachFresh, refusalOf, type TestShop } from '../../../test/demo-shop';
+import { priceAllItems } from '../../../test/price-all';
 import { orderInput } from '../../core/input/index';
 import { addDays } from '../../core/scheduling/index';
 import { dayOf } from '../../core/units/index';
 import { createOnce } from '../create-once';
 import { getShop } from '../context';
 import { ShopError } from '../errors';
-import { loadItemList } from '../items/load-items';
 import { loadNewOrder } from './load-new-order';
 import { loadOrderList } from './load-orders';
 import { saveQuote } from './quick-quote';
@@ -17,7 +17,7 @@ let shop: TestShop;
 eachFresh((fresh) => {
   shop = fresh;
 });
-const idOf = (name: string) => loadItemList(shop).rows.find((row) => row.item.name === name)!.item.id;
+const idOf = (name: string) => priceAllItems(shop).find((row) => row.item.name === name)!.item.id;
 const line = (part: object = {}) => ({
   itemId: idOf('Honeycomb tea towel'),
   quantity: 4,

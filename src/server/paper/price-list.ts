@@ -6,7 +6,10 @@ import type { PriceListView } from '../../views/price-list';
 import { printPaper } from './paper';
 import { drawHeading, drawTable } from './paper-table';
 
-export function writePriceListCsv(list: PriceListView, currency: string): string {
+/** All items, whatever page is looked at. */
+type WholePriceList = Pick<PriceListView, 'channels' | 'rows'>;
+
+export function writePriceListCsv(list: WholePriceList, currency: string): string {
   const money = (value: number | undefined) => (value === undefined ? '' : printMajor(value, currency));
   return writeCsv(
     [
@@ -19,12 +22,12 @@ export function writePriceListCsv(list: PriceListView, currency: string): string
       ...list.channels.map((channel) => `${channel.name} ${currency}`),
     ],
     list.rows.map((row) => [
-      row.item.name,
+      row.name,
       row.blankName,
-      row.item.sizeName,
-      row.item.quantity,
+      row.sizeName,
+      row.quantity,
       money(row.cost?.value),
-      money(row.item.price),
+      money(row.price),
       ...row.asks.map((ask) => money(ask?.value)),
     ]),
   );
@@ -32,7 +35,7 @@ export function writePriceListCsv(list: PriceListView, currency: string): string
 
 /** For customers: what is asked where, and nothing of what it costs. */
 export function printPriceList(
-  list: PriceListView,
+  list: WholePriceList,
   shopName: string,
   nowMs: number,
   settings: FormatSettings,
@@ -52,7 +55,7 @@ export function printPriceList(
         { cells: ['', ...list.channels.map((channel) => channel.name)], strong: true },
         ...list.rows.map((row) => ({
           cells: [
-            `${row.item.name}, ${row.item.sizeName}`,
+            `${row.name}, ${row.sizeName}`,
             ...row.asks.map((ask) => (ask ? formatMoney(ask.value, settings) : '')),
           ],
         })),

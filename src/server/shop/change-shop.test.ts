@@ -1,10 +1,12 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
+import { loadVinyls } from '../../data/shelf-store';
 import { eachFresh, refusalOf, type TestShop } from '../../../test/demo-shop';
+import { priceAllItems } from '../../../test/price-all';
 import { getShopFigure } from '../../core/materials';
 import { MONEY_COLUMNS } from '../../data/money-store';
 import { openShop, getShop } from '../context';
-import { loadItemList, loadShelf } from '../items/load-items';
+
 import { loadOrderList, loadOrderView } from '../orders/load-orders';
 import { changeShop } from './change-shop';
 
@@ -17,7 +19,7 @@ function switchTo(currency: string, rate: number | null): void {
   const { version, figures, name, locale, timeZone } = getShop(shop);
   changeShop(shop, { name, locale, timeZone, figures, currency }, version, { rate });
 }
-const costs = () => loadItemList(shop).rows.map((row) => row.cost!.withRisk.value);
+const costs = () => priceAllItems(shop).map((row) => row.cost!.withRisk.value);
 
 describe('another currency', () => {
   it('asks what becomes of the prices, and changes nothing before that', async () => {
@@ -31,11 +33,11 @@ describe('another currency', () => {
 
   it('the numbers stay, in minor units of the new', () => {
     const before = costs();
-    const { rollPrice } = loadShelf(shop).vinyls[0]!;
+    const { rollPrice } = loadVinyls(shop.db)[0]!;
     switchTo('USD', 1);
     expect(costs()).toEqual(before);
     switchTo('JPY', 1);
-    expect(loadShelf(shop).vinyls[0]!.rollPrice).toBe(Math.round(rollPrice / 100));
+    expect(loadVinyls(shop.db)[0]!.rollPrice).toBe(Math.round(rollPrice / 100));
     expect(getShop(shop).figures.wagePerHour).toBe(16);
   });
 

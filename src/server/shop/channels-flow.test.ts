@@ -1,5 +1,6 @@
 import { expect, it } from 'vitest';
 import { eachFresh, refusalOf, type TestShop } from '../../../test/demo-shop';
+import { priceAllItems } from '../../../test/price-all';
 import { readPdfPages } from '../../../test/read-pdf';
 import { channelInput } from '../../core/input/index';
 import { readChannel } from '../../core/pricing/index';
@@ -8,7 +9,7 @@ import { loadChannels } from '../../data/channel-store';
 import { getShop } from '../context';
 import { parseInput } from '../errors';
 import { addChannel, archiveChannel, changeChannel } from './save-channel';
-import { loadItemEditor, loadItemList } from '../items/load-items';
+import { loadItemEditor } from '../items/load-items';
 import { printPriceList, writePriceListCsv } from '../paper/price-list';
 import { loadPriceList } from '../items/load-price-list';
 
@@ -48,7 +49,7 @@ it('channels are saved with all their fees, and each item counts with them', () 
   ]);
   const fair = channels.find((channel) => channel.id === id)!;
   expect(fair).toMatchObject(FAIR);
-  const { cost } = loadItemList(shop).rows[0]!;
+  const { cost } = priceAllItems(shop)[0]!;
   expect(readChannel(minor(2000), cost!, fair).fees.value).toBe(200 + 150);
 });
 
@@ -83,12 +84,12 @@ it.each([
 
 it('the price list holds each item by each channel, and its prices reach the goal there', async () => {
   const { figures, currency } = getShop(shop);
-  const list = loadPriceList(shop, 'wage');
+  const list = loadPriceList(shop);
   expect(list.rows).toHaveLength(7);
-  const costs = new Map(loadItemList(shop).rows.map((row) => [row.item.id, row.cost!]));
+  const costs = new Map(priceAllItems(shop).map((row) => [row.item.id, row.cost!]));
   for (const row of list.rows) {
     row.asks.forEach((ask, index) => {
-      const reading = readChannel(minor(ask!.value), costs.get(row.item.id)!, list.channels[index]!);
+      const reading = readChannel(minor(ask!.value), costs.get(row.id)!, list.channels[index]!);
       expect(reading.hourEarns!.value).toBeGreaterThanOrEqual(figures.wageGoalPerHour - 1e-6);
     });
     expect(row.asks[1]!.value % 100).toBe(90);

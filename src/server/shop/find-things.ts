@@ -11,6 +11,20 @@ import { getSettings, type ShopContext } from '../context';
 /** So many of each kind. */
 const EACH = 6;
 
+/** So many of one kind to choose from. */
+const OF_A_KIND = 30;
+
+/** Vinyls or artworks whose name holds the words, by name. */
+export const findNames = (
+  shop: ShopContext,
+  kind: 'artwork' | 'vinyl',
+  words: string,
+): readonly { readonly id: number; readonly name: string }[] =>
+  (kind === 'artwork' ? findArtworksLike : findVinylsLike)(shop.db, words, OF_A_KIND).map(({ id, name }) => ({
+    id,
+    name,
+  }));
+
 /** Things whose name holds the words, archived ones left out; a number finds the order of that number. */
 export function findThings(shop: ShopContext, words: string): readonly FoundThing[] {
   const settings = getSettings(shop);

@@ -4,36 +4,22 @@ import type { InferType } from 'yup';
 import type { planInput } from '../../core/input/index';
 import { START_PLAN, type KitOption } from '../../core/planning/index';
 import { minor } from '../../core/units/index';
+import { loadItems } from '../../data/item-store';
 import { loadStartPlan, saveStartPlan } from '../../data/plan-store';
 import type { StartView } from '../../views/start-plan';
-import { getAcross, getUsualVariant, listMadeLayers, resolveVariant } from '../../core/costing/index';
-import { getShop, type ShopContext } from '../context';
+import type { ShopContext } from '../context';
 import { stale } from '../errors';
-import { priceAllItems } from '../items/price-all';
+import { readItemCosts } from '../items/item-costs';
 
 /** A plan that was never saved begins with examples, and with one of each item a week. */
 export function loadStart(shop: ShopContext): StartView {
   const saved = loadStartPlan(shop.db);
-  const { rows, materials } = priceAllItems(shop);
-  const { weedMarginMm } = getShop(shop).figures;
-  const items = rows.flatMap(({ item, cost }) =>
-    cost.ok
-      ? [
-          {
-            id: item.id,
-            name: item.name,
-            price: item.price,
-            cost: { ...cost.value, layers: [] },
-            acrossMm: Math.max(
-              0,
-              ...listMadeLayers(resolveVariant(item, getUsualVariant(item)), materials).map((layer) =>
-                getAcross(layer, weedMarginMm),
-              ),
-            ),
-          },
-        ]
-      : [],
-  );
+  const listed = loadItems(shop.db);
+  const costs = readItemCosts(shop, listed);
+  const items = listed.flatMap(({ id, name, price }) => {
+    const { cost, acrossMm } = costs.get(id)!;
+    return cost ? [{ id, name, price, cost, acrossMm }] : [];
+  });
   const plan = saved?.plan ?? { ...START_PLAN, mix: items.map((item) => ({ itemId: item.id, perWeek: 1 })) };
   return { plan, version: saved?.version ?? 0, items };
 }

@@ -5,9 +5,9 @@ import { endpoint, readBody } from '../../../server/endpoint';
 import { readFacts } from '../../../server/artwork/save-artwork';
 import { parseInput } from '../../../server/errors';
 import { saveArtwork } from '../../../server/artwork/save-artwork';
-import { loadArtworkList } from '../../../server/items/load-items';
+import { loadArtworkList } from '../../../server/artwork/load-artwork-list';
 
-export const GET = endpoint(({ shop }) => loadArtworkList(shop));
+export const GET = endpoint(({ shop, api }) => loadArtworkList(shop, api.url.searchParams));
 export const POST = endpoint(async ({ shop, api }) => {
   const fields = parseInput(newArtworkInput, readFacts(api.url.searchParams));
   return saveArtwork(

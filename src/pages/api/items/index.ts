@@ -3,7 +3,7 @@ import { createEndpoint } from '../../../server/create-once';
 import { endpoint } from '../../../server/endpoint';
 import { addItem } from '../../../server/items/save-item';
 import { packSoon } from '../../../server/items/pack-items';
-import { loadItemList } from '../../../server/items/load-items';
+import { loadItemList, readItemQuery } from '../../../server/items/load-item-list';
 
-export const GET = endpoint(({ shop }) => loadItemList(shop));
+export const GET = endpoint(({ shop, api }) => loadItemList(shop, readItemQuery(api.url.searchParams)));
 export const POST = createEndpoint(itemInput, addItem, (shop, { id }) => packSoon(shop, id));

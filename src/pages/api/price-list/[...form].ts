@@ -1,21 +1,19 @@
-import { GOAL_KINDS } from '../../../core/pricing';
 import { getShop } from '../../../server/context';
 import { endpoint } from '../../../server/endpoint';
 import { notFound } from '../../../server/errors';
 import { getSystem } from '../../../server/page';
 import { pdfResponse } from '../../../server/paper/paper';
 import { printPriceList, writePriceListCsv } from '../../../server/paper/price-list';
-import { loadPriceList } from '../../../server/items/load-price-list';
+import { loadPriceList, loadWholePriceList, readPriceListQuery } from '../../../server/items/load-price-list';
 
 export const GET = endpoint(async ({ shop, api }) => {
-  const goal = GOAL_KINDS.find((kind) => kind === api.url.searchParams.get('goal')) ?? 'wage';
-  const list = loadPriceList(shop, goal);
+  const query = readPriceListQuery(api.url.searchParams);
   const { name, locale, currency, timeZone } = getShop(shop);
   switch (api.params['form']) {
     case undefined:
-      return list;
+      return loadPriceList(shop, query);
     case 'csv':
-      return new Response(`\uFEFF${writePriceListCsv(list, currency)}`, {
+      return new Response(`\uFEFF${writePriceListCsv(loadWholePriceList(shop, query.goal), currency)}`, {
         headers: {
           'Content-Type': 'text/csv; charset=utf-8',
           'Content-Disposition': 'attachment; filename="price-list.csv"',
@@ -24,7 +22,12 @@ export const GET = endpoint(async ({ shop, api }) => {
       });
     case 'pdf':
       return pdfResponse(
-        await printPriceList(list, name, shop.now(), { locale, currency, timeZone, system: getSystem(api) }),
+        await printPriceList(loadWholePriceList(shop, query.goal), name, shop.now(), {
+          locale,
+          currency,
+          timeZone,
+          system: getSystem(api),
+        }),
         'price list.pdf',
       );
     default:

@@ -1,0 +1,89 @@
+// Looking for a vinyl or a drawing by its name, where there are too many for a list.
+
+import Dialog from '@mui/material/Dialog';
+import DialogContent from '@mui/material/DialogContent';
+import DialogTitle from '@mui/material/DialogTitle';
+import List from '@mui/material/List';
+import ListItemButton from '@mui/material/ListItemButton';
+import TextField from '@mui/material/TextField';
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { createContext, useCallback, useContext, useState, type ReactNode } from 'react';
+import { callApi, wordsOf } from './api';
+import { Failure } from './Failure';
+
+type Kind = 'artwork' | 'vinyl';
+type Name = { readonly id: number; readonly name: string };
+type Look = (kind: Kind, onPicked: (id: number) => void) => void;
+
+const LookContext = createContext<Look | null>(null);
+
+/** Null where nothing can be looked for. */
+export const useLookFor = (): Look | null => useContext(LookContext);
+
+export function LookFor({ children }: { readonly children: ReactNode }) {
+  const [asked, setAsked] = useState<{ readonly kind: Kind; readonly onPicked: (id: number) => void } | null>(null);
+  const look = useCallback<Look>((kind, onPicked) => setAsked({ kind, onPicked }), []);
+  return (
+    <LookContext.Provider value={look}>
+      {children}
+      {asked && (
+        <LookDialog
+          kind={asked.kind}
+          onClose={() => setAsked(null)}
+          onPicked={(id) => {
+            asked.onPicked(id);
+            setAsked(null);
+          }}
+        />
+      )}
+    </LookContext.Provider>
+  );
+}
+
+type LookDialogProps = {
+  readonly kind: Kind;
+  readonly onPicked: (id: number) => void;
+  readonly onClose: () => void;
+};
+
+const TITLES: Readonly<Record<Kind, string>> = { artwork: 'Look for a drawing', vinyl: 'Look for a vinyl' };
+
+function LookDialog({ kind, onPicked, onClose }: LookDialogProps) {
+  const [words, setWords] = useState('');
+  const { data, error } = useQuery({
+    queryKey: ['names', kind, words],
+    queryFn: ({ signal }) =>
+      callApi<readonly Name[]>('GET', `/api/names?${new URLSearchParams({ kind, q: words })}`, undefined, signal),
+    placeholderData: keepPreviousData,
+  });
+  return (
+    <Dialog open onClose={onClose} fullWidth maxWidth="sm" aria-labelledby="look-title">
+      <DialogTitle id="look-title">{TITLES[kind]}</DialogTitle>
+      <DialogContent>
+        <TextField
+          autoFocus
+          fullWidth
+          margin="dense"
+          label="Its name, or part of it"
+          value={words}
+          onChange={(event) => setWords(event.target.value)}
+          onKeyDown={(event) => {
+            const [first] = data ?? [];
+            if (event.key !== 'Enter' || !first) return;
+            event.preventDefault();
+            onPicked(first.id);
+          }}
+        />
+        {error && <Failure>{wordsOf(error)}</Failure>}
+        <List dense aria-label="Found">
+          {(data ?? []).map(({ id, name }) => (
+            <ListItemButton key={id} onClick={() => onPicked(id)}>
+              {name}
+            </ListItemButton>
+          ))}
+          {data?.length === 0 && <li className="soft">Nothing is called so.</li>}
+        </List>
+      </DialogContent>
+    </Dialog>
+  );
+}
