@@ -47,6 +47,8 @@ export type ItemEditorView = {
 /** What a page needs of things that were chosen on it. */
 export type ItemMaterialsView = Pick<ItemEditorView, 'artworks' | 'packings' | 'prices'> & {
   readonly vinyls: readonly VinylView[];
+  /** Parts cut of each vinyl so far, and how many of them were spoiled. */
+  readonly evidence: readonly { readonly vinylId: number; readonly made: number; readonly spoiled: number }[];
 };
 
 export type ItemSort = 'name' | 'made' | 'cost' | 'price' | 'hour';

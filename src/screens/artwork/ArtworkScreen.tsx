@@ -29,14 +29,19 @@ export function ArtworkScreen({
   frame,
   artwork,
   vinyls,
+  more,
 }: {
   frame: FrameView;
   artwork: ArtworkView;
   vinyls: readonly VinylView[];
+  /** Whether the shelf has others. */
+  more: boolean;
 }) {
   return (
     <Frame frame={frame} current="artwork" newHref="/artwork/new">
-      <WithVinyls initial={vinyls}>{(known) => <Artwork artwork={artwork} vinyls={known} />}</WithVinyls>
+      <WithVinyls initial={vinyls} more={more}>
+        {(known) => <Artwork artwork={artwork} vinyls={known} />}
+      </WithVinyls>
     </Frame>
   );
 }

@@ -9,6 +9,7 @@ import type { VinylView } from '../../views/shelf';
 import { LAYER_ROLE_NAMES } from '../../wording/findings';
 import { plural } from '../../wording/plural';
 import { MORE } from '../shared/form';
+import { useLookFor } from '../shared/LookFor';
 import { useMaker } from '../shared/MakeInPlace';
 import { useSettings } from '../shared/settings';
 import { Why } from '../shared/Why';
@@ -160,6 +161,9 @@ function NameCell({ layer, nameOf, onRename, dots, file, onRole }: NameCellProps
   );
 }
 
+/** No vinyl has it for its number. */
+const LOOK = 'look';
+
 type VinylCellProps = {
   /** Of the layer. */
   readonly name: string;
@@ -171,6 +175,7 @@ type VinylCellProps = {
 
 function VinylCell({ name, vinyls, vinylId, onVinyl }: VinylCellProps) {
   const maker = useMaker();
+  const look = useLookFor('vinyl');
   return (
     <td className="vinyl-column">
       <TextField
@@ -181,6 +186,7 @@ function VinylCell({ name, vinyls, vinylId, onVinyl }: VinylCellProps) {
         value={vinyls.some((vinyl) => vinyl.id === vinylId) ? vinylId : ''}
         onChange={(event) => {
           if (event.target.value === MORE) maker?.vinyl((made) => onVinyl(made.id));
+          else if (event.target.value === LOOK) look?.(onVinyl);
           else onVinyl(event.target.value === '' ? null : Number(event.target.value));
         }}
         slotProps={{
@@ -199,6 +205,11 @@ function VinylCell({ name, vinyls, vinylId, onVinyl }: VinylCellProps) {
             {vinyl.name}
           </MenuItem>
         ))}
+        {look && (
+          <MenuItem value={LOOK}>
+            <em>Look for a vinyl…</em>
+          </MenuItem>
+        )}
         {maker && (
           <MenuItem value={MORE}>
             <em>Another vinyl…</em>

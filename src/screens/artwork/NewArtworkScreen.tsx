@@ -24,10 +24,19 @@ import { TracePanel } from './TracePanel';
 import { useDrawing, type Drawing } from './use-drawing';
 import { usePrepared } from './use-prepared';
 
-export function NewArtworkScreen({ frame, vinyls }: { frame: FrameView; vinyls: readonly VinylView[] }) {
+type NewArtworkScreenProps = {
+  readonly frame: FrameView;
+  readonly vinyls: readonly VinylView[];
+  /** Whether the shelf has others. */
+  readonly more: boolean;
+};
+
+export function NewArtworkScreen({ frame, vinyls, more }: NewArtworkScreenProps) {
   return (
     <Frame frame={frame} current="artwork">
-      <WithVinyls initial={vinyls}>{(known) => <NewArtwork vinyls={known} />}</WithVinyls>
+      <WithVinyls initial={vinyls} more={more}>
+        {(known) => <NewArtwork vinyls={known} />}
+      </WithVinyls>
     </Frame>
   );
 }

@@ -1,12 +1,14 @@
 // What is compared: of which kind, for which layer, which of them, how large and how many.
 
 import Autocomplete from '@mui/material/Autocomplete';
+import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import type { MadeLayer } from '../../core/costing';
 import { proposeChoices, type CompareChoice, type CompareKind, type CompareWish } from '../../core/planning';
 import type { CompareView } from '../../views/compare';
 import { WidthField } from '../artwork/WidthField';
+import { useLookFor } from '../shared/LookFor';
 import { NumberInput } from '../shared/NumberInput';
 
 export const MOST_COMPARED = 4;
@@ -29,6 +31,7 @@ type Props = {
 
 export function CompareFields({ view, wish, layers, choices, onChange }: Props) {
   const set = (part: Partial<CompareWish>) => onChange({ ...wish, ...part });
+  const look = useLookFor('vinyl');
   const begin = (kind: CompareKind, layerIndex: number) =>
     set({ kind, layerIndex, ids: proposeChoices(view, kind, layerIndex, MOST_COMPARED) });
   return (
@@ -58,6 +61,11 @@ export function CompareFields({ view, wish, layers, choices, onChange }: Props) 
         onChange={(_, chosen) => set({ ids: chosen.slice(0, MOST_COMPARED).map((choice) => choice.id) })}
         renderInput={(props) => <TextField {...props} label={`In these ${KIND_NAMES[wish.kind]}, four at most`} />}
       />
+      {look && wish.kind === 'vinyls' && wish.ids.length < MOST_COMPARED && (
+        <Button size="small" onClick={() => look((id) => set({ ids: [...new Set([...wish.ids, id])] }))}>
+          Look for a vinyl…
+        </Button>
+      )}
       <WidthField
         label="Width"
         widthMm={wish.widthMm}

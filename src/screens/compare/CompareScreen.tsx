@@ -15,6 +15,7 @@ import type { FrameView } from '../../views/frame';
 import { describeVerdict, type CompareVerdict } from '../../wording/compare';
 import { drawOddsInWorker } from '../../workers/odds-client';
 import { Frame } from '../shared/Frame';
+import { LookFor } from '../shared/LookFor';
 import { useSettings, type Settings } from '../shared/settings';
 import { useLatest } from '../shared/use-latest';
 import { CompareFields, KIND_NAMES, MOST_COMPARED } from './CompareFields';
@@ -27,8 +28,28 @@ const ODDS_PAUSE_MS = 100;
 export function CompareScreen({ frame, view }: { frame: FrameView; view: CompareView }) {
   return (
     <Frame frame={frame} current="items">
-      <Compare view={view} />
+      <WithOtherVinyls initial={view} />
     </Frame>
+  );
+}
+
+/** With vinyls that are looked for by name, and what the log says of them. */
+function WithOtherVinyls({ initial }: { initial: CompareView }) {
+  const [view, setView] = useState(initial);
+  const more = useMemo(() => ({ vinyl: initial.moreVinyls }), [initial.moreVinyls]);
+  return (
+    <LookFor
+      more={more}
+      onVinyl={(vinyl, evidence) =>
+        setView((now) => ({
+          ...now,
+          vinyls: [...now.vinyls.filter(({ id }) => id !== vinyl.id), vinyl],
+          evidence: [...now.evidence.filter(({ vinylId }) => vinylId !== vinyl.id), ...evidence],
+        }))
+      }
+    >
+      <Compare view={view} />
+    </LookFor>
   );
 }
 

@@ -8,7 +8,7 @@ import '@mui/material/FormControlLabel';
 import '@mui/material/ToggleButton';
 import '@mui/material/ToggleButtonGroup';
 import { enqueueSnackbar } from 'notistack';
-import { useState, type ReactNode } from 'react';
+import { useMemo, useState, type ReactNode } from 'react';
 import { useForm, type Resolver } from 'react-hook-form';
 import type { ItemPlan } from '../../core/costing';
 import { itemInput } from '../../core/input';
@@ -58,6 +58,8 @@ function NoDrawing() {
 /** The shelf as it is with what is made here; what it lacks altogether is made before anything else. */
 function WithShelf({ view: initial }: { readonly view: ItemEditorView }) {
   const { view, materials, addBlank, addVinyl } = useItemMaterials(initial);
+  const { artworks, vinyls } = view.more;
+  const more = useMemo(() => ({ artwork: artworks, vinyl: vinyls }), [artworks, vinyls]);
   if (view.shelf.blanks.length === 0)
     return (
       <First words="What is it put on? The first blank of the shelf:">
@@ -73,7 +75,7 @@ function WithShelf({ view: initial }: { readonly view: ItemEditorView }) {
   return (
     <MaterialsContext.Provider value={materials}>
       <MakeInPlace onVinyl={addVinyl} onBlank={addBlank}>
-        <LookFor>
+        <LookFor more={more}>
           <Item view={view} />
         </LookFor>
       </MakeInPlace>

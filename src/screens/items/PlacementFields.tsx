@@ -36,7 +36,7 @@ type Props = {
 export function PlacementFields({ form, path, view, blank }: Props) {
   const settings = useSettings();
   const materials = useMaterials();
-  const look = useLookFor();
+  const look = useLookFor('artwork');
   const values = useWatch({ control: form.control, name: path }) as PlacementForm | undefined;
   const sizeName = useWatch({ control: form.control, name: 'sizeName' });
   if (!values) return null;
@@ -65,16 +65,10 @@ export function PlacementFields({ form, path, view, blank }: Props) {
           label="Artwork"
           options={view.artworkNames.map((option) => ({ value: option.id, label: option.name }))}
           onPicked={(value) => void pickArtwork(Number(value))}
-          more={
-            look && view.more.artworks
-              ? [{ label: 'Look for a drawing…', run: () => look('artwork', (id) => void pickArtwork(id)) }]
-              : undefined
-          }
+          more={look ? [{ label: 'Look for a drawing…', run: () => look((id) => void pickArtwork(id)) }] : undefined}
         />
       </div>
-      {artwork && (
-        <VinylChoices form={form} path={path} artwork={artwork} vinyls={view.shelf.vinyls} hasMore={view.more.vinyls} />
-      )}
+      {artwork && <VinylChoices form={form} path={path} artwork={artwork} vinyls={view.shelf.vinyls} />}
       <LengthField form={form} name={`${path}.widthMm`} label="Width" />
       <TextLine
         form={form}
@@ -127,14 +121,12 @@ function WidthsBySize({ form, path, blank, widths }: WidthsBySizeProps) {
 type VinylChoicesProps = Pick<Props, 'form' | 'path'> & {
   readonly artwork: ArtworkView;
   readonly vinyls: readonly VinylView[];
-  /** Whether there are others that are looked for by name. */
-  readonly hasMore: boolean;
 };
 
 /** One for each worn layer; one that is missing is made here. */
-function VinylChoices({ form, path, artwork, vinyls, hasMore }: VinylChoicesProps) {
+function VinylChoices({ form, path, artwork, vinyls }: VinylChoicesProps) {
   const maker = useMaker();
-  const look = useLookFor();
+  const look = useLookFor('vinyl');
   const choose = (index: number, id: number) => form.setValue(`${path}.vinylIds.${index}`, id, { shouldDirty: true });
   return getWornLayers(artwork.measurement).map((_, index) => (
     <div key={index} className="whole-row">
@@ -148,9 +140,7 @@ function VinylChoices({ form, path, artwork, vinyls, hasMore }: VinylChoicesProp
           swatch: option.colourHex,
         }))}
         more={[
-          ...(look && hasMore
-            ? [{ label: 'Look for a vinyl…', run: () => look('vinyl', (id) => choose(index, id)) }]
-            : []),
+          ...(look ? [{ label: 'Look for a vinyl…', run: () => look((id) => choose(index, id)) }] : []),
           ...(maker ? [{ label: 'Another vinyl…', run: () => maker.vinyl((made) => choose(index, made.id)) }] : []),
         ]}
       />

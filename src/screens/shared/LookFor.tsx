@@ -7,22 +7,44 @@ import List from '@mui/material/List';
 import ListItemButton from '@mui/material/ListItemButton';
 import TextField from '@mui/material/TextField';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { enqueueSnackbar } from 'notistack';
 import { createContext, useCallback, useContext, useState, type ReactNode } from 'react';
+import type { ItemMaterialsView } from '../../views/items';
+import type { VinylView } from '../../views/shelf';
 import { callApi, wordsOf } from './api';
 import { Failure } from './Failure';
 
 type Kind = 'artwork' | 'vinyl';
 type Name = { readonly id: number; readonly name: string };
-type Look = (kind: Kind, onPicked: (id: number) => void) => void;
+type Look = (onPicked: (id: number) => void) => void;
 
-const LookContext = createContext<Look | null>(null);
+const LookContext = createContext<((kind: Kind) => Look | null) | null>(null);
 
-/** Null where nothing can be looked for. */
-export const useLookFor = (): Look | null => useContext(LookContext);
+/** Opens the search; null where all of that kind stand in the list. */
+export const useLookFor = (kind: Kind): Look | null => useContext(LookContext)?.(kind) ?? null;
 
-export function LookFor({ children }: { readonly children: ReactNode }) {
+type Props = {
+  readonly children: ReactNode;
+  /** Kinds of which there are more than a list holds. */
+  readonly more: Readonly<Partial<Record<Kind, boolean>>>;
+  /** Takes a vinyl that was picked into the lists of the page, before it is chosen. */
+  readonly onVinyl?: (vinyl: VinylView, evidence: ItemMaterialsView['evidence']) => void;
+};
+
+export function LookFor({ children, more, onVinyl }: Props) {
   const [asked, setAsked] = useState<{ readonly kind: Kind; readonly onPicked: (id: number) => void } | null>(null);
-  const look = useCallback<Look>((kind, onPicked) => setAsked({ kind, onPicked }), []);
+  const look = useCallback(
+    (kind: Kind): Look | null => (more[kind] ? (onPicked) => setAsked({ kind, onPicked }) : null),
+    [more],
+  );
+  const pick = async (id: number) => {
+    setAsked(null);
+    if (asked?.kind === 'vinyl' && onVinyl) {
+      const { vinyls, evidence } = await callApi<ItemMaterialsView>('GET', `/api/items/materials?vinyl=${id}`);
+      for (const vinyl of vinyls) onVinyl(vinyl, evidence);
+    }
+    asked?.onPicked(id);
+  };
   return (
     <LookContext.Provider value={look}>
       {children}
@@ -30,10 +52,7 @@ export function LookFor({ children }: { readonly children: ReactNode }) {
         <LookDialog
           kind={asked.kind}
           onClose={() => setAsked(null)}
-          onPicked={(id) => {
-            asked.onPicked(id);
-            setAsked(null);
-          }}
+          onPicked={(id) => pick(id).catch((error: unknown) => enqueueSnackbar(wordsOf(error), { variant: 'error' }))}
         />
       )}
     </LookContext.Provider>

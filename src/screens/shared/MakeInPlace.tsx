@@ -4,6 +4,7 @@ import Drawer from '@mui/material/Drawer';
 import { createContext, useContext, useMemo, useState, type ReactNode } from 'react';
 import type { BlankView, VinylView } from '../../views/shelf';
 import { late } from './late';
+import { LookFor } from './LookFor';
 
 const OPENING = <p className="pad-4">Opening…</p>;
 const QuickVinyl = late(() => import('./QuickVinyl'), OPENING);
@@ -78,11 +79,21 @@ export function MakeInPlace({ children, onVinyl, onBlank }: Props) {
 
 type WithVinylsProps = {
   readonly initial: readonly VinylView[];
+  /** Whether the shelf has others, which are looked for by name. */
+  readonly more: boolean;
   readonly children: (vinyls: readonly VinylView[]) => ReactNode;
 };
 
 /** The vinyls of a page, with those that are made on it. */
-export function WithVinyls({ initial, children }: WithVinylsProps) {
+export function WithVinyls({ initial, more, children }: WithVinylsProps) {
   const [vinyls, setVinyls] = useState(initial);
-  return <MakeInPlace onVinyl={(made) => setVinyls((now) => [...now, made])}>{children(vinyls)}</MakeInPlace>;
+  const lookedFor = useMemo(() => ({ vinyl: more }), [more]);
+  const add = (one: VinylView) => setVinyls((now) => (now.some(({ id }) => id === one.id) ? now : [...now, one]));
+  return (
+    <MakeInPlace onVinyl={add}>
+      <LookFor more={lookedFor} onVinyl={add}>
+        {children(vinyls)}
+      </LookFor>
+    </MakeInPlace>
+  );
 }

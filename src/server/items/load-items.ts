@@ -39,6 +39,27 @@ export function loadArtworkView(shop: ShopContext, id: number): ArtworkView {
   return artwork;
 }
 
+/** @throws ShopError not-found */
+export function loadArtworkPage(shop: ShopContext, id: number) {
+  const artwork = loadArtworkView(shop, id);
+  return {
+    artwork,
+    ...listVinylsToChoose(
+      shop,
+      artwork.layerVinylIds.flatMap((chosen) => chosen ?? []),
+    ),
+  };
+}
+
+/** The first of the shelf, and those that are chosen already. */
+export function listVinylsToChoose(
+  shop: ShopContext,
+  chosen: readonly number[],
+): { readonly vinyls: readonly StoredVinyl[]; readonly more: boolean } {
+  const listed = listFirstVinyls(shop.db, LISTED + 1);
+  return { vinyls: withMissing(listed.slice(0, LISTED), findVinyls(shop.db, chosen)), more: listed.length > LISTED };
+}
+
 /**
  * What the item's page needs to calculate by itself: the item (or none yet), what it uses, and the first of the lists
  * to choose others from. @throws ShopError not-found
@@ -57,7 +78,10 @@ export function loadItemEditor(shop: ShopContext, id: number | null, startArtwor
         blankIds: blanks.slice(0, 1).map((blank) => blank.id),
       };
   const materials = loadItemMaterials(shop, used);
-  const listed = listFirstVinyls(shop.db, LISTED + 1);
+  const toChoose = listVinylsToChoose(
+    shop,
+    materials.vinyls.map((vinyl) => vinyl.id),
+  );
   return {
     item,
     startArtworkId,
@@ -69,10 +93,10 @@ export function loadItemEditor(shop: ShopContext, id: number | null, startArtwor
       materials.artworks.map(({ id: own, name }) => ({ id: own, name })),
     ),
     shelf: {
-      vinyls: withMissing(listed.slice(0, LISTED), materials.vinyls),
+      vinyls: toChoose.vinyls,
       blanks: withMissing(blanks, findBlanks(shop.db, used.blankIds)),
     },
-    more: { artworks: names.length > LISTED, vinyls: listed.length > LISTED },
+    more: { artworks: names.length > LISTED, vinyls: toChoose.more },
     prices: materials.prices,
     packings: materials.packings,
     priced: { vinylIds: materials.vinyls.map((vinyl) => vinyl.id), blankIds: used.blankIds },
@@ -99,6 +123,7 @@ export function loadItemMaterials(shop: ShopContext, wanted: Wanted): ItemMateri
       artworks.map((artwork) => artwork.id),
     ),
     prices: listPrices(shop, vinyls, blanks),
+    evidence: listEvidence(shop, vinyls),
   };
 }
 
@@ -162,7 +187,7 @@ export function loadCompare(shop: ShopContext, id: number): CompareView {
   };
 }
 
-export const listEvidence = (shop: ShopContext, vinyls: readonly { readonly id: number }[]): CompareView['evidence'] =>
+const listEvidence = (shop: ShopContext, vinyls: readonly { readonly id: number }[]): CompareView['evidence'] =>
   [
     ...loadVinylEvidence(
       shop.db,
