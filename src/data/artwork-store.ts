@@ -61,6 +61,23 @@ export function findArtworks(db: Database, ids: readonly number[]): readonly Sto
   return db.select().from(artworks).where(isIn(artworks.id, ids)).all().map(toArtwork);
 }
 
+/** What items are made from: without the picture, which is most of an artwork. */
+export type MadeFrom = Pick<StoredArtwork, 'id' | 'name' | 'measurement' | 'layerNames' | 'steps' | 'version'>;
+
+export const findMadeFrom = (db: Database, ids: readonly number[]): readonly MadeFrom[] =>
+  db
+    .select({
+      id: artworks.id,
+      name: artworks.name,
+      measurement: artworks.measurement,
+      layerNames: artworks.layerNames,
+      steps: artworks.steps,
+      version: artworks.version,
+    })
+    .from(artworks)
+    .where(isIn(artworks.id, ids))
+    .all();
+
 export const findArtwork = (db: Database, id: number): StoredArtwork | null => findArtworks(db, [id])[0] ?? null;
 
 export const findPicture = (

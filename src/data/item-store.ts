@@ -1,12 +1,12 @@
 // Items: a blank, artworks at places of it with a vinyl for each layer, and whatever else goes into them.
 
-import { and, asc, count, desc, eq, inArray, isNull, like, lt, sql } from 'drizzle-orm';
+import { and, asc, count, desc, eq, inArray, isNull, like, lt, or, sql } from 'drizzle-orm';
 import { PLAIN_DETAILS, type ItemPlan, type AcceptedCost, type Placement } from '../core/costing';
 import { groupBy } from '../core/units';
 import { toLikePattern } from './like';
 import type { Database } from './database';
 import { isIn } from './is-in';
-import { itemCosts, itemPlacements, items, itemVinyls } from './schema';
+import { itemCostRests, itemCosts, itemPlacements, items, itemVinyls } from './schema';
 
 export type ItemFields = ItemPlan & { readonly name: string; readonly quantity: number };
 export type StoredItem = ItemFields & {
@@ -109,6 +109,17 @@ const isFound = ({ words, earnsUnder }: ItemSearch) =>
     earnsUnder === undefined ? undefined : lt(itemCosts.hourEarns, earnsUnder),
   );
 
+/** Names by id, also of those taken off the list. */
+export const nameItems = (db: Database, ids: readonly number[]): ReadonlyMap<number, string> =>
+  new Map(
+    db
+      .select({ id: items.id, name: items.name })
+      .from(items)
+      .where(isIn(items.id, ids))
+      .all()
+      .map(({ id, name }) => [id, name]),
+  );
+
 /** Items by id, also those taken off the list. */
 export function findItems(db: Database, ids: readonly number[]): readonly StoredItem[] {
   return assembleItems(db, db.select().from(items).where(isIn(items.id, ids)).all());
@@ -133,6 +144,30 @@ export function findItemIdsUsing(
     .from(items)
     .where(and(inArray(items.id, users), isNull(items.archivedAtMs)))
     .orderBy(asc(items.id))
+    .all()
+    .map((row) => row.id);
+}
+
+/**
+ * Items on the list with a layer in one of these vinyls; also those that have it in a variant, as far as their costs
+ * are known. By name.
+ */
+export function findItemIdsUsingVinyls(db: Database, vinylIds: readonly number[]): readonly number[] {
+  const placed = db.select({ id: itemVinyls.itemId }).from(itemVinyls).where(isIn(itemVinyls.vinylId, vinylIds));
+  const rested = db
+    .select({ id: itemCostRests.itemId })
+    .from(itemCostRests)
+    .where(
+      isIn(
+        itemCostRests.what,
+        vinylIds.map((id) => `vinyl:${id}`),
+      ),
+    );
+  return db
+    .select({ id: items.id })
+    .from(items)
+    .where(and(or(inArray(items.id, placed), inArray(items.id, rested)), isNull(items.archivedAtMs)))
+    .orderBy(asc(items.name), asc(items.id))
     .all()
     .map((row) => row.id);
 }

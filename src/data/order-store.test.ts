@@ -55,7 +55,9 @@ describe('orders', () => {
     ];
     for (const [index, [kind, closed]] of steps.entries()) {
       addOrderEvent(db, id, kind, 2000 + index);
-      expect(findClosedOrderIds(db, 10), kind).toEqual(closed ? [id] : []);
+      expect(findClosedOrderIds(db, { words: '', sort: 'closed', down: false, offset: 0, limit: 10 }), kind).toEqual(
+        closed ? [id] : [],
+      );
       expect(findOpenOrderIds(db), kind).toEqual(closed ? [] : [id]);
     }
     expect(findOrder(db, id)!.events.map((event) => event.kind)).toEqual(['placed', ...steps.map(([kind]) => kind)]);

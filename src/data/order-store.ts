@@ -68,17 +68,69 @@ export function findOpenOrderIds(db: Database): readonly number[] {
     .map((row) => row.id);
 }
 
-/** Ids of the orders handed over or cancelled last. */
-export function findClosedOrderIds(db: Database, limit: number): readonly number[] {
+const CLOSED_COLUMNS = {
+  closed: orders.closedAtMs,
+  due: orders.dueDay,
+  number: orders.id,
+  title: orders.title,
+  agreed: orders.agreed,
+} as const;
+
+/** Ids of orders that were handed over or cancelled; by when they were closed the latest first, unless turned round. */
+export function findClosedOrderIds(
+  db: Database,
+  query: {
+    readonly words: string;
+    readonly sort: keyof typeof CLOSED_COLUMNS;
+    readonly down: boolean;
+    readonly offset: number;
+    readonly limit: number;
+  },
+): readonly number[] {
+  const falls = query.sort === 'closed' ? !query.down : query.down;
+  const direction = falls ? desc : asc;
   return db
     .select({ id: orders.id })
     .from(orders)
-    .where(isNotNull(orders.closedAtMs))
-    .orderBy(desc(orders.closedAtMs), desc(orders.id))
-    .limit(limit)
+    .innerJoin(customers, eq(customers.id, orders.customerId))
+    .where(isClosedLike(query.words))
+    .orderBy(direction(CLOSED_COLUMNS[query.sort]), direction(orders.id))
+    .limit(query.limit)
+    .offset(query.offset)
     .all()
     .map((row) => row.id);
 }
+
+export const countClosedOrders = (db: Database, words: string): number =>
+  words === ''
+    ? db
+        .select({ count: sql<number>`count(*)` })
+        .from(orders)
+        .where(isNotNull(orders.closedAtMs))
+        .get()!.count
+    : db
+        .select({ count: sql<number>`count(*)` })
+        .from(orders)
+        .innerJoin(customers, eq(customers.id, orders.customerId))
+        .where(isClosedLike(words))
+        .get()!.count;
+
+const isClosedLike = (words: string) => and(isNotNull(orders.closedAtMs), words === '' ? undefined : matches(words));
+
+/** Title or customer holds the words, or the number is the order's. */
+function matches(words: string) {
+  const wanted = toLikePattern(words);
+  const number = /^\d{1,9}$/.test(words.trim()) ? Number(words.trim()) : NO_ORDER;
+  return or(like(orders.title, wanted), like(customers.name, wanted), eq(orders.id, number));
+}
+
+export const findOrderIdsOfLines = (db: Database, lineIds: readonly number[]): readonly number[] =>
+  db
+    .selectDistinct({ id: orderLines.orderId })
+    .from(orderLines)
+    .where(isIn(orderLines.id, lineIds))
+    .all()
+    .map((row) => row.id);
 
 export function findOrderIdsOfParts(db: Database, partIds: readonly number[]): readonly number[] {
   return db
@@ -97,13 +149,11 @@ export function findOrdersLike(
   words: string,
   limit: number,
 ): readonly { readonly id: number; readonly title: string; readonly customer: string; readonly dueDay: string }[] {
-  const wanted = toLikePattern(words);
-  const number = /^\d{1,9}$/.test(words.trim()) ? Number(words.trim()) : NO_ORDER;
   return db
     .select({ id: orders.id, title: orders.title, customer: customers.name, dueDay: orders.dueDay })
     .from(orders)
     .innerJoin(customers, eq(customers.id, orders.customerId))
-    .where(or(like(orders.title, wanted), like(customers.name, wanted), eq(orders.id, number)))
+    .where(matches(words))
     .orderBy(orders.dueDay)
     .limit(limit)
     .all();

@@ -1,7 +1,7 @@
 // The four stations of the bench. Types only.
 
 import type { ArtworkPicture } from '../core/artwork';
-import type { SpoilageCause } from '../core/orders';
+import type { SpoilageCause, Station } from '../core/orders';
 import type { PressPlan } from '../core/pressing';
 import type { BenchPart } from '../core/scheduling';
 import type { LotForm } from '../core/stock';
@@ -20,6 +20,8 @@ export type BenchPartView = BenchPart & {
   readonly layerColour: string;
   readonly vinylName: string;
   readonly blankName: string;
+  /** Why it is cut as it is or mirrored, in words. */
+  readonly handedness: string;
   /** Where on the blank, in words of the item. */
   readonly placement: string;
   /** Width of the whole artwork, mm. */
@@ -64,9 +66,15 @@ export type BenchLineView = {
   }[];
 };
 
+/** A station: what is first in its queue, and how much waits at each. */
 export type BenchView = {
-  /** All that waits at any station, the first due first. */
+  /** Of the first batches, with all other parts of their pieces. */
   readonly parts: readonly BenchPartView[];
+  /** Batches that come after those. */
+  readonly later: number;
+  /** Parts to be cut or weeded, pieces to be pressed or checked. */
+  readonly waiting: Readonly<Record<Station, number>>;
+  /** Of the batch in hand; of others they are asked for. */
   readonly lines: readonly BenchLineView[];
   readonly running: readonly RunningSession[];
   readonly vinyls: readonly VinylView[];

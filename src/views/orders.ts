@@ -3,6 +3,7 @@
 import type { VariantRule } from '../core/costing';
 import type { OrderStage, PartState, QuotedAgainstReal } from '../core/orders';
 import type { Figure, Minor } from '../core/units';
+import type { ListPage, ListQuery } from './list';
 
 /** One tooth a part, one column a piece. */
 type CombTooth = {
@@ -39,11 +40,23 @@ export type OrderRow = {
   readonly neededSeconds: number;
 };
 
+export type OrderSort = 'due' | 'closed' | 'number' | 'title' | 'agreed';
+/** Open orders in one stage, all open ones, or those that are closed. */
+export type OrderShow = 'open' | 'ready' | 'closed';
+
+/** A page of the orders that were asked for. */
 export type OrderListView = {
-  /** The first due first. */
-  readonly open: readonly OrderRow[];
-  /** The latest first. */
-  readonly closed: readonly OrderRow[];
+  readonly show: OrderShow;
+  readonly rows: readonly OrderRow[];
+  readonly query: ListQuery<OrderSort>;
+  readonly at: ListPage;
+  /** Of all orders; `short`: that can't be in time. */
+  readonly counts: {
+    readonly open: number;
+    readonly short: number;
+    readonly ready: number;
+    readonly closed: number;
+  };
   /** ISO day in the shop’s time zone. */
   readonly today: string;
 };

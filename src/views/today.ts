@@ -32,10 +32,21 @@ export type TodayView = {
   readonly running: readonly RunningSession[];
   /** The server’s clock, epoch ms. */
   readonly nowMs: number;
-  /** Open ones, the first due first. */
+  /** Open ones: the first due of them. */
   readonly orders: readonly OrderRow[];
-  /** Finished, and waiting to be collected. */
+  /** Finished, and waiting to be collected: the first due of them. */
   readonly ready: readonly OrderRow[];
+  /** Of all, shown or not. */
+  readonly counts: { readonly inWork: number; readonly ready: number };
+  /** How many can't be in time, and the first due of them; null where all can. */
+  readonly short: {
+    readonly count: number;
+    readonly title: string;
+    /** ISO day. */
+    readonly dueDay: string;
+    /** That lack for it. */
+    readonly seconds: number;
+  } | null;
   readonly timeline: readonly TimelineBlock[];
   /** The day it shows, YYYY-MM-DD: today, or the next that is worked once today’s hours are over. */
   readonly timelineDay: string;

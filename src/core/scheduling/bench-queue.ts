@@ -66,6 +66,12 @@ export function gatherBatches<T extends BenchPart>(station: Station, parts: read
   );
 }
 
+/** What waits at a station: parts to be cut or weeded, whole pieces to be pressed or checked. */
+export function countWaiting(station: Station, parts: readonly BenchPart[]): number {
+  const ready = findReadyParts(station, parts);
+  return station === 'cut' || station === 'weed' ? ready.length : new Set(ready.map((part) => part.pieceId)).size;
+}
+
 const compareText = (a: string, b: string): number => (a < b ? -1 : a > b ? 1 : 0);
 
 /** Who does it: free hands, the cutter or the press. */

@@ -44,6 +44,15 @@ export const orders = sqliteTable(
       .on(table.dueDay)
       .where(sql`${table.closedAtMs} is null`),
     index('orders_closed').on(table.closedAtMs),
+    index('orders_closed_by_due')
+      .on(table.dueDay)
+      .where(sql`${table.closedAtMs} is not null`),
+    index('orders_closed_by_title')
+      .on(table.title)
+      .where(sql`${table.closedAtMs} is not null`),
+    index('orders_closed_by_agreed')
+      .on(table.agreed)
+      .where(sql`${table.closedAtMs} is not null`),
     index('orders_by_customer').on(table.customerId),
     check('orders_agreed', sql`${table.agreed} >= 0`),
   ],

@@ -1,4 +1,4 @@
 import { endpoint } from '../../server/endpoint';
-import { loadBench } from '../../server/bench/load-bench';
+import { loadStation, readStation } from '../../server/bench/load-station';
 
-export const GET = endpoint(({ shop }) => loadBench(shop));
+export const GET = endpoint(({ shop, api }) => loadStation(shop, readStation(api.url.searchParams)));

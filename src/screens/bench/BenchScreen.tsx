@@ -13,7 +13,7 @@ import { useKeys } from '../shared/keys';
 import { BatchDetail } from './BatchDetail';
 import { BatchWork } from './BatchWork';
 import { NothingHere, Queue } from './Queue';
-import { useBatchSteps, useBench, type Outcome } from './use-bench';
+import { useBatchSteps, useBench, useLineInHand, type Outcome } from './use-bench';
 import { late } from '../shared/late';
 
 const SpoilDialog = late(() => import('./SpoilDialog'));
@@ -31,20 +31,17 @@ export function BenchScreen({ frame, view, station }: { frame: FrameView; view: 
 }
 
 function Bench({ initial, station }: { readonly initial: BenchView; readonly station: Station }) {
-  const bench = useBench(initial);
+  const bench = useBench(initial, station);
   const { view } = bench;
   const steps = useBatchSteps(station, bench);
   const [chosenKey, setChosenKey] = useState<string | null>(null);
   const [leftOut, setLeftOut] = useState<ReadonlySet<number>>(new Set());
   const [spoiling, setSpoiling] = useState<readonly BenchPartView[] | null>(null);
-  const byStation = useMemo(
-    () => new Map(STATIONS.map((name) => [name, gatherBatches(name, view.parts)])),
-    [view.parts],
-  );
-  const batches = byStation.get(station) ?? [];
+  const batches = useMemo(() => gatherBatches(station, view.parts), [station, view.parts]);
   const running = view.running.find((work) => work.station === station) ?? null;
   const batch = findBatch(batches, chosenKey, running);
   const shown = running ? view.parts.filter((part) => running.partIds.includes(part.partId)) : (batch?.parts ?? []);
+  const detailed = useLineInHand(view, shown[0]?.lineId);
   const chosen = shown.filter((part) => !leftOut.has(worksOnParts(station) ? part.partId : part.pieceId));
   const start = () => steps.start(chosen);
   const stop = (work: RunningSession, outcome: Outcome) => {
@@ -60,15 +57,21 @@ function Bench({ initial, station }: { readonly initial: BenchView; readonly sta
   return (
     <>
       <h1 className="visually-hidden">Bench: {STATION_NAMES[station]}</h1>
-      <Stations byStation={byStation} station={station} />
+      <Stations waiting={view.waiting} station={station} />
       {shown.length === 0 ? (
-        <NothingHere station={station} counts={byStation} />
+        <NothingHere station={station} waiting={view.waiting} />
       ) : (
         <div className="bench">
-          <Queue batches={batches} chosen={batch?.key ?? null} locked={running !== null} onChoose={choose} />
+          <Queue
+            batches={batches}
+            later={view.later}
+            chosen={batch?.key ?? null}
+            locked={running !== null}
+            onChoose={choose}
+          />
           <BatchWork
             station={station}
-            view={view}
+            view={detailed}
             parts={shown}
             leftOut={leftOut}
             running={running}
@@ -78,7 +81,7 @@ function Bench({ initial, station }: { readonly initial: BenchView; readonly sta
             onStop={stop}
             onSpoil={spoil}
           />
-          <BatchDetail station={station} view={view} parts={shown} />
+          <BatchDetail station={station} view={detailed} parts={shown} />
         </div>
       )}
       {spoiling && (
@@ -128,9 +131,9 @@ function useBenchKeys({ running, start, stop, spoil }: BenchKeys) {
   ]);
 }
 
-type StationsProps = { readonly byStation: ReadonlyMap<Station, Batches>; readonly station: Station };
+type StationsProps = { readonly waiting: BenchView['waiting']; readonly station: Station };
 
-function Stations({ byStation, station }: StationsProps) {
+function Stations({ waiting, station }: StationsProps) {
   return (
     <nav className="bench-tabs" aria-label="Stations">
       {STATIONS.map((name) => (
@@ -141,22 +144,10 @@ function Stations({ byStation, station }: StationsProps) {
           aria-current={name === station ? 'page' : undefined}
           style={{ ['--tint' as string]: `var(--tint-${name})` }}
         >
-          <Icon name={name} /> {STATION_NAMES[name]} <small>{countWaiting(name, byStation.get(name) ?? [])}</small>
+          <Icon name={name} /> {STATION_NAMES[name]}{' '}
+          <small>{plural(waiting[name], worksOnParts(name) ? 'part' : 'piece')}</small>
         </a>
       ))}
     </nav>
   );
-}
-
-function countWaiting(station: Station, batches: Batches): string {
-  const sum = (count: (batch: Batches[number]) => number) => batches.reduce((all, batch) => all + count(batch), 0);
-  return worksOnParts(station)
-    ? plural(
-        sum((batch) => batch.parts.length),
-        'part',
-      )
-    : plural(
-        sum((batch) => batch.pieceCount),
-        'piece',
-      );
 }

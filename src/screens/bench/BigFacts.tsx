@@ -35,7 +35,7 @@ const findLine = (view: BenchView, part: BenchPartView) => view.lines.find((line
 
 function CutFacts({ view, parts }: FactsProps) {
   const settings = useSettings();
-  const ways = new Set(parts.map((part) => findLine(view, part)?.layers[part.layerIndex]?.handedness));
+  const ways = new Set(parts.map((part) => part.handedness));
   const vinyl = view.vinyls.find((candidate) => candidate.id === parts[0]!.vinylId);
   return (
     <div className="big">

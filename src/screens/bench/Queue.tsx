@@ -7,15 +7,19 @@ import { describeBatch } from '../../wording/batches';
 import { formatDay, formatDuration } from '../../core/units';
 import { type Station, STATIONS } from '../../core/orders';
 import Button from '@mui/material/Button';
+import { plural } from '../../wording/plural';
 import { STATION_NAMES } from '../../wording/stations';
 
 export function Queue({
   batches,
+  later,
   chosen,
   locked,
   onChoose,
 }: {
   batches: ReturnType<typeof gatherBatches<BenchPartView>>;
+  /** Batches that come after those. */
+  later: number;
   chosen: string | null;
   locked: boolean;
   onChoose: (key: string) => void;
@@ -42,18 +46,13 @@ export function Queue({
           </li>
         );
       })}
+      {later > 0 && <li className="soft pad-2">and {plural(later, 'more batch', 'more batches')}, due later</li>}
     </ul>
   );
 }
 
-export function NothingHere({
-  station,
-  counts,
-}: {
-  station: Station;
-  counts: ReadonlyMap<Station, readonly unknown[]>;
-}) {
-  const other = STATIONS.find((name) => (counts.get(name)?.length ?? 0) > 0);
+export function NothingHere({ station, waiting }: { station: Station; waiting: Readonly<Record<Station, number>> }) {
+  const other = STATIONS.find((name) => waiting[name] > 0);
   const why = {
     cut: 'Everything that is ordered is cut.',
     weed: 'Nothing lies cut and waiting to be weeded.',

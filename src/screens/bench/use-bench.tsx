@@ -3,8 +3,9 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import Button from '@mui/material/Button';
 import { enqueueSnackbar } from 'notistack';
+import { useMemo } from 'react';
 import type { Station } from '../../core/orders';
-import type { BenchPartView, BenchView, Spoilage, StepTaken } from '../../views/bench';
+import type { BenchLineView, BenchPartView, BenchView, Spoilage, StepTaken } from '../../views/bench';
 import type { RunningSession } from '../../views/frame';
 import { plural, verbFor } from '../../wording/plural';
 import { STATION_NAMES } from '../../wording/stations';
@@ -28,17 +29,17 @@ type Step = {
   readonly undo?: readonly number[];
 };
 
-export function useBench(initial: BenchView) {
+export function useBench(initial: BenchView, station: Station) {
   const client = useQueryClient();
   const { data: view } = useQuery({
     queryKey: BENCH_KEY,
-    queryFn: ({ signal }) => callApi<BenchView>('GET', '/api/bench', undefined, signal),
+    queryFn: ({ signal }) => callApi<BenchView>('GET', `/api/bench?station=${station}`, undefined, signal),
     initialData: initial,
     refetchInterval: REFRESH_MS,
   });
   const tell = useTell();
   const step = useMutation({
-    mutationFn: ({ path, body }: Step) => callApi<StepTaken>('POST', path, body),
+    mutationFn: ({ path, body }: Step) => callApi<StepTaken>('POST', `${path}?station=${station}`, body),
     onSuccess: (answer, taken) => {
       client.setQueryData(BENCH_KEY, answer.bench);
       client.setQueryData(RUNNING_KEY, { running: answer.bench.running, nowMs: answer.bench.nowMs });
@@ -50,6 +51,17 @@ export function useBench(initial: BenchView) {
     },
   });
   return { view, step };
+}
+
+/** The bench with the line in hand: of the first batch it came along, of others it is asked for. */
+export function useLineInHand(view: BenchView, lineId: number | undefined): BenchView {
+  const known = view.lines.some((line) => line.lineId === lineId);
+  const { data } = useQuery({
+    queryKey: ['bench-line', lineId],
+    queryFn: ({ signal }) => callApi<BenchLineView>('GET', `/api/bench-lines/${lineId}`, undefined, signal),
+    enabled: lineId !== undefined && !known,
+  });
+  return useMemo(() => (data && !known ? { ...view, lines: [...view.lines, data] } : view), [view, data, known]);
 }
 
 /** Says what a step did and what it booked, with Undo. */

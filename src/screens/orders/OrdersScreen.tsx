@@ -1,44 +1,34 @@
 // Orders: where each is, by due day.
 
 import Button from '@mui/material/Button';
-import { useQuery } from '@tanstack/react-query';
 import { formatDay, formatMoney } from '../../core/units';
 import type { FrameView } from '../../views/frame';
-import type { OrderListView, OrderRow } from '../../views/orders';
+import type { OrderListView, OrderRow, OrderShow } from '../../views/orders';
 import { STAGE_NAMES } from '../../wording/stations';
-import { callApi } from '../shared/api';
 import { Comb, CombLegend } from '../shared/Comb';
 import { Frame } from '../shared/Frame';
+import { ListSearch, Pager, SortHead } from '../shared/ListTools';
 import { useSettings } from '../shared/settings';
 import { Slack } from '../shared/Slack';
 import { plural } from '../../wording/plural';
-import { NumberHead } from '../shared/NumberHead';
 
 export function OrdersScreen({ frame, view }: { frame: FrameView; view: OrderListView }) {
   return (
     <Frame frame={frame} current="orders" newHref="/orders/new">
-      <Orders initial={view} />
+      <Orders view={view} />
     </Frame>
   );
 }
 
-function Orders({ initial }: { initial: OrderListView }) {
-  const { data } = useQuery({
-    queryKey: ['orders'],
-    queryFn: ({ signal }) => callApi<OrderListView>('GET', '/api/orders', undefined, signal),
-    initialData: initial,
-  });
-  const short = data.open.filter((row) => row.slack && row.slack.value < 0).length;
-  const ready = data.open.filter((row) => row.stage === 'ready').length;
+function Orders({ view }: { view: OrderListView }) {
+  const { show, rows, query, at, counts } = view;
+  const others: Readonly<Record<string, string>> = show === 'open' ? {} : { show };
+  const isLong = counts.open + counts.closed > SHORT_LIST;
   return (
     <>
       <div className="page-head">
         <div>
-          <h1 className="flat">
-            {data.open.length === 0
-              ? 'No open orders'
-              : `${plural(data.open.length, 'open order', 'open orders')}, ${short === 0 ? 'all can be in time' : `${short} short of time`}${ready ? `, ${ready} ready` : ''}`}
-          </h1>
+          <h1 className="flat">{describeCounts(counts)}</h1>
         </div>
         <div className="actions">
           <Button variant="contained" href="/orders/new">
@@ -46,7 +36,7 @@ function Orders({ initial }: { initial: OrderListView }) {
           </Button>
         </div>
       </div>
-      {data.open.length + data.closed.length === 0 && (
+      {counts.open + counts.closed === 0 ? (
         <div className="sheet empty">
           <p>
             An order is a customer, some items, and the day they are promised for. Its pieces and parts follow by
@@ -56,46 +46,94 @@ function Orders({ initial }: { initial: OrderListView }) {
             Take the first order
           </Button>
         </div>
-      )}
-      {data.open.length > 0 && (
-        <div className="sheet flush">
-          <OrderTable rows={data.open} />
-        </div>
-      )}
-      {data.open.length > 0 && <CombLegend />}
-      {data.closed.length > 0 && (
+      ) : (
         <>
-          <h2 className="flat above-2">Closed</h2>
-          <div className="sheet flush">
-            <OrderTable rows={data.closed} closed />
+          <div className="list-tools">
+            <Shown show={show} counts={counts} />
+            {isLong && <ListSearch label="Find an order" query={query} others={others} />}
           </div>
+          <div className="sheet flush" tabIndex={0} role="region" aria-label="Orders">
+            <OrderTable rows={rows} query={query} others={others} closed={show === 'closed'} />
+            {rows.length === 0 && (
+              <p className="soft pad-4 flat">{query.words ? 'No order is called so.' : NONE[show]}</p>
+            )}
+          </div>
+          <Pager at={at} query={query} others={others} />
+          {rows.length > 0 && <CombLegend />}
         </>
       )}
     </>
   );
 }
 
-function OrderTable({ rows, closed = false }: { rows: readonly OrderRow[]; closed?: boolean }) {
+/** Lists as short as that are seen at a glance. */
+const SHORT_LIST = 12;
+const NONE: Readonly<Record<OrderShow, string>> = {
+  open: 'No order is open.',
+  ready: 'None is ready yet.',
+  closed: 'None was closed yet.',
+};
+
+function describeCounts({ open, short, ready }: OrderListView['counts']): string {
+  if (open === 0) return 'No open orders';
+  const late = short === 0 ? 'all can be in time' : `${short} short of time`;
+  return `${plural(open, 'open order')}, ${late}${ready ? `, ${ready} ready` : ''}`;
+}
+
+type ShownProps = Pick<OrderListView, 'show' | 'counts'>;
+
+/** Which orders are shown. */
+function Shown({ show, counts }: ShownProps) {
+  const choices = [
+    { name: 'open', label: `Open ${counts.open}`, href: '/orders' },
+    { name: 'ready', label: `Ready ${counts.ready}`, href: '/orders?show=ready' },
+    { name: 'closed', label: `Closed ${counts.closed}`, href: '/orders?show=closed' },
+  ] as const;
+  return (
+    <nav className="shown" aria-label="Which orders">
+      {choices.map(({ name, label, href }) => (
+        <a key={name} href={href} aria-current={name === show ? 'page' : undefined}>
+          {label}
+        </a>
+      ))}
+    </nav>
+  );
+}
+
+type OrderTableProps = {
+  readonly rows: readonly OrderRow[];
+  readonly query: OrderListView['query'];
+  readonly others: Readonly<Record<string, string>>;
+  readonly closed: boolean;
+};
+
+function OrderTable({ rows, query, others, closed }: OrderTableProps) {
   const settings = useSettings();
   return (
     <table className="plain">
       <thead>
         <tr>
-          <th className="right hide-small" scope="col">
+          <SortHead sort="number" query={query} others={others} right>
             no.
-          </th>
-          <th scope="col">order</th>
-          <th scope="col">due</th>
+          </SortHead>
+          <SortHead sort="title" query={query} others={others}>
+            order
+          </SortHead>
+          <SortHead sort="due" query={query} others={others}>
+            due
+          </SortHead>
           {!closed && <th scope="col">slack</th>}
           <th scope="col">parts</th>
           <th scope="col">{closed ? 'state' : 'next'}</th>
-          <NumberHead>agreed</NumberHead>
+          <SortHead sort="agreed" query={query} others={others} right>
+            agreed
+          </SortHead>
         </tr>
       </thead>
       <tbody>
         {rows.map((row) => (
           <tr key={row.id}>
-            <td className="num soft hide-small">{row.id}</td>
+            <td className="num soft">{row.id}</td>
             <td>
               <a href={`/orders/${row.id}`}>
                 <strong>{row.title}</strong>

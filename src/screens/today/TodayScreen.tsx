@@ -34,7 +34,7 @@ function Today({ initial }: { initial: TodayView }) {
   });
   const { next } = data;
   const lifted = findLifted(data);
-  if (data.orders.length === 0 && data.ready.length === 0) return <Nothing />;
+  if (data.counts.inWork + data.counts.ready === 0) return <Nothing />;
   return (
     <>
       <Verdict view={data} settings={settings} />
@@ -87,6 +87,11 @@ function OrdersInWork({ data }: OrdersInWorkProps) {
           ))}
         </tbody>
       </table>
+      {data.counts.inWork > data.orders.length && (
+        <p className="flat pad-4">
+          <a href="/orders">All {data.counts.inWork} open orders</a>
+        </p>
+      )}
     </div>
   );
 }
@@ -119,6 +124,11 @@ function ReadyToCollect({ data }: ReadyToCollectProps) {
             ))}
           </tbody>
         </table>
+      )}
+      {data.counts.ready > data.ready.length && (
+        <p className="flat above-2">
+          <a href="/orders?show=ready">All {data.counts.ready} that are ready</a>
+        </p>
       )}
       <div className="above-4">
         <CombLegend />
@@ -154,15 +164,15 @@ function sayDoing({ running, next, ready }: TodayView): string {
 }
 
 function Verdict({ view, settings }: { view: TodayView; settings: Settings }) {
-  const short = view.orders.filter((row) => row.slack && row.slack.value < 0);
+  const { short } = view;
   const doing = sayDoing(view);
   return (
     <h1 className="flat text-huge headline">
       {doing}{' '}
-      {short[0] ? (
+      {short ? (
         <span className="short">
-          {short[0].title} {short.length > 1 ? `and ${short.length - 1} more are` : 'is'} short by{' '}
-          {formatDuration(-short[0].slack!.value, settings)} for {formatDay(short[0].dueDay, settings)}.
+          {short.title} {short.count > 1 ? `and ${short.count - 1} more are` : 'is'} short by{' '}
+          {formatDuration(short.seconds, settings)} for {formatDay(short.dueDay, settings)}.
         </span>
       ) : (
         <span className="soft">{formatDuration(view.neededSeconds, settings)} ahead, all orders in time.</span>

@@ -1,6 +1,7 @@
 import { beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import { loadBlanks, loadVinyls } from '../../data/shelf-store';
 import { copyDemoShop, seedDemoShop, type TestShop } from '../../../test/demo-shop';
+import { listBenchParts } from '../../../test/bench-parts';
 import { priceAllItems } from '../../../test/price-all';
 import { itemInput } from '../../core/input/index';
 import { foldPart } from '../../core/orders/index';
@@ -10,9 +11,10 @@ import { changeOrder, moveOrder, placeOrder } from '../orders/save-order';
 import { archiveVinyl, changeVinyl } from '../stock/save-shelf';
 import { readOrder } from '../orders/read-orders';
 import { findThings } from '../shop/find-things';
-import { loadBench, loadToday } from './load-bench';
+import { loadToday } from './load-today';
 import { loadItemEditor } from '../items/load-items';
-import { loadOrderList, loadOrderView } from '../orders/load-orders';
+import { loadOrderView } from '../orders/load-orders';
+import { loadOrderList, readOrderQuery } from '../orders/load-order-list';
 import { spoilParts } from './spoil-parts';
 import { undoSteps } from './undo-steps';
 import { finishSession, startSession } from './work-at-bench';
@@ -60,6 +62,8 @@ beforeEach(() => {
   }).id;
 });
 
+const listClosed = () => loadOrderList(shop, readOrderQuery(new URLSearchParams('show=closed'))).rows;
+
 describe('an order from taking to handing over', () => {
   it('gets its pieces and parts by itself, and its quote frozen', () => {
     expect(parts().map((part) => [part.pieceNumber, part.layerIndex])).toEqual([
@@ -86,7 +90,7 @@ describe('an order from taking to handing over', () => {
     expect(view.row.stage).toBe('handed-over');
     expect(view.against.stations.map((entry) => Math.round(entry.real.value))).toEqual([600, 900, 500, 240]);
     expect(view.profit.value).toBe(6000 - view.fee.value - view.against.cost.real.value);
-    expect(loadOrderList(shop).closed.some((row) => row.id === orderId)).toBe(true);
+    expect(listClosed().some((row) => row.id === orderId)).toBe(true);
   });
 
   it('recuts a spoiled part alone, keeps its minutes and counts its vinyl twice', () => {
@@ -95,7 +99,7 @@ describe('an order from taking to handing over', () => {
     const [spoilt] = ids();
     spoilParts(shop, { partIds: [spoilt!], cause: 'cut', blankLost: false });
     expect(parts().map((part) => part.state)).toEqual(['to-cut', 'cut', 'cut', 'cut']);
-    expect(loadBench(shop).parts.find((part) => part.partId === spoilt)!.broken).toBe(true);
+    expect(listBenchParts(shop).find((part) => part.partId === spoilt)!.broken).toBe(true);
     work('cut', [spoilt!], 100);
     const view = loadOrderView(shop, orderId);
     expect(view.against.cash.real.value).toBeGreaterThan(cashBefore);
@@ -198,7 +202,7 @@ it('the demo shop is the same every time but for its dates', async () => {
   const other = copyDemoShop(await seedDemoShop());
   const summary = (of: TestShop) =>
     JSON.stringify(
-      loadOrderList(of).open.map((row) => [
+      loadOrderList(of).rows.map((row) => [
         row.title,
         row.dueDay,
         row.comb.map((column) => column.teeth.map((tooth) => tooth.state)),
@@ -206,6 +210,7 @@ it('the demo shop is the same every time but for its dates', async () => {
     );
   moveOrder(shop, orderId, 'cancel');
   expect(summary(other)).toBe(summary(shop));
-  expect(loadOrderList(other).open.length + loadOrderList(other).closed.length).toBe(12);
+  const { open, closed } = loadOrderList(other).counts;
+  expect(open + closed).toBe(12);
   expect([loadVinyls(other.db).length, loadBlanks(other.db).length]).toEqual([8, 6]);
 }, 60_000);

@@ -8,21 +8,24 @@ import { dayOf } from '../../core/units/index';
 import { keyOf } from '../../core/stock/index';
 import { groupBy } from '../../core/units/index';
 import { loadSavedSheets } from '../../data/cut-sheet-store';
-import { loadItems } from '../../data/item-store';
+import { findItemIdsUsingVinyls, findItems } from '../../data/item-store';
 import { loadLotsOnShelf } from '../../data/stock-store';
 import { toLotChoice } from './lot-choice';
 import type { CutSheetsView, UsualPiece, WaitingPart } from '../../views/cut-sheets';
+import { narrowToPieces } from '../bench/bench-views';
 import { getShop, type ShopContext } from '../context';
 import { loadMaterials, readMadeLines } from '../items/materials';
 import { readOpenOrders } from '../orders/read-orders';
 
 export function loadCutSheets(shop: ShopContext): CutSheetsView {
   const stored = getShop(shop);
-  const orders = readOpenOrders(shop);
+  const orders = narrowToPieces(
+    readOpenOrders(shop).map((entry) => ({ ...entry, parts: entry.parts.filter((part) => part.state === 'to-cut') })),
+  );
   const { lines, materials } = readMadeLines(shop, orders);
   const parts = listWaiting(orders, lines);
   const saved = groupBy(loadSavedSheets(shop.db), (sheet) => sheet.vinylId);
-  const usual = loadUsual(shop);
+  const usual = loadUsual(shop, [...new Set(parts.map((part) => part.vinylId))]);
   const groups = [...groupBy(parts, (part) => part.vinylId)].flatMap(
     ([vinylId, own]): CutSheetsView['groups'][number][] => {
       const vinyl = materials.vinyls.get(vinylId);
@@ -98,12 +101,15 @@ function listWaiting(
   );
 }
 
-/** The layers of the items on the list, as they are usually made, by vinyl. */
-function loadUsual(shop: ShopContext): {
+/** The layers of items on the list that are cut from these vinyls, as they are usually made, by vinyl. */
+function loadUsual(
+  shop: ShopContext,
+  vinylIds: readonly number[],
+): {
   readonly pieces: ReadonlyMap<number, readonly UsualPiece[]>;
   readonly artworks: ReturnType<typeof loadMaterials>['artworks'];
 } {
-  const items = loadItems(shop.db);
+  const items = findItems(shop.db, findItemIdsUsingVinyls(shop.db, vinylIds));
   const made = items.map((item) => ({ item, made: resolveVariant(item, { ...getUsualVariant(item), options: [] }) }));
   const materials = loadMaterials(shop, { made: made.map((entry) => entry.made) });
   const pieces = made.flatMap(({ item, made: own }) =>

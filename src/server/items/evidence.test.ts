@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { eachFresh, type TestShop } from '../../../test/demo-shop';
+import { listBenchParts } from '../../../test/bench-parts';
 import { priceAllItems } from '../../../test/price-all';
 import { itemInput } from '../../core/input';
 import { spoilParts } from '../bench/spoil-parts';
 import { finishSession, startSession } from '../bench/work-at-bench';
-import { loadBench } from '../bench/load-bench';
 import { parseInput } from '../errors';
 import { placeOrder } from '../orders/save-order';
 import { loadEvidence } from './evidence';
@@ -37,7 +37,7 @@ describe('what the shop’s log says', () => {
       id = order(name, { quantity: 4, sizeName: 'M', colourName: 'navy' }),
       itemId = rowOf(name).item.id;
     expect(loadEvidence(shop).of(itemId)).not.toHaveProperty('minutes');
-    const parts = () => loadBench(shop).parts.filter((part) => part.orderId === id);
+    const parts = () => listBenchParts(shop).filter((part) => part.orderId === id);
     for (const station of ['cut', 'weed'] as const) {
       const { id: sessionId } = startSession(shop, { station, partIds: parts().map((part) => part.partId) });
       shop.clock.ms += 4 * 600_000;
@@ -65,7 +65,7 @@ describe('what the shop’s log says', () => {
   it('a second order quoted by the log, and cut in the same time, teaches the same again', () => {
     const cut = () => {
       const id = order(CLUB, { quantity: 4, sizeName: 'M', colourName: 'navy' });
-      const partIds = loadBench(shop).parts.flatMap((part) => (part.orderId === id ? [part.partId] : []));
+      const partIds = listBenchParts(shop).flatMap((part) => (part.orderId === id ? [part.partId] : []));
       const { id: sessionId } = startSession(shop, { station: 'cut', partIds });
       shop.clock.ms += 3_000_000;
       finishSession(shop, sessionId, 'done');

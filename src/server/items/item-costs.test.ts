@@ -4,6 +4,7 @@
 import { eq } from 'drizzle-orm';
 import { describe, expect, it } from 'vitest';
 import { eachFresh, type TestShop } from '../../../test/demo-shop';
+import { listBenchParts } from '../../../test/bench-parts';
 import { priceAllItems } from '../../../test/price-all';
 import { keyOf, type PriceBasis } from '../../core/stock';
 import { minor } from '../../core/units';
@@ -15,7 +16,6 @@ import { savePacking } from '../../data/packing-store';
 import { blankSizes, itemCosts, supplies } from '../../data/schema';
 import { loadBlanks, loadVinyls, updateBlank, updateVinyl } from '../../data/shelf-store';
 import { findFitted } from '../../data/supply-store';
-import { loadBench } from '../bench/load-bench';
 import { spoilParts } from '../bench/spoil-parts';
 import { undoSteps } from '../bench/undo-steps';
 import { finishSession, startSession } from '../bench/work-at-bench';
@@ -92,7 +92,7 @@ function cutAprons(): { readonly partIds: readonly number[]; readonly eventIds: 
   const line = { itemId: itemNamed(APRON).id, quantity: 4, sizeName: 'one size', colourName: 'charcoal' };
   const head = { customerName: 'Ansel Thrush', contact: '', dueDay: '2026-12-09', agreed: 9000, note: '' };
   const { id: orderId } = placeOrder(shop, { title: 'Aprons', ...head, lines: [line] });
-  const partIds = loadBench(shop).parts.flatMap((part) => (part.orderId === orderId ? [part.partId] : []));
+  const partIds = listBenchParts(shop).flatMap((part) => (part.orderId === orderId ? [part.partId] : []));
   const { id } = startSession(shop, { station: 'cut', partIds });
   shop.clock.ms += 55 * 60_000;
   return { partIds, eventIds: finishSession(shop, id, 'done').eventIds };

@@ -1,12 +1,14 @@
 import { describe, expect, it } from 'vitest';
 import { loadVinyls } from '../../data/shelf-store';
 import { eachFresh, refusalOf, type TestShop } from '../../../test/demo-shop';
+import { listBenchParts } from '../../../test/bench-parts';
 import { priceAllItems } from '../../../test/price-all';
 import { itemInput } from '../../core/input';
 import { minor } from '../../core/units';
 import { findItem } from '../../data/item-store';
 import { findOrder } from '../../data/order-store';
 import { parseInput } from '../errors';
+import { loadBenchLine } from '../bench/load-station';
 import { placeOrder } from '../orders/save-order';
 import { addVinyl, changeVinyl } from '../stock/save-shelf';
 import { changeShop } from '../shop/change-shop';
@@ -15,7 +17,6 @@ import { writeQuoteText } from '../paper/quote';
 import { askQuote, saveQuote, requireQuote } from '../orders/quick-quote';
 import { getShop } from '../context';
 import { receiveLot } from '../stock/save-stock';
-import { loadBench } from '../bench/load-bench';
 import { loadCompare, loadItemMaterials } from './load-items';
 import { addItem, archiveItem, changeItem, acceptItemCost } from './save-item';
 import { makePriceLookup } from './prices';
@@ -61,17 +62,14 @@ describe('an item with several artworks', () => {
     expect(new Set(stored.parts.map((part) => part.vinylId)).size).toBe(1);
     const { version, id: itemId } = rowOf(CLUB).item;
     changeItem(shop, itemId, entered(CLUB, { placements: [rowOf(CLUB).item.placements[0]] }), version);
-    const bench = loadBench(shop),
-      [first] = bench.parts.filter((part) => part.orderId === id);
-    const line = bench.lines.find((candidate) => candidate.lineId === first!.lineId)!;
+    const parts = listBenchParts(shop).filter((part) => part.orderId === id);
+    const line = loadBenchLine(shop, parts[0]!.lineId);
     expect([
       line.placements.length,
       line.layers.length,
       line.plan!.steps.filter((step) => step.kind === 'lay-out').length,
     ]).toEqual([3, 5, 3]);
-    expect(
-      bench.parts.filter((part) => part.orderId === id && part.pieceNumber === 1).map((part) => part.widthMm),
-    ).toEqual([265, 265, 80, 80, 150]);
+    expect(parts.filter((part) => part.pieceNumber === 1).map((part) => part.widthMm)).toEqual([265, 265, 80, 80, 150]);
   });
 
   it('refuses an option it has not, and an artwork with other layers than vinyls', async () => {

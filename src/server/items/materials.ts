@@ -14,7 +14,7 @@ import {
   type PackedLayer,
 } from '../../core/costing';
 import { groupBy } from '../../core/units';
-import { findArtworks, type StoredArtwork } from '../../data/artwork-store';
+import { findMadeFrom, type MadeFrom } from '../../data/artwork-store';
 import { loadPackings } from '../../data/packing-store';
 import { findItems, type StoredItem } from '../../data/item-store';
 import { findBlanks, findVinyls, type StoredBlank, type StoredVinyl } from '../../data/shelf-store';
@@ -25,7 +25,7 @@ import { makePriceLookup } from './prices';
 export type Materials = ItemMaterials & {
   readonly blanks: ReadonlyMap<number, StoredBlank>;
   readonly vinyls: ReadonlyMap<number, StoredVinyl>;
-  readonly artworks: ReadonlyMap<number, StoredArtwork>;
+  readonly artworks: ReadonlyMap<number, MadeFrom>;
 };
 type Wanted = {
   readonly plans?: readonly ItemPlan[];
@@ -48,7 +48,7 @@ export function loadMaterials(shop: ShopContext, { plans = [], made = [], vinylI
     ]),
   );
   const artworks = byId(
-    findArtworks(shop.db, [
+    findMadeFrom(shop.db, [
       ...new Set([...plans.flatMap(listArtworkIds), ...placements.map((placement) => placement.artworkId)]),
     ]),
   );

@@ -10,28 +10,17 @@ import {
 } from '../../core/orders/index';
 import { computeFee } from '../../core/pricing/index';
 import { dayOf } from '../../core/units/index';
-import { figure, groupBy } from '../../core/units/index';
+import { figure, groupBy, type Figure } from '../../core/units/index';
 import { findItems } from '../../data/item-store';
-import { findClosedOrderIds, loadStandingOrders } from '../../data/order-store';
 import { findVinyls, type StoredVinyl } from '../../data/shelf-store';
 import { loadSessionsOnParts } from '../../data/work-store';
-import type { CombColumn, OrderListView, OrderRow, OrderView } from '../../views/orders';
+import type { CombColumn, OrderRow, OrderView } from '../../views/orders';
 import { CAUSE_NAMES, STATE_NAMES } from '../../wording/stations';
 import { getShop, type ShopContext } from '../context';
 import { notFound } from '../errors';
-import {
-  readOpenOrders,
-  readOrder,
-  readStanding,
-  slackOf,
-  type ReadPart,
-  type WaitingOrder,
-  type WaitingPart,
-} from './read-orders';
+import { readOpenOrders, readOrder, slackOf, type ReadPart, type WaitingOrder, type WaitingPart } from './read-orders';
 import { UNCHOSEN } from '../../theme/tokens';
 import { plural } from '../../wording/plural';
-
-const CLOSED_SHOWN = 30;
 
 function toComb(parts: readonly WaitingPart[], colours: ReadonlyMap<number, string>): readonly CombColumn[] {
   return [...groupBy(parts, (part) => part.pieceId)].map(([pieceId, members]) => ({
@@ -67,10 +56,8 @@ function describeWaitingFor({ stage, parts }: WaitingOrder, vinylNames: Readonly
 export function toRows(
   shop: ShopContext,
   entries: readonly WaitingOrder[],
-  forSlack: readonly WaitingOrder[] = entries,
+  slack: ReadonlyMap<number, Figure>,
 ): readonly OrderRow[] {
-  const stored = getShop(shop);
-  const slack = slackOf(forSlack, stored, shop.now());
   const vinyls = findVinylsOf(shop, entries);
   const colours = new Map(vinyls.map((vinyl) => [vinyl.id, vinyl.colourHex]));
   const names = new Map(vinyls.map((vinyl) => [vinyl.id, vinyl.name]));
@@ -91,14 +78,6 @@ export function toRows(
 const findVinylsOf = (shop: ShopContext, entries: readonly WaitingOrder[]): readonly StoredVinyl[] =>
   findVinyls(shop.db, [...new Set(entries.flatMap(({ parts }) => parts.map((part) => part.vinylId)))]);
 
-export function loadOrderList(shop: ShopContext): OrderListView {
-  const open = readOpenOrders(shop);
-  const closed = loadStandingOrders(shop.db, findClosedOrderIds(shop.db, CLOSED_SHOWN))
-    .map(readStanding)
-    .sort((a, b) => b.order.id - a.order.id);
-  return { open: toRows(shop, open), closed: toRows(shop, closed), today: dayOf(shop.now(), getShop(shop).timeZone) };
-}
-
 const EVENT_TEXTS: Readonly<Record<string, string>> = {
   placed: 'Order taken',
   changed: 'Changed',
@@ -114,8 +93,7 @@ export function loadOrderView(shop: ShopContext, id: number): OrderView {
   if (!entry) throw notFound('This order');
   const stored = getShop(shop);
   const { order, parts } = entry;
-  const open = readOpenOrders(shop);
-  const [row] = toRows(shop, [entry], open);
+  const [row] = toRows(shop, [entry], slackOf(readOpenOrders(shop), stored, shop.now()));
   const worked = shareSessions(shop, parts);
   const names = new Map(
     findItems(

@@ -8,7 +8,7 @@ import { createOnce } from '../create-once';
 import { getShop } from '../context';
 import { ShopError } from '../errors';
 import { loadNewOrder } from './load-new-order';
-import { loadOrderList } from './load-orders';
+import { loadOrderList } from './load-order-list';
 import { saveQuote } from './quick-quote';
 import { readOrder } from './read-orders';
 import { askOrder, takeOrder } from './take-order';
@@ -38,7 +38,7 @@ const order = (part: object = {}) =>
     ...part,
   });
 const today = () => dayOf(shop.now(), getShop(shop).timeZone);
-const countOpen = () => loadOrderList(shop).open.length;
+const countOpen = () => loadOrderList(shop).rows.length;
 
 describe('an order as it is put together', () => {
   it('costs what its lines cost in their sizes and numbers, and is ready after what waits', () => {

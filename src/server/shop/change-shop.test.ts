@@ -7,7 +7,8 @@ import { getShopFigure } from '../../core/materials';
 import { MONEY_COLUMNS } from '../../data/money-store';
 import { openShop, getShop } from '../context';
 
-import { loadOrderList, loadOrderView } from '../orders/load-orders';
+import { loadOrderView } from '../orders/load-orders';
+import { loadOrderList } from '../orders/load-order-list';
 import { changeShop } from './change-shop';
 
 let shop: TestShop;
@@ -43,12 +44,12 @@ describe('another currency', () => {
 
   it('or everything is converted: costs, prices, orders, and what was really spent', () => {
     const before = costs();
-    const order = loadOrderList(shop).open[0]!;
+    const order = loadOrderList(shop).rows[0]!;
     const spent = loadOrderView(shop, order.id).against;
     switchTo('CZK', 25);
     for (const [index, cost] of costs().entries())
       expect(Math.abs(cost / (before[index]! * 25) - 1)).toBeLessThan(0.003);
-    expect(loadOrderList(shop).open.find((row) => row.id === order.id)!.agreed).toBe(order.agreed * 25);
+    expect(loadOrderList(shop).rows.find((row) => row.id === order.id)!.agreed).toBe(order.agreed * 25);
     const now = loadOrderView(shop, order.id).against;
     expect(now.cash.quoted.value).toBe(spent.cash.quoted.value * 25);
     expect(Math.abs(now.cash.real.value - spent.cash.real.value * 25)).toBeLessThan(25 * 4);

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { eachFresh, refusalOf, type TestShop } from '../../../test/demo-shop';
+import { listBenchParts } from '../../../test/bench-parts';
 import { scaleMeasurement } from '../../core/artwork/index';
 import { setMinimum } from '../../data/offer-store';
 import { findLot, findUnbalancedLots, loadLotsOnShelf } from '../../data/stock-store';
@@ -9,7 +10,6 @@ import { countStock, setAsideOffcut } from './save-stock';
 import { bookWear, changeSupply, loadSuppliesView } from './save-supplies';
 import { loadStock } from './load-stock';
 import { listThings } from './things';
-import { loadBench } from '../bench/load-bench';
 import { loadItemEditor } from '../items/load-items';
 import { spoilParts } from '../bench/spoil-parts';
 import { undoSteps } from '../bench/undo-steps';
@@ -27,7 +27,7 @@ describe('supplies', () => {
     const wornOf = (kind: string) =>
       loadSuppliesView(shop).supplies.find((supply) => supply.kind === kind && supply.wear)!.wear!.worn.value;
     const before = { blade: wornOf('blade'), mat: wornOf('mat'), sheet: wornOf('cover sheet') };
-    const toCut = loadBench(shop).parts.filter(
+    const toCut = listBenchParts(shop).filter(
       (part) => part.state === 'to-cut' && part.itemName === 'Seed tin, labelled',
     );
     const { id } = startSession(shop, { station: 'cut', partIds: toCut.map((part) => part.partId) });
@@ -40,8 +40,8 @@ describe('supplies', () => {
     expect(wornOf('blade') - before.blade).toBeCloseTo((path * toCut.length) / 1000, 6);
     expect(wornOf('mat') - before.mat).toBe(1);
     expect(wornOf('cover sheet')).toBe(before.sheet);
-    const ready = loadBench(shop)
-      .parts.filter((part) => part.itemName === 'Bakery apron' && part.state === 'weeded')
+    const ready = listBenchParts(shop)
+      .filter((part) => part.itemName === 'Bakery apron' && part.state === 'weeded')
       .slice(0, 2);
     const pressing = startSession(shop, { station: 'press', partIds: ready.map((part) => part.partId) });
     finishSession(shop, pressing.id, 'done');
@@ -52,7 +52,7 @@ describe('supplies', () => {
   it('work that is stopped without being done wears nothing', () => {
     const blade = () => loadSuppliesView(shop).supplies.map((supply) => supply.wear?.worn.value ?? 0);
     const before = blade();
-    const [part] = loadBench(shop).parts.filter((candidate) => candidate.state === 'to-cut');
+    const [part] = listBenchParts(shop).filter((candidate) => candidate.state === 'to-cut');
     const { id } = startSession(shop, { station: 'cut', partIds: [part!.partId] });
     finishSession(shop, id, 'discarded');
     expect(blade()).toEqual(before);
@@ -133,7 +133,7 @@ describe('what the bench takes from the stock', () => {
       .filter((lot) => lot.form !== 'offcut')
       .reduce((sum, lot) => sum + lot.left, 0);
   const partsOf = (itemName: string, state: string) =>
-    loadBench(shop).parts.filter((part) => part.itemName === itemName && part.state === state);
+    listBenchParts(shop).filter((part) => part.itemName === itemName && part.state === state);
   const doAt = (station: 'cut' | 'weed' | 'press', parts: readonly { readonly partId: number }[]) =>
     finishSession(shop, startSession(shop, { station, partIds: parts.map((part) => part.partId) }).id, 'done');
 

@@ -2,7 +2,7 @@ import { orderInput } from '../../../core/input';
 import { createEndpoint } from '../../../server/create-once';
 import { endpoint } from '../../../server/endpoint';
 import { takeOrder } from '../../../server/orders/take-order';
-import { loadOrderList } from '../../../server/orders/load-orders';
+import { loadOrderList, readOrderQuery } from '../../../server/orders/load-order-list';
 
-export const GET = endpoint(({ shop }) => loadOrderList(shop));
+export const GET = endpoint(({ shop, api }) => loadOrderList(shop, readOrderQuery(api.url.searchParams)));
 export const POST = createEndpoint(orderInput, takeOrder);

@@ -1,0 +1,117 @@
+// Parts and lines as the bench shows them.
+
+import type { MadeLayer } from '../../core/costing/index';
+import { decideHandedness } from '../../core/materials/index';
+import { planPressing } from '../../core/pressing/index';
+import type { BenchPart } from '../../core/scheduling/index';
+import { findPicture } from '../../data/artwork-store';
+import { UNCHOSEN } from '../../theme/tokens';
+import type { BenchLineView, BenchPartView } from '../../views/bench';
+import { describeCostProblem } from '../../wording/problems';
+import { describeHandedness } from '../../wording/stations';
+import { getSettings, getShop, type ShopContext } from '../context';
+import { findInTheWay } from '../items/find-in-the-way';
+import type { MadeLine, Materials, readMadeLines } from '../items/materials';
+import type { WaitingOrder, WaitingPart } from '../orders/read-orders';
+
+/** All that is not checked yet, as queues are gathered by it. */
+export const toBenchParts = (orders: readonly WaitingOrder[]): readonly BenchPart[] =>
+  orders.flatMap(({ order, parts }) =>
+    parts.filter((part) => part.state !== 'checked').map((part) => toBenchPart(part, order)),
+  );
+
+const toBenchPart = (part: WaitingPart, order: WaitingOrder['order']): BenchPart => ({
+  partId: part.id,
+  pieceId: part.pieceId,
+  pieceNumber: part.pieceNumber,
+  orderId: order.id,
+  lineId: part.lineId,
+  dueDay: order.dueDay,
+  vinylId: part.vinylId,
+  layerIndex: part.layerIndex,
+  state: part.state,
+  broken: part.broken,
+  estimates: part.estimates,
+});
+
+export function toPartView(
+  part: WaitingPart,
+  { order }: WaitingOrder,
+  { lines, materials }: ReturnType<typeof readMadeLines>,
+): BenchPartView {
+  const line = order.lines.find((candidate) => candidate.id === part.lineId)!;
+  const { item, layers, blank } = lines.get(line.id)!;
+  const layer = layers[part.layerIndex];
+  const vinyl = materials.vinyls.get(part.vinylId);
+  return {
+    ...toBenchPart(part, order),
+    orderTitle: order.title,
+    customerName: order.customer.name,
+    itemName: item.name,
+    itemId: item.id,
+    sizeName: line.sizeName,
+    colourName: line.colourName,
+    layerName: layer?.name ?? `layer ${part.layerIndex + 1}`,
+    layerColour: vinyl?.colourHex ?? UNCHOSEN.grey,
+    vinylName: vinyl?.name ?? 'vinyl',
+    blankName: blank.name,
+    handedness: layer ? describeHandedness(handednessOf(layer)) : '',
+    placement: [...new Set(layers.map((one) => one.place))].join(', '),
+    widthMm: layer?.widthMm ?? 0,
+  };
+}
+
+export function toLineView(
+  shop: ShopContext,
+  lineId: number,
+  { item, made, layers, blank }: MadeLine,
+  materials: Materials,
+): BenchLineView {
+  const plan = planPressing({ layers, blank, shop: getShop(shop).figures });
+  return {
+    lineId,
+    itemName: item.name,
+    blankName: blank.name,
+    plan: plan.ok ? plan.value : null,
+    findings: findInTheWay(shop, made, materials),
+    planProblem: plan.ok ? null : describeCostProblem(plan.problem, getSettings(shop)),
+    placements: made.placements.flatMap(({ artworkId, place, widthMm }) => {
+      const found = findPicture(shop.db, artworkId);
+      return found ? [{ picture: found.picture, place, widthMm }] : [];
+    }),
+    layers: layers.map(toLayerView),
+  };
+}
+
+function toLayerView(layer: MadeLayer): BenchLineView['layers'][number] {
+  const { measurement, vinyl, name, placement, layerIndex } = layer;
+  const handedness = handednessOf(layer);
+  return {
+    name,
+    vinylId: vinyl.id,
+    placement,
+    layerIndex,
+    mirrored: handedness.mirrored,
+    handedness: describeHandedness(handedness),
+    boxWidthMm: measurement.box.width,
+    boxHeightMm: measurement.box.height,
+    cavities: measurement.cavities,
+    pieces: measurement.pieces,
+  };
+}
+
+const handednessOf = ({ vinyl, seenThrough }: MadeLayer) => decideHandedness(vinyl, { seenThrough });
+
+/** Orders with nothing but these pieces, and the lines they are of; all that have parts where no pieces are named. */
+export function narrowToPieces(
+  orders: readonly WaitingOrder[],
+  pieceIds?: ReadonlySet<number>,
+): readonly WaitingOrder[] {
+  return orders.flatMap((entry) => {
+    const parts = entry.parts.filter((part) => pieceIds?.has(part.pieceId) ?? true);
+    if (parts.length === 0) return [];
+    const lineIds = new Set(parts.map((part) => part.lineId));
+    const order = { ...entry.order, lines: entry.order.lines.filter((line) => lineIds.has(line.id)) };
+    return [{ ...entry, order, parts }];
+  });
+}
