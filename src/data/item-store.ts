@@ -263,6 +263,7 @@ export function findItemsLike(
     .select({ id: items.id, name: items.name })
     .from(items)
     .where(and(like(items.name, wanted), isNull(items.archivedAtMs)))
+    .orderBy(asc(items.name), asc(items.id))
     .limit(limit)
     .all();
 }

@@ -6,6 +6,8 @@ import type { Minor } from '../core/units';
 
 /** What a start costs and when it has come back; version 0: not kept yet. */
 export type StartView = {
+  /** Whether there are items that are not listed, and are looked for by name. */
+  readonly more: boolean;
   readonly plan: StartPlan;
   readonly version: number;
   readonly items: readonly {

@@ -55,21 +55,24 @@ const LEAST_NOW = 1e-6;
 type Range = { readonly from: number; readonly to: number; readonly now: number };
 type CostAt = (candidate: Candidate, at: number) => number | null;
 
-/** Cost: a few hundred item costs for each candidate. */
-export function compareItem(basis: CompareBasis, wish: CompareWish, shop: ShopFigures): Comparison {
+/** What each costs and which is the cheapest, without where that turns. Cost: an item cost for each candidate. */
+export function compareAsTheyAre(basis: CompareBasis, wish: CompareWish, shop: ShopFigures): Comparison {
   const { layerIndex, widthMm, quantity } = wish;
   const spec = toCompareSpec(basis, widthMm);
   const input: CompareInput = { spec, layerIndex, widthMm: spec.layers[layerIndex] ? widthMm : 0, quantity, shop };
   const candidates = toCandidates(basis, wish, spec);
   const compared = compareVinyls(input, candidates);
-  const best = findCheapest(compared);
+  return { input, candidates, compared, best: findCheapest(compared), flips: [], curves: [] };
+}
+
+/** With where the answer turns, and the curves to draw. Cost: a few hundred item costs for each candidate. */
+export function compareItem(basis: CompareBasis, wish: CompareWish, shop: ShopFigures): Comparison {
+  const asTheyAre = compareAsTheyAre(basis, wish, shop);
+  const { input, candidates, compared, best } = asTheyAre;
   const costAt = makeCostAt(basis, input, candidates[best]);
   const ranges = makeRanges(wish, shop, compared[best]);
   return {
-    input,
-    candidates,
-    compared,
-    best,
+    ...asTheyAre,
     flips: COMPARE_AXES.flatMap((axis) => findFlips(axis, candidates, best, costAt[axis], ranges[axis])).sort(
       (a, b) => a.away - b.away,
     ),

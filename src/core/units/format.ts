@@ -88,37 +88,43 @@ export function formatShare(share: number, settings: Pick<FormatSettings, 'local
   return `${formatNumber(toPercent(share), settings.locale, digits, 0)} %`;
 }
 
-/** A calendar day such as 2026-11-27, shown as "Fri 27 Nov". */
-export function formatDay(isoDate: string, settings: Pick<FormatSettings, 'locale'>): string {
-  return new Intl.DateTimeFormat(settings.locale, {
+const DATE_FORMATS = {
+  day: { weekday: 'short', day: 'numeric', month: 'short' },
+  instant: {
     weekday: 'short',
     day: 'numeric',
     month: 'short',
-    timeZone: 'UTC',
-  }).format(Date.parse(`${isoDate}T12:00:00Z`));
+    hour: '2-digit',
+    minute: '2-digit',
+    hourCycle: 'h23',
+  },
+  time: { hour: '2-digit', minute: '2-digit', hourCycle: 'h23' },
+} as const satisfies Record<string, Intl.DateTimeFormatOptions>;
+
+const dateFormats = new Map<string, Intl.DateTimeFormat>();
+
+/** Made once: making one takes longer than a hundred dates. */
+function formatDate(epochMs: number, name: keyof typeof DATE_FORMATS, locale: string, timeZone: string): string {
+  const key = `${name}/${locale}/${timeZone}`;
+  let format = dateFormats.get(key);
+  if (!format) dateFormats.set(key, (format = new Intl.DateTimeFormat(locale, { ...DATE_FORMATS[name], timeZone })));
+  return format.format(epochMs);
 }
+
+/** A calendar day such as 2026-11-27, shown as "Fri 27 Nov". */
+export const formatDay = (isoDate: string, { locale }: Pick<FormatSettings, 'locale'>): string =>
+  formatDate(Date.parse(`${isoDate}T12:00:00Z`), 'day', locale, 'UTC');
 
 /** An instant (epoch milliseconds) in the shop's time zone: "Tue 24 Nov, 10:42". */
-export function formatInstant(epochMs: number, settings: Pick<FormatSettings, 'locale' | 'timeZone'>): string {
-  return new Intl.DateTimeFormat(settings.locale, {
-    weekday: 'short',
-    day: 'numeric',
-    month: 'short',
-    hour: '2-digit',
-    minute: '2-digit',
-    hourCycle: 'h23',
-    timeZone: settings.timeZone,
-  }).format(epochMs);
-}
+export const formatInstant = (
+  epochMs: number,
+  { locale, timeZone }: Pick<FormatSettings, 'locale' | 'timeZone'>,
+): string => formatDate(epochMs, 'instant', locale, timeZone);
 
-export function formatTimeOfDay(epochMs: number, settings: Pick<FormatSettings, 'locale' | 'timeZone'>): string {
-  return new Intl.DateTimeFormat(settings.locale, {
-    hour: '2-digit',
-    minute: '2-digit',
-    hourCycle: 'h23',
-    timeZone: settings.timeZone,
-  }).format(epochMs);
-}
+export const formatTimeOfDay = (
+  epochMs: number,
+  { locale, timeZone }: Pick<FormatSettings, 'locale' | 'timeZone'>,
+): string => formatDate(epochMs, 'time', locale, timeZone);
 
 const UNIT_FORMATS: Record<Unit, (value: number, settings: FormatSettings) => string> = {
   money: (value, settings) =>

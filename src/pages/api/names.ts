@@ -1,10 +1,7 @@
 import { endpoint } from '../../server/endpoint';
-import { findNames } from '../../server/shop/find-things';
+import { findNames, NAMED_KINDS } from '../../server/shop/find-things';
 
-export const GET = endpoint(({ shop, api }) =>
-  findNames(
-    shop,
-    api.url.searchParams.get('kind') === 'artwork' ? 'artwork' : 'vinyl',
-    api.url.searchParams.get('q') ?? '',
-  ),
-);
+export const GET = endpoint(({ shop, api: { url } }) => {
+  const kind = NAMED_KINDS.find((name) => name === url.searchParams.get('kind')) ?? 'vinyl';
+  return findNames(shop, kind, url.searchParams.get('q') ?? '');
+});

@@ -1,7 +1,11 @@
 // What is hoped to be sold in a week, and what that leaves.
 
+import Button from '@mui/material/Button';
+import { enqueueSnackbar } from 'notistack';
 import { formatMoney } from '../../core/units';
 import type { StartView } from '../../views/start-plan';
+import { callApi, wordsOf } from '../shared/api';
+import { useLookFor } from '../shared/LookFor';
 import { NumberInput } from '../shared/NumberInput';
 import { useSettings } from '../shared/settings';
 import { Why } from '../shared/Why';
@@ -9,9 +13,16 @@ import type { StartPlanState } from './use-start-plan';
 import { NumberHead } from '../shared/NumberHead';
 import type { StartPlan, Contribution } from '../../core/planning';
 
-type Props = { readonly state: StartPlanState; readonly items: StartView['items'] };
+type PlanItem = StartView['items'][number];
+type Props = {
+  readonly state: StartPlanState;
+  readonly items: readonly PlanItem[];
+  /** Takes an item that was looked for into the list. */
+  readonly onItem: (item: PlanItem) => void;
+};
 
-export function SalesMix({ state: { plan, change, contribution }, items }: Props) {
+export function SalesMix({ state: { plan, change, contribution }, items, onItem }: Props) {
+  const look = useLookFor('item');
   const settings = useSettings();
   const sell = (itemId: number, perWeek: number) =>
     change({ mix: [...plan.mix.filter((entry) => entry.itemId !== itemId), { itemId, perWeek }] });
@@ -49,9 +60,22 @@ export function SalesMix({ state: { plan, change, contribution }, items }: Props
           )}
         </tbody>
       </table>
+      {look && (
+        <Button size="small" onClick={() => look((id) => void addItem(id, onItem))}>
+          Look for an item…
+        </Button>
+      )}
       <MixFoot plan={plan} change={change} contribution={contribution} />
     </section>
   );
+}
+
+async function addItem(id: number, onItem: Props['onItem']): Promise<void> {
+  try {
+    onItem(await callApi<PlanItem>('GET', `/api/plan-items/${id}`));
+  } catch (error) {
+    enqueueSnackbar(wordsOf(error), { variant: 'error' });
+  }
 }
 
 type MixFootProps = {

@@ -1,11 +1,13 @@
 // Books, the start: a kit within a budget, and when it has come back.
 
 import Button from '@mui/material/Button';
+import { useMemo, useState } from 'react';
 import { listUncovered } from '../../core/planning';
 import type { FrameView } from '../../views/frame';
 import type { StartView } from '../../views/start-plan';
 import { describeStart } from '../../wording/start';
 import { Frame } from '../shared/Frame';
+import { LookFor } from '../shared/LookFor';
 import { useSettings } from '../shared/settings';
 import { BooksTabs } from './BooksTabs';
 import { BreakEvenTable } from './BreakEvenTable';
@@ -18,12 +20,28 @@ export function StartScreen({ frame, view }: { frame: FrameView; view: StartView
   return (
     <Frame frame={frame} current="books">
       <BooksTabs current="/books/start" />
-      <Start view={view} />
+      <WithOtherItems initial={view} />
     </Frame>
   );
 }
 
-function Start({ view }: { view: StartView }) {
+/** With items that are looked for by name. */
+function WithOtherItems({ initial }: { initial: StartView }) {
+  const [items, setItems] = useState(initial.items);
+  const view = useMemo(() => ({ ...initial, items }), [initial, items]);
+  const more = useMemo(() => ({ item: initial.more }), [initial.more]);
+  const add = (item: StartView['items'][number]) =>
+    setItems((now) => (now.some(({ id }) => id === item.id) ? now : [...now, item]));
+  return (
+    <LookFor more={more}>
+      <Start view={view} onItem={add} />
+    </LookFor>
+  );
+}
+
+type StartProps = { readonly view: StartView; readonly onItem: (item: StartView['items'][number]) => void };
+
+function Start({ view, onItem }: StartProps) {
   const settings = useSettings();
   const state = useStartPlan(view);
   const { plan, change, kit, expected, oneMore } = state;
@@ -49,7 +67,7 @@ function Start({ view }: { view: StartView }) {
           <KitTable plan={plan} chosen={kit?.chosen ?? []} onChange={change} />
         </div>
         <div className="cols">
-          <SalesMix state={state} items={view.items} />
+          <SalesMix state={state} items={view.items} onItem={onItem} />
           <BreakEvenTable outcomes={state.outcomes} />
         </div>
       </div>

@@ -3,6 +3,7 @@
 import { useMemo, useState } from 'react';
 import type { Odds } from '../../core/costing/compare-odds';
 import {
+  compareAsTheyAre,
   compareItem,
   listChoices,
   listCompareLayers,
@@ -18,6 +19,7 @@ import { Frame } from '../shared/Frame';
 import { LookFor } from '../shared/LookFor';
 import { useSettings, type Settings } from '../shared/settings';
 import { useLatest } from '../shared/use-latest';
+import { useMounted } from '../shared/use-mounted';
 import { CompareFields, KIND_NAMES, MOST_COMPARED } from './CompareFields';
 import { CompareTable } from './CompareTable';
 import { FlipPanel } from './FlipPanel';
@@ -63,7 +65,11 @@ function Compare({ view }: { view: CompareView }) {
     widthMm: view.item.placements[0]?.widthMm ?? 100,
     quantity: view.item.quantity,
   });
-  const comparison = useMemo(() => compareItem(view, wish, figures), [view, wish, figures]);
+  const mounted = useMounted();
+  const comparison = useMemo(
+    () => (mounted ? compareItem : compareAsTheyAre)(view, wish, figures),
+    [view, wish, figures, mounted],
+  );
   const odds = useOdds(wish, comparison);
   const layers = useMemo(() => listCompareLayers(view), [view]);
   const choices = useMemo(() => listChoices(view, wish.kind, wish.layerIndex), [view, wish.kind, wish.layerIndex]);
@@ -88,7 +94,7 @@ function Compare({ view }: { view: CompareView }) {
       {comparison.candidates.length > 0 && (
         <div className="cols split-5-4">
           <CompareTable comparison={comparison} odds={odds} />
-          <FlipPanel comparison={comparison} />
+          {mounted && <FlipPanel comparison={comparison} />}
         </div>
       )}
       <WorthPanel view={view} spec={comparison.input.spec} layerIndex={wish.layerIndex} quantity={wish.quantity} />

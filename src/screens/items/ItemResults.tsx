@@ -85,7 +85,9 @@ export function ItemResults({
             price={calculation.price}
             figures={settings.shop.figures}
           />
-          {blank && <VariantTable input={input} plan={plan} blank={blank} wage={settings.shop.figures.wagePerHour} />}
+          {mounted && blank && (
+            <VariantTable input={input} plan={plan} blank={blank} wage={settings.shop.figures.wagePerHour} />
+          )}
           {mounted && (
             <LadderPanel
               spec={calculation.spec}

@@ -14,7 +14,7 @@ import type { VinylView } from '../../views/shelf';
 import { callApi, wordsOf } from './api';
 import { Failure } from './Failure';
 
-type Kind = 'artwork' | 'vinyl';
+type Kind = 'artwork' | 'vinyl' | 'item';
 type Name = { readonly id: number; readonly name: string };
 type Look = (onPicked: (id: number) => void) => void;
 
@@ -65,7 +65,11 @@ type LookDialogProps = {
   readonly onClose: () => void;
 };
 
-const TITLES: Readonly<Record<Kind, string>> = { artwork: 'Look for a drawing', vinyl: 'Look for a vinyl' };
+const TITLES: Readonly<Record<Kind, string>> = {
+  artwork: 'Look for a drawing',
+  vinyl: 'Look for a vinyl',
+  item: 'Look for an item',
+};
 
 function LookDialog({ kind, onPicked, onClose }: LookDialogProps) {
   const [words, setWords] = useState('');

@@ -21,6 +21,7 @@ import {
 } from '../../data/order-store';
 import type { StoredShop } from '../../data/shop-store';
 import type { ShopContext } from '../context';
+import { rememberUntilChange } from '../remember';
 
 type Estimates = { readonly estimates: ReturnType<typeof estimateRemaining> };
 /** A part as it stands, with the seconds it still takes at each station. */
@@ -64,7 +65,9 @@ export const readStored = (order: StoredOrder): ReadOrder =>
 
 /** The soonest due first. */
 export const readOpenOrders = (shop: ShopContext): readonly WaitingOrder[] =>
-  loadStandingOrders(shop.db, findOpenOrderIds(shop.db)).map(readStanding);
+  rememberUntilChange(shop, 'open orders', () =>
+    loadStandingOrders(shop.db, findOpenOrderIds(shop.db)).map(readStanding),
+  );
 
 export function readOrder(shop: ShopContext, id: number): ReadOrder | null {
   const order = findOrder(shop.db, id);

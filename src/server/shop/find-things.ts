@@ -14,13 +14,17 @@ const EACH = 6;
 /** So many of one kind to choose from. */
 const OF_A_KIND = 30;
 
-/** Vinyls or artworks whose name holds the words, by name. */
+const FINDERS = { artwork: findArtworksLike, vinyl: findVinylsLike, item: findItemsLike } as const;
+type NamedKind = keyof typeof FINDERS;
+export const NAMED_KINDS = Object.keys(FINDERS) as readonly NamedKind[];
+
+/** Those of a kind whose name holds the words, by name. */
 export const findNames = (
   shop: ShopContext,
-  kind: 'artwork' | 'vinyl',
+  kind: NamedKind,
   words: string,
 ): readonly { readonly id: number; readonly name: string }[] =>
-  (kind === 'artwork' ? findArtworksLike : findVinylsLike)(shop.db, words, OF_A_KIND).map(({ id, name }) => ({
+  FINDERS[kind](shop.db, words, OF_A_KIND).map(({ id, name }) => ({
     id,
     name,
   }));

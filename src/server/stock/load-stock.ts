@@ -23,6 +23,7 @@ import { DAYS_TO_MAKE } from './make-days';
 import { measureLot } from './measure-lot';
 import { nameThings } from './things';
 import { computeWeeklyUses } from './weekly-use';
+import { rememberUntilChange } from '../remember';
 import { loadSuppliers } from '../../data/supplier-store';
 
 /** What one order still needs of a thing. */
@@ -38,7 +39,10 @@ export type OrderNeed = {
  * Vinyl for parts not cut yet, in mm² of strip that a cutter reaches; blanks for pieces of which nothing is pressed
  * yet.
  */
-export function computeOrderNeeds(shop: ShopContext): readonly OrderNeed[] {
+export const computeOrderNeeds = (shop: ShopContext): readonly OrderNeed[] =>
+  rememberUntilChange(shop, 'needs of open orders', () => readOrderNeeds(shop));
+
+function readOrderNeeds(shop: ShopContext): readonly OrderNeed[] {
   const orders = readOpenOrders(shop);
   const { figures } = getShop(shop);
   const { lines } = readMadeLines(shop, orders);
