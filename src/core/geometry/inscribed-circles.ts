@@ -37,6 +37,10 @@ export class InscribedCircles {
     });
   }
 
+  countPoints(shape: number): number {
+    return this.shapes[shape]!.reduce((sum, ring) => sum + ring.length, 0);
+  }
+
   isCopy(shape: number): boolean {
     return shape >= 0 && this.model[shape] !== shape;
   }

@@ -25,6 +25,8 @@ const LEAST_WAY_ROUND = 1.25;
 /** The way round a right angle is one width; any shorter way goes round a blunter corner. */
 const CORNER_WAY = 1.02;
 const FIRST_CIRCLES = 6;
+/** A circle in lace takes longer to find than the looks that it would shorten. */
+const MOST_POINTS_FIRST = 2000;
 /** A place is looked for between rings only where it may be thinner than the thinnest known by more than this share. */
 const NOT_WORTH_FINDING = 0.998;
 /** Sides nearer than this touch, and a neck so thin parts two pieces: no knife leaves it standing. */
@@ -145,7 +147,8 @@ export class Calliper {
     const widths = new Map(
       bounds.flatMap(({ group, widest }) => (group >= 0 && !circles.isCopy(group) ? [[group, widest] as const] : [])),
     );
-    for (const [group] of [...widths].sort((a, b) => a[1] - b[1]).slice(0, FIRST_CIRCLES)) {
+    const slight = [...widths].filter(([group]) => circles.countPoints(group) <= MOST_POINTS_FIRST);
+    for (const [group] of slight.sort((a, b) => a[1] - b[1]).slice(0, FIRST_CIRCLES)) {
       const circle = circles.find(group);
       if (circle && circle.widthMm > 0 && circle.widthMm < thinnestKnown()) best = circle;
     }
