@@ -10,7 +10,7 @@ test.afterAll(() => server.remove());
 const price = (page: Page) => page.getByLabel('Agreed price, in total');
 async function countOrders(page: Page): Promise<number> {
   const answer = await page.request.get(`${server.address}/api/orders`);
-  return ((await answer.json()) as { open: unknown[] }).open.length;
+  return ((await answer.json()) as { counts: { open: number } }).counts.open;
 }
 
 test('the agreed price follows the lines until it is the seller’s own, and leads back', async ({ page }) => {

@@ -49,23 +49,29 @@ export function CompareFields({ view, wish, layers, choices, onChange }: Props) 
         ))}
       </TextField>
       <LayerField layers={layers} value={wish.layerIndex} onChange={(layerIndex) => begin(wish.kind, layerIndex)} />
-      <Autocomplete
-        multiple
-        disableCloseOnSelect
-        options={[...choices]}
-        value={wish.ids.flatMap((id) => choices.find((choice) => choice.id === id) ?? [])}
-        getOptionLabel={(choice) => choice.name}
-        getOptionKey={(choice) => choice.id}
-        isOptionEqualToValue={(a, b) => a.id === b.id}
-        getOptionDisabled={(choice) => wish.ids.length >= MOST_COMPARED && !wish.ids.includes(choice.id)}
-        onChange={(_, chosen) => set({ ids: chosen.slice(0, MOST_COMPARED).map((choice) => choice.id) })}
-        renderInput={(props) => <TextField {...props} label={`In these ${KIND_NAMES[wish.kind]}, four at most`} />}
-      />
-      {look && wish.kind === 'vinyls' && wish.ids.length < MOST_COMPARED && (
-        <Button size="small" onClick={() => look((id) => set({ ids: [...new Set([...wish.ids, id])] }))}>
-          Look for a vinyl…
-        </Button>
-      )}
+      <div>
+        <Autocomplete
+          multiple
+          disableCloseOnSelect
+          options={[...choices]}
+          value={wish.ids.flatMap((id) => choices.find((choice) => choice.id === id) ?? [])}
+          getOptionLabel={(choice) => choice.name}
+          getOptionKey={(choice) => choice.id}
+          isOptionEqualToValue={(a, b) => a.id === b.id}
+          getOptionDisabled={(choice) => wish.ids.length >= MOST_COMPARED && !wish.ids.includes(choice.id)}
+          onChange={(_, chosen) => set({ ids: chosen.slice(0, MOST_COMPARED).map((choice) => choice.id) })}
+          renderInput={(props) => <TextField {...props} label={`In these ${KIND_NAMES[wish.kind]}, four at most`} />}
+        />
+        {look && wish.kind === 'vinyls' && wish.ids.length < MOST_COMPARED && (
+          <Button
+            size="small"
+            variant="text"
+            onClick={() => look((id) => set({ ids: [...new Set([...wish.ids, id])] }))}
+          >
+            Look for a vinyl…
+          </Button>
+        )}
+      </div>
       <WidthField
         label="Width"
         widthMm={wish.widthMm}

@@ -69,7 +69,7 @@ export function ListSearch({ label, query, others = {} }: ListSearchProps) {
       {Object.entries(kept).map(([name, value]) => (
         <input key={name} type="hidden" name={name} value={value} />
       ))}
-      <Button type="submit">Look</Button>
+      <Button type="submit">Find</Button>
       {query.words && <Button href={toHref({ ...query, words: '', page: 1 }, others)}>Show all</Button>}
     </form>
   );

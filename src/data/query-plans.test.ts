@@ -1,0 +1,82 @@
+// What lists ask the database finds its rows by an index: nothing reads a large table from end to end, however long the
+// shop has been open.
+
+import { beforeAll, beforeEach, describe, expect, it } from 'vitest';
+import { copyDemoShop, seedDemoShop, type TestShop } from '../../test/demo-shop';
+import { listPlans } from '../../test/query-plans';
+import { loadToday } from '../server/bench/load-today';
+import { loadStation } from '../server/bench/load-station';
+import { loadCutSheets } from '../server/cut-sheets/load-cut-sheets';
+import { loadArtworkList } from '../server/artwork/load-artwork-list';
+import { loadItemList, readItemQuery } from '../server/items/load-item-list';
+import { loadCompare, loadItemEditor } from '../server/items/load-items';
+import { loadPriceList } from '../server/items/load-price-list';
+import { loadNewOrder } from '../server/orders/load-new-order';
+import { loadOrderView } from '../server/orders/load-orders';
+import { loadOrderList, readOrderQuery } from '../server/orders/load-order-list';
+
+/** Tables that grow with every order, and with every cut. */
+const GROWING = [
+  'orders',
+  'order_lines',
+  'order_events',
+  'pieces',
+  'parts',
+  'part_events',
+  'work_sessions',
+  'work_session_parts',
+  'piece_minutes',
+  'cut_stretches',
+  'stock_lines',
+  'supply_wear',
+];
+
+let seeded: Buffer;
+let shop: TestShop;
+beforeAll(async () => {
+  seeded = await seedDemoShop();
+}, 60_000);
+beforeEach(() => {
+  shop = copyDemoShop(seeded);
+});
+
+const orders = (query: string) => loadOrderList(shop, readOrderQuery(new URLSearchParams(query)));
+const items = (query: string) => loadItemList(shop, readItemQuery(new URLSearchParams(query)));
+
+const VIEWS: readonly (readonly [string, () => unknown])[] = [
+  ['Today', () => loadToday(shop)],
+  ['the bench', () => loadStation(shop, 'cut')],
+  ['cut sheets', () => loadCutSheets(shop)],
+  ['orders', () => orders('')],
+  ['closed orders', () => orders('show=closed')],
+  ['closed orders by title', () => orders('show=closed&sort=title')],
+  ['closed orders by due day', () => orders('show=closed&sort=due')],
+  ['closed orders by price', () => orders('show=closed&sort=agreed&down=1')],
+  ['an order', () => loadOrderView(shop, 1)],
+  ['a new order', () => loadNewOrder(shop, {})],
+  ['items', () => items('')],
+  ['items by what an hour earns', () => items('sort=hour')],
+  ['an item', () => loadItemEditor(shop, 1, null)],
+  ['a comparison', () => loadCompare(shop, 1)],
+  ['the price list', () => loadPriceList(shop)],
+  ['drawings', () => loadArtworkList(shop)],
+];
+
+describe('no large table is read from end to end', () => {
+  it.each(VIEWS)('%s', (_name, load) => {
+    const plans = listPlans(shop.db, load);
+    expect(plans.length).toBeGreaterThan(0);
+    const scanned = plans.flatMap(({ query, steps }) =>
+      steps.flatMap((step) => {
+        const table = /^SCAN (\S+)$/.exec(step)?.[1];
+        return table && GROWING.includes(table) ? [`${table}: ${query}`] : [];
+      }),
+    );
+    expect(scanned).toEqual([]);
+  });
+
+  it('and one that would is found', () => {
+    const plans = listPlans(shop.db, () => shop.db.$client.prepare('select * from parts where broken = 1').all());
+    expect(plans.map(({ steps }) => steps)).toEqual([['SCAN parts']]);
+  });
+});
