@@ -96,7 +96,9 @@ async function makeBigShop() {
   const started = performance.now();
   const tool = await import(pathToFileURL(join(root, 'dist', 'tools', 'big-shop.mjs')).href);
   await tool.makeBigShop(folder, BIG_ORDERS, Date.now());
-  console.log(`A big shop of ${BIG_ORDERS} orders was written in ${Math.round((performance.now() - started) / 1000)} s.`);
+  console.log(
+    `A big shop of ${BIG_ORDERS} orders was written in ${Math.round((performance.now() - started) / 1000)} s.`,
+  );
   return folder;
 }
 

@@ -1,13 +1,13 @@
 import { describe, expect, it } from 'vitest';
 import {
   addOrderEvent,
-  findClosedOrderIds,
   findOpenOrderIds,
   findOrder,
   findOrderIdsOfParts,
   loadOrders,
   type OrderEventKind,
 } from './order-store';
+import { findClosedOrderIds } from './order-search';
 import {
   findSession,
   insertSession,

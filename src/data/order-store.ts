@@ -1,13 +1,12 @@
 // Orders with their customers, lines, pieces, parts, and the events of both. Events are only ever added.
 
-import { and, asc, desc, eq, isNotNull, isNull, like, or, sql } from 'drizzle-orm';
+import { and, asc, eq, isNull, sql } from 'drizzle-orm';
 import type { Made } from '../core/costing';
 import type { LineQuote, PartEvent, PartNow } from '../core/orders';
 import { groupBy, type Minor } from '../core/units';
 import { inTransaction, type Database } from './database';
 import { isIn } from './is-in';
 import { insertRow, insertRows, prepareOnce } from './prepared';
-import { toLikePattern } from './like';
 import { customers, orderEvents, orderLines, orders, partEvents, parts, pieces, type OrderEventKind } from './schema';
 import type { StoredCustomer } from './customer-store';
 
@@ -68,62 +67,6 @@ export function findOpenOrderIds(db: Database): readonly number[] {
     .map((row) => row.id);
 }
 
-const CLOSED_COLUMNS = {
-  closed: orders.closedAtMs,
-  due: orders.dueDay,
-  number: orders.id,
-  title: orders.title,
-  agreed: orders.agreed,
-} as const;
-
-/** Ids of orders that were handed over or cancelled; by when they were closed the latest first, unless turned round. */
-export function findClosedOrderIds(
-  db: Database,
-  query: {
-    readonly words: string;
-    readonly sort: keyof typeof CLOSED_COLUMNS;
-    readonly down: boolean;
-    readonly offset: number;
-    readonly limit: number;
-  },
-): readonly number[] {
-  const falls = query.sort === 'closed' ? !query.down : query.down;
-  const direction = falls ? desc : asc;
-  return db
-    .select({ id: orders.id })
-    .from(orders)
-    .innerJoin(customers, eq(customers.id, orders.customerId))
-    .where(isClosedLike(query.words))
-    .orderBy(direction(CLOSED_COLUMNS[query.sort]), direction(orders.id))
-    .limit(query.limit)
-    .offset(query.offset)
-    .all()
-    .map((row) => row.id);
-}
-
-export const countClosedOrders = (db: Database, words: string): number =>
-  words === ''
-    ? db
-        .select({ count: sql<number>`count(*)` })
-        .from(orders)
-        .where(isNotNull(orders.closedAtMs))
-        .get()!.count
-    : db
-        .select({ count: sql<number>`count(*)` })
-        .from(orders)
-        .innerJoin(customers, eq(customers.id, orders.customerId))
-        .where(isClosedLike(words))
-        .get()!.count;
-
-const isClosedLike = (words: string) => and(isNotNull(orders.closedAtMs), words === '' ? undefined : matches(words));
-
-/** Title or customer holds the words, or the number is the order's. */
-function matches(words: string) {
-  const wanted = toLikePattern(words);
-  const number = /^\d{1,9}$/.test(words.trim()) ? Number(words.trim()) : NO_ORDER;
-  return or(like(orders.title, wanted), like(customers.name, wanted), eq(orders.id, number));
-}
-
 export const findOrderIdsOfLines = (db: Database, lineIds: readonly number[]): readonly number[] =>
   db
     .selectDistinct({ id: orderLines.orderId })
@@ -142,23 +85,6 @@ export function findOrderIdsOfParts(db: Database, partIds: readonly number[]): r
     .all()
     .map((row) => row.id);
 }
-
-/** Orders whose title or customer holds the words, or whose number they are; the first due first. */
-export function findOrdersLike(
-  db: Database,
-  words: string,
-  limit: number,
-): readonly { readonly id: number; readonly title: string; readonly customer: string; readonly dueDay: string }[] {
-  return db
-    .select({ id: orders.id, title: orders.title, customer: customers.name, dueDay: orders.dueDay })
-    .from(orders)
-    .innerJoin(customers, eq(customers.id, orders.customerId))
-    .where(matches(words))
-    .orderBy(orders.dueDay)
-    .limit(limit)
-    .all();
-}
-const NO_ORDER = -1;
 
 /** The orders in the order asked for, with all that happened to their parts; ids that are not there are left out. */
 export function loadOrders(db: Database, ids: readonly number[]): readonly StoredOrder[] {

@@ -1,7 +1,8 @@
 // The list of orders, a page at a time: the open ones with their slack, or those that are closed.
 
 import { dayOf } from '../../core/units/index';
-import { countClosedOrders, findClosedOrderIds, loadStandingOrders } from '../../data/order-store';
+import { loadStandingOrders } from '../../data/order-store';
+import { countClosedOrders, findClosedOrderIds } from '../../data/order-search';
 import type { OrderListView, OrderShow, OrderSort } from '../../views/orders';
 import type { ListQuery } from '../../views/list';
 import { getShop, type ShopContext } from '../context';

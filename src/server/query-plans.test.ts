@@ -4,16 +4,16 @@
 import { beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import { copyDemoShop, seedDemoShop, type TestShop } from '../../test/demo-shop';
 import { listPlans } from '../../test/query-plans';
-import { loadToday } from '../server/bench/load-today';
-import { loadStation } from '../server/bench/load-station';
-import { loadCutSheets } from '../server/cut-sheets/load-cut-sheets';
-import { loadArtworkList } from '../server/artwork/load-artwork-list';
-import { loadItemList, readItemQuery } from '../server/items/load-item-list';
-import { loadCompare, loadItemEditor } from '../server/items/load-items';
-import { loadPriceList } from '../server/items/load-price-list';
-import { loadNewOrder } from '../server/orders/load-new-order';
-import { loadOrderView } from '../server/orders/load-orders';
-import { loadOrderList, readOrderQuery } from '../server/orders/load-order-list';
+import { loadToday } from './bench/load-today';
+import { loadStation } from './bench/load-station';
+import { loadCutSheets } from './cut-sheets/load-cut-sheets';
+import { loadArtworkList } from './artwork/load-artwork-list';
+import { loadItemList, readItemQuery } from './items/load-item-list';
+import { loadCompare, loadItemEditor } from './items/load-items';
+import { loadPriceList } from './items/load-price-list';
+import { loadNewOrder } from './orders/load-new-order';
+import { loadOrderView } from './orders/load-orders';
+import { loadOrderList, readOrderQuery } from './orders/load-order-list';
 
 /** Tables that grow with every order, and with every cut. */
 const GROWING = [

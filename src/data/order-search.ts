@@ -1,0 +1,79 @@
+// Orders looked through: closed ones a page at a time, and any by words or number.
+
+import { and, asc, desc, eq, isNotNull, like, or, sql } from 'drizzle-orm';
+import type { Database } from './database';
+import { toLikePattern } from './like';
+import { customers, orders } from './schema';
+
+const CLOSED_COLUMNS = {
+  closed: orders.closedAtMs,
+  due: orders.dueDay,
+  number: orders.id,
+  title: orders.title,
+  agreed: orders.agreed,
+} as const;
+
+/** Ids of orders that were handed over or cancelled; by when they were closed the latest first, unless turned round. */
+export function findClosedOrderIds(
+  db: Database,
+  query: {
+    readonly words: string;
+    readonly sort: keyof typeof CLOSED_COLUMNS;
+    readonly down: boolean;
+    readonly offset: number;
+    readonly limit: number;
+  },
+): readonly number[] {
+  const falls = query.sort === 'closed' ? !query.down : query.down;
+  const direction = falls ? desc : asc;
+  return db
+    .select({ id: orders.id })
+    .from(orders)
+    .innerJoin(customers, eq(customers.id, orders.customerId))
+    .where(isClosedLike(query.words))
+    .orderBy(direction(CLOSED_COLUMNS[query.sort]), direction(orders.id))
+    .limit(query.limit)
+    .offset(query.offset)
+    .all()
+    .map((row) => row.id);
+}
+
+export const countClosedOrders = (db: Database, words: string): number =>
+  words === ''
+    ? db
+        .select({ count: sql<number>`count(*)` })
+        .from(orders)
+        .where(isNotNull(orders.closedAtMs))
+        .get()!.count
+    : db
+        .select({ count: sql<number>`count(*)` })
+        .from(orders)
+        .innerJoin(customers, eq(customers.id, orders.customerId))
+        .where(isClosedLike(words))
+        .get()!.count;
+
+const isClosedLike = (words: string) => and(isNotNull(orders.closedAtMs), words === '' ? undefined : matches(words));
+
+/** Title or customer holds the words, or the number is the order's. */
+function matches(words: string) {
+  const wanted = toLikePattern(words);
+  const number = /^\d{1,9}$/.test(words.trim()) ? Number(words.trim()) : NO_ORDER;
+  return or(like(orders.title, wanted), like(customers.name, wanted), eq(orders.id, number));
+}
+
+/** Orders whose title or customer holds the words, or whose number they are; the first due first. */
+export function findOrdersLike(
+  db: Database,
+  words: string,
+  limit: number,
+): readonly { readonly id: number; readonly title: string; readonly customer: string; readonly dueDay: string }[] {
+  return db
+    .select({ id: orders.id, title: orders.title, customer: customers.name, dueDay: orders.dueDay })
+    .from(orders)
+    .innerJoin(customers, eq(customers.id, orders.customerId))
+    .where(matches(words))
+    .orderBy(orders.dueDay)
+    .limit(limit)
+    .all();
+}
+const NO_ORDER = -1;
