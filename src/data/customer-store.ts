@@ -1,13 +1,25 @@
 // Customers by name.
 
 import type { Database } from './database';
-import { customers } from './schema';
-import { asc, eq } from 'drizzle-orm';
+import { customers, orders } from './schema';
+import { asc, desc, eq } from 'drizzle-orm';
 
 export type StoredCustomer = { readonly id: number; readonly name: string; readonly contact: string };
 
-export function loadCustomers(db: Database): readonly StoredCustomer[] {
-  return db.select().from(customers).orderBy(asc(customers.name)).all();
+/** Customers of the newest orders, by name: those who are likely to order again. */
+export function loadRecentCustomers(db: Database, newestOrders: number): readonly StoredCustomer[] {
+  const newest = db
+    .select({ id: orders.customerId })
+    .from(orders)
+    .orderBy(desc(orders.id))
+    .limit(newestOrders)
+    .as('newest');
+  return db
+    .selectDistinct({ id: customers.id, name: customers.name, contact: customers.contact })
+    .from(newest)
+    .innerJoin(customers, eq(customers.id, newest.id))
+    .orderBy(asc(customers.name))
+    .all();
 }
 
 /** The id of the customer of that name, added when new; a contact that is given replaces the old one. */

@@ -1,3 +1,4 @@
+import { eq } from 'drizzle-orm';
 import { describe, expect, it } from 'vitest';
 import {
   addOrderEvent,
@@ -17,7 +18,8 @@ import {
   stopSession,
 } from './work-store';
 import { addPartEvents } from './part-event-store';
-import { ensureCustomer, loadCustomers } from './customer-store';
+import { ensureCustomer, loadRecentCustomers } from './customer-store';
+import { orders } from './schema';
 import { QUOTE } from './stores-examples';
 import { db, ids, place } from './small-shop-examples';
 
@@ -67,7 +69,10 @@ describe('orders', () => {
     const id = ensureCustomer(db, 'Juniper Vale', 'old@vale.example');
     expect(ensureCustomer(db, 'Juniper Vale', '')).toBe(id);
     ensureCustomer(db, 'Juniper Vale', 'new@vale.example');
-    expect(loadCustomers(db)).toEqual([{ id, name: 'Juniper Vale', contact: 'new@vale.example' }]);
+    expect(loadRecentCustomers(db, 5)).toEqual([]);
+    const order = place('2027-01-01');
+    db.update(orders).set({ customerId: id }).where(eq(orders.id, order)).run();
+    expect(loadRecentCustomers(db, 5)).toEqual([{ id, name: 'Juniper Vale', contact: 'new@vale.example' }]);
   });
 
   it('are found by their parts, whose events come back in order', () => {

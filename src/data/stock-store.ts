@@ -80,16 +80,6 @@ export const loadPricedLots = (db: Database, key: string): readonly StoredLot[] 
     .orderBy(asc(lots.receivedAtMs), asc(lots.id))
     .all();
 
-/** Lots that were bought, oldest first, used up or not: not the offcuts. Of one thing where `key` is given. */
-export function loadBoughtLots(db: Database, key?: string): readonly StoredLot[] {
-  return db
-    .select()
-    .from(lots)
-    .where(and(ne(lots.form, 'offcut'), key === undefined ? undefined : eq(lots.key, key)))
-    .orderBy(asc(lots.receivedAtMs), asc(lots.id))
-    .all();
-}
-
 /**
  * Adds a line and brings the lot's sum up to date. Two statements: call it inside a transaction. The database refuses a
  * sum below 0.

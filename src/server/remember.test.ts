@@ -2,7 +2,6 @@
 
 import { beforeEach, describe, expect, it } from 'vitest';
 import { eq } from 'drizzle-orm';
-import { loadCustomers } from '../data/customer-store';
 import { customers } from '../data/schema';
 import { openShop, type ShopContext } from './context';
 import { rememberUntilChange } from './remember';
@@ -13,7 +12,7 @@ beforeEach(() => {
 });
 
 describe('remembering', () => {
-  const ask = () => rememberUntilChange(shop, 'customers', () => loadCustomers(shop.db).length);
+  const ask = () => rememberUntilChange(shop, 'customers', () => shop.db.select().from(customers).all().length);
   const add = (name: string) => void shop.db.insert(customers).values({ name, contact: '' }).run();
 
   it('reads once for as long as nothing changes, and anew after each change', () => {

@@ -41,7 +41,7 @@ export type ArtworkView = {
   readonly version: number;
 };
 
-export type ArtworkCard = {
+type ArtworkCard = {
   readonly id: number;
   readonly name: string;
   readonly widthMm: number;

@@ -154,7 +154,7 @@ export type OrderStart = {
 
 export type NewOrderView = {
   readonly items: readonly OrderableItem[];
-  /** By name, with how they were last reached. */
+  /** Of the newest orders, by name, with how they were last reached. */
   readonly customers: readonly { readonly name: string; readonly contact: string }[];
   /** ISO day in the shop’s time zone. */
   readonly today: string;

@@ -1,3 +1,4 @@
+import { randomLcg } from 'd3-random';
 import { bench, describe } from 'vitest';
 import { measureArtwork, orderContours, readSvg } from './index';
 
@@ -24,21 +25,83 @@ function drawWaves(paths: number): string {
     }).join(''),
   );
 }
-const drawDots = (count: number): string =>
-  svg(
-    Array.from(
-      { length: count },
-      (_, index) => `<circle cx="${5 + (index % 71) * 14}" cy="${5 + Math.floor(index / 71) * 14}" r="4"/>`,
-    ).join(''),
+/** Where `count` things lie in rows, and how far apart. */
+function spread(count: number): { readonly step: number; readonly at: (index: number) => { x: number; y: number } } {
+  const columns = Math.ceil(Math.sqrt(count));
+  const step = 960 / columns;
+  return {
+    step,
+    at: (index) => ({ x: 20 + ((index % columns) + 0.5) * step, y: 20 + (Math.floor(index / columns) + 0.5) * step }),
+  };
+}
+
+/** Round dots of one size. */
+function drawDots(count: number): string {
+  const { step, at } = spread(count);
+  return svg(
+    Array.from({ length: count }, (_, index) => {
+      const { x, y } = at(index);
+      return `<circle cx="${x}" cy="${y}" r="${step * 0.3}"/>`;
+    }).join(''),
   );
+}
+
+/** A sheet with round holes of many sizes, all in one path. */
+function drawLace(holes: number): string {
+  const next = randomLcg(0.15);
+  const { step, at } = spread(holes);
+  const rings = Array.from({ length: holes }, (_, index) => {
+    const { x, y } = at(index);
+    const corners = 12 + (index % 3) * 6;
+    const radius = step * (0.25 + next() * 0.15);
+    return drawRing(corners, (angle) => [x + radius * Math.cos(angle), y + radius * Math.sin(angle)]);
+  });
+  return svg(`<path fill-rule="evenodd" d="M0 0H1000V1000H0z${rings.join('')}"/>`);
+}
+
+/** Of a bar that lies along x, about its middle. */
+const BAR = [
+  [60, -1.5],
+  [60, 1.5],
+  [-60, 1.5],
+  [-60, -1.5],
+] as const;
+
+/** Narrow bars that lie across one another wherever they fall. */
+function drawCrossing(bars: number): string {
+  const next = randomLcg(0.51);
+  return svg(
+    Array.from({ length: bars }, () => {
+      const [x, y, turn] = [next() * 1000, next() * 1000, next() * Math.PI];
+      const [cosine, sine] = [Math.cos(turn), Math.sin(turn)];
+      const points = BAR.map(
+        ([u, v]) => `${(x + cosine * u - sine * v).toFixed(2)} ${(y + sine * u + cosine * v).toFixed(2)}`,
+      );
+      return `<path d="M${points.join('L')}z"/>`;
+    }).join(''),
+  );
+}
+
+function drawRing(corners: number, place: (angle: number) => readonly [number, number]): string {
+  const points = Array.from({ length: corners }, (_, corner) =>
+    place((corner / corners) * 2 * Math.PI)
+      .map((value) => value.toFixed(2))
+      .join(' '),
+  );
+  return `M${points.join('L')}z`;
+}
 
 for (const [name, text] of [
   ['1,000 segments', drawWaves(20)],
   ['10,000 segments', drawWaves(200)],
-  ['50,000 segments', drawWaves(1000)],
-  ['100,000 segments', drawWaves(2000)],
+  ['50,000 segments in 1,000 paths', drawWaves(1000)],
   ['200,000 segments', drawWaves(4000)],
+  ['1,000 dots', drawDots(1000)],
   ['5,000 dots', drawDots(5000)],
+  ['20,000 dots', drawDots(20_000)],
+  ['lace of 1,000 holes in one path', drawLace(1000)],
+  ['lace of 5,000 holes in one path', drawLace(5000)],
+  ['1,000 bars that cross', drawCrossing(1000)],
 ] as const) {
   describe(name, () => {
     bench(

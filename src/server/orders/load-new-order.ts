@@ -1,7 +1,7 @@
 // What an order can be made of, and what it begins with.
 
 import { dayOf } from '../../core/units/index';
-import { loadCustomers } from '../../data/customer-store';
+import { loadRecentCustomers } from '../../data/customer-store';
 import { loadItems } from '../../data/item-store';
 import { findQuote } from '../../data/quote-store';
 import type { NewOrderView, OrderableItem, OrderStart } from '../../views/orders';
@@ -13,13 +13,16 @@ import { readItemCosts } from '../items/item-costs';
 /** Where an order comes from: nothing, an item, or a quote that was given. */
 type From = { readonly itemId?: number | null; readonly quoteId?: number | null };
 
+/** Their customers are proposed by name. */
+const RECENT_ORDERS = 500;
+
 export function loadNewOrder(shop: ShopContext, from: From): NewOrderView {
   const { timeZone } = getShop(shop);
   const items = listOrderable(shop);
   return {
     today: dayOf(shop.now(), timeZone),
     start: findStart(shop, items, from),
-    customers: loadCustomers(shop.db).map(({ name, contact }) => ({ name, contact })),
+    customers: loadRecentCustomers(shop.db, RECENT_ORDERS).map(({ name, contact }) => ({ name, contact })),
     items,
   };
 }
