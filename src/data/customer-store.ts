@@ -2,22 +2,18 @@
 
 import type { Database } from './database';
 import { customers, orders } from './schema';
-import { asc, desc, eq } from 'drizzle-orm';
+import { asc, eq, sql } from 'drizzle-orm';
 
 export type StoredCustomer = { readonly id: number; readonly name: string; readonly contact: string };
 
 /** Customers of the newest orders, by name: those who are likely to order again. */
 export function loadRecentCustomers(db: Database, newestOrders: number): readonly StoredCustomer[] {
-  const newest = db
-    .select({ id: orders.customerId })
-    .from(orders)
-    .orderBy(desc(orders.id))
-    .limit(newestOrders)
-    .as('newest');
+  const isNew = sql`${orders.id} > (select max(id) from orders) - ${newestOrders}`;
   return db
     .selectDistinct({ id: customers.id, name: customers.name, contact: customers.contact })
-    .from(newest)
-    .innerJoin(customers, eq(customers.id, newest.id))
+    .from(orders)
+    .innerJoin(customers, eq(customers.id, orders.customerId))
+    .where(isNew)
     .orderBy(asc(customers.name))
     .all();
 }

@@ -10,8 +10,8 @@ import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { callApi, wordsOf } from './api';
 import { Failure } from './Failure';
-import type { LookKind } from './LookFor';
 
+export type LookKind = 'artwork' | 'vinyl' | 'item';
 type Name = { readonly id: number; readonly name: string };
 
 type LookDialogProps = {

@@ -6,10 +6,10 @@ import type { ItemMaterialsView } from '../../views/items';
 import type { VinylView } from '../../views/shelf';
 import { callApi, wordsOf } from './api';
 import { late } from './late';
+import type { LookKind } from './LookDialog';
 
 const LookDialog = late(() => import('./LookDialog'));
 
-export type LookKind = 'artwork' | 'vinyl' | 'item';
 type Look = (onPicked: (id: number) => void) => void;
 
 const LookContext = createContext<((kind: LookKind) => Look | null) | null>(null);

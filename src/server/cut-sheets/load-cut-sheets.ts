@@ -16,9 +16,20 @@ import { narrowToPieces } from '../bench/bench-views';
 import { getShop, type ShopContext } from '../context';
 import { loadMaterials, readMadeLines } from '../items/materials';
 import { readOpenOrders } from '../orders/read-orders';
+import { rememberUntilChange } from '../remember';
 
 export function loadCutSheets(shop: ShopContext): CutSheetsView {
-  const stored = getShop(shop);
+  const { figures, timeZone } = getShop(shop);
+  const nowMs = shop.now();
+  return {
+    ...rememberUntilChange(shop, 'cut sheets', () => gatherLoads(shop)),
+    gapMm: figures.weedMarginMm,
+    freeSeconds: computeFreeSeconds({ nowMs, day: dayOf(nowMs, timeZone), timeZone, shop: figures }),
+  };
+}
+
+/** What waits to be cut, by vinyl, the first due first. */
+function gatherLoads(shop: ShopContext): Pick<CutSheetsView, 'groups' | 'artworks'> {
   const orders = narrowToPieces(
     readOpenOrders(shop).map((entry) => ({ ...entry, parts: entry.parts.filter((part) => part.state === 'to-cut') })),
   );
@@ -55,13 +66,6 @@ export function loadCutSheets(shop: ShopContext): CutSheetsView {
   return {
     groups: groups.sort((a, b) => firstDue(a).localeCompare(firstDue(b))),
     artworks,
-    gapMm: stored.figures.weedMarginMm,
-    freeSeconds: computeFreeSeconds({
-      nowMs: shop.now(),
-      day: dayOf(shop.now(), stored.timeZone),
-      timeZone: stored.timeZone,
-      shop: stored.figures,
-    }),
   };
 }
 

@@ -1,8 +1,9 @@
 // The price list: items by channels, a page at a time; the whole of it for paper and for files.
 
+import type { CostSums } from '../../core/costing/index';
 import { priceOnChannel, readPrice } from '../../core/pricing/index';
 import { toBareFigure } from '../../core/units/index';
-import { loadChannels } from '../../data/channel-store';
+import { loadChannels, type StoredChannel } from '../../data/channel-store';
 import { countPoorItems } from '../../data/item-cost-store';
 import { countItems, ITEM_SORTS, listItems, loadItems, type ItemSort, type StoredItem } from '../../data/item-store';
 import { findBlanks } from '../../data/shelf-store';
@@ -11,6 +12,7 @@ import type { PriceGoal, PriceListView, PriceRow } from '../../views/price-list'
 import { describeCostProblem } from '../../wording/problems';
 import { getSettings, getShop, type ShopContext } from '../context';
 import { findPage, readListQuery } from '../list-query';
+import { rememberUntilChange } from '../remember';
 import { calculateAll, calculateSoon, readItemCosts } from './item-costs';
 import { toGoal } from './price-goals';
 
@@ -56,6 +58,7 @@ function toPriceRows(shop: ShopContext, items: readonly StoredItem[], goal: Pric
   const channels = loadChannels(shop.db);
   const settings = getSettings(shop);
   const costs = readItemCosts(shop, items);
+  const askOf = makeAsking(shop, goal, channels);
   const blanks = new Map(
     findBlanks(shop.db, [...new Set(items.map((item) => item.blankId))]).map((blank) => [blank.id, blank.name]),
   );
@@ -71,11 +74,28 @@ function toPriceRows(shop: ShopContext, items: readonly StoredItem[], goal: Pric
       blankName: blanks.get(blankId) ?? '',
       cost: cost && cost.withRisk,
       hourEarns: earns && toBareFigure(earns),
-      asks: channels.map((channel) => {
-        const asked = cost && priceOnChannel(toGoal(goal, figures), cost, channel);
-        return asked?.ok ? toBareFigure(asked.value) : null;
-      }),
+      asks: cost ? askOf(id, cost) : channels.map(() => null),
       problem: problem && describeCostProblem(problem, settings),
     };
   });
+}
+
+/** What an item has to cost on each channel. Sought step by step, so that it is remembered until something changes. */
+function makeAsking(
+  shop: ShopContext,
+  goal: PriceGoal,
+  channels: readonly StoredChannel[],
+): (itemId: number, cost: CostSums) => PriceRow['asks'] {
+  const { figures } = getShop(shop);
+  const known = rememberUntilChange(shop, `prices for ${goal}`, () => new Map<number, PriceRow['asks']>());
+  return (itemId, cost) => {
+    const asks =
+      known.get(itemId) ??
+      channels.map((channel) => {
+        const asked = priceOnChannel(toGoal(goal, figures), cost, channel);
+        return asked.ok ? toBareFigure(asked.value) : null;
+      });
+    known.set(itemId, asks);
+    return asks;
+  };
 }

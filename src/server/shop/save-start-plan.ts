@@ -12,7 +12,7 @@ import { notFound, stale } from '../errors';
 import { readItemCosts } from '../items/item-costs';
 
 /** So many stand in the list of what is sold, besides those the plan has; others are looked for by name. */
-const LISTED = 40;
+const LISTED = 20;
 
 /** A plan that was never saved begins with examples, and with one of each listed item a week. */
 export function loadStart(shop: ShopContext): StartView {

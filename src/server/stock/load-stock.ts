@@ -210,7 +210,7 @@ export function loadStock(shop: ShopContext): FullStock {
   return { rows: keys.map(rowOf), value: valueLots(lots) };
 }
 
-const STOCK_PAGE = 100;
+const STOCK_PAGE = 60;
 const NEWEST_LINES = 12;
 
 /** Things whose name has every word, a page at a time. */
