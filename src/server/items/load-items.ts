@@ -127,7 +127,7 @@ export function loadItemMaterials(shop: ShopContext, wanted: Wanted): ItemMateri
   };
 }
 
-/** For layers that no vinyl was chosen for: the nearest of the whole shelf. */
+/** For layers that no vinyl was chosen for: the nearest of a shelf that is too large to be sent. */
 function proposeVinyls(
   shop: ShopContext,
   artworks: readonly StoredArtwork[],
@@ -137,7 +137,8 @@ function proposeVinyls(
     getWornLayers(measurement).some((_, index) => !layerVinylIds[index]);
   if (!artworks.some(isOpen)) return artworks;
   const vinyls = loadVinylColours(shop.db);
-  if (vinyls.length === 0) return artworks;
+  // The page has all of a small shelf, and chooses by itself, for any blank.
+  if (vinyls.length <= LISTED) return artworks;
   return artworks.map((artwork) =>
     isOpen(artwork) ? { ...artwork, layerVinylIds: chooseVinyls(artwork, vinyls, blank) } : artwork,
   );
