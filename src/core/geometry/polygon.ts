@@ -170,8 +170,16 @@ export function splitPieces(region: Region): readonly Piece[] {
   return groups.flatMap((members) =>
     members.length === 1
       ? [{ outer: fromGrid(region.rings[members[0]!]!), cavities: [] }]
-      : nestRings(members.map((index) => region.rings[index]!)),
+      : nestGroup(members.map((index) => region.rings[index]!)),
   );
+}
+
+/** Every hole lies in an outer ring: where there is only one of those, as in lace, nothing needs to be nested. */
+function nestGroup(rings: Paths64): readonly Piece[] {
+  const outers = rings.filter((ring) => Clipper.area(ring) > 0);
+  const [outer] = outers;
+  if (!outer || outers.length > 1) return nestRings(rings);
+  return [{ outer: fromGrid(outer), cavities: rings.filter((ring) => ring !== outer).map(fromGrid) }];
 }
 
 function nestRings(rings: Paths64): readonly Piece[] {

@@ -72,11 +72,9 @@ function bookCutsInWork(
   const work = running.find((session) => session.station === 'cut');
   if (parts.length === 0 || !work) return new Map();
   const { costs } = bookWork(shop, 'cut', { sessionId: work.id, orders, parts });
+  const atMs = shop.now();
   return new Map(
-    parts.map((part) => [
-      part.id,
-      [newEvent(part.id, 'cut', { atMs: shop.now(), sessionId: work.id, ...costs.get(part.id) })],
-    ]),
+    parts.map((part) => [part.id, [newEvent(part.id, 'cut', { atMs, sessionId: work.id, ...costs.get(part.id) })]]),
   );
 }
 

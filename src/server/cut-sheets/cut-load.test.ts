@@ -74,6 +74,27 @@ describe('a load that was cut', () => {
     expect(waiting(shop, id)).toHaveLength(2);
   });
 
+  it('is one step in the story of its order, however long the booking takes', () => {
+    const id = orderCoats(shop),
+      parts = waiting(shop, id),
+      roll = groupOf(shop, SLATE).stock.find((lot) => lot.form === 'roll')!;
+    const slow = { ...shop, now: () => (shop.clock.ms += 7) };
+    cutLoad(slow, {
+      sheetId: null,
+      sheets: [
+        {
+          lotId: roll.lotId,
+          usedLengthMm: 120,
+          leftovers: [],
+          spareMm2: 0,
+          islands: [],
+          parts: parts.map(({ partId }) => ({ partId, areaMm2: 3000 })),
+        },
+      ],
+    });
+    expect(loadOrderView(shop, id).events.map((event) => event.text)).toContain('piece 1, 2 cut');
+  });
+
   it('of a sheet leaves an offcut with a code, which carries its part of the price', () => {
     const id = orderCoats(shop),
       key = `vinyl:${groupOf(shop, SLATE).vinyl.id}`;

@@ -116,13 +116,15 @@ function addCutEvents(
   cut: readonly CutSheetResult[],
 ): readonly number[] {
   const vinylCost = shareCosts(cut);
+  // One step, however many parts: they are told as one.
+  const atMs = shop.now();
   return sheets.flatMap((sheet) =>
     addPartEvents(
       shop.db,
       sheet.parts.map(({ partId }) => ({
         partId,
         kind: 'cut' as const,
-        atMs: shop.now(),
+        atMs,
         sessionId: resultOf(cut, sheet).sessionId,
         undoes: null,
         cause: null,
