@@ -160,7 +160,10 @@ export function recountParts(db: Database): void {
   const live = sql`${partEvents.id} not in (select undoes from part_events where undoes is not null)`;
   db.update(pieces)
     .set({
-      cuts: sql`(select count(*) from part_events join parts on parts.id = part_events.part_id where parts.piece_id = pieces.id and part_events.kind = 'cut' and ${live})`,
+      cuts: sql`(
+        select count(*) from part_events join parts on parts.id = part_events.part_id
+        where parts.piece_id = pieces.id and part_events.kind = 'cut' and ${live}
+      )`,
     })
     .run();
   recountItems(db, live);

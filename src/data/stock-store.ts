@@ -74,7 +74,10 @@ export const loadPricedLots = (db: Database, key: string): readonly StoredLot[] 
       and(
         ne(lots.form, 'offcut'),
         eq(lots.key, key),
-        sql`(${lots.left} > 0 or ${lots.id} = (select id from lots newest where newest.key = ${key} and newest.form <> 'offcut' order by newest.received_at_ms desc, newest.id desc limit 1))`,
+        sql`(${lots.left} > 0 or ${lots.id} = (
+          select id from lots newest where newest.key = ${key} and newest.form <> 'offcut'
+          order by newest.received_at_ms desc, newest.id desc limit 1
+        ))`,
       ),
     )
     .orderBy(asc(lots.receivedAtMs), asc(lots.id))

@@ -6,6 +6,7 @@ import { listUncovered } from '../../core/planning';
 import type { FrameView } from '../../views/frame';
 import type { StartView } from '../../views/start-plan';
 import { describeStart } from '../../wording/start';
+import { addNew } from '../shared/add-new';
 import { Frame } from '../shared/Frame';
 import { LookFor } from '../shared/LookFor';
 import { useSettings } from '../shared/settings';
@@ -30,8 +31,7 @@ function WithOtherItems({ initial }: { initial: StartView }) {
   const [items, setItems] = useState(initial.items);
   const view = useMemo(() => ({ ...initial, items }), [initial, items]);
   const more = useMemo(() => ({ item: initial.more }), [initial.more]);
-  const add = (item: StartView['items'][number]) =>
-    setItems((now) => (now.some(({ id }) => id === item.id) ? now : [...now, item]));
+  const add = (item: StartView['items'][number]) => setItems((now) => addNew(now, [item]));
   return (
     <LookFor more={more}>
       <Start view={view} onItem={add} />

@@ -6,6 +6,7 @@ import { listArtworkIds, listVinylIds, type ItemPlan } from '../../core/costing'
 import type { ArtworkView } from '../../views/artwork';
 import type { ItemEditorView, ItemMaterialsView } from '../../views/items';
 import type { BlankView, VinylView } from '../../views/shelf';
+import { addNew } from '../shared/add-new';
 import { callApi } from '../shared/api';
 
 type Wanted = {
@@ -70,11 +71,6 @@ function toParams({ artworkIds = [], vinylIds = [], blankIds = [] }: Wanted): UR
   for (const id of blankIds) params.append('blank', String(id));
   return params;
 }
-
-const addNew = <T extends { readonly id: number }>(list: readonly T[], found: readonly T[]): readonly T[] => [
-  ...list,
-  ...found.filter((one) => list.every(({ id }) => id !== one.id)),
-];
 
 function addMaterials(
   view: ItemEditorView,

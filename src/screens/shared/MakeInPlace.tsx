@@ -3,6 +3,7 @@
 import Drawer from '@mui/material/Drawer';
 import { createContext, useContext, useMemo, useState, type ReactNode } from 'react';
 import type { BlankView, VinylView } from '../../views/shelf';
+import { addNew } from './add-new';
 import { late } from './late';
 import { LookFor } from './LookFor';
 
@@ -88,7 +89,7 @@ type WithVinylsProps = {
 export function WithVinyls({ initial, more, children }: WithVinylsProps) {
   const [vinyls, setVinyls] = useState(initial);
   const lookedFor = useMemo(() => ({ vinyl: more }), [more]);
-  const add = (one: VinylView) => setVinyls((now) => (now.some(({ id }) => id === one.id) ? now : [...now, one]));
+  const add = (one: VinylView) => setVinyls((now) => addNew(now, [one]));
   return (
     <MakeInPlace onVinyl={add}>
       <LookFor more={lookedFor} onVinyl={add}>

@@ -12,6 +12,7 @@ import type { ArtworkView } from '../../views/artwork';
 import type { ItemMaterialsView } from '../../views/items';
 import type { BlankView, ShelfView, VinylView } from '../../views/shelf';
 import { plural } from '../../wording/plural';
+import { addNew } from './add-new';
 import { callApi, wordsOf } from './api';
 import { MORE } from './form';
 import { MakeInPlace, useMaker } from './MakeInPlace';
@@ -57,12 +58,6 @@ export function QuoteDrawing({ shelf, wish, onChange }: Props) {
     </MakeInPlace>
   );
 }
-
-/** The list, and what was made since it was read. */
-const addNew = <T extends { readonly id: number }>(list: readonly T[], made: readonly T[]): readonly T[] => [
-  ...list,
-  ...made.filter((one) => list.every(({ id }) => id !== one.id)),
-];
 
 function Missing({ shelf }: { readonly shelf: ShelfView }) {
   const maker = useMaker();

@@ -1,19 +1,18 @@
 // The price list: items by channels, a page at a time; the whole of it for paper and for files.
 
 import type { CostSums } from '../../core/costing/index';
-import { priceOnChannel, readPrice } from '../../core/pricing/index';
+import { priceOnChannel } from '../../core/pricing/index';
 import { toBareFigure } from '../../core/units/index';
 import { loadChannels, type StoredChannel } from '../../data/channel-store';
 import { countPoorItems } from '../../data/item-cost-store';
 import { countItems, ITEM_SORTS, listItems, loadItems, type ItemSort, type StoredItem } from '../../data/item-store';
-import { findBlanks } from '../../data/shelf-store';
 import type { ListQuery } from '../../views/list';
 import type { PriceGoal, PriceListView, PriceRow } from '../../views/price-list';
-import { describeCostProblem } from '../../wording/problems';
-import { getSettings, getShop, type ShopContext } from '../context';
+import { getShop, type ShopContext } from '../context';
 import { findPage, readListQuery } from '../list-query';
 import { rememberUntilChange } from '../remember';
-import { calculateAll, calculateSoon, readItemCosts } from './item-costs';
+import { describeItems } from './describe-items';
+import { calculateAll, calculateSoon } from './item-costs';
 import { toGoal } from './price-goals';
 
 const PAGE_ROWS = 50;
@@ -54,30 +53,14 @@ export function loadWholePriceList(
 }
 
 function toPriceRows(shop: ShopContext, items: readonly StoredItem[], goal: PriceGoal): readonly PriceRow[] {
-  const { figures } = getShop(shop);
   const channels = loadChannels(shop.db);
-  const settings = getSettings(shop);
-  const costs = readItemCosts(shop, items);
+  const described = describeItems(shop, items);
   const askOf = makeAsking(shop, goal, channels);
-  const blanks = new Map(
-    findBlanks(shop.db, [...new Set(items.map((item) => item.blankId))]).map((blank) => [blank.id, blank.name]),
-  );
-  return items.map(({ id, name, quantity, price, sizeName, blankId }) => {
-    const { cost, problem } = costs.get(id)!;
-    const earns = cost && readPrice(price, cost, figures).hourEarns;
-    return {
-      id,
-      name,
-      quantity,
-      price,
-      sizeName,
-      blankName: blanks.get(blankId) ?? '',
-      cost: cost && cost.withRisk,
-      hourEarns: earns && toBareFigure(earns),
-      asks: cost ? askOf(id, cost) : channels.map(() => null),
-      problem: problem && describeCostProblem(problem, settings),
-    };
-  });
+  return described.map(({ item, facts, kept: { cost } }) => ({
+    ...facts,
+    cost: cost && cost.withRisk,
+    asks: cost ? askOf(item.id, cost) : channels.map(() => null),
+  }));
 }
 
 /** What an item has to cost on each channel. Sought step by step, so that it is remembered until something changes. */
