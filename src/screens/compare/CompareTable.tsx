@@ -87,7 +87,7 @@ function TotalRow({ compared }: TotalRowProps) {
     <tr className="total">
       <th scope="row">Full cost with risk</th>
       {compared.map(({ cost }, index) => (
-        <td key={index} className="num">
+        <td key={index} className={cost.ok ? 'num' : 'right'}>
           {cost.ok ? (
             <strong>
               <Why figure={cost.value.withRisk} />
