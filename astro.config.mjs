@@ -22,7 +22,7 @@ export default defineConfig({
     ssr: process.argv.includes('build')
       ? {
           noExternal: true,
-          external: ['better-sqlite3', 'css-tree', 'pino', 'pdfkit', 'nodemailer', 'highs', 'papaparse'],
+          external: ['better-sqlite3', 'css-tree', 'pino', 'pdfkit', 'nodemailer', 'highs', 'papaparse', 'tinypool'],
         }
       : {},
   },

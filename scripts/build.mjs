@@ -5,16 +5,14 @@ import { rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { root, run } from './prepare.mjs';
 
+const THREADS = ['measure', 'nest', 'pack', 'book', 'basket', 'paper'].map((kind) => `${kind}-thread`);
+
 rmSync(join(root, 'dist'), { recursive: true, force: true });
 const status = run('npx', ['--no-install', 'astro', 'build'], { env: { NODE_ENV: 'production' } });
 if (status !== 0) process.exit(status);
 await build({
   entryPoints: {
-    'measure-thread': join(root, 'src/server/threads/measure-thread.ts'),
-    'solve-thread': join(root, 'src/server/threads/solve-thread.ts'),
-    'nest-thread': join(root, 'src/server/threads/nest-thread.ts'),
-    'book-thread': join(root, 'src/server/threads/book-thread.ts'),
-    'pack-thread': join(root, 'src/server/threads/pack-thread.ts'),
+    ...Object.fromEntries(THREADS.map((thread) => [thread, join(root, 'src/server/heavy', `${thread}.ts`)])),
     'open-shop': join(root, 'src/server/open-shop.ts'),
     'big-shop': join(root, 'src/server/big-shop/make-big-shop.ts'),
   },

@@ -93,7 +93,7 @@ describe('every answer', () => {
       expect(response.headers.get('cross-origin-resource-policy')).toBe('same-origin');
       expect(response.headers.get('referrer-policy')).toBe('same-origin');
     }
-    expect((await send({})).response.headers.get('cache-control')).toBe('no-store');
+    expect((await send({})).response.headers.get('cache-control')).toBe('private, no-cache');
     expect(await (await send({}, '{"a":1}', 'application/json')).response.text()).toBe('{"a":1}');
   });
 });

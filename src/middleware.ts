@@ -21,7 +21,8 @@ export const onRequest: MiddlewareHandler = async ({ request }, next) => {
   const scriptHashes = readScriptHashes(response.headers.get('content-security-policy') ?? policy);
   const headers = new Headers(response.headers);
   headers.delete('content-length');
-  headers.set('Cache-Control', 'no-store');
+  // Kept for Back and Forward; a page that comes back asks whether anything changed (use-changes.ts).
+  headers.set('Cache-Control', 'private, no-cache');
   return secure(
     new Response(html, { status: response.status, statusText: response.statusText, headers }),
     scriptHashes,

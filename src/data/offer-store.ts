@@ -78,8 +78,8 @@ export const loadOffers = (db: Database, supplierId?: number): readonly StoredOf
       .orderBy(asc(offers.name), asc(offers.id))
       .all(),
   );
-/** Those that hold this thing, by name; only offers that still stand. */
-export const findOffersOf = (db: Database, key: string): readonly StoredOffer[] =>
+/** Those that hold one of these things, by name; only offers that still stand. */
+export const findOffersOf = (db: Database, keys: readonly string[]): readonly StoredOffer[] =>
   assemble(
     db,
     db
@@ -88,7 +88,7 @@ export const findOffersOf = (db: Database, key: string): readonly StoredOffer[] 
       .where(
         and(
           isNull(offers.archivedAtMs),
-          inArray(offers.id, db.select({ id: offerParts.offerId }).from(offerParts).where(eq(offerParts.key, key))),
+          inArray(offers.id, db.select({ id: offerParts.offerId }).from(offerParts).where(isIn(offerParts.key, keys))),
         ),
       )
       .orderBy(asc(offers.name), asc(offers.id))

@@ -5,13 +5,15 @@ import type { Schema } from 'yup';
 import { versionInput } from '../core/input';
 import { getContext, type ShopContext } from './context';
 import { answer, notFound, parseInput, ShopError, toResponse } from './errors';
+import { readAsking, runAsked } from './heavy/asking';
 
 const JSON_LIMIT_BYTES = 2 * 1024 * 1024;
 
 export function endpoint(run: (input: { readonly shop: ShopContext; readonly api: APIContext }) => unknown): APIRoute {
   return async (api) => {
     try {
-      const result = await run({ shop: getContext(), api });
+      const asking = readAsking(api.request, api.clientAddress);
+      const result = await runAsked(asking, () => run({ shop: getContext(), api }));
       return result instanceof Response ? result : answer(result ?? { ok: true });
     } catch (error) {
       return toResponse(error);

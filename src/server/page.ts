@@ -14,13 +14,15 @@ export type LoadedPage<T> =
 /** The frame and what `load` gives; what is not there becomes `missing`, told in words, with status 404. */
 export function loadPage<T>(astro: AstroGlobal, load: (shop: ShopContext) => T): LoadedPage<T> {
   const shop = getContext();
-  const frame = loadFrame(shop, getSystem(astro));
+  // After what is loaded: a list may have kept a cost that was missing.
+  const frame = () => loadFrame(shop, getSystem(astro));
   try {
-    return { frame, view: load(shop), missing: null };
+    const view = load(shop);
+    return { frame: frame(), view, missing: null };
   } catch (error) {
     if (!(error instanceof ShopError && error.code === 'not-found')) throw error;
     astro.response.status = 404;
-    return { frame, view: null, missing: error.message };
+    return { frame: frame(), view: null, missing: error.message };
   }
 }
 

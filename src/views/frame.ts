@@ -31,6 +31,8 @@ export type FrameView = {
   /** Epoch ms. */
   readonly nowMs: number;
   readonly running: readonly RunningSession[];
+  /** Of the data that the page was made from: another one after every change. */
+  readonly stamp: string;
 };
 
 export type FoundThing = {

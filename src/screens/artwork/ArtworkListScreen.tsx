@@ -5,6 +5,7 @@ import { formatLength } from '../../core/units';
 import type { ArtworkListView } from '../../views/artwork';
 import type { FrameView } from '../../views/frame';
 import { Frame } from '../shared/Frame';
+import { useListView } from '../shared/use-list-view';
 import { ListSearch, Pager } from '../shared/ListTools';
 import { useSettings } from '../shared/settings';
 import { plural } from '../../wording/plural';
@@ -13,12 +14,13 @@ import { Swatch } from '../shared/Swatch';
 export function ArtworkListScreen({ frame, view }: { frame: FrameView; view: ArtworkListView }) {
   return (
     <Frame frame={frame} current="artwork" newHref="/artwork/new">
-      <ArtworkList view={view} />
+      <ArtworkList initial={view} />
     </Frame>
   );
 }
 
-function ArtworkList({ view }: { view: ArtworkListView }) {
+function ArtworkList({ initial }: { readonly initial: ArtworkListView }) {
+  const view = useListView('/api/artwork', initial);
   const settings = useSettings();
   const { query, at } = view;
   const isEmpty = at.total === 0 && query.words === '';

@@ -10,6 +10,7 @@ import { formatMoney, formatShare } from '../../core/units';
 import type { FrameView } from '../../views/frame';
 import type { PriceGoal, PriceListView, PriceRow } from '../../views/price-list';
 import { Frame } from '../shared/Frame';
+import { useListView } from '../shared/use-list-view';
 import { useSettings } from '../shared/settings';
 import { Why } from '../shared/Why';
 import { BooksTabs } from './BooksTabs';
@@ -21,12 +22,13 @@ import type { ShopFigures } from '../../core/materials';
 export function PriceListScreen({ frame, view }: { frame: FrameView; view: PriceListView }) {
   return (
     <Frame frame={frame} current="books">
-      <PriceList view={view} />
+      <PriceList initial={view} />
     </Frame>
   );
 }
 
-function PriceList({ view }: { view: PriceListView }) {
+function PriceList({ initial }: { readonly initial: PriceListView }) {
+  const view = useListView('/api/price-list', initial);
   const settings = useSettings();
   const { figures } = settings.shop;
   const { goal, poorOnly, query, at, channels, all } = view;

@@ -6,6 +6,7 @@ import type { FrameView } from '../../views/frame';
 import type { ItemListView } from '../../views/items';
 import { describeCauses } from '../../wording/cost-change';
 import { Frame } from '../shared/Frame';
+import { useListView } from '../shared/use-list-view';
 import { ListSearch, Pager, SortHead } from '../shared/ListTools';
 import { useSettings } from '../shared/settings';
 import { Why } from '../shared/Why';
@@ -15,12 +16,13 @@ import { NumberHead } from '../shared/NumberHead';
 export function ItemsScreen({ frame, view }: { frame: FrameView; view: ItemListView }) {
   return (
     <Frame frame={frame} current="items" newHref="/items/new">
-      <Items view={view} />
+      <Items initial={view} />
     </Frame>
   );
 }
 
-function Items({ view }: { view: ItemListView }) {
+function Items({ initial }: { readonly initial: ItemListView }) {
+  const view = useListView('/api/items', initial);
   const settings = useSettings();
   const { wagePerHour } = settings.shop.figures;
   const { all, poor } = view;

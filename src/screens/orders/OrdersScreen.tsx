@@ -7,6 +7,7 @@ import type { OrderListView, OrderRow, OrderShow } from '../../views/orders';
 import { STAGE_NAMES } from '../../wording/stations';
 import { Comb, CombLegend } from '../shared/Comb';
 import { Frame } from '../shared/Frame';
+import { useListView } from '../shared/use-list-view';
 import { ListSearch, Pager, SortHead } from '../shared/ListTools';
 import { useSettings } from '../shared/settings';
 import { Slack } from '../shared/Slack';
@@ -15,12 +16,13 @@ import { plural } from '../../wording/plural';
 export function OrdersScreen({ frame, view }: { frame: FrameView; view: OrderListView }) {
   return (
     <Frame frame={frame} current="orders" newHref="/orders/new">
-      <Orders view={view} />
+      <Orders initial={view} />
     </Frame>
   );
 }
 
-function Orders({ view }: { view: OrderListView }) {
+function Orders({ initial }: { readonly initial: OrderListView }) {
+  const view = useListView('/api/orders', initial);
   const { show, rows, query, at, counts } = view;
   const others: Readonly<Record<string, string>> = show === 'open' ? {} : { show };
   const isLong = counts.open + counts.closed > SHORT_LIST;

@@ -10,6 +10,8 @@ import { formatClock, formatInstant, type MeasureSystem } from '../../core/units
 import { theme } from '../../theme/theme';
 import type { FrameView, RunningSession } from '../../views/frame';
 import { callApi } from './api';
+import { LongWork } from './LongWork';
+import { useChanges } from './use-changes';
 import { FirstStart } from './FirstStart';
 import { KeyListContext, useKeys, type KeyBinding } from './keys';
 import { setCookie, SettingsProvider, toSettings, useSettings } from './settings';
@@ -75,6 +77,7 @@ export function Frame(props: FrameProps) {
 function FrameBody({ frame, current, children, newHref }: FrameProps) {
   const [system, setSystem] = useState<MeasureSystem>(frame.system);
   const [open, setOpen] = useState<Opened | null>(null);
+  useChanges(frame.stamp);
   const settings = useMemo(() => toSettings(frame.shop, system), [frame.shop, system]);
   useKeys('Everywhere', [
     { keys: '/', shown: '/', does: 'find or do anything', run: () => setOpen('find') },
@@ -114,6 +117,7 @@ function FrameBody({ frame, current, children, newHref }: FrameProps) {
           {children}
         </main>
       </div>
+      <LongWork />
       {open === 'find' && (
         <FindDialog onClose={() => setOpen(null)} onToggleUnits={toggleUnits} onQuote={() => setOpen('quote')} />
       )}

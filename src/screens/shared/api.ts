@@ -1,5 +1,8 @@
 // How screens talk to the server: JSON, with errors that carry words and the field they are about.
 
+import { keepOpen } from './open-calls';
+import { tellChange, windowHeaders } from './this-window';
+
 export class ApiError extends Error {
   constructor(
     readonly code: string,
@@ -14,6 +17,8 @@ export class ApiError extends Error {
 }
 
 const UNREACHABLE = 'Chiral does not answer. Your entries are still here: check that it is running, then try again.';
+
+const STOPPED = 'Stopped. Your entries are still here.';
 
 type Method = 'GET' | 'POST' | 'PUT' | 'DELETE';
 type ErrorAnswer = {
@@ -35,10 +40,6 @@ export async function createByApi<T>(path: string, body: unknown, key: string): 
   return readAnswer(await send('POST', path, { body, key }));
 }
 
-/** A key for one thing that is to be created. */
-export const makeKey = (): string =>
-  Array.from(crypto.getRandomValues(new Uint8Array(16)), (byte) => byte.toString(16).padStart(2, '0')).join('');
-
 async function readAnswer<T>(response: Response): Promise<T> {
   const text = await response.text();
   return (text ? JSON.parse(text) : {}) as T;
@@ -51,22 +52,28 @@ export const fetchFile = async (path: string, body?: Blob): Promise<Blob> =>
 /** The answer, when it is a good one. @throws ApiError in words otherwise. */
 async function send(method: Method, path: string, { body, signal, key }: Sent): Promise<Response> {
   const file = body instanceof Blob;
-  let response: Response;
+  let open: Awaited<ReturnType<typeof keepOpen<Response>>>;
   try {
-    response = await fetch(path, {
+    const wish: RequestInit = {
       method,
-      signal: signal ?? null,
       headers: {
+        ...windowHeaders(),
         ...(body === undefined || file ? {} : { 'Content-Type': 'application/json' }),
         ...(key === undefined ? {} : { 'Idempotency-Key': key }),
       },
       body: body === undefined ? null : file ? body : JSON.stringify(body),
-    });
+    };
+    open = await keepOpen(signal, (stoppable) => fetch(path, { ...wish, signal: stoppable }));
   } catch (error) {
     if (error instanceof TypeError) throw new ApiError('unreachable', UNREACHABLE);
     throw error;
   }
-  if (response.ok) return response;
+  if ('stopped' in open) throw new ApiError('stopped', STOPPED);
+  const response = open.answer;
+  if (response.ok) {
+    if (method !== 'GET') tellChange();
+    return response;
+  }
   const text = await response.text();
   const { error } = (text.startsWith('{') ? JSON.parse(text) : {}) as ErrorAnswer;
   throw new ApiError(error?.code ?? 'failed', error?.message ?? UNREACHABLE, error?.field, error?.reason);

@@ -1,7 +1,8 @@
 // Saving what is new exactly once, whatever happens to the answers on the way.
 
 import { useRef } from 'react';
-import { ApiError, callApi, createByApi, makeKey } from './api';
+import { ApiError, callApi, createByApi } from './api';
+import { makeKey } from './this-window';
 
 /** Sends what is new under one key until it came through, so that a second try can't create it twice. */
 export function useSendOnce() {

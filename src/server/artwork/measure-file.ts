@@ -1,4 +1,4 @@
-// Measures an uploaded file in a worker thread under a limit of time and memory, so that no drawing can stop the shop.
+// Measures an uploaded file in a thread under a limit of work and memory, so that no drawing can stop the shop.
 
 import {
   decodeText,
@@ -10,7 +10,8 @@ import {
 import type { Result } from '../../core/units/index';
 import type { MeasuredFile } from '../../views/artwork';
 import { ShopError } from '../errors';
-import { runInThread } from '../run-in-thread';
+import { heavyWork } from '../heavy/heavy-work';
+import type { MeasureTask } from '../heavy/measure-thread';
 
 const TIME_LIMIT_MS = 20_000;
 const tooMuch = () => new ShopError('busy', { reason: 'drawing-too-slow' });
@@ -28,9 +29,9 @@ export async function measureFile(bytes: Uint8Array, wish: MeasureWish): Promise
       reason: 'drawing-refused',
       problem: { kind: 'file-too-large', bytes: bytes.length, limitBytes: FILE_LIMIT_BYTES },
     });
-  const result = await runInThread<Result<MeasuredFile, ReadProblem | MeasureProblem>>({
-    thread: 'measure-thread',
-    task: { text: decodeText(bytes), steps: null, widthMm: 0, ...wish },
+  const result = await heavyWork.run<Result<MeasuredFile, ReadProblem | MeasureProblem>>({
+    kind: 'measure',
+    task: { text: decodeText(bytes), steps: null, widthMm: 0, ...wish } satisfies MeasureTask,
     limitMs: TIME_LIMIT_MS,
     tooMuch,
   });

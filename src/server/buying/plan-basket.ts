@@ -1,18 +1,20 @@
 // What to buy: the cheapest basket for what is needed, beside the plain orders from one supplier each.
 
 import type { InferType } from 'yup';
-import { findCheapestBasket, findPlainBaskets, type BasketInput, type BasketProblem } from '../../core/buying';
+import type { BasketInput, BasketProblem } from '../../core/buying';
 import type { basketInput } from '../../core/input';
 import { findAlikeVinyls, type Grade } from '../../core/materials';
 import { keyOf, parseKey } from '../../core/stock';
-import { loadOffers } from '../../data/offer-store';
+import { findOffersOf } from '../../data/offer-store';
 import { loadVinyls } from '../../data/shelf-store';
 import type { BasketView } from '../../views/purchases';
 import { getShop, type ShopContext } from '../context';
+import { ShopError } from '../errors';
+import type { BasketAnswer, BasketTask } from '../heavy/basket-thread';
+import { heavyWork } from '../heavy/heavy-work';
 import { listThings } from '../stock/things';
 import { toOffer } from './offer-of';
 import { loadOpenNeeds, type OpenNeed } from './needs';
-import { makeSolver } from './solve';
 import { plural } from '../../wording/plural';
 import { loadSuppliers } from '../../data/supplier-store';
 
@@ -56,43 +58,23 @@ function acceptAlike(shop: ShopContext, needs: readonly OpenNeed[], grade: Grade
   });
 }
 
-/**
- * How long the solver looks: for a first answer, which may still be in doubt by some cents; when the proof is asked
- * for; for each plain order beside it.
- */
-const FIRST_ANSWER_S = 1.3;
-const THOROUGH_S = 60;
-const PLAIN_S = 0.3;
+const LIMIT_MS = 120_000;
+const tooMuch = () => new ShopError('busy', { reason: 'basket-too-slow' });
+const planInThread = (task: BasketTask): Promise<BasketAnswer> =>
+  heavyWork.run({ kind: 'basket', task, limitMs: LIMIT_MS, tooMuch });
 
 /** Needs that nothing covers are named, and the basket is worked out for the rest. */
-export async function planBasket(shop: ShopContext, wish: InferType<typeof basketInput>): Promise<BasketView> {
-  const { figures } = getShop(shop);
-  const suppliers = loadSuppliers(shop.db);
-  const known = new Set(suppliers.map((supplier) => supplier.id));
-  const all = acceptAlike(shop, loadOpenNeeds(shop, wish), wish.alike);
-  const accepted = new Set(all.flatMap((need) => need.accepts));
-  const offers = loadOffers(shop.db)
-    .filter((offer) => known.has(offer.supplierId))
-    .map(toOffer)
-    .filter((offer) => offer.parts.some((part) => accepted.has(part.key)));
-  const problems = new Map<string, string>();
-  let needs = all;
+export async function planBasket(
+  shop: ShopContext,
+  wish: InferType<typeof basketInput>,
+  plan: (task: BasketTask) => Promise<BasketAnswer> = planInThread,
+): Promise<BasketView> {
+  const needs = acceptAlike(shop, loadOpenNeeds(shop, wish), wish.alike);
   const started = performance.now();
-  const input = (): BasketInput => ({ needs, offers, suppliers, margins: { sideMm: figures.cutterEdgeMm, endMm: 0 } });
-  const solve = makeSolver(wish.thorough ? THOROUGH_S : FIRST_ANSWER_S);
-  let found = await findCheapestBasket(input(), solve);
-  while (!found.ok && found.problem.kind === 'not-offered') {
-    const { needId } = found.problem;
-    problems.set(needId, describeProblem(found.problem, all));
-    needs = needs.filter((need) => need.id !== needId);
-    found = await findCheapestBasket(input(), solve);
-  }
-  // Nothing found at all in the first second: then as long as it takes.
-  if (!found.ok && found.problem.kind === 'not-solved' && !wish.thorough)
-    found = await findCheapestBasket(input(), makeSolver(THOROUGH_S));
-  const plain = found.ok && found.value.orders.length > 0 ? await findPlainBaskets(input(), makeSolver(PLAIN_S)) : [];
+  const { found, setAside, plain } = await plan({ ...gatherChoice(shop, needs), thorough: wish.thorough });
+  const problems = new Map(setAside.map((problem) => [problem.needId, describeProblem(problem, needs)]));
   return {
-    needs: all.map(({ id, label, amount, unit, because, withinDays }) => ({
+    needs: needs.map(({ id, label, amount, unit, because, withinDays }) => ({
       id,
       label,
       amount,
@@ -102,9 +84,19 @@ export async function planBasket(shop: ShopContext, wish: InferType<typeof baske
       problem: problems.get(id) ?? null,
     })),
     basket: found.ok ? found.value : null,
-    plain: plain.slice(0, 5),
-    problem: found.ok ? null : describeProblem(found.problem, all),
+    plain,
+    problem: found.ok ? null : describeProblem(found.problem, needs),
     things: listThings(shop),
     solvedMs: Math.round(performance.now() - started),
   };
+}
+
+/** What can be chosen from: the offers of what would do, by suppliers that still are. */
+function gatherChoice(shop: ShopContext, needs: readonly OpenNeed[]): BasketInput {
+  const suppliers = loadSuppliers(shop.db);
+  const known = new Set(suppliers.map((supplier) => supplier.id));
+  const offers = findOffersOf(shop.db, [...new Set(needs.flatMap((need) => need.accepts))])
+    .filter((offer) => known.has(offer.supplierId))
+    .map(toOffer);
+  return { needs, offers, suppliers, margins: { sideMm: getShop(shop).figures.cutterEdgeMm, endMm: 0 } };
 }

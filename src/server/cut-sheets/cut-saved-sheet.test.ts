@@ -8,7 +8,7 @@ import { getShop } from '../context';
 import { parseInput } from '../errors';
 import { readOrder } from '../orders/read-orders';
 import { setAsideOffcut } from '../stock/save-stock';
-import { book } from '../threads/book-thread';
+import { book } from '../heavy/book-thread';
 import { cutSavedSheet } from './cut-saved-sheet';
 import { loadCutSheets } from './load-cut-sheets';
 import { changeCutSheet, saveCutSheet } from './save-cut-sheet';

@@ -20,8 +20,8 @@ import { findVinyl } from '../../data/shelf-store';
 import { loadLots } from '../../data/stock-store';
 import { getSettings, getShop, type ShopContext } from '../context';
 import { notFound, ShopError, stale } from '../errors';
-import { runInThread } from '../run-in-thread';
-import type { BookTask } from '../threads/book-thread';
+import type { BookTask } from '../heavy/book-thread';
+import { heavyWork } from '../heavy/heavy-work';
 import { cutLoad, type CutLoad } from './cut-load';
 import { toLotChoice } from './lot-choice';
 
@@ -30,7 +30,7 @@ const WHAT = 'This cut sheet';
 const tooMuch = () => new ShopError('busy', { reason: 'booking-too-slow' });
 
 export type Book = (task: BookTask) => Promise<Result<LoadBooking, BookingProblem>>;
-const bookInThread: Book = (task) => runInThread({ thread: 'book-thread', task, limitMs: LIMIT_MS, tooMuch });
+const bookInThread: Book = (task) => heavyWork.run({ kind: 'book', task, limitMs: LIMIT_MS, tooMuch });
 
 /** @throws ShopError not-found, stale, or conflict with what stands in the way */
 export async function cutSavedSheet(

@@ -6,8 +6,8 @@ import type { NestLayout, NestProblem, NestStock } from '../../core/nesting/inde
 import type { Result } from '../../core/units/index';
 import { getShop, type ShopContext } from '../context';
 import { ShopError } from '../errors';
-import { runInThread } from '../run-in-thread';
-import type { NestTask } from '../threads/nest-thread';
+import { heavyWork } from '../heavy/heavy-work';
+import type { NestTask } from '../heavy/nest-thread';
 
 /** For the first layout, beyond the seconds of improvement that are asked for. */
 const GRACE_MS = 30_000;
@@ -23,8 +23,8 @@ export async function nestParts(
     stock: stock as readonly NestStock[],
     options: { ...options, timeMs: seconds * 1000 },
   };
-  const result = await runInThread<Result<NestLayout, NestProblem>>({
-    thread: 'nest-thread',
+  const result = await heavyWork.run<Result<NestLayout, NestProblem>>({
+    kind: 'nest',
     task,
     limitMs: seconds * 1000 + GRACE_MS,
     tooMuch,

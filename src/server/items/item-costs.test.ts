@@ -75,7 +75,7 @@ const ofApron = () => {
 
 function offerVinyl(price: number): number {
   const { vinyl, vinylKey } = ofApron();
-  const [known] = findOffersOf(shop.db, vinylKey);
+  const [known] = findOffersOf(shop.db, [vinylKey]);
   const part = { key: vinylKey, label: vinyl.name, count: 1, widthMm: 500, lengthMm: 5000 };
   const fields = { supplierId: known?.supplierId ?? 1, code: 'NEW', name: 'New offer', breaks: [], takePay: null };
   return putOffer(shop.db, { ...fields, price: minor(price), parts: [part] }, shop.now());

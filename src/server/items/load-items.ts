@@ -200,7 +200,7 @@ const listEvidence = (shop: ShopContext, vinyls: readonly { readonly id: number 
 function listOffers(shop: ShopContext, vinylIds: readonly number[]): CompareView['offers'] {
   const suppliers = new Map(loadSuppliers(shop.db).map((supplier) => [supplier.id, supplier]));
   return vinylIds.flatMap((vinylId) =>
-    findOffersOf(shop.db, keyOf({ kind: 'vinyl', vinylId })).flatMap((stored): CompareOffer[] => {
+    findOffersOf(shop.db, [keyOf({ kind: 'vinyl', vinylId })]).flatMap((stored): CompareOffer[] => {
       const supplier = suppliers.get(stored.supplierId);
       const [part, ...others] = stored.parts;
       if (!supplier || others.length > 0 || !part?.widthMm || !part.lengthMm) return [];

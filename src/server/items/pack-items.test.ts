@@ -7,7 +7,7 @@ import { findItem, loadItems } from '../../data/item-store';
 import { layerPackings } from '../../data/schema';
 import { loadPackings } from '../../data/packing-store';
 import { getShop } from '../context';
-import { pack } from '../threads/pack-thread';
+import { pack } from '../heavy/pack-thread';
 import { loadCompare, loadItemEditor } from './load-items';
 import { acceptItemCost } from './save-item';
 import { loadMaterials } from './materials';

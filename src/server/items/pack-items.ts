@@ -18,8 +18,9 @@ import { findItem, findItemIdsUsing, loadItems, type StoredItem } from '../../da
 import { savePacking } from '../../data/packing-store';
 import { getShop, type ShopContext } from '../context';
 import { log, ShopError } from '../errors';
-import { runInThread } from '../run-in-thread';
-import type { PackTask } from '../threads/pack-thread';
+import { runForNobody } from '../heavy/asking';
+import { heavyWork } from '../heavy/heavy-work';
+import type { PackTask } from '../heavy/pack-thread';
 import { loadEvidence } from './evidence';
 import { acceptItemCost } from './save-item';
 import { loadMaterials, type Materials } from './materials';
@@ -28,8 +29,7 @@ import { priceItem } from './price-item';
 const LIMIT_MS = 60_000;
 const tooMuch = () => new ShopError('busy', { reason: 'layer-too-slow' });
 export type Pack = (task: PackTask) => Promise<Packing | null>;
-const packInThread: Pack = (task) =>
-  runInThread<Packing | null>({ thread: 'pack-thread', task, limitMs: LIMIT_MS, tooMuch });
+const packInThread: Pack = (task) => heavyWork.run<Packing | null>({ kind: 'pack', task, limitMs: LIMIT_MS, tooMuch });
 
 /**
  * Lays out what is not laid out yet; answers how many layers were. The item's accepted cost follows: it is told no
@@ -102,7 +102,7 @@ let queue: Promise<unknown> = Promise.resolve();
 /** One item after another, behind the answer; what fails is logged, and the item is calculated by boxes in rows. */
 export function packSoon(shop: ShopContext, itemId: number): void {
   queue = queue
-    .then(() => packItem(shop, itemId))
+    .then(() => runForNobody(() => packItem(shop, itemId)))
     .catch((error: unknown) => log.warn({ err: error, itemId }, 'an item could not be laid out'));
 }
 

@@ -24,7 +24,7 @@ export function makePriceLookup(shop: ShopContext): (key: string) => Prices | nu
 function findPrices(shop: ShopContext, key: string, nameOf: (supplierId: number) => string): Prices | null {
   const lots = loadPricedLots(shop.db, key).flatMap(toPriced);
   const isVinyl = parseKey(key)?.kind === 'vinyl';
-  const offers = findOffersOf(shop.db, key).flatMap((stored): readonly PricedOffer[] => {
+  const offers = findOffersOf(shop.db, [key]).flatMap((stored): readonly PricedOffer[] => {
     const offer = toOffer(stored);
     // Of the whole width: what no machine reaches is in the area used.
     const { perM2, perPiece } = computeUnitPrices(offer, 1, {

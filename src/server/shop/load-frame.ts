@@ -8,11 +8,12 @@ import { loadRunningSessions, type StoredSession } from '../../data/work-store';
 import type { FrameView, RunningSession, ShopView } from '../../views/frame';
 import { STATION_NAMES } from '../../wording/stations';
 import { getShop, type ShopContext } from '../context';
+import { readStamp } from '../remember';
 import { plural } from '../../wording/plural';
 
 export function loadFrame(shop: ShopContext, system: MeasureSystem): FrameView {
   const view: ShopView = getShop(shop);
-  return { shop: view, system, nowMs: shop.now(), running: loadRunning(shop) };
+  return { shop: view, system, nowMs: shop.now(), running: loadRunning(shop), stamp: readStamp(shop) };
 }
 
 export function loadRunning(shop: ShopContext): readonly RunningSession[] {

@@ -12,6 +12,12 @@ export const COMMON = {
     `This address does not take ${method}. What each one takes is listed in docs/architecture.md.`,
   'no-such-address': () =>
     'There is nothing at this address. The addresses that answer are listed in docs/architecture.md.',
+  'queue-full': ({ waiting }: { waiting: number }) =>
+    `Chiral is busy with much at once, and ${waiting} wait already. Nothing was changed: try again in a minute.`,
+  'thread-died': () =>
+    'What worked on this broke off. Nothing was changed: try it once more; if it breaks off again, ask for less at once.',
+  stopped: () => 'Stopped. Nothing was changed.',
+  'paper-too-slow': () => 'This paper takes too long to print. Print fewer pages at once.',
   'body-too-large': ({ limitBytes }: { limitBytes: number }) =>
     `That is more than ${(limitBytes / 1024 / 1024).toFixed(0)} MB. Send less at once.`,
   'not-json': () => 'The request is not JSON. Send it as application/json.',

@@ -1,9 +1,10 @@
 import { getShop } from '../../../server/context';
+import { printInThread } from '../../../server/heavy/print-in-thread';
 import { endpoint } from '../../../server/endpoint';
 import { notFound } from '../../../server/errors';
 import { getSystem } from '../../../server/page';
 import { pdfResponse } from '../../../server/paper/paper';
-import { printPriceList, writePriceListCsv } from '../../../server/paper/price-list';
+import { writePriceListCsv } from '../../../server/paper/price-list';
 import { loadPriceList, loadWholePriceList, readPriceListQuery } from '../../../server/items/load-price-list';
 
 export const GET = endpoint(async ({ shop, api }) => {
@@ -22,7 +23,7 @@ export const GET = endpoint(async ({ shop, api }) => {
       });
     case 'pdf':
       return pdfResponse(
-        await printPriceList(loadWholePriceList(shop, query.goal), name, shop.now(), {
+        await printInThread('printPriceList', loadWholePriceList(shop, query.goal), name, shop.now(), {
           locale,
           currency,
           timeZone,

@@ -1,10 +1,11 @@
 import { viewPurchase, writePurchaseCsv } from '../../../../server/buying/purchases';
 import { getShop } from '../../../../server/context';
+import { printInThread } from '../../../../server/heavy/print-in-thread';
 import { endpoint, readId } from '../../../../server/endpoint';
 import { notFound } from '../../../../server/errors';
 import { getSystem } from '../../../../server/page';
 import { pdfResponse } from '../../../../server/paper/paper';
-import { printPurchase, writePurchaseMail } from '../../../../server/paper/purchase-order';
+import { writePurchaseMail } from '../../../../server/paper/purchase-order';
 
 export const GET = endpoint(async ({ shop, api }) => {
   const purchase = viewPurchase(shop, readId(api, 'This purchase'));
@@ -22,7 +23,7 @@ export const GET = endpoint(async ({ shop, api }) => {
       return file(`\uFEFF${writePurchaseCsv(purchase, getShop(shop).currency)}`, 'text/csv; charset=utf-8', 'csv');
     case 'pdf':
       return pdfResponse(
-        await printPurchase(purchase, name, { locale, currency, timeZone, system: getSystem(api) }),
+        await printInThread('printPurchase', purchase, name, { locale, currency, timeZone, system: getSystem(api) }),
         `order ${purchase.id}.pdf`,
       );
     case 'eml':

@@ -1,9 +1,10 @@
 import { getShop } from '../../../../server/context';
+import { printInThread } from '../../../../server/heavy/print-in-thread';
 import { endpoint, readId } from '../../../../server/endpoint';
 import { notFound } from '../../../../server/errors';
 import { getSystem } from '../../../../server/page';
 import { pdfResponse } from '../../../../server/paper/paper';
-import { printQuote, writeQuoteText } from '../../../../server/paper/quote';
+import { writeQuoteText } from '../../../../server/paper/quote';
 import { archiveQuote, requireQuote } from '../../../../server/orders/quick-quote';
 
 const WHAT = 'This quote';
@@ -13,7 +14,7 @@ export const GET = endpoint(async ({ shop, api }) => {
   const settings = { locale, currency, timeZone, system: getSystem(api) };
   switch (api.params['form']) {
     case 'pdf':
-      return pdfResponse(await printQuote(quote, name, settings), `quote ${quote.id}.pdf`);
+      return pdfResponse(await printInThread('printQuote', quote, name, settings), `quote ${quote.id}.pdf`);
     case 'text':
       return { text: writeQuoteText(quote, name, settings) };
     default:

@@ -1,10 +1,10 @@
-// Runs in a thread of its own: a layer's drawing in, how close its true shapes lie out.
+// In a thread: a layer's drawing in, how close its true shapes lie out.
 
-import { parentPort } from 'node:worker_threads';
 import type { LayerMeasurement } from '../../core/artwork';
 import { measurePacking, type Packing } from '../../core/costing';
 import type { ShopFigures, Vinyl } from '../../core/materials';
 import { readCutShape, type ShapeWish } from '../../core/nesting';
+import { heavyJob } from './heavy-job';
 
 export type PackTask = {
   readonly drawing: string;
@@ -20,4 +20,4 @@ export async function pack({ drawing, wish, layer, vinyl, quantity, figures }: P
   return shape ? measurePacking({ outline: shape.outline, layer, vinyl, quantity, shop: figures }) : null;
 }
 
-parentPort?.once('message', (task: PackTask) => void pack(task).then((packing) => parentPort?.postMessage(packing)));
+export default heavyJob(pack);

@@ -1,9 +1,9 @@
-// Runs in a thread of its own: a saved cut sheet with its drawings in, what cutting it books out.
+// In a thread: a saved cut sheet with its drawings in, what cutting it books out.
 
-import { parentPort } from 'node:worker_threads';
 import { readCutShape, type CutShape, type ShapeWish } from '../../core/nesting';
 import { bookSavedLoad, type BookingProblem, type LoadBooking, type SavedLoad } from '../../core/orders';
 import type { Result } from '../../core/units';
+import { heavyJob } from './heavy-job';
 
 export type BookTask = Pick<SavedLoad, 'sheet' | 'stock' | 'turnable' | 'figures'> & {
   readonly drawings: readonly { readonly key: string; readonly drawing: string; readonly wish: ShapeWish }[];
@@ -21,4 +21,4 @@ export function book({ drawings, parts, leftovers, ...load }: BookTask): Result<
   return bookSavedLoad({ ...load, shapes, parts: new Map(parts), leftovers: new Map(leftovers) });
 }
 
-parentPort?.once('message', (task: BookTask) => parentPort?.postMessage(book(task)));
+export default heavyJob(book);

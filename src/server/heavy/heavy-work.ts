@@ -1,0 +1,158 @@
+// Work that takes long goes to threads that are kept warm, one queue for each kind: in turns between those who ask, under
+// a limit of work and memory, and stopped when nobody waits for it any more.
+
+import { availableParallelism } from 'node:os';
+import { join } from 'node:path';
+import Tinypool from 'tinypool';
+import type { HeavyKind, HeavyView } from '../../views/work';
+import { programRoot } from '../context';
+import { ShopError } from '../errors';
+import { getAsking, type Asking } from './asking';
+import { FairQueue } from './fair-queue';
+import { makeMeter, type Sent } from './heavy-job';
+import { watchWork } from './watch-work';
+
+/** How many may wait: a task that waits is held in memory. Laying out after saving is asked for by the shop itself. */
+const MOST_WAITING: Readonly<Record<HeavyKind, number>> = {
+  measure: 20,
+  nest: 60,
+  pack: Infinity,
+  book: 20,
+  basket: 40,
+  paper: 40,
+};
+const MEMORY_MB = 500;
+/** One core stays for the pages. */
+const THREADS = Math.max(1, availableParallelism() - 1);
+const WARM_MS = 2 * 60_000;
+
+export type HeavyWish = {
+  readonly kind: HeavyKind;
+  readonly task: unknown;
+  /** Of time that the thread works, not of time that goes by: on a busy machine it takes longer and is not refused. */
+  readonly limitMs: number;
+  readonly tooMuch: () => Error;
+};
+
+type Job = HeavyWish & {
+  readonly asking: Asking;
+  readonly meter: SharedArrayBuffer;
+  readonly resolve: (answer: unknown) => void;
+  readonly reject: (error: Error) => void;
+  /** Ends its thread; set while it is under way. */
+  end: (() => void) | null;
+};
+
+const stopped = () => new ShopError('busy', { reason: 'stopped' });
+
+/** The threads for one kind of work, and who waits for them. */
+class Crew {
+  private readonly queue = new FairQueue<Job>();
+  private readonly running = new Set<Job>();
+  private readonly pool: Tinypool;
+
+  constructor(
+    private readonly kind: HeavyKind,
+    file: string,
+  ) {
+    this.pool = new Tinypool({
+      filename: file,
+      minThreads: 0,
+      maxThreads: THREADS,
+      idleTimeout: WARM_MS,
+      resourceLimits: { maxOldGenerationSizeMb: MEMORY_MB },
+    });
+  }
+
+  run(wish: HeavyWish, asking: Asking): Promise<unknown> {
+    if (asking.signal?.aborted) return Promise.reject(stopped());
+    const waiting = this.queue.size;
+    if (waiting >= MOST_WAITING[this.kind])
+      return Promise.reject(new ShopError('busy', { reason: 'queue-full', waiting }));
+    return new Promise((resolve, reject) => {
+      const job: Job = { ...wish, asking, meter: makeMeter(), resolve, reject, end: null };
+      asking.signal?.addEventListener('abort', () => this.stop(job), { once: true });
+      this.queue.push(job, asking.caller);
+      this.startNext();
+    });
+  }
+
+  list(caller: string): readonly HeavyView[] {
+    const { kind } = this;
+    const running = [...this.running].map(({ asking }) => ({ asking, before: 0 }));
+    const waiting = this.queue.list().map(({ asking }, place) => ({ asking, before: place + running.length }));
+    return [...running, ...waiting]
+      .filter(({ asking }) => asking.caller === caller)
+      .map(({ before }) => ({ kind, before }));
+  }
+
+  async close(): Promise<void> {
+    await this.pool.destroy();
+  }
+
+  private stop(job: Job): void {
+    if (this.queue.remove(job)) job.reject(stopped());
+    else job.end?.();
+  }
+
+  private startNext(): void {
+    while (this.running.size < THREADS) {
+      const job = this.queue.shift();
+      if (!job) return;
+      this.running.add(job);
+      void this.carryOut(job).finally(() => {
+        this.running.delete(job);
+        this.startNext();
+      });
+    }
+  }
+
+  private async carryOut(job: Job): Promise<void> {
+    const thread = new AbortController();
+    let because: Error | null = null;
+    const endFor = (reason: Error) => {
+      because ??= reason;
+      thread.abort();
+    };
+    job.end = () => endFor(stopped());
+    const watched = watchWork(job, endFor);
+    try {
+      const sent: Sent<unknown> = { task: job.task, meter: job.meter };
+      job.resolve(await this.pool.run(sent, { signal: thread.signal }));
+    } catch (error) {
+      job.reject(because ?? nameFailure(error as Error & { code?: string }, job));
+    } finally {
+      watched.stop();
+      job.end = null;
+    }
+  }
+}
+
+const nameFailure = (error: Error & { code?: string }, job: Job): Error =>
+  error.code === 'ERR_WORKER_OUT_OF_MEMORY' ? job.tooMuch() : error;
+
+const inTools = (kind: HeavyKind): string => join(programRoot(), 'dist', 'tools', `${kind}-thread.mjs`);
+
+/** All kinds of heavy work, with the file of each kind's threads. */
+export function makeHeavyWork(fileOf: (kind: HeavyKind) => string = inTools) {
+  const crews = new Map<HeavyKind, Crew>();
+  const getCrew = (kind: HeavyKind): Crew => {
+    const crew = crews.get(kind) ?? new Crew(kind, fileOf(kind));
+    crews.set(kind, crew);
+    return crew;
+  };
+  return {
+    /**
+     * The answer to a task, for whoever asks (`getAsking`). @throws what `tooMuch` makes, past the limit of work or
+     * memory; ShopError 'busy' when too many wait already, when the thread died of it, or when who asked has left
+     */
+    run: <Answer>(wish: HeavyWish): Promise<Answer> => getCrew(wish.kind).run(wish, getAsking()) as Promise<Answer>,
+    /** What waits or runs for whoever asks. */
+    list: (): readonly HeavyView[] => [...crews.values()].flatMap((crew) => crew.list(getAsking().caller)),
+    close: async (): Promise<void> => {
+      await Promise.all([...crews.values()].map((crew) => crew.close()));
+    },
+  };
+}
+
+export const heavyWork = makeHeavyWork();

@@ -1,0 +1,10 @@
+// Long work on the server, as a window sees what it asked for.
+
+/** What takes long: measuring a drawing, laying pieces out, laying a layer out after saving, booking a cut load, baskets, papers. */
+export type HeavyKind = 'measure' | 'nest' | 'pack' | 'book' | 'basket' | 'paper';
+
+export type HeavyView = {
+  readonly kind: HeavyKind;
+  /** How many others come first; none when it is being worked on. */
+  readonly before: number;
+};
