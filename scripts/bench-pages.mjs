@@ -1,13 +1,12 @@
 // npm run bench-pages [-- FOLDER]: every page and every GET on the demo shop and on a big shop; how long the server
 // takes (p50, p95), how much of it the processor works, and how much is sent. Each against its limit.
 
-import { spawn } from 'node:child_process';
-import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
-import { request } from 'node:http';
+import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { gzipSync } from 'node:zlib';
+import { get, readCpuMs, readMemoryMb, startShop } from './bench-shop.mjs';
 import { ensureBuild, ensurePackages, root } from './prepare.mjs';
 
 const ROUNDS = Number(process.env.ROUNDS ?? 15);
@@ -15,7 +14,6 @@ const LIMIT_P95_MS = 100;
 const LIMIT_GZIP_KB = 60;
 const LIMIT_START_MS = 1500;
 const LIMIT_MEMORY_MB = 300;
-const CLOCK_TICK_MS = 10;
 const BIG_ORDERS = 10_000;
 
 /** `ITEM` and the like stand for an id of the shop. */
@@ -101,18 +99,7 @@ async function makeBigShop() {
 }
 
 async function measureShop(name, folder, isDemo) {
-  const port = 4600 + Math.floor(Math.random() * 300);
-  const started = performance.now();
-  const server = spawn('node', [join('scripts', 'serve.mjs'), ...(isDemo ? ['--demo'] : [])], {
-    cwd: root,
-    env: { ...process.env, CHIRAL_DATA: folder, PORT: String(port) },
-    stdio: ['ignore', 'pipe', 'inherit'],
-  });
-  await new Promise((resolve, reject) => {
-    server.stdout.on('data', (text) => String(text).includes('is open at') && resolve());
-    server.once('exit', () => reject(new Error('The server did not start.')));
-  });
-  const startMs = performance.now() - started;
+  const { port, server, startMs } = await startShop(folder, isDemo);
   const rows = [];
   try {
     const ids = await findIds(port);
@@ -159,34 +146,6 @@ async function measureAddress(port, path, pid) {
     plainKb: last.body.length / 1024,
     gzipKb: gzipSync(last.body).length / 1024,
   };
-}
-
-function get(port, path) {
-  return new Promise((resolve, reject) => {
-    const started = performance.now();
-    request({ port, path, host: '127.0.0.1' }, (response) => {
-      const chunks = [];
-      response.on('data', (chunk) => chunks.push(chunk));
-      response.on('end', () =>
-        resolve({ status: response.statusCode, ms: performance.now() - started, body: Buffer.concat(chunks) }),
-      );
-    })
-      .on('error', reject)
-      .end();
-  });
-}
-
-/** Only where the system tells: elsewhere these stay 0. */
-function readCpuMs(pid) {
-  const file = `/proc/${pid}/stat`;
-  if (!existsSync(file)) return 0;
-  const fields = readFileSync(file, 'utf8').split(') ')[1].split(' ');
-  return (Number(fields[11]) + Number(fields[12])) * CLOCK_TICK_MS;
-}
-
-function readMemoryMb(pid) {
-  const file = `/proc/${pid}/status`;
-  return existsSync(file) ? Number(/VmRSS:\s+(\d+)/.exec(readFileSync(file, 'utf8'))?.[1] ?? 0) / 1024 : 0;
 }
 
 function printShops(shops) {

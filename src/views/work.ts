@@ -1,7 +1,7 @@
 // Long work on the server, as a window sees what it asked for.
 
-/** What takes long: measuring a drawing, laying pieces out, laying a layer out after saving, booking a cut load, baskets, papers. */
-export type HeavyKind = 'measure' | 'nest' | 'pack' | 'book' | 'basket' | 'paper';
+/** What takes long: measuring a drawing, laying pieces out, laying a layer out after saving, booking a cut load, baskets, papers, what items cost. */
+export type HeavyKind = 'measure' | 'nest' | 'pack' | 'book' | 'basket' | 'paper' | 'cost';
 
 export type HeavyView = {
   readonly kind: HeavyKind;

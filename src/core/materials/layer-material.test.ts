@@ -3,7 +3,7 @@ import { PLAIN_VINYL } from '../../../test/worked-example';
 import {
   decideHandedness,
   DEFAULT_SHOP_FIGURES,
-  findAlikeVinyls,
+  makeAlikeFinder,
   getLayerMaterial,
   getOrdinaryDetails,
   getPressSetting,
@@ -90,8 +90,8 @@ describe('what the maker or a trial says goes before what is ordinary', () => {
       glitter = { ...like, id: 4, kind: 'glitter' } as const;
     const rough = { ...like, id: 5, details: { ...like.details, grade: 'own use' } } as const;
     expect(
-      findAlikeVinyls(PLAIN_VINYL, [PLAIN_VINYL, like, green, glitter, rough], 'sell').map(({ id }) => id),
+      makeAlikeFinder([PLAIN_VINYL, like, green, glitter, rough], 'sell')(PLAIN_VINYL).map(({ id }) => id),
     ).toEqual([2]);
-    expect(findAlikeVinyls(PLAIN_VINYL, [like, rough], 'own use').map(({ id }) => id)).toEqual([2, 5]);
+    expect(makeAlikeFinder([like, rough], 'own use')(PLAIN_VINYL).map(({ id }) => id)).toEqual([2, 5]);
   });
 });

@@ -109,13 +109,30 @@ export function getLayerMaterial(
  */
 const ALIKE = 0.08;
 
-/** Other vinyls that would do instead: of the same kind, nearly the colour, and good enough. */
-export function findAlikeVinyls<T extends Vinyl>(vinyl: Vinyl, all: readonly T[], grade: Grade): readonly T[] {
-  return all.filter(
-    (other) =>
-      other.id !== vinyl.id &&
-      other.kind === vinyl.kind &&
-      GRADES.indexOf(other.details.grade) <= GRADES.indexOf(grade) &&
-      colord(other.colourHex).delta(vinyl.colourHex) <= ALIKE,
-  );
+/**
+ * The most by which CIEDE2000 takes a difference of lightness down (S_L at L 0 or 100: 1 + 0.015·50² ÷ √(20 + 50²)), so
+ * that colours whose lightness alone differs by more than that are never alike.
+ */
+const MOST_S_L = 1.75;
+
+/**
+ * Finds other vinyls that would do instead of one: of the same kind, nearly the colour, and good enough. Their colours
+ * are read once for all that is asked.
+ */
+export function makeAlikeFinder<T extends Vinyl>(all: readonly T[], grade: Grade): (vinyl: Vinyl) => readonly T[] {
+  const goodEnough = all
+    .filter((other) => GRADES.indexOf(other.details.grade) <= GRADES.indexOf(grade))
+    .map((vinyl) => ({ vinyl, colour: colord(vinyl.colourHex), lightness: colord(vinyl.colourHex).toLab().l }));
+  return (vinyl) => {
+    const lightness = colord(vinyl.colourHex).toLab().l;
+    return goodEnough
+      .filter(
+        (other) =>
+          other.vinyl.id !== vinyl.id &&
+          other.vinyl.kind === vinyl.kind &&
+          Math.abs(other.lightness - lightness) <= 100 * ALIKE * MOST_S_L &&
+          other.colour.delta(vinyl.colourHex) <= ALIKE,
+      )
+      .map((other) => other.vinyl);
+  };
 }

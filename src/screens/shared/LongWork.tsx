@@ -16,6 +16,7 @@ const DOING: Readonly<Record<HeavyKind, string>> = {
   book: 'The cut is being booked',
   basket: 'The basket is being worked out',
   paper: 'The paper is being printed',
+  cost: 'The costs are being calculated',
 };
 const NONE: readonly OpenCall[] = [];
 

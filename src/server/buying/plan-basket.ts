@@ -1,22 +1,22 @@
 // What to buy: the cheapest basket for what is needed, beside the plain orders from one supplier each.
 
 import type { InferType } from 'yup';
-import type { BasketInput, BasketProblem } from '../../core/buying';
+import { findCheapestBasket, findPlainBaskets, type BasketInput, type BasketProblem } from '../../core/buying';
 import type { basketInput } from '../../core/input';
-import { findAlikeVinyls, type Grade } from '../../core/materials';
+import { makeAlikeFinder, type Grade } from '../../core/materials';
 import { keyOf, parseKey } from '../../core/stock';
 import { findOffersOf } from '../../data/offer-store';
 import { loadVinyls } from '../../data/shelf-store';
 import type { BasketView } from '../../views/purchases';
 import { getShop, type ShopContext } from '../context';
-import { ShopError } from '../errors';
-import type { BasketAnswer, BasketTask } from '../heavy/basket-thread';
-import { heavyWork } from '../heavy/heavy-work';
+import { makeSolver } from './solver';
 import { listThings } from '../stock/things';
 import { toOffer } from './offer-of';
 import { loadOpenNeeds, type OpenNeed } from './needs';
 import { plural } from '../../wording/plural';
 import { loadSuppliers } from '../../data/supplier-store';
+
+export type BasketWish = InferType<typeof basketInput>;
 
 function describeProblem(problem: BasketProblem, needs: readonly OpenNeed[]): string {
   switch (problem.kind) {
@@ -43,35 +43,36 @@ function describeProblem(problem: BasketProblem, needs: readonly OpenNeed[]): st
 function acceptAlike(shop: ShopContext, needs: readonly OpenNeed[], grade: Grade | null): readonly OpenNeed[] {
   if (grade === null) return needs;
   const vinyls = loadVinyls(shop.db);
-  return needs.map((need) => {
-    const thing = parseKey(need.accepts[0] ?? '');
-    const own = thing?.kind === 'vinyl' ? vinyls.find((vinyl) => vinyl.id === thing.vinylId) : undefined;
-    return own
-      ? {
-          ...need,
-          accepts: [
-            ...need.accepts,
-            ...findAlikeVinyls(own, vinyls, grade).map((vinyl) => keyOf({ kind: 'vinyl', vinylId: vinyl.id })),
-          ],
-        }
-      : need;
-  });
+  const byId = new Map(vinyls.map((vinyl) => [vinyl.id, vinyl]));
+  const findAlike = makeAlikeFinder(vinyls, grade);
+  // Many orders need the same vinyl.
+  const alike = new Map<string, readonly string[]>();
+  const listAlike = (key: string): readonly string[] => {
+    const known = alike.get(key);
+    if (known) return known;
+    const thing = parseKey(key);
+    const own = thing?.kind === 'vinyl' ? byId.get(thing.vinylId) : undefined;
+    const keys = own ? findAlike(own).map((vinyl) => keyOf({ kind: 'vinyl', vinylId: vinyl.id })) : [];
+    alike.set(key, keys);
+    return keys;
+  };
+  return needs.map((need) => ({ ...need, accepts: [...need.accepts, ...listAlike(need.accepts[0] ?? '')] }));
 }
 
-const LIMIT_MS = 120_000;
-const tooMuch = () => new ShopError('busy', { reason: 'basket-too-slow' });
-const planInThread = (task: BasketTask): Promise<BasketAnswer> =>
-  heavyWork.run({ kind: 'basket', task, limitMs: LIMIT_MS, tooMuch });
+/**
+ * How long the solver looks: for a first answer, which may still be in doubt by some cents; when the proof is asked
+ * for; for each plain order beside it.
+ */
+const FIRST_ANSWER_S = 1.3;
+const THOROUGH_S = 60;
+const PLAIN_S = 0.3;
+const MOST_PLAIN = 5;
 
-/** Needs that nothing covers are named, and the basket is worked out for the rest. */
-export async function planBasket(
-  shop: ShopContext,
-  wish: InferType<typeof basketInput>,
-  plan: (task: BasketTask) => Promise<BasketAnswer> = planInThread,
-): Promise<BasketView> {
+/** Needs that nothing covers are named, and the basket is worked out for the rest. It does not pause: for threads. */
+export async function planBasket(shop: ShopContext, wish: BasketWish): Promise<BasketView> {
   const needs = acceptAlike(shop, loadOpenNeeds(shop, wish), wish.alike);
   const started = performance.now();
-  const { found, setAside, plain } = await plan({ ...gatherChoice(shop, needs), thorough: wish.thorough });
+  const { found, setAside, plain } = await findBaskets(gatherChoice(shop, needs), wish.thorough);
   const problems = new Map(setAside.map((problem) => [problem.needId, describeProblem(problem, needs)]));
   return {
     needs: needs.map(({ id, label, amount, unit, because, withinDays }) => ({
@@ -89,6 +90,27 @@ export async function planBasket(
     things: listThings(shop),
     solvedMs: Math.round(performance.now() - started),
   };
+}
+
+type NotOffered = Extract<BasketProblem, { readonly kind: 'not-offered' }>;
+
+async function findBaskets(choice: BasketInput, thorough: boolean) {
+  const setAside: NotOffered[] = [];
+  const input = (): BasketInput => ({
+    ...choice,
+    needs: choice.needs.filter((need) => !setAside.some(({ needId }) => needId === need.id)),
+  });
+  const solve = makeSolver(thorough ? THOROUGH_S : FIRST_ANSWER_S);
+  let found = await findCheapestBasket(input(), solve);
+  while (!found.ok && found.problem.kind === 'not-offered') {
+    setAside.push(found.problem);
+    found = await findCheapestBasket(input(), solve);
+  }
+  // Nothing found at all in the first second: then as long as it takes.
+  if (!found.ok && found.problem.kind === 'not-solved' && !thorough)
+    found = await findCheapestBasket(input(), makeSolver(THOROUGH_S));
+  const plain = found.ok && found.value.orders.length > 0 ? await findPlainBaskets(input(), makeSolver(PLAIN_S)) : [];
+  return { found, setAside, plain: plain.slice(0, MOST_PLAIN) };
 }
 
 /** What can be chosen from: the offers of what would do, by suppliers that still are. */

@@ -12,7 +12,7 @@ import { FairQueue } from './fair-queue';
 import { makeMeter, type Sent } from './heavy-job';
 import { watchWork } from './watch-work';
 
-/** How many may wait: a task that waits is held in memory. Laying out after saving is asked for by the shop itself. */
+/** How many may wait: a task that waits is held in memory. Laying out and costs are asked for by the shop itself. */
 const MOST_WAITING: Readonly<Record<HeavyKind, number>> = {
   measure: 20,
   nest: 60,
@@ -20,6 +20,7 @@ const MOST_WAITING: Readonly<Record<HeavyKind, number>> = {
   book: 20,
   basket: 40,
   paper: 40,
+  cost: Infinity,
 };
 const MEMORY_MB = 500;
 /** One core stays for the pages. */

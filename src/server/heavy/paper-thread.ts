@@ -1,20 +1,43 @@
-// In a thread: what a paper is of in, its PDF out.
+// In a thread: what a paper is of in, its PDF or its list out.
 
+import type { FormatSettings } from '../../core/units';
+import { loadWholePriceList, type PriceListQuery } from '../items/load-price-list';
 import { printLoadCard } from '../paper/load-card';
 import { printOffcutLabels } from '../paper/offcut-labels';
-import { printPriceList } from '../paper/price-list';
+import { printPriceList, writePriceListCsv } from '../paper/price-list';
 import { printPurchase } from '../paper/purchase-order';
 import { printQuote } from '../paper/quote';
 import { printWeedingMap } from '../paper/weeding-map';
+import { getShop } from '../context';
 import { heavyJob } from './heavy-job';
+import { openInThread, type ShopInThread } from './shop-in-thread';
 
-const PAPERS = { printLoadCard, printOffcutLabels, printPriceList, printPurchase, printQuote, printWeedingMap };
+type Goal = PriceListQuery['goal'];
+
+/** Hundreds of items, each by channel: working the prices out takes longer than printing them. */
+function printWholePriceList(at: ShopInThread, goal: Goal, settings: FormatSettings): Promise<Uint8Array<ArrayBuffer>> {
+  const shop = openInThread(at);
+  return printPriceList(loadWholePriceList(shop, goal), getShop(shop).name, shop.now(), settings);
+}
+
+function writeWholePriceList(at: ShopInThread, goal: Goal): string {
+  const shop = openInThread(at);
+  return writePriceListCsv(loadWholePriceList(shop, goal), getShop(shop).currency);
+}
+
+const PAPERS = {
+  printLoadCard,
+  printOffcutLabels,
+  printPurchase,
+  printQuote,
+  printWeedingMap,
+  printWholePriceList,
+  writeWholePriceList,
+};
 export type Papers = typeof PAPERS;
 
 export type PaperTask = {
   readonly [Name in keyof Papers]: { readonly print: Name; readonly of: Parameters<Papers[Name]> };
 }[keyof Papers];
 
-export default heavyJob(({ print, of }: PaperTask) =>
-  (PAPERS[print] as (...of: PaperTask['of']) => Promise<Uint8Array<ArrayBuffer>>)(...of),
-);
+export default heavyJob(({ print, of }: PaperTask) => (PAPERS[print] as (...of: PaperTask['of']) => unknown)(...of));

@@ -6,11 +6,11 @@ import type { Papers, PaperTask } from './paper-thread';
 
 const LIMIT_MS = 30_000;
 
-/** The PDF that `print` makes. */
+/** What `print` makes: a PDF, or a list as text. */
 export const printInThread = <Name extends keyof Papers>(
   print: Name,
   ...of: Parameters<Papers[Name]>
-): Promise<Uint8Array<ArrayBuffer>> =>
+): Promise<Awaited<ReturnType<Papers[Name]>>> =>
   heavyWork.run({
     kind: 'paper',
     task: { print, of } as PaperTask,

@@ -19,7 +19,6 @@ import { inTransaction } from '../../data/database';
 import { findUncosted, loadItemCosts, saveItemCost, type KeptCost } from '../../data/item-cost-store';
 import { findItems, type StoredItem } from '../../data/item-store';
 import { getShop, type ShopContext } from '../context';
-import { log } from '../errors';
 import { loadEvidence } from './evidence';
 import { loadMaterials, type Materials } from './materials';
 import { priceItem } from './price-item';
@@ -94,25 +93,6 @@ const measureAcross = (item: StoredItem, materials: Materials, marginMm: number)
       getAcross(layer, marginMm),
     ),
   );
-
-/** Items calculated between two requests: each takes some milliseconds. */
-const AT_ONCE = 2;
-let isCalculating = false;
-
-/** Calculates what is not known, little by little, so that nobody waits for it. */
-export function calculateSoon(shop: ShopContext): void {
-  if (isCalculating) return;
-  isCalculating = true;
-  const goOn = () => {
-    try {
-      if (calculateSome(shop, AT_ONCE)) return void setImmediate(goOn);
-    } catch (error) {
-      log.error(error, 'costs of items could not be calculated');
-    }
-    isCalculating = false;
-  };
-  setImmediate(goOn);
-}
 
 /** False where all are known. */
 export function calculateSome(shop: ShopContext, count: number): boolean {

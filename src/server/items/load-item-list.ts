@@ -15,7 +15,8 @@ import { notFound } from '../errors';
 import { findPage, readListQuery } from '../list-query';
 import { loadEvidence } from './evidence';
 import { describeItems } from './describe-items';
-import { calculateAll, calculateSoon } from './item-costs';
+import { calculateAll } from './item-costs';
+import { knowCostsSoon } from './know-costs';
 import { loadMaterials } from './materials';
 import { priceItem } from './price-item';
 import { toGoal } from './price-goals';
@@ -30,7 +31,7 @@ export function loadItemList(shop: ShopContext, query = readItemQuery(new URLSea
   const { offset, ...at } = findPage(countItems(shop.db, query), query.page, PAGE_ROWS);
   const items = listItems(shop.db, { ...query, offset, limit: PAGE_ROWS });
   const rows = toItemRows(shop, items);
-  calculateSoon(shop);
+  knowCostsSoon(shop);
   return { rows, query, at, ...countPoorItems(shop.db, figures.wagePerHour) };
 }
 

@@ -12,12 +12,13 @@ import { getShop, type ShopContext } from '../context';
 import { findPage, readListQuery } from '../list-query';
 import { rememberUntilChange } from '../remember';
 import { describeItems } from './describe-items';
-import { calculateAll, calculateSoon } from './item-costs';
+import { calculateAll } from './item-costs';
+import { knowCostsSoon } from './know-costs';
 import { toGoal } from './price-goals';
 
 const PAGE_ROWS = 50;
 
-type PriceListQuery = ListQuery<ItemSort> & { readonly goal: PriceGoal; readonly poorOnly: boolean };
+export type PriceListQuery = ListQuery<ItemSort> & { readonly goal: PriceGoal; readonly poorOnly: boolean };
 
 export function readPriceListQuery(params: URLSearchParams): PriceListQuery {
   const goal = (['wage', 'margin', 'floor'] as const).find((one) => one === params.get('goal')) ?? 'wage';
@@ -32,7 +33,7 @@ export function loadPriceList(shop: ShopContext, query = readPriceListQuery(new 
   const { offset, ...at } = findPage(countItems(shop.db, search), list.page, PAGE_ROWS);
   const items = listItems(shop.db, { ...list, ...search, offset, limit: PAGE_ROWS });
   const rows = toPriceRows(shop, items, goal);
-  calculateSoon(shop);
+  knowCostsSoon(shop);
   return {
     goal,
     poorOnly,

@@ -9,7 +9,7 @@ import { eq } from 'drizzle-orm';
 import { putOffer } from '../../data/offer-store';
 import { offers } from '../../data/schema';
 import { findOfferPage } from '../buying/offer-index';
-import { makeSolver } from '../heavy/solver';
+import { makeSolver } from '../buying/solver';
 import { insertVinyl } from '../../data/shelf-store';
 import { openShop } from '../context';
 import { loadStock, loadStockPage } from './load-stock';

@@ -17,6 +17,8 @@ export const COMMON = {
   'thread-died': () =>
     'What worked on this broke off. Nothing was changed: try it once more; if it breaks off again, ask for less at once.',
   stopped: () => 'Stopped. Nothing was changed.',
+  'costs-too-slow': () =>
+    'What the items cost takes too long to calculate. Show the list by name, and try again later.',
   'paper-too-slow': () => 'This paper takes too long to print. Print fewer pages at once.',
   'body-too-large': ({ limitBytes }: { limitBytes: number }) =>
     `That is more than ${(limitBytes / 1024 / 1024).toFixed(0)} MB. Send less at once.`,

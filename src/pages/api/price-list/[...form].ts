@@ -1,20 +1,21 @@
-import { getShop } from '../../../server/context';
-import { printInThread } from '../../../server/heavy/print-in-thread';
+import { getSettings } from '../../../server/context';
 import { endpoint } from '../../../server/endpoint';
 import { notFound } from '../../../server/errors';
+import { printInThread } from '../../../server/heavy/print-in-thread';
+import { toThread } from '../../../server/heavy/shop-in-thread';
+import { knowCostsFor } from '../../../server/items/know-costs';
+import { loadPriceList, readPriceListQuery } from '../../../server/items/load-price-list';
 import { getSystem } from '../../../server/page';
 import { pdfResponse } from '../../../server/paper/paper';
-import { writePriceListCsv } from '../../../server/paper/price-list';
-import { loadPriceList, loadWholePriceList, readPriceListQuery } from '../../../server/items/load-price-list';
 
 export const GET = endpoint(async ({ shop, api }) => {
   const query = readPriceListQuery(api.url.searchParams);
-  const { name, locale, currency, timeZone } = getShop(shop);
   switch (api.params['form']) {
     case undefined:
+      await knowCostsFor(shop, query);
       return loadPriceList(shop, query);
     case 'csv':
-      return new Response(`\uFEFF${writePriceListCsv(loadWholePriceList(shop, query.goal), currency)}`, {
+      return new Response(`\uFEFF${await printInThread('writeWholePriceList', toThread(shop), query.goal)}`, {
         headers: {
           'Content-Type': 'text/csv; charset=utf-8',
           'Content-Disposition': 'attachment; filename="price-list.csv"',
@@ -23,12 +24,7 @@ export const GET = endpoint(async ({ shop, api }) => {
       });
     case 'pdf':
       return pdfResponse(
-        await printInThread('printPriceList', loadWholePriceList(shop, query.goal), name, shop.now(), {
-          locale,
-          currency,
-          timeZone,
-          system: getSystem(api),
-        }),
+        await printInThread('printWholePriceList', toThread(shop), query.goal, getSettings(shop, getSystem(api))),
         'price list.pdf',
       );
     default:

@@ -1,0 +1,125 @@
+// npm run bench-load -- FOLDER: how the rest of the shop answers while twenty layouts and ten baskets are under way, how
+// soon what nobody waits for any more ends, and how a queue that is full says so.
+
+import { get, readMemoryMb, startShop } from './bench-shop.mjs';
+import { ensureBuild, ensurePackages } from './prepare.mjs';
+
+const LIMIT_P95_MS = 150;
+const LIMIT_REFUSAL_MS = 2000;
+const NESTS = 20;
+const BASKETS = 10;
+const NEST_SECONDS = 10;
+const ROUNDS = Number(process.env.ROUNDS ?? 20);
+const PAGES = [
+  '/',
+  '/items',
+  '/orders',
+  '/bench/cut',
+  '/shelf',
+  '/books',
+  '/api/today',
+  '/api/orders',
+  '/api/work-sessions',
+];
+
+const folder = process.argv[2];
+if (!folder)
+  throw new Error('Name the folder of a shop: npm run bench-load -- FOLDER (npm run big-shop -- FOLDER makes one).');
+await ensurePackages();
+ensureBuild();
+const { port, server } = await startShop(folder);
+try {
+  for (const page of PAGES) await get(port, page);
+  const quiet = await timePages();
+  const leave = new AbortController();
+  const heavy = [
+    ...Array.from({ length: NESTS }, (_, seed) => ask('/api/nest', makeNest(seed), `nest ${seed % 4}`, leave.signal)),
+    ...Array.from({ length: BASKETS }, (_, seed) =>
+      ask('/api/basket', makeBasket(), `basket ${seed % 3}`, leave.signal),
+    ),
+  ];
+  await new Promise((resolve) => setTimeout(resolve, 2000));
+  const busy = await timePages();
+  print(quiet, busy);
+  const refusals = await overfill(leave.signal);
+  const left = performance.now();
+  leave.abort();
+  await Promise.all(heavy);
+  const after = await get(port, '/api/nest', { body: makeNest(0, 1), caller: 'after' });
+  console.log(
+    `Left by all who asked: the next layout of 1 s was there after ${Math.round(performance.now() - left)} ms (${after.status}).`,
+  );
+  console.log(refusals);
+  console.log(`${Math.round(readMemoryMb(server.pid))} MB with its threads.`);
+} finally {
+  server.kill('SIGTERM');
+}
+
+/** Its answer or how it failed, whatever it is: what counts is what else goes on. */
+async function ask(path, body, caller, signal) {
+  try {
+    return await get(port, path, { body, caller, signal });
+  } catch (error) {
+    return { status: error.name };
+  }
+}
+
+async function timePages() {
+  const rows = [];
+  for (const page of PAGES) {
+    const times = [];
+    for (let round = 0; round < ROUNDS; round++) times.push((await get(port, page)).ms);
+    times.sort((a, b) => a - b);
+    rows.push({ page, p50: times[Math.floor(ROUNDS / 2)], p95: times[Math.floor(ROUNDS * 0.95)] });
+  }
+  return rows;
+}
+
+function print(quiet, busy) {
+  console.log(`${'address'.padEnd(24)} quiet: p50   p95 | with ${NESTS} layouts and ${BASKETS} baskets: p50   p95`);
+  for (const [at, { page, p50, p95 }] of quiet.entries()) {
+    const cell = (value) => String(Math.round(value)).padStart(6);
+    const over = busy[at].p95 > LIMIT_P95_MS ? ' !' : '';
+    console.log(
+      `${page.padEnd(24)} ${cell(p50).padStart(10)}${cell(p95)} | ${cell(busy[at].p50).padStart(32)}${cell(busy[at].p95)}${over}`,
+    );
+  }
+  console.log(`Limit: p95 ${LIMIT_P95_MS} ms while busy; over the limit: !`);
+}
+
+/** Far more than may wait: the ones too many are refused, and how soon. */
+async function overfill(signal) {
+  const answers = await Promise.all(
+    Array.from({ length: 60 }, async (_, seed) => {
+      const answer = ask('/api/nest', makeNest(seed), 'crowd', signal);
+      return Promise.race([answer, new Promise((resolve) => setTimeout(() => resolve(null), LIMIT_REFUSAL_MS))]);
+    }),
+  );
+  const refused = answers.filter((answer) => answer?.status === 503);
+  const slowest = Math.max(0, ...refused.map(({ ms }) => ms));
+  return `60 layouts more: ${refused.length} refused within ${Math.round(slowest)} ms (limit ${LIMIT_REFUSAL_MS}): ${String(refused[0]?.body ?? '')}`;
+}
+
+function makeNest(seed, seconds = NEST_SECONDS) {
+  const piece = (_, index) => {
+    const size = 15 + ((index * 7 + seed * 3) % 30);
+    const ring = Array.from({ length: 24 }, (__, corner) => {
+      const angle = (corner / 24) * 2 * Math.PI;
+      const reach = size * (corner % 2 === 0 ? 1 : 0.6);
+      return { x: reach * Math.cos(angle), y: reach * Math.sin(angle) };
+    });
+    return { id: `p${index}`, rings: [ring], copies: 1 };
+  };
+  return {
+    pieces: Array.from({ length: 40 }, piece),
+    stock: [{ kind: 'roll', id: 'roll', widthMm: 500, lengthMm: 20_000 }],
+    seconds,
+    gapMm: 2,
+    rounds: 1_000_000,
+    seed: (seed % 100) / 100,
+  };
+}
+
+function makeBasket() {
+  return { extra: [], withOrders: true, withMinimums: true, alike: 'sell', thorough: true };
+}
