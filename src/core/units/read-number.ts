@@ -86,15 +86,29 @@ function negate(reading: NumberReading): NumberReading {
   return reading;
 }
 
-const getMark = (locale: string, part: 'decimal' | 'group'): string | undefined =>
-  new Intl.NumberFormat(locale).formatToParts(1_234_567.8).find(({ type }) => type === part)?.value;
+/** Making one takes longer than a hundred uses of it. */
+const marks = new Map<string, string | undefined>();
+const typedFormats = new Map<string, Intl.NumberFormat>();
+
+function getMark(locale: string, part: 'decimal' | 'group'): string | undefined {
+  const key = `${locale}/${part}`;
+  if (!marks.has(key))
+    marks.set(key, new Intl.NumberFormat(locale).formatToParts(1_234_567.8).find(({ type }) => type === part)?.value);
+  return marks.get(key);
+}
 
 /** A number as it is typed in that locale: its decimal mark and no groups. */
 export function writeNumber(value: number, locale: string, mostDigits: number, leastDigits = 0): string {
-  return new Intl.NumberFormat(locale, {
-    useGrouping: false,
-    minimumFractionDigits: leastDigits,
-    maximumFractionDigits: mostDigits,
-    numberingSystem: 'latn',
-  }).format(value);
+  const key = `${locale}/${mostDigits}/${leastDigits}`;
+  let format = typedFormats.get(key);
+  if (!format) {
+    format = new Intl.NumberFormat(locale, {
+      useGrouping: false,
+      minimumFractionDigits: leastDigits,
+      maximumFractionDigits: mostDigits,
+      numberingSystem: 'latn',
+    });
+    typedFormats.set(key, format);
+  }
+  return format.format(value);
 }
