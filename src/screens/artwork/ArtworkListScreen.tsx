@@ -10,14 +10,21 @@ import { ListSearch, Pager } from '../shared/ListTools';
 import { useSettings } from '../shared/settings';
 import { plural } from '../../wording/plural';
 import { Swatch } from '../shared/Swatch';
+import { asPage } from '../shared/page-data';
 
-export function ArtworkListScreen({ frame, view }: { frame: FrameView; view: ArtworkListView }) {
+export const ArtworkListScreen = asPage(function ArtworkListScreen({
+  frame,
+  view,
+}: {
+  frame: FrameView;
+  view: ArtworkListView;
+}) {
   return (
     <Frame frame={frame} current="artwork" newHref="/artwork/new">
       <ArtworkList initial={view} />
     </Frame>
   );
-}
+});
 
 function ArtworkList({ initial }: { readonly initial: ArtworkListView }) {
   const view = useListView('/api/artwork', initial);

@@ -24,8 +24,9 @@ import { usePrepared } from './use-prepared';
 import { DraftNotice } from '../shared/DraftNotice';
 import { Failure } from '../shared/Failure';
 import { useDraft } from '../shared/use-draft';
+import { asPage } from '../shared/page-data';
 
-export function ArtworkScreen({
+export const ArtworkScreen = asPage(function ArtworkScreen({
   frame,
   artwork,
   vinyls,
@@ -44,7 +45,7 @@ export function ArtworkScreen({
       </WithVinyls>
     </Frame>
   );
-}
+});
 
 type Props = { readonly artwork: ArtworkView; readonly vinyls: readonly VinylView[] };
 

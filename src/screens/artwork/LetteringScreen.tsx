@@ -29,14 +29,15 @@ import { LetteringFields } from './LetteringFields';
 import { DraftNotice } from '../shared/DraftNotice';
 import { Failure } from '../shared/Failure';
 import { useDraft } from '../shared/use-draft';
+import { asPage } from '../shared/page-data';
 
-export function LetteringScreen({ frame }: { frame: FrameView }) {
+export const LetteringScreen = asPage(function LetteringScreen({ frame }: { frame: FrameView }) {
   return (
     <Frame frame={frame} current="artwork" newHref="/artwork/new">
       <Lettering />
     </Frame>
   );
-}
+});
 
 type SaveInput = {
   readonly form: Form;

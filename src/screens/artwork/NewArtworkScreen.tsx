@@ -23,6 +23,7 @@ import { makeNameOf, toMaterials } from './layer-names';
 import { TracePanel } from './TracePanel';
 import { useDrawing, type Drawing } from './use-drawing';
 import { usePrepared } from './use-prepared';
+import { asPage } from '../shared/page-data';
 
 type NewArtworkScreenProps = {
   readonly frame: FrameView;
@@ -31,7 +32,7 @@ type NewArtworkScreenProps = {
   readonly more: boolean;
 };
 
-export function NewArtworkScreen({ frame, vinyls, more }: NewArtworkScreenProps) {
+export const NewArtworkScreen = asPage(function NewArtworkScreen({ frame, vinyls, more }: NewArtworkScreenProps) {
   return (
     <Frame frame={frame} current="artwork">
       <WithVinyls initial={vinyls} more={more}>
@@ -39,7 +40,7 @@ export function NewArtworkScreen({ frame, vinyls, more }: NewArtworkScreenProps)
       </WithVinyls>
     </Frame>
   );
-}
+});
 
 function NewArtwork({ vinyls }: { readonly vinyls: readonly VinylView[] }) {
   const settings = useSettings();

@@ -15,6 +15,7 @@ import { BatchWork } from './BatchWork';
 import { NothingHere, Queue } from './Queue';
 import { useBatchSteps, useBench, useLineInHand, type Outcome } from './use-bench';
 import { late } from '../shared/late';
+import { asPage } from '../shared/page-data';
 
 const SpoilDialog = late(() => import('./SpoilDialog'));
 
@@ -22,13 +23,21 @@ type Batches = readonly Batch<BenchPartView>[];
 /** Cut and Weed work on parts, Press and Check on whole pieces. */
 const worksOnParts = (station: Station) => station === 'cut' || station === 'weed';
 
-export function BenchScreen({ frame, view, station }: { frame: FrameView; view: BenchView; station: Station }) {
+export const BenchScreen = asPage(function BenchScreen({
+  frame,
+  view,
+  station,
+}: {
+  frame: FrameView;
+  view: BenchView;
+  station: Station;
+}) {
   return (
     <Frame frame={frame} current="bench">
       <Bench initial={view} station={station} />
     </Frame>
   );
-}
+});
 
 function Bench({ initial, station }: { readonly initial: BenchView; readonly station: Station }) {
   const bench = useBench(initial, station);

@@ -18,14 +18,21 @@ import { plural, verbFor } from '../../wording/plural';
 import type { ChannelView } from '../../views/channels';
 import { ListSearch, Pager, SortHead } from '../shared/ListTools';
 import type { ShopFigures } from '../../core/materials';
+import { asPage } from '../shared/page-data';
 
-export function PriceListScreen({ frame, view }: { frame: FrameView; view: PriceListView }) {
+export const PriceListScreen = asPage(function PriceListScreen({
+  frame,
+  view,
+}: {
+  frame: FrameView;
+  view: PriceListView;
+}) {
   return (
     <Frame frame={frame} current="books">
       <PriceList initial={view} />
     </Frame>
   );
-}
+});
 
 function PriceList({ initial }: { readonly initial: PriceListView }) {
   const view = useListView('/api/price-list', initial);

@@ -16,15 +16,16 @@ import { KitTable } from './KitTable';
 import { KitWish } from './KitWish';
 import { SalesMix } from './SalesMix';
 import { useStartPlan } from './use-start-plan';
+import { asPage } from '../shared/page-data';
 
-export function StartScreen({ frame, view }: { frame: FrameView; view: StartView }) {
+export const StartScreen = asPage(function StartScreen({ frame, view }: { frame: FrameView; view: StartView }) {
   return (
     <Frame frame={frame} current="books">
       <BooksTabs current="/books/start" />
       <WithOtherItems initial={view} />
     </Frame>
   );
-}
+});
 
 /** With items that are looked for by name. */
 function WithOtherItems({ initial }: { initial: StartView }) {

@@ -24,16 +24,17 @@ import { CompareFields, KIND_NAMES, MOST_COMPARED } from './CompareFields';
 import { CompareTable } from './CompareTable';
 import { FlipPanel } from './FlipPanel';
 import { WorthPanel } from './WorthPanel';
+import { asPage } from '../shared/page-data';
 
 const ODDS_PAUSE_MS = 100;
 
-export function CompareScreen({ frame, view }: { frame: FrameView; view: CompareView }) {
+export const CompareScreen = asPage(function CompareScreen({ frame, view }: { frame: FrameView; view: CompareView }) {
   return (
     <Frame frame={frame} current="items">
       <WithOtherVinyls initial={view} />
     </Frame>
   );
-}
+});
 
 /** With vinyls that are looked for by name, and what the log says of them. */
 function WithOtherVinyls({ initial }: { initial: CompareView }) {

@@ -13,14 +13,21 @@ import { DayLoads } from './DayLoads';
 import { useCutSheets } from './use-cut-sheets';
 import { dueOf, VinylNav } from './VinylNav';
 import { VinylLoad } from './VinylLoad';
+import { asPage } from '../shared/page-data';
 
-export function CutSheetsScreen({ frame, view }: { frame: FrameView; view: CutSheetsView }) {
+export const CutSheetsScreen = asPage(function CutSheetsScreen({
+  frame,
+  view,
+}: {
+  frame: FrameView;
+  view: CutSheetsView;
+}) {
   return (
     <Frame frame={frame} current="cut-sheets">
       <CutSheets initial={view} />
     </Frame>
   );
-}
+});
 
 function CutSheets({ initial }: { readonly initial: CutSheetsView }) {
   const sheets = useCutSheets(initial);

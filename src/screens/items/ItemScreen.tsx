@@ -35,14 +35,15 @@ import { ItemHead } from './ItemHead';
 import { ItemResults } from './ItemResults';
 import { ItemSide } from './ItemSide';
 import { useItemCalculation } from './use-item-calculation';
+import { asPage } from '../shared/page-data';
 
-export function ItemScreen({ frame, view }: { frame: FrameView; view: ItemEditorView }) {
+export const ItemScreen = asPage(function ItemScreen({ frame, view }: { frame: FrameView; view: ItemEditorView }) {
   return (
     <Frame frame={frame} current="items" newHref="/items/new">
       {view.artworks.length === 0 ? <NoDrawing /> : <WithShelf view={view} />}
     </Frame>
   );
-}
+});
 
 function NoDrawing() {
   return (

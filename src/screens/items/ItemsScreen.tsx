@@ -12,14 +12,15 @@ import { useSettings } from '../shared/settings';
 import { Why } from '../shared/Why';
 import { plural, verbFor } from '../../wording/plural';
 import { NumberHead } from '../shared/NumberHead';
+import { asPage } from '../shared/page-data';
 
-export function ItemsScreen({ frame, view }: { frame: FrameView; view: ItemListView }) {
+export const ItemsScreen = asPage(function ItemsScreen({ frame, view }: { frame: FrameView; view: ItemListView }) {
   return (
     <Frame frame={frame} current="items" newHref="/items/new">
       <Items initial={view} />
     </Frame>
   );
-}
+});
 
 function Items({ initial }: { readonly initial: ItemListView }) {
   const view = useListView('/api/items', initial);

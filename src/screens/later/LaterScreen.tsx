@@ -3,6 +3,7 @@
 import Button from '@mui/material/Button';
 import type { FrameView } from '../../views/frame';
 import { Frame } from '../shared/Frame';
+import { asPage } from '../shared/page-data';
 
 const LATER = {
   trials: {
@@ -18,7 +19,7 @@ const LATER = {
 } as const;
 export type LaterName = keyof typeof LATER;
 
-export function LaterScreen({ frame, name }: { frame: FrameView; name: LaterName }) {
+export const LaterScreen = asPage(function LaterScreen({ frame, name }: { frame: FrameView; name: LaterName }) {
   const { title, answers, now, links } = LATER[name];
   return (
     <Frame frame={frame} current={name}>
@@ -36,4 +37,4 @@ export function LaterScreen({ frame, name }: { frame: FrameView; name: LaterName
       </div>
     </Frame>
   );
-}
+});

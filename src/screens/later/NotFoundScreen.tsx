@@ -3,8 +3,9 @@
 import Button from '@mui/material/Button';
 import type { FrameView } from '../../views/frame';
 import { Frame } from '../shared/Frame';
+import { asPage } from '../shared/page-data';
 
-export function NotFoundScreen({ frame, what }: { frame: FrameView; what: string }) {
+export const NotFoundScreen = asPage(function NotFoundScreen({ frame, what }: { frame: FrameView; what: string }) {
   return (
     <Frame frame={frame} current="today">
       <div className="sheet empty">
@@ -20,4 +21,4 @@ export function NotFoundScreen({ frame, what }: { frame: FrameView; what: string
       </div>
     </Frame>
   );
-}
+});

@@ -15,14 +15,21 @@ import { Why } from '../shared/Why';
 import { AgreedPrice } from './AgreedPrice';
 import { OrderLines } from './OrderLines';
 import { useNewOrder, type NewOrderState } from './use-new-order';
+import { asPage } from '../shared/page-data';
 
-export function NewOrderScreen({ frame, view }: { frame: FrameView; view: NewOrderView }) {
+export const NewOrderScreen = asPage(function NewOrderScreen({
+  frame,
+  view,
+}: {
+  frame: FrameView;
+  view: NewOrderView;
+}) {
   return (
     <Frame frame={frame} current="orders">
       {view.items.length === 0 ? <NoItems /> : <NewOrder view={view} />}
     </Frame>
   );
-}
+});
 
 function NoItems() {
   return (

@@ -18,16 +18,17 @@ import { NumberHead } from '../shared/NumberHead';
 import type { UseMutationResult } from '@tanstack/react-query';
 import { QuotedAndReal } from './QuotedAndReal';
 import { late } from '../shared/late';
+import { asPage } from '../shared/page-data';
 
 const ChangeOrder = late(() => import('./ChangeOrder'));
 
-export function OrderScreen({ frame, view }: { frame: FrameView; view: OrderView }) {
+export const OrderScreen = asPage(function OrderScreen({ frame, view }: { frame: FrameView; view: OrderView }) {
   return (
     <Frame frame={frame} current="orders" newHref="/orders/new">
       <Order initial={view} />
     </Frame>
   );
-}
+});
 
 function Order({ initial }: { initial: OrderView }) {
   const client = useQueryClient();

@@ -12,14 +12,15 @@ import { ListSearch, Pager, SortHead } from '../shared/ListTools';
 import { useSettings } from '../shared/settings';
 import { Slack } from '../shared/Slack';
 import { plural } from '../../wording/plural';
+import { asPage } from '../shared/page-data';
 
-export function OrdersScreen({ frame, view }: { frame: FrameView; view: OrderListView }) {
+export const OrdersScreen = asPage(function OrdersScreen({ frame, view }: { frame: FrameView; view: OrderListView }) {
   return (
     <Frame frame={frame} current="orders" newHref="/orders/new">
       <Orders initial={view} />
     </Frame>
   );
-}
+});
 
 function Orders({ initial }: { readonly initial: OrderListView }) {
   const view = useListView('/api/orders', initial);

@@ -22,14 +22,15 @@ import type { Asking } from '../shared/use-latest';
 import type { Basket } from '../../core/buying';
 import { Failure } from '../shared/Failure';
 import { NeedTable, type Adding, type Extra, type Wish } from './NeedTable';
+import { asPage } from '../shared/page-data';
 
-export function BuyScreen({ frame, view }: { frame: FrameView; view: PurchasesView }) {
+export const BuyScreen = asPage(function BuyScreen({ frame, view }: { frame: FrameView; view: PurchasesView }) {
   return (
     <Frame frame={frame} current="shelf">
       <Buy initial={view} />
     </Frame>
   );
-}
+});
 
 const MM2_PER_M2 = 1_000_000;
 

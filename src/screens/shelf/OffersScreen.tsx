@@ -17,6 +17,7 @@ import { ShelfTabs } from './ShelfTabs';
 import { plural } from '../../wording/plural';
 import { late } from '../shared/late';
 import { archiveInList } from '../shared/use-archive';
+import { asPage } from '../shared/page-data';
 
 const SupplierDialog = late(() => import('./SupplierDialog'));
 const ImportDialog = late(() => import('./ImportDialog'));
@@ -29,13 +30,13 @@ type Open =
   | { readonly kind: 'edit'; readonly offer: OfferView | null };
 const SORTS = { unit: 'cheapest by measure', name: 'name', newest: 'newest price' } as const;
 
-export function OffersScreen({ frame, view }: { frame: FrameView; view: OffersView }) {
+export const OffersScreen = asPage(function OffersScreen({ frame, view }: { frame: FrameView; view: OffersView }) {
   return (
     <Frame frame={frame} current="shelf">
       <Offers initial={view} />
     </Frame>
   );
-}
+});
 
 function Offers({ initial }: { initial: OffersView }) {
   const client = useQueryClient();

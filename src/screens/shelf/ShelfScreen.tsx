@@ -19,11 +19,12 @@ import { Blanks } from './BlankList';
 import type { Editing } from './shelf-editing';
 import { late } from '../shared/late';
 import { archiveInList } from '../shared/use-archive';
+import { asPage } from '../shared/page-data';
 
 const VinylForm = late(() => import('./VinylForm'));
 const BlankForm = late(() => import('./BlankForm'));
 
-export function ShelfScreen({
+export const ShelfScreen = asPage(function ShelfScreen({
   frame,
   view,
   openBlank,
@@ -37,7 +38,7 @@ export function ShelfScreen({
       <Shelf initial={view} openBlank={openBlank} />
     </Frame>
   );
-}
+});
 
 /** The vinyls that the filter leaves, a page at a time. */
 function useShelfPages(initial: ShelfPage) {

@@ -23,6 +23,7 @@ import { NumberHead } from '../shared/NumberHead';
 import { MoreRows } from '../shared/MoreRows';
 import type { InfiniteData, UseInfiniteQueryResult } from '@tanstack/react-query';
 import { late } from '../shared/late';
+import { asPage } from '../shared/page-data';
 
 /** Height of a thing's own line, and of each of its lots. */
 const HEAD_PX = 40,
@@ -35,13 +36,13 @@ type Open =
   | { readonly kind: 'receive' }
   | { readonly kind: 'minimum'; readonly row: StockRow };
 
-export function StockScreen({ frame, view }: { frame: FrameView; view: StockPage }) {
+export const StockScreen = asPage(function StockScreen({ frame, view }: { frame: FrameView; view: StockPage }) {
   return (
     <Frame frame={frame} current="shelf">
       <Stock initial={view} />
     </Frame>
   );
-}
+});
 
 function Stock({ initial }: { initial: StockPage }) {
   const client = useQueryClient();

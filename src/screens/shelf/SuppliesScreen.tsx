@@ -16,6 +16,7 @@ import { ShelfTabs } from './ShelfTabs';
 import { NumberHead } from '../shared/NumberHead';
 import { late } from '../shared/late';
 import { archiveInList } from '../shared/use-archive';
+import { asPage } from '../shared/page-data';
 
 const SupplyDialog = late(() => import('./SupplyDialog'));
 const WearDialog = late(() => import('./WearDialog'));
@@ -23,13 +24,19 @@ type Open =
   | { readonly kind: 'supply'; readonly supply: SupplyView | null }
   | { readonly kind: 'wear'; readonly supply: SupplyView };
 
-export function SuppliesScreen({ frame, view }: { frame: FrameView; view: SuppliesView }) {
+export const SuppliesScreen = asPage(function SuppliesScreen({
+  frame,
+  view,
+}: {
+  frame: FrameView;
+  view: SuppliesView;
+}) {
   return (
     <Frame frame={frame} current="shelf">
       <Supplies initial={view} />
     </Frame>
   );
-}
+});
 
 function describe(supplies: readonly SupplyView[]): string {
   const due = supplies.filter((supply) => supply.wear?.due);

@@ -17,14 +17,15 @@ import { FIGURE_GROUPS } from './figure-groups';
 import { Failure } from '../shared/Failure';
 import { Frame } from '../shared/Frame';
 import { useSettings } from '../shared/settings';
+import { asPage } from '../shared/page-data';
 
-export function ShopScreen({ frame }: { frame: FrameView }) {
+export const ShopScreen = asPage(function ShopScreen({ frame }: { frame: FrameView }) {
   return (
     <Frame frame={frame} current="shop">
       <Shop shop={frame.shop} />
     </Frame>
   );
-}
+});
 
 type ShopValues = {
   name: string;

@@ -15,14 +15,15 @@ import { useSettings, type Settings } from '../shared/settings';
 import { Slack } from '../shared/Slack';
 import { Timeline } from '../shared/Timeline';
 import { Icon } from '../shared/Icon';
+import { asPage } from '../shared/page-data';
 
-export function TodayScreen({ frame, view }: { frame: FrameView; view: TodayView }) {
+export const TodayScreen = asPage(function TodayScreen({ frame, view }: { frame: FrameView; view: TodayView }) {
   return (
     <Frame frame={frame} current="today" newHref="/orders/new">
       <Today initial={view} />
     </Frame>
   );
-}
+});
 
 function Today({ initial }: { initial: TodayView }) {
   const settings = useSettings();

@@ -1,16 +1,12 @@
 // All offers side by side, looked through a page at a time. What is worked out of them is kept until something it rests
 // on changes.
 
-import { computeUnitPrices, type Supplier } from '../../core/buying';
-import { loadOffers, readOfferStamp } from '../../data/offer-store';
+import { findOffers, loadOffers, readOfferStamp, type StoredOffer } from '../../data/offer-store';
 import { readShelfStamp } from '../../data/shelf-store';
-import type { OfferPage, OffersView, OfferView, SupplierView } from '../../views/offers';
-import { getShop, type ShopContext } from '../context';
-import { listThings } from '../stock/things';
-import { loadOpenNeeds } from './needs';
-import { toOffer } from './offer-of';
 import { loadSuppliers } from '../../data/supplier-store';
-import type { StoredSupplier } from '../../data/supplier-store';
+import type { OfferPage, OffersView } from '../../views/offers';
+import type { ShopContext } from '../context';
+import { loadGround, toSupplierView, viewOffer, type Ground } from './view-offer';
 
 type OfferSort = 'unit' | 'name' | 'newest';
 export type OfferQuery = {
@@ -21,11 +17,20 @@ export type OfferQuery = {
 };
 const OFFER_PAGE = 60;
 
+/** What an offer is found and sorted by; the rest of it is read for the page that shows it. */
 type Entry = {
-  readonly view: OfferView;
+  readonly id: number;
+  readonly supplierId: number;
   /** Lower case: name, article and what the parts are called. */
   readonly text: string;
+  readonly pricedAtMs: number;
+  readonly isMatched: boolean;
+  /** Priced by area; else by piece. */
+  readonly isVinyl: boolean;
+  /** Minor units for a square metre or a piece. */
+  readonly perUnit: number;
 };
+
 type Index = {
   readonly stamp: string;
   readonly sorted: Readonly<Record<OfferSort, readonly Entry[]>>;
@@ -34,11 +39,8 @@ type Index = {
 };
 const indexes = new WeakMap<ShopContext['db'], Index>();
 
-function readIndex(shop: ShopContext, suppliers: readonly StoredSupplier[]): Index {
-  const { figures } = getShop(shop);
-  // The colours of a bundle that are of use: those open orders or minimums ask for; of a pack with none of these, all
-  // that the shelf knows.
-  const needed = new Set(loadOpenNeeds(shop).flatMap((need) => need.accepts));
+function readIndex(shop: ShopContext, ground: Ground): Index {
+  const { suppliers, needed, figures } = ground;
   const stamp = JSON.stringify([
     readOfferStamp(shop.db),
     readShelfStamp(shop.db),
@@ -48,78 +50,51 @@ function readIndex(shop: ShopContext, suppliers: readonly StoredSupplier[]): Ind
   ]);
   const known = indexes.get(shop.db);
   if (known?.stamp === stamp) return known;
-  const supplierOf = new Map(suppliers.map((supplier) => [supplier.id, supplier]));
-  const thingOf = new Map(listThings(shop).map((thing) => [thing.key, thing]));
-  const entries = loadOffers(shop.db).flatMap((stored): Entry[] => {
-    const supplier = supplierOf.get(stored.supplierId);
-    if (!supplier) return [];
-    const offer = toOffer(stored);
-    const some = stored.parts.some((part) => part.key !== null && needed.has(part.key));
-    const unit = computeUnitPrices(offer, 1, {
-      wanted: (key) => (some ? needed.has(key) : key !== ''),
-      margins: { sideMm: figures.cutterEdgeMm, endMm: 0 },
-      shipping: shareOfShipping(supplier, offer.price),
-    });
-    const parts = stored.parts.map((part) => ({ ...part, thing: thingOf.get(part.key ?? '') ?? null }));
-    const view = {
-      id: offer.id,
-      supplierId: offer.supplierId,
-      code: stored.code,
-      name: offer.name,
-      price: offer.price,
-      parts,
-      breaks: offer.breaks,
-      takePay: offer.takePay,
-      pricedAtMs: stored.pricedAtMs,
-      version: stored.version,
-      unit,
-    };
-    return [
-      {
-        view,
-        text: `${view.name} ${view.code} ${parts.map((part) => part.thing?.name ?? part.label).join(' ')}`.toLowerCase(),
-      },
-    ];
-  });
-  const unitOf = ({ view: { unit } }: Entry) => unit.perM2?.value ?? unit.perPiece?.value ?? Infinity;
-  const bySupplier = new Map<number, number>();
-  for (const { view } of entries) bySupplier.set(view.supplierId, (bySupplier.get(view.supplierId) ?? 0) + 1);
-  const index: Index = {
-    stamp,
-    bySupplier,
-    unmatched: entries.filter(({ view }) => view.parts.some((part) => part.key === null)).length,
-    sorted: {
-      // Loaded by name already. Vinyl first, since square metres and pieces can't be compared.
-      name: entries,
-      unit: [...entries].sort(
-        (a, b) => Number(a.view.unit.perM2 === null) - Number(b.view.unit.perM2 === null) || unitOf(a) - unitOf(b),
-      ),
-      newest: [...entries].sort((a, b) => b.view.pricedAtMs - a.view.pricedAtMs),
-    },
-  };
+  const entries = loadOffers(shop.db).flatMap((stored) => toEntry(ground, stored) ?? []);
+  const index = { stamp, ...sortEntries(entries) };
   indexes.set(shop.db, index);
   return index;
 }
 
-/** Its share of shipping, as if a pack came alone. */
-const shareOfShipping = (supplier: Supplier, price: number): number =>
-  supplier.freeFrom !== null && price >= supplier.freeFrom ? 0 : supplier.shipping;
+function toEntry(ground: Ground, stored: StoredOffer): Entry | null {
+  const view = viewOffer(ground, stored);
+  if (!view) return null;
+  const { perM2, perPiece } = view.unit;
+  const names = view.parts.map((part) => part.thing?.name ?? part.label);
+  return {
+    id: view.id,
+    supplierId: view.supplierId,
+    text: `${view.name} ${view.code} ${names.join(' ')}`.toLowerCase(),
+    pricedAtMs: view.pricedAtMs,
+    isMatched: view.parts.every((part) => part.key !== null),
+    isVinyl: perM2 !== null,
+    perUnit: perM2?.value ?? perPiece?.value ?? Infinity,
+  };
+}
 
-export const toSupplierView = (supplier: StoredSupplier, offers: number): SupplierView => ({
-  id: supplier.id,
-  name: supplier.name,
-  shipping: supplier.shipping,
-  freeFrom: supplier.freeFrom,
-  minimumOrder: supplier.minimumOrder,
-  leadDays: supplier.leadDays,
-  email: supplier.email,
-  simulated: supplier.listFile !== null,
-  version: supplier.version,
-  offers,
-});
+/** They come by name. */
+function sortEntries(entries: readonly Entry[]): Omit<Index, 'stamp'> {
+  const bySupplier = new Map<number, number>();
+  for (const { supplierId } of entries) bySupplier.set(supplierId, (bySupplier.get(supplierId) ?? 0) + 1);
+  return {
+    bySupplier,
+    unmatched: entries.filter(({ isMatched }) => !isMatched).length,
+    sorted: {
+      name: entries,
+      // Vinyl first, since square metres and pieces can't be compared.
+      unit: [...entries].sort((a, b) => Number(b.isVinyl) - Number(a.isVinyl) || a.perUnit - b.perUnit),
+      newest: [...entries].sort((a, b) => b.pricedAtMs - a.pricedAtMs),
+    },
+  };
+}
 
 /** Every word has to be in an offer's name, article or parts. */
-function findPage({ sorted }: Index, { words, supplierId, sort, offset }: OfferQuery): OfferPage {
+function findPage(
+  shop: ShopContext,
+  ground: Ground,
+  { sorted }: Index,
+  { words, supplierId, sort, offset }: OfferQuery,
+): OfferPage {
   const wanted = words
     .toLowerCase()
     .split(/\s+/)
@@ -128,24 +103,29 @@ function findPage({ sorted }: Index, { words, supplierId, sort, offset }: OfferQ
     wanted.length === 0 && supplierId === 0
       ? sorted[sort]
       : sorted[sort].filter(
-          ({ view, text }) =>
-            (supplierId === 0 || view.supplierId === supplierId) && wanted.every((word) => text.includes(word)),
+          (entry) =>
+            (supplierId === 0 || entry.supplierId === supplierId) && wanted.every((word) => entry.text.includes(word)),
         );
-  return { total: found.length, offset, offers: found.slice(offset, offset + OFFER_PAGE).map(({ view }) => view) };
+  const ids = found.slice(offset, offset + OFFER_PAGE).map(({ id }) => id);
+  const stored = new Map(findOffers(shop.db, ids).map((offer) => [offer.id, offer]));
+  const offers = ids.flatMap((id) => viewOffer(ground, stored.get(id)!) ?? []);
+  return { total: found.length, offset, offers };
 }
 
-export const findOfferPage = (shop: ShopContext, query: OfferQuery): OfferPage =>
-  findPage(readIndex(shop, loadSuppliers(shop.db)), query);
+export function findOfferPage(shop: ShopContext, query: OfferQuery): OfferPage {
+  const ground = loadGround(shop, loadSuppliers(shop.db));
+  return findPage(shop, ground, readIndex(shop, ground), query);
+}
 
 /** Suppliers, how many offers they have, and the first page of these. */
 export function loadOffersView(shop: ShopContext, words = ''): OffersView {
-  const suppliers = loadSuppliers(shop.db);
-  const index = readIndex(shop, suppliers);
+  const ground = loadGround(shop, loadSuppliers(shop.db));
+  const index = readIndex(shop, ground);
   return {
-    suppliers: suppliers.map((supplier) => toSupplierView(supplier, index.bySupplier.get(supplier.id) ?? 0)),
+    suppliers: ground.suppliers.map((supplier) => toSupplierView(supplier, index.bySupplier.get(supplier.id) ?? 0)),
     total: index.sorted.name.length,
     unmatched: index.unmatched,
     words,
-    first: findPage(index, { words, supplierId: 0, sort: 'unit', offset: 0 }),
+    first: findPage(shop, ground, index, { words, supplierId: 0, sort: 'unit', offset: 0 }),
   };
 }

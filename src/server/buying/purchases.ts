@@ -11,7 +11,7 @@ import type { PurchasesView, PurchaseView } from '../../views/purchases';
 import type { ShopContext } from '../context';
 import { notFound, ShopError, stale } from '../errors';
 import { receiveLot } from '../stock/save-stock';
-import { toSupplierView } from './offer-index';
+import { toSupplierView } from './view-offer';
 import { addReceived, insertPurchase, loadPurchases, updatePurchase } from '../../data/purchase-store';
 import { findSupplier } from '../../data/supplier-store';
 import type { StoredPurchase } from '../../data/purchase-store';
