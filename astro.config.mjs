@@ -2,6 +2,17 @@ import node from '@astrojs/node';
 import react from '@astrojs/react';
 import { defineConfig } from 'astro/config';
 
+/**
+ * Fonts are preloaded (Page.astro). One that comes late all the same waits for the next page: a page never moves under
+ * the finger because its letters change.
+ */
+const fontsThatStay = {
+  name: 'fonts-that-stay',
+  enforce: 'pre',
+  transform: (code, id) =>
+    /@fontsource.*\.css/.test(id) ? code.replaceAll('font-display: swap', 'font-display: optional') : null,
+};
+
 export default defineConfig({
   output: 'server',
   adapter: node({ mode: 'middleware' }),
@@ -13,6 +24,7 @@ export default defineConfig({
   experimental: { csp: true },
   build: { inlineStylesheets: 'never' },
   vite: {
+    plugins: [fontsThatStay],
     worker: { format: 'es' },
     // A page gets of core only what it uses: reading a module of it does nothing but define.
     build: {

@@ -7,12 +7,14 @@ import { join } from 'node:path';
 import { root } from './prepare.mjs';
 
 const CLOCK_TICK_MS = 10;
+/** As `npm start` has it: V8 lets garbage lie about longer the more memory it may take. */
+const HEAP = '--max-old-space-size=768';
 
 /** A server on the shop in this folder, once it answers. */
 export async function startShop(folder, isDemo = false) {
   const port = 4600 + Math.floor(Math.random() * 300);
   const started = performance.now();
-  const server = spawn('node', [join('scripts', 'serve.mjs'), ...(isDemo ? ['--demo'] : [])], {
+  const server = spawn('node', [HEAP, join('scripts', 'serve.mjs'), ...(isDemo ? ['--demo'] : [])], {
     cwd: root,
     env: { ...process.env, CHIRAL_DATA: folder, PORT: String(port) },
     stdio: ['ignore', 'pipe', 'inherit'],

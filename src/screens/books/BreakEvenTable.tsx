@@ -2,7 +2,7 @@
 
 import { formatMoney, formatShare } from '../../core/units';
 import { useSettings } from '../shared/settings';
-import { useMounted } from '../shared/use-mounted';
+import { WhenSeen } from '../shared/WhenSeen';
 import { Why } from '../shared/Why';
 import { WEEKS_SHOWN, type StartPlanState } from './use-start-plan';
 import { NumberHead } from '../shared/NumberHead';
@@ -12,7 +12,6 @@ const CashChart = late(() => import('./CashChart'));
 
 export function BreakEvenTable({ outcomes }: Pick<StartPlanState, 'outcomes'>) {
   const settings = useSettings();
-  const mounted = useMounted();
   return (
     <section className="sheet flush" aria-label="When it has come back">
       <table className="plain">
@@ -59,7 +58,11 @@ export function BreakEvenTable({ outcomes }: Pick<StartPlanState, 'outcomes'>) {
           )}
         </tbody>
       </table>
-      {mounted && outcomes.length > 0 && <CashChart outcomes={outcomes} />}
+      {outcomes.length > 0 && (
+        <WhenSeen>
+          <CashChart outcomes={outcomes} />
+        </WhenSeen>
+      )}
       <p className="soft flat pad-top-2 pad-right-4 pad-bottom-4 pad-left-4">
         Your hours are not paid from this: it is what stays in the purse after fees, materials and what goes wrong.
       </p>

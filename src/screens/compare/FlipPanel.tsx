@@ -3,14 +3,13 @@
 import type { Comparison } from '../../core/planning';
 import { capitalise, describeFlip } from '../../wording/compare';
 import { useSettings } from '../shared/settings';
-import { useMounted } from '../shared/use-mounted';
+import { WhenSeen } from '../shared/WhenSeen';
 import { late } from '../shared/late';
 
 const FlipCharts = late(() => import('./FlipCharts'));
 
 export function FlipPanel({ comparison: { flips, curves, candidates } }: { readonly comparison: Comparison }) {
   const settings = useSettings();
-  const mounted = useMounted();
   return (
     <section className="sheet" aria-label="Where it flips">
       <h2 className="flat below-1">Where it flips</h2>
@@ -26,7 +25,11 @@ export function FlipPanel({ comparison: { flips, curves, candidates } }: { reado
           Nowhere within reason: not by your hour, the size, the number made or what goes wrong.
         </p>
       )}
-      {mounted && candidates.length > 1 && <FlipCharts curves={curves} candidates={candidates} />}
+      {candidates.length > 1 && (
+        <WhenSeen>
+          <FlipCharts curves={curves} candidates={candidates} />
+        </WhenSeen>
+      )}
     </section>
   );
 }

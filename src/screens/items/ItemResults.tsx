@@ -17,6 +17,7 @@ import { VariantTable } from './VariantTable';
 import { AreaTable } from './AreaTable';
 import { JointPanel } from './JointPanel';
 import { formatMoney } from '../../core/units';
+import { WhenSeen } from '../shared/WhenSeen';
 import { late } from '../shared/late';
 
 // Charts weigh more than all the rest of the page.
@@ -40,7 +41,6 @@ type ItemResultsProps = {
     figures: ShopFigures;
     settings: Settings;
   };
-  readonly mounted: boolean;
   readonly layers: readonly MadeLayer[];
   readonly values: ItemForm;
 };
@@ -54,7 +54,6 @@ export function ItemResults({
   view,
   blank,
   input,
-  mounted,
   layers,
   values,
 }: ItemResultsProps) {
@@ -85,17 +84,15 @@ export function ItemResults({
             price={calculation.price}
             figures={settings.shop.figures}
           />
-          {mounted && blank && (
-            <VariantTable input={input} plan={plan} blank={blank} wage={settings.shop.figures.wagePerHour} />
-          )}
-          {mounted && (
+          <WhenSeen>
+            {blank && <VariantTable input={input} plan={plan} blank={blank} wage={settings.shop.figures.wagePerHour} />}
             <LadderPanel
               spec={calculation.spec}
               quantity={calculation.cost.quantity}
               price={calculation.price}
               figures={settings.shop.figures}
             />
-          )}
+          </WhenSeen>
           <AreaTable form={form} cost={calculation.cost} layers={layers} basis={values.areaBasis} />
           <JointPanel
             form={form}

@@ -27,7 +27,6 @@ import QuickBlank from '../shared/QuickBlank';
 import QuickVinyl from '../shared/QuickVinyl';
 import { useArchive } from '../shared/use-archive';
 import { useDraft } from '../shared/use-draft';
-import { useMounted } from '../shared/use-mounted';
 import { ChangeNotice } from './ChangeNotice';
 import { startValues, type ItemForm } from './item-form';
 import { MaterialsContext, useItemMaterials, useMissingMaterials } from './item-materials';
@@ -94,7 +93,6 @@ function First({ words, children }: { readonly words: string; readonly children:
 }
 
 function Item({ view }: { readonly view: ItemEditorView }) {
-  const mounted = useMounted();
   const [version, setVersion] = useState(view.item?.version ?? null);
   const [start] = useState(() => startValues(view));
   const form = useForm<ItemForm>({
@@ -159,7 +157,6 @@ function Item({ view }: { readonly view: ItemEditorView }) {
           view={view}
           blank={blank}
           input={item.input}
-          mounted={mounted}
           layers={item.layers}
           values={values}
         />

@@ -21,6 +21,7 @@ const OFFER_PAGE = 60;
 type Entry = {
   readonly id: number;
   readonly supplierId: number;
+  readonly name: string;
   /** Lower case: name, article and what the parts are called. */
   readonly text: string;
   readonly pricedAtMs: number;
@@ -50,7 +51,10 @@ function readIndex(shop: ShopContext, ground: Ground): Index {
   ]);
   const known = indexes.get(shop.db);
   if (known?.stamp === stamp) return known;
-  const entries = loadOffers(shop.db).flatMap((stored) => toEntry(ground, stored) ?? []);
+  // One supplier after another: all offers at once are a hundred megabytes for a moment.
+  const entries = suppliers.flatMap(({ id }) =>
+    loadOffers(shop.db, id).flatMap((stored) => toEntry(ground, stored) ?? []),
+  );
   const index = { stamp, ...sortEntries(entries) };
   indexes.set(shop.db, index);
   return index;
@@ -64,6 +68,7 @@ function toEntry(ground: Ground, stored: StoredOffer): Entry | null {
   return {
     id: view.id,
     supplierId: view.supplierId,
+    name: view.name,
     text: `${view.name} ${view.code} ${names.join(' ')}`.toLowerCase(),
     pricedAtMs: view.pricedAtMs,
     isMatched: view.parts.every((part) => part.key !== null),
@@ -72,18 +77,18 @@ function toEntry(ground: Ground, stored: StoredOffer): Entry | null {
   };
 }
 
-/** They come by name. */
 function sortEntries(entries: readonly Entry[]): Omit<Index, 'stamp'> {
   const bySupplier = new Map<number, number>();
   for (const { supplierId } of entries) bySupplier.set(supplierId, (bySupplier.get(supplierId) ?? 0) + 1);
+  const byName = [...entries].sort((a, b) => (a.name < b.name ? -1 : a.name > b.name ? 1 : a.id - b.id));
   return {
     bySupplier,
     unmatched: entries.filter(({ isMatched }) => !isMatched).length,
     sorted: {
-      name: entries,
+      name: byName,
       // Vinyl first, since square metres and pieces can't be compared.
-      unit: [...entries].sort((a, b) => Number(b.isVinyl) - Number(a.isVinyl) || a.perUnit - b.perUnit),
-      newest: [...entries].sort((a, b) => b.pricedAtMs - a.pricedAtMs),
+      unit: [...byName].sort((a, b) => Number(b.isVinyl) - Number(a.isVinyl) || a.perUnit - b.perUnit),
+      newest: [...byName].sort((a, b) => b.pricedAtMs - a.pricedAtMs),
     },
   };
 }
