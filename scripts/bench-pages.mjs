@@ -1,9 +1,9 @@
-// npm run bench-pages [-- FOLDER]: every page and every GET on the demo shop and on a big shop; how long the server
+// npm run bench-pages [-- FOLDER…]: every page and every GET on the demo shop and on a big shop; how long the server
 // takes (p50, p95), how much of it the processor works, and how much is sent. Each against its limit.
 
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
-import { join } from 'node:path';
+import { basename, join } from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { gzipSync } from 'node:zlib';
 import { get, readCpuMs, readMemoryMb, startShop } from './bench-shop.mjs';
@@ -14,6 +14,7 @@ const LIMIT_P95_MS = 100;
 const LIMIT_GZIP_KB = 60;
 const LIMIT_START_MS = 1500;
 const LIMIT_MEMORY_MB = 300;
+const LIMIT_GROWTH = 1.5;
 const BIG_ORDERS = 10_000;
 
 /** `ITEM` and the like stand for an id of the shop. */
@@ -73,9 +74,11 @@ ensureBuild();
 const made = [];
 try {
   const demo = await measureShop('demo', makeFolder(), true);
-  const folder = process.argv[2] ?? (await makeBigShop());
-  const big = await measureShop('big', folder, false);
-  printShops([demo, big]);
+  const folders = process.argv.length > 2 ? process.argv.slice(2) : [await makeBigShop()];
+  const shops = [demo];
+  for (const folder of folders) shops.push(await measureShop(basename(folder), folder, false));
+  printShops(shops);
+  if (folders.length > 1) printGrowth(shops.slice(1));
 } finally {
   for (const folder of made) rmSync(folder, { recursive: true, force: true });
 }
@@ -170,4 +173,18 @@ function printShops(shops) {
       `${name}: open after ${over(startMs, LIMIT_START_MS)} ms (limit ${LIMIT_START_MS}), ${over(memoryMb, LIMIT_MEMORY_MB)} MB at the end (limit ${LIMIT_MEMORY_MB})`,
     );
   console.log(`Limits: p95 ${LIMIT_P95_MS} ms, ${LIMIT_GZIP_KB} KB gzipped; over the limit: !`);
+}
+
+/** From the first shop named to the last: pages that take more than that many times as long. */
+function printGrowth(shops) {
+  const [first, last] = [shops[0], shops.at(-1)];
+  const grown = first.rows
+    .map(({ address, p50 }, at) => ({ address, times: last.rows[at].p50 / p50, ms: last.rows[at].p50 }))
+    .sort((a, b) => b.times - a.times);
+  const over = grown.filter(({ times }) => times > LIMIT_GROWTH);
+  console.log(
+    `From ${first.name} to ${last.name}: ${over.length} of ${grown.length} addresses take more than ${LIMIT_GROWTH} times as long.`,
+  );
+  for (const { address, times, ms } of over)
+    console.log(`  ${address}: ${times.toFixed(1)} times, ${Math.round(ms)} ms`);
 }

@@ -8,7 +8,7 @@ import { root } from './prepare.mjs';
 
 const CLOCK_TICK_MS = 10;
 /** As `npm start` has it: V8 lets garbage lie about longer the more memory it may take. */
-const HEAP = '--max-old-space-size=768';
+const HEAP = '--max-old-space-size=1536';
 
 /** A server on the shop in this folder, once it answers. */
 export async function startShop(folder, isDemo = false) {

@@ -13,7 +13,7 @@ const tooMuch = () => new ShopError('busy', { reason: 'costs-too-slow' });
 let underWay: Promise<unknown> | null = null;
 
 /** Every cost is known once it is done; who asks while it is under way gets the same. */
-export function knowAllCosts(shop: ShopContext): Promise<unknown> {
+function knowAllCosts(shop: ShopContext): Promise<unknown> {
   if (!isAnyUnknown(shop)) return Promise.resolve();
   underWay ??= runForNobody(() =>
     heavyWork.run({ kind: 'cost', task: toThread(shop), limitMs: LIMIT_MS, tooMuch }),

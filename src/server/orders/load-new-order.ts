@@ -9,6 +9,7 @@ import { findBlanks } from '../../data/shelf-store';
 import { describeCostProblem } from '../../wording/problems';
 import { getSettings, getShop, type ShopContext } from '../context';
 import { readItemCosts } from '../items/item-costs';
+import { rememberUntilChange } from '../remember';
 
 /** Where an order comes from: nothing, an item, or a quote that was given. */
 type From = { readonly itemId?: number | null; readonly quoteId?: number | null };
@@ -28,7 +29,10 @@ export function loadNewOrder(shop: ShopContext, from: From): NewOrderView {
 }
 
 /** Items in their sizes, colours and options, each with what stands in the way of costing it. */
-export function listOrderable(shop: ShopContext): readonly OrderableItem[] {
+export const listOrderable = (shop: ShopContext): readonly OrderableItem[] =>
+  rememberUntilChange(shop, 'orderable items', () => readOrderable(shop));
+
+function readOrderable(shop: ShopContext): readonly OrderableItem[] {
   const items = loadItems(shop.db);
   const costs = readItemCosts(shop, items);
   const blanks = new Map(
