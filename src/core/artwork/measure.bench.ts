@@ -1,6 +1,8 @@
+import { readFileSync } from 'node:fs';
 import { randomLcg } from 'd3-random';
 import { bench, describe } from 'vitest';
 import { measureArtwork, orderContours, readSvg } from './index';
+import { letter, openFont, writeLettering } from './lettering/letter';
 
 /**
  * Reading and measuring against the plainest thing that reads the same text: the ratio tells, whatever the machine does
@@ -59,7 +61,7 @@ function drawLace(holes: number): string {
   return svg(`<path fill-rule="evenodd" d="M0 0H1000V1000H0z${rings.join('')}"/>`);
 }
 
-/** Of a bar that lies along x, about its middle. */
+/** Of a bar that lies along x, about its middle, where there are a thousand. */
 const BAR = [
   [60, -1.5],
   [60, 1.5],
@@ -67,19 +69,55 @@ const BAR = [
   [-60, -1.5],
 ] as const;
 
-/** Narrow bars that lie across one another wherever they fall. */
+/** Narrow bars that lie across one another wherever they fall; each crosses about nine others, however many there are. */
 function drawCrossing(bars: number): string {
   const next = randomLcg(0.51);
+  const scale = Math.sqrt(1000 / bars);
   return svg(
     Array.from({ length: bars }, () => {
       const [x, y, turn] = [next() * 1000, next() * 1000, next() * Math.PI];
-      const [cosine, sine] = [Math.cos(turn), Math.sin(turn)];
+      const [cosine, sine] = [Math.cos(turn) * scale, Math.sin(turn) * scale];
       const points = BAR.map(
         ([u, v]) => `${(x + cosine * u - sine * v).toFixed(2)} ${(y + sine * u + cosine * v).toFixed(2)}`,
       );
       return `<path d="M${points.join('L')}z"/>`;
     }).join(''),
   );
+}
+
+/** Long lines that wind across the sheet, one under the other, of a thousand segments each. */
+function drawLongLines(segments: number): string {
+  const lines = Math.max(1, Math.round(segments / 1000));
+  const step = 960 / lines;
+  return svg(
+    Array.from({ length: lines }, (_, line) => {
+      const y = 20 + (line + 0.5) * step;
+      const wave = (x: number) => y + step * 0.3 * Math.sin(x / 7 + line);
+      const there = Array.from(
+        { length: 500 },
+        (__, k) => `${(20 + k * 1.92).toFixed(2)} ${wave(k * 1.92).toFixed(2)}`,
+      );
+      const back = Array.from({ length: 500 }, (__, k) => {
+        const x = (499 - k) * 1.92;
+        return `${(20 + x).toFixed(2)} ${(wave(x) + step * 0.2).toFixed(2)}`;
+      });
+      return `<path d="M${[...there, ...back].join('L')}z"/>`;
+    }).join(''),
+  );
+}
+
+/** A page of set letters: outlines with curves and counters, in words. */
+function drawText(letters: number): string {
+  const font = openFont(readFileSync('node_modules/@fontsource/anton/files/anton-latin-400-normal.woff2'));
+  const words = 'the quick brown fox jumps over the lazy dog 0123456789 ';
+  const perLine = Math.ceil(Math.sqrt(letters * 3));
+  const text = words.repeat(Math.ceil(letters / words.length)).slice(0, letters);
+  const lines = Array.from({ length: Math.ceil(letters / perLine) }, (_, line) =>
+    text.slice(line * perLine, (line + 1) * perLine).trim(),
+  );
+  const set = letter(lines.join('\n'), font, { capHeightMm: 10 });
+  if (!set.ok) throw new Error(set.problem.kind);
+  return writeLettering(set.value, 'text').svg;
 }
 
 function drawRing(corners: number, place: (angle: number) => readonly [number, number]): string {
@@ -91,17 +129,21 @@ function drawRing(corners: number, place: (angle: number) => readonly [number, n
   return `M${points.join('L')}z`;
 }
 
+const SIZES = [1000, 5000, 20_000];
+const KINDS = {
+  'separate dots': drawDots,
+  'holes in one path': drawLace,
+  'bars that cross': drawCrossing,
+  'segments of long lines': drawLongLines,
+  'letters set as text': drawText,
+} as const;
+
 for (const [name, text] of [
-  ['1,000 segments', drawWaves(20)],
-  ['10,000 segments', drawWaves(200)],
   ['50,000 segments in 1,000 paths', drawWaves(1000)],
-  ['200,000 segments', drawWaves(4000)],
-  ['1,000 dots', drawDots(1000)],
-  ['5,000 dots', drawDots(5000)],
-  ['20,000 dots', drawDots(20_000)],
-  ['lace of 1,000 holes in one path', drawLace(1000)],
-  ['lace of 5,000 holes in one path', drawLace(5000)],
-  ['1,000 bars that cross', drawCrossing(1000)],
+  ['200,000 segments in 4,000 paths', drawWaves(4000)],
+  ...Object.entries(KINDS).flatMap(([kind, draw]) =>
+    SIZES.map((size) => [`${size.toLocaleString('en')} ${kind}`, draw(size)] as const),
+  ),
 ] as const) {
   describe(name, () => {
     bench(

@@ -83,16 +83,12 @@ type PlanInput = { readonly layers: readonly PlanLayer[]; readonly blank: Blank;
  */
 export function planPressing({ layers, blank, shop }: PlanInput): Result<PressPlan, PressProblem> {
   const places = [...groupBy(layers, (layer) => layer.place ?? '')];
-  const common = findSafeWindow(
-    layers.filter(({ vinyl }) => getKindFacts(vinyl.kind).family === 'heat').map(({ vinyl }) => vinyl),
-    blank,
-  );
-  if (!common.ok && (places.length < 2 || common.problem.kind !== 'windows-apart')) return common;
+  const common = findSafeWindow(layers, blank);
   const steps: PressStep[] = [];
   const cautions: PressCaution[] = [];
   const temperatures: number[] = [];
   for (const [place, own] of places) {
-    const plan = planPlace({ layers: own, blank, shop }, common.ok ? common.value : undefined);
+    const plan = planPlace({ layers: own, blank, shop }, common.ok ? common.value : null);
     if (!plan.ok) return plan;
     steps.push(...plan.value.steps.map((step) => (places.length > 1 ? { ...step, place } : step)));
     cautions.push(
@@ -107,21 +103,22 @@ export function planPressing({ layers, blank, shop }: PlanInput): Result<PressPl
   return succeed(summarise(steps, temperatures[0] ?? null, cautions, shop));
 }
 
+/** `common`: the temperature for all places, where there is one. */
 function planPlace(
   input: PlanInput,
-  common: number | null | undefined,
+  common: number | null,
 ): Result<{ readonly steps: readonly PressStep[]; readonly temperatureC: number | null }, PressProblem> {
   const { layers, blank, shop } = input;
-  const hot = layers.filter(({ vinyl }) => getKindFacts(vinyl.kind).family === 'heat').map(({ vinyl }) => vinyl);
-  const window = findSafeWindow(hot, blank);
+  const window = findSafeWindow(layers, blank);
   if (!window.ok) return window;
-  const temperatureC = hot.length > 0 && common !== undefined ? common : window.value;
+  const temperatureC = window.value && (common ?? window.value);
+  const hot = layers.filter(({ vinyl }) => getHeat(vinyl, blank)).length;
   const steps: PressStep[] = [{ kind: 'lay-out', seconds: shop.pressLayOutSeconds, attended: true }];
   if (temperatureC !== null)
     steps.push({ kind: 'pre-press', seconds: shop.prePressSeconds, attended: true, temperatureC });
   let heated = 0;
   for (const { vinyl } of layers) {
-    const setting = getPressSetting(vinyl, blank.fabric);
+    const setting = getHeat(vinyl, blank);
     if (temperatureC === null || !setting) {
       steps.push({ kind: 'apply', seconds: shop.applySeconds, attended: true, vinylName: vinyl.name });
       continue;
@@ -132,7 +129,7 @@ function planPlace(
         vinyl,
         setting,
         temperatureC,
-        last: heated === hot.length,
+        last: heated === hot,
         covered: isCovered(vinyl, heated > 1),
         shop,
       }),
@@ -174,17 +171,21 @@ function pressLayer(input: {
 const isCovered = (vinyl: Vinyl, bareBeside: boolean): boolean =>
   vinyl.details.cover === 'always' || (vinyl.details.cover === 'when bare' && bareBeside);
 
+/** How it is pressed on this blank; null for what sticks without heat. */
+const getHeat = (vinyl: Vinyl, blank: Blank): PressSetting | null =>
+  getKindFacts(vinyl.kind).family === 'heat' ? getPressSetting(vinyl, blank.fabric) : null;
+
 /**
  * The temperature all vinyls and the blank allow: the gentlest that every vinyl sticks at; null when nothing is heated.
  */
-function findSafeWindow(hot: readonly Vinyl[], blank: Blank): Result<number | null, PressProblem> {
+function findSafeWindow(layers: readonly PlanLayer[], blank: Blank): Result<number | null, PressProblem> {
   const ceilingC = blank.heating === 'none' ? null : getCeiling(blank);
   let lowC = -Infinity,
     highC = ceilingC ?? Infinity;
   let lowest: Vinyl | null = null,
     highest: Vinyl | null = null;
-  for (const vinyl of hot) {
-    const press = getPressSetting(vinyl, blank.fabric);
+  for (const { vinyl } of layers) {
+    const press = getHeat(vinyl, blank);
     if (!press) continue;
     if (ceilingC === null) return fail({ kind: 'blank-takes-no-heat', vinylName: vinyl.name, blankName: blank.name });
     if (press.lowC > ceilingC)
@@ -199,8 +200,9 @@ function findSafeWindow(hot: readonly Vinyl[], blank: Blank): Result<number | nu
     if (press.highC < highC) [highC, lowest] = [press.highC, vinyl];
   }
   if (!highest) return succeed(null);
-  if (lowC > highC)
-    return fail({ kind: 'windows-apart', vinylNames: [lowest?.name ?? blank.name, highest.name], lowC, highC });
+  // The blank alone would have been told above.
+  if (lowest && lowC > highC)
+    return fail({ kind: 'windows-apart', vinylNames: [lowest.name, highest.name], lowC, highC });
   return succeed(Math.round((lowC + highC) / 2));
 }
 
@@ -261,6 +263,7 @@ export const STEP_LABELS: Readonly<Record<PressStepKind, string>> = {
   apply: 'Clean, tape, burnish',
 };
 
+/** Which figure of the shop a step takes; pressing itself takes as long as the vinyl's maker says. */
 const STEP_FIGURES = {
   'lay-out': 'pressLayOutSeconds',
   'pre-press': 'prePressSeconds',
@@ -271,7 +274,7 @@ const STEP_FIGURES = {
   apply: 'applySeconds',
 } as const;
 
-function sourceOf(step: PressStep, shop: ShopFigures): Figure['source'] {
-  if (step.kind === 'press') return 'maker';
-  return step.kind === 'wait' ? 'default' : getShopFigure(shop, STEP_FIGURES[step.kind]).source;
+function sourceOf({ kind }: PressStep, shop: ShopFigures): Figure['source'] {
+  if (kind === 'press' || kind === 'wait') return 'maker';
+  return getShopFigure(shop, STEP_FIGURES[kind]).source;
 }
