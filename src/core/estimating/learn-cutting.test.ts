@@ -70,3 +70,87 @@ describe('cutting learned from the log', () => {
     expect(hands.high!).toBeCloseTo(252, 6);
   });
 });
+
+describe('worked out on paper', () => {
+  const stretch = (seconds: number, loading: number, watching: number, pieces = 3): LoggedCutting => ({
+    seconds,
+    pieces,
+    loading,
+    watching,
+  });
+
+  /** The two factors that leave the least squares, found by shrinking steps downhill: no normal equations. */
+  function seek(logged: readonly LoggedCutting[]): readonly [number, number] {
+    const estimated = logged.reduce((all, one) => all + one.loading + one.watching, 0);
+    const together = logged.reduce((all, one) => all + one.seconds, 0) / estimated;
+    const miss = ([load, watch]: readonly [number, number]): number =>
+      logged.reduce((all, one) => {
+        const stray = 0.15 * together * (one.loading + one.watching);
+        return all + ((one.seconds - load * one.loading - watch * one.watching) / stray) ** 2;
+      }, 0) +
+      ((load - together) / 0.4) ** 2 +
+      ((watch - together) / 0.4) ** 2;
+    let best: readonly [number, number] = [together, together];
+    for (let step = 1; step > 1e-9;) {
+      const [load, watch] = best;
+      const around = [
+        [load + step, watch],
+        [load - step, watch],
+        [load, watch + step],
+        [load, watch - step],
+      ] as const;
+      const better = around.find((one) => miss(one) < miss(best));
+      if (better) best = better;
+      else step /= 2;
+    }
+    return best;
+  }
+
+  it.each([
+    [[stretch(300, 90, 30), stretch(500, 90, 400), stretch(420, 90, 200)]],
+    [[stretch(90, 200, 20), stretch(140, 30, 60), stretch(75, 60, 60), stretch(900, 90, 120)]],
+    [[stretch(20, 90, 120), stretch(45, 180, 120, 30)]],
+  ])('lies where the least squares are, sought by trial', (logged) => {
+    const learned = learnCutting(logged)!;
+    const [loading, watching] = seek(logged);
+    expect(learned.loading.value).toBeCloseTo(Math.max(0, loading), 5);
+    expect(learned.watching.value).toBeCloseTo(Math.max(0, watching), 5);
+  });
+
+  it('three pieces are enough, two are not; nothing estimated teaches nothing', () => {
+    expect(learnCutting([stretch(100, 50, 50, 2)])).toBeNull();
+    expect(learnCutting([stretch(100, 50, 50, 3)])?.loading.value).toBeCloseTo(1, 9);
+    expect(learnCutting([stretch(100, 0, 0, 50)])).toBeNull();
+  });
+
+  it('a stretch for which nothing was estimated moves only what all take together', () => {
+    // 240 s for estimates of 200 s: 1.2 for both; the stretch without estimates says nothing of which.
+    const learned = learnCutting([stretch(200, 100, 100), stretch(40, 0, 0)])!;
+    expect(learned.loading.parts![2]!.value).toBeCloseTo(1.2, 9);
+    const [loading, watching] = [learned.loading.value, learned.watching.value];
+    // Ridge of one stretch of even parts: noise 0.15 · 1.2 · 200 = 36; x = y = 100/36; off = (200 − 240)/36.
+    const x = 100 / 36;
+    const expected = 1.2 + (x * (-40 / 36)) / (1 / 0.16 + 2 * x * x);
+    expect(loading).toBeCloseTo(expected, 9);
+    expect(watching).toBeCloseTo(expected, 9);
+  });
+
+  it('a log of hardly any seconds is no proof of hardly any', () => {
+    const learned = learnCutting([stretch(1, 90, 10), stretch(1, 10, 90), stretch(0.5, 50, 50)])!;
+    expect(learned.loading.value).toBeGreaterThan(0);
+    expect(learned.loading.value).toBeLessThan(0.02);
+    expect(learned.watching.value).toBeLessThan(0.02);
+  });
+
+  it('the band leaves out the twentieth at either end', () => {
+    // 21 stretches of 90, 91, … 110 s for 100: the second and the last but one stand for the rest.
+    const shuffled = Array.from({ length: 21 }, (_, at) => stretch(90 + ((at * 8) % 21), 60, 40));
+    const learned = learnCutting(shuffled)!;
+    expect(learned.low).toBeCloseTo(0.91, 6);
+    expect(learned.high).toBeCloseTo(1.09, 6);
+  });
+
+  it('one stretch alone has the ordinary band', () => {
+    expect(learnCutting([stretch(130, 60, 40)])).toMatchObject({ low: 0.85, high: 1.2 });
+  });
+});

@@ -1,5 +1,6 @@
 // Whether a layout holds, told from the outlines alone: none of the search's own shapes, circles or boxes is used here.
 
+import { polygonContains } from 'd3-polygon';
 import { LENGTH_NOISE_MM, POINT_NOISE_MM } from '../units';
 import {
   makeRegion,
@@ -88,7 +89,7 @@ function isAllowedTurn(turns: NestPiece['turns'], degrees: number): boolean {
 type Laid = {
   readonly rings: readonly Polyline[];
   readonly region: Region;
-  readonly box: { readonly minX: number; readonly minY: number; readonly maxX: number; readonly maxY: number };
+  readonly box: Bounds;
 };
 
 /** A piece where it lies: rotated about its own origin, then moved. */
@@ -103,18 +104,8 @@ export function place(
     x: x * cos - y * sin + placement.xMm,
     y: x * sin + y * cos + placement.yMm,
   }));
-  const rings = getRings(region),
-    all = rings.flat();
-  return {
-    rings,
-    region,
-    box: {
-      minX: Math.min(...all.map((p) => p.x)),
-      minY: Math.min(...all.map((p) => p.y)),
-      maxX: Math.max(...all.map((p) => p.x)),
-      maxY: Math.max(...all.map((p) => p.y)),
-    },
-  };
+  const rings = getRings(region);
+  return { rings, region, box: boundsOf(rings.flat()) };
 }
 
 /** How far out of what the machine reaches it lies, mm; 0 and less within. */
@@ -132,23 +123,18 @@ function reachOutside(rings: readonly Polyline[], entry: NestStock, { sideMm, en
       ),
     );
   const edge = edgesOf([entry.shape]);
+  const outline = entry.shape.map(({ x, y }): [number, number] => [x, y]);
   return Math.max(
     ...points.map((point) => {
       const nearest = Math.min(...edge.map(([a, b]) => distanceToEdge(point, a, b)));
-      return sideMm - (isInside(entry.shape, point) ? nearest : -nearest);
+      return sideMm - (polygonContains(outline, [point.x, point.y]) ? nearest : -nearest);
     }),
   );
 }
 
 /** The distance between two laid outlines, up to `upTo`; below 0 where they overlap, by about how deep. */
 function measureDistance(a: Laid, b: Laid, upTo: number): number {
-  if (
-    a.box.minX - b.box.maxX > upTo ||
-    b.box.minX - a.box.maxX > upTo ||
-    a.box.minY - b.box.maxY > upTo ||
-    b.box.minY - a.box.maxY > upTo
-  )
-    return Infinity;
+  if (measureGap(a.box, b.box) > upTo) return Infinity;
   const shared = computeRegionArea(intersectRegions(a.region, b.region));
   if (shared > LENGTH_NOISE_MM) {
     // About how deep: the shared area over the longest side of the box it lies in.
@@ -158,16 +144,13 @@ function measureDistance(a: Laid, b: Laid, upTo: number): number {
     return -shared / Math.max(POINT_NOISE_MM, length, height);
   }
   let nearest = Infinity;
-  const others = edgesOf(b.rings);
-  for (const [p, q] of edgesOf(a.rings)) {
-    for (const [r, s] of others) {
-      if (
-        Math.min(p.x, q.x) - Math.max(r.x, s.x) > nearest ||
-        Math.min(r.x, s.x) - Math.max(p.x, q.x) > nearest ||
-        Math.min(p.y, q.y) - Math.max(r.y, s.y) > nearest ||
-        Math.min(r.y, s.y) - Math.max(p.y, q.y) > nearest
-      )
-        continue;
+  const others = edgesOf(b.rings).map((edge) => ({ edge, bounds: boundsOf(edge) }));
+  for (const edge of edgesOf(a.rings)) {
+    const bounds = boundsOf(edge);
+    const [p, q] = edge;
+    for (const other of others) {
+      if (measureGap(bounds, other.bounds) > nearest) continue;
+      const [r, s] = other.edge;
       nearest = Math.min(
         nearest,
         distanceToEdge(p, r, s),
@@ -183,18 +166,23 @@ function measureDistance(a: Laid, b: Laid, upTo: number): number {
 const edgesOf = (rings: readonly Polyline[]): readonly (readonly [Point, Point])[] =>
   rings.flatMap((ring) => ring.map((point, at) => [point, ring[(at + 1) % ring.length]!] as const));
 
+type Bounds = { readonly minX: number; readonly maxX: number; readonly minY: number; readonly maxY: number };
+
+const boundsOf = (points: readonly Point[]): Bounds => ({
+  minX: Math.min(...points.map((point) => point.x)),
+  maxX: Math.max(...points.map((point) => point.x)),
+  minY: Math.min(...points.map((point) => point.y)),
+  maxY: Math.max(...points.map((point) => point.y)),
+});
+
+/** What lies in two bounds is at least so far apart; below 0 where they overlap. */
+const measureGap = (a: Bounds, b: Bounds): number =>
+  Math.max(a.minX - b.maxX, b.minX - a.maxX, a.minY - b.maxY, b.minY - a.maxY);
+
 function distanceToEdge(point: Point, a: Point, b: Point): number {
   const dx = b.x - a.x,
     dy = b.y - a.y,
     square = dx * dx + dy * dy;
   const along = square > 0 ? Math.min(1, Math.max(0, ((point.x - a.x) * dx + (point.y - a.y) * dy) / square)) : 0;
   return Math.hypot(point.x - a.x - along * dx, point.y - a.y - along * dy);
-}
-
-function isInside(ring: Polyline, point: Point): boolean {
-  let inside = false;
-  for (const [a, b] of edgesOf([ring]))
-    if (a.y > point.y !== b.y > point.y && point.x < ((b.x - a.x) * (point.y - a.y)) / (b.y - a.y) + a.x)
-      inside = !inside;
-  return inside;
 }
