@@ -2,7 +2,7 @@
 
 import { expect, test } from '@playwright/test';
 import { readPdfPages } from '../read-pdf';
-import { open, ShopServer } from './server';
+import { open, scrollFarDown, ShopServer } from './server';
 
 const server = new ShopServer(4396, true);
 test.beforeAll(() => server.start());
@@ -41,6 +41,7 @@ test('a channel is added by keyboard, and says what to ask there', async ({ page
 
 test('more made at once never ask for more', async ({ page }) => {
   await open(page, `${server.address}/items/2`);
+  await scrollFarDown(page);
   const rungs = page.getByRole('region', { name: 'By quantity' });
   await expect(rungs.getByRole('row')).toHaveCount(9);
   const asks = (await rungs.getByRole('row').locator('td:nth-child(3)').allTextContents()).map(Number);
@@ -196,6 +197,7 @@ test('the price is dragged along the rule, and by arrow keys', async ({ page }) 
 
 test('variants stand side by side; what is weeded out can sell too', async ({ page }) => {
   await open(page, `${server.address}/items/7`);
+  await scrollFarDown(page);
   const variants = page.getByRole('region', { name: 'Sizes, colours, options' });
   await expect(variants.getByRole('row', { name: /^XL .*55\.00/ })).toBeVisible();
   await expect(variants.getByRole('row', { name: /^with Surname .*56\.00/ })).toBeVisible();

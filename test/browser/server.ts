@@ -62,3 +62,8 @@ export class ShopServer {
     rmSync(this.data, { recursive: true, force: true });
   }
 }
+
+/** What takes long to work out comes only once it is scrolled near to. */
+export async function scrollFarDown(page: Page): Promise<void> {
+  await page.locator('.not-seen-yet').first().scrollIntoViewIfNeeded();
+}

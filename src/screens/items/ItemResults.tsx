@@ -13,7 +13,6 @@ import Checkbox from '@mui/material/Checkbox';
 import { PricePanel } from './PricePanel';
 import { CostTable } from './CostTable';
 import { ChannelPanel } from './ChannelPanel';
-import { VariantTable } from './VariantTable';
 import { AreaTable } from './AreaTable';
 import { JointPanel } from './JointPanel';
 import { formatMoney } from '../../core/units';
@@ -22,6 +21,7 @@ import { late } from '../shared/late';
 
 // Charts weigh more than all the rest of the page.
 const LadderPanel = late(() => import('./LadderPanel'));
+const VariantTable = late(() => import('./VariantTable'));
 
 type ItemResultsProps = {
   readonly plan: ItemPlan;

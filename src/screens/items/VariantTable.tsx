@@ -15,7 +15,7 @@ type Props = {
   readonly wage: number;
 };
 
-export function VariantTable({ input, plan, blank, wage }: Props) {
+export default function VariantTable({ input, plan, blank, wage }: Props) {
   const { sizeName, colourName } = plan;
   const rows: { readonly key: string; readonly label: ReactNode; readonly variant: CalculateInput['variant'] }[] = [
     ...blank.sizes.map((size) => ({
