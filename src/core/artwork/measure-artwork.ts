@@ -8,7 +8,7 @@ import {
   computeRingArea,
   countSharpCorners,
   intersectRegions,
-  type Box,
+  boxesMeet,
   type ThinPlace,
 } from '../geometry';
 import { succeed, type Result } from '../units';
@@ -82,9 +82,6 @@ function findOverlaps(all: readonly ResolvedLayer[]): readonly ColourOverlap[] {
     }),
   );
 }
-
-const boxesMeet = (a: Box, b: Box): boolean =>
-  a.x < b.x + b.width && b.x < a.x + a.width && a.y < b.y + b.height && b.y < a.y + a.height;
 
 function measureLayer(layer: ResolvedLayer): LayerMeasurement {
   let netMm2 = 0,

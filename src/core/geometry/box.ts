@@ -26,6 +26,10 @@ export function uniteBoxes(boxes: readonly Box[]): Box | null {
   return boundPoints(boxes.map((box) => [box, { x: box.x + box.width, y: box.y + box.height }]));
 }
 
+/** Sharing some area, not only an edge. */
+export const boxesMeet = (a: Box, b: Box): boolean =>
+  a.x < b.x + b.width && b.x < a.x + a.width && a.y < b.y + b.height && b.y < a.y + a.height;
+
 /**
  * Indices of boxes gathered so that boxes that touch, directly or through others, are together; in order of the first
  * of each.

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
   boundPoints,
+  boxesMeet,
   composeMatrices,
   computeLength,
   computeRingArea,
@@ -161,4 +162,24 @@ it('measures rings and boxes', () => {
       { x: 5, y: -2, width: 2, height: 1 },
     ]),
   ).toEqual({ x: 0, y: -2, width: 7, height: 3 });
+});
+
+describe('boxes that meet', () => {
+  const box = { x: 10, y: 20, width: 30, height: 40 };
+
+  it.each([
+    ['the same', box, true],
+    ['one within', { x: 15, y: 25, width: 1, height: 1 }, true],
+    ['over its left edge', { x: 5, y: 25, width: 6, height: 1 }, true],
+    ['beside its left edge', { x: 5, y: 25, width: 5, height: 1 }, false],
+    ['over its right edge', { x: 39, y: 25, width: 6, height: 1 }, true],
+    ['beside its right edge', { x: 40, y: 25, width: 6, height: 1 }, false],
+    ['over its upper edge', { x: 15, y: 15, width: 1, height: 6 }, true],
+    ['above its upper edge', { x: 15, y: 15, width: 1, height: 5 }, false],
+    ['over its lower edge', { x: 15, y: 59, width: 1, height: 6 }, true],
+    ['below its lower edge', { x: 15, y: 60, width: 1, height: 6 }, false],
+  ])('%s', (_, other, meet) => {
+    expect(boxesMeet(box, other)).toBe(meet);
+    expect(boxesMeet(other, box)).toBe(meet);
+  });
 });
