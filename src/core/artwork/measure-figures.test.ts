@@ -33,18 +33,19 @@ const FRAME_AND_BAR =
   '<path fill-rule="evenodd" d="M0 0H100V60H0z M10 10H30V20H10z M60 10H70V20H60z"/><rect x="180" y="100" width="20" height="100"/>';
 
 describe('a frame and a bar', () => {
-  const [layer] = measure(FRAME_AND_BAR).layers;
+  const layerOf = () => measure(FRAME_AND_BAR).layers[0]!;
 
   it('have these areas and lengths', () => {
-    expect(layer!.netMm2).toBeCloseTo(100 * 60 - 20 * 10 - 10 * 10 + 20 * 100, 6);
-    expect(layer!.outerLengthMm).toBeCloseTo(320 + 240, 6);
-    expect(layer!.outlineLengthMm).toBeCloseTo(320 + 240 + 60 + 40, 6);
-    expect(layer!.cutLengthMm).toBeCloseTo(660, 6);
-    expect(layer!.box).toEqual({ x: 0, y: 0, width: 200, height: 200 });
+    const layer = layerOf();
+    expect(layer.netMm2).toBeCloseTo(100 * 60 - 20 * 10 - 10 * 10 + 20 * 100, 6);
+    expect(layer.outerLengthMm).toBeCloseTo(320 + 240, 6);
+    expect(layer.outlineLengthMm).toBeCloseTo(320 + 240 + 60 + 40, 6);
+    expect(layer.cutLengthMm).toBeCloseTo(660, 6);
+    expect(layer.box).toEqual({ x: 0, y: 0, width: 200, height: 200 });
   });
 
   it('have these counts', () => {
-    expect(layer).toMatchObject({
+    expect(layerOf()).toMatchObject({
       role: 'worn',
       contours: 4,
       pieces: 2,
@@ -57,13 +58,15 @@ describe('a frame and a bar', () => {
   });
 
   it('have these bits, smallest first', () => {
-    expect(layer!.bitAreasMm2).toEqual([100, 200, 2000, 5700]);
-    expect(layer!.cavityAreasMm2).toEqual([100, 200]);
+    const layer = layerOf();
+    expect(layer.bitAreasMm2).toEqual([100, 200, 2000, 5700]);
+    expect(layer.cavityAreasMm2).toEqual([100, 200]);
   });
 
   it('have their thinnest wall and gap where they are', () => {
-    expect(layer!.thinnestStroke!.widthMm).toBeCloseTo(10, 6);
-    expect(layer!.thinnestGap!.widthMm).toBeCloseTo(10, 6);
+    const layer = layerOf();
+    expect(layer.thinnestStroke!.widthMm).toBeCloseTo(10, 6);
+    expect(layer.thinnestGap!.widthMm).toBeCloseTo(10, 6);
   });
 
   it('keep areas to a thousandth of a square millimetre', () => {
@@ -107,10 +110,10 @@ describe('colours over one another', () => {
 
 describe('scaled', () => {
   const body = `${FRAME_AND_BAR}<rect x="90" y="50" width="40" height="30" fill="#a00"/>`;
-  const scaled = scaleMeasurement(measure(body), 340);
+  const scale = () => scaleMeasurement(measure(body), 340);
 
   it('it is what it is when it is measured at that size', () => {
-    const anew = measure(body, 340);
+    const [scaled, anew] = [scale(), measure(body, 340)];
     /** Numbers to a thousandth; how finely it was flattened, and where strokes are added up, differ by size. */
     const plain = ({ segments: _segments, layers, ...rest }: ArtworkMeasurement): unknown =>
       JSON.parse(
@@ -126,7 +129,7 @@ describe('scaled', () => {
 
   it('its fine strokes are wider and longer by as much', () => {
     const before = measure(body).layers[0]!.fineLengths;
-    expect(scaled.layers[0]!.fineLengths).toEqual(
+    expect(scale().layers[0]!.fineLengths).toEqual(
       before.map(({ underMm, lengthMm }) => ({ underMm: underMm * 1.7, lengthMm: lengthMm * 1.7 })),
     );
     expect(before.length).toBeGreaterThan(5);
