@@ -2,6 +2,7 @@
 // all the rest.
 
 import { expose } from 'comlink';
+import { imageSize } from 'image-size';
 import {
   letter,
   openFont,
@@ -24,7 +25,20 @@ export type PictureProblem = TraceProblem | { readonly kind: 'not-a-picture' };
 
 /** Edges get no truer from more pixels than this on the longer side. */
 const TRACED_SIDE_PX = 1000;
+/** A picture takes four bytes a pixel once it is opened, whatever its file takes. */
+const OPENED_PIXEL_LIMIT = 80_000_000;
+
 const fonts = new Map<string, LetterFont>();
+
+/** As its head says, without opening it; 0 where the head says nothing. */
+async function countPixels(picture: Blob): Promise<number> {
+  try {
+    const { width, height } = imageSize(new Uint8Array(await picture.arrayBuffer()));
+    return width * height;
+  } catch {
+    return 0;
+  }
+}
 
 const sourceWorker = {
   /** Each text as the SVG file that is kept of it. `fontBytes` may be left out once a font was sent. */
@@ -69,6 +83,8 @@ const sourceWorker = {
 
   /** A PNG or JPEG traced to an SVG file; larger ones are scaled down first. */
   async trace(picture: Blob, options: TraceOptions): Promise<Result<string, PictureProblem>> {
+    const pixels = await countPixels(picture);
+    if (pixels > OPENED_PIXEL_LIMIT) return fail({ kind: 'picture-too-large', pixels, limit: OPENED_PIXEL_LIMIT });
     const bitmap = await createImageBitmap(picture).catch((error: unknown) => {
       if (error instanceof DOMException) return null;
       throw error;

@@ -241,4 +241,13 @@ test('a picture is traced: colours, dirt and ground can be changed, and it is ke
     .getByLabel('Drawing file')
     .setInputFiles({ name: 'broken.png', mimeType: 'image/png', buffer: Buffer.from('no picture') });
   await expect(page.getByRole('alert')).toContainText('can’t be opened');
+  // Forty thousand by forty thousand, by its head: opened, it would take 6 GB.
+  const head = Buffer.from('89504e470d0a1a0a0000000d4948445200009c4000009c400802000000', 'hex');
+  await page
+    .getByLabel('Drawing file')
+    .setInputFiles({ name: 'huge.png', mimeType: 'image/png', buffer: Buffer.concat([head, Buffer.alloc(64)]) });
+  await expect(page.getByRole('alert')).toContainText(
+    'The picture has 1,600,000,000 pixels; up to 80,000,000 are traced. Scale it down, then try again.',
+    { timeout: 2000 },
+  );
 });
