@@ -1,6 +1,9 @@
 // Long work on the server, as a window sees what it asked for.
 
-/** What takes long: measuring a drawing, laying pieces out, laying a layer out after saving, booking a cut load, baskets, papers, what items cost. */
+/**
+ * What takes long: measuring a drawing, laying pieces out, laying a layer out after saving, booking a cut load, baskets,
+ * papers, what items cost.
+ */
 export type HeavyKind = 'measure' | 'nest' | 'pack' | 'book' | 'basket' | 'paper' | 'cost';
 
 export type HeavyView = {

@@ -106,18 +106,23 @@ function drawLongLines(segments: number): string {
   );
 }
 
-/** A page of set letters: outlines with curves and counters, in words. */
+/** A page of set letters: outlines with curves and counters, a line of words over and over. */
 function drawText(letters: number): string {
   const font = openFont(readFileSync('node_modules/@fontsource/anton/files/anton-latin-400-normal.woff2'));
-  const words = 'the quick brown fox jumps over the lazy dog 0123456789 ';
-  const perLine = Math.ceil(Math.sqrt(letters * 3));
-  const text = words.repeat(Math.ceil(letters / words.length)).slice(0, letters);
-  const lines = Array.from({ length: Math.ceil(letters / perLine) }, (_, line) =>
-    text.slice(line * perLine, (line + 1) * perLine).trim(),
-  );
-  const set = letter(lines.join('\n'), font, { capHeightMm: 10 });
+  const words = 'the quick brown fox jumps over the lazy dog 0123456789';
+  const set = letter(words, font, { capHeightMm: 10 });
   if (!set.ok) throw new Error(set.problem.kind);
-  return writeLettering(set.value, 'text').svg;
+  const { svg: one, widthMm } = writeLettering(set.value, 'text');
+  const [, width] = /viewBox="[\d.-]+ [\d.-]+ ([\d.]+)/.exec(one)!;
+  const paths = one.match(/<path[^>]*>/g)!.join('');
+  const copies = Math.ceil(letters / words.replaceAll(' ', '').length);
+  const scale = widthMm / Number(width);
+  return svg(
+    Array.from({ length: copies }, (_, index) => {
+      const [column, row] = [index % 5, Math.floor(index / 5)];
+      return `<g transform="translate(${column * (widthMm + 10)} ${row * 20}) scale(${scale})">${paths}</g>`;
+    }).join(''),
+  );
 }
 
 function drawRing(corners: number, place: (angle: number) => readonly [number, number]): string {
@@ -130,6 +135,8 @@ function drawRing(corners: number, place: (angle: number) => readonly [number, n
 }
 
 const SIZES = [1000, 5000, 20_000];
+/** Set letters are lines, a hundred and more of them each. */
+const LETTERS = [250, 500, 1000];
 const KINDS = {
   'separate dots': drawDots,
   'holes in one path': drawLace,
@@ -142,7 +149,7 @@ for (const [name, text] of [
   ['50,000 segments in 1,000 paths', drawWaves(1000)],
   ['200,000 segments in 4,000 paths', drawWaves(4000)],
   ...Object.entries(KINDS).flatMap(([kind, draw]) =>
-    SIZES.map((size) => [`${size.toLocaleString('en')} ${kind}`, draw(size)] as const),
+    (draw === drawText ? LETTERS : SIZES).map((size) => [`${size.toLocaleString('en')} ${kind}`, draw(size)] as const),
   ),
 ] as const) {
   describe(name, () => {
