@@ -29,14 +29,15 @@ function watchChanges(client: QueryClient, pageStamp: string): () => void {
     known = stamp;
     refresh();
   };
-  // A page that came back is a while old. One that shows nothing live is loaded anew: what was typed is a draft.
+  // A page that came back is a while old. One that shows nothing live is as it was made, whatever was heard since: it is
+  // loaded anew. What was typed is a draft.
   const comeBack = async () => {
     const stamp = await askStamp();
-    if (stamp === null || stamp === known) return;
-    if (isLive(client)) {
-      known = stamp;
-      refresh();
-    } else location.reload();
+    if (stamp === null) return;
+    if (!isLive(client)) return void (stamp !== pageStamp && location.reload());
+    if (stamp === known) return;
+    known = stamp;
+    refresh();
   };
   const channel = openChannel(refresh);
   const onShow = ({ persisted }: PageTransitionEvent) => persisted && void comeBack();
