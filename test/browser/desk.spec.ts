@@ -235,6 +235,8 @@ test('a picture is traced: colours, dirt and ground can be changed, and it is ke
   await page.getByRole('option', { name: '1 colour', exact: true }).click();
   await expect(layers.getByRole('textbox')).toHaveCount(1);
   await page.getByRole('button', { name: 'Save this artwork' }).click();
+  // The desk has that heading too: only the address tells that it is kept.
+  await page.waitForURL(/\/artwork\/\d+$/);
   await expect(page.getByRole('heading', { name: 'my badge' })).toBeVisible();
   await open(page, `${server.address}/artwork/new`);
   await page

@@ -66,6 +66,7 @@ test('from a drawing to a handed-over order', async ({ page }) => {
     await expect(layers).toContainText('36.0 cm²');
     await expect(page.getByRole('img', { name: /as cut, mirrored: carrier down/ })).toBeVisible();
     await page.getByRole('button', { name: 'Save this artwork' }).click();
+    await page.waitForURL(/\/artwork\/\d+$/);
     await expect(page.getByRole('heading', { name: 'two windows' })).toBeVisible();
   });
 
