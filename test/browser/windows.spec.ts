@@ -36,6 +36,19 @@ test('what another computer changes arrives in a list that is open', async ({ pa
   await expect(rows).toHaveCount(before - 1, SOON);
 });
 
+test('a window that only asks something makes no other fetch its data again', async ({ page, context }) => {
+  await open(page, `${server.address}/orders`);
+  const fetched: string[] = [];
+  page.on('request', (request) => fetched.push(new URL(request.url()).pathname));
+  const other = await context.newPage();
+  await open(other, `${server.address}/trials`);
+  await page.bringToFront();
+  // As each request of a page does, once it went through.
+  await other.evaluate(() => new BroadcastChannel('chiral-changes').postMessage(null));
+  await expect.poll(() => fetched.filter((path) => path === '/api/changes').length).toBeGreaterThan(1);
+  expect(fetched).not.toContain('/api/orders');
+});
+
 test('a list that Back returns to is of today, and where it was', async ({ page }) => {
   await open(page, `${server.address}/items?sort=name`);
   const first = page.getByRole('row').locator('a[href^="/items/"]').first();

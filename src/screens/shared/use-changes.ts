@@ -39,7 +39,8 @@ function watchChanges(client: QueryClient, pageStamp: string): () => void {
     known = stamp;
     refresh();
   };
-  const channel = openChannel(refresh);
+  // Another window sent something. Whether that changed anything, the stamp tells: a question to the server does not.
+  const channel = openChannel(() => void look());
   const onShow = ({ persisted }: PageTransitionEvent) => persisted && void comeBack();
   const onVisible = () => void look();
   if (isFromHistory()) void comeBack();
