@@ -1,3 +1,5 @@
+import { colord } from 'colord';
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { PLAIN_VINYL } from '../../../test/worked-example';
 import {
@@ -93,5 +95,31 @@ describe('what the maker or a trial says goes before what is ordinary', () => {
       makeAlikeFinder([PLAIN_VINYL, like, green, glitter, rough], 'sell')(PLAIN_VINYL).map(({ id }) => id),
     ).toEqual([2]);
     expect(makeAlikeFinder([like, rough], 'own use')(PLAIN_VINYL).map(({ id }) => id)).toEqual([2, 5]);
+  });
+
+  it('alike are just those whose colours lie near by the formula itself, whatever is left out beforehand', () => {
+    const hex = fc.integer({ min: 0, max: 0xffffff }).map((value) => `#${value.toString(16).padStart(6, '0')}`);
+    /** Near ones are rare at random: the second colour is the first, a little moved. */
+    const near = fc.tuple(hex, fc.array(fc.integer({ min: -40, max: 40 }), { minLength: 3, maxLength: 3 })).map(
+      ([colour, moves]) =>
+        [
+          colour,
+          `#${[1, 3, 5]
+            .map((at, index) =>
+              Math.min(255, Math.max(0, parseInt(colour.slice(at, at + 2), 16) + moves[index]!))
+                .toString(16)
+                .padStart(2, '0'),
+            )
+            .join('')}`,
+        ] as const,
+    );
+    fc.assert(
+      fc.property(fc.oneof(near, fc.tuple(hex, hex)), ([first, second]) => {
+        const [own, other] = [first, second].map((colourHex, id) => ({ ...PLAIN_VINYL, id: id + 50, colourHex }));
+        const isNear = colord(first).delta(second) <= 0.08;
+        expect(makeAlikeFinder([other!], 'sell')(own!)).toHaveLength(isNear ? 1 : 0);
+      }),
+      { numRuns: 500 },
+    );
   });
 });
