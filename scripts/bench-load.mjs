@@ -30,16 +30,23 @@ ensureBuild();
 const { port, server } = await startShop(folder);
 try {
   for (const page of PAGES) await get(port, page);
+  const keys = await findVinylKeys();
+  const alone = await get(port, '/api/basket', { body: makeBasket(keys, 99), caller: 'alone' });
+  const { solvedMs, basket, problem } = JSON.parse(alone.body.toString('utf8'));
+  console.log(`One basket alone: ${solvedMs} ms, ${basket ? `${basket.orders.length} orders` : problem}.`);
   const quiet = await timePages();
   const leave = new AbortController();
   const heavy = [
     ...Array.from({ length: NESTS }, (_, seed) => ask('/api/nest', makeNest(seed), `nest ${seed % 4}`, leave.signal)),
     ...Array.from({ length: BASKETS }, (_, seed) =>
-      ask('/api/basket', makeBasket(), `basket ${seed % 3}`, leave.signal),
+      ask('/api/basket', makeBasket(keys, seed), `basket ${seed % 3}`, leave.signal),
     ),
   ];
   await new Promise((resolve) => setTimeout(resolve, 2000));
+  const before = await get(port, '/api/work', { caller: 'basket 0' });
   const busy = await timePages();
+  const last = await get(port, '/api/work', { caller: 'basket 0' });
+  console.log(`Of one window's baskets there waited ${count(before)} at first and ${count(last)} at last.`);
   print(quiet, busy);
   const refusals = await overfill(leave.signal);
   const left = performance.now();
@@ -53,6 +60,10 @@ try {
   console.log(`${Math.round(readMemoryMb(server.pid))} MB with its threads.`);
 } finally {
   server.kill('SIGTERM');
+}
+
+function count({ body }) {
+  return JSON.parse(body.toString('utf8')).jobs.length;
 }
 
 /** Its answer or how it failed, whatever it is: what counts is what else goes on. */
@@ -120,6 +131,22 @@ function makeNest(seed, seconds = NEST_SECONDS) {
   };
 }
 
-function makeBasket() {
-  return { extra: [], withOrders: true, withMinimums: true, alike: 'sell', thorough: true };
+/** Sixty vinyls of the shelf, half a square metre to two of each, proven cheapest: others for each basket. */
+function makeBasket(keys, seed) {
+  const extra = Array.from({ length: 60 }, (_, index) => ({
+    key: keys[(index * 37 + seed * 211) % keys.length],
+    amount: 500_000 + ((index * 7 + seed) % 4) * 500_000,
+  }));
+  return { extra, withOrders: false, withMinimums: false, alike: 'sell', thorough: true };
+}
+
+/** Of vinyls that somebody offers. */
+async function findVinylKeys() {
+  const keys = [];
+  for (let offset = 0; keys.length < 400 && offset < 2000; offset += 60) {
+    const { body } = await get(port, `/api/offers?words=&offset=${offset}`);
+    const { offers } = JSON.parse(body.toString('utf8'));
+    keys.push(...offers.flatMap(({ parts }) => parts.flatMap(({ key }) => (key?.startsWith('vinyl:') ? [key] : []))));
+  }
+  return [...new Set(keys)];
 }
