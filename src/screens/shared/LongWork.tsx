@@ -23,8 +23,10 @@ const NONE: readonly OpenCall[] = [];
 export function LongWork() {
   const calls = useSyncExternalStore(subscribeOpenCalls, getOpenCalls, () => NONE);
   const job = useOldestJob(calls.length > 0);
-  // The basket tells by itself while it is worked on, with a way to stop it.
-  if (!job || (job.kind === 'basket' && job.before === 0)) return null;
+  if (!job) return null;
+  // The screen of the basket tells by itself that it is worked on, and has its own way to stop it and go on.
+  const isToldThere = job.kind === 'basket';
+  if (isToldThere && job.before === 0) return null;
   return (
     <div className="long-work" role="status">
       <span>
@@ -32,9 +34,11 @@ export function LongWork() {
           ? `${DOING[job.kind]} …`
           : `${plural(job.before, 'other')} ${verbFor(job.before, 'is', 'are')} worked out first.`}
       </span>
-      <Button size="small" variant="text" onClick={() => calls.forEach((call) => call.stop())}>
-        Stop
-      </Button>
+      {!isToldThere && (
+        <Button size="small" variant="text" onClick={() => calls.forEach((call) => call.stop())}>
+          Stop
+        </Button>
+      )}
     </div>
   );
 }

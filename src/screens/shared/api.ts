@@ -18,7 +18,7 @@ export class ApiError extends Error {
 
 const UNREACHABLE = 'Chiral does not answer. Your entries are still here: check that it is running, then try again.';
 
-const STOPPED = 'Stopped. Your entries are still here.';
+const STOPPED = 'Stopped. Your entries are still here. Try again when you like.';
 
 type Method = 'GET' | 'POST' | 'PUT' | 'DELETE';
 type ErrorAnswer = {
