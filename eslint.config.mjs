@@ -35,6 +35,7 @@ const coreOrder = [
   'pricing',
   'planning',
   'orders',
+  'rosters',
   'scheduling',
   'input',
 ];

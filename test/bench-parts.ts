@@ -2,14 +2,15 @@
 
 import type { BenchPartView } from '../src/views/bench';
 import type { ShopContext } from '../src/server/context';
-import { toPartView } from '../src/server/bench/bench-views';
+import { keyRuns, toPartView } from '../src/server/bench/bench-views';
 import { readMadeLines } from '../src/server/items/materials';
-import { readOpenOrders } from '../src/server/orders/read-orders';
+import { readOrdersInHand } from '../src/server/orders/read-orders';
 
 export function listBenchParts(shop: ShopContext): readonly BenchPartView[] {
-  const orders = readOpenOrders(shop);
+  const orders = readOrdersInHand(shop);
   const made = readMadeLines(shop, orders);
-  return orders.flatMap((order) =>
-    order.parts.filter((part) => part.state !== 'checked').map((part) => toPartView(part, order, made)),
-  );
+  return orders.flatMap(({ order, parts }) => {
+    const runs = keyRuns(order);
+    return parts.filter((part) => part.state !== 'checked').map((part) => toPartView(part, { order, runs }, made));
+  });
 }

@@ -33,6 +33,8 @@ export type ArtworkFields = ChangeableFields & {
   readonly fileName: string;
   readonly original: Buffer;
   readonly createdAtMs: number;
+  /** A customer's own text as it was set: on no list. Left out for a drawing. */
+  readonly lettered?: boolean;
 };
 export type StoredArtwork = ChangeableFields & {
   readonly id: number;
@@ -40,6 +42,7 @@ export type StoredArtwork = ChangeableFields & {
   readonly originalBytes: number;
   readonly createdAtMs: number;
   readonly archived: boolean;
+  readonly lettered: boolean;
   readonly version: number;
 };
 
@@ -51,7 +54,7 @@ export function loadArtworks(db: Database): readonly StoredArtwork[] {
   return db
     .select()
     .from(artworks)
-    .where(isNull(artworks.archivedAtMs))
+    .where(isListed(''))
     .orderBy(asc(artworks.name), asc(artworks.id))
     .all()
     .map(toArtwork);
@@ -128,7 +131,11 @@ export const countArtworks = (db: Database, words: string): number =>
     .get()!.count;
 
 const isListed = (words: string) =>
-  and(isNull(artworks.archivedAtMs), words === '' ? undefined : like(artworks.name, toLikePattern(words)));
+  and(
+    isNull(artworks.archivedAtMs),
+    eq(artworks.lettered, false),
+    words === '' ? undefined : like(artworks.name, toLikePattern(words)),
+  );
 
 export function findOriginal(
   db: Database,
@@ -197,11 +204,10 @@ export function findArtworksLike(
   words: string,
   limit: number,
 ): readonly { readonly id: number; readonly name: string }[] {
-  const wanted = toLikePattern(words);
   return db
     .select({ id: artworks.id, name: artworks.name })
     .from(artworks)
-    .where(and(like(artworks.name, wanted), isNull(artworks.archivedAtMs)))
+    .where(isListed(words))
     .orderBy(asc(artworks.name), asc(artworks.id))
     .limit(limit)
     .all();

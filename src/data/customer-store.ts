@@ -1,28 +1,135 @@
-// Customers by name.
+// Customers: people, of whom several may bear one name.
 
+import { and, asc, desc, eq, isNull, like, or, sql } from 'drizzle-orm';
 import type { Database } from './database';
+import { toLikePattern } from './like';
 import { customers, orders } from './schema';
-import { asc, eq, sql } from 'drizzle-orm';
 
-export type StoredCustomer = { readonly id: number; readonly name: string; readonly contact: string };
+export type StoredCustomer = {
+  readonly id: number;
+  readonly name: string;
+  readonly contact: string;
+  readonly address: string;
+  readonly note: string;
+  readonly archived: boolean;
+  readonly version: number;
+};
+export type CustomerFields = Pick<StoredCustomer, 'name' | 'contact' | 'address' | 'note'>;
+
+export const toCustomer = ({ archivedAtMs, ...fields }: typeof customers.$inferSelect): StoredCustomer => ({
+  ...fields,
+  archived: archivedAtMs !== null,
+});
+
+export const findCustomer = (db: Database, id: number): StoredCustomer | null => {
+  const row = db.select().from(customers).where(eq(customers.id, id)).get();
+  return row ? toCustomer(row) : null;
+};
+
+/** All of that very name, the newest first. */
+export const findCustomersNamed = (db: Database, name: string): readonly StoredCustomer[] =>
+  db
+    .select()
+    .from(customers)
+    .where(and(eq(customers.name, name), isNull(customers.archivedAtMs)))
+    .orderBy(desc(customers.id))
+    .all()
+    .map(toCustomer);
 
 /** Customers of the newest orders, by name: those who are likely to order again. */
-export function loadRecentCustomers(db: Database, newestOrders: number): readonly StoredCustomer[] {
+export function loadRecentCustomers(
+  db: Database,
+  newestOrders: number,
+): readonly Pick<StoredCustomer, 'id' | 'name' | 'contact'>[] {
   const isNew = sql`${orders.id} > (select max(id) from orders) - ${newestOrders}`;
   return db
     .selectDistinct({ id: customers.id, name: customers.name, contact: customers.contact })
     .from(orders)
     .innerJoin(customers, eq(customers.id, orders.customerId))
-    .where(isNew)
-    .orderBy(asc(customers.name))
+    .where(and(isNew, isNull(customers.archivedAtMs)))
+    .orderBy(asc(customers.name), asc(customers.id))
     .all();
 }
 
-/** The id of the customer of that name, added when new; a contact that is given replaces the old one. */
-export function ensureCustomer(db: Database, name: string, contact: string): number {
-  const known = db.select().from(customers).where(eq(customers.name, name)).get();
-  if (!known) return db.insert(customers).values({ name, contact }).returning({ id: customers.id }).get().id;
-  if (contact !== '' && contact !== known.contact)
-    db.update(customers).set({ contact }).where(eq(customers.id, known.id)).run();
-  return known.id;
-}
+export const insertCustomer = (db: Database, fields: CustomerFields): number =>
+  db.insert(customers).values(fields).returning({ id: customers.id }).get().id;
+
+/** False when it was changed since `version` was read. */
+export const updateCustomer = (db: Database, id: number, fields: CustomerFields, version: number): boolean =>
+  db
+    .update(customers)
+    .set({ ...fields, version: sql`${customers.version} + 1` })
+    .where(and(eq(customers.id, id), eq(customers.version, version)))
+    .run().changes === 1;
+
+export const setCustomerContact = (db: Database, id: number, contact: string): void => {
+  db.update(customers)
+    .set({ contact, version: sql`${customers.version} + 1` })
+    .where(eq(customers.id, id))
+    .run();
+};
+
+export const setCustomerArchived = (db: Database, id: number, atMs: number | null): boolean =>
+  db.update(customers).set({ archivedAtMs: atMs }).where(eq(customers.id, id)).run().changes === 1;
+
+const isFound = (words: string, archived: boolean) => {
+  const wanted = toLikePattern(words);
+  return and(
+    archived ? undefined : isNull(customers.archivedAtMs),
+    words === '' ? undefined : or(like(customers.name, wanted), like(customers.contact, wanted)),
+  );
+};
+
+/** By name, with how many orders each had and what these came to; cancelled ones aside. */
+export const listCustomers = (
+  db: Database,
+  { words, offset, limit }: { readonly words: string; readonly offset: number; readonly limit: number },
+) =>
+  db
+    .select()
+    .from(customers)
+    .where(isFound(words, false))
+    .orderBy(asc(customers.name), asc(customers.id))
+    .limit(limit)
+    .offset(offset)
+    .all()
+    .map((row) => ({ ...toCustomer(row), ...sumOrdersOf(db, row.id) }));
+
+export const countCustomers = (db: Database, words: string): number =>
+  db
+    .select({ count: sql<number>`count(*)` })
+    .from(customers)
+    .where(isFound(words, false))
+    .get()!.count;
+
+/** Cancelled ones aside. */
+export const sumOrdersOf = (
+  db: Database,
+  customerId: number,
+): { readonly orders: number; readonly worth: number; readonly owed: number; readonly lastAtMs: number | null } =>
+  db
+    .select({
+      orders: sql<number>`count(*)`,
+      worth: sql<number>`coalesce(sum(${orders.agreed}), 0)`,
+      owed: sql<number>`coalesce(sum(case when ${orders.standing} <> 'closed' then max(0, ${orders.agreed} - ${orders.paid}) else 0 end), 0)`,
+      lastAtMs: sql<number | null>`max(${orders.placedAtMs})`,
+    })
+    .from(orders)
+    .where(and(eq(orders.customerId, customerId), sql`${orders.standing} <> 'cancelled'`))
+    .get()!;
+
+/** The newest first. */
+export const listOrderIdsOf = (
+  db: Database,
+  customerId: number,
+  { offset, limit }: { readonly offset: number; readonly limit: number },
+): readonly number[] =>
+  db
+    .select({ id: orders.id })
+    .from(orders)
+    .where(eq(orders.customerId, customerId))
+    .orderBy(desc(orders.id))
+    .limit(limit)
+    .offset(offset)
+    .all()
+    .map(({ id }) => id);

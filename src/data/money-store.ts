@@ -14,6 +14,9 @@ export const MONEY_COLUMNS = [
   ['offer_prices', 'price'],
   ['offers', 'price'],
   ['orders', 'agreed'],
+  ['orders', 'deposit'],
+  ['orders', 'paid'],
+  ['payments', 'amount'],
   ['purchase_lines', 'goods'],
   ['purchases', 'shipping'],
   ['suppliers', 'free_from'],
@@ -84,8 +87,13 @@ const JSON_COLUMNS: readonly {
 export function scaleMoney(db: Database, factor: number): void {
   for (const [table, column] of MONEY_COLUMNS) {
     const name = sql.identifier(column);
-    db.run(sql`update ${sql.identifier(table)} set ${name} = round(${name} * ${factor}) where ${name} is not null`);
+    // A payment is never nothing.
+    const least = table === 'payments' ? 1 : 0;
+    db.run(
+      sql`update ${sql.identifier(table)} set ${name} = max(${least}, round(${name} * ${factor})) where ${name} is not null`,
+    );
   }
+  recountAllPaid(db);
   for (const [table, column] of EXACT_COLUMNS) {
     const name = sql.identifier(column);
     db.run(sql`update ${sql.identifier(table)} set ${name} = ${name} * ${factor} where ${name} is not null`);
@@ -101,6 +109,13 @@ export function scaleMoney(db: Database, factor: number): void {
     }
   }
   db.run(sql`update items set accepted_cost = null`);
+}
+
+/** What was paid is the sum of payments that were rounded each. */
+function recountAllPaid(db: Database): void {
+  db.run(sql`update orders set paid = coalesce((
+    select sum(case kind when 'payment' then amount when 'refund' then -amount else 0 end)
+    from payments where order_id = orders.id and taken_back_at_ms is null), 0)`);
 }
 
 /** Whether anything in the file has a price yet. */

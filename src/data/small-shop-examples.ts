@@ -10,7 +10,7 @@ import { openDatabase, type Database } from './database';
 import { insertItem } from './item-store';
 import { insertOrder } from './order-store';
 import { insertBlank, insertVinyl } from './shelf-store';
-import { ensureCustomer } from './customer-store';
+import { insertCustomer } from './customer-store';
 import { QUOTE, MEASURED } from './stores-examples';
 
 export let db: Database;
@@ -24,7 +24,7 @@ const made = (vinylIds: readonly number[]): Made => ({
 });
 export const place = (dueDay: string, quantity = 2) =>
   insertOrder(db, {
-    customerId: ensureCustomer(db, 'Ansel Thrush', ''),
+    customerId: insertCustomer(db, { name: 'Ansel Thrush', contact: '', address: '', note: '' }),
     title: 'Towels',
     dueDay,
     agreed: minor(4000),

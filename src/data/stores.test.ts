@@ -85,8 +85,8 @@ describe('a second window', () => {
     ]);
     const order = place('2027-01-01');
     expect([
-      updateOrder(db, order, { title: 'x', dueDay: '2027-01-02', agreed: minor(1), note: '' }, 1),
-      updateOrder(db, order, { title: 'y', dueDay: '2027-01-02', agreed: minor(1), note: '' }, 1),
+      updateOrder(db, order, { title: 'x', dueDay: '2027-01-02', agreed: minor(1), deposit: minor(0), note: '' }, 1),
+      updateOrder(db, order, { title: 'y', dueDay: '2027-01-02', agreed: minor(1), deposit: minor(0), note: '' }, 1),
     ]).toEqual([true, false]);
   });
 });

@@ -53,16 +53,19 @@ export function createOnce<Answer extends object>(
   return inTransaction(shop.db, run) as Answer;
 }
 
-/** The POST of a list: checks what is sent and creates it once. `after` follows what was created, not its repetition. */
+/** The POST of a list: checks what is sent and creates it once. `after` follows what was created, not its repetition;
+ * `before` prepares what takes long. */
 export function createEndpoint<Input, Answer extends object>(
   schema: Schema<Input>,
   create: (shop: ShopContext, input: Input) => Answer,
   after?: (shop: ShopContext, answer: Answer) => void,
+  before?: (shop: ShopContext, input: Input) => Promise<void>,
 ): APIRoute {
   return endpoint(async ({ shop, api }) => {
     const body = await readJson(api.request);
     const input = parseInput(schema, body);
     const request = { key: readRequestKey(api.request), asked: `${api.url.pathname} ${JSON.stringify(body)}` };
+    await before?.(shop, input);
     let isNew = false;
     const answer = createOnce(shop, request, () => {
       isNew = true;

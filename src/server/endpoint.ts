@@ -54,7 +54,16 @@ const RESERVED_KEYS = new Set(['__proto__', 'constructor', 'prototype']);
 
 /** The body as JSON, without keys that no honest page sends. @throws ShopError */
 export async function readJson(request: Request): Promise<unknown> {
+  return parseJson(new TextDecoder().decode(await readBody(request, JSON_LIMIT_BYTES)));
+}
+
+/** An empty object where nothing is sent. */
+export async function readJsonIfAny(request: Request): Promise<unknown> {
   const text = new TextDecoder().decode(await readBody(request, JSON_LIMIT_BYTES));
+  return text.trim() === '' ? {} : parseJson(text);
+}
+
+function parseJson(text: string): unknown {
   if (isNestedDeeper(text, DEPTH_LIMIT)) throw new ShopError('invalid', { reason: 'too-deep', limit: DEPTH_LIMIT });
   try {
     return JSON.parse(text, (key, value: unknown) => (RESERVED_KEYS.has(key) ? undefined : value)) as unknown;

@@ -12,7 +12,7 @@ import { loadItemList, readItemQuery } from './items/load-item-list';
 import { loadCompare, loadItemEditor } from './items/load-items';
 import { loadPriceList } from './items/load-price-list';
 import { loadNewOrder } from './orders/load-new-order';
-import { loadOrderView } from './orders/load-orders';
+import { loadOrderView } from './orders/load-order-view';
 import { loadOrderList, readOrderQuery } from './orders/load-order-list';
 
 /** Tables that grow with every order, and with every cut. */

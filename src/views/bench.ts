@@ -27,6 +27,12 @@ export type BenchPartView = BenchPart & {
   /** Width of the whole artwork, mm. */
   readonly widthMm: number;
   readonly itemId: number;
+  /** What the piece says. */
+  readonly texts: readonly string[];
+  /** What this part of it says; null for a drawing. */
+  readonly layerText: string | null;
+  /** What such a text is called; null for a drawing. */
+  readonly layerLabel: string | null;
 };
 
 /** How the pieces of a line are made: its placements with their pictures, and its layers numbered through them. */
@@ -43,6 +49,8 @@ export type BenchLineView = {
     readonly place: string;
     /** Width of the whole artwork there, mm. */
     readonly widthMm: number;
+    /** What a customer’s own text says there; null for a drawing. */
+    readonly text: string | null;
   }[];
   /** What stands in the way of making them well, and at which station. */
   readonly findings: readonly (SaidFinding & { readonly station: 'cut' | 'weed' | 'press' })[];

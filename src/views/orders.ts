@@ -1,7 +1,8 @@
 // Orders: the list with its combs, one order, and the order form. Types only.
 
 import type { VariantRule } from '../core/costing';
-import type { OrderStage, PartState, QuotedAgainstReal } from '../core/orders';
+import type { Lettering } from '../core/artwork';
+import type { Fate, LineText, OrderMove, OrderStage, PartState, PaymentKind, QuotedAgainstReal } from '../core/orders';
 import type { Figure, Minor } from '../core/units';
 import type { ListPage, ListQuery } from './list';
 
@@ -33,6 +34,8 @@ export type OrderRow = {
   readonly slack: Figure | null;
   /** What the customer pays, minor units. */
   readonly agreed: Minor;
+  /** Of that, what is not paid yet. */
+  readonly owed: number;
   readonly comb: readonly CombColumn[];
   /** What comes next, in words. */
   readonly waitingFor: string;
@@ -69,25 +72,74 @@ type OrderEventView = {
   readonly text: string;
 };
 
+export type OrderLineView = {
+  readonly id: number;
+  readonly itemId: number;
+  readonly itemName: string;
+  readonly quantity: number;
+  readonly sizeName: string;
+  readonly colourName: string;
+  /** Places in the options of the item. */
+  readonly options: readonly number[];
+  readonly texts: readonly LineText[];
+  readonly note: string;
+  /** Epoch ms; null where its texts were not compared yet, or it has none. */
+  readonly readBackAtMs: number | null;
+  readonly comb: readonly CombColumn[];
+  /** What one was calculated to cost with its risk when it was agreed, minor units. */
+  readonly eachWithRisk: number;
+};
+
+export type PaymentView = {
+  readonly id: number;
+  readonly kind: PaymentKind;
+  readonly amount: Minor;
+  readonly means: string;
+  /** Epoch ms. */
+  readonly atMs: number;
+  readonly takenBack: boolean;
+};
+
+/** The last proof, and what has changed since in words; empty where it is still as it was shown. */
+export type ProofView = {
+  readonly number: number;
+  readonly token: string;
+  readonly atMs: number;
+  readonly approvedAtMs: number | null;
+  readonly approvedBy: string | null;
+  readonly changes: readonly string[];
+};
+
 export type OrderView = {
   readonly row: OrderRow;
+  readonly customerId: number;
   readonly contact: string;
   readonly note: string;
   /** Rises by one with every save; a save of an older one is refused. */
   readonly version: number;
   /** Epoch ms. */
   readonly placedAtMs: number;
-  readonly lines: readonly {
-    readonly id: number;
-    readonly itemId: number;
+  /** Steps that make sense now. */
+  readonly moves: readonly OrderMove[];
+  /** The step that can be taken back, in words; null where there is none. */
+  readonly undo: string | null;
+  readonly lines: readonly OrderLineView[];
+  /** Pieces that were begun and are not wanted any more. */
+  readonly spares: readonly {
+    readonly number: number;
     readonly itemName: string;
-    readonly quantity: number;
-    readonly sizeName: string;
-    readonly colourName: string;
-    readonly comb: readonly CombColumn[];
-    /** What one was calculated to cost with its risk when it was agreed, minor units. */
-    readonly eachWithRisk: number;
+    readonly fate: Fate;
+    readonly words: string;
   }[];
+  readonly deposit: Minor;
+  readonly money: {
+    readonly paid: Figure;
+    readonly owed: Figure;
+    readonly tips: Figure;
+    readonly depositDue: Figure;
+  };
+  readonly payments: readonly PaymentView[];
+  readonly proof: ProofView | null;
   /** What was quoted against what it really took. */
   readonly against: QuotedAgainstReal;
   /** What the channel or the payment takes of what was agreed. */
@@ -96,6 +148,12 @@ export type OrderView = {
   readonly profit: Figure;
   /** By what was quoted. */
   readonly profitQuoted: Figure;
+  /** What an hour of the seller’s earned so far; null before any was logged. */
+  readonly hourEarned: Figure | null;
+  /** What spoiled parts and blanks took. */
+  readonly spoilage: Figure;
+  /** One sentence for the customer who asks. */
+  readonly answer: string;
   /** The latest first. */
   readonly events: readonly OrderEventView[];
   /** ISO day in the shop’s time zone. */
@@ -115,7 +173,13 @@ export type OrderableItem = {
   /** The colour its price is for. */
   readonly usualColour: string;
   /** Surcharges are minor units on the price of one. */
-  readonly options: readonly { readonly label: string; readonly surcharge: Minor }[];
+  readonly options: readonly {
+    readonly label: string;
+    readonly surcharge: Minor;
+    /** The text it asks for. */ readonly text: string | null;
+  }[];
+  /** What a customer may have written on it; those of an option only where that is chosen. */
+  readonly letterings: readonly Lettering[];
   /** Prices of sizes and colours that have their own. */
   readonly variants: readonly VariantRule[];
   /** Why it cannot be costed; null where it can. */
@@ -155,7 +219,7 @@ export type OrderStart = {
 export type NewOrderView = {
   readonly items: readonly OrderableItem[];
   /** Of the newest orders, by name, with how they were last reached. */
-  readonly customers: readonly { readonly name: string; readonly contact: string }[];
+  readonly customers: readonly { readonly id: number; readonly name: string; readonly contact: string }[];
   /** ISO day in the shop’s time zone. */
   readonly today: string;
   /** Null where nothing was asked for. */

@@ -2,9 +2,9 @@
 
 /**
  * What takes long: measuring a drawing, laying pieces out, laying a layer out after saving, booking a cut load, baskets,
- * papers, what items cost.
+ * papers, what items cost, names that are set.
  */
-export type HeavyKind = 'measure' | 'nest' | 'pack' | 'book' | 'basket' | 'paper' | 'cost';
+export type HeavyKind = 'measure' | 'nest' | 'pack' | 'book' | 'basket' | 'paper' | 'cost' | 'letter';
 
 export type HeavyView = {
   readonly kind: HeavyKind;

@@ -25,11 +25,19 @@ export function describeBatch(batch: Batch<BenchPartView>): {
         detail: `${parts} for ${items.size === 1 ? first.itemName : `${items.size} items`}${again}`,
       };
     case 'weed':
-      return { verb, what: `${first.itemName}, ${first.layerName}`, detail: `${parts}${again}, ${first.orderTitle}` };
+      return { verb, what: `${first.itemName}, ${nameLayers(batch)}`, detail: `${parts}${again}, ${first.orderTitle}` };
     case 'press':
     case 'check':
       return { verb, what: first.itemName, detail: `${pieces}, ${first.orderTitle}` };
     default:
       return batch.station satisfies never;
   }
+}
+
+/** Of several texts what they are called: "Surname"; else the layer as it is named. */
+function nameLayers({ parts }: Batch<BenchPartView>): string {
+  const first = parts[0]!;
+  return first.layerLabel !== null && parts.some((part) => part.layerName !== first.layerName)
+    ? first.layerLabel
+    : first.layerName;
 }

@@ -1,6 +1,6 @@
 // What set lettering comes to, in one sentence.
 
-import type { LayerMeasurement } from '../core/artwork';
+import type { FitProblem, LayerMeasurement } from '../core/artwork';
 import { formatLength, type FormatSettings } from '../core/units';
 import { plural } from './plural';
 
@@ -15,4 +15,20 @@ export function describeLettering(
   const facts = [plural(layer.pieces, 'piece'), weeded];
   if (layer.thinnestStroke) facts.push(`strokes from ${formatLength(layer.thinnestStroke.widthMm, settings, 1)}`);
   return `${across}: ${facts.join(', ')}.`;
+}
+
+/** Why a text can't be set, and what to do. */
+export function describeFitProblem(problem: FitProblem): string {
+  switch (problem.kind) {
+    case 'no-text':
+      return 'nothing in it can be cut. Write letters or digits.';
+    case 'no-glyphs':
+      return `the typeface has no ${[...problem.characters].map((letter) => `“${letter}”`).join(', ')}. Write it another way, or choose another typeface for the item.`;
+    case 'inset-too-large':
+      return `the inner letters would vanish at an inset of ${problem.insetMm} mm. Choose a smaller inset for the item.`;
+    case 'too-wide':
+      return `${Math.round(problem.widthMm)} mm wide, too wide for its place even squeezed. Set it with capitals of ${problem.capHeightMm} mm, or make it shorter.`;
+    default:
+      return problem satisfies never;
+  }
 }

@@ -40,3 +40,12 @@ export { prepareFile, prepareRead } from './prepare-file';
 export type { ArtworkMeasurement, LayerMeasurement } from './measurement';
 export type { Typeface } from './lettering/typefaces';
 export type { LayerFigures } from './layer-figures';
+export {
+  keyOfLettering,
+  LETTER_CASES,
+  LETTERING_KINDS,
+  PLAIN_LETTERING,
+  type Lettering,
+  type LetteringFit,
+} from './lettering/lettering';
+export type { FitProblem } from './lettering/fit-lettering';

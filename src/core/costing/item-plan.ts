@@ -1,7 +1,7 @@
 // What an item is: a blank, artworks at places, options, variants, and what else goes into it; and how one variant of
 // it is made.
 
-import { getWornLayers, type ArtworkMeasurement } from '../artwork';
+import { getWornLayers, type ArtworkMeasurement, type Lettering } from '../artwork';
 import { type PriceBasis } from '../stock';
 import { minor, type Minor } from '../units';
 import type { ExtraCost, StoneField } from './extra-lines';
@@ -17,6 +17,8 @@ export type Placement = {
   readonly seenThrough: boolean;
   /** One for each worn layer of the artwork, in its order. */
   readonly vinylIds: readonly number[];
+  /** A customer's own text, of which the artwork is a sample; null or left out for a drawing. */
+  readonly lettering?: Lettering | null;
 };
 /**
  * What a customer may have besides, such as a name: the artwork is a usual example of it, by which it is calculated.
@@ -112,7 +114,11 @@ export function startPlacement(
 /** Which of an item's variants: a size and colour of its blank, and which of its options, by their index. */
 export type Variant = { readonly sizeName: string; readonly colourName: string; readonly options: readonly number[] };
 /** `usualWidthMm`: where this size has another width than the item usually has; its layout was made at the usual one. */
-type MadePlacement = Omit<Placement, 'widths'> & { readonly usualWidthMm?: number };
+type MadePlacement = Omit<Placement, 'widths'> & {
+  readonly usualWidthMm?: number;
+  /** What a customer's own text says there. */
+  readonly text?: string;
+};
 /** One variant as it is made: what its blank, artworks, widths and vinyls come to. */
 export type Made = {
   readonly blankId: number;
@@ -172,6 +178,42 @@ export const getUsualVariant = (plan: Pick<ItemPlan, 'sizeName' | 'colourName'>)
   colourName: plan.colourName,
   options: [],
 });
+
+/** A text that was set, as the artwork it became. */
+export type SetText = { readonly artworkId: number; readonly widthMm: number };
+
+/** The texts that pieces of such an item bear, by their order on it; one that stands at two places is named once. */
+export const listLetterings = ({
+  placements,
+}: {
+  readonly placements: readonly Pick<Placement, 'lettering'>[];
+}): readonly Lettering[] => [
+  ...new Map(
+    placements.flatMap(({ lettering }) => (lettering ? [[lettering.label, lettering] as const] : [])),
+  ).values(),
+];
+
+/** All texts that pieces of an item may bear, with any of its options. */
+export const listAllLetterings = ({ placements, details }: Pick<ItemPlan, 'placements' | 'details'>) =>
+  listLetterings({ placements: [...placements, ...details.options.map((option) => option.placement)] });
+
+/**
+ * With a customer's own texts in the places of the samples. `find`: the artwork that a text became, by the place it is
+ * for; null leaves the place out, as it is where nothing is to be said.
+ */
+export function placeTexts(
+  made: Made,
+  find: (lettering: Lettering) => (SetText & { readonly text: string }) | null,
+): Made {
+  return {
+    ...made,
+    placements: made.placements.flatMap(({ usualWidthMm, ...placement }): MadePlacement[] => {
+      if (!placement.lettering) return [{ ...placement, ...(usualWidthMm === undefined ? {} : { usualWidthMm }) }];
+      const set = find(placement.lettering);
+      return set ? [{ ...placement, artworkId: set.artworkId, widthMm: set.widthMm, text: set.text }] : [];
+    }),
+  };
+}
 
 /** All vinyls that any variant may be made of. */
 export function listVinylIds({ placements, details }: Pick<ItemPlan, 'placements' | 'details'>): readonly number[] {

@@ -62,7 +62,7 @@ export function listMadeLayers(
               {
                 measurement,
                 vinyl,
-                name: artwork.layerNames[layerIndex] ?? measurement.colour,
+                name: nameLayer(placement, artwork.layerNames[layerIndex] ?? measurement.colour, layerIndex),
                 artworkId: placement.artworkId,
                 artworkName: artwork.name,
                 placement: at,
@@ -78,6 +78,13 @@ export function listMadeLayers(
       },
     );
   });
+}
+
+/** As its drawing names it; of a customer's own text what it says. */
+function nameLayer({ lettering, text }: Made['placements'][number], name: string, layerIndex: number): string {
+  if (!lettering || text === undefined) return name;
+  const said = `${lettering.label} “${text}”`;
+  return layerIndex === 0 ? said : `${said}, ${name}`;
 }
 
 /**

@@ -4,7 +4,7 @@ import * as yup from 'yup';
 import { NO_MARKS, type Inside, type WeedLines } from '../nesting';
 import type { Hold, LeftoverChoice } from '../orders';
 import type { LotForm } from '../stock';
-import { numberBetween, oneOf, orNothing, rowId, shortText, wholeBetween } from './rules';
+import { numberBetween, oneOf, optionalText, orNothing, rowId, shortText, wholeBetween } from './rules';
 
 const coordinate = (label: string) => numberBetween(label, -200_000, 200_000, 'In mm.');
 const size = (label: string) => numberBetween(label, 0, 200_000, 'In mm.');
@@ -110,4 +110,6 @@ export const cutSavedInput = cutSheetVersion.shape({
     )
     .max(1000)
     .default([]),
+  /** Why texts are cut that nobody compared with the customer’s words; empty where none may be. */
+  unreadReason: optionalText('Reason', 200),
 });

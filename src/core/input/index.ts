@@ -1,6 +1,20 @@
 // What may be entered.
 export * from './inputs';
+export {
+  askOrderInput,
+  customerInput,
+  dueDay,
+  linesChange,
+  moveInput,
+  orderChange,
+  orderInput,
+  paymentInput,
+  proofApproval,
+  readBackInput,
+  textsInput,
+} from './order-inputs';
 export { widthMm } from './item-inputs';
+export { letteringInput } from './lettering-input';
 export * from './stock-inputs';
 export { planInput, planVersion } from './plan-input';
 export { nestInput } from './nest-input';

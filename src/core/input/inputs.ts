@@ -15,6 +15,7 @@ import {
 } from '../materials';
 import { SPOILAGE_CAUSES, STATIONS, type SpoilageCause, type Station } from '../orders';
 import { itemDetails, placement, widthMm } from './item-inputs';
+import { optionIndexes } from './order-inputs';
 import { pressInput, printArea, vinylDetails } from './material-inputs';
 import { prepSteps } from './steps-input';
 import { hexColour, money, numberBetween, oneOf, optionalText, rowId, shortText, wholeBetween } from './rules';
@@ -62,10 +63,6 @@ export const blankInput = yup.object({
   areas: yup.array(printArea).max(30, 'Print areas: at most 30.').default([]),
 });
 
-const optionIndexes = yup
-  .array(wholeBetween('Option', 0, 100, 'By its place in the item.'))
-  .max(12, 'Options: at most 12.')
-  .default([]);
 const drawingInput = yup.object({
   artworkId: rowId('Artwork'),
   blankId: rowId('Blank'),
@@ -141,53 +138,14 @@ export const mapFacts = yup.object({
     .max(60, 'Layers: at most 60.'),
 });
 
-const isDay = (text: string | undefined) =>
-  text !== undefined &&
-  /^\d{4}-\d{2}-\d{2}$/.test(text) &&
-  !Number.isNaN(Date.parse(`${text}T00:00:00Z`)) &&
-  new Date(`${text}T00:00:00Z`).toISOString().startsWith(text);
-export const dueDay = yup
-  .string()
-  .required('Due: choose the day it is promised for.')
-  .test('day', 'Due: a day of the calendar, such as 2027-03-31.', isDay);
-
-export const orderChange = yup.object({
-  title: shortText('What for'),
-  dueDay,
-  agreed: money('Agreed price'),
-  note: optionalText('Note'),
-});
-
-const orderLines = yup
-  .array(
-    yup.object({
-      itemId: rowId('Item'),
-      quantity: wholeBetween('Quantity', 1, 2000, 'More than 2000 in one line is better split.'),
-      sizeName: shortText('Size', 30),
-      colourName: shortText('Colour', 40),
-      options: optionIndexes,
-    }),
-  )
-  .required()
-  .min(1, 'Lines: at least one item.')
-  .max(200, 'Lines: at most 200.');
-export const askOrderInput = yup.object({ lines: orderLines });
-export const orderInput = orderChange.concat(
-  yup.object({
-    customerName: shortText('Customer'),
-    contact: optionalText('Contact', 200),
-    lines: orderLines,
-    /** The seller was told that the day is early, and takes it all the same. */
-    earlyAccepted: yup.boolean().default(false),
-  }),
-);
-
 const partIds = yup
   .array(rowId('Part'))
   .required()
   .min(1, 'Choose at least one part.')
   .max(5000, 'At most 5000 parts at once.');
-export const startSessionInput = yup.object({ station: oneOf<Station>('Station', STATIONS), partIds });
+/** Why texts are cut that nobody compared with the customer's words; empty where none may be. */
+const unreadReason = optionalText('Reason', 200);
+export const startSessionInput = yup.object({ station: oneOf<Station>('Station', STATIONS), partIds, unreadReason });
 export const stopSessionInput = yup.object({
   outcome: oneOf<'done' | 'paused' | 'discarded'>('Outcome', ['done', 'paused', 'discarded']),
 });

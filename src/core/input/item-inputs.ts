@@ -4,6 +4,7 @@ import * as yup from 'yup';
 import { WIDTH_RANGE_MM } from '../artwork';
 import { NOTHING_TYPED } from '../costing';
 import { PRICE_BASES, type PriceBasis } from '../stock';
+import { letteringInput } from './lettering-input';
 import { money, numberBetween, oneOf, orNothing, rowId, shortText, wholeBetween } from './rules';
 
 export const widthMm: yup.NumberSchema<number> = numberBetween(
@@ -35,6 +36,7 @@ export const placement = yup.object({
   widths,
   seenThrough: yup.boolean().required(),
   vinylIds: yup.array(rowId('Vinyl')).required().min(1, 'Vinyl: one for each layer.'),
+  lettering: letteringInput.nullable().default(null),
 });
 
 /** Empty stands for any. */

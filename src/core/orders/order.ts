@@ -1,25 +1,9 @@
-// What an order is worth and where it stands: its stage, its quote, and what it still needs.
+// What an order is worth: its quote, and what it still needs.
 
 import { computePressSecond, type CostStage, type ItemCost } from '../costing';
 import type { ShopFigures } from '../materials';
 import { SECONDS_PER_HOUR } from '../units';
-import { findSlowest, type PartState, type Station } from './part';
-
-export type OrderStage = 'to-cut' | 'in-work' | 'ready' | 'handed-over' | 'cancelled';
-
-export type StageInput = {
-  readonly states: readonly PartState[];
-  readonly handedOver: boolean;
-  readonly cancelled: boolean;
-};
-
-/** An order is as far as its slowest part: ready only when every part is checked. */
-export function decideStage({ states, handedOver, cancelled }: StageInput): OrderStage {
-  if (cancelled) return 'cancelled';
-  if (handedOver) return 'handed-over';
-  if (states.length > 0 && findSlowest(states) === 'checked') return 'ready';
-  return states.every((state) => state === 'to-cut') ? 'to-cut' : 'in-work';
-}
+import type { PartState, Station } from './part';
 
 /** One piece of a line as it was calculated when the order was taken; it never changes after. Money in minor units. */
 export type LineQuote = {

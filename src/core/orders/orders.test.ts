@@ -70,13 +70,11 @@ describe('foldPart', () => {
 
 describe('stages and readiness', () => {
   it('an order is as far as its slowest part', () => {
-    const stage = (states: PartState[], more = {}) =>
-      decideStage({ states, handedOver: false, cancelled: false, ...more });
-    expect(stage(['to-cut', 'to-cut'])).toBe('to-cut');
+    const stage = (states: PartState[]) => decideStage([{ id: 1, kind: 'placed', undoes: null }], states);
+    expect(stage(['to-cut', 'to-cut'])).toBe('approved');
     expect(stage(['checked', 'weeded'])).toBe('in-work');
     expect(stage(['checked', 'checked'])).toBe('ready');
-    expect(stage(['checked'], { handedOver: true })).toBe('handed-over');
-    expect(stage([])).toBe('to-cut');
+    expect(stage([])).toBe('approved');
     expect(findSlowest(['pressed', 'cut', 'checked'])).toBe('cut');
   });
 

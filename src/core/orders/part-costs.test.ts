@@ -3,15 +3,7 @@
 import { describe, expect, it } from 'vitest';
 import { computeItemCost } from '../costing';
 import { PLAIN_ITEM, PLAIN_SHOP } from '../../../test/worked-example';
-import {
-  compareWithQuote,
-  decideStage,
-  findReadyParts,
-  foldPart,
-  freezeQuote,
-  holdsBlank,
-  type PartEvent,
-} from './index';
+import { compareWithQuote, findReadyParts, foldPart, freezeQuote, holdsBlank, type PartEvent } from './index';
 
 const event = (id: number, kind: PartEvent['kind'], more: Partial<PartEvent> = {}): PartEvent => ({
   id,
@@ -105,14 +97,6 @@ describe('what can be worked on', () => {
   ] as const)('at %s: parts %j', (station, ids) =>
     expect(findReadyParts(station, parts).map((part) => part.id)).toEqual(ids),
   );
-});
-
-it('cancelled comes before handed over, and handed over before all else', () => {
-  const states = ['to-cut', 'checked'] as const;
-  expect(decideStage({ states, handedOver: true, cancelled: true })).toBe('cancelled');
-  expect(decideStage({ states, handedOver: true, cancelled: false })).toBe('handed-over');
-  expect(decideStage({ states, handedOver: false, cancelled: false })).toBe('in-work');
-  expect(decideStage({ states: [], handedOver: false, cancelled: false })).toBe('to-cut');
 });
 
 describe('a quote that is frozen', () => {

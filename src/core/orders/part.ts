@@ -8,6 +8,7 @@ export const STATIONS: readonly Station[] = ['cut', 'weed', 'press', 'check'];
 
 export const SPOILAGE_CAUSES = [
   'cut',
+  'cut-through',
   'mirrored-wrong',
   'weeding',
   'lifted',
@@ -15,6 +16,7 @@ export const SPOILAGE_CAUSES = [
   'scorched',
   'wrong-text',
   'wrong-colour',
+  'blank-fault',
   'other',
 ] as const;
 export type SpoilageCause = (typeof SPOILAGE_CAUSES)[number];

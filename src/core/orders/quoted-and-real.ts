@@ -186,3 +186,14 @@ export function computeProfit(agreed: Minor, fee: Minor, realCost: Figure): Figu
     parts: [figure('Agreed price', agreed, 'money', 'typed'), figure('Fee', fee, 'money', 'computed'), realCost],
   });
 }
+
+/** What an hour of the seller’s earned: what is theirs with what their time was paid. Null before any was logged. */
+export function computeHourEarned(profit: Figure, against: QuotedAgainstReal): Figure | null {
+  const hours = against.time.real.value / SECONDS_PER_HOUR;
+  if (hours <= 0) return null;
+  const wages = against.cost.real.value - against.cash.real.value;
+  return figure('An hour earned', Math.round((profit.value + wages) / hours), 'money/h', 'computed', {
+    how: '(yours + your time, paid) ÷ hours logged',
+    parts: [profit, figure('Your time, paid', wages, 'money', 'computed'), against.time.real],
+  });
+}

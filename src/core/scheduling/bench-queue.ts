@@ -10,6 +10,8 @@ export type BenchPart = {
   readonly pieceNumber: number;
   readonly orderId: number;
   readonly lineId: number;
+  /** What is made in one go: pieces of a line; of a list of names, all of them. */
+  readonly runKey: string;
   readonly dueDay: string;
   readonly vinylId: number;
   readonly layerIndex: number;
@@ -33,10 +35,10 @@ function getBatchKey(station: Station, part: BenchPart): string {
     case 'cut':
       return `vinyl-${part.vinylId}`;
     case 'weed':
-      return `line-${part.lineId}-layer-${part.layerIndex}`;
+      return `${part.runKey}-layer-${part.layerIndex}`;
     case 'press':
     case 'check':
-      return `line-${part.lineId}`;
+      return part.runKey;
     default:
       return station satisfies never;
   }

@@ -15,6 +15,7 @@ import {
 
 const part = (partId: number, more: Partial<BenchPart> = {}): BenchPart => ({
   partId,
+  runKey: `line-${more.lineId ?? 1}`,
   pieceId: partId,
   pieceNumber: partId,
   orderId: 1,

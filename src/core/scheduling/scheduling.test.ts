@@ -75,6 +75,7 @@ it('slack counts everything that is due before, or the same day', () => {
 
 const part = (partId: number, more: Partial<BenchPart> = {}): BenchPart => ({
   partId,
+  runKey: `line-${more.lineId ?? 1}`,
   pieceId: partId,
   pieceNumber: partId,
   orderId: 1,

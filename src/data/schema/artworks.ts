@@ -1,7 +1,7 @@
 // Artworks, and the files they came from.
 
 import { blob, index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
-import type { ArtworkMeasurement, ArtworkPicture, LeftOut, Licence, PrepStep } from '../../core/artwork';
+import type { ArtworkMeasurement, ArtworkPicture, LeftOut, LetteringFit, Licence, PrepStep } from '../../core/artwork';
 import { archivedAtMs, id, version } from '../columns';
 import { storedJson, type Upgrade } from '../stored-json';
 
@@ -29,6 +29,8 @@ export const artworks = sqliteTable(
     gradients: integer('gradients').notNull(),
     sizeStated: integer('size_stated', { mode: 'boolean' }).notNull(),
     originalBytes: integer('original_bytes').notNull(),
+    /** A customer's own text as it was set: found by what it says, and not on the list of drawings. */
+    lettered: integer('lettered', { mode: 'boolean' }).notNull().default(false),
     createdAtMs: integer('created_at_ms').notNull(),
     archivedAtMs: archivedAtMs(),
     version: version(),
@@ -42,4 +44,13 @@ export const artworkOriginals = sqliteTable('artwork_originals', {
     .primaryKey()
     .references(() => artworks.id, { onDelete: 'cascade' }),
   original: blob('original', { mode: 'buffer' }).notNull(),
+});
+
+/** Texts that were set, by what they say and how, so that each is measured once. */
+export const letterings = sqliteTable('letterings', {
+  key: text('key').primaryKey(),
+  artworkId: integer('artwork_id')
+    .notNull()
+    .references(() => artworks.id),
+  fit: storedJson<LetteringFit>('fit').notNull(),
 });

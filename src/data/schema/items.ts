@@ -2,6 +2,7 @@
 
 import { sql } from 'drizzle-orm';
 import { check, index, integer, primaryKey, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import type { Lettering } from '../../core/artwork';
 import type { AreaBasis, ItemDetails, AcceptedCost } from '../../core/costing';
 import type { Minor } from '../../core/units';
 import { archivedAtMs, id, money, version } from '../columns';
@@ -59,6 +60,8 @@ export const itemPlacements = sqliteTable(
     /** Widths of sizes that take another. */
     widths: storedJson<Readonly<Record<string, number>>>('widths').notNull(),
     seenThrough: integer('seen_through', { mode: 'boolean' }).notNull(),
+    /** How a customer's own text is set there; null where it is a drawing like any other. */
+    lettering: storedJson<Lettering>('lettering'),
   },
   (table) => [
     primaryKey({ columns: [table.itemId, table.position] }),

@@ -3,7 +3,7 @@
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import { Controller, useWatch, type UseFormReturn } from 'react-hook-form';
-import { getWornLayers, haveOwnLengths } from '../../core/artwork';
+import { getWornLayers, haveOwnLengths, PLAIN_LETTERING } from '../../core/artwork';
 import {
   checkPlacement,
   findNamedArea,
@@ -18,12 +18,15 @@ import type { BlankView, VinylView } from '../../views/shelf';
 import type { ItemEditorView } from '../../views/items';
 import { describeArea, describePlacementFault } from '../../wording/placement';
 import { Choice, TextLine } from '../shared/form';
+import { late } from '../shared/late';
 import { useLookFor } from '../shared/LookFor';
 import { useMaker } from '../shared/MakeInPlace';
 import { LengthField } from '../shared/number-fields';
 import { useSettings } from '../shared/settings';
 import { startForm, type ItemForm, type PlacementForm } from './item-form';
 import { useMaterials } from './item-materials';
+
+const LetteringPlacement = late(() => import('./LetteringPlacement'));
 
 type Path = `placements.${number}` | `details.options.${number}.placement`;
 type Props = {
@@ -56,20 +59,34 @@ export function PlacementFields({ form, path, view, blank }: Props) {
   };
   const checks = checkSizes(values, artwork, blank, sizeName);
   const own = checks.find((entry) => entry.size === sizeName);
+  const leaveLettering = () => {
+    form.setValue(`${path}.lettering`, null, { shouldDirty: true });
+    const [first] = view.artworkNames;
+    if (first) void pickArtwork(first.id);
+  };
   return (
     <>
-      <div className="whole-row">
+      {values.lettering && (
+        <LetteringPlacement form={form} path={path} start={values.lettering} onLeave={leaveLettering} />
+      )}
+      <div className="whole-row" hidden={Boolean(values.lettering)}>
         <Choice
           form={form}
           name={`${path}.artworkId`}
           label="Artwork"
           options={view.artworkNames.map((option) => ({ value: option.id, label: option.name }))}
           onPicked={(value) => void pickArtwork(Number(value))}
-          more={look ? [{ label: 'Look for a drawing…', run: () => look((id) => void pickArtwork(id)) }] : undefined}
+          more={[
+            ...(look ? [{ label: 'Look for a drawing…', run: () => look((id) => void pickArtwork(id)) }] : []),
+            {
+              label: 'The customer’s own text…',
+              run: () => form.setValue(`${path}.lettering`, PLAIN_LETTERING, { shouldDirty: true }),
+            },
+          ]}
         />
       </div>
       {artwork && <VinylChoices form={form} path={path} artwork={artwork} vinyls={view.shelf.vinyls} />}
-      <LengthField form={form} name={`${path}.widthMm`} label="Width" />
+      {!values.lettering && <LengthField form={form} name={`${path}.widthMm`} label="Width" />}
       <TextLine
         form={form}
         name={`${path}.place`}
@@ -83,7 +100,7 @@ export function PlacementFields({ form, path, view, blank }: Props) {
       />
       <SizeFaults checks={checks} />
       {artwork && <ScaledNote artwork={artwork} widthMm={Number(values.widthMm)} />}
-      <WidthsBySize form={form} path={path} blank={blank} widths={values.widths ?? {}} />
+      {!values.lettering && <WidthsBySize form={form} path={path} blank={blank} widths={values.widths ?? {}} />}
       {values.vinylIds.some(isAdhesive) && (
         <Controller
           control={form.control}

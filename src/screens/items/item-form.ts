@@ -11,6 +11,7 @@ import {
   type Placement,
   type TypedSeconds,
 } from '../../core/costing';
+import type { Lettering } from '../../core/artwork';
 import type { PriceBasis } from '../../core/stock';
 import { minor } from '../../core/units';
 import type { ArtworkView } from '../../views/artwork';
@@ -23,6 +24,8 @@ export type PlacementForm = {
   /** By size; empty where it is as wide as any. */ widths: Record<string, number | null>;
   seenThrough: boolean;
   vinylIds: number[];
+  /** A customer's own text, of which the artwork is a sample; none for a drawing. */
+  lettering?: Lettering | null;
 };
 type VariantForm = {
   sizeName: string | null;

@@ -22,7 +22,7 @@ export default function ChangeOrder({
   const { row, note, version } = view;
   const form = useForm({
     resolver: yupResolver(orderChange),
-    defaultValues: { title: row.title, dueDay: row.dueDay, agreed: row.agreed, note },
+    defaultValues: { title: row.title, dueDay: row.dueDay, agreed: row.agreed, deposit: view.deposit, note },
   });
   const save = useSave({ form, method: 'PUT', path: `/api/orders/${row.id}`, version, onSaved });
   return (
@@ -33,6 +33,7 @@ export default function ChangeOrder({
           <TextLine form={form} name="title" label="What for" autoFocus />
           <TextLine form={form} name="dueDay" label="Due" type="date" />
           <MoneyField form={form} name="agreed" label="Agreed price" />
+          <MoneyField form={form} name="deposit" label="Deposit asked for" />
           <TextLine form={form} name="note" label="Note" multiline />
         </DialogContent>
         <FormActions save={save} label="Save the changes" onCancel={onClose} />

@@ -8,12 +8,14 @@ import { plural } from '../../wording/plural';
 import { DraftNotice } from '../shared/DraftNotice';
 import { Failure } from '../shared/Failure';
 import { TextLine } from '../shared/form';
+import { MoneyField } from '../shared/number-fields';
 import { Frame } from '../shared/Frame';
 import { InTheWay } from '../shared/InTheWay';
 import { useSettings } from '../shared/settings';
 import { Why } from '../shared/Why';
 import { AgreedPrice } from './AgreedPrice';
-import { OrderLines } from './OrderLines';
+import type { UseFormReturn } from 'react-hook-form';
+import { OrderLines, type LinesForm } from './OrderLines';
 import { useNewOrder, type NewOrderState } from './use-new-order';
 import { asPage } from '../shared/page-data';
 
@@ -51,6 +53,9 @@ function NewOrder({ view }: { readonly view: NewOrderView }) {
         <OrderVerdict order={order} />
         <div className="actions">
           <Button href="/orders">Back to the orders</Button>
+          <Button type="button" disabled={save.pending} onClick={order.noteWish}>
+            Note as a wish
+          </Button>
           <Button type="submit" variant="contained" disabled={save.pending}>
             Take the order
           </Button>
@@ -76,16 +81,23 @@ function NewOrder({ view }: { readonly view: NewOrderView }) {
             form={form}
             name="customerName"
             label="Customer"
-            list={view.customers.map((customer) => customer.name)}
+            list={[...new Set(view.customers.map((customer) => customer.name))]}
             autoFocus
           />
-          <TextLine form={form} name="contact" label="Contact, if new" />
+          <TextLine
+            form={form}
+            name="contact"
+            label="Contact, if new"
+            list={contactsOf(view, order.customerName)}
+            help="Tells people of one name apart"
+          />
           <TextLine form={form} name="title" label="What for" help="How you will call it at the bench" />
           <TextLine form={form} name="dueDay" label="Due" type="date" help={<DueHelp answer={order.answer} />} />
           <AgreedPrice order={order} />
+          <MoneyField form={form} name="deposit" label="Deposit asked for" help="Before the work begins; 0 for none" />
           <TextLine form={form} name="note" label="Note" multiline />
         </section>
-        <OrderLines view={view} order={order} />
+        <OrderLines form={form as unknown as UseFormReturn<LinesForm>} items={view.items} lines={order.lines} />
       </div>
     </form>
   );
@@ -131,3 +143,7 @@ function DueHelp({ answer }: { readonly answer: OrderAnswer | null }) {
     </>
   );
 }
+
+/** How customers of that name were reached. */
+const contactsOf = ({ customers }: NewOrderView, name: string): readonly string[] =>
+  customers.filter((customer) => customer.name === name.trim()).map(({ contact }) => contact);

@@ -1,20 +1,32 @@
-// The lines of a new order: an item each, how many, in which size and colour, with which options.
+// The lines of an order: an item each, how many, in which size and colour, with which options, and what they say.
 
 import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
+import { useState } from 'react';
 import { Controller, useFieldArray, type UseFormReturn } from 'react-hook-form';
 import { formatMoney } from '../../core/units';
-import type { NewOrderView, OrderableItem } from '../../views/orders';
-import { Choice } from '../shared/form';
+import type { OrderableItem } from '../../views/orders';
+import { plural } from '../../wording/plural';
+import { Choice, TextLine } from '../shared/form';
+import { late } from '../shared/late';
 import { NumberField } from '../shared/number-fields';
 import { useSettings } from '../shared/settings';
-import { startLine, type NewOrderForm, type NewOrderState } from './use-new-order';
+import { listTexts, startLine, type OrderLineForm, type RosterForm } from './line-form';
 
-type Props = { readonly view: NewOrderView; readonly order: NewOrderState };
+const RosterDialog = late(() => import('./RosterDialog'));
 
-export function OrderLines({ view, order: { form, lines: wished, itemOf } }: Props) {
+export type LinesForm = { lines: OrderLineForm[] };
+type Props = {
+  readonly form: UseFormReturn<LinesForm>;
+  readonly items: readonly OrderableItem[];
+  /** As they stand in the form. */
+  readonly lines: readonly OrderLineForm[];
+};
+
+export function OrderLines({ form, items, lines: wished }: Props) {
   const lines = useFieldArray({ control: form.control, name: 'lines' });
+  const itemOf = (line: OrderLineForm | undefined) => items.find(({ id }) => id === Number(line?.itemId));
   return (
     <section className="sheet cols">
       {lines.fields.map((field, index) => (
@@ -22,31 +34,29 @@ export function OrderLines({ view, order: { form, lines: wished, itemOf } }: Pro
           key={field.id}
           form={form}
           index={index}
-          items={view.items}
-          item={itemOf(Number(wished[index]?.itemId))}
+          items={items}
+          item={itemOf(wished[index])}
+          line={wished[index] ?? field}
           onRemove={lines.fields.length > 1 ? () => lines.remove(index) : null}
         />
       ))}
       <div className="actions">
-        <Button onClick={() => lines.append(startLine(itemOf(Number(wished.at(-1)?.itemId)) ?? view.items[0]!))}>
-          Add a line
-        </Button>
+        <Button onClick={() => lines.append(startLine(itemOf(wished.at(-1)) ?? items[0]!))}>Add a line</Button>
       </div>
     </section>
   );
 }
 
-type LineProps = {
-  readonly form: UseFormReturn<NewOrderForm>;
+type LineProps = Omit<Props, 'lines'> & {
   /** From 0. */
   readonly index: number;
-  readonly items: readonly OrderableItem[];
   readonly item: OrderableItem | undefined;
+  readonly line: OrderLineForm;
   /** Null for the only one. */
   readonly onRemove: (() => void) | null;
 };
 
-function OrderLine({ form, index, items, item, onRemove }: LineProps) {
+function OrderLine({ form, index, items, item, line, onRemove }: LineProps) {
   const named = (names: readonly string[] = []) => names.map((name) => ({ value: name, label: name }));
   const pickItem = (value: string) => {
     const next = items.find(({ id }) => id === Number(value));
@@ -54,7 +64,10 @@ function OrderLine({ form, index, items, item, onRemove }: LineProps) {
     form.setValue(`lines.${index}.sizeName`, next.usualSize);
     form.setValue(`lines.${index}.colourName`, next.usualColour);
     form.setValue(`lines.${index}.options`, []);
+    form.setValue(`lines.${index}.texts`, {});
+    form.setValue(`lines.${index}.roster`, null);
   };
+  const texts = listTexts(item, line.options);
   return (
     <fieldset className="bare pad-top-0 pad-right-0 pad-bottom-5 pad-left-0 flat ruled-below">
       <legend className="soft pad-0 below-3">Line {index + 1}</legend>
@@ -66,17 +79,88 @@ function OrderLine({ form, index, items, item, onRemove }: LineProps) {
           options={items.map(({ id, name }) => ({ value: id, label: name }))}
           onPicked={pickItem}
         />
-        <NumberField form={form} name={`lines.${index}.quantity`} label="Quantity" />
-        <Choice form={form} name={`lines.${index}.sizeName`} label="Size" options={named(item?.sizes)} />
-        <Choice form={form} name={`lines.${index}.colourName`} label="Colour" options={named(item?.colours)} />
+        {line.roster ? (
+          <p className="flat soft">Sizes and names as listed</p>
+        ) : (
+          <>
+            <NumberField form={form} name={`lines.${index}.quantity`} label="Quantity" />
+            <Choice form={form} name={`lines.${index}.sizeName`} label="Size" options={named(item?.sizes)} />
+            <Choice form={form} name={`lines.${index}.colourName`} label="Colour" options={named(item?.colours)} />
+          </>
+        )}
         <Button onClick={onRemove ?? undefined} disabled={!onRemove} aria-label={`Remove line ${index + 1}`}>
           Remove
         </Button>
       </div>
       {item && item.options.length > 0 && <OptionChoice form={form} index={index} options={item.options} />}
+      {item && texts.length > 0 && <LineTexts form={form} index={index} item={item} line={line} texts={texts} />}
       {item?.problem && <p className="short flat above-3">{item.problem}</p>}
     </fieldset>
   );
+}
+
+type TextsProps = Pick<LineProps, 'form' | 'index' | 'line'> & {
+  readonly item: OrderableItem;
+  readonly texts: OrderableItem['letterings'];
+};
+
+/** What its pieces say: all the same, or each its own from a list. */
+function LineTexts({ form, index, item, line, texts }: TextsProps) {
+  const [isListing, setListing] = useState(false);
+  const { roster } = line;
+  const take = (next: RosterForm | null) => {
+    form.setValue(`lines.${index}.roster`, next, { shouldDirty: true });
+    if (next) form.setValue(`lines.${index}.quantity`, next.rows.length, { shouldDirty: true });
+    setListing(false);
+  };
+  return (
+    <div className="above-3">
+      {roster ? (
+        <p className="flat below-2">
+          {plural(roster.rows.length, 'piece')}: {sayRows(roster)}
+        </p>
+      ) : (
+        <div className="fields small-fields below-2">
+          {texts.map(({ label, sample }) => (
+            <TextLine
+              key={label}
+              form={form}
+              name={`lines.${index}.texts.${label}`}
+              label={Number(line.quantity) > 1 ? `${label}, on all` : label}
+              help={`such as ${sample}; empty leaves it off`}
+            />
+          ))}
+        </div>
+      )}
+      <div className="actions">
+        <Button size="small" onClick={() => setListing(true)}>
+          {roster ? 'Edit the list' : 'Names from a list…'}
+        </Button>
+        {roster && (
+          <Button size="small" variant="text" onClick={() => take(null)}>
+            All alike instead
+          </Button>
+        )}
+      </div>
+      {isListing && (
+        <RosterDialog
+          itemName={item.name}
+          item={{ letterings: texts, sizes: item.sizes, colours: item.colours }}
+          usual={{ sizeName: line.sizeName || item.usualSize, colourName: line.colourName || item.usualColour }}
+          start={roster}
+          onClose={() => setListing(false)}
+          onTake={take}
+        />
+      )}
+    </div>
+  );
+}
+
+const ROWS_SAID = 6;
+
+function sayRows({ rows }: RosterForm): string {
+  const said = rows.slice(0, ROWS_SAID).map(({ texts }) => texts.map(({ text }) => text).join(' ') || 'plain');
+  return `${said.join(', ')}${rows.length > ROWS_SAID ? ` and ${rows.length - ROWS_SAID} more` : ''}`;
 }
 
 type OptionProps = Pick<LineProps, 'form' | 'index'> & { readonly options: OrderableItem['options'] };

@@ -12,6 +12,7 @@ import { ListSearch, Pager, SortHead } from '../shared/ListTools';
 import { useSettings } from '../shared/settings';
 import { Slack } from '../shared/Slack';
 import { plural } from '../../wording/plural';
+import { OrderRooms } from '../customers/OrderRooms';
 import { asPage } from '../shared/page-data';
 
 export const OrdersScreen = asPage(function OrdersScreen({ frame, view }: { frame: FrameView; view: OrderListView }) {
@@ -29,6 +30,7 @@ function Orders({ initial }: { readonly initial: OrderListView }) {
   const isLong = counts.open + counts.closed > SHORT_LIST;
   return (
     <>
+      <OrderRooms current="/orders" />
       <div className="page-head">
         <div>
           <h1 className="flat">{describeCounts(counts)}</h1>

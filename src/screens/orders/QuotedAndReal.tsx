@@ -1,7 +1,7 @@
 // What an order was quoted at beside what it really took.
 
-import type { QuotedAgainstReal } from '../../core/orders';
-import type { OrderView, OrderRow } from '../../views/orders';
+import { isOver } from '../../core/orders';
+import type { OrderView } from '../../views/orders';
 import { useSettings } from '../shared/settings';
 import { NumberHead } from '../shared/NumberHead';
 import { STATION_NAMES } from '../../wording/stations';
@@ -9,15 +9,10 @@ import { Why } from '../shared/Why';
 import { formatDuration, formatMoney } from '../../core/units';
 import type { Figure } from '../../core/units';
 
-type QuotedAndRealProps = {
-  readonly against: QuotedAgainstReal;
-  readonly view: OrderView;
-  readonly closed: boolean;
-  readonly row: OrderRow;
-};
-
-export function QuotedAndReal({ against, view, closed, row }: QuotedAndRealProps) {
+export function QuotedAndReal({ view }: { readonly view: OrderView }) {
   const settings = useSettings();
+  const { against, row } = view;
+  const closed = isOver(row.stage);
   return (
     <section className="sheet flush" aria-label="Quoted and real">
       <table className="plain">
@@ -55,6 +50,24 @@ export function QuotedAndReal({ against, view, closed, row }: QuotedAndRealProps
               <Why figure={view.profit} />
             </td>
           </tr>
+          {view.hourEarned && (
+            <tr>
+              <td>An hour of yours earned</td>
+              <td />
+              <td className="num">
+                <Why figure={view.hourEarned} />
+              </td>
+            </tr>
+          )}
+          {view.spoilage.value > 0 && (
+            <tr>
+              <td>Of it, what went wrong</td>
+              <td />
+              <td className="num">
+                <Why figure={view.spoilage} />
+              </td>
+            </tr>
+          )}
         </tbody>
       </table>
     </section>

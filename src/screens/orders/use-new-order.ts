@@ -5,27 +5,25 @@ import { useEffect, useState } from 'react';
 import { useForm, useWatch, type Resolver, type UseFormReturn } from 'react-hook-form';
 import { orderInput } from '../../core/input';
 import { sumAsked } from '../../core/orders';
-import type { NewOrderView, OrderableItem, OrderAnswer } from '../../views/orders';
+import type { NewOrderView, OrderAnswer } from '../../views/orders';
 import { callApi, wordsOf } from '../shared/api';
 import { useSave } from '../shared/form';
 import { useDraft } from '../shared/use-draft';
 import { useLatest } from '../shared/use-latest';
+import { expandLines, joinSources, startLine, type OrderLineForm } from './line-form';
 
-export type OrderLineForm = {
-  readonly itemId: number;
-  readonly quantity: number;
-  readonly sizeName: string;
-  readonly colourName: string;
-  readonly options: readonly number[];
-};
 export type NewOrderForm = {
+  /** One that was chosen among several of the name; null goes by name and contact. */
+  customerId: number | null;
   customerName: string;
   contact: string;
   title: string;
   dueDay: string;
   /** Minor units, in all. */
   agreed: number;
+  deposit: number;
   note: string;
+  as: 'placed' | 'wished';
   earlyAccepted: boolean;
   /** The agreed price is the seller's own: it does not follow the shop's prices. */
   isOwnPrice: boolean;
@@ -33,18 +31,26 @@ export type NewOrderForm = {
 };
 export type NewOrderState = ReturnType<typeof useNewOrder>;
 
+const check = yupResolver(orderInput) as unknown as Resolver<NewOrderForm>;
+/** What was typed is sent as it is: texts keep their spaces, and lists of names are taken apart only then. */
+const resolver: Resolver<NewOrderForm> = async (values, context, options) => {
+  const lines = values.lines.map((line) => ({ ...line, texts: [] })) as unknown as OrderLineForm[];
+  const { errors } = await check({ ...values, lines }, context, options);
+  return Object.keys(errors).length > 0 ? { values: {}, errors } : { values, errors: {} };
+};
+
 /** Answers are awaited after the last key by so long. */
 const PAUSE_MS = 250;
 
 export function useNewOrder(view: NewOrderView) {
   const [start] = useState(() => startForm(view));
   const form = useForm<NewOrderForm>({
-    resolver: yupResolver(orderInput) as unknown as Resolver<NewOrderForm>,
+    resolver,
     defaultValues: start,
   });
   const lines = useWatch({ control: form.control, name: 'lines' });
   const itemOf = (id: number) => view.items.find((item) => item.id === id);
-  const { pieces, asked } = sumAsked(lines.map(toAsked), itemOf);
+  const { pieces, asked } = sumAsked(expandLines(lines), itemOf);
   const { answer, failure } = useOrderAnswer(lines);
   const ownPrice = useOwnPrice(form, asked);
   const draft = useDraft({
@@ -54,10 +60,16 @@ export function useNewOrder(view: NewOrderView) {
     restore: (values) => form.reset(values, { keepDefaultValues: true }),
     restart: () => form.reset(start),
   });
+  const customerName = useWatch({ control: form.control, name: 'customerName' });
   const save = useSave<NewOrderForm, { id: number }>({
     form,
     method: 'POST',
     path: '/api/orders',
+    toBody: ({ isOwnPrice: _isOwnPrice, ...values }) => ({
+      ...values,
+      lines: expandLines(values.lines),
+      roster: joinSources(values.lines),
+    }),
     onSaved: ({ id }) => {
       draft.clear();
       location.assign(`/orders/${id}`);
@@ -77,6 +89,12 @@ export function useNewOrder(view: NewOrderView) {
     save,
     /** The day that was chosen is past, or before the earliest one. */
     isEarly: save.reason === 'due-past' || save.reason === 'due-too-early',
+    customerName,
+    /** Talked about, not agreed: nothing is promised or held for it. */
+    noteWish: () => {
+      form.setValue('as', 'wished');
+      save.send();
+    },
     takeAllTheSame: () => {
       form.setValue('earlyAccepted', true);
       save.send();
@@ -84,35 +102,35 @@ export function useNewOrder(view: NewOrderView) {
   };
 }
 
-/** A line as an item is usually made. */
-export const startLine = ({ id, usualSize, usualColour }: OrderableItem): OrderLineForm => ({
-  itemId: id,
-  quantity: 1,
-  sizeName: usualSize,
-  colourName: usualColour,
-  options: [],
-});
-
 function startForm({ start, items }: NewOrderView): NewOrderForm {
-  const line = start ?? startLine(items[0]!);
-  const { itemId, quantity, sizeName, colourName, options } = line;
+  const usual = startLine(items.find(({ id }) => id === start?.itemId) ?? items[0]!);
+  const line = start
+    ? {
+        ...usual,
+        itemId: start.itemId,
+        quantity: start.quantity,
+        sizeName: start.sizeName,
+        colourName: start.colourName,
+        options: start.options,
+      }
+    : usual;
   return {
+    customerId: null,
     customerName: start?.customerName ?? '',
     contact: '',
     title: '',
     dueDay: '',
     agreed: start?.agreed ?? 0,
+    deposit: 0,
     note: '',
+    as: 'placed',
     earlyAccepted: false,
     isOwnPrice: start?.agreed != null,
-    lines: [{ itemId, quantity, sizeName, colourName, options }],
+    lines: [line],
   };
 }
 
-/** Choices hold their numbers as text. */
-const toAsked = (line: OrderLineForm) => ({ ...line, itemId: Number(line.itemId), quantity: Number(line.quantity) });
-
-const isSound = ({ quantity, sizeName, colourName }: OrderLineForm) =>
+const isSound = ({ quantity, sizeName, colourName }: ReturnType<typeof expandLines>[number]) =>
   Number.isInteger(quantity) && quantity >= 1 && sizeName !== '' && colourName !== '';
 
 /** Asked anew whenever the lines change and can be costed as they stand. */
@@ -121,9 +139,9 @@ function useOrderAnswer(wished: readonly OrderLineForm[]) {
     answer: null,
     failure: null,
   });
-  const lines = wished.map(toAsked);
+  const lines = expandLines(wished).map(({ lineId: _lineId, ...line }) => line);
   useLatest(
-    lines.every(isSound) ? JSON.stringify(lines) : null,
+    expandLines(wished).every(isSound) ? JSON.stringify(lines) : null,
     PAUSE_MS,
     async (signal) => {
       try {

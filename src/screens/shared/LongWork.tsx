@@ -17,6 +17,7 @@ const DOING: Readonly<Record<HeavyKind, string>> = {
   basket: 'The basket is being worked out',
   paper: 'The paper is being printed',
   cost: 'The costs are being calculated',
+  letter: 'The texts are being set',
 };
 const NONE: readonly OpenCall[] = [];
 

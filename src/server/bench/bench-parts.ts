@@ -1,6 +1,6 @@
 // The parts that work is done on, and what is written of them.
 
-import type { PartEvent } from '../../core/orders/index';
+import { isOver, type PartEvent } from '../../core/orders/index';
 import { findOrderIdsOfParts, loadOrders } from '../../data/order-store';
 import type { ShopContext } from '../context';
 import { notFound, ShopError } from '../errors';
@@ -16,9 +16,7 @@ export function readOrdersOf(shop: ShopContext, partIds: readonly number[]): rea
 export function requireParts(orders: readonly ReadOrder[], partIds: readonly number[]): readonly ReadPart[] {
   const byId = new Map(orders.flatMap(({ parts }) => parts).map((part) => [part.id, part]));
   const closed = new Set(
-    orders
-      .filter(({ stage }) => stage === 'handed-over' || stage === 'cancelled')
-      .flatMap(({ parts }) => parts.map((part) => part.id)),
+    orders.filter(({ stage }) => isOver(stage)).flatMap(({ parts }) => parts.map((part) => part.id)),
   );
   return [...new Set(partIds)].map((id) => {
     const part = byId.get(id);
@@ -26,6 +24,13 @@ export function requireParts(orders: readonly ReadOrder[], partIds: readonly num
     if (closed.has(id)) throw new ShopError('conflict', { reason: 'work-on-closed-order' });
     return part;
   });
+}
+
+/** @throws ShopError: nothing is begun of an order that is not agreed, or on hold */
+export function refuseNotInHand(orders: readonly ReadOrder[]): void {
+  const other = orders.find(({ stage }) => stage === 'wish' || stage === 'quoted' || stage === 'on-hold');
+  if (other)
+    throw new ShopError('conflict', { reason: 'order-not-in-hand', stage: other.stage, title: other.order.title });
 }
 
 export type Costs = Pick<PartEvent, 'vinylCost' | 'blankCost' | 'wearCost'>;

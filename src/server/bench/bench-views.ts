@@ -16,11 +16,30 @@ import type { WaitingOrder, WaitingPart } from '../orders/read-orders';
 
 /** All that is not checked yet, as queues are gathered by it. */
 export const toBenchParts = (orders: readonly WaitingOrder[]): readonly BenchPart[] =>
-  orders.flatMap(({ order, parts }) =>
-    parts.filter((part) => part.state !== 'checked').map((part) => toBenchPart(part, order)),
-  );
+  orders.flatMap(({ order, parts }) => {
+    const runs = keyRuns(order);
+    return parts.filter((part) => part.state !== 'checked').map((part) => toBenchPart(part, order, runs));
+  });
 
-const toBenchPart = (part: WaitingPart, order: WaitingOrder['order']): BenchPart => ({
+/** By line: which run it is made in. Names of one item go together, though each is a line of its own. */
+export function keyRuns({ lines }: Pick<WaitingOrder['order'], 'lines'>): ReadonlyMap<number, string> {
+  const firstOf = new Map<string, number>();
+  return new Map(
+    lines.map((line) => {
+      if (line.texts.length === 0) return [line.id, `line-${line.id}`];
+      const alike = `${line.itemId} ${line.options.join(',')}`;
+      if (!firstOf.has(alike)) firstOf.set(alike, line.id);
+      return [line.id, `line-${firstOf.get(alike)}`];
+    }),
+  );
+}
+
+const toBenchPart = (
+  part: WaitingPart,
+  order: WaitingOrder['order'],
+  runs: ReadonlyMap<number, string>,
+): BenchPart => ({
+  runKey: runs.get(part.lineId) ?? `line-${part.lineId}`,
   partId: part.id,
   pieceId: part.pieceId,
   pieceNumber: part.pieceNumber,
@@ -36,15 +55,18 @@ const toBenchPart = (part: WaitingPart, order: WaitingOrder['order']): BenchPart
 
 export function toPartView(
   part: WaitingPart,
-  { order }: WaitingOrder,
+  { order, runs }: Pick<WaitingOrder, 'order'> & { readonly runs: ReadonlyMap<number, string> },
   { lines, materials }: ReturnType<typeof readMadeLines>,
 ): BenchPartView {
   const line = order.lines.find((candidate) => candidate.id === part.lineId)!;
-  const { item, layers, blank } = lines.get(line.id)!;
+  const { item, made, layers, blank } = lines.get(line.id)!;
   const layer = layers[part.layerIndex];
   const vinyl = materials.vinyls.get(part.vinylId);
   return {
-    ...toBenchPart(part, order),
+    ...toBenchPart(part, order, runs),
+    texts: line.texts.map(({ text }) => text),
+    layerText: made.placements[layer?.placement ?? -1]?.text ?? null,
+    layerLabel: made.placements[layer?.placement ?? -1]?.lettering?.label ?? null,
     orderTitle: order.title,
     customerName: order.customer.name,
     itemName: item.name,
@@ -75,9 +97,9 @@ export function toLineView(
     plan: plan.ok ? plan.value : null,
     findings: findInTheWay(shop, made, materials),
     planProblem: plan.ok ? null : describeCostProblem(plan.problem, getSettings(shop)),
-    placements: made.placements.flatMap(({ artworkId, place, widthMm }) => {
+    placements: made.placements.flatMap(({ artworkId, place, widthMm, text }) => {
       const found = findPicture(shop.db, artworkId);
-      return found ? [{ picture: found.picture, place, widthMm }] : [];
+      return found ? [{ picture: found.picture, place, widthMm, text: text ?? null }] : [];
     }),
     layers: layers.map(toLayerView),
   };

@@ -8,15 +8,15 @@ import type { BenchLineView, BenchView } from '../../views/bench';
 import { getShop, type ShopContext } from '../context';
 import { notFound } from '../errors';
 import { readMadeLines } from '../items/materials';
-import { readOpenOrders, readStanding } from '../orders/read-orders';
+import { readOrdersInHand, readStanding } from '../orders/read-orders';
 import { loadRunning } from '../shop/load-frame';
-import { narrowToPieces, toBenchParts, toLineView, toPartView } from './bench-views';
+import { keyRuns, narrowToPieces, toBenchParts, toLineView, toPartView } from './bench-views';
 
 /** Batches shown at once; what comes after them waits longer. */
 const BATCHES_SHOWN = 20;
 
 export function loadStation(shop: ShopContext, station: Station): BenchView {
-  const orders = readOpenOrders(shop);
+  const orders = readOrdersInHand(shop);
   const parts = toBenchParts(orders);
   const running = loadRunning(shop);
   const inHand = new Set(running.filter((work) => work.station === station).flatMap((work) => work.partIds));
@@ -31,9 +31,10 @@ export function loadStation(shop: ShopContext, station: Station): BenchView {
   const first = shown.find((batch) => batch.parts.some((part) => inHand.has(part.partId))) ?? shown[0];
   const firstLine = first?.parts[0]?.lineId ?? parts.find((part) => inHand.has(part.partId))?.lineId;
   return {
-    parts: narrowed.flatMap((order) =>
-      order.parts.filter((part) => part.state !== 'checked').map((part) => toPartView(part, order, made)),
-    ),
+    parts: narrowed.flatMap(({ order, parts: own }) => {
+      const runs = keyRuns(order);
+      return own.filter((part) => part.state !== 'checked').map((part) => toPartView(part, { order, runs }, made));
+    }),
     later: batches.length - shown.length,
     waiting: Object.fromEntries(STATIONS.map((name) => [name, countWaiting(name, parts)])) as BenchView['waiting'],
     lines: [...made.lines].flatMap(([lineId, line]) =>

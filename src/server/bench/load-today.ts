@@ -21,10 +21,11 @@ import type { NextBatch, TodayView } from '../../views/today';
 import { describeBatch } from '../../wording/batches';
 import { getShop, type ShopContext } from '../context';
 import { readMadeLines } from '../items/materials';
+import { isInHand } from '../../core/orders/index';
 import { readOpenOrders, slackOf, type WaitingOrder } from '../orders/read-orders';
 import { labelSessions, loadRunning } from '../shop/load-frame';
 import { toRows } from '../orders/load-orders';
-import { narrowToPieces, toBenchParts, toPartView } from './bench-views';
+import { keyRuns, narrowToPieces, toBenchParts, toPartView } from './bench-views';
 
 /** Orders shown of those in work, and of those that wait to be collected: the first due; all stand under Orders. */
 const ORDERS_SHOWN = 12;
@@ -32,10 +33,11 @@ const ORDERS_SHOWN = 12;
 export function loadToday(shop: ShopContext): TodayView {
   const stored = getShop(shop);
   const nowMs = shop.now();
-  const orders = readOpenOrders(shop);
+  const open = readOpenOrders(shop);
+  const orders = open.filter((entry) => isInHand(entry.stage));
   const slack = slackOf(orders, stored, nowMs);
-  const inWork = orders.filter((entry) => entry.stage !== 'ready');
-  const ready = orders.filter((entry) => entry.stage === 'ready');
+  const inWork = orders;
+  const ready = open.filter((entry) => entry.stage === 'ready');
   const next = wordNext(shop, orders);
   const today = dayOf(nowMs, stored.timeZone);
   return {
@@ -70,7 +72,10 @@ function wordNext(shop: ShopContext, orders: readonly WaitingOrder[]) {
   const narrowed = narrowToPieces(orders, pieceIds);
   const made = readMadeLines(shop, narrowed);
   const views = new Map(
-    narrowed.flatMap((order) => order.parts.map((part) => [part.id, toPartView(part, order, made)] as const)),
+    narrowed.flatMap(({ order, parts }) => {
+      const runs = keyRuns(order);
+      return parts.map((part) => [part.id, toPartView(part, { order, runs }, made)] as const);
+    }),
   );
   const word = (batch: Batch<BenchPart> | null): Batch<BenchPartView> | null =>
     batch && { ...batch, parts: batch.parts.map((part) => views.get(part.partId)!) };
@@ -134,22 +139,26 @@ const toNext = (batch: Batch<BenchPartView> | null): NextBatch | null =>
 function toJobs(shop: ShopContext, orders: readonly WaitingOrder[]): readonly TimelineJob[] {
   const lines = new Map(orders.flatMap(({ order }) => order.lines.map((line) => [line.id, line] as const)));
   const names = nameItems(shop.db, [...new Set([...lines.values()].map((line) => line.itemId))]);
-  return orders.flatMap(({ order, parts }) =>
-    [...groupBy(parts, (part) => part.lineId)].map(([lineId, members]): TimelineJob => {
-      const { quote, itemId } = lines.get(lineId)!;
+  return orders.flatMap(({ order, parts }) => {
+    const runs = keyRuns(order);
+    return [...groupBy(parts, (part) => runs.get(part.lineId)!)].map(([key, members]): TimelineJob => {
+      const { itemId } = lines.get(members[0]!.lineId)!;
       const sum = (station: Station) => members.reduce((seconds, part) => seconds + part.estimates[station], 0);
       const machineSeconds = members.reduce(
         (seconds, part) =>
-          seconds + (part.state === 'to-cut' ? (quote.layers[part.layerIndex]?.cutMachineSeconds ?? 0) : 0),
+          seconds +
+          (part.state === 'to-cut'
+            ? (lines.get(part.lineId)!.quote.layers[part.layerIndex]?.cutMachineSeconds ?? 0)
+            : 0),
         0,
       );
       return {
-        key: `line-${lineId}`,
+        key,
         label: names.get(itemId) ?? order.title,
         dueDay: order.dueDay,
         seconds: { cut: sum('cut'), weed: sum('weed'), press: sum('press'), check: sum('check') },
         machineSeconds,
       };
-    }),
-  );
+    });
+  });
 }

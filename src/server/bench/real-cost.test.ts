@@ -14,7 +14,7 @@ import { loadLotsOnShelf } from '../../data/stock-store';
 import { behind } from '../cut-sheets/cut-load-examples';
 import { cutLoad } from '../cut-sheets/cut-load';
 import { recountMinutes } from '../items/recount';
-import { loadOrderView } from '../orders/load-orders';
+import { loadOrderView } from '../orders/load-order-view';
 import { readOrder } from '../orders/read-orders';
 import { placeOrder } from '../orders/save-order';
 import { receiveLot } from '../stock/save-stock';

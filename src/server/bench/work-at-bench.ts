@@ -9,18 +9,26 @@ import { findSession, insertSession, loadRunningSessions, stopSession } from '..
 import type { BookedStock } from '../../views/bench';
 import type { ShopContext } from '../context';
 import { notFound, ShopError } from '../errors';
-import { newEvent, readOrdersOf, requireParts } from './bench-parts';
+import { newEvent, readOrdersOf, refuseNotInHand, requireParts } from './bench-parts';
 import { keepMinutes } from '../items/keep-minutes';
+import { refuseUnread } from '../orders/read-back';
 import { bookWork } from './book-work';
 
+type SessionStart = InferType<typeof startSessionInput>;
+
 /** Starts the clock at a station on parts that lie ready there. One piece of work a station at a time. */
-export function startSession(shop: ShopContext, input: InferType<typeof startSessionInput>): { id: number } {
+export function startSession(
+  shop: ShopContext,
+  { unreadReason = '', ...input }: Omit<SessionStart, 'unreadReason'> & Partial<Pick<SessionStart, 'unreadReason'>>,
+): { id: number } {
   const { station } = input;
   return inTransaction(shop.db, () => {
     if (loadRunningSessions(shop.db).some((work) => work.station === station))
       throw new ShopError('conflict', { reason: 'station-busy', station });
     const orders = readOrdersOf(shop, input.partIds);
     const chosen = requireParts(orders, input.partIds);
+    refuseNotInHand(orders);
+    if (station === 'cut') refuseUnread(shop, orders, chosen, unreadReason);
     const ready = new Set(
       findReadyParts(
         station,

@@ -2,13 +2,14 @@
 
 import { freezeQuote, STATIONS, type PartEventKind, type Station } from '../../core/orders/index';
 import { dayOf, minor } from '../../core/units/index';
-import { ensureCustomer } from '../../data/customer-store';
+import { insertCustomer } from '../../data/customer-store';
+import { insertPayment } from '../../data/payment-store';
 import { loadItems } from '../../data/item-store';
 import {
   addOrderEvent,
   insertOrder,
   loadOrders,
-  type LineFields,
+  type NewLine,
   type StoredOrder,
   type StoredPart,
 } from '../../data/order-store';
@@ -64,11 +65,12 @@ function makePlacing({ shop, chance, orders, open, nowMs }: Filling): (index: nu
   const { timeZone } = getShop(shop);
   const pick = makeLinePicking(shop, chance);
   const customers = Array.from({ length: Math.max(1, Math.floor(orders * CUSTOMERS_PER_ORDER)) }, (_, index) =>
-    ensureCustomer(
-      shop.db,
-      `${PLACES[index % 10]!} ${GROUPS[Math.floor(index / 10) % 10]!} ${index + 1}`,
-      `c${index + 1}@post.example`,
-    ),
+    insertCustomer(shop.db, {
+      name: `${PLACES[index % 10]!} ${GROUPS[Math.floor(index / 10) % 10]!} ${index + 1}`,
+      contact: `c${index + 1}@post.example`,
+      address: '',
+      note: '',
+    }),
   );
   return (index) => {
     const isOpen = index >= orders - open;
@@ -93,18 +95,24 @@ function live(filling: Filling, order: StoredOrder, index: number, isOpen: boole
   const { shop, chance, clock } = filling;
   clock.ms = order.placedAtMs + DAY_MS;
   if (isOpen) return workOn(filling, order, index, chance.whole(0, STATIONS.length));
-  if (chance.happens(CANCELLED)) return addOrderEvent(shop.db, order.id, 'cancelled', clock.ms);
+  if (chance.happens(CANCELLED)) {
+    addOrderEvent(shop.db, order.id, 'cancelled', clock.ms);
+    return;
+  }
   workOn(filling, order, index, STATIONS.length);
-  addOrderEvent(shop.db, order.id, 'handed-over', clock.ms + DAY_MS);
+  const atMs = clock.ms + DAY_MS;
+  addOrderEvent(shop.db, order.id, 'handed-over', atMs);
+  insertPayment(shop.db, { orderId: order.id, kind: 'payment', amount: order.agreed, means: 'transfer', atMs });
+  addOrderEvent(shop.db, order.id, 'closed', atMs);
 }
 
 /** Lines of items, some of which are sold far oftener than others; each is calculated once for a quantity. */
-function makeLinePicking(shop: ShopContext, chance: Chance): () => LineFields {
+function makeLinePicking(shop: ShopContext, chance: Chance): () => NewLine {
   const { figures } = getShop(shop);
   const items = loadItems(shop.db);
   const last = items.length - 1;
   const materials = loadMaterials(shop, { plans: items });
-  const known = new Map<string, LineFields>();
+  const known = new Map<string, NewLine>();
   return () => {
     const item = items[Math.min(chance.whole(0, last), chance.whole(0, last))]!;
     const quantity = chance.pick(QUANTITIES);

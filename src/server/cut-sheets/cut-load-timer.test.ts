@@ -3,7 +3,7 @@ import { eachFresh, refusalOf, type TestShop } from '../../../test/demo-shop';
 import { loadRunningSessions } from '../../data/work-store';
 import { finishSession, startSession } from '../bench/work-at-bench';
 import { makeClock } from '../context';
-import { loadOrderView } from '../orders/load-orders';
+import { loadOrderView } from '../orders/load-order-view';
 import { readOrder } from '../orders/read-orders';
 import { cutLoad } from './cut-load';
 import { groupOf, orderCoats, SLATE, waiting } from './cut-load-examples';

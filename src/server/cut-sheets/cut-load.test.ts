@@ -5,7 +5,7 @@ import { cutLoad } from './cut-load';
 import { readOrder } from '../orders/read-orders';
 import { receiveLot } from '../stock/save-stock';
 import { loadCutSheets } from './load-cut-sheets';
-import { loadOrderView } from '../orders/load-orders';
+import { loadOrderView } from '../orders/load-order-view';
 import { undoSteps } from '../bench/undo-steps';
 import { behind, SLATE, groupOf, orderCoats, waiting } from './cut-load-examples';
 

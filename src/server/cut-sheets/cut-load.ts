@@ -1,7 +1,7 @@
 // A load that was laid out is cut: its parts move on, the strip or sheet leaves the stock, what is left becomes an
 // offcut, and each part carries its share of what was cut off.
 
-import { STATION_STEPS, type LoadBooking, type SheetBooking } from '../../core/orders/index';
+import { isInHand, STATION_STEPS, type LoadBooking, type SheetBooking } from '../../core/orders/index';
 import { deleteSavedSheet } from '../../data/cut-sheet-store';
 import { inTransaction } from '../../data/database';
 import { findOrderIdsOfParts, loadOrders } from '../../data/order-store';
@@ -11,6 +11,7 @@ import type { ShopContext } from '../context';
 import { notFound, ShopError } from '../errors';
 import { keepMinutes } from '../items/keep-minutes';
 import { readStored, type ReadOrder, type ReadPart } from '../orders/read-orders';
+import { refuseUnread } from '../orders/read-back';
 import { sharesOf, takeStock } from './take-stock';
 import { addPartEvents } from '../../data/part-event-store';
 
@@ -31,7 +32,11 @@ type CutSheetResult = {
 /** One transaction: where a part is cut already or a lot has not so much left, nothing is done. */
 export function cutLoad(
   shop: ShopContext,
-  { sheets, sheetId }: LoadBooking & { readonly sheetId: number | null },
+  {
+    sheets,
+    sheetId,
+    unreadReason = '',
+  }: LoadBooking & { readonly sheetId: number | null; readonly unreadReason?: string },
 ): CutLoad {
   return inTransaction(shop.db, (): CutLoad => {
     // A saved sheet that is gone was cut or thrown away by another window: its parts say which.
@@ -41,6 +46,7 @@ export function cutLoad(
     const orders = loadOrders(shop.db, findOrderIdsOfParts(shop.db, partIds)).map(readStored);
     stopOwnTimer(shop, new Set(partIds));
     const parts = requireWaiting(shop, orders, partIds);
+    refuseUnread(shop, orders, parts, unreadReason);
     refuseStrayIslands(sheets, new Set(partIds));
     const cut = cutSheets(shop, sheets, orders, parts);
     const eventIds = addCutEvents(shop, sheets, cut);
@@ -54,7 +60,7 @@ function requireWaiting(
   orders: readonly ReadOrder[],
   partIds: readonly number[],
 ): readonly ReadPart[] {
-  const open = orders.filter(({ stage }) => stage === 'to-cut' || stage === 'in-work');
+  const open = orders.filter(({ stage }) => isInHand(stage));
   const byId = new Map(open.flatMap(({ parts }) => parts).map((part) => [part.id, part]));
   const running = loadRunningSessions(shop.db).filter((session) => session.station === 'cut');
   const cutting = new Set(running.flatMap((session) => session.parts.map((part) => part.partId)));

@@ -32,11 +32,14 @@ const tooMuch = () => new ShopError('busy', { reason: 'booking-too-slow' });
 export type Book = (task: BookTask) => Promise<Result<LoadBooking, BookingProblem>>;
 const bookInThread: Book = (task) => heavyWork.run({ kind: 'book', task, limitMs: LIMIT_MS, tooMuch });
 
+type CutInput = InferType<typeof cutSavedInput>;
+type CutWish = Omit<CutInput, 'unreadReason'> & Partial<Pick<CutInput, 'unreadReason'>>;
+
 /** @throws ShopError not-found, stale, or conflict with what stands in the way */
 export async function cutSavedSheet(
   shop: ShopContext,
   id: number,
-  { version, leftovers }: InferType<typeof cutSavedInput>,
+  { version, leftovers, unreadReason = '' }: CutWish,
   book: Book = bookInThread,
 ): Promise<CutLoad> {
   const saved = requireVersion(shop, id, version);
@@ -50,7 +53,7 @@ export async function cutSavedSheet(
     });
   // It may have been changed while the thread was at it.
   requireVersion(shop, id, version);
-  return cutLoad(shop, { ...booking.value, sheetId: id });
+  return cutLoad(shop, { ...booking.value, sheetId: id, unreadReason });
 }
 
 function requireVersion(shop: ShopContext, id: number, version: number): StoredCutSheet {

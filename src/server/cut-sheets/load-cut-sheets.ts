@@ -15,7 +15,7 @@ import type { CutSheetsView, UsualPiece, WaitingPart } from '../../views/cut-she
 import { narrowToPieces } from '../bench/bench-views';
 import { getShop, type ShopContext } from '../context';
 import { loadMaterials, readMadeLines } from '../items/materials';
-import { readOpenOrders } from '../orders/read-orders';
+import { readOrdersInHand } from '../orders/read-orders';
 import { rememberUntilChange } from '../remember';
 
 export function loadCutSheets(shop: ShopContext): CutSheetsView {
@@ -31,7 +31,7 @@ export function loadCutSheets(shop: ShopContext): CutSheetsView {
 /** What waits to be cut, by vinyl, the first due first. */
 function gatherLoads(shop: ShopContext): Pick<CutSheetsView, 'groups' | 'artworks'> {
   const orders = narrowToPieces(
-    readOpenOrders(shop).map((entry) => ({ ...entry, parts: entry.parts.filter((part) => part.state === 'to-cut') })),
+    readOrdersInHand(shop).map((entry) => ({ ...entry, parts: entry.parts.filter((part) => part.state === 'to-cut') })),
   );
   const { lines, materials } = readMadeLines(shop, orders);
   const parts = listWaiting(orders, lines);
@@ -73,7 +73,7 @@ type WaitingOfVinyl = WaitingPart & { readonly vinylId: number };
 
 /** The parts of open orders that are to be cut yet. */
 function listWaiting(
-  orders: ReturnType<typeof readOpenOrders>,
+  orders: ReturnType<typeof readOrdersInHand>,
   lines: ReturnType<typeof readMadeLines>['lines'],
 ): readonly WaitingOfVinyl[] {
   return orders.flatMap(({ order, parts: own }) =>

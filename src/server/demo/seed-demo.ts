@@ -7,10 +7,13 @@ import { PLAIN_DETAILS, type StoredPacking } from '../../core/costing/index';
 import { DEFAULT_SHOP_FIGURES, type ShopFigures } from '../../core/materials/index';
 import { STATION_STEPS, STATIONS, type SpoilageCause } from '../../core/orders/index';
 import { addDays } from '../../core/scheduling/index';
-import { dayOf } from '../../core/units/index';
+import { dayOf, minor } from '../../core/units/index';
+import { PLAIN_LETTERING, type Lettering } from '../../core/artwork/index';
+import { readRoster } from '../../core/rosters/index';
 import { blankInput, channelInput, itemInput, orderInput, vinylInput } from '../../core/input/index';
 import type { Database } from '../../data/database';
 import { addOrderEvent } from '../../data/order-store';
+import { insertPayment } from '../../data/payment-store';
 import { savePacking } from '../../data/packing-store';
 import { insertShop } from '../../data/shop-store';
 import { getShop, programRoot, type ShopContext } from '../context';
@@ -18,6 +21,8 @@ import { parseInput } from '../errors';
 import { saveArtwork } from '../artwork/save-artwork';
 import { findVinyl } from '../../data/shelf-store';
 import { addItem, acceptItemCost } from '../items/save-item';
+import { keyOfWish, letterTexts } from '../lettering/letter-texts';
+import { prepareTexts } from '../orders/line-texts';
 import { placeOrder } from '../orders/save-order';
 import { addChannel } from '../shop/save-channel';
 import { addBlank, addVinyl, changeVinyl } from '../stock/save-shelf';
@@ -33,6 +38,8 @@ type DemoOrder = {
   placedDaysAgo: number;
   dueInDays: number;
   lines: [item: string, quantity: number, size: string, colour: string][];
+  /** A list of names as the customer sent it. */
+  names?: { item: string; colour: string; options: number[]; labels: string[]; source: string };
   agreed: number;
   reached: Record<'cut' | 'weed' | 'press' | 'check', number>;
   pace: number;
@@ -40,9 +47,11 @@ type DemoOrder = {
   handedOverDaysAgo?: number;
 };
 type DemoPlacement = {
-  artwork: string;
+  artwork?: string;
   place: string;
-  widthMm: number;
+  widthMm?: number;
+  /** A customer's own text instead of a drawing; what is left out is as usual. */
+  lettering?: Partial<Lettering> & Pick<Lettering, 'sample'>;
   widths?: Record<string, number>;
   vinyls: string[];
 };
@@ -137,8 +146,8 @@ export async function seedDemo(db: Database, nowMs: number): Promise<void> {
   seedShelf(seed);
   for (const channel of file.channels) addChannel(shop, parseInput(channelInput, { ...NO_FEES, ...channel }));
   await seedArtworks(seed);
-  for (const item of file.items) seedItem(seed, item);
-  for (const order of file.orders) seedOrder({ shop, clock, order, items: ids.items, nowMs });
+  for (const item of file.items) await seedItem(seed, item);
+  for (const order of file.orders) await seedOrder({ shop, clock, order, items: ids.items, nowMs });
   seedDemoStock(shop, clock, nowMs);
   clock.ms = nowMs - 4 * DAY_MS;
   for (const id of ids.items.values()) acceptItemCost(shop, id);
@@ -181,20 +190,23 @@ async function seedArtworks({ folder, file, shop, clock, ids }: Seed): Promise<v
     savePacking(shop.db, { ...packing, artworkId: ids.artworks.get(artwork)!, artworkVersion: 1 });
 }
 
-function seedItem({ shop, ids }: Seed, item: DemoFile['items'][number]): void {
-  const place = ({ artwork, place: where, widthMm, widths = {}, vinyls }: DemoPlacement) => ({
-    artworkId: ids.artworks.get(artwork),
+async function seedItem({ shop, ids }: Seed, item: DemoFile['items'][number]): Promise<void> {
+  const place = async ({ artwork, place: where, widthMm, widths = {}, vinyls, lettering }: DemoPlacement) => ({
+    artworkId: ids.artworks.get(artwork ?? ''),
     place: where,
     widthMm,
     widths,
     seenThrough: false,
     vinylIds: vinyls.map((name) => ids.vinyls.get(name)),
+    ...(lettering ? await setSample(shop, { ...PLAIN_LETTERING, ...lettering }) : {}),
   });
-  const options = (item.options ?? []).map(({ label, surcharge, ...own }) => ({
-    label,
-    surcharge,
-    placement: place(own),
-  }));
+  const options = await Promise.all(
+    (item.options ?? []).map(async ({ label, surcharge, ...own }) => ({
+      label,
+      surcharge,
+      placement: await place(own),
+    })),
+  );
   const variants = (item.variants ?? []).map((rule) => ({
     ...rule,
     swaps: rule.swaps.map(([from, to]) => ({ vinylId: ids.vinyls.get(from), byVinylId: ids.vinyls.get(to) })),
@@ -209,10 +221,18 @@ function seedItem({ shop, ids }: Seed, item: DemoFile['items'][number]): void {
     price: item.price,
     artworkPrice: item.artworkPrice ?? 0,
     artworkRun: item.artworkRun ?? 1,
-    placements: [place(item), ...(item.more ?? []).map(place)],
+    placements: await Promise.all([item, ...(item.more ?? [])].map(place)),
     details: { ...PLAIN_DETAILS, ...item.details, options, variants },
   });
   ids.items.set(item.key, addItem(shop, input).id);
+}
+
+/** An item's text is calculated with its sample. */
+async function setSample(shop: ShopContext, lettering: Lettering) {
+  const wish = { text: lettering.sample, lettering, smaller: false };
+  const set = (await letterTexts(shop, [wish])).get(keyOfWish(wish));
+  if (!set?.ok) throw new Error(`The sample ${lettering.sample} of the demo can’t be set`);
+  return { artworkId: set.value.artworkId, widthMm: Math.round(set.value.fit.widthMm * 10) / 10, lettering };
 }
 
 function raisePrices({ file, shop, ids }: Seed): void {
@@ -222,34 +242,38 @@ function raisePrices({ file, shop, ids }: Seed): void {
   }
 }
 
-function seedOrder(input: {
+async function seedOrder(input: {
   shop: ShopContext;
   clock: Clock;
   order: DemoOrder;
   items: ReadonlyMap<string, number>;
   nowMs: number;
-}): void {
+}): Promise<void> {
   const { shop, clock, order, items, nowMs } = input;
   const today = dayOf(nowMs, getShop(shop).timeZone);
   const placedMs = nowMs - order.placedDaysAgo * DAY_MS - 20 * 60_000;
   clock.ms = placedMs;
-  const { id } = placeOrder(
-    shop,
-    parseInput(orderInput, {
-      title: order.title,
-      customerName: order.customer,
-      contact: order.contact,
-      dueDay: addDays(today, order.dueInDays),
-      agreed: order.agreed,
-      note: '',
-      lines: order.lines.map(([item, quantity, sizeName, colourName]) => ({
-        itemId: items.get(item),
-        quantity,
-        sizeName,
-        colourName,
-      })),
-    }),
-  );
+  const lines = [
+    ...order.lines.map(([item, quantity, sizeName, colourName]) => ({
+      itemId: items.get(item),
+      quantity,
+      sizeName,
+      colourName,
+    })),
+    ...(order.names ? readNames(order.names, items) : []),
+  ];
+  const wish = parseInput(orderInput, {
+    title: order.title,
+    customerName: order.customer,
+    contact: order.contact,
+    dueDay: addDays(today, order.dueInDays),
+    agreed: order.agreed,
+    note: '',
+    roster: order.names?.source ?? null,
+    lines,
+  });
+  await prepareTexts(shop, wish.lines);
+  const { id } = placeOrder(shop, wish);
   const endMs = nowMs - (order.handedOverDaysAgo ?? 0) * DAY_MS - 40 * 60_000;
   const busy = STATIONS.filter((station) => order.reached[station] > 0);
   const stepMs = (endMs - placedMs) / (busy.length + 1);
@@ -268,8 +292,29 @@ function seedOrder(input: {
         for (const again of ['cut', 'weed'] as const) workOn(shop, clock, id, again, pieces, order.pace);
     }
   }
-  if (order.handedOverDaysAgo !== undefined)
-    addOrderEvent(shop.db, id, 'handed-over', nowMs - order.handedOverDaysAgo * DAY_MS);
+  if (order.handedOverDaysAgo === undefined) return;
+  const atMs = nowMs - order.handedOverDaysAgo * DAY_MS;
+  addOrderEvent(shop.db, id, 'handed-over', atMs);
+  insertPayment(shop.db, { orderId: id, kind: 'payment', amount: minor(order.agreed), means: 'transfer', atMs });
+  addOrderEvent(shop.db, id, 'closed', atMs, { detail: 'handed over and paid' });
+}
+
+/** The rows of a list whose columns are the texts and then the size. */
+function readNames(
+  { item, colour, options, labels, source }: NonNullable<DemoOrder['names']>,
+  items: ReadonlyMap<string, number>,
+) {
+  const table = readRoster(source, []);
+  if (!table.ok) throw new Error('The list of names of the demo can’t be read');
+  return table.value.rows.map(({ line, cells }) => ({
+    itemId: items.get(item),
+    quantity: 1,
+    sizeName: cells[labels.length],
+    colourName: colour,
+    options,
+    texts: labels.map((label, at) => ({ label, text: cells[at], given: cells[at] })),
+    rosterRow: line,
+  }));
 }
 
 /** Logs the work of a station on the first `count` pieces that can go on, at a pace against the estimate. */

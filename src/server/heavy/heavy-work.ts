@@ -21,6 +21,7 @@ const MOST_WAITING: Readonly<Record<HeavyKind, number>> = {
   basket: 40,
   paper: 40,
   cost: Infinity,
+  letter: 200,
 };
 const MEMORY_MB = 500;
 /** One core stays for the pages. */

@@ -5,8 +5,10 @@ import { loadWholePriceList, type PriceListQuery } from '../items/load-price-lis
 import { printLoadCard } from '../paper/load-card';
 import { printOffcutLabels } from '../paper/offcut-labels';
 import { printPriceList, writePriceListCsv } from '../paper/price-list';
+import { printProof } from '../paper/proof';
 import { printPurchase } from '../paper/purchase-order';
 import { printQuote } from '../paper/quote';
+import { printTicket } from '../paper/ticket';
 import { printWeedingMap } from '../paper/weeding-map';
 import { getShop } from '../context';
 import { heavyJob } from './heavy-job';
@@ -28,8 +30,10 @@ function writeWholePriceList(at: ShopInThread, goal: Goal): string {
 const PAPERS = {
   printLoadCard,
   printOffcutLabels,
+  printProof,
   printPurchase,
   printQuote,
+  printTicket,
   printWeedingMap,
   printWholePriceList,
   writeWholePriceList,

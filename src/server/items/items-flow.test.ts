@@ -44,7 +44,9 @@ const order = (name: string, line: object) =>
 
 describe('an item with several artworks', () => {
   it('is ordered in a size, a colour and with an option: its parts follow, and stay when the item changes', () => {
-    const id = order(CLUB, { options: [0] });
+    const texts = [{ label: 'Surname', text: 'MARLOWE', given: 'MARLOWE' }];
+    const id = order(CLUB, { options: [0], texts });
+    const nameMm = expect.closeTo(rowOf(CLUB).item.details.options[0]!.placement.widthMm, 1) as number;
     const stored = findOrder(shop.db, id)!;
     const { made } = stored.lines[0]!;
     expect([made!.price, made!.placements.map(({ place, widthMm }) => [place, widthMm])]).toEqual([
@@ -52,7 +54,7 @@ describe('an item with several artworks', () => {
       [
         ['back, 100 mm below the collar', 265],
         ['left breast', 80],
-        ['shoulders, below the collar', 150],
+        ['shoulders, below the collar', nameMm],
       ],
     ]);
     // In bottle green the white is marigold: one vinyl for all five layers.
@@ -69,7 +71,13 @@ describe('an item with several artworks', () => {
       line.layers.length,
       line.plan!.steps.filter((step) => step.kind === 'lay-out').length,
     ]).toEqual([3, 5, 3]);
-    expect(parts.filter((part) => part.pieceNumber === 1).map((part) => part.widthMm)).toEqual([265, 265, 80, 80, 150]);
+    expect(parts.filter((part) => part.pieceNumber === 1).map((part) => part.widthMm)).toEqual([
+      265,
+      265,
+      80,
+      80,
+      nameMm,
+    ]);
   });
 
   it('refuses an option it has not, and an artwork with other layers than vinyls', async () => {

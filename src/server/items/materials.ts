@@ -32,9 +32,14 @@ type Wanted = {
   readonly made?: readonly Made[];
   /** Other vinyls that parts of older orders are cut from. */
   readonly vinylIds?: readonly number[];
+  /** Other artworks: customers' own texts that take the place of a sample. */
+  readonly artworkIds?: readonly number[];
 };
 
-export function loadMaterials(shop: ShopContext, { plans = [], made = [], vinylIds = [] }: Wanted): Materials {
+export function loadMaterials(
+  shop: ShopContext,
+  { plans = [], made = [], vinylIds = [], artworkIds = [] }: Wanted,
+): Materials {
   const byId = <T extends { id: number }>(things: readonly T[]) => new Map(things.map((thing) => [thing.id, thing]));
   const placements = made.flatMap((one) => one.placements);
   const blanks = byId(findBlanks(shop.db, [...new Set([...plans, ...made].map((one) => one.blankId))]));
@@ -49,7 +54,11 @@ export function loadMaterials(shop: ShopContext, { plans = [], made = [], vinylI
   );
   const artworks = byId(
     findMadeFrom(shop.db, [
-      ...new Set([...plans.flatMap(listArtworkIds), ...placements.map((placement) => placement.artworkId)]),
+      ...new Set([
+        ...plans.flatMap(listArtworkIds),
+        ...placements.map((placement) => placement.artworkId),
+        ...artworkIds,
+      ]),
     ]),
   );
   // Looked up only where an item asks for them: most are calculated at the shelf's prices.

@@ -26,6 +26,8 @@ type PriceInput = {
   readonly materials: Materials;
   readonly figures: ShopFigures;
   readonly evidence?: ItemEvidence;
+  /** Puts a customer's own texts in their places; the samples stay where it is left out. */
+  readonly setTexts?: (made: Made) => Made;
 };
 
 export function priceItem({
@@ -36,8 +38,9 @@ export function priceItem({
   materials,
   figures,
   evidence,
+  setTexts = (made) => made,
 }: PriceInput): Result<ItemCost, CostProblem> & { readonly made: Made } {
-  const made = resolveVariant(item, variant);
+  const made = setTexts(resolveVariant(item, variant));
   const blank = materials.blanks.get(made.blankId);
   if (!blank)
     return { ok: false, problem: { kind: 'unknown-size', sizeName: made.sizeName, blankName: 'This blank' }, made };

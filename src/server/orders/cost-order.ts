@@ -1,6 +1,7 @@
 // What the lines of an order cost: each in its size, colour and options, with the set-up that all of its item share.
 
 import type { CostProblem, ItemCost, Made } from '../../core/costing';
+import type { LineText } from '../../core/orders';
 import type { Result } from '../../core/units';
 import { findItems, type StoredItem } from '../../data/item-store';
 import { getShop, type ShopContext } from '../context';
@@ -8,6 +9,7 @@ import { ShopError } from '../errors';
 import { loadEvidence } from '../items/evidence';
 import { loadMaterials, type Materials } from '../items/materials';
 import { priceItem } from '../items/price-item';
+import { makeTextPlacer } from './line-texts';
 
 export type WishedLine = {
   readonly itemId: number;
@@ -16,6 +18,8 @@ export type WishedLine = {
   readonly colourName: string;
   /** Places in the options of the item; none where none are named. */
   readonly options?: readonly number[] | undefined;
+  /** What it says; set as drawings before. */
+  readonly texts?: readonly LineText[] | undefined;
 };
 
 export type CostedLine<Line extends WishedLine> = {
@@ -35,7 +39,8 @@ export function costOrder<Line extends WishedLine>(
     wished.map((line) => line.itemId),
   );
   const items = new Map(found.map((item) => [item.id, item]));
-  const materials = loadMaterials(shop, { plans: found });
+  const texts = makeTextPlacer(shop, wished, items);
+  const materials = loadMaterials(shop, { plans: found, artworkIds: texts.artworkIds });
   const evidence = loadEvidence(shop);
   const quantities = countByItem(wished);
   const orderPieces = wished.reduce((sum, line) => sum + line.quantity, 0);
@@ -50,6 +55,7 @@ export function costOrder<Line extends WishedLine>(
       materials,
       figures,
       evidence: evidence.of(item.id),
+      setTexts: texts.place(line),
     });
     return { line, item, cost };
   });

@@ -3,14 +3,12 @@
 import { findEarliestDay, type Promise as Promised } from '../../core/scheduling';
 import { getShop, type ShopContext } from '../context';
 import type { Missing } from './find-missing';
-import { readOpenOrders } from './read-orders';
+import { readOrdersInHand } from './read-orders';
 
 /** `ownSeconds`: hands that the job itself takes. Null where the hours do not suffice within a year. */
 export function findPromise(shop: ShopContext, ownSeconds: number, toBuy: readonly Missing[]): Promised | null {
   const { figures, timeZone } = getShop(shop);
-  const waitingSeconds = readOpenOrders(shop)
-    .filter(({ stage }) => stage === 'to-cut' || stage === 'in-work')
-    .reduce((sum, order) => sum + order.neededSeconds, 0);
+  const waitingSeconds = readOrdersInHand(shop).reduce((sum, order) => sum + order.neededSeconds, 0);
   return findEarliestDay({
     nowMs: shop.now(),
     timeZone,

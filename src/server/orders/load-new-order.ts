@@ -1,5 +1,6 @@
 // What an order can be made of, and what it begins with.
 
+import { listAllLetterings } from '../../core/costing/index';
 import { dayOf } from '../../core/units/index';
 import { loadRecentCustomers } from '../../data/customer-store';
 import { loadItems } from '../../data/item-store';
@@ -23,7 +24,7 @@ export function loadNewOrder(shop: ShopContext, from: From): NewOrderView {
   return {
     today: dayOf(shop.now(), timeZone),
     start: findStart(shop, items, from),
-    customers: loadRecentCustomers(shop.db, RECENT_ORDERS).map(({ name, contact }) => ({ name, contact })),
+    customers: loadRecentCustomers(shop.db, RECENT_ORDERS),
     items,
   };
 }
@@ -50,7 +51,12 @@ function readOrderable(shop: ShopContext): readonly OrderableItem[] {
       colours: blank?.colours.map((colour) => colour.name) ?? [],
       usualSize: item.sizeName,
       usualColour: item.colourName,
-      options: item.details.options.map(({ label, surcharge }) => ({ label, surcharge })),
+      options: item.details.options.map(({ label, surcharge, placement }) => ({
+        label,
+        surcharge,
+        text: placement.lettering?.label ?? null,
+      })),
+      letterings: listAllLetterings(item),
       variants: item.details.variants,
       problem: problem && describeCostProblem(problem, settings),
     };

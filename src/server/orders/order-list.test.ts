@@ -3,7 +3,8 @@
 import { describe, expect, it } from 'vitest';
 import { eachFresh, type TestShop } from '../../../test/demo-shop';
 import { loadOrderList, readOrderQuery } from './load-order-list';
-import { moveOrder, placeOrder } from './save-order';
+import { moveOrder } from './move-order';
+import { placeOrder } from './save-order';
 import { priceAllItems } from '../../../test/price-all';
 
 let shop: TestShop;
@@ -60,11 +61,11 @@ describe('the list of orders', () => {
     const ids = takeMany(3);
     for (const id of ids) {
       shop.clock.ms += 1000;
-      moveOrder(shop, id, 'cancel');
+      moveOrder(shop, id, { move: 'cancel' });
     }
     const closed = ask('show=closed');
     expect(closed.rows.slice(0, 3).map((row) => row.id)).toEqual([...ids].reverse());
-    expect(closed.rows.every((row) => row.stage === 'cancelled' || row.stage === 'handed-over')).toBe(true);
+    expect(closed.rows.every((row) => row.stage === 'cancelled' || row.stage === 'closed')).toBe(true);
     expect(closed.at.total).toBe(closed.counts.closed);
     expect(ask('show=closed&q=fair&sort=agreed').rows.map((row) => row.id)).toEqual(ids);
     expect(ask('show=closed&q=fair&sort=title&down=1').rows.map((row) => row.id)).toEqual([...ids].reverse());

@@ -2,6 +2,8 @@
 
 import {
   decideStage,
+  isInHand,
+  holdsMaterial,
   estimateRemaining,
   foldPart,
   STATIONS,
@@ -28,7 +30,7 @@ type Estimates = { readonly estimates: ReturnType<typeof estimateRemaining> };
 export type WaitingPart = StandingPart & Estimates;
 /** An order as it stands: what lists, the bench and the promise of a day need. */
 export type WaitingOrder = {
-  readonly order: Omit<StandingOrder, 'parts'>;
+  readonly order: Omit<StandingOrder, 'parts' | 'goneParts'>;
   readonly parts: readonly WaitingPart[];
   readonly stage: OrderStage;
   /** Hands, from where its parts are. */
@@ -36,23 +38,27 @@ export type WaitingOrder = {
 };
 export type ReadPart = WaitingPart & StoredPart & PartStory;
 /** With the whole story of each part. */
-export type ReadOrder = Omit<WaitingOrder, 'parts'> & { readonly parts: readonly ReadPart[] };
+export type ReadOrder = Omit<WaitingOrder, 'parts'> & {
+  readonly parts: readonly ReadPart[];
+  /** Of pieces that are not wanted any more: what they took is spent all the same. */
+  readonly goneParts: readonly ReadPart[];
+};
 
 export function readStanding<Part extends StandingPart>(
-  order: Omit<StandingOrder, 'parts'> & { readonly parts: readonly Part[] },
+  order: Omit<StandingOrder, 'parts' | 'goneParts'> & { readonly parts: readonly Part[] },
 ): Omit<WaitingOrder, 'parts'> & { readonly parts: readonly (Part & Estimates)[] } {
   const quotes = new Map(order.lines.map((line) => [line.id, line.quote]));
   const parts = order.parts.map((part) => ({
     ...part,
     estimates: estimateRemaining(quotes.get(part.lineId)!, part.layerIndex, part.state),
   }));
-  const kinds = order.events.map((event) => event.kind);
-  const handedOver = kinds.lastIndexOf('handed-over') > kinds.lastIndexOf('taken-back');
-  const cancelled = kinds.lastIndexOf('cancelled') > kinds.lastIndexOf('reopened');
   return {
     order,
     parts,
-    stage: decideStage({ states: parts.map((part) => part.state), handedOver, cancelled }),
+    stage: decideStage(
+      order.events,
+      parts.map((part) => part.state),
+    ),
     neededSeconds: parts.reduce(
       (sum, part) => sum + STATIONS.reduce((all, station) => all + part.estimates[station], 0),
       0,
@@ -60,14 +66,26 @@ export function readStanding<Part extends StandingPart>(
   };
 }
 
-export const readStored = (order: StoredOrder): ReadOrder =>
-  readStanding({ ...order, parts: order.parts.map((part) => ({ ...part, ...foldPart(part.events) })) });
+export function readStored({ goneParts, ...order }: StoredOrder): ReadOrder {
+  const fold = (part: StoredPart) => ({ ...part, ...foldPart(part.events) });
+  const read = readStanding({ ...order, parts: order.parts.map(fold) });
+  return { ...read, goneParts: goneParts.map((part) => ({ ...fold(part), estimates: NOTHING_LEFT })) };
+}
+const NOTHING_LEFT = { cut: 0, weed: 0, press: 0, check: 0 };
 
 /** The soonest due first. */
 export const readOpenOrders = (shop: ShopContext): readonly WaitingOrder[] =>
   rememberUntilChange(shop, 'open orders', () =>
     loadStandingOrders(shop.db, findOpenOrderIds(shop.db)).map(readStanding),
   );
+
+/** Those that may be worked on, the soonest due first: agreed, and not held. */
+export const readOrdersInHand = (shop: ShopContext): readonly WaitingOrder[] =>
+  readOpenOrders(shop).filter(({ stage }) => isInHand(stage));
+
+/** Those that vinyl and blanks are held for. */
+export const readOrdersHolding = (shop: ShopContext): readonly WaitingOrder[] =>
+  readOpenOrders(shop).filter(({ stage }) => holdsMaterial(stage));
 
 export function readOrder(shop: ShopContext, id: number): ReadOrder | null {
   const order = findOrder(shop.db, id);
@@ -79,7 +97,7 @@ export function slackOf(
   stored: StoredShop,
   nowMs: number,
 ): ReadonlyMap<number, Figure> {
-  const waiting = orders.filter((entry) => entry.stage === 'to-cut' || entry.stage === 'in-work');
+  const waiting = orders.filter((entry) => isInHand(entry.stage));
   return computeSlack({
     orders: waiting.map(({ order, neededSeconds }) => ({ orderId: order.id, dueDay: order.dueDay, neededSeconds })),
     nowMs,

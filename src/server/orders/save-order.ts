@@ -1,58 +1,91 @@
-// Taking, changing, handing over and cancelling orders.
+// Taking an order, and changing what was agreed about it.
 
 import type { InferType } from 'yup';
 import type { orderChange, orderInput } from '../../core/input/index';
-import { changed, type Saved } from '../saved';
-import { inTransaction } from '../../data/database';
-import { freezeQuote } from '../../core/orders/index';
+import { freezeQuote, type LineText } from '../../core/orders/index';
 import { formatMoney, minor } from '../../core/units/index';
-import { addOrderEvent, insertOrder, updateOrder, type LineFields, type OrderEventKind } from '../../data/order-store';
+import { inTransaction } from '../../data/database';
+import { addOrderEvent, insertOrder, updateOrder, type LineFields, type StandingOrder } from '../../data/order-store';
+import { insertRoster } from '../../data/roster-store';
+import { changed, type Saved } from '../saved';
 import { getSettings, getShop, type ShopContext } from '../context';
 import { notFound, ShopError, stale } from '../errors';
+import { costOrder, type WishedLine } from './cost-order';
+import { ensureCustomer } from './find-customer';
 import { readOrder, type ReadOrder } from './read-orders';
-import { costOrder } from './cost-order';
-import { ensureCustomer } from '../../data/customer-store';
 
 type TakenOrder = InferType<typeof orderInput>;
-/** No options where none are named. */
-type OrderWish = Omit<TakenOrder, 'lines' | 'earlyAccepted'> & {
-  readonly lines: readonly (Omit<TakenOrder['lines'][number], 'options'> & { readonly options?: readonly number[] })[];
+export type WrittenLine = WishedLine & {
+  readonly note?: string | undefined;
+  /** Which line of a list of names it is. */
+  readonly rosterRow?: number | null | undefined;
 };
+/** What most orders go without may be left out. */
+export type OrderWish = Pick<TakenOrder, 'customerName' | 'contact' | 'title' | 'dueDay' | 'agreed' | 'note'> &
+  Partial<Pick<TakenOrder, 'customerId' | 'deposit' | 'as' | 'roster'>> & { readonly lines: readonly WrittenLine[] };
 
-/** Takes the order: pieces and parts follow from its lines, each line's cost is frozen as its quote. */
+/**
+ * Takes the order: pieces and parts follow from its lines, each line's cost is frozen as its quote. Texts have to be
+ * set before.
+ */
 export function placeOrder(shop: ShopContext, input: OrderWish): { id: number } {
+  return {
+    id: inTransaction(shop.db, () => {
+      const atMs = shop.now();
+      const rosterId = input.roster ? insertRoster(shop.db, input.roster, atMs) : null;
+      const customerId = ensureCustomer(shop, {
+        customerId: input.customerId ?? null,
+        name: input.customerName,
+        contact: input.contact,
+      });
+      return insertOrder(
+        shop.db,
+        {
+          customerId,
+          title: input.title,
+          dueDay: input.dueDay,
+          agreed: minor(input.agreed),
+          deposit: minor(input.deposit ?? 0),
+          note: input.note,
+          placedAtMs: atMs,
+          lines: freezeLines(shop, input.lines, rosterId),
+        },
+        input.as ?? 'placed',
+      );
+    }),
+  };
+}
+
+/** Lines with their costs as of now. @throws ShopError naming the field of a line that can't be costed */
+export function freezeLines(
+  shop: ShopContext,
+  lines: readonly WrittenLine[],
+  rosterId: number | null,
+): readonly LineFields[] {
   const { figures } = getShop(shop);
   const settings = getSettings(shop);
-  const lines = costOrder(shop, input.lines).lines.map(({ line, item, cost }, index): LineFields => {
+  return costOrder(shop, lines).lines.map(({ line, item, cost }, index): LineFields => {
     if (!cost.ok)
       throw new ShopError(
         'invalid',
         { reason: 'item-not-costed', item: item.name, problem: cost.problem, settings },
         `lines[${index}].${cost.problem.kind === 'unknown-size' ? 'sizeName' : 'itemId'}`,
       );
+    const rosterRow = line.rosterRow ?? null;
     return {
       itemId: item.id,
       quantity: line.quantity,
       sizeName: line.sizeName,
       colourName: line.colourName,
+      options: line.options,
+      texts: (line.texts ?? []).filter(({ text }) => text.trim() !== '') as readonly LineText[],
+      note: line.note ?? '',
+      rosterId: rosterRow === null ? null : rosterId,
+      rosterRow,
       quote: freezeQuote(cost.value, figures),
       made: cost.made,
     };
   });
-  return {
-    id: inTransaction(shop.db, () => {
-      const customerId = ensureCustomer(shop.db, input.customerName, input.contact);
-      return insertOrder(shop.db, {
-        customerId,
-        title: input.title,
-        dueDay: input.dueDay,
-        agreed: minor(input.agreed),
-        note: input.note,
-        placedAtMs: shop.now(),
-        lines,
-      });
-    }),
-  };
 }
 
 export function changeOrder(
@@ -61,45 +94,33 @@ export function changeOrder(
   input: InferType<typeof orderChange>,
   version: number,
 ): Saved {
-  const order = requireOrder(shop, id);
-  const settings = getSettings(shop);
+  const { order } = requireOrder(shop, id);
+  const fields = { ...input, agreed: minor(input.agreed), deposit: minor(input.deposit ?? order.deposit) };
   inTransaction(shop.db, () => {
-    if (!updateOrder(shop.db, id, { ...input, agreed: minor(input.agreed) }, version)) throw stale('This order');
-    const changes = [
-      order.order.dueDay === input.dueDay ? null : `due ${order.order.dueDay} → ${input.dueDay}`,
-      order.order.agreed === input.agreed
-        ? null
-        : `price ${formatMoney(order.order.agreed, settings)} → ${formatMoney(input.agreed, settings)}`,
-      order.order.title === input.title ? null : `now “${input.title}”`,
-    ].filter(Boolean);
-    if (changes.length > 0) addOrderEvent(shop.db, id, 'changed', shop.now(), changes.join(', '));
+    if (!updateOrder(shop.db, id, fields, version)) throw stale('This order');
+    const changes = describeChanges(shop, order, fields);
+    if (changes.length > 0) addOrderEvent(shop.db, id, 'changed', shop.now(), { detail: changes.join(', ') });
   });
   return changed(id, version);
 }
 
-const MOVES = {
-  'hand-over': {
-    from: ['ready'],
-    event: 'handed-over',
-    refusal: 'order-not-ready',
-  },
-  'take-back': { from: ['handed-over'], event: 'taken-back', refusal: 'order-not-collected' },
-  cancel: { from: ['to-cut', 'in-work', 'ready'], event: 'cancelled', refusal: 'order-closed' },
-  reopen: { from: ['cancelled'], event: 'reopened', refusal: 'order-not-cancelled' },
-} as const satisfies Record<string, { from: readonly string[]; event: OrderEventKind; refusal: string }>;
-export type OrderMove = keyof typeof MOVES;
-export const isOrderMove = (text: string): text is OrderMove => Object.hasOwn(MOVES, text);
-
-export function moveOrder(shop: ShopContext, id: number, move: OrderMove): void {
-  inTransaction(shop.db, () => {
-    const { stage } = requireOrder(shop, id);
-    const { from, event, refusal } = MOVES[move];
-    if (!(from as readonly string[]).includes(stage)) throw new ShopError('conflict', { reason: refusal });
-    addOrderEvent(shop.db, id, event, shop.now());
-  });
+function describeChanges(
+  shop: ShopContext,
+  order: Omit<StandingOrder, 'parts' | 'goneParts'>,
+  input: Pick<StandingOrder, 'title' | 'dueDay' | 'agreed' | 'deposit'>,
+): readonly string[] {
+  const settings = getSettings(shop);
+  const money = (was: number, now: number) => `${formatMoney(was, settings)} → ${formatMoney(now, settings)}`;
+  return [
+    ...(order.dueDay === input.dueDay ? [] : [`due ${order.dueDay} → ${input.dueDay}`]),
+    ...(order.agreed === input.agreed ? [] : [`price ${money(order.agreed, input.agreed)}`]),
+    ...(order.deposit === input.deposit ? [] : [`deposit ${money(order.deposit, input.deposit)}`]),
+    ...(order.title === input.title ? [] : [`now “${input.title}”`]),
+  ];
 }
 
-function requireOrder(shop: ShopContext, id: number): ReadOrder {
+/** @throws ShopError not-found */
+export function requireOrder(shop: ShopContext, id: number): ReadOrder {
   const order = readOrder(shop, id);
   if (!order) throw notFound('This order');
   return order;

@@ -1,7 +1,7 @@
 // An order as it is about to be taken: what its lines cost, what they ask, the first day it can be ready; then taken.
 
 import type { InferType } from 'yup';
-import type { askOrderInput, orderInput } from '../../core/input/index';
+import type { orderInput } from '../../core/input/index';
 import { sumOrder } from '../../core/orders/index';
 import { dayOf } from '../../core/units/index';
 import type { OrderAnswer } from '../../views/orders';
@@ -11,19 +11,32 @@ import { ShopError } from '../errors';
 import { findInTheWay } from '../items/find-in-the-way';
 import type { Materials } from '../items/materials';
 import { costOrder, type WishedLine } from './cost-order';
+import { describeFitProblem } from '../../wording/lettering';
 import { findMissing } from './find-missing';
+import type { TextProblem } from './line-texts';
 import { findPromise } from './find-promise';
 import { placeOrder } from './save-order';
 
 /** What the lines come to as they stand. @throws ShopError for an item, a colour or an option that is not there. */
-export function askOrder(shop: ShopContext, { lines }: InferType<typeof askOrderInput>): OrderAnswer {
+export function askOrder(
+  shop: ShopContext,
+  { lines }: { readonly lines: readonly WishedLine[] },
+  textProblems: readonly TextProblem[] = [],
+): OrderAnswer {
   const settings = getSettings(shop);
   const { costed, ready, toBuy, materials } = planOrder(shop, lines);
   return {
     ...sumOrder(costed.map(({ line, cost }) => ({ quantity: line.quantity, cost }))),
-    problems: costed.flatMap(({ item, cost }, index) =>
-      cost.ok ? [] : [{ line: index, itemName: item.name, words: describeCostProblem(cost.problem, settings) }],
-    ),
+    problems: [
+      ...textProblems.map(({ line, wish, problem }) => ({
+        line,
+        itemName: costed[line]!.item.name,
+        words: `${wish.lettering.label} “${wish.text}”: ${describeFitProblem(problem)}`,
+      })),
+      ...costed.flatMap(({ item, cost }, index) =>
+        cost.ok ? [] : [{ line: index, itemName: item.name, words: describeCostProblem(cost.problem, settings) }],
+      ),
+    ],
     findings: sayStrongest(shop, costed, materials),
     ready,
     toBuy,
@@ -51,11 +64,12 @@ function sayStrongest(
  */
 export function takeOrder(shop: ShopContext, input: InferType<typeof orderInput>): { id: number } {
   const { earlyAccepted, ...order } = input;
-  if (!earlyAccepted) refuseEarlyDay(shop, order);
+  // A wish promises nothing yet.
+  if (!earlyAccepted && order.as === 'placed') refuseEarlyDay(shop, order);
   return placeOrder(shop, order);
 }
 
-function refuseEarlyDay(shop: ShopContext, { dueDay, lines }: Omit<InferType<typeof orderInput>, 'earlyAccepted'>) {
+function refuseEarlyDay(shop: ShopContext, { dueDay, lines }: Pick<InferType<typeof orderInput>, 'dueDay' | 'lines'>) {
   const { locale, timeZone } = getShop(shop);
   const earliest = planOrder(shop, lines).ready?.day ?? null;
   const isPast = dueDay < dayOf(shop.now(), timeZone);

@@ -7,7 +7,7 @@ import { getShopFigure } from '../../core/materials';
 import { MONEY_COLUMNS } from '../../data/money-store';
 import { openShop, getShop } from '../context';
 
-import { loadOrderView } from '../orders/load-orders';
+import { loadOrderView } from '../orders/load-order-view';
 import { loadOrderList } from '../orders/load-order-list';
 import { changeShop } from './change-shop';
 

@@ -18,7 +18,7 @@ import { loadLots, loadLotsOnShelf, loadNewestLines, type StoredLot } from '../.
 import type { FittingOffcut, FullStock, LotView, StockPage, StockRow, ThingView } from '../../views/stock';
 import { getShop, type ShopContext } from '../context';
 import { readMadeLines } from '../items/materials';
-import { readOpenOrders } from '../orders/read-orders';
+import { readOrdersHolding, type WaitingOrder } from '../orders/read-orders';
 import { DAYS_TO_MAKE } from './make-days';
 import { measureLot } from './measure-lot';
 import { nameThings } from './things';
@@ -43,23 +43,26 @@ export const computeOrderNeeds = (shop: ShopContext): readonly OrderNeed[] =>
   rememberUntilChange(shop, 'needs of open orders', () => readOrderNeeds(shop));
 
 function readOrderNeeds(shop: ShopContext): readonly OrderNeed[] {
-  const orders = readOpenOrders(shop);
+  const orders = readOrdersHolding(shop);
   const { figures } = getShop(shop);
   const { lines } = readMadeLines(shop, orders);
-  return orders.flatMap(({ order, parts }) =>
-    order.lines.flatMap((line): OrderNeed[] => {
+  return orders.flatMap(({ order, parts }) => {
+    const named = countNamed(order.lines, parts);
+    return order.lines.flatMap((line): OrderNeed[] => {
       const madeLine = lines.get(line.id);
       if (!madeLine) return [];
       const own = parts.filter((part) => part.lineId === line.id);
       const needs: OrderNeed[] = madeLine.layers.flatMap(({ measurement, vinyl }, layerIndex): OrderNeed[] => {
         const waiting = own.filter((part) => part.layerIndex === layerIndex && part.state === 'to-cut').length;
         if (waiting === 0) return [];
-        const need = computeStripNeed(measurement, vinyl, waiting, figures);
+        // Names lie side by side on a strip: each takes its share of one on which all were as long as it.
+        const together = line.texts.length > 0 ? (named.get(`${line.itemId}/${layerIndex}`) ?? waiting) : waiting;
+        const need = computeStripNeed(measurement, vinyl, together, figures);
         return need
           ? [
               {
                 key: keyOf({ kind: 'vinyl', vinylId: vinyl.id }),
-                amount: need.usableMm2,
+                amount: (need.usableMm2 * waiting) / together,
                 leastWidthMm: need.leastWidthMm,
                 dueDay: order.dueDay,
                 orderTitle: order.title,
@@ -85,8 +88,21 @@ function readOrderNeeds(shop: ShopContext): readonly OrderNeed[] {
           orderTitle: order.title,
         });
       return needs;
-    }),
-  );
+    });
+  });
+}
+
+/** Parts with a text of their own that wait to be cut, by item and layer. */
+function countNamed(lines: WaitingOrder['order']['lines'], parts: WaitingOrder['parts']): ReadonlyMap<string, number> {
+  const items = new Map(lines.filter(({ texts }) => texts.length > 0).map((line) => [line.id, line.itemId]));
+  const counts = new Map<string, number>();
+  for (const { lineId, layerIndex, state } of parts) {
+    const itemId = items.get(lineId);
+    if (itemId === undefined || state !== 'to-cut') continue;
+    const key = `${itemId}/${layerIndex}`;
+    counts.set(key, (counts.get(key) ?? 0) + 1);
+  }
+  return counts;
 }
 
 const toLotView = (lot: StoredLot, suppliers: ReadonlyMap<number, string>): LotView => ({

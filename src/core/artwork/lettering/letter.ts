@@ -58,21 +58,25 @@ export function openFont(bytes: Uint8Array): LetterFont {
 const LONGEST_TEXT = 400;
 
 /**
- * An artwork of one layer (two for a pair), in mm at real size. Problems: nothing to set, letters the font lacks, an
+ * An artwork of one layer (two for a pair), in mm at real size. `fonts`: the files of one typeface, of the same units;
+ * the first sets the size. Problems: nothing to set, letters the font lacks, an
  * inset that leaves nothing.
  */
-export function letter(text: string, font: LetterFont, options: LetterOptions): Result<Artwork, LetterProblem> {
+export function letter(
+  text: string,
+  fonts: LetterFont | readonly LetterFont[],
+  options: LetterOptions,
+): Result<Artwork, LetterProblem> {
+  const faces: readonly LetterFont[] = Array.isArray(fonts) ? (fonts as readonly LetterFont[]) : [fonts as LetterFont];
   const typed = text.slice(0, LONGEST_TEXT).normalize('NFC');
   const cased =
     options.letterCase === 'upper' ? typed.toUpperCase() : options.letterCase === 'lower' ? typed.toLowerCase() : typed;
   if (cased.trim() === '') return fail({ kind: 'no-text' });
   const missing = [
-    ...new Set(
-      [...cased].filter((character) => !/\s/.test(character) && !font.hasGlyphForCodePoint(character.codePointAt(0)!)),
-    ),
+    ...new Set([...cased].filter((character) => !/\s/.test(character) && !findFace(faces, character))),
   ].join('');
   if (missing !== '') return fail({ kind: 'no-glyphs', characters: missing });
-  const contours = setLines(cased.split('\n'), font, options);
+  const contours = setLines(cased.split('\n'), faces, options);
   const region = uniteRegions(
     contours.map((glyph) =>
       fillRegion(
@@ -101,15 +105,22 @@ function toLayer(region: Region, colour: string): ArtworkLayer {
 }
 
 /** The contours of every glyph, in mm, y downwards. */
-function setLines(lines: readonly string[], font: LetterFont, options: LetterOptions): readonly (readonly Contour[])[] {
+function setLines(
+  lines: readonly string[],
+  faces: readonly LetterFont[],
+  options: LetterOptions,
+): readonly (readonly Contour[])[] {
+  const font = faces[0]!;
   const scale = options.capHeightMm / (font.capHeight || font.ascent * 0.7);
   const tracking = (options.tracking ?? 0) * font.unitsPerEm;
+  const features: Record<string, boolean> = options.tracking ? { liga: false, clig: false } : {};
   const runs = lines.map((line) => {
-    const run = font.layout(line, options.tracking ? { liga: false, clig: false } : {});
+    const set = splitByFace(line, faces).map(({ text, face }) => face.layout(text, features));
+    const positions = set.flatMap((run) => run.positions);
     return {
-      glyphs: run.glyphs,
-      positions: run.positions,
-      width: run.positions.reduce((sum, position) => sum + position.xAdvance + tracking, 0) - tracking,
+      glyphs: set.flatMap((run) => run.glyphs),
+      positions,
+      width: positions.reduce((sum, position) => sum + position.xAdvance + tracking, 0) - tracking,
     };
   });
   const widest = Math.max(...runs.map((run) => run.width));
@@ -129,6 +140,25 @@ function setLines(lines: readonly string[], font: LetterFont, options: LetterOpt
       return outlineGlyph(glyph).map((contour) => transformContour(contour, matrix));
     });
   });
+}
+
+/** The first face that has the letter. */
+const findFace = (faces: readonly LetterFont[], letterOf: string): LetterFont | undefined =>
+  faces.find((face) => face.hasGlyphForCodePoint(letterOf.codePointAt(0)!));
+
+/** The files of one typeface hold an alphabet each: runs of letters that the same file has. */
+function splitByFace(
+  line: string,
+  faces: readonly LetterFont[],
+): readonly { readonly text: string; readonly face: LetterFont }[] {
+  const runs: { text: string; face: LetterFont }[] = [];
+  for (const sign of line) {
+    const last = runs.at(-1);
+    const face = findFace(faces, sign) ?? last?.face ?? faces[0]!;
+    if (last?.face === face) last.text += sign;
+    else runs.push({ text: sign, face });
+  }
+  return runs;
 }
 
 /** Each glyph stands upright on the circle at the middle of its advance. */

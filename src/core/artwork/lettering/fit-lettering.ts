@@ -1,0 +1,109 @@
+// A customer's text set into its place: as it is, in two lines, squeezed as far as its item allows, or refused with the
+// size that would fit.
+
+import { boundRegion, fillRegion, flattenContour, scaling, transformContour, uniteRegions } from '../../geometry';
+import { fail, succeed, type Result } from '../../units';
+import type { Artwork } from '../artwork';
+import { letter, type LetterFont, type LetterProblem } from './letter';
+import type { Lettering, LetteringFit } from './lettering';
+
+/** `capHeightMm`: with which it would fit, squeezed as far as it may be. */
+export type FitProblem =
+  LetterProblem | { readonly kind: 'too-wide'; readonly widthMm: number; readonly capHeightMm: number };
+
+/** The files of one typeface. */
+type Fonts = LetterFont | readonly LetterFont[];
+
+export type FittedText = { readonly artwork: Artwork; readonly fit: LetteringFit };
+
+/**
+ * The text as an artwork in mm, with how it came to fit. Problems: nothing to set, letters that the typeface lacks,
+ * wider than it may be squeezed. With `smaller`, its capitals shrink until it fits.
+ */
+export function fitLettering(
+  text: string,
+  fonts: Fonts,
+  lettering: Lettering,
+  smaller = false,
+): Result<FittedText, FitProblem> {
+  const set = (typed: string, capHeightMm: number) => setText(typed, fonts, { ...lettering, capHeightMm });
+  const whole = set(text, lettering.capHeightMm);
+  if (!whole.ok) return whole;
+  const broken = whole.value.widthMm > lettering.widestMm ? breakText(text, lettering, set) : null;
+  const best = broken ?? { text, ...whole.value };
+  const squeeze = Math.min(1, lettering.widestMm / best.widthMm);
+  if (squeeze >= lettering.squeezeTo) return succeed(finish(best, squeeze, lettering.capHeightMm));
+  // Letters shrink evenly, so the size that fits follows from how much too wide it is; a hair less for rounding.
+  const capHeightMm = Math.floor(((lettering.capHeightMm * squeeze) / lettering.squeezeTo) * 10) / 10;
+  if (!smaller) return fail({ kind: 'too-wide', widthMm: best.widthMm, capHeightMm });
+  const small = set(best.text, capHeightMm);
+  if (!small.ok) return small;
+  const left = Math.min(1, lettering.widestMm / small.value.widthMm);
+  return succeed(finish({ text: best.text, ...small.value }, left, capHeightMm));
+}
+
+type SetText = { readonly artwork: Artwork; readonly widthMm: number; readonly heightMm: number };
+
+function setText(text: string, fonts: Fonts, lettering: Lettering): Result<SetText, LetterProblem> {
+  const { capHeightMm, tracking, letterCase, arcRadiusMm, insetMm } = lettering;
+  const artwork = letter(text, fonts, {
+    capHeightMm,
+    tracking,
+    letterCase,
+    ...(arcRadiusMm === null ? {} : { arcRadiusMm }),
+    ...(insetMm === null ? {} : { insetMm }),
+  });
+  if (!artwork.ok) return artwork;
+  const box = boundArtwork(artwork.value);
+  return succeed({ artwork: artwork.value, widthMm: box.width, heightMm: box.height });
+}
+
+const boundArtwork = ({ layers }: Artwork) =>
+  boundRegion(
+    uniteRegions(
+      layers.map(({ shapes }) =>
+        fillRegion(
+          shapes.flatMap(({ contours }) => contours.map((contour) => flattenContour(contour))),
+          'evenodd',
+        ),
+      ),
+    ),
+  )!;
+
+/** In two lines, where that is allowed and narrower: broken at the space that leaves the narrower longest line. */
+function breakText(
+  text: string,
+  { mostLines, capHeightMm }: Lettering,
+  set: (text: string, capHeightMm: number) => Result<SetText, LetterProblem>,
+): (SetText & { readonly text: string }) | null {
+  if (mostLines < 2 || text.includes('\n')) return null;
+  const words = text.split(' ');
+  const ways = words.slice(1).flatMap((_, at) => {
+    const broken = `${words.slice(0, at + 1).join(' ')}\n${words.slice(at + 1).join(' ')}`;
+    const answer = set(broken, capHeightMm);
+    return answer.ok ? [{ text: broken, ...answer.value }] : [];
+  });
+  return ways.sort((a, b) => a.widthMm - b.widthMm)[0] ?? null;
+}
+
+function finish(
+  { text, artwork, widthMm, heightMm }: SetText & { readonly text: string },
+  squeezed: number,
+  capHeightMm: number,
+): FittedText {
+  return {
+    artwork: squeezed === 1 ? artwork : squeeze(artwork, squeezed),
+    fit: { widthMm: widthMm * squeezed, heightMm, squeezed, capHeightMm, lines: text.split('\n').length },
+  };
+}
+
+const squeeze = (artwork: Artwork, share: number): Artwork => ({
+  ...artwork,
+  layers: artwork.layers.map((layer) => ({
+    ...layer,
+    shapes: layer.shapes.map((shape) => ({
+      ...shape,
+      contours: shape.contours.map((contour) => transformContour(contour, scaling(share, 1))),
+    })),
+  })),
+});

@@ -1,0 +1,133 @@
+// What may be entered of orders: their lines with texts, changes, steps, payments.
+
+import * as yup from 'yup';
+import { letteringInput } from './lettering-input';
+import { PAYMENT_KINDS, type Fate, type PaymentKind } from '../orders';
+import { money, oneOf, optionalText, rowId, shortText, wholeBetween } from './rules';
+
+export const optionIndexes = yup
+  .array(wholeBetween('Option', 0, 100, 'By its place in the item.'))
+  .max(12, 'Options: at most 12.')
+  .default([]);
+
+const isDay = (text: string | undefined) =>
+  text !== undefined &&
+  /^\d{4}-\d{2}-\d{2}$/.test(text) &&
+  !Number.isNaN(Date.parse(`${text}T00:00:00Z`)) &&
+  new Date(`${text}T00:00:00Z`).toISOString().startsWith(text);
+export const dueDay = yup
+  .string()
+  .required('Due: choose the day it is promised for.')
+  .test('day', 'Due: a day of the calendar, such as 2027-03-31.', isDay);
+
+export const orderChange = yup.object({
+  title: shortText('What for'),
+  dueDay,
+  agreed: money('Agreed price'),
+  /** Left out: as it was. */
+  deposit: money('Deposit').optional(),
+  note: optionalText('Note'),
+});
+
+/** Longer lists of names are taken as several orders. */
+const ROSTER_LINES = 1000;
+const TEXT_LETTERS = 400;
+/** Kept as written: spaces at the ends are the customer's. */
+const writtenText = (label: string) =>
+  yup
+    .string()
+    .typeError(`${label}: write a text.`)
+    .defined()
+    .max(TEXT_LETTERS, `${label}: at most ${TEXT_LETTERS} letters.`);
+const lineTexts = yup
+  .array(
+    yup.object({
+      label: shortText('Text', 40),
+      text: writtenText('Text'),
+      given: writtenText('As the customer wrote it'),
+      smaller: yup.boolean().default(false),
+    }),
+  )
+  .max(12, 'Texts: at most 12 on a piece.')
+  .default([]);
+const roster = yup.string().nullable().default(null).max(1_000_000, 'The list: at most a million letters.');
+
+const orderLine = yup.object({
+  itemId: rowId('Item'),
+  quantity: wholeBetween('Quantity', 1, 2000, 'More than 2000 in one line is better split.'),
+  sizeName: shortText('Size', 30),
+  colourName: shortText('Colour', 40),
+  options: optionIndexes,
+  texts: lineTexts,
+  note: optionalText('Note', 200),
+  /** Which line of a list of names it is. */
+  rosterRow: wholeBetween('Row', 1, 1_000_000, 'By its place in the list.').nullable().default(null),
+});
+const orderLines = yup
+  .array(orderLine)
+  .required()
+  .min(1, 'Lines: at least one item.')
+  .max(ROSTER_LINES, `Lines: at most ${ROSTER_LINES}. Take a longer list as two orders.`);
+export const askOrderInput = yup.object({ lines: orderLines });
+export const orderInput = orderChange.concat(
+  yup.object({
+    /** One that is known; left out: whoever has that name and contact. */
+    customerId: rowId('Customer').nullable().default(null),
+    customerName: shortText('Customer'),
+    contact: optionalText('Contact', 200),
+    lines: orderLines,
+    /** A list of names as it came. */
+    roster,
+    /** Agreed, or talked about. */
+    as: oneOf<'placed' | 'wished'>('Taken as', ['placed', 'wished']).default('placed'),
+    /** The seller was told that the day is early, and takes it all the same. */
+    earlyAccepted: yup.boolean().default(false),
+  }),
+);
+
+/** All lines as they shall be; `lineId` null for one that is new. */
+export const linesChange = yup.object({
+  lines: yup
+    .array(orderLine.shape({ lineId: rowId('Line').nullable().default(null) }))
+    .required()
+    .min(1, 'Lines: at least one item. To give up the order, cancel it.')
+    .max(ROSTER_LINES, `Lines: at most ${ROSTER_LINES}.`),
+  /** What becomes of pieces that were begun and are not wanted any more; null where none may be. */
+  fate: oneOf<Fate>('Pieces that are begun', ['spare', 'spoiled']).nullable().default(null),
+  roster,
+});
+
+export const moveInput = yup.object({
+  detail: optionalText('Reason', 200),
+  owedGivenUp: yup.boolean().default(false),
+});
+export const paymentInput = yup.object({
+  kind: oneOf<PaymentKind>('Kind', PAYMENT_KINDS),
+  amount: money('Amount').min(1, 'Amount: more than nothing.'),
+  means: shortText('By', 40),
+});
+/** Texts to be set, each in its own letters. */
+export const textsInput = yup.object({
+  texts: yup
+    .array(
+      yup.object({
+        text: writtenText('Text'),
+        lettering: letteringInput.required(),
+        smaller: yup.boolean().default(false),
+      }),
+    )
+    .required()
+    .max(500, 'Texts: at most 500 at once.'),
+});
+export const customerInput = yup.object({
+  name: shortText('Name'),
+  contact: optionalText('Reached by', 200),
+  address: optionalText('Address', 500),
+  note: optionalText('Note'),
+});
+export const proofApproval = yup.object({ by: shortText('Approved by', 120) });
+export const readBackInput = yup.object({
+  lineIds: yup.array(rowId('Line')).required().min(1, 'Choose at least one text.').max(ROSTER_LINES),
+  isRead: yup.boolean().required(),
+  version: yup.number().required().integer().min(1),
+});

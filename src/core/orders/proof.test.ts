@@ -1,0 +1,52 @@
+import { describe, expect, it } from 'vitest';
+import { compareProof, type ProofLine } from './index';
+
+const LINE: ProofLine = {
+  lineId: 1,
+  itemName: 'Jacket',
+  quantity: 1,
+  sizeName: 'M',
+  colourName: 'navy',
+  texts: [{ label: 'Surname', text: 'TARN' }],
+  drawings: [
+    { artworkId: 5, version: 1, place: 'back', widthMm: 240, label: null },
+    { artworkId: 9, version: 1, place: 'shoulders', widthMm: 100, label: 'Surname' },
+  ],
+};
+const change = (part: Partial<ProofLine>) =>
+  compareProof({ lines: [LINE] }, { lines: [{ ...LINE, ...part }] }).map((one) =>
+    'was' in one ? [one.kind, one.was, one.now] : [one.kind],
+  );
+
+describe('what changed since a proof', () => {
+  it('is nothing where nothing did', () => expect(change({})).toEqual([]));
+
+  it.each([
+    [{ quantity: 2 }, [['quantity', '1', '2']]],
+    [{ sizeName: 'L' }, [['size', 'M', 'L']]],
+    [{ colourName: 'rust' }, [['colour', 'navy', 'rust']]],
+    [{ texts: [] }, [['text', 'Surname “TARN”', '']]],
+  ])('%j', (part, told) => expect(change(part)).toEqual(told));
+
+  it('tells another text once, though its outline is another drawing, too', () => {
+    const drawings = [LINE.drawings[0]!, { ...LINE.drawings[1]!, artworkId: 10, widthMm: 130 }];
+    expect(change({ texts: [{ label: 'Surname', text: 'TERN' }], drawings })).toEqual([
+      ['text', 'Surname “TARN”', 'Surname “TERN”'],
+    ]);
+  });
+
+  it('tells a drawing that was changed, made larger or put elsewhere', () => {
+    const [drawing, text] = LINE.drawings;
+    for (const other of [{ version: 2 }, { widthMm: 250 }, { place: 'front' }])
+      expect(change({ drawings: [{ ...drawing!, ...other }, text!] }).map(([kind]) => kind)).toEqual(['drawing']);
+    expect(change({ drawings: [drawing!, { ...text!, place: 'sleeve' }] }).map(([kind]) => kind)).toEqual(['drawing']);
+  });
+
+  it('tells lines that came and went', () => {
+    const other = { ...LINE, lineId: 2 };
+    expect(compareProof({ lines: [LINE] }, { lines: [other] })).toEqual([
+      { kind: 'added', line: other },
+      { kind: 'removed', line: LINE },
+    ]);
+  });
+});

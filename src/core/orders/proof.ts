@@ -1,0 +1,60 @@
+// What a customer is shown and approves, and what has changed since.
+
+import type { LineText } from './read-back';
+
+/** One line of an order as it will be made: drawings by their version, so that a changed one is told. */
+export type ProofLine = {
+  readonly lineId: number;
+  readonly itemName: string;
+  readonly quantity: number;
+  readonly sizeName: string;
+  readonly colourName: string;
+  readonly texts: readonly Pick<LineText, 'label' | 'text'>[];
+  readonly drawings: readonly {
+    readonly artworkId: number;
+    readonly version: number;
+    readonly place: string;
+    readonly widthMm: number;
+    /** The text that stands there; null for a drawing. */
+    readonly label: string | null;
+  }[];
+};
+export type ProofContent = { readonly lines: readonly ProofLine[] };
+
+export type ProofChange =
+  | { readonly kind: 'added' | 'removed'; readonly line: ProofLine }
+  | {
+      readonly kind: 'quantity' | 'size' | 'colour' | 'text' | 'drawing';
+      readonly line: ProofLine;
+      readonly was: string;
+      readonly now: string;
+    };
+
+const sayTexts = ({ texts }: ProofLine): string => texts.map(({ label, text }) => `${label} “${text}”`).join(', ');
+/** A text that was set anew is told as a text; of its place only where it stands is told here. */
+const sayDrawings = ({ drawings }: ProofLine): string =>
+  JSON.stringify(drawings.map((one) => (one.label === null ? one : one.place)));
+
+/** What differs from what was approved, by line; empty where it is still as it was shown. */
+export function compareProof(approved: ProofContent, now: ProofContent): readonly ProofChange[] {
+  const before = new Map(approved.lines.map((line) => [line.lineId, line]));
+  const after = new Set(now.lines.map((line) => line.lineId));
+  return [
+    ...now.lines.flatMap((line): readonly ProofChange[] => {
+      const old = before.get(line.lineId);
+      return old ? compareLine(old, line) : [{ kind: 'added', line }];
+    }),
+    ...approved.lines.filter(({ lineId }) => !after.has(lineId)).map((line) => ({ kind: 'removed', line }) as const),
+  ];
+}
+
+function compareLine(old: ProofLine, line: ProofLine): readonly ProofChange[] {
+  const pairs = [
+    ['quantity', String(old.quantity), String(line.quantity)],
+    ['size', old.sizeName, line.sizeName],
+    ['colour', old.colourName, line.colourName],
+    ['text', sayTexts(old), sayTexts(line)],
+    ['drawing', sayDrawings(old), sayDrawings(line)],
+  ] as const;
+  return pairs.flatMap(([kind, was, now]) => (was === now ? [] : [{ kind, line, was, now }]));
+}

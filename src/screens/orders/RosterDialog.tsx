@@ -1,0 +1,172 @@
+// Names from a list: pasted or from a file, matched to the item's texts, checked row by row, and shown as they will be
+// cut.
+
+import Button from '@mui/material/Button';
+import Dialog from '@mui/material/Dialog';
+import DialogActions from '@mui/material/DialogActions';
+import DialogContent from '@mui/material/DialogContent';
+import DialogTitle from '@mui/material/DialogTitle';
+import LinearProgress from '@mui/material/LinearProgress';
+import TextField from '@mui/material/TextField';
+import { useRef, useState } from 'react';
+import type { RosterItem } from '../../core/rosters';
+import { plural, verbFor } from '../../wording/plural';
+import { Failure } from '../shared/Failure';
+import type { RosterForm } from './line-form';
+import { RosterColumns } from './RosterColumns';
+import { RosterTable } from './RosterTable';
+import { useRoster, type RosterState } from './use-roster';
+
+type Props = {
+  readonly itemName: string;
+  readonly item: RosterItem;
+  readonly usual: { readonly sizeName: string; readonly colourName: string };
+  readonly start: RosterForm | null;
+  readonly onClose: () => void;
+  readonly onTake: (roster: RosterForm) => void;
+};
+
+export default function RosterDialog({ itemName, item, usual, start, onClose, onTake }: Props) {
+  const roster = useRoster({ item, usual, start });
+  const [isPasting, setPasting] = useState(start === null || start.rows.length === 0);
+  return (
+    <Dialog open onClose={onClose} fullWidth maxWidth="lg" aria-labelledby="roster-title">
+      <DialogTitle id="roster-title">Names for {itemName}</DialogTitle>
+      <DialogContent className="cols">
+        {isPasting ? (
+          <PasteList roster={roster} item={item} onRead={() => setPasting(false)} />
+        ) : (
+          <>
+            <RosterVerdict roster={roster} />
+            <RosterColumns roster={roster} item={item} />
+            <RosterTable roster={roster} item={item} />
+            <div className="actions">
+              <Button size="small" onClick={roster.add}>
+                Add a row
+              </Button>
+              <Button size="small" variant="text" onClick={() => setPasting(true)}>
+                Paste another list
+              </Button>
+            </div>
+          </>
+        )}
+        {roster.failure && (
+          <Failure>
+            {roster.failure}{' '}
+            <Button size="small" variant="text" onClick={roster.again}>
+              Try again
+            </Button>
+          </Failure>
+        )}
+      </DialogContent>
+      <DialogActions sx={{ px: 3, pb: 2 }}>
+        <Button onClick={onClose}>Cancel</Button>
+        <Button
+          variant="contained"
+          disabled={isPasting || roster.rows.length === 0 || roster.blocked.size > 0 || roster.missing > 0}
+          onClick={() => onTake(roster.toForm())}
+        >
+          Take {plural(roster.rows.length, 'piece')}
+        </Button>
+      </DialogActions>
+    </Dialog>
+  );
+}
+
+type PasteProps = { readonly roster: RosterState; readonly item: RosterItem; readonly onRead: () => void };
+
+function PasteList({ roster, item, onRead }: PasteProps) {
+  const chooser = useRef<HTMLInputElement>(null);
+  const [text, setText] = useState(roster.source);
+  const read = (source: string) => {
+    roster.open(source);
+    if (source.trim() !== '') onRead();
+  };
+  const example = item.letterings.map(({ kind, sample }) => (kind === 'number' ? '7' : sample)).join(' ');
+  return (
+    <>
+      <p className="flat">
+        Paste the customer’s message, cells from a table, or the text of a CSV file: any columns, in any order. It is
+        kept word for word.
+      </p>
+      <TextField
+        label="The list"
+        placeholder={`${example} ${item.sizes[0] ?? ''}`.trim()}
+        multiline
+        minRows={8}
+        maxRows={16}
+        value={text}
+        onChange={(event) => setText(event.target.value)}
+        autoFocus
+        fullWidth
+        slotProps={{ htmlInput: { spellCheck: false, className: 'figures' } }}
+      />
+      <div className="actions">
+        <Button variant="contained" onClick={() => read(text)}>
+          Read the list
+        </Button>
+        <Button onClick={() => chooser.current?.click()}>From a file…</Button>
+        {roster.rows.length > 0 && (
+          <Button variant="text" onClick={onRead}>
+            Back to the rows
+          </Button>
+        )}
+      </div>
+      <input
+        ref={chooser}
+        type="file"
+        accept=".csv,.txt,.tsv,text/csv,text/plain"
+        className="visually-hidden"
+        tabIndex={-1}
+        aria-label="File with names"
+        onChange={(event) => {
+          const [file] = event.target.files ?? [];
+          event.target.value = '';
+          if (file) void readFile(file).then(read);
+        }}
+      />
+    </>
+  );
+}
+
+/** UTF-8, or the old Western code page of spreadsheets where it is none. */
+async function readFile(file: File): Promise<string> {
+  const bytes = await file.arrayBuffer();
+  try {
+    return new TextDecoder('utf-8', { fatal: true }).decode(bytes);
+  } catch (error) {
+    if (error instanceof TypeError) return new TextDecoder('windows-1252').decode(bytes);
+    throw error;
+  }
+}
+
+function RosterVerdict({ roster: { rows, findings, blocked, missing, asking } }: { readonly roster: RosterState }) {
+  const asked = new Set(findings.map(({ line }) => line)).size;
+  return (
+    <div role="status" aria-live="polite">
+      <p className="flat text-large">
+        {plural(rows.length, 'piece')}
+        {blocked.size > 0
+          ? `: ${plural(blocked.size, 'row')} can’t be made as ${verbFor(blocked.size, 'it stands', 'they stand')}.`
+          : asked > 0
+            ? `: look at ${plural(asked, 'row')} before you take ${verbFor(rows.length, 'it', 'them')}.`
+            : ': nothing looks wrong.'}
+      </p>
+      {missing > 0 && (
+        <div className="actions">
+          <LinearProgress className="grow" aria-label="Setting the texts" />
+          <span className="soft">{missing} to be set</span>
+          {asking.stopped ? (
+            <Button size="small" variant="text" onClick={asking.again}>
+              Go on
+            </Button>
+          ) : (
+            <Button size="small" variant="text" onClick={asking.stop}>
+              Stop
+            </Button>
+          )}
+        </div>
+      )}
+    </div>
+  );
+}

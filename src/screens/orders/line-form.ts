@@ -1,0 +1,111 @@
+// Lines of an order as a form holds them: pieces alike with their texts, or a list of names of which each row is a piece.
+
+import type { LineText } from '../../core/orders';
+import type { OrderableItem, OrderLineView } from '../../views/orders';
+
+/** A row of a list of names. `lineId`: of the order's line it is already. */
+export type RosterFormRow = {
+  readonly line: number | null;
+  readonly texts: readonly LineText[];
+  readonly sizeName: string;
+  readonly colourName: string;
+  readonly note: string;
+  readonly lineId: number | null;
+};
+/** `source`: as it came, word for word; empty where it was typed here. */
+export type RosterForm = { readonly source: string; readonly rows: readonly RosterFormRow[] };
+
+export type OrderLineForm = {
+  readonly lineId: number | null;
+  readonly itemId: number;
+  readonly quantity: number;
+  readonly sizeName: string;
+  readonly colourName: string;
+  readonly options: readonly number[];
+  /** By the name of the text; what is empty is not on the piece. */
+  readonly texts: Readonly<Record<string, string>>;
+  readonly note: string;
+  readonly roster: RosterForm | null;
+};
+
+/** A line as an item is usually made. */
+export const startLine = ({ id, usualSize, usualColour }: OrderableItem): OrderLineForm => ({
+  lineId: null,
+  itemId: id,
+  quantity: 1,
+  sizeName: usualSize,
+  colourName: usualColour,
+  options: [],
+  texts: {},
+  note: '',
+  roster: null,
+});
+
+/** The texts that an item asks for with these options. */
+export function listTexts(item: OrderableItem | undefined, options: readonly number[]): OrderableItem['letterings'] {
+  if (!item) return [];
+  const ofOptions = new Map(item.options.map((option, at) => [option.text, at]));
+  return item.letterings.filter(({ label }) => {
+    const option = ofOptions.get(label);
+    return option === undefined || options.includes(option);
+  });
+}
+
+/** Choices hold their numbers as text. */
+const toNumbers = <Line extends OrderLineForm>(line: Line) => ({
+  ...line,
+  itemId: Number(line.itemId),
+  quantity: Number(line.quantity),
+});
+
+/** The lines as the server takes them: each row of a list is a line of its own. */
+export function expandLines(lines: readonly OrderLineForm[]) {
+  return lines.map(toNumbers).flatMap(({ roster, texts, lineId, ...line }) => {
+    if (!roster) return [{ ...line, lineId, texts: toTexts(texts), rosterRow: null as number | null }];
+    return roster.rows.map((row) => ({
+      ...line,
+      lineId: row.lineId,
+      quantity: 1,
+      sizeName: row.sizeName,
+      colourName: row.colourName,
+      note: row.note,
+      texts: row.texts,
+      rosterRow: row.line,
+    }));
+  });
+}
+
+/** What was typed here is the customer's own words. */
+const toTexts = (texts: Readonly<Record<string, string>>): readonly LineText[] =>
+  Object.entries(texts).flatMap(([label, text]) => (text.trim() === '' ? [] : [{ label, text, given: text }]));
+
+/** Lists as they came, one after the other; null where there is none. */
+export function joinSources(lines: readonly OrderLineForm[]): string | null {
+  const sources = lines.flatMap(({ roster }) => (roster && roster.source !== '' ? [roster.source] : []));
+  return sources.length > 0 ? sources.join('\n\n') : null;
+}
+
+/** Lines of an order as a form holds them: those of one item that say something become one list of names. */
+export function toLineForms(lines: readonly OrderLineView[]): readonly OrderLineForm[] {
+  const forms: OrderLineForm[] = [];
+  const listOf = new Map<string, number>();
+  for (const { id, itemId, quantity, sizeName, colourName, options, texts, note } of lines) {
+    const plain = { lineId: id, itemId, quantity, sizeName, colourName, options, texts: {}, note, roster: null };
+    if (texts.length === 0 || quantity > 1) {
+      forms.push({ ...plain, texts: Object.fromEntries(texts.map(({ label, text }) => [label, text])) });
+      continue;
+    }
+    const key = `${itemId} ${options.join(',')}`;
+    const row: RosterFormRow = { line: null, texts, sizeName, colourName, note, lineId: id };
+    const at = listOf.get(key);
+    if (at === undefined) {
+      listOf.set(key, forms.length);
+      forms.push({ ...plain, lineId: null, note: '', roster: { source: '', rows: [row] } });
+    } else {
+      const list = forms[at]!;
+      const rows = [...list.roster!.rows, row];
+      forms[at] = { ...list, quantity: rows.length, roster: { source: '', rows } };
+    }
+  }
+  return forms;
+}

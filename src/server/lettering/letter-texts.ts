@@ -1,0 +1,79 @@
+// Customers' own texts as drawings: each is set and measured once, in a thread, and kept by what it says and how it looks.
+
+import { keyOfLettering, type FitProblem } from '../../core/artwork';
+import { findLetterings, insertLetterings, type KeptLettering } from '../../data/lettering-store';
+import type { Result } from '../../core/units';
+import type { ShopContext } from '../context';
+import { ShopError } from '../errors';
+import { heavyWork } from '../heavy/heavy-work';
+import type { LetteredText, MeasuredText, TextWish } from '../heavy/letter-thread';
+
+/** So many go to a thread at once: between two lots others get their turn, and who asked can leave. */
+const LOT = 40;
+const LIMIT_MS = 60_000;
+const tooMuch = () => new ShopError('busy', { reason: 'texts-too-slow' });
+
+export type SetText = Result<KeptLettering, FitProblem>;
+export type LetterLot = (wishes: readonly TextWish[]) => Promise<readonly LetteredText[]>;
+const letterInThread: LetterLot = (wishes) =>
+  heavyWork.run<readonly LetteredText[]>({ kind: 'letter', task: wishes, limitMs: LIMIT_MS, tooMuch });
+
+export const keyOfWish = ({ text, lettering, smaller }: TextWish): string => keyOfLettering(text, lettering, smaller);
+
+/** By their keys. `onSet`: how many of all are done. */
+export async function letterTexts(
+  shop: ShopContext,
+  wishes: readonly TextWish[],
+  {
+    letterLot = letterInThread,
+    onSet,
+  }: { readonly letterLot?: LetterLot; readonly onSet?: (done: number) => void } = {},
+): Promise<ReadonlyMap<string, SetText>> {
+  const byKey = new Map(wishes.map((wish) => [keyOfWish(wish), wish]));
+  const answers = new Map<string, SetText>();
+  for (const [key, kept] of findLetterings(shop.db, [...byKey.keys()])) answers.set(key, { ok: true, value: kept });
+  const missing = [...byKey].filter(([key]) => !answers.has(key));
+  for (let at = 0; at < missing.length; at += LOT) {
+    const lot = missing.slice(at, at + LOT);
+    const set = await letterLot(lot.map(([, wish]) => wish));
+    keep(shop, lot, set);
+    const kept = findLetterings(
+      shop.db,
+      lot.map(([key]) => key),
+    );
+    for (const [index, [key]] of lot.entries()) {
+      const answer = set[index]!;
+      answers.set(key, answer.ok ? { ok: true, value: kept.get(key)! } : answer);
+    }
+    onSet?.(answers.size);
+  }
+  return answers;
+}
+
+function keep(shop: ShopContext, lot: readonly (readonly [string, TextWish])[], set: readonly LetteredText[]): void {
+  const createdAtMs = shop.now();
+  insertLetterings(
+    shop.db,
+    lot.flatMap(([key, { text }], index) => {
+      const answer = set[index]!;
+      return answer.ok ? [{ key, fit: answer.value.fit, artwork: toArtwork(text, answer.value, createdAtMs) }] : [];
+    }),
+  );
+}
+
+const LAYER_NAMES = ['letters', 'inner letters'];
+const NAME_LETTERS = 120;
+
+function toArtwork(text: string, { svg, measured }: MeasuredText, createdAtMs: number) {
+  return {
+    ...measured,
+    name: [...text.replace(/\s+/g, ' ').trim()].slice(0, NAME_LETTERS).join(''),
+    fileName: 'lettering.svg',
+    original: Buffer.from(svg),
+    createdAtMs,
+    steps: [],
+    layerNames: measured.measurement.layers.map((_, at) => LAYER_NAMES[at] ?? `layer ${at + 1}`),
+    layerVinylIds: measured.measurement.layers.map(() => null),
+    licence: 'own' as const,
+  };
+}

@@ -1,0 +1,69 @@
+// What a customer is shown of an order: as it was when the proof was made, whatever changed after.
+
+import type { ProofContent } from '../../core/orders/index';
+import { groupBy } from '../../core/units/index';
+import { findArtworkVersions } from '../../data/artwork-store';
+import { findProofByToken, type StoredProof } from '../../data/proof-store';
+import type { ProofPageView } from '../../views/read-back';
+import { pictureHref } from '../artwork/picture-file';
+import { getShop, type ShopContext } from '../context';
+import { notFound } from '../errors';
+import { requireOrder } from './save-order';
+
+/** @throws ShopError not-found for an address that no proof has */
+export function loadProofPage(shop: ShopContext, token: string): ProofPageView {
+  const proof = findProofByToken(shop.db, token);
+  if (!proof) throw notFound('This proof');
+  return toProofPage(shop, proof);
+}
+
+export function toProofPage(shop: ShopContext, proof: StoredProof): ProofPageView {
+  const { order } = requireOrder(shop, proof.orderId);
+  const { name, locale, timeZone } = getShop(shop);
+  const { number, token, atMs, approvedAtMs, approvedBy, content } = proof;
+  return {
+    shopName: name,
+    title: order.title,
+    customerName: order.customer.name,
+    number,
+    token,
+    atMs,
+    approvedAtMs,
+    approvedBy,
+    locale,
+    timeZone,
+    designs: toDesigns(shop, content),
+  };
+}
+
+type Line = ProofContent['lines'][number];
+
+const sharedDrawings = ({ drawings }: Line) => drawings.filter(({ label }) => label === null);
+
+function toDesigns(shop: ShopContext, { lines }: ProofContent): ProofPageView['designs'] {
+  const ids = lines.flatMap(({ drawings }) => drawings.map(({ artworkId }) => artworkId));
+  const versions = new Map(findArtworkVersions(shop.db, [...new Set(ids)]).map(({ id, version }) => [id, version]));
+  const hrefOf = (artworkId: number) => pictureHref({ id: artworkId, version: versions.get(artworkId) ?? 1 });
+  // Widths may follow the size: what is shown is the first of a design.
+  const designs = groupBy(lines, (line) =>
+    JSON.stringify([line.itemName, line.colourName, sharedDrawings(line).map((one) => [one.artworkId, one.place])]),
+  );
+  return [...designs.values()].map((own) => ({
+    itemName: own[0]!.itemName,
+    colourName: own[0]!.colourName,
+    pictures: sharedDrawings(own[0]!).map(({ artworkId, place, widthMm }) => ({
+      href: hrefOf(artworkId),
+      place,
+      widthMm,
+    })),
+    labels: [...new Set(own.flatMap(({ texts }) => texts.map(({ label }) => label)))],
+    pieces: own.map((line) => ({
+      sizeName: line.sizeName,
+      quantity: line.quantity,
+      texts: line.texts.map((text) => {
+        const drawing = line.drawings.find(({ label }) => label === text.label);
+        return { ...text, href: drawing ? hrefOf(drawing.artworkId) : null };
+      }),
+    })),
+  }));
+}

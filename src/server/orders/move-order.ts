@@ -1,0 +1,65 @@
+// An order moves on, or a step is taken back. Which steps make sense is core's to say.
+
+import { decideMove, findUndoable, isOver, ORDER_MOVES, type OrderMove } from '../../core/orders/index';
+import { inTransaction } from '../../data/database';
+import { addOrderEvent } from '../../data/order-store';
+import { getSettings, type ShopContext } from '../context';
+import { ShopError } from '../errors';
+import type { ReadOrder } from './read-orders';
+import { requireOrder } from './save-order';
+
+export const isOrderMove = (text: string): text is OrderMove => (ORDER_MOVES as readonly string[]).includes(text);
+
+export type MoveWish = {
+  readonly move: OrderMove;
+  /** Why, or by whom. */
+  readonly detail?: string;
+  /** Closing gives up what is still owed. */
+  readonly owedGivenUp?: boolean;
+};
+
+/** @throws ShopError with the reason why the step makes no sense now */
+export function moveOrder(shop: ShopContext, id: number, { move, detail = '', owedGivenUp = false }: MoveWish): void {
+  inTransaction(shop.db, () => {
+    const entry = requireOrder(shop, id);
+    const { stage, order } = entry;
+    const owed = order.agreed - order.paid;
+    const decided = decideMove(move, { stage, owed, owedGivenUp });
+    if (!decided.ok)
+      throw decided.problem.kind === 'still-owed'
+        ? new ShopError('conflict', { reason: 'order-still-owed', owed, settings: getSettings(shop) })
+        : new ShopError('conflict', { reason: 'order-move-refused', move, stage });
+    addOrderEvent(shop.db, id, decided.value, shop.now(), { detail });
+    if (move === 'hand-over' || move === 'send') closeWhenPaid(shop, requireOrder(shop, id));
+  });
+}
+
+/** What is handed over and paid is closed: nobody has to say so. */
+export function closeWhenPaid(shop: ShopContext, { order, stage }: ReadOrder): void {
+  if ((stage === 'collected' || stage === 'sent') && order.paid >= order.agreed)
+    addOrderEvent(shop.db, order.id, 'closed', shop.now(), { detail: 'handed over and paid' });
+}
+
+/** Takes the last step back. Closing that followed from a hand-over goes with it. @throws ShopError where there is none */
+export function undoMove(shop: ShopContext, id: number): void {
+  inTransaction(shop.db, () => {
+    const first = takeLastBack(shop, id);
+    if (first.kind === 'closed' && first.detail === 'handed over and paid') takeLastBack(shop, id);
+  });
+}
+
+function takeLastBack(shop: ShopContext, id: number) {
+  const { order, parts } = requireOrder(shop, id);
+  const last = findUndoable(
+    order.events,
+    parts.map((part) => part.state),
+  );
+  if (!last) throw new ShopError('conflict', { reason: 'no-step-to-undo' });
+  addOrderEvent(shop.db, id, 'undone', shop.now(), { undoes: last.id });
+  return last;
+}
+
+/** @throws ShopError: nothing about an order that has left the shop can be changed */
+export function refuseOver({ stage }: ReadOrder): void {
+  if (isOver(stage)) throw new ShopError('conflict', { reason: 'work-on-closed-order' });
+}

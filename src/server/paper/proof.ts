@@ -1,0 +1,128 @@
+// A proof on paper: a page for each design, then every piece with its texts, large enough to be read letter by letter.
+
+import { formatInstant } from '../../core/units';
+import { findPicture } from '../../data/artwork-store';
+import { findProofByToken, type StoredProof } from '../../data/proof-store';
+import { getShop, type ShopContext } from '../context';
+import { notFound } from '../errors';
+import { openInThread, type ShopInThread } from '../heavy/shop-in-thread';
+import { requireOrder } from '../orders/save-order';
+import { plural } from '../../wording/plural';
+import { drawPictureOnPaper } from './draw-picture';
+import { INK, PAPER_MARGIN_MM, plainText, POINTS_PER_MM, printPaper, RULE, SOFT, type Paper } from './paper';
+import { drawHeading } from './paper-table';
+
+type ProofLine = StoredProof['content']['lines'][number];
+const MARGIN = PAPER_MARGIN_MM * POINTS_PER_MM;
+const PIECE_HEIGHT = 30 * POINTS_PER_MM;
+const PICTURE_HEIGHT = 110 * POINTS_PER_MM;
+
+export function printProof(at: ShopInThread, token: string, locale: string): Promise<Uint8Array<ArrayBuffer>> {
+  const shop = openInThread(at);
+  const proof = findProofByToken(shop.db, token);
+  if (!proof) throw notFound('This proof');
+  const { order } = requireOrder(shop, proof.orderId);
+  const { name, timeZone } = getShop(shop);
+  const below = `Proof ${proof.number} for ${order.customer.name}, ${formatInstant(proof.atMs, { locale, timeZone })}, from ${name}`;
+  return printPaper(`${order.title}, proof ${proof.number}`, locale, (paper) => {
+    for (const lines of groupDesigns(proof.content.lines)) {
+      paper.addPage();
+      drawHeading(paper, order.title, below);
+      drawDesign(paper, shop, lines);
+      if (lines.some(({ texts }) => texts.length > 0)) drawPieces(paper, shop, lines);
+    }
+  });
+}
+
+const isDrawing = ({ label }: ProofLine['drawings'][number]): boolean => label === null;
+
+/** Pieces that bear the same drawings in the same colour. */
+function groupDesigns(lines: readonly ProofLine[]): readonly (readonly ProofLine[])[] {
+  const groups = new Map<string, ProofLine[]>();
+  for (const line of lines) {
+    const key = JSON.stringify([
+      line.itemName,
+      line.colourName,
+      line.drawings.filter(isDrawing).map(({ artworkId, place }) => [artworkId, place]),
+    ]);
+    groups.set(key, [...(groups.get(key) ?? []), line]);
+  }
+  return [...groups.values()];
+}
+
+function drawDesign(paper: Paper, shop: ShopContext, lines: readonly ProofLine[]): void {
+  const [first] = lines;
+  const pieces = lines.reduce((sum, line) => sum + line.quantity, 0);
+  const width = paper.page.width - 2 * MARGIN;
+  paper
+    .font('strong')
+    .fontSize(14)
+    .fillColor(INK)
+    .text(plainText(`${first!.itemName}, ${first!.colourName}: ${plural(pieces, 'piece')}`), MARGIN, paper.y + 12);
+  if (first!.texts.length === 0) {
+    const sizes = lines.map(({ sizeName, quantity }) => `${quantity} × ${sizeName}`).join(', ');
+    paper.font('text').fontSize(11).fillColor(SOFT).text(plainText(sizes));
+  }
+  let y = paper.y + 8;
+  for (const { artworkId, place, widthMm } of first!.drawings.filter(isDrawing)) {
+    const found = findPicture(shop.db, artworkId);
+    if (!found) continue;
+    if (y + PICTURE_HEIGHT > paper.page.height - MARGIN) {
+      paper.addPage();
+      y = MARGIN;
+    }
+    // At real size where the page holds it.
+    const pointsPerUnit = (widthMm / found.picture.width) * POINTS_PER_MM;
+    y +=
+      drawPictureOnPaper(paper, found.picture, { x: MARGIN, y, width, height: PICTURE_HEIGHT }, { pointsPerUnit }) + 6;
+    paper
+      .font('text')
+      .fontSize(10)
+      .fillColor(SOFT)
+      .text(plainText(`${place}, ${Math.round(widthMm)} mm wide`), MARGIN, y);
+    y = paper.y + 10;
+  }
+  paper.y = y;
+}
+
+function drawPieces(paper: Paper, shop: ShopContext, lines: readonly ProofLine[]): void {
+  const width = paper.page.width - 2 * MARGIN;
+  let y = paper.y;
+  lines.forEach((line, at) => {
+    if (y + PIECE_HEIGHT > paper.page.height - MARGIN) {
+      paper.addPage();
+      y = MARGIN;
+    }
+    drawPiece(paper, shop, line, at + 1, y, width);
+    y += PIECE_HEIGHT;
+    paper
+      .moveTo(MARGIN, y - 4)
+      .lineTo(MARGIN + width, y - 4)
+      .lineWidth(0.5)
+      .strokeColor(RULE)
+      .stroke();
+  });
+}
+
+/** What is written at the left, as it will look at the right. */
+function drawPiece(paper: Paper, shop: ShopContext, line: ProofLine, number: number, y: number, width: number): void {
+  paper
+    .font('text')
+    .fontSize(9.5)
+    .fillColor(SOFT)
+    .text(plainText(`${number}. size ${line.sizeName}`), MARGIN, y, { lineBreak: false });
+  const own = line.drawings.filter((drawing) => !isDrawing(drawing));
+  const share = (width * 0.55) / Math.max(1, own.length);
+  own.forEach((drawing, at) => {
+    const text = line.texts.find(({ label }) => label === drawing.label)?.text ?? '';
+    paper
+      .font('strong')
+      .fontSize(15)
+      .fillColor(INK)
+      .text(plainText(text), MARGIN, y + 14 + at * 20, { width: width * 0.42, lineBreak: false });
+    const found = findPicture(shop.db, drawing.artworkId);
+    if (!found) return;
+    const box = { x: MARGIN + width * 0.45 + at * share, y: y + 4, width: share - 12, height: PIECE_HEIGHT - 18 };
+    drawPictureOnPaper(paper, found.picture, box, { colours: found.picture.layers.map(() => INK) });
+  });
+}
