@@ -1,6 +1,7 @@
 import { eq } from 'drizzle-orm';
 import { describe, expect, it } from 'vitest';
-import { addOrderEvent, findOpenOrderIds, findOrder, findOrderIdsOfParts, loadOrders } from './order-store';
+import { findOpenOrderIds, findOrder, findOrderIdsOfParts, loadOrders } from './order-store';
+import { addOrderEvent } from './order-event-store';
 import type { OrderEventKind } from '../core/orders';
 import { findClosedOrderIds } from './order-search';
 import {

@@ -1,43 +1,16 @@
 // Orders with their customers, lines, pieces, parts, and the events of both. Events are only ever added.
 
 import { and, asc, eq, isNull, sql } from 'drizzle-orm';
-import type { Made } from '../core/costing';
-import {
-  decideStanding,
-  type LineQuote,
-  type LineText,
-  type OrderEvent,
-  type OrderEventKind,
-  type PartEvent,
-  type PartNow,
-  type PieceGone,
-} from '../core/orders';
+import type { OrderEvent, PartEvent, PartNow, PieceGone } from '../core/orders';
 import { groupBy, type Minor } from '../core/units';
-import { inTransaction, type Database } from './database';
+import type { Database } from './database';
 import { isIn } from './is-in';
-import { insertRow, insertRows, prepareOnce } from './prepared';
+import { addOrderEvent } from './order-event-store';
+import { insertLines, type LineFields, type NewLine } from './order-line-store';
+import { insertRow } from './prepared';
 import { customers, orderEvents, orderLines, orders, partEvents, parts, pieces } from './schema';
 import { toCustomer, type StoredCustomer } from './customer-store';
 
-export type LineFields = {
-  readonly itemId: number;
-  readonly quantity: number;
-  readonly sizeName: string;
-  readonly colourName: string;
-  /** Null in orders older than that was kept. */
-  readonly made: Made | null;
-  readonly quote: LineQuote;
-  /** Places in the options of the item. */
-  readonly options: readonly number[];
-  readonly texts: readonly LineText[];
-  readonly note: string;
-  /** The list of names it came from, and which line of it. */
-  readonly rosterId: number | null;
-  readonly rosterRow: number | null;
-};
-/** What most lines go without may be left out. */
-export type NewLine = Omit<LineFields, 'options' | 'texts' | 'note' | 'rosterId' | 'rosterRow'> &
-  Partial<Pick<LineFields, 'options' | 'texts' | 'note' | 'rosterId' | 'rosterRow'>>;
 export type StoredLine = LineFields & { readonly id: number; readonly readBackAtMs: number | null };
 type StoredEvent = OrderEvent & { readonly atMs: number; readonly detail: string };
 /** Where a part is, as it is kept with each step. */
@@ -243,98 +216,6 @@ export function insertOrder(db: Database, { lines, ...head }: NewOrder, as: 'pla
   return id;
 }
 
-/** More lines of an order, with their pieces. Call it inside a transaction. */
-export function insertLines(db: Database, orderId: number, lines: readonly NewLine[]): void {
-  let number = findLastNumber(db, orderId);
-  for (const { quantity, ...line } of lines) {
-    const lineId = insertRow(db, orderLines, { ...line, quantity, orderId, words: toWords(line.texts ?? []) });
-    insertPieces(db, { lineId, vinylIds: listVinylsOf(line.made), numbers: takeNumbers(number, quantity) });
-    number += quantity;
-  }
-}
-
-/** More pieces of a line, made like the others. Call it inside a transaction. */
-export function insertMorePieces(db: Database, orderId: number, lineId: number, count: number): void {
-  const line = db.select({ made: orderLines.made }).from(orderLines).where(eq(orderLines.id, lineId)).get()!;
-  const numbers = takeNumbers(findLastNumber(db, orderId), count);
-  insertPieces(db, { lineId, vinylIds: listVinylsOf(line.made), numbers });
-  db.update(orderLines)
-    .set({ quantity: sql`${orderLines.quantity} + ${count}` })
-    .where(eq(orderLines.id, lineId))
-    .run();
-}
-
-/** These pieces are not wanted any more. Call it inside a transaction. */
-export function setPiecesGone(
-  db: Database,
-  gone: readonly { readonly pieceId: number; readonly gone: PieceGone }[],
-): void {
-  for (const { pieceId, gone: fate } of gone) db.update(pieces).set({ gone: fate }).where(eq(pieces.id, pieceId)).run();
-  const lineIds = db
-    .selectDistinct({ id: pieces.lineId })
-    .from(pieces)
-    .where(
-      isIn(
-        pieces.id,
-        gone.map(({ pieceId }) => pieceId),
-      ),
-    )
-    .all();
-  for (const { id } of lineIds)
-    db.update(orderLines)
-      .set({
-        quantity: sql`max(1, (select count(*) from ${pieces} where ${pieces.lineId} = ${id} and ${pieces.gone} is null))`,
-      })
-      .where(eq(orderLines.id, id))
-      .run();
-}
-
-const findLastNumber = (db: Database, orderId: number): number =>
-  db
-    .select({ last: sql<number>`coalesce(max(${pieces.number}), 0)` })
-    .from(pieces)
-    .innerJoin(orderLines, eq(orderLines.id, pieces.lineId))
-    .where(eq(orderLines.orderId, orderId))
-    .get()!.last;
-
-const takeNumbers = (after: number, count: number): readonly number[] =>
-  Array.from({ length: count }, (_, at) => after + 1 + at);
-
-const listVinylsOf = (made: Made | null): readonly number[] =>
-  made?.placements.flatMap((placement) => placement.vinylIds) ?? [];
-
-function insertPieces(
-  db: Database,
-  {
-    lineId,
-    vinylIds,
-    numbers,
-  }: { readonly lineId: number; readonly vinylIds: readonly number[]; readonly numbers: readonly number[] },
-): void {
-  const pieceIds = insertRows(
-    db,
-    pieces,
-    numbers.map((number) => ({ lineId, number })),
-  );
-  insertRows(
-    db,
-    parts,
-    pieceIds.flatMap((pieceId) => vinylIds.map((vinylId, layerIndex) => ({ pieceId, layerIndex, vinylId }))),
-  );
-}
-
-/** As an order is found by what is on its pieces. */
-const toWords = (texts: readonly LineText[]): string =>
-  texts
-    .map(({ text }) => text)
-    .join(' ')
-    .toLowerCase();
-
-/** What was compared with the customer's own words. */
-export function setReadBack(db: Database, lineIds: readonly number[], atMs: number | null): void {
-  db.update(orderLines).set({ readBackAtMs: atMs }).where(isIn(orderLines.id, lineIds)).run();
-}
-
 /** False when it was changed since `version` was read. */
 export function updateOrder(
   db: Database,
@@ -359,41 +240,3 @@ export const raiseOrderVersion = (db: Database, id: number, version: number): bo
     .set({ version: sql`${orders.version} + 1` })
     .where(and(eq(orders.id, id), eq(orders.version, version)))
     .run().changes === 1;
-
-/** Adds what happened, and with it where the order stands. The new event's id. */
-export function addOrderEvent(
-  db: Database,
-  orderId: number,
-  kind: OrderEventKind,
-  atMs: number,
-  { detail = '', undoes = null }: { readonly detail?: string; readonly undoes?: number | null } = {},
-): number {
-  return inTransaction(db, () => {
-    const id = insertRow(db, orderEvents, { orderId, kind, atMs, detail, undoes });
-    if (kind !== 'changed' && kind !== 'noted') keepStanding(db, orderId, atMs);
-    return id;
-  });
-}
-
-function keepStanding(db: Database, orderId: number, atMs: number): void {
-  const events = prepareOnce(db, 'events of an order', () =>
-    db
-      .select({ id: orderEvents.id, kind: orderEvents.kind, undoes: orderEvents.undoes })
-      .from(orderEvents)
-      .where(eq(orderEvents.orderId, sql.placeholder('orderId')))
-      .orderBy(asc(orderEvents.id))
-      .prepare(),
-  ).all({ orderId });
-  const standing = decideStanding(events);
-  // Closed when it left the shop; paying what was owed does not move that day.
-  prepareOnce(db, 'keep where an order stands', () =>
-    db
-      .update(orders)
-      .set({
-        standing: sql`${sql.placeholder('standing')}`,
-        closedAtMs: sql`case when ${sql.placeholder('open')} then null else coalesce(${orders.closedAtMs}, ${sql.placeholder('atMs')}) end`,
-      })
-      .where(eq(orders.id, sql.placeholder('orderId')))
-      .prepare(),
-  ).run({ orderId, standing, open: standing === 'open' ? 1 : 0, atMs });
-}

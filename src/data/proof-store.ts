@@ -1,15 +1,11 @@
 // What customers were shown, and what they approved.
 
-import { and, asc, desc, eq, isNull } from 'drizzle-orm';
+import { and, desc, eq, isNull } from 'drizzle-orm';
 import type { ProofContent } from '../core/orders';
 import type { Database } from './database';
 import { proofs } from './schema';
 
 export type StoredProof = typeof proofs.$inferSelect;
-
-/** The first before the others. */
-export const loadProofs = (db: Database, orderId: number): readonly StoredProof[] =>
-  db.select().from(proofs).where(eq(proofs.orderId, orderId)).orderBy(asc(proofs.number)).all();
 
 export const findLastProof = (db: Database, orderId: number): StoredProof | null =>
   db.select().from(proofs).where(eq(proofs.orderId, orderId)).orderBy(desc(proofs.number)).limit(1).get() ?? null;

@@ -4,7 +4,7 @@ import type { Minor } from '../core/units';
 import type { ListPage, ListQuery } from './list';
 import type { OrderRow } from './orders';
 
-export type CustomerRow = {
+type CustomerRow = {
   readonly id: number;
   readonly name: string;
   readonly contact: string;
@@ -35,7 +35,7 @@ export type CustomerView = {
   readonly namesakes: readonly { readonly id: number; readonly contact: string }[];
 };
 
-export type OwedRow = {
+type OwedRow = {
   readonly id: number;
   readonly title: string;
   readonly customerName: string;

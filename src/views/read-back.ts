@@ -35,7 +35,7 @@ export type ReadBackView = {
 };
 
 /** A design at a place, as it is worn. */
-export type ProofPicture = { readonly href: string; readonly place: string; readonly widthMm: number };
+type ProofPicture = { readonly href: string; readonly place: string; readonly widthMm: number };
 
 /** What a customer is shown of an order. */
 export type ProofPageView = {

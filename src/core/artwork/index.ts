@@ -16,7 +16,7 @@ export {
 export { describeLayerFigures } from './layer-figures';
 export { computeMendingWidth } from './finding-figures';
 export { DETAIL_FLOORS, computeSafeWidth, judgeDetail, type DetailClass, type DetailFloor } from './detail-floors';
-export { printPicture } from './print-picture';
+export { printPicture, type PictureDress } from './print-picture';
 export { drawPicture, drawRough, type ArtworkPicture } from './picture';
 export { isSeam } from './stacking';
 export { inspectArtwork, type Finding, type LayerMaterial, type LayerMaterials } from './inspect-artwork';

@@ -14,7 +14,6 @@ export {
   textsInput,
 } from './order-inputs';
 export { widthMm } from './item-inputs';
-export { letteringInput } from './lettering-input';
 export * from './stock-inputs';
 export { planInput, planVersion } from './plan-input';
 export { nestInput } from './nest-input';

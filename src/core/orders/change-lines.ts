@@ -11,7 +11,7 @@ export type PieceGone = 'dropped' | 'spare' | 'spoiled';
 export type Fate = Exclude<PieceGone, 'dropped'>;
 
 /** What makes pieces alike: only these are copies of one another. */
-export type LineMakeup = {
+type LineMakeup = {
   readonly itemId: number;
   readonly sizeName: string;
   readonly colourName: string;

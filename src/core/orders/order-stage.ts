@@ -61,7 +61,7 @@ export type OrderMove = (typeof ORDER_MOVES)[number];
 
 type MoveRule = { readonly from: readonly OrderStage[]; readonly event: OrderEventKind };
 /** From where each step makes sense. A second quote replaces the first. */
-export const MOVE_RULES: Readonly<Record<OrderMove, MoveRule>> = {
+const MOVE_RULES: Readonly<Record<OrderMove, MoveRule>> = {
   quote: { from: ['wish', 'quoted'], event: 'quoted' },
   approve: { from: ['wish', 'quoted'], event: 'approved' },
   hold: { from: ['wish', 'quoted', 'approved', 'in-work', 'ready'], event: 'held' },
@@ -105,7 +105,7 @@ type Way = {
 const BEGUN: Way = { talks: 'approved', held: false, out: null, closed: false, cancelled: false };
 
 /** The events that count, in order: without those taken back. */
-export function listLiveEvents<Event extends OrderEvent>(events: readonly Event[]): readonly Event[] {
+function listLiveEvents<Event extends OrderEvent>(events: readonly Event[]): readonly Event[] {
   const undone = new Set(events.flatMap(({ kind, undoes }) => (kind === 'undone' && undoes !== null ? [undoes] : [])));
   return events.filter(({ id, kind }) => kind !== 'undone' && !undone.has(id));
 }

@@ -7,10 +7,11 @@ const LINE: ProofLine = {
   quantity: 1,
   sizeName: 'M',
   colourName: 'navy',
+  ground: '#1f2a44',
   texts: [{ label: 'Surname', text: 'TARN' }],
   drawings: [
-    { artworkId: 5, version: 1, place: 'back', widthMm: 240, label: null },
-    { artworkId: 9, version: 1, place: 'shoulders', widthMm: 100, label: 'Surname' },
+    { artworkId: 5, version: 1, place: 'back', widthMm: 240, label: null, colours: ['#ffffff'] },
+    { artworkId: 9, version: 1, place: 'shoulders', widthMm: 100, label: 'Surname', colours: ['#ffffff'] },
   ],
 };
 const change = (part: Partial<ProofLine>) =>
@@ -39,7 +40,8 @@ describe('what changed since a proof', () => {
     const [drawing, text] = LINE.drawings;
     for (const other of [{ version: 2 }, { widthMm: 250 }, { place: 'front' }])
       expect(change({ drawings: [{ ...drawing!, ...other }, text!] }).map(([kind]) => kind)).toEqual(['drawing']);
-    expect(change({ drawings: [drawing!, { ...text!, place: 'sleeve' }] }).map(([kind]) => kind)).toEqual(['drawing']);
+    for (const other of [{ place: 'sleeve' }, { colours: ['#c98a12'] }])
+      expect(change({ drawings: [drawing!, { ...text!, ...other }] }).map(([kind]) => kind)).toEqual(['drawing']);
   });
 
   it('tells lines that came and went', () => {

@@ -9,12 +9,16 @@ export type ProofLine = {
   readonly quantity: number;
   readonly sizeName: string;
   readonly colourName: string;
+  /** #rrggbb of the blank. */
+  readonly ground: string;
   readonly texts: readonly Pick<LineText, 'label' | 'text'>[];
   readonly drawings: readonly {
     readonly artworkId: number;
     readonly version: number;
     readonly place: string;
     readonly widthMm: number;
+    /** #rrggbb of the vinyls, by layer. */
+    readonly colours: readonly string[];
     /** The text that stands there; null for a drawing. */
     readonly label: string | null;
   }[];
@@ -33,7 +37,7 @@ export type ProofChange =
 const sayTexts = ({ texts }: ProofLine): string => texts.map(({ label, text }) => `${label} “${text}”`).join(', ');
 /** A text that was set anew is told as a text; of its place only where it stands is told here. */
 const sayDrawings = ({ drawings }: ProofLine): string =>
-  JSON.stringify(drawings.map((one) => (one.label === null ? one : one.place)));
+  JSON.stringify(drawings.map((one) => (one.label === null ? one : [one.place, one.colours])));
 
 /** What differs from what was approved, by line; empty where it is still as it was shown. */
 export function compareProof(approved: ProofContent, now: ProofContent): readonly ProofChange[] {

@@ -17,7 +17,7 @@ import { fail, figure, groupBy, succeed, type Figure, type Result } from '../uni
 
 export type PressStepKind =
   'lay-out' | 'pre-press' | 'place' | 'tack' | 'press' | 'wait' | 'peel' | 're-press' | 'apply';
-type PressStep = {
+export type PressStep = {
   readonly kind: PressStepKind;
   readonly seconds: number;
   /** False while the piece cools and the next one can be pressed. */

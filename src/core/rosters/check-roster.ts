@@ -14,7 +14,6 @@ export type RosterFinding = {
   | { readonly kind: 'written-twice'; readonly lines: readonly number[] }
   | { readonly kind: 'unknown-size' | 'unknown-colour'; readonly written: string }
 );
-export type RosterFindingKind = RosterFinding['kind'];
 
 /** Such a row can't be made as it stands. */
 export const isBlocking = ({ kind }: Pick<RosterFinding, 'kind'>): boolean =>

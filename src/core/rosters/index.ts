@@ -8,5 +8,5 @@ export {
   type RosterMatch,
   type RosterRow,
 } from './match-columns';
-export { checkRoster, isBlocking, type RosterFinding, type RosterFindingKind } from './check-roster';
+export { checkRoster, isBlocking, type RosterFinding } from './check-roster';
 export { readCustomers, type CustomerLine, type CustomersProblem } from './read-customers';

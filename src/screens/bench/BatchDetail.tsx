@@ -2,9 +2,9 @@
 
 import type { ArtworkPicture } from '../../core/artwork';
 import type { Station } from '../../core/orders';
-import { STEP_LABELS } from '../../core/pressing';
-import { formatDuration, formatLength, formatTemperature } from '../../core/units';
+import { formatLength } from '../../core/units';
 import type { BenchLineView, BenchPartView, BenchView } from '../../views/bench';
+import { describePressStep } from '../../wording/press-steps';
 import { describeCaution } from '../../wording/problems';
 import { InTheWay } from '../shared/InTheWay';
 import { Picture } from '../shared/Picture';
@@ -135,20 +135,8 @@ function PressSteps({ line }: { line: BenchLineView }) {
       <ol className="steps">
         {line.plan!.steps.map((step, index) => (
           <li key={index}>
-            {STEP_LABELS[step.kind]}
-            {step.kind === 'lay-out' && step.place ? `: ${step.place}` : ''}
-            {step.vinylName ? `: ${step.vinylName}` : ''}
-            {step.covered && step.kind !== 're-press' ? ', covered' : ''}
-            <small>
-              {[
-                step.temperatureC === undefined ? null : formatTemperature(step.temperatureC, settings),
-                formatDuration(step.seconds, settings),
-                step.pressure,
-                step.kind === 'peel' ? step.peel : null,
-              ]
-                .filter(Boolean)
-                .join(' · ')}
-            </small>
+            {describePressStep(step, settings).what}
+            <small>{describePressStep(step, settings).facts.join(' · ')}</small>
           </li>
         ))}
       </ol>

@@ -190,7 +190,7 @@ function EntryName({ part, broken, named }: Omit<Entry, 'key'> & { readonly name
   return (
     <span>
       {named ? `${part.itemName} ` : ''}
-      {part.pieceNumber}{' '}
+      {part.pieceNumber} {!named && part.texts.length > 0 && <b className="own-text">{part.texts.join(' ')} </b>}
       <span className="soft">
         {part.sizeName}
         {part.sizeName ? ', ' : ''}

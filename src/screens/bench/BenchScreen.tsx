@@ -93,6 +93,7 @@ function Bench({ initial, station }: { readonly initial: BenchView; readonly sta
           <BatchDetail station={station} view={detailed} parts={shown} />
         </div>
       )}
+      {bench.unreadDialog}
       {spoiling && (
         <SpoilDialog
           station={station}

@@ -13,6 +13,7 @@ import { describeBooked } from '../../wording/stock';
 import { callApi, wordsOf } from '../shared/api';
 import { RUNNING_KEY } from '../shared/Frame';
 import { useSettings } from '../shared/settings';
+import { useUnreadReason } from '../shared/use-unread-reason';
 
 const BENCH_KEY = ['bench'] as const;
 const REFRESH_MS = 30_000;
@@ -38,6 +39,7 @@ export function useBench(initial: BenchView, station: Station) {
     refetchInterval: REFRESH_MS,
   });
   const tell = useTell();
+  const unread = useUnreadReason();
   const step = useMutation({
     mutationFn: ({ path, body }: Step) => callApi<StepTaken>('POST', `${path}?station=${station}`, body),
     onSuccess: (answer, taken) => {
@@ -45,12 +47,15 @@ export function useBench(initial: BenchView, station: Station) {
       client.setQueryData(RUNNING_KEY, { running: answer.bench.running, nowMs: answer.bench.nowMs });
       tell(answer, taken, step.mutate);
     },
-    onError: (error) => {
+    onError: (error, taken) => {
+      const cutAllTheSame = (unreadReason: string) =>
+        step.mutate({ ...taken, body: { ...(taken.body as object), unreadReason } });
+      if (unread.catchUnread(error, cutAllTheSame)) return;
       enqueueSnackbar(wordsOf(error), { variant: 'error' });
       void client.invalidateQueries({ queryKey: BENCH_KEY });
     },
   });
-  return { view, step };
+  return { view, step, unreadDialog: unread.dialog };
 }
 
 /** The bench with the line in hand: of the first batch it came along, of others it is asked for. */

@@ -115,6 +115,7 @@ function LoadActions({ state, laid, output, bookable }: ActionsProps) {
           {format.toUpperCase()}
         </Button>
       ))}
+      {output.unreadDialog}
       {bookable && (
         <Button variant="contained" disabled={blocked || onlySpares} onClick={() => void output.book()}>
           It is cut: book it

@@ -9,6 +9,7 @@ import type { CutFormat } from '../../workers/artwork-client';
 import { callApi, fetchFile, wordsOf } from '../shared/api';
 import { saveFile } from '../shared/save-file';
 import { useSettings } from '../shared/settings';
+import { useUnreadReason } from '../shared/use-unread-reason';
 import type { Group } from './cut-load';
 import { toLoadCard, writeSheet } from './export-load';
 import type { LoadState } from './use-load';
@@ -31,6 +32,7 @@ export function useLoadOutput({ state, group, nameStock, leftovers, onCut }: Inp
   const { laid, byPart, saving } = state;
   const { vinyl } = group;
   const [sending, setSending] = useState(false);
+  const unread = useUnreadReason();
   const attempt = async (task: () => Promise<void>) => {
     setSending(true);
     try {
@@ -59,7 +61,7 @@ export function useLoadOutput({ state, group, nameStock, leftovers, onCut }: Inp
       await callApi('POST', '/api/parts/undo', { partIds, eventIds });
       onCut();
     });
-  const book = () =>
+  const book = (unreadReason = ''): Promise<void> =>
     attempt(async () => {
       await saving.settle();
       const saved = saving.saved();
@@ -67,7 +69,12 @@ export function useLoadOutput({ state, group, nameStock, leftovers, onCut }: Inp
       const cut = await callApi<CutAnswer>('POST', `/api/cut-sheets/saved/${saved.id}/cut`, {
         version: saved.version,
         leftovers: [...leftovers].map(([sheet, kind]) => ({ sheet, kind })),
+        unreadReason,
+      }).catch((error: unknown) => {
+        if (unread.catchUnread(error, (reason) => void book(reason))) return null;
+        throw error;
       });
+      if (!cut) return;
       saving.forget();
       enqueueSnackbar(describeCutLoad(cut.partIds.length, cut.offcuts), {
         action: (
@@ -78,5 +85,5 @@ export function useLoadOutput({ state, group, nameStock, leftovers, onCut }: Inp
       });
       onCut();
     });
-  return { sending, exportFiles, printCard, book };
+  return { sending, exportFiles, printCard, book, unreadDialog: unread.dialog };
 }

@@ -23,6 +23,7 @@ import { useLookFor } from '../shared/LookFor';
 import { useMaker } from '../shared/MakeInPlace';
 import { LengthField } from '../shared/number-fields';
 import { useSettings } from '../shared/settings';
+import { useMounted } from '../shared/use-mounted';
 import { startForm, type ItemForm, type PlacementForm } from './item-form';
 import { useMaterials } from './item-materials';
 
@@ -40,6 +41,8 @@ export function PlacementFields({ form, path, view, blank }: Props) {
   const settings = useSettings();
   const materials = useMaterials();
   const look = useLookFor('artwork');
+  // What comes late is not drawn on the server.
+  const isMounted = useMounted();
   const values = useWatch({ control: form.control, name: path }) as PlacementForm | undefined;
   const sizeName = useWatch({ control: form.control, name: 'sizeName' });
   if (!values) return null;
@@ -66,7 +69,7 @@ export function PlacementFields({ form, path, view, blank }: Props) {
   };
   return (
     <>
-      {values.lettering && (
+      {values.lettering && isMounted && (
         <LetteringPlacement form={form} path={path} start={values.lettering} onLeave={leaveLettering} />
       )}
       <div className="whole-row" hidden={Boolean(values.lettering)}>
@@ -101,20 +104,25 @@ export function PlacementFields({ form, path, view, blank }: Props) {
       <SizeFaults checks={checks} />
       {artwork && <ScaledNote artwork={artwork} widthMm={Number(values.widthMm)} />}
       {!values.lettering && <WidthsBySize form={form} path={path} blank={blank} widths={values.widths ?? {}} />}
-      {values.vinylIds.some(isAdhesive) && (
-        <Controller
-          control={form.control}
-          name={`${path}.seenThrough`}
-          render={({ field }) => (
-            <FormControlLabel
-              className="whole-row"
-              control={<Checkbox checked={field.value} onChange={(_, on) => field.onChange(on)} />}
-              label="Seen through glass, from behind"
-            />
-          )}
+      {values.vinylIds.some(isAdhesive) && <SeenThrough form={form} path={path} />}
+    </>
+  );
+}
+
+/** Adhesive vinyl may be stuck on from behind. */
+function SeenThrough({ form, path }: Pick<Props, 'form' | 'path'>) {
+  return (
+    <Controller
+      control={form.control}
+      name={`${path}.seenThrough`}
+      render={({ field }) => (
+        <FormControlLabel
+          className="whole-row"
+          control={<Checkbox checked={field.value} onChange={(_, on) => field.onChange(on)} />}
+          label="Seen through glass, from behind"
         />
       )}
-    </>
+    />
   );
 }
 

@@ -3,12 +3,13 @@
 import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
+import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import { Controller, useFieldArray, type UseFormReturn } from 'react-hook-form';
 import { formatMoney } from '../../core/units';
 import type { OrderableItem } from '../../views/orders';
 import { plural } from '../../wording/plural';
-import { Choice, TextLine } from '../shared/form';
+import { Choice } from '../shared/form';
 import { late } from '../shared/late';
 import { NumberField } from '../shared/number-fields';
 import { useSettings } from '../shared/settings';
@@ -120,17 +121,24 @@ function LineTexts({ form, index, item, line, texts }: TextsProps) {
           {plural(roster.rows.length, 'piece')}: {sayRows(roster)}
         </p>
       ) : (
-        <div className="fields small-fields below-2">
-          {texts.map(({ label, sample }) => (
-            <TextLine
-              key={label}
-              form={form}
-              name={`lines.${index}.texts.${label}`}
-              label={Number(line.quantity) > 1 ? `${label}, on all` : label}
-              help={`such as ${sample}; empty leaves it off`}
-            />
-          ))}
-        </div>
+        <Controller
+          control={form.control}
+          name={`lines.${index}.texts`}
+          render={({ field: { value, onChange } }) => (
+            <div className="own-fields below-2">
+              {texts.map(({ label, sample }) => (
+                <TextField
+                  key={label}
+                  label={Number(line.quantity) > 1 ? `${label}, on all` : label}
+                  helperText={`such as ${sample}; empty: not on it`}
+                  value={value[label] ?? ''}
+                  onChange={(event) => onChange({ ...value, [label]: event.target.value })}
+                  slotProps={{ htmlInput: { spellCheck: false } }}
+                />
+              ))}
+            </div>
+          )}
+        />
       )}
       <div className="actions">
         <Button size="small" onClick={() => setListing(true)}>

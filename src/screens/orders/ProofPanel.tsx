@@ -10,7 +10,7 @@ import { late } from '../shared/late';
 import { useSettings } from '../shared/settings';
 import type { OrderSteps } from './use-order-steps';
 
-const AskText = late(() => import('./AskText'));
+const AskText = late(() => import('../shared/AskText'));
 
 type Props = { readonly view: OrderView; readonly steps: OrderSteps };
 

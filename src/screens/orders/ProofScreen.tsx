@@ -5,33 +5,36 @@ import { formatInstant } from '../../core/units';
 import type { ProofPageView } from '../../views/read-back';
 import { plural } from '../../wording/plural';
 import { asPage } from '../shared/page-data';
+import { Themed } from '../shared/Themed';
 
 export const ProofScreen = asPage(function ProofScreen({ view }: { view: ProofPageView }) {
   const settings = { locale: view.locale, timeZone: view.timeZone };
   return (
-    <main className="proof-page">
-      <header className="page-head">
-        <div>
-          <h1 className="flat">{view.title}</h1>
-          <p className="flat above-1 text-large">
-            Proof {view.number} for {view.customerName}, {formatInstant(view.atMs, settings)}, from {view.shopName}
-          </p>
-          <p className="flat above-2">
-            {view.approvedAtMs === null
-              ? 'Please compare every name and number letter by letter, then tell us that it is right. Nothing is cut before.'
-              : `Approved by ${view.approvedBy} on ${formatInstant(view.approvedAtMs, settings)}.`}
-          </p>
-        </div>
-        <div className="actions no-print">
-          <a className="plain-button" href={`/api/proof/${view.token}.pdf`}>
-            Save as PDF
-          </a>
-        </div>
-      </header>
-      {view.designs.map((design, at) => (
-        <Design key={at} design={design} />
-      ))}
-    </main>
+    <Themed>
+      <main className="proof-page">
+        <header className="page-head">
+          <div>
+            <h1 className="flat">{view.title}</h1>
+            <p className="flat above-1 text-large">
+              Proof {view.number} for {view.customerName}, {formatInstant(view.atMs, settings)}, from {view.shopName}
+            </p>
+            <p className="flat above-2">
+              {view.approvedAtMs === null
+                ? 'Please compare every name and number letter by letter, then tell us that it is right. Nothing is cut before.'
+                : `Approved by ${view.approvedBy} on ${formatInstant(view.approvedAtMs, settings)}.`}
+            </p>
+          </div>
+          <div className="actions no-print">
+            <a className="plain-button" href={`/api/proof/${view.token}.pdf`}>
+              Save as PDF
+            </a>
+          </div>
+        </header>
+        {view.designs.map((design, at) => (
+          <Design key={at} design={design} />
+        ))}
+      </main>
+    </Themed>
   );
 });
 

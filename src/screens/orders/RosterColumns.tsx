@@ -15,7 +15,7 @@ export function RosterColumns({ roster: { read, rematch }, item }: Props) {
   const take = (change: (column: number | null) => Partial<RosterMatch>) => (column: number | null) =>
     rematch({ ...release(match, column), ...change(column) });
   return (
-    <div className="fields small-fields">
+    <div className="own-fields">
       {item.letterings.map(({ label }) => (
         <ColumnChoice
           key={label}

@@ -56,10 +56,10 @@ function Row({ row, roster, item }: RowProps) {
   return (
     <tr className={roster.blocked.has(line) ? 'blocked' : undefined}>
       <td className="num soft">{line}</td>
-      {item.letterings.map(({ label }) => (
+      {item.letterings.map(({ label, kind }) => (
         <td key={label}>
           <input
-            className="cell"
+            className={kind === 'number' ? 'cell' : 'cell wide-cell'}
             aria-label={`${label}, line ${line}`}
             value={row.texts[label] ?? ''}
             spellCheck={false}
@@ -91,17 +91,19 @@ function Row({ row, roster, item }: RowProps) {
         </td>
       )}
       <td>
-        {item.letterings.map(({ label }) => (
-          <SetCell
-            key={label}
-            label={label}
-            set={roster.set.get(keyOfText(row, label))}
-            isSmaller={row.smaller.includes(label)}
-            onSmaller={(on) =>
-              change({ smaller: on ? [...row.smaller, label] : row.smaller.filter((one) => one !== label) })
-            }
-          />
-        ))}
+        <div className="set-texts">
+          {item.letterings.map(({ label }) => (
+            <SetCell
+              key={label}
+              label={label}
+              set={roster.set.get(keyOfText(row, label))}
+              isSmaller={row.smaller.includes(label)}
+              onSmaller={(on) =>
+                change({ smaller: on ? [...row.smaller, label] : row.smaller.filter((one) => one !== label) })
+              }
+            />
+          ))}
+        </div>
       </td>
       <td>
         {findings.map((finding) => (

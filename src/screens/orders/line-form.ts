@@ -4,7 +4,7 @@ import type { LineText } from '../../core/orders';
 import type { OrderableItem, OrderLineView } from '../../views/orders';
 
 /** A row of a list of names. `lineId`: of the order's line it is already. */
-export type RosterFormRow = {
+type RosterFormRow = {
   readonly line: number | null;
   readonly texts: readonly LineText[];
   readonly sizeName: string;

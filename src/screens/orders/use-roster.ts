@@ -24,7 +24,7 @@ export type EditedRow = RosterRow & {
   /** Names of texts that are set in smaller letters. */
   readonly smaller: readonly string[];
 };
-export type SetTexts = ReadonlyMap<string, SetTextView>;
+type SetTexts = ReadonlyMap<string, SetTextView>;
 
 export const keyOfText = (row: EditedRow, label: string): string =>
   JSON.stringify([label, row.texts[label], row.smaller.includes(label)]);

@@ -1,13 +1,11 @@
 // The frame round every screen: rail, top line, timers, keys, help, light and dark, units.
 
-import CssBaseline from '@mui/material/CssBaseline';
 import Button from '@mui/material/Button';
-import { ThemeProvider, useColorScheme } from '@mui/material/styles';
+import { useColorScheme } from '@mui/material/styles';
 import { QueryClient, QueryClientProvider, useQuery } from '@tanstack/react-query';
 import { SnackbarProvider } from 'notistack';
 import { useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { formatClock, formatInstant, type MeasureSystem } from '../../core/units';
-import { theme } from '../../theme/theme';
 import type { FrameView, RunningSession } from '../../views/frame';
 import { callApi } from './api';
 import { LongWork } from './LongWork';
@@ -15,6 +13,7 @@ import { useChanges } from './use-changes';
 import { FirstStart } from './FirstStart';
 import { KeyListContext, useKeys, type KeyBinding } from './keys';
 import { setCookie, SettingsProvider, toSettings, useSettings } from './settings';
+import { Themed } from './Themed';
 import { takeTypedEarly } from './typed-early';
 import { VIEWS, type ViewName } from './view-list';
 import { Icon } from './Icon';
@@ -29,15 +28,6 @@ const makeQueryClient = () =>
     defaultOptions: { queries: { refetchOnWindowFocus: true, retry: 1, staleTime: 0, refetchOnMount: false } },
   });
 
-const modeStorage = () => ({
-  get: (fallback: string) =>
-    typeof document === 'undefined' ? fallback : (/(?:^|; )theme=(light|dark)/.exec(document.cookie)?.[1] ?? fallback),
-  set: (value: string) => {
-    if (value === 'light' || value === 'dark') setCookie('theme', value);
-  },
-  subscribe: () => () => undefined,
-});
-
 type FrameProps = {
   readonly frame: FrameView;
   readonly current: ViewName;
@@ -50,16 +40,7 @@ export function Frame(props: FrameProps) {
   const [queryClient] = useState(makeQueryClient);
   return (
     <QueryClientProvider client={queryClient}>
-      <ThemeProvider
-        theme={theme}
-        defaultMode="system"
-        storageManager={({ key }) =>
-          key.includes('mode')
-            ? modeStorage()
-            : { get: (fallback: string) => fallback, set: () => undefined, subscribe: () => () => undefined }
-        }
-      >
-        <CssBaseline />
+      <Themed>
         <SnackbarProvider
           maxSnack={3}
           anchorOrigin={{ vertical: 'bottom', horizontal: 'right' }}
@@ -69,7 +50,7 @@ export function Frame(props: FrameProps) {
             <FrameBody {...props} />
           </KeyListContext.Provider>
         </SnackbarProvider>
-      </ThemeProvider>
+      </Themed>
     </QueryClientProvider>
   );
 }

@@ -5,14 +5,9 @@ import { dayOf, minor } from '../../core/units/index';
 import { insertCustomer } from '../../data/customer-store';
 import { insertPayment } from '../../data/payment-store';
 import { loadItems } from '../../data/item-store';
-import {
-  addOrderEvent,
-  insertOrder,
-  loadOrders,
-  type NewLine,
-  type StoredOrder,
-  type StoredPart,
-} from '../../data/order-store';
+import { insertOrder, loadOrders, type StoredOrder, type StoredPart } from '../../data/order-store';
+import { type NewLine } from '../../data/order-line-store';
+import { addOrderEvent } from '../../data/order-event-store';
 import { addPartEvents } from '../../data/part-event-store';
 import { insertSession, stopSession } from '../../data/work-store';
 import { getShop, type ShopContext } from '../context';

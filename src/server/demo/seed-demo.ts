@@ -5,47 +5,22 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { PLAIN_DETAILS, type StoredPacking } from '../../core/costing/index';
 import { DEFAULT_SHOP_FIGURES, type ShopFigures } from '../../core/materials/index';
-import { STATION_STEPS, STATIONS, type SpoilageCause } from '../../core/orders/index';
-import { addDays } from '../../core/scheduling/index';
-import { dayOf, minor } from '../../core/units/index';
 import { PLAIN_LETTERING, type Lettering } from '../../core/artwork/index';
-import { readRoster } from '../../core/rosters/index';
-import { blankInput, channelInput, itemInput, orderInput, vinylInput } from '../../core/input/index';
+import { blankInput, channelInput, itemInput, vinylInput } from '../../core/input/index';
+import { seedOrder, type DemoOrder } from './seed-demo-orders';
 import type { Database } from '../../data/database';
-import { addOrderEvent } from '../../data/order-store';
-import { insertPayment } from '../../data/payment-store';
 import { savePacking } from '../../data/packing-store';
 import { insertShop } from '../../data/shop-store';
-import { getShop, programRoot, type ShopContext } from '../context';
+import { programRoot, type ShopContext } from '../context';
 import { parseInput } from '../errors';
 import { saveArtwork } from '../artwork/save-artwork';
 import { findVinyl } from '../../data/shelf-store';
 import { addItem, acceptItemCost } from '../items/save-item';
 import { keyOfWish, letterTexts } from '../lettering/letter-texts';
-import { prepareTexts } from '../orders/line-texts';
-import { placeOrder } from '../orders/save-order';
 import { addChannel } from '../shop/save-channel';
 import { addBlank, addVinyl, changeVinyl } from '../stock/save-shelf';
-import { readOrder } from '../orders/read-orders';
 import { seedDemoStock } from './seed-demo-stock';
-import { spoilParts } from '../bench/spoil-parts';
-import { finishSession, startSession } from '../bench/work-at-bench';
 
-type DemoOrder = {
-  title: string;
-  customer: string;
-  contact: string;
-  placedDaysAgo: number;
-  dueInDays: number;
-  lines: [item: string, quantity: number, size: string, colour: string][];
-  /** A list of names as the customer sent it. */
-  names?: { item: string; colour: string; options: number[]; labels: string[]; source: string };
-  agreed: number;
-  reached: Record<'cut' | 'weed' | 'press' | 'check', number>;
-  pace: number;
-  spoiled?: { pieces: number; layer: number; cause: SpoilageCause; blankLost: boolean };
-  handedOverDaysAgo?: number;
-};
 type DemoPlacement = {
   artwork?: string;
   place: string;
@@ -240,101 +215,4 @@ function raisePrices({ file, shop, ids }: Seed): void {
     const { id, version, archived: _archived, ...vinyl } = findVinyl(shop.db, ids.vinyls.get(name)!)!;
     changeVinyl(shop, id, parseInput(vinylInput, { ...vinyl, rollPrice }), version);
   }
-}
-
-async function seedOrder(input: {
-  shop: ShopContext;
-  clock: Clock;
-  order: DemoOrder;
-  items: ReadonlyMap<string, number>;
-  nowMs: number;
-}): Promise<void> {
-  const { shop, clock, order, items, nowMs } = input;
-  const today = dayOf(nowMs, getShop(shop).timeZone);
-  const placedMs = nowMs - order.placedDaysAgo * DAY_MS - 20 * 60_000;
-  clock.ms = placedMs;
-  const lines = [
-    ...order.lines.map(([item, quantity, sizeName, colourName]) => ({
-      itemId: items.get(item),
-      quantity,
-      sizeName,
-      colourName,
-    })),
-    ...(order.names ? readNames(order.names, items) : []),
-  ];
-  const wish = parseInput(orderInput, {
-    title: order.title,
-    customerName: order.customer,
-    contact: order.contact,
-    dueDay: addDays(today, order.dueInDays),
-    agreed: order.agreed,
-    note: '',
-    roster: order.names?.source ?? null,
-    lines,
-  });
-  await prepareTexts(shop, wish.lines);
-  const { id } = placeOrder(shop, wish);
-  const endMs = nowMs - (order.handedOverDaysAgo ?? 0) * DAY_MS - 40 * 60_000;
-  const busy = STATIONS.filter((station) => order.reached[station] > 0);
-  const stepMs = (endMs - placedMs) / (busy.length + 1);
-  for (const [index, station] of busy.entries()) {
-    clock.ms = placedMs + stepMs * (index + 1);
-    const work = (count: number) => workOn(shop, clock, id, station, count, order.pace);
-    work(order.reached[station]);
-    if (station === 'weed' && order.spoiled) {
-      const { pieces, layer, cause, blankLost } = order.spoiled;
-      const parts = readOrder(shop, id)!
-        .parts.filter((part) => part.state === 'weeded' && part.layerIndex === layer)
-        .slice(0, pieces);
-      clock.ms += 60_000;
-      spoilParts(shop, { partIds: parts.map((part) => part.id), cause, blankLost });
-      if (order.handedOverDaysAgo !== undefined)
-        for (const again of ['cut', 'weed'] as const) workOn(shop, clock, id, again, pieces, order.pace);
-    }
-  }
-  if (order.handedOverDaysAgo === undefined) return;
-  const atMs = nowMs - order.handedOverDaysAgo * DAY_MS;
-  addOrderEvent(shop.db, id, 'handed-over', atMs);
-  insertPayment(shop.db, { orderId: id, kind: 'payment', amount: minor(order.agreed), means: 'transfer', atMs });
-  addOrderEvent(shop.db, id, 'closed', atMs, { detail: 'handed over and paid' });
-}
-
-/** The rows of a list whose columns are the texts and then the size. */
-function readNames(
-  { item, colour, options, labels, source }: NonNullable<DemoOrder['names']>,
-  items: ReadonlyMap<string, number>,
-) {
-  const table = readRoster(source, []);
-  if (!table.ok) throw new Error('The list of names of the demo can’t be read');
-  return table.value.rows.map(({ line, cells }) => ({
-    itemId: items.get(item),
-    quantity: 1,
-    sizeName: cells[labels.length],
-    colourName: colour,
-    options,
-    texts: labels.map((label, at) => ({ label, text: cells[at], given: cells[at] })),
-    rosterRow: line,
-  }));
-}
-
-/** Logs the work of a station on the first `count` pieces that can go on, at a pace against the estimate. */
-function workOn(
-  shop: ShopContext,
-  clock: Clock,
-  orderId: number,
-  station: (typeof STATIONS)[number],
-  count: number,
-  pace: number,
-): void {
-  const { parts } = readOrder(shop, orderId)!;
-  const { from } = STATION_STEPS[station];
-  const whole = (pieceId: number) =>
-    station === 'cut' || station === 'weed' || parts.every((part) => part.pieceId !== pieceId || part.state === from);
-  const ready = parts.filter((part) => part.state === from && whole(part.pieceId));
-  const pieces = new Set([...new Set(ready.map((part) => part.pieceId))].slice(0, count));
-  const chosen = ready.filter((part) => pieces.has(part.pieceId));
-  if (chosen.length === 0) return;
-  const { id } = startSession(shop, { station, partIds: chosen.map((part) => part.id) });
-  clock.ms += chosen.reduce((sum, part) => sum + part.estimates[station], 0) * pace * 1000;
-  finishSession(shop, id, 'done');
 }

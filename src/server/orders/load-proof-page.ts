@@ -17,7 +17,7 @@ export function loadProofPage(shop: ShopContext, token: string): ProofPageView {
   return toProofPage(shop, proof);
 }
 
-export function toProofPage(shop: ShopContext, proof: StoredProof): ProofPageView {
+function toProofPage(shop: ShopContext, proof: StoredProof): ProofPageView {
   const { order } = requireOrder(shop, proof.orderId);
   const { name, locale, timeZone } = getShop(shop);
   const { number, token, atMs, approvedAtMs, approvedBy, content } = proof;
@@ -43,7 +43,8 @@ const sharedDrawings = ({ drawings }: Line) => drawings.filter(({ label }) => la
 function toDesigns(shop: ShopContext, { lines }: ProofContent): ProofPageView['designs'] {
   const ids = lines.flatMap(({ drawings }) => drawings.map(({ artworkId }) => artworkId));
   const versions = new Map(findArtworkVersions(shop.db, [...new Set(ids)]).map(({ id, version }) => [id, version]));
-  const hrefOf = (artworkId: number) => pictureHref({ id: artworkId, version: versions.get(artworkId) ?? 1 });
+  const hrefOf = ({ artworkId, colours }: Line['drawings'][number], { ground }: Line) =>
+    pictureHref({ id: artworkId, version: versions.get(artworkId) ?? 1 }, { colours, ground });
   // Widths may follow the size: what is shown is the first of a design.
   const designs = groupBy(lines, (line) =>
     JSON.stringify([line.itemName, line.colourName, sharedDrawings(line).map((one) => [one.artworkId, one.place])]),
@@ -51,10 +52,10 @@ function toDesigns(shop: ShopContext, { lines }: ProofContent): ProofPageView['d
   return [...designs.values()].map((own) => ({
     itemName: own[0]!.itemName,
     colourName: own[0]!.colourName,
-    pictures: sharedDrawings(own[0]!).map(({ artworkId, place, widthMm }) => ({
-      href: hrefOf(artworkId),
-      place,
-      widthMm,
+    pictures: sharedDrawings(own[0]!).map((drawing) => ({
+      href: hrefOf(drawing, own[0]!),
+      place: drawing.place,
+      widthMm: drawing.widthMm,
     })),
     labels: [...new Set(own.flatMap(({ texts }) => texts.map(({ label }) => label)))],
     pieces: own.map((line) => ({
@@ -62,7 +63,7 @@ function toDesigns(shop: ShopContext, { lines }: ProofContent): ProofPageView['d
       quantity: line.quantity,
       texts: line.texts.map((text) => {
         const drawing = line.drawings.find(({ label }) => label === text.label);
-        return { ...text, href: drawing ? hrefOf(drawing.artworkId) : null };
+        return { ...text, href: drawing ? hrefOf(drawing, line) : null };
       }),
     })),
   }));

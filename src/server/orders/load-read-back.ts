@@ -48,7 +48,7 @@ export function loadReadBack(shop: ShopContext, id: number): ReadBackView {
 }
 
 /** The picture of a line's text, by its label; null where it is not on the piece. */
-export function makeHrefs(
+function makeHrefs(
   shop: ShopContext,
   lines: readonly Pick<StoredLine, 'made'>[],
 ): (line: Pick<StoredLine, 'made'>, label: string) => string | null {

@@ -2,7 +2,7 @@
 
 import { decideMove, findUndoable, isOver, ORDER_MOVES, type OrderMove } from '../../core/orders/index';
 import { inTransaction } from '../../data/database';
-import { addOrderEvent } from '../../data/order-store';
+import { addOrderEvent } from '../../data/order-event-store';
 import { getSettings, type ShopContext } from '../context';
 import { ShopError } from '../errors';
 import type { ReadOrder } from './read-orders';

@@ -5,7 +5,9 @@ import { compareProof, type ProofContent } from '../../core/orders/index';
 import { inTransaction } from '../../data/database';
 import { findArtworkVersions } from '../../data/artwork-store';
 import { nameItems } from '../../data/item-store';
-import { addOrderEvent } from '../../data/order-store';
+import { findBlanks, findVinyls } from '../../data/shelf-store';
+import { PAPER_COLOURS, UNCHOSEN } from '../../theme/tokens';
+import { addOrderEvent } from '../../data/order-event-store';
 import { approveProof, findLastProof, insertProof } from '../../data/proof-store';
 import type { ProofView } from '../../views/orders';
 import { describeProofChange } from '../../wording/orders';
@@ -16,7 +18,7 @@ import type { ReadOrder } from './read-orders';
 import { requireOrder } from './save-order';
 
 /** The order as it will be made now. */
-export function readProofContent(shop: ShopContext, { order }: ReadOrder): ProofContent {
+function readProofContent(shop: ShopContext, { order }: ReadOrder): ProofContent {
   const names = nameItems(
     shop.db,
     order.lines.map((line) => line.itemId),
@@ -28,15 +30,28 @@ export function readProofContent(shop: ShopContext, { order }: ReadOrder): Proof
       version,
     ]),
   );
+  const vinyls = new Map(
+    findVinyls(shop.db, [...new Set(placements.flatMap(({ vinylIds }) => vinylIds))]).map((vinyl) => [vinyl.id, vinyl]),
+  );
+  const blanks = new Map(
+    findBlanks(shop.db, [...new Set(order.lines.flatMap(({ made }) => made?.blankId ?? []))]).map((blank) => [
+      blank.id,
+      blank,
+    ]),
+  );
+  const groundOf = ({ made, colourName }: ReadOrder['order']['lines'][number]) =>
+    blanks.get(made?.blankId ?? 0)?.colours.find(({ name }) => name === colourName)?.hex ?? PAPER_COLOURS.white;
   return {
     lines: order.lines.map((line) => ({
+      ground: groundOf(line),
       lineId: line.id,
       itemName: names.get(line.itemId) ?? 'item',
       quantity: line.quantity,
       sizeName: line.sizeName,
       colourName: line.colourName,
       texts: line.texts.map(({ label, text }) => ({ label, text })),
-      drawings: (line.made?.placements ?? []).map(({ artworkId, place, widthMm, lettering, text }) => ({
+      drawings: (line.made?.placements ?? []).map(({ artworkId, place, widthMm, lettering, text, vinylIds }) => ({
+        colours: vinylIds.map((id) => vinyls.get(id)?.colourHex ?? UNCHOSEN.grey),
         artworkId,
         place,
         widthMm,

@@ -3,7 +3,8 @@
 import type { InferType } from 'yup';
 import type { readBackInput } from '../../core/input/index';
 import { inTransaction } from '../../data/database';
-import { addOrderEvent, setReadBack } from '../../data/order-store';
+import { addOrderEvent } from '../../data/order-event-store';
+import { setReadBack } from '../../data/order-line-store';
 import type { ShopContext } from '../context';
 import { ShopError, stale } from '../errors';
 import type { ReadOrder, ReadPart } from './read-orders';

@@ -64,7 +64,7 @@ function drawDesign(paper: Paper, shop: ShopContext, lines: readonly ProofLine[]
     paper.font('text').fontSize(11).fillColor(SOFT).text(plainText(sizes));
   }
   let y = paper.y + 8;
-  for (const { artworkId, place, widthMm } of first!.drawings.filter(isDrawing)) {
+  for (const { artworkId, place, widthMm, colours } of first!.drawings.filter(isDrawing)) {
     const found = findPicture(shop.db, artworkId);
     if (!found) continue;
     if (y + PICTURE_HEIGHT > paper.page.height - MARGIN) {
@@ -74,7 +74,12 @@ function drawDesign(paper: Paper, shop: ShopContext, lines: readonly ProofLine[]
     // At real size where the page holds it.
     const pointsPerUnit = (widthMm / found.picture.width) * POINTS_PER_MM;
     y +=
-      drawPictureOnPaper(paper, found.picture, { x: MARGIN, y, width, height: PICTURE_HEIGHT }, { pointsPerUnit }) + 6;
+      drawPictureOnPaper(
+        paper,
+        found.picture,
+        { x: MARGIN, y, width, height: PICTURE_HEIGHT },
+        { pointsPerUnit, colours, ground: first!.ground },
+      ) + 6;
     paper
       .font('text')
       .fontSize(10)
@@ -123,6 +128,6 @@ function drawPiece(paper: Paper, shop: ShopContext, line: ProofLine, number: num
     const found = findPicture(shop.db, drawing.artworkId);
     if (!found) return;
     const box = { x: MARGIN + width * 0.45 + at * share, y: y + 4, width: share - 12, height: PIECE_HEIGHT - 18 };
-    drawPictureOnPaper(paper, found.picture, box, { colours: found.picture.layers.map(() => INK) });
+    drawPictureOnPaper(paper, found.picture, box, { colours: drawing.colours, ground: line.ground });
   });
 }

@@ -2,7 +2,7 @@
 // that opens the order at the bench.
 
 import { encode } from 'uqr';
-import { formatDay, formatDuration, formatLength, type FormatSettings } from '../../core/units';
+import { formatDay, formatDuration, formatLength, formatTemperature, type FormatSettings } from '../../core/units';
 import { planPressing } from '../../core/pressing';
 import { findPicture } from '../../data/artwork-store';
 import { getShop } from '../context';
@@ -11,6 +11,7 @@ import { readMadeLines, type MadeLine } from '../items/materials';
 import { requireOrder } from '../orders/save-order';
 import type { ReadOrder } from '../orders/read-orders';
 import { plural } from '../../wording/plural';
+import { describePressStep } from '../../wording/press-steps';
 import { describeHandedness } from '../../wording/stations';
 import { decideHandedness } from '../../core/materials';
 import { drawPictureOnPaper } from './draw-picture';
@@ -73,7 +74,7 @@ function drawCode(paper: Paper, address: string): void {
 
 function drawDrawings(
   paper: Paper,
-  { made, item }: MadeLine,
+  { made, item, layers, blank }: MadeLine,
   settings: FormatSettings,
   pictureOf: (artworkId: number) => Parameters<typeof drawPictureOnPaper>[1] | null,
 ): void {
@@ -85,10 +86,13 @@ function drawDrawings(
     .text(plainText(item.name), MARGIN, paper.y + 14);
   const top = paper.y + 6;
   const share = (paper.page.width - 2 * MARGIN) / Math.max(1, made.placements.length);
+  const ground = blank.colours.find(({ name }) => name === made.colourName)?.hex;
   made.placements.forEach((placement, at) => {
     const x = MARGIN + at * share;
     const picture = pictureOf(placement.artworkId);
-    if (picture) drawPictureOnPaper(paper, picture, { x, y: top, width: share - 14, height: PICTURE_HEIGHT });
+    const colours = layers.filter((layer) => layer.placement === at).map(({ vinyl }) => vinyl.colourHex);
+    const box = { x, y: top, width: share - 14, height: PICTURE_HEIGHT };
+    if (picture) drawPictureOnPaper(paper, picture, box, { colours, ...(ground ? { ground } : {}) });
     const what = placement.lettering && placement.text !== undefined ? `${placement.lettering.label}: ` : '';
     paper
       .font('text')
@@ -133,13 +137,21 @@ function drawPressing(
 ): void {
   const plan = planPressing({ layers, blank, shop: figures });
   if (!plan.ok || plan.value.temperatureC === null) return;
-  startBlock(paper, 60);
-  const words = `Press at ${plan.value.temperatureC} °C, ${formatDuration(plan.value.handsSeconds.value, settings)} of your hands a piece.`;
+  const steps = plan.value.steps.map((step) => {
+    const { what, facts } = describePressStep(step, settings);
+    return `${what} (${facts.join(', ')})`;
+  });
+  const head = `Press at ${formatTemperature(plan.value.temperatureC, settings)}, ${formatDuration(plan.value.handsSeconds.value, settings)} of your hands a piece`;
+  startBlock(paper, 80);
   paper
     .font('strong')
     .fontSize(11)
     .fillColor(INK)
-    .text(plainText(words), MARGIN, paper.y + 12);
+    .text(plainText(head), MARGIN, paper.y + 12);
+  paper
+    .font('text')
+    .fontSize(9.5)
+    .text(plainText(steps.join('; ')), { width: paper.page.width - 2 * MARGIN });
 }
 
 /** Piece by piece, with room for a tick at each station. */

@@ -12,6 +12,8 @@ type Props = {
   readonly title: string;
   readonly label: string;
   readonly button: string;
+  /** What has to be known before it is answered. */
+  readonly words?: string;
   /** It can't be left empty. */
   readonly isNeeded?: boolean;
   readonly start?: string;
@@ -21,7 +23,7 @@ type Props = {
 
 const LONGEST = 120;
 
-export default function AskText({ title, label, button, isNeeded = false, start = '', onClose, onTake }: Props) {
+export default function AskText({ title, label, button, words, isNeeded = false, start = '', onClose, onTake }: Props) {
   const [text, setText] = useState(start);
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="sm" aria-labelledby="ask-title">
@@ -33,7 +35,8 @@ export default function AskText({ title, label, button, isNeeded = false, start 
           onTake(text.trim());
         }}
       >
-        <DialogContent className="fields">
+        <DialogContent className="cols">
+          {words && <p className="flat">{words}</p>}
           <TextField
             label={label}
             value={text}
