@@ -15,6 +15,11 @@ const VIEWS = [
   '/orders/6',
   '/orders/1',
   '/orders/new',
+  '/orders/13',
+  '/orders/13/read-back',
+  '/orders/owed',
+  '/customers',
+  '/customers/6',
   '/artwork',
   '/artwork/3',
   '/artwork/new',
@@ -115,6 +120,7 @@ for (const view of VIEWS) {
 
 test('keys lead everywhere: search, help, views, seam, units', async ({ page }) => {
   await page.goto(server.address, { waitUntil: 'networkidle' });
+  await running(page);
   await page.keyboard.press('/');
   await page.getByPlaceholder(/An order, item, drawing/).fill('honey');
   await expect(page.getByRole('option', { name: /Honeycomb tea towels/ })).toBeVisible();

@@ -1,7 +1,7 @@
 // Which column of a list holds what: guessed from its headings and from what stands in it, to be put right by the seller.
 
 import type { Lettering } from '../artwork';
-import type { RosterTable } from './read-roster';
+import { looksLikeSize, type RosterTable } from './read-roster';
 
 /** What a list of names is for: the texts of an item, and the sizes and colours of its blank. */
 export type RosterItem = {
@@ -28,13 +28,15 @@ export function matchColumns(table: RosterTable, item: RosterItem): RosterMatch 
     return column;
   };
   const headed = (wanted: RegExp) => (column: number) => wanted.test(table.header?.[column]?.trim() ?? '');
-  const holds = (names: readonly string[]) => {
+  const holds = (names: readonly string[], isAlike: (cell: string) => boolean = () => false) => {
     const known = new Set(names.map((name) => name.toLowerCase()));
-    return (column: number) => mostCells(table, column, (cell) => known.has(cell.toLowerCase()));
+    return (column: number) => mostCells(table, column, (cell) => known.has(cell.toLowerCase()) || isAlike(cell));
   };
   // Letters that look like digits are a slip of whoever wrote the list.
   const isNumbers = (column: number) => mostCells(table, column, (cell) => /^#?(?=.*\d)[\dOoIl|SB]{1,4}$/.test(cell));
-  const size = take(headed(/^(sizes?|gr[öo](ß|ss)e)$/iu)) ?? (item.sizes.length > 1 ? take(holds(item.sizes)) : null);
+  const size =
+    take(headed(/^(sizes?|gr[öo](ß|ss)e)$/iu)) ??
+    (item.sizes.length > 1 ? take(holds(item.sizes, looksLikeSize)) : null);
   const colour = take(headed(/^(colou?r|farbe)$/iu)) ?? (item.colours.length > 1 ? take(holds(item.colours)) : null);
   const note = take(headed(/^(notes?|remark)$/iu));
   const byName = new Map(item.letterings.map(({ label }) => [label, take(headed(exactly(label)))]));

@@ -73,15 +73,18 @@ function splitMessage(line: string, sizes: readonly string[]): readonly string[]
     const last = /^(.*\S)\s+(\S+)\s*$/u.exec(rest);
     if (!last) break;
     const [, before, word] = last;
-    if (!known.has(word!.toLowerCase()) && !/^#?\d{1,3}$/.test(word!) && !SIZE_WORDS.test(word!)) break;
+    if (!known.has(word!.toLowerCase()) && !NUMBER_WORDS.test(word!) && !looksLikeSize(word!)) break;
     cells.unshift(word!.replace(/^#/, ''));
     rest = before!.replace(/\s+[-–—:,]$/u, '');
   }
   return [rest, ...cells];
 }
 
+/** Numbers, also where a letter that looks like a digit slipped in. */
+const NUMBER_WORDS = /^#?(?=.*\d)[\dOoIl|S]{1,3}$/;
 /** Sizes as they are written everywhere, though this blank may not come in them. */
 const SIZE_WORDS = /^(x{1,5}[sl]|\d{1,2}x[sl]|[sml])$/i;
+export const looksLikeSize = (word: string): boolean => SIZE_WORDS.test(word);
 
 const HEADINGS =
   /^(sur|last|first|full|family|nick)?[\s-]*(name|names|surname|player|rider|member|number|numbers|no|nr|nummer|num|#|seat|size|sizes|gr[öo](ß|ss)e|colou?r|farbe|note|notes|remark|text|qty|quantity|count|vorname|nachname)\.?:?$/iu;

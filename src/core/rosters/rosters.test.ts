@@ -37,6 +37,7 @@ describe('a list of names', () => {
   it.each([
     ['a message', 'Marlowe 7 XL\nO’Dell 12 s\n', ['1|Marlowe|7|XL|navy|', '2|O’Dell|12|S|navy|']],
     ['a size the blank hasn’t', 'Marlowe 7 3XL\nTarn 8 M', ['1|Marlowe|7|3XL|navy|', '2|Tarn|8|M|navy|']],
+    ['a slip in a number', 'Tarn 1O M', ['1|Tarn|1O|M|navy|']],
     ['a numbered message', '1. Marlowe 7\n2) van der Berg - 8\n', ['1|Marlowe|7|M|navy|', '2|van der Berg|8|M|navy|']],
     ['names alone', 'Marlowe\n\nvan der Berg', ['1|Marlowe||M|navy|', '3|van der Berg||M|navy|']],
     ['cells of a table', 'Size\tSurname\tSeat\nL\tTarn\t4', ['2|Tarn|4|L|navy|']],

@@ -38,7 +38,11 @@ export default function ChangeLines(props: Props) {
 }
 
 function LinesForm({ view, items, onClose, onSaved }: Props & { readonly items: readonly OrderableItem[] }) {
-  const form = useForm<LinesChangeForm>({ defaultValues: { lines: [...toLineForms(view.lines)], fate: null } });
+  const form = useForm<LinesChangeForm>({
+    // The server checks the lines; what it said about them last is no reason not to ask it again.
+    resolver: (values) => ({ values, errors: {} }),
+    defaultValues: { lines: [...toLineForms(view.lines)], fate: null },
+  });
   const lines = useWatch({ control: form.control, name: 'lines' });
   const save = useSave<LinesChangeForm, unknown>({
     form,

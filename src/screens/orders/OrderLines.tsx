@@ -81,7 +81,7 @@ function OrderLine({ form, index, items, item, line, onRemove }: LineProps) {
           onPicked={pickItem}
         />
         {line.roster ? (
-          <p className="flat soft">Sizes and names as listed</p>
+          <p className="flat soft as-listed">Sizes and names as listed</p>
         ) : (
           <>
             <NumberField form={form} name={`lines.${index}.quantity`} label="Quantity" />

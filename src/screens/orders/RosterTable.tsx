@@ -117,7 +117,7 @@ function Row({ row, roster, item }: RowProps) {
         {row.note && <div className="soft small">{row.note}</div>}
       </td>
       <td>
-        <Button size="small" variant="text" aria-label={`Remove line ${line}`} onClick={() => roster.remove(line)}>
+        <Button size="small" variant="text" aria-label={`Remove row ${line}`} onClick={() => roster.remove(line)}>
           Remove
         </Button>
       </td>
