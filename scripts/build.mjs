@@ -5,7 +5,9 @@ import { rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { root, run } from './prepare.mjs';
 
-const THREADS = ['measure', 'nest', 'pack', 'book', 'basket', 'paper', 'cost', 'letter'].map((kind) => `${kind}-thread`);
+const THREADS = ['measure', 'nest', 'pack', 'book', 'basket', 'paper', 'cost', 'letter'].map(
+  (kind) => `${kind}-thread`,
+);
 
 rmSync(join(root, 'dist'), { recursive: true, force: true });
 const status = run('npx', ['--no-install', 'astro', 'build'], { env: { NODE_ENV: 'production' } });
