@@ -32,3 +32,9 @@ export function describeFitProblem(problem: FitProblem): string {
       return problem satisfies never;
   }
 }
+
+/** Texts that an item asks for, and that nobody wrote. */
+export const describeUnwritten = (labels: readonly string[]): { readonly what: string; readonly todo: string } => ({
+  what: `nothing is written for ${labels.join(' and ')}`,
+  todo: 'Write it, paste a list of names, or leave it off: these pieces come without.',
+});

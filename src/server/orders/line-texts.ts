@@ -33,6 +33,14 @@ function listWishes(item: StoredItem, line: TextLine): readonly TextWish[] {
   });
 }
 
+/** Names of texts that the item asks for and nobody wrote: the pieces come without. */
+export function listUnwritten(item: StoredItem, line: TextLine): readonly string[] {
+  const written = new Set((line.texts ?? []).filter(({ text }) => text.trim() !== '').map(({ label }) => label));
+  return listLetteringsOf(item, line)
+    .map(({ label }) => label)
+    .filter((label) => !written.has(label));
+}
+
 export type TextProblem = { readonly line: number; readonly wish: TextWish; readonly problem: FitProblem };
 
 /** Sets all texts of the lines; tells which can't be. `line`: its place, from 0. */

@@ -68,6 +68,14 @@ describe('an order as it is put together', () => {
   });
 });
 
+it('says of an option with a text that nothing is written for it', () => {
+  const club = { itemId: idOf('Crew jacket, crest and club mark'), sizeName: 'M', colourName: 'navy', options: [0] };
+  const ask = (text: string) =>
+    askOrder(shop, { lines: [line({ ...club, texts: [{ label: 'Surname', text, given: text }] })] }).findings;
+  expect(ask(' ')).toMatchObject([{ what: 'nothing is written for Surname' }]);
+  expect(ask('TARN').map(({ what }) => what)).not.toContain('nothing is written for Surname');
+});
+
 describe('the day an order is promised for', () => {
   it('is never past without a word, and the earliest one is named', async () => {
     const earliest = askOrder(shop, { lines: [line()] }).ready!.day;

@@ -11,9 +11,9 @@ import { ShopError } from '../errors';
 import { findInTheWay } from '../items/find-in-the-way';
 import type { Materials } from '../items/materials';
 import { costOrder, type WishedLine } from './cost-order';
-import { describeFitProblem } from '../../wording/lettering';
+import { describeFitProblem, describeUnwritten } from '../../wording/lettering';
 import { findMissing } from './find-missing';
-import type { TextProblem } from './line-texts';
+import { listUnwritten, type TextProblem } from './line-texts';
 import { findPromise } from './find-promise';
 import { placeOrder } from './save-order';
 
@@ -50,8 +50,9 @@ function sayStrongest(
   materials: Materials,
 ): OrderAnswer['findings'] {
   const strongest = new Map(
-    costed.flatMap(({ item, cost }) => {
-      const [first] = findInTheWay(shop, cost.made, materials);
+    costed.flatMap(({ item, line, cost }) => {
+      const unwritten = listUnwritten(item, line);
+      const [first] = unwritten.length > 0 ? [describeUnwritten(unwritten)] : findInTheWay(shop, cost.made, materials);
       return first ? [[item.id, { itemName: item.name, what: first.what, todo: first.todo }] as const] : [];
     }),
   );
