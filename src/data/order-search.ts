@@ -3,7 +3,8 @@
 import { and, asc, desc, eq, isNotNull, like, or, sql } from 'drizzle-orm';
 import type { Database } from './database';
 import { toLikePattern } from './like';
-import { customers, orders } from './schema';
+import { customers, orderLines, orders } from './schema';
+import { splitWords } from '../core/orders';
 
 const CLOSED_COLUMNS = {
   closed: orders.closedAtMs,
@@ -54,11 +55,19 @@ export const countClosedOrders = (db: Database, words: string): number =>
 
 const isClosedLike = (words: string) => and(isNotNull(orders.closedAtMs), words === '' ? undefined : matches(words));
 
-/** Title or customer holds the words, or the number is the order's. */
-function matches(words: string) {
-  const wanted = toLikePattern(words);
-  const number = /^\d{1,9}$/.test(words.trim()) ? Number(words.trim()) : NO_ORDER;
-  return or(like(orders.title, wanted), like(customers.name, wanted), eq(orders.id, number));
+/** Each of the words, in any order: in the title, the customer or on a piece, or it is the order's number. */
+const matches = (words: string) => and(...splitWords(words).map(matchesWord));
+
+function matchesWord(word: string) {
+  const wanted = toLikePattern(word);
+  const number = /^#?(\d{1,9})$/.exec(word)?.[1];
+  const named = sql`(select ${orderLines.orderId} from ${orderLines} where ${orderLines.words} <> '' and ${orderLines.words} like ${wanted})`;
+  return or(
+    like(orders.title, wanted),
+    like(customers.name, wanted),
+    sql`${orders.id} in ${named}`,
+    eq(orders.id, number === undefined ? NO_ORDER : Number(number)),
+  );
 }
 
 /** Orders whose title or customer holds the words, or whose number they are; the first due first. */

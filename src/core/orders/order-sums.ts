@@ -61,3 +61,10 @@ export function sumOrder(lines: readonly CostedPieces[]): { readonly cost: Figur
   const sum = parts.reduce((all, part) => all + part.value, 0);
   return { cost: figure('Cost of the order', sum, 'money', 'computed', { how: 'sum of its lines', parts }) };
 }
+
+/** What is looked for: words in any order, in lower case. */
+export const splitWords = (words: string): readonly string[] =>
+  words
+    .toLowerCase()
+    .split(/\s+/)
+    .filter((word) => word !== '');

@@ -48,7 +48,7 @@ function NewOrder({ view }: { readonly view: NewOrderView }) {
   const order = useNewOrder(view);
   const { form, save } = order;
   return (
-    <form noValidate onSubmit={save.submit}>
+    <form noValidate onSubmit={order.submit}>
       <div className="page-head">
         <OrderVerdict order={order} />
         <div className="actions">

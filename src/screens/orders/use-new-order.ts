@@ -1,7 +1,7 @@
 // An order as it is put together: its form, what it asks and costs as it stands, and taking it.
 
 import { yupResolver } from '@hookform/resolvers/yup';
-import { useEffect, useState } from 'react';
+import { useEffect, useState, type FormEvent } from 'react';
 import { useForm, useWatch, type Resolver, type UseFormReturn } from 'react-hook-form';
 import { orderInput } from '../../core/input';
 import { sumAsked } from '../../core/orders';
@@ -90,6 +90,11 @@ export function useNewOrder(view: NewOrderView) {
     /** The day that was chosen is past, or before the earliest one. */
     isEarly: save.reason === 'due-past' || save.reason === 'due-too-early',
     customerName,
+    /** Agreed: also after it was once tried as a wish. */
+    submit: (event: FormEvent) => {
+      form.setValue('as', 'placed');
+      save.submit(event);
+    },
     /** Talked about, not agreed: nothing is promised or held for it. */
     noteWish: () => {
       form.setValue('as', 'wished');

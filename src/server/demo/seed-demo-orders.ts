@@ -11,6 +11,7 @@ import { spoilParts } from '../bench/spoil-parts';
 import { finishSession, startSession } from '../bench/work-at-bench';
 import { getShop, type ShopContext } from '../context';
 import { parseInput } from '../errors';
+import { CLOSED_BY_ITSELF } from '../orders/move-order';
 import { prepareTexts } from '../orders/line-texts';
 import { readOrder } from '../orders/read-orders';
 import { placeOrder } from '../orders/save-order';
@@ -87,7 +88,7 @@ export async function seedOrder(input: {
   const atMs = nowMs - order.handedOverDaysAgo * DAY_MS;
   addOrderEvent(shop.db, id, 'handed-over', atMs);
   insertPayment(shop.db, { orderId: id, kind: 'payment', amount: minor(order.agreed), means: 'transfer', atMs });
-  addOrderEvent(shop.db, id, 'closed', atMs, { detail: 'handed over and paid' });
+  addOrderEvent(shop.db, id, 'closed', atMs, { detail: CLOSED_BY_ITSELF });
 }
 
 /** The rows of a list whose columns are the texts and then the size. */

@@ -1,5 +1,6 @@
 // The list of orders, a page at a time: the open ones with their slack, or those that are closed.
 
+import { splitWords } from '../../core/orders/index';
 import { dayOf } from '../../core/units/index';
 import { loadStandingOrders } from '../../data/order-store';
 import { countClosedOrders, findClosedOrderIds } from '../../data/order-search';
@@ -50,19 +51,23 @@ function pageClosed(shop: ShopContext, query: ListQuery<OrderSort>) {
 
 /** Open orders are few, and all were read for their slack. */
 function pageOpen(open: readonly WaitingOrder[], { show, words, sort, down, page }: OrderListQuery) {
-  const wanted = words.toLowerCase();
+  const wanted = splitWords(words);
   const found = open.filter(
-    ({ order, stage }) =>
-      (show === 'open' || stage === 'ready') &&
-      (wanted === '' ||
-        String(order.id) === wanted ||
-        order.title.toLowerCase().includes(wanted) ||
-        order.customer.name.toLowerCase().includes(wanted)),
+    ({ order, stage }) => (show === 'open' || stage === 'ready') && wanted.every((word) => holdsWord(order, word)),
   );
   const sorted = sort === 'due' ? [...found] : [...found].sort((a, b) => compare(sort, a, b));
   if (down) sorted.reverse();
   const { offset, ...at } = findPage(sorted.length, page, PAGE_ROWS);
   return { entries: sorted.slice(offset, offset + PAGE_ROWS), at };
+}
+
+/** In its title, its customer or on a piece; or its number, with or without a mark before it. */
+function holdsWord({ id, title, customer, lines }: WaitingOrder['order'], word: string): boolean {
+  const said = lines.flatMap(({ texts }) => texts.map(({ text }) => text));
+  return (
+    word.replace(/^#/, '') === String(id) ||
+    [title, customer.name, ...said].some((text) => text.toLowerCase().includes(word))
+  );
 }
 
 function compare(sort: OrderSort, { order: a }: WaitingOrder, { order: b }: WaitingOrder): number {

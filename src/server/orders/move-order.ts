@@ -34,17 +34,20 @@ export function moveOrder(shop: ShopContext, id: number, { move, detail = '', ow
   });
 }
 
+/** Told of an order that closed by itself: taking it back takes the hand-over back with it. */
+export const CLOSED_BY_ITSELF = 'handed over and paid';
+
 /** What is handed over and paid is closed: nobody has to say so. */
 export function closeWhenPaid(shop: ShopContext, { order, stage }: ReadOrder): void {
   if ((stage === 'collected' || stage === 'sent') && order.paid >= order.agreed)
-    addOrderEvent(shop.db, order.id, 'closed', shop.now(), { detail: 'handed over and paid' });
+    addOrderEvent(shop.db, order.id, 'closed', shop.now(), { detail: CLOSED_BY_ITSELF });
 }
 
 /** Takes the last step back. Closing that followed from a hand-over goes with it. @throws ShopError where there is none */
 export function undoMove(shop: ShopContext, id: number): void {
   inTransaction(shop.db, () => {
     const first = takeLastBack(shop, id);
-    if (first.kind === 'closed' && first.detail === 'handed over and paid') takeLastBack(shop, id);
+    if (first.kind === 'closed' && first.detail === CLOSED_BY_ITSELF) takeLastBack(shop, id);
   });
 }
 

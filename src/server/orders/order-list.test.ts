@@ -72,6 +72,17 @@ describe('the list of orders', () => {
     expect(ask('q=fair').rows).toEqual([]);
   });
 
+  it('finds by words in any order, by number with a mark, and by a name on a piece', () => {
+    const crew = ask('q=seats+fennmere').rows.map((row) => row.id);
+    expect(crew).toHaveLength(1);
+    expect(ask(`q=%23${crew[0]}`).rows.map((row) => row.id)).toEqual(crew);
+    expect(ask('q=quillfeather+junior').rows.map((row) => row.id)).toEqual(crew);
+    expect(ask('q=junior+nobody').rows).toEqual([]);
+    moveOrder(shop, crew[0]!, { move: 'cancel' });
+    expect(ask('show=closed&q=östlund+crew').rows.map((row) => row.id)).toEqual(crew);
+    expect(ask('show=closed&q=quillfeathers').rows).toEqual([]);
+  });
+
   it('of the ready ones holds no other', () => {
     const { rows, counts } = ask('show=ready');
     expect(rows.length).toBe(counts.ready);
