@@ -10,7 +10,8 @@ const address = `http://localhost:${process.env.PORT ?? 4321}`;
 const views = {
   today: '/',
   orders: '/orders',
-  order: '/orders/6',
+  order: '/orders/13',
+  'read-back': '/orders/13/read-back',
   artwork: '/artwork/2',
   weeding: '/artwork/3',
   lettering: '/artwork/letter',
@@ -23,7 +24,6 @@ const views = {
   bench: '/bench/press',
   shelf: '/shelf',
   stock: '/shelf/stock',
-  supplies: '/shelf/supplies',
   offers: '/shelf/offers',
   buy: '/shelf/buy',
   shop: '/shop',
