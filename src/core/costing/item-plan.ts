@@ -215,6 +215,15 @@ export function placeTexts(
   };
 }
 
+/** The place that a layer of a piece is at, by its number through all places; undefined where it has not so many. */
+export function findPlacementOfLayer(made: Made, layerIndex: number): Made['placements'][number] | undefined {
+  let first = 0;
+  return made.placements.find(({ vinylIds }) => {
+    first += vinylIds.length;
+    return layerIndex < first;
+  });
+}
+
 /** All vinyls that any variant may be made of. */
 export function listVinylIds({ placements, details }: Pick<ItemPlan, 'placements' | 'details'>): readonly number[] {
   return [

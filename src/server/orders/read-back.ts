@@ -2,6 +2,7 @@
 
 import type { InferType } from 'yup';
 import type { readBackInput } from '../../core/input/index';
+import { findPlacementOfLayer } from '../../core/costing/index';
 import { inTransaction } from '../../data/database';
 import { addOrderEvent } from '../../data/order-event-store';
 import { setReadBack } from '../../data/order-line-store';
@@ -30,6 +31,10 @@ export function readBack(
   });
 }
 
+/** Drawings of a piece may be cut before its texts are read. */
+const isText = ({ made }: ReadOrder['order']['lines'][number], { layerIndex }: ReadPart): boolean =>
+  made !== null && findPlacementOfLayer(made, layerIndex)?.text !== undefined;
+
 /**
  * Refuses to cut texts that nobody compared, unless a reason is given; the reason is kept in the story of the order.
  * Call it inside the transaction that cuts.
@@ -40,10 +45,9 @@ export function refuseUnread(
   parts: readonly ReadPart[],
   reason: string,
 ): void {
-  const lineIds = new Set(parts.map((part) => part.lineId));
   for (const { order } of orders) {
     const unread = order.lines.filter(
-      (line) => lineIds.has(line.id) && line.texts.length > 0 && line.readBackAtMs === null,
+      (line) => line.readBackAtMs === null && parts.some((part) => part.lineId === line.id && isText(line, part)),
     );
     if (unread.length === 0) continue;
     if (reason === '')
