@@ -14,8 +14,7 @@ import {
   type VinylKind,
 } from '../materials';
 import { SPOILAGE_CAUSES, STATIONS, type SpoilageCause, type Station } from '../orders';
-import { itemDetails, placement, widthMm } from './item-inputs';
-import { optionIndexes } from './order-inputs';
+import { itemDetails, optionIndexes, placement, widthMm } from './item-inputs';
 import { pressInput, printArea, vinylDetails } from './material-inputs';
 import { prepSteps } from './steps-input';
 import { hexColour, money, numberBetween, oneOf, optionalText, rowId, shortText, wholeBetween } from './rules';

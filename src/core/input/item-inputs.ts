@@ -50,6 +50,12 @@ const ownSeconds = (label: string) =>
     numberBetween(label, 0, 86_400, 'Seconds of your hands for one piece; empty where it is estimated or learned.'),
   );
 
+/** Options by their places in the item. */
+export const optionIndexes = yup
+  .array(wholeBetween('Option', 0, 100, 'By its place in the item.'))
+  .max(12, 'Options: at most 12.')
+  .default([]);
+
 export const itemDetails = yup.object({
   options: yup
     .array(yup.object({ label: shortText('Option', 40), surcharge: money('Surcharge'), placement }))

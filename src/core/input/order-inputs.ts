@@ -1,14 +1,10 @@
 // What may be entered of orders: their lines with texts, changes, steps, payments.
 
 import * as yup from 'yup';
+import { optionIndexes } from './item-inputs';
 import { letteringInput } from './lettering-input';
 import { PAYMENT_KINDS, type Fate, type PaymentKind } from '../orders';
 import { money, oneOf, optionalText, rowId, shortText, wholeBetween } from './rules';
-
-export const optionIndexes = yup
-  .array(wholeBetween('Option', 0, 100, 'By its place in the item.'))
-  .max(12, 'Options: at most 12.')
-  .default([]);
 
 const isDay = (text: string | undefined) =>
   text !== undefined &&

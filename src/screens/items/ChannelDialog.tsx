@@ -7,7 +7,7 @@ import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import { enqueueSnackbar } from 'notistack';
 import { useFieldArray, useForm, useWatch, type FieldPath, type Resolver } from 'react-hook-form';
-import { channelInput } from '../../core/input';
+import { channelInput } from '../../core/input/channel-input';
 import { CHANNEL_KINDS, ENDINGS, type Channel, type Ending } from '../../core/pricing';
 import { getMoneyDigits, minor } from '../../core/units';
 import { Choice, FormActions, TextLine, Tick, useSave } from '../shared/form';

@@ -11,7 +11,7 @@ import { enqueueSnackbar } from 'notistack';
 import { useMemo, useState, type ReactNode } from 'react';
 import { useForm, type Resolver } from 'react-hook-form';
 import type { ItemPlan } from '../../core/costing';
-import { itemInput } from '../../core/input';
+import { itemInput } from '../../core/input/inputs';
 import type { ArtworkView } from '../../views/artwork';
 import type { FrameView } from '../../views/frame';
 import type { ItemEditorView } from '../../views/items';

@@ -12,7 +12,7 @@ import {
   type ItemSpec,
   type Variant,
 } from '../../core/costing';
-import { widthMm as widthSchema } from '../../core/input';
+import { widthMm as widthSchema } from '../../core/input/item-inputs';
 import type { Blank, ShopFigures } from '../../core/materials';
 import { readPrice, type PriceReading } from '../../core/pricing';
 import { formatFigure, formatMoney, formatShare, minor, type Minor } from '../../core/units';

@@ -2,7 +2,7 @@
 
 import { yupResolver } from '@hookform/resolvers/yup';
 import { useForm, type Resolver } from 'react-hook-form';
-import { blankInput } from '../../core/input';
+import { blankInput } from '../../core/input/inputs';
 import { FABRIC_NAMES, FABRICS, type Fabric } from '../../core/materials';
 import { minor } from '../../core/units';
 import type { BlankView } from '../../views/shelf';

@@ -2,7 +2,7 @@
 
 import { yupResolver } from '@hookform/resolvers/yup';
 import { useForm, type Resolver } from 'react-hook-form';
-import { vinylInput } from '../../core/input';
+import { vinylInput } from '../../core/input/inputs';
 import { getKindFacts, getOrdinaryDetails, VINYL_KIND_NAMES, type VinylKind } from '../../core/materials';
 import { minor } from '../../core/units';
 import { START_VINYL, type VinylValues } from './vinyl-values';
