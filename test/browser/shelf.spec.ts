@@ -248,6 +248,7 @@ test('a worn mat is changed for one off the shelf, and a cut wears the new one',
   await expect(row).toContainText('45 loads');
   await expect(page.getByRole('heading', { level: 1 })).toContainText('Nothing is worn out');
   await open(page, `${server.address}/bench/cut`);
+  await page.getByRole('button', { name: 'only the first' }).click();
   await page.getByRole('button', { name: /^Start/ }).click();
   await page.getByRole('button', { name: /^Done/ }).click();
   await open(page, `${server.address}/shelf/supplies`);
