@@ -13,7 +13,7 @@ export {
   readBackInput,
   textsInput,
 } from './order-inputs';
-export { widthMm } from './item-inputs';
+export { itemInput, widthMm } from './item-inputs';
 export * from './stock-inputs';
 export { planInput, planVersion } from './plan-input';
 export { nestInput } from './nest-input';

@@ -2,7 +2,6 @@
 
 import * as yup from 'yup';
 import { LICENCES, type Licence } from '../artwork';
-import { AREA_BASES, NOTHING_TYPED, PLAIN_DETAILS, type AreaBasis } from '../costing';
 import {
   FABRIC_NAMES,
   HEATINGS,
@@ -14,7 +13,7 @@ import {
   type VinylKind,
 } from '../materials';
 import { SPOILAGE_CAUSES, STATIONS, type SpoilageCause, type Station } from '../orders';
-import { itemDetails, optionIndexes, placement, widthMm } from './item-inputs';
+import { optionIndexes, widthMm } from './item-inputs';
 import { pressInput, printArea, vinylDetails } from './material-inputs';
 import { prepSteps } from './steps-input';
 import { hexColour, money, numberBetween, oneOf, optionalText, rowId, shortText, wholeBetween } from './rules';
@@ -85,31 +84,6 @@ export const quoteInput = yup
     'Item: choose one, or a drawing.',
     ({ itemId, drawing }) => (itemId === null) !== (drawing === null),
   );
-
-export const itemInput = yup.object({
-  name: shortText('Name'),
-  blankId: rowId('Blank'),
-  sizeName: shortText('Size', 30),
-  colourName: shortText('Colour', 40),
-  placements: yup
-    .array(placement)
-    .required()
-    .min(1, 'Placement: at least one artwork on it.')
-    .max(12, 'Placements: at most 12.'),
-  areaBasis: oneOf<AreaBasis>('Vinyl by', AREA_BASES),
-  quantity: wholeBetween('Quantity', 1, 10_000, 'Pieces made in one go.'),
-  price: money('Price'),
-  artworkPrice: money('Paid for the drawing').default(0),
-  artworkRun: wholeBetween('Spread over', 1, 1_000_000, 'Pieces it is used for.').default(1),
-  details: itemDetails.default(() => ({
-    ...PLAIN_DETAILS,
-    options: [],
-    variants: [],
-    extras: [],
-    stones: [],
-    minutes: { ...NOTHING_TYPED },
-  })),
-});
 
 const artworkFields = {
   name: shortText('Name'),

@@ -2,7 +2,7 @@
 
 import * as yup from 'yup';
 import { WIDTH_RANGE_MM } from '../artwork';
-import { NOTHING_TYPED } from '../costing';
+import { AREA_BASES, NOTHING_TYPED, PLAIN_DETAILS, type AreaBasis } from '../costing';
 import { PRICE_BASES, type PriceBasis } from '../stock';
 import { letteringInput } from './lettering-input';
 import { money, numberBetween, oneOf, orNothing, rowId, shortText, wholeBetween } from './rules';
@@ -29,7 +29,7 @@ const widths = yup.lazy(
       .default({}) as unknown as yup.Schema<Record<string, number>>,
 );
 
-export const placement = yup.object({
+const placement = yup.object({
   artworkId: rowId('Artwork'),
   place: shortText('Where on it', 60),
   widthMm,
@@ -56,7 +56,7 @@ export const optionIndexes = yup
   .max(12, 'Options: at most 12.')
   .default([]);
 
-export const itemDetails = yup.object({
+const itemDetails = yup.object({
   options: yup
     .array(yup.object({ label: shortText('Option', 40), surcharge: money('Surcharge'), placement }))
     .max(12, 'Options: at most 12.')
@@ -109,4 +109,29 @@ export const itemDetails = yup.object({
   othersAsk: orNothing(money('A shop asks')).default(null),
   offerIds: yup.array(rowId('Offer')).max(40, 'Offers: at most 40.').default([]),
   priceBasis: oneOf<PriceBasis>('Priced at', PRICE_BASES).default('shelf'),
+});
+
+export const itemInput = yup.object({
+  name: shortText('Name'),
+  blankId: rowId('Blank'),
+  sizeName: shortText('Size', 30),
+  colourName: shortText('Colour', 40),
+  placements: yup
+    .array(placement)
+    .required()
+    .min(1, 'Placement: at least one artwork on it.')
+    .max(12, 'Placements: at most 12.'),
+  areaBasis: oneOf<AreaBasis>('Vinyl by', AREA_BASES),
+  quantity: wholeBetween('Quantity', 1, 10_000, 'Pieces made in one go.'),
+  price: money('Price'),
+  artworkPrice: money('Paid for the drawing').default(0),
+  artworkRun: wholeBetween('Spread over', 1, 1_000_000, 'Pieces it is used for.').default(1),
+  details: itemDetails.default(() => ({
+    ...PLAIN_DETAILS,
+    options: [],
+    variants: [],
+    extras: [],
+    stones: [],
+    minutes: { ...NOTHING_TYPED },
+  })),
 });

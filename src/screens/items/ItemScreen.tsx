@@ -8,10 +8,10 @@ import '@mui/material/FormControlLabel';
 import '@mui/material/ToggleButton';
 import '@mui/material/ToggleButtonGroup';
 import { enqueueSnackbar } from 'notistack';
-import { useMemo, useState, type ReactNode } from 'react';
+import { useMemo, useState } from 'react';
 import { useForm, type Resolver } from 'react-hook-form';
 import type { ItemPlan } from '../../core/costing';
-import { itemInput } from '../../core/input/inputs';
+import { itemInput } from '../../core/input/item-inputs';
 import type { ArtworkView } from '../../views/artwork';
 import type { FrameView } from '../../views/frame';
 import type { ItemEditorView } from '../../views/items';
@@ -23,8 +23,6 @@ import { Frame } from '../shared/Frame';
 import { InTheWay } from '../shared/InTheWay';
 import { LookFor } from '../shared/LookFor';
 import { MakeInPlace } from '../shared/MakeInPlace';
-import QuickBlank from '../shared/QuickBlank';
-import QuickVinyl from '../shared/QuickVinyl';
 import { useArchive } from '../shared/use-archive';
 import { useDraft } from '../shared/use-draft';
 import { ChangeNotice } from './ChangeNotice';
@@ -55,23 +53,12 @@ function NoDrawing() {
   );
 }
 
-/** The shelf as it is with what is made here; what it lacks altogether is made before anything else. */
+/** The shelf as it is with what is made here. */
 function WithShelf({ view: initial }: { readonly view: ItemEditorView }) {
   const { view, materials, addBlank, addVinyl } = useItemMaterials(initial);
   const { artworks, vinyls } = view.more;
   const more = useMemo(() => ({ artwork: artworks, vinyl: vinyls }), [artworks, vinyls]);
-  if (view.shelf.blanks.length === 0)
-    return (
-      <First words="What is it put on? The first blank of the shelf:">
-        <QuickBlank onMade={addBlank} />
-      </First>
-    );
-  if (view.shelf.vinyls.length === 0)
-    return (
-      <First words="What is it cut from? The first vinyl of the shelf:">
-        <QuickVinyl onMade={addVinyl} />
-      </First>
-    );
+  if (view.shelf.blanks.length === 0 || view.shelf.vinyls.length === 0) return <NothingOnShelf />;
   return (
     <MaterialsContext.Provider value={materials}>
       <MakeInPlace onVinyl={addVinyl} onBlank={addBlank}>
@@ -83,11 +70,14 @@ function WithShelf({ view: initial }: { readonly view: ItemEditorView }) {
   );
 }
 
-function First({ words, children }: { readonly words: string; readonly children: ReactNode }) {
+/** All blanks, or all vinyls, were archived: a new item begins with making one. */
+function NothingOnShelf() {
   return (
-    <div className="sheet">
-      <p className="flat soft">{words}</p>
-      {children}
+    <div className="sheet empty">
+      <p>An item is made of a blank and a vinyl, and the shelf lacks one of them.</p>
+      <Button variant="contained" href="/items/new">
+        Add what is missing
+      </Button>
     </div>
   );
 }
