@@ -72,13 +72,23 @@ export const setCustomerContact = (db: Database, id: number, contact: string): v
 export const setCustomerArchived = (db: Database, id: number, atMs: number | null): boolean =>
   db.update(customers).set({ archivedAtMs: atMs }).where(eq(customers.id, id)).run().changes === 1;
 
-const isFound = (words: string, archived: boolean) => {
+const isFound = (words: string) => {
   const wanted = toLikePattern(words);
   return and(
-    archived ? undefined : isNull(customers.archivedAtMs),
+    isNull(customers.archivedAtMs),
     words === '' ? undefined : or(like(customers.name, wanted), like(customers.contact, wanted)),
   );
 };
+
+/** All on the list, by name. */
+export const loadCustomers = (db: Database): readonly StoredCustomer[] =>
+  db
+    .select()
+    .from(customers)
+    .where(isNull(customers.archivedAtMs))
+    .orderBy(asc(customers.name), asc(customers.id))
+    .all()
+    .map(toCustomer);
 
 /** By name, with how many orders each had and what these came to; cancelled ones aside. */
 export const listCustomers = (
@@ -88,7 +98,7 @@ export const listCustomers = (
   db
     .select()
     .from(customers)
-    .where(isFound(words, false))
+    .where(isFound(words))
     .orderBy(asc(customers.name), asc(customers.id))
     .limit(limit)
     .offset(offset)
@@ -99,7 +109,7 @@ export const countCustomers = (db: Database, words: string): number =>
   db
     .select({ count: sql<number>`count(*)` })
     .from(customers)
-    .where(isFound(words, false))
+    .where(isFound(words))
     .get()!.count;
 
 /** Cancelled ones aside. */

@@ -1,10 +1,12 @@
-// Texts that were set, by what they say and how they look: each is an artwork that no list shows.
+// Texts that were set, by what they say and how they look: each is an artwork that no list shows. What was only tried is
+// let go after a while.
 
+import { and, eq, lt } from 'drizzle-orm';
 import type { LetteringFit } from '../core/artwork';
 import { insertArtwork, type ArtworkFields } from './artwork-store';
 import { inTransaction, type Database } from './database';
 import { isIn } from './is-in';
-import { letterings } from './schema';
+import { artworks, letterings } from './schema';
 
 export type KeptLettering = { readonly key: string; readonly artworkId: number; readonly fit: LetteringFit };
 
@@ -12,7 +14,7 @@ export type KeptLettering = { readonly key: string; readonly artworkId: number; 
 export const findLetterings = (db: Database, keys: readonly string[]): ReadonlyMap<string, KeptLettering> =>
   new Map(
     db
-      .select()
+      .select({ key: letterings.key, artworkId: letterings.artworkId, fit: letterings.fit })
       .from(letterings)
       .where(isIn(letterings.key, keys))
       .all()
@@ -32,7 +34,36 @@ export function insertLetterings(
     for (const { key, fit, artwork } of set) {
       if (known.has(key)) continue;
       const artworkId = insertArtwork(db, { ...artwork, lettered: true });
-      db.insert(letterings).values({ key, artworkId, fit }).onConflictDoNothing().run();
+      db.insert(letterings).values({ key, artworkId, fit, setAtMs: artwork.createdAtMs }).run();
     }
+  });
+}
+
+/** Something rests on these artworks now; those that are no texts are passed over. */
+export function markLetteringsUsed(db: Database, artworkIds: readonly number[]): void {
+  if (artworkIds.length === 0) return;
+  db.update(letterings)
+    .set({ used: true })
+    .where(and(isIn(letterings.artworkId, artworkIds), eq(letterings.used, false)))
+    .run();
+}
+
+/** Lets texts go that were only tried, before that time. */
+export function deleteTriedLetterings(db: Database, beforeMs: number): void {
+  inTransaction(db, () => {
+    const tried = db
+      .delete(letterings)
+      .where(and(eq(letterings.used, false), lt(letterings.setAtMs, beforeMs)))
+      .returning({ artworkId: letterings.artworkId })
+      .all();
+    if (tried.length > 0)
+      db.delete(artworks)
+        .where(
+          isIn(
+            artworks.id,
+            tried.map(({ artworkId }) => artworkId),
+          ),
+        )
+        .run();
   });
 }

@@ -45,6 +45,7 @@ type OwedRow = {
   readonly isHandedOver: boolean;
   readonly agreed: Minor;
   readonly paid: Minor;
+  readonly owed: number;
 };
 export type OwedView = {
   readonly rows: readonly OwedRow[];

@@ -1,7 +1,7 @@
 // What set lettering comes to, in one sentence.
 
-import type { FitProblem, LayerMeasurement } from '../core/artwork';
-import { formatLength, type FormatSettings } from '../core/units';
+import type { FitProblem, LayerMeasurement, LetteringFit } from '../core/artwork';
+import { formatLength, formatShare, type FormatSettings } from '../core/units';
 import { plural } from './plural';
 
 /** Its size in mm, what is cut and weeded of it, and its thinnest stroke; such as "160 mm × 13.9 mm: 1 piece, …". */
@@ -38,3 +38,15 @@ export const describeUnwritten = (labels: readonly string[]): { readonly what: s
   what: `nothing is written for ${labels.join(' and ')}`,
   todo: 'Write it, paste a list of names, or leave it off: these pieces come without.',
 });
+
+/** Squeezed to less than that is told. */
+const SQUEEZE_TOLD = 0.995;
+
+/** How a text came to fit: "232 mm wide, squeezed to 92 %". */
+export function describeFit({ widthMm, squeezed, lines }: LetteringFit, settings: FormatSettings): string {
+  return [
+    `${formatLength(widthMm, settings)} wide`,
+    ...(squeezed < SQUEEZE_TOLD ? [`squeezed to ${formatShare(squeezed, settings, 0)}`] : []),
+    ...(lines > 1 ? [`in ${lines} lines`] : []),
+  ].join(', ');
+}

@@ -54,17 +54,22 @@ export function readListTable(text: string): Result<ListTable, TableProblem> {
   // A title may stand above the header: that is the first line with several filled cells.
   const at = data.findIndex((row) => row.filter((cell) => cell.trim() !== '').length >= 2);
   if (at === -1) return fail({ kind: 'no-header' });
-  let line = 1;
-  const lines = data.map((row) => {
-    const own = line;
-    line += 1 + row.reduce((sum, cell) => sum + (cell.match(/\n/g)?.length ?? 0), 0);
-    return own;
-  });
+  const lines = numberLines(data);
   const rows = data
     .slice(at + 1)
     .map((cells, index) => ({ line: lines[at + 1 + index]!, cells: cells.map((cell) => cell.trim()) }))
     .filter(({ cells }) => cells.some((cell) => cell !== ''));
   return succeed({ header: data[at]!.map((cell) => cell.trim()), rows, delimiter: meta.delimiter });
+}
+
+/** On which line of the file each row begins, from 1: cells in quotes may hold line breaks. */
+export function numberLines(rows: readonly (readonly string[])[]): readonly number[] {
+  let line = 1;
+  return rows.map((cells) => {
+    const own = line;
+    line += 1 + cells.reduce((sum, cell) => sum + (cell.match(/\n/g)?.length ?? 0), 0);
+    return own;
+  });
 }
 
 const lineOf = (data: readonly (readonly string[])[], row: number): number =>

@@ -13,4 +13,5 @@ export * from './payments';
 export * from './read-back';
 export * from './proof';
 export * from './change-lines';
+export * from './runs';
 export { sumSpoilage } from './spoilage-cost';

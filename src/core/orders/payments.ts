@@ -21,6 +21,10 @@ const LABELS: Readonly<Record<PaymentKind, string>> = { payment: 'Paid', refund:
 /** What a payment adds to what is paid, minor units. */
 export const getPaidBy = ({ kind, amount }: Pick<Payment, 'kind' | 'amount'>): number => SIGNS[kind] * amount;
 
+/** What is not paid yet, minor units; 0 at the least. */
+export const getOwed = ({ agreed, paid }: { readonly agreed: number; readonly paid: number }): number =>
+  Math.max(0, agreed - paid);
+
 export type OrderMoney = {
   /** Payments less refunds. */
   readonly paid: Figure;

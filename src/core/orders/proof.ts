@@ -1,5 +1,6 @@
 // What a customer is shown and approves, and what has changed since.
 
+import { groupBy } from '../units';
 import type { LineText } from './read-back';
 
 /** One line of an order as it will be made: drawings by their version, so that a changed one is told. */
@@ -62,3 +63,18 @@ function compareLine(old: ProofLine, line: ProofLine): readonly ProofChange[] {
   ] as const;
   return pairs.flatMap(([kind, was, now]) => (was === now ? [] : [{ kind, line, was, now }]));
 }
+
+/** Without the texts that are each piece's own. */
+export const listSharedDrawings = ({ drawings }: ProofLine): ProofLine['drawings'] =>
+  drawings.filter(({ label }) => label === null);
+
+/** Pieces that bear the same drawings at the same places in the same colours; widths may follow the size. */
+export const groupDesigns = ({ lines }: ProofContent): readonly (readonly ProofLine[])[] => [
+  ...groupBy(lines, (line) =>
+    JSON.stringify([
+      line.itemName,
+      line.colourName,
+      listSharedDrawings(line).map(({ artworkId, place, colours }) => [artworkId, place, colours]),
+    ]),
+  ).values(),
+];

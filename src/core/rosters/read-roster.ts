@@ -2,6 +2,7 @@
 // just as it was written.
 
 import Papa from 'papaparse';
+import { numberLines } from '../buying/price-list';
 import { fail, succeed, type Result } from '../units';
 
 export type RosterTable = {
@@ -45,14 +46,8 @@ function readCells(text: string, sizes: readonly string[]): Result<readonly Line
   const { data, errors } = Papa.parse<string[]>(text, { delimiter });
   const quote = errors.find((error) => error.code === 'MissingQuotes');
   if (quote) return fail({ kind: 'open-quote', line: (quote.row ?? 0) + 1 });
-  let line = 1;
-  return succeed(
-    data.map((cells) => {
-      const own = line;
-      line += 1 + cells.reduce((sum, cell) => sum + (cell.match(/\n/g)?.length ?? 0), 0);
-      return { line: own, cells };
-    }),
-  );
+  const lines = numberLines(data);
+  return succeed(data.map((cells, at) => ({ line: lines[at]!, cells })));
 }
 
 /** What stands in most lines; null for a plain list of lines. A comma in one name of many makes no table. */
@@ -86,8 +81,18 @@ const NUMBER_WORDS = /^#?(?=.*\d)[\dOoIl|S]{1,3}$/;
 const SIZE_WORDS = /^(x{1,5}[sl]|\d{1,2}x[sl]|[sml])$/i;
 export const looksLikeSize = (word: string): boolean => SIZE_WORDS.test(word);
 
-const HEADINGS =
-  /^(sur|last|first|full|family|nick)?[\s-]*(name|names|surname|player|rider|member|number|numbers|no|nr|nummer|num|#|seat|size|sizes|gr[öo](ß|ss)e|colou?r|farbe|note|notes|remark|text|qty|quantity|count|vorname|nachname)\.?:?$/iu;
+/** What lists are headed with, here and among neighbours. */
+const HEADING_WORDS = [
+  '((sur|last|first|full|family|nick)[\\s-]*)?names?',
+  'vorname|nachname',
+  'player|rider|member',
+  'numbers?|no|nr|nummer|num|#|seat',
+  'sizes?|gr[öo](ß|ss)e',
+  'colou?r|farbe',
+  'notes?|remark|text',
+  'qty|quantity|count',
+];
+const HEADINGS = new RegExp(`^(${HEADING_WORDS.join('|')})[.:]*$`, 'iu');
 
 /** Half of what is filled in reads like headings, and nothing is a number. */
 function isHeader(cells: readonly string[]): boolean {

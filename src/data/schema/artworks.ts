@@ -1,5 +1,6 @@
 // Artworks, and the files they came from.
 
+import { sql } from 'drizzle-orm';
 import { blob, index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 import type { ArtworkMeasurement, ArtworkPicture, LeftOut, LetteringFit, Licence, PrepStep } from '../../core/artwork';
 import { archivedAtMs, id, version } from '../columns';
@@ -47,10 +48,21 @@ export const artworkOriginals = sqliteTable('artwork_originals', {
 });
 
 /** Texts that were set, by what they say and how, so that each is measured once. */
-export const letterings = sqliteTable('letterings', {
-  key: text('key').primaryKey(),
-  artworkId: integer('artwork_id')
-    .notNull()
-    .references(() => artworks.id),
-  fit: storedJson<LetteringFit>('fit').notNull(),
-});
+export const letterings = sqliteTable(
+  'letterings',
+  {
+    key: text('key').primaryKey(),
+    artworkId: integer('artwork_id')
+      .notNull()
+      .references(() => artworks.id),
+    fit: storedJson<LetteringFit>('fit').notNull(),
+    setAtMs: integer('set_at_ms').notNull().default(0),
+    /** An item, an order or a proof rests on it; one that was only tried is let go after a while. */
+    used: integer('used', { mode: 'boolean' }).notNull().default(false),
+  },
+  (table) => [
+    index('letterings_tried')
+      .on(table.setAtMs)
+      .where(sql`${table.used} = 0`),
+  ],
+);

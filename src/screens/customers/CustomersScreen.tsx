@@ -2,12 +2,12 @@
 
 import Button from '@mui/material/Button';
 import { enqueueSnackbar } from 'notistack';
-import { useRef } from 'react';
 import { formatInstant, formatMoney } from '../../core/units';
 import type { CustomerListView } from '../../views/customers';
 import type { FrameView } from '../../views/frame';
 import { plural } from '../../wording/plural';
 import { callApi, wordsOf } from '../shared/api';
+import { FileButton } from '../shared/FileButton';
 import { Frame } from '../shared/Frame';
 import { ListSearch, Pager } from '../shared/ListTools';
 import { NumberHead } from '../shared/NumberHead';
@@ -40,7 +40,7 @@ function Customers({ initial }: { readonly initial: CustomerListView }) {
         <div className="actions">
           <ImportCustomers />
           <Button href="/api/customers/table.csv" download>
-            Save as a table
+            Export as CSV
           </Button>
         </div>
       </div>
@@ -54,7 +54,6 @@ function Customers({ initial }: { readonly initial: CustomerListView }) {
 }
 
 function ImportCustomers() {
-  const chooser = useRef<HTMLInputElement>(null);
   const read = async (file: File) => {
     try {
       const { added, known } = await callApi<{ added: number; known: number }>('POST', '/api/customers', file);
@@ -65,22 +64,9 @@ function ImportCustomers() {
     }
   };
   return (
-    <>
-      <Button onClick={() => chooser.current?.click()}>Read from a table…</Button>
-      <input
-        ref={chooser}
-        type="file"
-        accept=".csv,.txt,text/csv"
-        className="visually-hidden"
-        tabIndex={-1}
-        aria-label="File with customers"
-        onChange={(event) => {
-          const [file] = event.target.files ?? [];
-          event.target.value = '';
-          if (file) void read(file);
-        }}
-      />
-    </>
+    <FileButton label="File with customers" accept=".csv,.txt,text/csv" onFile={(file) => void read(file)}>
+      Import…
+    </FileButton>
   );
 }
 

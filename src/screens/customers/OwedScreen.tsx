@@ -60,7 +60,7 @@ function Owed({ initial }: { readonly initial: OwedView }) {
                   <td className="nowrap">{formatDay(row.dueDay, settings)}</td>
                   <td className="num">{formatMoney(row.agreed, settings)}</td>
                   <td className="num">{formatMoney(row.paid, settings)}</td>
-                  <td className="num">{formatMoney(row.agreed - row.paid, settings)}</td>
+                  <td className="num">{formatMoney(row.owed, settings)}</td>
                 </tr>
               ))}
             </tbody>

@@ -6,7 +6,8 @@ import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import type { UseFormReturn } from 'react-hook-form';
 import { TYPEFACES, type Lettering } from '../../core/artwork';
-import { formatLength, formatShare } from '../../core/units';
+import { formatLength } from '../../core/units';
+import { describeFit } from '../../wording/lettering';
 import type { SetTextView } from '../../views/letterings';
 import { callApi, wordsOf } from '../shared/api';
 import { NumberBox } from '../shared/NumberBox';
@@ -234,9 +235,6 @@ function Millimetres({ label, help, value, onChange }: MillimetresProps) {
   return <NumberBox name={label} label={label} unit="mm" help={help} {...typed} />;
 }
 
-/** Squeezed to less than that is told. */
-const SQUEEZE_TOLD = 0.995;
-
 function SampleNote({ answer }: { readonly answer: SetTextView | { readonly failure: string } | null }) {
   const settings = useSettings();
   if (!answer) return null;
@@ -251,8 +249,7 @@ function SampleNote({ answer }: { readonly answer: SetTextView | { readonly fail
     <div className="whole-row set-text" role="status">
       <img src={href} alt="The example as it is cut" />
       <span className="soft">
-        {formatLength(fit.widthMm, settings)} × {formatLength(fit.heightMm, settings)}
-        {fit.squeezed < SQUEEZE_TOLD && `, squeezed to ${formatShare(fit.squeezed, settings, 0)}`}
+        {describeFit(fit, settings)}, {formatLength(fit.heightMm, settings)} high
       </span>
     </div>
   );

@@ -1,8 +1,8 @@
 // What was ordered: lines of alike pieces, and names of which each is a piece of its own, with how far each is.
 
 import Button from '@mui/material/Button';
-import { isOver } from '../../core/orders';
-import { formatMoney, groupBy } from '../../core/units';
+import { groupRuns, isOver } from '../../core/orders';
+import { formatMoney } from '../../core/units';
 import type { OrderLineView, OrderView } from '../../views/orders';
 import { plural } from '../../wording/plural';
 import { Comb, CombLegend } from '../shared/Comb';
@@ -13,15 +13,12 @@ type Props = { readonly view: OrderView; readonly onChange: () => void };
 
 export function OrderLineTable({ view, onChange }: Props) {
   const plain = view.lines.filter(({ texts }) => texts.length === 0);
-  const named = groupBy(
-    view.lines.filter(({ texts }) => texts.length > 0),
-    (line) => `${line.itemId} ${line.options.join(',')}`,
-  );
+  const named = groupRuns(view.lines.filter(({ texts }) => texts.length > 0));
   return (
     <section className="sheet flush" aria-label="What was ordered">
       {plain.length > 0 && <PlainLines lines={plain} />}
-      {[...named].map(([key, lines]) => (
-        <NamedLines key={key} lines={lines} />
+      {named.map((lines) => (
+        <NamedLines key={lines[0]!.id} lines={lines} />
       ))}
       <div className="actions pad-top-3 pad-right-4 pad-bottom-3 pad-left-4">
         <CombLegend />

@@ -8,10 +8,12 @@ import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import LinearProgress from '@mui/material/LinearProgress';
 import TextField from '@mui/material/TextField';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
+import { decodeList } from '../../core/buying/price-list';
 import type { RosterItem } from '../../core/rosters';
 import { plural, verbFor } from '../../wording/plural';
 import { Failure } from '../shared/Failure';
+import { FileButton } from '../shared/FileButton';
 import type { RosterForm } from './line-form';
 import { RosterColumns } from './RosterColumns';
 import { RosterTable } from './RosterTable';
@@ -76,7 +78,6 @@ export default function RosterDialog({ itemName, item, usual, start, onClose, on
 type PasteProps = { readonly roster: RosterState; readonly item: RosterItem; readonly onRead: () => void };
 
 function PasteList({ roster, item, onRead }: PasteProps) {
-  const chooser = useRef<HTMLInputElement>(null);
   const [text, setText] = useState(roster.source);
   const read = (source: string) => {
     roster.open(source);
@@ -105,39 +106,21 @@ function PasteList({ roster, item, onRead }: PasteProps) {
         <Button variant="contained" onClick={() => read(text)}>
           Read the list
         </Button>
-        <Button onClick={() => chooser.current?.click()}>From a file…</Button>
+        <FileButton
+          label="File with names"
+          accept=".csv,.txt,.tsv,text/csv,text/plain"
+          onFile={(file) => void file.arrayBuffer().then((bytes) => read(decodeList(new Uint8Array(bytes))))}
+        >
+          From a file…
+        </FileButton>
         {roster.rows.length > 0 && (
           <Button variant="text" onClick={onRead}>
             Back to the rows
           </Button>
         )}
       </div>
-      <input
-        ref={chooser}
-        type="file"
-        accept=".csv,.txt,.tsv,text/csv,text/plain"
-        className="visually-hidden"
-        tabIndex={-1}
-        aria-label="File with names"
-        onChange={(event) => {
-          const [file] = event.target.files ?? [];
-          event.target.value = '';
-          if (file) void readFile(file).then(read);
-        }}
-      />
     </>
   );
-}
-
-/** UTF-8, or the old Western code page of spreadsheets where it is none. */
-async function readFile(file: File): Promise<string> {
-  const bytes = await file.arrayBuffer();
-  try {
-    return new TextDecoder('utf-8', { fatal: true }).decode(bytes);
-  } catch (error) {
-    if (error instanceof TypeError) return new TextDecoder('windows-1252').decode(bytes);
-    throw error;
-  }
 }
 
 function RosterVerdict({ roster: { rows, findings, blocked, missing, asking } }: { readonly roster: RosterState }) {

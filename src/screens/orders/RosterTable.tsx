@@ -1,9 +1,10 @@
 // The rows of a list of names: what each says, in which size, as it will be cut, and what may be wrong with it.
 
 import Button from '@mui/material/Button';
-import { formatLength, formatShare } from '../../core/units';
+import { formatLength } from '../../core/units';
 import type { RosterFinding, RosterItem } from '../../core/rosters';
 import type { SetTextView } from '../../views/letterings';
+import { describeFit } from '../../wording/lettering';
 import { describeFinding } from '../../wording/rosters';
 import { useSettings } from '../shared/settings';
 import { VirtualBody } from '../shared/VirtualBody';
@@ -159,9 +160,6 @@ type SetCellProps = {
   readonly onSmaller: (on: boolean) => void;
 };
 
-/** Squeezed to less than that is told. */
-const SQUEEZE_TOLD = 0.995;
-
 function SetCell({ label, set, isSmaller, onSmaller }: SetCellProps) {
   const settings = useSettings();
   if (!set) return null;
@@ -181,8 +179,7 @@ function SetCell({ label, set, isSmaller, onSmaller }: SetCellProps) {
     <div className="set-text">
       <img src={href} alt={`${label} as it is cut`} loading="lazy" />
       <span className="soft small">
-        {formatLength(fit.widthMm, settings)} wide
-        {fit.squeezed < SQUEEZE_TOLD && `, squeezed to ${formatShare(fit.squeezed, settings, 0)}`}
+        {describeFit(fit, settings)}
         {isSmaller && (
           <>
             , capitals {formatLength(fit.capHeightMm, settings, 1)}{' '}

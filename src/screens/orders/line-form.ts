@@ -1,6 +1,6 @@
 // Lines of an order as a form holds them: pieces alike with their texts, or a list of names of which each row is a piece.
 
-import type { LineText } from '../../core/orders';
+import { groupRuns, type LineText } from '../../core/orders';
 import type { OrderableItem, OrderLineView } from '../../views/orders';
 
 /** A row of a list of names. `lineId`: of the order's line it is already. */
@@ -85,27 +85,43 @@ export function joinSources(lines: readonly OrderLineForm[]): string | null {
   return sources.length > 0 ? sources.join('\n\n') : null;
 }
 
-/** Lines of an order as a form holds them: those of one item that say something become one list of names. */
-export function toLineForms(lines: readonly OrderLineView[]): readonly OrderLineForm[] {
-  const forms: OrderLineForm[] = [];
-  const listOf = new Map<string, number>();
-  for (const { id, itemId, quantity, sizeName, colourName, options, texts, note } of lines) {
-    const plain = { lineId: id, itemId, quantity, sizeName, colourName, options, texts: {}, note, roster: null };
-    if (texts.length === 0 || quantity > 1) {
-      forms.push({ ...plain, texts: Object.fromEntries(texts.map(({ label, text }) => [label, text])) });
-      continue;
-    }
-    const key = `${itemId} ${options.join(',')}`;
-    const row: RosterFormRow = { line: null, texts, sizeName, colourName, note, lineId: id };
-    const at = listOf.get(key);
-    if (at === undefined) {
-      listOf.set(key, forms.length);
-      forms.push({ ...plain, lineId: null, note: '', roster: { source: '', rows: [row] } });
-    } else {
-      const list = forms[at]!;
-      const rows = [...list.roster!.rows, row];
-      forms[at] = { ...list, quantity: rows.length, roster: { source: '', rows } };
-    }
-  }
-  return forms;
+/** Lines of an order as a form holds them: names of one item become one list again. */
+export const toLineForms = (lines: readonly OrderLineView[]): readonly OrderLineForm[] =>
+  groupRuns(lines).flatMap((run) => (run.every(isSinglePiece) ? [toListForm(run)] : run.map(toLineForm)));
+
+const isSinglePiece = ({ texts, quantity }: OrderLineView): boolean => texts.length > 0 && quantity === 1;
+
+const toLineForm = ({ id, texts, ...line }: OrderLineView): OrderLineForm => ({
+  ...pickPlain(line),
+  lineId: id,
+  texts: Object.fromEntries(texts.map(({ label, text }) => [label, text])),
+  roster: null,
+});
+
+function toListForm(run: readonly OrderLineView[]): OrderLineForm {
+  const rows = run.map(({ id, texts, sizeName, colourName, note }): RosterFormRow => ({
+    line: null,
+    texts,
+    sizeName,
+    colourName,
+    note,
+    lineId: id,
+  }));
+  return {
+    ...pickPlain(run[0]!),
+    note: '',
+    lineId: null,
+    quantity: rows.length,
+    texts: {},
+    roster: { source: '', rows },
+  };
 }
+
+const pickPlain = ({ itemId, quantity, sizeName, colourName, options, note }: Omit<OrderLineView, 'id' | 'texts'>) => ({
+  itemId,
+  quantity,
+  sizeName,
+  colourName,
+  options,
+  note,
+});

@@ -2,6 +2,7 @@
 
 import type { MadeLayer } from '../../core/costing/index';
 import { decideHandedness } from '../../core/materials/index';
+import { keyOfRun } from '../../core/orders/index';
 import { planPressing } from '../../core/pressing/index';
 import type { BenchPart } from '../../core/scheduling/index';
 import { findPicture } from '../../data/artwork-store';
@@ -21,25 +22,16 @@ export const toBenchParts = (orders: readonly WaitingOrder[]): readonly BenchPar
     return parts.filter((part) => part.state !== 'checked').map((part) => toBenchPart(part, order, runs));
   });
 
-/** By line: which run it is made in. Names of one item go together, though each is a line of its own. */
-export function keyRuns({ lines }: Pick<WaitingOrder['order'], 'lines'>): ReadonlyMap<number, string> {
-  const firstOf = new Map<string, number>();
-  return new Map(
-    lines.map((line) => {
-      if (line.texts.length === 0) return [line.id, `line-${line.id}`];
-      const alike = `${line.itemId} ${line.options.join(',')}`;
-      if (!firstOf.has(alike)) firstOf.set(alike, line.id);
-      return [line.id, `line-${firstOf.get(alike)}`];
-    }),
-  );
-}
+/** By line: which run of the shop it is made in. */
+export const keyRuns = ({ id, lines }: Pick<WaitingOrder['order'], 'id' | 'lines'>): ReadonlyMap<number, string> =>
+  new Map(lines.map((line) => [line.id, `order-${id}-${keyOfRun(line)}`]));
 
 const toBenchPart = (
   part: WaitingPart,
   order: WaitingOrder['order'],
   runs: ReadonlyMap<number, string>,
 ): BenchPart => ({
-  runKey: runs.get(part.lineId) ?? `line-${part.lineId}`,
+  runKey: runs.get(part.lineId)!,
   partId: part.id,
   pieceId: part.pieceId,
   pieceNumber: part.pieceNumber,

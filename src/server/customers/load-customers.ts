@@ -1,5 +1,6 @@
 // Customers as the screens show them, and who owes what.
 
+import { getOwed } from '../../core/orders/index';
 import { dayOf } from '../../core/units/index';
 import {
   countCustomers,
@@ -51,6 +52,7 @@ export function loadOwed(shop: ShopContext, params: URLSearchParams): OwedView {
     owed,
     rows: listOwed(shop.db, { offset, limit: PAGE_ROWS }).map(({ standing, ...row }) => ({
       ...row,
+      owed: getOwed(row),
       isHandedOver: standing === 'handed-over',
     })),
     today: dayOf(shop.now(), getShop(shop).timeZone),

@@ -8,7 +8,7 @@ import {
   findCustomer,
   findCustomersNamed,
   insertCustomer,
-  listCustomers,
+  loadCustomers,
   setCustomerArchived,
   updateCustomer,
 } from '../../data/customer-store';
@@ -38,9 +38,7 @@ const COLUMNS = ['name', 'contact', 'address', 'note'] as const;
 export const writeCustomersCsv = (shop: ShopContext): string =>
   writeCsv(
     [...COLUMNS],
-    listCustomers(shop.db, { words: '', offset: 0, limit: Number.MAX_SAFE_INTEGER }).map((customer) =>
-      COLUMNS.map((column) => customer[column]),
-    ),
+    loadCustomers(shop.db).map((customer) => COLUMNS.map((column) => customer[column])),
   );
 
 /**

@@ -5,10 +5,11 @@ import { added, changed, type Saved } from '../saved';
 import type { InferType } from 'yup';
 import { inTransaction } from '../../data/database';
 import { getWornLayers } from '../../core/artwork';
-import { toAcceptedCost, type ItemPlan, type AcceptedCost, type Placement } from '../../core/costing';
+import { listArtworkIds, toAcceptedCost, type ItemPlan, type AcceptedCost, type Placement } from '../../core/costing';
 import type { itemInput } from '../../core/input';
 import { minor } from '../../core/units';
 import { findArtwork } from '../../data/artwork-store';
+import { markLetteringsUsed } from '../../data/lettering-store';
 import {
   findItem,
   insertItem,
@@ -122,6 +123,7 @@ export function addItem(shop: ShopContext, input: InferType<typeof itemInput>): 
   return added(
     inTransaction(shop.db, () => {
       const fields = toItemFields(shop, input);
+      markLetteringsUsed(shop.db, listArtworkIds(fields));
       return insertItem(shop.db, fields, calculateAcceptedCost(shop, fields, null));
     }),
   );
@@ -131,6 +133,7 @@ export function changeItem(shop: ShopContext, id: number, input: InferType<typeo
   if (!findItem(shop.db, id)) throw notFound('This item');
   const saved = inTransaction(shop.db, () => {
     const fields = toItemFields(shop, input);
+    markLetteringsUsed(shop.db, listArtworkIds(fields));
     return updateItem(shop.db, id, fields, version, calculateAcceptedCost(shop, fields, id));
   });
   if (!saved) throw stale('This item');

@@ -1,7 +1,12 @@
 // Customers' own texts as drawings: each is set and measured once, in a thread, and kept by what it says and how it looks.
 
 import { keyOfLettering, type FitProblem } from '../../core/artwork';
-import { findLetterings, insertLetterings, type KeptLettering } from '../../data/lettering-store';
+import {
+  deleteTriedLetterings,
+  findLetterings,
+  insertLetterings,
+  type KeptLettering,
+} from '../../data/lettering-store';
 import type { Result } from '../../core/units';
 import type { ShopContext } from '../context';
 import { ShopError } from '../errors';
@@ -9,8 +14,11 @@ import { heavyWork } from '../heavy/heavy-work';
 import type { LetteredText, MeasuredText, TextWish } from '../heavy/letter-thread';
 
 /** So many go to a thread at once: between two lots others get their turn, and who asked can leave. */
-const LOT = 40;
+const LOT = 20;
+const LOTS_AT_ONCE = 2;
 const LIMIT_MS = 60_000;
+/** A form may stay open over the weekend with texts that nothing rests on yet. */
+const TRIED_KEPT_MS = 7 * 24 * 3600 * 1000;
 const tooMuch = () => new ShopError('busy', { reason: 'texts-too-slow' });
 
 export type SetText = Result<KeptLettering, FitProblem>;
@@ -29,12 +37,12 @@ export async function letterTexts(
     onSet,
   }: { readonly letterLot?: LetterLot; readonly onSet?: (done: number) => void } = {},
 ): Promise<ReadonlyMap<string, SetText>> {
+  deleteTriedLetterings(shop.db, shop.now() - TRIED_KEPT_MS);
   const byKey = new Map(wishes.map((wish) => [keyOfWish(wish), wish]));
   const answers = new Map<string, SetText>();
   for (const [key, kept] of findLetterings(shop.db, [...byKey.keys()])) answers.set(key, { ok: true, value: kept });
   const missing = [...byKey].filter(([key]) => !answers.has(key));
-  for (let at = 0; at < missing.length; at += LOT) {
-    const lot = missing.slice(at, at + LOT);
+  const letterNext = async (lot: typeof missing) => {
     const set = await letterLot(lot.map(([, wish]) => wish));
     keep(shop, lot, set);
     const kept = findLetterings(
@@ -46,7 +54,12 @@ export async function letterTexts(
       answers.set(key, answer.ok ? { ok: true, value: kept.get(key)! } : answer);
     }
     onSet?.(answers.size);
-  }
+  };
+  await Promise.all(
+    Array.from({ length: LOTS_AT_ONCE }, async () => {
+      while (missing.length > 0) await letterNext(missing.splice(0, LOT));
+    }),
+  );
   return answers;
 }
 

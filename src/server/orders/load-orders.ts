@@ -1,6 +1,6 @@
 // Rows of orders: how far each is, what it waits for, by when.
 
-import { isOver } from '../../core/orders/index';
+import { getOwed, isOver } from '../../core/orders/index';
 import { groupBy, type Figure } from '../../core/units/index';
 import { findVinyls, type StoredVinyl } from '../../data/shelf-store';
 import type { CombColumn, OrderRow } from '../../views/orders';
@@ -58,7 +58,7 @@ export function toRows(
     dueDay: entry.order.dueDay,
     stage: entry.stage,
     agreed: entry.order.agreed,
-    owed: Math.max(0, entry.order.agreed - entry.order.paid),
+    owed: getOwed(entry.order),
     neededSeconds: entry.neededSeconds,
     slack: slack.get(entry.order.id) ?? null,
     comb: toComb(entry.parts, colours),

@@ -1,7 +1,6 @@
 // What a customer is shown of an order: as it was when the proof was made, whatever changed after.
 
-import type { ProofContent } from '../../core/orders/index';
-import { groupBy } from '../../core/units/index';
+import { groupDesigns, listSharedDrawings, type ProofContent } from '../../core/orders/index';
 import { findArtworkVersions } from '../../data/artwork-store';
 import { findProofByToken, type StoredProof } from '../../data/proof-store';
 import type { ProofPageView } from '../../views/read-back';
@@ -38,21 +37,15 @@ function toProofPage(shop: ShopContext, proof: StoredProof): ProofPageView {
 
 type Line = ProofContent['lines'][number];
 
-const sharedDrawings = ({ drawings }: Line) => drawings.filter(({ label }) => label === null);
-
-function toDesigns(shop: ShopContext, { lines }: ProofContent): ProofPageView['designs'] {
-  const ids = lines.flatMap(({ drawings }) => drawings.map(({ artworkId }) => artworkId));
+function toDesigns(shop: ShopContext, content: ProofContent): ProofPageView['designs'] {
+  const ids = content.lines.flatMap(({ drawings }) => drawings.map(({ artworkId }) => artworkId));
   const versions = new Map(findArtworkVersions(shop.db, [...new Set(ids)]).map(({ id, version }) => [id, version]));
   const hrefOf = ({ artworkId, colours }: Line['drawings'][number], { ground }: Line) =>
     pictureHref({ id: artworkId, version: versions.get(artworkId) ?? 1 }, { colours, ground });
-  // Widths may follow the size: what is shown is the first of a design.
-  const designs = groupBy(lines, (line) =>
-    JSON.stringify([line.itemName, line.colourName, sharedDrawings(line).map((one) => [one.artworkId, one.place])]),
-  );
-  return [...designs.values()].map((own) => ({
+  return groupDesigns(content).map((own) => ({
     itemName: own[0]!.itemName,
     colourName: own[0]!.colourName,
-    pictures: sharedDrawings(own[0]!).map((drawing) => ({
+    pictures: listSharedDrawings(own[0]!).map((drawing) => ({
       href: hrefOf(drawing, own[0]!),
       place: drawing.place,
       widthMm: drawing.widthMm,

@@ -1,6 +1,6 @@
 // An order moves on, or a step is taken back. Which steps make sense is core's to say.
 
-import { decideMove, findUndoable, isOver, ORDER_MOVES, type OrderMove } from '../../core/orders/index';
+import { decideMove, findUndoable, getOwed, isOver, ORDER_MOVES, type OrderMove } from '../../core/orders/index';
 import { inTransaction } from '../../data/database';
 import { addOrderEvent } from '../../data/order-event-store';
 import { getSettings, type ShopContext } from '../context';
@@ -23,7 +23,7 @@ export function moveOrder(shop: ShopContext, id: number, { move, detail = '', ow
   inTransaction(shop.db, () => {
     const entry = requireOrder(shop, id);
     const { stage, order } = entry;
-    const owed = order.agreed - order.paid;
+    const owed = getOwed(order);
     const decided = decideMove(move, { stage, owed, owedGivenUp });
     if (!decided.ok)
       throw decided.problem.kind === 'still-owed'
@@ -39,7 +39,7 @@ export const CLOSED_BY_ITSELF = 'handed over and paid';
 
 /** What is handed over and paid is closed: nobody has to say so. */
 export function closeWhenPaid(shop: ShopContext, { order, stage }: ReadOrder): void {
-  if ((stage === 'collected' || stage === 'sent') && order.paid >= order.agreed)
+  if ((stage === 'collected' || stage === 'sent') && getOwed(order) === 0)
     addOrderEvent(shop.db, order.id, 'closed', shop.now(), { detail: CLOSED_BY_ITSELF });
 }
 

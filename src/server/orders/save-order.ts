@@ -8,6 +8,7 @@ import { inTransaction } from '../../data/database';
 import { insertOrder, updateOrder, type StandingOrder } from '../../data/order-store';
 import { addOrderEvent } from '../../data/order-event-store';
 import { type LineFields } from '../../data/order-line-store';
+import { markLetteringsUsed } from '../../data/lettering-store';
 import { insertRoster } from '../../data/roster-store';
 import { changed, type Saved } from '../saved';
 import { getSettings, getShop, type ShopContext } from '../context';
@@ -66,7 +67,12 @@ export function freezeLines(
 ): readonly LineFields[] {
   const { figures } = getShop(shop);
   const settings = getSettings(shop);
-  return costOrder(shop, lines).lines.map(({ line, item, cost }, index): LineFields => {
+  const costed = costOrder(shop, lines).lines;
+  markLetteringsUsed(
+    shop.db,
+    costed.flatMap(({ cost }) => cost.made.placements.map(({ artworkId }) => artworkId)),
+  );
+  return costed.map(({ line, item, cost }, index): LineFields => {
     if (!cost.ok)
       throw new ShopError(
         'invalid',

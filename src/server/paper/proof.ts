@@ -1,5 +1,6 @@
 // A proof on paper: a page for each design, then every piece with its texts, large enough to be read letter by letter.
 
+import { groupDesigns, listSharedDrawings } from '../../core/orders';
 import { formatInstant } from '../../core/units';
 import { findPicture } from '../../data/artwork-store';
 import { findProofByToken, type StoredProof } from '../../data/proof-store';
@@ -25,29 +26,13 @@ export function printProof(at: ShopInThread, token: string, locale: string): Pro
   const { name, timeZone } = getShop(shop);
   const below = `Proof ${proof.number} for ${order.customer.name}, ${formatInstant(proof.atMs, { locale, timeZone })}, from ${name}`;
   return printPaper(`${order.title}, proof ${proof.number}`, locale, (paper) => {
-    for (const lines of groupDesigns(proof.content.lines)) {
+    for (const lines of groupDesigns(proof.content)) {
       paper.addPage();
       drawHeading(paper, order.title, below);
       drawDesign(paper, shop, lines);
       if (lines.some(({ texts }) => texts.length > 0)) drawPieces(paper, shop, lines);
     }
   });
-}
-
-const isDrawing = ({ label }: ProofLine['drawings'][number]): boolean => label === null;
-
-/** Pieces that bear the same drawings in the same colour. */
-function groupDesigns(lines: readonly ProofLine[]): readonly (readonly ProofLine[])[] {
-  const groups = new Map<string, ProofLine[]>();
-  for (const line of lines) {
-    const key = JSON.stringify([
-      line.itemName,
-      line.colourName,
-      line.drawings.filter(isDrawing).map(({ artworkId, place }) => [artworkId, place]),
-    ]);
-    groups.set(key, [...(groups.get(key) ?? []), line]);
-  }
-  return [...groups.values()];
 }
 
 function drawDesign(paper: Paper, shop: ShopContext, lines: readonly ProofLine[]): void {
@@ -64,7 +49,7 @@ function drawDesign(paper: Paper, shop: ShopContext, lines: readonly ProofLine[]
     paper.font('text').fontSize(11).fillColor(SOFT).text(plainText(sizes));
   }
   let y = paper.y + 8;
-  for (const { artworkId, place, widthMm, colours } of first!.drawings.filter(isDrawing)) {
+  for (const { artworkId, place, widthMm, colours } of listSharedDrawings(first!)) {
     const found = findPicture(shop.db, artworkId);
     if (!found) continue;
     if (y + PICTURE_HEIGHT > paper.page.height - MARGIN) {
@@ -116,7 +101,7 @@ function drawPiece(paper: Paper, shop: ShopContext, line: ProofLine, number: num
     .fontSize(9.5)
     .fillColor(SOFT)
     .text(plainText(`${number}. size ${line.sizeName}`), MARGIN, y, { lineBreak: false });
-  const own = line.drawings.filter((drawing) => !isDrawing(drawing));
+  const own = line.drawings.filter(({ label }) => label !== null);
   const share = (width * 0.55) / Math.max(1, own.length);
   own.forEach((drawing, at) => {
     const text = line.texts.find(({ label }) => label === drawing.label)?.text ?? '';

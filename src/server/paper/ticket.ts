@@ -3,6 +3,7 @@
 
 import { encode } from 'uqr';
 import { formatDay, formatDuration, formatLength, formatTemperature, type FormatSettings } from '../../core/units';
+import { groupRuns } from '../../core/orders';
 import { planPressing } from '../../core/pressing';
 import { findPicture } from '../../data/artwork-store';
 import { getShop } from '../context';
@@ -39,7 +40,7 @@ export function printTicket(at: ShopInThread, { id, address, settings }: TicketW
     );
     if (order.note) paper.font('text').fontSize(11).fillColor(INK).text(plainText(order.note), { width: 380 });
     // Names of one item are made alike: what holds for the first holds for all.
-    for (const own of groupAlike(entry)) {
+    for (const own of groupRuns(order.lines)) {
       const made = lines.get(own[0]!.id);
       if (!made) continue;
       drawDrawings(paper, made, settings, (artworkId) => findPicture(shop.db, artworkId)?.picture ?? null);
@@ -51,15 +52,6 @@ export function printTicket(at: ShopInThread, { id, address, settings }: TicketW
 }
 
 type Line = ReadOrder['order']['lines'][number];
-
-function groupAlike({ order }: ReadOrder): readonly (readonly Line[])[] {
-  const groups = new Map<string, Line[]>();
-  for (const line of order.lines) {
-    const key = line.texts.length > 0 ? `${line.itemId} ${line.options.join(',')}` : `line ${line.id}`;
-    groups.set(key, [...(groups.get(key) ?? []), line]);
-  }
-  return [...groups.values()];
-}
 
 /** Leads to the order, in the upper right corner. */
 function drawCode(paper: Paper, address: string): void {

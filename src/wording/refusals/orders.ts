@@ -27,7 +27,7 @@ export const ORDERS = {
     `${pieces.length === 1 ? `Piece ${pieces[0]} is begun` : `Pieces ${pieces.join(', ')} are begun`} and would not be wanted any more. Keep ${pieces.length === 1 ? 'it as a spare' : 'them as spares'}, or book ${pieces.length === 1 ? 'it' : 'them'} as spoiled.`,
   'line-gone': () => 'A line of this order is gone, perhaps by a change in another window. Reload to see it as it is.',
   'which-customer': ({ name, contacts }: { name: string; contacts: readonly string[] }) =>
-    `${contacts.length} customers are called ${name}: ${contacts.map((contact) => contact || 'no contact').join('; ')}. Choose one, or write how this one is reached.`,
+    `${contacts.length} customers are called ${name}: ${contacts.map((contact) => contact || 'no contact').join('; ')}. Write how this one is reached.`,
   'refund-too-much': ({ paid, settings }: { paid: number; settings: FormatSettings }) =>
     `Only ${formatMoney(paid, settings)} was paid: no more than that can go back.`,
   'payment-taken-back': () => 'This payment was taken back before.',

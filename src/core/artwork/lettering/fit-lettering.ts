@@ -1,10 +1,10 @@
 // A customer's text set into its place: as it is, in two lines, squeezed as far as its item allows, or refused with the
 // size that would fit.
 
-import { boundRegion, fillRegion, flattenContour, scaling, transformContour, uniteRegions } from '../../geometry';
+import { scaling, transformContour } from '../../geometry';
 import { fail, succeed, type Result } from '../../units';
 import type { Artwork } from '../artwork';
-import { letter, type LetterFont, type LetterProblem } from './letter';
+import { boundLettering, letter, type LetterFont, type LetterProblem } from './letter';
 import type { Lettering, LetteringFit } from './lettering';
 
 /** `capHeightMm`: with which it would fit, squeezed as far as it may be. */
@@ -54,21 +54,9 @@ function setText(text: string, fonts: Fonts, lettering: Lettering): Result<SetTe
     ...(insetMm === null ? {} : { insetMm }),
   });
   if (!artwork.ok) return artwork;
-  const box = boundArtwork(artwork.value);
+  const box = boundLettering(artwork.value);
   return succeed({ artwork: artwork.value, widthMm: box.width, heightMm: box.height });
 }
-
-const boundArtwork = ({ layers }: Artwork) =>
-  boundRegion(
-    uniteRegions(
-      layers.map(({ shapes }) =>
-        fillRegion(
-          shapes.flatMap(({ contours }) => contours.map((contour) => flattenContour(contour))),
-          'evenodd',
-        ),
-      ),
-    ),
-  )!;
 
 /** In two lines, where that is allowed and narrower: broken at the space that leaves the narrower longest line. */
 function breakText(

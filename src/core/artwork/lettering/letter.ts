@@ -3,7 +3,7 @@
 
 import { create, type Font, type Glyph, type GlyphPosition } from 'fontkit';
 import {
-  boundRegion,
+  boundPoints,
   composeMatrices,
   fillRegion,
   flattenContour,
@@ -11,9 +11,11 @@ import {
   offsetRegion,
   rotation,
   scaling,
+  simplifyRegion,
   transformContour,
   translation,
   uniteRegions,
+  type Box,
   type Contour,
   type Matrix,
   type Point,
@@ -56,6 +58,8 @@ export function openFont(bytes: Uint8Array): LetterFont {
 }
 
 const LONGEST_TEXT = 400;
+/** Finer than the steps of any cutter (0.025 mm), and half as many points to measure, nest and cut. */
+const OUTLINE_TOLERANCE_MM = 0.012;
 
 /**
  * An artwork of one layer (two for a pair), in mm at real size. `fonts`: the files of one typeface, of the same units;
@@ -77,13 +81,16 @@ export function letter(
   ].join('');
   if (missing !== '') return fail({ kind: 'no-glyphs', characters: missing });
   const contours = setLines(cased.split('\n'), faces, options);
-  const region = uniteRegions(
-    contours.map((glyph) =>
-      fillRegion(
-        glyph.map((contour) => flattenContour(contour)),
-        'nonzero',
+  const region = simplifyRegion(
+    uniteRegions(
+      contours.map((glyph) =>
+        fillRegion(
+          glyph.map((contour) => flattenContour(contour)),
+          'nonzero',
+        ),
       ),
     ),
+    OUTLINE_TOLERANCE_MM,
   );
   if (region.rings.length === 0) return fail({ kind: 'no-text' });
   const layers = [toLayer(region, options.colour ?? '#231f2b')];
@@ -231,21 +238,20 @@ function outlineGlyph(glyph: Glyph): readonly Contour[] {
   return contours;
 }
 
+/** The box round all letters, mm: their outlines are straight from point to point. */
+export const boundLettering = ({ layers }: Artwork): Box =>
+  boundPoints(
+    layers.flatMap(({ shapes }) =>
+      shapes.flatMap(({ contours }) => contours.map(({ start, segments }) => [start, ...segments.map(({ to }) => to)])),
+    ),
+  )!;
+
 /** The artwork as an SVG file of plain paths in mm, to be kept like any drawing. */
 export function writeLettering(
   artwork: Artwork,
   title: string,
 ): { readonly svg: string; readonly widthMm: number; readonly heightMm: number } {
-  const size = boundRegion(
-    uniteRegions(
-      artwork.layers.map((layer) =>
-        fillRegion(
-          layer.shapes.flatMap((shape) => shape.contours.map((contour) => flattenContour(contour))),
-          'evenodd',
-        ),
-      ),
-    ),
-  )!;
+  const size = boundLettering(artwork);
   const number = (value: number) => String(Math.round(value * 1000) / 1000);
   const paths = artwork.layers.map(
     (layer) =>
