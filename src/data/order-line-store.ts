@@ -3,6 +3,7 @@
 import { eq, sql } from 'drizzle-orm';
 import type { Made } from '../core/costing';
 import type { LineQuote, LineText, PieceGone } from '../core/orders';
+import type { Minor } from '../core/units';
 import type { Database } from './database';
 import { isIn } from './is-in';
 import { insertRow, insertRows } from './prepared';
@@ -20,13 +21,16 @@ export type LineFields = {
   readonly options: readonly number[];
   readonly texts: readonly LineText[];
   readonly note: string;
+  /** Asked for one piece, minor units; null in orders older than that was kept. */
+  readonly each: Minor | null;
   /** The list of names it came from, and which line of it. */
   readonly rosterId: number | null;
   readonly rosterRow: number | null;
 };
 /** What most lines go without may be left out. */
-export type NewLine = Omit<LineFields, 'options' | 'texts' | 'note' | 'rosterId' | 'rosterRow'> &
-  Partial<Pick<LineFields, 'options' | 'texts' | 'note' | 'rosterId' | 'rosterRow'>>;
+export type NewLine = Omit<LineFields, Optional> & Partial<Pick<LineFields, Optional>>;
+type Optional = 'options' | 'texts' | 'note' | 'each' | 'rosterId' | 'rosterRow';
+
 /** More lines of an order, with their pieces. Call it inside a transaction. */
 export function insertLines(db: Database, orderId: number, lines: readonly NewLine[]): void {
   let number = findLastNumber(db, orderId);
@@ -46,6 +50,11 @@ export function insertMorePieces(db: Database, orderId: number, lineId: number, 
     .set({ quantity: sql`${orderLines.quantity} + ${count}` })
     .where(eq(orderLines.id, lineId))
     .run();
+}
+
+/** What was said of a line that stays. Call it inside a transaction. */
+export function updateLine(db: Database, id: number, fields: Pick<LineFields, 'note' | 'each'>): void {
+  db.update(orderLines).set(fields).where(eq(orderLines.id, id)).run();
 }
 
 /** These pieces are not wanted any more. Call it inside a transaction. */

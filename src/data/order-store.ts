@@ -1,7 +1,7 @@
 // Orders with their customers, lines, pieces, parts, and the events of both. Events are only ever added.
 
 import { and, asc, eq, isNull, sql } from 'drizzle-orm';
-import type { OrderEvent, PartEvent, PartNow, PieceGone } from '../core/orders';
+import type { OrderEvent, OrderTerms, PartEvent, PartNow, PieceGone } from '../core/orders';
 import { groupBy, type Minor } from '../core/units';
 import type { Database } from './database';
 import { isIn } from './is-in';
@@ -32,6 +32,7 @@ export type StandingOrder = {
   readonly title: string;
   readonly dueDay: string;
   readonly agreed: Minor;
+  readonly terms: OrderTerms;
   readonly deposit: Minor;
   readonly paid: Minor;
   readonly note: string;
@@ -55,6 +56,7 @@ export type NewOrder = {
   readonly title: string;
   readonly dueDay: string;
   readonly agreed: Minor;
+  readonly terms?: OrderTerms;
   readonly deposit?: Minor;
   readonly note: string;
   readonly placedAtMs: number;
@@ -220,23 +222,23 @@ export function insertOrder(db: Database, { lines, ...head }: NewOrder, as: 'pla
 export function updateOrder(
   db: Database,
   id: number,
-  fields: Pick<StandingOrder, 'title' | 'dueDay' | 'agreed' | 'deposit' | 'note'>,
+  fields: Pick<StandingOrder, 'title' | 'dueDay' | 'agreed' | 'terms' | 'deposit' | 'note'>,
   version: number,
 ): boolean {
-  const { title, dueDay, agreed, deposit, note } = fields;
+  const { title, dueDay, agreed, terms, deposit, note } = fields;
   return (
     db
       .update(orders)
-      .set({ title, dueDay, agreed, deposit, note, version: sql`${orders.version} + 1` })
+      .set({ title, dueDay, agreed, terms, deposit, note, version: sql`${orders.version} + 1` })
       .where(and(eq(orders.id, id), eq(orders.version, version)))
       .run().changes === 1
   );
 }
 
 /** Its lines changed: whoever holds an older version is refused. False when it was changed since `version` was read. */
-export const raiseOrderVersion = (db: Database, id: number, version: number): boolean =>
+export const updateAgreed = (db: Database, id: number, agreed: Minor, version: number): boolean =>
   db
     .update(orders)
-    .set({ version: sql`${orders.version} + 1` })
+    .set({ agreed, version: sql`${orders.version} + 1` })
     .where(and(eq(orders.id, id), eq(orders.version, version)))
     .run().changes === 1;

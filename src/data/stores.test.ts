@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { PLAIN_TERMS } from '../core/orders';
 import { minor } from '../core/units';
 import { PLAIN_BLANK, PLAIN_VINYL } from '../../test/worked-example';
 import { findArtwork, findOriginal, loadArtworks, setArtworkArchived, updateArtwork } from './artwork-store';
@@ -85,8 +86,18 @@ describe('a second window', () => {
     ]);
     const order = place('2027-01-01');
     expect([
-      updateOrder(db, order, { title: 'x', dueDay: '2027-01-02', agreed: minor(1), deposit: minor(0), note: '' }, 1),
-      updateOrder(db, order, { title: 'y', dueDay: '2027-01-02', agreed: minor(1), deposit: minor(0), note: '' }, 1),
+      updateOrder(
+        db,
+        order,
+        { title: 'x', dueDay: '2027-01-02', agreed: minor(1), terms: PLAIN_TERMS, deposit: minor(0), note: '' },
+        1,
+      ),
+      updateOrder(
+        db,
+        order,
+        { title: 'y', dueDay: '2027-01-02', agreed: minor(1), terms: PLAIN_TERMS, deposit: minor(0), note: '' },
+        1,
+      ),
     ]).toEqual([true, false]);
   });
 });

@@ -2,7 +2,16 @@
 
 import type { VariantRule } from '../core/costing';
 import type { Lettering } from '../core/artwork';
-import type { Fate, LineText, OrderMove, OrderStage, PartState, PaymentKind, QuotedAgainstReal } from '../core/orders';
+import type {
+  Fate,
+  LineText,
+  OrderMove,
+  OrderStage,
+  OrderTerms,
+  PartState,
+  PaymentKind,
+  QuotedAgainstReal,
+} from '../core/orders';
 import type { Figure, Minor } from '../core/units';
 import type { ListPage, ListQuery } from './list';
 
@@ -83,11 +92,28 @@ export type OrderLineView = {
   readonly options: readonly number[];
   readonly texts: readonly LineText[];
   readonly note: string;
+  /** Asked for one piece, minor units; null in orders older than that was kept. */
+  readonly each: number | null;
   /** Epoch ms; null where its texts were not compared yet, or it has none. */
   readonly readBackAtMs: number | null;
   readonly comb: readonly CombColumn[];
   /** What one was calculated to cost with its risk when it was agreed, minor units. */
   readonly eachWithRisk: number;
+};
+
+/** What one of a line would cost as of today; null with why it can't be told. */
+export type TodayCost = { readonly lineId: number; readonly each: Figure | null; readonly problem: string | null };
+
+/** What an order that holds stock waits for; `from`: the first day with all of it there, null where that can't be told. */
+export type OrderWaits = {
+  readonly things: readonly {
+    readonly name: string;
+    /** It is ordered from a supplier and has not come yet. */
+    readonly isUnderWay: boolean;
+    /** Until anybody delivers it; null where nobody offers it. */
+    readonly days: number | null;
+  }[];
+  readonly from: string | null;
 };
 
 export type PaymentView = {
@@ -112,6 +138,8 @@ export type ProofView = {
 
 export type OrderView = {
   readonly row: OrderRow;
+  /** Null where nothing is held for it. */
+  readonly waits: OrderWaits | null;
   readonly customerId: number;
   readonly contact: string;
   readonly note: string;
@@ -132,7 +160,10 @@ export type OrderView = {
     readonly words: string;
   }[];
   readonly deposit: Minor;
+  readonly terms: OrderTerms;
   readonly money: {
+    /** What its lines and terms come to; null where the prices of its lines were not kept. */
+    readonly asked: Figure | null;
     readonly paid: Figure;
     readonly owed: Figure;
     readonly tips: Figure;

@@ -8,6 +8,7 @@ export {
   moveInput,
   orderChange,
   orderInput,
+  termsInput,
   paymentInput,
   proofApproval,
   readBackInput,

@@ -3,8 +3,8 @@
 import * as yup from 'yup';
 import { optionIndexes } from './item-inputs';
 import { letteringInput } from './lettering-input';
-import { PAYMENT_KINDS, type Fate, type PaymentKind } from '../orders';
-import { money, oneOf, optionalText, rowId, shortText, wholeBetween } from './rules';
+import { GOES, PAYMENT_KINDS, type Fate, type OrderTerms, type PaymentKind } from '../orders';
+import { money, numberBetween, oneOf, optionalText, orNothing, rowId, shortText, wholeBetween } from './rules';
 
 const isDay = (text: string | undefined) =>
   text !== undefined &&
@@ -16,10 +16,23 @@ export const dueDay = yup
   .required('Due: choose the day it is promised for.')
   .test('day', 'Due: a day of the calendar, such as 2027-03-31.', isDay);
 
+const MOST_OFF = 0.9;
+const MOST_RUSH = 2;
+const ofPieces = 'It is a share of the price of the pieces.';
+export const termsInput = yup.object({
+  discountShare: numberBetween('Discount', 0, MOST_OFF, ofPieces).default(0),
+  setOff: money('Off, as a set').default(0),
+  rushShare: numberBetween('Rush', 0, MOST_RUSH, ofPieces).default(0),
+  goes: oneOf<OrderTerms['goes']>('How it gets there', GOES).default('collected'),
+  deliveryCharge: money('Delivery').default(0),
+});
+
 export const orderChange = yup.object({
   title: shortText('What for'),
   dueDay,
   agreed: money('Agreed price'),
+  /** Left out: as they were. */
+  terms: termsInput.default(undefined).optional(),
   /** Left out: as it was. */
   deposit: money('Deposit').optional(),
   note: optionalText('Note'),
@@ -56,6 +69,8 @@ const orderLine = yup.object({
   options: optionIndexes,
   texts: lineTexts,
   note: optionalText('Note', 200),
+  /** Null: at the shop's price; left out: as it was. */
+  each: orNothing(money('Price each')).optional(),
   /** Which line of a list of names it is. */
   rosterRow: wholeBetween('Row', 1, 1_000_000, 'By its place in the list.').nullable().default(null),
 });
@@ -91,6 +106,8 @@ export const linesChange = yup.object({
   /** What becomes of pieces that were begun and are not wanted any more; null where none may be. */
   fate: oneOf<Fate>('Pieces that are begun', ['spare', 'spoiled']).nullable().default(null),
   roster,
+  /** Left out: what was agreed moves as the prices of the lines do. */
+  agreed: money('Agreed price').optional(),
 });
 
 export const moveInput = yup.object({

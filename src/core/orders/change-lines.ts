@@ -26,6 +26,8 @@ export type LineWanted = LineMakeup & { readonly lineId: number | null; readonly
 export type LinesPlan<Wanted extends LineWanted> = {
   /** Pieces that go, and what becomes of each. */
   readonly gone: readonly { readonly pieceId: number; readonly number: number; readonly gone: PieceGone }[];
+  /** Lines that stay, with what is wanted of them: their note or price may differ. */
+  readonly kept: readonly { readonly lineId: number; readonly wish: Wanted }[];
   /** More pieces of a line that stays. */
   readonly more: readonly { readonly lineId: number; readonly count: number }[];
   /** Lines that are new, or made so differently that their pieces are new. */
@@ -59,14 +61,14 @@ export function planLineChange<Wanted extends LineWanted>(
   const going: PieceNow[] = [];
   const more: { lineId: number; count: number }[] = [];
   const fresh: Wanted[] = [];
-  const kept = new Set<number>();
+  const kept = new Map<number, Wanted>();
   for (const wish of wanted) {
     const line = wish.lineId === null ? undefined : byId.get(wish.lineId);
     if (!line || kept.has(line.lineId) || keyOfMakeup(line) !== keyOfMakeup(wish)) {
       fresh.push(wish);
       continue;
     }
-    kept.add(line.lineId);
+    kept.set(line.lineId, wish);
     const surplus = line.pieces.length - wish.quantity;
     if (surplus > 0) going.push(...pickSurplus(line.pieces, surplus));
     if (surplus < 0) more.push({ lineId: line.lineId, count: -surplus });
@@ -80,7 +82,7 @@ export function planLineChange<Wanted extends LineWanted>(
     number,
     gone: isBegun ? fate! : ('dropped' as const),
   }));
-  return succeed({ gone, more, fresh });
+  return succeed({ gone, kept: [...kept].map(([lineId, wish]) => ({ lineId, wish })), more, fresh });
 }
 
 const pickSurplus = (pieces: readonly PieceNow[], count: number): readonly PieceNow[] =>

@@ -14,4 +14,5 @@ export * from './read-back';
 export * from './proof';
 export * from './change-lines';
 export * from './runs';
+export * from './terms';
 export { sumSpoilage } from './spoilage-cost';

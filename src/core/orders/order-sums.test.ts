@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { minor } from '../units';
-import { sumAsked } from './index';
+import { priceLines } from './index';
 
 const shirt = {
   price: minor(2500),
@@ -8,20 +8,35 @@ const shirt = {
   variants: [{ sizeName: 'XXL', colourName: null, price: minor(2900), swaps: [] }],
 };
 const line = (part: object = {}) => ({ itemId: 1, quantity: 2, sizeName: 'M', colourName: 'red', ...part });
-const sum = (...lines: ReturnType<typeof line>[]) => sumAsked(lines, (id) => (id === 1 ? shirt : undefined));
+const price = (...lines: ReturnType<typeof line>[]) =>
+  priceLines(lines, (id) => (id === 1 ? { name: 'Shirt', ...shirt } : undefined)).map(({ quantity, each }) => [
+    quantity,
+    each,
+  ]);
 
-describe('what an order asks', () => {
-  it('counts sizes with their own price and the surcharge of each option, a piece', () => {
-    expect(sum(line())).toEqual({ pieces: 2, asked: 5000 });
-    expect(sum(line({ sizeName: 'XXL' }))).toEqual({ pieces: 2, asked: 5800 });
-    expect(sum(line({ options: [0, 1] }))).toEqual({ pieces: 2, asked: 6100 });
-    expect(sum(line(), line({ quantity: 3, sizeName: 'XXL', options: [1] }))).toEqual({
-      pieces: 5,
-      asked: 5000 + 3 * 3050,
-    });
+describe('what the lines of an order ask', () => {
+  it('is by size, with the surcharge of each option, a piece', () => {
+    expect(price(line())).toEqual([[2, 2500]]);
+    expect(price(line({ sizeName: 'XXL' }))).toEqual([[2, 2900]]);
+    expect(price(line({ options: [0, 1] }))).toEqual([[2, 3050]]);
+    expect(price(line(), line({ quantity: 3, sizeName: 'XXL', options: [1] }))).toEqual([
+      [2, 2500],
+      [3, 3050],
+    ]);
   });
 
-  it('leaves out what is no number yet, and items it does not know', () => {
-    expect(sum(line({ quantity: NaN }), line({ itemId: 2 }))).toEqual({ pieces: 0, asked: 0 });
+  it('is what was agreed for one, where that was; nothing for a gift', () => {
+    expect(price(line({ each: 2200, options: [0] }))).toEqual([[2, 2200]]);
+    expect(price(line({ each: 0 }))).toEqual([[2, 0]]);
+    expect(price(line({ each: null }), line({ each: NaN }))).toEqual([
+      [2, 2500],
+      [2, 2500],
+    ]);
+  });
+
+  it('names size and colour, and leaves out what is no number yet and items it does not know', () => {
+    const [first] = priceLines([line()], () => ({ name: 'Shirt', ...shirt }));
+    expect(first!.label).toBe('Shirt, M, red');
+    expect(price(line({ quantity: NaN }), line({ itemId: 2 }))).toEqual([]);
   });
 });

@@ -1,6 +1,7 @@
 // What the lines of an order come to before it is taken: asked at the shop's prices, and what they cost.
 
 import { getVariantPrice, type CostProblem, type ItemCost, type Made, type VariantRule } from '../costing';
+import type { PricedLine } from './terms';
 import { figure, type Figure, type Minor, type Result } from '../units';
 
 /** An item as far as an order asks for it; amounts are minor units of one piece. */
@@ -17,22 +18,35 @@ export type AskedLine = {
   readonly colourName: string;
   /** Places in the options of the item, from 0. */
   readonly options?: readonly number[] | undefined;
+  /** Asked for one piece, minor units; null or left out follows the shop's price. */
+  readonly each?: number | null | undefined;
 };
 
-/** Pieces of all lines, and their price by size, colour and options, minor units. Lines of unknown items ask nothing. */
-export function sumAsked(
+/**
+ * What one piece of a line is asked at, minor units: its own price, else (also while it is no number yet) the shop's by
+ * size, colour and options.
+ */
+export const askEach = (line: AskedLine, item: AskedItem): number =>
+  typeof line.each === 'number' && Number.isFinite(line.each)
+    ? line.each
+    : getVariantPrice(item, { ...line, options: line.options ?? [] });
+
+/** Lines with their prices, as `computeAsk` takes them. Lines of unknown items ask nothing and are left out. */
+export const priceLines = (
   lines: readonly AskedLine[],
-  itemOf: (id: number) => AskedItem | undefined,
-): { readonly pieces: number; readonly asked: number } {
-  const sums = { pieces: 0, asked: 0 };
-  for (const line of lines) {
+  itemOf: (id: number) => (AskedItem & { readonly name: string }) | undefined,
+): readonly PricedLine[] =>
+  lines.flatMap((line) => {
     const item = itemOf(line.itemId);
-    if (!item || !Number.isFinite(line.quantity)) continue;
-    sums.pieces += line.quantity;
-    sums.asked += line.quantity * getVariantPrice(item, { ...line, options: line.options ?? [] });
-  }
-  return sums;
-}
+    if (!item || !Number.isFinite(line.quantity)) return [];
+    return [
+      {
+        label: `${item.name}, ${line.sizeName}, ${line.colourName}`,
+        quantity: line.quantity,
+        each: askEach(line, item),
+      },
+    ];
+  });
 
 type CostedPieces = {
   readonly quantity: number;

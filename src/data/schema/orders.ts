@@ -3,10 +3,12 @@
 import { sql } from 'drizzle-orm';
 import { check, index, integer, sqliteTable, text, uniqueIndex, type AnySQLiteColumn } from 'drizzle-orm/sqlite-core';
 import type { Made } from '../../core/costing';
+import { PLAIN_TERMS } from '../../core/orders';
 import type {
   LineQuote,
   LineText,
   OrderEventKind,
+  OrderTerms,
   PartState,
   PaymentKind,
   PieceGone,
@@ -55,6 +57,8 @@ export const orders = sqliteTable(
      */
     closedAtMs: integer('closed_at_ms'),
     standing: text('standing').$type<OrderStanding>().notNull().default('open'),
+    /** What is given off, asked on top, and how it gets to the customer. */
+    terms: storedJson<OrderTerms>('terms').notNull().default(PLAIN_TERMS),
     /** What was asked for before the work begins. */
     deposit: money('deposit')
       .notNull()
@@ -109,6 +113,8 @@ export const orderLines = sqliteTable(
     /** The same as one line in lower case, to be found by. */
     words: text('words').notNull().default(''),
     note: text('note').notNull().default(''),
+    /** Asked for one piece; null in orders older than that was kept. */
+    each: money('each'),
     /** Places in the options of its item. */
     options: storedJson<readonly number[]>('options').notNull().default([]),
     /** The list it came from, and which row of it, from 1. */

@@ -6,17 +6,21 @@ import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import LinearProgress from '@mui/material/LinearProgress';
 import { useQuery } from '@tanstack/react-query';
-import { useForm, useWatch } from 'react-hook-form';
-import type { Fate } from '../../core/orders';
+import { useForm, useWatch, type UseFormReturn } from 'react-hook-form';
+import { computeAsk, priceLines, type AskedLine, type Fate } from '../../core/orders';
 import type { OrderableItem, OrderView } from '../../views/orders';
 import { callApi, wordsOf } from '../shared/api';
 import { Failure } from '../shared/Failure';
 import { FormActions, useSave } from '../shared/form';
+import { formatMoney } from '../../core/units';
+import { useSettings } from '../shared/settings';
+import { AgreedPrice } from './AgreedPrice';
+import { useOwnPrice, type PricedForm } from './use-own-price';
 import { expandLines, joinSources, toLineForms, type OrderLineForm } from './line-form';
 import { OrderLines } from './OrderLines';
 
 type Props = { readonly view: OrderView; readonly onClose: () => void; readonly onSaved: () => void };
-type LinesChangeForm = { lines: OrderLineForm[]; fate: Fate | null };
+type LinesChangeForm = PricedForm & { lines: OrderLineForm[]; fate: Fate | null };
 
 export default function ChangeLines(props: Props) {
   const { data, error } = useQuery({
@@ -38,12 +42,21 @@ export default function ChangeLines(props: Props) {
 }
 
 function LinesForm({ view, items, onClose, onSaved }: Props & { readonly items: readonly OrderableItem[] }) {
+  const settings = useSettings();
   const form = useForm<LinesChangeForm>({
     // The server checks the lines; what it said about them last is no reason not to ask it again.
     resolver: (values) => ({ values, errors: {} }),
-    defaultValues: { lines: [...toLineForms(view.lines)], fate: null },
+    defaultValues: { lines: [...toLineForms(view.lines)], fate: null, agreed: view.row.agreed, isOwnPrice: false },
   });
   const lines = useWatch({ control: form.control, name: 'lines' });
+  const ask = (asked: readonly AskedLine[]) =>
+    computeAsk(
+      priceLines(asked, (id) => items.find((item) => item.id === id)),
+      view.terms,
+    ).value;
+  // What was given off before stays given: only the difference of the lines is added.
+  const moved = Math.max(0, view.row.agreed + ask(expandLines(lines)) - ask(view.lines));
+  const price = useOwnPrice(form as unknown as UseFormReturn<PricedForm>, moved);
   const save = useSave<LinesChangeForm, unknown>({
     form,
     method: 'PUT',
@@ -54,6 +67,7 @@ function LinesForm({ view, items, onClose, onSaved }: Props & { readonly items: 
       lines: expandLines(values.lines),
       fate: values.fate,
       roster: joinSources(values.lines),
+      agreed: values.agreed,
     }),
   });
   const settle = (fate: Fate) => {
@@ -65,10 +79,14 @@ function LinesForm({ view, items, onClose, onSaved }: Props & { readonly items: 
     <form noValidate onSubmit={save.submit}>
       <DialogContent className="cols">
         <p className="soft flat">
-          Costs of pieces that stay are as they were agreed; new ones are calculated as of today. The agreed price stays
-          until you change it.
+          Costs of pieces that stay are as they were agreed; new ones are calculated as of today.
         </p>
         <OrderLines form={form as never} items={items} lines={lines} />
+        <AgreedPrice
+          form={form as unknown as UseFormReturn<PricedForm>}
+          price={price}
+          follows={`${formatMoney(view.row.agreed, settings)} before; it follows the prices of the lines`}
+        />
       </DialogContent>
       <FormActions
         save={save}

@@ -4,11 +4,36 @@ import { yupResolver } from '@hookform/resolvers/yup';
 import Dialog from '@mui/material/Dialog';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
-import { useForm } from 'react-hook-form';
+import { useForm, useWatch, type Resolver, type UseFormReturn } from 'react-hook-form';
 import { orderChange } from '../../core/input';
+import { computeAsk, type OrderTerms } from '../../core/orders';
 import type { OrderView } from '../../views/orders';
 import { FormActions, TextLine, useSave } from '../shared/form';
 import { MoneyField } from '../shared/number-fields';
+import { AgreedPrice } from './AgreedPrice';
+import { readTerms, TermFields } from './TermFields';
+import { useOwnPrice, type PricedForm } from './use-own-price';
+
+type OrderForm = PricedForm & {
+  title: string;
+  dueDay: string;
+  terms: OrderTerms;
+  deposit: number;
+  note: string;
+};
+/** What is saved, with whether the price is the seller's own beside it. */
+const resolver: Resolver<OrderForm> = async (values, context, options) => {
+  const { errors } = await check(values, context, options);
+  return Object.keys(errors).length > 0 ? { values: {}, errors } : { values, errors: {} };
+};
+const check = yupResolver(orderChange) as unknown as Resolver<OrderForm>;
+
+/** What was agreed moves by as much as the terms do; where prices of lines were not kept it stays. */
+function moveAgreed({ row, lines, terms }: OrderView, wanted: OrderTerms): number {
+  if (lines.some(({ each }) => each === null)) return row.agreed;
+  const priced = lines.map(({ itemName, quantity, each }) => ({ label: itemName, quantity, each: each! }));
+  return Math.max(0, row.agreed + computeAsk(priced, wanted).value - computeAsk(priced, terms).value);
+}
 
 export default function ChangeOrder({
   view,
@@ -20,11 +45,28 @@ export default function ChangeOrder({
   onSaved: () => void;
 }) {
   const { row, note, version } = view;
-  const form = useForm({
-    resolver: yupResolver(orderChange),
-    defaultValues: { title: row.title, dueDay: row.dueDay, agreed: row.agreed, deposit: view.deposit, note },
+  const form = useForm<OrderForm>({
+    resolver,
+    defaultValues: {
+      title: row.title,
+      dueDay: row.dueDay,
+      agreed: row.agreed,
+      terms: view.terms,
+      deposit: view.deposit,
+      note,
+      isOwnPrice: false,
+    },
   });
-  const save = useSave({ form, method: 'PUT', path: `/api/orders/${row.id}`, version, onSaved });
+  const terms = readTerms(useWatch({ control: form.control, name: 'terms' }));
+  const price = useOwnPrice(form as unknown as UseFormReturn<PricedForm>, moveAgreed(view, terms));
+  const save = useSave<OrderForm, unknown>({
+    form,
+    method: 'PUT',
+    path: `/api/orders/${row.id}`,
+    version,
+    onSaved,
+    toBody: ({ isOwnPrice: _isOwnPrice, ...values }) => values,
+  });
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="sm" aria-labelledby="change-title">
       <DialogTitle id="change-title">Change the order</DialogTitle>
@@ -32,7 +74,12 @@ export default function ChangeOrder({
         <DialogContent className="fields">
           <TextLine form={form} name="title" label="What for" autoFocus />
           <TextLine form={form} name="dueDay" label="Due" type="date" />
-          <MoneyField form={form} name="agreed" label="Agreed price" />
+          <TermFields form={form} terms={terms} />
+          <AgreedPrice
+            form={form as unknown as UseFormReturn<PricedForm>}
+            price={price}
+            follows="Follows discount, rush and delivery"
+          />
           <MoneyField form={form} name="deposit" label="Deposit asked for" />
           <TextLine form={form} name="note" label="Note" multiline />
         </DialogContent>

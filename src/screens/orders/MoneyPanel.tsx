@@ -22,7 +22,7 @@ const KINDS: Readonly<Record<PaymentView['kind'], string>> = {
 export function MoneyPanel({ view, steps }: Props) {
   const settings = useSettings();
   const [isPaying, setPaying] = useState(false);
-  const { money, payments, deposit } = view;
+  const { money, payments } = view;
   const isOwed = money.owed.value > 0;
   return (
     <section className="sheet" aria-label="Money">
@@ -40,24 +40,7 @@ export function MoneyPanel({ view, steps }: Props) {
           Note a payment
         </Button>
       </div>
-      <div className="readings">
-        {deposit > 0 && (
-          <span>
-            deposit due <Why figure={money.depositDue} />
-          </span>
-        )}
-        <span>
-          paid <Why figure={money.paid} />
-        </span>
-        <span>
-          owed <Why figure={money.owed} />
-        </span>
-        {money.tips.value > 0 && (
-          <span>
-            tips <Why figure={money.tips} />
-          </span>
-        )}
-      </div>
+      <Sums view={view} />
       {payments.length > 0 && (
         <table className="plain above-2">
           <tbody>
@@ -89,5 +72,35 @@ export function MoneyPanel({ view, steps }: Props) {
       )}
       {isPaying && <PayDialog view={view} steps={steps} onClose={() => setPaying(false)} />}
     </section>
+  );
+}
+
+/** What is asked, due, paid and owed, each with its working. */
+function Sums({ view }: Pick<Props, 'view'>) {
+  const { money, deposit } = view;
+  return (
+    <div className="readings">
+      {money.asked && (
+        <span>
+          {money.asked.value === view.row.agreed ? 'agreed' : 'by its prices'} <Why figure={money.asked} />
+        </span>
+      )}
+      {deposit > 0 && (
+        <span>
+          deposit due <Why figure={money.depositDue} />
+        </span>
+      )}
+      <span>
+        paid <Why figure={money.paid} />
+      </span>
+      <span>
+        owed <Why figure={money.owed} />
+      </span>
+      {money.tips.value > 0 && (
+        <span>
+          tips <Why figure={money.tips} />
+        </span>
+      )}
+    </div>
   );
 }

@@ -1,7 +1,7 @@
 // Taking an order: who, what, how many, by when, for how much.
 
 import Button from '@mui/material/Button';
-import { formatDay, formatMoney } from '../../core/units';
+import { formatDay } from '../../core/units';
 import type { FrameView } from '../../views/frame';
 import type { NewOrderView, OrderAnswer } from '../../views/orders';
 import { plural } from '../../wording/plural';
@@ -14,9 +14,11 @@ import { InTheWay } from '../shared/InTheWay';
 import { useSettings } from '../shared/settings';
 import { Why } from '../shared/Why';
 import { AgreedPrice } from './AgreedPrice';
+import { TermFields } from './TermFields';
 import type { UseFormReturn } from 'react-hook-form';
 import { OrderLines, type LinesForm } from './OrderLines';
 import { useNewOrder, type NewOrderState } from './use-new-order';
+import type { PricedForm } from './use-own-price';
 import { asPage } from '../shared/page-data';
 
 export const NewOrderScreen = asPage(function NewOrderScreen({
@@ -93,7 +95,12 @@ function NewOrder({ view }: { readonly view: NewOrderView }) {
           />
           <TextLine form={form} name="title" label="What for" help="How you will call it at the bench" />
           <TextLine form={form} name="dueDay" label="Due" type="date" help={<DueHelp answer={order.answer} />} />
-          <AgreedPrice order={order} />
+          <TermFields form={form} terms={order.terms} />
+          <AgreedPrice
+            form={form as unknown as UseFormReturn<PricedForm>}
+            price={order.ownPrice}
+            follows="Follows your prices"
+          />
           <MoneyField form={form} name="deposit" label="Deposit asked for" help="Before the work begins; 0 for none" />
           <TextLine form={form} name="note" label="Note" multiline />
         </section>
@@ -105,14 +112,15 @@ function NewOrder({ view }: { readonly view: NewOrderView }) {
 
 /** What the order comes to: asked at the shop's prices, and what it costs as it is made. */
 function OrderVerdict({ order: { pieces, asked, answer, failure } }: { readonly order: NewOrderState }) {
-  const settings = useSettings();
   const problem = answer?.problems[0];
   return (
     <div>
       <h1 className="flat">Take an order</h1>
       <p className="soft flat above-1 below-4 text-large" aria-live="polite">
-        {plural(pieces, 'piece')} at your prices {pieces === 1 ? 'comes' : 'come'} to{' '}
-        <strong className="figures">{formatMoney(asked, settings)}</strong>
+        {plural(pieces, 'piece')} {pieces === 1 ? 'comes' : 'come'} to{' '}
+        <strong>
+          <Why figure={asked} />
+        </strong>
         {answer?.cost && (
           <>
             , and {pieces === 1 ? 'costs' : 'cost'} about <Why figure={answer.cost} />

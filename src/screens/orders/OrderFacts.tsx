@@ -4,7 +4,8 @@ import Button from '@mui/material/Button';
 import { enqueueSnackbar } from 'notistack';
 import { isOver } from '../../core/orders';
 import { formatDay, formatMoney } from '../../core/units';
-import type { OrderView } from '../../views/orders';
+import type { OrderView, OrderWaits } from '../../views/orders';
+import { plural } from '../../wording/plural';
 import { useSettings } from '../shared/settings';
 import { Slack } from '../shared/Slack';
 
@@ -31,6 +32,7 @@ export function OrderFacts({ view }: { readonly view: OrderView }) {
           agreed <b>{formatMoney(row.agreed, settings)}</b>
         </span>
       </div>
+      {view.waits && <Waits waits={view.waits} />}
       {view.contact && <p className="soft flat above-2">{view.contact}</p>}
       {view.note && <p className="flat above-2 pre-wrap">{view.note}</p>}
       <p className="flat above-3">
@@ -40,5 +42,24 @@ export function OrderFacts({ view }: { readonly view: OrderView }) {
         </Button>
       </p>
     </section>
+  );
+}
+
+/** What it needs and is not there, and from when it can be made. */
+function Waits({ waits: { things, from } }: { readonly waits: OrderWaits }) {
+  const settings = useSettings();
+  if (things.length === 0) return <p className="soft flat above-2">All that it needs is there and held for it.</p>;
+  const said = things.map(({ name, isUnderWay, days }) => {
+    if (isUnderWay) return `${name} (ordered)`;
+    return days === null ? `${name} (nobody offers it)` : `${name} (${plural(days, 'day')} from ordering it)`;
+  });
+  return (
+    <p className="short flat above-2">
+      Waits for {said.join(', ')}.{' '}
+      {from
+        ? `Ordered today, it can be made from ${formatDay(from, settings)}.`
+        : 'From when it can be made is not known.'}{' '}
+      <a href="/shelf/buy">What to buy</a>
+    </p>
   );
 }

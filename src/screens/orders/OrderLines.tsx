@@ -6,16 +6,20 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import { Controller, useFieldArray, type UseFormReturn } from 'react-hook-form';
+import { getVariantPrice } from '../../core/costing';
+import { askEach } from '../../core/orders';
 import { formatMoney } from '../../core/units';
 import type { OrderableItem } from '../../views/orders';
 import { plural } from '../../wording/plural';
 import { Choice } from '../shared/form';
 import { late } from '../shared/late';
-import { NumberField } from '../shared/number-fields';
+import { MoneyField, NumberField } from '../shared/number-fields';
 import { useSettings } from '../shared/settings';
+import { readGrid, writeGrid, type GridCell } from './size-grid';
 import { listTexts, startLine, type OrderLineForm, type RosterForm } from './line-form';
 
 const RosterDialog = late(() => import('./RosterDialog'));
+const SizeGrid = late(() => import('./SizeGrid'));
 
 export type LinesForm = { lines: OrderLineForm[] };
 type Props = {
@@ -27,6 +31,11 @@ type Props = {
 
 export function OrderLines({ form, items, lines: wished }: Props) {
   const lines = useFieldArray({ control: form.control, name: 'lines' });
+  const [gridOf, setGridOf] = useState<number | null>(null);
+  const takeGrid = (cells: readonly GridCell[]) => {
+    lines.replace([...writeGrid(wished, gridOf!, cells)]);
+    setGridOf(null);
+  };
   const itemOf = (line: OrderLineForm | undefined) => items.find(({ id }) => id === Number(line?.itemId));
   return (
     <section className="sheet cols">
@@ -39,8 +48,17 @@ export function OrderLines({ form, items, lines: wished }: Props) {
           item={itemOf(wished[index])}
           line={wished[index] ?? field}
           onRemove={lines.fields.length > 1 ? () => lines.remove(index) : null}
+          onGrid={() => setGridOf(index)}
         />
       ))}
+      {gridOf !== null && itemOf(wished[gridOf]) && (
+        <SizeGrid
+          item={itemOf(wished[gridOf])!}
+          start={readGrid(wished, gridOf)}
+          onClose={() => setGridOf(null)}
+          onTake={takeGrid}
+        />
+      )}
       <div className="actions">
         <Button onClick={() => lines.append(startLine(itemOf(wished.at(-1)) ?? items[0]!))}>Add a line</Button>
       </div>
@@ -55,9 +73,11 @@ type LineProps = Omit<Props, 'lines'> & {
   readonly line: OrderLineForm;
   /** Null for the only one. */
   readonly onRemove: (() => void) | null;
+  /** How many of each size and colour. */
+  readonly onGrid: () => void;
 };
 
-function OrderLine({ form, index, items, item, line, onRemove }: LineProps) {
+function OrderLine({ form, index, items, item, line, onRemove, onGrid }: LineProps) {
   const named = (names: readonly string[] = []) => names.map((name) => ({ value: name, label: name }));
   const pickItem = (value: string) => {
     const next = items.find(({ id }) => id === Number(value));
@@ -93,10 +113,45 @@ function OrderLine({ form, index, items, item, line, onRemove }: LineProps) {
           Remove
         </Button>
       </div>
+      {item && (
+        <div className="price-each above-3">
+          <PriceEach form={form} index={index} item={item} line={line} />
+          {!line.roster && item.sizes.length * item.colours.length > 1 && (
+            <Button size="small" onClick={onGrid}>
+              Sizes and colours…
+            </Button>
+          )}
+        </div>
+      )}
       {item && item.options.length > 0 && <OptionChoice form={form} index={index} options={item.options} />}
       {item && texts.length > 0 && <LineTexts form={form} index={index} item={item} line={line} texts={texts} />}
       {item?.problem && <p className="short flat above-3">{item.problem}</p>}
     </fieldset>
+  );
+}
+
+type PriceProps = Pick<LineProps, 'form' | 'index' | 'line'> & { readonly item: OrderableItem };
+
+/** What one is asked at; empty follows the shop's price. */
+function PriceEach({ form, index, item, line }: PriceProps) {
+  const settings = useSettings();
+  const own = getVariantPrice(item, line);
+  const each = askEach(line, item);
+  const quantity = Number(line.quantity);
+  return (
+    <>
+      <MoneyField
+        form={form}
+        name={`lines.${index}.each`}
+        label="Price each"
+        help={`Empty: your price, ${formatMoney(own, settings)}`}
+      />
+      {quantity > 1 && (
+        <p className="flat soft">
+          {formatMoney(each * quantity, settings)} for {quantity}
+        </p>
+      )}
+    </>
   );
 }
 

@@ -1,7 +1,8 @@
 // One order: where it stands and what comes next, its lines and what they say, its money, its proof, and what happened.
 
 import { useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
+import { isOver } from '../../core/orders';
 import type { FrameView } from '../../views/frame';
 import type { OrderView } from '../../views/orders';
 import { callApi } from '../shared/api';
@@ -28,6 +29,9 @@ export const OrderScreen = asPage(function OrderScreen({ frame, view }: { frame:
   );
 });
 
+/** Where reading back leads when a text is wrong. */
+const CHANGE_LINES = '#lines';
+
 function Order({ initial }: { readonly initial: OrderView }) {
   const key = ['order', initial.row.id];
   const { data: view } = useQuery({
@@ -37,6 +41,11 @@ function Order({ initial }: { readonly initial: OrderView }) {
   });
   const steps = useOrderSteps(view.row.id, key);
   const [changing, setChanging] = useState<'order' | 'lines' | null>(null);
+  useEffect(() => {
+    if (location.hash !== CHANGE_LINES) return;
+    history.replaceState(null, '', location.pathname);
+    if (!isOver(initial.row.stage)) setChanging('lines');
+  }, [initial]);
   const done = () => {
     setChanging(null);
     steps.refresh();

@@ -25,6 +25,8 @@ export type OrderLineForm = {
   /** By the name of the text; what is empty is not on the piece. */
   readonly texts: Readonly<Record<string, string>>;
   readonly note: string;
+  /** Asked for one piece, minor units; null follows the shop's price. */
+  readonly each: number | null;
   readonly roster: RosterForm | null;
 };
 
@@ -38,6 +40,7 @@ export const startLine = ({ id, usualSize, usualColour }: OrderableItem): OrderL
   options: [],
   texts: {},
   note: '',
+  each: null,
   roster: null,
 });
 
@@ -54,9 +57,17 @@ export function listTexts(item: OrderableItem | undefined, options: readonly num
 /** Choices hold their numbers as text. */
 const toNumbers = <Line extends OrderLineForm>(line: Line) => ({
   ...line,
+  each: toPrice(line.each),
   itemId: Number(line.itemId),
   quantity: Number(line.quantity),
 });
+
+/** A price that was emptied follows the shop's again; what can't be read goes as it is, to be refused. */
+const toPrice = (typed: unknown): number | null => {
+  if (typed === null || typed === '' || typed === undefined) return null;
+  return (Number.isNaN(typed) ? UNREADABLE : typed) as number;
+};
+const UNREADABLE = '?';
 
 /** The lines as the server takes them: each row of a list is a line of its own. */
 export function expandLines(lines: readonly OrderLineForm[]) {
@@ -117,11 +128,20 @@ function toListForm(run: readonly OrderLineView[]): OrderLineForm {
   };
 }
 
-const pickPlain = ({ itemId, quantity, sizeName, colourName, options, note }: Omit<OrderLineView, 'id' | 'texts'>) => ({
+const pickPlain = ({
   itemId,
   quantity,
   sizeName,
   colourName,
   options,
   note,
+  each,
+}: Omit<OrderLineView, 'id' | 'texts'>) => ({
+  itemId,
+  quantity,
+  sizeName,
+  colourName,
+  options,
+  note,
+  each,
 });

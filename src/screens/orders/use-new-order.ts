@@ -1,16 +1,18 @@
 // An order as it is put together: its form, what it asks and costs as it stands, and taking it.
 
 import { yupResolver } from '@hookform/resolvers/yup';
-import { useEffect, useState, type FormEvent } from 'react';
+import { useState, type FormEvent } from 'react';
 import { useForm, useWatch, type Resolver, type UseFormReturn } from 'react-hook-form';
 import { orderInput } from '../../core/input';
-import { sumAsked } from '../../core/orders';
+import { computeAsk, PLAIN_TERMS, priceLines, type OrderTerms } from '../../core/orders';
 import type { NewOrderView, OrderAnswer } from '../../views/orders';
 import { callApi, wordsOf } from '../shared/api';
 import { useSave } from '../shared/form';
 import { useDraft } from '../shared/use-draft';
 import { useLatest } from '../shared/use-latest';
+import { readTerms } from './TermFields';
 import { expandLines, joinSources, startLine, type OrderLineForm } from './line-form';
+import { useOwnPrice, type PricedForm } from './use-own-price';
 
 export type NewOrderForm = {
   /** One that was chosen among several of the name; null goes by name and contact. */
@@ -21,6 +23,7 @@ export type NewOrderForm = {
   dueDay: string;
   /** Minor units, in all. */
   agreed: number;
+  terms: OrderTerms;
   deposit: number;
   note: string;
   as: 'placed' | 'wished';
@@ -50,9 +53,12 @@ export function useNewOrder(view: NewOrderView) {
   });
   const lines = useWatch({ control: form.control, name: 'lines' });
   const itemOf = (id: number) => view.items.find((item) => item.id === id);
-  const { pieces, asked } = sumAsked(expandLines(lines), itemOf);
+  const terms = useWatch({ control: form.control, name: 'terms' });
+  const priced = priceLines(expandLines(lines), itemOf);
+  const pieces = priced.reduce((sum, line) => sum + line.quantity, 0);
+  const asked = computeAsk(priced, readTerms(terms));
   const { answer, failure } = useOrderAnswer(lines);
-  const ownPrice = useOwnPrice(form, asked);
+  const ownPrice = useOwnPrice(form as unknown as UseFormReturn<PricedForm>, asked.value);
   const draft = useDraft({
     key: `order ${JSON.stringify(view.start)}`,
     value: useWatch({ control: form.control }) as NewOrderForm,
@@ -80,7 +86,8 @@ export function useNewOrder(view: NewOrderView) {
     lines,
     itemOf,
     pieces,
-    /** Of all lines at the shop's prices, minor units. */
+    terms: readTerms(terms),
+    /** What all lines and terms come to. */
     asked,
     answer,
     failure,
@@ -126,6 +133,7 @@ function startForm({ start, items }: NewOrderView): NewOrderForm {
     title: '',
     dueDay: '',
     agreed: start?.agreed ?? 0,
+    terms: PLAIN_TERMS,
     deposit: 0,
     note: '',
     as: 'placed',
@@ -162,22 +170,4 @@ function useOrderAnswer(wished: readonly OrderLineForm[]) {
     setState,
   );
   return state;
-}
-
-/** The agreed price follows what is asked until it is the seller's own. */
-function useOwnPrice(form: UseFormReturn<NewOrderForm>, asked: number) {
-  const isOwn = useWatch({ control: form.control, name: 'isOwnPrice' });
-  const [serial, setSerial] = useState(0);
-  useEffect(() => {
-    if (!isOwn) form.setValue('agreed', asked);
-  }, [isOwn, asked, form]);
-  return {
-    isOwn,
-    serial,
-    mark: () => form.setValue('isOwnPrice', true, { shouldDirty: true }),
-    drop: () => {
-      form.setValue('isOwnPrice', false);
-      setSerial((before) => before + 1);
-    },
-  };
 }

@@ -91,7 +91,7 @@ export function loadOpenNeeds(
 }
 
 /** What was ordered and has not come yet, by thing. */
-function loadUnderWay(shop: ShopContext): ReadonlyMap<string, number> {
+export function loadUnderWay(shop: ShopContext): ReadonlyMap<string, number> {
   const { figures } = getShop(shop);
   const open = loadPurchases(shop.db).filter((purchase) => purchase.closedAtMs === null);
   const offers = new Map(

@@ -4,17 +4,18 @@
 import type { InferType } from 'yup';
 import type { linesChange } from '../../core/input/index';
 import { planLineChange, type LineNow, type LinesPlan, type LineWanted } from '../../core/orders/index';
-import { groupBy } from '../../core/units/index';
+import { formatMoney, groupBy, minor, type Minor } from '../../core/units/index';
 import { inTransaction } from '../../data/database';
-import { raiseOrderVersion } from '../../data/order-store';
+import { updateAgreed } from '../../data/order-store';
 import { addOrderEvent } from '../../data/order-event-store';
-import { insertLines, insertMorePieces, setPiecesGone } from '../../data/order-line-store';
+import { insertLines, insertMorePieces, setPiecesGone, updateLine } from '../../data/order-line-store';
 import { nameItems } from '../../data/item-store';
 import { insertRoster } from '../../data/roster-store';
 import { changed, type Saved } from '../saved';
-import type { ShopContext } from '../context';
+import { getSettings, type ShopContext } from '../context';
 import { ShopError, stale } from '../errors';
 import { plural } from '../../wording/plural';
+import { askPrices } from './asked-prices';
 import { refuseOver } from './move-order';
 import type { ReadOrder } from './read-orders';
 import { freezeLines, requireOrder, type WrittenLine } from './save-order';
@@ -25,13 +26,15 @@ type Wanted = LineWanted & WrittenLine & { readonly rosterRow: number | null };
 export function changeLines(
   shop: ShopContext,
   id: number,
-  { lines, fate, roster }: InferType<typeof linesChange>,
+  { lines: wanted, fate, roster, agreed }: InferType<typeof linesChange>,
   version: number,
 ): Saved {
   return inTransaction(shop.db, () => {
     const entry = requireOrder(shop, id);
     refuseOver(entry);
-    const plan = planLineChange<Wanted>(readLines(entry), lines as readonly Wanted[], fate);
+    const { order } = entry;
+    const lines = (wanted as readonly Wanted[]).map((wish) => keepPrice(wish, order.lines));
+    const plan = planLineChange<Wanted>(readLines(entry), lines, fate);
     if (!plan.ok)
       throw new ShopError(
         'conflict',
@@ -40,10 +43,32 @@ export function changeLines(
           : { reason: 'line-gone' },
         'lines',
       );
-    if (!raiseOrderVersion(shop.db, id, version)) throw stale('This order');
-    apply(shop, entry, plan.value, roster ? insertRoster(shop.db, roster, shop.now()) : null);
+    const now = minor(agreed ?? followPrices(shop, order, lines));
+    if (!updateAgreed(shop.db, id, now, version)) throw stale('This order');
+    apply(shop, {
+      entry,
+      plan: plan.value,
+      rosterId: roster ? insertRoster(shop.db, roster, shop.now()) : null,
+      agreed: now,
+    });
     return changed(id, version);
   });
+}
+
+/** A price that nobody spoke of stays as it was agreed. */
+function keepPrice(wish: Wanted, lines: ReadOrder['order']['lines']): Wanted {
+  if (wish.each !== undefined) return wish;
+  return { ...wish, each: lines.find(({ id }) => id === wish.lineId)?.each ?? null };
+}
+
+/** What was agreed moves by as much as the prices of the lines do: what was given off before stays given. */
+function followPrices(
+  shop: ShopContext,
+  { lines, terms, agreed }: ReadOrder['order'],
+  wanted: readonly Wanted[],
+): number {
+  const before = askPrices(shop, lines, terms).value;
+  return Math.max(0, agreed + askPrices(shop, wanted, terms).value - before);
 }
 
 function readLines({ order, parts }: ReadOrder): readonly LineNow[] {
@@ -61,17 +86,38 @@ function readLines({ order, parts }: ReadOrder): readonly LineNow[] {
   }));
 }
 
-function apply(shop: ShopContext, entry: ReadOrder, plan: LinesPlan<Wanted>, rosterId: number | null): void {
+type Change = {
+  readonly entry: ReadOrder;
+  readonly plan: LinesPlan<Wanted>;
+  readonly rosterId: number | null;
+  /** What is agreed from now on. */
+  readonly agreed: Minor;
+};
+
+function apply(shop: ShopContext, { entry, plan, rosterId, agreed }: Change): void {
   const { order } = entry;
   const atMs = shop.now();
+  const settings = getSettings(shop);
   setPiecesGone(shop.db, plan.gone);
+  for (const { lineId, wish } of plan.kept)
+    updateLine(shop.db, lineId, { note: wish.note ?? '', each: wish.each == null ? null : minor(wish.each) });
   for (const { lineId, count } of plan.more) insertMorePieces(shop.db, order.id, lineId, count);
   insertLines(shop.db, order.id, freezeLines(shop, plan.fresh, rosterId));
-  addOrderEvent(shop.db, order.id, 'changed', atMs, { detail: describePlan(shop, entry, plan) });
+  const changes = [
+    ...describePlan(shop, entry, plan),
+    ...(agreed === order.agreed
+      ? []
+      : [`price ${formatMoney(order.agreed, settings)} → ${formatMoney(agreed, settings)}`]),
+  ];
+  if (changes.length > 0) addOrderEvent(shop.db, order.id, 'changed', atMs, { detail: changes.join('; ') });
 }
 
 /** What changed, as the order's story tells it. */
-function describePlan(shop: ShopContext, { order }: ReadOrder, { gone, more, fresh }: LinesPlan<Wanted>): string {
+function describePlan(
+  shop: ShopContext,
+  { order }: ReadOrder,
+  { gone, more, fresh }: LinesPlan<Wanted>,
+): readonly string[] {
   const names = nameItems(shop.db, [...order.lines.map((line) => line.itemId), ...fresh.map((line) => line.itemId)]);
   const lines = new Map(order.lines.map((line) => [line.id, line]));
   const sayGone = (fate: string, words: string) => {
@@ -91,7 +137,7 @@ function describePlan(shop: ShopContext, { order }: ReadOrder, { gone, more, fre
     ...sayGone('dropped', 'not wanted: piece'),
     ...sayGone('spare', 'kept as a spare: piece'),
     ...sayGone('spoiled', 'booked as spoiled: piece'),
-  ].join('; ');
+  ];
 }
 
 const MOST_NAMED = 6;

@@ -12,10 +12,11 @@ import {
   sumSpoilage,
   type Fate,
   type LineProgress,
+  type OrderStage,
   type Station,
 } from '../../core/orders/index';
 import { computeFee } from '../../core/pricing/index';
-import { dayOf, figure, groupBy } from '../../core/units/index';
+import { dayOf, figure, groupBy, type Figure } from '../../core/units/index';
 import { nameItems } from '../../data/item-store';
 import type { StoredLine } from '../../data/order-store';
 import { loadPayments } from '../../data/payment-store';
@@ -25,10 +26,14 @@ import { describeAnswer, describeEvent } from '../../wording/orders';
 import { STATE_NAMES } from '../../wording/stations';
 import { getSettings, getShop, type ShopContext } from '../context';
 import { notFound } from '../errors';
+import { askPrices } from './asked-prices';
+import { findWaits } from './find-waits';
 import { findVinylsOf, toComb, toRows } from './load-orders';
 import { loadProofView } from './proofs';
 import { readOpenOrders, readOrder, slackOf, type ReadOrder, type ReadPart, type WaitingPart } from './read-orders';
 import { summarisePartEvents } from './tell-parts';
+
+const HOLDING: readonly OrderStage[] = ['approved', 'in-work', 'on-hold'];
 
 /** @throws ShopError not-found */
 export function loadOrderView(shop: ShopContext, id: number): OrderView {
@@ -46,6 +51,7 @@ export function loadOrderView(shop: ShopContext, id: number): OrderView {
   const today = dayOf(shop.now(), stored.timeZone);
   return {
     row: row!,
+    waits: HOLDING.includes(stage) ? findWaits(shop, id) : null,
     customerId: order.customer.id,
     contact: order.customer.contact,
     note: order.note,
@@ -57,7 +63,8 @@ export function loadOrderView(shop: ShopContext, id: number): OrderView {
     lines: toLines(shop, entry),
     spares: listSpares(shop, entry),
     deposit: order.deposit,
-    money: sumPayments(order, payments),
+    terms: order.terms,
+    money: { ...sumPayments(order, payments), asked: sumAsked(shop, order) },
     payments,
     proof: loadProofView(shop, entry),
     ...compareAll(shop, entry),
@@ -84,11 +91,16 @@ function toLines(shop: ShopContext, entry: ReadOrder): readonly OrderLineView[] 
     options: line.options,
     texts: line.texts,
     note: line.note,
+    each: line.each,
     readBackAtMs: line.readBackAtMs,
     eachWithRisk: line.quote.withRisk,
     comb: toComb(byLine.get(line.id) ?? [], colours),
   }));
 }
+
+/** Prices of lines are only told where all were kept: today's are not what was agreed. */
+const sumAsked = (shop: ShopContext, { lines, terms }: ReadOrder['order']): Figure | null =>
+  lines.every(({ each }) => each !== null) ? askPrices(shop, lines, terms) : null;
 
 /** Pieces that were begun and are not wanted any more; of those that were not, there is nothing to tell. */
 function listSpares(shop: ShopContext, { order, goneParts }: ReadOrder): OrderView['spares'] {

@@ -145,7 +145,8 @@ describe('lines that are changed', () => {
     expect(after.row.comb.map((column) => column.number)).toEqual([2]);
     expect(after.against.cash.real.value).toBe(before.against.cash.real.value);
     expect(after.against.cash.quoted.value).toBeLessThan(before.against.cash.quoted.value);
-    expect(after.events[0]!.text).toBe('Changed: kept as a spare: piece 1');
+    expect(after.row.agreed).toBe(before.row.agreed - before.lines[0]!.each!);
+    expect(after.events[0]!.text).toMatch(/^Changed: kept as a spare: piece 1; price .*100\.00 → /);
   });
 
   it('take more pieces at the cost that was agreed, and number them on', async () => {

@@ -1,8 +1,8 @@
 // Taking an order, and changing what was agreed about it.
 
 import type { InferType } from 'yup';
-import type { orderChange, orderInput } from '../../core/input/index';
-import { freezeQuote, type LineText } from '../../core/orders/index';
+import type { orderChange, orderInput, termsInput } from '../../core/input/index';
+import { askEach, freezeQuote, PLAIN_TERMS, type LineText, type OrderTerms } from '../../core/orders/index';
 import { formatMoney, minor } from '../../core/units/index';
 import { inTransaction } from '../../data/database';
 import { insertOrder, updateOrder, type StandingOrder } from '../../data/order-store';
@@ -14,18 +14,24 @@ import { changed, type Saved } from '../saved';
 import { getSettings, getShop, type ShopContext } from '../context';
 import { notFound, ShopError, stale } from '../errors';
 import { costOrder, type WishedLine } from './cost-order';
+import { toAsked } from './asked-prices';
+import { describeTermChanges } from '../../wording/order-terms';
 import { ensureCustomer } from './find-customer';
 import { readOrder, type ReadOrder } from './read-orders';
 
 type TakenOrder = InferType<typeof orderInput>;
 export type WrittenLine = WishedLine & {
   readonly note?: string | undefined;
+  /** Asked for one piece; null or left out: the shop's price. */
+  readonly each?: number | null | undefined;
   /** Which line of a list of names it is. */
   readonly rosterRow?: number | null | undefined;
 };
 /** What most orders go without may be left out. */
 export type OrderWish = Pick<TakenOrder, 'customerName' | 'contact' | 'title' | 'dueDay' | 'agreed' | 'note'> &
-  Partial<Pick<TakenOrder, 'customerId' | 'deposit' | 'as' | 'roster'>> & { readonly lines: readonly WrittenLine[] };
+  Partial<Pick<TakenOrder, 'customerId' | 'terms' | 'deposit' | 'as' | 'roster'>> & {
+    readonly lines: readonly WrittenLine[];
+  };
 
 /**
  * Takes the order: pieces and parts follow from its lines, each line's cost is frozen as its quote. Texts have to be
@@ -48,6 +54,7 @@ export function placeOrder(shop: ShopContext, input: OrderWish): { id: number } 
           title: input.title,
           dueDay: input.dueDay,
           agreed: minor(input.agreed),
+          terms: toTerms(input.terms),
           deposit: minor(input.deposit ?? 0),
           note: input.note,
           placedAtMs: atMs,
@@ -88,6 +95,7 @@ export function freezeLines(
       options: line.options,
       texts: (line.texts ?? []).filter(({ text }) => text.trim() !== '') as readonly LineText[],
       note: line.note ?? '',
+      each: minor(askEach(line, toAsked(item))),
       rosterId: rosterRow === null ? null : rosterId,
       rosterRow,
       quote: freezeQuote(cost.value, figures),
@@ -103,7 +111,12 @@ export function changeOrder(
   version: number,
 ): Saved {
   const { order } = requireOrder(shop, id);
-  const fields = { ...input, agreed: minor(input.agreed), deposit: minor(input.deposit ?? order.deposit) };
+  const fields = {
+    ...input,
+    agreed: minor(input.agreed),
+    terms: input.terms ? toTerms(input.terms) : order.terms,
+    deposit: minor(input.deposit ?? order.deposit),
+  };
   inTransaction(shop.db, () => {
     if (!updateOrder(shop.db, id, fields, version)) throw stale('This order');
     const changes = describeChanges(shop, order, fields);
@@ -115,17 +128,22 @@ export function changeOrder(
 function describeChanges(
   shop: ShopContext,
   order: Omit<StandingOrder, 'parts' | 'goneParts'>,
-  input: Pick<StandingOrder, 'title' | 'dueDay' | 'agreed' | 'deposit'>,
+  input: Pick<StandingOrder, 'title' | 'dueDay' | 'agreed' | 'terms' | 'deposit'>,
 ): readonly string[] {
   const settings = getSettings(shop);
   const money = (was: number, now: number) => `${formatMoney(was, settings)} → ${formatMoney(now, settings)}`;
   return [
     ...(order.dueDay === input.dueDay ? [] : [`due ${order.dueDay} → ${input.dueDay}`]),
     ...(order.agreed === input.agreed ? [] : [`price ${money(order.agreed, input.agreed)}`]),
+    ...describeTermChanges(order.terms, input.terms, settings),
     ...(order.deposit === input.deposit ? [] : [`deposit ${money(order.deposit, input.deposit)}`]),
     ...(order.title === input.title ? [] : [`now “${input.title}”`]),
   ];
 }
+
+/** What is left out is as most orders go. */
+const toTerms = (terms: InferType<typeof termsInput> | undefined): OrderTerms =>
+  terms ? { ...terms, setOff: minor(terms.setOff), deliveryCharge: minor(terms.deliveryCharge) } : PLAIN_TERMS;
 
 /** @throws ShopError not-found */
 export function requireOrder(shop: ShopContext, id: number): ReadOrder {

@@ -32,6 +32,7 @@ export type OrderNeed = {
   readonly amount: number;
   readonly leastWidthMm: number;
   readonly dueDay: string;
+  readonly orderId: number;
   readonly orderTitle: string;
 };
 
@@ -65,6 +66,7 @@ function readOrderNeeds(shop: ShopContext): readonly OrderNeed[] {
                 amount: (need.usableMm2 * waiting) / together,
                 leastWidthMm: need.leastWidthMm,
                 dueDay: order.dueDay,
+                orderId: order.id,
                 orderTitle: order.title,
               },
             ]
@@ -85,6 +87,7 @@ function readOrderNeeds(shop: ShopContext): readonly OrderNeed[] {
           amount: blanks,
           leastWidthMm: 0,
           dueDay: order.dueDay,
+          orderId: order.id,
           orderTitle: order.title,
         });
       return needs;

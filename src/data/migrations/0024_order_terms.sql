@@ -1,0 +1,2 @@
+ALTER TABLE `order_lines` ADD `each` integer;--> statement-breakpoint
+ALTER TABLE `orders` ADD `terms` text DEFAULT '{"discountShare":0,"setOff":0,"rushShare":0,"goes":"collected","deliveryCharge":0}' NOT NULL;
