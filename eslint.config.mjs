@@ -51,6 +51,7 @@ const coreLibraries = [
   'dxf-parser',
   'earcut',
   'fit-curve',
+  'fastest-levenshtein',
   'flatbush',
   'fontkit',
   'papaparse',

@@ -1,10 +1,12 @@
 // Orders looked through: closed ones a page at a time, and any by words or number.
 
-import { and, asc, desc, eq, isNotNull, like, or, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, isNotNull, like, ne, or, sql } from 'drizzle-orm';
 import type { Database } from './database';
 import { toLikePattern } from './like';
 import { customers, orderLines, orders } from './schema';
 import { splitWords } from '../core/orders';
+import { groupBy } from '../core/units';
+import { isIn } from './is-in';
 
 const CLOSED_COLUMNS = {
   closed: orders.closedAtMs,
@@ -52,6 +54,41 @@ export const countClosedOrders = (db: Database, words: string): number =>
         .innerJoin(customers, eq(customers.id, orders.customerId))
         .where(isClosedLike(words))
         .get()!.count;
+
+/** The latest closed first, with all that they are looked for by. */
+export function listLatestClosed(
+  db: Database,
+  limit: number,
+): readonly { readonly id: number; readonly texts: readonly string[] }[] {
+  const latest = db
+    .select({ id: orders.id, title: orders.title, customer: customers.name })
+    .from(orders)
+    .innerJoin(customers, eq(customers.id, orders.customerId))
+    .where(isNotNull(orders.closedAtMs))
+    .orderBy(desc(orders.closedAtMs))
+    .limit(limit)
+    .all();
+  const said = groupBy(
+    db
+      .select({ orderId: orderLines.orderId, words: orderLines.words })
+      .from(orderLines)
+      .where(
+        and(
+          isIn(
+            orderLines.orderId,
+            latest.map(({ id }) => id),
+          ),
+          ne(orderLines.words, ''),
+        ),
+      )
+      .all(),
+    (line) => line.orderId,
+  );
+  return latest.map(({ id, title, customer }) => ({
+    id,
+    texts: [title, customer, ...(said.get(id) ?? []).map(({ words }) => words)],
+  }));
+}
 
 const isClosedLike = (words: string) => and(isNotNull(orders.closedAtMs), words === '' ? undefined : matches(words));
 

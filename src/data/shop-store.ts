@@ -1,16 +1,17 @@
 // The shop itself: its name, money, clock and figures.
 
 import { and, eq, sql } from 'drizzle-orm';
-import { DEFAULT_SHOP_FIGURES, type ShopFigures, type ShopIdentity } from '../core/materials';
+import { DEFAULT_SHOP_FIGURES, type ShopFigures, type ShopIdentity, type ShopLetterhead } from '../core/materials';
 import type { Database } from './database';
 import { shop } from './schema';
 
-export type StoredShop = ShopIdentity & {
-  readonly figures: ShopFigures;
-  readonly simulated: boolean;
-  readonly confirmed: boolean;
-  readonly version: number;
-};
+export type StoredShop = ShopIdentity &
+  ShopLetterhead & {
+    readonly figures: ShopFigures;
+    readonly simulated: boolean;
+    readonly confirmed: boolean;
+    readonly version: number;
+  };
 
 const SHOP_ID = 1;
 

@@ -52,14 +52,25 @@ export type OrderRow = {
   readonly neededSeconds: number;
 };
 
-export type OrderSort = 'due' | 'closed' | 'number' | 'title' | 'agreed';
+export type OrderSort = 'slack' | 'due' | 'closed' | 'number' | 'title' | 'agreed';
 /** Open orders in one stage, all open ones, or those that are closed. */
 export type OrderShow = 'open' | 'ready' | 'closed';
+
+/** With what to say to the customer who asks, and the steps that make sense. */
+export type ListedOrder = OrderRow & { readonly answer: string; readonly moves: readonly OrderMove[] };
+
+/** What a step of several orders at once did. */
+export type MovedOrders = {
+  readonly moved: readonly number[];
+  readonly refused: readonly { readonly id: number; readonly words: string }[];
+};
 
 /** A page of the orders that were asked for. */
 export type OrderListView = {
   readonly show: OrderShow;
-  readonly rows: readonly OrderRow[];
+  readonly rows: readonly ListedOrder[];
+  /** Nothing is written as it was looked for: these are near it. */
+  readonly isNear: boolean;
   readonly query: ListQuery<OrderSort>;
   readonly at: ListPage;
   /** Of all orders; `short`: that can't be in time. */

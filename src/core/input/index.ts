@@ -8,6 +8,7 @@ export {
   moveInput,
   orderChange,
   orderInput,
+  ordersMove,
   termsInput,
   paymentInput,
   proofApproval,

@@ -135,6 +135,10 @@ export const versionInput = yup.object({ version: yup.number().required().intege
 
 export const shopInput = yup.object({
   name: shortText('Name of the shop'),
+  // Left out: as they were.
+  address: optionalText('Address', 300).default(undefined).optional(),
+  contact: optionalText('How you are reached', 200).default(undefined).optional(),
+  taxNote: optionalText('Tax note', 300).default(undefined).optional(),
   currency: yup
     .string()
     .required('Currency: three letters.')

@@ -3,7 +3,15 @@
 import * as yup from 'yup';
 import { optionIndexes } from './item-inputs';
 import { letteringInput } from './lettering-input';
-import { GOES, PAYMENT_KINDS, type Fate, type OrderTerms, type PaymentKind } from '../orders';
+import {
+  GOES,
+  ORDER_MOVES,
+  PAYMENT_KINDS,
+  type Fate,
+  type OrderMove,
+  type OrderTerms,
+  type PaymentKind,
+} from '../orders';
 import { money, numberBetween, oneOf, optionalText, orNothing, rowId, shortText, wholeBetween } from './rules';
 
 const isDay = (text: string | undefined) =>
@@ -113,6 +121,12 @@ export const linesChange = yup.object({
 export const moveInput = yup.object({
   detail: optionalText('Reason', 200),
   owedGivenUp: yup.boolean().default(false),
+});
+const MOST_AT_ONCE = 200;
+/** Steps that need no word of explanation may be taken of several orders at once. */
+export const ordersMove = yup.object({
+  ids: yup.array(rowId('Order')).required().min(1, 'Choose at least one order.').max(MOST_AT_ONCE),
+  move: oneOf<OrderMove | 'undo'>('Step', [...ORDER_MOVES, 'undo']),
 });
 export const paymentInput = yup.object({
   kind: oneOf<PaymentKind>('Kind', PAYMENT_KINDS),

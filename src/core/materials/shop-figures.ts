@@ -124,6 +124,15 @@ export type ShopIdentity = {
   readonly currency: string;
   readonly locale: string;
   readonly timeZone: string;
+} & Partial<ShopLetterhead>;
+
+/** What papers for customers say of the shop, besides its name; each may have several lines, or none. */
+export type ShopLetterhead = {
+  readonly address: string;
+  /** How it is reached. */
+  readonly contact: string;
+  /** In the seller's own words: rates and numbers are theirs to know. */
+  readonly taxNote: string;
 };
 
 /** A figure of the shop; one that still has its first value is shown as a default. */

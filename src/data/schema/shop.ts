@@ -19,6 +19,10 @@ export const shop = sqliteTable(
     currency: text('currency').notNull(),
     locale: text('locale').notNull(),
     timeZone: text('time_zone').notNull(),
+    /** On papers for customers: where it is, how it is reached, and what the tax office wants said. */
+    address: text('address').notNull().default(''),
+    contact: text('contact').notNull().default(''),
+    taxNote: text('tax_note').notNull().default(''),
     /** True for the demo: nothing in it is real. */
     simulated: integer('simulated', { mode: 'boolean' }).notNull(),
     /** False until somebody said that money, numbers and time zone are right. */

@@ -1,23 +1,17 @@
 // For whom an order is, when it is due, and what to answer when they ask.
 
 import Button from '@mui/material/Button';
-import { enqueueSnackbar } from 'notistack';
 import { isOver } from '../../core/orders';
 import { formatDay, formatMoney } from '../../core/units';
 import type { OrderView, OrderWaits } from '../../views/orders';
 import { plural } from '../../wording/plural';
+import { copyText } from '../shared/copy-text';
 import { useSettings } from '../shared/settings';
 import { Slack } from '../shared/Slack';
 
 export function OrderFacts({ view }: { readonly view: OrderView }) {
   const settings = useSettings();
   const { row, answer } = view;
-  const copy = () =>
-    void navigator.clipboard.writeText(answer).then(
-      () => enqueueSnackbar('Copied: paste it into your message.'),
-      () =>
-        enqueueSnackbar('The browser does not let it be copied. Select the sentence instead.', { variant: 'error' }),
-    );
   return (
     <section className="sheet lifted" aria-label="For whom">
       <h2 className="flat below-2">
@@ -37,7 +31,7 @@ export function OrderFacts({ view }: { readonly view: OrderView }) {
       {view.note && <p className="flat above-2 pre-wrap">{view.note}</p>}
       <p className="flat above-3">
         <span className="soft">If they ask:</span> {answer}{' '}
-        <Button size="small" variant="text" onClick={copy}>
+        <Button size="small" variant="text" onClick={() => copyText(answer)}>
           Copy
         </Button>
       </p>

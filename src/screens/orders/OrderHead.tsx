@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { isOver, type OrderMove } from '../../core/orders';
 import { formatDuration, formatMoney } from '../../core/units';
 import type { OrderView } from '../../views/orders';
+import { MOVE_NAMES } from '../../wording/order-moves';
 import { plural } from '../../wording/plural';
 import { STAGE_NAMES } from '../../wording/stations';
 import { late } from '../shared/late';
@@ -15,18 +16,6 @@ const AskText = late(() => import('../shared/AskText'));
 
 type Props = { readonly view: OrderView; readonly steps: OrderSteps; readonly onChange: () => void };
 
-const LABELS: Readonly<Record<OrderMove, string>> = {
-  quote: 'Mark as quoted',
-  approve: 'Mark as approved',
-  hold: 'Put on hold',
-  resume: 'Take it up again',
-  'hand-over': 'Mark as collected',
-  send: 'Mark as sent',
-  'take-back': 'Not collected yet',
-  close: 'Close',
-  cancel: 'Cancel order',
-  reopen: 'Reopen',
-};
 /** The step that usually follows. */
 const LIKELIEST: readonly OrderMove[] = ['hand-over', 'resume', 'approve'];
 /** What is asked before; the answer is kept in the story of the order. */
@@ -62,7 +51,7 @@ export function OrderHead({ view, steps, onChange }: Props) {
             disabled={steps.isBusy}
             onClick={() => start(move)}
           >
-            {move === 'close' && isOwed ? 'Close, giving up what is owed' : LABELS[move]}
+            {move === 'close' && isOwed ? 'Close, giving up what is owed' : MOVE_NAMES[move]}
           </Button>
         ))}
         {!isOver(row.stage) && <Button onClick={onChange}>Change</Button>}
@@ -75,7 +64,7 @@ export function OrderHead({ view, steps, onChange }: Props) {
       {asking && (
         <AskText
           {...ASKED[asking]!}
-          button={LABELS[asking]}
+          button={MOVE_NAMES[asking]}
           onClose={() => setAsking(null)}
           onTake={(detail) => {
             steps.move(asking, { detail });

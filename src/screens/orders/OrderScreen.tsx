@@ -13,6 +13,7 @@ import { MoneyPanel } from './MoneyPanel';
 import { OrderFacts } from './OrderFacts';
 import { OrderHead } from './OrderHead';
 import { OrderLineTable } from './OrderLineTable';
+import { PapersPanel } from './PapersPanel';
 import { ProofPanel } from './ProofPanel';
 import { QuotedAndReal } from './QuotedAndReal';
 import { useOrderSteps } from './use-order-steps';
@@ -61,6 +62,7 @@ function Order({ initial }: { readonly initial: OrderView }) {
         </div>
         <div className="cols">
           <MoneyPanel view={view} steps={steps} />
+          <PapersPanel view={view} />
           <QuotedAndReal view={view} />
           <WhatHappened view={view} />
         </div>

@@ -1,17 +1,14 @@
 // Orders: where each is, by due day.
 
 import Button from '@mui/material/Button';
-import { formatDay, formatMoney } from '../../core/units';
 import type { FrameView } from '../../views/frame';
-import type { OrderListView, OrderRow, OrderShow } from '../../views/orders';
-import { STAGE_NAMES } from '../../wording/stations';
-import { Comb, CombLegend } from '../shared/Comb';
+import type { OrderListView, OrderShow } from '../../views/orders';
+import { CombLegend } from '../shared/Comb';
 import { Frame } from '../shared/Frame';
-import { useListView } from '../shared/use-list-view';
-import { ListSearch, Pager, SortHead } from '../shared/ListTools';
-import { useSettings } from '../shared/settings';
-import { Slack } from '../shared/Slack';
+import { useListAddress, useListView } from '../shared/use-list-view';
+import { ListSearch, Pager } from '../shared/ListTools';
 import { plural } from '../../wording/plural';
+import { OrderTable } from './OrderTable';
 import { OrderRooms } from '../customers/OrderRooms';
 import { asPage } from '../shared/page-data';
 
@@ -23,8 +20,11 @@ export const OrdersScreen = asPage(function OrdersScreen({ frame, view }: { fram
   );
 });
 
+const LIST = '/api/orders';
+
 function Orders({ initial }: { readonly initial: OrderListView }) {
-  const view = useListView('/api/orders', initial);
+  const view = useListView(LIST, initial);
+  const look = useListAddress(LIST);
   const { show, rows, query, at, counts } = view;
   const others: Readonly<Record<string, string>> = show === 'open' ? {} : { show };
   const isLong = counts.open + counts.closed > SHORT_LIST;
@@ -55,10 +55,20 @@ function Orders({ initial }: { readonly initial: OrderListView }) {
         <>
           <div className="list-tools">
             <Shown show={show} counts={counts} />
-            {isLong && <ListSearch label="Find an order" query={query} others={others} />}
+            {isLong && <ListSearch label="Find an order" query={query} others={others} onTyped={look} />}
+            <Button size="small" className="no-print" onClick={() => print()}>
+              Print
+            </Button>
           </div>
+          {view.isNear && <p className="soft flat">Nothing is written so; these are near it.</p>}
           <div className="sheet flush" tabIndex={0} role="region" aria-label="Orders">
-            <OrderTable rows={rows} query={query} others={others} closed={show === 'closed'} />
+            <OrderTable
+              key={`${show} ${at.page}`}
+              rows={rows}
+              query={query}
+              others={others}
+              closed={show === 'closed'}
+            />
             {rows.length === 0 && (
               <p className="soft pad-4 flat">{query.words ? 'No order is called so.' : NONE[show]}</p>
             )}
@@ -102,64 +112,5 @@ function Shown({ show, counts }: ShownProps) {
         </a>
       ))}
     </nav>
-  );
-}
-
-type OrderTableProps = {
-  readonly rows: readonly OrderRow[];
-  readonly query: OrderListView['query'];
-  readonly others: Readonly<Record<string, string>>;
-  readonly closed: boolean;
-};
-
-function OrderTable({ rows, query, others, closed }: OrderTableProps) {
-  const settings = useSettings();
-  return (
-    <table className="plain">
-      <thead>
-        <tr>
-          <SortHead sort="number" query={query} others={others} right>
-            no.
-          </SortHead>
-          <SortHead sort="title" query={query} others={others}>
-            order
-          </SortHead>
-          <SortHead sort="due" query={query} others={others}>
-            due
-          </SortHead>
-          {!closed && <th scope="col">slack</th>}
-          <th scope="col">parts</th>
-          <th scope="col">{closed ? 'state' : 'next'}</th>
-          <SortHead sort="agreed" query={query} others={others} right>
-            agreed
-          </SortHead>
-        </tr>
-      </thead>
-      <tbody>
-        {rows.map((row) => (
-          <tr key={row.id}>
-            <td className="num soft">{row.id}</td>
-            <td>
-              <a href={`/orders/${row.id}`}>
-                <strong>{row.title}</strong>
-              </a>
-              <br />
-              <span className="soft">{row.customerName}</span>
-            </td>
-            <td className="nowrap">{formatDay(row.dueDay, settings)}</td>
-            {!closed && (
-              <td className="nowrap">
-                <Slack slack={row.slack} />
-              </td>
-            )}
-            <td className="title-column">
-              <Comb columns={row.comb} />
-            </td>
-            <td className="soft">{closed ? STAGE_NAMES[row.stage] : row.waitingFor}</td>
-            <td className="num">{formatMoney(row.agreed, settings)}</td>
-          </tr>
-        ))}
-      </tbody>
-    </table>
   );
 }

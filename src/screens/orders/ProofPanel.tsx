@@ -49,9 +49,11 @@ export function ProofPanel({ view, steps }: Props) {
             Approved by the customer
           </Button>
         )}
-        <Button href={`/api/orders/${row.id}/ticket`} download>
-          Job ticket
-        </Button>
+        {proof && isOpen && isCurrent && (
+          <Button disabled={steps.isBusy} onClick={() => steps.mailProof()}>
+            Put a mail into the outbox
+          </Button>
+        )}
       </div>
       {isApproving && (
         <AskText

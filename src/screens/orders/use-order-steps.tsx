@@ -5,22 +5,14 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { enqueueSnackbar } from 'notistack';
 import type { OrderMove } from '../../core/orders';
 import type { OrderView } from '../../views/orders';
+import { MOVE_DONE } from '../../wording/order-moves';
 import { callApi, createByApi, wordsOf } from '../shared/api';
 
 type Move = { readonly move: OrderMove | 'undo'; readonly detail?: string; readonly owedGivenUp?: boolean };
 
-const DONE: Readonly<Record<Move['move'], string>> = {
-  quote: 'Quoted.',
-  approve: 'Approved.',
-  hold: 'On hold.',
-  resume: 'Taken up again.',
-  'hand-over': 'Collected.',
-  send: 'Sent.',
-  'take-back': 'Back to ready.',
-  close: 'Closed.',
-  cancel: 'Cancelled.',
-  reopen: 'Open again.',
-  undo: 'Taken back.',
+const sayDone = (move: Move['move']): string => {
+  const done = MOVE_DONE[move];
+  return `${done[0]!.toUpperCase()}${done.slice(1)}.`;
 };
 
 export type OrderSteps = ReturnType<typeof useOrderSteps>;
@@ -34,7 +26,7 @@ export function useOrderSteps(id: number, key: readonly unknown[]) {
     mutationFn: ({ move: to, ...body }: Move) => callApi<OrderView>('POST', `${path}/${to}`, body),
     onSuccess: (view, { move: to }) => {
       client.setQueryData(key, view);
-      enqueueSnackbar(DONE[to], {
+      enqueueSnackbar(sayDone(to), {
         action:
           to !== 'undo' && view.undo ? (
             <Button color="inherit" variant="text" onClick={() => move.mutate({ move: 'undo' })}>
@@ -58,6 +50,11 @@ export function useOrderSteps(id: number, key: readonly unknown[]) {
     pay: (payment: object, key: string) => call.mutateAsync(() => createByApi(`${path}/payments`, payment, key)),
     takePaymentBack: (payment: number) => call.mutate(() => callApi('POST', `/api/payments/${payment}/take-back`)),
     makeProof: () => call.mutate(() => callApi('POST', `${path}/proof`)),
+    mailProof: () =>
+      call.mutate(async () => {
+        const { file } = await callApi<{ file: string }>('POST', `${path}/proof/mail`);
+        enqueueSnackbar(`Simulated: nothing is sent. The mail lies in the folder “outbox” beside your data: ${file}`);
+      }),
     approveProof: (by: string) => call.mutateAsync(() => callApi('PUT', `${path}/proof`, { by })),
   };
 }

@@ -2,7 +2,7 @@
 
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
-import type { ReactNode } from 'react';
+import { useRef, type ReactNode } from 'react';
 import type { ListPage, ListQuery } from '../../views/list';
 
 type AnyQuery = ListQuery<string>;
@@ -51,10 +51,22 @@ type ListSearchProps = {
   readonly label: string;
   readonly query: AnyQuery;
   readonly others?: Others;
+  /** The list looks as it is typed; see `useListView`. */
+  readonly onTyped?: (href: string) => void;
 };
 
+const TYPED_PAUSE_MS = 200;
+
 /** Enter looks: a form, so that it works before the page runs. */
-export function ListSearch({ label, query, others = {} }: ListSearchProps) {
+export function ListSearch({ label, query, others = {}, onTyped }: ListSearchProps) {
+  const pause = useRef<ReturnType<typeof setTimeout>>(undefined);
+  const type = (words: string) => {
+    clearTimeout(pause.current);
+    pause.current = setTimeout(
+      () => onTyped?.(toHref({ ...query, words: words.trim(), page: 1 }, others)),
+      TYPED_PAUSE_MS,
+    );
+  };
   const kept = { ...others, ...(query.sort ? { sort: query.sort } : {}), ...(query.down ? { down: '1' } : {}) };
   return (
     <form method="get" role="search" className="list-search">
@@ -64,6 +76,7 @@ export function ListSearch({ label, query, others = {} }: ListSearchProps) {
         name="q"
         label={label}
         defaultValue={query.words}
+        onChange={onTyped && ((event) => type(event.target.value))}
         slotProps={{ htmlInput: { maxLength: 80 } }}
       />
       {Object.entries(kept).map(([name, value]) => (

@@ -29,6 +29,9 @@ export const ShopScreen = asPage(function ShopScreen({ frame }: { frame: FrameVi
 
 type ShopValues = {
   name: string;
+  address: string;
+  contact: string;
+  taxNote: string;
   currency: string;
   locale: string;
   timeZone: string;
@@ -41,6 +44,9 @@ function Shop({ shop }: { shop: ShopView }) {
     resolver: yupResolver(shopInput) as unknown as Resolver<ShopValues>,
     defaultValues: {
       name: shop.name,
+      address: shop.address ?? '',
+      contact: shop.contact ?? '',
+      taxNote: shop.taxNote ?? '',
       currency: shop.currency,
       locale: shop.locale,
       timeZone: shop.timeZone,
@@ -86,12 +92,7 @@ function Shop({ shop }: { shop: ShopView }) {
         save.failure && <Failure spaced>{save.failure}</Failure>
       )}
       <div className="cols">
-        <section className="sheet fields" aria-label="The shop">
-          <TextLine form={form} name="name" label="Name of the shop" />
-          <TextLine form={form} name="currency" label="Currency" />
-          <TextLine form={form} name="locale" label="Number and date format" />
-          <TextLine form={form} name="timeZone" label="Time zone" />
-        </section>
+        <IdentityFields form={form} />
         {FIGURE_GROUPS.map((group) => (
           <section key={group.title} className="sheet" aria-label={group.title}>
             <h2 className="flat below-4">{group.title}</h2>
@@ -104,6 +105,26 @@ function Shop({ shop }: { shop: ShopView }) {
         ))}
       </div>
     </form>
+  );
+}
+
+function IdentityFields({ form }: { readonly form: UseFormReturn<ShopValues> }) {
+  return (
+    <section className="sheet fields" aria-label="The shop">
+      <TextLine form={form} name="name" label="Name of the shop" />
+      <TextLine form={form} name="currency" label="Currency" />
+      <TextLine form={form} name="locale" label="Number and date format" />
+      <TextLine form={form} name="timeZone" label="Time zone" />
+      <TextLine form={form} name="address" label="Address, on papers" multiline />
+      <TextLine form={form} name="contact" label="How customers reach you" multiline />
+      <TextLine
+        form={form}
+        name="taxNote"
+        label="Tax note, on papers"
+        help="In your own words; ask your tax office what it has to say"
+        multiline
+      />
+    </section>
   );
 }
 

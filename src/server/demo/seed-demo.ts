@@ -32,7 +32,7 @@ type DemoPlacement = {
 };
 type DemoPacking = Omit<StoredPacking, 'artworkId' | 'artworkVersion'> & { artwork: string };
 type DemoFile = {
-  identity: { name: string; currency: string; locale: string };
+  identity: { name: string; address: string; contact: string; currency: string; locale: string };
   figures: Partial<ShopFigures>;
   vinyls: unknown[];
   blanks: {

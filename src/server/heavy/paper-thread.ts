@@ -4,6 +4,10 @@ import type { FormatSettings } from '../../core/units';
 import { loadWholePriceList, type PriceListQuery } from '../items/load-price-list';
 import { printLoadCard } from '../paper/load-card';
 import { printOffcutLabels } from '../paper/offcut-labels';
+import { printCareCards } from '../paper/orders/care-cards';
+import { printOrderLabels } from '../paper/orders/order-labels';
+import { printOrderSheet } from '../paper/orders/order-sheet';
+import { printPackingSlip } from '../paper/orders/packing-slip';
 import { printPriceList, writePriceListCsv } from '../paper/price-list';
 import { printProof } from '../paper/proof';
 import { printPurchase } from '../paper/purchase-order';
@@ -28,6 +32,10 @@ function writeWholePriceList(at: ShopInThread, goal: Goal): string {
 }
 
 const PAPERS = {
+  printCareCards,
+  printOrderLabels,
+  printOrderSheet,
+  printPackingSlip,
   printLoadCard,
   printOffcutLabels,
   printProof,

@@ -5,6 +5,7 @@ import {
   computeHourEarned,
   computeProfit,
   findUndoable,
+  holdsMaterial,
   listMoves,
   shareSessionSeconds,
   STATIONS,
@@ -12,7 +13,6 @@ import {
   sumSpoilage,
   type Fate,
   type LineProgress,
-  type OrderStage,
   type Station,
 } from '../../core/orders/index';
 import { computeFee } from '../../core/pricing/index';
@@ -33,8 +33,6 @@ import { loadProofView } from './proofs';
 import { readOpenOrders, readOrder, slackOf, type ReadOrder, type ReadPart, type WaitingPart } from './read-orders';
 import { summarisePartEvents } from './tell-parts';
 
-const HOLDING: readonly OrderStage[] = ['approved', 'in-work', 'on-hold'];
-
 /** @throws ShopError not-found */
 export function loadOrderView(shop: ShopContext, id: number): OrderView {
   const entry = readOrder(shop, id);
@@ -51,7 +49,7 @@ export function loadOrderView(shop: ShopContext, id: number): OrderView {
   const today = dayOf(shop.now(), stored.timeZone);
   return {
     row: row!,
-    waits: HOLDING.includes(stage) ? findWaits(shop, id) : null,
+    waits: holdsMaterial(stage) ? findWaits(shop, id) : null,
     customerId: order.customer.id,
     contact: order.customer.contact,
     note: order.note,

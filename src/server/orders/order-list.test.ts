@@ -4,6 +4,7 @@ import { describe, expect, it } from 'vitest';
 import { eachFresh, type TestShop } from '../../../test/demo-shop';
 import { loadOrderList, readOrderQuery } from './load-order-list';
 import { moveOrder } from './move-order';
+import { moveOrders } from './move-orders';
 import { placeOrder } from './save-order';
 import { priceAllItems } from '../../../test/price-all';
 
@@ -27,11 +28,11 @@ function takeMany(count: number): readonly number[] {
 }
 
 describe('the list of orders', () => {
-  it('comes a page at a time, the first due first, and counts all of them', () => {
+  it('comes a page at a time, and counts all of them', () => {
     const before = ask('').counts;
     takeMany(60);
-    const first = ask('');
-    const last = ask('page=9');
+    const first = ask('sort=due');
+    const last = ask('sort=due&page=9');
     expect(first.counts).toMatchObject({ open: before.open + 60, closed: before.closed });
     expect(first.at).toEqual({ total: before.open + 60, page: 1, pages: 2 });
     expect([first.rows.length, last.at.page, last.rows.length]).toEqual([50, 2, before.open + 10]);
@@ -80,7 +81,43 @@ describe('the list of orders', () => {
     expect(ask('q=junior+nobody').rows).toEqual([]);
     moveOrder(shop, crew[0]!, { move: 'cancel' });
     expect(ask('show=closed&q=östlund+crew').rows.map((row) => row.id)).toEqual(crew);
-    expect(ask('show=closed&q=quillfeathers').rows).toEqual([]);
+    expect(ask('show=closed&q=quillfeatherings').rows).toEqual([]);
+  });
+
+  it('begins with what is late or at risk; what has not to be worked on comes last', () => {
+    const [held] = takeMany(4);
+    moveOrder(shop, held!, { move: 'hold' });
+    const slacks = ask('').rows.map((row) => row.slack?.value ?? Infinity);
+    expect(slacks).toEqual([...slacks].sort((a, b) => a - b));
+    expect(ask('').rows.at(-1)!.slack).toBeNull();
+  });
+
+  it('finds with a slip of the finger where nothing is written so, and says that it did', () => {
+    const [crew] = ask('q=seats').rows;
+    expect(ask('q=seats').isNear).toBe(false);
+    expect(ask('q=jumior seats')).toMatchObject({ isNear: true, rows: [{ id: crew!.id }] });
+    expect(ask('q=jumior bakery')).toMatchObject({ isNear: false, rows: [] });
+    moveOrder(shop, crew!.id, { move: 'cancel' });
+    expect(ask('show=closed&q=quilfeather')).toMatchObject({ isNear: true, rows: [{ id: crew!.id }] });
+  });
+
+  it('says for each what to answer and which steps make sense', () => {
+    const [id] = takeMany(1);
+    const row = ask(`q=%23${id}`).rows[0]!;
+    expect(row.answer).toMatch(/^“Fair 000” is in our queue and will be ready by /);
+    expect(row.moves).toEqual(['hold', 'cancel']);
+  });
+
+  it('moves several at once, tells what was refused, and takes back what was done', () => {
+    const [one, two] = takeMany(2);
+    moveOrder(shop, two!, { move: 'hold' });
+    const done = moveOrders(shop, { ids: [one!, two!, one!], move: 'hold' });
+    expect(done.moved).toEqual([one]);
+    expect(done.refused).toMatchObject([{ id: two, words: expect.stringContaining('on hold') as string }]);
+    expect(ask(`q=%23${one}`).rows[0]!.stage).toBe('on-hold');
+    moveOrders(shop, { ids: [...done.moved], move: 'undo' });
+    expect(ask(`q=%23${one}`).rows[0]!.stage).toBe('approved');
+    expect(ask(`q=%23${two}`).rows[0]!.stage).toBe('on-hold');
   });
 
   it('of the ready ones holds no other', () => {

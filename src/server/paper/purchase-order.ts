@@ -1,8 +1,8 @@
 // An order to a supplier: on paper, and as a mail with its list attached.
 
-import { createTransport } from 'nodemailer';
 import { formatMoney, type FormatSettings } from '../../core/units';
 import type { PurchaseView } from '../../views/purchases';
+import { writeMail } from '../mail/outbox';
 import { printPaper } from './paper';
 import { drawHeading, drawTable } from './paper-table';
 
@@ -35,13 +35,13 @@ export function printPurchase(
 }
 
 /** The mail as a file, to be looked at and sent from wherever the seller sends mail. */
-export async function writePurchaseMail(
+export function writePurchaseMail(
   purchase: PurchaseView,
   csv: string,
   shopName: string,
 ): Promise<Uint8Array<ArrayBuffer>> {
   const lines = purchase.lines.map((line) => `${line.packs} × ${line.code}  ${line.offerName}`).join('\n');
-  const { message } = await createTransport({ streamTransport: true, buffer: true, newline: 'windows' }).sendMail({
+  return writeMail({
     from: { name: shopName, address: 'shop@localhost' },
     to: { name: purchase.supplier.name, address: purchase.supplier.email || 'supplier@localhost' },
     subject: `Order ${purchase.id}`,
@@ -50,5 +50,4 @@ export async function writePurchaseMail(
       { filename: `order-${purchase.id}.csv`, content: `\uFEFF${csv}`, contentType: 'text/csv; charset=utf-8' },
     ],
   });
-  return new Uint8Array(message as Buffer);
 }

@@ -1,7 +1,7 @@
-import { proofApproval } from '../../../../core/input';
-import { endpoint, readId, readJson } from '../../../../server/endpoint';
-import { parseInput } from '../../../../server/errors';
-import { approveLastProof, makeProof } from '../../../../server/orders/proofs';
+import { proofApproval } from '../../../../../core/input';
+import { endpoint, readId, readJson } from '../../../../../server/endpoint';
+import { parseInput } from '../../../../../server/errors';
+import { approveLastProof, makeProof } from '../../../../../server/orders/proofs';
 
 export const POST = endpoint(({ shop, api }) => makeProof(shop, readId(api, 'This order')));
 /** The customer approves the last one. */
