@@ -3,9 +3,9 @@
 import { and, asc, desc, eq, isNotNull, like, ne, or, sql } from 'drizzle-orm';
 import type { Database } from './database';
 import { toLikePattern } from './like';
-import { customers, orderLines, orders } from './schema';
+import { customers, orderLines, orders, type OrderStanding } from './schema';
 import { splitWords } from '../core/orders';
-import { groupBy } from '../core/units';
+import { groupBy, type Minor } from '../core/units';
 import { isIn } from './is-in';
 
 const CLOSED_COLUMNS = {
@@ -54,6 +54,41 @@ export const countClosedOrders = (db: Database, words: string): number =>
         .innerJoin(customers, eq(customers.id, orders.customerId))
         .where(isClosedLike(words))
         .get()!.count;
+
+export type TableOrder = {
+  readonly id: number;
+  readonly title: string;
+  readonly customer: string;
+  readonly contact: string;
+  readonly placedAtMs: number;
+  readonly dueDay: string;
+  readonly standing: OrderStanding;
+  readonly closedAtMs: number | null;
+  readonly pieces: number;
+  readonly agreed: Minor;
+  readonly paid: Minor;
+};
+
+/** Every order in one row, the first taken first. */
+export const listOrdersForTable = (db: Database): readonly TableOrder[] =>
+  db
+    .select({
+      id: orders.id,
+      title: orders.title,
+      customer: customers.name,
+      contact: customers.contact,
+      placedAtMs: orders.placedAtMs,
+      dueDay: orders.dueDay,
+      standing: orders.standing,
+      closedAtMs: orders.closedAtMs,
+      pieces: sql<number>`(select coalesce(sum(${orderLines.quantity}), 0) from ${orderLines} where ${orderLines.orderId} = ${orders.id})`,
+      agreed: orders.agreed,
+      paid: orders.paid,
+    })
+    .from(orders)
+    .innerJoin(customers, eq(customers.id, orders.customerId))
+    .orderBy(asc(orders.id))
+    .all();
 
 /** The latest closed first, with all that they are looked for by. */
 export function listLatestClosed(

@@ -86,9 +86,8 @@ test('names from a message to the bench, with a wrong number found in time', asy
   await expect(compared.getByText('3. Tarn 1O M')).toBeVisible();
   // The customer meant seat 11: it is changed before anything is cut.
   await compared.getByRole('link', { name: 'It is wrong: change it' }).click();
-  await page.waitForURL(/#lines$/);
-  await running(page);
-  await page.getByRole('button', { name: 'Change the lines' }).click();
+  // It leads to the lines themselves.
+  await page.waitForURL(/\/orders\/\d+(#lines)?$/);
   await page.getByRole('button', { name: 'Edit the list' }).click();
   await page.getByLabel('Seat, line 3').fill('11');
   await page.getByRole('button', { name: 'Take 4 pieces' }).click();

@@ -13,6 +13,8 @@ export {
   paymentInput,
   proofApproval,
   readBackInput,
+  stallAsk,
+  stallInput,
   textsInput,
 } from './order-inputs';
 export { itemInput, widthMm } from './item-inputs';

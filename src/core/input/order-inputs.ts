@@ -104,6 +104,17 @@ export const orderInput = orderChange.concat(
   }),
 );
 
+/** A piece at the stall. */
+export const stallAsk = orderLine.pick(['itemId', 'quantity', 'sizeName', 'colourName', 'options', 'texts', 'each']);
+export const stallInput = stallAsk.shape({
+  /** Empty: nobody in particular. */
+  customerName: optionalText('Name', 120),
+  /** Cash, card: a word; null where it is paid when it is collected. */
+  paidBy: shortText('Paid by', 40).nullable().default(null),
+  /** The customer read every text letter by letter on the screen. */
+  isRead: yup.boolean().default(false),
+});
+
 /** All lines as they shall be; `lineId` null for one that is new. */
 export const linesChange = yup.object({
   lines: yup

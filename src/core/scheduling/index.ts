@@ -5,3 +5,4 @@ export * from './bench-queue';
 export * from './day-timeline';
 export * from './earliest-day';
 export * from './day-loads';
+export * from './stall-wait';

@@ -4,6 +4,7 @@ const ROOMS = [
   ['/orders', 'Orders'],
   ['/customers', 'Customers'],
   ['/orders/owed', 'Owed'],
+  ['/orders/stall', 'Stall'],
 ] as const;
 
 export function OrderRooms({ current }: { readonly current: (typeof ROOMS)[number][0] }) {

@@ -2,7 +2,7 @@
 
 import Button from '@mui/material/Button';
 import { isOver } from '../../core/orders';
-import { formatDay, formatMoney } from '../../core/units';
+import { formatDay, formatMoney, groupBy } from '../../core/units';
 import type { OrderView, OrderWaits } from '../../views/orders';
 import { plural } from '../../wording/plural';
 import { copyText } from '../shared/copy-text';
@@ -43,13 +43,12 @@ export function OrderFacts({ view }: { readonly view: OrderView }) {
 function Waits({ waits: { things, from } }: { readonly waits: OrderWaits }) {
   const settings = useSettings();
   if (things.length === 0) return <p className="soft flat above-2">All that it needs is there and held for it.</p>;
-  const said = things.map(({ name, isUnderWay, days }) => {
-    if (isUnderWay) return `${name} (ordered)`;
-    return days === null ? `${name} (nobody offers it)` : `${name} (${plural(days, 'day')} from ordering it)`;
-  });
+  const said = [...groupBy(things, sayWhen)].map(
+    ([when, own]) => `${own.map(({ name }) => name).join(', ')} (${when})`,
+  );
   return (
     <p className="short flat above-2">
-      Waits for {said.join(', ')}.{' '}
+      Waits for {said.join('; ')}.{' '}
       {from
         ? `Ordered today, it can be made from ${formatDay(from, settings)}.`
         : 'From when it can be made is not known.'}{' '}
@@ -57,3 +56,8 @@ function Waits({ waits: { things, from } }: { readonly waits: OrderWaits }) {
     </p>
   );
 }
+
+const sayWhen = ({ isUnderWay, days }: OrderWaits['things'][number]): string => {
+  if (isUnderWay) return 'ordered';
+  return days === null ? 'nobody offers it' : `${plural(days, 'day')} from ordering`;
+};

@@ -56,6 +56,9 @@ function Orders({ initial }: { readonly initial: OrderListView }) {
           <div className="list-tools">
             <Shown show={show} counts={counts} />
             {isLong && <ListSearch label="Find an order" query={query} others={others} onTyped={look} />}
+            <Button size="small" className="no-print" href="/api/orders/table.csv" download>
+              All as CSV
+            </Button>
             <Button size="small" className="no-print" onClick={() => print()}>
               Print
             </Button>

@@ -8,6 +8,7 @@ import { printCareCards } from '../paper/orders/care-cards';
 import { printOrderLabels } from '../paper/orders/order-labels';
 import { printOrderSheet } from '../paper/orders/order-sheet';
 import { printPackingSlip } from '../paper/orders/packing-slip';
+import { writeOrdersCsv } from '../paper/orders/orders-csv';
 import { printPriceList, writePriceListCsv } from '../paper/price-list';
 import { printProof } from '../paper/proof';
 import { printPurchase } from '../paper/purchase-order';
@@ -44,6 +45,7 @@ const PAPERS = {
   printTicket,
   printWeedingMap,
   printWholePriceList,
+  writeOrdersCsv,
   writeWholePriceList,
 };
 export type Papers = typeof PAPERS;

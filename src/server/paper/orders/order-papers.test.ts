@@ -12,6 +12,8 @@ import { getShop } from '../../context';
 import { writeOrderCalendar, writeOpenCalendar } from '../../calendar/due-days';
 import { addPayment } from '../../orders/pay-order';
 import { changeShop } from '../../shop/change-shop';
+import Papa from 'papaparse';
+import { writeOrdersCsv } from './orders-csv';
 import { printTicket } from '../ticket';
 import { printCareCards } from './care-cards';
 import { printOrderLabels } from './order-labels';
@@ -44,6 +46,7 @@ beforeAll(async () => {
 afterAll(() => rmSync(folder, { recursive: true, force: true }));
 
 const at = () => ({ file, nowMs: shop.now() });
+const parseRows = (csv: string) => Papa.parse<string[]>(csv.trim()).data;
 /** All pages as one text, with single spaces. */
 const read = async (bytes: Promise<Uint8Array>) => (await readPdfPages(await bytes)).join(' ').replace(/\s+/g, ' ');
 const sheet = (kind: 'quote' | 'confirmation' | 'statement') => read(printOrderSheet(at(), { id, kind, settings }));
@@ -102,6 +105,18 @@ describe('the papers of an order', () => {
     expect(text).toContain('Two jackets');
     expect(text).toMatch(/1 Ash M/);
     expect(text).toMatch(/2 Östlund L/);
+  });
+});
+
+describe('all orders as a table', () => {
+  it('have a row each, with commas and umlauts kept, money in whole units', () => {
+    const [head, ...rows] = parseRows(writeOrdersCsv(at()));
+    expect(head!.slice(0, 4)).toEqual(['number', 'order', 'customer', 'contact']);
+    const row = rows.find(([number]) => number === String(id))!;
+    expect(row.slice(1, 3)).toEqual(['Two jackets', 'Juniper Vale']);
+    expect(row.slice(-3)).toEqual(['2', '110.00', '30.00']);
+    expect(rows.find(([, title]) => title === 'Junior crew, surnames and seats')).toBeDefined();
+    expect(rows.length).toBe(Math.max(...rows.map(([number]) => Number(number))));
   });
 });
 

@@ -1,0 +1,99 @@
+// The stall by touch: a piece is chosen, lettered, read by the customer, paid once, and handed over. And what an order
+// asks: sizes at once, a discount, several moved from the list.
+
+import { expect, test, type Page } from '@playwright/test';
+import { open, running, ShopServer } from './server';
+
+const server = new ShopServer(4387, true);
+test.beforeAll(() => server.start());
+test.afterAll(() => server.remove());
+
+const countOpen = async (page: Page): Promise<number> => {
+  const list = await (await page.request.get(`${server.address}/api/orders`)).json();
+  return list.counts.open;
+};
+
+test.describe('by touch', () => {
+  test.use({ hasTouch: true, viewport: { width: 1024, height: 768 } });
+
+  test('a name is spelled, read, paid and taken once', async ({ page }) => {
+    await open(page, `${server.address}/orders/stall`);
+    const before = await countOpen(page);
+    await page.getByRole('button', { name: /^Crew jacket, crest and club mark/ }).tap();
+    await page.getByLabel('Surname', { exact: true }).fill('ASHE');
+    await page.getByRole('button', { name: 'L', exact: true }).tap();
+    const cash = page.getByRole('button', { name: 'Paid in cash' });
+    await expect(page.getByText(/ready about/)).toBeVisible();
+    await expect(cash).toBeDisabled();
+    await page.getByRole('button', { name: /read it letter by letter/ }).tap();
+    await expect(cash).toBeEnabled();
+    // Another text is not what was read.
+    await page.getByLabel('Surname', { exact: true }).fill('ASH');
+    await expect(cash).toBeDisabled();
+    await page.getByRole('button', { name: /read it letter by letter/ }).tap();
+    await cash.tap();
+    const taken = page.getByRole('status', { name: 'Taken' });
+    await expect(taken).toContainText('Number');
+    const id = Number(await taken.locator('strong').textContent());
+    const order = await (await page.request.get(`${server.address}/api/orders/${id}`)).json();
+    expect(order.row).toMatchObject({ owed: 0, title: 'ASH, Crew jacket, crest and club mark' });
+    expect(order.lines).toMatchObject([{ sizeName: 'L', texts: [{ text: 'ASH' }] }]);
+    expect(order.lines[0].readBackAtMs).not.toBeNull();
+    expect(await countOpen(page)).toBe(before + 1);
+    await page.getByRole('button', { name: 'Next customer' }).tap();
+    await expect(page.getByRole('heading', { name: 'What is it to be?' })).toBeVisible();
+    await expect(page.getByRole('region', { name: 'Who waits' })).toContainText('ASH, Crew jacket');
+  });
+
+  test('letters that the typeface lacks are told before anything is paid', async ({ page }) => {
+    await open(page, `${server.address}/orders/stall`);
+    await page.getByRole('button', { name: /^Crew jacket, crest and club mark/ }).tap();
+    await page.getByLabel('Surname', { exact: true }).fill('ASH 🚣');
+    await expect(page.getByText(/Surname “ASH 🚣”/)).toContainText('🚣');
+    await expect(page.getByRole('button', { name: 'Paid in cash' })).toBeDisabled();
+  });
+
+  test('without a network it says so and goes on', async ({ page, context }) => {
+    await open(page, `${server.address}/orders/stall`);
+    await context.setOffline(true);
+    await expect(page.getByText(/There is no network/)).toBeVisible();
+    await context.setOffline(false);
+    await expect(page.getByText(/There is no network/)).toBeHidden();
+  });
+});
+
+test('sizes are entered at once, and the price follows a discount', async ({ page }) => {
+  await open(page, `${server.address}/orders/new`);
+  await page.getByLabel('Item').click();
+  await page.getByRole('option', { name: 'Dog bandana, paw' }).click();
+  await page.getByRole('button', { name: 'Sizes and colours…' }).click();
+  const grid = page.getByRole('dialog', { name: /sizes and colours/ });
+  const cells = grid.getByRole('textbox');
+  for (const cell of await cells.all()) await cell.fill('');
+  await cells.nth(0).fill('2');
+  await cells.nth(1).fill('3');
+  await grid.getByRole('button', { name: 'Take 5 pieces' }).click();
+  await expect(page.getByText(/^Line \d$/)).toHaveCount(2);
+  const agreed = page.getByLabel('Agreed price, in total');
+  const full = Number(await agreed.inputValue());
+  await page.getByText('Discount, rush, delivery').click();
+  await page.getByLabel('Discount', { exact: true }).fill('10');
+  await expect(agreed).toHaveValue((full * 0.9).toFixed(2));
+});
+
+test('orders are found as they are typed, moved together and taken back', async ({ page }) => {
+  await open(page, `${server.address}/orders`);
+  await running(page);
+  const search = page.getByLabel('Find an order');
+  await search.fill('jumior');
+  await expect(page.getByText('Nothing is written so; these are near it.')).toBeVisible();
+  await expect(page).toHaveURL(/q=jumior/);
+  await search.fill('junior');
+  const row = page.getByRole('row', { name: /Junior crew/ });
+  await row.getByRole('checkbox').check();
+  const chosen = page.getByRole('group', { name: 'Chosen orders' });
+  await chosen.getByRole('button', { name: 'Put on hold' }).click();
+  await expect(row).toContainText('on hold');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(row).not.toContainText('on hold');
+});
