@@ -12,6 +12,7 @@ const views = {
   orders: '/orders',
   order: '/orders/13',
   'read-back': '/orders/13/read-back',
+  stall: '/orders/stall',
   artwork: '/artwork/2',
   weeding: '/artwork/3',
   lettering: '/artwork/letter',
@@ -24,7 +25,6 @@ const views = {
   bench: '/bench/press',
   shelf: '/shelf',
   stock: '/shelf/stock',
-  offers: '/shelf/offers',
   buy: '/shelf/buy',
   shop: '/shop',
 };
@@ -43,6 +43,12 @@ const before = {
     await page.keyboard.press('q');
     await page.getByLabel('Drawing to quote').setInputFiles(join(root, 'src', 'data', 'demo', 'drawings', 'paw.svg'));
     await page.getByRole('heading', { name: /in total, ready on/ }).waitFor();
+  },
+  stall: async (page) => {
+    await page.getByRole('button', { name: /^Crew jacket, crest and club mark/ }).click();
+    await page.getByLabel('Surname', { exact: true }).fill('Barrow');
+    await page.getByLabel('Seat', { exact: true }).fill('8');
+    await page.getByText(/ready about/).waitFor();
   },
   weeding: (page) => page.keyboard.press('w'),
   lettering: async (page) => {

@@ -43,12 +43,10 @@ export function OrderFacts({ view }: { readonly view: OrderView }) {
 function Waits({ waits: { things, from } }: { readonly waits: OrderWaits }) {
   const settings = useSettings();
   if (things.length === 0) return <p className="soft flat above-2">All that it needs is there and held for it.</p>;
-  const said = [...groupBy(things, sayWhen)].map(
-    ([when, own]) => `${own.map(({ name }) => name).join(', ')} (${when})`,
-  );
+  const said = [...groupBy(things, sayWhen)].map(([when, own]) => `${own.map(({ name }) => name).join('; ')}: ${when}`);
   return (
     <p className="short flat above-2">
-      Waits for {said.join('; ')}.{' '}
+      Waits for {said.join('. ')}.{' '}
       {from
         ? `Ordered today, it can be made from ${formatDay(from, settings)}.`
         : 'From when it can be made is not known.'}{' '}

@@ -16,7 +16,7 @@ import { late } from '../shared/late';
 import { MoneyField, NumberField } from '../shared/number-fields';
 import { useSettings } from '../shared/settings';
 import { readGrid, writeGrid, type GridCell } from './size-grid';
-import { listTexts, startLine, type OrderLineForm, type RosterForm } from './line-form';
+import { expandLines, listTexts, startLine, type OrderLineForm, type RosterForm } from './line-form';
 
 const RosterDialog = late(() => import('./RosterDialog'));
 const SizeGrid = late(() => import('./SizeGrid'));
@@ -136,19 +136,22 @@ type PriceProps = Pick<LineProps, 'form' | 'index' | 'line'> & { readonly item: 
 function PriceEach({ form, index, item, line }: PriceProps) {
   const settings = useSettings();
   const own = getVariantPrice(item, line);
-  const each = askEach(line, item);
-  const quantity = Number(line.quantity);
+  const pieces = expandLines([line]);
+  const quantity = pieces.reduce((sum, one) => sum + one.quantity, 0);
+  const asked = pieces.reduce((sum, one) => sum + askEach(one, item) * one.quantity, 0);
   return (
     <>
       <MoneyField
         form={form}
         name={`lines.${index}.each`}
         label="Price each"
-        help={`Empty: your price, ${formatMoney(own, settings)}`}
+        help={
+          line.roster ? 'Empty: as agreed for each, or your price' : `Empty: your price, ${formatMoney(own, settings)}`
+        }
       />
       {quantity > 1 && (
         <p className="flat soft">
-          {formatMoney(each * quantity, settings)} for {quantity}
+          {formatMoney(asked, settings)} for {quantity}
         </p>
       )}
     </>

@@ -10,6 +10,8 @@ type RosterFormRow = {
   readonly sizeName: string;
   readonly colourName: string;
   readonly note: string;
+  /** As it was agreed for this piece; null follows the shop's price. */
+  readonly each: number | null;
   readonly lineId: number | null;
 };
 /** `source`: as it came, word for word; empty where it was typed here. */
@@ -25,7 +27,7 @@ export type OrderLineForm = {
   /** By the name of the text; what is empty is not on the piece. */
   readonly texts: Readonly<Record<string, string>>;
   readonly note: string;
-  /** Asked for one piece, minor units; null follows the shop's price. */
+  /** Asked for one piece, minor units; null follows the shop's price, in a list that of each row. */
   readonly each: number | null;
   readonly roster: RosterForm | null;
 };
@@ -80,6 +82,7 @@ export function expandLines(lines: readonly OrderLineForm[]) {
       sizeName: row.sizeName,
       colourName: row.colourName,
       note: row.note,
+      each: line.each ?? row.each,
       texts: row.texts,
       rosterRow: row.line,
     }));
@@ -110,17 +113,19 @@ const toLineForm = ({ id, texts, ...line }: OrderLineView): OrderLineForm => ({
 });
 
 function toListForm(run: readonly OrderLineView[]): OrderLineForm {
-  const rows = run.map(({ id, texts, sizeName, colourName, note }): RosterFormRow => ({
+  const rows = run.map(({ id, texts, sizeName, colourName, note, each }): RosterFormRow => ({
     line: null,
     texts,
     sizeName,
     colourName,
     note,
+    each,
     lineId: id,
   }));
   return {
     ...pickPlain(run[0]!),
     note: '',
+    each: null,
     lineId: null,
     quantity: rows.length,
     texts: {},

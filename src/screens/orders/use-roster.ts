@@ -20,6 +20,8 @@ import { useLatest } from '../shared/use-latest';
 import type { RosterForm } from './line-form';
 
 export type EditedRow = RosterRow & {
+  /** As it was agreed; null follows the shop's price. */
+  readonly each: number | null;
   readonly lineId: number | null;
   /** Names of texts that are set in smaller letters. */
   readonly smaller: readonly string[];
@@ -54,7 +56,7 @@ export function useRoster({
   const take = (table: RosterTable, match: RosterMatch) => {
     setRead({ table, match });
     setKept(new Set());
-    setRows(toRosterRows(table, match, item, usual).map((row) => ({ ...row, lineId: null, smaller: [] })));
+    setRows(toRosterRows(table, match, item, usual).map((row) => ({ ...row, each: null, lineId: null, smaller: [] })));
   };
   const findings = useMemo(
     () => checkRoster(rows, item).filter((finding) => !kept.has(keyOfFinding(finding))),
@@ -80,7 +82,7 @@ export function useRoster({
     open,
     rematch: (match: RosterMatch) => read && take(read.table, match),
     change: (line: number, part: Partial<EditedRow>) =>
-      setRows((before) => before.map((row) => (row.line === line ? { ...row, ...part } : row))),
+      setRows((before) => before.map((row) => (row.line === line ? { ...row, ...keepPrice(part), ...part } : row))),
     remove: (line: number) => setRows((before) => before.filter((row) => row.line !== line)),
     add: () => setRows((before) => [...before, emptyRow(before, item, usual)]),
     keep: (finding: RosterFinding) => setKept((before) => new Set([...before, keyOfFinding(finding)])),
@@ -101,9 +103,14 @@ function toEdited(start: RosterForm | null): readonly EditedRow[] {
     sizeName: row.sizeName,
     colourName: row.colourName,
     note: row.note,
+    each: row.each,
     lineId: row.lineId,
   }));
 }
+
+/** Another size or colour may have another price. */
+const keepPrice = ({ sizeName, colourName }: Partial<EditedRow>): Partial<EditedRow> =>
+  sizeName === undefined && colourName === undefined ? {} : { each: null };
 
 const emptyRow = (
   rows: readonly EditedRow[],
@@ -115,6 +122,7 @@ const emptyRow = (
   texts: Object.fromEntries(item.letterings.map(({ label }) => [label, ''])),
   ...usual,
   note: '',
+  each: null,
   lineId: null,
   smaller: [],
 });
@@ -132,6 +140,7 @@ function toFormRow(row: EditedRow, item: RosterItem, isFromList: boolean): Roste
     sizeName: row.sizeName,
     colourName: row.colourName,
     note: row.note,
+    each: row.each,
     lineId: row.lineId,
   };
 }
