@@ -36,6 +36,7 @@ const coreOrder = [
   'planning',
   'orders',
   'rosters',
+  'feeds',
   'scheduling',
   'input',
 ];

@@ -1,5 +1,5 @@
 // The stall by touch: a piece is chosen, lettered, read by the customer, paid once, and handed over. And what an order
-// asks: sizes at once, a discount, several moved from the list.
+// asks: sizes at once, a discount, several moved from the list; a channel's file taken twice.
 
 import { expect, test, type Page } from '@playwright/test';
 import { open, running, ShopServer } from './server';
@@ -96,4 +96,31 @@ test('orders are found as they are typed, moved together and taken back', async 
   await expect(row).toContainText('on hold');
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(row).not.toContainText('on hold');
+});
+
+test('a channel’s file is matched, taken, and taken again without any change', async ({ page }) => {
+  await open(page, `${server.address}/orders/feed`);
+  await running(page);
+  const before = await countOpen(page);
+  const file = {
+    name: 'monday.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from(
+      'order;customer;due;item;quantity;price\nF-1;Jörg Müller;2099-03-01;TT-HONEY;2;25.00\nF-2;Mo, the baker;2099-03-02;Bakery apron;1;\n',
+    ),
+  };
+  const choose = () => page.getByLabel('Order file').setInputFiles(file);
+  await choose();
+  await expect(page.getByRole('heading', { name: '1 article to be matched' })).toBeVisible();
+  expect(await countOpen(page)).toBe(before + 1);
+  await page.getByLabel('TT-HONEY is').click();
+  await page.getByRole('option', { name: 'Honeycomb tea towel' }).click();
+  await page.getByRole('button', { name: 'Match' }).click();
+  await expect(page.getByRole('heading', { name: '2 orders from the channel, all done' })).toBeVisible();
+  expect(await countOpen(page)).toBe(before + 2);
+  await choose();
+  await expect(page.getByText('2 known before.')).toBeVisible();
+  expect(await countOpen(page)).toBe(before + 2);
+  await page.getByRole('row', { name: /F-1/ }).getByRole('link').click();
+  await expect(page.getByRole('heading', { name: /Channel order F-1/ })).toBeVisible();
 });

@@ -1,6 +1,7 @@
 // What may be entered.
 export * from './inputs';
 export {
+  articleMatch,
   askOrderInput,
   customerInput,
   dueDay,

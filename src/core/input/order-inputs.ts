@@ -139,6 +139,8 @@ export const ordersMove = yup.object({
   ids: yup.array(rowId('Order')).required().min(1, 'Choose at least one order.').max(MOST_AT_ONCE),
   move: oneOf<OrderMove | 'undo'>('Step', [...ORDER_MOVES, 'undo']),
 });
+/** What a channel calls an item. */
+export const articleMatch = yup.object({ article: shortText('Article', 200), itemId: rowId('Item') });
 export const paymentInput = yup.object({
   kind: oneOf<PaymentKind>('Kind', PAYMENT_KINDS),
   amount: money('Amount').min(1, 'Amount: more than nothing.'),

@@ -19,3 +19,4 @@ export * from './purchases';
 export * from './taken-requests';
 export * from './evidence';
 export * from './item-costs';
+export * from './feeds';

@@ -5,6 +5,7 @@ const ROOMS = [
   ['/customers', 'Customers'],
   ['/orders/owed', 'Owed'],
   ['/orders/stall', 'Stall'],
+  ['/orders/feed', 'Feed'],
 ] as const;
 
 export function OrderRooms({ current }: { readonly current: (typeof ROOMS)[number][0] }) {

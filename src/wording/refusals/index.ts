@@ -5,10 +5,11 @@ import { ARTWORK } from './artwork';
 import { BUYING } from './buying';
 import { COMMON } from './common';
 import { CUT_SHEETS } from './cut-sheets';
+import { FEEDS } from './feeds';
 import { ORDERS } from './orders';
 import { STOCK } from './stock';
 
-const REFUSALS = { ...COMMON, ...ARTWORK, ...ORDERS, ...CUT_SHEETS, ...BUYING, ...STOCK };
+const REFUSALS = { ...COMMON, ...ARTWORK, ...ORDERS, ...CUT_SHEETS, ...FEEDS, ...BUYING, ...STOCK };
 type Refusals = typeof REFUSALS;
 type RefusalCode = keyof Refusals;
 

@@ -1,0 +1,169 @@
+// Orders of a channel's file: new ones are taken, changed ones changed, cancelled ones cancelled, each once; the same
+// file again changes nothing.
+
+import { createHash } from 'node:crypto';
+import { pairLines, readFeed, type FeedOrder } from '../../core/feeds/index';
+import { addDays } from '../../core/scheduling/index';
+import { dayOf } from '../../core/units/index';
+import { inTransaction } from '../../data/database';
+import { findFeedOrder, listOpenFeedOrders, putFeedItem, putFeedOrder, type FeedState } from '../../data/feed-store';
+import { findOrder } from '../../data/order-store';
+import type { FeedReport } from '../../views/feed';
+import { getShop, type ShopContext } from '../context';
+import { ShopError } from '../errors';
+import { changeLines } from '../orders/change-lines';
+import { askPrices } from '../orders/asked-prices';
+import { prepareTexts } from '../orders/line-texts';
+import { moveOrder } from '../orders/move-order';
+import { changeOrder, placeOrder, requireOrder } from '../orders/save-order';
+import { PLAIN_TERMS } from '../../core/orders/index';
+import { keyOfArticle, matchFeedOrder, type MatchedOrder } from './match-feed';
+
+type Outcome = FeedState | 'same';
+
+/** @throws ShopError 'feed-unreadable' where the file is none: nothing of it is taken */
+export async function takeFeed(
+  shop: ShopContext,
+  { file, text }: { readonly file: string; readonly text: string },
+): Promise<FeedReport> {
+  const read = readFeed(text, getShop(shop));
+  if (!read.ok) throw new ShopError('unreadable', { reason: 'feed-unreadable', file, problem: read.problem });
+  const outcomes: Outcome[] = [];
+  for (const order of read.value) outcomes.push(await takeFeedOrder(shop, order, file));
+  return countOutcomes(outcomes);
+}
+
+/** Remembers what the channel calls an item, and tries again what waited for it. */
+export async function matchArticle(
+  shop: ShopContext,
+  { article, itemId }: { readonly article: string; readonly itemId: number },
+): Promise<FeedReport> {
+  putFeedItem(shop.db, keyOfArticle(article), itemId);
+  return retryFeed(shop);
+}
+
+/** What waits or was refused, once more. */
+export async function retryFeed(shop: ShopContext): Promise<FeedReport> {
+  const outcomes: Outcome[] = [];
+  for (const { content, file } of listOpenFeedOrders(shop.db)) outcomes.push(await takeFeedOrder(shop, content, file));
+  return countOutcomes(outcomes);
+}
+
+function countOutcomes(outcomes: readonly Outcome[]): FeedReport {
+  const count = (outcome: Outcome) => outcomes.filter((one) => one === outcome).length;
+  return {
+    taken: count('taken'),
+    changed: count('changed'),
+    cancelled: count('cancelled'),
+    same: count('same'),
+    waiting: count('waiting'),
+    refused: count('refused'),
+  };
+}
+
+const digestOf = (order: FeedOrder): string => createHash('sha256').update(JSON.stringify(order)).digest('hex');
+
+async function takeFeedOrder(shop: ShopContext, order: FeedOrder, file: string): Promise<Outcome> {
+  if (isSettled(shop, order)) return 'same';
+  const matched = matchFeedOrder(shop, order);
+  try {
+    if (!order.isCancelled && matched.unknown.length === 0) await prepareTexts(shop, matched.lines);
+    return inTransaction(shop.db, () => {
+      // Another window may have taken it while its texts were set.
+      if (isSettled(shop, order)) return 'same';
+      return carryOut(shop, order, matched, file);
+    });
+  } catch (error) {
+    if (!(error instanceof ShopError)) throw error;
+    note(shop, order, { state: 'refused', problem: error.message, file });
+    return 'refused';
+  }
+}
+
+/** It said the same last time, and that was done. */
+function isSettled(shop: ShopContext, order: FeedOrder): boolean {
+  const known = findFeedOrder(shop.db, order.reference);
+  return known?.digest === digestOf(order) && known.state !== 'waiting' && known.state !== 'refused';
+}
+
+type Note = {
+  readonly state: FeedState;
+  readonly problem?: string;
+  readonly file: string;
+  /** Left out: the order it had before. */
+  readonly orderId?: number | null;
+};
+
+function note(shop: ShopContext, order: FeedOrder, { state, problem = '', file, orderId }: Note): FeedState {
+  const known = findFeedOrder(shop.db, order.reference);
+  putFeedOrder(shop.db, {
+    reference: order.reference,
+    orderId: orderId ?? known?.orderId ?? null,
+    digest: digestOf(order),
+    content: order,
+    state,
+    problem,
+    file,
+    atMs: shop.now(),
+  });
+  return state;
+}
+
+function carryOut(shop: ShopContext, order: FeedOrder, matched: MatchedOrder, file: string): FeedState {
+  const orderId = findFeedOrder(shop.db, order.reference)?.orderId ?? null;
+  if (order.isCancelled) {
+    if (orderId !== null && findOrder(shop.db, orderId))
+      moveOrder(shop, orderId, { move: 'cancel', detail: 'by the channel' });
+    return note(shop, order, { state: 'cancelled', file });
+  }
+  if (matched.unknown.length > 0)
+    return note(shop, order, { state: 'waiting', problem: `What is ${matched.unknown.join(', ')}?`, file });
+  if (orderId === null) return note(shop, order, { state: 'taken', file, orderId: takeNew(shop, order, matched) });
+  changeTaken(shop, order, matched, orderId);
+  return note(shop, order, { state: 'changed', file });
+}
+
+/** Promised in so many days where the channel names none. */
+const DUE_DAYS = 14;
+
+const dueDayOf = (shop: ShopContext, { dueDay }: FeedOrder): string =>
+  dueDay || addDays(dayOf(shop.now(), getShop(shop).timeZone), DUE_DAYS);
+
+function takeNew(shop: ShopContext, order: FeedOrder, { lines }: MatchedOrder): number {
+  return placeOrder(shop, {
+    customerName: order.customerName || `Buyer of ${order.reference}`,
+    contact: order.contact,
+    title: `Channel order ${order.reference}`.slice(0, TITLE_LETTERS),
+    dueDay: dueDayOf(shop, order),
+    agreed: askPrices(shop, lines, PLAIN_TERMS).value,
+    note: order.note,
+    lines,
+  }).id;
+}
+const TITLE_LETTERS = 120;
+
+function changeTaken(shop: ShopContext, order: FeedOrder, { lines }: MatchedOrder, orderId: number): void {
+  const before = requireOrder(shop, orderId).order;
+  changeLines(
+    shop,
+    orderId,
+    {
+      lines: pairLines(before.lines, lines).map((line) => ({
+        ...line,
+        each: line.each ?? undefined,
+        note: line.note ?? '',
+        options: [...line.options],
+        texts: line.texts.map((text) => ({ ...text, smaller: text.smaller ?? false })),
+        rosterRow: null,
+      })),
+      fate: null,
+      roster: null,
+      agreed: undefined,
+    },
+    before.version,
+  );
+  const { version, title, agreed, deposit } = requireOrder(shop, orderId).order;
+  const dueDay = order.dueDay || before.dueDay;
+  if (dueDay !== before.dueDay || order.note !== before.note)
+    changeOrder(shop, orderId, { title, dueDay, agreed, terms: undefined, deposit, note: order.note }, version);
+}

@@ -1,0 +1,25 @@
+// What taking a channel's file did, in one sentence.
+
+import type { FeedReport, FeedRow } from '../views/feed';
+import { plural } from './plural';
+
+export const FEED_STATES: Readonly<Record<FeedRow['state'], string>> = {
+  taken: 'taken',
+  changed: 'changed',
+  cancelled: 'cancelled',
+  waiting: 'waits to be matched',
+  refused: 'not done',
+};
+
+export function describeReport(report: FeedReport): string {
+  const { taken, changed, cancelled, same, waiting, refused } = report;
+  const said = [
+    ...(taken > 0 ? [`${plural(taken, 'order')} taken`] : []),
+    ...(changed > 0 ? [`${changed} changed`] : []),
+    ...(cancelled > 0 ? [`${cancelled} cancelled`] : []),
+    ...(waiting > 0 ? [`${waiting} to be matched`] : []),
+    ...(refused > 0 ? [`${refused} not done`] : []),
+    ...(same > 0 ? [`${same} known before`] : []),
+  ];
+  return said.length > 0 ? `${said.join(', ')}.` : 'No order was in it.';
+}
