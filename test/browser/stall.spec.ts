@@ -69,6 +69,7 @@ test('sizes are entered at once, and the price follows a discount', async ({ pag
   await page.getByRole('button', { name: 'Sizes and colours…' }).click();
   const grid = page.getByRole('dialog', { name: /sizes and colours/ });
   const cells = grid.getByRole('textbox');
+  await expect(cells.first()).toBeVisible();
   for (const cell of await cells.all()) await cell.fill('');
   await cells.nth(0).fill('2');
   await cells.nth(1).fill('3');
