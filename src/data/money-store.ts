@@ -13,6 +13,7 @@ export const MONEY_COLUMNS = [
   ['offer_breaks', 'price'],
   ['offer_prices', 'price'],
   ['offers', 'price'],
+  ['order_lines', 'each'],
   ['orders', 'agreed'],
   ['orders', 'deposit'],
   ['orders', 'paid'],
@@ -60,7 +61,9 @@ const JSON_COLUMNS: readonly {
     names: ['surcharge', 'price', 'grossPrice', 'templatePrice', 'tapePrice', 'packaging', 'othersAsk', 'ownCost'],
     whole: true,
   },
+  { table: 'feed_orders', column: 'content', names: ['each'], whole: true },
   { table: 'order_lines', column: 'made', names: ['price'], whole: true },
+  { table: 'orders', column: 'terms', names: ['setOff', 'deliveryCharge'], whole: true },
   {
     table: 'order_lines',
     column: 'quote',

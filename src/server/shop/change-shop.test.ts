@@ -4,6 +4,9 @@ import { loadVinyls } from '../../data/shelf-store';
 import { eachFresh, refusalOf, type TestShop } from '../../../test/demo-shop';
 import { priceAllItems } from '../../../test/price-all';
 import { getShopFigure } from '../../core/materials';
+import { PLAIN_TERMS } from '../../core/orders';
+import { minor } from '../../core/units';
+import { takeOrderOf } from '../../../test/named-orders';
 import { MONEY_COLUMNS } from '../../data/money-store';
 import { openShop, getShop } from '../context';
 
@@ -11,6 +14,7 @@ import { loadOrderView } from '../orders/load-order-view';
 import { loadOrderList } from '../orders/load-order-list';
 import { changeShop } from './change-shop';
 
+const TOWEL = { quantity: 2, sizeName: 'one size', colourName: 'natural', options: [], each: 2500 };
 let shop: TestShop;
 eachFresh((fresh) => {
   shop = fresh;
@@ -53,6 +57,19 @@ describe('another currency', () => {
     const now = loadOrderView(shop, order.id).against;
     expect(now.cash.quoted.value).toBe(spent.cash.quoted.value * 25);
     expect(Math.abs(now.cash.real.value - spent.cash.real.value * 25)).toBeLessThan(25 * 4);
+  });
+
+  it('takes along what was agreed for each line, off as a set and for delivery', () => {
+    const lines = [
+      { ...TOWEL, itemId: priceAllItems(shop).find(({ item }) => item.name === 'Honeycomb tea towel')!.item.id },
+    ];
+    const terms = { ...PLAIN_TERMS, setOff: minor(300), goes: 'sent', deliveryCharge: minor(690) } as const;
+    const id = takeOrderOf(shop, { lines, terms });
+    switchTo('CZK', 25);
+    const { lines: own, terms: now, money } = loadOrderView(shop, id);
+    expect(own[0]!.each).toBe(2500 * 25);
+    expect(now).toEqual({ ...terms, setOff: 300 * 25, deliveryCharge: 690 * 25 });
+    expect(money.asked!.value).toBe((2 * 2500 - 300 + 690) * 25);
   });
 
   it('is not asked where nothing has a price yet', () => {
