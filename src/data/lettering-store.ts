@@ -1,12 +1,12 @@
 // Texts that were set, by what they say and how they look: each is an artwork that no list shows. What was only tried is
 // let go after a while.
 
-import { and, eq, lt } from 'drizzle-orm';
+import { and, eq, lt, notInArray } from 'drizzle-orm';
 import type { LetteringFit } from '../core/artwork';
 import { insertArtwork, type ArtworkFields } from './artwork-store';
 import { inTransaction, type Database } from './database';
 import { isIn } from './is-in';
-import { artworks, letterings } from './schema';
+import { artworks, itemPlacements, layerPackings, letterings } from './schema';
 
 export type KeptLettering = { readonly key: string; readonly artworkId: number; readonly fit: LetteringFit };
 
@@ -48,12 +48,21 @@ export function markLetteringsUsed(db: Database, artworkIds: readonly number[]):
     .run();
 }
 
-/** Lets texts go that were only tried, before that time. */
+/** Lets texts go that were only tried, before that time; never one that an item is made of. */
 export function deleteTriedLetterings(db: Database, beforeMs: number): void {
+  const ofItems = db.select({ id: itemPlacements.artworkId }).from(itemPlacements);
+  const packed = db.select({ id: layerPackings.artworkId }).from(layerPackings);
   inTransaction(db, () => {
     const tried = db
       .delete(letterings)
-      .where(and(eq(letterings.used, false), lt(letterings.setAtMs, beforeMs)))
+      .where(
+        and(
+          eq(letterings.used, false),
+          lt(letterings.setAtMs, beforeMs),
+          notInArray(letterings.artworkId, ofItems),
+          notInArray(letterings.artworkId, packed),
+        ),
+      )
       .returning({ artworkId: letterings.artworkId })
       .all();
     if (tried.length > 0)

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { minor } from '../units';
-import { priceLines } from './index';
+import { askPieces, priceLines } from './index';
 
 const shirt = {
   price: minor(2500),
@@ -38,5 +38,11 @@ describe('what the lines of an order ask', () => {
     const [first] = priceLines([line()], () => ({ name: 'Shirt', ...shirt }));
     expect(first!.label).toBe('Shirt, M, red');
     expect(price(line({ quantity: NaN }), line({ itemId: 2 }))).toEqual([]);
+  });
+
+  it('adds up to what all pieces of an item are asked at', () => {
+    const asked = [line(), line({ quantity: 3, sizeName: 'XXL', options: [1] }), line({ quantity: 1, each: 100 })];
+    expect(askPieces(asked, shirt)).toBe(2 * 2500 + 3 * 3050 + 100);
+    expect(askPieces([], shirt)).toBe(0);
   });
 });

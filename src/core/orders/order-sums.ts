@@ -31,6 +31,10 @@ export const askEach = (line: AskedLine, item: AskedItem): number =>
     ? line.each
     : getVariantPrice(item, { ...line, options: line.options ?? [] });
 
+/** What the pieces of lines of one item are asked at together, minor units. */
+export const askPieces = (lines: readonly AskedLine[], item: AskedItem): number =>
+  lines.reduce((sum, line) => sum + askEach(line, item) * line.quantity, 0);
+
 /** Lines with their prices, as `computeAsk` takes them. Lines of unknown items ask nothing and are left out. */
 export const priceLines = (
   lines: readonly AskedLine[],

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { minor } from '../units';
-import { computeAsk, PLAIN_TERMS, type OrderTerms } from './terms';
+import { computeAsk, moveAgreed, PLAIN_TERMS, type OrderTerms } from './terms';
 
 const JACKETS = { label: 'Jacket', quantity: 4, each: 3550 };
 const CUPS = { label: 'Cup', quantity: 3, each: 1805 };
@@ -74,5 +74,14 @@ describe('computeAsk', () => {
         if (own.setOff <= pieces) expect(asked.parts!.reduce((sum, part) => sum + part.value, 0)).toBe(asked.value);
       }),
     );
+  });
+});
+
+describe('moveAgreed', () => {
+  it('moves by as much as what is asked, and never below nothing', () => {
+    // 5.00 were given off by hand: they stay given.
+    expect(moveAgreed(9500, 10_000, 12_500)).toBe(12_000);
+    expect(moveAgreed(9500, 10_000, 10_000)).toBe(9500);
+    expect(moveAgreed(300, 10_000, 0)).toBe(0);
   });
 });

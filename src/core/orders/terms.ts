@@ -55,6 +55,13 @@ export function computeAsk(lines: readonly PricedLine[], terms: OrderTerms): Fig
   });
 }
 
+/**
+ * What is agreed once another sum is asked, minor units, 0 or more: it moves by as much, so that what was given off or
+ * rounded before stays so.
+ */
+export const moveAgreed = (agreed: number, askedBefore: number, askedNow: number): number =>
+  Math.max(0, agreed + askedNow - askedBefore);
+
 function sumPieces(lines: readonly PricedLine[]): Figure {
   const parts = lines.map(({ label, quantity, each }) =>
     figure(`${quantity} × ${label}`, each * quantity, 'money', 'computed', {

@@ -6,3 +6,4 @@ export * from './offcuts';
 export * from './supplies';
 export * from './use';
 export * from './prices';
+export { allocate } from './allocate';

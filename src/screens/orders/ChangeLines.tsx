@@ -6,8 +6,8 @@ import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import LinearProgress from '@mui/material/LinearProgress';
 import { useQuery } from '@tanstack/react-query';
-import { useForm, useWatch, type UseFormReturn } from 'react-hook-form';
-import { computeAsk, priceLines, type AskedLine, type Fate } from '../../core/orders';
+import { useForm, useWatch } from 'react-hook-form';
+import { computeAsk, moveAgreed, priceLines, type AskedLine, type Fate } from '../../core/orders';
 import type { OrderableItem, OrderView } from '../../views/orders';
 import { callApi, wordsOf } from '../shared/api';
 import { Failure } from '../shared/Failure';
@@ -15,7 +15,7 @@ import { FormActions, useSave } from '../shared/form';
 import { formatMoney } from '../../core/units';
 import { useSettings } from '../shared/settings';
 import { AgreedPrice } from './AgreedPrice';
-import { useOwnPrice, type PricedForm } from './use-own-price';
+import { toPriced, useOwnPrice, type PricedForm } from './use-own-price';
 import { expandLines, joinSources, toLineForms, type OrderLineForm } from './line-form';
 import { OrderLines } from './OrderLines';
 
@@ -54,9 +54,8 @@ function LinesForm({ view, items, onClose, onSaved }: Props & { readonly items: 
       priceLines(asked, (id) => items.find((item) => item.id === id)),
       view.terms,
     ).value;
-  // What was given off before stays given: only the difference of the lines is added.
-  const moved = Math.max(0, view.row.agreed + ask(expandLines(lines)) - ask(view.lines));
-  const price = useOwnPrice(form as unknown as UseFormReturn<PricedForm>, moved);
+  const moved = moveAgreed(view.row.agreed, ask(view.lines), ask(expandLines(lines)));
+  const price = useOwnPrice(toPriced(form), moved);
   const save = useSave<LinesChangeForm, unknown>({
     form,
     method: 'PUT',
@@ -83,7 +82,7 @@ function LinesForm({ view, items, onClose, onSaved }: Props & { readonly items: 
         </p>
         <OrderLines form={form as never} items={items} lines={lines} />
         <AgreedPrice
-          form={form as unknown as UseFormReturn<PricedForm>}
+          form={toPriced(form)}
           price={price}
           follows={`${formatMoney(view.row.agreed, settings)} before; it follows the prices of the lines`}
         />

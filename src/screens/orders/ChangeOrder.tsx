@@ -4,15 +4,15 @@ import { yupResolver } from '@hookform/resolvers/yup';
 import Dialog from '@mui/material/Dialog';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
-import { useForm, useWatch, type Resolver, type UseFormReturn } from 'react-hook-form';
+import { useForm, useWatch, type Resolver } from 'react-hook-form';
 import { orderChange } from '../../core/input';
-import { computeAsk, type OrderTerms } from '../../core/orders';
+import { computeAsk, moveAgreed, type OrderTerms } from '../../core/orders';
 import type { OrderView } from '../../views/orders';
 import { FormActions, TextLine, useSave } from '../shared/form';
 import { MoneyField } from '../shared/number-fields';
 import { AgreedPrice } from './AgreedPrice';
 import { readTerms, TermFields } from './TermFields';
-import { useOwnPrice, type PricedForm } from './use-own-price';
+import { toPriced, useOwnPrice, type PricedForm } from './use-own-price';
 
 type OrderForm = PricedForm & {
   title: string;
@@ -29,10 +29,10 @@ const resolver: Resolver<OrderForm> = async (values, context, options) => {
 const check = yupResolver(orderChange) as unknown as Resolver<OrderForm>;
 
 /** What was agreed moves by as much as the terms do; where prices of lines were not kept it stays. */
-function moveAgreed({ row, lines, terms }: OrderView, wanted: OrderTerms): number {
+function followTerms({ row, lines, terms }: OrderView, wanted: OrderTerms): number {
   if (lines.some(({ each }) => each === null)) return row.agreed;
   const priced = lines.map(({ itemName, quantity, each }) => ({ label: itemName, quantity, each: each! }));
-  return Math.max(0, row.agreed + computeAsk(priced, wanted).value - computeAsk(priced, terms).value);
+  return moveAgreed(row.agreed, computeAsk(priced, terms).value, computeAsk(priced, wanted).value);
 }
 
 export default function ChangeOrder({
@@ -58,7 +58,7 @@ export default function ChangeOrder({
     },
   });
   const terms = readTerms(useWatch({ control: form.control, name: 'terms' }));
-  const price = useOwnPrice(form as unknown as UseFormReturn<PricedForm>, moveAgreed(view, terms));
+  const price = useOwnPrice(toPriced(form), followTerms(view, terms));
   const save = useSave<OrderForm, unknown>({
     form,
     method: 'PUT',
@@ -75,11 +75,7 @@ export default function ChangeOrder({
           <TextLine form={form} name="title" label="What for" autoFocus />
           <TextLine form={form} name="dueDay" label="Due" type="date" />
           <TermFields form={form} terms={terms} />
-          <AgreedPrice
-            form={form as unknown as UseFormReturn<PricedForm>}
-            price={price}
-            follows="Follows discount, rush and delivery"
-          />
+          <AgreedPrice form={toPriced(form)} price={price} follows="Follows discount, rush and delivery" />
           <MoneyField form={form} name="deposit" label="Deposit asked for" />
           <TextLine form={form} name="note" label="Note" multiline />
         </DialogContent>

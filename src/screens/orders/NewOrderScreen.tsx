@@ -18,7 +18,7 @@ import { TermFields } from './TermFields';
 import type { UseFormReturn } from 'react-hook-form';
 import { OrderLines, type LinesForm } from './OrderLines';
 import { useNewOrder, type NewOrderState } from './use-new-order';
-import type { PricedForm } from './use-own-price';
+import { toPriced } from './use-own-price';
 import { asPage } from '../shared/page-data';
 
 export const NewOrderScreen = asPage(function NewOrderScreen({
@@ -96,11 +96,7 @@ function NewOrder({ view }: { readonly view: NewOrderView }) {
           <TextLine form={form} name="title" label="What for" help="How you will call it at the bench" />
           <TextLine form={form} name="dueDay" label="Due" type="date" help={<DueHelp answer={order.answer} />} />
           <TermFields form={form} terms={order.terms} />
-          <AgreedPrice
-            form={form as unknown as UseFormReturn<PricedForm>}
-            price={order.ownPrice}
-            follows="Follows your prices"
-          />
+          <AgreedPrice form={toPriced(form)} price={order.ownPrice} follows="Follows your prices" />
           <MoneyField form={form} name="deposit" label="Deposit asked for" help="Before the work begins; 0 for none" />
           <TextLine form={form} name="note" label="Note" multiline />
         </section>

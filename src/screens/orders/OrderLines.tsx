@@ -7,7 +7,7 @@ import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import { Controller, useFieldArray, type UseFormReturn } from 'react-hook-form';
 import { getVariantPrice } from '../../core/costing';
-import { askEach } from '../../core/orders';
+import { askPieces } from '../../core/orders';
 import { formatMoney } from '../../core/units';
 import type { OrderableItem } from '../../views/orders';
 import { plural } from '../../wording/plural';
@@ -138,7 +138,7 @@ function PriceEach({ form, index, item, line }: PriceProps) {
   const own = getVariantPrice(item, line);
   const pieces = expandLines([line]);
   const quantity = pieces.reduce((sum, one) => sum + one.quantity, 0);
-  const asked = pieces.reduce((sum, one) => sum + askEach(one, item) * one.quantity, 0);
+  const asked = askPieces(pieces, item);
   return (
     <>
       <MoneyField

@@ -105,13 +105,13 @@ export const toLineForms = (lines: readonly OrderLineView[]): readonly OrderLine
 
 const isSinglePiece = ({ texts, quantity }: OrderLineView): boolean => texts.length > 0 && quantity === 1;
 
-const toLineForm = ({ id, texts, ...line }: OrderLineView): OrderLineForm => ({
-  ...pickPlain(line),
-  lineId: id,
-  texts: Object.fromEntries(texts.map(({ label, text }) => [label, text])),
-  roster: null,
-});
+function toLineForm(line: OrderLineView): OrderLineForm {
+  const { itemId, quantity, sizeName, colourName, options, note, each } = line;
+  const texts = Object.fromEntries(line.texts.map(({ label, text }) => [label, text]));
+  return { lineId: line.id, itemId, quantity, sizeName, colourName, options, note, each, texts, roster: null };
+}
 
+/** What each row says is its own; the rest is that of the first. */
 function toListForm(run: readonly OrderLineView[]): OrderLineForm {
   const rows = run.map(({ id, texts, sizeName, colourName, note, each }): RosterFormRow => ({
     line: null,
@@ -122,31 +122,6 @@ function toListForm(run: readonly OrderLineView[]): OrderLineForm {
     each,
     lineId: id,
   }));
-  return {
-    ...pickPlain(run[0]!),
-    note: '',
-    each: null,
-    lineId: null,
-    quantity: rows.length,
-    texts: {},
-    roster: { source: '', rows },
-  };
+  const own = { lineId: null, quantity: rows.length, note: '', each: null, texts: {} };
+  return { ...toLineForm(run[0]!), ...own, roster: { source: '', rows } };
 }
-
-const pickPlain = ({
-  itemId,
-  quantity,
-  sizeName,
-  colourName,
-  options,
-  note,
-  each,
-}: Omit<OrderLineView, 'id' | 'texts'>) => ({
-  itemId,
-  quantity,
-  sizeName,
-  colourName,
-  options,
-  note,
-  each,
-});

@@ -2,7 +2,7 @@
 
 import { yupResolver } from '@hookform/resolvers/yup';
 import { useState, type FormEvent } from 'react';
-import { useForm, useWatch, type Resolver, type UseFormReturn } from 'react-hook-form';
+import { useForm, useWatch, type Resolver } from 'react-hook-form';
 import { orderInput } from '../../core/input';
 import { computeAsk, PLAIN_TERMS, priceLines, type OrderTerms } from '../../core/orders';
 import type { NewOrderView, OrderAnswer } from '../../views/orders';
@@ -12,7 +12,7 @@ import { useDraft } from '../shared/use-draft';
 import { useLatest } from '../shared/use-latest';
 import { readTerms } from './TermFields';
 import { expandLines, joinSources, startLine, type OrderLineForm } from './line-form';
-import { useOwnPrice, type PricedForm } from './use-own-price';
+import { toPriced, useOwnPrice } from './use-own-price';
 
 export type NewOrderForm = {
   /** One that was chosen among several of the name; null goes by name and contact. */
@@ -58,7 +58,7 @@ export function useNewOrder(view: NewOrderView) {
   const pieces = priced.reduce((sum, line) => sum + line.quantity, 0);
   const asked = computeAsk(priced, readTerms(terms));
   const { answer, failure } = useOrderAnswer(lines);
-  const ownPrice = useOwnPrice(form as unknown as UseFormReturn<PricedForm>, asked.value);
+  const ownPrice = useOwnPrice(toPriced(form), asked.value);
   const draft = useDraft({
     key: `order ${JSON.stringify(view.start)}`,
     value: useWatch({ control: form.control }) as NewOrderForm,

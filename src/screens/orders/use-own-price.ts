@@ -5,6 +5,9 @@ import { useWatch, type UseFormReturn } from 'react-hook-form';
 
 /** `agreed`: minor units, in all. `isOwnPrice`: the seller's own, it does not follow what is asked. */
 export type PricedForm = { agreed: number; isOwnPrice: boolean };
+/** A form that has a price among other fields, as far as its price goes. */
+export const toPriced = <Form extends PricedForm>(form: UseFormReturn<Form>): UseFormReturn<PricedForm> =>
+  form as unknown as UseFormReturn<PricedForm>;
 export type OwnPrice = ReturnType<typeof useOwnPrice>;
 
 /** `asked`: minor units. */

@@ -2,35 +2,24 @@
 
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { askEach } from '../../core/orders';
+import { askPieces } from '../../core/orders';
 import type { OrderableItem } from '../../views/orders';
 import type { StallAnswer, StallQueue, StallTaken, StallView } from '../../views/stall';
-import { listTexts } from '../orders/line-form';
+import { listTexts, startLine, type OrderLineForm } from '../orders/line-form';
 import { callApi, wordsOf } from '../shared/api';
 import { useLatest } from '../shared/use-latest';
 import { useSendOnce } from '../shared/use-send-once';
 
-export type StallPiece = {
-  readonly itemId: number;
-  readonly quantity: number;
-  readonly sizeName: string;
-  readonly colourName: string;
-  readonly options: readonly number[];
-  /** By the name of the text. */
-  readonly texts: Readonly<Record<string, string>>;
+type StallPiece = Pick<OrderLineForm, 'itemId' | 'quantity' | 'sizeName' | 'colourName' | 'options' | 'texts'> & {
   readonly customerName: string;
 };
 
 /** An item as most take it: with all that can be written on it. */
-const startPiece = ({ id, usualSize, usualColour, options }: OrderableItem): StallPiece => ({
-  itemId: id,
-  quantity: 1,
-  sizeName: usualSize,
-  colourName: usualColour,
-  options: options.flatMap(({ text }, at) => (text === null ? [] : [at])),
-  texts: {},
-  customerName: '',
-});
+function startPiece(item: OrderableItem): StallPiece {
+  const { itemId, quantity, sizeName, colourName, texts } = startLine(item);
+  const options = item.options.flatMap(({ text }, at) => (text === null ? [] : [at]));
+  return { itemId, quantity, sizeName, colourName, options, texts, customerName: '' };
+}
 
 const PAUSE_MS = 300;
 const LOOK_MS = 20_000;
@@ -87,7 +76,7 @@ export function useStall({ items, queue: firstQueue }: StallView) {
     texts: listTexts(item, piece?.options ?? []),
     saysAnything: (line?.texts.length ?? 0) > 0,
     /** Minor units, of all pieces. */
-    price: line && item ? askEach(line, item) * line.quantity : null,
+    price: line && item ? askPieces([line], item) : null,
     answer,
     failure,
     isRead,

@@ -4,15 +4,15 @@
 import type { Need } from '../../core/buying';
 import { countDays } from '../../core/scheduling';
 import { dayOf, AMOUNT_NOISE } from '../../core/units';
-import { computeMinimum } from '../../core/stock';
-import { formatDay, groupBy } from '../../core/units';
+import { allocate, computeMinimum } from '../../core/stock';
+import { formatDay } from '../../core/units';
 import { findOffers, loadMinimums } from '../../data/offer-store';
 import { loadLotsOnShelf } from '../../data/stock-store';
 import { getShop, type ShopContext } from '../context';
 import { DAYS_TO_MAKE } from '../stock/make-days';
 import { measureLot } from '../stock/measure-lot';
 import { computeWeeklyUses } from '../stock/weekly-use';
-import { computeOrderNeeds } from '../stock/load-stock';
+import { listNeedsByDue } from '../stock/load-stock';
 import { nameThings } from '../stock/things';
 import { loadPurchases } from '../../data/purchase-store';
 
@@ -29,35 +29,22 @@ export function loadOpenNeeds(
   shop: ShopContext,
   wish: NeedWish = { extra: [], withOrders: true, withMinimums: true },
 ): readonly OpenNeed[] {
-  const { figures, timeZone, locale } = getShop(shop);
+  const { timeZone, locale } = getShop(shop);
   const nameOf = nameThings(shop);
   const today = dayOf(shop.now(), timeZone);
-  const left = new Map<string, number>();
-  const add = (key: string, amount: number) => left.set(key, (left.get(key) ?? 0) + amount);
-  for (const lot of loadLotsOnShelf(shop.db)) add(lot.key, measureLot(lot, figures));
-  for (const [key, amount] of loadUnderWay(shop)) add(key, amount);
-  const needs: OpenNeed[] = [];
-  const orderNeeds = wish.withOrders
-    ? [...computeOrderNeeds(shop)].sort((a, b) => a.dueDay.localeCompare(b.dueDay))
-    : [];
-  for (const [key, own] of groupBy(orderNeeds, (need) => need.key)) {
-    own.forEach((need, index) => {
-      const has = left.get(key) ?? 0;
-      left.set(key, Math.max(0, has - need.amount));
-      const short = need.amount - has;
-      if (short <= AMOUNT_NOISE) return;
-      needs.push({
-        id: `order ${key} ${index}`,
-        label: nameOf(key).name,
-        accepts: [key],
-        amount: short,
-        leastWidthMm: need.leastWidthMm,
-        withinDays: Math.max(0, countDays(today, need.dueDay) - DAYS_TO_MAKE),
-        because: `for ${need.orderTitle}, due ${formatDay(need.dueDay, { locale })}`,
-        unit: nameOf(key).unit,
-      });
-    });
-  }
+  const coming = sumShelf(shop);
+  for (const [key, amount] of loadUnderWay(shop)) coming.set(key, (coming.get(key) ?? 0) + amount);
+  const { short: missing, left } = allocate(wish.withOrders ? listNeedsByDue(shop) : [], coming);
+  const needs: OpenNeed[] = missing.map(({ need, short }, index) => ({
+    id: `order ${need.key} ${index}`,
+    label: nameOf(need.key).name,
+    accepts: [need.key],
+    amount: short,
+    leastWidthMm: need.leastWidthMm,
+    withinDays: Math.max(0, countDays(today, need.dueDay) - DAYS_TO_MAKE),
+    because: `for ${need.orderTitle}, due ${formatDay(need.dueDay, { locale })}`,
+    unit: nameOf(need.key).unit,
+  }));
   if (wish.withMinimums) {
     const weeklyOf = computeWeeklyUses(shop, nameOf);
     for (const [key, wished] of loadMinimums(shop.db)) {
@@ -88,6 +75,15 @@ export function loadOpenNeeds(
       unit: nameOf(key).unit,
     });
   return needs;
+}
+
+/** What lies on the shelf, by thing. */
+export function sumShelf(shop: ShopContext): Map<string, number> {
+  const { figures } = getShop(shop);
+  const amounts = new Map<string, number>();
+  for (const lot of loadLotsOnShelf(shop.db))
+    amounts.set(lot.key, (amounts.get(lot.key) ?? 0) + measureLot(lot, figures));
+  return amounts;
 }
 
 /** What was ordered and has not come yet, by thing. */

@@ -3,7 +3,7 @@
 
 import type { InferType } from 'yup';
 import type { linesChange } from '../../core/input/index';
-import { planLineChange, type LineNow, type LinesPlan, type LineWanted } from '../../core/orders/index';
+import { moveAgreed, planLineChange, type LineNow, type LinesPlan, type LineWanted } from '../../core/orders/index';
 import { formatMoney, groupBy, minor, type Minor } from '../../core/units/index';
 import { inTransaction } from '../../data/database';
 import { updateAgreed } from '../../data/order-store';
@@ -61,15 +61,12 @@ function keepPrice(wish: Wanted, lines: ReadOrder['order']['lines']): Wanted {
   return { ...wish, each: lines.find(({ id }) => id === wish.lineId)?.each ?? null };
 }
 
-/** What was agreed moves by as much as the prices of the lines do: what was given off before stays given. */
-function followPrices(
+/** Where no other sum was written, what was agreed follows the prices of the lines. */
+const followPrices = (
   shop: ShopContext,
   { lines, terms, agreed }: ReadOrder['order'],
   wanted: readonly Wanted[],
-): number {
-  const before = askPrices(shop, lines, terms).value;
-  return Math.max(0, agreed + askPrices(shop, wanted, terms).value - before);
-}
+): number => moveAgreed(agreed, askPrices(shop, lines, terms).value, askPrices(shop, wanted, terms).value);
 
 function readLines({ order, parts }: ReadOrder): readonly LineNow[] {
   const byPiece = groupBy(parts, (part) => part.pieceId);

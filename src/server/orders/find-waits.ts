@@ -1,15 +1,14 @@
 // What an open order waits for: stock goes to the orders due first, and what is left over for it may not suffice.
 
 import { addDays } from '../../core/scheduling/index';
-import { AMOUNT_NOISE, dayOf } from '../../core/units/index';
+import { allocate } from '../../core/stock/index';
+import { dayOf, groupBy } from '../../core/units/index';
 import { loadShortestLeads } from '../../data/offer-store';
-import { loadLotsOnShelf } from '../../data/stock-store';
 import type { OrderWaits } from '../../views/orders';
-import { loadUnderWay } from '../buying/needs';
+import { loadUnderWay, sumShelf } from '../buying/needs';
 import { getShop, type ShopContext } from '../context';
 import { rememberUntilChange } from '../remember';
-import { computeOrderNeeds } from '../stock/load-stock';
-import { measureLot } from '../stock/measure-lot';
+import { listNeedsByDue } from '../stock/load-stock';
 import { nameThings } from '../stock/things';
 
 /** Of an order that holds its stock. */
@@ -35,17 +34,7 @@ function findFirstDay(shop: ShopContext, things: OrderWaits['things']): string |
 /** By order: the things that are short for it. */
 const findShortages = (shop: ShopContext): ReadonlyMap<number, readonly string[]> =>
   rememberUntilChange(shop, 'shortages of open orders', () => {
-    const { figures } = getShop(shop);
-    const left = new Map<string, number>();
-    for (const lot of loadLotsOnShelf(shop.db)) left.set(lot.key, (left.get(lot.key) ?? 0) + measureLot(lot, figures));
-    const short = new Map<number, Set<string>>();
-    const needs = [...computeOrderNeeds(shop)].sort(
-      (a, b) => a.dueDay.localeCompare(b.dueDay) || a.orderId - b.orderId,
-    );
-    for (const { key, amount, orderId } of needs) {
-      const has = left.get(key) ?? 0;
-      left.set(key, Math.max(0, has - amount));
-      if (amount - has > AMOUNT_NOISE) short.set(orderId, (short.get(orderId) ?? new Set()).add(key));
-    }
-    return new Map([...short].map(([orderId, keys]) => [orderId, [...keys]]));
+    const { short: claims } = allocate(listNeedsByDue(shop), sumShelf(shop));
+    const short = groupBy(claims, ({ need }) => need.orderId);
+    return new Map([...short].map(([orderId, own]) => [orderId, [...new Set(own.map(({ need }) => need.key))]]));
   });

@@ -8,6 +8,8 @@ import { PAPER_COLOURS } from '../../theme/tokens';
 /** Points a millimetre, by definition (72 an inch). */
 export const POINTS_PER_MM = 72 / 25.4;
 export const PAPER_MARGIN_MM = 14;
+/** The same in points. */
+export const MARGIN = PAPER_MARGIN_MM * POINTS_PER_MM;
 export const { ink: INK, soft: SOFT, rule: RULE } = PAPER_COLOURS;
 
 export type Paper = PDFKit.PDFDocument;
@@ -59,6 +61,16 @@ export const plainText = (text: string): string =>
       /[^\u0020-\u007e\u00a0-\u00ff\u2013\u2014\u2018-\u201d\u2022\u2026\u20ac\u2212]/g,
       (letter) => letter.normalize('NFD').replace(/[^\u0020-\u007e]/g, '') || '?',
     );
+
+/** The same for a text of several lines. */
+export const plainLines = (text: string): string => text.split('\n').map(plainText).join('\n');
+
+/** A new page where what follows, so many points high, would not fit on this one. */
+export function startBlock(paper: Paper, height: number): void {
+  if (paper.y + height <= paper.page.height - MARGIN) return;
+  paper.addPage();
+  paper.y = MARGIN;
+}
 
 export const pdfResponse = (bytes: Uint8Array<ArrayBuffer>, fileName: string): Response =>
   new Response(bytes, {

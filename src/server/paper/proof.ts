@@ -10,11 +10,10 @@ import { openInThread, type ShopInThread } from '../heavy/shop-in-thread';
 import { requireOrder } from '../orders/save-order';
 import { plural } from '../../wording/plural';
 import { drawPictureOnPaper } from './draw-picture';
-import { INK, PAPER_MARGIN_MM, plainText, POINTS_PER_MM, printPaper, RULE, SOFT, type Paper } from './paper';
+import { INK, MARGIN, plainText, POINTS_PER_MM, printPaper, RULE, SOFT, type Paper } from './paper';
 import { drawHeading } from './paper-table';
 
 type ProofLine = StoredProof['content']['lines'][number];
-const MARGIN = PAPER_MARGIN_MM * POINTS_PER_MM;
 const PIECE_HEIGHT = 30 * POINTS_PER_MM;
 const PICTURE_HEIGHT = 110 * POINTS_PER_MM;
 

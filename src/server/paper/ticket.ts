@@ -16,10 +16,9 @@ import { describePressStep } from '../../wording/press-steps';
 import { describeHandedness } from '../../wording/stations';
 import { decideHandedness } from '../../core/materials';
 import { drawPictureOnPaper } from './draw-picture';
-import { INK, PAPER_MARGIN_MM, plainText, POINTS_PER_MM, printPaper, SOFT, type Paper } from './paper';
+import { INK, MARGIN, plainText, POINTS_PER_MM, printPaper, SOFT, startBlock, type Paper } from './paper';
 import { drawHeading, drawTable } from './paper-table';
 
-const MARGIN = PAPER_MARGIN_MM * POINTS_PER_MM;
 const CODE_SIZE = 26 * POINTS_PER_MM;
 const PICTURE_HEIGHT = 45 * POINTS_PER_MM;
 
@@ -178,11 +177,4 @@ function drawPieces(paper: Paper, { parts }: ReadOrder, lines: readonly Line[]):
     ],
   );
   paper.x = MARGIN;
-}
-
-/** A new page where what follows would not fit on this one. */
-function startBlock(paper: Paper, height: number): void {
-  if (paper.y + height <= paper.page.height - MARGIN) return;
-  paper.addPage();
-  paper.y = MARGIN;
 }

@@ -2,7 +2,7 @@
 
 import type { InferType } from 'yup';
 import type { stallAsk, stallInput } from '../../core/input/index';
-import { askEach } from '../../core/orders/index';
+import { askPieces } from '../../core/orders/index';
 import { computeStallWait } from '../../core/scheduling/index';
 import { dayOf, type Figure } from '../../core/units/index';
 import { inTransaction } from '../../data/database';
@@ -87,7 +87,7 @@ export function takeAtStall(shop: ShopContext, input: InferType<typeof stallInpu
     const { customerName, paidBy, isRead, ...line } = input;
     const costed = costOrder(shop, [line]).lines[0]!;
     const wait = findWait(shop, costed)?.value ?? 0;
-    const agreed = askEach(line, toAsked(costed.item)) * line.quantity;
+    const agreed = askPieces([line], toAsked(costed.item));
     const said = line.texts.map(({ text }) => text.trim()).filter((text) => text !== '');
     const { id } = placeOrder(shop, {
       customerName: customerName || NOBODY,

@@ -43,6 +43,10 @@ export type OrderNeed = {
 export const computeOrderNeeds = (shop: ShopContext): readonly OrderNeed[] =>
   rememberUntilChange(shop, 'needs of open orders', () => readOrderNeeds(shop));
 
+/** The same, of the orders due first before those of the others. */
+export const listNeedsByDue = (shop: ShopContext): readonly OrderNeed[] =>
+  [...computeOrderNeeds(shop)].sort((a, b) => a.dueDay.localeCompare(b.dueDay) || a.orderId - b.orderId);
+
 function readOrderNeeds(shop: ShopContext): readonly OrderNeed[] {
   const orders = readOrdersHolding(shop);
   const { figures } = getShop(shop);

@@ -8,8 +8,7 @@ import { openInThread, type ShopInThread } from '../../heavy/shop-in-thread';
 import { readMadeLines, type MadeLine } from '../../items/materials';
 import { requireOrder } from '../../orders/save-order';
 import { describeCare } from '../../../wording/care';
-import { INK, plainText, POINTS_PER_MM, printPaper, RULE, SOFT, type Paper } from '../paper';
-import { MARGIN } from './letterhead';
+import { INK, MARGIN, plainText, POINTS_PER_MM, printPaper, RULE, SOFT, type Paper } from '../paper';
 
 /** Two across. */
 const CARD = { widthMm: 90, heightMm: 62, across: 2 } as const;

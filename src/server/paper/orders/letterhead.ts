@@ -3,9 +3,8 @@
 import { formatInstant, type FormatSettings } from '../../../core/units';
 import type { StoredCustomer } from '../../../data/customer-store';
 import type { StoredShop } from '../../../data/shop-store';
-import { INK, PAPER_MARGIN_MM, plainText, POINTS_PER_MM, RULE, SOFT, type Paper } from '../paper';
+import { INK, MARGIN, plainLines, plainText, RULE, SOFT, startBlock, type Paper } from '../paper';
 
-export const MARGIN = PAPER_MARGIN_MM * POINTS_PER_MM;
 /** Space between the blocks of a paper. */
 const GAP = 14;
 
@@ -67,13 +66,3 @@ export function drawTaxNote(paper: Paper, { taxNote }: Pick<StoredShop, 'taxNote
   paper.y = y;
   drawParagraph(paper, taxNote, { soft: true });
 }
-
-/** A new page where what follows would not fit on this one. */
-export function startBlock(paper: Paper, height: number): void {
-  if (paper.y + height <= paper.page.height - MARGIN) return;
-  paper.addPage();
-  paper.y = MARGIN;
-}
-
-/** Lines stay lines. */
-export const plainLines = (text: string): string => text.split('\n').map(plainText).join('\n');

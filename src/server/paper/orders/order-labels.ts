@@ -4,8 +4,7 @@ import type { FormatSettings } from '../../../core/units';
 import { getShop } from '../../context';
 import { openInThread, type ShopInThread } from '../../heavy/shop-in-thread';
 import { requireOrder } from '../../orders/save-order';
-import { INK, plainText, POINTS_PER_MM, printPaper, RULE, SOFT, type Paper } from '../paper';
-import { MARGIN, plainLines } from './letterhead';
+import { INK, MARGIN, plainLines, plainText, POINTS_PER_MM, printPaper, RULE, SOFT, type Paper } from '../paper';
 import { listPieces, type PieceOnPaper } from './packing-slip';
 
 /** Three across, cut apart along the lines. */

@@ -12,9 +12,9 @@ import { readMadeLines, type MadeLine } from '../../items/materials';
 import type { ReadOrder } from '../../orders/read-orders';
 import { requireOrder } from '../../orders/save-order';
 import { drawPictureOnPaper } from '../draw-picture';
-import { POINTS_PER_MM, printPaper, type Paper } from '../paper';
+import { MARGIN, POINTS_PER_MM, printPaper, startBlock, type Paper } from '../paper';
 import { drawTable } from '../paper-table';
-import { drawLetterhead, drawParagraph, drawTaxNote, MARGIN, startBlock } from './letterhead';
+import { drawLetterhead, drawParagraph, drawTaxNote } from './letterhead';
 
 export type OrderSheetWish = {
   readonly id: number;

@@ -7,9 +7,9 @@ import { openInThread, type ShopInThread } from '../../heavy/shop-in-thread';
 import type { ReadOrder } from '../../orders/read-orders';
 import { requireOrder } from '../../orders/save-order';
 import { plural } from '../../../wording/plural';
-import { printPaper } from '../paper';
+import { MARGIN, printPaper } from '../paper';
 import { drawTable } from '../paper-table';
-import { drawLetterhead, drawParagraph, MARGIN } from './letterhead';
+import { drawLetterhead, drawParagraph } from './letterhead';
 
 export type PieceOnPaper = {
   readonly number: number;
