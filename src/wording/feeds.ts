@@ -7,8 +7,8 @@ export const FEED_STATES: Readonly<Record<FeedRow['state'], string>> = {
   taken: 'taken',
   changed: 'changed',
   cancelled: 'cancelled',
-  waiting: 'waits to be matched',
-  refused: 'not done',
+  waiting: 'waiting to be matched',
+  refused: 'failed',
 };
 
 export function describeReport(report: FeedReport): string {
@@ -17,9 +17,9 @@ export function describeReport(report: FeedReport): string {
     ...(taken > 0 ? [`${plural(taken, 'order')} taken`] : []),
     ...(changed > 0 ? [`${changed} changed`] : []),
     ...(cancelled > 0 ? [`${cancelled} cancelled`] : []),
-    ...(waiting > 0 ? [`${waiting} to be matched`] : []),
-    ...(refused > 0 ? [`${refused} not done`] : []),
-    ...(same > 0 ? [`${same} known before`] : []),
+    ...(waiting > 0 ? [`${waiting} to match`] : []),
+    ...(refused > 0 ? [`${refused} failed`] : []),
+    ...(same > 0 ? [`${same} already known`] : []),
   ];
-  return said.length > 0 ? `${said.join(', ')}.` : 'No order was in it.';
+  return said.length > 0 ? `${said.join(', ')}.` : 'There was no order in it.';
 }

@@ -41,8 +41,8 @@ test.describe('by touch', () => {
     expect(order.lines[0].readBackAtMs).not.toBeNull();
     expect(await countOpen(page)).toBe(before + 1);
     await page.getByRole('button', { name: 'Next customer' }).tap();
-    await expect(page.getByRole('heading', { name: 'What is it to be?' })).toBeVisible();
-    await expect(page.getByRole('region', { name: 'Who waits' })).toContainText('ASH, Crew jacket');
+    await expect(page.getByRole('heading', { name: 'What would they like?' })).toBeVisible();
+    await expect(page.getByRole('region', { name: 'Waiting' })).toContainText('ASH, Crew jacket');
   });
 
   test('letters that the typeface lacks are told before anything is paid', async ({ page }) => {
@@ -87,12 +87,12 @@ test('orders are found as they are typed, moved together and taken back', async 
   await running(page);
   const search = page.getByLabel('Find an order');
   await search.fill('jumior');
-  await expect(page.getByText('Nothing is written so; these are near it.')).toBeVisible();
+  await expect(page.getByText('No exact match; these are close.')).toBeVisible();
   await expect(page).toHaveURL(/q=jumior/);
   await search.fill('junior');
   const row = page.getByRole('row', { name: /Junior crew/ });
   await row.getByRole('checkbox').check();
-  const chosen = page.getByRole('group', { name: 'Chosen orders' });
+  const chosen = page.getByRole('group', { name: 'Selected orders' });
   await chosen.getByRole('button', { name: 'Put on hold' }).click();
   await expect(row).toContainText('on hold');
   await page.getByRole('button', { name: 'Undo' }).click();
@@ -112,15 +112,15 @@ test('a channel’s file is matched, taken, and taken again without any change',
   };
   const choose = () => page.getByLabel('Order file').setInputFiles(file);
   await choose();
-  await expect(page.getByRole('heading', { name: '1 article to be matched' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: '1 product to match' })).toBeVisible();
   expect(await countOpen(page)).toBe(before + 1);
   await page.getByLabel('TT-HONEY is').click();
   await page.getByRole('option', { name: 'Honeycomb tea towel' }).click();
   await page.getByRole('button', { name: 'Match' }).click();
-  await expect(page.getByRole('heading', { name: '2 orders from the channel, all done' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: '2 orders from the channel, all in the book' })).toBeVisible();
   expect(await countOpen(page)).toBe(before + 2);
   await choose();
-  await expect(page.getByText('2 known before.')).toBeVisible();
+  await expect(page.getByText('2 already known.')).toBeVisible();
   expect(await countOpen(page)).toBe(before + 2);
   await page.getByRole('row', { name: /F-1/ }).getByRole('link').click();
   await expect(page.getByRole('heading', { name: /Channel order F-1/ })).toBeVisible();

@@ -29,10 +29,10 @@ const MOST_RUSH = 2;
 const ofPieces = 'It is a share of the price of the pieces.';
 export const termsInput = yup.object({
   discountShare: numberBetween('Discount', 0, MOST_OFF, ofPieces).default(0),
-  setOff: money('Off, as a set').default(0),
+  setOff: money('Off for a set').default(0),
   rushShare: numberBetween('Rush', 0, MOST_RUSH, ofPieces).default(0),
-  goes: oneOf<OrderTerms['goes']>('How it gets there', GOES).default('collected'),
-  deliveryCharge: money('Delivery').default(0),
+  goes: oneOf<OrderTerms['goes']>('Delivery', GOES).default('collected'),
+  deliveryCharge: money('Delivery charge').default(0),
 });
 
 export const orderChange = yup.object({

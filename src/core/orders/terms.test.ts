@@ -43,7 +43,7 @@ describe('computeAsk', () => {
       deliveryCharge: minor(5),
     });
     const parts = asked.parts!;
-    expect(parts.map(({ label }) => label)).toEqual(['Pieces', 'Off, as a set', 'Discount', 'Rush', 'Delivery']);
+    expect(parts.map(({ label }) => label)).toEqual(['Pieces', 'Off for a set', 'Discount', 'Rush', 'Delivery']);
     expect(parts.reduce((sum, part) => sum + part.value, 0)).toBe(asked.value);
     expect(parts[0]!.parts!.map(({ label, value }) => [label, value])).toEqual([
       ['4 × Jacket', 14_200],

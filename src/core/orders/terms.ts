@@ -45,7 +45,7 @@ export function computeAsk(lines: readonly PricedLine[], terms: OrderTerms): Fig
     how: 'pieces, less what is given off, with rush and delivery',
     parts: [
       pieces,
-      ...(terms.setOff > 0 ? [typed('Off, as a set', -terms.setOff)] : []),
+      ...(terms.setOff > 0 ? [typed('Off for a set', -terms.setOff)] : []),
       ...(discount > 0
         ? [shared('Discount', -discount, 'share of the pieces, less the set', terms.discountShare)]
         : []),

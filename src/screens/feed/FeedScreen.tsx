@@ -6,7 +6,7 @@ import { formatInstant } from '../../core/units';
 import type { FeedView } from '../../views/feed';
 import type { FrameView } from '../../views/frame';
 import { FEED_STATES } from '../../wording/feeds';
-import { plural, verbFor } from '../../wording/plural';
+import { plural } from '../../wording/plural';
 import { OrderRooms } from '../customers/OrderRooms';
 import { FileButton } from '../shared/FileButton';
 import { Frame } from '../shared/Frame';
@@ -51,14 +51,14 @@ function Feed({ initial }: { readonly initial: FeedView }) {
         <div className="actions">
           {view.refused > 0 && (
             <Button disabled={feed.isBusy} onClick={feed.retry}>
-              Try again what was not done
+              Retry failed orders
             </Button>
           )}
           <FileButton label="Order file" accept=".csv,text/csv" disabled={feed.isBusy} onFile={feed.takeFile}>
-            Take a file…
+            Import a file…
           </FileButton>
           <Button variant="contained" disabled={feed.isBusy} onClick={feed.look}>
-            Look into the folder
+            Check the folder
           </Button>
         </div>
       </div>
@@ -66,7 +66,7 @@ function Feed({ initial }: { readonly initial: FeedView }) {
       {view.rows.length === 0 ? (
         <div className="sheet empty">
           <p>
-            Nothing came yet. A file has a line for each article: its order number, item, quantity, size, colour and
+            Nothing has come in yet. A file has a line for each product: order number, item, quantity, size, colour and
             price, customer and contact, the day it is due, and a column for each text, headed as the text is called.
             “cancelled” under “state” cancels an order. The same file twice changes nothing.
           </p>
@@ -80,10 +80,9 @@ function Feed({ initial }: { readonly initial: FeedView }) {
 }
 
 function describeFeed({ at, unknown, refused }: FeedView): string {
-  if (unknown.length > 0) return `${plural(unknown.length, 'article')} to be matched`;
-  if (refused > 0)
-    return `${plural(refused, 'order')} ${verbFor(refused, 'was', 'were')} not done as ${verbFor(refused, 'it', 'they')} came`;
-  return at.total === 0 ? 'Order feed' : `${plural(at.total, 'order')} from the channel, all done`;
+  if (unknown.length > 0) return `${plural(unknown.length, 'product')} to match`;
+  if (refused > 0) return `${plural(refused, 'order')} from the channel failed`;
+  return at.total === 0 ? 'Order feed' : `${plural(at.total, 'order')} from the channel, all in the book`;
 }
 
 function FeedTable({ rows }: Pick<FeedView, 'rows'>) {
@@ -93,7 +92,7 @@ function FeedTable({ rows }: Pick<FeedView, 'rows'>) {
       <table className="plain">
         <thead>
           <tr>
-            <th scope="col">its number</th>
+            <th scope="col">channel’s number</th>
             <th scope="col">customer</th>
             <th scope="col">order</th>
             <th scope="col">state</th>

@@ -12,7 +12,7 @@ type Props = { readonly view: FeedView; readonly feed: FeedActions };
 export function MatchArticles({ view: { unknown, items }, feed }: Props) {
   const [chosen, setChosen] = useState<Readonly<Record<string, number>>>({});
   return (
-    <section className="sheet below-4" aria-label="Articles to be matched">
+    <section className="sheet below-4" aria-label="Products to match">
       {unknown.map((article) => (
         <div key={article} className="article-match">
           <strong>{article}</strong>

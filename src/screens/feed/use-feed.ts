@@ -31,7 +31,7 @@ export function useFeed() {
     mutationFn: () => callApi<FolderReport>('POST', `${FEED}/look`),
     onSuccess: (report) => {
       tellFiles(report);
-      if (report.files.length === 0) enqueueSnackbar('No file lies there.');
+      if (report.files.length === 0) enqueueSnackbar('There is no file in the folder.');
     },
     onError: refuse,
   });

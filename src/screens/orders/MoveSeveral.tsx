@@ -49,10 +49,10 @@ export function MoveSeveral({ orders, onDone }: Props) {
     <div
       className="actions pad-top-3 pad-right-4 pad-bottom-3 pad-left-4 no-print"
       role="group"
-      aria-label="Chosen orders"
+      aria-label="Selected orders"
     >
       <span className="grow">
-        {plural(orders.length, 'order')} chosen
+        {plural(orders.length, 'order')} selected
         {possible.length === 0 && <span className="soft">: no step makes sense for all of them</span>}
       </span>
       {possible.map((move) => (
@@ -67,7 +67,7 @@ export function MoveSeveral({ orders, onDone }: Props) {
         </Button>
       ))}
       <Button size="small" variant="text" onClick={onDone}>
-        Choose none
+        Clear the selection
       </Button>
     </div>
   );

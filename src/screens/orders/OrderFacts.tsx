@@ -42,14 +42,12 @@ export function OrderFacts({ view }: { readonly view: OrderView }) {
 /** What it needs and is not there, and from when it can be made. */
 function Waits({ waits: { things, from } }: { readonly waits: OrderWaits }) {
   const settings = useSettings();
-  if (things.length === 0) return <p className="soft flat above-2">All that it needs is there and held for it.</p>;
+  if (things.length === 0) return <p className="soft flat above-2">Everything it needs is in stock and held for it.</p>;
   const said = [...groupBy(things, sayWhen)].map(([when, own]) => `${own.map(({ name }) => name).join('; ')}: ${when}`);
   return (
     <p className="short flat above-2">
-      Waits for {said.join('. ')}.{' '}
-      {from
-        ? `Ordered today, it can be made from ${formatDay(from, settings)}.`
-        : 'From when it can be made is not known.'}{' '}
+      Waiting for {said.join('. ')}.{' '}
+      {from ? `Ordered today, it can be made from ${formatDay(from, settings)}.` : 'When it can be made is not known.'}{' '}
       <a href="/shelf/buy">What to buy</a>
     </p>
   );
@@ -57,5 +55,5 @@ function Waits({ waits: { things, from } }: { readonly waits: OrderWaits }) {
 
 const sayWhen = ({ isUnderWay, days }: OrderWaits['things'][number]): string => {
   if (isUnderWay) return 'ordered';
-  return days === null ? 'nobody offers it' : `${plural(days, 'day')} from ordering`;
+  return days === null ? 'no supplier offers it' : `${plural(days, 'day')} from ordering`;
 };

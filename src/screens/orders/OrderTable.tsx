@@ -38,7 +38,7 @@ export function OrderTable({ rows, query, others, closed }: Props) {
               <input
                 type="checkbox"
                 className="tick"
-                aria-label="Choose all on this page"
+                aria-label="Select all on this page"
                 checked={isAll}
                 ref={(box) => {
                   if (box) box.indeterminate = picked.length > 0 && !isAll;
@@ -95,7 +95,7 @@ function Row({ row, closed, isChosen, onChoose }: RowProps) {
         <input
           type="checkbox"
           className="tick"
-          aria-label={`Choose ${row.title}`}
+          aria-label={`Select ${row.title}`}
           checked={isChosen}
           onChange={onChoose}
         />

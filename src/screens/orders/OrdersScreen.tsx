@@ -63,7 +63,7 @@ function Orders({ initial }: { readonly initial: OrderListView }) {
               Print
             </Button>
           </div>
-          {view.isNear && <p className="soft flat">Nothing is written so; these are near it.</p>}
+          {view.isNear && <p className="soft flat">No exact match; these are close.</p>}
           <div className="sheet flush" tabIndex={0} role="region" aria-label="Orders">
             <OrderTable
               key={`${show} ${at.page}`}
@@ -72,9 +72,7 @@ function Orders({ initial }: { readonly initial: OrderListView }) {
               others={others}
               closed={show === 'closed'}
             />
-            {rows.length === 0 && (
-              <p className="soft pad-4 flat">{query.words ? 'No order is called so.' : NONE[show]}</p>
-            )}
+            {rows.length === 0 && <p className="soft pad-4 flat">{query.words ? 'No order matches.' : NONE[show]}</p>}
           </div>
           <Pager at={at} query={query} others={others} />
           {rows.length > 0 && <CombLegend />}

@@ -20,7 +20,7 @@ export function PapersPanel({ view }: { readonly view: OrderView }) {
           </Button>
         ))}
         <Button size="small" variant="text" href={`/api/orders/${id}/due.ics`} download={`order ${id}.ics`}>
-          Due day for a calendar
+          Due date for a calendar
         </Button>
       </div>
       <p className="soft flat above-2">

@@ -51,7 +51,7 @@ export function ProofPanel({ view, steps }: Props) {
         )}
         {proof && isOpen && isCurrent && (
           <Button disabled={steps.isBusy} onClick={() => steps.mailProof()}>
-            Put a mail into the outbox
+            Put an email in the outbox
           </Button>
         )}
       </div>

@@ -33,10 +33,10 @@ export function TermFields<T extends FieldValues>({ form, terms }: Props<T>) {
       <summary>Discount, rush, delivery</summary>
       <div className="own-fields above-3">
         <NumberField form={form} name={name('discountShare')} label="Discount" unit="%" per={0.01} digits={2} />
-        <MoneyField form={form} name={name('setOff')} label="Off, as a set" />
+        <MoneyField form={form} name={name('setOff')} label="Off for a set" />
         <NumberField form={form} name={name('rushShare')} label="Rush" unit="%" per={0.01} digits={2} />
-        <Choice form={form} name={name('goes')} label="How it gets there" options={WAYS} />
-        {terms.goes === 'sent' && <MoneyField form={form} name={name('deliveryCharge')} label="Delivery" />}
+        <Choice form={form} name={name('goes')} label="Delivery" options={WAYS} />
+        {terms.goes === 'sent' && <MoneyField form={form} name={name('deliveryCharge')} label="Delivery charge" />}
       </div>
     </details>
   );

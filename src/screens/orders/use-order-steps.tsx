@@ -53,7 +53,7 @@ export function useOrderSteps(id: number, key: readonly unknown[]) {
     mailProof: () =>
       call.mutate(async () => {
         const { file } = await callApi<{ file: string }>('POST', `${path}/proof/mail`);
-        enqueueSnackbar(`Simulated: nothing is sent. The mail lies in the folder “outbox” beside your data: ${file}`);
+        enqueueSnackbar(`Simulated: nothing is sent. The email is in the folder “outbox” beside your data: ${file}`);
       }),
     approveProof: (by: string) => call.mutateAsync(() => callApi('PUT', `${path}/proof`, { by })),
   };

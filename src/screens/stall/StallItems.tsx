@@ -20,14 +20,14 @@ export function StallItems({ items, waitSeconds, onChoose }: Props) {
   const [words, setWords] = useState('');
   const found = items.filter(({ name }) => name.toLowerCase().includes(words.trim().toLowerCase()));
   return (
-    <section aria-label="What is it to be">
+    <section aria-label="What would they like">
       <div className="page-head">
         <div>
-          <h1 className="flat">What is it to be?</h1>
+          <h1 className="flat">What would they like?</h1>
           <p className="soft flat above-1 text-large">
             {waitSeconds > 0
               ? `${formatDuration(waitSeconds, settings)} of work is promised for today.`
-              : 'Nobody waits.'}
+              : 'Nobody is waiting.'}
           </p>
         </div>
         {items.length > SHOWN && (
@@ -47,7 +47,7 @@ export function StallItems({ items, waitSeconds, onChoose }: Props) {
           </button>
         ))}
       </div>
-      {found.length === 0 && <p className="soft">No item is called so, or none can be costed yet.</p>}
+      {found.length === 0 && <p className="soft">No item matches, or none can be costed yet.</p>}
       {found.length > SHOWN && <p className="soft flat">{found.length - SHOWN} more: find them by name.</p>}
     </section>
   );

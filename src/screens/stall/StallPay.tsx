@@ -33,7 +33,7 @@ export function StallPay({ stall }: Props) {
           disabled={answer === null || answer.problem !== null}
           onClick={() => setRead(!isRead)}
         >
-          {isRead ? 'Read letter by letter: it is right' : 'Let them read it letter by letter, then press here'}
+          {isRead ? 'Read letter by letter: it is right' : 'Have them read it letter by letter, then press here'}
         </button>
       )}
       <div className="stall-pay">
@@ -44,7 +44,7 @@ export function StallPay({ stall }: Props) {
           Paid by card
         </Button>
         <Button size="large" disabled={!canTake} onClick={() => void take(null)}>
-          Pays when collecting
+          Pays on collection
         </Button>
       </div>
     </section>
@@ -57,7 +57,7 @@ function Looks({ answer }: Pick<StallState, 'answer'>) {
       {answer?.drawings.map(({ href, place }, at) => (
         <img key={`${place} ${at}`} src={href} alt={`On it, ${place}`} />
       ))}
-      {!answer && <span className="soft">One moment</span>}
+      {!answer && <span className="soft">Just a moment</span>}
     </div>
   );
 }

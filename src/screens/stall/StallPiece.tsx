@@ -61,7 +61,7 @@ export function StallPiece({ stall }: Props) {
       )}
       <Pieces count={piece.quantity} onChange={(quantity) => change({ quantity })} />
       <TextField
-        label="For whom, if they say"
+        label="Name, if they give one"
         value={piece.customerName}
         onChange={(event) => change({ customerName: event.target.value })}
         slotProps={{ htmlInput: { autoComplete: 'off' } }}

@@ -28,7 +28,7 @@ export function StallQueue({ queue: { orders } }: { readonly queue: Queue }) {
   });
   if (orders.length === 0) return null;
   return (
-    <section className="sheet above-4" aria-label="Who waits">
+    <section className="sheet above-4" aria-label="Waiting">
       <h2 className="flat below-2">Promised for today</h2>
       <ol className="stall-queue">
         {orders.slice(0, SHOWN).map(({ id, title, stage, waitingFor }) => (

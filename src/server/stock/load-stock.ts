@@ -40,7 +40,7 @@ export type OrderNeed = {
  * Vinyl for parts not cut yet, in mm² of strip that a cutter reaches; blanks for pieces of which nothing is pressed
  * yet.
  */
-export const computeOrderNeeds = (shop: ShopContext): readonly OrderNeed[] =>
+const computeOrderNeeds = (shop: ShopContext): readonly OrderNeed[] =>
   rememberUntilChange(shop, 'needs of open orders', () => readOrderNeeds(shop));
 
 /** The same, of the orders due first before those of the others. */
