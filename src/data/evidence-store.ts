@@ -7,10 +7,11 @@ import { groupBy } from '../core/units';
 import type { Database } from './database';
 import { isIn } from './is-in';
 import { prepareOnce } from './prepared';
+import { writeStoredJson } from './stored-json';
 import { itemEvidence, orderLines, partEvents, parts, pieces, vinylEvidence } from './schema';
 
 export type Counts = { readonly made: number; readonly spoiled: number };
-type Step = Pick<PartEvent, 'partId' | 'kind' | 'undoes'>;
+type Step = Pick<PartEvent, 'partId' | 'kind' | 'undoes' | 'recut'>;
 
 /** Brings what is kept of parts, items and vinyls up to date with steps that were just added. */
 export function keepSteps(db: Database, steps: readonly Step[]): void {
@@ -21,27 +22,34 @@ export function keepSteps(db: Database, steps: readonly Step[]): void {
 function keepPartState(db: Database, partId: number, steps: readonly Step[]): void {
   const now = steps.some((step) => step.kind === 'undone')
     ? foldPart(loadEventsOfPart(db, partId))
-    : steps.reduce((part, { kind }) => (kind === 'undone' ? part : advancePart(part, kind)), readPartState(db, partId));
+    : steps.reduce(
+        (part, { kind, recut }) => (kind === 'undone' ? part : advancePart(part, { kind, recut })),
+        readPartState(db, partId),
+      );
   setPartState(db, partId, now);
 }
 
 const readPartState = (db: Database, partId: number): PartNow =>
   prepareOnce(db, 'state of a part', () =>
     db
-      .select({ state: parts.state, broken: parts.broken })
+      .select({ state: parts.state, broken: parts.broken, recut: parts.recut })
       .from(parts)
       .where(eq(parts.id, sql.placeholder('partId')))
       .prepare(),
   ).get({ partId }) ?? UNTOUCHED_PART;
 
-function setPartState(db: Database, partId: number, { state, broken }: PartNow): void {
+function setPartState(db: Database, partId: number, { state, broken, recut }: PartNow): void {
   prepareOnce(db, 'set state of a part', () =>
     db
       .update(parts)
-      .set({ state: sql`${sql.placeholder('state')}`, broken: sql`${sql.placeholder('broken')}` })
+      .set({
+        state: sql`${sql.placeholder('state')}`,
+        broken: sql`${sql.placeholder('broken')}`,
+        recut: sql`${sql.placeholder('recut')}`,
+      })
       .where(eq(parts.id, sql.placeholder('partId')))
       .prepare(),
-  ).run({ partId, state, broken: broken ? 1 : 0 });
+  ).run({ partId, state, broken: broken ? 1 : 0, recut: recut ? writeStoredJson(recut, []) : null });
 }
 
 const loadEventsOfPart = (db: Database, partId: number): readonly PartEvent[] =>

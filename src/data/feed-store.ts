@@ -1,8 +1,9 @@
 // Orders of a channel's file, and what it calls the items.
 
 import { desc, eq, inArray, sql } from 'drizzle-orm';
+import type { FeedColumns } from '../core/feeds';
 import type { Database } from './database';
-import { feedItems, feedOrders, type FeedState } from './schema';
+import { feedColumns, feedItems, feedNames, feedOrders, type FeedState } from './schema';
 
 export type StoredFeedOrder = typeof feedOrders.$inferSelect;
 export type { FeedState };
@@ -51,5 +52,28 @@ export function putFeedItem(db: Database, article: string, itemId: number): void
   db.insert(feedItems)
     .values({ article, itemId })
     .onConflictDoUpdate({ target: feedItems.article, set: { itemId } })
+    .run();
+}
+
+export type FeedName = typeof feedNames.$inferSelect;
+
+/** What it calls sizes and colours of items, in lower case. */
+export const loadFeedNames = (db: Database): readonly FeedName[] => db.select().from(feedNames).all();
+
+export function putFeedName(db: Database, fields: FeedName): void {
+  db.insert(feedNames)
+    .values(fields)
+    .onConflictDoUpdate({ target: [feedNames.kind, feedNames.itemId, feedNames.name], set: { own: fields.own } })
+    .run();
+}
+
+/** Which column is which in files with that first line; null where nobody said so yet. */
+export const findFeedColumns = (db: Database, header: string): FeedColumns | null =>
+  db.select().from(feedColumns).where(eq(feedColumns.header, header)).get()?.columns ?? null;
+
+export function putFeedColumns(db: Database, header: string, columns: FeedColumns): void {
+  db.insert(feedColumns)
+    .values({ header, columns })
+    .onConflictDoUpdate({ target: feedColumns.header, set: { columns } })
     .run();
 }

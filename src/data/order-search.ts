@@ -1,9 +1,9 @@
 // Orders looked through: closed ones a page at a time, and any by words or number.
 
-import { and, asc, desc, eq, isNotNull, like, ne, or, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, isNotNull, isNull, like, ne, or, sql } from 'drizzle-orm';
 import type { Database } from './database';
 import { toLikePattern } from './like';
-import { customers, orderLines, orders, type OrderStanding } from './schema';
+import { customers, items, orderLines, orders, type OrderStanding } from './schema';
 import { splitWords } from '../core/orders';
 import { groupBy, type Minor } from '../core/units';
 import { isIn } from './is-in';
@@ -88,6 +88,30 @@ export const listOrdersForTable = (db: Database): readonly TableOrder[] =>
     .from(orders)
     .innerJoin(customers, eq(customers.id, orders.customerId))
     .orderBy(asc(orders.id))
+    .all();
+
+/** Each line of an order that is worked on, the first taken first. */
+export const listOpenLinesForTable = (db: Database) =>
+  db
+    .select({
+      orderId: orders.id,
+      customer: customers.name,
+      contact: customers.contact,
+      dueDay: orders.dueDay,
+      item: items.name,
+      quantity: orderLines.quantity,
+      sizeName: orderLines.sizeName,
+      colourName: orderLines.colourName,
+      each: orderLines.each,
+      note: orderLines.note,
+      texts: orderLines.texts,
+    })
+    .from(orderLines)
+    .innerJoin(orders, eq(orders.id, orderLines.orderId))
+    .innerJoin(customers, eq(customers.id, orders.customerId))
+    .innerJoin(items, eq(items.id, orderLines.itemId))
+    .where(isNull(orders.closedAtMs))
+    .orderBy(asc(orders.id), asc(orderLines.id))
     .all();
 
 /** The latest closed first, with all that they are looked for by. */

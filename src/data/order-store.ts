@@ -169,6 +169,7 @@ const loadParts = (
       vinylId: parts.vinylId,
       state: parts.state,
       broken: parts.broken,
+      recut: parts.recut,
       gone: pieces.gone,
       orderId: orderLines.orderId,
     })
@@ -190,6 +191,7 @@ function loadPartEvents(db: Database, orderIds: readonly number[]): ReadonlyMap<
       undoes: partEvents.undoes,
       cause: partEvents.cause,
       blankLost: partEvents.blankLost,
+      recut: partEvents.recut,
       sessionId: partEvents.sessionId,
       vinylCost: partEvents.vinylCost,
       blankCost: partEvents.blankCost,

@@ -1,7 +1,7 @@
 // The four stations of the bench. Types only.
 
 import type { ArtworkPicture } from '../core/artwork';
-import type { SpoilageCause, Station } from '../core/orders';
+import type { RecutBits, SpoilageCause, Station } from '../core/orders';
 import type { PressPlan } from '../core/pressing';
 import type { BenchPart } from '../core/scheduling';
 import type { LotForm } from '../core/stock';
@@ -115,4 +115,6 @@ export type Spoilage = {
   readonly cause: SpoilageCause;
   /** The blank is spoiled with the part, and a new one is taken. */
   readonly blankLost: boolean;
+  /** Of the one part, what is made anew; null for all of it. */
+  readonly recut?: RecutBits | null;
 };

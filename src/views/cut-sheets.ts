@@ -24,6 +24,8 @@ export type WaitingPart = {
   readonly widthMm: number;
   /** Cut mirrored: its vinyl lies face down. */
   readonly mirrored: boolean;
+  /** Of its islands, those that are made anew; left out for all of them. */
+  readonly bits?: readonly number[];
   /** Time of the cutter, seconds. */
   readonly cutSeconds: number;
 };

@@ -24,11 +24,20 @@ export type FeedRow = {
   /** Epoch ms. */
   readonly atMs: number;
 };
+/** What the channel calls something that the shop knows under no such name. */
+export type UnknownName =
+  | { readonly kind: 'item'; readonly name: string }
+  | {
+      readonly kind: 'size' | 'colour';
+      readonly name: string;
+      readonly item: { readonly id: number; readonly name: string };
+      /** As its blank comes. */
+      readonly choices: readonly string[];
+    };
 export type FeedView = {
   readonly rows: readonly FeedRow[];
   readonly at: ListPage;
-  /** Articles that no item is known for, as the channel calls them. */
-  readonly unknown: readonly string[];
+  readonly unknown: readonly UnknownName[];
   readonly refused: number;
   readonly items: readonly { readonly id: number; readonly name: string }[];
   /** Where files are looked for. */

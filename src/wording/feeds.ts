@@ -1,6 +1,7 @@
 // What taking a channel's file did, in one sentence.
 
-import type { FeedReport, FeedRow } from '../views/feed';
+import type { FeedColumn } from '../core/feeds';
+import type { FeedReport, FeedRow, UnknownName } from '../views/feed';
 import { plural } from './plural';
 
 export const FEED_STATES: Readonly<Record<FeedRow['state'], string>> = {
@@ -9,6 +10,20 @@ export const FEED_STATES: Readonly<Record<FeedRow['state'], string>> = {
   cancelled: 'cancelled',
   waiting: 'waiting to be matched',
   refused: 'failed',
+};
+
+export const FEED_COLUMN_NAMES: Readonly<Record<FeedColumn, string>> = {
+  order: 'Order number',
+  state: 'State (says “cancelled”)',
+  customer: 'Customer',
+  contact: 'Contact',
+  due: 'Due day',
+  item: 'Item',
+  quantity: 'Quantity',
+  size: 'Size',
+  colour: 'Colour',
+  price: 'Price each',
+  note: 'Note',
 };
 
 export function describeReport(report: FeedReport): string {
@@ -23,3 +38,6 @@ export function describeReport(report: FeedReport): string {
   ];
   return said.length > 0 ? `${said.join(', ')}.` : 'There was no order in it.';
 }
+
+export const describeUnknown = (unknown: readonly UnknownName[]): string =>
+  `What is ${unknown.map((one) => (one.kind === 'item' ? one.name : `the ${one.kind} ${one.name} of ${one.item.name}`)).join(', ')}?`;

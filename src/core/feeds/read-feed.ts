@@ -30,7 +30,7 @@ export type FeedOrder = {
 export type FeedProblem =
   | TableProblem
   | { readonly kind: 'no-column'; readonly column: 'order' | 'item' }
-  | { readonly kind: 'bad-cell'; readonly line: number; readonly column: Column; readonly cell: string };
+  | { readonly kind: 'bad-cell'; readonly line: number; readonly column: FeedColumn; readonly cell: string };
 
 /** Headings of the columns that are known; every other one is the name of a text. */
 const HEADINGS = {
@@ -46,29 +46,34 @@ const HEADINGS = {
   price: /^(price|price each|each|preis)$/i,
   note: /^(note|message|notiz)$/i,
 } as const;
-type Column = keyof typeof HEADINGS;
-type Columns = Readonly<Record<Column, number>>;
+export type FeedColumn = keyof typeof HEADINGS;
+export const FEED_COLUMNS = Object.keys(HEADINGS) as readonly FeedColumn[];
+/** The column of each, from 0; null where the file has none. */
+export type FeedColumns = Readonly<Record<FeedColumn, number | null>>;
 type Shop = { readonly locale: string; readonly currency: string };
 
-const ABSENT = -1;
 const CANCELLED = /^(cancell?ed|storniert|annulliert)$/i;
 const MOST_PIECES = 2000;
 
 /**
- * The orders of a file, in the order they stand in it. `shop`: how its amounts are read. Problems: no table, no column
- * for order or item, a cell that can't be read, with its line. Nothing is taken of a file with a problem.
+ * The orders of a file, in the order they stand in it. `shop`: how its amounts are read; `findColumns`: what is known of
+ * a file that begins so. Problems: no table, no column for order or item, a cell that can't be read, with its line.
+ * Nothing is taken of a file with a problem.
  */
-export function readFeed(text: string, shop: Shop): Result<readonly FeedOrder[], FeedProblem> {
+export function readFeed(
+  text: string,
+  shop: Shop,
+  findColumns: (header: readonly string[]) => FeedColumns = guessFeedColumns,
+): Result<readonly FeedOrder[], FeedProblem> {
   const table = readListTable(text);
   if (!table.ok) return table;
   const { header, rows } = table.value;
   const columns = findColumns(header);
-  for (const column of ['order', 'item'] as const)
-    if (columns[column] === ABSENT) return fail({ kind: 'no-column', column });
+  for (const column of NEEDED_COLUMNS) if (columns[column] === null) return fail({ kind: 'no-column', column });
   const known = new Set(Object.values(columns));
   const orders = new Map<string, FeedOrder>();
   for (const { line, cells } of rows) {
-    const read = readRow((column) => cells[columns[column]] ?? '', shop);
+    const read = readRow((column) => cells[columns[column] ?? NO_COLUMN] ?? '', shop);
     if (!read.ok) return fail({ kind: 'bad-cell', line, ...read.problem });
     const texts = header.flatMap((label, at) =>
       known.has(at) || label === '' || !cells[at] ? [] : [{ label, text: cells[at] }],
@@ -92,16 +97,37 @@ const joinRows = (before: FeedOrder, head: Omit<FeedOrder, 'lines'>, lines: read
   lines: [...before.lines, ...lines],
 });
 
-const findColumns = (header: readonly string[]): Columns =>
-  Object.fromEntries(
-    Object.entries(HEADINGS).map(([column, known]) => [column, header.findIndex((title) => known.test(title))]),
-  ) as unknown as Columns;
+const NEEDED_COLUMNS = ['order', 'item'] as const;
+const NO_COLUMN = -1;
+
+/** The first line of a file, and how its second begins; a problem where it is no table. */
+export function readFeedHeader(
+  text: string,
+): Result<{ readonly header: readonly string[]; readonly first: readonly string[] }, TableProblem> {
+  const table = readListTable(text);
+  return table.ok ? succeed({ header: table.value.header, first: table.value.rows[0]?.cells ?? [] }) : table;
+}
+
+/** Files with the same first line have the same columns. */
+export const keyOfHeader = (header: readonly string[]): string =>
+  header.map((title) => title.trim().toLowerCase()).join('\n');
+
+/** By their headings. */
+export function guessFeedColumns(header: readonly string[]): FeedColumns {
+  const find = (known: RegExp): number | null => {
+    const at = header.findIndex((title) => known.test(title.trim()));
+    return at === -1 ? null : at;
+  };
+  return Object.fromEntries(
+    Object.entries(HEADINGS).map(([column, known]) => [column, find(known)]),
+  ) as unknown as FeedColumns;
+}
 
 type ReadRow = Omit<FeedOrder, 'lines'> & { readonly article: Omit<FeedLine, 'texts'> | null };
-type BadCell = { readonly column: Column; readonly cell: string };
+type BadCell = { readonly column: FeedColumn; readonly cell: string };
 
-function readRow(cell: (column: Column) => string, shop: Shop): Result<ReadRow, BadCell> {
-  const bad = (column: Column) => fail({ column, cell: cell(column) });
+function readRow(cell: (column: FeedColumn) => string, shop: Shop): Result<ReadRow, BadCell> {
+  const bad = (column: FeedColumn) => fail({ column, cell: cell(column) });
   const isCancelled = CANCELLED.test(cell('state'));
   const head = {
     reference: cell('order'),

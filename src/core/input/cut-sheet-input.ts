@@ -15,6 +15,11 @@ const source = yup.object({
   layerIndex: wholeBetween('Layer', 0, 1000, 'Counted from 0.'),
   widthMm: size('Width'),
   mirrored: yup.boolean().required(),
+  // Left out: all of it.
+  bits: yup
+    .array(wholeBetween('Bit', 0, 9999, 'Counted from 0.'))
+    .max(10_000)
+    .optional(),
 });
 /** Whole numbers or none: a copy that no order asked for. */
 const partIds = yup

@@ -1,7 +1,8 @@
 // What may be entered.
 export * from './inputs';
 export {
-  articleMatch,
+  nameMatch,
+  feedColumnsInput,
   askOrderInput,
   customerInput,
   dueDay,

@@ -122,10 +122,21 @@ export const startSessionInput = yup.object({ station: oneOf<Station>('Station',
 export const stopSessionInput = yup.object({
   outcome: oneOf<'done' | 'paused' | 'discarded'>('Outcome', ['done', 'paused', 'discarded']),
 });
+/** Of one part, what of it is made anew. */
+const bitsInput = yup.object({
+  bits: yup
+    .array(wholeBetween('Bit', 0, 9999, 'Counted from 0.'))
+    .required()
+    .min(1, 'Choose what is made anew.')
+    .max(10_000),
+  of: wholeBetween('Bits', 1, 10_000, 'As many as the drawing has.'),
+});
 export const spoilInput = yup.object({
   partIds,
   cause: oneOf<SpoilageCause>('Cause', SPOILAGE_CAUSES),
   blankLost: yup.boolean().required(),
+  // Left out: all of them.
+  recut: bitsInput.nullable().default(undefined).optional(),
 });
 export const undoInput = yup.object({
   partIds,

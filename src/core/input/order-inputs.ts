@@ -1,6 +1,7 @@
 // What may be entered of orders: their lines with texts, changes, steps, payments.
 
 import * as yup from 'yup';
+import { FEED_COLUMNS, type FeedColumn } from '../feeds';
 import { optionIndexes } from './item-inputs';
 import { letteringInput } from './lettering-input';
 import {
@@ -139,8 +140,19 @@ export const ordersMove = yup.object({
   ids: yup.array(rowId('Order')).required().min(1, 'Choose at least one order.').max(MOST_AT_ONCE),
   move: oneOf<OrderMove | 'undo'>('Step', [...ORDER_MOVES, 'undo']),
 });
-/** What a channel calls an item. */
-export const articleMatch = yup.object({ article: shortText('Article', 200), itemId: rowId('Item') });
+/** What a channel calls an item, or a size or colour of it. */
+export const nameMatch = yup.object({
+  kind: oneOf<'item' | 'size' | 'colour'>('Kind', ['item', 'size', 'colour']),
+  name: shortText('Name', 200),
+  itemId: rowId('Item'),
+  // Of a size or colour: as the blank calls it.
+  own: optionalText('Own name', 60).default('').optional(),
+});
+const columnInput = orNothing(wholeBetween('Column', 0, 1000, 'Counted from 0.'));
+/** Which column of a file is which. */
+export const feedColumnsInput = yup.object(
+  Object.fromEntries(FEED_COLUMNS.map((column) => [column, columnInput])) as Record<FeedColumn, typeof columnInput>,
+);
 export const paymentInput = yup.object({
   kind: oneOf<PaymentKind>('Kind', PAYMENT_KINDS),
   amount: money('Amount').min(1, 'Amount: more than nothing.'),

@@ -1,7 +1,7 @@
 // A layer as it is cut, read from its drawing: contours in cutting order, and outlines to lay out.
 
 import { getWornLayers, makeCutLayer, prepareFile, type CutPath, type PrepStep } from '../artwork';
-import type { Polyline } from '../geometry';
+import { boundPoints, type Polyline } from '../geometry';
 import { closeTogether, listIslands } from './prepare-pieces';
 
 /**
@@ -25,12 +25,14 @@ export type ShapeWish = {
   readonly widthMm: number;
   readonly layerIndex: number;
   readonly mirrored: boolean;
+  /** Of its islands, from left to right as seen from the front, those that are wanted; left out for all of them. */
+  readonly bits?: readonly number[] | undefined;
 };
 
 /** Null where the drawing can't be read any more, or has no such layer. */
 export function readCutShape(
   drawing: string,
-  { steps, savedWidthMm, widthMm, layerIndex, mirrored }: ShapeWish,
+  { steps, savedWidthMm, widthMm, layerIndex, mirrored, bits }: ShapeWish,
 ): CutShape | null {
   const prepared = prepareFile(drawing, steps.length > 0 ? steps : null, savedWidthMm);
   if (!prepared.ok) return null;
@@ -44,16 +46,33 @@ export function readCutShape(
     ...path,
     points: path.points.map((point) => ({ x: point.x * k, y: point.y * k })),
   }));
-  const rings = paths.map((path) => path.points);
-  const { outer: whole, holes } = closeTogether(rings);
-  return {
-    paths,
-    outline: whole,
-    holes,
-    islands: listIslands(rings).map(({ outer, members }) => ({
-      outline: outer,
-      holes: [],
-      paths: members.map((at) => paths[at]!),
-    })),
-  };
+  const islands = listIslands(paths.map((path) => path.points)).map(({ outer, members }) => ({
+    outline: outer,
+    holes: [],
+    paths: members.map((at) => paths[at]!),
+  }));
+  return bits ? narrowToBits(islands, bits, mirrored) : { ...outlineWhole(paths), islands };
+}
+
+function outlineWhole(paths: readonly CutPath[]): CutOutline {
+  const { outer, holes } = closeTogether(paths.map((path) => path.points));
+  return { paths, outline: outer, holes };
+}
+
+/** Null where it has none of them: the drawing is another one by now. */
+function narrowToBits(islands: readonly CutOutline[], bits: readonly number[], mirrored: boolean): CutShape | null {
+  const inOrder = sortIslands(islands, mirrored);
+  const wanted = bits.flatMap((bit) => inOrder[bit] ?? []);
+  if (wanted.length === 0) return null;
+  return { ...outlineWhole(wanted.flatMap(({ paths }) => paths)), islands: wanted };
+}
+
+/** From left to right as seen from the front, the upper one first where two begin together. */
+export function sortIslands(islands: readonly CutOutline[], mirrored: boolean): readonly CutOutline[] {
+  const front = mirrored ? -1 : 1;
+  const placed = islands.map((island) => {
+    const { x, y, width } = boundPoints([island.outline])!;
+    return { island, left: mirrored ? x + width : x, y };
+  });
+  return placed.sort((a, b) => front * (a.left - b.left) || a.y - b.y).map(({ island }) => island);
 }

@@ -39,8 +39,8 @@ export const countTagLetters = (
   Math.max(0, ...cut.flatMap((piece) => piece.partIds.map((id) => tagOf(id === null ? undefined : partOf(id)).length)));
 
 /** Parts that are cut alike are copies of one piece. */
-export const keyOfSource = ({ artworkId, layerIndex, widthMm, mirrored }: CutSource): string =>
-  `${artworkId}/${layerIndex}/${widthMm}/${mirrored ? 'm' : 'n'}`;
+export const keyOfSource = ({ artworkId, layerIndex, widthMm, mirrored, bits }: CutSource): string =>
+  `${artworkId}/${layerIndex}/${widthMm}/${mirrored ? 'm' : 'n'}${bits ? `/${bits.join('+')}` : ''}`;
 
 export const placementKey = ({ pieceId, copy }: Pick<Placement, 'pieceId' | 'copy'>): string => `${copy} ${pieceId}`;
 

@@ -10,6 +10,8 @@ export type CutSource = {
   readonly layerIndex: number;
   readonly widthMm: number;
   readonly mirrored: boolean;
+  /** Of its islands, from left to right as seen from the front, those that are cut; left out for all of them. */
+  readonly bits?: readonly number[] | undefined;
 };
 /**
  * How it is held: as suits its stock (rolls by the rollers, all else on a mat), all of it on a mat, or all of it

@@ -3,7 +3,7 @@
 import { computePressSecond, type CostStage, type ItemCost } from '../costing';
 import type { ShopFigures } from '../materials';
 import { SECONDS_PER_HOUR } from '../units';
-import type { PartState, Station } from './part';
+import { shareOfRecut, type PartState, type RecutBits, type Station } from './part';
 
 /** One piece of a line as it was calculated when the order was taken; it never changes after. Money in minor units. */
 export type LineQuote = {
@@ -85,17 +85,21 @@ export function getQuotedSeconds(quote: LineQuote): Readonly<Record<Station, num
   };
 }
 
-/** Seconds of hands one part still needs from its state on; what is done once for a piece is shared by its layers. */
+/**
+ * Seconds of hands one part still needs from its state on; what is done once for a piece is shared by its layers. Bits
+ * of it that are made anew take their share of cutting and weeding.
+ */
 export function estimateRemaining(
   quote: LineQuote,
   layerIndex: number,
-  state: PartState,
+  { state, recut }: { readonly state: PartState; readonly recut?: RecutBits | null },
 ): Readonly<Record<Station, number>> {
   const layer = quote.layers[layerIndex];
+  const again = shareOfRecut(recut ?? null);
   const share = 1 / Math.max(1, quote.layers.length);
   return {
-    cut: state === 'to-cut' ? (layer?.cutHandsSeconds ?? 0) + quote.setupSeconds * share : 0,
-    weed: state === 'to-cut' || state === 'cut' ? (layer?.weedSeconds ?? 0) : 0,
+    cut: state === 'to-cut' ? (layer?.cutHandsSeconds ?? 0) * again + quote.setupSeconds * share : 0,
+    weed: state === 'to-cut' || state === 'cut' ? (layer?.weedSeconds ?? 0) * again : 0,
     press: state === 'pressed' || state === 'checked' ? 0 : quote.pressSeconds * share,
     check: state === 'checked' ? 0 : quote.checkSeconds * share,
   };

@@ -113,15 +113,15 @@ describe('quoted against real', () => {
 
   it('what remains shrinks from state to state to nothing', () => {
     const left = (['to-cut', 'cut', 'weeded', 'pressed', 'checked'] as const).map((state) =>
-      Object.values(estimateRemaining(quote, 0, state)).reduce((a, b) => a + b, 0),
+      Object.values(estimateRemaining(quote, 0, { state })).reduce((a, b) => a + b, 0),
     );
     expect(left).toEqual([270, 200, 140, 60, 0]);
   });
 
   it('what is done once for a piece is shared by its layers', () => {
     const two = { ...quote, layers: [quote.layers[0]!, quote.layers[0]!] };
-    expect(estimateRemaining(two, 1, 'weeded')).toEqual({ cut: 0, weed: 0, press: 40, check: 30 });
-    expect(estimateRemaining(two, 0, 'to-cut')).toEqual({ cut: 10 + 30, weed: 60, press: 40, check: 30 });
+    expect(estimateRemaining(two, 1, { state: 'weeded' })).toEqual({ cut: 0, weed: 0, press: 40, check: 30 });
+    expect(estimateRemaining(two, 0, { state: 'to-cut' })).toEqual({ cut: 10 + 30, weed: 60, press: 40, check: 30 });
   });
 
   it('machine time falls on every cut, electricity on the minutes at the press, the rest on what is checked', () => {

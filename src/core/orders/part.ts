@@ -21,6 +21,19 @@ export const SPOILAGE_CAUSES = [
 ] as const;
 export type SpoilageCause = (typeof SPOILAGE_CAUSES)[number];
 
+/**
+ * What of a part is made anew where the rest of it is still good: a letter, a group of them, a loose bit of a drawing.
+ */
+export type RecutBits = {
+  /** Islands of its layer, from 0, as they lie from left to right, seen from the front. */
+  readonly bits: readonly number[];
+  /** Of so many. */
+  readonly of: number;
+};
+
+/** The share of a part's material and work that bits of it take; 1 for all of it. */
+export const shareOfRecut = (recut: RecutBits | null): number => (recut ? recut.bits.length / recut.of : 1);
+
 export type PartEventKind = PartState | 'spoiled' | 'undone';
 export type PartEvent = {
   readonly id: number;
@@ -30,6 +43,8 @@ export type PartEvent = {
   /** The event taken back, for 'undone'. */
   readonly undoes: number | null;
   readonly cause: SpoilageCause | null;
+  /** For 'spoiled': what of it is made anew; null or left out for all of it. */
+  readonly recut?: RecutBits | null;
   /** The blank went with it: true on one part of the piece only. */
   readonly blankLost: boolean;
   /** The work at the bench that did it; null or left out where none was logged. */
@@ -61,6 +76,8 @@ export type PartStory = {
   readonly blanksLost: number;
   /** Spoiled and not yet cut again: a broken tooth. */
   readonly broken: boolean;
+  /** What of it is made anew, until it is pressed; null for all of it. */
+  readonly recut: RecutBits | null;
 };
 
 /** What each station makes of a part, and what it must be before. */
@@ -87,18 +104,29 @@ export function foldPart(events: readonly PartEvent[]): PartStory {
     blanksLost: spoiled.filter((event) => event.blankLost).length,
     broken:
       live.findLastIndex((event) => event.kind === 'spoiled') > live.findLastIndex((event) => event.kind === 'cut'),
+    recut: live.reduce<RecutBits | null>(advanceRecut, null),
     ...sumCosts(events, live),
   };
 }
 
 /** Where a part is, and whether it was spoiled and not yet cut again. */
-export type PartNow = Pick<PartStory, 'state' | 'broken'>;
-export const UNTOUCHED_PART: PartNow = { state: 'to-cut', broken: false };
+export type PartNow = Pick<PartStory, 'state' | 'broken' | 'recut'>;
+export const UNTOUCHED_PART: PartNow = { state: 'to-cut', broken: false, recut: null };
 
 /** Where a part is after one more step: what `foldPart` gives of all its steps. What takes one back is none. */
-export function advancePart(now: PartNow, kind: Exclude<PartEvent['kind'], 'undone'>): PartNow {
-  if (kind === 'spoiled') return { state: 'to-cut', broken: true };
-  return { state: kind, broken: kind !== 'cut' && now.broken };
+export function advancePart(
+  now: PartNow,
+  { kind, recut }: { readonly kind: Exclude<PartEvent['kind'], 'undone'>; readonly recut?: RecutBits | null },
+): PartNow {
+  const next = advanceRecut(now.recut, { kind, recut });
+  if (kind === 'spoiled') return { state: 'to-cut', broken: true, recut: next };
+  return { state: kind, broken: kind !== 'cut' && now.broken, recut: next };
+}
+
+/** Once it is pressed, a part is whole again. */
+function advanceRecut(before: RecutBits | null, { kind, recut }: Pick<PartEvent, 'kind' | 'recut'>): RecutBits | null {
+  if (kind === 'spoiled') return recut ?? null;
+  return kind === 'pressed' || kind === 'checked' ? null : before;
 }
 
 /** What happened and was not taken back, in order of id. */

@@ -2,6 +2,7 @@
 
 import type { Lettering } from '../artwork';
 import { looksLikeSize, type RosterTable } from './read-roster';
+import { findSizeName } from './size-names';
 
 /** What a list of names is for: the texts of an item, and the sizes and colours of its blank. */
 export type RosterItem = {
@@ -69,8 +70,8 @@ export type RosterRow = {
 };
 
 /**
- * The rows by their columns. A size or colour is written as the blank has it, where it is the same but for capitals;
- * one that the list leaves out is the usual one.
+ * The rows by their columns. A size is written as the blank has it, where it is the same or another way to write it, a
+ * colour where it is the same but for capitals; one that the list leaves out is the usual one.
  */
 export function toRosterRows(
   { rows }: RosterTable,
@@ -85,7 +86,7 @@ export function toRosterRows(
       line,
       given,
       texts: given,
-      sizeName: findSpelling(cell(match.size), item.sizes) || usual.sizeName,
+      sizeName: findSizeName(cell(match.size), item.sizes) ?? (cell(match.size).trim() || usual.sizeName),
       colourName: findSpelling(cell(match.colour), item.colours) || usual.colourName,
       note: cell(match.note).trim(),
     };

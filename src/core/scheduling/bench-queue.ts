@@ -1,6 +1,6 @@
 // What lies ready at each station, gathered into batches that are done in one go, the most urgent first.
 
-import { findReadyParts, STATIONS, type PartState, type Station } from '../orders';
+import { findReadyParts, STATIONS, type PartState, type RecutBits, type Station } from '../orders';
 import { groupBy } from '../units';
 
 /** A part as the bench sees it. */
@@ -17,6 +17,8 @@ export type BenchPart = {
   readonly layerIndex: number;
   readonly state: PartState;
   readonly broken: boolean;
+  /** What of it is made anew; null for all of it. */
+  readonly recut: RecutBits | null;
   readonly estimates: Readonly<Record<Station, number>>;
 };
 

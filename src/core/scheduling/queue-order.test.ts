@@ -25,6 +25,7 @@ const part = (partId: number, more: Partial<BenchPart> = {}): BenchPart => ({
   layerIndex: 0,
   state: 'to-cut',
   broken: false,
+  recut: null,
   estimates: { cut: 10, weed: 20, press: 30, check: 5 },
   ...more,
 });

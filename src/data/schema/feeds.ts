@@ -1,8 +1,8 @@
 // Orders that came from a channel's file: each by the channel's own number, so that it is taken once.
 
 import { sql } from 'drizzle-orm';
-import { index, integer, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
-import type { FeedOrder } from '../../core/feeds';
+import { index, integer, primaryKey, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
+import type { FeedColumns, FeedOrder } from '../../core/feeds';
 import { id } from '../columns';
 import { storedJson } from '../stored-json';
 import { items } from './items';
@@ -41,4 +41,24 @@ export const feedItems = sqliteTable('feed_items', {
   itemId: integer('item_id')
     .notNull()
     .references(() => items.id),
+});
+
+/** What it calls a size or a colour of an item, in lower case, and what the item's blank calls it. */
+export const feedNames = sqliteTable(
+  'feed_names',
+  {
+    kind: text('kind').$type<'size' | 'colour'>().notNull(),
+    itemId: integer('item_id')
+      .notNull()
+      .references(() => items.id),
+    name: text('name').notNull(),
+    own: text('own').notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.kind, table.itemId, table.name] })],
+);
+
+/** Which column of a file is which, by the whole of its first line: said once, then known. */
+export const feedColumns = sqliteTable('feed_columns', {
+  header: text('header').primaryKey(),
+  columns: storedJson<FeedColumns>('columns').notNull(),
 });

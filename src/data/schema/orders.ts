@@ -13,6 +13,7 @@ import type {
   PaymentKind,
   PieceGone,
   ProofContent,
+  RecutBits,
 } from '../../core/orders';
 import type { Minor } from '../../core/units';
 import { archivedAtMs, id, money, version } from '../columns';
@@ -165,6 +166,8 @@ export const parts = sqliteTable(
     /** What its events come to, kept so that lists need not read them. */
     state: text('state').$type<PartState>().notNull().default('to-cut'),
     broken: integer('broken', { mode: 'boolean' }).notNull().default(false),
+    /** What of it is made anew; null for all of it. */
+    recut: storedJson<RecutBits>('recut'),
   },
   (table) => [uniqueIndex('parts_once').on(table.pieceId, table.layerIndex), index('parts_by_vinyl').on(table.vinylId)],
 );

@@ -2,8 +2,9 @@
 
 import { sql } from 'drizzle-orm';
 import { check, index, integer, real, sqliteTable, text, type AnySQLiteColumn } from 'drizzle-orm/sqlite-core';
-import type { PartEventKind, SpoilageCause } from '../../core/orders';
+import type { PartEventKind, RecutBits, SpoilageCause } from '../../core/orders';
 import { id } from '../columns';
+import { storedJson } from '../stored-json';
 import { parts } from './orders';
 import { workSessions } from './work-sessions';
 
@@ -21,6 +22,8 @@ export const partEvents = sqliteTable(
     undoes: integer('undoes').references((): AnySQLiteColumn => partEvents.id),
     cause: text('cause').$type<SpoilageCause>(),
     blankLost: integer('blank_lost', { mode: 'boolean' }).notNull(),
+    /** For 'spoiled': what of the part is made anew; null for all of it. */
+    recut: storedJson<RecutBits>('recut'),
     /** What it took, minor units; for 'undone', what of it could not be given back. */
     vinylCost: real('vinyl_cost'),
     blankCost: real('blank_cost'),

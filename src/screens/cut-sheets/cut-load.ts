@@ -30,11 +30,12 @@ export type Laid = {
   readonly counting: boolean;
 };
 
-export const sourceOf = ({ artworkId, layerIndex, widthMm, mirrored }: WaitingPart): CutSource => ({
+export const sourceOf = ({ artworkId, layerIndex, widthMm, mirrored, bits }: WaitingPart): CutSource => ({
   artworkId,
   layerIndex,
   widthMm,
   mirrored,
+  ...(bits ? { bits } : {}),
 });
 /** The load as core books it. */
 export const toLaidLoad = ({ job, layout, choices, setup }: Laid): LaidLoad => ({

@@ -24,6 +24,7 @@ export async function loadShapes(
       widthMm: source.widthMm,
       layerIndex: source.layerIndex,
       mirrored: source.mirrored,
+      bits: source.bits,
     });
     if (shape) cache.set(key, shape);
   }

@@ -14,7 +14,8 @@ import { Pager } from '../shared/ListTools';
 import { asPage } from '../shared/page-data';
 import { useSettings } from '../shared/settings';
 import { useListView } from '../shared/use-list-view';
-import { MatchArticles } from './MatchArticles';
+import { MatchNames } from './MatchNames';
+import { late } from '../shared/late';
 import { FEED, useFeed } from './use-feed';
 
 export const FeedScreen = asPage(function FeedScreen({ frame, view }: { frame: FrameView; view: FeedView }) {
@@ -26,6 +27,7 @@ export const FeedScreen = asPage(function FeedScreen({ frame, view }: { frame: F
   );
 });
 
+const FeedColumnsDialog = late(() => import('./FeedColumnsDialog'));
 const LOOK_MS = 30_000;
 const PLAIN = { words: '', sort: '', down: false } as const;
 
@@ -54,7 +56,12 @@ function Feed({ initial }: { readonly initial: FeedView }) {
               Retry failed orders
             </Button>
           )}
-          <FileButton label="Order file" accept=".csv,text/csv" disabled={feed.isBusy} onFile={feed.takeFile}>
+          <FileButton
+            label="Order file"
+            accept=".csv,text/csv"
+            disabled={feed.isBusy}
+            onFile={(file) => feed.takeFile(file)}
+          >
             Import a file…
           </FileButton>
           <Button variant="contained" disabled={feed.isBusy} onClick={feed.look}>
@@ -62,13 +69,15 @@ function Feed({ initial }: { readonly initial: FeedView }) {
           </Button>
         </div>
       </div>
-      {view.unknown.length > 0 && <MatchArticles view={view} feed={feed} />}
+      {view.unknown.length > 0 && <MatchNames view={view} feed={feed} />}
+      {feed.asking && <FeedColumnsDialog key={feed.asking.name} file={feed.asking} feed={feed} />}
       {view.rows.length === 0 ? (
         <div className="sheet empty">
           <p>
             Nothing has come in yet. A file has a line for each product: order number, item, quantity, size, colour and
             price, customer and contact, the day it is due, and a column for each text, headed as the text is called.
-            “cancelled” under “state” cancels an order. The same file twice changes nothing.
+            “cancelled” under “state” cancels an order. The same file twice changes nothing. Columns that are headed
+            otherwise are asked for once.
           </p>
         </div>
       ) : (
@@ -80,7 +89,7 @@ function Feed({ initial }: { readonly initial: FeedView }) {
 }
 
 function describeFeed({ at, unknown, refused }: FeedView): string {
-  if (unknown.length > 0) return `${plural(unknown.length, 'product')} to match`;
+  if (unknown.length > 0) return `${plural(unknown.length, 'name')} to match`;
   if (refused > 0) return `${plural(refused, 'order')} from the channel failed`;
   return at.total === 0 ? 'Order feed' : `${plural(at.total, 'order')} from the channel, all in the book`;
 }

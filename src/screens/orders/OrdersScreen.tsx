@@ -59,6 +59,9 @@ function Orders({ initial }: { readonly initial: OrderListView }) {
             <Button size="small" className="no-print" href="/api/orders/table.csv" download>
               All as CSV
             </Button>
+            <Button size="small" className="no-print" href="/api/orders/lines.csv" download>
+              Open ones by line
+            </Button>
             <Button size="small" className="no-print" onClick={() => print()}>
               Print
             </Button>

@@ -1,8 +1,7 @@
 // Which column of a list holds what, as it was guessed, to be put right.
 
-import MenuItem from '@mui/material/MenuItem';
-import TextField from '@mui/material/TextField';
 import { countColumns, type RosterItem, type RosterMatch } from '../../core/rosters';
+import { ColumnChoice } from '../shared/ColumnChoice';
 import type { RosterState } from './use-roster';
 
 type Props = { readonly roster: RosterState; readonly item: RosterItem };
@@ -51,31 +50,4 @@ function nameColumn({ header, rows }: NonNullable<RosterState['read']>['table'],
   const heading = header?.[at]?.trim();
   const first = rows.map(({ cells }) => (cells[at] ?? '').trim()).find((cell) => cell !== '');
   return heading ? heading : `column ${at + 1}${first ? `: ${first} …` : ''}`;
-}
-
-type ChoiceProps = {
-  readonly label: string;
-  readonly columns: readonly string[];
-  readonly value: number | null;
-  readonly onChange: (column: number | null) => void;
-};
-
-function ColumnChoice({ label, columns, value, onChange }: ChoiceProps) {
-  return (
-    <TextField
-      select
-      size="small"
-      label={label}
-      value={value ?? ''}
-      onChange={(event) => onChange(event.target.value === '' ? null : Number(event.target.value))}
-      slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
-    >
-      <MenuItem value="">not in the list</MenuItem>
-      {columns.map((name, at) => (
-        <MenuItem key={at} value={at}>
-          {name}
-        </MenuItem>
-      ))}
-    </TextField>
-  );
 }

@@ -42,6 +42,7 @@ const toBenchPart = (
   layerIndex: part.layerIndex,
   state: part.state,
   broken: part.broken,
+  recut: part.recut,
   estimates: part.estimates,
 });
 

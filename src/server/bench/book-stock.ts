@@ -3,7 +3,7 @@
 
 import { computeStripNeed } from '../../core/costing/index';
 import { computePricePerM2 } from '../../core/materials/index';
-import { holdsBlank } from '../../core/orders/index';
+import { holdsBlank, shareOfRecut } from '../../core/orders/index';
 import { keyOf, takeFirstIn, type StockCause } from '../../core/stock/index';
 import { groupBy, MM2_PER_M2 } from '../../core/units/index';
 import { findLot, loadLotsOnShelf } from '../../data/stock-store';
@@ -118,14 +118,16 @@ const titlesOf = ({ orders, parts }: BenchWork): string =>
 function listStrips(shop: ShopContext, { orders, parts }: BenchWork): readonly Wanted[] {
   const { figures } = getShop(shop);
   const { lines } = readMadeLines(shop, orders);
-  return [...groupBy(parts, (part) => `${part.lineId} ${part.layerIndex}`).values()].flatMap((own): Wanted[] => {
+  return [
+    ...groupBy(parts, (part) => `${part.lineId} ${part.layerIndex} ${shareOfRecut(part.recut)}`).values(),
+  ].flatMap((own): Wanted[] => {
     const layer = lines.get(own[0]!.lineId)?.layers[own[0]!.layerIndex];
     const need = layer ? computeStripNeed(layer.measurement, layer.vinyl, own.length, figures) : null;
     if (!layer || !need) return [];
     return [
       {
         key: keyOf({ kind: 'vinyl', vinylId: layer.vinyl.id }),
-        quantity: need.stripLengthMm,
+        quantity: need.stripLengthMm * shareOfRecut(own[0]!.recut),
         leastWidthMm: need.leastWidthMm,
         partIds: own.map((part) => part.id),
         usualCost: (computePricePerM2(layer.vinyl).value * layer.vinyl.rollWidthMm) / MM2_PER_M2,

@@ -9,6 +9,7 @@ import {
   type MadeLayer,
 } from '../../core/costing/index';
 import { getKindFacts, type ShopFigures } from '../../core/materials/index';
+import { shareOfRecut } from '../../core/orders/index';
 import { planPressing } from '../../core/pressing/index';
 import type { SupplyKind } from '../../core/stock/index';
 import { COUNT_NOISE, groupBy, MM_PER_M } from '../../core/units/index';
@@ -38,8 +39,9 @@ export function bookCutWear(shop: ShopContext, work: BenchWork): WearCosts {
     if (!layer) return [];
     const onMat = countOnMat(layer.measurement, layer.vinyl, figures);
     // Of one load of the mat: so much of it is full.
-    const ofMat = onMat > 0 ? 1 / onMat : 0;
-    return [{ partId: part.id, vinylId: layer.vinyl.id, metres: metresOf(layer), ofMat }];
+    const again = shareOfRecut(part.recut);
+    const ofMat = onMat > 0 ? again / onMat : 0;
+    return [{ partId: part.id, vinylId: layer.vinyl.id, metres: metresOf(layer) * again, ofMat }];
   });
   const loads = new Map(
     [...groupBy(cut, (one) => one.vinylId)].map(([vinylId, own]) => {

@@ -22,6 +22,7 @@ export function spoilParts(shop: ShopContext, input: InferType<typeof spoilInput
   return inTransaction(shop.db, () => {
     const orders = readOrdersOf(shop, input.partIds);
     const chosen = requireParts(orders, input.partIds);
+    const recut = input.blankLost || chosen.length > 1 ? null : input.recut;
     const uncut = chosen.find((part) => part.state === 'to-cut');
     // A part on the cutter just now is spoiled before it counts as cut: the vinyl is gone all the same.
     const running = loadRunningSessions(shop.db);
@@ -53,6 +54,7 @@ export function spoilParts(shop: ShopContext, input: InferType<typeof spoilInput
         atMs,
         cause: input.cause,
         blankLost,
+        ...(recut ? { recut } : {}),
         ...(blankCost === undefined ? {} : { blankCost, sessionId: lost.sessionId }),
       });
       return [...(cuts.get(part.id) ?? []), spoiled];

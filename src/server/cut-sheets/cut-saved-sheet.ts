@@ -91,8 +91,9 @@ function readDrawings(shop: ShopContext, sheet: CutSheet): BookTask['drawings'] 
     const artwork = artworks.get(source.artworkId);
     const file = findOriginal(shop.db, source.artworkId);
     if (!artwork || !file) return [];
-    const { widthMm, layerIndex, mirrored } = source;
-    const wish = { steps: artwork.steps, savedWidthMm: artwork.measurement.widthMm, widthMm, layerIndex, mirrored };
+    const { widthMm, layerIndex, mirrored, bits } = source;
+    const savedWidthMm = artwork.measurement.widthMm;
+    const wish = { steps: artwork.steps, savedWidthMm, widthMm, layerIndex, mirrored, bits };
     return [{ key: keyOfSource(source), drawing: decodeText(file.original), wish }];
   });
 }

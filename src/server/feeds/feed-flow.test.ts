@@ -6,6 +6,7 @@ import { join } from 'node:path';
 import { afterAll, describe, expect, it } from 'vitest';
 import { copyDemoShop, eachFresh, refusalOf, seedDemoShop, type TestShop } from '../../../test/demo-shop';
 import { findClub, setNames } from '../../../test/named-orders';
+import { guessFeedColumns } from '../../core/feeds/index';
 import { findFeedOrder } from '../../data/feed-store';
 import { openShop } from '../context';
 import { finishSession, startSession } from '../bench/work-at-bench';
@@ -14,7 +15,7 @@ import { loadOrderView } from '../orders/load-order-view';
 import { readOrder } from '../orders/read-orders';
 import { lookIntoFolder } from './feed-folder';
 import { loadFeed } from './load-feed';
-import { matchArticle, takeFeed } from './take-feed';
+import { matchName, takeFeed } from './take-feed';
 
 let shop: TestShop;
 eachFresh((fresh) => {
@@ -96,17 +97,51 @@ describe('a file of a channel', () => {
   it('waits for what it calls an item, and is taken once that is matched', async () => {
     const rows = '81,,Ada,,,TT-HONEY,1,,,,,\n82,,Bo,,,tt-honey,2,,,,,\n';
     expect(await take(rows)).toMatchObject({ waiting: 2 });
-    expect(loadFeed(shop, new URLSearchParams()).unknown).toEqual(['TT-HONEY', 'tt-honey']);
+    // Once, whatever its capitals.
+    expect(loadFeed(shop, new URLSearchParams()).unknown).toEqual([{ kind: 'item', name: 'TT-HONEY' }]);
     const towel = loadFeed(shop, new URLSearchParams()).items.find(({ name }) => name === 'Honeycomb tea towel')!;
-    expect(await matchArticle(shop, { article: 'TT-HONEY', itemId: towel.id })).toMatchObject({ taken: 2 });
+    expect(await matchName(shop, { kind: 'item', name: 'TT-HONEY', itemId: towel.id })).toMatchObject({ taken: 2 });
     expect(loadFeed(shop, new URLSearchParams()).unknown).toEqual([]);
     expect(await take('83,,Cy,,,Tt-Honey,1,,,,,\n')).toMatchObject({ taken: 1 });
   });
 
   it('is told what is wrong with one order while the others are taken', async () => {
-    const rows = `84,,Ada,,,Honeycomb tea towel,1,XXXL,,,,\n${TOWELS}`;
+    const rows = `84,,Ada,,,"Crew jacket, crest and club mark",1,M,navy,,漢,\n${TOWELS}`;
     expect(await take(rows)).toMatchObject({ refused: 1, taken: 1 });
-    expect(findFeedOrder(shop.db, '84')!.problem).toMatch(/XXXL/);
+    expect(findFeedOrder(shop.db, '84')!.problem).toContain('漢');
+  });
+
+  it('takes another way of writing a size for it, and asks once for names that it can’t know', async () => {
+    await setNames(shop, ['ASH']);
+    const jacket = '"Crew jacket, crest and club mark"';
+    expect(await take(`86,,Ada,,,${jacket},1,Large,navy,,ASH,\n`)).toMatchObject({ taken: 1 });
+    expect(orderOf('86').lines).toMatchObject([{ sizeName: 'L' }]);
+    expect(await take(`87,,Ada,,,${jacket},1,M-Tall,Ink,,ASH,\n`)).toMatchObject({ waiting: 1 });
+    expect(findFeedOrder(shop.db, '87')!.problem).toMatch(/What is the size M-Tall of Crew jacket.*the colour Ink/);
+    const [size, colour] = loadFeed(shop, new URLSearchParams()).unknown;
+    expect(size).toMatchObject({
+      kind: 'size',
+      name: 'M-Tall',
+      choices: expect.arrayContaining(['M', 'L']) as string[],
+    });
+    const itemId = findClub(shop).id;
+    expect(await matchName(shop, { kind: 'size', name: 'M-Tall', itemId, own: 'M' })).toMatchObject({ waiting: 1 });
+    expect(colour).toMatchObject({ kind: 'colour', name: 'Ink' });
+    expect(await matchName(shop, { kind: 'colour', name: 'Ink', itemId, own: 'navy' })).toMatchObject({ taken: 1 });
+    expect(orderOf('87').lines).toMatchObject([{ sizeName: 'M', colourName: 'navy' }]);
+    expect(await take(`88,,Bo,,,${jacket},1,m-tall,ink,,ASH,\n`)).toMatchObject({ taken: 1 });
+  });
+
+  it('whose headings nobody knows is asked for its columns once', async () => {
+    const text = 'Nr,Wer,Was,Stück\n90,Ada,Honeycomb tea towel,3\n';
+    const refusal = await refusalOf(() => takeFeed(shop, { file: 'x.csv', text }));
+    expect(refusal.message).toMatch(/none of its columns is headed “order”/);
+    const columns = { ...guessFeedColumns([]), order: 0, customer: 1, item: 2, quantity: 3 };
+    expect(await takeFeed(shop, { file: 'x.csv', text, columns })).toMatchObject({ taken: 1 });
+    expect(orderOf('90')).toMatchObject({ row: { customerName: 'Ada' }, lines: [{ quantity: 3 }] });
+    // From now on it is known.
+    const more = text.replace('90', '91');
+    expect(await takeFeed(shop, { file: 'y.csv', text: more })).toMatchObject({ taken: 1 });
   });
 
   it('that can’t be read is refused whole, with the line', async () => {

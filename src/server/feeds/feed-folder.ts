@@ -14,6 +14,8 @@ const DONE = 'done';
 const REFUSED = 'refused';
 const MOST_BYTES = 5 * 1024 * 1024;
 
+export const feedFolderOf = (shop: ShopContext): string => join(dirname(shop.db.$client.name), FEED_FOLDER);
+
 let looking: Promise<FolderReport> | null = null;
 
 /** One look at a time: two windows that ask at once get the same answer, and no file is taken by both. */
@@ -26,7 +28,7 @@ export function lookIntoFolder(shop: ShopContext): Promise<FolderReport> {
 
 /** Takes every file, the first by name first; what can't be read is put aside apart, with the reason told. */
 async function takeFolder(shop: ShopContext): Promise<FolderReport> {
-  const folder = join(dirname(shop.db.$client.name), FEED_FOLDER);
+  const folder = feedFolderOf(shop);
   for (const name of ['', DONE, REFUSED]) mkdirSync(join(folder, name), { recursive: true });
   const files = readdirSync(folder)
     .filter((name) => extname(name).toLowerCase() === '.csv')

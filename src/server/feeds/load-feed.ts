@@ -1,12 +1,12 @@
 // What came from the channel, and what waits to be matched.
 
 import { countFeedOrders, listFeedOrders, listOpenFeedOrders } from '../../data/feed-store';
-import type { FeedView } from '../../views/feed';
+import type { FeedView, UnknownName } from '../../views/feed';
 import type { ShopContext } from '../context';
 import { findPage, readListQuery } from '../list-query';
 import { listOrderable } from '../orders/load-new-order';
 import { FEED_FOLDER } from './feed-folder';
-import { matchFeedOrder } from './match-feed';
+import { keyOfName, matchFeedOrder } from './match-feed';
 
 const PAGE_ROWS = 50;
 
@@ -28,9 +28,19 @@ export function loadFeed(shop: ShopContext, params: URLSearchParams): FeedView {
       }),
     ),
     at,
-    unknown: [...new Set(waiting.flatMap(({ content }) => matchFeedOrder(shop, content).unknown))],
+    unknown: listOnce(waiting.flatMap(({ content }) => matchFeedOrder(shop, content).unknown)),
     refused: open.length - waiting.length,
     items: listOrderable(shop).map(({ id, name }) => ({ id, name })),
     folder: FEED_FOLDER,
   };
 }
+
+/** Of the same name, whatever its capitals, the first. */
+const listOnce = (names: readonly UnknownName[]): readonly UnknownName[] =>
+  [
+    ...new Map(
+      [...names]
+        .reverse()
+        .map((name) => [`${name.kind} ${name.kind === 'item' ? '' : name.item.id} ${keyOfName(name.name)}`, name]),
+    ).values(),
+  ].reverse();

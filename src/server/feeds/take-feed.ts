@@ -2,13 +2,33 @@
 // file again changes nothing.
 
 import { createHash } from 'node:crypto';
-import { pairLines, readFeed, type FeedOrder } from '../../core/feeds/index';
+import {
+  guessFeedColumns,
+  keyOfHeader,
+  pairLines,
+  readFeed,
+  readFeedHeader,
+  type FeedColumns,
+  type FeedOrder,
+} from '../../core/feeds/index';
+import type { InferType } from 'yup';
+import type { nameMatch } from '../../core/input/index';
 import { addDays } from '../../core/scheduling/index';
 import { dayOf } from '../../core/units/index';
 import { inTransaction } from '../../data/database';
-import { findFeedOrder, listOpenFeedOrders, putFeedItem, putFeedOrder, type FeedState } from '../../data/feed-store';
+import {
+  findFeedColumns,
+  findFeedOrder,
+  listOpenFeedOrders,
+  putFeedColumns,
+  putFeedItem,
+  putFeedName,
+  putFeedOrder,
+  type FeedState,
+} from '../../data/feed-store';
 import { findOrder } from '../../data/order-store';
 import type { FeedReport } from '../../views/feed';
+import { describeUnknown } from '../../wording/feeds';
 import { getShop, type ShopContext } from '../context';
 import { ShopError } from '../errors';
 import { changeLines } from '../orders/change-lines';
@@ -17,28 +37,42 @@ import { prepareTexts } from '../orders/line-texts';
 import { moveOrder } from '../orders/move-order';
 import { changeOrder, placeOrder, requireOrder } from '../orders/save-order';
 import { PLAIN_TERMS } from '../../core/orders/index';
-import { keyOfArticle, matchFeedOrder, type MatchedOrder } from './match-feed';
+import { keyOfName, matchFeedOrder, type MatchedOrder } from './match-feed';
 
 type Outcome = FeedState | 'same';
 
-/** @throws ShopError 'feed-unreadable' where the file is none: nothing of it is taken */
+/**
+ * `columns`: which is which, where its headings don't tell; remembered for all files that begin so.
+ * @throws ShopError 'feed-unreadable' where the file is none: nothing of it is taken
+ */
 export async function takeFeed(
   shop: ShopContext,
-  { file, text }: { readonly file: string; readonly text: string },
+  { file, text, columns }: { readonly file: string; readonly text: string; readonly columns?: FeedColumns },
 ): Promise<FeedReport> {
-  const read = readFeed(text, getShop(shop));
+  const known = (header: readonly string[]) =>
+    columns ?? findFeedColumns(shop.db, keyOfHeader(header)) ?? guessFeedColumns(header);
+  const read = readFeed(text, getShop(shop), known);
+  if (!read.ok && read.problem.kind === 'no-column')
+    throw new ShopError('unreadable', { reason: 'feed-columns', file, column: read.problem.column });
   if (!read.ok) throw new ShopError('unreadable', { reason: 'feed-unreadable', file, problem: read.problem });
+  if (columns) rememberColumns(shop, text, columns);
   const outcomes: Outcome[] = [];
   for (const order of read.value) outcomes.push(await takeFeedOrder(shop, order, file));
   return countOutcomes(outcomes);
 }
 
-/** Remembers what the channel calls an item, and tries again what waited for it. */
-export async function matchArticle(
+function rememberColumns(shop: ShopContext, text: string, columns: FeedColumns): void {
+  const read = readFeedHeader(text);
+  if (read.ok) putFeedColumns(shop.db, keyOfHeader(read.value.header), columns);
+}
+
+/** Remembers what the channel calls an item, or a size or colour of it, and tries again what waited for it. */
+export async function matchName(
   shop: ShopContext,
-  { article, itemId }: { readonly article: string; readonly itemId: number },
+  { kind, name, itemId, own = '' }: Omit<InferType<typeof nameMatch>, 'own'> & { readonly own?: string },
 ): Promise<FeedReport> {
-  putFeedItem(shop.db, keyOfArticle(article), itemId);
+  if (kind === 'item') putFeedItem(shop.db, keyOfName(name), itemId);
+  else putFeedName(shop.db, { kind, itemId, name: keyOfName(name), own });
   return retryFeed(shop);
 }
 
@@ -117,7 +151,7 @@ function carryOut(shop: ShopContext, order: FeedOrder, matched: MatchedOrder, fi
     return note(shop, order, { state: 'cancelled', file });
   }
   if (matched.unknown.length > 0)
-    return note(shop, order, { state: 'waiting', problem: `What is ${matched.unknown.join(', ')}?`, file });
+    return note(shop, order, { state: 'waiting', problem: describeUnknown(matched.unknown), file });
   if (orderId === null) return note(shop, order, { state: 'taken', file, orderId: takeNew(shop, order, matched) });
   changeTaken(shop, order, matched, orderId);
   return note(shop, order, { state: 'changed', file });

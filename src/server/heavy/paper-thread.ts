@@ -8,7 +8,7 @@ import { printCareCards } from '../paper/orders/care-cards';
 import { printOrderLabels } from '../paper/orders/order-labels';
 import { printOrderSheet } from '../paper/orders/order-sheet';
 import { printPackingSlip } from '../paper/orders/packing-slip';
-import { writeOrdersCsv } from '../paper/orders/orders-csv';
+import { writeOrderLinesCsv, writeOrdersCsv } from '../paper/orders/orders-csv';
 import { printPriceList, writePriceListCsv } from '../paper/price-list';
 import { printProof } from '../paper/proof';
 import { printPurchase } from '../paper/purchase-order';
@@ -45,6 +45,7 @@ const PAPERS = {
   printTicket,
   printWeedingMap,
   printWholePriceList,
+  writeOrderLinesCsv,
   writeOrdersCsv,
   writeWholePriceList,
 };

@@ -50,7 +50,7 @@ export function readStanding<Part extends StandingPart>(
   const quotes = new Map(order.lines.map((line) => [line.id, line.quote]));
   const parts = order.parts.map((part) => ({
     ...part,
-    estimates: estimateRemaining(quotes.get(part.lineId)!, part.layerIndex, part.state),
+    estimates: estimateRemaining(quotes.get(part.lineId)!, part.layerIndex, part),
   }));
   return {
     order,

@@ -18,6 +18,7 @@ import { loadLots, loadLotsOnShelf, loadNewestLines, type StoredLot } from '../.
 import type { FittingOffcut, FullStock, LotView, StockPage, StockRow, ThingView } from '../../views/stock';
 import { getShop, type ShopContext } from '../context';
 import { readMadeLines } from '../items/materials';
+import { shareOfRecut } from '../../core/orders/index';
 import { readOrdersHolding, type WaitingOrder } from '../orders/read-orders';
 import { DAYS_TO_MAKE } from './make-days';
 import { measureLot } from './measure-lot';
@@ -58,7 +59,9 @@ function readOrderNeeds(shop: ShopContext): readonly OrderNeed[] {
       if (!madeLine) return [];
       const own = parts.filter((part) => part.lineId === line.id);
       const needs: OrderNeed[] = madeLine.layers.flatMap(({ measurement, vinyl }, layerIndex): OrderNeed[] => {
-        const waiting = own.filter((part) => part.layerIndex === layerIndex && part.state === 'to-cut').length;
+        const waiting = own
+          .filter((part) => part.layerIndex === layerIndex && part.state === 'to-cut')
+          .reduce((sum, part) => sum + shareOfRecut(part.recut), 0);
         if (waiting === 0) return [];
         // Names lie side by side on a strip: each takes its share of one on which all were as long as it.
         const together = line.texts.length > 0 ? (named.get(`${line.itemId}/${layerIndex}`) ?? waiting) : waiting;

@@ -5,6 +5,8 @@ import type { FeedProblem } from '../../core/feeds';
 export const FEEDS = {
   'feed-unreadable': ({ file, problem }: { file: string; problem: FeedProblem }) =>
     `Nothing of ${file} was taken. ${describeFeedProblem(problem)}`,
+  'feed-columns': ({ file, column }: { file: string; column: string }) =>
+    `Nothing of ${file} was taken: none of its columns is headed “${column}”. Import it by hand once and say which column that is; after that, files like it are known.`,
   'feed-too-large': ({ file }: { file: string }) => `${file} is larger than an order file ever is. Divide it in two.`,
 };
 

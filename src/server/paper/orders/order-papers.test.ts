@@ -13,7 +13,10 @@ import { writeOrderCalendar, writeOpenCalendar } from '../../calendar/due-days';
 import { addPayment } from '../../orders/pay-order';
 import { changeShop } from '../../shop/change-shop';
 import Papa from 'papaparse';
-import { writeOrdersCsv } from './orders-csv';
+import { writeOrderLinesCsv, writeOrdersCsv } from './orders-csv';
+import { findFeedOrder } from '../../../data/feed-store';
+import { takeFeed } from '../../feeds/take-feed';
+import { readOrder } from '../../orders/read-orders';
 import { printTicket } from '../ticket';
 import { printCareCards } from './care-cards';
 import { printOrderLabels } from './order-labels';
@@ -134,4 +137,22 @@ describe('due days in a calendar', () => {
     expect(marks).toContain(`UID:order-${id}@chiral`);
     expect(new Set(marks).size).toBe(marks.length);
   });
+});
+
+describe('open orders line by line', () => {
+  it('are the same orders again where the table is taken as an order file', async () => {
+    const report = await takeFeed(shop, { file: 'open orders.csv', text: writeOrderLinesCsv(at()) });
+    expect(report).toMatchObject({ waiting: 0, refused: 0, same: 0 });
+    expect(report.taken).toBeGreaterThan(3);
+    const lines = (orderId: number) =>
+      readOrder(shop, orderId)!.order.lines.map(({ itemId, quantity, sizeName, colourName, each, texts }) => ({
+        itemId,
+        quantity,
+        sizeName,
+        colourName,
+        each,
+        texts: texts.map(({ label, text }) => [label, text]),
+      }));
+    expect(lines(findFeedOrder(shop.db, String(id))!.orderId!)).toEqual(lines(id));
+  }, 60_000);
 });

@@ -1,8 +1,8 @@
-// All orders as a table for a spreadsheet.
+// Orders as tables for a spreadsheet: all of them, and open ones line by line.
 
 import { writeCsv } from '../../../core/buying';
 import { dayOf, printMajor } from '../../../core/units';
-import { listOrdersForTable } from '../../../data/order-search';
+import { listOpenLinesForTable, listOrdersForTable } from '../../../data/order-search';
 import { getShop } from '../../context';
 import { openInThread, type ShopInThread } from '../../heavy/shop-in-thread';
 
@@ -37,6 +37,30 @@ export function writeOrdersCsv(at: ShopInThread): string {
       order.pieces,
       money(order.agreed),
       money(order.paid),
+    ]),
+  );
+}
+
+/** Headed as an order file is, so that a shop that takes it has the same orders. */
+export function writeOrderLinesCsv(at: ShopInThread): string {
+  const shop = openInThread(at);
+  const { currency } = getShop(shop);
+  const lines = listOpenLinesForTable(shop.db);
+  const labels = [...new Set(lines.flatMap(({ texts }) => texts.map(({ label }) => label)))];
+  return writeCsv(
+    ['order', 'customer', 'contact', 'due', 'item', 'quantity', 'size', 'colour', 'price', 'note', ...labels],
+    lines.map((line) => [
+      line.orderId,
+      line.customer,
+      line.contact,
+      line.dueDay,
+      line.item,
+      line.quantity,
+      line.sizeName,
+      line.colourName,
+      line.each === null ? '' : printMajor(line.each, currency),
+      line.note,
+      ...labels.map((label) => line.texts.find((text) => text.label === label)?.text ?? ''),
     ]),
   );
 }
