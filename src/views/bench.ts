@@ -1,6 +1,6 @@
 // The four stations of the bench. Types only.
 
-import type { ArtworkPicture } from '../core/artwork';
+import type { ArtworkPicture, PrepStep } from '../core/artwork';
 import type { RecutBits, SpoilageCause, Station } from '../core/orders';
 import type { PressPlan } from '../core/pressing';
 import type { BenchPart } from '../core/scheduling';
@@ -33,6 +33,20 @@ export type BenchPartView = BenchPart & {
   readonly layerText: string | null;
   /** What such a text is called; null for a drawing. */
   readonly layerLabel: string | null;
+};
+
+/** What one part is cut from. */
+export type PartDrawing = {
+  readonly artworkId: number;
+  readonly steps: readonly PrepStep[];
+  /** The width that the steps were taken at, mm. */
+  readonly savedWidthMm: number;
+  /** Width of the whole artwork on the piece, mm. */
+  readonly widthMm: number;
+  /** Of the worn layers, from 0. */
+  readonly layerIndex: number;
+  /** What of it is being made anew already. */
+  readonly recut: RecutBits | null;
 };
 
 /** How the pieces of a line are made: its placements with their pictures, and its layers numbered through them. */

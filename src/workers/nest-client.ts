@@ -2,7 +2,7 @@
 // counts.
 
 import { proxy, wrap, type Remote } from 'comlink';
-import type { ChosenStock, CutShape, NestLayout, NestProblem, Placement, ShapeWish } from '../core/nesting';
+import type { ChosenStock, CutOutline, CutShape, NestLayout, NestProblem, Placement, ShapeWish } from '../core/nesting';
 import type { Result } from '../core/units';
 import type { NestWish, NestWorker } from './nest.worker';
 
@@ -20,6 +20,9 @@ function getWorkers(): readonly Remote<NestWorker>[] {
 
 export const shapeInWorker = async (bytes: ArrayBuffer, wish: ShapeWish): Promise<CutShape | null> =>
   getWorkers()[0]!.shape(bytes, wish);
+
+export const bitsInWorker = async (bytes: ArrayBuffer, wish: ShapeWish): Promise<readonly CutOutline[]> =>
+  getWorkers()[0]!.bits(bytes, wish);
 
 /**
  * Ends when all have ended. `onImprove` is told of every layout that some worker found better than its own last one.

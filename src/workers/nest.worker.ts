@@ -8,7 +8,9 @@ import {
   fitCount,
   nest,
   readCutShape,
+  sortIslands,
   type ChosenStock,
+  type CutOutline,
   type CutShape,
   type NestLayout,
   type NestOptions,
@@ -45,6 +47,11 @@ const nestWorker = {
   /** Null where the drawing can't be read any more. */
   shape(bytes: ArrayBuffer, wish: ShapeWish): CutShape | null {
     return readCutShape(decodeText(new Uint8Array(bytes)), wish);
+  },
+
+  /** From left to right as seen from the front; none where the drawing can't be read any more. */
+  bits(bytes: ArrayBuffer, wish: ShapeWish): readonly CutOutline[] {
+    return sortIslands(nestWorker.shape(bytes, wish)?.islands ?? [], wish.mirrored);
   },
 
   /** Tells of each better layout until it is stopped, or nothing is left to win. */

@@ -10,7 +10,7 @@ export { fillSheet, stockOf } from './fill-sheet';
 export { attachTag, drawMarks, NO_MARKS, type DrawnMarks, type Marks, type WeedLines } from './marks';
 export { chooseStock, type ChosenStock } from './choose-stock';
 export { orderCutting } from './cut-order';
-export { readCutShape, type CutOutline, type CutShape, type ShapeWish } from './cut-shape';
+export { readCutShape, sortIslands, type CutOutline, type CutShape, type ShapeWish } from './cut-shape';
 export { layOutStandard } from './standard-layout';
 export { measureLayout } from './measure-layout';
 export { makeLoadLayer, placePoints, type LoadPart } from './load-file';

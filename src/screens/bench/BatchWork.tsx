@@ -197,7 +197,12 @@ function EntryName({ part, broken, named }: Omit<Entry, 'key'> & { readonly name
         {part.colourName}
         {named ? `, ${part.layerName}` : ''}
       </span>
-      {broken && <strong className="short"> again</strong>}
+      {broken && (
+        <strong className="short">
+          {' '}
+          {part.recut ? `again, ${part.recut.bits.length} of ${part.recut.of} bits` : 'again'}
+        </strong>
+      )}
     </span>
   );
 }

@@ -8,12 +8,12 @@ import type { ReadPart } from './read-orders';
 export function summarisePartEvents(parts: readonly ReadPart[]): OrderView['events'] {
   const events = parts.flatMap((part) => part.events.map((event) => ({ ...event, pieceNumber: part.pieceNumber })));
   return [...groupBy(events, (event) => `${event.kind}/${event.atMs}/${event.cause}`).values()].map((together) => {
-    const { kind, atMs, cause } = together[0]!;
+    const { kind, atMs, cause, recut } = together[0]!;
     const numbers = [...new Set(together.map((event) => event.pieceNumber))];
     const which = numbers.length > 4 ? `${numbers.length} pieces` : `piece ${numbers.join(', ')}`;
     const text =
       kind === 'spoiled'
-        ? `Spoiled: ${which}, ${cause ? CAUSE_NAMES[cause] : ''}${together.some((event) => event.blankLost) ? ', blank lost' : ''}`
+        ? `Spoiled: ${which}, ${cause ? CAUSE_NAMES[cause] : ''}${recut ? `, ${recut.bits.length} of ${recut.of} bits` : ''}${together.some((event) => event.blankLost) ? ', blank lost' : ''}`
         : kind === 'undone'
           ? `Taken back: ${which}`
           : `${which} ${STATE_NAMES[kind]}`;
