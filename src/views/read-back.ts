@@ -37,6 +37,14 @@ export type ReadBackView = {
 /** A design at a place, as it is worn. */
 type ProofPicture = { readonly href: string; readonly place: string; readonly widthMm: number };
 
+/** Texts of one place from the top, centred; shares of the width of the widest. */
+export type StackedTexts = {
+  readonly place: string;
+  /** #rrggbb of the blank. */
+  readonly ground: string;
+  readonly texts: readonly { readonly href: string; readonly widthShare: number; readonly gapShare: number }[];
+};
+
 /** What a customer is shown of an order. */
 export type ProofPageView = {
   readonly shopName: string;
@@ -55,6 +63,8 @@ export type ProofPageView = {
     readonly pictures: readonly ProofPicture[];
     readonly labels: readonly string[];
     readonly pieces: readonly {
+      /** Where several texts stand at one place: as they stand there, on the colour of the blank. */
+      readonly together: readonly StackedTexts[];
       readonly sizeName: string;
       readonly quantity: number;
       readonly texts: readonly { readonly label: string; readonly text: string; readonly href: string | null }[];

@@ -20,6 +20,10 @@ export const letteringInput = yup.object({
   mostLines: yup.mixed<1 | 2>().oneOf([1, 2], 'Lines: one or two.').required(),
   arcRadiusMm: orNothing(numberBetween('On an arc', -5000, 5000, 'Radius in mm; below 0 on the inside.')),
   insetMm: orNothing(numberBetween('Inner letters', 0.3, 50, 'How far they stand back, in mm.')),
+  // Left out by items older than it.
+  overlapMm: orNothing(numberBetween('Overlap', 0, 10, 'In mm; 0.5 is usual.'))
+    .default(null)
+    .optional(),
   gapMm: numberBetween('Below the one above', 0, 500, 'In mm.'),
   sample: shortText('For example', 60),
 });

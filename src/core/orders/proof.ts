@@ -22,6 +22,8 @@ export type ProofLine = {
     readonly colours: readonly string[];
     /** The text that stands there; null for a drawing. */
     readonly label: string | null;
+    /** From the text above it at the same place, mm; left out where there is none. */
+    readonly gapMm?: number;
   }[];
 };
 export type ProofContent = { readonly lines: readonly ProofLine[] };
@@ -38,7 +40,7 @@ export type ProofChange =
 const sayTexts = ({ texts }: ProofLine): string => texts.map(({ label, text }) => `${label} “${text}”`).join(', ');
 /** A text that was set anew is told as a text; of its place only where it stands is told here. */
 const sayDrawings = ({ drawings }: ProofLine): string =>
-  JSON.stringify(drawings.map((one) => (one.label === null ? one : [one.place, one.colours])));
+  JSON.stringify(drawings.map((one) => (one.label === null ? one : [one.place, one.colours, one.gapMm])));
 
 /** What differs from what was approved, by line; empty where it is still as it was shown. */
 export function compareProof(approved: ProofContent, now: ProofContent): readonly ProofChange[] {
@@ -67,6 +69,14 @@ function compareLine(old: ProofLine, line: ProofLine): readonly ProofChange[] {
 /** Without the texts that are each piece's own. */
 export const listSharedDrawings = ({ drawings }: ProofLine): ProofLine['drawings'] =>
   drawings.filter(({ label }) => label === null);
+
+/** The texts of a piece, those that stand at one place together, from the top. */
+export const groupTextsByPlace = ({ drawings }: ProofLine): readonly ProofLine['drawings'][] => [
+  ...groupBy(
+    drawings.filter(({ label }) => label !== null),
+    ({ place }) => place,
+  ).values(),
+];
 
 /** Pieces that bear the same drawings at the same places in the same colours; widths may follow the size. */
 export const groupDesigns = ({ lines }: ProofContent): readonly (readonly ProofLine[])[] => [

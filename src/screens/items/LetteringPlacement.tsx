@@ -184,6 +184,14 @@ function LetteringSizes({ lettering, change }: PartProps) {
         value={lettering.insetMm}
         onChange={(insetMm) => change({ insetMm })}
       />
+      {lettering.insetMm !== null && (
+        <Millimetres
+          label="Outer ones hollow, overlap"
+          help="0.5 is usual; empty for whole letters beneath"
+          value={lettering.overlapMm ?? null}
+          onChange={(overlapMm) => change({ overlapMm })}
+        />
+      )}
       <Millimetres
         label="Below the one above"
         help="Where several stand at one place"

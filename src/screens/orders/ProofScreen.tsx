@@ -2,7 +2,7 @@
 // Nothing of the shop's own figures is on it.
 
 import { formatInstant } from '../../core/units';
-import type { ProofPageView } from '../../views/read-back';
+import type { ProofPageView, StackedTexts } from '../../views/read-back';
 import { plural } from '../../wording/plural';
 import { asPage } from '../shared/page-data';
 import { Themed } from '../shared/Themed';
@@ -71,6 +71,9 @@ function Design({ design: { itemName, colourName, pictures, labels, pieces } }: 
                   {href && <img src={href} alt={`${label} as it will look`} />}
                 </div>
               ))}
+              {piece.together.map((stack) => (
+                <Stack key={stack.place} stack={stack} />
+              ))}
               <span className="soft">size {piece.sizeName}</span>
             </li>
           ))}
@@ -79,5 +82,18 @@ function Design({ design: { itemName, colourName, pictures, labels, pieces } }: 
         <p className="flat above-3">{pieces.map(({ sizeName, quantity }) => `${quantity} × ${sizeName}`).join(', ')}</p>
       )}
     </section>
+  );
+}
+
+const share = (of: number): string => `${of * 100}%`;
+
+/** Texts of one place as they stand on the piece. */
+function Stack({ stack: { place, ground, texts } }: { readonly stack: StackedTexts }) {
+  return (
+    <figure className="text-stack" style={{ background: ground }} aria-label={`Together at ${place}`}>
+      {texts.map(({ href, widthShare, gapShare }, at) => (
+        <img key={at} src={href} alt="" style={{ width: share(widthShare), marginTop: share(gapShare) }} />
+      ))}
+    </figure>
   );
 }

@@ -1,9 +1,9 @@
 // What a customer is shown of an order: as it was when the proof was made, whatever changed after.
 
-import { groupDesigns, listSharedDrawings, type ProofContent } from '../../core/orders/index';
+import { groupDesigns, groupTextsByPlace, listSharedDrawings, type ProofContent } from '../../core/orders/index';
 import { findArtworkVersions } from '../../data/artwork-store';
 import { findProofByToken, type StoredProof } from '../../data/proof-store';
-import type { ProofPageView } from '../../views/read-back';
+import type { ProofPageView, StackedTexts } from '../../views/read-back';
 import { pictureHref } from '../artwork/picture-file';
 import { getShop, type ShopContext } from '../context';
 import { notFound } from '../errors';
@@ -36,12 +36,31 @@ function toProofPage(shop: ShopContext, proof: StoredProof): ProofPageView {
 }
 
 type Line = ProofContent['lines'][number];
+type Drawing = Line['drawings'][number];
+
+/** Only where several stand at one place: one by itself is shown large. */
+const stackTexts = (line: Line, hrefOf: (drawing: Drawing) => string): readonly StackedTexts[] =>
+  groupTextsByPlace(line)
+    .filter((drawings) => drawings.length > 1)
+    .map((drawings) => {
+      const widest = Math.max(...drawings.map(({ widthMm }) => widthMm));
+      return {
+        place: drawings[0]!.place,
+        ground: line.ground,
+        texts: drawings.map((drawing) => ({
+          href: hrefOf(drawing),
+          widthShare: drawing.widthMm / widest,
+          gapShare: (drawing.gapMm ?? 0) / widest,
+        })),
+      };
+    });
 
 function toDesigns(shop: ShopContext, content: ProofContent): ProofPageView['designs'] {
   const ids = content.lines.flatMap(({ drawings }) => drawings.map(({ artworkId }) => artworkId));
   const versions = new Map(findArtworkVersions(shop.db, [...new Set(ids)]).map(({ id, version }) => [id, version]));
-  const hrefOf = ({ artworkId, colours }: Line['drawings'][number], { ground }: Line) =>
-    pictureHref({ id: artworkId, version: versions.get(artworkId) ?? 1 }, { colours, ground });
+  const versionOf = ({ artworkId }: Drawing) => ({ id: artworkId, version: versions.get(artworkId) ?? 1 });
+  const hrefOf = (drawing: Drawing, { ground }: Line) =>
+    pictureHref(versionOf(drawing), { colours: drawing.colours, ground });
   return groupDesigns(content).map((own) => ({
     itemName: own[0]!.itemName,
     colourName: own[0]!.colourName,
@@ -54,6 +73,7 @@ function toDesigns(shop: ShopContext, content: ProofContent): ProofPageView['des
     pieces: own.map((line) => ({
       sizeName: line.sizeName,
       quantity: line.quantity,
+      together: stackTexts(line, (drawing) => pictureHref(versionOf(drawing), { colours: drawing.colours })),
       texts: line.texts.map((text) => {
         const drawing = line.drawings.find(({ label }) => label === text.label);
         return { ...text, href: drawing ? hrefOf(drawing, line) : null };

@@ -50,14 +50,19 @@ function readProofContent(shop: ShopContext, { order }: ReadOrder): ProofContent
       sizeName: line.sizeName,
       colourName: line.colourName,
       texts: line.texts.map(({ label, text }) => ({ label, text })),
-      drawings: (line.made?.placements ?? []).map(({ artworkId, place, widthMm, lettering, text, vinylIds }) => ({
-        colours: vinylIds.map((id) => vinyls.get(id)?.colourHex ?? UNCHOSEN.grey),
-        artworkId,
-        place,
-        widthMm,
-        label: text === undefined ? null : (lettering?.label ?? null),
-        version: versions.get(artworkId) ?? 0,
-      })),
+      drawings: (line.made?.placements ?? []).map(
+        ({ artworkId, place, widthMm, lettering, text, vinylIds }, at, all) => ({
+          ...(lettering && all.slice(0, at).some((above) => above.lettering && above.place === place)
+            ? { gapMm: lettering.gapMm }
+            : {}),
+          colours: vinylIds.map((id) => vinyls.get(id)?.colourHex ?? UNCHOSEN.grey),
+          artworkId,
+          place,
+          widthMm,
+          label: text === undefined ? null : (lettering?.label ?? null),
+          version: versions.get(artworkId) ?? 0,
+        }),
+      ),
     })),
   };
 }

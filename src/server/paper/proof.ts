@@ -1,6 +1,6 @@
 // A proof on paper: a page for each design, then every piece with its texts, large enough to be read letter by letter.
 
-import { groupDesigns, listSharedDrawings } from '../../core/orders';
+import { groupDesigns, groupTextsByPlace, listSharedDrawings } from '../../core/orders';
 import { formatInstant } from '../../core/units';
 import { findPicture } from '../../data/artwork-store';
 import { findProofByToken, type StoredProof } from '../../data/proof-store';
@@ -9,7 +9,7 @@ import { notFound } from '../errors';
 import { openInThread, type ShopInThread } from '../heavy/shop-in-thread';
 import { requireOrder } from '../orders/save-order';
 import { plural } from '../../wording/plural';
-import { drawPictureOnPaper } from './draw-picture';
+import { drawPictureOnPaper, type PaperBox } from './draw-picture';
 import { INK, MARGIN, plainText, POINTS_PER_MM, printPaper, RULE, SOFT, type Paper } from './paper';
 import { drawHeading } from './paper-table';
 
@@ -78,12 +78,13 @@ function drawPieces(paper: Paper, shop: ShopContext, lines: readonly ProofLine[]
   const width = paper.page.width - 2 * MARGIN;
   let y = paper.y;
   lines.forEach((line, at) => {
-    if (y + PIECE_HEIGHT > paper.page.height - MARGIN) {
+    const height = measurePiece(line);
+    if (y + height > paper.page.height - MARGIN) {
       paper.addPage();
       y = MARGIN;
     }
-    drawPiece(paper, shop, line, at + 1, y, width);
-    y += PIECE_HEIGHT;
+    drawPiece(paper, shop, line, { number: at + 1, x: MARGIN, y, width, height });
+    y += height;
     paper
       .moveTo(MARGIN, y - 4)
       .lineTo(MARGIN + width, y - 4)
@@ -93,25 +94,67 @@ function drawPieces(paper: Paper, shop: ShopContext, lines: readonly ProofLine[]
   });
 }
 
+/** Texts above one another need more room to be read. */
+const measurePiece = (line: ProofLine): number =>
+  PIECE_HEIGHT * Math.max(1, ...groupTextsByPlace(line).map((texts) => 1 + (texts.length - 1) * EACH_MORE));
+const EACH_MORE = 0.8;
+
 /** What is written at the left, as it will look at the right. */
-function drawPiece(paper: Paper, shop: ShopContext, line: ProofLine, number: number, y: number, width: number): void {
+function drawPiece(
+  paper: Paper,
+  shop: ShopContext,
+  line: ProofLine,
+  { number, x, y, width, height }: PaperBox & { readonly number: number },
+): void {
   paper
     .font('text')
     .fontSize(9.5)
     .fillColor(SOFT)
-    .text(plainText(`${number}. size ${line.sizeName}`), MARGIN, y, { lineBreak: false });
-  const own = line.drawings.filter(({ label }) => label !== null);
-  const share = (width * 0.55) / Math.max(1, own.length);
-  own.forEach((drawing, at) => {
-    const text = line.texts.find(({ label }) => label === drawing.label)?.text ?? '';
+    .text(plainText(`${number}. size ${line.sizeName}`), x, y, { lineBreak: false });
+  line.texts.forEach(({ text }, at) => {
     paper
       .font('strong')
       .fontSize(15)
       .fillColor(INK)
-      .text(plainText(text), MARGIN, y + 14 + at * 20, { width: width * 0.42, lineBreak: false });
-    const found = findPicture(shop.db, drawing.artworkId);
-    if (!found) return;
-    const box = { x: MARGIN + width * 0.45 + at * share, y: y + 4, width: share - 12, height: PIECE_HEIGHT - 18 };
-    drawPictureOnPaper(paper, found.picture, box, { colours: drawing.colours, ground: line.ground });
+      .text(plainText(text), x, y + 14 + at * 20, { width: width * 0.42, lineBreak: false });
+  });
+  const places = groupTextsByPlace(line);
+  const share = (width * 0.55) / Math.max(1, places.length);
+  places.forEach((texts, at) => {
+    const box = { x: x + width * 0.45 + at * share, y: y + 4, width: share - 12, height: height - 18 };
+    drawTexts(paper, shop, { texts, ground: line.ground }, box);
   });
 }
+
+/** Texts of one place as they stand there: from the top, centred, to one scale. */
+function drawTexts(
+  paper: Paper,
+  shop: ShopContext,
+  { texts, ground }: { readonly texts: ProofLine['drawings']; readonly ground: string },
+  box: PaperBox,
+): void {
+  const stacked = texts.flatMap(({ artworkId, widthMm, gapMm = 0, colours }) => {
+    const picture = findPicture(shop.db, artworkId)?.picture;
+    return picture ? [{ picture, colours, widthMm, gapMm, heightMm: (picture.height * widthMm) / picture.width }] : [];
+  });
+  if (stacked.length === 0) return;
+  const widestMm = Math.max(...stacked.map(({ widthMm }) => widthMm));
+  const heightMm = stacked.reduce((sum, text) => sum + text.gapMm + text.heightMm, 0);
+  const perMm = Math.min((box.width - 2 * GROUND_EDGE) / widestMm, (box.height - 2 * GROUND_EDGE) / heightMm);
+  const [width, height] = [widestMm * perMm + 2 * GROUND_EDGE, heightMm * perMm + 2 * GROUND_EDGE];
+  paper.rect(box.x, box.y, width, height).fill(ground);
+  let y = box.y + GROUND_EDGE;
+  for (const text of stacked) {
+    const own = { width: text.widthMm * perMm, height: text.heightMm * perMm };
+    y += text.gapMm * perMm;
+    drawPictureOnPaper(
+      paper,
+      text.picture,
+      { x: box.x + (width - own.width) / 2, y, ...own },
+      { colours: text.colours },
+    );
+    y += own.height;
+  }
+}
+/** Of the blank's colour round the texts, points. */
+const GROUND_EDGE = 6;

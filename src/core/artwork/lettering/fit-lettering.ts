@@ -45,13 +45,14 @@ export function fitLettering(
 type SetText = { readonly artwork: Artwork; readonly widthMm: number; readonly heightMm: number };
 
 function setText(text: string, fonts: Fonts, lettering: Lettering): Result<SetText, LetterProblem> {
-  const { capHeightMm, tracking, letterCase, arcRadiusMm, insetMm } = lettering;
+  const { capHeightMm, tracking, letterCase, arcRadiusMm, insetMm, overlapMm } = lettering;
   const artwork = letter(text, fonts, {
     capHeightMm,
     tracking,
     letterCase,
     ...(arcRadiusMm === null ? {} : { arcRadiusMm }),
     ...(insetMm === null ? {} : { insetMm }),
+    ...(typeof overlapMm === 'number' ? { overlapMm } : {}),
   });
   if (!artwork.ok) return artwork;
   const box = boundLettering(artwork.value);

@@ -12,6 +12,7 @@ import {
   rotation,
   scaling,
   simplifyRegion,
+  subtractRegions,
   transformContour,
   translation,
   uniteRegions,
@@ -44,6 +45,8 @@ export type LetterOptions = {
   /** A pair: the letters in `colour`, and inside them a smaller copy, inset by so many mm, in `fillColour`. */
   readonly insetMm?: number;
   readonly fillColour?: string;
+  /** Of a pair: the letters are hollow beneath the smaller copy, but for so many mm along its edge. */
+  readonly overlapMm?: number;
 };
 export type LetterProblem =
   | { readonly kind: 'no-text' }
@@ -93,13 +96,18 @@ export function letter(
     OUTLINE_TOLERANCE_MM,
   );
   if (region.rings.length === 0) return fail({ kind: 'no-text' });
-  const layers = [toLayer(region, options.colour ?? '#231f2b')];
-  if (options.insetMm) {
-    const inner = offsetRegion(region, -options.insetMm, 'round');
-    if (inner.rings.length === 0) return fail({ kind: 'inset-too-large', insetMm: options.insetMm });
-    layers.push(toLayer(inner, options.fillColour ?? '#c98a12'));
-  }
-  return succeed({ layers, strokes: [], leftOut: [], gradients: 0, size: 'stated' });
+  const layers = layOnTop(region, options);
+  return layers.ok ? succeed({ layers: layers.value, strokes: [], leftOut: [], gradients: 0, size: 'stated' }) : layers;
+}
+
+/** The letters, and where they are a pair the inner ones on them. */
+function layOnTop(region: Region, options: LetterOptions): Result<readonly ArtworkLayer[], LetterProblem> {
+  const { insetMm, overlapMm, colour = '#231f2b', fillColour = '#c98a12' } = options;
+  if (!insetMm) return succeed([toLayer(region, colour)]);
+  const inner = offsetRegion(region, -insetMm, 'round');
+  if (inner.rings.length === 0) return fail({ kind: 'inset-too-large', insetMm });
+  const outer = overlapMm === undefined ? region : subtractRegions(region, offsetRegion(inner, -overlapMm, 'round'));
+  return succeed([toLayer(outer, colour), toLayer(inner, fillColour)]);
 }
 
 function toLayer(region: Region, colour: string): ArtworkLayer {

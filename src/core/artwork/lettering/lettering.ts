@@ -26,6 +26,11 @@ export type Lettering = {
   readonly arcRadiusMm: number | null;
   /** Of a pair in two vinyls: how far the inner letters stand back, mm; null for letters in one vinyl. */
   readonly insetMm: number | null;
+  /**
+   * Of a pair: the outer letters are hollow, and the inner ones lie so far over their edge, mm: one vinyl thick on the
+   * blank. Null or left out: the inner letters lie on whole outer ones.
+   */
+  readonly overlapMm?: number | null;
   /** From what lies above it at the same place, mm. */
   readonly gapMm: number;
   /** A usual text, by which the item is calculated. */
@@ -61,5 +66,6 @@ export type LetteringFit = {
 /** Texts with the same key look the same. `smaller`: in smaller letters, where it is too long for its place. */
 export function keyOfLettering(text: string, lettering: Lettering, smaller: boolean): string {
   const { label: _label, kind: _kind, sample: _sample, gapMm: _gap, ...look } = lettering;
-  return JSON.stringify([text, smaller, ...Object.entries(look).sort(([a], [b]) => (a < b ? -1 : 1))]);
+  const said = Object.entries(look).filter(([what, value]) => what !== 'overlapMm' || typeof value === 'number');
+  return JSON.stringify([text, smaller, ...said.sort(([a], [b]) => (a < b ? -1 : 1))]);
 }
