@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { compareProof, type ProofLine } from './index';
+import { compareProof, groupTextsByPlace, type ProofLine } from './index';
 
 const LINE: ProofLine = {
   lineId: 1,
@@ -50,5 +50,22 @@ describe('what changed since a proof', () => {
       { kind: 'added', line: other },
       { kind: 'removed', line: LINE },
     ]);
+  });
+});
+
+describe('texts of a piece', () => {
+  const NUMBER = { ...LINE.drawings[1]!, artworkId: 10, label: 'Number', gapMm: 15 };
+
+  it('stand together where they share a place, from the top; drawings are none of them', () => {
+    const sleeve = { ...LINE.drawings[1]!, artworkId: 11, place: 'sleeve', label: 'Seat' };
+    const places = groupTextsByPlace({ ...LINE, drawings: [...LINE.drawings, sleeve, NUMBER] });
+    expect(places.map((texts) => texts.map(({ artworkId }) => artworkId))).toEqual([[9, 10], [11]]);
+  });
+
+  it('moved apart ask for a new proof', () => {
+    const drawings = [...LINE.drawings, NUMBER];
+    const moved = [...LINE.drawings, { ...NUMBER, gapMm: 40 }];
+    const [one] = compareProof({ lines: [{ ...LINE, drawings }] }, { lines: [{ ...LINE, drawings: moved }] });
+    expect(one).toMatchObject({ kind: 'drawing' });
   });
 });

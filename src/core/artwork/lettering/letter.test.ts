@@ -82,6 +82,18 @@ describe('letter', () => {
     for (const bent of [outside, inside]) expect(bent.layers[0]!.netMm2 / straight.layers[0]!.netMm2).toBeCloseTo(1, 2);
   });
 
+  it('makes a pair hollow beneath, but for the overlap', () => {
+    const [full, inner] = measure(set('I', 'anton', { insetMm: 1.2 })).layers;
+    const [hollow, same] = measure(set('I', 'anton', { insetMm: 1.2, overlapMm: 0.4 })).layers;
+    expect(same!.netMm2).toBeCloseTo(inner!.netMm2, 1);
+    expect(hollow).toMatchObject({ pieces: 1, cavities: 1 });
+    expect(hollow!.box.width).toBeCloseTo(full!.box.width, 6);
+    // An I is a rectangle: the two share a frame of 0.4 mm along the inner one's edge.
+    const { width, height } = inner!.box;
+    const shared = width * height - (width - 0.8) * (height - 0.8);
+    expect(hollow!.netMm2 + inner!.netMm2 - full!.netMm2).toBeCloseTo(shared, 0);
+  });
+
   it('makes a pair: the letters, and a smaller copy inside by the inset', () => {
     const [outer, inner] = measure(set('24', 'anton', { insetMm: 1.2 })).layers;
     expect(inner!.netMm2).toBeLessThan(outer!.netMm2);
