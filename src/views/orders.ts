@@ -27,8 +27,10 @@ type CombTooth = {
 
 export type CombColumn = {
   readonly pieceId: number;
-  /** Which piece of its order, from 1. */
+  /** Which piece of its order, from 1; of several the first. */
   readonly number: number;
+  /** So many pieces stand in it, each tooth as far as the slowest of them: a comb has only so many columns. */
+  readonly pieces: number;
   readonly teeth: readonly CombTooth[];
 };
 

@@ -2,6 +2,7 @@
 
 import * as yup from 'yup';
 import { FEED_COLUMNS, type FeedColumn } from '../feeds';
+import { ORDER_ROW_LIMIT } from '../rosters';
 import { optionIndexes } from './item-inputs';
 import { letteringInput } from './lettering-input';
 import {
@@ -48,7 +49,7 @@ export const orderChange = yup.object({
 });
 
 /** Longer lists of names are taken as several orders. */
-const ROSTER_LINES = 1000;
+const ROSTER_LINES = ORDER_ROW_LIMIT;
 const TEXT_LETTERS = 400;
 /** Kept as written: spaces at the ends are the customer's. */
 const writtenText = (label: string) =>

@@ -1,5 +1,5 @@
 // Lists of names: read as written, matched to an item's texts, and checked row by row.
-export { readRoster, ROSTER_ROW_LIMIT, type RosterProblem, type RosterTable } from './read-roster';
+export { ORDER_ROW_LIMIT, readRoster, ROSTER_ROW_LIMIT, type RosterProblem, type RosterTable } from './read-roster';
 export {
   countColumns,
   matchColumns,

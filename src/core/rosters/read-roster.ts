@@ -16,6 +16,8 @@ export type RosterProblem =
   | { readonly kind: 'too-many-rows'; readonly rows: number; readonly limit: number };
 
 export const ROSTER_ROW_LIMIT = 5000;
+/** So many one order holds: a longer list is taken as two. */
+export const ORDER_ROW_LIMIT = 1000;
 const DELIMITERS = ['\t', ';', ',', '|'];
 
 /**

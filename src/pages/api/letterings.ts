@@ -1,8 +1,14 @@
 import { textsInput } from '../../core/input';
 import { endpoint, readJson } from '../../server/endpoint';
 import { parseInput } from '../../server/errors';
+import { wakeThreads } from '../../server/lettering/letter-texts';
 import { setTexts } from '../../server/lettering/set-texts';
 
+/** Texts are about to be asked for: whoever sets them gets ready. */
+export const GET = endpoint(() => {
+  wakeThreads();
+  return {};
+});
 export const POST = endpoint(async ({ shop, api }) =>
   setTexts(shop, parseInput(textsInput, await readJson(api.request))),
 );

@@ -56,15 +56,17 @@ function Orders({ initial }: { readonly initial: OrderListView }) {
           <div className="list-tools">
             <Shown show={show} counts={counts} />
             {isLong && <ListSearch label="Find an order" query={query} others={others} onTyped={look} />}
-            <Button size="small" className="no-print" href="/api/orders/table.csv" download>
-              All as CSV
-            </Button>
-            <Button size="small" className="no-print" href="/api/orders/lines.csv" download>
-              Open ones by line
-            </Button>
-            <Button size="small" className="no-print" onClick={() => print()}>
-              Print
-            </Button>
+            <div className="actions no-print">
+              <Button size="small" href="/api/orders/table.csv" download>
+                All as CSV
+              </Button>
+              <Button size="small" href="/api/orders/lines.csv" download>
+                Open ones by line
+              </Button>
+              <Button size="small" onClick={() => print()}>
+                Print
+              </Button>
+            </div>
           </div>
           {view.isNear && <p className="soft flat">No exact match; these are close.</p>}
           <div className="sheet flush" tabIndex={0} role="region" aria-label="Orders">

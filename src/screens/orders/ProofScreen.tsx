@@ -1,7 +1,7 @@
 // A proof as a customer sees it: each design, and every piece with its texts, large enough to be read letter by letter.
 // Nothing of the shop's own figures is on it.
 
-import { formatInstant } from '../../core/units';
+import { formatInstant, toPercent } from '../../core/units';
 import type { ProofPageView, StackedTexts } from '../../views/read-back';
 import { plural } from '../../wording/plural';
 import { asPage } from '../shared/page-data';
@@ -85,7 +85,7 @@ function Design({ design: { itemName, colourName, pictures, labels, pieces } }: 
   );
 }
 
-const share = (of: number): string => `${of * 100}%`;
+const share = (of: number): string => `${toPercent(of)}%`;
 
 /** Texts of one place as they stand on the piece. */
 function Stack({ stack: { place, ground, texts } }: { readonly stack: StackedTexts }) {

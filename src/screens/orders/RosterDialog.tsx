@@ -8,10 +8,12 @@ import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import LinearProgress from '@mui/material/LinearProgress';
 import TextField from '@mui/material/TextField';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { decodeList } from '../../core/buying/price-list';
-import type { RosterItem } from '../../core/rosters';
+import { ORDER_ROW_LIMIT, type RosterItem } from '../../core/rosters';
+import { toPercent } from '../../core/units';
 import { plural, verbFor } from '../../wording/plural';
+import { callApi } from '../shared/api';
 import { Failure } from '../shared/Failure';
 import { FileButton } from '../shared/FileButton';
 import type { RosterForm } from './line-form';
@@ -30,6 +32,7 @@ type Props = {
 
 export default function RosterDialog({ itemName, item, usual, start, onClose, onTake }: Props) {
   const roster = useRoster({ item, usual, start });
+  useEffect(() => void callApi('GET', '/api/letterings').catch(() => undefined), []);
   const [isPasting, setPasting] = useState(start === null || start.rows.length === 0);
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="lg" aria-labelledby="roster-title">
@@ -63,17 +66,16 @@ export default function RosterDialog({ itemName, item, usual, start, onClose, on
       </DialogContent>
       <DialogActions sx={{ px: 3, pb: 2 }}>
         <Button onClick={onClose}>Cancel</Button>
-        <Button
-          variant="contained"
-          disabled={isPasting || roster.rows.length === 0 || roster.blocked.size > 0 || roster.missing > 0}
-          onClick={() => onTake(roster.toForm())}
-        >
+        <Button variant="contained" disabled={isPasting || !canBeTaken(roster)} onClick={() => onTake(roster.toForm())}>
           Take {plural(roster.rows.length, 'piece')}
         </Button>
       </DialogActions>
     </Dialog>
   );
 }
+
+const canBeTaken = ({ rows, blocked, missing }: RosterState): boolean =>
+  rows.length > 0 && rows.length <= ORDER_ROW_LIMIT && blocked.size === 0 && missing === 0;
 
 type PasteProps = { readonly roster: RosterState; readonly item: RosterItem; readonly onRead: () => void };
 
@@ -94,8 +96,8 @@ function PasteList({ roster, item, onRead }: PasteProps) {
         label="The list"
         placeholder={`${example} ${item.sizes[0] ?? ''}`.trim()}
         multiline
-        minRows={8}
-        maxRows={16}
+        // One that grows with its text takes half a minute to hold a list of thousands.
+        rows={12}
         value={text}
         onChange={(event) => setText(event.target.value)}
         autoFocus
@@ -123,7 +125,11 @@ function PasteList({ roster, item, onRead }: PasteProps) {
   );
 }
 
-function RosterVerdict({ roster: { rows, findings, blocked, missing, asking } }: { readonly roster: RosterState }) {
+function RosterVerdict({
+  roster: { rows, findings, blocked, missing, asking, set },
+}: {
+  readonly roster: RosterState;
+}) {
   const asked = new Set(findings.map(({ line }) => line)).size;
   return (
     <div role="status" aria-live="polite">
@@ -135,9 +141,20 @@ function RosterVerdict({ roster: { rows, findings, blocked, missing, asking } }:
             ? `: look at ${plural(asked, 'row')} before you take ${verbFor(rows.length, 'it', 'them')}.`
             : ': nothing looks wrong.'}
       </p>
+      {rows.length > ORDER_ROW_LIMIT && (
+        <p className="short flat above-1">
+          One order holds {ORDER_ROW_LIMIT} pieces of a list: take this one as{' '}
+          {plural(Math.ceil(rows.length / ORDER_ROW_LIMIT), 'order')}, each with its part of the list.
+        </p>
+      )}
       {missing > 0 && (
         <div className="actions">
-          <LinearProgress className="grow" aria-label="Setting the texts" />
+          <LinearProgress
+            className="grow"
+            aria-label="Setting the texts"
+            variant="determinate"
+            value={toPercent(set.size / (set.size + missing))}
+          />
           <span className="soft">{missing} to be set</span>
           {asking.stopped ? (
             <Button size="small" variant="text" onClick={asking.again}>

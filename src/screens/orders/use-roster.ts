@@ -147,6 +147,7 @@ function toFormRow(row: EditedRow, item: RosterItem, isFromList: boolean): Roste
 
 /** So many are set at once: between two lots it can be stopped, and says how far it is. */
 const LOT = 100;
+/** One text alone is being typed: that is waited for. */
 const PAUSE_MS = 300;
 
 function useSetRoster(rows: readonly EditedRow[], item: RosterItem) {
@@ -169,7 +170,7 @@ function useSetRoster(rows: readonly EditedRow[], item: RosterItem) {
   );
   const asking = useLatest(
     missing.size > 0 && failure === null ? JSON.stringify([...missing.keys()]) : null,
-    PAUSE_MS,
+    missing.size === 1 ? PAUSE_MS : 0,
     async (signal) => {
       const lot = [...missing].slice(0, LOT);
       try {

@@ -10,7 +10,7 @@ export function Comb({ columns }: { columns: readonly CombColumn[] }) {
       {columns.map((column) => (
         <span
           key={column.pieceId}
-          title={`piece ${column.number}: ${column.teeth.map((tooth) => (tooth.broken ? 'spoiled' : STATE_NAMES[tooth.state])).join(', ')}`}
+          title={`${namePieces(column)}: ${column.teeth.map((tooth) => (tooth.broken ? 'spoiled' : STATE_NAMES[tooth.state])).join(', ')}`}
         >
           {column.teeth.map((tooth) => (
             <i key={tooth.partId} className={`tooth ${tooth.broken ? 'broken' : tooth.state}`} />
@@ -52,11 +52,17 @@ export function CombLegend() {
   );
 }
 
+const namePieces = ({ number, pieces }: CombColumn): string =>
+  pieces === 1 ? `piece ${number}` : `pieces ${number} to ${number + pieces - 1}, the slowest`;
+
 function summarise(columns: readonly CombColumn[]): string {
+  const pieces = columns.reduce((sum, column) => sum + column.pieces, 0);
+  if (pieces > columns.length)
+    return `${plural(pieces, 'piece')} in ${columns.length} columns, each as far as its slowest piece`;
   const teeth = columns.flatMap((column) => column.teeth);
   const counts = (['to-cut', 'cut', 'weeded', 'pressed', 'checked'] as const)
     .map((state) => [STATE_NAMES[state], teeth.filter((tooth) => tooth.state === state).length] as const)
     .filter(([, count]) => count > 0);
   const broken = teeth.filter((tooth) => tooth.broken).length;
-  return `${plural(columns.length, 'piece')}, ${plural(teeth.length, 'part')}: ${counts.map(([name, count]) => `${count} ${name}`).join(', ')}${broken ? `, ${broken} spoiled` : ''}`;
+  return `${plural(pieces, 'piece')}, ${plural(teeth.length, 'part')}: ${counts.map(([name, count]) => `${count} ${name}`).join(', ')}${broken ? `, ${broken} spoiled` : ''}`;
 }

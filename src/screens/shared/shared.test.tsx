@@ -139,8 +139,8 @@ describe('comb, slack and timeline', () => {
     show(
       <Comb
         columns={[
-          { pieceId: 1, number: 1, teeth: [tooth(1, 'checked'), tooth(2, 'cut')] },
-          { pieceId: 2, number: 2, teeth: [tooth(3, 'to-cut', true), tooth(4, 'cut')] },
+          { pieceId: 1, number: 1, pieces: 1, teeth: [tooth(1, 'checked'), tooth(2, 'cut')] },
+          { pieceId: 2, number: 2, pieces: 1, teeth: [tooth(3, 'to-cut', true), tooth(4, 'cut')] },
         ]}
       />,
     );

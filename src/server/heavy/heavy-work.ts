@@ -24,8 +24,9 @@ const MOST_WAITING: Readonly<Record<HeavyKind, number>> = {
   letter: 200,
 };
 const MEMORY_MB = 500;
-/** One core stays for the pages. */
+/** One core stays for the pages; texts come in lots so short that pages find room between them. */
 const THREADS = Math.max(1, availableParallelism() - 1);
+const countThreads = (kind: HeavyKind): number => (kind === 'letter' ? Math.max(2, THREADS) : THREADS);
 const WARM_MS = 2 * 60_000;
 
 export type HeavyWish = {
@@ -60,7 +61,7 @@ class Crew {
     this.pool = new Tinypool({
       filename: file,
       minThreads: 0,
-      maxThreads: THREADS,
+      maxThreads: countThreads(kind),
       idleTimeout: WARM_MS,
       resourceLimits: { maxOldGenerationSizeMb: MEMORY_MB },
     });
@@ -98,7 +99,7 @@ class Crew {
   }
 
   private startNext(): void {
-    while (this.running.size < THREADS) {
+    while (this.running.size < countThreads(this.kind)) {
       const job = this.queue.shift();
       if (!job) return;
       this.running.add(job);

@@ -9,7 +9,7 @@ import {
 } from '../../data/lettering-store';
 import type { Result } from '../../core/units';
 import type { ShopContext } from '../context';
-import { ShopError } from '../errors';
+import { log, ShopError } from '../errors';
 import { heavyWork } from '../heavy/heavy-work';
 import type { LetteredText, MeasuredText, TextWish } from '../heavy/letter-thread';
 
@@ -25,6 +25,12 @@ export type SetText = Result<KeptLettering, FitProblem>;
 export type LetterLot = (wishes: readonly TextWish[]) => Promise<readonly LetteredText[]>;
 const letterInThread: LetterLot = (wishes) =>
   heavyWork.run<readonly LetteredText[]>({ kind: 'letter', task: wishes, limitMs: LIMIT_MS, tooMuch });
+
+/** A thread takes a second to load what it sets texts with: it begins while the list is still being pasted. */
+export const wakeThreads = (): void => {
+  for (let thread = 0; thread < LOTS_AT_ONCE; thread++)
+    letterInThread([]).catch((error: unknown) => log.error(error, 'a thread that sets texts could not be woken'));
+};
 
 export const keyOfWish = ({ text, lettering, smaller }: TextWish): string => keyOfLettering(text, lettering, smaller);
 

@@ -1,6 +1,6 @@
 // Rows of orders: how far each is, what it waits for, by when.
 
-import { getOwed, isOver } from '../../core/orders/index';
+import { findSlowest, getOwed, isOver } from '../../core/orders/index';
 import { groupBy, type Figure } from '../../core/units/index';
 import { findVinyls, type StoredVinyl } from '../../data/shelf-store';
 import type { CombColumn, OrderRow } from '../../views/orders';
@@ -9,17 +9,35 @@ import type { WaitingOrder, WaitingPart } from './read-orders';
 import { UNCHOSEN } from '../../theme/tokens';
 import { plural } from '../../wording/plural';
 
+/** More are neither told apart by eye nor held by a list. */
+const MOST_COLUMNS = 60;
+
 export function toComb(parts: readonly WaitingPart[], colours: ReadonlyMap<number, string>): readonly CombColumn[] {
-  return [...groupBy(parts, (part) => part.pieceId)].map(([pieceId, members]) => ({
-    pieceId,
-    number: members[0]!.pieceNumber,
-    teeth: members.map((part) => ({
-      partId: part.id,
-      state: part.state,
-      broken: part.broken,
-      colour: colours.get(part.vinylId) ?? UNCHOSEN.grey,
-    })),
-  }));
+  const pieces = [...groupBy(parts, (part) => part.pieceId).values()];
+  const together = Math.ceil(pieces.length / MOST_COLUMNS);
+  return Array.from({ length: Math.ceil(pieces.length / Math.max(1, together)) }, (_, at) =>
+    toColumn(pieces.slice(at * together, (at + 1) * together), colours),
+  );
+}
+
+/** Pieces beside one another, each tooth as far as the slowest of them. */
+function toColumn(pieces: readonly (readonly WaitingPart[])[], colours: ReadonlyMap<number, string>): CombColumn {
+  const longest = pieces.reduce((most, piece) => (piece.length > most.length ? piece : most));
+  const [first] = pieces[0]!;
+  return {
+    pieceId: first!.pieceId,
+    number: first!.pieceNumber,
+    pieces: pieces.length,
+    teeth: longest.map((part, at) => {
+      const alike = pieces.flatMap((piece) => piece[at] ?? []);
+      return {
+        partId: part.id,
+        state: findSlowest(alike.map(({ state }) => state)),
+        broken: alike.some(({ broken }) => broken),
+        colour: colours.get(part.vinylId) ?? UNCHOSEN.grey,
+      };
+    }),
+  };
 }
 
 /** The station where most of an order waits: what to do so that it moves. */

@@ -4,7 +4,7 @@
 import { formatDay, formatLength, formatShare, type FormatSettings } from '../../core/units';
 import type { LoadCard } from '../../views/cut-sheets';
 import { describeLoading } from '../../wording/nesting';
-import { INK, PAPER_MARGIN_MM, plainText, POINTS_PER_MM, printPaper, RULE, SOFT, type Paper } from './paper';
+import { INK, PAPER_MARGIN_MM, POINTS_PER_MM, printPaper, RULE, SOFT, type Paper } from './paper';
 import { plural } from '../../wording/plural';
 
 const DRAWING_MM = 92;
@@ -31,20 +31,17 @@ function drawPage(
     .font('strong')
     .fontSize(17)
     .fillColor(INK)
-    .text(
-      plainText(`${vinylName}${sheets.length > 1 ? `, sheet ${at + 1} of ${sheets.length}` : ''}`),
-      margin,
-      margin,
-      { width, lineBreak: false, ellipsis: true },
-    );
+    .text(`${vinylName}${sheets.length > 1 ? `, sheet ${at + 1} of ${sheets.length}` : ''}`, margin, margin, {
+      width,
+      lineBreak: false,
+      ellipsis: true,
+    });
   paper
     .font('text')
     .fontSize(10.5)
     .fillColor(SOFT)
     .text(
-      plainText(
-        `${sheet.lotName}. ${plural(sheet.pieces.length, 'part')} on ${formatLength(sheet.facts.usedLengthMm, settings)}, ${formatShare(sheet.density, settings, 0)} of it used.`,
-      ),
+      `${sheet.lotName}. ${plural(sheet.pieces.length, 'part')} on ${formatLength(sheet.facts.usedLengthMm, settings)}, ${formatShare(sheet.density, settings, 0)} of it used.`,
       { width },
     );
   const top = paper.y + 8;
@@ -52,7 +49,7 @@ function drawPage(
   let y = top + DRAWING_MM * POINTS_PER_MM + 12;
   for (const { label, text } of describeLoading(sheet.facts, settings)) {
     paper.font('text').fontSize(10.5).fillColor(SOFT).text(label, margin, y, { width: 60, lineBreak: false });
-    paper.fillColor(INK).text(plainText(text), margin + 64, y, { width: width - 64 });
+    paper.fillColor(INK).text(text, margin + 64, y, { width: width - 64 });
     y = Math.max(y + LINE + 2, paper.y + 2);
   }
   y += 6;
@@ -69,7 +66,7 @@ function drawPage(
       y = margin;
     }
     const cell = (text: string, left: number, wide: number) =>
-      paper.text(plainText(text), margin + left, y, { width: wide, height: LINE, lineBreak: false, ellipsis: true });
+      paper.text(text, margin + left, y, { width: wide, height: LINE, lineBreak: false, ellipsis: true });
     paper.font('strong').fontSize(9.5).fillColor(INK);
     cell(String(index + 1), 0, 22);
     paper.font('text');

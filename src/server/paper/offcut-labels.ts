@@ -2,7 +2,7 @@
 
 import { formatLength, type FormatSettings } from '../../core/units';
 import type { FullStock } from '../../views/stock';
-import { INK, PAPER_MARGIN_MM, plainText, POINTS_PER_MM, printPaper, RULE, SOFT } from './paper';
+import { INK, PAPER_MARGIN_MM, POINTS_PER_MM, printPaper, RULE, SOFT } from './paper';
 import { PAPER_COLOURS } from '../../theme/tokens';
 
 /** Three labels across, cut apart along the lines. */
@@ -37,7 +37,7 @@ export function printOffcutLabels(
         .font('text')
         .fontSize(9)
         .fillColor(INK)
-        .text(plainText(thing.name), x + 8, y + 40, { width: width - 66, height: 24, ellipsis: true });
+        .text(thing.name, x + 8, y + 40, { width: width - 66, height: 24, ellipsis: true });
       paper
         .fillColor(SOFT)
         .text(

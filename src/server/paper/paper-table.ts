@@ -1,6 +1,6 @@
 // A table on paper: rows that wrap, a rule under each, and a new page where one is full.
 
-import { INK, PAPER_MARGIN_MM, plainText, POINTS_PER_MM, RULE, SOFT } from './paper';
+import { INK, PAPER_MARGIN_MM, POINTS_PER_MM, RULE, SOFT } from './paper';
 
 type Paper = PDFKit.PDFDocument;
 /** Share of the width, and whether its figures stand at the right. */
@@ -9,8 +9,8 @@ export type PaperColumn = { readonly share: number; readonly right?: boolean };
 /** A heading with a line under it; what follows stands below. */
 export function drawHeading(paper: Paper, heading: string, below: string): void {
   const left = PAPER_MARGIN_MM * POINTS_PER_MM;
-  paper.font('strong').fontSize(20).fillColor(INK).text(plainText(heading), left, left);
-  paper.font('text').fontSize(11).fillColor(SOFT).text(plainText(below));
+  paper.font('strong').fontSize(20).fillColor(INK).text(heading, left, left);
+  paper.font('text').fontSize(11).fillColor(SOFT).text(below);
 }
 
 /** Rows from where the paper stands; those of `strong` in the heavier face. The first row is repeated on each page. */
@@ -34,7 +34,7 @@ export function drawTable(
         .font(face)
         .fontSize(10.5)
         .fillColor(INK)
-        .text(plainText(cell), places[index]!.x, y, {
+        .text(cell, places[index]!.x, y, {
           width: places[index]!.width,
           align: columns[index]!.right ? 'right' : 'left',
         }),
@@ -54,7 +54,7 @@ export function drawTable(
         paper
           .font(face)
           .fontSize(10.5)
-          .heightOfString(plainText(cell) || ' ', { width: places[index]!.width }),
+          .heightOfString(cell || ' ', { width: places[index]!.width }),
       ),
     );
   rows.forEach((row, index) => {

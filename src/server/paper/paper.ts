@@ -1,9 +1,7 @@
 // Printed paper: a PDF with the shop's fonts, in millimetres, its pages as large as the shop's paper.
 
-import { join } from 'node:path';
-import PDFDocument from 'pdfkit';
-import { programRoot } from '../context';
 import { PAPER_COLOURS } from '../../theme/tokens';
+import { ShopPaper } from './shop-paper';
 
 /** Points a millimetre, by definition (72 an inch). */
 export const POINTS_PER_MM = 72 / 25.4;
@@ -15,30 +13,18 @@ export const { ink: INK, soft: SOFT, rule: RULE } = PAPER_COLOURS;
 export type Paper = PDFKit.PDFDocument;
 type PaperSize = 'A4' | 'LETTER';
 
-const fontFile = (weight: 400 | 600) =>
-  join(
-    programRoot(),
-    'node_modules',
-    '@fontsource',
-    'archivo-narrow',
-    'files',
-    `archivo-narrow-latin-${weight}-normal.woff`,
-  );
-
 /** The bytes of a document that `draw` fills. Letter paper where the shop's locale uses it. */
 export async function printPaper(
   title: string,
   locale: string,
   draw: (paper: Paper) => void,
 ): Promise<Uint8Array<ArrayBuffer>> {
-  const paper = new PDFDocument({
+  const paper = new ShopPaper({
     size: paperSizeFor(locale),
     margin: PAPER_MARGIN_MM * POINTS_PER_MM,
     autoFirstPage: false,
     info: { Title: title },
-  });
-  paper.registerFont('text', fontFile(400));
-  paper.registerFont('strong', fontFile(600));
+  }).registerFaces();
   const chunks: Uint8Array[] = [];
   const done = new Promise<Uint8Array<ArrayBuffer>>((resolve, reject) => {
     paper.on('data', (chunk: Uint8Array) => chunks.push(chunk));
@@ -52,18 +38,6 @@ export async function printPaper(
 
 /** Countries that print on letter paper. */
 const paperSizeFor = (locale: string): PaperSize => (/-(US|CA|MX|PH)$/i.test(locale) ? 'LETTER' : 'A4');
-
-/** What a narrow Latin face has no letter for is printed as a question mark rather than as an empty box. */
-export const plainText = (text: string): string =>
-  text
-    .normalize('NFC')
-    .replace(
-      /[^\u0020-\u007e\u00a0-\u00ff\u2013\u2014\u2018-\u201d\u2022\u2026\u20ac\u2212]/g,
-      (letter) => letter.normalize('NFD').replace(/[^\u0020-\u007e]/g, '') || '?',
-    );
-
-/** The same for a text of several lines. */
-export const plainLines = (text: string): string => text.split('\n').map(plainText).join('\n');
 
 /** A new page where what follows, so many points high, would not fit on this one. */
 export function startBlock(paper: Paper, height: number): void {

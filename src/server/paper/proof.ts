@@ -10,7 +10,7 @@ import { openInThread, type ShopInThread } from '../heavy/shop-in-thread';
 import { requireOrder } from '../orders/save-order';
 import { plural } from '../../wording/plural';
 import { drawPictureOnPaper, type PaperBox } from './draw-picture';
-import { INK, MARGIN, plainText, POINTS_PER_MM, printPaper, RULE, SOFT, type Paper } from './paper';
+import { INK, MARGIN, POINTS_PER_MM, printPaper, RULE, SOFT, type Paper } from './paper';
 import { drawHeading } from './paper-table';
 
 type ProofLine = StoredProof['content']['lines'][number];
@@ -42,10 +42,10 @@ function drawDesign(paper: Paper, shop: ShopContext, lines: readonly ProofLine[]
     .font('strong')
     .fontSize(14)
     .fillColor(INK)
-    .text(plainText(`${first!.itemName}, ${first!.colourName}: ${plural(pieces, 'piece')}`), MARGIN, paper.y + 12);
+    .text(`${first!.itemName}, ${first!.colourName}: ${plural(pieces, 'piece')}`, MARGIN, paper.y + 12);
   if (first!.texts.length === 0) {
     const sizes = lines.map(({ sizeName, quantity }) => `${quantity} × ${sizeName}`).join(', ');
-    paper.font('text').fontSize(11).fillColor(SOFT).text(plainText(sizes));
+    paper.font('text').fontSize(11).fillColor(SOFT).text(sizes);
   }
   let y = paper.y + 8;
   for (const { artworkId, place, widthMm, colours } of listSharedDrawings(first!)) {
@@ -68,7 +68,7 @@ function drawDesign(paper: Paper, shop: ShopContext, lines: readonly ProofLine[]
       .font('text')
       .fontSize(10)
       .fillColor(SOFT)
-      .text(plainText(`${place}, ${Math.round(widthMm)} mm wide`), MARGIN, y);
+      .text(`${place}, ${Math.round(widthMm)} mm wide`, MARGIN, y);
     y = paper.y + 10;
   }
   paper.y = y;
@@ -106,17 +106,13 @@ function drawPiece(
   line: ProofLine,
   { number, x, y, width, height }: PaperBox & { readonly number: number },
 ): void {
-  paper
-    .font('text')
-    .fontSize(9.5)
-    .fillColor(SOFT)
-    .text(plainText(`${number}. size ${line.sizeName}`), x, y, { lineBreak: false });
+  paper.font('text').fontSize(9.5).fillColor(SOFT).text(`${number}. size ${line.sizeName}`, x, y, { lineBreak: false });
   line.texts.forEach(({ text }, at) => {
     paper
       .font('strong')
       .fontSize(15)
       .fillColor(INK)
-      .text(plainText(text), x, y + 14 + at * 20, { width: width * 0.42, lineBreak: false });
+      .text(text, x, y + 14 + at * 20, { width: width * 0.42, lineBreak: false });
   });
   const places = groupTextsByPlace(line);
   const share = (width * 0.55) / Math.max(1, places.length);

@@ -16,7 +16,7 @@ import { describePressStep } from '../../wording/press-steps';
 import { describeHandedness } from '../../wording/stations';
 import { decideHandedness } from '../../core/materials';
 import { drawPictureOnPaper } from './draw-picture';
-import { INK, MARGIN, plainText, POINTS_PER_MM, printPaper, SOFT, startBlock, type Paper } from './paper';
+import { INK, MARGIN, POINTS_PER_MM, printPaper, SOFT, startBlock, type Paper } from './paper';
 import { drawHeading, drawTable } from './paper-table';
 
 const CODE_SIZE = 26 * POINTS_PER_MM;
@@ -37,7 +37,7 @@ export function printTicket(at: ShopInThread, { id, address, settings }: TicketW
       `${id}: ${order.title}`,
       `for ${order.customer.name}, due ${formatDay(order.dueDay, settings)}, ${plural(entry.parts.length, 'part')}`,
     );
-    if (order.note) paper.font('text').fontSize(11).fillColor(INK).text(plainText(order.note), { width: 380 });
+    if (order.note) paper.font('text').fontSize(11).fillColor(INK).text(order.note, { width: 380 });
     // Names of one item are made alike: what holds for the first holds for all.
     for (const own of groupRuns(order.lines)) {
       const made = lines.get(own[0]!.id);
@@ -74,7 +74,7 @@ function drawDrawings(
     .font('strong')
     .fontSize(14)
     .fillColor(INK)
-    .text(plainText(item.name), MARGIN, paper.y + 14);
+    .text(item.name, MARGIN, paper.y + 14);
   const top = paper.y + 6;
   const share = (paper.page.width - 2 * MARGIN) / Math.max(1, made.placements.length);
   const ground = blank.colours.find(({ name }) => name === made.colourName)?.hex;
@@ -90,7 +90,7 @@ function drawDrawings(
       .fontSize(9.5)
       .fillColor(SOFT)
       .text(
-        plainText(`${what}${placement.place}, ${formatLength(placement.widthMm, settings)} wide`),
+        `${what}${placement.place}, ${formatLength(placement.widthMm, settings)} wide`,
         x,
         top + PICTURE_HEIGHT + 4,
         {
@@ -138,11 +138,11 @@ function drawPressing(
     .font('strong')
     .fontSize(11)
     .fillColor(INK)
-    .text(plainText(head), MARGIN, paper.y + 12);
+    .text(head, MARGIN, paper.y + 12);
   paper
     .font('text')
     .fontSize(9.5)
-    .text(plainText(steps.join('; ')), { width: paper.page.width - 2 * MARGIN });
+    .text(steps.join('; '), { width: paper.page.width - 2 * MARGIN });
 }
 
 /** Piece by piece, with room for a tick at each station. */

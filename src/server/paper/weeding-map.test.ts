@@ -1,7 +1,6 @@
 import { expect, it } from 'vitest';
 import { readPdfPages } from '../../../test/read-pdf';
 import { measureFile } from '../artwork/measure-file';
-import { plainText } from './paper';
 import { printWeedingMap } from './weeding-map';
 
 const DRAWING =
@@ -26,9 +25,4 @@ it('prints a page a layer that says what is weeded out, and how much', async () 
   expect(pages[0]).toMatch(/as cut, mirrored\. 100(?:\.0)? mm × 100(?:\.0)? mm, 1 piece, 2 cavities to weed out/);
   expect(pages[0]).toMatch(/weed out\.\s+2\s+stays/);
   expect(pages[1]).toMatch(/not mirrored\. 100(?:\.0)? mm × 100(?:\.0)? mm, 1 piece, 0 cavities/);
-});
-
-it('letters the paper’s face lacks come as their plain ones', () => {
-  expect(plainText('Žofia ‘Ünal’ 10 €')).toBe('Zofia ‘Ünal’ 10 €');
-  expect(plainText('日本')).toBe('??');
 });

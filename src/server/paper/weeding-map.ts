@@ -2,7 +2,7 @@
 
 import type { ArtworkMeasurement, ArtworkPicture, LayerMeasurement } from '../../core/artwork';
 import { formatLength, type FormatSettings } from '../../core/units';
-import { INK, PAPER_MARGIN_MM, plainText, POINTS_PER_MM, printPaper, SOFT, type Paper } from './paper';
+import { INK, PAPER_MARGIN_MM, POINTS_PER_MM, printPaper, SOFT, type Paper } from './paper';
 import { PAPER_COLOURS } from '../../theme/tokens';
 import { plural } from '../../wording/plural';
 
@@ -87,8 +87,8 @@ function writeHead(paper: Paper, title: string, width: number, words: string): v
     .font('strong')
     .fontSize(17)
     .fillColor(INK)
-    .text(plainText(title), margin, margin, { width, lineBreak: false, ellipsis: true });
-  paper.font('text').fontSize(10.5).fillColor(SOFT).text(plainText(words), { width });
+    .text(title, margin, margin, { width, lineBreak: false, ellipsis: true });
+  paper.font('text').fontSize(10.5).fillColor(SOFT).text(words, { width });
 }
 
 /** What the two colours mean. */

@@ -8,7 +8,7 @@ import { openInThread, type ShopInThread } from '../../heavy/shop-in-thread';
 import { readMadeLines, type MadeLine } from '../../items/materials';
 import { requireOrder } from '../../orders/save-order';
 import { describeCare } from '../../../wording/care';
-import { INK, MARGIN, plainText, POINTS_PER_MM, printPaper, RULE, SOFT, type Paper } from '../paper';
+import { INK, MARGIN, POINTS_PER_MM, printPaper, RULE, SOFT, type Paper } from '../paper';
 
 /** Two across. */
 const CARD = { widthMm: 90, heightMm: 62, across: 2 } as const;
@@ -57,12 +57,8 @@ function drawCard(paper: Paper, { made, shopName, x, y, width }: Card): void {
     .font('strong')
     .fontSize(12)
     .fillColor(INK)
-    .text(plainText(made.item.name), x + INSET, y + INSET, { width });
-  paper
-    .font('text')
-    .fontSize(9.5)
-    .fillColor(SOFT)
-    .text(plainText(`made by ${shopName}`), { width });
+    .text(made.item.name, x + INSET, y + INSET, { width });
+  paper.font('text').fontSize(9.5).fillColor(SOFT).text(`made by ${shopName}`, { width });
   paper.moveDown(0.5).fillColor(INK);
-  for (const rule of describeCare(decideCare(made.blank, kinds))) paper.text(plainText(rule), { width });
+  for (const rule of describeCare(decideCare(made.blank, kinds))) paper.text(rule, { width });
 }

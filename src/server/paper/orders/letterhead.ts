@@ -3,7 +3,7 @@
 import { formatInstant, type FormatSettings } from '../../../core/units';
 import type { StoredCustomer } from '../../../data/customer-store';
 import type { StoredShop } from '../../../data/shop-store';
-import { INK, MARGIN, plainLines, plainText, RULE, SOFT, startBlock, type Paper } from '../paper';
+import { INK, MARGIN, RULE, SOFT, startBlock, type Paper } from '../paper';
 
 /** Space between the blocks of a paper. */
 const GAP = 14;
@@ -19,26 +19,22 @@ type Letterhead = {
 /** Where it ends the paper goes on; the shop at the left, what it is at the right, the customer below. */
 export function drawLetterhead(paper: Paper, { shop, customer, heading, atMs, settings }: Letterhead): void {
   const half = (paper.page.width - 2 * MARGIN) / 2;
-  paper.font('strong').fontSize(15).fillColor(INK).text(plainText(shop.name), MARGIN, MARGIN, { width: half });
+  paper.font('strong').fontSize(15).fillColor(INK).text(shop.name, MARGIN, MARGIN, { width: half });
   const below = [shop.address, shop.contact].filter((text) => text !== '').join('\n');
-  if (below) paper.font('text').fontSize(9.5).fillColor(SOFT).text(plainLines(below), { width: half });
+  if (below) paper.font('text').fontSize(9.5).fillColor(SOFT).text(below, { width: half });
   const left = paper.y;
   paper
     .font('strong')
     .fontSize(15)
     .fillColor(INK)
-    .text(plainText(heading), MARGIN + half, MARGIN, { width: half, align: 'right' });
-  paper
-    .font('text')
-    .fontSize(9.5)
-    .fillColor(SOFT)
-    .text(plainText(formatInstant(atMs, settings)), { width: half, align: 'right' });
+    .text(heading, MARGIN + half, MARGIN, { width: half, align: 'right' });
+  paper.font('text').fontSize(9.5).fillColor(SOFT).text(formatInstant(atMs, settings), { width: half, align: 'right' });
   paper
     .font('text')
     .fontSize(11)
     .fillColor(INK)
     .text(
-      plainLines([customer.name, customer.address].filter((text) => text !== '').join('\n')),
+      [customer.name, customer.address].filter((text) => text !== '').join('\n'),
       MARGIN,
       Math.max(left, paper.y) + GAP,
     );
@@ -48,8 +44,8 @@ export function drawLetterhead(paper: Paper, { shop, customer, heading, atMs, se
 export function drawParagraph(paper: Paper, text: string, { soft = false, strong = false } = {}): void {
   const width = paper.page.width - 2 * MARGIN;
   paper.font(strong ? 'strong' : 'text').fontSize(10.5);
-  startBlock(paper, paper.heightOfString(plainLines(text), { width }) + GAP);
-  paper.fillColor(soft ? SOFT : INK).text(plainLines(text), MARGIN, paper.y + GAP / 2, { width });
+  startBlock(paper, paper.heightOfString(text, { width }) + GAP);
+  paper.fillColor(soft ? SOFT : INK).text(text, MARGIN, paper.y + GAP / 2, { width });
 }
 
 /** At the foot of the last page: what the tax office wants said. */

@@ -4,7 +4,7 @@ import type { FormatSettings } from '../../../core/units';
 import { getShop } from '../../context';
 import { openInThread, type ShopInThread } from '../../heavy/shop-in-thread';
 import { requireOrder } from '../../orders/save-order';
-import { INK, MARGIN, plainLines, plainText, POINTS_PER_MM, printPaper, RULE, SOFT, type Paper } from '../paper';
+import { INK, MARGIN, POINTS_PER_MM, printPaper, RULE, SOFT, type Paper } from '../paper';
 import { listPieces, type PieceOnPaper } from './packing-slip';
 
 /** Three across, cut apart along the lines. */
@@ -51,12 +51,12 @@ function drawAddress(paper: Paper, to: string, from: string): void {
     .font('text')
     .fontSize(7.5)
     .fillColor(SOFT)
-    .text(plainText(from), MARGIN + 2 * INSET, MARGIN + INSET, inner);
+    .text(from, MARGIN + 2 * INSET, MARGIN + INSET, inner);
   paper
     .font('strong')
     .fontSize(14)
     .fillColor(INK)
-    .text(plainLines(to), MARGIN + 2 * INSET, MARGIN + 4 * INSET, { ...inner, height: height - 5 * INSET });
+    .text(to, MARGIN + 2 * INSET, MARGIN + 4 * INSET, { ...inner, height: height - 5 * INSET });
 }
 
 function drawPiece(paper: Paper, piece: PieceOnPaper, x: number, y: number): void {
@@ -67,11 +67,11 @@ function drawPiece(paper: Paper, piece: PieceOnPaper, x: number, y: number): voi
     .font('strong')
     .fontSize(15)
     .fillColor(INK)
-    .text(plainText(words ? `${sizeName}  ${words}` : sizeName), x + INSET, y + INSET, { ...inner, height: 18 });
+    .text(words ? `${sizeName}  ${words}` : sizeName, x + INSET, y + INSET, { ...inner, height: 18 });
   paper
     .font('text')
     .fontSize(8.5)
     .fillColor(SOFT)
-    .text(plainText(`${number}. ${itemName}`), x + INSET, y + INSET + 24, inner)
-    .text(plainText(colourName), x + INSET, y + INSET + 36, inner);
+    .text(`${number}. ${itemName}`, x + INSET, y + INSET + 24, inner)
+    .text(colourName, x + INSET, y + INSET + 36, inner);
 }
