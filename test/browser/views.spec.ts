@@ -18,6 +18,8 @@ const VIEWS = [
   '/orders/13',
   '/orders/13/read-back',
   '/orders/owed',
+  '/orders/stall',
+  '/orders/feed',
   '/customers',
   '/customers/6',
   '/artwork',
