@@ -1,7 +1,8 @@
 // Stretches of work: when they were started and stopped, at which station, on which parts.
 
-import { and, asc, eq, gte, inArray, isNotNull, isNull, ne, sql } from 'drizzle-orm';
+import { and, asc, eq, gte, inArray, isNotNull, isNull, ne, not, sql } from 'drizzle-orm';
 import type { Station } from '../core/orders';
+import { NO_PROGRESS, type WorkProgress } from '../core/scheduling';
 import { groupBy } from '../core/units';
 import type { Database } from './database';
 import { isIn } from './is-in';
@@ -16,6 +17,7 @@ export type StoredSession = {
   readonly startedAtMs: number;
   readonly stoppedAtMs: number | null;
   readonly outcome: SessionOutcome | null;
+  readonly progress: WorkProgress;
   readonly parts: readonly SessionPart[];
 };
 
@@ -36,6 +38,7 @@ function assemble(db: Database, rows: readonly (typeof workSessions.$inferSelect
   );
   return rows.map((row) => ({
     ...row,
+    progress: row.progress ?? NO_PROGRESS,
     parts: (members.get(row.id) ?? []).map(({ partId, estimateSeconds }) => ({ partId, estimateSeconds })),
   }));
 }
@@ -142,4 +145,15 @@ export function stopSession(db: Database, id: number, atMs: number, outcome: Ses
       .where(and(eq(workSessions.id, id), isNull(workSessions.stoppedAtMs)))
       .run().changes === 1
   );
+}
+
+export function saveProgress(db: Database, id: number, progress: WorkProgress): void {
+  db.update(workSessions).set({ progress }).where(eq(workSessions.id, id)).run();
+}
+
+/** Of work that stops before all of it is done: its minutes fall on these parts alone. */
+export function narrowSession(db: Database, id: number, partIds: readonly number[]): void {
+  db.delete(workSessionParts)
+    .where(and(eq(workSessionParts.sessionId, id), not(isIn(workSessionParts.partId, partIds))))
+    .run();
 }

@@ -2,6 +2,7 @@
 
 import type { ShopFigures, ShopIdentity } from '../core/materials';
 import type { Station } from '../core/orders';
+import type { WorkProgress } from '../core/scheduling';
 import type { MeasureSystem } from '../core/units';
 
 export type ShopView = ShopIdentity & {
@@ -22,6 +23,10 @@ export type RunningSession = {
   /** What is worked on, in words. */
   readonly label: string;
   readonly partIds: readonly number[];
+  /** How far it is, and what counts down for it. */
+  readonly progress: WorkProgress;
+  /** What it was calculated to take when it was started, seconds. */
+  readonly estimateSeconds: number;
 };
 
 /** What every screen needs: the shop, how measures are shown, the server's clock and the running timers. */

@@ -121,6 +121,29 @@ const unreadReason = optionalText('Reason', 200);
 export const startSessionInput = yup.object({ station: oneOf<Station>('Station', STATIONS), partIds, unreadReason });
 export const stopSessionInput = yup.object({
   outcome: oneOf<'done' | 'paused' | 'discarded'>('Outcome', ['done', 'paused', 'discarded']),
+  // Left out: all of them.
+  partIds: partIds.optional().default(undefined),
+  // Of a clock that was left running, what is counted; left out: all of it.
+  countSeconds: numberBetween('Counted', 0, 24 * 3600, 'In seconds.').optional().default(undefined),
+});
+const clockKey = shortText('Clock', 40);
+export const progressInput = yup.object({
+  from: wholeBetween('Step', 0, 100_000, 'Counted from 0.'),
+  to: wholeBetween('Step', 0, 100_000, 'Counted from 0.'),
+  start: yup
+    .array(
+      yup.object({
+        key: clockKey,
+        label: shortText('What it counts for', 200),
+        seconds: numberBetween('Seconds', 1, 24 * 3600, 'A day at most.'),
+      }),
+    )
+    .default(() => [])
+    .max(20),
+  stop: yup
+    .array(clockKey)
+    .default(() => [])
+    .max(50),
 });
 /** Of one part, what of it is made anew. */
 const bitsInput = yup.object({

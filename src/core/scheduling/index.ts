@@ -6,3 +6,5 @@ export * from './day-timeline';
 export * from './earliest-day';
 export * from './day-loads';
 export * from './stall-wait';
+export * from './work-progress';
+export * from './instructions';

@@ -3,8 +3,10 @@
 import { sql } from 'drizzle-orm';
 import { check, index, integer, primaryKey, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
 import type { Station } from '../../core/orders';
+import type { WorkProgress } from '../../core/scheduling';
 import { id } from '../columns';
 import { parts } from './orders';
+import { storedJson } from '../stored-json';
 
 export type SessionOutcome = 'done' | 'paused' | 'discarded';
 
@@ -17,6 +19,8 @@ export const workSessions = sqliteTable(
     startedAtMs: integer('started_at_ms').notNull(),
     stoppedAtMs: integer('stopped_at_ms'),
     outcome: text('outcome').$type<SessionOutcome>(),
+    /** While it runs: how far it is, and what counts down for it. */
+    progress: storedJson<WorkProgress>('progress'),
   },
   (table) => [
     uniqueIndex('work_sessions_running_once')

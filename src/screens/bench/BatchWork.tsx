@@ -5,13 +5,15 @@ import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import { useEffect, useRef } from 'react';
 import type { Station } from '../../core/orders';
-import { formatClock, formatDuration, groupBy } from '../../core/units';
+import { formatDuration, groupBy } from '../../core/units';
 import type { BenchPartView, BenchView } from '../../views/bench';
 import type { RunningSession } from '../../views/frame';
 import { STATION_NAMES } from '../../wording/stations';
 import { useServerNow } from '../shared/Frame';
 import { useSettings } from '../shared/settings';
+import type { ProgressStep } from '../../core/scheduling';
 import { BigFacts } from './BigFacts';
+import { RunningBatch, type StopWork } from './RunningBatch';
 import { plural } from '../../wording/plural';
 
 type Props = {
@@ -23,7 +25,8 @@ type Props = {
   readonly pending: boolean;
   readonly onLeaveOut: (leftOut: ReadonlySet<number>) => void;
   readonly onStart: () => void;
-  readonly onStop: (work: RunningSession, outcome: 'done' | 'paused' | 'discarded') => void;
+  readonly onProgress: (step: ProgressStep) => void;
+  readonly onStop: StopWork;
   readonly onSpoil: () => void;
 };
 
@@ -36,10 +39,10 @@ export function BatchWork({
   pending,
   onLeaveOut,
   onStart,
+  onProgress,
   onStop,
   onSpoil,
 }: Props) {
-  const settings = useSettings();
   const card = useFocusKept(running?.id ?? null);
   const now = useServerNow(view.nowMs);
   const byPiece = station === 'press' || station === 'check';
@@ -60,24 +63,33 @@ export function BatchWork({
   };
   return (
     <section ref={card} tabIndex={-1} className={`sheet lifted station ${station}`} aria-label="Now">
-      <h2 className="flat below-2 text-huge">{verbs[station]}</h2>
-      <BigFacts station={station} view={view} parts={parts} />
-      <div className="clock" role="timer" aria-label="Time on this batch">
-        {running ? formatClock((now - running.startedAtMs) / 1000) : '0:00'}
-      </div>
-      <p className="soft flat text-large">
-        about <strong className="figures">{formatDuration(seconds, settings)}</strong> for{' '}
-        {plural(new Set(chosen.map(keyOf)).size, byPiece ? 'piece' : 'part')}
-        {chosen.length < parts.length ? `, ${entries.length - new Set(chosen.map(keyOf)).size} left for later` : ''}
-      </p>
-      <BatchActions
-        running={running}
-        disabled={pending}
-        startable={chosen.length > 0}
-        onStart={onStart}
-        onStop={onStop}
-        onSpoil={running !== null || station !== 'cut' ? onSpoil : null}
-      />
+      <h2 className={running ? 'visually-hidden' : 'flat below-2 text-huge'}>{verbs[station]}</h2>
+      {running ? (
+        <RunningBatch
+          station={station}
+          view={view}
+          parts={parts}
+          running={running}
+          nowMs={now}
+          pending={pending}
+          onProgress={onProgress}
+          onStop={onStop}
+          onSpoil={onSpoil}
+        />
+      ) : (
+        <BigFacts station={station} view={view} parts={parts} />
+      )}
+      {!running && (
+        <Begin
+          seconds={seconds}
+          told={`${plural(new Set(chosen.map(keyOf)).size, byPiece ? 'piece' : 'part')}${
+            chosen.length < parts.length ? `, ${entries.length - new Set(chosen.map(keyOf)).size} left for later` : ''
+          }`}
+          disabled={pending || chosen.length === 0}
+          onStart={onStart}
+          onSpoil={station === 'cut' ? null : onSpoil}
+        />
+      )}
       <BatchPieces
         station={station}
         entries={entries}
@@ -101,42 +113,34 @@ function useFocusKept(runningId: number | null) {
   return card;
 }
 
-type ActionsProps = Pick<Props, 'running' | 'onStart' | 'onStop'> & {
+type BeginProps = {
+  readonly seconds: number;
+  /** What is chosen of the batch, in words. */
+  readonly told: string;
   readonly disabled: boolean;
-  /** Something of the batch is chosen. */
-  readonly startable: boolean;
+  readonly onStart: () => void;
   /** Null where nothing can be spoiled yet. */
   readonly onSpoil: (() => void) | null;
 };
 
-function BatchActions({ running, disabled, startable, onStart, onStop, onSpoil }: ActionsProps) {
+function Begin({ seconds, told, disabled, onStart, onSpoil }: BeginProps) {
+  const settings = useSettings();
   return (
-    <div className="bench-actions">
-      {running ? (
-        <>
-          <Button variant="contained" disabled={disabled} onClick={() => onStop(running, 'done')}>
-            Done&ensp;<small className="hide-small">space</small>
-          </Button>
-          <Button disabled={disabled} onClick={() => onStop(running, 'paused')}>
-            Stop, not done
-          </Button>
-        </>
-      ) : (
-        <Button variant="contained" disabled={disabled || !startable} onClick={onStart}>
+    <>
+      <p className="soft flat above-3 text-large">
+        about <strong className="figures">{formatDuration(seconds, settings)}</strong> for {told}
+      </p>
+      <div className="bench-actions">
+        <Button variant="contained" disabled={disabled} onClick={onStart}>
           Start&ensp;<small className="hide-small">space</small>
         </Button>
-      )}
-      {onSpoil && (
-        <Button color="error" disabled={disabled} onClick={onSpoil}>
-          Spoiled
-        </Button>
-      )}
-      {running && (
-        <Button variant="text" disabled={disabled} onClick={() => onStop(running, 'discarded')}>
-          Drop these minutes
-        </Button>
-      )}
-    </div>
+        {onSpoil && (
+          <Button color="error" onClick={onSpoil}>
+            Spoiled
+          </Button>
+        )}
+      </div>
+    </>
   );
 }
 

@@ -13,8 +13,10 @@ import { useKeys } from '../shared/keys';
 import { BatchDetail } from './BatchDetail';
 import { BatchWork } from './BatchWork';
 import { NothingHere, Queue } from './Queue';
-import { useBatchSteps, useBench, useLineInHand, type Outcome } from './use-bench';
+import { useBatchSteps, useBench, useLineInHand } from './use-bench';
+import { useStopping } from './use-stopping';
 import { late } from '../shared/late';
+import type { StopWork } from './RunningBatch';
 import { asPage } from '../shared/page-data';
 
 const SpoilDialog = late(() => import('./SpoilDialog'));
@@ -53,10 +55,8 @@ function Bench({ initial, station }: { readonly initial: BenchView; readonly sta
   const detailed = useLineInHand(view, shown[0]?.lineId);
   const chosen = shown.filter((part) => !leftOut.has(worksOnParts(station) ? part.partId : part.pieceId));
   const start = () => steps.start(chosen);
-  const stop = (work: RunningSession, outcome: Outcome) => {
-    steps.stop(work, outcome);
-    if (outcome === 'done') setLeftOut(new Set());
-  };
+  const stopping = useStopping(steps.stop, view.nowMs, () => setLeftOut(new Set()));
+  const { stop } = stopping;
   const spoil = () => shown.length > 0 && setSpoiling(shown);
   useBenchKeys({ running, start, stop, spoil });
   const choose = (key: string) => {
@@ -70,7 +70,7 @@ function Bench({ initial, station }: { readonly initial: BenchView; readonly sta
       {shown.length === 0 ? (
         <NothingHere station={station} waiting={view.waiting} />
       ) : (
-        <div className="bench">
+        <div className={running ? 'bench working' : 'bench'}>
           <Queue
             batches={batches}
             later={view.later}
@@ -87,6 +87,7 @@ function Bench({ initial, station }: { readonly initial: BenchView; readonly sta
             pending={steps.pending}
             onLeaveOut={setLeftOut}
             onStart={start}
+            onProgress={(move) => running && steps.goOn(running, move)}
             onStop={stop}
             onSpoil={spoil}
           />
@@ -94,6 +95,7 @@ function Bench({ initial, station }: { readonly initial: BenchView; readonly sta
         </div>
       )}
       {bench.unreadDialog}
+      {stopping.dialog}
       {spoiling && (
         <SpoilDialog
           station={station}
@@ -118,18 +120,14 @@ function findBatch(batches: Batches, chosenKey: string | null, running: RunningS
 type BenchKeys = {
   readonly running: RunningSession | null;
   readonly start: () => void;
-  readonly stop: (work: RunningSession, outcome: Outcome) => void;
+  readonly stop: StopWork;
   readonly spoil: () => void;
 };
 
 function useBenchKeys({ running, start, stop, spoil }: BenchKeys) {
   useKeys('Bench', [
-    {
-      keys: 'Space',
-      shown: 'Space',
-      does: running ? 'done' : 'start',
-      run: () => (running ? stop(running, 'done') : start()),
-    },
+    // While a batch is in work, Space is its next step.
+    ...(running ? [] : [{ keys: 'Space', shown: 'Space', does: 'start', run: start }]),
     { keys: 'p', shown: 'P', does: 'stop, not done yet', run: () => running && stop(running, 'paused') },
     { keys: 's', shown: 'S', does: 'something is spoiled', run: spoil },
     ...STATIONS.map((name, index) => ({

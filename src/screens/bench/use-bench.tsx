@@ -5,6 +5,7 @@ import Button from '@mui/material/Button';
 import { enqueueSnackbar } from 'notistack';
 import { useMemo } from 'react';
 import type { Station } from '../../core/orders';
+import type { ProgressStep } from '../../core/scheduling';
 import type { BenchLineView, BenchPartView, BenchView, Spoilage, StepTaken } from '../../views/bench';
 import type { RunningSession } from '../../views/frame';
 import { plural, verbFor } from '../../wording/plural';
@@ -20,6 +21,7 @@ const REFRESH_MS = 30_000;
 /** What was booked takes longer to read. */
 const BOOKED_SHOWN_MS = 9000;
 
+type Running = { readonly running: readonly RunningSession[]; readonly nowMs: number };
 export type Outcome = 'done' | 'paused' | 'discarded';
 type Step = {
   readonly path: string;
@@ -55,7 +57,19 @@ export function useBench(initial: BenchView, station: Station) {
       void client.invalidateQueries({ queryKey: BENCH_KEY });
     },
   });
-  return { view, step, unreadDialog: unread.dialog };
+  const progress = useMutation({
+    mutationFn: ({ id, ...move }: ProgressStep & { readonly id: number }) =>
+      callApi<Running>('POST', `/api/work-sessions/${id}/progress`, move),
+    onSuccess: (now) => {
+      client.setQueryData<BenchView>(BENCH_KEY, (before) => before && { ...before, ...now });
+      client.setQueryData(RUNNING_KEY, now);
+    },
+    onError: (error) => {
+      enqueueSnackbar(wordsOf(error), { variant: 'error' });
+      void client.invalidateQueries({ queryKey: BENCH_KEY });
+    },
+  });
+  return { view, step, progress, unreadDialog: unread.dialog };
 }
 
 /** The bench with the line in hand: of the first batch it came along, of others it is asked for. */
@@ -94,19 +108,22 @@ function useTell() {
   };
 }
 
+/** Which parts are done, where not all are; and how many seconds count, where not all do. */
+type Counted = { readonly partIds?: readonly number[]; readonly countSeconds?: number };
+
 /** What can be done with a batch at a station. */
-export function useBatchSteps(station: Station, { view, step }: ReturnType<typeof useBench>) {
+export function useBatchSteps(station: Station, { view, step, progress }: ReturnType<typeof useBench>) {
   const start = (parts: readonly BenchPartView[]) => {
     if (parts.length === 0) return;
     step.mutate({ path: '/api/work-sessions', body: { station, partIds: parts.map((part) => part.partId) } });
   };
-  const stop = (work: RunningSession, outcome: Outcome) => {
+  const stop = (work: RunningSession, outcome: Outcome, counted: Counted = {}) => {
     const told = {
-      done: `${STATION_NAMES[station]}: ${plural(work.partIds.length, 'part')} done.`,
+      done: `${STATION_NAMES[station]}: ${plural((counted.partIds ?? work.partIds).length, 'part')} done.`,
       paused: 'Stopped. The minutes are kept, the parts stay here.',
       discarded: 'Stopped. The minutes are dropped.',
     }[outcome];
-    step.mutate({ path: `/api/work-sessions/${work.id}`, body: { outcome }, told, undo: work.partIds });
+    step.mutate({ path: `/api/work-sessions/${work.id}`, body: { outcome, ...counted }, told, undo: work.partIds });
   };
   const spoil = (parts: readonly BenchPartView[], spoilage: Spoilage) => {
     const pieceIds = new Set(parts.map((part) => part.pieceId));
@@ -117,5 +134,6 @@ export function useBatchSteps(station: Station, { view, step }: ReturnType<typeo
       undo: view.parts.filter((part) => pieceIds.has(part.pieceId)).map((part) => part.partId),
     });
   };
-  return { start, stop, spoil, pending: step.isPending };
+  const goOn = (work: RunningSession, move: ProgressStep) => progress.mutate({ id: work.id, ...move });
+  return { start, stop, spoil, goOn, pending: step.isPending || progress.isPending };
 }

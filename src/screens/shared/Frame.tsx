@@ -18,6 +18,8 @@ import { takeTypedEarly } from './typed-early';
 import { VIEWS, type ViewName } from './view-list';
 import { Icon } from './Icon';
 import { late } from './late';
+import { findFirstEnding, listClocks, useClockEnds } from './use-clock-ends';
+import { readClock } from '../../core/scheduling';
 
 const FindDialog = late(() => import('./FindDialog'));
 const QuickQuote = late(() => import('./QuickQuote'));
@@ -221,14 +223,27 @@ function Timers({ frame }: { frame: FrameView }) {
     refetchInterval: 30_000,
   });
   const now = useServerNow(data.nowMs);
+  useClockEnds(data.running, data.nowMs, now);
   return (
     <div className="timers" role="group" aria-label="Running timers">
       {data.running.map((work) => (
         <a key={work.id} className="timer" href={`/bench/${work.station}`}>
           <span>{work.label}</span>
+          <ClockLeft work={work} nowMs={now} />
           <b>{formatClock((now - work.startedAtMs) / 1000)}</b>
         </a>
       ))}
     </div>
+  );
+}
+
+/** Of its clocks the one that ends first. */
+function ClockLeft({ work, nowMs }: { readonly work: RunningSession; readonly nowMs: number }) {
+  const first = findFirstEnding(listClocks([work]), nowMs);
+  if (!first) return null;
+  return (
+    <i className="counts-down" title={first.label}>
+      {formatClock(Math.ceil(readClock(first, nowMs).leftS))}
+    </i>
   );
 }

@@ -5,7 +5,7 @@ import type { startSessionInput } from '../../core/input/index';
 import { findReadyParts, listLive, STATION_STEPS } from '../../core/orders/index';
 import { inTransaction } from '../../data/database';
 import { addPartEvents } from '../../data/part-event-store';
-import { findSession, insertSession, loadRunningSessions, stopSession } from '../../data/work-store';
+import { findSession, insertSession, loadRunningSessions, narrowSession, stopSession } from '../../data/work-store';
 import type { BookedStock } from '../../views/bench';
 import type { ShopContext } from '../context';
 import { notFound, ShopError } from '../errors';
@@ -14,6 +14,7 @@ import { keepMinutes } from '../items/keep-minutes';
 import { refuseUnread } from '../orders/read-back';
 import { bookWork } from './book-work';
 
+const MS_PER_S = 1000;
 type SessionStart = InferType<typeof startSessionInput>;
 
 /** Starts the clock at a station on parts that lie ready there. One piece of work a station at a time. */
@@ -54,6 +55,13 @@ export function startSession(
   });
 }
 
+type Finish = {
+  /** Those that are done, of a batch that is not done as a whole; its minutes fall on them. */
+  readonly partIds?: readonly number[] | undefined;
+  /** Of a clock that was left running, what is counted, seconds. */
+  readonly countSeconds?: number | undefined;
+};
+
 /**
  * Stops the clock. 'done' moves the parts on that are still where they were; 'paused' keeps the minutes only;
  * 'discarded' drops them.
@@ -62,17 +70,20 @@ export function finishSession(
   shop: ShopContext,
   id: number,
   outcome: 'done' | 'paused' | 'discarded',
+  { partIds: done, countSeconds }: Finish = {},
 ): { eventIds: readonly number[]; booked: readonly BookedStock[] } {
   return inTransaction(shop.db, () => {
     const work = findSession(shop.db, id);
     if (!work) throw notFound('This timer');
     const atMs = shop.now();
-    if (!stopSession(shop.db, id, atMs, outcome)) throw new ShopError('conflict', { reason: 'timer-stopped' });
+    const stopMs = countSeconds === undefined ? atMs : Math.min(atMs, work.startedAtMs + countSeconds * MS_PER_S);
+    if (done) narrowSession(shop.db, id, done);
+    if (!stopSession(shop.db, id, stopMs, outcome)) throw new ShopError('conflict', { reason: 'timer-stopped' });
     keepMinutes(shop.db, [id]);
     if (outcome !== 'done') return { eventIds: [], booked: [] };
     const { to } = STATION_STEPS[work.station];
     if (to === 'to-cut') return { eventIds: [], booked: [] };
-    const partIds = work.parts.map((part) => part.partId);
+    const partIds = work.parts.map((part) => part.partId).filter((partId) => done?.includes(partId) ?? true);
     const orders = readOrdersOf(shop, partIds);
     // What was spoiled while the clock ran waits to be cut again, and its piece with it.
     const ready = new Set(

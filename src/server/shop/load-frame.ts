@@ -23,6 +23,8 @@ export function loadRunning(shop: ShopContext): readonly RunningSession[] {
     station: work.station,
     startedAtMs: work.startedAtMs,
     partIds: work.parts.map((part) => part.partId),
+    progress: work.progress,
+    estimateSeconds: work.parts.reduce((sum, part) => sum + part.estimateSeconds, 0),
     label: labelSessions(shop, [work]).get(work.id) ?? '',
   }));
 }

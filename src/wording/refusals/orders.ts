@@ -53,6 +53,7 @@ export const ORDERS = {
   'piece-not-ready': (d: { piece: number; station: Station; state: PartState }) =>
     `Piece ${d.piece} is not ready for ${STATION_NAMES[d.station]}: a part of it is ${STATE_NAMES[d.state]}. Reload to see what has changed.`,
   'timer-stopped': () => 'This timer was stopped already, perhaps in another window.',
+  'step-taken': () => 'Another window is further with this batch. This one shows it now: nothing was done twice.',
   'piece-not-cut': ({ piece }: { piece: number }) => `Piece ${piece} is not cut yet: there is nothing to spoil.`,
   'nothing-to-undo': () => 'Nothing to take back: these parts have moved on since.',
 };

@@ -1,0 +1,72 @@
+// What is to be done at a station, one thing after another: data, put into words elsewhere.
+
+import { orderPressRun, type PressPlan, type PressStep } from '../pressing';
+import type { Station } from '../orders';
+
+/** `piece`: which one of the batch it is about, from 0; null for all of it. */
+export type Instruction =
+  | { readonly kind: 'load' | 'width' | 'test-cut' | 'cut' | 'cut-off'; readonly piece: null }
+  | { readonly kind: 'weed' | 'read' | 'look' | 'pack'; readonly piece: number }
+  | {
+      readonly kind: 'press';
+      readonly piece: number;
+      readonly step: PressStep;
+      /** Names its clock among those of the batch. */
+      readonly key: string;
+      /** Counted down while it lasts; null for what takes as long as it takes. */
+      readonly clockS: number | null;
+      /** What begins to cool by itself as soon as this is done. */
+      readonly cools: { readonly key: string; readonly step: PressStep } | null;
+      /** The clock that has to have run out before this is done. */
+      readonly after: string | null;
+    };
+type PressInstruction = Extract<Instruction, { readonly kind: 'press' }>;
+
+/** `hasTexts`: of each piece or part of the batch, whether it says something. `plan`: null where nothing is pressed. */
+export type BatchFacts = { readonly hasTexts: readonly boolean[]; readonly plan: PressPlan | null };
+
+export function listInstructions(station: Station, { hasTexts, plan }: BatchFacts): readonly Instruction[] {
+  switch (station) {
+    case 'cut':
+      return (['load', 'width', 'test-cut', 'cut', 'cut-off'] as const).map((kind) => ({ kind, piece: null }));
+    case 'weed':
+      return hasTexts.map((_, piece) => ({ kind: 'weed', piece }));
+    case 'press':
+      return plan ? listPressing(plan.steps, hasTexts.length) : [];
+    case 'check':
+      return hasTexts.flatMap((says, piece) =>
+        (says ? (['read', 'look', 'pack'] as const) : (['look', 'pack'] as const)).map((kind) => ({ kind, piece })),
+      );
+    default:
+      return station satisfies never;
+  }
+}
+
+/** While the press is closed, or a piece is waited for. */
+const COUNTED: ReadonlySet<PressStep['kind']> = new Set(['pre-press', 'tack', 'press', 're-press', 'wait']);
+const keyOf = (piece: number, step: number): string => `${piece}.${step}`;
+
+function listPressing(plan: readonly PressStep[], pieces: number): readonly PressInstruction[] {
+  const { steps } = orderPressRun(plan, pieces);
+  return steps.map(({ piece, step }) => {
+    const own = plan[step]!;
+    const next = plan[step + 1];
+    const before = plan[step - 1];
+    return {
+      kind: 'press',
+      piece,
+      step: own,
+      key: keyOf(piece, step),
+      clockS: COUNTED.has(own.kind) ? own.seconds : null,
+      cools: next?.kind === 'wait' ? { key: keyOf(piece, step + 1), step: next } : null,
+      after: before?.kind === 'wait' ? keyOf(piece, step - 1) : null,
+    };
+  });
+}
+
+/** Pieces of which all is done after so many instructions; those of a batch that is done as a whole at its end. */
+export function listDonePieces(instructions: readonly Instruction[], at: number): readonly number[] {
+  const left = new Set(instructions.slice(at).map(({ piece }) => piece));
+  const all = new Set(instructions.map(({ piece }) => piece));
+  return [...all].flatMap((piece) => (piece === null || left.has(piece) || left.has(null) ? [] : [piece]));
+}

@@ -1,0 +1,67 @@
+// How far a piece of work at the bench is, and the clocks that count down for it: a press that is closed, a carrier that
+// cools. Instants are the server's.
+
+import { fail, succeed, type Result } from '../units';
+
+/** Counts down `seconds` from `startedAtMs`. */
+export type StepClock = {
+  /** Names it among the clocks of its work. */
+  readonly key: string;
+  /** What ends with it, in words: "Press: Tarn Cool, white". */
+  readonly label: string;
+  readonly seconds: number;
+  /** Epoch ms. */
+  readonly startedAtMs: number;
+};
+export type WorkProgress = {
+  /** Of the instructions so many are done. */
+  readonly at: number;
+  readonly clocks: readonly StepClock[];
+};
+export const NO_PROGRESS: WorkProgress = { at: 0, clocks: [] };
+
+/** From where to where, with the clocks that begin and end by it. */
+export type ProgressStep = {
+  readonly from: number;
+  readonly to: number;
+  readonly start: readonly Omit<StepClock, 'startedAtMs'>[];
+  readonly stop: readonly string[];
+};
+
+/**
+ * The work one step on, or back. A clock that begins anew takes the place of the one it was. Problem `moved`: another
+ * window was faster; nothing is done twice.
+ */
+export function takeProgress(
+  before: WorkProgress,
+  { from, to, start, stop }: ProgressStep,
+  atMs: number,
+): Result<WorkProgress, { readonly kind: 'moved'; readonly at: number }> {
+  if (before.at !== from) return fail({ kind: 'moved', at: before.at });
+  const ended = new Set([...stop, ...start.map(({ key }) => key)]);
+  return succeed({
+    at: Math.max(0, to),
+    clocks: [
+      ...before.clocks.filter(({ key }) => !ended.has(key)),
+      ...start.map((clock) => ({ ...clock, startedAtMs: atMs })),
+    ],
+  });
+}
+
+/** Seconds that are left, 0 at the least; and by how much it is over. A clock of the computer set back adds nothing. */
+export function readClock(
+  { startedAtMs, seconds }: Pick<StepClock, 'startedAtMs' | 'seconds'>,
+  nowMs: number,
+): { readonly leftS: number; readonly overS: number } {
+  const gone = Math.max(0, (nowMs - startedAtMs) / MS_PER_S);
+  return { leftS: Math.max(0, seconds - gone), overS: Math.max(0, gone - seconds) };
+}
+const MS_PER_S = 1000;
+
+/** Longer than so many times what was calculated, and by more than so many seconds, nobody works at one batch. */
+const FORGOTTEN_TIMES = 3;
+const FORGOTTEN_MORE_S = 30 * 60;
+
+/** Whether a clock was most likely left running: its minutes are asked about before they are kept. */
+export const isForgotten = (goneS: number, usualS: number): boolean =>
+  goneS > usualS * FORGOTTEN_TIMES && goneS > usualS + FORGOTTEN_MORE_S;

@@ -1,0 +1,88 @@
+// A batch in work: the one thing to do now, how long it has been, and every way to end it.
+
+import Button from '@mui/material/Button';
+import type { Station } from '../../core/orders';
+import type { ProgressStep } from '../../core/scheduling';
+import { formatClock, formatDuration } from '../../core/units';
+import type { BenchPartView, BenchView } from '../../views/bench';
+import type { RunningSession } from '../../views/frame';
+import { useKeys } from '../shared/keys';
+import { useSettings } from '../shared/settings';
+import { BigFacts } from './BigFacts';
+import { SoundChoice } from './SoundChoice';
+import { StepCard } from './StepCard';
+import { useBatchRun, type BatchRun } from './use-batch-run';
+import type { Outcome } from './use-bench';
+
+/** `partIds`: those that are done, where not all are. */
+export type StopWork = (work: RunningSession, outcome: Outcome, partIds?: readonly number[]) => void;
+type Props = {
+  readonly station: Station;
+  readonly view: BenchView;
+  readonly parts: readonly BenchPartView[];
+  readonly running: RunningSession;
+  readonly nowMs: number;
+  readonly pending: boolean;
+  readonly onProgress: (step: ProgressStep) => void;
+  readonly onStop: StopWork;
+  readonly onSpoil: () => void;
+};
+
+export function RunningBatch({ station, view, parts, running, nowMs, pending, onProgress, onStop, onSpoil }: Props) {
+  const settings = useSettings();
+  const run = useBatchRun({ station, view, parts, running, nowMs, onProgress });
+  const forward = () => {
+    if (!run?.forward()) onStop(running, 'done');
+  };
+  const isToBegin = run?.instruction.kind === 'press' && run.instruction.clockS !== null && run.clock === null;
+  useKeys('Step', [
+    { keys: 'Space', shown: 'Space', does: 'next', run: () => (isToBegin ? run.begin() : forward()) },
+    { keys: 'b', shown: 'B', does: 'back one step', run: () => run?.back() },
+    { keys: 'd', shown: 'D', does: 'done with all of it', run: () => onStop(running, 'done') },
+  ]);
+  return (
+    <>
+      {run ? (
+        <StepCard run={run} disabled={pending} onForward={forward} />
+      ) : (
+        <BigFacts station={station} view={view} parts={parts} />
+      )}
+      <p className="soft flat above-4 text-large" role="timer" aria-label="Time on this batch">
+        <strong className="figures">{formatClock((nowMs - running.startedAtMs) / 1000)}</strong> on this batch, about{' '}
+        {formatDuration(running.estimateSeconds, settings)} calculated
+      </p>
+      <Ends run={run} running={running} pending={pending} parts={parts} onStop={onStop} onSpoil={onSpoil} />
+      {station === 'press' && <SoundChoice />}
+    </>
+  );
+}
+
+type EndsProps = Pick<Props, 'running' | 'pending' | 'parts' | 'onStop' | 'onSpoil'> & {
+  readonly run: BatchRun | null;
+};
+
+function Ends({ run, running, pending, parts, onStop, onSpoil }: EndsProps) {
+  const done = run?.donePartIds ?? [];
+  const isPart = done.length > 0 && done.length < parts.length;
+  return (
+    <div className="bench-actions small-actions">
+      <Button variant={run ? 'outlined' : 'contained'} disabled={pending} onClick={() => onStop(running, 'done')}>
+        Done with all&ensp;<small className="hide-small">D</small>
+      </Button>
+      {isPart && (
+        <Button disabled={pending} onClick={() => onStop(running, 'done', done)}>
+          Part done: {done.length} of {parts.length}
+        </Button>
+      )}
+      <Button disabled={pending} onClick={() => onStop(running, 'paused')}>
+        Stop, not done
+      </Button>
+      <Button color="error" disabled={pending} onClick={onSpoil}>
+        Spoiled
+      </Button>
+      <Button variant="text" disabled={pending} onClick={() => onStop(running, 'discarded')}>
+        Drop these minutes
+      </Button>
+    </div>
+  );
+}

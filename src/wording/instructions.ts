@@ -1,0 +1,94 @@
+// What is to be done next at a station, in words: large on the bench, one thing at a time.
+
+import { STEP_LABELS } from '../core/pressing';
+import type { Instruction } from '../core/scheduling';
+import { formatDuration, formatLength, formatTemperature, type FormatSettings } from '../core/units';
+import type { BenchLineView, BenchPartView, BenchView } from '../views/bench';
+import { plural, verbFor } from './plural';
+
+export type SaidInstruction = {
+  readonly what: string;
+  /** Each by itself, to be read from afar. */
+  readonly facts: readonly string[];
+};
+type Batch = {
+  /** A part of each piece, or each part by itself. */
+  readonly pieces: readonly BenchPartView[];
+  readonly line: BenchLineView | undefined;
+  readonly vinyls: BenchView['vinyls'];
+};
+
+export function describeInstruction(
+  instruction: Instruction,
+  { pieces, line, vinyls }: Batch,
+  settings: FormatSettings,
+): SaidInstruction {
+  const [first] = pieces;
+  const part = pieces[instruction.piece ?? 0] ?? first!;
+  const vinyl = vinyls.find(({ id }) => id === part.vinylId);
+  switch (instruction.kind) {
+    case 'load':
+      return { what: `Load ${part.vinylName}`, facts: [...new Set(pieces.map(({ handedness }) => handedness))] };
+    case 'width':
+      return {
+        what: 'Read the width at the machine',
+        facts: [`the label says ${formatLength(vinyl?.rollWidthMm ?? 0, settings)}`, 'stop where it reads less'],
+      };
+    case 'test-cut':
+      return {
+        what: 'Test cut in a corner',
+        facts: ['through the vinyl, no mark on the backing', 'a new setting, an old blade, a new lot'],
+      };
+    case 'cut':
+      return { what: `Cut ${plural(pieces.length, 'part')}`, facts: ['watch the first minutes'] };
+    case 'cut-off':
+      return { what: 'Cut off square', facts: ['store the rest with its code'] };
+    case 'weed':
+      return describeWeeding(part, line);
+    case 'read':
+      return { what: `Read: ${part.texts.join(' ')}`, facts: ['letter by letter, as it stands on the ticket'] };
+    case 'look':
+      return { what: 'Look at it', facts: [`position: ${part.placement}`, 'edges', 'cavities', 'colour'] };
+    case 'pack':
+      return { what: 'Fold, label, pack', facts: [`${part.sizeName}, ${part.colourName}`] };
+    case 'press':
+      return describePressing(instruction, settings);
+    default:
+      return instruction satisfies never;
+  }
+}
+
+function describeWeeding(part: BenchPartView, line: BenchLineView | undefined): SaidInstruction {
+  const layer = line?.layers[part.layerIndex];
+  const stays = layer?.pieces ?? 0;
+  const again = part.recut ? [`only ${part.recut.bits.length} of ${part.recut.of} bits, cut again`] : [];
+  return {
+    what: `Weed ${part.layerText ?? part.layerName}`,
+    facts: [
+      ...again,
+      'outside first, from a corner',
+      ...(layer
+        ? [`${plural(layer.cavities, 'cavity')} out`, `${plural(stays, 'piece')} ${verbFor(stays, 'stays', 'stay')}`]
+        : []),
+    ],
+  };
+}
+
+function describePressing(
+  { step }: Extract<Instruction, { readonly kind: 'press' }>,
+  settings: FormatSettings,
+): SaidInstruction {
+  const { kind, vinylName, place, temperatureC, seconds, pressure, peel, covered } = step;
+  const timed = temperatureC !== undefined || kind === 'wait';
+  return {
+    what: `${STEP_LABELS[kind]}${vinylName ? `: ${vinylName}` : ''}`,
+    facts: [
+      kind === 'lay-out' || kind === 'place' ? place : undefined,
+      temperatureC === undefined ? undefined : formatTemperature(temperatureC, settings),
+      timed ? formatDuration(seconds, settings) : undefined,
+      pressure,
+      kind === 'peel' || kind === 'wait' ? peel && `peel ${peel}` : undefined,
+      temperatureC === undefined || kind === 'pre-press' ? undefined : covered ? 'covered' : 'no cover',
+    ].flatMap((fact) => fact ?? []),
+  };
+}

@@ -1,0 +1,50 @@
+// The bench tells one thing at a time; its clocks are the server's, and are seen wherever one is.
+
+import { expect, test } from '@playwright/test';
+import { open, running, ShopServer } from './server';
+
+const server = new ShopServer(4386, true);
+test.beforeAll(() => server.start());
+test.afterAll(() => server.remove());
+
+test('a closed press counts down through a reload, is seen on other pages, and tells how late it is', async ({
+  page,
+  context,
+}) => {
+  await open(page, `${server.address}/bench/press`);
+  await page.getByRole('button', { name: /^Start/ }).click();
+  await expect(page.getByText('Lay out', { exact: true }).first()).toBeVisible();
+  await expect(page.getByText('Then: Pre-press')).toBeVisible();
+  await running(page);
+  await page.keyboard.press('Space');
+  await expect(page.getByRole('button', { name: /^Count 0:05/ })).toBeVisible();
+  await page.keyboard.press('Space');
+  const left = page.getByRole('timer', { name: 'Time left' });
+  await expect(left).toHaveText(/^0:0[1-5]$/);
+  const other = await context.newPage();
+  await open(other, `${server.address}/shop`);
+  await expect(other.getByTitle('Pre-press')).toHaveText(/^0:0\d$/);
+  await expect(other).toHaveTitle(/^0:0\d Pre-press$/);
+  await page.reload();
+  await running(page);
+  await expect(left).toHaveText(/over$/);
+  await expect(page).toHaveTitle(/Bench|Press/);
+  await page.keyboard.press('b');
+  await expect(page.getByText('Then: Pre-press')).toBeVisible();
+});
+
+test('pieces that are done are done, though the batch is not; on a phone the next step is in reach', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await open(page, `${server.address}/bench/press`);
+  const next = page.getByRole('button', { name: /^Next/ });
+  await expect(next).toBeInViewport();
+  await expect(page.getByText(/: piece 1,/)).toBeVisible();
+  while (await page.getByText(/: piece 1,/).isVisible()) {
+    const step = await page.getByText(/^\d+ of \d+/).textContent();
+    await next.click();
+    await expect(page.getByText(step!)).toHaveCount(0);
+  }
+  await page.getByRole('button', { name: /^Part done: 2 of 6/ }).click();
+  await expect(page.getByText('Press: 2 parts done.')).toBeVisible();
+  await expect(page.getByText(/2 pieces, Bakery aprons/)).toBeVisible();
+});
