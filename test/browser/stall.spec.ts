@@ -112,7 +112,7 @@ test('a channel’s file is matched, taken, and taken again without any change',
   };
   const choose = () => page.getByLabel('Order file').setInputFiles(file);
   await choose();
-  await expect(page.getByRole('heading', { name: '1 product to match' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: '1 name to match' })).toBeVisible();
   expect(await countOpen(page)).toBe(before + 1);
   await page.getByLabel('TT-HONEY is').click();
   await page.getByRole('option', { name: 'Honeycomb tea towel' }).click();

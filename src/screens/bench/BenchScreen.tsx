@@ -70,7 +70,7 @@ function Bench({ initial, station }: { readonly initial: BenchView; readonly sta
       {shown.length === 0 ? (
         <NothingHere station={station} waiting={view.waiting} />
       ) : (
-        <div className={running ? 'bench working' : 'bench'}>
+        <div className={running ? 'bench in-work' : 'bench'}>
           <Queue
             batches={batches}
             later={view.later}
