@@ -2,6 +2,7 @@
 
 import { STEP_LABELS } from '../core/pressing';
 import type { Instruction } from '../core/scheduling';
+import { describeInTheWay } from './press-steps';
 import { formatDuration, formatLength, formatTemperature, type FormatSettings } from '../core/units';
 import type { BenchLineView, BenchPartView, BenchView } from '../views/bench';
 import { plural, verbFor } from './plural';
@@ -84,6 +85,7 @@ function describePressing(
     what: `${STEP_LABELS[kind]}${vinylName ? `: ${vinylName}` : ''}`,
     facts: [
       kind === 'lay-out' || kind === 'place' ? place : undefined,
+      ...describeInTheWay(step),
       temperatureC === undefined ? undefined : formatTemperature(temperatureC, settings),
       timed ? formatDuration(seconds, settings) : undefined,
       pressure,

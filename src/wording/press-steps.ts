@@ -1,7 +1,20 @@
 // Steps at the press in words: on screen and on paper alike.
 
+import type { ObstacleKind } from '../core/materials';
 import { STEP_LABELS, type PressStep } from '../core/pressing';
 import { formatDuration, formatTemperature, type FormatSettings } from '../core/units';
+
+/** How to lay a blank out so that the platen closes on fabric alone. */
+const LAYING_OUT: Readonly<Record<ObstacleKind, string>> = {
+  zip: 'zip off the platen, or on a pillow',
+  seam: 'seam off the platen, or on a pillow',
+  pocket: 'board in the pocket',
+  handle: 'handles off the platen',
+  button: 'buttons off the platen, or on a pillow',
+  rib: 'ribbing off the platen',
+};
+export const describeInTheWay = ({ inTheWay = [] }: PressStep): readonly string[] =>
+  inTheWay.map((kind) => LAYING_OUT[kind]);
 
 /** What is done, and how hot, how long, how hard. */
 export function describePressStep(
@@ -16,6 +29,7 @@ export function describePressStep(
     formatDuration(step.seconds, settings),
     step.pressure,
     step.kind === 'peel' ? step.peel : null,
+    ...describeInTheWay(step),
   ];
   return {
     what: `${STEP_LABELS[step.kind]}${where}${vinyl}${covered}`,

@@ -125,3 +125,28 @@ test('a channel’s file is matched, taken, and taken again without any change',
   await page.getByRole('row', { name: /F-1/ }).getByRole('link').click();
   await expect(page.getByRole('heading', { name: /Channel order F-1/ })).toBeVisible();
 });
+
+test('a file with headings of its own is asked for its columns once', async ({ page }) => {
+  await open(page, `${server.address}/orders/feed`);
+  const file = (order: string) => ({
+    name: `list ${order}.csv`,
+    mimeType: 'text/csv',
+    buffer: Buffer.from(`Nr;Wer;Was;Wieviel\n${order};Ada Brook;Honeycomb tea towel;3\n`),
+  });
+  const choose = (order: string) => page.getByLabel('Order file').setInputFiles(file(order));
+  await choose('N-1');
+  const dialog = page.getByRole('dialog');
+  const pick = async (column: string, option: RegExp) => {
+    await dialog.getByRole('combobox', { name: column }).click();
+    await page.getByRole('option', { name: option }).click();
+  };
+  await expect(dialog.getByRole('button', { name: 'Import' })).toBeDisabled();
+  await pick('Order number', /^Nr/);
+  await pick('Item', /^Was/);
+  await pick('Customer', /^Wer/);
+  await pick('Quantity', /^Wieviel/);
+  await dialog.getByRole('button', { name: 'Import' }).click();
+  await expect(page.getByRole('row', { name: /N-1 Ada Brook/ })).toContainText('taken');
+  await choose('N-2');
+  await expect(page.getByRole('row', { name: /N-2 Ada Brook/ })).toContainText('taken');
+});

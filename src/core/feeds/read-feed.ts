@@ -40,7 +40,7 @@ const HEADINGS = {
   contact: /^(contact|e-?mail|mail|phone|telefon)$/i,
   due: /^(due|due day|ship by|fällig)$/i,
   item: /^(item|article|product|artikel)$/i,
-  quantity: /^(quantity|qty|pieces|count|menge|anzahl)$/i,
+  quantity: /^(quantity|qty|pieces|count|menge|anzahl|stück)$/i,
   size: /^(size|größe|groesse)$/i,
   colour: /^(colou?r|farbe)$/i,
   price: /^(price|price each|each|preis)$/i,

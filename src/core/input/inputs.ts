@@ -124,7 +124,9 @@ export const stopSessionInput = yup.object({
   // Left out: all of them.
   partIds: partIds.optional().default(undefined),
   // Of a clock that was left running, what is counted; left out: all of it.
-  countSeconds: numberBetween('Counted', 0, 24 * 3600, 'In seconds.').optional().default(undefined),
+  countSeconds: numberBetween('Counted', 0, 24 * 3600, 'In seconds.')
+    .optional()
+    .default(undefined),
 });
 const clockKey = shortText('Clock', 40);
 export const progressInput = yup.object({

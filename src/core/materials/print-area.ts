@@ -7,7 +7,7 @@ import { figure, type Figure } from '../units';
 export const DATUMS = ['neckline', 'collar', 'shoulder seam', 'side seam', 'top edge', 'hem', 'rim', 'point'] as const;
 type Datum = (typeof DATUMS)[number];
 export const OBSTACLE_KINDS = ['zip', 'seam', 'pocket', 'handle', 'button', 'rib'] as const;
-type ObstacleKind = (typeof OBSTACLE_KINDS)[number];
+export type ObstacleKind = (typeof OBSTACLE_KINDS)[number];
 
 /** Lengths in mm from the top left of its area. */
 type Obstacle = {

@@ -202,3 +202,28 @@ describe('degrees', () => {
     expect(planned({ front: [PLAIN_VINYL] }, mug).cautions).toEqual([{ kind: 'hot-platen' }, { kind: 'drinkware' }]);
   });
 });
+
+describe('what of a blank is in the way', () => {
+  const area = (name: string, kinds: readonly ('zip' | 'pocket')[]) => ({
+    name,
+    sizeName: '',
+    datum: 'collar' as const,
+    dropMm: 0,
+    widthMm: 300,
+    heightMm: 300,
+    curve: null,
+    obstacles: kinds.map((kind) => ({ kind, xMm: 0, yMm: 0, widthMm: 10, heightMm: 100 })),
+  });
+  const hoodie: Blank = { ...PLAIN_BLANK, areas: [area('front', ['zip', 'pocket']), area('back', ['zip'])] };
+
+  it('is told once each where the blank is laid out, for the platen is larger than the place', () => {
+    const [layOut, ...rest] = planned({ back: [PLAIN_VINYL] }, hoodie).steps;
+    expect(layOut).toMatchObject({ kind: 'lay-out', inTheWay: ['zip', 'pocket'] });
+    expect(rest.every((step) => step.inTheWay === undefined)).toBe(true);
+  });
+
+  it('is nothing where there is none, or where no press closes', () => {
+    expect(planned({ back: [PLAIN_VINYL] }).steps[0]).not.toHaveProperty('inTheWay');
+    expect(planned({ back: [STICKY_VINYL] }, hoodie).steps[0]).not.toHaveProperty('inTheWay');
+  });
+});

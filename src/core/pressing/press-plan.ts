@@ -7,6 +7,7 @@ import {
   getPressSetting,
   getShopFigure,
   type Blank,
+  type ObstacleKind,
   type Peel,
   type Pressure,
   type PressSetting,
@@ -29,6 +30,8 @@ export type PressStep = {
   readonly covered?: boolean;
   /** Where on the blank, where there are several. */
   readonly place?: string;
+  /** What of the blank must not lie under the platen: it takes the pressure, or prints through. */
+  readonly inTheWay?: readonly ObstacleKind[];
 };
 
 export type PressPlan = {
@@ -113,7 +116,10 @@ function planPlace(
   if (!window.ok) return window;
   const temperatureC = window.value && (common ?? window.value);
   const hot = layers.filter(({ vinyl }) => getHeat(vinyl, blank)).length;
-  const steps: PressStep[] = [{ kind: 'lay-out', seconds: shop.pressLayOutSeconds, attended: true }];
+  const inTheWay = temperatureC === null ? [] : listObstacles(blank);
+  const steps: PressStep[] = [
+    { kind: 'lay-out', seconds: shop.pressLayOutSeconds, attended: true, ...(inTheWay.length > 0 ? { inTheWay } : {}) },
+  ];
   if (temperatureC !== null)
     steps.push({ kind: 'pre-press', seconds: shop.prePressSeconds, attended: true, temperatureC });
   let heated = 0;
@@ -166,6 +172,11 @@ function pressLayer(input: {
     { kind: 'peel', seconds: shop.pressPeelSeconds, attended: true, peel: setting.peel, ...named },
   ];
 }
+
+/** Anywhere on it: the platen is larger than the place. */
+const listObstacles = ({ areas }: Blank): readonly ObstacleKind[] => [
+  ...new Set(areas.flatMap(({ obstacles }) => obstacles.map(({ kind }) => kind))),
+];
 
 /** Under a cover sheet: as the vinyl says, or as soon as pressed vinyl lies bare beside its carrier. */
 const isCovered = (vinyl: Vinyl, bareBeside: boolean): boolean =>

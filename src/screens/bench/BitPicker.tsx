@@ -6,6 +6,7 @@ import { boundPoints } from '../../core/geometry';
 import type { CutOutline } from '../../core/nesting';
 import type { RecutBits } from '../../core/orders';
 import type { PartDrawing } from '../../views/bench';
+import { verbFor } from '../../wording/plural';
 import { callApi, fetchFile, wordsOf } from '../shared/api';
 import { bitsInWorker } from '../../workers/nest-client';
 
@@ -47,7 +48,7 @@ export default function BitPicker({ partId, value, onChange }: Props) {
       <BitPicture bits={bits} chosen={chosen} onToggle={toggle} />
       <p className="soft flat" aria-live="polite">
         {value
-          ? `${value.bits.length} of ${value.of} bits are made anew; the rest stays.`
+          ? `${value.bits.length} of ${value.of} bits ${verbFor(value.bits.length, 'is', 'are')} made anew; the rest stays.`
           : 'All of it is made anew. Tap the bits that are spoiled where the rest is good.'}
       </p>
     </div>

@@ -1,0 +1,76 @@
+// What the bench says is to be done now, and how the cautions of a blank are put.
+
+import { describe, expect, it } from 'vitest';
+import type { Instruction } from '../core/scheduling';
+import type { BenchLineView, BenchPartView } from '../views/bench';
+import { describeInstruction } from './instructions';
+import { describePressStep } from './press-steps';
+
+const SETTINGS = { locale: 'en-GB', currency: 'EUR', timeZone: 'UTC', system: 'metric' as const };
+const PART = {
+  vinylName: 'Tarn Smooth, cream',
+  handedness: 'mirrored: carrier down',
+  texts: ['ASH'],
+  layerText: null,
+  layerName: 'loaf',
+  layerIndex: 0,
+  placement: 'bib, 70 mm below the edge',
+  sizeName: 'M',
+  colourName: 'navy',
+  vinylId: 1,
+  recut: null,
+} as unknown as BenchPartView;
+const LINE = { layers: [{ cavities: 3, pieces: 1 }] } as unknown as BenchLineView;
+const say = (instruction: Instruction, part: Partial<BenchPartView> = {}) =>
+  describeInstruction(instruction, { pieces: [{ ...PART, ...part }], line: LINE, vinyls: [] }, SETTINGS);
+const press = (step: Partial<Extract<Instruction, { kind: 'press' }>['step']>): Instruction => ({
+  kind: 'press',
+  piece: 0,
+  key: '0.0',
+  clockS: null,
+  cools: null,
+  after: null,
+  step: { kind: 'press', seconds: 15, attended: true, ...step },
+});
+
+describe('what is to be done now', () => {
+  it('at the cutter tells which way round', () => {
+    expect(say({ kind: 'load', piece: null })).toEqual({
+      what: 'Load Tarn Smooth, cream',
+      facts: ['mirrored: carrier down'],
+    });
+  });
+
+  it('at weeding counts what comes out and what stays, and of a recut which bits', () => {
+    expect(say({ kind: 'weed', piece: 0 }).facts).toEqual([
+      'outside first, from a corner',
+      '3 cavities out',
+      '1 piece stays',
+    ]);
+    expect(say({ kind: 'weed', piece: 0 }, { recut: { bits: [1], of: 4 } }).facts[0]).toBe(
+      'only 1 of 4 bits, cut again',
+    );
+  });
+
+  it('at the press tells degrees, seconds, pressure and cover', () => {
+    const said = say(press({ vinylName: 'Tarn Cool', temperatureC: 150, pressure: 'firm', covered: true }));
+    expect(said).toEqual({ what: 'Press: Tarn Cool', facts: ['150 °C', '15 s', 'firm', 'covered'] });
+    expect(say(press({ kind: 'peel', peel: 'cold', seconds: 5 })).facts).toEqual(['peel cold']);
+    expect(say(press({ kind: 'wait', peel: 'cold', seconds: 45, attended: false })).facts).toEqual([
+      '45 s',
+      'peel cold',
+    ]);
+  });
+
+  it('tells what of the blank must not lie under the platen', () => {
+    const step = { kind: 'lay-out', seconds: 12, attended: true, inTheWay: ['zip', 'pocket'] } as const;
+    const told = ['zip off the platen, or on a pillow', 'board in the pocket'];
+    expect(say(press(step)).facts).toEqual(told);
+    expect(describePressStep(step, SETTINGS).facts).toEqual(['12 s', ...told]);
+  });
+
+  it('at the check has the text read letter by letter', () => {
+    expect(say({ kind: 'read', piece: 0 })).toMatchObject({ what: 'Read: ASH' });
+    expect(say({ kind: 'look', piece: 0 }).facts[0]).toBe('position: bib, 70 mm below the edge');
+  });
+});
