@@ -33,7 +33,9 @@ test('a closed press counts down through a reload, is seen on other pages, and t
   await expect(page.getByText('Then: Pre-press')).toBeVisible();
 });
 
-test('pieces that are done are done, though the batch is not; on a phone the next step is in reach', async ({ page }) => {
+test('pieces that are done are done, though the batch is not; on a phone the next step is in reach', async ({
+  page,
+}) => {
   await page.setViewportSize({ width: 390, height: 844 });
   await open(page, `${server.address}/bench/press`);
   const next = page.getByRole('button', { name: /^Next/ });
@@ -47,4 +49,26 @@ test('pieces that are done are done, though the batch is not; on a phone the nex
   await page.getByRole('button', { name: /^Part done: 2 of 6/ }).click();
   await expect(page.getByText('Press: 2 parts done.')).toBeVisible();
   await expect(page.getByText(/2 pieces, Bakery aprons/)).toBeVisible();
+});
+
+test('a bit that tore is tapped in its picture, and it alone goes back to the cutter', async ({ page }) => {
+  await open(page, `${server.address}/bench/weed`);
+  await page.getByRole('button', { name: /waves and star/ }).click();
+  await page.getByRole('button', { name: 'Spoiled' }).click();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByRole('checkbox', { name: /crest 10, waves and star/ }).check();
+  const star = dialog.getByRole('checkbox', { name: 'bit 2' });
+  await expect(star).not.toBeChecked();
+  await star.focus();
+  await page.keyboard.press('Space');
+  await expect(star).toBeChecked();
+  await expect(dialog.getByText('1 of 2 bits is made anew; the rest stays.')).toBeVisible();
+  await dialog.getByRole('button', { name: 'Recut 1 bit' }).click();
+  await expect(page.getByText('1 part goes back to be cut.')).toBeVisible();
+  await open(page, `${server.address}/cut-sheets`);
+  await page
+    .getByRole('navigation', { name: 'Vinyls' })
+    .getByRole('button', { name: /Tarn Cool, marigold/ })
+    .click();
+  await expect(page.getByText(/1 of 2 bits of waves and star/).first()).toBeVisible();
 });

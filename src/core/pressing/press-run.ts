@@ -3,7 +3,7 @@
 import type { PressStep } from './press-plan';
 
 /** One thing to do: a step of a piece, both from 0. `startS` and `endS`: seconds from the beginning of the run. */
-export type RunStep = {
+type RunStep = {
   readonly piece: number;
   readonly step: number;
   readonly startS: number;

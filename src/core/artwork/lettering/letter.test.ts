@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
+import type { Point } from '../../geometry';
 import { measureArtwork, readSvg, type Artwork } from '../index';
 import { letter, openFont, writeLettering, type LetterOptions } from './letter';
 import { TYPEFACES, type Typeface } from './typefaces';
@@ -113,5 +114,62 @@ describe('letter', () => {
       ok: false,
       problem: { kind: 'no-text' },
     });
+  });
+});
+
+describe('the outline of a letter', () => {
+  /** Points along the true curves of a glyph, mm, y downwards; 40 to a curve. */
+  function sampleGlyph(font: ReturnType<typeof load>, character: string, capHeightMm: number): readonly Point[] {
+    const scale = capHeightMm / font.capHeight;
+    const points: Point[] = [];
+    let at: Point = { x: 0, y: 0 };
+    for (const { command, args } of font.layout(character).glyphs[0]!.path.commands) {
+      const ends = Array.from({ length: args.length / 2 }, (_, pair) => ({
+        x: args[2 * pair]!,
+        y: args[2 * pair + 1]!,
+      }));
+      const knots = [at, ...ends];
+      if (command === 'quadraticCurveTo' || command === 'bezierCurveTo')
+        for (let step = 0; step <= 40; step++) points.push(evaluate(knots, step / 40));
+      at = ends.at(-1) ?? at;
+    }
+    return points.map(({ x, y }) => ({ x: x * scale, y: -y * scale }));
+  }
+  /** By de Casteljau: any degree. */
+  const evaluate = (knots: readonly Point[], t: number): Point =>
+    knots.length === 1
+      ? knots[0]!
+      : evaluate(
+          knots.slice(1).map((to, at) => ({
+            x: knots[at]!.x + (to.x - knots[at]!.x) * t,
+            y: knots[at]!.y + (to.y - knots[at]!.y) * t,
+          })),
+          t,
+        );
+  const distance = (p: Point, a: Point, b: Point): number => {
+    const [dx, dy] = [b.x - a.x, b.y - a.y];
+    const t = Math.max(0, Math.min(1, ((p.x - a.x) * dx + (p.y - a.y) * dy) / (dx * dx + dy * dy || 1)));
+    return Math.hypot(p.x - a.x - t * dx, p.y - a.y - t * dy);
+  };
+
+  it.each([
+    ['oswald', 'S', 32],
+    ['oswald', 'O', 8],
+    ['zilla-slab', 'G', 120],
+    ['pacifico', 'e', 60],
+  ])('in %s, %s %d mm high strays from the font’s own curves by less than a cutter’s step', (key, character, capMm) => {
+    const [layer] = set(character, key, { capHeightMm: capMm }).layers;
+    const rings = layer!.shapes.flatMap(({ contours }) =>
+      contours.map(({ start, segments }) => [start, ...segments.map(({ to }) => to), start]),
+    );
+    const sampled = sampleGlyph(fonts.get(key)!, character, capMm);
+    expect(sampled.length).toBeGreaterThan(100);
+    const worst = Math.max(
+      ...sampled.map((point) =>
+        Math.min(...rings.flatMap((ring) => ring.slice(1).map((to, at) => distance(point, ring[at]!, to)))),
+      ),
+    );
+    // HPGL counts in steps of 0.025 mm.
+    expect(worst).toBeLessThan(0.025);
   });
 });
