@@ -49,6 +49,7 @@ describe('a run at the press', () => {
     ]);
     // 4 × 40 s of hands, and 25 s at the end for the last one to cool: one by one it would be 340.
     expect(run.seconds).toBe(185);
+    expect(run.perHour).toBeCloseTo((4 * 3600) / 185, 9);
     expect(run.restingPlaces).toBe(2);
   });
 
@@ -67,7 +68,7 @@ describe('a run at the press', () => {
 
   it('without any wait is one piece after another', () => {
     expect(order(orderPressRun([hands(3), hands(4)], 2))).toEqual(['0.0', '0.1', '1.0', '1.1']);
-    expect(orderPressRun([hands(3)], 0)).toEqual({ steps: [], seconds: 0, restingPlaces: 0 });
+    expect(orderPressRun([hands(3)], 0)).toEqual({ steps: [], seconds: 0, perHour: 0, restingPlaces: 0 });
   });
 
   const block = fc.record({ handsS: fc.integer({ min: 1, max: 40 }), coolS: fc.integer({ min: 1, max: 60 }) });

@@ -1,5 +1,6 @@
 // Several pieces at one press: which hand goes where next, so that a piece that cools is not waited for.
 
+import { SECONDS_PER_HOUR } from '../units';
 import type { PressStep } from './press-plan';
 
 /** One thing to do: a step of a piece, both from 0. `startS` and `endS`: seconds from the beginning of the run. */
@@ -13,6 +14,8 @@ export type PressRun = {
   /** In the order they are done; what cools beside other work is no step of its own. */
   readonly steps: readonly RunStep[];
   readonly seconds: number;
+  /** Pieces an hour at this pace; 0 for a run of none. */
+  readonly perHour: number;
   /** So many pieces cool at one time at most: places to lay them. */
   readonly restingPlaces: number;
 };
@@ -49,7 +52,8 @@ export function orderPressRun(plan: readonly PressStep[], pieces: number, places
     coolAt[piece] = nowS + coolS;
     piece = choosePiece(done, coolAt, blocks.length, places);
   }
-  return { steps, seconds: nowS, restingPlaces: countResting(steps, pieces) };
+  const perHour = nowS > 0 ? (pieces * SECONDS_PER_HOUR) / nowS : 0;
+  return { steps, seconds: nowS, perHour, restingPlaces: countResting(steps, pieces) };
 }
 
 /** The steps of a plan, parted where a piece may rest. */

@@ -5,6 +5,7 @@ import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import { useEffect, useRef } from 'react';
 import type { Station } from '../../core/orders';
+import { orderPressRun } from '../../core/pressing';
 import { formatDuration, groupBy } from '../../core/units';
 import type { BenchPartView, BenchView } from '../../views/bench';
 import type { RunningSession } from '../../views/frame';
@@ -79,6 +80,7 @@ export function BatchWork({
       ) : (
         <BigFacts station={station} view={view} parts={parts} />
       )}
+      {!running && station === 'press' && <RunFacts view={view} parts={chosen} />}
       {!running && (
         <Begin
           seconds={seconds}
@@ -111,6 +113,20 @@ function useFocusKept(runningId: number | null) {
     if (document.activeElement === document.body) card.current?.focus();
   }, [runningId]);
   return card;
+}
+
+/** What it brings to lay the next piece on while one cools; nothing is said where none does. */
+function RunFacts({ view, parts }: Pick<Props, 'view' | 'parts'>) {
+  const settings = useSettings();
+  const plan = view.lines.find(({ lineId }) => lineId === parts[0]?.lineId)?.plan;
+  const run = plan && orderPressRun(plan.steps, new Set(parts.map(({ pieceId }) => pieceId)).size);
+  if (!run || run.restingPlaces === 0) return null;
+  return (
+    <p className="soft flat above-3">
+      Laid on while one cools: {formatDuration(run.seconds, settings)} at the press, about {Math.round(run.perHour)}{' '}
+      pieces an hour. Keep room for {plural(run.restingPlaces, 'piece')} to cool.
+    </p>
+  );
 }
 
 type BeginProps = {
