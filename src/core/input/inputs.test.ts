@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { dueDay, itemInput, orderInput, shopInput, vinylInput, widthMm } from './index';
+import { dueDay, itemInput, orderInput, progressInput, shopInput, spoilInput, vinylInput, widthMm } from './index';
 import { DEFAULT_SHOP_FIGURES } from '../materials';
 
 const refusal = (schema: { validateSync: (value: unknown) => unknown }, value: unknown): string | null => {
@@ -101,5 +101,26 @@ describe('what may be typed', () => {
         figures: DEFAULT_SHOP_FIGURES,
       }),
     ).toContain('Time zone');
+  });
+});
+
+describe('what is made anew of a part', () => {
+  const spoil = (recut: unknown) => refusal(spoilInput, { partIds: [4], cause: 'lifted', blankLost: false, recut });
+
+  it.each([[undefined], [null], [{ bits: [0, 2], of: 3 }]])('may be %j', (recut) => expect(spoil(recut)).toBeNull());
+
+  it.each([[{ bits: [3], of: 3 }], [{ bits: [1, 1], of: 3 }], [{ bits: [], of: 3 }], [{ bits: [0], of: 0 }]])(
+    'is not %j',
+    (recut) => expect(spoil(recut)).not.toBeNull(),
+  );
+});
+
+describe('a step of work', () => {
+  it('needs no clocks, and takes only such as a bench has', () => {
+    expect(progressInput.validateSync({ from: 0, to: 1 })).toEqual({ from: 0, to: 1, start: [], stop: [] });
+    const clock = { key: '0.1', label: 'Press', seconds: 15 };
+    expect(refusal(progressInput, { from: 0, to: 0, start: [clock] })).toBeNull();
+    expect(refusal(progressInput, { from: 0, to: 0, start: [{ ...clock, seconds: 0 }] })).toMatch(/Seconds/);
+    expect(refusal(progressInput, { from: -1, to: 0 })).toMatch(/Step/);
   });
 });

@@ -148,14 +148,22 @@ export const progressInput = yup.object({
     .max(50),
 });
 /** Of one part, what of it is made anew. */
-const bitsInput = yup.object({
-  bits: yup
-    .array(wholeBetween('Bit', 0, 9999, 'Counted from 0.'))
-    .required()
-    .min(1, 'Choose what is made anew.')
-    .max(10_000),
-  of: wholeBetween('Bits', 1, 10_000, 'As many as the drawing has.'),
-});
+const bitsInput = yup
+  .object({
+    bits: yup
+      .array(wholeBetween('Bit', 0, 9999, 'Counted from 0.'))
+      .required()
+      .min(1, 'Choose what is made anew.')
+      .max(10_000),
+    of: wholeBetween('Bits', 1, 10_000, 'As many as the drawing has.'),
+  })
+  .test(
+    'within',
+    'Bits: each once, and none that the drawing hasn’t.',
+    (recut: { readonly bits?: readonly number[]; readonly of?: number } | null | undefined) =>
+      !recut?.bits ||
+      (new Set(recut.bits).size === recut.bits.length && recut.bits.every((bit) => bit < (recut.of ?? 0))),
+  );
 export const spoilInput = yup.object({
   partIds,
   cause: oneOf<SpoilageCause>('Cause', SPOILAGE_CAUSES),

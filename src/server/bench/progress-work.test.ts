@@ -56,6 +56,12 @@ it('done in part moves those pieces on, and its minutes fall on them alone', () 
   expect(others.map(stateOf)).toEqual(others.map(() => 'weeded'));
 });
 
+it('done in part names parts of that work', async () => {
+  const { id } = startPress();
+  expect((await refusalOf(() => finishSession(shop, id, 'done', { partIds: [99_999] }))).message).toMatch(/not here/);
+  expect(findSession(shop.db, id)!.stoppedAtMs).toBeNull();
+});
+
 it('of a clock that was left running counts what is said, and never more than has gone by', () => {
   const { id } = startPress();
   shop.clock.ms += 9 * 3600_000;

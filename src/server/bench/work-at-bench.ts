@@ -77,6 +77,7 @@ export function finishSession(
     if (!work) throw notFound('This timer');
     const atMs = shop.now();
     const stopMs = countSeconds === undefined ? atMs : Math.min(atMs, work.startedAtMs + countSeconds * MS_PER_S);
+    if (done && !work.parts.some(({ partId }) => done.includes(partId))) throw notFound('One of these parts');
     if (done) narrowSession(shop.db, id, done);
     if (!stopSession(shop.db, id, stopMs, outcome)) throw new ShopError('conflict', { reason: 'timer-stopped' });
     keepMinutes(shop.db, [id]);

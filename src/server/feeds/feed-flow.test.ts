@@ -132,6 +132,11 @@ describe('a file of a channel', () => {
     expect(await take(`88,,Bo,,,${jacket},1,m-tall,ink,,ASH,\n`)).toMatchObject({ taken: 1 });
   });
 
+  it('is not matched to an item that is not there', async () => {
+    const wish = { kind: 'item' as const, name: 'TT-9', itemId: 99_999 };
+    expect((await refusalOf(() => matchName(shop, wish))).message).toMatch(/This item is not here/);
+  });
+
   it('whose headings nobody knows is asked for its columns once', async () => {
     const text = 'Nr,Wer,Was,Stück\n90,Ada,Honeycomb tea towel,3\n';
     const refusal = await refusalOf(() => takeFeed(shop, { file: 'x.csv', text }));

@@ -26,11 +26,12 @@ import {
   putFeedOrder,
   type FeedState,
 } from '../../data/feed-store';
+import { findItems } from '../../data/item-store';
 import { findOrder } from '../../data/order-store';
 import type { FeedReport } from '../../views/feed';
 import { describeUnknown } from '../../wording/feeds';
 import { getShop, type ShopContext } from '../context';
-import { ShopError } from '../errors';
+import { notFound, ShopError } from '../errors';
 import { changeLines } from '../orders/change-lines';
 import { askPrices } from '../orders/asked-prices';
 import { prepareTexts } from '../orders/line-texts';
@@ -71,6 +72,7 @@ export async function matchName(
   shop: ShopContext,
   { kind, name, itemId, own = '' }: Omit<InferType<typeof nameMatch>, 'own'> & { readonly own?: string },
 ): Promise<FeedReport> {
+  if (!findItems(shop.db, [itemId])[0]) throw notFound('This item');
   if (kind === 'item') putFeedItem(shop.db, keyOfName(name), itemId);
   else putFeedName(shop.db, { kind, itemId, name: keyOfName(name), own });
   return retryFeed(shop);
