@@ -8,6 +8,7 @@ import type {
   OrderMove,
   OrderStage,
   OrderTerms,
+  PartGroup,
   PartState,
   PaymentKind,
   QuotedAgainstReal,
@@ -112,6 +113,13 @@ export type OrderLineView = {
   readonly comb: readonly CombColumn[];
   /** What one was calculated to cost with its risk when it was agreed, minor units. */
   readonly eachWithRisk: number;
+};
+
+/** Its parts by what they have in common. */
+export type OrderPartsView = {
+  readonly vinyl: readonly PartGroup[];
+  readonly temperature: readonly PartGroup[];
+  readonly size: readonly PartGroup[];
 };
 
 /** What one of a line would cost as of today; null with why it can't be told. */

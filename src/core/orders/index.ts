@@ -14,5 +14,6 @@ export * from './read-back';
 export * from './proof';
 export * from './change-lines';
 export * from './runs';
+export * from './part-groups';
 export * from './terms';
 export { sumSpoilage } from './spoilage-cost';

@@ -14,6 +14,7 @@ import { OrderFacts } from './OrderFacts';
 import { OrderHead } from './OrderHead';
 import { OrderLineTable } from './OrderLineTable';
 import { PapersPanel } from './PapersPanel';
+import { PartsPanel } from './PartsPanel';
 import { ProofPanel } from './ProofPanel';
 import { QuotedAndReal } from './QuotedAndReal';
 import { useOrderSteps } from './use-order-steps';
@@ -58,6 +59,7 @@ function Order({ initial }: { readonly initial: OrderView }) {
         <div className="cols">
           <OrderFacts view={view} />
           <OrderLineTable view={view} onChange={() => setChanging('lines')} />
+          <PartsPanel view={view} />
           <ProofPanel view={view} steps={steps} />
         </div>
         <div className="cols">
