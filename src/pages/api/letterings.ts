@@ -4,9 +4,9 @@ import { parseInput } from '../../server/errors';
 import { wakeThreads } from '../../server/lettering/letter-texts';
 import { setTexts } from '../../server/lettering/set-texts';
 
-/** Texts are about to be asked for: whoever sets them gets ready. */
-export const GET = endpoint(() => {
-  wakeThreads();
+/** Texts in a typeface are about to be asked for: whoever sets them gets ready. */
+export const GET = endpoint(({ api }) => {
+  wakeThreads(api.url.searchParams.get('typeface'));
   return {};
 });
 export const POST = endpoint(async ({ shop, api }) =>

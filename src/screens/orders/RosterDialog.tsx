@@ -32,7 +32,8 @@ type Props = {
 
 export default function RosterDialog({ itemName, item, usual, start, onClose, onTake }: Props) {
   const roster = useRoster({ item, usual, start });
-  useEffect(() => void callApi('GET', '/api/letterings').catch(() => undefined), []);
+  const typeface = item.letterings[0]?.typeface ?? '';
+  useEffect(() => void callApi('GET', `/api/letterings?typeface=${typeface}`).catch(() => undefined), [typeface]);
   const [isPasting, setPasting] = useState(start === null || start.rows.length === 0);
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="lg" aria-labelledby="roster-title">

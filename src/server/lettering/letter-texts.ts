@@ -1,6 +1,6 @@
 // Customers' own texts as drawings: each is set and measured once, in a thread, and kept by what it says and how it looks.
 
-import { keyOfLettering, type FitProblem } from '../../core/artwork';
+import { keyOfLettering, PLAIN_LETTERING, TYPEFACES, type FitProblem } from '../../core/artwork';
 import {
   deleteTriedLetterings,
   findLetterings,
@@ -26,11 +26,20 @@ export type LetterLot = (wishes: readonly TextWish[]) => Promise<readonly Letter
 const letterInThread: LetterLot = (wishes) =>
   heavyWork.run<readonly LetteredText[]>({ kind: 'letter', task: wishes, limitMs: LIMIT_MS, tooMuch });
 
-/** A thread takes a second to load what it sets texts with: it begins while the list is still being pasted. */
-export const wakeThreads = (): void => {
+/** Long enough to have been through all that setting a text takes. */
+const WAKING_TEXTS = ['HEDGEROW', 'Quillfeather', 'Barrowclough 8'];
+
+/**
+ * A thread takes a second to load what it sets texts with, and is slow at first: it begins while the list is still being
+ * pasted. What it sets is not kept.
+ */
+export function wakeThreads(typeface: string | null): void {
+  const known = TYPEFACES.find(({ key }) => key === typeface);
+  const lettering = { ...PLAIN_LETTERING, typeface: known?.key ?? PLAIN_LETTERING.typeface };
+  const wishes = WAKING_TEXTS.map((text) => ({ text, lettering, smaller: true }));
   for (let thread = 0; thread < LOTS_AT_ONCE; thread++)
-    letterInThread([]).catch((error: unknown) => log.error(error, 'a thread that sets texts could not be woken'));
-};
+    letterInThread(wishes).catch((error: unknown) => log.error(error, 'a thread that sets texts could not be woken'));
+}
 
 export const keyOfWish = ({ text, lettering, smaller }: TextWish): string => keyOfLettering(text, lettering, smaller);
 
