@@ -27,6 +27,7 @@ describe('the cost of a part', () => {
       event(6, 'pressed', { blankCost: 400, wearCost: 2 }),
     ]);
     expect(story).toEqual({
+      recut: null,
       state: 'pressed',
       cuts: 3,
       knownCuts: 1,
