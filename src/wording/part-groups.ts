@@ -1,13 +1,11 @@
 // Groups of parts in words: how far they are, and which pieces they are of.
 
-import type { PartGroup, PartState } from '../core/orders';
+import { PART_STATES, type PartGroup } from '../core/orders';
 import { STATE_NAMES } from './stations';
-
-const STATES = Object.keys(STATE_NAMES) as readonly PartState[];
 
 export const describeStates = ({ states, broken }: Pick<PartGroup, 'states' | 'broken'>): string =>
   [
-    ...STATES.flatMap((state) => (states[state] > 0 ? [`${states[state]} ${STATE_NAMES[state]}`] : [])),
+    ...PART_STATES.flatMap((state) => (states[state] > 0 ? [`${states[state]} ${STATE_NAMES[state]}`] : [])),
     ...(broken > 0 ? [`${broken} of them again`] : []),
   ].join(', ');
 

@@ -62,7 +62,7 @@ test('a bit that tore is tapped in its picture, and it alone goes back to the cu
   await star.focus();
   await page.keyboard.press('Space');
   await expect(star).toBeChecked();
-  await expect(dialog.getByText('1 of 2 bits is made anew; the rest stays.')).toBeVisible();
+  await expect(dialog.getByText('1 of 2 bits is recut; the rest stays.')).toBeVisible();
   await dialog.getByRole('button', { name: 'Recut 1 bit' }).click();
   await expect(page.getByText('1 part goes back to be cut.')).toBeVisible();
   await open(page, `${server.address}/cut-sheets`);

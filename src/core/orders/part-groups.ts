@@ -1,7 +1,7 @@
 // The parts of an order by what they have in common: how far each group is.
 
 import { groupBy } from '../units';
-import type { PartNow, PartState } from './part';
+import { PART_STATES, type PartNow, type PartState } from './part';
 
 type GroupedPart = PartNow & { readonly pieceNumber: number };
 export type PartGroup = {
@@ -31,13 +31,7 @@ export const groupParts = <Part extends GroupedPart>(
 
 const byName = new Intl.Collator('en', { numeric: true });
 
-function countStates(parts: readonly PartNow[]): PartGroup['states'] {
-  const count = (state: PartState) => parts.filter((part) => part.state === state).length;
-  return {
-    'to-cut': count('to-cut'),
-    cut: count('cut'),
-    weeded: count('weeded'),
-    pressed: count('pressed'),
-    checked: count('checked'),
-  };
-}
+const countStates = (parts: readonly PartNow[]): PartGroup['states'] =>
+  Object.fromEntries(
+    PART_STATES.map((state) => [state, parts.filter((part) => part.state === state).length]),
+  ) as PartGroup['states'];

@@ -1,7 +1,7 @@
 // The state of one part (piece × layer), folded from the facts that happened to it. Facts are only ever added.
 
 export type PartState = 'to-cut' | 'cut' | 'weeded' | 'pressed' | 'checked';
-const PART_STATES: readonly PartState[] = ['to-cut', 'cut', 'weeded', 'pressed', 'checked'];
+export const PART_STATES: readonly PartState[] = ['to-cut', 'cut', 'weeded', 'pressed', 'checked'];
 
 export type Station = 'cut' | 'weed' | 'press' | 'check';
 export const STATIONS: readonly Station[] = ['cut', 'weed', 'press', 'check'];

@@ -34,9 +34,9 @@ export default function BitPicker({ partId, value, onChange }: Props) {
   if (error) return <p className="short flat">{wordsOf(error)}</p>;
   if (!data) return <p className="soft flat">Drawing its bits …</p>;
   const { bits } = data;
-  if (bits.length < 2) return <p className="soft flat">It is all one bit: it is made anew as a whole.</p>;
+  if (bits.length < 2) return <p className="soft flat">It is all in one piece: the whole of it is recut.</p>;
   if (bits.length > MOST_BITS)
-    return <p className="soft flat">It has {bits.length} bits: it is made anew as a whole.</p>;
+    return <p className="soft flat">It has {bits.length} bits, too many to choose from: the whole of it is recut.</p>;
   const chosen = new Set(value?.bits);
   const toggle = (bit: number) => {
     if (!chosen.delete(bit)) chosen.add(bit);
@@ -48,8 +48,8 @@ export default function BitPicker({ partId, value, onChange }: Props) {
       <BitPicture bits={bits} chosen={chosen} onToggle={toggle} />
       <p className="soft flat" aria-live="polite">
         {value
-          ? `${value.bits.length} of ${value.of} bits ${verbFor(value.bits.length, 'is', 'are')} made anew; the rest stays.`
-          : 'All of it is made anew. Tap the bits that are spoiled where the rest is good.'}
+          ? `${value.bits.length} of ${value.of} bits ${verbFor(value.bits.length, 'is', 'are')} recut; the rest stays.`
+          : 'All of it is recut. If the rest is good, tap only the bits that are spoiled.'}
       </p>
     </div>
   );

@@ -22,14 +22,14 @@ export default function ForgottenDialog({ goneSeconds, usualSeconds, onClose, on
     <Dialog open onClose={onClose} aria-labelledby="forgotten-title">
       <DialogTitle id="forgotten-title">Was this clock left running?</DialogTitle>
       <DialogContent>
-        It has run for {formatDuration(goneSeconds, settings)}; about {formatDuration(usualSeconds, settings)} was
-        calculated. What you count goes into the cost of this order, and into what is learned of such work.
+        It has run for {formatDuration(goneSeconds, settings)}; about {formatDuration(usualSeconds, settings)} is usual.
+        What you keep goes into the cost of this order, and into what is learned of such work.
       </DialogContent>
       <DialogActions>
-        <Button onClick={() => onCount(undefined)}>Count all of it</Button>
-        <Button onClick={() => onCount(0)}>Count nothing</Button>
+        <Button onClick={() => onCount(undefined)}>Keep all of it</Button>
+        <Button onClick={() => onCount(0)}>Drop it</Button>
         <Button variant="contained" onClick={() => onCount(Math.round(usualSeconds))}>
-          Count {formatDuration(usualSeconds, settings)}
+          Trim to {formatDuration(usualSeconds, settings)}
         </Button>
       </DialogActions>
     </Dialog>

@@ -35,7 +35,7 @@ export function StepCard({ run, disabled, onForward }: Props) {
       </ul>
       {run.coolsS > 0 && (
         <p className="short flat above-2">
-          <Icon name="peel-cold" /> It should cool for {formatClock(run.coolsS)} yet.
+          <Icon name="peel-cold" /> Let it cool {formatClock(run.coolsS)} longer.
         </p>
       )}
       {isCounted && <Countdown clock={clock} wholeS={instruction.clockS!} />}

@@ -28,8 +28,8 @@ export default function FeedColumnsDialog({ file, feed }: Props) {
       <DialogTitle id="columns-title">Which column is which?</DialogTitle>
       <DialogContent>
         <p className="soft flat below-4">
-          {file.name}: each line needs its order number and its item. A column that is none of these is taken for a text
-          of that name, or goes into the note. It is asked once for files that begin like this one.
+          {file.name}: each line needs its order number and its item. Any other column is read as a text of that name,
+          or goes into the note. Files with the same headings won’t ask again.
         </p>
         {read && (
           <div className="own-fields">

@@ -186,8 +186,8 @@ function LetteringSizes({ lettering, change }: PartProps) {
       />
       {lettering.insetMm !== null && (
         <Millimetres
-          label="Outer ones hollow, overlap"
-          help="0.5 is usual; empty for whole letters beneath"
+          label="Knock-out, overlap"
+          help="Cuts the outer letters hollow; 0.5 is usual, empty for none"
           value={lettering.overlapMm ?? null}
           onChange={(overlapMm) => change({ overlapMm })}
         />

@@ -12,7 +12,7 @@ export const ARTWORK = {
   'drawing-refused': ({ problem }: { problem: ReadProblem | MeasureProblem }) => describeArtworkProblem(problem),
   'drawing-too-slow': () =>
     'This drawing takes too long or too much memory to measure. Simplify its paths in your drawing program, then try again.',
-  'facts-not-json': () => 'What was sent beside the drawing is not JSON. Reload the page and try again.',
+  'facts-not-json': () => 'What was sent beside the file is not JSON. Reload the page and try again.',
   'layers-in-use': ({ used, worn }: { used: number; worn: number }) =>
     `Items use this artwork with ${plural(used, 'layer')}, and these steps leave ${worn} that ${verbFor(worn, 'is', 'are')} worn. Save it as a new artwork, or archive those items first.`,
   'layer-too-slow': () => 'This layer takes too long to lay out.',
