@@ -13,8 +13,10 @@ const layers = {
   views: ['core'],
   wording: ['core', 'views'],
   data: ['core'],
+  ports: ['core'],
+  sim: ['core', 'ports'],
   workers: ['core', 'views'],
-  server: ['core', 'data', 'views', 'wording', 'theme'],
+  server: ['core', 'data', 'ports', 'sim', 'views', 'wording', 'theme'],
   screens: ['core', 'workers', 'theme', 'views', 'wording'],
   layouts: ['theme'],
   pages: ['core', 'server', 'screens', 'layouts'],
@@ -35,6 +37,7 @@ const coreOrder = [
   'pricing',
   'planning',
   'orders',
+  'cutting',
   'rosters',
   'feeds',
   'scheduling',
@@ -74,6 +77,11 @@ const zone = (target, allowed) => ({
 });
 const zones = [
   ...Object.entries(layers).map(([name, allowed]) => zone(name, allowed)),
+  {
+    target: './src/server/**/!(devices).ts',
+    from: './src/sim',
+    message: 'Which devices there are is chosen in server/devices.ts alone.',
+  },
   ...coreOrder.map((name, index) => ({
     target: `./src/core/${name}`,
     from: './src/core',

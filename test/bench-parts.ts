@@ -11,6 +11,8 @@ export function listBenchParts(shop: ShopContext): readonly BenchPartView[] {
   const made = readMadeLines(shop, orders);
   return orders.flatMap(({ order, parts }) => {
     const runs = keyRuns(order);
-    return parts.filter((part) => part.state !== 'checked').map((part) => toPartView(part, { order, runs }, made));
+    return parts
+      .filter((part) => part.state !== 'checked')
+      .map((part) => toPartView(part, { order, runs, saved: new Map() }, made));
   });
 }

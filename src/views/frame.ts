@@ -25,6 +25,8 @@ export type RunningSession = {
   readonly partIds: readonly number[];
   /** How far it is, and what counts down for it. */
   readonly progress: WorkProgress;
+  /** Of a load at the cutter, its sheets; null for all else. */
+  readonly load: readonly { readonly sheet: number; readonly needsTest: boolean }[] | null;
   /** What it was calculated to take when it was started, seconds. */
   readonly estimateSeconds: number;
 };

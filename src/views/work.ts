@@ -1,10 +1,11 @@
 // Long work on the server, as a window sees what it asked for.
 
 /**
- * What takes long: measuring a drawing, laying pieces out, laying a layer out after saving, booking a cut load, baskets,
+ * What takes long: measuring a drawing, laying pieces out, laying a layer out after saving, booking a cut load, making it ready
+ * for the cutter, baskets,
  * papers, what items cost, names that are set.
  */
-export type HeavyKind = 'measure' | 'nest' | 'pack' | 'book' | 'basket' | 'paper' | 'cost' | 'letter';
+export type HeavyKind = 'measure' | 'nest' | 'pack' | 'book' | 'cut' | 'basket' | 'paper' | 'cost' | 'letter';
 
 export type HeavyView = {
   readonly kind: HeavyKind;

@@ -22,7 +22,7 @@ export function describeBatch(batch: Batch<BenchPartView>): {
       return {
         verb,
         what: first.vinylName,
-        detail: `${parts} for ${items.size === 1 ? first.itemName : `${items.size} items`}${again}`,
+        detail: `${first.savedId ? 'laid out: ' : ''}${parts} for ${items.size === 1 ? first.itemName : `${items.size} items`}${again}`,
       };
     case 'weed':
       return { verb, what: `${first.itemName}, ${nameLayers(batch)}`, detail: `${parts}${again}, ${first.orderTitle}` };

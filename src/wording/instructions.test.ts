@@ -35,7 +35,7 @@ const press = (step: Partial<Extract<Instruction, { kind: 'press' }>['step']>): 
 
 describe('what is to be done now', () => {
   it('at the cutter tells which way round', () => {
-    expect(say({ kind: 'load', piece: null })).toEqual({
+    expect(say({ kind: 'load', piece: null, sheet: null })).toEqual({
       what: 'Load Tarn Smooth, cream',
       facts: ['mirrored: carrier down'],
     });

@@ -17,11 +17,13 @@ type Batch = {
   readonly pieces: readonly BenchPartView[];
   readonly line: BenchLineView | undefined;
   readonly vinyls: BenchView['vinyls'];
+  /** Of a load. */
+  readonly sheetCount?: number;
 };
 
 export function describeInstruction(
   instruction: Instruction,
-  { pieces, line, vinyls }: Batch,
+  { pieces, line, vinyls, sheetCount = 1 }: Batch,
   settings: FormatSettings,
 ): SaidInstruction {
   const [first] = pieces;
@@ -29,7 +31,10 @@ export function describeInstruction(
   const vinyl = vinyls.find(({ id }) => id === part.vinylId);
   switch (instruction.kind) {
     case 'load':
-      return { what: `Load ${part.vinylName}`, facts: [...new Set(pieces.map(({ handedness }) => handedness))] };
+      return {
+        what: `Load ${part.vinylName}${sayLoadSheet(instruction, sheetCount)}`,
+        facts: [...new Set(pieces.map(({ handedness }) => handedness))],
+      };
     case 'width':
       return {
         what: 'Read the width at the machine',
@@ -58,6 +63,10 @@ export function describeInstruction(
       return instruction satisfies never;
   }
 }
+
+/** Which of several. */
+const sayLoadSheet = ({ sheet }: { readonly sheet: number | null }, count: number): string =>
+  sheet !== null && count > 1 ? `, sheet ${sheet + 1}` : '';
 
 function describeWeeding(part: BenchPartView, line: BenchLineView | undefined): SaidInstruction {
   const layer = line?.layers[part.layerIndex];

@@ -57,7 +57,7 @@ export const outlineInWorker = ({
   readonly fontKey: string;
   readonly loadFont: () => Promise<Uint8Array>;
   readonly capHeightMm: number;
-}): Promise<readonly Polyline[][]> =>
+}): Promise<readonly (readonly Polyline[])[]> =>
   source.ask(
     async (remote, worker) =>
       await remote.outline(texts, fontKey, await fontOnce(worker, fontKey, loadFont), capHeightMm),

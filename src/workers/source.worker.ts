@@ -17,7 +17,8 @@ import {
   type TraceOptions,
   type TraceProblem,
 } from '../core/artwork/tracing/trace-image';
-import { flattenContour, type Polyline } from '../core/geometry';
+import { outlineLetters } from '../core/artwork/lettering/outline-letters';
+import { type Polyline } from '../core/geometry';
 import { fail, succeed, type Result } from '../core/units';
 
 export type SetText = ReturnType<typeof writeLettering>;
@@ -63,22 +64,11 @@ const sourceWorker = {
     fontKey: string,
     fontBytes: Uint8Array | null,
     capHeightMm: number,
-  ): readonly Polyline[][] {
+  ): readonly (readonly Polyline[])[] {
     if (fontBytes) fonts.set(fontKey, openFont(fontBytes));
     const font = fonts.get(fontKey);
     if (!font) throw new Error(`Expected: the font ${fontKey} was sent before`);
-    return texts.map((text) => {
-      const artwork = letter(
-        [...text].filter((sign) => sign === ' ' || font.hasGlyphForCodePoint(sign.codePointAt(0)!)).join(''),
-        font,
-        { capHeightMm },
-      );
-      return artwork.ok
-        ? artwork.value.layers.flatMap((layer) =>
-            layer.shapes.flatMap((shape) => shape.contours.map((contour) => [...flattenContour(contour)])),
-          )
-        : [];
-    });
+    return outlineLetters(texts, font, capHeightMm);
   },
 
   /** A PNG or JPEG traced to an SVG file; larger ones are scaled down first. */

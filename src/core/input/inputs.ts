@@ -118,7 +118,13 @@ const partIds = yup
   .max(5000, 'At most 5000 parts at once.');
 /** Why texts are cut that nobody compared with the customer's words; empty where none may be. */
 const unreadReason = optionalText('Reason', 200);
-export const startSessionInput = yup.object({ station: oneOf<Station>('Station', STATIONS), partIds, unreadReason });
+export const startSessionInput = yup.object({
+  station: oneOf<Station>('Station', STATIONS),
+  partIds,
+  unreadReason,
+  // A saved cut sheet that is taken to the cutter; null where parts are cut without one.
+  savedId: yup.number().integer().min(1).nullable().default(null),
+});
 export const stopSessionInput = yup.object({
   outcome: oneOf<'done' | 'paused' | 'discarded'>('Outcome', ['done', 'paused', 'discarded']),
   // Left out: all of them.

@@ -23,7 +23,8 @@ import { choicesOf, marginsOf, toStock, toWholeStock, type HoldFigures, type Lot
 
 /** A part's share of what was cut off, by the area of its outline grown by half the gap, mm². */
 export type PartShare = { readonly partId: number; readonly areaMm2: number };
-export type SheetBooking = {
+/** What cutting one sheet takes, and how the parts share it. */
+export type SheetTaking = {
   readonly lotId: number;
   /** Cut off a roll, mm; of a sheet or offcut all of it is taken. */
   readonly usedLengthMm: number;
@@ -35,6 +36,8 @@ export type SheetBooking = {
   /** Islands of parts that are counted as cut with another sheet of the load: they bear their share here too. */
   readonly islands: readonly PartShare[];
 };
+/** `sheet`: as it is numbered in the load. */
+export type SheetBooking = SheetTaking & { readonly sheet: number };
 export type LoadBooking = { readonly sheets: readonly SheetBooking[] };
 
 /** What of a sheet is to be saved: the way that is worth most where nothing was chosen. */
@@ -109,6 +112,7 @@ export function bookLoad(laid: LaidLoad, chosen: ReadonlyMap<number, LeftoverCho
     for (const partId of areas.keys()) taken.add(partId);
     return [
       {
+        sheet: use.sheet,
         lotId: lot.lotId,
         usedLengthMm: use.usedLengthMm,
         leftovers: chooseLeftover(listLeftovers(laid, use.sheet), chosen.get(use.sheet))?.pieces ?? [],
@@ -152,11 +156,21 @@ export type SavedLoad = {
 };
 
 /**
- * What cutting a saved sheet books, measured anew from its pieces and where they lie. Problems: a lot that is not on
- * the book, drawings that can't be read, lots that are others than when it was laid out, pieces that overlap or lie out
- * of reach, or nothing on it that anybody ordered. Cost as `checkLayout`.
+ * What cutting a saved sheet books, measured anew from its pieces and where they lie. Problems: those of `readLoad`, or
+ * nothing on it that anybody ordered. Cost as `checkLayout`.
  */
 export function bookSavedLoad(load: SavedLoad): Result<LoadBooking, BookingProblem> {
+  const read = readLoad(load);
+  if (!read.ok) return read;
+  const booking = bookLoad(read.value, load.leftovers);
+  return booking.sheets.some((use) => use.parts.length > 0) ? succeed(booking) : fail({ kind: 'only-spares' });
+}
+
+/**
+ * A saved sheet as it lies, on its lots as they are now. Problems: a lot that is not on the book, drawings that can't be
+ * read, lots that are others than when it was laid out, pieces that overlap or lie out of reach. Cost as `checkLayout`.
+ */
+export function readLoad(load: Omit<SavedLoad, 'leftovers'>): Result<LaidLoad, BookingProblem> {
   const { sheet, shapes, figures } = load;
   if (sheet.sheets.some((use) => use.lotId === 0)) return fail({ kind: 'not-on-the-book' });
   const job = makeJob(sheet.pieces, shapes, {
@@ -184,8 +198,7 @@ export function bookSavedLoad(load: SavedLoad): Result<LoadBooking, BookingProbl
   );
   const real = faults.filter((fault) => fault.kind !== 'missing');
   if (real.length > 0) return fail({ kind: 'faulty', faults: real });
-  const booking = bookLoad({ job, layout, choices, gapMm: sheet.gapMm }, load.leftovers);
-  return booking.sheets.some((use) => use.parts.length > 0) ? succeed(booking) : fail({ kind: 'only-spares' });
+  return succeed({ job, layout, choices, gapMm: sheet.gapMm });
 }
 
 /**

@@ -8,6 +8,7 @@ export * from './cut-sheet';
 export * from './cut-job';
 export * from './load-stock';
 export * from './book-load';
+export * from './load-output';
 export * from './order-stage';
 export * from './payments';
 export * from './read-back';

@@ -17,6 +17,8 @@ export type BenchPart = {
   readonly layerIndex: number;
   readonly state: PartState;
   readonly broken: boolean;
+  /** The saved cut sheet it lies on; null while it lies on none. */
+  readonly savedId?: number | null;
   /** What of it is made anew; null for all of it. */
   readonly recut: RecutBits | null;
   readonly estimates: Readonly<Record<Station, number>>;
@@ -31,11 +33,14 @@ export type Batch<T extends BenchPart> = {
   readonly seconds: number;
 };
 
-/** Cut one load for each vinyl, across orders; weed one layer of a line; press and check a line's pieces. */
+/**
+ * Cut one load for each vinyl, across orders, and each that is laid out already by itself; weed one layer of a line;
+ * press and check a line's pieces.
+ */
 function getBatchKey(station: Station, part: BenchPart): string {
   switch (station) {
     case 'cut':
-      return `vinyl-${part.vinylId}`;
+      return part.savedId ? `load-${part.savedId}` : `vinyl-${part.vinylId}`;
     case 'weed':
       return `${part.runKey}-layer-${part.layerIndex}`;
     case 'press':

@@ -3,9 +3,16 @@
 import { orderPressRun, type PressPlan, type PressStep } from '../pressing';
 import type { Station } from '../orders';
 
+/** At the cutter, all pieces at one time. */
+export type CutInstruction = {
+  readonly kind: 'load' | 'width' | 'test-cut' | 'cut' | 'cut-off';
+  readonly piece: null;
+  /** Of a saved load, as it is numbered there; null where parts are cut without one. */
+  readonly sheet: number | null;
+};
 /** `piece`: which one of the batch it is about, from 0; null for all of it. */
 export type Instruction =
-  | { readonly kind: 'load' | 'width' | 'test-cut' | 'cut' | 'cut-off'; readonly piece: null }
+  | CutInstruction
   | { readonly kind: 'weed' | 'read' | 'look' | 'pack'; readonly piece: number }
   | {
       readonly kind: 'press';
@@ -23,12 +30,18 @@ export type Instruction =
 type PressInstruction = Extract<Instruction, { readonly kind: 'press' }>;
 
 /** `hasTexts`: of each piece or part of the batch, whether it says something. `plan`: null where nothing is pressed. */
-export type BatchFacts = { readonly hasTexts: readonly boolean[]; readonly plan: PressPlan | null };
+export type BatchFacts = {
+  readonly hasTexts: readonly boolean[];
+  readonly plan: PressPlan | null;
+  /** Of a saved load; left out where parts are cut without one. */
+  readonly sheets?: readonly SheetAtCutter[] | null;
+};
+export type SheetAtCutter = { readonly sheet: number; readonly needsTest: boolean };
 
-export function listInstructions(station: Station, { hasTexts, plan }: BatchFacts): readonly Instruction[] {
+export function listInstructions(station: Station, { hasTexts, plan, sheets }: BatchFacts): readonly Instruction[] {
   switch (station) {
     case 'cut':
-      return (['load', 'width', 'test-cut', 'cut', 'cut-off'] as const).map((kind) => ({ kind, piece: null }));
+      return (sheets ?? [{ sheet: null, needsTest: true }]).flatMap(listCutting);
     case 'weed':
       return hasTexts.map((_, piece) => ({ kind: 'weed', piece }));
     case 'press':
@@ -40,6 +53,12 @@ export function listInstructions(station: Station, { hasTexts, plan }: BatchFact
     default:
       return station satisfies never;
   }
+}
+
+/** A sheet is finished before the next is loaded. */
+function listCutting({ sheet, needsTest }: { readonly sheet: number | null; readonly needsTest: boolean }) {
+  const kinds = ['load', 'width', ...(needsTest ? (['test-cut'] as const) : []), 'cut', 'cut-off'] as const;
+  return kinds.map((kind) => ({ kind, piece: null, sheet }));
 }
 
 /** While the press is closed, or a piece is waited for. */

@@ -1,7 +1,7 @@
 // How far a piece of work at the bench is, and the clocks that count down for it: a press that is closed, a carrier that
 // cools. Instants are the server's.
 
-import { fail, succeed, type Result } from '../units';
+import { fail, MS_PER_S, succeed, type Result } from '../units';
 
 /** Counts down `seconds` from `startedAtMs`. */
 export type StepClock = {
@@ -56,7 +56,6 @@ export function readClock(
   const gone = Math.max(0, (nowMs - startedAtMs) / MS_PER_S);
   return { leftS: Math.max(0, seconds - gone), overS: Math.max(0, gone - seconds) };
 }
-const MS_PER_S = 1000;
 
 /** Longer than so many times what was calculated, and by more than so many seconds, nobody works at one batch. */
 const FORGOTTEN_TIMES = 3;

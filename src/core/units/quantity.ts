@@ -19,6 +19,7 @@ export function assert(condition: boolean, expectation: string, actual?: unknown
 export const MM2_PER_M2 = 1_000_000;
 export const MM_PER_M = 1000;
 export const SECONDS_PER_HOUR = 3600;
+export const MS_PER_S = 1000;
 export const MM_PER_INCH = 25.4;
 export const MM2_PER_CM2 = 100;
 

@@ -20,3 +20,4 @@ export * from './taken-requests';
 export * from './evidence';
 export * from './item-costs';
 export * from './feeds';
+export * from './cutting';

@@ -14,6 +14,7 @@ import { useServerNow } from '../shared/Frame';
 import { useSettings } from '../shared/settings';
 import type { ProgressStep } from '../../core/scheduling';
 import { BigFacts } from './BigFacts';
+import { RunningLoad } from './load/RunningLoad';
 import { RunningBatch, type StopWork } from './RunningBatch';
 import { plural } from '../../wording/plural';
 
@@ -29,6 +30,8 @@ type Props = {
   readonly onProgress: (step: ProgressStep) => void;
   readonly onStop: StopWork;
   readonly onSpoil: () => void;
+  /** A load at the cutter is booked, or given up. */
+  readonly onLoadDone: () => void;
 };
 
 export function BatchWork({
@@ -43,6 +46,7 @@ export function BatchWork({
   onProgress,
   onStop,
   onSpoil,
+  onLoadDone,
 }: Props) {
   const card = useFocusKept(running?.id ?? null);
   const now = useServerNow(view.nowMs);
@@ -66,7 +70,7 @@ export function BatchWork({
     <section ref={card} tabIndex={-1} className={`sheet lifted station ${station}`} aria-label="Now">
       <h2 className={running ? 'visually-hidden' : 'flat below-2 text-huge'}>{verbs[station]}</h2>
       {running ? (
-        <RunningBatch
+        <InWork
           station={station}
           view={view}
           parts={parts}
@@ -76,6 +80,7 @@ export function BatchWork({
           onProgress={onProgress}
           onStop={onStop}
           onSpoil={onSpoil}
+          onLoadDone={onLoadDone}
         />
       ) : (
         <BigFacts station={station} view={view} parts={parts} />
@@ -96,10 +101,24 @@ export function BatchWork({
         station={station}
         entries={entries}
         leftOut={leftOut}
-        disabled={running !== null}
+        disabled={running !== null || (station === 'cut' && Boolean(parts[0]?.savedId))}
         onLeaveOut={onLeaveOut}
       />
     </section>
+  );
+}
+
+type InWorkProps = Omit<Props, 'running' | 'leftOut' | 'onLeaveOut' | 'onStart'> & {
+  readonly running: RunningSession;
+  readonly nowMs: number;
+};
+
+/** A saved load goes through the machine sheet by sheet, all else piece by piece. */
+function InWork({ onLoadDone, onSpoil, station, ...work }: InWorkProps) {
+  return work.running.load ? (
+    <RunningLoad {...work} onLoadDone={onLoadDone} />
+  ) : (
+    <RunningBatch {...work} station={station} onSpoil={onSpoil} />
   );
 }
 

@@ -90,6 +90,7 @@ function Bench({ initial, station }: { readonly initial: BenchView; readonly sta
             onProgress={(move) => running && steps.goOn(running, move)}
             onStop={stop}
             onSpoil={spoil}
+            onLoadDone={bench.lookAgain}
           />
           <BatchDetail station={station} view={detailed} parts={shown} />
         </div>

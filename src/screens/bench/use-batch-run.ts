@@ -57,13 +57,14 @@ export function useBatchRun({ station, view, parts, running, nowMs, onProgress }
   const plan = line?.plan ?? null;
   const says = JSON.stringify(pieces.map(({ texts }) => texts.length > 0));
   const instructions = useMemo(
-    () => listInstructions(station, { hasTexts: JSON.parse(says) as boolean[], plan }),
-    [station, says, plan],
+    () => listInstructions(station, { hasTexts: JSON.parse(says) as boolean[], plan, sheets: running.load }),
+    [station, says, plan, running.load],
   );
   const { at, clocks } = running.progress;
   const instruction = instructions[at];
   if (!instruction) return null;
-  const say = (one: Instruction) => describeInstruction(one, { pieces, line, vinyls: view.vinyls }, settings);
+  const say = (one: Instruction) =>
+    describeInstruction(one, { pieces, line, vinyls: view.vinyls, sheetCount: running.load?.length ?? 1 }, settings);
   const said = say(instruction);
   const press = instruction.kind === 'press' ? instruction : null;
   const find = (key: string | null | undefined) => clocks.find((clock) => clock.key === key);

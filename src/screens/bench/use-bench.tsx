@@ -69,7 +69,11 @@ export function useBench(initial: BenchView, station: Station) {
       void client.invalidateQueries({ queryKey: BENCH_KEY });
     },
   });
-  return { view, step, progress, unreadDialog: unread.dialog };
+  const lookAgain = () => {
+    void client.invalidateQueries({ queryKey: BENCH_KEY });
+    void client.invalidateQueries({ queryKey: RUNNING_KEY });
+  };
+  return { view, step, progress, lookAgain, unreadDialog: unread.dialog };
 }
 
 /** The bench with the line in hand: of the first batch it came along, of others it is asked for. */
@@ -115,7 +119,8 @@ type Counted = { readonly partIds?: readonly number[]; readonly countSeconds?: n
 export function useBatchSteps(station: Station, { view, step, progress }: ReturnType<typeof useBench>) {
   const start = (parts: readonly BenchPartView[]) => {
     if (parts.length === 0) return;
-    step.mutate({ path: '/api/work-sessions', body: { station, partIds: parts.map((part) => part.partId) } });
+    const savedId = station === 'cut' ? (parts[0]!.savedId ?? null) : null;
+    step.mutate({ path: '/api/work-sessions', body: { station, partIds: parts.map((part) => part.partId), savedId } });
   };
   const stop = (work: RunningSession, outcome: Outcome, counted: Counted = {}) => {
     const told = {

@@ -2,13 +2,13 @@
 
 import { useMemo, useState, type ReactNode } from 'react';
 import { isForgotten } from '../../core/scheduling';
+import { MS_PER_S } from '../../core/units';
 import type { RunningSession } from '../../views/frame';
 import { late } from '../shared/late';
 import type { StopWork } from './RunningBatch';
 import type { Outcome, useBatchSteps } from './use-bench';
 
 const ForgottenDialog = late(() => import('./ForgottenDialog'));
-const MS_PER_S = 1000;
 
 type Stopping = { readonly work: RunningSession; readonly outcome: Outcome; readonly partIds?: readonly number[] };
 

@@ -2,13 +2,13 @@
 
 import { getKindFacts } from '../../core/materials';
 import { listSheets, type LayoutFault, type Leftover, type SheetUse } from '../../core/nesting';
-import { placementKey, type LeftoverChoice } from '../../core/orders';
+import { placementKey, placementsOn, toLoadFacts, type LeftoverChoice } from '../../core/orders';
 import { formatLength, formatShare } from '../../core/units';
 import { describeLoading } from '../../wording/nesting';
 import { useSettings } from '../shared/settings';
-import type { Group } from './cut-load';
-import { drawSheetMarks, placementsOn, toLoadFacts } from './export-load';
-import { SheetLeftovers } from './SheetLeftovers';
+import { toLaidLoad, type Group } from './cut-load';
+import { drawSheetMarks } from './export-load';
+import { SheetLeftovers } from '../shared/SheetLeftovers';
 import { SheetView } from './SheetView';
 import { nameOf } from './load-edits';
 import { type LoadState } from './use-load';
@@ -32,7 +32,15 @@ export function LaidSheet({ state, group, use, stale, bookable, nameStock, lefto
   const stock = laid && listSheets(laid.stock)[use.sheet];
   if (!laid || !stock) return null;
   const { kind, details, colourHex } = group.vinyl;
-  const facts = toLoadFacts(laid, use, settings.shop.figures, getKindFacts(kind).label, details.thicknessUm);
+  const load = toLaidLoad(laid);
+  const { figures } = settings.shop;
+  const { label } = getKindFacts(kind);
+  const facts = toLoadFacts(load, use, {
+    setup: laid.setup,
+    figures,
+    kind: label,
+    thicknessUm: details.thicknessUm,
+  });
   const done = !running && !laid.counting;
   return (
     <div className="cols gap-1">
@@ -51,7 +59,7 @@ export function LaidSheet({ state, group, use, stale, bookable, nameStock, lefto
       <SheetView
         use={use}
         stock={stock}
-        placements={placementsOn(laid, use.sheet)}
+        placements={placementsOn(load, use.sheet)}
         laid={laid}
         marks={drawSheetMarks(laid, use)}
         byPart={byPart}

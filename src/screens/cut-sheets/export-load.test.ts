@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { NO_MARKS } from '../../core/nesting';
-import { keyOfSource, makeJob, orderStock, partIdOf, tagOf, toStock } from '../../core/orders';
-import { sourceOf, toCutPieces } from './cut-load';
-import { toLoadFacts, writeSheet } from './export-load';
+import { keyOfSource, makeJob, orderStock, partIdOf, tagOf, toLoadFacts, toStock } from '../../core/orders';
+import { sourceOf, toCutPieces, toLaidLoad } from './cut-load';
+import { writeSheet } from './export-load';
 import { alone, at, box, dot, figures, hole, layoutOf, lot, plain, usedOn } from '../../core/orders/cut-examples';
 import { laidOut, parts, setup, shapes } from './cut-load-examples';
 
@@ -121,7 +121,7 @@ it('the file has every part where it lies, its weed line, and last the cut acros
   // The pen is done before the knife comes; the knife parts the roll last, and only runs across it once.
   expect(hpgl.indexOf('SP2')).toBeLessThan(hpgl.indexOf('SP1'));
   expect(hpgl.trim().split('\n').slice(-3, -1)).toEqual(['PU0,0;', 'PD12000,0;']);
-  expect(toLoadFacts(laid, laid.layout.sheets[0]!, figures, 'smooth')).toMatchObject({
+  expect(toLoadFacts(toLaidLoad(laid), laid.layout.sheets[0]!, { setup, figures, kind: 'smooth' })).toMatchObject({
     isRoll: true,
     onMat: false,
     mirrored: 'all',

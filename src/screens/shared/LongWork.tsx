@@ -14,6 +14,7 @@ const DOING: Readonly<Record<HeavyKind, string>> = {
   nest: 'The pieces are being laid out',
   pack: 'The layers are being laid out',
   book: 'The cut is being booked',
+  cut: 'Making the load ready for the cutter',
   basket: 'The basket is being worked out',
   paper: 'The paper is being printed',
   cost: 'The costs are being calculated',

@@ -2,11 +2,10 @@
 
 import { useEffect } from 'react';
 import { readClock, type StepClock } from '../../core/scheduling';
-import { formatClock } from '../../core/units';
+import { formatClock, MS_PER_S } from '../../core/units';
 import type { RunningSession } from '../../views/frame';
 import { chime } from './chime';
 
-const MS_PER_S = 1000;
 /** A clock that ended longer ago was heard, or nobody was here to hear it. */
 const HEARD_S = 2;
 

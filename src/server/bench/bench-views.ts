@@ -2,9 +2,10 @@
 
 import type { MadeLayer } from '../../core/costing/index';
 import { decideHandedness } from '../../core/materials/index';
-import { keyOfRun } from '../../core/orders/index';
+import { keyOfRun, listPartIds } from '../../core/orders/index';
 import { planPressing } from '../../core/pressing/index';
 import type { BenchPart } from '../../core/scheduling/index';
+import { loadSavedSheets } from '../../data/cut-sheet-store';
 import { findPicture } from '../../data/artwork-store';
 import { UNCHOSEN } from '../../theme/tokens';
 import type { BenchLineView, BenchPartView } from '../../views/bench';
@@ -16,22 +17,26 @@ import type { MadeLine, Materials, readMadeLines } from '../items/materials';
 import type { WaitingOrder, WaitingPart } from '../orders/read-orders';
 
 /** All that is not checked yet, as queues are gathered by it. */
-export const toBenchParts = (orders: readonly WaitingOrder[]): readonly BenchPart[] =>
+export const toBenchParts = (orders: readonly WaitingOrder[], saved: SavedOfParts = new Map()): readonly BenchPart[] =>
   orders.flatMap(({ order, parts }) => {
     const runs = keyRuns(order);
-    return parts.filter((part) => part.state !== 'checked').map((part) => toBenchPart(part, order, runs));
+    const open = parts.filter((part) => part.state !== 'checked');
+    return open.map((part) => toBenchPart(part, order, { runs, saved }));
   });
+
+/** By part: the saved cut sheet it lies on. */
+export type SavedOfParts = ReadonlyMap<number, number>;
+export const readSavedOfParts = ({ db }: ShopContext): SavedOfParts =>
+  new Map(loadSavedSheets(db).flatMap(({ id, sheet }) => listPartIds(sheet).map((partId) => [partId, id] as const)));
 
 /** By line: which run of the shop it is made in. */
 export const keyRuns = ({ id, lines }: Pick<WaitingOrder['order'], 'id' | 'lines'>): ReadonlyMap<number, string> =>
   new Map(lines.map((line) => [line.id, `order-${id}-${keyOfRun(line)}`]));
 
-const toBenchPart = (
-  part: WaitingPart,
-  order: WaitingOrder['order'],
-  runs: ReadonlyMap<number, string>,
-): BenchPart => ({
+type RunsAndSheets = { readonly runs: ReadonlyMap<number, string>; readonly saved: SavedOfParts };
+const toBenchPart = (part: WaitingPart, order: WaitingOrder['order'], { runs, saved }: RunsAndSheets): BenchPart => ({
   runKey: runs.get(part.lineId)!,
+  savedId: saved.get(part.id) ?? null,
   partId: part.id,
   pieceId: part.pieceId,
   pieceNumber: part.pieceNumber,
@@ -48,7 +53,7 @@ const toBenchPart = (
 
 export function toPartView(
   part: WaitingPart,
-  { order, runs }: Pick<WaitingOrder, 'order'> & { readonly runs: ReadonlyMap<number, string> },
+  { order, ...more }: Pick<WaitingOrder, 'order'> & RunsAndSheets,
   { lines, materials }: ReturnType<typeof readMadeLines>,
 ): BenchPartView {
   const line = order.lines.find((candidate) => candidate.id === part.lineId)!;
@@ -56,7 +61,7 @@ export function toPartView(
   const layer = layers[part.layerIndex];
   const vinyl = materials.vinyls.get(part.vinylId);
   return {
-    ...toBenchPart(part, order, runs),
+    ...toBenchPart(part, order, more),
     texts: line.texts.map(({ text }) => text),
     layerText: made.placements[layer?.placement ?? -1]?.text ?? null,
     layerLabel: made.placements[layer?.placement ?? -1]?.lettering?.label ?? null,

@@ -10,14 +10,15 @@ import { notFound } from '../errors';
 import { readMadeLines } from '../items/materials';
 import { readOrdersInHand, readStanding } from '../orders/read-orders';
 import { loadRunning } from '../shop/load-frame';
-import { keyRuns, narrowToPieces, toBenchParts, toLineView, toPartView } from './bench-views';
+import { keyRuns, narrowToPieces, readSavedOfParts, toBenchParts, toLineView, toPartView } from './bench-views';
 
 /** Batches shown at once; what comes after them waits longer. */
 const BATCHES_SHOWN = 20;
 
 export function loadStation(shop: ShopContext, station: Station): BenchView {
   const orders = readOrdersInHand(shop);
-  const parts = toBenchParts(orders);
+  const saved = readSavedOfParts(shop);
+  const parts = toBenchParts(orders, saved);
   const running = loadRunning(shop);
   const inHand = new Set(running.filter((work) => work.station === station).flatMap((work) => work.partIds));
   const batches = gatherBatches(station, parts);
@@ -33,7 +34,9 @@ export function loadStation(shop: ShopContext, station: Station): BenchView {
   return {
     parts: narrowed.flatMap(({ order, parts: own }) => {
       const runs = keyRuns(order);
-      return own.filter((part) => part.state !== 'checked').map((part) => toPartView(part, { order, runs }, made));
+      return own
+        .filter((part) => part.state !== 'checked')
+        .map((part) => toPartView(part, { order, runs, saved }, made));
     }),
     later: batches.length - shown.length,
     waiting: Object.fromEntries(STATIONS.map((name) => [name, countWaiting(name, parts)])) as BenchView['waiting'],

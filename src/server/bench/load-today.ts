@@ -25,7 +25,7 @@ import { isInHand } from '../../core/orders/index';
 import { readOpenOrders, slackOf, type WaitingOrder } from '../orders/read-orders';
 import { labelSessions, loadRunning } from '../shop/load-frame';
 import { toRows } from '../orders/load-orders';
-import { keyRuns, narrowToPieces, toBenchParts, toPartView } from './bench-views';
+import { keyRuns, narrowToPieces, readSavedOfParts, toBenchParts, toPartView } from './bench-views';
 
 /** Orders shown of those in work, and of those that wait to be collected: the first due; all stand under Orders. */
 const ORDERS_SHOWN = 12;
@@ -66,7 +66,8 @@ function findShort(orders: readonly WaitingOrder[], slack: ReadonlyMap<number, F
 
 /** What comes next, with the words that only these few batches need. */
 function wordNext(shop: ShopContext, orders: readonly WaitingOrder[]) {
-  const next = proposeNext(toBenchParts(orders));
+  const saved = readSavedOfParts(shop);
+  const next = proposeNext(toBenchParts(orders, saved));
   const batches = [next.hands, next.cutter, next.press].flatMap((batch) => batch ?? []);
   const pieceIds = new Set(batches.flatMap((batch) => batch.parts.map((part) => part.pieceId)));
   const narrowed = narrowToPieces(orders, pieceIds);
@@ -74,7 +75,7 @@ function wordNext(shop: ShopContext, orders: readonly WaitingOrder[]) {
   const views = new Map(
     narrowed.flatMap(({ order, parts }) => {
       const runs = keyRuns(order);
-      return parts.map((part) => [part.id, toPartView(part, { order, runs }, made)] as const);
+      return parts.map((part) => [part.id, toPartView(part, { order, runs, saved }, made)] as const);
     }),
   );
   const word = (batch: Batch<BenchPart> | null): Batch<BenchPartView> | null =>

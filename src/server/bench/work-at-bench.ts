@@ -3,24 +3,28 @@
 import type { InferType } from 'yup';
 import type { startSessionInput } from '../../core/input/index';
 import { findReadyParts, listLive, STATION_STEPS } from '../../core/orders/index';
+import { MS_PER_S } from '../../core/units/index';
 import { inTransaction } from '../../data/database';
 import { addPartEvents } from '../../data/part-event-store';
 import { findSession, insertSession, loadRunningSessions, narrowSession, stopSession } from '../../data/work-store';
+import { findSavedSheet } from '../../data/cut-sheet-store';
+import { loadSheetCuts } from '../../data/sheet-cut-store';
 import type { BookedStock } from '../../views/bench';
 import type { ShopContext } from '../context';
 import { notFound, ShopError } from '../errors';
 import { newEvent, readOrdersOf, refuseNotInHand, requireParts } from './bench-parts';
 import { keepMinutes } from '../items/keep-minutes';
 import { refuseUnread } from '../orders/read-back';
+import { beginLoad } from '../cutting/begin-load';
 import { bookWork } from './book-work';
 
-const MS_PER_S = 1000;
 type SessionStart = InferType<typeof startSessionInput>;
+type SessionWish = Pick<SessionStart, 'station' | 'partIds'> & Partial<Pick<SessionStart, 'unreadReason' | 'savedId'>>;
 
 /** Starts the clock at a station on parts that lie ready there. One piece of work a station at a time. */
 export function startSession(
   shop: ShopContext,
-  { unreadReason = '', ...input }: Omit<SessionStart, 'unreadReason'> & Partial<Pick<SessionStart, 'unreadReason'>>,
+  { unreadReason = '', savedId = null, ...input }: SessionWish,
 ): { id: number } {
   const { station } = input;
   return inTransaction(shop.db, () => {
@@ -44,14 +48,10 @@ export function startSession(
         station,
         state: other.state,
       });
-    return {
-      id: insertSession(
-        shop.db,
-        station,
-        shop.now(),
-        chosen.map((part) => ({ partId: part.id, estimateSeconds: part.estimates[station] })),
-      ),
-    };
+    const members = chosen.map((part) => ({ partId: part.id, estimateSeconds: part.estimates[station] }));
+    const id = insertSession(shop.db, station, shop.now(), members);
+    if (station === 'cut' && savedId !== null) beginLoad(shop, { sessionId: id, savedId, partIds: input.partIds });
+    return { id };
   });
 }
 
@@ -75,6 +75,7 @@ export function finishSession(
   return inTransaction(shop.db, () => {
     const work = findSession(shop.db, id);
     if (!work) throw notFound('This timer');
+    if (outcome === 'done' && isOpenLoad(shop, id)) throw new ShopError('conflict', { reason: 'load-done-by-booking' });
     const atMs = shop.now();
     const stopMs = countSeconds === undefined ? atMs : Math.min(atMs, work.startedAtMs + countSeconds * MS_PER_S);
     if (done && !work.parts.some(({ partId }) => done.includes(partId))) throw notFound('One of these parts');
@@ -100,4 +101,10 @@ export function finishSession(
     const events = parts.map((part) => newEvent(part.id, to, { atMs, sessionId: id, ...taken.costs.get(part.id) }));
     return { booked: taken.booked, eventIds: addPartEvents(shop.db, events) };
   });
+}
+
+/** A load is finished by what booking it takes from its lots, not by what its parts take one by one. */
+function isOpenLoad({ db }: ShopContext, sessionId: number): boolean {
+  const [row] = loadSheetCuts(db, sessionId);
+  return row !== undefined && findSavedSheet(db, row.savedSheetId) !== null;
 }

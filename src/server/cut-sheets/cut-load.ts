@@ -1,7 +1,7 @@
 // A load that was laid out is cut: its parts move on, the strip or sheet leaves the stock, what is left becomes an
 // offcut, and each part carries its share of what was cut off.
 
-import { isInHand, STATION_STEPS, type LoadBooking, type SheetBooking } from '../../core/orders/index';
+import { isInHand, STATION_STEPS, type SheetTaking } from '../../core/orders/index';
 import { deleteSavedSheet } from '../../data/cut-sheet-store';
 import { inTransaction } from '../../data/database';
 import { findOrderIdsOfParts, loadOrders } from '../../data/order-store';
@@ -22,7 +22,7 @@ export type CutLoad = {
   readonly offcuts: readonly string[];
 };
 type CutSheetResult = {
-  readonly sheet: SheetBooking;
+  readonly sheet: SheetTaking;
   readonly sessionId: number;
   readonly wear: WearCosts;
   readonly cost: number;
@@ -36,7 +36,7 @@ export function cutLoad(
     sheets,
     sheetId,
     unreadReason = '',
-  }: LoadBooking & { readonly sheetId: number | null; readonly unreadReason?: string },
+  }: { readonly sheets: readonly SheetTaking[]; readonly sheetId: number | null; readonly unreadReason?: string },
 ): CutLoad {
   return inTransaction(shop.db, (): CutLoad => {
     // A saved sheet that is gone was cut or thrown away by another window: its parts say which.
@@ -82,7 +82,7 @@ function stopOwnTimer(shop: ShopContext, partIds: ReadonlySet<number>): void {
   keepMinutes(shop.db, [running.id]);
 }
 
-function refuseStrayIslands(sheets: readonly SheetBooking[], partIds: ReadonlySet<number>): void {
+function refuseStrayIslands(sheets: readonly SheetTaking[], partIds: ReadonlySet<number>): void {
   if (sheets.some((sheet) => sheet.islands.some(({ partId }) => !partIds.has(partId))))
     throw new ShopError('invalid', { reason: 'stray-islands' }, 'sheets');
 }
@@ -94,7 +94,7 @@ function refuseStrayIslands(sheets: readonly SheetBooking[], partIds: ReadonlySe
  */
 function cutSheets(
   shop: ShopContext,
-  sheets: readonly SheetBooking[],
+  sheets: readonly SheetTaking[],
   orders: readonly ReadOrder[],
   parts: readonly ReadPart[],
 ): readonly CutSheetResult[] {
@@ -118,7 +118,7 @@ function insertCutSession(shop: ShopContext, parts: readonly ReadPart[]): number
 
 function addCutEvents(
   shop: ShopContext,
-  sheets: readonly SheetBooking[],
+  sheets: readonly SheetTaking[],
   cut: readonly CutSheetResult[],
 ): readonly number[] {
   const vinylCost = shareCosts(cut);
@@ -153,5 +153,5 @@ function shareCosts(cut: readonly CutSheetResult[]): ReadonlyMap<number, number>
   return costs;
 }
 
-const resultOf = (cut: readonly CutSheetResult[], sheet: SheetBooking): CutSheetResult =>
+const resultOf = (cut: readonly CutSheetResult[], sheet: SheetTaking): CutSheetResult =>
   cut.find((result) => result.sheet === sheet)!;

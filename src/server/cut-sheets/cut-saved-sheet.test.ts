@@ -1,63 +1,26 @@
 import { expect, it } from 'vitest';
 import { eachFresh, refusalOf, type TestShop } from '../../../test/demo-shop';
-import { cutSheetInput } from '../../core/input/index';
-import { NO_MARKS } from '../../core/nesting/index';
 import { findArtwork } from '../../data/artwork-store';
 import { findLot } from '../../data/stock-store';
 import { getShop } from '../context';
-import { parseInput } from '../errors';
 import { readOrder } from '../orders/read-orders';
 import { setAsideOffcut } from '../stock/save-stock';
 import { book } from '../heavy/book-thread';
+import { groupOf, layTwoLabels, LABEL_BLACK } from './cut-load-examples';
 import { cutSavedSheet } from './cut-saved-sheet';
-import { loadCutSheets } from './load-cut-sheets';
 import { changeCutSheet, saveCutSheet } from './save-cut-sheet';
 
 let shop: TestShop;
 eachFresh((fresh) => {
   shop = fresh;
 });
-const group = () => loadCutSheets(shop).groups.find((one) => one.vinyl.name === 'Quay Hold, black')!;
+const group = () => groupOf(shop, LABEL_BLACK);
 const rollOf = () => group().stock.find((lot) => lot.form === 'roll')!;
 const cut = (id: number, version: number, leftovers: Parameters<typeof cutSavedSheet>[2]['leftovers'] = []) =>
   cutSavedSheet(shop, id, { version, leftovers }, async (task) => book(task));
 
-/** Two labels side by side, `acrossMm` apart; what the page says of the strip is nonsense, and must not matter. */
-function twoLabels(lotId: number, { acrossMm = 90, hold = 'suited' as const } = {}) {
-  const { vinyl, parts, stock } = group();
-  const lot = stock.find((one) => one.lotId === lotId) ?? { form: 'roll', widthMm: 500, lengthMm: null };
-  const own = parts.slice(0, 2);
-  const { artworkId, layerIndex, widthMm, mirrored } = own[0]!;
-  return parseInput(cutSheetInput, {
-    vinylId: vinyl.id,
-    sheet: {
-      gapMm: 6,
-      hold,
-      inside: 'bays',
-      marks: NO_MARKS,
-      lots: [{ lotId, form: lot.form, widthMm: lot.widthMm, lengthMm: lot.lengthMm ?? 900 }],
-      pieces: [
-        {
-          id: 'label',
-          name: 'label',
-          source: { artworkId, layerIndex, widthMm, mirrored },
-          island: null,
-          partIds: own.map((part) => part.partId),
-        },
-      ],
-      placements: own.map((_, copy) => ({
-        pieceId: 'label',
-        copy,
-        sheet: 0,
-        xMm: 20 + copy * acrossMm,
-        yMm: 20,
-        rotationDeg: 0,
-      })),
-      locked: [],
-      sheets: [{ sheet: 0, lotId, stockId: String(lotId), usedLengthMm: 1, usedMm2: 1, piecesMm2: 1, density: 0 }],
-    },
-  });
-}
+const twoLabels = (lotId: number, more: Parameters<typeof layTwoLabels>[2] = {}) => layTwoLabels(shop, lotId, more);
+
 it('takes the strip that its pieces really need, whatever the page said of it; equal parts share it equally', async () => {
   const { lotId, left } = rollOf();
   const { unitCost } = findLot(shop.db, lotId)!;

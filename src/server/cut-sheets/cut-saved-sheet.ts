@@ -16,6 +16,7 @@ import type { Result } from '../../core/units/index';
 import { findArtworks, findOriginal } from '../../data/artwork-store';
 import { findSavedSheet, type StoredCutSheet } from '../../data/cut-sheet-store';
 import { findOrderIdsOfParts, loadOrders } from '../../data/order-store';
+import { loadCutsOfSaved } from '../../data/sheet-cut-store';
 import { findVinyl } from '../../data/shelf-store';
 import { loadLots } from '../../data/stock-store';
 import { getSettings, getShop, type ShopContext } from '../context';
@@ -44,7 +45,7 @@ export async function cutSavedSheet(
 ): Promise<CutLoad> {
   const saved = requireVersion(shop, id, version);
   const chosen = leftovers.map(({ sheet, kind }) => [sheet, kind] as const);
-  const booking = await book(toTask(shop, saved, chosen));
+  const booking = await book(toBookTask(shop, saved, chosen));
   if (!booking.ok)
     throw new ShopError('conflict', {
       reason: 'load-not-booked',
@@ -53,7 +54,20 @@ export async function cutSavedSheet(
     });
   // It may have been changed while the thread was at it.
   requireVersion(shop, id, version);
-  return cutLoad(shop, { ...booking.value, sheetId: id, unreadReason });
+  return cutLoad(shop, { sheets: addShifts(shop, saved, booking.value), sheetId: id, unreadReason });
+}
+
+/** Test figures that were cut before a load take more of its roll. */
+function addShifts(
+  { db }: ShopContext,
+  { id, version }: StoredCutSheet,
+  { sheets }: LoadBooking,
+): LoadBooking['sheets'] {
+  const cuts = loadCutsOfSaved(db, id).filter(({ savedVersion }) => savedVersion === version);
+  return sheets.map((booked) => {
+    const shiftMm = cuts.find(({ sheet }) => sheet === booked.sheet)?.shiftMm ?? 0;
+    return shiftMm > 0 ? { ...booked, usedLengthMm: booked.usedLengthMm + shiftMm } : booked;
+  });
 }
 
 function requireVersion(shop: ShopContext, id: number, version: number): StoredCutSheet {
@@ -63,7 +77,11 @@ function requireVersion(shop: ShopContext, id: number, version: number): StoredC
   return saved;
 }
 
-function toTask(shop: ShopContext, { sheet, vinylId }: StoredCutSheet, leftovers: BookTask['leftovers']): BookTask {
+export function toBookTask(
+  shop: ShopContext,
+  { sheet, vinylId }: StoredCutSheet,
+  leftovers: BookTask['leftovers'],
+): BookTask {
   const lots = loadLots(
     shop.db,
     sheet.lots.map((lot) => lot.lotId),

@@ -1,6 +1,6 @@
 // What a sheet of a cut load takes from the stock, and the offcuts that are left of it.
 
-import type { PartShare, SheetBooking } from '../../core/orders/index';
+import type { PartShare, SheetTaking } from '../../core/orders/index';
 import { computeOffcutArea, listSpoiledSpotsOn, type OffcutShape } from '../../core/stock/index';
 import { AMOUNT_NOISE } from '../../core/units/index';
 import { findLot, type StoredLot } from '../../data/stock-store';
@@ -15,12 +15,12 @@ const BEGIN_TOLERANCE_MM = 0.05;
 const END_TOLERANCE_MM = 0.15;
 const AREA_TOLERANCE_MM2 = 1;
 
-export const sharesOf = (sheet: SheetBooking): readonly PartShare[] => [...sheet.parts, ...sheet.islands];
+export const sharesOf = (sheet: SheetTaking): readonly PartShare[] => [...sheet.parts, ...sheet.islands];
 
 /** What the sheet took cost; and the codes of the offcuts that are left. Only what is gone is paid for by the parts. */
 export function takeStock(
   shop: ShopContext,
-  sheet: SheetBooking,
+  sheet: SheetTaking,
   titles: string,
   sessionId: number,
 ): { readonly cost: number; readonly codes: readonly string[] } {

@@ -12,13 +12,17 @@ export type BookTask = Pick<SavedLoad, 'sheet' | 'stock' | 'turnable' | 'figures
 };
 
 export function book({ drawings, parts, leftovers, ...load }: BookTask): Result<LoadBooking, BookingProblem> {
-  const shapes = new Map(
+  const shapes = readShapes(drawings);
+  return bookSavedLoad({ ...load, shapes, parts: new Map(parts), leftovers: new Map(leftovers) });
+}
+
+/** By `keyOfSource`; those that can't be read are left out. */
+export const readShapes = (drawings: BookTask['drawings']): ReadonlyMap<string, CutShape> =>
+  new Map(
     drawings.flatMap(({ key, drawing, wish }): [string, CutShape][] => {
       const shape = readCutShape(drawing, wish);
       return shape ? [[key, shape]] : [];
     }),
   );
-  return bookSavedLoad({ ...load, shapes, parts: new Map(parts), leftovers: new Map(leftovers) });
-}
 
 export default heavyJob(book);

@@ -18,6 +18,7 @@ const MOST_WAITING: Readonly<Record<HeavyKind, number>> = {
   nest: 60,
   pack: Infinity,
   book: 20,
+  cut: 20,
   basket: 40,
   paper: 40,
   cost: Infinity,

@@ -4,6 +4,7 @@ import type { MeasureSystem } from '../../core/units/index';
 import { groupBy } from '../../core/units/index';
 import { findItems } from '../../data/item-store';
 import { findOrderIdsOfParts, loadOrders } from '../../data/order-store';
+import { loadSheetCuts } from '../../data/sheet-cut-store';
 import { loadRunningSessions, type StoredSession } from '../../data/work-store';
 import type { FrameView, RunningSession, ShopView } from '../../views/frame';
 import { STATION_NAMES } from '../../wording/stations';
@@ -24,9 +25,16 @@ export function loadRunning(shop: ShopContext): readonly RunningSession[] {
     startedAtMs: work.startedAtMs,
     partIds: work.parts.map((part) => part.partId),
     progress: work.progress,
+    load: work.station === 'cut' ? readLoad(shop, work.id) : null,
     estimateSeconds: work.parts.reduce((sum, part) => sum + part.estimateSeconds, 0),
     label: labelSessions(shop, [work]).get(work.id) ?? '',
   }));
+}
+
+/** Null where no saved sheet was taken to the cutter. */
+function readLoad({ db }: ShopContext, sessionId: number): RunningSession['load'] {
+  const rows = loadSheetCuts(db, sessionId);
+  return rows.length > 0 ? rows.map(({ sheet, testReasons }) => ({ sheet, needsTest: testReasons.length > 0 })) : null;
 }
 
 /** A short name for each stretch of work: "weed, Crew jackets ×12". */

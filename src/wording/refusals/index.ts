@@ -5,11 +5,12 @@ import { ARTWORK } from './artwork';
 import { BUYING } from './buying';
 import { COMMON } from './common';
 import { CUT_SHEETS } from './cut-sheets';
+import { CUTTING } from './cutting';
 import { FEEDS } from './feeds';
 import { ORDERS } from './orders';
 import { STOCK } from './stock';
 
-const REFUSALS = { ...COMMON, ...ARTWORK, ...ORDERS, ...CUT_SHEETS, ...FEEDS, ...BUYING, ...STOCK };
+const REFUSALS = { ...COMMON, ...ARTWORK, ...ORDERS, ...CUT_SHEETS, ...CUTTING, ...FEEDS, ...BUYING, ...STOCK };
 type Refusals = typeof REFUSALS;
 type RefusalCode = keyof Refusals;
 

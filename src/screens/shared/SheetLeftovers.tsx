@@ -6,7 +6,7 @@ import RadioGroup from '@mui/material/RadioGroup';
 import type { Leftover } from '../../core/nesting';
 import type { LeftoverChoice } from '../../core/orders';
 import { describeLeftover } from '../../wording/nesting';
-import { useSettings } from '../shared/settings';
+import { useSettings } from './settings';
 
 export function SheetLeftovers({
   leftovers,

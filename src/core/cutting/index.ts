@@ -1,0 +1,8 @@
+// The cutter: its settings and test cuts, what it reads, and how its knife runs.
+export * from './cut-setting';
+export * from './test-reasons';
+export * from './judge-width';
+export * from './place-test';
+export { makeTestFigure } from './test-figure';
+export { readHpgl, type CutProgram, type HpglProblem } from './read-hpgl';
+export { locateKnife, planKnifeRun, type KnifeRun } from './knife-run';

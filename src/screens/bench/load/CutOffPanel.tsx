@@ -1,0 +1,32 @@
+// After the cut: where it is cut off, and what is kept of the rest.
+
+import { formatLength } from '../../../core/units';
+import { SheetLeftovers } from '../../shared/SheetLeftovers';
+import { useSettings } from '../../shared/settings';
+import type { StepProps } from './load-step';
+
+export function CutOffPanel({ at, plan, now }: StepProps) {
+  const settings = useSettings();
+  const { facts, lot, leftovers } = plan;
+  if (facts.isRoll) {
+    const usedMm = facts.usedLengthMm + now.shiftMm;
+    return (
+      <ul className="big bare flat pad-0">
+        <li>
+          {facts.trim ? 'the last cut parted it, at' : 'square across, at'} {formatLength(usedMm, settings)}
+        </li>
+        <li>{formatLength(Math.max(0, lot.left - usedMm), settings)} stay on the roll</li>
+      </ul>
+    );
+  }
+  return (
+    <>
+      <SheetLeftovers
+        leftovers={leftovers}
+        chosen={at.leftovers.get(now.sheet) ?? leftovers[0]?.kind ?? 'nothing'}
+        onChoose={(kind) => at.keepLeftover(now.sheet, kind)}
+      />
+      <p className="soft flat above-2">Its code is told when the load is booked: write it on what you keep.</p>
+    </>
+  );
+}
