@@ -40,7 +40,7 @@ type JobMemory = {
   /** Epoch ms; null while it doesn't run. */
   readonly runsSinceMs: number | null;
 };
-export const NEW_CUTTER: CutterMemory = { isPlugged: true, pace: 1, stock: null, job: null };
+const NEW_CUTTER: CutterMemory = { isPlugged: true, pace: 1, stock: null, job: null };
 
 /** Where it keeps its memory. */
 export type MemoryStore<T> = { readonly read: () => T | null; readonly write: (memory: T) => void };

@@ -37,18 +37,24 @@ export function describeInstruction(
       };
     case 'width':
       return {
-        what: 'Read the width at the machine',
+        what: `Read the width at the machine${sayLoadSheet(instruction, sheetCount)}`,
         facts: [`the label says ${formatLength(vinyl?.rollWidthMm ?? 0, settings)}`, 'stop where it reads less'],
       };
     case 'test-cut':
       return {
-        what: 'Test cut in a corner',
+        what: `Test cut in a corner${sayLoadSheet(instruction, sheetCount)}`,
         facts: ['through the vinyl, no mark on the backing', 'a new setting, an old blade, a new lot'],
       };
     case 'cut':
-      return { what: `Cut ${plural(pieces.length, 'part')}`, facts: ['watch the first minutes'] };
+      return {
+        what: `Cut ${sheetCount > 1 ? `sheet ${(instruction.sheet ?? 0) + 1}` : plural(pieces.length, 'part')}`,
+        facts: ['watch the first minutes'],
+      };
     case 'cut-off':
-      return { what: 'Cut off square', facts: ['store the rest with its code'] };
+      return {
+        what: `Cut off square${sayLoadSheet(instruction, sheetCount)}`,
+        facts: ['store the rest with its code'],
+      };
     case 'weed':
       return describeWeeding(part, line);
     case 'read':

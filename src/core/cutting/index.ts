@@ -4,5 +4,5 @@ export * from './test-reasons';
 export * from './judge-width';
 export * from './place-test';
 export { makeTestFigure } from './test-figure';
-export { readHpgl, type CutProgram, type HpglProblem } from './read-hpgl';
+export { readHpgl } from './read-hpgl';
 export { locateKnife, planKnifeRun, type KnifeRun } from './knife-run';

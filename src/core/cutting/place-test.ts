@@ -16,7 +16,7 @@ export const TEST_FIGURE_MM = 25;
 /** Of areas that only touch. */
 const AREA_NOISE_MM2 = 0.01;
 /** More are not cut by themselves: then it is no longer the setting. */
-export const MOST_TESTS = 6;
+const MOST_TESTS = 6;
 
 export type TestRoom = {
   /** What the cutter reaches of the stock in its coordinates, mm. */

@@ -10,14 +10,14 @@ const UNITS_PER_MM = 40;
 const MOST_POINTS = 2_000_000;
 
 /** One line from where the tool comes down to where it lifts; at least two points, mm, y upwards. */
-export type ToolLine = { readonly tool: number; readonly points: Polyline };
-export type CutProgram = {
+type ToolLine = { readonly tool: number; readonly points: Polyline };
+type CutProgram = {
   readonly lines: readonly ToolLine[];
   /** Null where the program says nothing: then the machine's own. */
   readonly forceGrams: number | null;
   readonly speedMmPerS: number | null;
 };
-export type HpglProblem =
+type HpglProblem =
   | { readonly kind: 'not-hpgl' }
   | { readonly kind: 'bad-coordinates'; readonly command: string }
   | { readonly kind: 'nothing-to-cut' }

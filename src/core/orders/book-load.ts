@@ -37,7 +37,7 @@ export type SheetTaking = {
   readonly islands: readonly PartShare[];
 };
 /** `sheet`: as it is numbered in the load. */
-export type SheetBooking = SheetTaking & { readonly sheet: number };
+type SheetBooking = SheetTaking & { readonly sheet: number };
 export type LoadBooking = { readonly sheets: readonly SheetBooking[] };
 
 /** What of a sheet is to be saved: the way that is worth most where nothing was chosen. */

@@ -76,7 +76,7 @@ export function drawLoadMarks(
 }
 
 /** A letters' outline from its own corner, one for each placement on the sheet; empty where nothing is tagged. */
-export type TagLines = readonly (readonly Polyline[])[];
+type TagLines = readonly (readonly Polyline[])[];
 
 type LayerWish = {
   readonly name: string;

@@ -36,7 +36,7 @@ export type BatchFacts = {
   /** Of a saved load; left out where parts are cut without one. */
   readonly sheets?: readonly SheetAtCutter[] | null;
 };
-export type SheetAtCutter = { readonly sheet: number; readonly needsTest: boolean };
+type SheetAtCutter = { readonly sheet: number; readonly needsTest: boolean };
 
 export function listInstructions(station: Station, { hasTexts, plan, sheets }: BatchFacts): readonly Instruction[] {
   switch (station) {

@@ -22,7 +22,7 @@ export function makeTestProgram(
 }
 
 /** Points keep their place from the end of the strip; what is new of it lies before them. */
-export function shift(layer: CutLayer, byMm: number): CutLayer {
+function shift(layer: CutLayer, byMm: number): CutLayer {
   if (byMm === 0) return layer;
   const move = (paths: CutLayer['paths']): CutLayer['paths'] =>
     paths.map((path) => ({ ...path, points: path.points.map(({ x, y }) => ({ x, y: y + byMm })) }));

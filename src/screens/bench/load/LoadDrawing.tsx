@@ -20,17 +20,19 @@ const KNIFE_MM = 5;
 export function LoadDrawing({ plan, now, cutter, label }: Props) {
   const width = Math.max(...plan.stock.map(({ x }) => x));
   const length = Math.max(...plan.stock.map(({ y }) => y)) + now.shiftMm;
-  const k = Math.max(1, length / PLAIN_LENGTH_MM);
+  // Its longer side runs to the right; of a long one that is the length, as on the cut sheet.
+  const isTurned = length >= width;
+  const [across, down] = isTurned ? [length, width] : [width, length];
+  const k = Math.max(1, across / PLAIN_LENGTH_MM);
   const job = cutter?.job?.sheet === plan.sheet ? cutter.job : null;
   return (
     <svg
       role="img"
       aria-label={label}
-      viewBox={`${-MARGIN_MM * k} ${-4 * k} ${length + (MARGIN_MM + 4) * k} ${width + 8 * k}`}
+      viewBox={`${-MARGIN_MM * k} ${-4 * k} ${across + (MARGIN_MM + 4) * k} ${down + 8 * k}`}
       className="full block load-drawing"
     >
-      {/* The length runs to the right, as on the cut sheet. */}
-      <g transform={`translate(0 ${width}) rotate(-90)`} strokeWidth={0.7 * k}>
+      <g transform={isTurned ? `translate(0 ${width}) rotate(-90)` : undefined} strokeWidth={0.7 * k}>
         <Stock plan={plan} now={now} width={width} length={length} />
         <g transform={`translate(0 ${now.shiftMm})`}>
           <Lines plan={plan} now={now} />

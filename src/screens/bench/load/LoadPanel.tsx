@@ -18,12 +18,12 @@ export function LoadPanel({ plan, now, cutter }: StepProps) {
         <strong>{nameLot({ ...lot, shape: null, spoiledSpots: [] }, settings)}</strong>
         {lot.remark && <span className="soft"> {lot.remark}</span>}
       </p>
-      <div className="actions middle above-3">
+      <div className="side-by-side above-3">
         <SidePicture mirrored={facts.mirrored !== 'none'} />
         <div>
           <strong className="text-large">{side.what}</strong>
           <div className="soft">{side.proof}</div>
-          <ul className="plain-list flat above-2">
+          <ul className="bare flat above-2 pad-0">
             {describeHold(plan, settings).map((words) => (
               <li key={words}>{words}</li>
             ))}

@@ -38,7 +38,7 @@ export function RunningLoad({ view, parts, running, nowMs, pending, onProgress, 
     if (!run?.forward()) at.book();
   };
   useKeys('Step', [
-    { keys: 'Space', shown: 'Space', does: 'next', run: () => !isBusy && (step?.action ? step.action.run() : goOn()) },
+    { keys: 'Space', shown: 'Space', does: 'next', run: () => !isBusy && takeMain(step, goOn) },
     { keys: 'b', shown: 'B', does: 'back one step', run: () => run?.back() },
   ]);
   return (
@@ -69,6 +69,12 @@ export function RunningLoad({ view, parts, running, nowMs, pending, onProgress, 
   );
 }
 
+/** What the space bar does: the step’s own action, else the next step; never what is better said with a click. */
+function takeMain(step: LoadStep | null, goOn: () => void): void {
+  if (step?.action) step.action.run();
+  else if (step && step.goOn === null) goOn();
+}
+
 const isAtCutter = (instruction: Instruction): instruction is CutInstruction => 'sheet' in instruction;
 
 /** The setting that is tried goes on from what the tests say, until another one is typed. */
@@ -93,9 +99,10 @@ type CardProps = {
 
 function LoadStepCard({ run, step, disabled, onGoOn }: CardProps) {
   const { action, mayGoOn, goOn } = step;
+  const isMain = !action && goOn === null;
   const space = <small className="hide-small">&ensp;space</small>;
   return (
-    <div className="step-card">
+    <div className="step-card load-card">
       <p className="soft flat">
         {run.at + 1} of {run.count}
       </p>
@@ -110,9 +117,9 @@ function LoadStepCard({ run, step, disabled, onGoOn }: CardProps) {
             {space}
           </Button>
         )}
-        <Button variant={action ? 'outlined' : 'contained'} disabled={disabled || !mayGoOn} onClick={onGoOn}>
+        <Button variant={isMain ? 'contained' : 'outlined'} disabled={disabled || !mayGoOn} onClick={onGoOn}>
           {goOn ?? (run.next ? 'Next' : 'Book the load')}
-          {!action && space}
+          {isMain && space}
         </Button>
         <Button variant="text" disabled={disabled || run.at === 0} onClick={run.back}>
           Back

@@ -10,20 +10,18 @@ type Props = { readonly setting: CutSetting; readonly onSetting: (setting: CutSe
 export function SettingFields({ setting, onSetting }: Props) {
   const { forceGrams, speedMmPerS, passes, bladeDegrees } = setting;
   const field = (key: 'forceGrams' | 'speedMmPerS' | 'passes', label: string, unit: string, value: number) => (
-    <span className="narrow-field">
-      <NumberInput
-        shown
-        whole
-        label={label}
-        unit={unit}
-        value={value}
-        least={SETTING_RANGE[key].least}
-        onChange={(number) => onSetting({ ...setting, [key]: Math.min(number, SETTING_RANGE[key].most) })}
-      />
-    </span>
+    <NumberInput
+      shown
+      whole
+      label={label}
+      unit={unit}
+      value={value}
+      least={SETTING_RANGE[key].least}
+      onChange={(number) => onSetting({ ...setting, [key]: Math.min(number, SETTING_RANGE[key].most) })}
+    />
   );
   return (
-    <div className="actions middle above-3" role="group" aria-label="Setting">
+    <div className="setting-fields above-3" role="group" aria-label="Setting">
       {field('forceGrams', 'Force', 'g', forceGrams)}
       {field('speedMmPerS', 'Speed', 'mm/s', speedMmPerS)}
       {field('passes', 'Passes', 'times', passes)}

@@ -18,7 +18,7 @@ export function TestPanel(props: StepProps) {
         the load is cut beside it.
       </p>
       {now.tests.length > 0 && (
-        <ol className="plain-list flat above-2">
+        <ol className="tries">
           {now.tests.map(({ setting: tried, result }, index) => (
             <li key={index}>
               {describeSetting(tried)}: <strong>{TEST_RESULT_WORDS[result].name}</strong>

@@ -69,7 +69,7 @@ function makeWidthStep(step: StepProps): LoadStep {
 }
 
 /** The figure was cut, and nobody said yet how it came out. */
-export const awaitsResult = ({ cutter, now }: Pick<StepProps, 'cutter' | 'now'>): boolean =>
+const awaitsResult = ({ cutter, now }: Pick<StepProps, 'cutter' | 'now'>): boolean =>
   cutter?.job?.of === 'test' && cutter.job.sheet === now.sheet && cutter.job.state === 'done';
 const isTesting = ({ cutter, now }: Pick<StepProps, 'cutter' | 'now'>): boolean =>
   cutter?.job?.of === 'test' && cutter.job.sheet === now.sheet && cutter.job.state === 'cutting';

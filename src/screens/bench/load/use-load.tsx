@@ -10,16 +10,16 @@ import { describeCutLoad } from '../../../wording/nesting';
 import { callApi, wordsOf } from '../../shared/api';
 import { useUnreadReason } from '../../shared/use-unread-reason';
 
-export type CutStep = 'width' | 'test' | 'test-result' | 'send' | 'pause' | 'resume' | 'abort' | 'cut' | 'give-up';
-export type StepBody = {
+type CutStep = 'width' | 'test' | 'test-result' | 'send' | 'pause' | 'resume' | 'abort' | 'cut' | 'give-up';
+type StepBody = {
   readonly sheet: number;
   readonly widthMm?: number | null;
   readonly setting?: CutSetting;
   readonly result?: TestResult;
   readonly untested?: boolean;
 };
-export type Trick = 'pace-1' | 'pace-60' | 'unplug' | 'plug-in' | 'jam';
-export type LeftoverWish = LeftoverKind | 'nothing';
+type Trick = 'pace-1' | 'pace-60' | 'unplug' | 'plug-in' | 'jam';
+type LeftoverWish = LeftoverKind | 'nothing';
 
 /** While the machine is at work it is looked at this often; else another window may have done something. */
 const AT_WORK_MS = 700;
