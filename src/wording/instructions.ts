@@ -1,8 +1,8 @@
 // What is to be done next at a station, in words: large on the bench, one thing at a time.
 
-import { STEP_LABELS } from '../core/pressing';
+import { labelStep } from '../core/pressing';
 import type { Instruction } from '../core/scheduling';
-import { describeInTheWay } from './press-steps';
+import { describeBed } from './press-steps';
 import { formatDuration, formatLength, formatTemperature, type FormatSettings } from '../core/units';
 import type { BenchLineView, BenchPartView, BenchView } from '../views/bench';
 import { plural, verbFor } from './plural';
@@ -97,10 +97,10 @@ function describePressing(
   const { kind, vinylName, place, temperatureC, seconds, pressure, peel, covered } = step;
   const timed = temperatureC !== undefined || kind === 'wait';
   return {
-    what: `${STEP_LABELS[kind]}${vinylName ? `: ${vinylName}` : ''}`,
+    what: `${labelStep(step)}${vinylName ? `: ${vinylName}` : ''}`,
     facts: [
       kind === 'lay-out' || kind === 'place' ? place : undefined,
-      ...describeInTheWay(step),
+      ...describeBed(step),
       temperatureC === undefined ? undefined : formatTemperature(temperatureC, settings),
       timed ? formatDuration(seconds, settings) : undefined,
       pressure,

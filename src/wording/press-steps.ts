@@ -1,7 +1,7 @@
 // Steps at the press in words: on screen and on paper alike.
 
 import type { ObstacleKind } from '../core/materials';
-import { STEP_LABELS, type PressStep } from '../core/pressing';
+import { labelStep, type PressStep } from '../core/pressing';
 import { formatDuration, formatTemperature, type FormatSettings } from '../core/units';
 
 /** How to lay a blank out so that the platen closes on fabric alone. */
@@ -13,8 +13,20 @@ const LAYING_OUT: Readonly<Record<ObstacleKind, string>> = {
   button: 'buttons off the platen, or on a pillow',
   rib: 'ribbing off the platen',
 };
-export const describeInTheWay = ({ inTheWay = [] }: PressStep): readonly string[] =>
-  inTheWay.map((kind) => LAYING_OUT[kind]);
+/** How the piece lies, and what is done beside pressing. */
+export const describeBed = ({
+  inTheWay = [],
+  pressedBelow,
+  isWrapped,
+  stretchFirst,
+  sections,
+}: PressStep): readonly string[] => [
+  ...inTheWay.map((kind) => LAYING_OUT[kind]),
+  ...(pressedBelow ? ['on a pillow, what is pressed already lies soft below'] : []),
+  ...(isWrapped ? ['stretch it on, rub the air out to the sides'] : []),
+  ...(stretchFirst ? ['stretch it gently first'] : []),
+  ...(sections ? [`in ${sections} sections, each over the edge of the last`] : []),
+];
 
 /** What is done, and how hot, how long, how hard. */
 export function describePressStep(
@@ -29,10 +41,10 @@ export function describePressStep(
     formatDuration(step.seconds, settings),
     step.pressure,
     step.kind === 'peel' ? step.peel : null,
-    ...describeInTheWay(step),
+    ...describeBed(step),
   ];
   return {
-    what: `${STEP_LABELS[step.kind]}${where}${vinyl}${covered}`,
+    what: `${labelStep(step)}${where}${vinyl}${covered}`,
     facts: facts.flatMap((fact) => (fact ? [fact] : [])),
   };
 }

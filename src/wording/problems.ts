@@ -146,6 +146,20 @@ export function describeCaution(caution: PressCaution, settings: FormatSettings)
       return `Leave it about ${caution.hours} h before washing or use.`;
     case 'nothing-over':
       return `Nothing holds on top of ${caution.lower}: knock it out under ${caution.upper}, or change the order.`;
+    case 'puff-last':
+      return `${caution.vinylName} rises: press it last, and nothing on top of it.`;
+    case 'no-steam':
+      return 'Iron or hand press: no water, no steam. Lean on it, do not slide; each section over the edge of the last.';
+    case 'too-much-heat':
+      return `${caution.vinylName} is under heat for ${caution.seconds} s in all; more than ${caution.limitSeconds} s may scorch it or dry its glue. Tack the layers, or lay them on one carrier.`;
+    case 'peeled-hotter':
+      return `The maker of ${caution.vinylName} says peel ${caution.asks}: peeled ${caution.peel}, it may lift.`;
+    case 'off-maker':
+      return `${formatTemperature(caution.ownC, settings)} is off what the maker of ${caution.vinylName} says (${formatTemperature(caution.lowC, settings)} to ${formatTemperature(caution.highC, settings)}). Try one first.`;
+    case 'off-blank':
+      return `${formatTemperature(caution.ownC, settings)} is more than ${caution.blankName} stands (${formatTemperature(caution.ceilingC, settings)}): it may scorch, shine or bleed. Try one first.`;
+    case 'stack-thick':
+      return `${caution.layers} layers on one carrier do not lie flat: three at the most.`;
     default:
       return caution satisfies never;
   }

@@ -39,7 +39,7 @@ export function buildLines(spec: ItemSpec, quantity: number, shop: ShopFigures):
   const size = spec.blank.sizes.find((candidate) => candidate.name === spec.sizeName);
   if (!size) return fail({ kind: 'unknown-size', sizeName: spec.sizeName, blankName: spec.blank.name });
   if (spec.layers.length === 0) return fail({ kind: 'no-layers' });
-  const press = planPressing({ layers: spec.layers, blank: spec.blank, shop });
+  const press = planPressing({ layers: spec.layers, blank: spec.blank, shop, recipe: spec.recipe });
   if (!press.ok) return press;
   const areas = computeAreas(spec, quantity, shop);
   if (!areas.ok) return areas;

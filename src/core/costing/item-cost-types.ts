@@ -2,7 +2,7 @@
 
 import type { LayerMeasurement } from '../artwork';
 import type { Blank, Vinyl } from '../materials';
-import type { PressPlan, PressProblem } from '../pressing';
+import type { PressPlan, PressProblem, PressRecipe } from '../pressing';
 import type { PriceBasis, Prices } from '../stock';
 import { toBareFigure, type Figure, type Minor } from '../units';
 import type { ExactLine } from './cost-lines';
@@ -45,6 +45,8 @@ export type ItemSpec = {
   /** How often it goes wrong, where the shop has logged that. */
   readonly spoilage?: Figure;
   readonly wear?: WearPrices;
+  /** How it is pressed; left out for the plain way. */
+  readonly recipe?: PressRecipe;
   /** Pieces of the order that it is one of, whatever items; as many as usual where none is known. */
   readonly orderPieces?: number;
 };

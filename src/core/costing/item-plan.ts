@@ -2,6 +2,7 @@
 // it is made.
 
 import { getWornLayers, type ArtworkMeasurement, type Lettering } from '../artwork';
+import { PLAIN_RECIPE, type PressRecipe } from '../pressing';
 import { type PriceBasis } from '../stock';
 import { minor, type Minor } from '../units';
 import type { ExtraCost, StoneField } from './extra-lines';
@@ -58,6 +59,7 @@ export type ItemDetails = {
   readonly offerIds: readonly number[];
   /** What a shop asks for the like; null where nobody looked. */
   readonly othersAsk: Minor | null;
+  readonly recipe: PressRecipe;
 };
 export const PLAIN_DETAILS: ItemDetails = {
   options: [],
@@ -70,6 +72,7 @@ export const PLAIN_DETAILS: ItemDetails = {
   priceBasis: 'shelf',
   offerIds: [],
   othersAsk: null,
+  recipe: PLAIN_RECIPE,
 };
 
 export type ItemPlan = {
@@ -126,6 +129,8 @@ export type Made = {
   readonly colourName: string;
   readonly placements: readonly MadePlacement[];
   readonly price: Minor;
+  /** How it is pressed; left out for the plain way. */
+  readonly recipe?: PressRecipe;
 };
 
 type Priced = {
@@ -169,6 +174,7 @@ export function resolveVariant(
     colourName,
     placements: [...plan.placements, ...chosen.map((option) => option.placement)].map(make),
     price: getVariantPrice({ price: plan.price, ...plan.details }, { sizeName, colourName, options }),
+    recipe: plan.details.recipe,
   };
 }
 

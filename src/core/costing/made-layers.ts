@@ -116,6 +116,7 @@ export function toItemSpec(input: {
     extras,
     stones,
     packaging,
+    ...(made.recipe ? { recipe: made.recipe } : {}),
     ...(blankPrices ? { blankPrices } : {}),
     minutes: mergeMinutes(minutes, evidence.minutes ?? {}),
     ...(evidence.spoilage ? { spoilage: evidence.spoilage } : {}),

@@ -5,6 +5,7 @@ import { WIDTH_RANGE_MM } from '../artwork';
 import { AREA_BASES, NOTHING_TYPED, PLAIN_DETAILS, type AreaBasis } from '../costing';
 import { PRICE_BASES, type PriceBasis } from '../stock';
 import { letteringInput } from './lettering-input';
+import { recipeInput } from './recipe-input';
 import { money, numberBetween, oneOf, orNothing, rowId, shortText, wholeBetween } from './rules';
 
 export const widthMm: yup.NumberSchema<number> = numberBetween(
@@ -109,6 +110,7 @@ const itemDetails = yup.object({
   othersAsk: orNothing(money('A shop asks')).default(null),
   offerIds: yup.array(rowId('Offer')).max(40, 'Offers: at most 40.').default([]),
   priceBasis: oneOf<PriceBasis>('Priced at', PRICE_BASES).default('shelf'),
+  recipe: recipeInput,
 });
 
 export const itemInput = yup.object({

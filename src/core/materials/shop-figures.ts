@@ -64,6 +64,8 @@ export const SHOP_FIGURES = {
   pressTackSeconds: spec('Tack a layer', 's', 4, 0, 120),
   pressPeelSeconds: spec('Peel a carrier', 's', 8, 0, 3600),
   rePressSeconds: spec('Re-press, covered', 's', 4, 0, 120),
+  platenWidthMm: spec('Platen, width', 'mm', 400, 50, 2000),
+  platenLengthMm: spec('Platen, length', 'mm', 500, 50, 2000),
   pressWarmUpSeconds: spec('Press warm-up', 's', 720, 0, 86_400),
   pressWatts: spec('Press power', 'W', 1600, 0, 20_000),
   pressRatePerHour: spec('Press, machine hour', 'money/h', 60, 0, MONEY_MOST),

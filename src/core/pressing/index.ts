@@ -1,3 +1,8 @@
-// How a piece is pressed or applied.
-export * from './press-plan';
-export * from './press-run';
+// Press plans.
+export { planPressing, labelStep, type PressPlan } from './press-plan';
+export type { PressStep } from './press-step';
+export type { PressCaution } from './press-cautions';
+export { listFittingVinyls, type PressProblem } from './safe-window';
+export * from './press-recipe';
+export { compareSchools, SCHOOL_OPTIONS, type SchoolChange, type SchoolSwitch } from './compare-schools';
+export { orderPressRun, type PressRun } from './press-run';

@@ -1,7 +1,7 @@
 // Several pieces at one press: which hand goes where next, so that a piece that cools is not waited for.
 
 import { SECONDS_PER_HOUR } from '../units';
-import type { PressStep } from './press-plan';
+import type { PressStep } from './press-step';
 
 /** One thing to do: a step of a piece, both from 0. `startS` and `endS`: seconds from the beginning of the run. */
 type RunStep = {

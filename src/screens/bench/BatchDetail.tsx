@@ -9,7 +9,7 @@ import { describeCaution } from '../../wording/problems';
 import { InTheWay } from '../shared/InTheWay';
 import { Picture } from '../shared/Picture';
 import { useSettings } from '../shared/settings';
-import { Icon } from '../shared/Icon';
+import { Caution } from './Caution';
 
 export function BatchDetail({
   station,
@@ -75,27 +75,27 @@ export function BatchDetail({
   );
 }
 
+const WEED_CAUTION =
+  'Keep everything that came off until it is checked. Cap hooks and knives; cut away from your hands.';
+const CUT_CAUTION =
+  'The true width is what the machine reads, not what the label says. Test cut first where setting, lot or blade is new.';
+
 /** What to take care of at this station. */
 function Cautions({ station, line }: { readonly station: Station; readonly line: BenchLineView }) {
   const settings = useSettings();
   switch (station) {
     case 'press':
       return (line.plan?.cautions ?? []).map((caution) => (
-        <div key={caution.kind} className="notice">
-          <Icon name="caution" />
-          {describeCaution(caution, settings)}
-        </div>
+        <Caution
+          key={JSON.stringify(caution)}
+          name={`press ${JSON.stringify(caution)}`}
+          full={describeCaution(caution, settings)}
+        />
       ));
     case 'weed':
-      return (
-        <div className="notice">
-          Keep everything that came off until it is checked. Cap hooks and knives; cut away from your hands.
-        </div>
-      );
+      return <Caution name="weed" full={WEED_CAUTION} />;
     case 'cut':
-      return (
-        <div className="notice">Test cut first. The true width is what the machine reads, not what the label says.</div>
-      );
+      return <Caution name="cut" full={CUT_CAUTION} />;
     case 'check':
       return null;
     default:

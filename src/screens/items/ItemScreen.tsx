@@ -91,6 +91,7 @@ function Item({ view }: { readonly view: ItemEditorView }) {
   });
   const item = useItemCalculation(view, form);
   const { plan, values, blank, calculation } = item;
+  const spec = calculation.spec ?? null;
   useMissingMaterials(view, plan);
   const draft = useDraft({
     key: `item ${view.item?.id ?? `new ${view.startArtworkId}`} ${version}`,
@@ -137,7 +138,7 @@ function Item({ view }: { readonly view: ItemEditorView }) {
       <InTheWay findings={item.findings} />
       <LicenceCautions plan={plan} artworks={view.artworks} />
       <div className="cols fields-result">
-        <ItemSide plan={plan} form={form} view={view} blank={blank} colourName={values.colourName} />
+        <ItemSide plan={plan} form={form} view={view} blank={blank} colourName={values.colourName} spec={spec} />
         <ItemResults
           plan={plan}
           chosen={item.options}

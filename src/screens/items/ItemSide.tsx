@@ -1,7 +1,7 @@
 // The side of an item that is filled in: its pieces as they are worn and cut, and the fields.
 
 import { useState } from 'react';
-import type { ItemPlan } from '../../core/costing';
+import type { ItemPlan, ItemSpec } from '../../core/costing';
 import { decideHandedness } from '../../core/materials';
 import type { BlankView } from '../../views/shelf';
 import type { UseFormReturn } from 'react-hook-form';
@@ -23,9 +23,11 @@ type Props = {
   readonly blank: BlankView | undefined;
   /** Of the blank. */
   readonly colourName: string;
+  /** What it is calculated from; null while that can’t be told. */
+  readonly spec: ItemSpec | null;
 };
 
-export function ItemSide({ plan, form, view, blank, colourName }: Props) {
+export function ItemSide({ plan, form, view, blank, colourName, spec }: Props) {
   const settings = useSettings();
   /** The placement that is looked at. */
   const [shown, setShown] = useState(0);
@@ -67,7 +69,7 @@ export function ItemSide({ plan, form, view, blank, colourName }: Props) {
         )}
       </section>
       <ItemFields form={form} view={view} blank={blank} shown={shown} onShow={setShown} />
-      <MoreFields form={form} view={view} blank={blank} evidence={view.evidence} />
+      <MoreFields form={form} view={view} blank={blank} evidence={view.evidence} spec={spec} />
     </div>
   );
 }

@@ -14,6 +14,8 @@ import { Folded } from './FieldRow';
 import { OfferChoice } from './OfferChoice';
 import { Options } from './OptionFields';
 import { Variants } from './VariantFields';
+import { RecipeFields } from './RecipeFields';
+import { describeRecipe } from '../../wording/press-recipe';
 import { Besides, Stones } from './BesidesFields';
 import type { MoreFieldsProps } from './more-fields-props';
 import type { ItemEditorView } from '../../views/items';
@@ -26,7 +28,7 @@ const PRICE_NAMES: Readonly<Record<PriceBasis, string>> = {
   offer: 'the best offer',
 };
 
-export function MoreFields({ form, view, blank, evidence }: MoreFieldsProps) {
+export function MoreFields({ form, view, blank, evidence, spec }: MoreFieldsProps) {
   const details = useWatch({ control: form.control, name: 'details' });
   const besides = details.extras.length + (typeof details.packaging === 'number' ? 1 : 0);
   const own = Object.values(details.minutes).filter((seconds) => typeof seconds === 'number').length,
@@ -63,6 +65,9 @@ export function MoreFields({ form, view, blank, evidence }: MoreFieldsProps) {
         }
       >
         <Stones form={form} />
+      </Folded>
+      <Folded title="Pressing" told={describeRecipe(details.recipe)}>
+        <RecipeFields form={form} spec={spec} />
       </Folded>
       <Folded
         title="Minutes and prices"

@@ -9,7 +9,7 @@ import Button from '@mui/material/Button';
 import { startForm } from './item-form';
 import type { MoreFieldsProps } from './more-fields-props';
 
-export function Options({ form, view, blank }: Omit<MoreFieldsProps, 'evidence'>) {
+export function Options({ form, view, blank }: Omit<MoreFieldsProps, 'evidence' | 'spec'>) {
   const options = useFieldArray({ control: form.control, name: 'details.options' });
   return (
     <>

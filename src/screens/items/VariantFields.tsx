@@ -8,7 +8,7 @@ import Button from '@mui/material/Button';
 import type { ItemForm } from './item-form';
 import type { MoreFieldsProps } from './more-fields-props';
 
-export function Variants({ form, view, blank }: Omit<MoreFieldsProps, 'evidence'>) {
+export function Variants({ form, view, blank }: Omit<MoreFieldsProps, 'evidence' | 'spec'>) {
   const variants = useFieldArray({ control: form.control, name: 'details.variants' });
   const used = [
     ...new Set(

@@ -5,6 +5,7 @@ import {
   computeItemCost,
   resolveVariant,
   toItemSpec,
+  type CostProblem,
   type ItemCost,
   type ItemEvidence,
   type ItemMaterials,
@@ -13,7 +14,8 @@ import {
   type Variant,
 } from '../../core/costing';
 import { widthMm as widthSchema } from '../../core/input/item-inputs';
-import type { Blank, ShopFigures } from '../../core/materials';
+import type { Blank, ShopFigures, Vinyl } from '../../core/materials';
+import { listFittingVinyls, type PressProblem } from '../../core/pressing';
 import { readPrice, type PriceReading } from '../../core/pricing';
 import { formatFigure, formatMoney, formatShare, minor, type Minor } from '../../core/units';
 import { describeCostProblem } from '../../wording/problems';
@@ -28,7 +30,12 @@ export type Calculation =
       readonly reading: PriceReading;
       readonly verdict: string;
     }
-  | { readonly ok: false; readonly problem: string };
+  | {
+      readonly ok: false;
+      readonly problem: string;
+      /** Left out where not even that can be told. */
+      readonly spec?: ItemSpec;
+    };
 export type CalculateInput = {
   readonly plan: ItemPlan;
   readonly variant: Variant;
@@ -38,6 +45,8 @@ export type CalculateInput = {
   readonly evidence: ItemEvidence;
   readonly figures: ShopFigures;
   readonly settings: Settings;
+  /** Those that could take the place of one that does not fit. */
+  readonly vinyls?: readonly Vinyl[];
 };
 
 export function calculateItem({
@@ -49,6 +58,7 @@ export function calculateItem({
   evidence,
   figures,
   settings,
+  vinyls = [],
 }: CalculateInput): Calculation {
   if (!blank) return { ok: false, problem: 'Choose a blank.' };
   if (!Number.isInteger(quantity) || quantity < 1) return { ok: false, problem: 'Quantity: a whole number from 1.' };
@@ -63,11 +73,27 @@ export function calculateItem({
   }
   const spec = toItemSpec({ plan, made, blank, materials, evidence });
   const cost = computeItemCost(spec, quantity, figures);
-  if (!cost.ok) return { ok: false, problem: describeCostProblem(cost.problem, settings) };
+  if (!cost.ok) return { ok: false, problem: describeProblem(cost.problem, { spec, vinyls, settings }), spec };
   const price = minor(made.price);
   const reading = readPrice(price, cost.value, figures);
   return { ok: true, spec, cost: cost.value, price, reading, verdict: describe(cost.value, reading, price, settings) };
 }
+
+type ProblemFacts = Pick<CalculateInput, 'settings'> & { readonly spec: ItemSpec; readonly vinyls: readonly Vinyl[] };
+/** Named at most: more is a list to look through, and there is one. */
+const MOST_NAMED = 3;
+
+/** With the vinyls that would do, where it is the heat that does not fit. */
+function describeProblem(problem: CostProblem, { spec, vinyls, settings }: ProblemFacts): string {
+  const words = describeCostProblem(problem, settings);
+  if (!isPressProblem(problem)) return words;
+  const fitting = listFittingVinyls(problem, { layers: spec.layers, blank: spec.blank, vinyls });
+  const names = fitting.slice(0, MOST_NAMED).map(({ name }) => name);
+  return names.length > 0 ? `${words} On your shelf ${names.join(' or ')} would do.` : words;
+}
+
+const isPressProblem = (problem: CostProblem): problem is PressProblem =>
+  problem.kind === 'no-safe-window' || problem.kind === 'windows-apart' || problem.kind === 'blank-takes-no-heat';
 
 function describe(cost: ItemCost, reading: PriceReading, price: number, settings: Settings): string {
   const costs = `One of ${cost.quantity} costs you ${formatMoney(cost.withRisk.value, settings)} with your hours and what goes wrong.`;

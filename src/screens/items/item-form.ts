@@ -1,5 +1,6 @@
 // An item as it stands in its form, and as core reckons with it.
 
+import type { PressRecipe } from '../../core/pressing';
 import {
   chooseVinyls,
   findMaterials,
@@ -27,6 +28,8 @@ export type PlacementForm = {
   /** A customer's own text, of which the artwork is a sample; none for a drawing. */
   lettering?: Lettering | null;
 };
+/** How it is pressed; `ownHeat` null for what makers ask for. */
+type RecipeForm = Omit<PressRecipe, 'ownHeat'> & { ownHeat: { temperatureC: number; seconds: number } | null };
 type VariantForm = {
   sizeName: string | null;
   colourName: string | null;
@@ -63,6 +66,7 @@ export type ItemForm = {
     minutes: { -readonly [Station in keyof TypedSeconds]: number | null };
     priceBasis: PriceBasis;
     offerIds: number[];
+    recipe: RecipeForm;
   };
 };
 
@@ -119,6 +123,15 @@ const toPlacement = ({ widths, ...placement }: PlacementForm): Placement => ({
   ),
 });
 
+/** An own heat that is not typed whole counts for nothing yet. */
+const toRecipe = ({ ownHeat, ...recipe }: RecipeForm): PressRecipe => ({
+  ...recipe,
+  ownHeat:
+    ownHeat && toAmount(ownHeat.temperatureC) && toAmount(ownHeat.seconds)
+      ? { temperatureC: Number(ownHeat.temperatureC), seconds: Number(ownHeat.seconds) }
+      : null,
+});
+
 export function toPlan({ placements, details, ...values }: ItemForm): ItemPlan {
   return {
     ...values,
@@ -165,6 +178,7 @@ export function toPlan({ placements, details, ...values }: ItemForm): ItemPlan {
       },
       priceBasis: details.priceBasis,
       offerIds: details.offerIds.map(Number),
+      recipe: toRecipe(details.recipe),
     },
   };
 }

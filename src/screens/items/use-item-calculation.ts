@@ -33,8 +33,9 @@ export function useItemCalculation(view: ItemEditorView, form: UseFormReturn<Ite
       evidence: view.evidence,
       figures: settings.shop.figures,
       settings,
+      vinyls: view.shelf.vinyls,
     }),
-    [plan, variant, values.quantity, blank, materials, view.evidence, settings],
+    [plan, variant, values.quantity, blank, materials, view.evidence, view.shelf.vinyls, settings],
   );
   const calculation = useMemo(() => calculateItem(input), [input]);
   useProposedPrice(form, view.item === null, calculation, settings.shop.figures);

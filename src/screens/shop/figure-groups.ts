@@ -76,6 +76,8 @@ export const FIGURE_GROUPS: readonly { readonly title: string; readonly keys: re
       'pressPeelSeconds',
       'rePressSeconds',
       'pressWarmUpSeconds',
+      'platenWidthMm',
+      'platenLengthMm',
       'pressRatePerHour',
       'pressWatts',
       'energyPerKwh',

@@ -87,7 +87,7 @@ export function toLineView(
   { item, made, layers, blank }: MadeLine,
   materials: Materials,
 ): BenchLineView {
-  const plan = planPressing({ layers, blank, shop: getShop(shop).figures });
+  const plan = planPressing({ layers, blank, shop: getShop(shop).figures, recipe: made.recipe });
   return {
     lineId,
     itemName: item.name,

@@ -85,7 +85,7 @@ export function bookPressWear(shop: ShopContext, work: BenchWork): WearCosts {
 }
 
 function countPressCycles(line: MadeLine, figures: ShopFigures): number {
-  const plan = planPressing({ layers: line.layers, blank: line.blank, shop: figures });
+  const plan = planPressing({ layers: line.layers, blank: line.blank, shop: figures, recipe: line.made.recipe });
   return plan.ok ? plan.value.pressCycles : 0;
 }
 

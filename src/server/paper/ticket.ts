@@ -122,11 +122,11 @@ function drawLayers(paper: Paper, { layers }: MadeLine, settings: FormatSettings
 
 function drawPressing(
   paper: Paper,
-  { layers, blank }: MadeLine,
+  { layers, blank, made }: MadeLine,
   figures: Parameters<typeof planPressing>[0]['shop'],
   settings: FormatSettings,
 ): void {
-  const plan = planPressing({ layers, blank, shop: figures });
+  const plan = planPressing({ layers, blank, shop: figures, recipe: made.recipe });
   if (!plan.ok || plan.value.temperatureC === null) return;
   const steps = plan.value.steps.map((step) => {
     const { what, facts } = describePressStep(step, settings);

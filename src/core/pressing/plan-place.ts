@@ -1,0 +1,210 @@
+// The steps at one place of a blank: laid out, pre-pressed, layer on layer, pressed once more.
+
+import type { Blank, ObstacleKind, Peel, PressSetting, ShopFigures, Vinyl } from '../materials';
+import { succeed, type Result } from '../units';
+import { getCoolest, type PressRecipe } from './press-recipe';
+import { countSections, type PressStep } from './press-step';
+import { findSafeWindow, getHeat, getLimit, type PressProblem } from './safe-window';
+
+export type PlanLayer = {
+  readonly vinyl: Vinyl;
+  /** Layers at one place lie on one another. */
+  readonly place?: string;
+  /** How large it is; without it, it is taken to lie under the platen whole. */
+  readonly measurement?: { readonly box: { readonly width: number; readonly height: number } };
+};
+export type PlaceInput = {
+  readonly layers: readonly PlanLayer[];
+  readonly blank: Blank;
+  readonly shop: ShopFigures;
+  readonly recipe: PressRecipe;
+  /** Something else of the piece is pressed already. */
+  readonly isLater: boolean;
+};
+export type PlacePlan = { readonly steps: readonly PressStep[]; readonly temperatureC: number | null };
+
+/** Cooling before the carrier comes off, seconds: warm is barely warm to the hand, cold is hand-cool. */
+const PEEL_WAIT_SECONDS: Readonly<Record<Peel, number>> = { hot: 0, warm: 15, cold: 45 };
+/** With an iron or a hand press: longer, for it is less even. */
+const HAND_TIMES = 1.5;
+const HAND_LEAST_SECONDS = 15;
+
+/** How it is pressed at this place. */
+type Way = Omit<PlaceInput, 'layers'> & { readonly temperatureC: number; readonly sections: number };
+type HotLayer = { readonly vinyl: Vinyl; readonly setting: PressSetting };
+
+/** `common`: the temperature for all places, where there is one. */
+export function planPlace(input: PlaceInput, common: number | null): Result<PlacePlan, PressProblem> {
+  const { layers, blank, shop, recipe, isLater } = input;
+  const temperature = findTemperature(input, common);
+  if (!temperature.ok) return temperature;
+  const temperatureC = temperature.value;
+  const hot = layers.flatMap(({ vinyl }): HotLayer[] => {
+    const setting = temperatureC === null ? null : getHeat(vinyl, blank);
+    return setting ? [{ vinyl, setting: setSchool(setting, recipe) }] : [];
+  });
+  const applied = layers.filter(({ vinyl }) => !hot.some((one) => one.vinyl === vinyl));
+  const layOut: PressStep = {
+    kind: 'lay-out',
+    seconds: shop.pressLayOutSeconds,
+    attended: true,
+    ...(temperatureC === null ? {} : describeBed(blank, isLater)),
+  };
+  if (temperatureC === null) return succeed({ steps: [layOut, ...applied.map(stick(shop))], temperatureC });
+  const sections = blank.heating === 'wrap' ? 1 : countSections(boundLayers(layers), recipe.tool, shop);
+  const way: Way = { ...input, temperatureC, sections };
+  return succeed({
+    temperatureC,
+    steps: [
+      layOut,
+      heat(way, { kind: 'pre-press', seconds: shop.prePressSeconds }),
+      ...(recipe.layers === 'on one carrier' && hot.length > 1 ? pressStack(hot, way) : pressLayers(layers, hot, way)),
+      ...(isPressedAgain(hot) ? [rePress(hot, way)] : []),
+      ...(recipe.layers === 'on one carrier' && hot.length > 1 ? applied.map(stick(shop)) : []),
+    ],
+  });
+}
+
+/** The shop's own heat is taken as it is, with a caution; where nothing is heated there is none. */
+function findTemperature(
+  { layers, blank, recipe }: PlaceInput,
+  common: number | null,
+): Result<number | null, PressProblem> {
+  const window = findSafeWindow(layers, blank);
+  const isHeated = layers.some(({ vinyl }) => getHeat(vinyl, blank));
+  if (recipe.ownHeat && isHeated && getLimit(blank) !== null) return succeed(recipe.ownHeat.temperatureC);
+  if (!window.ok) return window;
+  return succeed(window.value && (common ?? window.value));
+}
+
+function setSchool(setting: PressSetting, { peel, ownHeat, tool }: PressRecipe): PressSetting {
+  const seconds = ownHeat?.seconds ?? setting.seconds;
+  return {
+    ...setting,
+    peel: peel === 'as the vinyl asks' ? setting.peel : peel,
+    seconds: tool === 'hand press' ? Math.max(HAND_LEAST_SECONDS, Math.round(seconds * HAND_TIMES)) : seconds,
+  };
+}
+
+function describeBed(blank: Blank, isLater: boolean): Partial<PressStep> {
+  const inTheWay = listObstacles(blank);
+  return {
+    ...(inTheWay.length > 0 ? { inTheWay } : {}),
+    ...(isLater && blank.heating === 'flat' ? { pressedBelow: true } : {}),
+  };
+}
+
+/** Anywhere on it: the platen is larger than the place. */
+const listObstacles = ({ areas }: Blank): readonly ObstacleKind[] => [
+  ...new Set(areas.flatMap(({ obstacles }) => obstacles.map(({ kind }) => kind))),
+];
+
+/** Null where a layer's size is not known. */
+function boundLayers(layers: readonly PlanLayer[]): { readonly width: number; readonly height: number } | null {
+  const boxes = layers.flatMap(({ measurement }) => measurement?.box ?? []);
+  if (boxes.length < layers.length) return null;
+  return { width: Math.max(...boxes.map((box) => box.width)), height: Math.max(...boxes.map((box) => box.height)) };
+}
+
+const stick =
+  ({ applySeconds }: ShopFigures) =>
+  ({ vinyl }: PlanLayer): PressStep => ({
+    kind: 'apply',
+    seconds: applySeconds,
+    attended: true,
+    vinylName: vinyl.name,
+  });
+
+/** A step with the press closed: as often as the place has sections. */
+function heat(
+  { temperatureC, sections }: Way,
+  { seconds, ...step }: Pick<PressStep, 'kind' | 'seconds'> & Partial<PressStep>,
+): PressStep {
+  return {
+    ...step,
+    seconds: seconds * sections,
+    attended: true,
+    temperatureC,
+    ...(sections > 1 ? { sections } : {}),
+  };
+}
+
+/** Base first; each by itself, with what sticks without heat in its place among them. */
+function pressLayers(layers: readonly PlanLayer[], hot: readonly HotLayer[], way: Way): readonly PressStep[] {
+  return layers.flatMap((layer): readonly PressStep[] => {
+    const at = hot.findIndex(({ vinyl }) => vinyl === layer.vinyl);
+    if (at === -1) return [stick(way.shop)(layer)];
+    const { vinyl, setting } = hot[at]!;
+    const { shop, recipe, blank } = way;
+    const named = { vinylName: vinyl.name };
+    const isFull = at === hot.length - 1 || recipe.layers === 'full each';
+    return [
+      {
+        kind: 'place',
+        seconds: shop.pressPlaceSeconds,
+        attended: true,
+        ...named,
+        ...(blank.heating === 'wrap' ? { isWrapped: true } : {}),
+      },
+      heat(way, {
+        kind: isFull ? 'press' : 'tack',
+        seconds: isFull ? setting.seconds : shop.pressTackSeconds,
+        pressure: setting.pressure,
+        covered: isCovered(vinyl, at > 0, recipe),
+        ...named,
+      }),
+      ...peelOff(setting.peel, vinyl.name, shop),
+    ];
+  });
+}
+
+/** All laid on one carrier first, then pressed as the one that needs longest, and peeled as the one that waits longest. */
+function pressStack(hot: readonly HotLayer[], way: Way): readonly PressStep[] {
+  const { shop, recipe } = way;
+  const last = hot.at(-1)!;
+  const longest = Math.max(...hot.map(({ setting }) => setting.seconds));
+  const peel = getCoolest(hot.map(({ setting }) => setting.peel));
+  return [
+    ...hot.map(({ vinyl }): PressStep => ({
+      kind: 'stack',
+      seconds: shop.pressPlaceSeconds,
+      attended: true,
+      vinylName: vinyl.name,
+    })),
+    { kind: 'place', seconds: shop.pressPlaceSeconds, attended: true },
+    heat(way, {
+      kind: 'press',
+      seconds: longest,
+      pressure: last.setting.pressure,
+      covered: isCovered(last.vinyl, false, recipe),
+      vinylName: last.vinyl.name,
+    }),
+    ...peelOff(peel, last.vinyl.name, shop),
+  ];
+}
+
+function peelOff(peel: Peel, vinylName: string, { pressPeelSeconds }: ShopFigures): readonly PressStep[] {
+  const seconds = PEEL_WAIT_SECONDS[peel];
+  return [
+    ...(seconds > 0 ? [{ kind: 'wait', seconds, attended: false, peel, vinylName } as const] : []),
+    { kind: 'peel', seconds: pressPeelSeconds, attended: true, peel, vinylName },
+  ];
+}
+
+/** Puff is never pressed again: it would go flat. */
+const isPressedAgain = (hot: readonly HotLayer[]): boolean => !hot.some(({ vinyl }) => vinyl.kind === 'puff');
+
+function rePress(hot: readonly HotLayer[], way: Way): PressStep {
+  return heat(way, {
+    kind: 're-press',
+    seconds: way.shop.rePressSeconds,
+    covered: way.recipe.cover !== 'never',
+    ...(hot.some(({ vinyl }) => vinyl.kind === 'stretch') ? { stretchFirst: true } : {}),
+  });
+}
+
+/** Under a cover sheet: as the vinyl or the recipe says, or as soon as pressed vinyl lies bare beside its carrier. */
+function isCovered({ details }: Vinyl, bareBeside: boolean, { cover }: PressRecipe): boolean {
+  const school = cover === 'as the vinyl asks' ? details.cover : cover;
+  return school === 'always' || (school === 'when bare' && bareBeside);
+}

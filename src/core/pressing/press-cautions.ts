@@ -1,0 +1,96 @@
+// What is to be known before the press closes: dangers, and where a recipe leaves what makers say.
+
+import { getKindFacts, type Blank, type Peel, type Vinyl } from '../materials';
+import type { LayerHeat } from './heat-load';
+import { isHotter, type PressRecipe } from './press-recipe';
+import { getHeat, getLimit } from './safe-window';
+
+export type PressCaution =
+  | { readonly kind: 'nothing-over'; readonly lower: string; readonly upper: string }
+  | { readonly kind: 'puff-last'; readonly vinylName: string }
+  | { readonly kind: 'hot-platen' }
+  | { readonly kind: 'drinkware' }
+  | { readonly kind: 'no-steam' }
+  | { readonly kind: 'temperatures'; readonly fromC: number; readonly toC: number }
+  | { readonly kind: 'cure'; readonly hours: number }
+  | {
+      readonly kind: 'too-much-heat';
+      readonly vinylName: string;
+      readonly seconds: number;
+      readonly limitSeconds: number;
+    }
+  | { readonly kind: 'peeled-hotter'; readonly vinylName: string; readonly asks: Peel; readonly peel: Peel }
+  | {
+      readonly kind: 'off-maker';
+      readonly vinylName: string;
+      readonly lowC: number;
+      readonly highC: number;
+      readonly ownC: number;
+    }
+  | { readonly kind: 'off-blank'; readonly blankName: string; readonly ceilingC: number; readonly ownC: number }
+  | { readonly kind: 'stack-thick'; readonly layers: number };
+
+const CURE_HOURS = 24;
+/** Thicker stacks on one carrier do not lie flat. */
+const MOST_STACKED = 3;
+
+type Place = {
+  readonly layers: readonly { readonly vinyl: Vinyl }[];
+  readonly blank: Blank;
+  readonly recipe: PressRecipe;
+  readonly temperatureC: number | null;
+  readonly heat: readonly LayerHeat[];
+};
+
+/** Of one place. */
+export function findCautions({ layers, blank, recipe, temperatureC, heat }: Place): readonly PressCaution[] {
+  return [
+    ...(temperatureC === null ? [] : [{ kind: 'hot-platen' } as const]),
+    ...(blank.heating === 'wrap' ? [{ kind: 'drinkware' } as const] : []),
+    ...(recipe.tool === 'hand press' && temperatureC !== null ? [{ kind: 'no-steam' } as const] : []),
+    ...(layers.some(({ vinyl }) => getKindFacts(vinyl.kind).family === 'adhesive')
+      ? [{ kind: 'cure', hours: CURE_HOURS } as const]
+      : []),
+    ...findBadStacks(layers),
+    ...(temperatureC === null ? [] : findLeftMakers(layers, blank, recipe)),
+    ...heat.flatMap(({ vinylName, seconds, limitSeconds }) =>
+      seconds > limitSeconds ? [{ kind: 'too-much-heat', vinylName, seconds, limitSeconds } as const] : [],
+    ),
+    ...(recipe.layers === 'on one carrier' && layers.length > MOST_STACKED
+      ? [{ kind: 'stack-thick', layers: layers.length } as const]
+      : []),
+  ];
+}
+
+function findBadStacks(layers: Place['layers']): readonly PressCaution[] {
+  return layers.slice(0, -1).flatMap(({ vinyl }, index): PressCaution[] => {
+    if (vinyl.kind === 'puff') return [{ kind: 'puff-last', vinylName: vinyl.name }];
+    const upper = layers[index + 1]!.vinyl;
+    return vinyl.details.takesLayers && upper.details.liesOnVinyl
+      ? []
+      : [{ kind: 'nothing-over', lower: vinyl.name, upper: upper.name }];
+  });
+}
+
+/** Where the shop's own school is not the makers'. */
+function findLeftMakers(layers: Place['layers'], blank: Blank, recipe: PressRecipe): readonly PressCaution[] {
+  const hot = layers.flatMap(({ vinyl }) => {
+    const setting = getHeat(vinyl, blank);
+    return setting ? [{ vinyl, setting }] : [];
+  });
+  const { ownHeat, peel } = recipe;
+  const ceilingC = getLimit(blank);
+  return [
+    ...(ownHeat && ceilingC !== null && ownHeat.temperatureC > ceilingC
+      ? [{ kind: 'off-blank', blankName: blank.name, ceilingC, ownC: ownHeat.temperatureC } as const]
+      : []),
+    ...hot.flatMap(({ vinyl, setting: { lowC, highC, peel: asks } }): PressCaution[] => [
+      ...(ownHeat && (ownHeat.temperatureC < lowC || ownHeat.temperatureC > highC)
+        ? [{ kind: 'off-maker', vinylName: vinyl.name, lowC, highC, ownC: ownHeat.temperatureC } as const]
+        : []),
+      ...(peel !== 'as the vinyl asks' && isHotter(peel, asks)
+        ? [{ kind: 'peeled-hotter', vinylName: vinyl.name, asks, peel } as const]
+        : []),
+    ]),
+  ];
+}
