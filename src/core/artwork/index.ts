@@ -16,6 +16,7 @@ export {
 export { describeLayerFigures } from './layer-figures';
 export { computeMendingWidth } from './finding-figures';
 export { DETAIL_FLOORS, computeSafeWidth, judgeDetail, type DetailClass, type DetailFloor } from './detail-floors';
+export { countWeeded, listWeedGroups, planWeeding } from './weeding-path';
 export { printPicture, type PictureDress } from './print-picture';
 export { drawPicture, drawRough, type ArtworkPicture } from './picture';
 export { isSeam } from './stacking';

@@ -152,6 +152,16 @@ export const progressInput = yup.object({
     .array(clockKey)
     .default(() => [])
     .max(50),
+  weeded: yup
+    .object({
+      piece: wholeBetween('Piece', 0, 100_000, 'Counted from 0.').required(),
+      groups: yup
+        .array(wholeBetween('Group', 0, 100_000, 'Counted from 0.').required())
+        .default(() => [])
+        .max(10_000),
+    })
+    .nullable()
+    .default(null),
 });
 /** Of one part, what of it is made anew. */
 const bitsInput = yup

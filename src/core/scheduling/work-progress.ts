@@ -17,7 +17,11 @@ export type WorkProgress = {
   /** Of the instructions so many are done. */
   readonly at: number;
   readonly clocks: readonly StepClock[];
+  /** Of pieces that are being weeded, the groups of cavities that are out. Left out while nobody counts. */
+  readonly weeded?: readonly Weeded[];
 };
+/** `piece`: of the batch, from 0; `groups`: by their place in the picture of its layer. */
+export type Weeded = { readonly piece: number; readonly groups: readonly number[] };
 export const NO_PROGRESS: WorkProgress = { at: 0, clocks: [] };
 
 /** From where to where, with the clocks that begin and end by it. */
@@ -26,6 +30,8 @@ export type ProgressStep = {
   readonly to: number;
   readonly start: readonly Omit<StepClock, 'startedAtMs'>[];
   readonly stop: readonly string[];
+  /** Of one piece, all that is out of it now. */
+  readonly weeded?: Weeded | null;
 };
 
 /**
@@ -34,10 +40,12 @@ export type ProgressStep = {
  */
 export function takeProgress(
   before: WorkProgress,
-  { from, to, start, stop }: ProgressStep,
+  { from, to, start, stop, weeded = null }: ProgressStep,
   atMs: number,
 ): Result<WorkProgress, { readonly kind: 'moved'; readonly at: number }> {
   if (before.at !== from) return fail({ kind: 'moved', at: before.at });
+  const others = (before.weeded ?? []).filter(({ piece }) => piece !== weeded?.piece);
+  const counted = weeded ? [...others, weeded] : (before.weeded ?? []);
   const ended = new Set([...stop, ...start.map(({ key }) => key)]);
   return succeed({
     at: Math.max(0, to),
@@ -45,6 +53,7 @@ export function takeProgress(
       ...before.clocks.filter(({ key }) => !ended.has(key)),
       ...start.map((clock) => ({ ...clock, startedAtMs: atMs })),
     ],
+    ...(counted.length > 0 ? { weeded: counted } : {}),
   });
 }
 

@@ -11,6 +11,7 @@ import { useSettings } from '../shared/settings';
 import { BigFacts } from './BigFacts';
 import { SoundChoice } from './SoundChoice';
 import { StepCard } from './StepCard';
+import { useWeedStep } from './use-weed-step';
 import { useBatchRun, type BatchRun } from './use-batch-run';
 import type { Outcome } from './use-bench';
 
@@ -34,16 +35,22 @@ export function RunningBatch({ station, view, parts, running, nowMs, pending, on
   const forward = () => {
     if (!run?.forward()) onStop(running, 'done');
   };
+  const weed = useWeedStep({ view, run, running, pending, onProgress });
   const isToBegin = run?.instruction.kind === 'press' && run.instruction.clockS !== null && run.clock === null;
   useKeys('Step', [
-    { keys: 'Space', shown: 'Space', does: 'next', run: () => (isToBegin ? run.begin() : forward()) },
+    {
+      keys: 'Space',
+      shown: 'Space',
+      does: 'next',
+      run: () => (isToBegin ? run.begin() : weed?.action ? weed.action.run() : forward()),
+    },
     { keys: 'b', shown: 'B', does: 'back one step', run: () => run?.back() },
     { keys: 'd', shown: 'D', does: 'done with all of it', run: () => onStop(running, 'done') },
   ]);
   return (
     <>
       {run ? (
-        <StepCard run={run} disabled={pending} onForward={forward} />
+        <StepCard run={run} panel={weed?.panel} action={weed?.action ?? null} disabled={pending} onForward={forward} />
       ) : (
         <BigFacts station={station} view={view} parts={parts} />
       )}

@@ -1,21 +1,25 @@
 // The one thing to do now, large; what counts down for it, what cools beside, and what comes next in one line.
 
 import Button from '@mui/material/Button';
+import type { ReactNode } from 'react';
 import { formatClock } from '../../core/units';
 import { Icon } from '../shared/Icon';
 import type { BatchRun } from './use-batch-run';
 
 type Props = {
+  /** What it is about, drawn; and what is to be done with it before the next step. */
+  readonly panel?: ReactNode;
+  readonly action?: { readonly label: string; readonly run: () => void } | null;
   readonly run: BatchRun;
   readonly disabled: boolean;
   readonly onForward: () => void;
 };
 
-export function StepCard({ run, disabled, onForward }: Props) {
+export function StepCard({ run, panel, action = null, disabled, onForward }: Props) {
   const { at, count, said, piece, next, clock, instruction } = run;
   const isCounted = instruction.kind === 'press' && instruction.clockS !== null;
   return (
-    <div className="step-card">
+    <div className={panel ? 'step-card with-panel' : 'step-card'}>
       <p className="soft flat">
         {at + 1} of {count}
         {piece && (
@@ -38,16 +42,26 @@ export function StepCard({ run, disabled, onForward }: Props) {
           <Icon name="peel-cold" /> Let it cool {formatClock(run.coolsS)} longer.
         </p>
       )}
+      {panel}
       {isCounted && <Countdown clock={clock} wholeS={instruction.clockS!} />}
       <div className="bench-actions">
+        {action && (
+          <Button variant="contained" disabled={disabled} onClick={action.run}>
+            {action.label}&ensp;<small className="hide-small">space</small>
+          </Button>
+        )}
         {isCounted && !clock && (
           <Button variant="contained" disabled={disabled} onClick={run.begin}>
             Count {formatClock(instruction.clockS!)}&ensp;<small className="hide-small">space</small>
           </Button>
         )}
-        <Button variant={isCounted && !clock ? 'outlined' : 'contained'} disabled={disabled} onClick={onForward}>
+        <Button
+          variant={(isCounted && !clock) || action ? 'outlined' : 'contained'}
+          disabled={disabled}
+          onClick={onForward}
+        >
           {next ? 'Next' : 'Finish'}
-          {(!isCounted || clock) && <small className="hide-small">&ensp;space</small>}
+          {(!isCounted || clock) && !action && <small className="hide-small">&ensp;space</small>}
         </Button>
         <Button variant="text" disabled={disabled || at === 0} onClick={run.back}>
           Back

@@ -35,7 +35,7 @@ export function RecipeFields({ form, spec }: Props) {
   if (!isPressed) return <p className="soft flat">Nothing of it is pressed with heat, or it can’t be told yet.</p>;
   return (
     <>
-      <div className="fields split-1-1">
+      <div className="cols">
         {SWITCHES.map((key) => (
           <Choice
             key={key}

@@ -102,7 +102,7 @@ function LoadStepCard({ run, step, disabled, onGoOn }: CardProps) {
   const isMain = !action && goOn === null;
   const space = <small className="hide-small">&ensp;space</small>;
   return (
-    <div className="step-card load-card">
+    <div className="step-card with-panel">
       <p className="soft flat">
         {run.at + 1} of {run.count}
       </p>
