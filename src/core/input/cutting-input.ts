@@ -24,15 +24,18 @@ export const cutStepInput = yup.object({
   untested: yup.boolean().default(false),
 });
 
+const choice = oneOf<'none' | 'simulated'>('Machine', ['none', 'simulated']).optional().default(undefined);
+const trickOf = <T extends string>(tricks: readonly T[]) => oneOf<T>('Trick', tricks).optional().default(undefined);
+
 export const cutterInput = yup.object({
-  choice: oneOf<'none' | 'simulated'>('Cutter', ['none', 'simulated']).optional().default(undefined),
-  trick: oneOf<'pace-1' | 'pace-60' | 'unplug' | 'plug-in' | 'jam'>('Trick', [
-    'pace-1',
-    'pace-60',
-    'unplug',
-    'plug-in',
-    'jam',
-  ])
-    .optional()
-    .default(undefined),
+  choice,
+  trick: trickOf(['pace-1', 'pace-60', 'unplug', 'plug-in', 'jam']),
+});
+
+export const pressInput = yup.object({
+  choice,
+  trick: trickOf(['blind', 'see']),
+  /** °C. */
+  heatTo: numberBetween('Heat', 30, 230, 'In °C.').optional().default(undefined),
+  act: trickOf(['close', 'open', 'off']),
 });

@@ -26,4 +26,4 @@ export { nestInput } from './nest-input';
 export { channelInput } from './channel-input';
 export { cutSavedInput, cutSheetInput, cutSheetVersion } from './cut-sheet-input';
 export { loadCardInput } from './load-card-input';
-export { cutStepInput, cutterInput } from './cutting-input';
+export { cutStepInput, cutterInput, pressInput } from './cutting-input';

@@ -1,81 +1,24 @@
-// Press plans under every school, written out by hand: layers, fabrics, tools, and what can't be pressed at all.
+// Press plans under every school, written out by hand: layers, fabrics, tools, heat.
 
-import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { PLAIN_BLANK, PLAIN_SHOP, PLAIN_VINYL, STICKY_VINYL } from '../../../test/worked-example';
-import { getOrdinaryDetails, VINYL_KINDS, type Blank, type Peel, type Vinyl, type VinylKind } from '../materials';
+import { PLAIN_BLANK, STICKY_VINYL } from '../../../test/worked-example';
+import type { Peel } from '../materials';
 import {
-  compareSchools,
-  COVER_SCHOOLS,
-  LAYER_SCHOOLS,
-  listFittingVinyls,
-  PEEL_SCHOOLS,
-  PLAIN_RECIPE,
-  planPressing,
-  PRESS_TOOLS,
-  type PressPlan,
-  type PressRecipe,
-} from '.';
-
-const vinyl = (name: string, more: Partial<Vinyl> = {}): Vinyl => ({ ...PLAIN_VINYL, name, ...more });
-const pressed = (name: string, press: Partial<NonNullable<Vinyl['press']>>, more: Partial<Vinyl> = {}): Vinyl =>
-  vinyl(name, { press: { ...PLAIN_VINYL.press!, ...press }, ...more });
-const kindOf = (name: string, kind: VinylKind, id = 20): Vinyl => ({
-  ...PLAIN_VINYL,
-  id,
-  name,
-  kind,
-  press: VINYL_KINDS[kind].press,
-  details: getOrdinaryDetails(kind),
-});
-const [A, B, C] = ['A', 'B', 'C'].map((name, at) => vinyl(name, { id: 30 + at })) as [Vinyl, Vinyl, Vinyl];
-const cup: Blank = { ...PLAIN_BLANK, name: 'Cup', fabric: 'enamel', heating: 'wrap' };
-const hoodie: Blank = {
-  ...PLAIN_BLANK,
-  name: 'Hoodie',
-  fabric: 'cotton-poly',
-  areas: [
-    {
-      name: 'front',
-      sizeName: '',
-      datum: 'neckline',
-      dropMm: 75,
-      widthMm: 300,
-      heightMm: 300,
-      curve: null,
-      obstacles: [
-        { kind: 'pocket', xMm: 0, yMm: 200, widthMm: 300, heightMm: 100 },
-        { kind: 'zip', xMm: 140, yMm: 0, widthMm: 20, heightMm: 300 },
-      ],
-    },
-  ],
-};
-
-type Places = Readonly<Record<string, readonly Vinyl[]>>;
-const boxed = (size: { width: number; height: number } | null) => (size ? { measurement: { box: size } } : {});
-function planOf(
-  places: Places,
-  recipe: Partial<PressRecipe> = {},
-  { blank = PLAIN_BLANK, size = null }: { blank?: Blank; size?: { width: number; height: number } | null } = {},
-) {
-  const layers = Object.entries(places).flatMap(([place, own]) =>
-    own.map((one) => ({ vinyl: one, place, ...boxed(size) })),
-  );
-  return planPressing({ layers, blank, shop: PLAIN_SHOP, recipe: { ...PLAIN_RECIPE, ...recipe } });
-}
-function planned(...input: Parameters<typeof planOf>): PressPlan {
-  const plan = planOf(...input);
-  if (!plan.ok) throw new Error(plan.problem.kind);
-  return plan.value;
-}
-/** Kind, vinyl, seconds, and whether it is covered: a line a step. */
-const lines = ({ steps }: PressPlan) =>
-  steps.map(({ kind, vinylName, seconds, covered }) =>
-    [kind, vinylName, seconds, covered === undefined ? null : covered ? 'covered' : 'bare']
-      .filter((part) => part !== null && part !== undefined)
-      .join(' '),
-  );
-const kinds = ({ cautions }: PressPlan) => cautions.map(({ kind }) => kind);
+  A,
+  B,
+  C,
+  cup,
+  hoodie,
+  kindOf,
+  kinds,
+  lines,
+  planned,
+  planOf,
+  pressed,
+  vinyl,
+  type Places,
+} from './press-examples';
+import type { PressRecipe } from '.';
 
 // The plain shop lays out in 20 s, pre-presses 5, places in 30, tacks 4, peels in 10, presses again 3, tapes in 60.
 describe('layers', () => {
@@ -330,91 +273,5 @@ describe('heat', () => {
       lower: 'Glint',
       upper: 'A',
     });
-  });
-});
-
-describe('where there is no temperature', () => {
-  const nylon: Blank = { ...PLAIN_BLANK, name: 'Jacket', fabric: 'softshell' };
-  const low = pressed('Low', { lowC: 115, highC: 135 }, { id: 71, kind: 'low-heat' });
-  const lowSmooth = pressed('Low smooth', { lowC: 120, highC: 130 }, { id: 72 });
-  it('names those that would do, those of its kind first, and never what is on it already', () => {
-    const layers = [{ vinyl: A }];
-    const plan = planPressing({ layers, blank: nylon, shop: PLAIN_SHOP });
-    if (plan.ok) throw new Error('Expected: none');
-    const fitting = listFittingVinyls(plan.problem, {
-      layers,
-      blank: nylon,
-      vinyls: [A, low, B, lowSmooth, STICKY_VINYL],
-    });
-    expect(fitting.map(({ name }) => name)).toEqual(['Low smooth', 'Low']);
-  });
-
-  it('of two that lie apart either may be replaced, as long as the other stays pressable', () => {
-    const hot = pressed('Hot', { lowC: 165, highC: 175 }, { id: 73 });
-    const layers = [{ vinyl: A }, { vinyl: hot }];
-    const plan = planPressing({ layers, blank: PLAIN_BLANK, shop: PLAIN_SHOP });
-    if (plan.ok) throw new Error('Expected: none');
-    const wide = pressed('Wide', { lowC: 150, highC: 180 }, { id: 74 });
-    const fitting = listFittingVinyls(plan.problem, { layers, blank: PLAIN_BLANK, vinyls: [low, wide, B] });
-    expect(fitting.map(({ name }) => name)).toEqual(['Wide', 'B']);
-  });
-
-  it('on what takes no heat names what sticks without', () => {
-    const tin: Blank = { ...PLAIN_BLANK, fabric: 'glass-tin', heating: 'none' };
-    const layers = [{ vinyl: A }];
-    const plan = planPressing({ layers, blank: tin, shop: PLAIN_SHOP });
-    if (plan.ok) throw new Error('Expected: none');
-    expect(listFittingVinyls(plan.problem, { layers, blank: tin, vinyls: [B, STICKY_VINYL] })).toEqual([STICKY_VINYL]);
-  });
-});
-
-describe('another school', () => {
-  it('is told with what it changes of hands, waiting and closings, and what it brings', () => {
-    const layers = [A, B, C].map((one) => ({ vinyl: one }));
-    const { layers: schools, peel, cover } = compareSchools({ layers, blank: PLAIN_BLANK, shop: PLAIN_SHOP });
-    expect(
-      schools.map(({ option, handsSeconds, pressCycles, isChosen }) => [option, handsSeconds, pressCycles, isChosen]),
-    ).toEqual([
-      ['tack, then full', 0, 0, true],
-      ['full each', 16, 0, false],
-      // One placing more, two tacks and two peels less.
-      ['on one carrier', 30 - 2 * 4 - 2 * 10, -2, false],
-    ]);
-    expect(peel.map(({ option, waitSeconds }) => [option, waitSeconds])).toEqual([
-      ['as the vinyl asks', 0],
-      ['hot', 0],
-      ['warm', 45],
-      ['cold', 135],
-    ]);
-    expect(cover.find(({ option }) => option === 'when bare')!.matters).toBe(false);
-    expect(schools[1]!.brings.map(({ kind }) => kind)).toEqual(['too-much-heat']);
-  });
-
-  it('is none where nothing is heated', () => {
-    const tin: Blank = { ...PLAIN_BLANK, fabric: 'glass-tin', heating: 'none' };
-    expect(compareSchools({ layers: [{ vinyl: STICKY_VINYL }], blank: tin, shop: PLAIN_SHOP }).cover).toEqual([]);
-  });
-
-  it('never makes a plan whose seconds are not the sum of its steps, or a layer colder than its own press', () => {
-    const recipe = fc.record({
-      cover: fc.constantFrom(...COVER_SCHOOLS),
-      layers: fc.constantFrom(...LAYER_SCHOOLS),
-      peel: fc.constantFrom(...PEEL_SCHOOLS),
-      tool: fc.constantFrom(...PRESS_TOOLS),
-    });
-    const size = fc.record({ width: fc.integer({ min: 10, max: 1500 }), height: fc.integer({ min: 10, max: 1500 }) });
-    fc.assert(
-      fc.property(recipe, size, fc.integer({ min: 1, max: 5 }), (own, box, count) => {
-        const stack = Array.from({ length: count }, (_, at) => vinyl(`V${at}`, { id: 80 + at }));
-        const plan = planned({ front: stack }, own, { size: box });
-        const hands = plan.steps.filter(({ attended }) => attended).reduce((sum, { seconds }) => sum + seconds, 0);
-        expect(plan.handsSeconds.value).toBe(hands);
-        expect(plan.heat).toHaveLength(count);
-        for (const { seconds } of plan.heat) expect(seconds).toBeGreaterThanOrEqual(12 + 3);
-        expect(plan.steps.filter(({ kind }) => kind === 'place' || kind === 'stack').length).toBeGreaterThanOrEqual(
-          count,
-        );
-      }),
-    );
   });
 });

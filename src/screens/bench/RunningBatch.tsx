@@ -9,8 +9,10 @@ import type { RunningSession } from '../../views/frame';
 import { useKeys } from '../shared/keys';
 import { useSettings } from '../shared/settings';
 import { BigFacts } from './BigFacts';
+import { PressBar } from './PressBar';
 import { SoundChoice } from './SoundChoice';
 import { StepCard } from './StepCard';
+import { usePress } from './use-press';
 import { useWeedStep } from './use-weed-step';
 import { useBatchRun, type BatchRun } from './use-batch-run';
 import type { Outcome } from './use-bench';
@@ -32,17 +34,24 @@ type Props = {
 export function RunningBatch({ station, view, parts, running, nowMs, pending, onProgress, onStop, onSpoil }: Props) {
   const settings = useSettings();
   const run = useBatchRun({ station, view, parts, running, nowMs, onProgress });
+  const heated = run?.instruction.kind === 'press' ? run.instruction.step.temperatureC : undefined;
+  const press = usePress(station === 'press', heated ?? null);
+  const weed = useWeedStep({ view, run, running, pending, onProgress });
+  const begin = () => {
+    if (heated !== undefined) press.work({ act: 'close' });
+    run?.begin();
+  };
   const forward = () => {
+    if (press.press && press.press.closedForS !== null) press.work({ act: 'open' });
     if (!run?.forward()) onStop(running, 'done');
   };
-  const weed = useWeedStep({ view, run, running, pending, onProgress });
   const isToBegin = run?.instruction.kind === 'press' && run.instruction.clockS !== null && run.clock === null;
   useKeys('Step', [
     {
       keys: 'Space',
       shown: 'Space',
       does: 'next',
-      run: () => (isToBegin ? run.begin() : weed?.action ? weed.action.run() : forward()),
+      run: () => (isToBegin ? begin() : weed?.action ? weed.action.run() : forward()),
     },
     { keys: 'b', shown: 'B', does: 'back one step', run: () => run?.back() },
     { keys: 'd', shown: 'D', does: 'done with all of it', run: () => onStop(running, 'done') },
@@ -50,7 +59,14 @@ export function RunningBatch({ station, view, parts, running, nowMs, pending, on
   return (
     <>
       {run ? (
-        <StepCard run={run} panel={weed?.panel} action={weed?.action ?? null} disabled={pending} onForward={forward} />
+        <StepCard
+          run={run}
+          panel={weed?.panel}
+          action={weed?.action ?? null}
+          disabled={pending}
+          onBegin={begin}
+          onForward={forward}
+        />
       ) : (
         <BigFacts station={station} view={view} parts={parts} />
       )}
@@ -59,6 +75,7 @@ export function RunningBatch({ station, view, parts, running, nowMs, pending, on
         {formatDuration(running.estimateSeconds, settings)} calculated
       </p>
       <Ends run={run} running={running} pending={pending} parts={parts} onStop={onStop} onSpoil={onSpoil} />
+      {station === 'press' && <PressBar {...press} />}
       {station === 'press' && <SoundChoice />}
     </>
   );

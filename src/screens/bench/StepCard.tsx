@@ -13,9 +13,11 @@ type Props = {
   readonly run: BatchRun;
   readonly disabled: boolean;
   readonly onForward: () => void;
+  /** Its clock begins, with what goes along with it. */
+  readonly onBegin: () => void;
 };
 
-export function StepCard({ run, panel, action = null, disabled, onForward }: Props) {
+export function StepCard({ run, panel, action = null, disabled, onForward, onBegin }: Props) {
   const { at, count, said, piece, next, clock, instruction } = run;
   const isCounted = instruction.kind === 'press' && instruction.clockS !== null;
   return (
@@ -51,7 +53,7 @@ export function StepCard({ run, panel, action = null, disabled, onForward }: Pro
           </Button>
         )}
         {isCounted && !clock && (
-          <Button variant="contained" disabled={disabled} onClick={run.begin}>
+          <Button variant="contained" disabled={disabled} onClick={onBegin}>
             Count {formatClock(instruction.clockS!)}&ensp;<small className="hide-small">space</small>
           </Button>
         )}

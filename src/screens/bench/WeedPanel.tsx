@@ -36,7 +36,8 @@ type Props = {
   readonly disabled: boolean;
   readonly onOut: (groups: readonly number[]) => void;
 };
-const ZOOMS = [1, 1.8, 3] as const;
+/** Of the width that is there, percent. */
+const ZOOMS = [100, 180, 300] as const;
 
 export function WeedPanel({ part, line, weeding, disabled, onOut }: Props) {
   const [zoom, setZoom] = useState(0);
@@ -52,7 +53,7 @@ export function WeedPanel({ part, line, weeding, disabled, onOut }: Props) {
         {count.of - count.out} <small>of {count.of} still in</small>
       </p>
       <div className="weed-map">
-        <div className={zoom === 0 ? 'whole' : undefined} style={{ width: `${ZOOMS[zoom]! * 100}%` }}>
+        <div className={zoom === 0 ? 'whole' : undefined} style={{ width: `${ZOOMS[zoom]!}%` }}>
           <Picture
             picture={own}
             mirrored={layer.mirrored}
@@ -69,7 +70,7 @@ export function WeedPanel({ part, line, weeding, disabled, onOut }: Props) {
       <div className="actions above-2">
         <button
           className="quiet"
-          aria-label={`Larger: ${ZOOMS[zoom]} times now`}
+          aria-label={`Larger: ${ZOOMS[zoom]} percent now`}
           onClick={() => setZoom((zoom + 1) % ZOOMS.length)}
         >
           {zoom === ZOOMS.length - 1 ? 'whole' : 'larger'}

@@ -11,7 +11,7 @@ import { startSession, finishSession } from '../bench/work-at-bench';
 import { groupOf, layTwoLabels, LABEL_BLACK } from '../cut-sheets/cut-load-examples';
 import { cutSavedSheet } from '../cut-sheets/cut-saved-sheet';
 import { changeCutSheet, saveCutSheet } from '../cut-sheets/save-cut-sheet';
-import { chooseCutter, playTrick } from '../devices';
+import { chooseDevice, playTrick } from '../devices';
 import { parseInput } from '../errors';
 import { book } from '../heavy/book-thread';
 import { planCut } from '../heavy/cut-thread';
@@ -191,7 +191,7 @@ it('given up on an offcut, the piece is gone, its load with it, and its parts wa
 });
 
 it('works without a machine: the width is typed, and the seller says that it is cut', async () => {
-  chooseCutter(shop, 'none');
+  chooseDevice(shop, 'cutter', 'none');
   expect((await look()).cutter).toBeNull();
   expect((await refusalOf(() => take('width'))).message).toMatch(/senses no width/);
   await take('width', { widthMm: 500 });
