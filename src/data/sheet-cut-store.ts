@@ -3,6 +3,7 @@
 import { and, asc, desc, eq, inArray, isNotNull } from 'drizzle-orm';
 import type { CleanTest } from '../core/cutting';
 import type { Database } from './database';
+import { isIn } from './is-in';
 import { insertRow } from './prepared';
 import { machines, sheetCuts } from './schema';
 
@@ -52,6 +53,16 @@ export const isLotTested = (db: Database, lotId: number): boolean =>
     .where(and(eq(sheetCuts.lotId, lotId), isNotNull(sheetCuts.cleanAtMs)))
     .limit(1)
     .get() !== undefined;
+
+/** Of a saved sheet that was cut, the work that booked it: what the log tells of its parts goes by that. */
+export function linkBooking(db: Database, savedSheetId: number, sheet: number, bookedSessionId: number): void {
+  const last = loadCutsOfSaved(db, savedSheetId).find((row) => row.sheet === sheet);
+  if (last) changeSheetCut(db, last.id, { bookedSessionId });
+}
+
+/** How the parts were cut that these pieces of work booked. */
+export const loadCutsBooked = (db: Database, sessionIds: readonly number[]): readonly StoredSheetCut[] =>
+  db.select().from(sheetCuts).where(isIn(sheetCuts.bookedSessionId, sessionIds)).all();
 
 /** What a machine remembers; null where it has nothing to remember yet. */
 export const readMachine = (db: Database, name: string): unknown =>

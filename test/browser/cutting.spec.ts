@@ -56,7 +56,7 @@ const say = (seen: string): RegExp => {
 /** As the simulated film looks, until one is clean. */
 async function testCut(page: Page): Promise<void> {
   for (let cut = 0; cut < 6; cut++) {
-    await page.keyboard.press('Space');
+    await page.getByRole('button', { name: /^Cut (the figure|another)/ }).click();
     const film = page.getByText(/^The simulated film: /);
     await expect(film).toBeVisible();
     const seen = (await film.textContent())!.replace('The simulated film: ', '');
@@ -84,16 +84,16 @@ test('a load is loaded, tested, cut and booked, through a reload, a pulled plug 
   await page.keyboard.press('Space');
   await expect(page.getByText('Read the width at the machine')).toBeVisible();
   await expect(page.getByRole('button', { name: 'Next' })).toBeDisabled();
-  await page.keyboard.press('Space');
+  await page.getByRole('button', { name: /^Read the width/ }).click();
   await expect(page.getByText(/as it should be|and enough/)).toBeVisible();
-  await page.keyboard.press('Space');
+  await page.getByRole('button', { name: /^Next/ }).click();
   await expect(page.getByText(/this lot was never cut/)).toBeVisible();
   await page.getByRole('button', { name: '60 times as fast' }).click();
   await testCut(page);
-  await page.keyboard.press('Space');
+  await page.getByRole('button', { name: /^Next/ }).click();
   await page.getByRole('button', { name: '60 times as fast' }).click();
   await expect(page.getByRole('button', { name: '60 times as fast' })).toHaveAttribute('aria-pressed', 'false');
-  await page.keyboard.press('Space');
+  await page.getByRole('button', { name: /^Send to the cutter/ }).click();
   await expect(page.getByRole('button', { name: /^Pause/ })).toBeVisible();
   await page.reload();
   await running(page);
@@ -112,7 +112,7 @@ test('a load is loaded, tested, cut and booked, through a reload, a pulled plug 
   await expect.poll(() => done(page)).toBeGreaterThanOrEqual(before);
   await page.getByRole('button', { name: '60 times as fast' }).click();
   await expect(page.getByText(/^Cut\. Lift a corner/)).toBeVisible();
-  await page.keyboard.press('Space');
+  await page.getByRole('button', { name: /^Next/ }).click();
   await expect(page.getByText(/stay on the roll/)).toBeVisible();
   await page.getByRole('button', { name: /^Book the load/ }).click();
   await expect(page.getByText(/^Booked: 2 parts are cut/)).toBeVisible();

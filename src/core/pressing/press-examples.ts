@@ -2,7 +2,8 @@
 
 import { PLAIN_BLANK, PLAIN_SHOP, PLAIN_VINYL } from '../../../test/worked-example';
 import { getOrdinaryDetails, VINYL_KINDS, type Blank, type Vinyl, type VinylKind } from '../materials';
-import { PLAIN_RECIPE, planPressing, type PressPlan, type PressRecipe } from '.';
+import { planPressing, type PressPlan } from './press-plan';
+import { PLAIN_RECIPE, type PressRecipe } from './press-recipe';
 
 export const vinyl = (name: string, more: Partial<Vinyl> = {}): Vinyl => ({ ...PLAIN_VINYL, name, ...more });
 export const pressed = (name: string, press: Partial<NonNullable<Vinyl['press']>>, more: Partial<Vinyl> = {}): Vinyl =>

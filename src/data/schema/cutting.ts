@@ -50,6 +50,8 @@ export const sheetCuts = sqliteTable(
     linesDone: integer('lines_done').notNull().default(0),
     machineSeconds: real('machine_seconds').notNull().default(0),
     fault: text('fault').$type<'unplugged' | 'jammed' | 'lifted' | 'skewed'>(),
+    /** The work that booked it; null until then. */
+    bookedSessionId: integer('booked_session_id').references(() => workSessions.id, { onDelete: 'set null' }),
     sentAtMs: integer('sent_at_ms'),
     endedAtMs: integer('ended_at_ms'),
   },
@@ -62,6 +64,9 @@ export const sheetCuts = sqliteTable(
     index('sheet_cuts_clean_by_vinyl')
       .on(table.vinylId, table.cleanAtMs)
       .where(sql`${table.cleanAtMs} is not null`),
+    index('sheet_cuts_booked')
+      .on(table.bookedSessionId)
+      .where(sql`${table.bookedSessionId} is not null`),
     check('sheet_cuts_lines', sql`${table.linesDone} between 0 and ${table.lines}`),
   ],
 );

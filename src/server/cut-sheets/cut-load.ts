@@ -4,6 +4,7 @@
 import { isInHand, STATION_STEPS, type SheetTaking } from '../../core/orders/index';
 import { deleteSavedSheet } from '../../data/cut-sheet-store';
 import { inTransaction } from '../../data/database';
+import { linkBooking } from '../../data/sheet-cut-store';
 import { findOrderIdsOfParts, loadOrders } from '../../data/order-store';
 import { insertInstant, loadRunningSessions, stopSession } from '../../data/work-store';
 import { bookCutWear, type WearCosts } from '../bench/book-wear';
@@ -15,6 +16,8 @@ import { refuseUnread } from '../orders/read-back';
 import { sharesOf, takeStock } from './take-stock';
 import { addPartEvents } from '../../data/part-event-store';
 
+/** `sheet`: as it is numbered in a saved load. */
+type NumberedSheet = SheetTaking & { readonly sheet?: number };
 export type CutLoad = {
   readonly eventIds: readonly number[];
   readonly partIds: readonly number[];
@@ -22,7 +25,7 @@ export type CutLoad = {
   readonly offcuts: readonly string[];
 };
 type CutSheetResult = {
-  readonly sheet: SheetTaking;
+  readonly sheet: NumberedSheet;
   readonly sessionId: number;
   readonly wear: WearCosts;
   readonly cost: number;
@@ -36,7 +39,7 @@ export function cutLoad(
     sheets,
     sheetId,
     unreadReason = '',
-  }: { readonly sheets: readonly SheetTaking[]; readonly sheetId: number | null; readonly unreadReason?: string },
+  }: { readonly sheets: readonly NumberedSheet[]; readonly sheetId: number | null; readonly unreadReason?: string },
 ): CutLoad {
   return inTransaction(shop.db, (): CutLoad => {
     // A saved sheet that is gone was cut or thrown away by another window: its parts say which.
@@ -49,6 +52,7 @@ export function cutLoad(
     refuseUnread(shop, orders, parts, unreadReason);
     refuseStrayIslands(sheets, new Set(partIds));
     const cut = cutSheets(shop, sheets, orders, parts);
+    if (sheetId !== null) linkCuts(shop, sheetId, cut);
     const eventIds = addCutEvents(shop, sheets, cut);
     return { eventIds, partIds, offcuts: sheets.flatMap((sheet) => resultOf(cut, sheet).codes) };
   });
@@ -94,7 +98,7 @@ function refuseStrayIslands(sheets: readonly SheetTaking[], partIds: ReadonlySet
  */
 function cutSheets(
   shop: ShopContext,
-  sheets: readonly SheetTaking[],
+  sheets: readonly NumberedSheet[],
   orders: readonly ReadOrder[],
   parts: readonly ReadPart[],
 ): readonly CutSheetResult[] {
@@ -109,6 +113,12 @@ function cutSheets(
     cut.push({ sheet, sessionId, wear, ...takeStock(shop, sheet, titles, sessionId) });
   }
   return cut;
+}
+
+/** So that the story of a part tells from what and how it was cut. */
+function linkCuts({ db }: ShopContext, savedId: number, cut: readonly CutSheetResult[]): void {
+  for (const { sheet, sessionId } of cut)
+    if (sheet.sheet !== undefined) linkBooking(db, savedId, sheet.sheet, sessionId);
 }
 
 function insertCutSession(shop: ShopContext, parts: readonly ReadPart[]): number {

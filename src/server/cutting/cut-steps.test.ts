@@ -6,6 +6,7 @@ import { cutStepInput } from '../../core/input/index';
 import { listPartIds } from '../../core/orders/index';
 import { findSavedSheet } from '../../data/cut-sheet-store';
 import { findLot } from '../../data/stock-store';
+import { findOrderIdsOfParts } from '../../data/order-store';
 import { findSession } from '../../data/work-store';
 import { startSession, finishSession } from '../bench/work-at-bench';
 import { groupOf, layTwoLabels, LABEL_BLACK } from '../cut-sheets/cut-load-examples';
@@ -15,6 +16,7 @@ import { chooseDevice, playTrick } from '../devices';
 import { parseInput } from '../errors';
 import { book } from '../heavy/book-thread';
 import { planCut } from '../heavy/cut-thread';
+import { loadOrderView } from '../orders/load-order-view';
 import { setAsideOffcut } from '../stock/save-stock';
 import { planLoad } from './load-plan';
 import { takeCutStep } from './take-cut-step';
@@ -110,8 +112,11 @@ it('cuts along its lines as time goes by, and is booked with the test figures be
   expect(cut).toMatchObject({ state: 'cut', lines, linesDone: lines });
   expect((await refusalOf(() => finishSession(shop, sessionId, 'done'))).message).toMatch(/finished by booking/);
   const { usedLengthMm } = (await planLoad(shop, savedId, inLine)).sheets[0]!.facts;
-  await cutSavedSheet(shop, savedId, { version: 1, leftovers: [] }, async (task) => book(task));
+  const { partIds } = await cutSavedSheet(shop, savedId, { version: 1, leftovers: [] }, async (task) => book(task));
   expect(findSession(shop.db, sessionId)).toMatchObject({ outcome: 'paused' });
+  const [orderId] = findOrderIdsOfParts(shop.db, partIds);
+  const told = loadOrderView(shop, orderId!).events.find(({ kind }) => kind === 'cut')!;
+  expect(told.text).toMatch(/ from lot \d+ with \d+ g, \d+ mm\/s, once, blade 45°, tested clean$/);
   expect(leftMm - findLot(shop.db, rollId())!.left).toBeCloseTo(usedLengthMm + shiftMm, 0);
 });
 

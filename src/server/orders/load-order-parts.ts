@@ -15,8 +15,8 @@ export function loadOrderParts(shop: ShopContext, id: number): OrderPartsView {
   const settings = getSettings(shop);
   const { figures } = getShop(shop);
   const heats = new Map(
-    [...lines].map(([lineId, { layers, blank }]) => {
-      const plan = planPressing({ layers, blank, shop: figures });
+    [...lines].map(([lineId, { layers, blank, made }]) => {
+      const plan = planPressing({ layers, blank, shop: figures, recipe: made.recipe });
       if (!plan.ok) return [lineId, 'no safe temperature'];
       return [
         lineId,

@@ -68,8 +68,8 @@ function Progress({ plan, now, cutter }: StepProps) {
   if (now.state === 'cut')
     return (
       <p className="text-large flat" role="status">
-        Cut. Lift a corner before you unload it: if it hangs, it can still be cut once more.
-        {job?.looks && <strong> The simulated film: {TEST_RESULT_WORDS[job.looks].seen}</strong>}
+        Cut. Lift a corner before you unload it: if it hangs, it can still be cut once more.{' '}
+        {job?.looks && <strong>The simulated film: {TEST_RESULT_WORDS[job.looks].seen}</strong>}
       </p>
     );
   const share = plan.lines.length > 0 ? Math.floor((now.linesDone / plan.lines.length) * 10) * 10 : 0;

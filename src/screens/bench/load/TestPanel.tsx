@@ -51,8 +51,8 @@ function Results({ looks, disabled, onTell }: ResultsProps) {
   return (
     <>
       <p className="flat above-3">
-        How did it come out? Lift the square by a corner.
-        {looks && <strong> The simulated film: {TEST_RESULT_WORDS[looks].seen}</strong>}
+        How did it come out? Lift the square by a corner.{' '}
+        {looks && <strong>The simulated film: {TEST_RESULT_WORDS[looks].seen}</strong>}
       </p>
       <div className="test-results" role="group" aria-label="How the test cut came out">
         {TEST_RESULTS.map((result) => (
