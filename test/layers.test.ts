@@ -28,6 +28,10 @@ describe('the fence between the layers', () => {
     ['the server', 'a screen', 'src/server/context.ts', '../screens/shared/Comb'],
     ['screens', 'the server', 'src/screens/shared/Comb.tsx', '../../server/context'],
     ['pages', 'the database', 'src/pages/api/shop.ts', '../../data/shop-store'],
+    ['a port', 'the server', 'src/ports/cutter.ts', '../server/context'],
+    ['a stand-in', 'the database', 'src/sim/film.ts', '../data/shop-store'],
+    ['the server', 'a stand-in', 'src/server/cutting/cut-steps.ts', '../../sim/simulated-cutter'],
+    ['a screen', 'a port', 'src/screens/bench/PressBar.tsx', '../../ports/press'],
   ])(
     '%s may not know %s',
     async (_, __, filePath, path) => {

@@ -105,7 +105,7 @@ const secondsTo = (missingC: number): number =>
   missingC > 0 ? missingC / HEAT_C_PER_S : COOL_TIME_S * Math.log(1 + -missingC / NEAR_C);
 
 /** °C of the platen. A clock set back takes it back to where it began, never colder. */
-export function computeTemperature({ isOn, targetC, fromC, sinceMs, closedAtMs }: PressMemory, nowMs: number): number {
+function computeTemperature({ isOn, targetC, fromC, sinceMs, closedAtMs }: PressMemory, nowMs: number): number {
   const seconds = Math.max(0, (nowMs - sinceMs) / MS_PER_S);
   if (!isOn || fromC > targetC + SWING_C) {
     const floorC = isOn ? targetC : ROOM_C;

@@ -72,3 +72,42 @@ test('a bit that tore is tapped in its picture, and it alone goes back to the cu
     .click();
   await expect(page.getByText(/1 of 2 bits of waves and star/).first()).toBeVisible();
 });
+
+test('a clock that was most likely left running is asked about before its minutes count', async ({ page }) => {
+  await open(page, `${server.address}/bench/check`);
+  await page.getByRole('button', { name: /^Start/ }).click();
+  await expect(page.getByRole('timer', { name: 'Time on this batch' })).toBeVisible();
+  await page.clock.setSystemTime(Date.now() + 9 * 3_600_000);
+  await page.getByRole('button', { name: 'Stop, not done' }).click();
+  const asked = page.getByRole('dialog', { name: 'Was this clock left running?' });
+  await expect(asked).toContainText(/It has run for 9(\.0)? h/);
+  await asked.getByRole('button', { name: /^Trim to/ }).click();
+  await expect(page.getByText('Stopped. The minutes are kept, the parts stay here.')).toBeVisible();
+  await expect(asked).toHaveCount(0);
+});
+
+test('the press warms up to what the step asks for, closes with its clock, and a lost reading is told', async ({
+  page,
+}) => {
+  await open(page, `${server.address}/bench/press`);
+  await page.getByRole('button', { name: /^Start/ }).click();
+  const press = page.getByRole('group', { name: 'Press' });
+  await expect(press).toContainText('Simulated press');
+  await page.getByRole('button', { name: /^Next/ }).click();
+  await expect(press).toContainText(/\d+ °C, warms to 1\d\d °C in about \d+:\d\d/);
+  await press.getByRole('button', { name: 'lose its reading' }).click();
+  await expect(press).toContainText('no reading. Go by its own display.');
+  await press.getByRole('button', { name: 'give its reading back' }).click();
+  await expect(press).toContainText(/warms to/);
+  await page.getByRole('button', { name: /^Count/ }).click();
+  await expect
+    .poll(async () => {
+      const answer = await fetch(`${server.address}/api/press`);
+      return ((await answer.json()) as { press: { closedForS: number | null } }).press.closedForS;
+    })
+    .not.toBeNull();
+  await press.getByRole('button', { name: 'switch it off' }).click();
+  await expect(press).toContainText('Simulated press, off');
+  await page.getByRole('button', { name: 'Drop these minutes' }).click();
+  await expect(page.getByText('Stopped. The minutes are dropped.')).toBeVisible();
+});

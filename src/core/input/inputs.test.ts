@@ -117,7 +117,13 @@ describe('what is made anew of a part', () => {
 
 describe('a step of work', () => {
   it('needs no clocks, and takes only such as a bench has', () => {
-    expect(progressInput.validateSync({ from: 0, to: 1 })).toEqual({ from: 0, to: 1, start: [], stop: [] });
+    expect(progressInput.validateSync({ from: 0, to: 1 })).toEqual({
+      from: 0,
+      to: 1,
+      start: [],
+      stop: [],
+      weeded: null,
+    });
     const clock = { key: '0.1', label: 'Press', seconds: 15 };
     expect(refusal(progressInput, { from: 0, to: 0, start: [clock] })).toBeNull();
     expect(refusal(progressInput, { from: 0, to: 0, start: [{ ...clock, seconds: 0 }] })).toMatch(/Seconds/);

@@ -12,7 +12,7 @@ export type LayerHeat = {
 };
 
 /** Without a word of the maker, three times its own dwell (a rule of thumb of the trade). */
-export const HEAT_TIMES = 3;
+const HEAT_TIMES = 3;
 
 /**
  * Of the steps of one place, in order. `dwellOf`: the full press that its maker asks for, seconds, by the vinyl's name.

@@ -28,7 +28,7 @@ export type PressRecipe = {
   readonly ownHeat: OwnHeat | null;
 };
 /** °C and seconds of each full press. */
-export type OwnHeat = { readonly temperatureC: number; readonly seconds: number };
+type OwnHeat = { readonly temperatureC: number; readonly seconds: number };
 
 export const PLAIN_RECIPE: PressRecipe = {
   cover: 'as the vinyl asks',

@@ -21,7 +21,7 @@ export type WorkProgress = {
   readonly weeded?: readonly Weeded[];
 };
 /** `piece`: of the batch, from 0; `groups`: by their place in the picture of its layer. */
-export type Weeded = { readonly piece: number; readonly groups: readonly number[] };
+type Weeded = { readonly piece: number; readonly groups: readonly number[] };
 export const NO_PROGRESS: WorkProgress = { at: 0, clocks: [] };
 
 /** From where to where, with the clocks that begin and end by it. */

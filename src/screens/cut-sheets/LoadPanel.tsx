@@ -116,6 +116,11 @@ function LoadActions({ state, laid, output, bookable }: ActionsProps) {
         </Button>
       ))}
       {output.unreadDialog}
+      {bookable && !onlySpares && (
+        <Button size="small" disabled={blocked} href="/bench/cut">
+          Take it to the cutter
+        </Button>
+      )}
       {bookable && (
         <Button variant="contained" disabled={blocked || onlySpares} onClick={() => void output.book()}>
           It is cut: book it

@@ -121,7 +121,9 @@ it('the file has every part where it lies, its weed line, and last the cut acros
   // The pen is done before the knife comes; the knife parts the roll last, and only runs across it once.
   expect(hpgl.indexOf('SP2')).toBeLessThan(hpgl.indexOf('SP1'));
   expect(hpgl.trim().split('\n').slice(-3, -1)).toEqual(['PU0,0;', 'PD12000,0;']);
-  expect(toLoadFacts(toLaidLoad(laid), laid.layout.sheets[0]!, { setup, figures, kind: 'smooth' })).toMatchObject({
+  expect(
+    toLoadFacts(toLaidLoad(laid), laid.layout.sheets[0]!, { setup: laid.setup, figures, kind: 'smooth' }),
+  ).toMatchObject({
     isRoll: true,
     onMat: false,
     mirrored: 'all',

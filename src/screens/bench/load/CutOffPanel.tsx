@@ -3,7 +3,7 @@
 import { formatLength } from '../../../core/units';
 import { SheetLeftovers } from '../../shared/SheetLeftovers';
 import { useSettings } from '../../shared/settings';
-import type { StepProps } from './load-step';
+import type { StepProps } from './step-props';
 
 export function CutOffPanel({ at, plan, now }: StepProps) {
   const settings = useSettings();

@@ -5,7 +5,7 @@ import { formatClock } from '../../../core/units';
 import { describeSetting, FAULT_WORDS, TEST_RESULT_WORDS } from '../../../wording/cutting';
 import { LoadDrawing } from './LoadDrawing';
 import { SettingFields } from './SettingFields';
-import type { StepProps } from './load-step';
+import type { StepProps } from './step-props';
 
 export function CutStepPanel(props: StepProps) {
   const { at, plan, now, cutter, setting, onSetting } = props;

@@ -5,7 +5,7 @@ import { describeHold, describeSide } from '../../../wording/cutting';
 import { nameLot } from '../../../wording/nesting';
 import { useSettings } from '../../shared/settings';
 import { LoadDrawing } from './LoadDrawing';
-import type { StepProps } from './load-step';
+import type { StepProps } from './step-props';
 import { SidePicture } from './SidePicture';
 
 export function LoadPanel({ plan, now, cutter }: StepProps) {

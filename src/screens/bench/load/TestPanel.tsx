@@ -4,7 +4,7 @@ import { TEST_RESULTS, type TestResult } from '../../../core/cutting';
 import { describeNextTry, describeSetting, TEST_REASON_WORDS, TEST_RESULT_WORDS } from '../../../wording/cutting';
 import { formatClock } from '../../../core/units';
 import { SettingFields } from './SettingFields';
-import type { StepProps } from './load-step';
+import type { StepProps } from './step-props';
 
 export function TestPanel(props: StepProps) {
   const { at, now, cutter, setting, onSetting } = props;

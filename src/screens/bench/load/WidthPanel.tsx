@@ -6,7 +6,7 @@ import { formatLength } from '../../../core/units';
 import { describeWidth } from '../../../wording/cutting';
 import { NumberInput } from '../../shared/NumberInput';
 import { useSettings } from '../../shared/settings';
-import type { StepProps } from './load-step';
+import type { StepProps } from './step-props';
 
 export function WidthPanel({ at, plan, now, cutter }: StepProps) {
   const settings = useSettings();

@@ -1,26 +1,15 @@
 // One step of a load: what it shows, its own action, and whether the next may follow. Keys and buttons do the same.
 
 import type { ReactNode } from 'react';
-import type { CutSetting } from '../../../core/cutting';
 import type { CutInstruction } from '../../../core/scheduling';
-import type { CutterView, LoadSheetView, LoadView, SheetCutView } from '../../../views/load';
+import type { LoadView } from '../../../views/load';
 import { CutStepPanel } from './CutStepPanel';
 import { CutOffPanel } from './CutOffPanel';
 import { LoadPanel } from './LoadPanel';
 import { TestPanel } from './TestPanel';
-import type { LoadAtCutter } from './use-load';
+import type { StepProps } from './step-props';
 import { WidthPanel } from './WidthPanel';
 
-/** All that a step's panel is made from. */
-export type StepProps = {
-  readonly at: LoadAtCutter;
-  readonly plan: LoadSheetView;
-  readonly now: SheetCutView;
-  readonly cutter: CutterView | null;
-  /** What is tried or cut with next. */
-  readonly setting: CutSetting;
-  readonly onSetting: (setting: CutSetting) => void;
-};
 export type LoadStep = {
   readonly panel: ReactNode;
   /** The main thing to do before the next step; null where there is none left. */
