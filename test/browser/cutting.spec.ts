@@ -119,26 +119,19 @@ test('a load is loaded, tested, cut and booked, through a reload, a pulled plug 
   await expect(page.getByRole('button', { name: /laid out: 2 parts/ })).toHaveCount(0);
 });
 
-test('what was cut is weeded, pressed and checked, and its order is ready', async ({ page }) => {
-  for (const station of ['weed', 'press', 'check'] as const) {
-    await open(page, `${server.address}/bench/${station}`);
-    await page
-      .getByRole('list', { name: 'Batches' })
-      .getByRole('button', { name: /Coats for the cutter/ })
-      .click();
-    await page.getByRole('button', { name: /^Start/ }).click();
-    await expect(page.getByRole('timer', { name: 'Time on this batch' })).toBeVisible();
-    await page.keyboard.press('d');
-    await expect(page.getByText(/: 2 parts done\./)).toBeVisible();
-  }
-  await open(page, `${server.address}/orders`);
-  await expect(page.getByRole('row', { name: /Coats for the cutter/ })).toContainText(/ready/i);
-});
-
-test('what is weeded is counted down, also through a reload', async ({ page }) => {
+/** Cut in one go at the bench, without a load. */
+async function cutByHand(
+  wanted: (part: { orderTitle: string; layerName: string }) => boolean,
+  most: number,
+): Promise<void> {
   const answer = await fetch(`${server.address}/api/bench?station=cut`);
-  const { parts } = (await answer.json()) as { parts: { partId: number; layerName: string; state: string }[] };
-  const [comb] = parts.filter(({ layerName, state }) => layerName === 'comb' && state === 'to-cut');
+  const { parts } = (await answer.json()) as {
+    parts: { partId: number; orderTitle: string; layerName: string; state: string }[];
+  };
+  const partIds = parts
+    .filter((part) => part.state === 'to-cut' && wanted(part))
+    .map(({ partId }) => partId)
+    .slice(0, most);
   const post = async (path: string, body: object) =>
     (
       await fetch(`${server.address}${path}?station=cut`, {
@@ -147,9 +140,32 @@ test('what is weeded is counted down, also through a reload', async ({ page }) =
         body: JSON.stringify(body),
       })
     ).json() as Promise<{ bench: { running: { id: number; station: string }[] } }>;
-  const { bench } = await post('/api/work-sessions', { station: 'cut', partIds: [comb!.partId] });
+  const { bench } = await post('/api/work-sessions', { station: 'cut', partIds });
   const { id } = bench.running.find(({ station }) => station === 'cut')!;
   await post(`/api/work-sessions/${id}`, { outcome: 'done' });
+}
+
+test('what was cut is weeded, pressed and checked, and its order is ready', async ({ page }) => {
+  // Its other colour.
+  await cutByHand(({ orderTitle }) => orderTitle === 'Coats for the cutter', 2);
+  for (const station of ['weed', 'weed', 'press', 'check'] as const) {
+    await open(page, `${server.address}/bench/${station}`);
+    await page
+      .getByRole('list', { name: 'Batches' })
+      .getByRole('button', { name: /Coats for the cutter/ })
+      .first()
+      .click();
+    await page.getByRole('button', { name: /^Start/ }).click();
+    await expect(page.getByRole('timer', { name: 'Time on this batch' })).toBeVisible();
+    await page.getByRole('button', { name: /^Done with all/ }).click();
+    await expect(page.getByText(/: [24] parts done\./)).toBeVisible();
+  }
+  await open(page, `${server.address}/orders`);
+  await expect(page.getByRole('row', { name: /Coats for the cutter/ })).toContainText('to be collected');
+});
+
+test('what is weeded is counted down, also through a reload', async ({ page }) => {
+  await cutByHand(({ layerName }) => layerName === 'comb', 1);
   await open(page, `${server.address}/bench/weed`);
   await page.getByRole('button', { name: /comb/ }).click();
   await page.getByRole('button', { name: /^Start/ }).click();
