@@ -62,7 +62,7 @@ export function describeHold(
   if (facts.onMat) {
     const behindMm = lot.lengthMm ?? facts.usedLengthMm;
     return [
-      'on a mat that holds, into its lower left corner',
+      'on a mat that holds; it begins at the corner drawn thick',
       behindMm > LONG_MAT_MM ? `room behind the machine: ${length(behindMm)}` : null,
     ].flatMap((words) => words ?? []);
   }

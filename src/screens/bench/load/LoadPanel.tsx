@@ -23,7 +23,7 @@ export function LoadPanel({ plan, now, cutter }: StepProps) {
         <div>
           <strong className="text-large">{side.what}</strong>
           <div className="soft">{side.proof}</div>
-          <ul className="bare flat above-2 pad-0">
+          <ul className="tries">
             {describeHold(plan, settings).map((words) => (
               <li key={words}>{words}</li>
             ))}
