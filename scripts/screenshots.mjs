@@ -1,5 +1,5 @@
 // npm run shots: one picture of each main view of the demo shop, into docs/screenshots. The demo has to run (npm run
-// demo).
+// demo). npm run shots -- item bench: of these alone; the cutter’s needs that of the cut sheets first.
 
 import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
@@ -15,10 +15,10 @@ const views = {
   stall: '/orders/stall',
   artwork: '/artwork/2',
   weeding: '/artwork/3',
-  lettering: '/artwork/letter',
   item: '/items/7',
   quote: '/items',
   'cut-sheets': '/cut-sheets',
+  cutter: '/bench/cut',
   start: '/books/start',
   compare: '/items/compare/5',
   books: '/books',
@@ -63,9 +63,16 @@ const before = {
     await page.waitForTimeout(1500);
   },
   weeding: (page) => page.keyboard.press('w'),
-  lettering: async (page) => {
-    await page.getByLabel('Words').fill('Fennmere\nRowing Crew');
-    await page.getByRole('img', { name: /as worn/ }).waitFor();
+  cutter: async (page) => {
+    const press = (name) => page.getByRole('button', { name }).click();
+    await press(/laid out/);
+    await press(/^Start/);
+    await press(/^Next/);
+    await press(/^Read the width/);
+    await press(/^Next/);
+    await press(/^Go on untested/);
+    await press(/^Send to the cutter/);
+    await page.waitForTimeout(25_000);
   },
 };
 const folder = join(root, 'docs', 'screenshots');
@@ -75,7 +82,9 @@ const browser = await chromium.launch({
   args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
 });
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+const wanted = process.argv.slice(2);
 for (const [name, path] of Object.entries(views)) {
+  if (wanted.length > 0 && !wanted.includes(name)) continue;
   await page.goto(address + path, { waitUntil: 'networkidle' });
   await before[name]?.(page);
   await page.waitForTimeout(1500);

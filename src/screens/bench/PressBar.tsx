@@ -35,6 +35,18 @@ export function PressBar({ press, work }: PressAtHand) {
   );
 }
 
+/** Told where it is closed next; nobody is kept from closing it. */
+export function NotHotYet({ press }: { readonly press: PressView }) {
+  const settings = useSettings();
+  if (!press?.isOn || press.temperatureC === null || press.readyInS === 0) return null;
+  const now = formatTemperature(press.temperatureC, settings);
+  return (
+    <p className="short flat above-2">
+      {press.temperatureC < press.targetC ? `Not hot yet: the press is at ${now}.` : `Too hot: the press is at ${now}.`}
+    </p>
+  );
+}
+
 function Heat({ press }: { readonly press: NonNullable<PressView> }) {
   const settings = useSettings();
   const { name, isOn, temperatureC, targetC, readyInS } = press;

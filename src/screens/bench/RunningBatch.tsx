@@ -9,7 +9,7 @@ import type { RunningSession } from '../../views/frame';
 import { useKeys } from '../shared/keys';
 import { useSettings } from '../shared/settings';
 import { BigFacts } from './BigFacts';
-import { PressBar } from './PressBar';
+import { NotHotYet, PressBar } from './PressBar';
 import { SoundChoice } from './SoundChoice';
 import { StepCard } from './StepCard';
 import { usePress } from './use-press';
@@ -61,7 +61,8 @@ export function RunningBatch({ station, view, parts, running, nowMs, pending, on
       {run ? (
         <StepCard
           run={run}
-          panel={weed?.panel}
+          panel={weed?.panel ?? (heated !== undefined && <NotHotYet press={press.press} />)}
+          isPictured={weed !== null}
           action={weed?.action ?? null}
           disabled={pending}
           onBegin={begin}

@@ -9,6 +9,8 @@ import type { BatchRun } from './use-batch-run';
 type Props = {
   /** What it is about, drawn; and what is to be done with it before the next step. */
   readonly panel?: ReactNode;
+  /** The panel is a picture: the words above it are smaller. */
+  readonly isPictured?: boolean;
   readonly action?: { readonly label: string; readonly run: () => void } | null;
   readonly run: BatchRun;
   readonly disabled: boolean;
@@ -17,11 +19,11 @@ type Props = {
   readonly onBegin: () => void;
 };
 
-export function StepCard({ run, panel, action = null, disabled, onForward, onBegin }: Props) {
+export function StepCard({ run, panel, isPictured = false, action = null, disabled, onForward, onBegin }: Props) {
   const { at, count, said, piece, next, clock, instruction } = run;
   const isCounted = instruction.kind === 'press' && instruction.clockS !== null;
   return (
-    <div className={panel ? 'step-card with-panel' : 'step-card'}>
+    <div className={isPictured ? 'step-card with-panel' : 'step-card'}>
       <p className="soft flat">
         {at + 1} of {count}
         {piece && (
