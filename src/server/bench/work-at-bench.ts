@@ -16,6 +16,7 @@ import { newEvent, readOrdersOf, refuseNotInHand, requireParts } from './bench-p
 import { keepMinutes } from '../items/keep-minutes';
 import { refuseUnread } from '../orders/read-back';
 import { beginLoad } from '../cutting/begin-load';
+import { leaveMachine } from '../cutting/follow-machine';
 import { bookWork } from './book-work';
 
 type SessionStart = InferType<typeof startSessionInput>;
@@ -72,6 +73,7 @@ export function finishSession(
   outcome: 'done' | 'paused' | 'discarded',
   { partIds: done, countSeconds }: Finish = {},
 ): { eventIds: readonly number[]; booked: readonly BookedStock[] } {
+  if (outcome !== 'done') leaveMachine(shop, id);
   return inTransaction(shop.db, () => {
     const work = findSession(shop.db, id);
     if (!work) throw notFound('This timer');

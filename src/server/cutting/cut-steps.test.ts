@@ -5,6 +5,7 @@ import { eachFresh, refusalOf, type TestShop } from '../../../test/demo-shop';
 import { cutStepInput } from '../../core/input/index';
 import { listPartIds } from '../../core/orders/index';
 import { findSavedSheet } from '../../data/cut-sheet-store';
+import { writeMachine } from '../../data/sheet-cut-store';
 import { findLot } from '../../data/stock-store';
 import { findOrderIdsOfParts } from '../../data/order-store';
 import { findSession } from '../../data/work-store';
@@ -164,6 +165,34 @@ it('goes on cutting while the server is down, and a clock set back uncuts nothin
   expect((await sheetNow()).linesDone).toBeGreaterThanOrEqual(0);
   shop.clock.ms += 3 * HOUR_MS;
   expect((await sheetNow()).state).toBe('cut');
+});
+
+it('stopped for later, nothing runs on at the cutter, and another day it goes on from the line it had come to', async () => {
+  await take('width');
+  const setting = await settingNow();
+  await take('send', { setting, untested: true });
+  shop.clock.ms += 20_000;
+  finishSession(shop, sessionId, 'paused');
+  shop.clock.ms += 20 * HOUR_MS;
+  const partIds = [...listPartIds(findSavedSheet(shop.db, savedId)!.sheet)];
+  sessionId = startSession(shop, { station: 'cut', partIds, savedId }).id;
+  const sheet = await sheetNow();
+  expect(sheet).toMatchObject({ state: 'stopped', setting, fault: null });
+  expect(sheet.linesDone).toBeGreaterThan(0);
+  expect(sheet.linesDone).toBeLessThan(sheet.lines);
+  await take('send', { setting, untested: true });
+  expect((await sheetNow()).linesDone).toBe(sheet.linesDone);
+  shop.clock.ms += HOUR_MS;
+  expect((await sheetNow()).state).toBe('cut');
+});
+
+it('a machine that has forgotten its job is taken for gone, with the lines it told of last', async () => {
+  await take('width');
+  await take('send', { setting: await settingNow(), untested: true });
+  shop.clock.ms += 15_000;
+  const { linesDone } = await sheetNow();
+  writeMachine(shop.db, 'cutter', { isPlugged: true, pace: 1, stock: null, job: null });
+  expect(await sheetNow()).toMatchObject({ state: 'stopped', fault: 'unplugged', linesDone });
 });
 
 it('given up, a strip of the roll is booked as spoiled and the sheet is cut again', async () => {

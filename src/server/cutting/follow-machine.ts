@@ -19,6 +19,16 @@ export function followMachine(shop: ShopContext, sessionId: number): void {
   });
 }
 
+/** Work at the cutter that is stopped leaves nothing running there: what is cut by then is written down. */
+export function leaveMachine(shop: ShopContext, sessionId: number): void {
+  followMachine(shop, sessionId);
+  const sent = loadSheetsSent(shop.db, [sessionId]);
+  if (sent.length === 0) return;
+  // A refusal means that it does nothing any more: that is read below.
+  findCutter(shop)?.abort();
+  followMachine(shop, sessionId);
+}
+
 /** Null where nothing is new. */
 function readChange(row: StoredSheetCut, job: JobReading | null, nowMs: number): SheetCutChange | null {
   // It has forgotten the job, or has another one: what it told last is what is known.
