@@ -5,7 +5,7 @@ import type { CutInstruction } from '../../../core/scheduling';
 import type { LoadView } from '../../../views/load';
 import { CutStepPanel } from './CutStepPanel';
 import { CutOffPanel } from './CutOffPanel';
-import { LoadPanel } from './LoadPanel';
+import { LoadingPanel } from './LoadingPanel';
 import { TestPanel } from './TestPanel';
 import type { StepProps } from './step-props';
 import { WidthPanel } from './WidthPanel';
@@ -31,7 +31,7 @@ export function makeLoadStep(
   const step: StepProps = { ...props, plan, now, cutter: load.cutter };
   switch (kind) {
     case 'load':
-      return { panel: <LoadPanel {...step} />, action: null, mayGoOn: true, goOn: null };
+      return { panel: <LoadingPanel {...step} />, action: null, mayGoOn: true, goOn: null };
     case 'width':
       return makeWidthStep(step);
     case 'test-cut':

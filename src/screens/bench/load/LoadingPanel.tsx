@@ -8,7 +8,7 @@ import { LoadDrawing } from './LoadDrawing';
 import type { StepProps } from './step-props';
 import { SidePicture } from './SidePicture';
 
-export function LoadPanel({ plan, now, cutter }: StepProps) {
+export function LoadingPanel({ plan, now, cutter }: StepProps) {
   const settings = useSettings();
   const { facts, lot } = plan;
   const side = describeSide(facts);
