@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { PLAIN_RECIPE, type SchoolChange } from '../core/pressing';
-import { describeOption, describePressing, describeRecipe, describeRisks } from './press-recipe';
+import { describeOption, describePressing, describeRisks } from './press-recipe';
+import { describeRecipe } from './recipe-names';
 
 const METRIC = { locale: 'en-GB', currency: 'EUR', timeZone: 'UTC', system: 'metric' } as const;
 const change = (more: Partial<SchoolChange> = {}): SchoolChange => ({

@@ -1,24 +1,9 @@
-// How an item is pressed, in words: the schools, and what another one would change.
+// What another school of pressing would change, in words.
 
-import { PLAIN_RECIPE, type PressRecipe, type SchoolChange, type SchoolSwitch } from '../core/pressing';
+import type { SchoolChange } from '../core/pressing';
 import { formatDuration, formatTemperature, type FormatSettings } from '../core/units';
 import { plural } from './plural';
 import { describeCaution } from './problems';
-
-export const SWITCH_NAMES: Readonly<Record<SchoolSwitch, string>> = {
-  cover: 'Cover sheet',
-  layers: 'Layers',
-  peel: 'Peel',
-  tool: 'Pressed with',
-};
-
-/** What is not plain of it. */
-export function describeRecipe({ ownHeat, ...recipe }: PressRecipe): string {
-  const keys = ['cover', 'layers', 'peel', 'tool'] as const;
-  const other = keys.filter((key) => recipe[key] !== PLAIN_RECIPE[key]);
-  const words = other.map((key) => `${SWITCH_NAMES[key].toLowerCase()}: ${recipe[key]}`);
-  return [...words, ...(ownHeat ? ['own heat'] : [])].join(', ') || 'as the makers say';
-}
 
 /** An option with what it takes more or less of your hands a piece. */
 export function describeOption({ option, isChosen, ...change }: SchoolChange, settings: FormatSettings): string {

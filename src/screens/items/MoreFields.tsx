@@ -8,18 +8,22 @@ import { useWatch, type UseFormReturn } from 'react-hook-form';
 import type { ItemEvidence, OwnMinutes } from '../../core/costing';
 import { type PriceBasis } from '../../core/stock';
 import { Choice } from '../shared/form';
+import { late } from '../shared/late';
 import { NumberField } from '../shared/number-fields';
+import { WhenSeen } from '../shared/WhenSeen';
 import { Why } from '../shared/Why';
 import { Folded } from './FieldRow';
 import { OfferChoice } from './OfferChoice';
 import { Options } from './OptionFields';
 import { Variants } from './VariantFields';
-import { RecipeFields } from './RecipeFields';
-import { describeRecipe } from '../../wording/press-recipe';
+import { describeRecipe } from '../../wording/recipe-names';
 import { Besides, Stones } from './BesidesFields';
 import type { MoreFieldsProps } from './more-fields-props';
 import type { ItemEditorView } from '../../views/items';
 import type { ItemForm } from './item-form';
+
+// Few open it, and it brings what plans of other schools take.
+const RecipeFields = late(() => import('./RecipeFields'));
 
 const PRICE_NAMES: Readonly<Record<PriceBasis, string>> = {
   shelf: 'the shelf’s price',
@@ -67,7 +71,9 @@ export function MoreFields({ form, view, blank, evidence, spec }: MoreFieldsProp
         <Stones form={form} />
       </Folded>
       <Folded title="Pressing" told={describeRecipe(details.recipe)}>
-        <RecipeFields form={form} spec={spec} />
+        <WhenSeen>
+          <RecipeFields form={form} spec={spec} />
+        </WhenSeen>
       </Folded>
       <Folded
         title="Minutes and prices"

@@ -8,7 +8,8 @@ import { useWatch, type UseFormReturn } from 'react-hook-form';
 import type { ItemSpec } from '../../core/costing';
 import { getKindFacts } from '../../core/materials';
 import { compareSchools, planPressing, SCHOOL_OPTIONS, type SchoolSwitch } from '../../core/pressing';
-import { describeOption, describePressing, describeRisks, SWITCH_NAMES } from '../../wording/press-recipe';
+import { describeOption, describePressing, describeRisks } from '../../wording/press-recipe';
+import { SWITCH_NAMES } from '../../wording/recipe-names';
 import { describePressStep } from '../../wording/press-steps';
 import { describeCaution } from '../../wording/problems';
 import { Choice } from '../shared/form';
@@ -22,7 +23,7 @@ const SWITCHES: readonly SchoolSwitch[] = ['layers', 'cover', 'peel', 'tool'];
 /** Where somebody begins who presses hot and short. */
 const FIRST_OWN_HEAT = { temperatureC: 185, seconds: 8 };
 
-export function RecipeFields({ form, spec }: Props) {
+export default function RecipeFields({ form, spec }: Props) {
   const settings = useSettings();
   const ownHeat = useWatch({ control: form.control, name: 'details.recipe.ownHeat' });
   const { figures } = settings.shop;
