@@ -1,7 +1,7 @@
 // What Chiral needs of a cutter. A driver for a real one fulfils the same; which there is, is chosen in
 // server/devices.ts.
 
-import type { CutSetting, TestResult } from '../core/cutting';
+import type { CutSetting, CutterFault, TestResult } from '../core/cutting';
 import type { VinylKind } from '../core/materials';
 import type { Result } from '../core/units';
 
@@ -30,8 +30,6 @@ export type CutterJob = {
   readonly liftSeconds: number;
 };
 
-/** Cable or power gone; vinyl caught; vinyl off its backing; run off its line. */
-export type CutterFault = 'unplugged' | 'jammed' | 'lifted' | 'skewed';
 export type JobState = 'cutting' | 'paused' | 'done' | 'stopped';
 export type JobReading = {
   readonly id: string;

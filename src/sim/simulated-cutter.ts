@@ -2,12 +2,11 @@
 // real one would or sixty times as fast, and may be unplugged or jam. What it is at is told by the clock alone, so that
 // it goes on while nobody looks, and while the server is down.
 
-import { locateKnife, planKnifeRun, readHpgl, type CutSetting, type KnifeRun } from '../core/cutting';
+import { locateKnife, planKnifeRun, readHpgl, type CutterFault, type KnifeRun } from '../core/cutting';
 import type { Polyline } from '../core/geometry';
 import { fail, MS_PER_S, succeed, type Result } from '../core/units';
 import type {
   Cutter,
-  CutterFault,
   CutterJob,
   CutterReading,
   CutterRefusal,
@@ -25,14 +24,7 @@ export type CutterMemory = {
   readonly stock: StockInCutter | null;
   readonly job: JobMemory | null;
 };
-type JobMemory = {
-  readonly id: string;
-  readonly program: string;
-  readonly fromLine: number;
-  readonly setting: CutSetting;
-  readonly bladeWorn: number;
-  readonly cornerSeconds: number;
-  readonly liftSeconds: number;
+type JobMemory = CutterJob & {
   readonly state: JobState;
   readonly fault: CutterFault | null;
   /** Seconds of the run that were done when it last began to run. */
@@ -85,15 +77,15 @@ export class SimulatedCutter implements Cutter {
     this.store.write({ ...this.settle(), stock: null, job: null });
   }
 
-  send({ program, ...job }: CutterJob): Result<null, CutterRefusal> {
+  send(job: CutterJob): Result<null, CutterRefusal> {
     const memory = this.settle();
     if (!memory.isPlugged) return fail({ kind: 'off' });
     if (!memory.stock) return fail({ kind: 'empty' });
     if (memory.job?.state === 'cutting' || memory.job?.state === 'paused') return fail({ kind: 'busy' });
-    if (!readHpgl(program).ok) return fail({ kind: 'unreadable' });
+    if (!readHpgl(job.program).ok) return fail({ kind: 'unreadable' });
     this.store.write({
       ...memory,
-      job: { ...job, program, state: 'cutting', fault: null, doneS: 0, runsSinceMs: this.now() },
+      job: { ...job, state: 'cutting', fault: null, doneS: 0, runsSinceMs: this.now() },
     });
     return succeed(null);
   }

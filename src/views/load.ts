@@ -1,12 +1,11 @@
 // A load on the cutter, as the bench shows it. Types only.
 
-import type { CutSetting, NextTry, TestCut, TestReason, WidthVerdict } from '../core/cutting';
+import type { CutSetting, CutterFault, NextTry, TestCut, TestReason, WidthVerdict } from '../core/cutting';
 import type { LeftoverKind } from '../core/nesting';
 import type { LoadFacts } from '../core/orders';
 import type { LotForm } from '../core/stock';
 
 type Outline = readonly { readonly x: number; readonly y: number }[];
-export type MachineFault = 'unplugged' | 'jammed' | 'lifted' | 'skewed';
 
 /** One sheet of it: as it lies, x across the stock and y along it, mm. */
 export type LoadSheetView = {
@@ -51,7 +50,7 @@ export type SheetCutView = {
   readonly shiftMm: number;
   readonly lines: number;
   readonly linesDone: number;
-  readonly fault: MachineFault | null;
+  readonly fault: CutterFault | null;
 };
 
 export type CutterView = {

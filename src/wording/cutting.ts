@@ -1,9 +1,9 @@
 // The cutter in words: how vinyl is loaded, why it is tested, how a test came out, what went wrong.
 
-import type { CutSetting, NextTry, TestReason, TestResult, WidthVerdict } from '../core/cutting';
+import type { CutSetting, CutterFault, NextTry, TestReason, TestResult, WidthVerdict } from '../core/cutting';
 import type { LoadFacts } from '../core/orders';
 import { formatLength, type FormatSettings } from '../core/units';
-import type { LoadSheetView, MachineFault, SheetCutView } from '../views/load';
+import type { LoadSheetView, SheetCutView } from '../views/load';
 
 export const TEST_REASON_WORDS: Readonly<Record<TestReason, string>> = {
   'new-setting': 'this setting is new for the vinyl',
@@ -93,7 +93,7 @@ export function describeWidth(
 }
 
 /** What happened, and what to do. */
-export const FAULT_WORDS: Readonly<Record<MachineFault, { readonly what: string; readonly todo: string }>> = {
+export const FAULT_WORDS: Readonly<Record<CutterFault, { readonly what: string; readonly todo: string }>> = {
   unplugged: {
     what: 'The cutter was gone in the middle of the cut',
     todo: 'See to plug and cable. Leave the vinyl as it lies: then it goes on where it stopped.',

@@ -12,6 +12,9 @@ export type CutSetting = {
   readonly bladeDegrees: BladeAngle;
 };
 
+/** Cable or power gone; vinyl caught; vinyl off its backing; run off its line. */
+export type CutterFault = 'unplugged' | 'jammed' | 'lifted' | 'skewed';
+
 /** What a small cutter can be set to. */
 export const SETTING_RANGE = {
   forceGrams: { least: 10, most: 500, step: 5 },

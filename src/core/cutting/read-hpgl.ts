@@ -1,11 +1,10 @@
 // A program in the plotter language, read as a machine reads it: which lines the tool follows, in which order. Language:
 // HP-GL, of which a cutter needs a dozen commands; what it doesn't know is passed over, as machines do.
 
-import { type Point, type Polyline } from '../geometry';
+import { STEPS_PER_MM } from '../artwork';
+import type { Point, Polyline } from '../geometry';
 import { fail, succeed, type Result } from '../units';
 
-/** By definition of the language: a plotter unit is 0.025 mm. */
-const UNITS_PER_MM = 40;
 /** Longer programs are refused: the machine's memory ends. */
 const MOST_POINTS = 2_000_000;
 
@@ -96,8 +95,8 @@ class PlotterState {
 
   private follow(numbers: readonly number[]): void {
     for (let index = 0; index < numbers.length; index += 2) {
-      const x = numbers[index]! / UNITS_PER_MM;
-      const y = numbers[index + 1]! / UNITS_PER_MM;
+      const x = numbers[index]! / STEPS_PER_MM;
+      const y = numbers[index + 1]! / STEPS_PER_MM;
       const to = this.isRelative ? { x: this.at.x + x, y: this.at.y + y } : { x, y };
       if (this.isDown && this.tool > 0) {
         this.current ??= [this.at];

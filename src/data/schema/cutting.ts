@@ -2,7 +2,7 @@
 
 import { sql } from 'drizzle-orm';
 import { check, index, integer, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
-import type { CutSetting, TestCut, TestReason } from '../../core/cutting';
+import type { CutSetting, CutterFault, TestCut, TestReason } from '../../core/cutting';
 import { id } from '../columns';
 import { storedJson } from '../stored-json';
 import { vinyls } from './shelf';
@@ -49,7 +49,7 @@ export const sheetCuts = sqliteTable(
     lines: integer('lines').notNull().default(0),
     linesDone: integer('lines_done').notNull().default(0),
     machineSeconds: real('machine_seconds').notNull().default(0),
-    fault: text('fault').$type<'unplugged' | 'jammed' | 'lifted' | 'skewed'>(),
+    fault: text('fault').$type<CutterFault>(),
     /** The work that booked it; null until then. */
     bookedSessionId: integer('booked_session_id').references(() => workSessions.id, { onDelete: 'set null' }),
     sentAtMs: integer('sent_at_ms'),
