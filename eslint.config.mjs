@@ -28,6 +28,7 @@ const coreOrder = [
   'geometry',
   'artwork',
   'materials',
+  'placing',
   'stock',
   'buying',
   'estimating',

@@ -134,7 +134,7 @@ function assembleBlanks(db: Database, rows: readonly (typeof blanks.$inferSelect
   return rows.map(({ archivedAtMs, ...fields }) => ({
     ...fields,
     archived: archivedAtMs !== null,
-    sizes: (sizes.get(fields.id) ?? []).map(({ name, price }): BlankSize => ({ name, price })),
+    sizes: (sizes.get(fields.id) ?? []).map(({ blankId: _blankId, position: _position, ...size }): BlankSize => size),
     colours: (colours.get(fields.id) ?? []).map(({ name, hex }): BlankColour => ({ name, hex })),
   }));
 }
@@ -158,7 +158,16 @@ export const findBlank = (db: Database, id: number): StoredBlank | null => findB
 
 function writeSizesAndColours(db: Database, blankId: number, { sizes, colours }: BlankFields): void {
   db.insert(blankSizes)
-    .values(sizes.map(({ name, price }, position) => ({ blankId, position, name, price })))
+    .values(
+      sizes.map(({ name, price, widthMm, lengthMm }, position) => ({
+        blankId,
+        position,
+        name,
+        price,
+        widthMm,
+        lengthMm,
+      })),
+    )
     .run();
   db.insert(blankColours)
     .values(colours.map(({ name, hex }, position) => ({ blankId, position, name, hex })))
@@ -167,10 +176,10 @@ function writeSizesAndColours(db: Database, blankId: number, { sizes, colours }:
 
 /** Several statements: call it inside a transaction. */
 export function insertBlank(db: Database, fields: BlankFields): number {
-  const { name, supplier, fabric, heating, areas } = fields;
+  const { name, supplier, fabric, heating, areas, shape } = fields;
   const { id } = db
     .insert(blanks)
-    .values({ name, supplier, fabric, heating, areas })
+    .values({ name, supplier, fabric, heating, areas, shape })
     .returning({ id: blanks.id })
     .get();
   writeSizesAndColours(db, id, fields);
@@ -179,10 +188,10 @@ export function insertBlank(db: Database, fields: BlankFields): number {
 
 /** False when it was changed since `version` was read. Several statements: call it inside a transaction. */
 export function updateBlank(db: Database, id: number, fields: BlankFields, version: number): boolean {
-  const { name, supplier, fabric, heating, areas } = fields;
+  const { name, supplier, fabric, heating, areas, shape } = fields;
   const { changes } = db
     .update(blanks)
-    .set({ name, supplier, fabric, heating, areas, version: sql`${blanks.version} + 1` })
+    .set({ name, supplier, fabric, heating, areas, shape: shape ?? null, version: sql`${blanks.version} + 1` })
     .where(and(eq(blanks.id, id), eq(blanks.version, version)))
     .run();
   if (changes === 0) return false;

@@ -14,7 +14,9 @@ export function describePlacementFault(fault: PlacementFault, area: PrintArea, s
     case 'too-high':
       return `${formatLength(fault.byMm, settings)} too high for the ${area.name}: ${formatLength(fault.atMostMm, settings)} at most.`;
     case 'obstacle':
-      return `In the middle of the ${area.name} it lies on the ${fault.obstacle}: move or shrink it, or let the ${fault.obstacle} hang off the platen.`;
+      return `At its place on the ${area.name} it lies on the ${fault.obstacle}: move or shrink it, or let the ${fault.obstacle} hang off the platen.`;
+    case 'outside':
+      return `It leaves the ${area.name} by ${formatLength(fault.byMm, settings)} at the ${fault.edge}: move it back.`;
     default:
       return fault satisfies never;
   }

@@ -12,6 +12,7 @@ const LAYING_OUT: Readonly<Record<ObstacleKind, string>> = {
   handle: 'handles off the platen',
   button: 'buttons off the platen, or on a pillow',
   rib: 'ribbing off the platen',
+  drawstring: 'drawstrings pulled out of the way, their knots off the platen',
 };
 /** How the piece lies, and what is done beside pressing. */
 export const describeBed = ({

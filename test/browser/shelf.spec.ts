@@ -233,7 +233,7 @@ test('a print area says on the item when the drawing lies on a zip', async ({ pa
   await page.getByLabel('Where on it').fill('left breast, by the zip');
   await page.getByLabel('Width', { exact: true }).fill('108');
   // On top of the item, and at the field.
-  await expect(page.getByText('In the middle of the left breast it lies on the zip')).toHaveCount(2);
+  await expect(page.getByText('At its place on the left breast it lies on the zip')).toHaveCount(2);
   await page.getByLabel('Width', { exact: true }).fill('70');
   await expect(page.getByText('within the left breast, 110 mm × 110 mm')).toBeVisible();
 });

@@ -33,6 +33,7 @@ export {
 export { findDots, type DotGroup } from './prepare/dots';
 export { makeCutLayer, type CutLayer } from './output/cut-sheet';
 export { computeTravel, orderContours, type CutPath } from './output/cut-order';
+export { readCutLayer, type CutLayerWish } from './output/read-cut-layer';
 export { writeSvg } from './output/write-svg';
 export { writeDxf } from './output/write-dxf';
 export { writeHpgl, STEPS_PER_MM, type HpglOptions } from './output/write-hpgl';

@@ -15,6 +15,7 @@ import {
   getDetailFloor,
   getKindFacts,
   type Blank,
+  type OwnPlace,
   type PlacementFault,
   type PrintArea,
   type ShopFigures,
@@ -107,7 +108,7 @@ export function checkMade({ made, materials, blank, shop }: CheckInput): readonl
       : []),
     ...layers.flatMap((layer) => checkWidth(layer, shop)),
     ...checkStacking(measurement, layers),
-    ...checkArea(measurement, findNamedArea(blank.areas, made.sizeName, placement.place)),
+    ...checkArea(measurement, findNamedArea(blank.areas, made.sizeName, placement.place), placement.placing),
     ...layers.flatMap((layer) => checkDetail(layer, measurement.widthMm)),
   ]);
   const puff = checkPuff(placed.map(({ placement, layers }) => ({ place: placement.place, layers })));
@@ -162,9 +163,13 @@ function checkPuff(
   });
 }
 
-const checkArea = (measurement: ArtworkMeasurement, area: PrintArea | null): readonly MadeFinding[] =>
+const checkArea = (
+  measurement: ArtworkMeasurement,
+  area: PrintArea | null,
+  own?: OwnPlace | null,
+): readonly MadeFinding[] =>
   area
-    ? checkPlacement(area, measurement.widthMm, measurement.heightMm).map((fault) => ({
+    ? checkPlacement(area, measurement.widthMm, measurement.heightMm, own ?? undefined).map((fault) => ({
         kind: 'off-the-area',
         area,
         fault,

@@ -2,6 +2,7 @@
 // it is made.
 
 import { getWornLayers, type ArtworkMeasurement, type Lettering } from '../artwork';
+import type { Placing } from '../placing';
 import { PLAIN_RECIPE, type PressRecipe } from '../pressing';
 import { type PriceBasis } from '../stock';
 import { minor, type Minor } from '../units';
@@ -20,6 +21,8 @@ export type Placement = {
   readonly vinylIds: readonly number[];
   /** A customer's own text, of which the artwork is a sample; null or left out for a drawing. */
   readonly lettering?: Lettering | null;
+  /** Which of the usual places is meant, and the seller’s own measures there; null or left out where the words tell. */
+  readonly placing?: Placing | null;
 };
 /**
  * What a customer may have besides, such as a name: the artwork is a usual example of it, by which it is calculated.

@@ -19,7 +19,7 @@ export {
   stallInput,
   textsInput,
 } from './order-inputs';
-export { itemInput, widthMm } from './item-inputs';
+export { itemInput, placingsInput, widthMm } from './item-inputs';
 export * from './stock-inputs';
 export { planInput, planVersion } from './plan-input';
 export { nestInput } from './nest-input';

@@ -3,6 +3,7 @@
 import * as yup from 'yup';
 import { LICENCES, type Licence } from '../artwork';
 import {
+  BLANK_SHAPES,
   FABRIC_NAMES,
   HEATINGS,
   SHOP_FIGURE_KEYS,
@@ -16,7 +17,17 @@ import { SPOILAGE_CAUSES, STATIONS, type SpoilageCause, type Station } from '../
 import { optionIndexes, widthMm } from './item-inputs';
 import { pressInput, printArea, vinylDetails } from './material-inputs';
 import { prepSteps } from './steps-input';
-import { hexColour, money, numberBetween, oneOf, optionalText, rowId, shortText, wholeBetween } from './rules';
+import {
+  hexColour,
+  money,
+  numberBetween,
+  oneOf,
+  optionalText,
+  orNothing,
+  rowId,
+  shortText,
+  wholeBetween,
+} from './rules';
 
 export const vinylInput = yup.object({
   name: shortText('Name'),
@@ -33,13 +44,27 @@ export const vinylInput = yup.object({
   details: vinylDetails.partial().default(undefined),
 });
 
+const laidFlat = (label: string) =>
+  orNothing(numberBetween(label, 20, 3000, 'In mm; empty where it is as usual for its size.')).default(null);
+
 export const blankInput = yup.object({
   name: shortText('Name'),
   supplier: optionalText('Supplier', 120),
   fabric: oneOf<Fabric>('Surface', FABRIC_NAMES),
   heating: oneOf<Heating>('Pressed on', HEATINGS),
+  shape: oneOf('Shape', BLANK_SHAPES)
+    .nullable()
+    .transform((shape: string | null) => (shape === '' ? null : shape))
+    .default(null),
   sizes: yup
-    .array(yup.object({ name: shortText('Size', 30), price: money('Price') }))
+    .array(
+      yup.object({
+        name: shortText('Size', 30),
+        price: money('Price'),
+        widthMm: laidFlat('Width laid flat'),
+        lengthMm: laidFlat('Length laid flat'),
+      }),
+    )
     .required()
     .min(1, 'Sizes: at least one, such as “one size”.')
     .max(40, 'Sizes: at most 40.')

@@ -3,6 +3,7 @@
 import * as yup from 'yup';
 import { WIDTH_RANGE_MM } from '../artwork';
 import { AREA_BASES, NOTHING_TYPED, PLAIN_DETAILS, type AreaBasis } from '../costing';
+import { SPOTS } from '../placing';
 import { PRICE_BASES, type PriceBasis } from '../stock';
 import { letteringInput } from './lettering-input';
 import { recipeInput } from './recipe-input';
@@ -30,6 +31,24 @@ const widths = yup.lazy(
       .default({}) as unknown as yup.Schema<Record<string, number>>,
 );
 
+const ownMm = (label: string, least: number, most: number) => orNothing(numberBetween(label, least, most, 'In mm.'));
+const placingInput = yup.object({
+  spot: oneOf('Spot', SPOTS)
+    .nullable()
+    .defined()
+    .transform((spot: string | null) => (spot === '' ? null : spot)),
+  dropMm: ownMm('Down from there', -500, 3000),
+  asideMm: ownMm('Moved aside', -1500, 1500),
+});
+
+/** Of an item's artworks: its placements first, then those of its options. */
+export const placingsInput = yup.object({
+  artworks: yup
+    .array(yup.object({ placing: placingInput.nullable().defined(), widthMm, widths }))
+    .required()
+    .max(24, 'Artworks: at most 24.'),
+});
+
 const placement = yup.object({
   artworkId: rowId('Artwork'),
   place: shortText('Where on it', 60),
@@ -38,6 +57,7 @@ const placement = yup.object({
   seenThrough: yup.boolean().required(),
   vinylIds: yup.array(rowId('Vinyl')).required().min(1, 'Vinyl: one for each layer.'),
   lettering: letteringInput.nullable().default(null),
+  placing: placingInput.nullable().default(null),
 });
 
 /** Empty stands for any. */

@@ -1,6 +1,7 @@
 // What a blank is, and how much heat its fabric stands.
 
 import type { Minor } from '../units';
+import type { BlankShape } from './blank-shape';
 import type { PrintArea } from './print-area';
 
 /** Highest temperature in °C that each surface takes; null where nothing is pressed on it. */
@@ -23,7 +24,13 @@ export const FABRIC_NAMES = Object.keys(FABRICS) as readonly Fabric[];
 export type Heating = 'flat' | 'wrap' | 'none';
 export const HEATINGS: readonly Heating[] = ['flat', 'wrap', 'none'];
 
-export type BlankSize = { readonly name: string; readonly price: Minor };
+export type BlankSize = {
+  readonly name: string;
+  readonly price: Minor;
+  /** Laid flat, mm: across the chest or the widest place, and from top to hem; null or left out where it is not measured. */
+  readonly widthMm?: number | null;
+  readonly lengthMm?: number | null;
+};
 export type BlankColour = { readonly name: string; readonly hex: string };
 export type Blank = {
   readonly id: number;
@@ -33,6 +40,8 @@ export type Blank = {
   readonly sizes: readonly BlankSize[];
   readonly colours: readonly BlankColour[];
   readonly areas: readonly PrintArea[];
+  /** Which outline is drawn of it; null or left out where its name tells. */
+  readonly shape?: BlankShape | null;
 };
 
 export const getCeiling = (blank: Pick<Blank, 'fabric'>): number | null => FABRICS[blank.fabric].ceilingC;

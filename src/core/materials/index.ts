@@ -3,6 +3,8 @@ export * from './vinyl-kinds';
 export * from './vinyl-details';
 export * from './vinyl';
 export * from './blank';
+export * from './blank-shape';
+export * from './size-names';
 export * from './print-area';
 export * from './shop-figures';
 export * from './filter-vinyls';

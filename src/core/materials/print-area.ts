@@ -1,12 +1,12 @@
 // Where on a blank something can be put: how large, how far from what a ruler finds, round what it curves, and what
 // lies in the way.
 
-import { figure, type Figure } from '../units';
+import { figure, POINT_NOISE_MM, type Figure } from '../units';
 
 /** What a position is measured from. */
 export const DATUMS = ['neckline', 'collar', 'shoulder seam', 'side seam', 'top edge', 'hem', 'rim', 'point'] as const;
-type Datum = (typeof DATUMS)[number];
-export const OBSTACLE_KINDS = ['zip', 'seam', 'pocket', 'handle', 'button', 'rib'] as const;
+export type Datum = (typeof DATUMS)[number];
+export const OBSTACLE_KINDS = ['zip', 'seam', 'pocket', 'handle', 'button', 'rib', 'drawstring'] as const;
 export type ObstacleKind = (typeof OBSTACLE_KINDS)[number];
 
 /** Lengths in mm from the top left of its area. */
@@ -53,26 +53,63 @@ export function findNamedArea(areas: readonly PrintArea[], sizeName: string, pla
 
 export type PlacementFault =
   | { readonly kind: 'too-wide' | 'too-high'; readonly byMm: number; readonly atMostMm: number }
+  | { readonly kind: 'outside'; readonly edge: AreaEdge; readonly byMm: number }
   | { readonly kind: 'obstacle'; readonly obstacle: ObstacleKind };
+type AreaEdge = 'left' | 'right' | 'top' | 'bottom';
 
-/** What is wrong with a piece of this size in the middle of the area; empty where all is well. */
-export function checkPlacement(area: PrintArea, widthMm: number, heightMm: number): readonly PlacementFault[] {
-  const left = (area.widthMm - widthMm) / 2,
-    top = (area.heightMm - heightMm) / 2;
-  const covered = area.obstacles.filter(
+/** Where a seller wants it other than in the middle of the area with its top at the area’s: mm; null as there. */
+export type OwnPlace = { readonly dropMm: number | null; readonly asideMm: number | null };
+const NO_PLACE: OwnPlace = { dropMm: null, asideMm: null };
+
+/** Upper left corner within the area, mm: in the middle of its width, its top at the area’s top, or as the seller says. */
+export const placeInArea = (area: PrintArea, widthMm: number, { dropMm, asideMm }: OwnPlace = NO_PLACE) => ({
+  xMm: (area.widthMm - widthMm) / 2 + (asideMm ?? 0),
+  yMm: (dropMm ?? area.dropMm) - area.dropMm,
+});
+
+/** Of whichever kind: what of the area a piece of this size lies on. */
+export const listCovered = (
+  area: PrintArea,
+  { xMm, yMm }: { readonly xMm: number; readonly yMm: number },
+  { widthMm, heightMm }: { readonly widthMm: number; readonly heightMm: number },
+): PrintArea['obstacles'] =>
+  area.obstacles.filter(
     (obstacle) =>
-      obstacle.xMm < left + widthMm &&
-      obstacle.xMm + obstacle.widthMm > left &&
-      obstacle.yMm < top + heightMm &&
-      obstacle.yMm + obstacle.heightMm > top,
+      obstacle.xMm < xMm + widthMm &&
+      obstacle.xMm + obstacle.widthMm > xMm &&
+      obstacle.yMm < yMm + heightMm &&
+      obstacle.yMm + obstacle.heightMm > yMm,
   );
+
+/** What is wrong with a piece of this size at its place in the area; empty where all is well. */
+export function checkPlacement(
+  area: PrintArea,
+  widthMm: number,
+  heightMm: number,
+  own: OwnPlace = NO_PLACE,
+): readonly PlacementFault[] {
+  const at = placeInArea(area, widthMm, own);
+  const covered = listCovered(area, at, { widthMm, heightMm });
+  const isTooWide = widthMm > area.widthMm;
+  const isTooHigh = heightMm > area.heightMm;
+  const edges: readonly (readonly [AreaEdge, number])[] = [
+    ...(isTooWide
+      ? []
+      : ([
+          ['left', -at.xMm],
+          ['right', at.xMm + widthMm - area.widthMm],
+        ] as const)),
+    ...(isTooHigh
+      ? []
+      : ([
+          ['top', -at.yMm],
+          ['bottom', at.yMm + heightMm - area.heightMm],
+        ] as const)),
+  ];
   return [
-    ...(widthMm > area.widthMm
-      ? [{ kind: 'too-wide', byMm: widthMm - area.widthMm, atMostMm: area.widthMm } as const]
-      : []),
-    ...(heightMm > area.heightMm
-      ? [{ kind: 'too-high', byMm: heightMm - area.heightMm, atMostMm: area.heightMm } as const]
-      : []),
+    ...(isTooWide ? [{ kind: 'too-wide', byMm: widthMm - area.widthMm, atMostMm: area.widthMm } as const] : []),
+    ...(isTooHigh ? [{ kind: 'too-high', byMm: heightMm - area.heightMm, atMostMm: area.heightMm } as const] : []),
+    ...edges.flatMap(([edge, byMm]) => (byMm > POINT_NOISE_MM ? [{ kind: 'outside', edge, byMm } as const] : [])),
     ...[...new Set(covered.map((obstacle) => obstacle.kind))].map(
       (obstacle) => ({ kind: 'obstacle', obstacle }) as const,
     ),

@@ -1,6 +1,6 @@
 // A layer as it is cut, read from its drawing: contours in cutting order, and outlines to lay out.
 
-import { getWornLayers, makeCutLayer, prepareFile, type CutPath, type PrepStep } from '../artwork';
+import { readCutLayer, type CutLayerWish, type CutPath } from '../artwork';
 import { boundPoints, type Polyline } from '../geometry';
 import { closeTogether, listIslands } from './prepare-pieces';
 
@@ -15,16 +15,7 @@ export type CutOutline = {
 };
 /** A layer as it is cut, and what of it would fall apart. */
 export type CutShape = CutOutline & { readonly islands: readonly CutOutline[] };
-/**
- * Of the worn layers, counted from 0, the one at `layerIndex`, with the artwork `widthMm` wide; `savedWidthMm` is the
- * width that the steps were taken at.
- */
-export type ShapeWish = {
-  readonly steps: readonly PrepStep[];
-  readonly savedWidthMm: number;
-  readonly widthMm: number;
-  readonly layerIndex: number;
-  readonly mirrored: boolean;
+export type ShapeWish = CutLayerWish & {
   /** Of its islands, from left to right as seen from the front, those that are wanted; left out for all of them. */
   readonly bits?: readonly number[] | undefined;
 };
@@ -34,18 +25,9 @@ export function readCutShape(
   drawing: string,
   { steps, savedWidthMm, widthMm, layerIndex, mirrored, bits }: ShapeWish,
 ): CutShape | null {
-  const prepared = prepareFile(drawing, steps.length > 0 ? steps : null, savedWidthMm);
-  if (!prepared.ok) return null;
-  const { resolved, facts } = prepared.value;
-  const key = getWornLayers(facts.measurement)[layerIndex]?.key;
-  const layer = resolved.layers.find((candidate) => candidate.key === key);
-  if (!layer) return null;
-  const k = widthMm / facts.measurement.widthMm;
-  const cut = makeCutLayer(resolved, layer, { name: '', mirrored });
-  const paths = cut.paths.map((path) => ({
-    ...path,
-    points: path.points.map((point) => ({ x: point.x * k, y: point.y * k })),
-  }));
+  const cut = readCutLayer(drawing, { steps, savedWidthMm, widthMm, layerIndex, mirrored });
+  if (!cut) return null;
+  const { paths } = cut;
   const islands = listIslands(paths.map((path) => path.points)).map(({ outer, members }) => ({
     outline: outer,
     holes: [],

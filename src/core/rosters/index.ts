@@ -8,6 +8,5 @@ export {
   type RosterMatch,
   type RosterRow,
 } from './match-columns';
-export { findSizeName } from './size-names';
 export { checkRoster, isBlocking, type RosterFinding } from './check-roster';
 export { readCustomers, type CustomerLine, type CustomersProblem } from './read-customers';

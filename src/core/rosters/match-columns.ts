@@ -2,7 +2,7 @@
 
 import type { Lettering } from '../artwork';
 import { looksLikeSize, type RosterTable } from './read-roster';
-import { findSizeName } from './size-names';
+import { findSizeName } from '../materials';
 
 /** What a list of names is for: the texts of an item, and the sizes and colours of its blank. */
 export type RosterItem = {

@@ -4,6 +4,7 @@ import { sql } from 'drizzle-orm';
 import { check, index, integer, primaryKey, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 import type { Lettering } from '../../core/artwork';
 import type { AreaBasis, ItemDetails, AcceptedCost } from '../../core/costing';
+import type { Placing } from '../../core/placing';
 import type { Minor } from '../../core/units';
 import { archivedAtMs, id, money, version } from '../columns';
 import { artworks } from './artworks';
@@ -62,6 +63,8 @@ export const itemPlacements = sqliteTable(
     seenThrough: integer('seen_through', { mode: 'boolean' }).notNull(),
     /** How a customer's own text is set there; null where it is a drawing like any other. */
     lettering: storedJson<Lettering>('lettering'),
+    /** Which usual place is meant, and measures of the seller’s own; null where its words tell. */
+    placing: storedJson<Placing>('placing'),
   },
   (table) => [
     primaryKey({ columns: [table.itemId, table.position] }),

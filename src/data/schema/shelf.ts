@@ -2,7 +2,16 @@
 
 import { sql } from 'drizzle-orm';
 import { check, index, integer, primaryKey, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
-import type { Fabric, Heating, Peel, Pressure, PrintArea, VinylDetails, VinylKind } from '../../core/materials';
+import type {
+  BlankShape,
+  Fabric,
+  Heating,
+  Peel,
+  Pressure,
+  PrintArea,
+  VinylDetails,
+  VinylKind,
+} from '../../core/materials';
 import { archivedAtMs, id, money, version } from '../columns';
 import { storedJson } from '../stored-json';
 
@@ -49,6 +58,8 @@ export const blanks = sqliteTable(
     fabric: text('fabric').$type<Fabric>().notNull(),
     heating: text('heating').$type<Heating>().notNull(),
     areas: storedJson<readonly PrintArea[]>('areas').notNull().default([]),
+    /** Which outline is drawn of it; null where its name tells. */
+    shape: text('shape').$type<BlankShape>(),
     archivedAtMs: archivedAtMs(),
     version: version(),
   },
@@ -64,6 +75,9 @@ export const blankSizes = sqliteTable(
     position: integer('position').notNull(),
     name: text('name').notNull(),
     price: money('price').notNull(),
+    /** Laid flat; null where it was not measured. */
+    widthMm: real('width_mm'),
+    lengthMm: real('length_mm'),
   },
   (table) => [
     primaryKey({ columns: [table.blankId, table.position] }),

@@ -7,7 +7,9 @@ import { formatClock, formatDuration } from '../../core/units';
 import type { BenchPartView, BenchView } from '../../views/bench';
 import type { RunningSession } from '../../views/frame';
 import { useKeys } from '../shared/keys';
+import { useMounted } from '../shared/use-mounted';
 import { useSettings } from '../shared/settings';
+import { late } from '../shared/late';
 import { BigFacts } from './BigFacts';
 import { NotHotYet, PressBar } from './PressBar';
 import { SoundChoice } from './SoundChoice';
@@ -16,6 +18,8 @@ import { usePress } from './use-press';
 import { useWeedStep } from './use-weed-step';
 import { useBatchRun, type BatchRun } from './use-batch-run';
 import type { Outcome } from './use-bench';
+
+const PlacePanel = late(() => import('./PlacePanel'));
 
 /** `partIds`: those that are done, where not all are. */
 export type StopWork = (work: RunningSession, outcome: Outcome, partIds?: readonly number[]) => void;
@@ -37,6 +41,9 @@ export function RunningBatch({ station, view, parts, running, nowMs, pending, on
   const heated = run?.instruction.kind === 'press' ? run.instruction.step.temperatureC : undefined;
   const press = usePress(station === 'press', heated ?? null);
   const weed = useWeedStep({ view, run, running, pending, onProgress });
+  // What comes late is not drawn on the server.
+  const isMounted = useMounted();
+  const placed = isMounted ? findPlaced(run) : null;
   const begin = () => {
     if (heated !== undefined) press.work({ act: 'close' });
     run?.begin();
@@ -61,8 +68,11 @@ export function RunningBatch({ station, view, parts, running, nowMs, pending, on
       {run ? (
         <StepCard
           run={run}
-          panel={weed?.panel ?? (heated !== undefined && <NotHotYet press={press.press} />)}
-          isPictured={weed !== null}
+          panel={
+            weed?.panel ??
+            (placed ? <PlacePanel {...placed} /> : heated !== undefined && <NotHotYet press={press.press} />)
+          }
+          isPictured={weed !== null || placed !== null}
           action={weed?.action ?? null}
           disabled={pending}
           onBegin={begin}
@@ -80,6 +90,13 @@ export function RunningBatch({ station, view, parts, running, nowMs, pending, on
       {station === 'press' && <SoundChoice />}
     </>
   );
+}
+
+/** What is laid out or placed now; null at any other step. */
+function findPlaced(run: BatchRun | null): { readonly lineId: number; readonly place: string | null } | null {
+  if (run?.instruction.kind !== 'press' || !run.piece) return null;
+  const { kind, place = null } = run.instruction.step;
+  return kind === 'lay-out' || kind === 'place' ? { lineId: run.piece.lineId, place } : null;
 }
 
 type EndsProps = Pick<Props, 'running' | 'pending' | 'parts' | 'onStop' | 'onSpoil'> & {

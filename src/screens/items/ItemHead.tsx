@@ -30,6 +30,7 @@ export function ItemHead({ values, archived, calculation, id, archive, save, isN
       </div>
       <div className="actions">
         {id !== null && <Button onClick={() => void archive(!archived)}>{archived ? 'Restore' : 'Archive'}</Button>}
+        {id !== null && <Button href={`/items/${id}/placing`}>Where it sits</Button>}
         {id !== null && <Button href={`/items/compare/${id}`}>Compare vinyls</Button>}
         {id !== null && <Button href={`/orders/new?item=${id}`}>Take an order for it</Button>}
         <Button type="submit" variant="contained" disabled={save.pending || (!isNew && !form.formState.isDirty)}>

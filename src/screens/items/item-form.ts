@@ -1,5 +1,6 @@
 // An item as it stands in its form, and as core reckons with it.
 
+import type { Placing } from '../../core/placing';
 import type { PressRecipe } from '../../core/pressing';
 import {
   chooseVinyls,
@@ -27,6 +28,8 @@ export type PlacementForm = {
   vinylIds: number[];
   /** A customer's own text, of which the artwork is a sample; none for a drawing. */
   lettering?: Lettering | null;
+  /** The seller’s own measures there; none where the words tell. */
+  placing?: Placing | null;
 };
 /** How it is pressed; `ownHeat` null for what makers ask for. */
 type RecipeForm = Omit<PressRecipe, 'ownHeat'> & { ownHeat: { temperatureC: number; seconds: number } | null };

@@ -28,7 +28,7 @@ export default function QuickBlank({ onMade, onCancel }: Props) {
     onSaved: ({ id, version }) => {
       const values = form.getValues();
       const sizes = values.sizes.map((size) => ({ ...size, price: minor(size.price!) }));
-      onMade({ ...values, sizes, id, version, archived: false });
+      onMade({ ...values, shape: values.shape || null, sizes, id, version, archived: false });
     },
   });
   const pickFabric = (fabric: string) =>

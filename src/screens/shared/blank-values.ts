@@ -1,6 +1,6 @@
 // A blank as it stands in its form.
 
-import type { Fabric, Heating, PrintArea } from '../../core/materials';
+import type { BlankShape, Fabric, Heating, PrintArea } from '../../core/materials';
 import { UNCHOSEN } from '../../theme/tokens';
 
 export type BlankValues = {
@@ -8,8 +8,10 @@ export type BlankValues = {
   supplier: string;
   fabric: Fabric;
   heating: Heating;
+  /** Empty where its name tells. */
+  shape: BlankShape | '';
   /** Prices are null until they are typed. */
-  sizes: { name: string; price: number | null }[];
+  sizes: { name: string; price: number | null; widthMm: number | null; lengthMm: number | null }[];
   colours: { name: string; hex: string }[];
   areas: PrintArea[];
 };
@@ -19,7 +21,8 @@ export const START_BLANK: BlankValues = {
   supplier: '',
   fabric: 'cotton',
   heating: 'flat',
-  sizes: [{ name: 'one size', price: null }],
+  shape: '',
+  sizes: [{ name: 'one size', price: null, widthMm: null, lengthMm: null }],
   colours: [{ name: 'white', hex: UNCHOSEN.white }],
   areas: [],
 };

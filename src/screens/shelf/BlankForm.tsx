@@ -7,10 +7,10 @@ import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import { useFieldArray, useForm, type Resolver } from 'react-hook-form';
 import { blankInput } from '../../core/input';
-import { FABRIC_NAMES, FABRICS, HEATINGS, type Heating } from '../../core/materials';
+import { BLANK_SHAPES, FABRIC_NAMES, FABRICS, HEATINGS, type Heating } from '../../core/materials';
 import type { BlankView } from '../../views/shelf';
 import { Choice, FormActions, TextLine, useSave } from '../shared/form';
-import { MoneyField } from '../shared/number-fields';
+import { LengthField, MoneyField } from '../shared/number-fields';
 import { AreaFields } from './AreaFields';
 import { UNCHOSEN } from '../../theme/tokens';
 import { START_BLANK, type BlankValues } from '../shared/blank-values';
@@ -30,7 +30,13 @@ export default function BlankForm({
   onArchive: (blank: BlankView) => void;
 }) {
   const start = blank
-    ? { ...blank, sizes: [...blank.sizes], colours: [...blank.colours], areas: [...blank.areas] }
+    ? {
+        ...blank,
+        shape: blank.shape ?? ('' as const),
+        sizes: blank.sizes.map((size) => ({ ...size, widthMm: size.widthMm ?? null, lengthMm: size.lengthMm ?? null })),
+        colours: [...blank.colours],
+        areas: [...blank.areas],
+      }
     : START_BLANK;
   const form = useForm<BlankValues>({
     resolver: yupResolver(blankInput) as unknown as Resolver<BlankValues>,
@@ -107,9 +113,18 @@ function BlankFields({ form, sizes, row, colours, blank }: BlankFieldsProps) {
           label="Pressed on"
           options={HEATINGS.map((name) => ({ value: name, label: HEATING_LABELS[name] }))}
         />
+        <Choice
+          form={form}
+          name="shape"
+          label="Drawn as"
+          options={[
+            { value: '', label: 'what its name says' },
+            ...BLANK_SHAPES.map((name) => ({ value: name, label: name })),
+          ]}
+        />
       </div>
-      <div className="cols split-1-1">
-        <SizeFields sizes={sizes} row={row} form={form} />
+      <div className="cols split-2-1">
+        <SizeFields sizes={sizes} form={form} />
         <ColourFields colours={colours} row={row} form={form} />
       </div>
       <AreaFields form={form} />
@@ -124,23 +139,19 @@ function BlankFields({ form, sizes, row, colours, blank }: BlankFieldsProps) {
 
 type SizeFieldsProps = {
   readonly sizes: UseFieldArrayReturn<BlankValues, 'sizes', 'id'>;
-  readonly row: {
-    readonly display: 'grid';
-    readonly gap: 10;
-    readonly gridTemplateColumns: 'minmax(0,1fr) minmax(0,1fr) auto';
-    readonly alignItems: 'start';
-  };
   readonly form: UseFormReturn<BlankValues>;
 };
 
-function SizeFields({ sizes, row, form }: SizeFieldsProps) {
+function SizeFields({ sizes, form }: SizeFieldsProps) {
   return (
     <fieldset className="cols bare pad-0 flat">
-      <legend className="soft below-3">Sizes</legend>
+      <legend className="soft below-3">Sizes, with how wide and long each is laid flat, where you measured it</legend>
       {sizes.fields.map((field, index) => (
-        <div key={field.id} style={row}>
+        <div key={field.id} className="size-row">
           <TextLine form={form} name={`sizes.${index}.name`} label={`Size ${index + 1}`} />
           <MoneyField form={form} name={`sizes.${index}.price`} label="Price" />
+          <LengthField form={form} name={`sizes.${index}.widthMm`} label="Wide" />
+          <LengthField form={form} name={`sizes.${index}.lengthMm`} label="Long" />
           <Button
             onClick={() => sizes.remove(index)}
             disabled={sizes.fields.length === 1}
@@ -153,7 +164,14 @@ function SizeFields({ sizes, row, form }: SizeFieldsProps) {
       <div>
         <Button
           size="small"
-          onClick={() => sizes.append({ name: '', price: form.getValues('sizes').at(-1)?.price ?? null })}
+          onClick={() =>
+            sizes.append({
+              name: '',
+              price: form.getValues('sizes').at(-1)?.price ?? null,
+              widthMm: null,
+              lengthMm: null,
+            })
+          }
         >
           Add a size
         </Button>

@@ -7,7 +7,7 @@ import { findOrderIdsOfLines, loadStandingOrders } from '../../data/order-store'
 import type { BenchLineView, BenchView } from '../../views/bench';
 import { getShop, type ShopContext } from '../context';
 import { notFound } from '../errors';
-import { readMadeLines } from '../items/materials';
+import { readMadeLines, type MadeLine, type Materials } from '../items/materials';
 import { readOrdersInHand, readStanding } from '../orders/read-orders';
 import { loadRunning } from '../shop/load-frame';
 import { keyRuns, narrowToPieces, readSavedOfParts, toBenchParts, toLineView, toPartView } from './bench-views';
@@ -52,11 +52,20 @@ export function loadStation(shop: ShopContext, station: Station): BenchView {
 
 /** How the pieces of a line are made. @throws ShopError not-found */
 export function loadBenchLine(shop: ShopContext, lineId: number): BenchLineView {
+  const { line, materials } = requireMadeLine(shop, lineId);
+  return toLineView(shop, lineId, line, materials);
+}
+
+/** A line of an order that is in hand. @throws ShopError not-found */
+export function requireMadeLine(
+  shop: ShopContext,
+  lineId: number,
+): { readonly line: MadeLine; readonly materials: Materials } {
   const orders = loadStandingOrders(shop.db, findOrderIdsOfLines(shop.db, [lineId])).map(readStanding);
-  const made = readMadeLines(shop, orders);
-  const line = made.lines.get(lineId);
+  const { lines, materials } = readMadeLines(shop, orders);
+  const line = lines.get(lineId);
   if (!line) throw notFound('This line');
-  return toLineView(shop, lineId, line, made.materials);
+  return { line, materials };
 }
 
 /** @throws ShopError not-found when it is none of the four. */

@@ -6,6 +6,7 @@ import { join } from 'node:path';
 import { PLAIN_DETAILS, type StoredPacking } from '../../core/costing/index';
 import { DEFAULT_SHOP_FIGURES, type ShopFigures } from '../../core/materials/index';
 import { PLAIN_LETTERING, type Lettering } from '../../core/artwork/index';
+import type { Placing } from '../../core/placing/index';
 import { blankInput, channelInput, itemInput, vinylInput } from '../../core/input/index';
 import { seedOrder, type DemoOrder } from './seed-demo-orders';
 import type { Database } from '../../data/database';
@@ -28,6 +29,7 @@ type DemoPlacement = {
   /** A customer's own text instead of a drawing; what is left out is as usual. */
   lettering?: Partial<Lettering> & Pick<Lettering, 'sample'>;
   widths?: Record<string, number>;
+  placing?: Placing;
   vinyls: string[];
 };
 type DemoPacking = Omit<StoredPacking, 'artworkId' | 'artworkVersion'> & { artwork: string };
@@ -40,7 +42,8 @@ type DemoFile = {
     supplier: string;
     fabric: string;
     heating: string;
-    sizes: [string, number][];
+    /** Name, price, and how wide and long it is laid flat. */
+    sizes: [string, number, number?, number?][];
     colours: [string, string][];
   }[];
   channels: { name: string }[];
@@ -138,7 +141,7 @@ function seedShelf({ file, shop, ids }: Seed): void {
   for (const blank of file.blanks) {
     const input = parseInput(blankInput, {
       ...blank,
-      sizes: blank.sizes.map(([name, price]) => ({ name, price })),
+      sizes: blank.sizes.map(([name, price, widthMm, lengthMm]) => ({ name, price, widthMm, lengthMm })),
       colours: blank.colours.map(([name, hex]) => ({ name, hex })),
     });
     ids.blanks.set(input.name, addBlank(shop, input).id);
@@ -166,7 +169,8 @@ async function seedArtworks({ folder, file, shop, clock, ids }: Seed): Promise<v
 }
 
 async function seedItem({ shop, ids }: Seed, item: DemoFile['items'][number]): Promise<void> {
-  const place = async ({ artwork, place: where, widthMm, widths = {}, vinyls, lettering }: DemoPlacement) => ({
+  const place = async ({ artwork, place: where, widthMm, widths = {}, vinyls, lettering, placing }: DemoPlacement) => ({
+    placing,
     artworkId: ids.artworks.get(artwork ?? ''),
     place: where,
     widthMm,

@@ -1,7 +1,7 @@
 // A channel's order in the shop's own terms: its articles as items, its columns as texts and options.
 
 import type { FeedLine, FeedOrder } from '../../core/feeds/index';
-import { findSizeName } from '../../core/rosters/index';
+import { findSizeName } from '../../core/materials/index';
 import { groupBy } from '../../core/units/index';
 import type { ShopContext } from '../context';
 import { loadFeedItems, loadFeedNames } from '../../data/feed-store';

@@ -3,6 +3,7 @@
 import type { FormatSettings } from '../../core/units';
 import { loadWholePriceList, type PriceListQuery } from '../items/load-price-list';
 import { printLoadCard } from '../paper/load-card';
+import { printPlacingGuide, writeBentLayer } from '../paper/placing-guide';
 import { printOffcutLabels } from '../paper/offcut-labels';
 import { printCareCards } from '../paper/orders/care-cards';
 import { printOrderLabels } from '../paper/orders/order-labels';
@@ -39,12 +40,14 @@ const PAPERS = {
   printPackingSlip,
   printLoadCard,
   printOffcutLabels,
+  printPlacingGuide,
   printProof,
   printPurchase,
   printQuote,
   printTicket,
   printWeedingMap,
   printWholePriceList,
+  writeBentLayer,
   writeOrderLinesCsv,
   writeOrdersCsv,
   writeWholePriceList,

@@ -6,7 +6,7 @@ import type { InferType } from 'yup';
 import { inTransaction } from '../../data/database';
 import { getWornLayers } from '../../core/artwork';
 import { listArtworkIds, toAcceptedCost, type ItemPlan, type AcceptedCost, type Placement } from '../../core/costing';
-import type { itemInput } from '../../core/input';
+import type { itemInput, placingsInput } from '../../core/input';
 import { minor } from '../../core/units';
 import { findArtwork } from '../../data/artwork-store';
 import { markLetteringsUsed } from '../../data/lettering-store';
@@ -24,6 +24,8 @@ import { notFound, ShopError, stale } from '../errors';
 import { loadEvidence } from './evidence';
 import { loadMaterials } from './materials';
 import { priceItem } from './price-item';
+
+type PlacingInput = InferType<typeof placingsInput>;
 
 function checkPlacement(shop: ShopContext, placement: Placement, sizes: readonly string[], field: string): Placement {
   const artwork = findArtwork(shop.db, placement.artworkId);
@@ -134,6 +136,37 @@ export function changeItem(shop: ShopContext, id: number, input: InferType<typeo
   const saved = inTransaction(shop.db, () => {
     const fields = toItemFields(shop, input);
     markLetteringsUsed(shop.db, listArtworkIds(fields));
+    return updateItem(shop.db, id, fields, version, calculateAcceptedCost(shop, fields, id));
+  });
+  if (!saved) throw stale('This item');
+  return changed(id, version);
+}
+
+/**
+ * Where its artworks lie, and how wide they are on each size; all else stays. Placements first, then those of its
+ * options, in their order. @throws ShopError naming the field
+ */
+export function changePlacing(shop: ShopContext, id: number, { artworks }: PlacingInput, version: number): Saved {
+  const item = findItem(shop.db, id);
+  if (!item) throw notFound('This item');
+  const { placements, details } = item;
+  if (artworks.length !== placements.length + details.options.length) throw stale('This item');
+  const sizes = findBlank(shop.db, item.blankId)?.sizes.map(({ name }) => name) ?? [];
+  const put = (placement: Placement, at: number): Placement =>
+    checkPlacement(shop, { ...placement, ...artworks[at]! }, sizes, `artworks[${at}]`);
+  const saved = inTransaction(shop.db, () => {
+    const { id: _id, version: _version, archived: _archived, acceptedCost: _acceptedCost, ...kept } = item;
+    const fields: ItemFields = {
+      ...kept,
+      placements: placements.map(put),
+      details: {
+        ...details,
+        options: details.options.map((option, at) => ({
+          ...option,
+          placement: put(option.placement, placements.length + at),
+        })),
+      },
+    };
     return updateItem(shop.db, id, fields, version, calculateAcceptedCost(shop, fields, id));
   });
   if (!saved) throw stale('This item');

@@ -34,7 +34,7 @@ function toVinylFields(input: InferType<typeof vinylInput>): VinylFields {
 
 const toBlankFields = (input: InferType<typeof blankInput>): BlankFields => ({
   ...input,
-  sizes: input.sizes.map((size) => ({ name: size.name, price: minor(size.price) })),
+  sizes: input.sizes.map((size) => ({ ...size, price: minor(size.price) })),
 });
 
 export function addVinyl(shop: ShopContext, input: InferType<typeof vinylInput>): Saved {

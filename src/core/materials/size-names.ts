@@ -10,7 +10,7 @@ const WORDS: Readonly<Record<string, string>> = {
 };
 
 /** One way of writing for all that mean the same: "XX-Large", "2X" and "XXL" are "2xl". */
-function plainSize(written: string): string {
+export function plainSize(written: string): string {
   const spaced = written
     .trim()
     .toLowerCase()

@@ -1,0 +1,19 @@
+// Where on a blank an artwork lies: how wide on each size, how far from what, drawn to scale, and how to find it by hand.
+export type { BlankOutline } from './blank-outline';
+export {
+  findClear,
+  findOverlapping,
+  placeArtwork,
+  type ArtworkToPlace,
+  type PlacedArtwork,
+  type Placing,
+  type PlacingBlank,
+  type PlacingFault,
+  type Shift,
+} from './place-artwork';
+export { listPlacingSteps, type PlacingStep } from './placing-steps';
+export { proposeWidths, shareWidths, type ProposedWidth, type WantedWidth } from './propose-widths';
+export { measureSize, shapeOf } from './size-measures';
+export { guessSpot, SPOTS, SPOTS_OF, type Spot } from './spots';
+export { listGlueMarks, tileGuide, TILE_OVERLAP_MM, type GuideTile } from './tile-guide';
+export { bendLayer, bendPoint, planBend, planBendOf, spaceSlits, tellSag, type Bend } from './wrap';
