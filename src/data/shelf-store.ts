@@ -7,7 +7,7 @@ import { toLikePattern } from './like';
 import type { Database } from './database';
 import { isIn } from './is-in';
 import { insertRow } from './prepared';
-import { blankColours, blanks, blankSizes, supplies, vinyls } from './schema';
+import { blankColours, blanks, blankSizes, hasOwnPress, supplies, vinyls } from './schema';
 
 type Stored = { readonly supplier: string; readonly version: number; readonly archived: boolean };
 export type StoredVinyl = Vinyl & Stored;
@@ -101,6 +101,16 @@ export function findVinyl(db: Database, id: number): StoredVinyl | null {
 /** Those of these ids, archived ones too. */
 export const findVinyls = (db: Database, ids: readonly number[]): readonly StoredVinyl[] =>
   db.select().from(vinyls).where(isIn(vinyls.id, ids)).all().map(toVinyl);
+
+/** Those that the shop presses its own way on some fabric, by name. */
+export const listVinylsWithOwnPress = (db: Database): readonly StoredVinyl[] =>
+  db
+    .select()
+    .from(vinyls)
+    .where(and(hasOwnPress, isNull(vinyls.archivedAtMs)))
+    .orderBy(asc(vinyls.name))
+    .all()
+    .map(toVinyl);
 
 export function insertVinyl(db: Database, fields: VinylFields): number {
   return insertRow(db, vinyls, toVinylRow(fields));

@@ -52,6 +52,18 @@ describe('what is to be done now', () => {
     );
   });
 
+  it('a vinyl that lets go better warm is warmed before it is weeded', () => {
+    const warmed = [{ id: 1, rollWidthMm: 500, details: { warmToWeed: true } }] as unknown as Parameters<
+      typeof describeInstruction
+    >[1]['vinyls'];
+    const said = describeInstruction(
+      { kind: 'weed', piece: 0 },
+      { pieces: [PART], line: LINE, vinyls: warmed },
+      SETTINGS,
+    );
+    expect(said.facts[0]).toBe('warm it 2 to 3 s on the lower platen first');
+  });
+
   it('at the press tells degrees, seconds, pressure and cover', () => {
     const said = say(press({ vinylName: 'Tarn Cool', temperatureC: 150, pressure: 'firm', covered: true }));
     expect(said).toEqual({ what: 'Press: Tarn Cool', facts: ['150 °C', '15 s', 'firm', 'covered'] });

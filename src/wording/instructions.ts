@@ -56,7 +56,7 @@ export function describeInstruction(
         facts: ['store the rest with its code'],
       };
     case 'weed':
-      return describeWeeding(part, line);
+      return describeWeeding(part, line, vinyl?.details.warmToWeed ?? false);
     case 'read':
       return { what: `Read: ${part.texts.join(' ')}`, facts: ['letter by letter, as it stands on the ticket'] };
     case 'look':
@@ -74,7 +74,7 @@ export function describeInstruction(
 const sayLoadSheet = ({ sheet }: { readonly sheet: number | null }, count: number): string =>
   sheet !== null && count > 1 ? `, sheet ${sheet + 1}` : '';
 
-function describeWeeding(part: BenchPartView, line: BenchLineView | undefined): SaidInstruction {
+function describeWeeding(part: BenchPartView, line: BenchLineView | undefined, isWarmed: boolean): SaidInstruction {
   const layer = line?.layers[part.layerIndex];
   const stays = layer?.pieces ?? 0;
   const again = part.recut ? [`only ${part.recut.bits.length} of ${part.recut.of} bits, cut again`] : [];
@@ -82,6 +82,7 @@ function describeWeeding(part: BenchPartView, line: BenchLineView | undefined): 
     what: `Weed ${part.layerText ?? part.layerName}`,
     facts: [
       ...again,
+      ...(isWarmed ? ['warm it 2 to 3 s on the lower platen first'] : []),
       'outside first, from a corner',
       ...(layer
         ? [`${plural(layer.cavities, 'cavity')} out`, `${plural(stays, 'piece')} ${verbFor(stays, 'stays', 'stay')}`]

@@ -14,6 +14,7 @@ const IRREGULAR: Readonly<Record<string, string>> = {
   match: 'matches',
   pass: 'passes',
   supply: 'supplies',
+  wash: 'washes',
 };
 
 /** The noun for so many, e.g. "part" or "parts"; `many` where its plural follows no rule. */

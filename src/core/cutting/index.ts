@@ -6,3 +6,4 @@ export * from './place-test';
 export { makeTestFigure } from './test-figure';
 export { readHpgl } from './read-hpgl';
 export { locateKnife, planKnifeRun, type KnifeRun } from './knife-run';
+export { choosePreset, isWornPast, PRESET_USES, type CutPreset, type PresetUse } from './cut-preset';

@@ -5,7 +5,7 @@ import { BLADE_ANGLES, SETTING_RANGE, TEST_RESULTS, type BladeAngle, type TestRe
 import { numberBetween, oneOf, wholeBetween } from './rules';
 
 const { forceGrams, speedMmPerS, passes } = SETTING_RANGE;
-const setting = yup.object({
+export const cutSetting = yup.object({
   forceGrams: numberBetween('Force', forceGrams.least, forceGrams.most, 'In grams.').required(),
   speedMmPerS: numberBetween('Speed', speedMmPerS.least, speedMmPerS.most, 'In mm a second.').required(),
   passes: wholeBetween('Passes', passes.least, passes.most, 'How often each line is cut.').required(),
@@ -19,7 +19,7 @@ export const cutStepInput = yup.object({
   sheet: wholeBetween('Sheet', 0, 1000, 'Counted from 0.').required(),
   /** Read off by hand; null where the machine senses it. */
   widthMm: numberBetween('Width', 10, 5000, 'In mm.').nullable().default(null),
-  setting: setting.nullable().default(null),
+  setting: cutSetting.nullable().default(null),
   result: oneOf<TestResult>('Result', TEST_RESULTS).nullable().optional().default(null),
   untested: yup.boolean().default(false),
 });

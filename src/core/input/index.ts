@@ -23,6 +23,7 @@ export { itemInput, placingsInput, widthMm } from './item-inputs';
 export * from './stock-inputs';
 export { planInput, planVersion } from './plan-input';
 export { nestInput } from './nest-input';
+export { lookInput, presetInput, recipeChange } from './recipes-input';
 export { channelInput } from './channel-input';
 export { cutSavedInput, cutSheetInput, cutSheetVersion } from './cut-sheet-input';
 export { loadCardInput } from './load-card-input';

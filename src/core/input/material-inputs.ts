@@ -10,6 +10,8 @@ import {
   FINISHES,
   GRADES,
   OBSTACLE_KINDS,
+  RECIPE_SOURCES,
+  type OwnPress,
   PEELS,
   PRESSURES,
   type Fabric,
@@ -17,7 +19,8 @@ import {
   type Pressure,
   type PressSetting,
 } from '../materials';
-import { numberBetween, oneOf, optionalText, orNothing, shortText } from './rules';
+import { OWN_HEAT_RANGE } from '../pressing';
+import { calendarDay, numberBetween, oneOf, optionalText, orNothing, shortText } from './rules';
 
 export const pressInput = yup.object({
   lowC: numberBetween('Lowest temperature', 60, 260, 'Below it nothing sticks, above it films burn. In °C.'),
@@ -29,16 +32,27 @@ export const pressInput = yup.object({
   peel: oneOf<Peel>('Peel', PEELS),
 });
 
-/** Settings by fabric: only names of fabrics, each with a whole setting. */
-const pressOn = yup.lazy((value: unknown) => {
-  const names = Object.keys((value ?? {}) as object).filter((name): name is Fabric =>
-    (FABRIC_NAMES as readonly string[]).includes(name),
-  );
-  return yup
-    .object(Object.fromEntries(names.map((name) => [name, pressInput])))
-    .noUnknown('On a fabric: choose one that Chiral knows.')
-    .required() as unknown as yup.Schema<Partial<Record<Fabric, PressSetting>>>;
+export const ownPress = yup.object({
+  temperatureC: numberBetween('Temperature', OWN_HEAT_RANGE.leastC, OWN_HEAT_RANGE.mostC, 'In °C.'),
+  seconds: numberBetween('Seconds', OWN_HEAT_RANGE.leastSeconds, OWN_HEAT_RANGE.mostSeconds, 'Of the full press.'),
+  pressure: oneOf<Pressure>('Pressure', PRESSURES),
+  peel: oneOf<Peel>('Peel', PEELS),
+  source: oneOf('Source', RECIPE_SOURCES),
+  day: calendarDay('Since'),
+  note: optionalText('Note', 300),
 });
+
+/** By fabric: only names of fabrics, each with what is asked of one. */
+const byFabric = <T>(one: yup.AnySchema) =>
+  yup.lazy((value: unknown) => {
+    const names = Object.keys((value ?? {}) as object).filter((name): name is Fabric =>
+      (FABRIC_NAMES as readonly string[]).includes(name),
+    );
+    return yup
+      .object(Object.fromEntries(names.map((name) => [name, one])))
+      .noUnknown('On a fabric: choose one that Chiral knows.')
+      .default({}) as unknown as yup.Schema<Partial<Record<Fabric, T>>>;
+  });
 
 const detail = (label: string) =>
   orNothing(
@@ -60,7 +74,9 @@ export const vinylDetails = yup.object({
   strokeMm: detail('Thinnest stroke'),
   gapMm: detail('Narrowest gap'),
   cover: oneOf('Cover sheet', COVERS),
-  pressOn,
+  pressOn: byFabric<PressSetting>(pressInput),
+  ownPress: byFabric<OwnPress>(ownPress),
+  warmToWeed: yup.boolean().default(false),
   washNote: optionalText('Washing', 300),
   grade: oneOf('Grade', GRADES),
   sheetText: optionalText('Maker’s sheet', 8000),

@@ -14,13 +14,8 @@ import {
   type OrderTerms,
   type PaymentKind,
 } from '../orders';
-import { money, numberBetween, oneOf, optionalText, orNothing, rowId, shortText, wholeBetween } from './rules';
+import { isDay, money, numberBetween, oneOf, optionalText, orNothing, rowId, shortText, wholeBetween } from './rules';
 
-const isDay = (text: string | undefined) =>
-  text !== undefined &&
-  /^\d{4}-\d{2}-\d{2}$/.test(text) &&
-  !Number.isNaN(Date.parse(`${text}T00:00:00Z`)) &&
-  new Date(`${text}T00:00:00Z`).toISOString().startsWith(text);
 export const dueDay = yup
   .string()
   .required('Due: choose the day it is promised for.')

@@ -83,3 +83,15 @@ export const oneOf = <T extends string>(label: string, values: readonly T[]) =>
     .mixed<T>()
     .oneOf([...values], `${label}: choose one of ${values.join(', ')}.`)
     .required(`${label}: choose one.`);
+
+/** A day of the calendar, as ISO writes it. */
+export const isDay = (text: string | undefined) =>
+  text !== undefined &&
+  /^\d{4}-\d{2}-\d{2}$/.test(text) &&
+  !Number.isNaN(Date.parse(`${text}T00:00:00Z`)) &&
+  new Date(`${text}T00:00:00Z`).toISOString().startsWith(text);
+export const calendarDay = (label: string) =>
+  yup
+    .string()
+    .required(`${label}: choose a day.`)
+    .test('day', `${label}: a day of the calendar, such as 2027-03-31.`, isDay);

@@ -1,7 +1,7 @@
 // What the maker's sheet and the shop's own trials say of a vinyl, beyond its kind.
 
 import type { Fabric } from './blank';
-import { getKindFacts, type PressSetting, type VinylKind } from './vinyl-kinds';
+import { getKindFacts, type Peel, type PressSetting, type Pressure, type VinylKind } from './vinyl-kinds';
 
 export const FINISHES = [
   'matt',
@@ -28,6 +28,21 @@ type Cover = (typeof COVERS)[number];
 export const GRADES = ['sell', 'own use', 'stencil', 'no'] as const;
 export type Grade = (typeof GRADES)[number];
 
+/** Who says so: tried here, told by who sells it, by another of the trade, or as it was always done. */
+export const RECIPE_SOURCES = ['own trial', 'supplier', 'colleague', 'habit'] as const;
+type RecipeSource = (typeof RECIPE_SOURCES)[number];
+/** How the shop itself presses a vinyl on a fabric, whatever its maker says. */
+export type OwnPress = {
+  readonly temperatureC: number;
+  readonly seconds: number;
+  readonly pressure: Pressure;
+  readonly peel: Peel;
+  readonly source: RecipeSource;
+  /** Since when, ISO day. */
+  readonly day: string;
+  readonly note: string;
+};
+
 export type VinylDetails = {
   /** In micrometres; null where nobody said. */
   readonly thicknessUm: number | null;
@@ -44,6 +59,10 @@ export type VinylDetails = {
   readonly cover: Cover;
   /** Where a fabric asks for other heat than `press`. */
   readonly pressOn: Partial<Readonly<Record<Fabric, PressSetting>>>;
+  /** The shop's own, by fabric. */
+  readonly ownPress: Partial<Readonly<Record<Fabric, OwnPress>>>;
+  /** It lets go better when it was warmed for a moment before weeding. */
+  readonly warmToWeed: boolean;
   readonly washNote: string;
   readonly grade: Grade;
   readonly sheetText: string;
@@ -73,6 +92,8 @@ export function getOrdinaryDetails(kind: VinylKind): VinylDetails {
     gapMm: null,
     cover: 'when bare',
     pressOn: {},
+    ownPress: {},
+    warmToWeed: false,
     washNote: family === 'heat' ? 'Rest it a day, then wash it inside out, cool.' : '',
     grade: kind === 'stencil' ? 'stencil' : 'sell',
     sheetText: '',

@@ -6,3 +6,5 @@ export { listFittingVinyls, type PressProblem } from './safe-window';
 export * from './press-recipe';
 export { compareSchools, SCHOOL_OPTIONS, type SchoolChange, type SchoolSwitch } from './compare-schools';
 export { orderPressRun, type PressRun } from './press-run';
+export { chooseOwnTemperature, findOwnPress } from './own-press';
+export { hasFailed, LOOK_KINDS, sumLooks, type LookKind, type LooksSum, type PressLook } from './press-looks';

@@ -4,6 +4,7 @@ import type { Blank, ObstacleKind, Peel, PressSetting, ShopFigures, Vinyl } from
 import { succeed, type Result } from '../units';
 import { getCoolest, type PressRecipe } from './press-recipe';
 import { countSections, type PressStep } from './press-step';
+import { chooseOwnTemperature, getSettingAt, suitsAll } from './own-press';
 import { findSafeWindow, getHeat, getLimit, type PressProblem } from './safe-window';
 
 export type PlanLayer = {
@@ -40,7 +41,7 @@ export function planPlace(input: PlaceInput, common: number | null): Result<Plac
   if (!temperature.ok) return temperature;
   const temperatureC = temperature.value;
   const hot = layers.flatMap(({ vinyl }): HotLayer[] => {
-    const setting = temperatureC === null ? null : getHeat(vinyl, blank);
+    const setting = temperatureC === null ? null : getSettingAt(vinyl, blank, temperatureC);
     return setting ? [{ vinyl, setting: setSchool(setting, recipe) }] : [];
   });
   const applied = layers.filter(({ vinyl }) => !hot.some((one) => one.vinyl === vinyl));
@@ -65,7 +66,10 @@ export function planPlace(input: PlaceInput, common: number | null): Result<Plac
   });
 }
 
-/** The shop's own heat is taken as it is, with a caution; where nothing is heated there is none. */
+/**
+ * The shop's own heat is taken as it is, with a caution: the item's before its vinyls'. Where nothing is heated there is
+ * none.
+ */
 function findTemperature(
   { layers, blank, recipe }: PlaceInput,
   common: number | null,
@@ -73,6 +77,8 @@ function findTemperature(
   const window = findSafeWindow(layers, blank);
   const isHeated = layers.some(({ vinyl }) => getHeat(vinyl, blank));
   if (recipe.ownHeat && isHeated && getLimit(blank) !== null) return succeed(recipe.ownHeat.temperatureC);
+  const own = chooseOwnTemperature(layers, blank);
+  if (own !== null) return succeed(common !== null && suitsAll(layers, blank, common) ? common : own);
   if (!window.ok) return window;
   return succeed(window.value && (common ?? window.value));
 }

@@ -3,6 +3,7 @@
 import { getKindFacts, type Blank, type Peel, type Vinyl } from '../materials';
 import type { LayerHeat } from './heat-load';
 import { isHotter, type PressRecipe } from './press-recipe';
+import { getSettingAt } from './own-press';
 import { getHeat, getLimit } from './safe-window';
 
 export type PressCaution =
@@ -52,7 +53,7 @@ export function findCautions({ layers, blank, recipe, temperatureC, heat }: Plac
       ? [{ kind: 'cure', hours: CURE_HOURS } as const]
       : []),
     ...findBadStacks(layers),
-    ...(temperatureC === null ? [] : findLeftMakers(layers, blank, recipe)),
+    ...(temperatureC === null ? [] : findLeftMakers(layers, { blank, recipe, temperatureC })),
     ...heat.flatMap(({ vinylName, seconds, limitSeconds }) =>
       seconds > limitSeconds ? [{ kind: 'too-much-heat', vinylName, seconds, limitSeconds } as const] : [],
     ),
@@ -73,24 +74,33 @@ function findBadStacks(layers: Place['layers']): readonly PressCaution[] {
 }
 
 /** Where the shop's own school is not the makers'. */
-function findLeftMakers(layers: Place['layers'], blank: Blank, recipe: PressRecipe): readonly PressCaution[] {
+function findLeftMakers(
+  layers: Place['layers'],
+  {
+    blank,
+    recipe,
+    temperatureC,
+  }: { readonly blank: Blank; readonly recipe: PressRecipe; readonly temperatureC: number },
+): readonly PressCaution[] {
   const hot = layers.flatMap(({ vinyl }) => {
     const setting = getHeat(vinyl, blank);
     return setting ? [{ vinyl, setting }] : [];
   });
   const { ownHeat, peel } = recipe;
+  const ownC = ownHeat?.temperatureC ?? temperatureC;
   const ceilingC = getLimit(blank);
   return [
-    ...(ownHeat && ceilingC !== null && ownHeat.temperatureC > ceilingC
-      ? [{ kind: 'off-blank', blankName: blank.name, ceilingC, ownC: ownHeat.temperatureC } as const]
+    ...(ceilingC !== null && ownC > ceilingC
+      ? [{ kind: 'off-blank', blankName: blank.name, ceilingC, ownC } as const]
       : []),
     ...hot.flatMap(({ vinyl, setting: { lowC, highC, peel: asks } }): PressCaution[] => [
-      ...(ownHeat && (ownHeat.temperatureC < lowC || ownHeat.temperatureC > highC)
-        ? [{ kind: 'off-maker', vinylName: vinyl.name, lowC, highC, ownC: ownHeat.temperatureC } as const]
+      ...(ownC < lowC || ownC > highC
+        ? [{ kind: 'off-maker', vinylName: vinyl.name, lowC, highC, ownC } as const]
         : []),
-      ...(peel !== 'as the vinyl asks' && isHotter(peel, asks)
-        ? [{ kind: 'peeled-hotter', vinylName: vinyl.name, asks, peel } as const]
-        : []),
+      ...findHotterPeel(vinyl, asks, peel === 'as the vinyl asks' ? getSettingAt(vinyl, blank, ownC)!.peel : peel),
     ]),
   ];
 }
+
+const findHotterPeel = ({ name: vinylName }: Vinyl, asks: Peel, peel: Peel): readonly PressCaution[] =>
+  isHotter(peel, asks) ? [{ kind: 'peeled-hotter', vinylName, asks, peel }] : [];

@@ -7,6 +7,7 @@ import { sumHeat, type LayerHeat } from './heat-load';
 import { planPlace, type PlacePlan, type PlanLayer } from './plan-place';
 import { findCautions, type PressCaution } from './press-cautions';
 import { PLAIN_RECIPE, type PressRecipe } from './press-recipe';
+import { chooseOwnTemperature } from './own-press';
 import type { PressStep, PressStepKind } from './press-step';
 import { findSafeWindow, getHeat, type PressProblem } from './safe-window';
 
@@ -46,11 +47,12 @@ export function planPressing({
   shop,
   recipe = PLAIN_RECIPE,
 }: PlanInput): Result<PressPlan, PressProblem> {
-  const common = findSafeWindow(layers, blank);
+  const window = findSafeWindow(layers, blank);
+  const common = chooseOwnTemperature(layers, blank) ?? (window.ok ? window.value : null);
   const places: Planned[] = [];
   for (const [place, own] of groupBy(layers, (layer) => layer.place ?? '')) {
     const input = { layers: own, blank, shop, recipe, isLater: places.length > 0 };
-    const plan = planPlace(input, common.ok ? common.value : null);
+    const plan = planPlace(input, common);
     if (!plan.ok) return plan;
     places.push({ ...plan.value, place, layers: own });
   }

@@ -2,7 +2,7 @@
 
 import { sql } from 'drizzle-orm';
 import { check, index, integer, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
-import type { CutSetting, CutterFault, TestCut, TestReason } from '../../core/cutting';
+import type { CutSetting, CutterFault, PresetUse, TestCut, TestReason } from '../../core/cutting';
 import { id } from '../columns';
 import { storedJson } from '../stored-json';
 import { vinyls } from './shelf';
@@ -69,6 +69,24 @@ export const sheetCuts = sqliteTable(
       .where(sql`${table.bookedSessionId} is not null`),
     check('sheet_cuts_lines', sql`${table.linesDone} between 0 and ${table.lines}`),
   ],
+);
+
+/** Settings that are kept under a name, by vinyl and what they are good for. */
+export const cutPresets = sqliteTable(
+  'cut_presets',
+  {
+    id: id(),
+    vinylId: integer('vinyl_id')
+      .notNull()
+      .references(() => vinyls.id),
+    name: text('name').notNull(),
+    use: text('use').$type<PresetUse>().notNull(),
+    setting: storedJson<CutSetting>('setting').notNull(),
+    /** What the blade had cut when it was kept. */
+    bladeMetres: real('blade_metres').notNull(),
+    savedAtMs: integer('saved_at_ms').notNull(),
+  },
+  (table) => [uniqueIndex('cut_presets_by_vinyl').on(table.vinylId, table.name)],
 );
 
 /** What simulated machines remember: they go on while the server is down. */

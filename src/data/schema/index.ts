@@ -21,3 +21,4 @@ export * from './evidence';
 export * from './item-costs';
 export * from './feeds';
 export * from './cutting';
+export * from './press-looks';

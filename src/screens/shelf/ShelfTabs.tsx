@@ -4,6 +4,7 @@ const ROOMS = [
   ['/shelf', 'Vinyls and blanks'],
   ['/shelf/stock', 'Stock and offcuts'],
   ['/shelf/supplies', 'Supplies'],
+  ['/shelf/recipes', 'Recipes'],
   ['/shelf/offers', 'Suppliers and offers'],
   ['/shelf/buy', 'What to buy'],
 ] as const;

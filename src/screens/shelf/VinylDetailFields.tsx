@@ -41,7 +41,7 @@ export function CutFields({ form }: Props) {
     weedingFactor,
     details: { ...form.getValues('details'), strokeMm: null, gapMm: null },
   });
-  const tick = (name: 'details.takesLayers' | 'details.liesOnVinyl', label: string) => (
+  const tick = (name: 'details.takesLayers' | 'details.liesOnVinyl' | 'details.warmToWeed', label: string) => (
     <Controller
       control={form.control}
       name={name}
@@ -81,6 +81,7 @@ export function CutFields({ form }: Props) {
       </div>
       {tick('details.takesLayers', 'other vinyl may lie on it')}
       {tick('details.liesOnVinyl', 'it may lie on other vinyl')}
+      {tick('details.warmToWeed', 'warm it for a moment before weeding')}
     </fieldset>
   );
 }

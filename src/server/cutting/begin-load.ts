@@ -1,10 +1,17 @@
 // A saved load is taken to the cutter: each of its sheets waits to be loaded, with a setting, and whether a test cut
 // comes first.
 
-import { getOrdinarySetting, listTestReasons, type BladeWear, type CutSetting } from '../../core/cutting/index';
+import {
+  choosePreset,
+  getOrdinarySetting,
+  listTestReasons,
+  type BladeWear,
+  type CutSetting,
+} from '../../core/cutting/index';
 import { listPartIds } from '../../core/orders/index';
 import { computeWear, getSupplyFacts } from '../../core/stock/index';
 import { findSavedSheet, type StoredCutSheet } from '../../data/cut-sheet-store';
+import { loadPresetsOf } from '../../data/preset-store';
 import { findVinyl } from '../../data/shelf-store';
 import {
   findLastClean,
@@ -15,8 +22,10 @@ import {
   type StoredSheetCut,
 } from '../../data/sheet-cut-store';
 import { findFitted, findSupply, loadWearInUse } from '../../data/supply-store';
+import { readOrdersOf, requireParts } from '../bench/bench-parts';
 import { getShop, type ShopContext } from '../context';
 import { notFound, ShopError } from '../errors';
+import { readMadeLines } from '../items/materials';
 
 /** Call it inside the transaction that starts the clock. @throws ShopError where it is not this load */
 export function beginLoad(
@@ -34,7 +43,7 @@ export function beginLoad(
     throw new ShopError('conflict', { reason: 'load-changed' });
   if (saved.sheet.sheets.some(({ lotId }) => lotId === 0)) throw new ShopError('conflict', { reason: 'load-no-stock' });
   const before = loadCutsOfSaved(shop.db, savedId).filter(({ savedVersion }) => savedVersion === saved.version);
-  for (const row of planRows(shop, saved)) {
+  for (const row of planRows(shop, saved, findFinest(shop, partIds))) {
     const last = before.find(({ sheet }) => sheet === row.sheet);
     insertSheetCut(shop.db, { ...row, sessionId, ...(last ? goOnFrom(last) : {}) });
   }
@@ -47,8 +56,23 @@ function goOnFrom(last: StoredSheetCut): Partial<NewSheetCut> {
   return { state, setting, tests, testReasons, cleanAtMs, shiftMm, lines, linesDone, expectedWidthMm, readWidthMm };
 }
 
-function planRows(shop: ShopContext, saved: StoredCutSheet): readonly Omit<NewSheetCut, 'sessionId'>[] {
-  const setting = findSetting(shop, saved.vinylId);
+/** The thinnest stroke or gap of all that is cut, mm; null where none was measured. */
+function findFinest(shop: ShopContext, partIds: readonly number[]): number | null {
+  const orders = readOrdersOf(shop, partIds);
+  const { lines } = readMadeLines(shop, orders);
+  const thinnest = requireParts(orders, partIds).flatMap(({ lineId, layerIndex }) => {
+    const measured = lines.get(lineId)?.layers[layerIndex]?.measurement;
+    return [measured?.thinnestStroke, measured?.thinnestGap].flatMap((place) => (place ? [place.widthMm] : []));
+  });
+  return thinnest.length > 0 ? Math.min(...thinnest) : null;
+}
+
+function planRows(
+  shop: ShopContext,
+  saved: StoredCutSheet,
+  finestMm: number | null,
+): readonly Omit<NewSheetCut, 'sessionId'>[] {
+  const setting = findSetting(shop, saved.vinylId, finestMm);
   const blade = findBlade(shop);
   const lastClean = findLastClean(shop.db, saved.vinylId);
   const seen = new Set<number>();
@@ -74,8 +98,13 @@ function planRows(shop: ShopContext, saved: StoredCutSheet): readonly Omit<NewSh
   });
 }
 
-/** The last one of which a test cut came out clean, else what is ordinary for its kind. */
-function findSetting(shop: ShopContext, vinylId: number): CutSetting {
+/**
+ * The one kept under a name for such work, else the last one of which a test cut came out clean, else what is ordinary
+ * for its kind.
+ */
+function findSetting(shop: ShopContext, vinylId: number, finestMm: number | null): CutSetting {
+  const preset = choosePreset(loadPresetsOf(shop.db, vinylId), finestMm);
+  if (preset) return preset.setting;
   const known = findLastClean(shop.db, vinylId);
   if (known) return known.setting;
   const vinyl = findVinyl(shop.db, vinylId);

@@ -10,6 +10,7 @@ import { printOrderLabels } from '../paper/orders/order-labels';
 import { printOrderSheet } from '../paper/orders/order-sheet';
 import { printPackingSlip } from '../paper/orders/packing-slip';
 import { writeOrderLinesCsv, writeOrdersCsv } from '../paper/orders/orders-csv';
+import { printPressCard } from '../paper/press-card';
 import { printPriceList, writePriceListCsv } from '../paper/price-list';
 import { printProof } from '../paper/proof';
 import { printPurchase } from '../paper/purchase-order';
@@ -41,6 +42,7 @@ const PAPERS = {
   printLoadCard,
   printOffcutLabels,
   printPlacingGuide,
+  printPressCard,
   printProof,
   printPurchase,
   printQuote,

@@ -8,6 +8,8 @@ const amount = (form: Lot['form'], value: number) =>
 export const STOCK = {
   'press-missing': () =>
     'Press: a heat transfer vinyl needs its temperature, seconds, pressure and peel, from the maker’s sheet.',
+  'not-pressed': ({ vinyl }: { vinyl: string }) => `Vinyl: ${vinyl} sticks without heat; nothing of it is pressed.`,
+  'day-to-come': () => 'Seen on: that day is still to come.',
   'lot-short': (d: { form: Lot['form']; has: number; asked: number }) =>
     `There are ${amount(d.form, d.has)} left of this lot, and ${amount(d.form, d.asked)} are asked for. Count it first if there is more than the book says.`,
   'quantity-signed': () => 'Quantity: write how much, without a sign; the cause says which way it goes.',

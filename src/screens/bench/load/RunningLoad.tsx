@@ -14,6 +14,7 @@ import type { StopWork } from '../RunningBatch';
 import { useBatchRun, type BatchRun } from '../use-batch-run';
 import { CutterBar } from './CutterBar';
 import { makeLoadStep, type LoadStep } from './load-step';
+import type { StepProps } from './step-props';
 import { useLoad, type LoadAtCutter } from './use-load';
 
 type Props = {
@@ -31,7 +32,8 @@ export function RunningLoad({ view, parts, running, nowMs, pending, onProgress, 
   const settings = useSettings();
   const run = useBatchRun({ station: 'cut', view, parts, running, nowMs, onProgress });
   const at = useLoad(running.id, onLoadDone);
-  const step = useLoadStep(run, at);
+  const { vinylId, vinylName } = parts[0]!;
+  const step = useLoadStep(run, at, { id: vinylId, name: vinylName });
   const isBusy = pending || at.pending;
   const goOn = () => {
     if (!step?.mayGoOn) return;
@@ -78,7 +80,7 @@ function takeMain(step: LoadStep | null, goOn: () => void): void {
 const isAtCutter = (instruction: Instruction): instruction is CutInstruction => 'sheet' in instruction;
 
 /** The setting that is tried goes on from what the tests say, until another one is typed. */
-function useLoadStep(run: BatchRun | null, at: LoadAtCutter): LoadStep | null {
+function useLoadStep(run: BatchRun | null, at: LoadAtCutter, vinyl: StepProps['vinyl']): LoadStep | null {
   const [typed, setTyped] = useState<{ readonly key: string; readonly setting: CutSetting } | null>(null);
   const instruction = run && isAtCutter(run.instruction) ? run.instruction : null;
   const now = at.load?.sheets.find(({ sheet }) => sheet === instruction?.sheet);
@@ -87,7 +89,7 @@ function useLoadStep(run: BatchRun | null, at: LoadAtCutter): LoadStep | null {
   const proposed = now.next?.kind === 'try' ? now.next.setting : now.setting;
   const setting = typed?.key === key ? typed.setting : proposed;
   const onSetting = (changed: CutSetting) => setTyped({ key, setting: changed });
-  return makeLoadStep(instruction, at.load, { at, setting, onSetting });
+  return makeLoadStep(instruction, at.load, { at, setting, onSetting, vinyl });
 }
 
 type CardProps = {

@@ -3,11 +3,12 @@
 import { TEST_RESULTS, type TestResult } from '../../../core/cutting';
 import { describeNextTry, describeSetting, TEST_REASON_WORDS, TEST_RESULT_WORDS } from '../../../wording/cutting';
 import { formatClock } from '../../../core/units';
+import { KeepSetting } from './KeepSetting';
 import { SettingFields } from './SettingFields';
 import type { StepProps } from './step-props';
 
 export function TestPanel(props: StepProps) {
-  const { at, now, cutter, setting, onSetting } = props;
+  const { at, now, cutter, setting, onSetting, vinyl } = props;
   const job = cutter?.job?.of === 'test' && cutter.job.sheet === now.sheet ? cutter.job : null;
   const isClean = now.tests.at(-1)?.result === 'clean';
   const tell = (result: TestResult) => at.tellResult({ sheet: now.sheet, setting, result });
@@ -31,6 +32,7 @@ export function TestPanel(props: StepProps) {
           {describeNextTry(now.next)}
         </p>
       )}
+      {isClean && <KeepSetting vinylId={vinyl.id} vinylName={vinyl.name} setting={now.tests.at(-1)!.setting} />}
       {!isClean && <SettingFields setting={setting} onSetting={onSetting} />}
       {job?.state === 'cutting' && <p role="status">The figure is cut, {formatClock(job.secondsLeft)} left.</p>}
       {!isClean && job?.state !== 'cutting' && (!cutter || (job?.state === 'done' && !at.isResultKnown)) && (

@@ -13,4 +13,6 @@ export type StepProps = {
   /** What is tried or cut with next. */
   readonly setting: CutSetting;
   readonly onSetting: (setting: CutSetting) => void;
+  /** What is cut. */
+  readonly vinyl: { readonly id: number; readonly name: string };
 };
