@@ -2,7 +2,7 @@
 
 import { and, asc, eq, gte, inArray, isNotNull, isNull, ne, not, sql } from 'drizzle-orm';
 import type { Station } from '../core/orders';
-import { NO_PROGRESS, type WorkProgress } from '../core/scheduling';
+import { NO_PROGRESS, type PressesTogether, type WorkProgress } from '../core/scheduling';
 import { groupBy } from '../core/units';
 import type { Database } from './database';
 import { isIn } from './is-in';
@@ -157,3 +157,19 @@ export function narrowSession(db: Database, id: number, partIds: readonly number
     .where(and(eq(workSessionParts.sessionId, id), not(isIn(workSessionParts.partId, partIds))))
     .run();
 }
+
+/** How it was really pressed. */
+export function savePressed(db: Database, id: number, pressed: readonly PressesTogether[]): void {
+  db.update(workSessions).set({ pressed }).where(eq(workSessions.id, id)).run();
+}
+
+/** Of these stretches of work those that tell how it was pressed. */
+export const loadPressed = (db: Database, ids: readonly number[]): ReadonlyMap<number, readonly PressesTogether[]> =>
+  new Map(
+    db
+      .select({ id: workSessions.id, pressed: workSessions.pressed })
+      .from(workSessions)
+      .where(isIn(workSessions.id, ids))
+      .all()
+      .flatMap(({ id, pressed }) => (pressed ? [[id, pressed] as const] : [])),
+  );

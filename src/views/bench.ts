@@ -56,6 +56,8 @@ export type BenchLineView = {
   readonly blankName: string;
   /** The order of pressing; null where none can be made. */
   readonly plan: PressPlan | null;
+  /** With carriers pulled hotter, as makers allow; null where they are already. */
+  readonly hotterPlan: PressPlan | null;
   /** Why no plan can be made; null where one was. */
   readonly planProblem: string | null;
   readonly placements: readonly {

@@ -12,6 +12,7 @@ import type {
   PartState,
   PaymentKind,
   QuotedAgainstReal,
+  Rest,
 } from '../core/orders';
 import type { Figure, Minor } from '../core/units';
 import type { ListPage, ListQuery } from './list';
@@ -206,6 +207,8 @@ export type OrderView = {
   readonly spoilage: Figure;
   /** One sentence for the customer who asks. */
   readonly answer: string;
+  /** What still cures or rests, to be told at hand-over. */
+  readonly rests: readonly Rest[];
   /** The latest first. */
   readonly events: readonly OrderEventView[];
   /** ISO day in the shop’s time zone. */

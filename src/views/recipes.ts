@@ -4,7 +4,7 @@ import type { CutSetting, PresetUse } from '../core/cutting';
 import type { Fabric, OwnPress, PressSetting } from '../core/materials';
 import type { LookKind, LooksSum } from '../core/pressing';
 
-export type LookRow = {
+type LookRow = {
   readonly id: number;
   readonly kind: LookKind;
   readonly pieces: number;

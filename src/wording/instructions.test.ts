@@ -64,6 +64,27 @@ describe('what is to be done now', () => {
     expect(said.facts[0]).toBe('warm it 2 to 3 s on the lower platen first');
   });
 
+  it('a decal is told part by part; thin vinyl wants a dull tape', () => {
+    const apply = (part: 'tape' | 'peel-tape', weedingFactor: number) =>
+      describeInstruction(
+        press({ kind: 'apply', vinylName: 'Film', apply: part }),
+        {
+          pieces: [PART],
+          line: LINE,
+          vinyls: [{ id: 9, name: 'Film', weedingFactor, details: { thicknessUm: 80 } }] as unknown as Parameters<
+            typeof describeInstruction
+          >[1]['vinyls'],
+        },
+        SETTINGS,
+      );
+    expect(apply('tape', 1).facts[0]).toBe('from the middle outwards, then rub it down');
+    expect(apply('tape', 1.4).facts[0]).toMatch(/^thin vinyl: dull the tape/);
+    expect(apply('peel-tape', 1)).toEqual({
+      what: 'Peel the tape',
+      facts: ['back on itself, at a sharp angle', 'from fine parts to bold ones', 'keep it: it serves a few times'],
+    });
+  });
+
   it('at the press tells degrees, seconds, pressure and cover', () => {
     const said = say(press({ vinylName: 'Tarn Cool', temperatureC: 150, pressure: 'firm', covered: true }));
     expect(said).toEqual({ what: 'Press: Tarn Cool', facts: ['150 °C', '15 s', 'firm', 'covered'] });

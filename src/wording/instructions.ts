@@ -1,6 +1,6 @@
 // What is to be done next at a station, in words: large on the bench, one thing at a time.
 
-import { labelStep } from '../core/pressing';
+import { labelStep, type ApplyPart, type PressStep } from '../core/pressing';
 import type { Instruction } from '../core/scheduling';
 import { describeBed } from './press-steps';
 import { formatDuration, formatLength, formatTemperature, type FormatSettings } from '../core/units';
@@ -64,7 +64,9 @@ export function describeInstruction(
     case 'pack':
       return { what: 'Fold, label, pack', facts: [`${part.sizeName}, ${part.colourName}`] };
     case 'press':
-      return describePressing(instruction, settings);
+      return instruction.step.apply
+        ? describeApplying(instruction.step, instruction.step.apply, findNamed(vinyls, instruction.step.vinylName))
+        : describePressing(instruction, settings);
     default:
       return instruction satisfies never;
   }
@@ -109,4 +111,51 @@ function describePressing(
       temperatureC === undefined || kind === 'pre-press' ? undefined : covered ? 'covered' : 'no cover',
     ].flatMap((fact) => fact ?? []),
   };
+}
+
+const findNamed = (vinyls: BenchView['vinyls'], name: string | undefined) =>
+  vinyls.find((vinyl) => vinyl.name === name);
+
+/** Thinner than this, or hard to weed: a strong tape would not let go of it. */
+const THIN_UM = 70;
+const HARD_TO_WEED = 1.3;
+const isThin = (vinyl: BenchView['vinyls'][number] | undefined): boolean =>
+  vinyl !== undefined && (vinyl.weedingFactor >= HARD_TO_WEED || (vinyl.details.thicknessUm ?? Infinity) < THIN_UM);
+
+/** Sticking a decal on, one thing after another. */
+function describeApplying(
+  { vinylName = '', isWrapped }: PressStep,
+  part: ApplyPart,
+  vinyl: BenchView['vinyls'][number] | undefined,
+): SaidInstruction {
+  switch (part) {
+    case 'clean':
+      return {
+        what: 'Clean the surface',
+        facts: ['alcohol and a cloth that leaves no lint', 'dry, no dust, no fresh paint'],
+      };
+    case 'tape':
+      return {
+        what: `Tape on: ${vinylName}`,
+        facts: [
+          ...(isThin(vinyl) ? ['thin vinyl: dull the tape on cloth first, or it will not let go'] : []),
+          'from the middle outwards, then rub it down',
+          'turn it over and rub the back',
+        ],
+      };
+    case 'lift':
+      return { what: 'Pull the liner off the vinyl', facts: ['not the vinyl off the liner', 'low, and slowly'] };
+    case 'set':
+      return {
+        what: `Set it down: ${vinylName}`,
+        facts: ['the middle first, then rub outwards', ...(isWrapped ? ['slit the tape’s edge on the curve'] : [])],
+      };
+    case 'peel-tape':
+      return {
+        what: 'Peel the tape',
+        facts: ['back on itself, at a sharp angle', 'from fine parts to bold ones', 'keep it: it serves a few times'],
+      };
+    default:
+      return part satisfies never;
+  }
 }

@@ -1,7 +1,7 @@
 // Words for what happens to an order, and the one sentence for a customer who asks.
 
-import type { OrderEventKind, ProofChange } from '../core/orders';
-import { formatDay, type FormatSettings } from '../core/units';
+import type { OrderEventKind, ProofChange, Rest } from '../core/orders';
+import { formatInstant, formatDay, type FormatSettings } from '../core/units';
 import type { OrderRow } from '../views/orders';
 import { plural } from './plural';
 
@@ -82,3 +82,9 @@ export function describeProofChange(change: ProofChange): string {
       return change satisfies never;
   }
 }
+
+/** What to tell whoever takes it home. */
+export const describeRest = ({ kind, untilMs }: Rest, settings: FormatSettings): string =>
+  kind === 'cure'
+    ? `Its decals cure until ${formatInstant(untilMs, settings)}: say not to wash or use them before.`
+    : `It rests until ${formatInstant(untilMs, settings)}: say not to wash it before.`;

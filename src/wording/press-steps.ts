@@ -2,6 +2,7 @@
 
 import type { ObstacleKind } from '../core/materials';
 import { labelStep, type PressStep } from '../core/pressing';
+import type { PressesTogether } from '../core/scheduling';
 import { formatDuration, formatTemperature, type FormatSettings } from '../core/units';
 
 /** How to lay a blank out so that the platen closes on fabric alone. */
@@ -48,4 +49,15 @@ export function describePressStep(
     what: `${labelStep(step)}${where}${vinyl}${covered}`,
     facts: facts.flatMap((fact) => (fact ? [fact] : [])),
   };
+}
+
+/** How it was really pressed: “Tarn Cool, white at 150 °C (read 148 °C to 152 °C), 15 s, peel cold”. */
+export function describePresses(
+  { vinylName, plannedC, read, seconds, peel }: PressesTogether,
+  settings: FormatSettings,
+): string {
+  const heat = (celsius: number) => formatTemperature(celsius, settings);
+  const [low, high] = [read && heat(read.lowC), read && heat(read.highC)];
+  const told = low === null ? '' : low === high ? ` (read ${low})` : ` (read ${low} to ${high})`;
+  return `${vinylName} at ${heat(plannedC)}${told}, ${formatDuration(seconds, settings)}, peel ${peel}`;
 }

@@ -6,6 +6,7 @@ import {
   BLANK_SHAPES,
   FABRIC_NAMES,
   HEATINGS,
+  PEELS,
   SHOP_FIGURE_KEYS,
   SHOP_FIGURES,
   VINYL_KIND_NAMES,
@@ -169,6 +170,14 @@ export const progressInput = yup.object({
         key: clockKey,
         label: shortText('What it counts for', 200),
         seconds: numberBetween('Seconds', 1, 24 * 3600, 'A day at most.'),
+        press: yup
+          .object({
+            vinylName: shortText('Vinyl', 200),
+            plannedC: numberBetween('Temperature', 30, 260, 'In °C.'),
+            peel: oneOf('Peel', PEELS),
+          })
+          .nullable()
+          .default(null),
       }),
     )
     .default(() => [])

@@ -18,3 +18,4 @@ export * from './runs';
 export * from './part-groups';
 export * from './terms';
 export { sumSpoilage } from './spoilage-cost';
+export * from './rest';

@@ -1,10 +1,11 @@
 // Press plans.
 export { planPressing, labelStep, type PressPlan } from './press-plan';
-export type { PressStep } from './press-step';
 export type { PressCaution } from './press-cautions';
 export { listFittingVinyls, type PressProblem } from './safe-window';
 export * from './press-recipe';
 export { compareSchools, SCHOOL_OPTIONS, type SchoolChange, type SchoolSwitch } from './compare-schools';
 export { orderPressRun, type PressRun } from './press-run';
-export { chooseOwnTemperature, findOwnPress } from './own-press';
-export { hasFailed, LOOK_KINDS, sumLooks, type LookKind, type LooksSum, type PressLook } from './press-looks';
+export { chooseOwnTemperature } from './own-press';
+export { LOOK_KINDS, sumLooks, type LookKind, type LooksSum, type PressLook } from './press-looks';
+export { compareRuns, planHotterPeel } from './hotter-peel';
+export { APPLY_PARTS, type ApplyPart, type PressStep } from './press-step';

@@ -6,7 +6,7 @@ import { getHeat, getLimit } from './safe-window';
 /** A press swings by as much: nearer than this it is the same heat. */
 const SAME_HEAT_C = 5;
 
-export const findOwnPress = ({ details }: Vinyl, { fabric }: Pick<Blank, 'fabric'>): OwnPress | null =>
+const findOwnPress = ({ details }: Vinyl, { fabric }: Pick<Blank, 'fabric'>): OwnPress | null =>
   details.ownPress[fabric] ?? null;
 
 /** The vinyl can be pressed so hot: within its maker's window, or as the shop does it itself. */

@@ -5,6 +5,13 @@ import type { PressTool } from './press-recipe';
 
 export type PressStepKind =
   'lay-out' | 'pre-press' | 'place' | 'stack' | 'tack' | 'press' | 'wait' | 'peel' | 're-press' | 'apply';
+/**
+ * What sticks without heat, one thing after another: the surface cleaned, tape rubbed on, the liner pulled off, set down
+ * and rubbed, the tape off again.
+ */
+export const APPLY_PARTS = ['clean', 'tape', 'lift', 'set', 'peel-tape'] as const;
+export type ApplyPart = (typeof APPLY_PARTS)[number];
+
 export type PressStep = {
   readonly kind: PressStepKind;
   /** Of all sections together. */
@@ -26,6 +33,8 @@ export type PressStep = {
   readonly isWrapped?: true;
   /** Stretched once by hand before it is pressed again: what cracks or lifts is seen now. */
   readonly stretchFirst?: true;
+  /** Which part of sticking it on it is, where that is told part by part. */
+  readonly apply?: ApplyPart;
   /** The press closes so often, each time a little further: with overlap. Left out for once. */
   readonly sections?: number;
 };

@@ -8,6 +8,7 @@ import {
   listInstructions,
   NO_PROGRESS,
   readClock,
+  sumPresses,
   takeProgress,
   type Instruction,
 } from './index';
@@ -111,4 +112,56 @@ describe('progress of a piece of work', () => {
   ])('that ran %d s where %d are usual was left running: %s', (gone, usual, forgotten) =>
     expect(isForgotten(gone, usual)).toBe(forgotten),
   );
+});
+
+describe('a decal', () => {
+  it('is stuck on in five parts, and is done with the last of them', () => {
+    const plan = {
+      steps: [
+        { kind: 'lay-out', seconds: 20, attended: true },
+        { kind: 'apply', seconds: 60, attended: true, vinylName: 'Sticky' },
+      ],
+    } as unknown as PressPlan;
+    const told = listInstructions('press', { hasTexts: [false, false], plan });
+    expect(told.map((one) => (one.kind === 'press' ? (one.step.apply ?? one.step.kind) : one.kind))).toEqual([
+      ...['lay-out', 'clean', 'tape', 'lift', 'set', 'peel-tape'],
+      ...['lay-out', 'clean', 'tape', 'lift', 'set', 'peel-tape'],
+    ]);
+    expect(listDonePieces(told, 5)).toEqual([]);
+    expect(listDonePieces(told, 6)).toEqual([0]);
+  });
+});
+
+describe('how it was really pressed', () => {
+  const press = { vinylName: 'Tarn', plannedC: 150, peel: 'cold' } as const;
+  const step = (at: number) => ({
+    from: at,
+    to: at,
+    start: [{ key: `${at}`, label: 'Press', seconds: 15, press }],
+    stop: [],
+  });
+
+  it('is kept with each closing of the press, and told together', () => {
+    const readings = [148.2, null, 152.6];
+    const done = readings.reduce((before, readC) => {
+      const next = takeProgress(before, step(0), 1000, readC);
+      if (!next.ok) throw new Error('moved');
+      return next.value;
+    }, NO_PROGRESS);
+    expect(done.presses).toHaveLength(3);
+    expect(sumPresses(done.presses!)).toEqual([
+      { ...press, seconds: 15, count: 3, read: { lowC: 148.2, highC: 152.6 } },
+    ]);
+    expect(sumPresses([{ ...press, seconds: 15, readC: null }])[0]!.read).toBeNull();
+  });
+
+  it('is nothing where nothing is pressed full', () => {
+    const next = takeProgress(
+      NO_PROGRESS,
+      { from: 0, to: 1, start: [{ key: 'a', label: 'Cools', seconds: 45, press: null }], stop: [] },
+      1000,
+      150,
+    );
+    expect(next.ok && next.value.presses).toBeUndefined();
+  });
 });

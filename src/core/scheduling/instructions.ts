@@ -1,6 +1,6 @@
 // What is to be done at a station, one thing after another: data, put into words elsewhere.
 
-import { orderPressRun, type PressPlan, type PressStep } from '../pressing';
+import { APPLY_PARTS, orderPressRun, type PressPlan, type PressStep } from '../pressing';
 import type { Station } from '../orders';
 
 /** At the cutter, all pieces at one time. */
@@ -67,19 +67,20 @@ const keyOf = (piece: number, step: number): string => `${piece}.${step}`;
 
 function listPressing(plan: readonly PressStep[], pieces: number): readonly PressInstruction[] {
   const { steps } = orderPressRun(plan, pieces);
-  return steps.map(({ piece, step }) => {
+  return steps.flatMap(({ piece, step }): readonly PressInstruction[] => {
     const own = plan[step]!;
     const next = plan[step + 1];
     const before = plan[step - 1];
-    return {
+    const told: readonly PressStep[] = own.kind === 'apply' ? APPLY_PARTS.map((apply) => ({ ...own, apply })) : [own];
+    return told.map((one) => ({
       kind: 'press',
       piece,
-      step: own,
+      step: one,
       key: keyOf(piece, step),
       clockS: COUNTED.has(own.kind) ? own.seconds : null,
       cools: next?.kind === 'wait' ? { key: keyOf(piece, step + 1), step: next } : null,
       after: before?.kind === 'wait' ? keyOf(piece, step - 1) : null,
-    };
+    }));
   });
 }
 

@@ -3,7 +3,7 @@
 import { sql } from 'drizzle-orm';
 import { check, index, integer, primaryKey, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
 import type { Station } from '../../core/orders';
-import type { WorkProgress } from '../../core/scheduling';
+import type { PressesTogether, WorkProgress } from '../../core/scheduling';
 import { id } from '../columns';
 import { parts } from './orders';
 import { storedJson } from '../stored-json';
@@ -21,6 +21,8 @@ export const workSessions = sqliteTable(
     outcome: text('outcome').$type<SessionOutcome>(),
     /** While it runs: how far it is, and what counts down for it. */
     progress: storedJson<WorkProgress>('progress'),
+    /** How it was really pressed, once it is stopped; null for other stations, and where no press was counted. */
+    pressed: storedJson<readonly PressesTogether[]>('pressed'),
   },
   (table) => [
     uniqueIndex('work_sessions_running_once')

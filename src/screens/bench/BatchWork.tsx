@@ -5,7 +5,7 @@ import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import { useEffect, useRef } from 'react';
 import type { Station } from '../../core/orders';
-import { orderPressRun } from '../../core/pressing';
+import { compareRuns, orderPressRun } from '../../core/pressing';
 import { formatDuration, groupBy } from '../../core/units';
 import type { BenchPartView, BenchView } from '../../views/bench';
 import type { RunningSession } from '../../views/frame';
@@ -16,7 +16,8 @@ import type { ProgressStep } from '../../core/scheduling';
 import { BigFacts } from './BigFacts';
 import { RunningLoad } from './load/RunningLoad';
 import { RunningBatch, type StopWork } from './RunningBatch';
-import { plural } from '../../wording/plural';
+import { plural, verbFor } from '../../wording/plural';
+import { Why } from '../shared/Why';
 
 type Props = {
   readonly station: Station;
@@ -134,17 +135,29 @@ function useFocusKept(runningId: number | null) {
   return card;
 }
 
-/** What it brings to lay the next piece on while one cools; nothing is said where none does. */
+/** What it brings to lay the next piece on while one cools, and to peel hotter while much waits. */
 function RunFacts({ view, parts }: Pick<Props, 'view' | 'parts'>) {
   const settings = useSettings();
-  const plan = view.lines.find(({ lineId }) => lineId === parts[0]?.lineId)?.plan;
-  const run = plan && orderPressRun(plan.steps, new Set(parts.map(({ pieceId }) => pieceId)).size);
-  if (!run || run.restingPlaces === 0) return null;
+  const line = view.lines.find(({ lineId }) => lineId === parts[0]?.lineId);
+  const pieces = new Set(parts.map(({ pieceId }) => pieceId)).size;
+  const run = line?.plan && orderPressRun(line.plan.steps, pieces);
+  const shorter = line?.plan && line.hotterPlan && compareRuns(line.plan, line.hotterPlan, pieces);
+  const behind = view.waiting.press - pieces;
   return (
-    <p className="soft flat above-3">
-      Laid on while one cools: {formatDuration(run.seconds, settings)} at the press, about {Math.round(run.perHour)}{' '}
-      pieces an hour. Keep room for {plural(run.restingPlaces, 'piece')} to cool.
-    </p>
+    <>
+      {run && run.restingPlaces > 0 && (
+        <p className="soft flat above-3">
+          Laid on while one cools: {formatDuration(run.seconds, settings)} at the press, about {Math.round(run.perHour)}{' '}
+          pieces an hour. Keep room for {plural(run.restingPlaces, 'piece')} to cool.
+        </p>
+      )}
+      {shorter && behind > 0 && (
+        <p className="flat above-2">
+          {plural(behind, 'piece')} {verbFor(behind, 'waits', 'wait')} behind these. Its vinyls may be peeled hotter
+          than its recipe says: this run would be <Why figure={shorter} /> shorter.
+        </p>
+      )}
+    </>
   );
 }
 

@@ -83,7 +83,9 @@ export function useBatchRun({ station, view, parts, running, nowMs, onProgress }
     clock: own ? readClock(own, nowMs) : null,
     coolsS: cooling ? readClock(cooling, nowMs).leftS : 0,
     donePartIds: listDonePieces(instructions, at).flatMap((piece) => groups[piece]!.map(({ partId }) => partId)),
-    begin: () => press?.clockS && move(at, { start: [{ key: press.key, label: said.what, seconds: press.clockS }] }),
+    begin: () =>
+      press?.clockS &&
+      move(at, { start: [{ key: press.key, label: said.what, seconds: press.clockS, press: wishOf(press) }] }),
     forward: () => {
       if (!next) return false;
       const cools = press?.cools;
@@ -102,6 +104,13 @@ export function useBatchRun({ station, view, parts, running, nowMs, onProgress }
 /** Where it is another piece than the one in hand. */
 function sayPiece({ piece }: Instruction, now: Instruction, pieces: readonly BenchPartView[]): string {
   return piece === null || piece === now.piece ? '' : `, piece ${pieces[piece]?.pieceNumber}`;
+}
+
+/** Of a full press, how it is to be: the log keeps how it was. */
+function wishOf({ step, cools }: Extract<Instruction, { readonly kind: 'press' }>) {
+  const { kind, vinylName, temperatureC } = step;
+  if (kind !== 'press' || vinylName === undefined || temperatureC === undefined) return null;
+  return { vinylName, plannedC: temperatureC, peel: cools?.step.peel ?? 'hot' } as const;
 }
 
 const nameOf = (part: BenchPartView | undefined): string =>

@@ -6,6 +6,7 @@ import { isOver, type OrderMove } from '../../core/orders';
 import { formatDuration, formatMoney } from '../../core/units';
 import type { OrderView } from '../../views/orders';
 import { MOVE_NAMES } from '../../wording/order-moves';
+import { describeRest } from '../../wording/orders';
 import { plural } from '../../wording/plural';
 import { STAGE_NAMES } from '../../wording/stations';
 import { late } from '../shared/late';
@@ -41,6 +42,11 @@ export function OrderHead({ view, steps, onChange }: Props) {
           {row.title} <span className="tag">{STAGE_NAMES[row.stage]}</span>
         </h1>
         <p className="flat above-1 text-large">{describeOrder(view, settings)}</p>
+        {view.rests.map((rest) => (
+          <p key={rest.kind} className="flat above-1">
+            {describeRest(rest, settings)}
+          </p>
+        ))}
       </div>
       <div className="actions">
         {moves.map((move) => (

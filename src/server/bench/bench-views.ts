@@ -3,7 +3,7 @@
 import type { MadeLayer } from '../../core/costing/index';
 import { decideHandedness } from '../../core/materials/index';
 import { keyOfRun, listPartIds } from '../../core/orders/index';
-import { planPressing } from '../../core/pressing/index';
+import { planHotterPeel, planPressing } from '../../core/pressing/index';
 import type { BenchPart } from '../../core/scheduling/index';
 import { loadSavedSheets } from '../../data/cut-sheet-store';
 import { findPicture } from '../../data/artwork-store';
@@ -87,12 +87,14 @@ export function toLineView(
   { item, made, layers, blank }: MadeLine,
   materials: Materials,
 ): BenchLineView {
-  const plan = planPressing({ layers, blank, shop: getShop(shop).figures, recipe: made.recipe });
+  const input = { layers, blank, shop: getShop(shop).figures, recipe: made.recipe };
+  const plan = planPressing(input);
   return {
     lineId,
     itemName: item.name,
     blankName: blank.name,
     plan: plan.ok ? plan.value : null,
+    hotterPlan: planHotterPeel(input),
     findings: findInTheWay(shop, made, materials),
     planProblem: plan.ok ? null : describeCostProblem(plan.problem, getSettings(shop)),
     placements: made.placements.flatMap(({ artworkId, place, widthMm, text }) => {

@@ -3,10 +3,18 @@
 import type { InferType } from 'yup';
 import type { startSessionInput } from '../../core/input/index';
 import { findReadyParts, listLive, STATION_STEPS } from '../../core/orders/index';
+import { sumPresses } from '../../core/scheduling/index';
 import { MS_PER_S } from '../../core/units/index';
 import { inTransaction } from '../../data/database';
 import { addPartEvents } from '../../data/part-event-store';
-import { findSession, insertSession, loadRunningSessions, narrowSession, stopSession } from '../../data/work-store';
+import {
+  findSession,
+  insertSession,
+  loadRunningSessions,
+  narrowSession,
+  savePressed,
+  stopSession,
+} from '../../data/work-store';
 import { findSavedSheet } from '../../data/cut-sheet-store';
 import { loadSheetCuts } from '../../data/sheet-cut-store';
 import type { BookedStock } from '../../views/bench';
@@ -84,6 +92,7 @@ export function finishSession(
     if (done) narrowSession(shop.db, id, done);
     if (!stopSession(shop.db, id, stopMs, outcome)) throw new ShopError('conflict', { reason: 'timer-stopped' });
     keepMinutes(shop.db, [id]);
+    if (work.progress.presses) savePressed(shop.db, id, sumPresses(work.progress.presses));
     if (outcome !== 'done') return { eventIds: [], booked: [] };
     const { to } = STATION_STEPS[work.station];
     if (to === 'to-cut') return { eventIds: [], booked: [] };

@@ -1,6 +1,7 @@
 // One order: what was agreed and what it really took, its lines and texts, its money, its proof, and what happened.
 
 import {
+  findRests,
   compareWithQuote,
   computeHourEarned,
   computeProfit,
@@ -20,11 +21,8 @@ import { dayOf, figure, groupBy, type Figure } from '../../core/units/index';
 import { nameItems } from '../../data/item-store';
 import type { StoredLine } from '../../data/order-store';
 import { loadPayments } from '../../data/payment-store';
-import { loadCutsBooked } from '../../data/sheet-cut-store';
-import { loadLots } from '../../data/stock-store';
 import { loadSessionsOnParts } from '../../data/work-store';
 import type { OrderLineView, OrderView } from '../../views/orders';
-import { describeSetting } from '../../wording/cutting';
 import { describeAnswer, describeEvent } from '../../wording/orders';
 import { STATE_NAMES } from '../../wording/stations';
 import { getSettings, getShop, type ShopContext } from '../context';
@@ -34,7 +32,8 @@ import { findWaits } from './find-waits';
 import { findVinylsOf, toComb, toRows } from './load-orders';
 import { loadProofView } from './proofs';
 import { readOpenOrders, readOrder, slackOf, type ReadOrder, type ReadPart, type WaitingPart } from './read-orders';
-import { summarisePartEvents } from './tell-parts';
+import { listRestingPieces } from './list-resting';
+import { tellStory } from './tell-story';
 
 /** @throws ShopError not-found */
 export function loadOrderView(shop: ShopContext, id: number): OrderView {
@@ -70,7 +69,8 @@ export function loadOrderView(shop: ShopContext, id: number): OrderView {
     proof: loadProofView(shop, entry),
     ...compareAll(shop, entry),
     answer: describeAnswer({ row: row!, today }, getSettings(shop)),
-    events: tellStory(entry, tellCuts(shop, entry)),
+    rests: findRests(listRestingPieces(entry, findVinylsOf(shop, [entry])), shop.now()),
+    events: tellStory(shop, entry),
   };
 }
 
@@ -182,37 +182,4 @@ function shareSessions(
     }
   }
   return seconds;
-}
-
-/** From which lot, with which setting, and whether a test cut came out clean before. */
-function tellCuts(shop: ShopContext, { parts }: ReadOrder): ReadonlyMap<number, string> {
-  const ids = parts.flatMap(({ events }) =>
-    events.flatMap(({ kind, sessionId }) => (kind === 'cut' && sessionId) || []),
-  );
-  const cuts = ids.length > 0 ? loadCutsBooked(shop.db, [...new Set(ids)]) : [];
-  const codes = new Map(
-    loadLots(shop.db, [...new Set(cuts.map(({ lotId }) => lotId))]).map((lot) => [lot.id, lot.code]),
-  );
-  return new Map(
-    cuts.map((cut) => {
-      const code = codes.get(cut.lotId);
-      const tested = cut.tests.at(-1)?.result === 'clean' ? ', tested clean' : '';
-      const lot = code ? `offcut ${code}` : `lot ${cut.lotId}`;
-      return [cut.bookedSessionId!, `${lot} with ${describeSetting(cut.setting)}${tested}`];
-    }),
-  );
-}
-
-function tellStory({ order, parts }: ReadOrder, cuts: ReadonlyMap<number, string>): OrderView['events'] {
-  const undone = new Set(order.events.map((event) => event.undoes));
-  return [
-    ...order.events.map((event) => ({
-      kind: event.kind,
-      atMs: event.atMs,
-      text: `${describeEvent(event)}${event.detail ? `: ${event.detail}` : ''}${undone.has(event.id) ? ' (taken back)' : ''}`,
-    })),
-    ...summarisePartEvents(parts, cuts),
-  ]
-    .reverse()
-    .sort((a, b) => b.atMs - a.atMs);
 }
