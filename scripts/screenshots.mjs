@@ -14,7 +14,7 @@ const views = {
   'read-back': '/orders/13/read-back',
   stall: '/orders/stall',
   artwork: '/artwork/2',
-  weeding: '/artwork/3',
+  placing: '/items/7/placing',
   item: '/items/7',
   quote: '/items',
   'cut-sheets': '/cut-sheets',
@@ -62,7 +62,6 @@ const before = {
     await page.getByRole('timer', { name: 'Time left' }).waitFor();
     await page.waitForTimeout(1500);
   },
-  weeding: (page) => page.keyboard.press('w'),
   cutter: async (page) => {
     const press = (name) => page.getByRole('button', { name }).click();
     await press(/laid out/);

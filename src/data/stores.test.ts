@@ -62,10 +62,15 @@ describe('a second window', () => {
       item = findItem(db, ids.item)!;
     expect([updateVinyl(db, ids.vinyl, vinyl, 1), updateVinyl(db, ids.vinyl, vinyl, 1)]).toEqual([true, false]);
     expect([
-      updateBlank(db, ids.blank, { ...blank, sizes: [{ name: 'L', price: minor(1) }] }, 1),
+      updateBlank(
+        db,
+        ids.blank,
+        { ...blank, sizes: [{ name: 'L', price: minor(1), widthMm: 512, lengthMm: null }] },
+        1,
+      ),
       updateBlank(db, ids.blank, blank, 1),
     ]).toEqual([true, false]);
-    expect(findBlank(db, ids.blank)!.sizes).toEqual([{ name: 'L', price: 1 }]);
+    expect(findBlank(db, ids.blank)!.sizes).toEqual([{ name: 'L', price: 1, widthMm: 512, lengthMm: null }]);
     const { id: _id, version: _version, archived: _archived, acceptedCost: _acceptedCost, ...fields } = item;
     expect([
       updateItem(db, ids.item, { ...fields, placements: [{ ...fields.placements[0]!, vinylIds: [ids.vinyl] }] }, 1),

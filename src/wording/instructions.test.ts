@@ -65,7 +65,7 @@ describe('what is to be done now', () => {
   });
 
   it('a decal is told part by part; thin vinyl wants a dull tape', () => {
-    const apply = (part: 'tape' | 'peel-tape', weedingFactor: number) =>
+    const apply = (part: 'tape' | 'peel-tape' | 'lift-stencil', weedingFactor: number) =>
       describeInstruction(
         press({ kind: 'apply', vinylName: 'Film', apply: part }),
         {
@@ -79,6 +79,7 @@ describe('what is to be done now', () => {
       );
     expect(apply('tape', 1).facts[0]).toBe('from the middle outwards, then rub it down');
     expect(apply('tape', 1.4).facts[0]).toMatch(/^thin vinyl: dull the tape/);
+    expect(apply('lift-stencil', 1).facts[0]).toBe('before the paint is quite dry');
     expect(apply('peel-tape', 1)).toEqual({
       what: 'Peel the tape',
       facts: ['back on itself, at a sharp angle', 'from fine parts to bold ones', 'keep it: it serves a few times'],

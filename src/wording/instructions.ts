@@ -155,6 +155,13 @@ function describeApplying(
         what: 'Peel the tape',
         facts: ['back on itself, at a sharp angle', 'from fine parts to bold ones', 'keep it: it serves a few times'],
       };
+    case 'paint':
+      return {
+        what: 'Paint through the stencil',
+        facts: ['rub its edges down once more', 'little paint, dabbed, not stroked', 'two thin coats before one thick'],
+      };
+    case 'lift-stencil':
+      return { what: 'Lift the stencil', facts: ['before the paint is quite dry', 'slowly, straight up'] };
     default:
       return part satisfies never;
   }

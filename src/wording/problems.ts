@@ -113,7 +113,7 @@ export function describeCostProblem(problem: CostProblem, settings: FormatSettin
     case 'windows-apart':
       return `${problem.vinylNames[0]} takes at most ${formatTemperature(problem.highC, settings)}, ${problem.vinylNames[1]} needs at least ${formatTemperature(problem.lowC, settings)}: they can't be pressed together. Change one of the two.`;
     case 'blank-takes-no-heat':
-      return `${problem.blankName} takes no heat, and ${problem.vinylName} is pressed on. Choose an adhesive vinyl for it.`;
+      return `${problem.blankName} takes no heat, and ${problem.vinylName} is pressed on. Choose an adhesive vinyl for it, or iron it onto a clear decal film: that is among the layers of its pressing.`;
     case 'unknown-size':
       return `${problem.blankName} has no size ${problem.sizeName} any more. Choose one of its sizes.`;
     case 'no-layers':

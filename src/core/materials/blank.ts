@@ -15,6 +15,7 @@ export const FABRICS = {
   'leather-look': { label: 'leather-look', ceilingC: 120 },
   enamel: { label: 'ceramic or enamel', ceilingC: 160 },
   wood: { label: 'wood', ceilingC: 150 },
+  'decal-film': { label: 'clear decal film', ceilingC: 160 },
   'glass-tin': { label: 'glass, tin or paper', ceilingC: null },
 } as const;
 export type Fabric = keyof typeof FABRICS;

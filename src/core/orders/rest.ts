@@ -3,7 +3,7 @@
 import { MS_PER_S } from '../units';
 
 /** An adhesive decal grips fully after a day; a press-on is not washed before. */
-export type RestKind = 'cure' | 'rest';
+type RestKind = 'cure' | 'rest';
 export type RestingPart = { readonly kind: RestKind; readonly doneAtMs: number };
 export type Rest = { readonly kind: RestKind; readonly untilMs: number };
 

@@ -4,6 +4,7 @@ import { planPressing, type PlanInput, type PressPlan } from './press-plan';
 import type { PressCaution } from './press-cautions';
 import {
   COVER_SCHOOLS,
+  isDecal,
   LAYER_SCHOOLS,
   PEEL_SCHOOLS,
   PLAIN_RECIPE,
@@ -38,6 +39,7 @@ export function compareSchools(input: PlanInput): Readonly<Record<SchoolSwitch, 
   const now = planPressing(input);
   const compare = (key: SchoolSwitch): readonly SchoolChange[] =>
     SCHOOL_OPTIONS[key].flatMap((option) => {
+      if (option === 'on a decal film' && !isDecal({ ...recipe, layers: option }, input.blank)) return [];
       const plan = planPressing({ ...input, recipe: { ...recipe, [key]: option } });
       return plan.ok && now.ok && now.value.temperatureC !== null
         ? [toChange(option, recipe[key] === option, plan.value, now.value)]

@@ -8,4 +8,4 @@ export { orderPressRun, type PressRun } from './press-run';
 export { chooseOwnTemperature } from './own-press';
 export { LOOK_KINDS, sumLooks, type LookKind, type LooksSum, type PressLook } from './press-looks';
 export { compareRuns, planHotterPeel } from './hotter-peel';
-export { APPLY_PARTS, type ApplyPart, type PressStep } from './press-step';
+export { listApplyParts, type ApplyPart, type PressStep } from './press-step';

@@ -44,7 +44,8 @@ export function planPlace(input: PlaceInput, common: number | null): Result<Plac
     const setting = temperatureC === null ? null : getSettingAt(vinyl, blank, temperatureC);
     return setting ? [{ vinyl, setting: setSchool(setting, recipe) }] : [];
   });
-  const applied = layers.filter(({ vinyl }) => !hot.some((one) => one.vinyl === vinyl));
+  const isHot = ({ vinyl }: PlanLayer) => hot.some((one) => one.vinyl === vinyl);
+  const applied = layers.filter((layer) => !isHot(layer));
   const layOut: PressStep = {
     kind: 'lay-out',
     seconds: shop.pressLayOutSeconds,
@@ -112,6 +113,14 @@ function boundLayers(layers: readonly PlanLayer[]): { readonly width: number; re
   return { width: Math.max(...boxes.map((box) => box.width)), height: Math.max(...boxes.map((box) => box.height)) };
 }
 
+/** The film with all that was ironed onto it, as one. */
+export const stickDecal = ({ applySeconds }: Pick<ShopFigures, 'applySeconds'>): PressStep => ({
+  kind: 'apply',
+  seconds: applySeconds,
+  attended: true,
+  vinylName: 'the decal',
+});
+
 const stick =
   ({ applySeconds }: ShopFigures) =>
   ({ vinyl }: PlanLayer): PressStep => ({
@@ -119,6 +128,7 @@ const stick =
     seconds: applySeconds,
     attended: true,
     vinylName: vinyl.name,
+    ...(vinyl.kind === 'stencil' ? { isStencil: true } : {}),
   });
 
 /** A step with the press closed: as often as the place has sections. */
@@ -137,9 +147,11 @@ function heat(
 
 /** Base first; each by itself, with what sticks without heat in its place among them. */
 function pressLayers(layers: readonly PlanLayer[], hot: readonly HotLayer[], way: Way): readonly PressStep[] {
+  // Two layers may be of one vinyl: which of the hot ones it is goes by their order.
+  let at = -1;
   return layers.flatMap((layer): readonly PressStep[] => {
-    const at = hot.findIndex(({ vinyl }) => vinyl === layer.vinyl);
-    if (at === -1) return [stick(way.shop)(layer)];
+    if (!hot.some(({ vinyl }) => vinyl === layer.vinyl)) return [stick(way.shop)(layer)];
+    at += 1;
     const { vinyl, setting } = hot[at]!;
     const { shop, recipe, blank } = way;
     const named = { vinylName: vinyl.name };

@@ -49,7 +49,7 @@ export function findCautions({ layers, blank, recipe, temperatureC, heat }: Plac
     ...(temperatureC === null ? [] : [{ kind: 'hot-platen' } as const]),
     ...(blank.heating === 'wrap' ? [{ kind: 'drinkware' } as const] : []),
     ...(recipe.tool === 'hand press' && temperatureC !== null ? [{ kind: 'no-steam' } as const] : []),
-    ...(layers.some(({ vinyl }) => getKindFacts(vinyl.kind).family === 'adhesive')
+    ...(blank.fabric === 'decal-film' || layers.some(({ vinyl }) => getKindFacts(vinyl.kind).family === 'adhesive')
       ? [{ kind: 'cure', hours: CURE_HOURS } as const]
       : []),
     ...findBadStacks(layers),

@@ -4,9 +4,9 @@
 import { getShopFigure, type Blank, type ShopFigures } from '../materials';
 import { figure, groupBy, succeed, type Figure, type Result } from '../units';
 import { sumHeat, type LayerHeat } from './heat-load';
-import { planPlace, type PlacePlan, type PlanLayer } from './plan-place';
+import { planPlace, stickDecal, type PlacePlan, type PlanLayer } from './plan-place';
 import { findCautions, type PressCaution } from './press-cautions';
-import { PLAIN_RECIPE, type PressRecipe } from './press-recipe';
+import { isDecal, makeDecalFilm, PLAIN_RECIPE, type PressRecipe } from './press-recipe';
 import { chooseOwnTemperature } from './own-press';
 import type { PressStep, PressStepKind } from './press-step';
 import { findSafeWindow, getHeat, type PressProblem } from './safe-window';
@@ -43,10 +43,11 @@ type Planned = PlacePlan & { readonly place: string; readonly layers: readonly P
  */
 export function planPressing({
   layers,
-  blank,
+  blank: onto,
   shop,
   recipe = PLAIN_RECIPE,
 }: PlanInput): Result<PressPlan, PressProblem> {
+  const blank = isDecal(recipe, onto) ? makeDecalFilm(onto) : onto;
   const window = findSafeWindow(layers, blank);
   const common = chooseOwnTemperature(layers, blank) ?? (window.ok ? window.value : null);
   const places: Planned[] = [];
@@ -54,7 +55,8 @@ export function planPressing({
     const input = { layers: own, blank, shop, recipe, isLater: places.length > 0 };
     const plan = planPlace(input, common);
     if (!plan.ok) return plan;
-    places.push({ ...plan.value, place, layers: own });
+    const decal = blank === onto ? [] : [stickDecal(shop)];
+    places.push({ ...plan.value, steps: [...plan.value.steps, ...decal], place, layers: own });
   }
   const ordered = orderByTemperature(places);
   const heats = ordered.map(({ steps, layers: own, place }) => sumHeat(steps, listDwells(own, blank), place));

@@ -1,14 +1,15 @@
 // How a shop presses an item where schools of the trade differ: switches, each with its plain choice.
 
-import type { Peel } from '../materials';
+import { FABRICS, type Blank, type Peel } from '../materials';
 
 /** Under a cover sheet: as each vinyl asks, always, as soon as pressed vinyl lies bare, never. */
 export const COVER_SCHOOLS = ['as the vinyl asks', 'always', 'when bare', 'never'] as const;
 /**
  * How layers are laid on one another: each tacked and all pressed full at the end, each pressed full, or all laid
- * together on one carrier by their registration marks and pressed once.
+ * together on one carrier by their registration marks and pressed once; or each ironed onto a clear film, which sticks on
+ * hard things as one decal.
  */
-export const LAYER_SCHOOLS = ['tack, then full', 'full each', 'on one carrier'] as const;
+export const LAYER_SCHOOLS = ['tack, then full', 'full each', 'on one carrier', 'on a decal film'] as const;
 /** When the carrier comes off: as each vinyl asks, or all alike. */
 export const PEEL_SCHOOLS = ['as the vinyl asks', 'hot', 'warm', 'cold'] as const;
 /** A heat press, or an iron or hand press: smaller, less even. */
@@ -46,3 +47,15 @@ export const isHotter = (a: Peel, b: Peel): boolean => WARMTH.indexOf(a) > WARMT
 /** The one that waits longest. */
 export const getCoolest = (peels: readonly Peel[]): Peel =>
   [...peels].sort((a, b) => WARMTH.indexOf(a) - WARMTH.indexOf(b))[0] ?? 'hot';
+
+/** Films are for hard things: fabric takes the layers themselves. */
+export const isDecal = ({ layers }: PressRecipe, { heating }: Pick<Blank, 'heating'>): boolean =>
+  layers === 'on a decal film' && heating !== 'flat';
+/** What is pressed first instead of the blank: flat, with nothing in the way. */
+export const makeDecalFilm = (blank: Blank): Blank => ({
+  ...blank,
+  name: FABRICS['decal-film'].label,
+  fabric: 'decal-film',
+  heating: 'flat',
+  areas: [],
+});

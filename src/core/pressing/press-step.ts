@@ -9,8 +9,12 @@ export type PressStepKind =
  * What sticks without heat, one thing after another: the surface cleaned, tape rubbed on, the liner pulled off, set down
  * and rubbed, the tape off again.
  */
-export const APPLY_PARTS = ['clean', 'tape', 'lift', 'set', 'peel-tape'] as const;
-export type ApplyPart = (typeof APPLY_PARTS)[number];
+const DECAL_PARTS = ['clean', 'tape', 'lift', 'set', 'peel-tape'] as const;
+/** Painted through, and taken off again. */
+const STENCIL_PARTS = [...DECAL_PARTS, 'paint', 'lift-stencil'] as const;
+export type ApplyPart = (typeof STENCIL_PARTS)[number];
+export const listApplyParts = ({ isStencil }: Pick<PressStep, 'isStencil'>): readonly ApplyPart[] =>
+  isStencil ? STENCIL_PARTS : DECAL_PARTS;
 
 export type PressStep = {
   readonly kind: PressStepKind;
@@ -33,6 +37,8 @@ export type PressStep = {
   readonly isWrapped?: true;
   /** Stretched once by hand before it is pressed again: what cracks or lifts is seen now. */
   readonly stretchFirst?: true;
+  /** It is painted through and does not stay. */
+  readonly isStencil?: true;
   /** Which part of sticking it on it is, where that is told part by part. */
   readonly apply?: ApplyPart;
   /** The press closes so often, each time a little further: with overlap. Left out for once. */

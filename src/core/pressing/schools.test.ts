@@ -40,6 +40,22 @@ describe('layers', () => {
       ],
     ],
     [
+      'two of one vinyl: only the last is pressed full',
+      { front: [A, A] },
+      {},
+      [
+        'lay-out 20',
+        'pre-press 5',
+        'place A 30',
+        'tack A 4 bare',
+        'peel A 10',
+        'place A 30',
+        'press A 12 covered',
+        'peel A 10',
+        're-press 3 covered',
+      ],
+    ],
+    [
       'each pressed full',
       { front: [A, B] },
       { layers: 'full each' },

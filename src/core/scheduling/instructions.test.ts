@@ -127,6 +127,9 @@ describe('a decal', () => {
       ...['lay-out', 'clean', 'tape', 'lift', 'set', 'peel-tape'],
       ...['lay-out', 'clean', 'tape', 'lift', 'set', 'peel-tape'],
     ]);
+    const stencil = { ...plan.steps[1]!, isStencil: true } as const;
+    const painted = listInstructions('press', { hasTexts: [false], plan: { ...plan, steps: [stencil] } });
+    expect(painted.slice(-2).map((one) => one.kind === 'press' && one.step.apply)).toEqual(['paint', 'lift-stencil']);
     expect(listDonePieces(told, 5)).toEqual([]);
     expect(listDonePieces(told, 6)).toEqual([0]);
   });

@@ -1,6 +1,6 @@
 // What is to be done at a station, one thing after another: data, put into words elsewhere.
 
-import { APPLY_PARTS, orderPressRun, type PressPlan, type PressStep } from '../pressing';
+import { listApplyParts, orderPressRun, type PressPlan, type PressStep } from '../pressing';
 import type { Station } from '../orders';
 
 /** At the cutter, all pieces at one time. */
@@ -71,7 +71,8 @@ function listPressing(plan: readonly PressStep[], pieces: number): readonly Pres
     const own = plan[step]!;
     const next = plan[step + 1];
     const before = plan[step - 1];
-    const told: readonly PressStep[] = own.kind === 'apply' ? APPLY_PARTS.map((apply) => ({ ...own, apply })) : [own];
+    const told: readonly PressStep[] =
+      own.kind === 'apply' ? listApplyParts(own).map((apply) => ({ ...own, apply })) : [own];
     return told.map((one) => ({
       kind: 'press',
       piece,

@@ -92,8 +92,9 @@ export function RunningBatch({ station, view, parts, running, nowMs, pending, on
   );
 }
 
-/** What is laid out or placed now; null at any other step. */
+/** What is laid out, placed or looked at now; null at any other step. */
 function findPlaced(run: BatchRun | null): { readonly lineId: number; readonly place: string | null } | null {
+  if (run?.instruction.kind === 'look' && run.piece) return { lineId: run.piece.lineId, place: null };
   if (run?.instruction.kind !== 'press' || !run.piece) return null;
   const { kind, place = null } = run.instruction.step;
   return kind === 'lay-out' || kind === 'place' ? { lineId: run.piece.lineId, place } : null;

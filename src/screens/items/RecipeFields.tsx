@@ -43,7 +43,7 @@ export default function RecipeFields({ form, spec }: Props) {
             form={form}
             name={`details.recipe.${key}`}
             label={SWITCH_NAMES[key]}
-            options={SCHOOL_OPTIONS[key].map((option) => {
+            options={listOptions(key, spec).map((option) => {
               const change = changes?.[key].find((one) => one.option === option);
               return { value: option, label: change ? describeOption(change, settings) : option };
             })}
@@ -73,6 +73,10 @@ export default function RecipeFields({ form, spec }: Props) {
     </>
   );
 }
+
+/** A decal film is of no use on fabric. */
+const listOptions = (key: SchoolSwitch, spec: ItemSpec | null): readonly string[] =>
+  SCHOOL_OPTIONS[key].filter((option) => option !== 'on a decal film' || spec?.blank.heating !== 'flat');
 
 function Risks({ risks }: { readonly risks: ReturnType<typeof describeRisks> }) {
   if (risks.length === 0) return null;
