@@ -41,11 +41,14 @@ export type PresetRow = {
   /** The blade has cut so much since that it is to be tried again. */
   readonly isWornPast: boolean;
 };
+export type ChosenVinyl = { readonly id: number; readonly name: string; readonly version: number };
 export type RecipesView = {
   readonly rows: readonly RecipeRow[];
   readonly presets: readonly PresetRow[];
   /** The first of the shelf, to choose from. */
-  readonly vinyls: readonly { readonly id: number; readonly name: string; readonly version: number }[];
+  readonly vinyls: readonly ChosenVinyl[];
+  /** Whether there are others, that are looked for by name. */
+  readonly more: boolean;
   /** ISO day in the shop's time zone. */
   readonly today: string;
 };

@@ -90,6 +90,9 @@ test('a load is loaded, tested, cut and booked, through a reload, a pulled plug 
   await expect(page.getByText(/this lot was never cut/)).toBeVisible();
   await page.getByRole('button', { name: '60 times as fast' }).click();
   await testCut(page);
+  await page.getByLabel('Keep it as').fill('Slate, coats');
+  await page.getByRole('button', { name: 'Keep this setting' }).click();
+  await expect(page.getByText('Kept as “Slate, coats”: loads of this vinyl begin with it.')).toBeVisible();
   await page.getByRole('button', { name: /^Next/ }).click();
   await page.getByRole('button', { name: '60 times as fast' }).click();
   await expect(page.getByRole('button', { name: '60 times as fast' })).toHaveAttribute('aria-pressed', 'false');

@@ -7,3 +7,4 @@ export { makeTestFigure } from './test-figure';
 export { readHpgl } from './read-hpgl';
 export { locateKnife, planKnifeRun, type KnifeRun } from './knife-run';
 export { choosePreset, isWornPast, PRESET_USES, type CutPreset, type PresetUse } from './cut-preset';
+export { tellCutOff, tellTensCut } from './cut-off';

@@ -21,6 +21,16 @@ describe('what fits a print area', () => {
     expect(checkPlacement(FRONT, 200, 300)).toEqual([{ kind: 'obstacle', obstacle: 'pocket' }]);
   });
 
+  it('moved by the seller, it leaves the area, or comes to lie on something', () => {
+    const moved = (dropMm: number | null, asideMm: number | null) => checkPlacement(FRONT, 60, 60, { dropMm, asideMm });
+    expect(moved(60, null)).toEqual([{ kind: 'outside', edge: 'top', byMm: 15 }]);
+    expect(moved(360, null)).toEqual([{ kind: 'outside', edge: 'bottom', byMm: 5 }]);
+    expect(moved(null, -120)).toEqual([{ kind: 'outside', edge: 'left', byMm: 10 }]);
+    // The pocket begins 40 mm down and 170 mm across: 60 mm in the middle end at 170, at the top edge at 60.
+    expect(moved(null, 1)).toEqual([{ kind: 'obstacle', obstacle: 'pocket' }]);
+    expect(moved(225, 1)).toEqual([]);
+  });
+
   it('touching a seam is not lying on it', () => {
     const seam: PrintArea = { ...FRONT, obstacles: [{ kind: 'seam', xMm: 190, yMm: 0, widthMm: 5, heightMm: 340 }] };
     expect(checkPlacement(seam, 100, 100)).toEqual([]);

@@ -119,6 +119,17 @@ export function checkPlacement(
 /** The way round a cup, and the arc that a straight strip is bent on where its wall tapers. Null radius: straight. */
 export type Wrap = { readonly round: Figure; readonly radius: Figure | null; readonly angleDegrees: number };
 
+/** Along the wall from its upper to its lower edge, `heightMm` apart straight up. */
+export const tellSlant = ({ topMm, bottomMm }: Pick<Curve, 'topMm' | 'bottomMm'>, heightMm: number): Figure =>
+  figure('Slant', Math.hypot(heightMm, (topMm - bottomMm) / 2), 'mm', 'computed', {
+    how: '√(height² + half the difference of diameters²)',
+    parts: [
+      figure('Height of the wall', heightMm, 'mm', 'shop'),
+      figure('Diameter at the top', topMm, 'mm', 'shop'),
+      figure('Diameter at the bottom', bottomMm, 'mm', 'shop'),
+    ],
+  });
+
 /**
  * Unrolls the wall between two circles `heightMm` apart, measured straight up. Development of a truncated cone: with
  * slant s = √(h² + ((D − d) ÷ 2)²) the wider edge lies on a circle of radius s·D ÷ (D − d), over 180°·D ÷ radius.
@@ -138,19 +149,10 @@ export function computeWrap(curve: Curve, heightMm: number): Wrap {
   );
   // Less than this taper no strip shows.
   if (wide - narrow < 0.5) return { round, radius: null, angleDegrees: 0 };
-  const slant = Math.hypot(heightMm, (wide - narrow) / 2);
-  const radius = figure('Radius of the wider edge', (slant * wide) / (wide - narrow), 'mm', 'computed', {
+  const slant = tellSlant(curve, heightMm);
+  const radius = figure('Radius of the wider edge', (slant.value * wide) / (wide - narrow), 'mm', 'computed', {
     how: 'slant × wider ÷ (wider − narrower diameter): the cone laid flat',
-    parts: [
-      figure('Slant', slant, 'mm', 'computed', {
-        how: '√(height² + half the difference of diameters²)',
-        parts: [
-          figure('Height', heightMm, 'mm', 'shop'),
-          figure('Wider', wide, 'mm', 'shop'),
-          figure('Narrower', narrow, 'mm', 'shop'),
-        ],
-      }),
-    ],
+    parts: [slant],
   });
   return { round, radius, angleDegrees: (180 * wide) / radius.value };
 }

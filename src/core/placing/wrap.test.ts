@@ -75,6 +75,14 @@ describe('bending for a tapered wall', () => {
     expect(tellSag(150, wall(90, 70, 100)).value).toBeCloseTo(end.y, 9);
   });
 
+  it('the edge towards the wider end of the wall is the longer one', () => {
+    const size = { width: 150, height: 40 };
+    const across = (bend: Bend, y: number) =>
+      distance(bendPoint({ x: 0, y }, size, bend), bendPoint({ x: 150, y }, size, bend));
+    expect(across(wall(90, 70, 100), 0)).toBeGreaterThan(across(wall(90, 70, 100), 40));
+    expect(across(wall(70, 90, 100), 0)).toBeLessThan(across(wall(70, 90, 100), 40));
+  });
+
   it('between two slits tape is off by half a millimetre', () => {
     const bend = wall(90, 70, 100);
     const half = spaceSlits(bend).value / 2;

@@ -2,7 +2,7 @@
 
 import type { CutLayer, CutPath } from '../artwork';
 import { boundPoints, distance, type Point, type Polyline } from '../geometry';
-import type { Curve } from '../materials';
+import { tellSlant, type Curve } from '../materials';
 import { figure, type Figure } from '../units';
 import type { PlacedArtwork } from './place-artwork';
 
@@ -32,23 +32,13 @@ export function planBend({ curve, wallHeightMm, middleMm }: OnWall): Bend | null
   const { topMm, bottomMm } = curve;
   const taper = Math.abs(topMm - bottomMm);
   if (taper < LEAST_TAPER_MM) return null;
-  const slant = Math.hypot(wallHeightMm, taper / 2);
+  const slant = tellSlant(curve, wallHeightMm);
   const diameter = topMm + ((bottomMm - topMm) * middleMm) / wallHeightMm;
   return {
     sense: topMm > bottomMm ? 1 : -1,
-    radius: figure('Radius of its middle line', (slant * diameter) / taper, 'mm', 'computed', {
+    radius: figure('Radius of its middle line', (slant.value * diameter) / taper, 'mm', 'computed', {
       how: 'slant × diameter there ÷ (wider − narrower diameter): the cone laid flat',
-      parts: [
-        figure('Slant', slant, 'mm', 'computed', {
-          how: '√(height² + half the difference of diameters²)',
-          parts: [
-            figure('Height of the wall', wallHeightMm, 'mm', 'shop'),
-            figure('At the top', topMm, 'mm', 'shop'),
-            figure('At the bottom', bottomMm, 'mm', 'shop'),
-          ],
-        }),
-        figure('Diameter at its middle', diameter, 'mm', 'computed'),
-      ],
+      parts: [slant, figure('Diameter at its middle', diameter, 'mm', 'computed')],
     }),
   };
 }

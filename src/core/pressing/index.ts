@@ -4,7 +4,7 @@ export type { PressCaution } from './press-cautions';
 export { listFittingVinyls, type PressProblem } from './safe-window';
 export * from './press-recipe';
 export { compareSchools, SCHOOL_OPTIONS, type SchoolChange, type SchoolSwitch } from './compare-schools';
-export { orderPressRun, type PressRun } from './press-run';
+export { orderPressRun, tellPace, type PressRun } from './press-run';
 export { chooseOwnTemperature } from './own-press';
 export { LOOK_KINDS, sumLooks, type LookKind, type LooksSum, type PressLook } from './press-looks';
 export { compareRuns, planHotterPeel } from './hotter-peel';

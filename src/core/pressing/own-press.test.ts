@@ -58,6 +58,11 @@ describe('an own recipe', () => {
     expect(chooseOwnTemperature([{ vinyl: withOwn('A') }, { vinyl: wide }], PLAIN_BLANK)).toBe(185);
   });
 
+  it('a dozen degrees from another’s own is not the same heat', () => {
+    const other = withOwn('B', { temperatureC: 172 }, { id: 31 });
+    expect(planned({ front: [withOwn('A'), other] }).temperatureC).toBe(155);
+  });
+
   it('one over what the blank stands is allowed, and told', () => {
     const blank = { ...PLAIN_BLANK, fabric: 'polyester' as const };
     const hot = vinyl('A', { press: { ...A.press!, lowC: 140 } });

@@ -2,7 +2,7 @@
 
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { orderPressRun, type PressRun, type PressStep } from './index';
+import { orderPressRun, tellPace, type PressRun, type PressStep } from './index';
 
 const hands = (seconds: number, kind: PressStep['kind'] = 'press'): PressStep => ({ kind, seconds, attended: true });
 const cool = (seconds: number, peel: 'cold' | 'warm' = 'cold'): PressStep => ({
@@ -50,6 +50,7 @@ describe('a run at the press', () => {
     // 4 × 40 s of hands, and 25 s at the end for the last one to cool: one by one it would be 340.
     expect(run.seconds).toBe(185);
     expect(run.perHour).toBeCloseTo((4 * 3600) / 185, 9);
+    expect(tellPace(run, 4)).toMatchObject({ value: run.perHour, parts: [{ value: 4 }, { value: 185 }] });
     expect(run.restingPlaces).toBe(2);
   });
 

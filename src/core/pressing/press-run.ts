@@ -1,6 +1,6 @@
 // Several pieces at one press: which hand goes where next, so that a piece that cools is not waited for.
 
-import { SECONDS_PER_HOUR } from '../units';
+import { figure, SECONDS_PER_HOUR, type Figure } from '../units';
 import type { PressStep } from './press-step';
 
 /** One thing to do: a step of a piece, both from 0. `startS` and `endS`: seconds from the beginning of the run. */
@@ -55,6 +55,13 @@ export function orderPressRun(plan: readonly PressStep[], pieces: number, places
   const perHour = nowS > 0 ? (pieces * SECONDS_PER_HOUR) / nowS : 0;
   return { steps, seconds: nowS, perHour, restingPlaces: countResting(steps, pieces) };
 }
+
+/** How many pieces an hour such a run brings. */
+export const tellPace = ({ perHour, seconds }: PressRun, pieces: number): Figure =>
+  figure('Pieces an hour', perHour, 'count', 'computed', {
+    how: 'pieces ÷ the time at the press, as an hour has it; the next is laid on while one cools',
+    parts: [figure('Pieces', pieces, 'count', 'computed'), figure('At the press', seconds, 's', 'computed')],
+  });
 
 /** The steps of a plan, parted where a piece may rest. */
 function splitBlocks(plan: readonly PressStep[]): readonly Block[] {

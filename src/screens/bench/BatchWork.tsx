@@ -5,7 +5,7 @@ import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import { useEffect, useRef } from 'react';
 import type { Station } from '../../core/orders';
-import { compareRuns, orderPressRun } from '../../core/pressing';
+import { compareRuns, orderPressRun, tellPace } from '../../core/pressing';
 import { formatDuration, groupBy } from '../../core/units';
 import type { BenchPartView, BenchView } from '../../views/bench';
 import type { RunningSession } from '../../views/frame';
@@ -147,8 +147,9 @@ function RunFacts({ view, parts }: Pick<Props, 'view' | 'parts'>) {
     <>
       {run && run.restingPlaces > 0 && (
         <p className="soft flat above-3">
-          Laid on while one cools: {formatDuration(run.seconds, settings)} at the press, about {Math.round(run.perHour)}{' '}
-          pieces an hour. Keep room for {plural(run.restingPlaces, 'piece')} to cool.
+          Laid on while one cools: {formatDuration(run.seconds, settings)} at the press, about{' '}
+          <Why figure={tellPace(run, pieces)}>{Math.round(run.perHour)} pieces an hour</Why>. Keep room for{' '}
+          {plural(run.restingPlaces, 'piece')} to cool.
         </p>
       )}
       {shorter && behind > 0 && (

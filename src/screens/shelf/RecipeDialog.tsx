@@ -16,15 +16,18 @@ import {
   type Fabric,
   type OwnPress,
 } from '../../core/materials';
-import type { RecipeRow, RecipesView } from '../../views/recipes';
+import type { ChosenVinyl, RecipeRow } from '../../views/recipes';
 import { describeMaker } from '../../wording/recipes';
 import { Choice, FormActions, TextLine, useSave } from '../shared/form';
 import { NumberField, TemperatureField } from '../shared/number-fields';
+import { useLookFor } from '../shared/LookFor';
 import { useSettings } from '../shared/settings';
 
 type Values = { vinylId: number | ''; fabric: Fabric; own: Partial<OwnPress> | null };
 type Props = {
-  readonly view: RecipesView;
+  readonly vinyls: readonly ChosenVinyl[];
+  /** ISO day. */
+  readonly today: string;
   /** Null for a new one. */
   readonly row: RecipeRow | null;
   readonly onClose: () => void;
@@ -50,13 +53,14 @@ const startValues = (row: RecipeRow | null, today: string): Values => ({
   },
 });
 
-export default function RecipeDialog({ view, row, onClose, onDone }: Props) {
+export default function RecipeDialog({ vinyls, today, row, onClose, onDone }: Props) {
   const settings = useSettings();
+  const look = useLookFor('vinyl');
   const form = useForm<Values>({
     resolver: yupResolver(recipeChange) as unknown as Resolver<Values>,
-    defaultValues: startValues(row, view.today),
+    defaultValues: startValues(row, today),
   });
-  const versionOf = (vinylId: unknown) => row?.version ?? view.vinyls.find(({ id }) => id === Number(vinylId))?.version;
+  const versionOf = (vinylId: unknown) => row?.version ?? vinyls.find(({ id }) => id === Number(vinylId))?.version;
   const save = useSave<Values, unknown>({
     form,
     method: 'PUT',
@@ -82,7 +86,10 @@ export default function RecipeDialog({ view, row, onClose, onDone }: Props) {
                   form={form}
                   name="vinylId"
                   label="Vinyl"
-                  options={view.vinyls.map(({ id, name }) => ({ value: id, label: name }))}
+                  options={vinyls.map(({ id, name }) => ({ value: id, label: name }))}
+                  more={
+                    look ? [{ label: 'Look for a vinyl…', run: () => look((id) => form.setValue('vinylId', id)) }] : []
+                  }
                 />
                 <Choice
                   form={form}

@@ -8,13 +8,14 @@ import { useState } from 'react';
 import { FABRICS } from '../../core/materials';
 import { formatDay } from '../../core/units';
 import type { FrameView } from '../../views/frame';
-import type { RecipeRow, RecipesView } from '../../views/recipes';
+import type { ChosenVinyl, RecipeRow, RecipesView } from '../../views/recipes';
 import { plural } from '../../wording/plural';
 import { describeLooks, describeMaker, describeOwn, isOffMaker, LOOK_WORDS } from '../../wording/recipes';
 import { callApi, wordsOf } from '../shared/api';
 import { Frame } from '../shared/Frame';
 import { useKeys } from '../shared/keys';
 import { late } from '../shared/late';
+import { LookFor } from '../shared/LookFor';
 import { asPage } from '../shared/page-data';
 import { useSettings } from '../shared/settings';
 import { Swatch } from '../shared/Swatch';
@@ -37,7 +38,7 @@ export const RecipesScreen = asPage(function RecipesScreen({ frame, view }: { fr
 });
 
 function sayVerdict({ rows }: RecipesView): string {
-  const bad = rows.find(({ own, sum }) => own && sum.failed > 0);
+  const bad = rows.find(({ sum }) => sum.failed > 0);
   const own = rows.filter((row) => row.own).length;
   if (rows.length === 0) return 'Everything is pressed as its maker says';
   if (bad) return `${bad.vinylName} on ${FABRICS[bad.fabric].label}: ${bad.sum.failed} of ${bad.sum.pieces} failed`;
@@ -52,6 +53,8 @@ function Recipes({ initial }: { readonly initial: RecipesView }) {
     initialData: initial,
   });
   const [open, setOpen] = useState<Open | null>(null);
+  /** Looked for by name, beside the first of the shelf. */
+  const [looked, setLooked] = useState<readonly ChosenVinyl[]>([]);
   useKeys('Recipes', [
     { keys: 'n', shown: 'N', does: 'add a recipe', run: () => setOpen({ kind: 'recipe', row: null }) },
   ]);
@@ -105,7 +108,15 @@ function Recipes({ initial }: { readonly initial: RecipesView }) {
       )}
       <PresetTable presets={view.presets} onDone={() => void refresh()} />
       {open?.kind === 'recipe' && (
-        <RecipeDialog view={view} row={open.row} onClose={() => setOpen(null)} onDone={done} />
+        <LookFor more={{ vinyl: view.more }} onVinyl={(vinyl) => setLooked([...looked, vinyl])}>
+          <RecipeDialog
+            vinyls={[...view.vinyls, ...looked]}
+            today={view.today}
+            row={open.row}
+            onClose={() => setOpen(null)}
+            onDone={done}
+          />
+        </LookFor>
       )}
       {open?.kind === 'seen' && (
         <SeenDialog row={open.row} today={view.today} onClose={() => setOpen(null)} onDone={done} />

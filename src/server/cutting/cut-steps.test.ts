@@ -2,6 +2,7 @@
 
 import { beforeEach, expect, it } from 'vitest';
 import { eachFresh, refusalOf, type TestShop } from '../../../test/demo-shop';
+import type { PresetUse } from '../../core/cutting/index';
 import { cutStepInput } from '../../core/input/index';
 import { listPartIds } from '../../core/orders/index';
 import { findSavedSheet } from '../../data/cut-sheet-store';
@@ -18,6 +19,7 @@ import { parseInput } from '../errors';
 import { book } from '../heavy/book-thread';
 import { planCut } from '../heavy/cut-thread';
 import { loadOrderView } from '../orders/load-order-view';
+import { savePreset } from '../stock/recipes';
 import { setAsideOffcut } from '../stock/save-stock';
 import { planLoad } from './load-plan';
 import { takeCutStep } from './take-cut-step';
@@ -96,6 +98,30 @@ it('asks for a test cut where vinyl and lot were never cut; the clean setting is
   changeCutSheet(shop, savedId, 1, next);
   sessionId = startSession(shop, { station: 'cut', partIds: [...listPartIds(next.sheet)], savedId }).id;
   expect(await sheetNow()).toMatchObject({ setting, testReasons: [], tests: [] });
+});
+
+it('begins with the setting that was kept for such work, and with none that was kept for other', async () => {
+  const { vinylId } = findSavedSheet(shop.db, savedId)!;
+  const setting = { ...(await settingNow()), forceGrams: 135 };
+  const keep = (use: PresetUse, forceGrams: number) =>
+    savePreset(shop, { vinylId, name: `labels, ${use}`, use, setting: { ...setting, forceGrams } });
+  let version = 0;
+  const beginAnew = async () => {
+    finishSession(shop, sessionId, 'discarded');
+    version += 1;
+    const next = layTwoLabels(shop, rollId());
+    changeCutSheet(shop, savedId, version, next);
+    sessionId = startSession(shop, { station: 'cut', partIds: [...listPartIds(next.sheet)], savedId }).id;
+    return sheetNow();
+  };
+  const ordinary = (await settingNow()).forceGrams;
+  // The label's stem is finer than letters are.
+  keep('bold', 120);
+  expect((await beginAnew()).setting.forceGrams).toBe(ordinary);
+  keep('everything', 130);
+  expect((await beginAnew()).setting.forceGrams).toBe(130);
+  keep('fine', 135);
+  expect(await beginAnew()).toMatchObject({ setting, testReasons: ['new-setting', 'new-lot'] });
 });
 
 it('cuts along its lines as time goes by, and is booked with the test figures before it', async () => {

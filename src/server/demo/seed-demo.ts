@@ -7,12 +7,14 @@ import { PLAIN_DETAILS, type StoredPacking } from '../../core/costing/index';
 import { DEFAULT_SHOP_FIGURES, type ShopFigures } from '../../core/materials/index';
 import { PLAIN_LETTERING, type Lettering } from '../../core/artwork/index';
 import type { Placing } from '../../core/placing/index';
-import { blankInput, channelInput, itemInput, vinylInput } from '../../core/input/index';
+import { blankInput, channelInput, itemInput, lookInput, vinylInput } from '../../core/input/index';
 import { seedOrder, type DemoOrder } from './seed-demo-orders';
 import type { Database } from '../../data/database';
 import { savePacking } from '../../data/packing-store';
 import { insertShop } from '../../data/shop-store';
-import { programRoot, type ShopContext } from '../context';
+import { getShop, programRoot, type ShopContext } from '../context';
+import { dayOf } from '../../core/units/index';
+import { addLook } from '../stock/recipes';
 import { parseInput } from '../errors';
 import { saveArtwork } from '../artwork/save-artwork';
 import { findVinyl } from '../../data/shelf-store';
@@ -47,6 +49,15 @@ type DemoFile = {
     colours: [string, string][];
   }[];
   channels: { name: string }[];
+  looks: {
+    vinyl: string;
+    fabric: string;
+    kind: string;
+    pieces: number;
+    washes: number;
+    daysAgo: number;
+    note: string;
+  }[];
   artworks: { file: string; name: string; widthMm: number; layers: string[]; vinyls: string[] }[];
   items: (DemoPlacement & {
     key: string;
@@ -127,6 +138,7 @@ export async function seedDemo(db: Database, nowMs: number): Promise<void> {
   for (const item of file.items) await seedItem(seed, item);
   for (const order of file.orders) await seedOrder({ shop, clock, order, items: ids.items, nowMs });
   seedDemoStock(shop, clock, nowMs);
+  seedLooks(seed, nowMs);
   clock.ms = nowMs - 4 * DAY_MS;
   for (const id of ids.items.values()) acceptItemCost(shop, id);
   clock.ms = nowMs - 2 * DAY_MS;
@@ -145,6 +157,15 @@ function seedShelf({ file, shop, ids }: Seed): void {
       colours: blank.colours.map(([name, hex]) => ({ name, hex })),
     });
     ids.blanks.set(input.name, addBlank(shop, input).id);
+  }
+}
+
+/** What was seen of pieces that were pressed long ago. */
+function seedLooks({ file, shop, clock, ids }: Seed, nowMs: number): void {
+  clock.ms = nowMs - DAY_MS;
+  for (const { vinyl, daysAgo, ...look } of file.looks) {
+    const day = dayOf(nowMs - daysAgo * DAY_MS, getShop(shop).timeZone);
+    addLook(shop, parseInput(lookInput, { ...look, day, vinylId: ids.vinyls.get(vinyl) }));
   }
 }
 

@@ -19,6 +19,8 @@ eachFresh((fresh) => {
   shop = fresh;
 });
 const vinylNamed = (name: string) => loadVinyls(shop.db).find((vinyl) => vinyl.name === name)!;
+const slate = () => vinylNamed('Tarn Smooth, slate').id;
+const rowsOf = (vinylId: number) => loadRecipes(shop).rows.filter((row) => row.vinylId === vinylId);
 const APRON = 'Bakery apron';
 const apronVinyl = () => findVinyl(shop.db, rowOf(APRON).item.placements[0]!.vinylIds[0]!)!;
 const rowOf = (name: string) => priceAllItems(shop).find((row) => row.item.name === name)!;
@@ -48,7 +50,7 @@ describe('a recipe of one’s own', () => {
     expect(press().waitSeconds).toBeGreaterThan(before.waitSeconds);
     set(id, null);
     expect(press().waitSeconds).toBe(before.waitSeconds);
-    expect(loadRecipes(shop).rows).toEqual([]);
+    expect(rowsOf(id)).toEqual([]);
   });
 
   it('is found without reading the whole shelf', () => {
@@ -68,7 +70,7 @@ describe('a recipe of one’s own', () => {
 describe('what happened since', () => {
   const seen = (more: object = {}) =>
     parseInput(lookInput, {
-      vinylId: vinylNamed('Tarn Smooth, slate').id,
+      vinylId: slate(),
       fabric: 'cotton',
       kind: 'washed',
       pieces: 6,
@@ -82,11 +84,11 @@ describe('what happened since', () => {
     addLook(shop, seen());
     const { id } = addLook(shop, seen({ kind: 'lifted', pieces: 2, washes: 4 }));
     addLook(shop, seen({ fabric: 'polyester' }));
-    const [row, other] = loadRecipes(shop).rows;
+    const [row, other] = rowsOf(slate());
     expect([row!.own, row!.sum.pieces, row!.sum.failed, row!.sum.failedFromWashes]).toEqual([null, 8, 2, 4]);
     expect([other!.fabric, other!.sum.pieces]).toEqual(['polyester', 6]);
     removeLook(shop, id);
-    expect(loadRecipes(shop).rows[0]!.sum).toMatchObject({ pieces: 6, failed: 0, mostWashes: 20 });
+    expect(rowsOf(slate())[0]!.sum).toMatchObject({ pieces: 6, failed: 0, mostWashes: 20 });
   });
 
   it('on a day to come is refused', async () => {

@@ -44,11 +44,14 @@ export function loadRecipes(shop: ShopContext): RecipesView {
     const vinyl = vinyls.get(first!.vinylId);
     if (vinyl) pairs.set(keyOf(vinyl.id, first!.fabric), [vinyl, first!.fabric]);
   }
+  const listed = listFirstVinyls(shop.db, LISTED_VINYLS + 1);
   const rows = [...pairs].map(([key, [vinyl, fabric]]) => toRow(vinyl, fabric, looks.get(key) ?? []));
   return {
     rows: rows.sort((a, b) => a.vinylName.localeCompare(b.vinylName) || a.fabric.localeCompare(b.fabric)),
     presets: loadPresetRows(shop),
-    vinyls: listFirstVinyls(shop.db, LISTED_VINYLS)
+    more: listed.length > LISTED_VINYLS,
+    vinyls: listed
+      .slice(0, LISTED_VINYLS)
       .filter(({ kind }) => getKindFacts(kind).family === 'heat')
       .map(({ id, name, version }) => ({ id, name, version })),
     today: dayOf(shop.now(), getShop(shop).timeZone),

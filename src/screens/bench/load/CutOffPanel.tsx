@@ -1,21 +1,22 @@
 // After the cut: where it is cut off, and what is kept of the rest.
 
-import { formatLength } from '../../../core/units';
+import { tellCutOff } from '../../../core/cutting';
 import { SheetLeftovers } from '../../shared/SheetLeftovers';
-import { useSettings } from '../../shared/settings';
+import { Why } from '../../shared/Why';
 import type { StepProps } from './step-props';
 
 export function CutOffPanel({ at, plan, now }: StepProps) {
-  const settings = useSettings();
   const { facts, lot, leftovers } = plan;
   if (facts.isRoll) {
-    const usedMm = facts.usedLengthMm + now.shiftMm;
+    const { cutAt, stays } = tellCutOff(facts.usedLengthMm, now.shiftMm, lot.left);
     return (
       <ul className="big bare flat pad-0">
         <li>
-          {facts.trim ? 'the last cut parted it, at' : 'square across, at'} {formatLength(usedMm, settings)}
+          {facts.trim ? 'the last cut parted it, at' : 'square across, at'} <Why figure={cutAt} />
         </li>
-        <li>{formatLength(Math.max(0, lot.left - usedMm), settings)} stay on the roll</li>
+        <li>
+          <Why figure={stays} /> stay on the roll
+        </li>
       </ul>
     );
   }

@@ -1,6 +1,7 @@
 // The cut itself: how far the knife is along its lines, what went wrong, and what can be done about it.
 
 import Button from '@mui/material/Button';
+import { tellTensCut } from '../../../core/cutting';
 import { formatClock } from '../../../core/units';
 import { describeSetting, FAULT_WORDS, TEST_RESULT_WORDS } from '../../../wording/cutting';
 import { LoadDrawing } from './LoadDrawing';
@@ -72,7 +73,6 @@ function Progress({ plan, now, cutter }: StepProps) {
         {job?.looks && <strong>The simulated film: {TEST_RESULT_WORDS[job.looks].seen}</strong>}
       </p>
     );
-  const share = plan.lines.length > 0 ? Math.floor((now.linesDone / plan.lines.length) * 10) * 10 : 0;
   return (
     <>
       <ul className="big bare flat pad-0">
@@ -84,7 +84,7 @@ function Progress({ plan, now, cutter }: StepProps) {
       </ul>
       {/* Told by tenths: a voice that counts every line is in the way. */}
       <span className="visually-hidden" role="status">
-        {share} percent cut
+        {tellTensCut(now.linesDone, plan.lines.length)} percent cut
       </span>
     </>
   );
