@@ -88,24 +88,12 @@ function Recipes({ initial }: { readonly initial: RecipesView }) {
         </div>
       </div>
       <ShelfTabs current="/shelf/recipes" />
-      {view.rows.length === 0 ? (
-        <p className="sheet">
-          Where you press a vinyl otherwise than its maker says, write it down here: items, the bench and the press card
-          follow it, with a caution where it leaves the maker’s window or what the blank stands.
-        </p>
-      ) : (
-        <div className="cols">
-          {view.rows.map((row) => (
-            <Recipe
-              key={`${row.vinylId} ${row.fabric}`}
-              row={row}
-              onChange={() => setOpen({ kind: 'recipe', row })}
-              onSeen={() => setOpen({ kind: 'seen', row })}
-              onTakeBack={(id) => void takeBack(id)}
-            />
-          ))}
-        </div>
-      )}
+      <RecipeList
+        rows={view.rows}
+        onChange={(row) => setOpen({ kind: 'recipe', row })}
+        onSeen={(row) => setOpen({ kind: 'seen', row })}
+        onTakeBack={(id) => void takeBack(id)}
+      />
       <PresetTable presets={view.presets} onDone={() => void refresh()} />
       {open?.kind === 'recipe' && (
         <LookFor more={{ vinyl: view.more }} onVinyl={(vinyl) => setLooked([...looked, vinyl])}>
@@ -122,6 +110,36 @@ function Recipes({ initial }: { readonly initial: RecipesView }) {
         <SeenDialog row={open.row} today={view.today} onClose={() => setOpen(null)} onDone={done} />
       )}
     </>
+  );
+}
+
+type ListProps = {
+  readonly rows: readonly RecipeRow[];
+  readonly onChange: (row: RecipeRow) => void;
+  readonly onSeen: (row: RecipeRow) => void;
+  readonly onTakeBack: (id: number) => void;
+};
+
+function RecipeList({ rows, onChange, onSeen, onTakeBack }: ListProps) {
+  if (rows.length === 0)
+    return (
+      <p className="sheet">
+        Where you press a vinyl otherwise than its maker says, write it down here: items, the bench and the press card
+        follow it, with a caution where it leaves the maker’s window or what the blank stands.
+      </p>
+    );
+  return (
+    <div className="cols">
+      {rows.map((row) => (
+        <Recipe
+          key={`${row.vinylId} ${row.fabric}`}
+          row={row}
+          onChange={() => onChange(row)}
+          onSeen={() => onSeen(row)}
+          onTakeBack={onTakeBack}
+        />
+      ))}
+    </div>
   );
 }
 
