@@ -6,6 +6,7 @@ export * from './blank';
 export * from './blank-shape';
 export * from './size-names';
 export * from './print-area';
+export * from './wrap-wall';
 export * from './shop-figures';
 export * from './filter-vinyls';
 export * from './price-level';

@@ -14,6 +14,7 @@ export {
 export { listPlacingSteps, type PlacingStep } from './placing-steps';
 export { proposeWidths, shareWidths, type ProposedWidth, type WantedWidth } from './propose-widths';
 export { measureSize, shapeOf } from './size-measures';
-export { guessSpot, SPOTS, SPOTS_OF, type Spot } from './spots';
+export { SPOTS, type Spot } from './spot-names';
+export { guessSpot, SPOTS_OF } from './spots';
 export { listGlueMarks, tileGuide, TILE_OVERLAP_MM, type GuideTile } from './tile-guide';
 export { bendLayer, bendPoint, planBend, planBendOf, spaceSlits, tellSag, type Bend } from './wrap';

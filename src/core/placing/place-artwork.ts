@@ -15,7 +15,8 @@ import { boundPoints, type Box, type Polyline } from '../geometry';
 import { figure, LENGTH_NOISE_MM, type Figure } from '../units';
 import { drawBlank, type BlankOutline } from './blank-outline';
 import { measureSize, shapeOf, type SizeMeasures } from './size-measures';
-import { guessSpot, SPOT_FACTS, type Spot } from './spots';
+import type { Spot } from './spot-names';
+import { guessSpot, SPOT_FACTS } from './spots';
 
 /** What a seller said of a place besides its words; mm, null where nothing was said. */
 export type Placing = OwnPlace & { readonly spot: Spot | null };

@@ -5,7 +5,8 @@ import { findNamedArea, SHAPE_FACTS } from '../materials';
 import { figure, type Figure } from '../units';
 import type { PlacingBlank } from './place-artwork';
 import { measureSize, shapeOf } from './size-measures';
-import { SPOT_FACTS, type Spot } from './spots';
+import type { Spot } from './spot-names';
+import { SPOT_FACTS } from './spots';
 
 export type WidthWish = {
   readonly blank: PlacingBlank;

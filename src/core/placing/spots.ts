@@ -3,28 +3,7 @@
 
 import type { BlankShape, Datum } from '../materials';
 import type { BlankSide } from './blank-outline';
-
-export const SPOTS = [
-  'front',
-  'left breast',
-  'right breast',
-  'back',
-  'neck label',
-  'left sleeve',
-  'right sleeve',
-  'left leg',
-  'right leg',
-  'pocket',
-  'bib',
-  'hat front',
-  'below the handles',
-  'bandana',
-  'middle',
-  'seen right-handed',
-  'seen left-handed',
-  'opposite the handle',
-] as const;
-export type Spot = (typeof SPOTS)[number];
+import type { Spot } from './spot-names';
 
 export type SpotFacts = {
   readonly side: BlankSide;

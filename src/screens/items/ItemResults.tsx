@@ -13,15 +13,17 @@ import Checkbox from '@mui/material/Checkbox';
 import { PricePanel } from './PricePanel';
 import { CostTable } from './CostTable';
 import { ChannelPanel } from './ChannelPanel';
-import { AreaTable } from './AreaTable';
-import { JointPanel } from './JointPanel';
 import { formatMoney } from '../../core/units';
 import { WhenSeen } from '../shared/WhenSeen';
 import { late } from '../shared/late';
+import { useMounted } from '../shared/use-mounted';
 
 // Charts weigh more than all the rest of the page.
 const LadderPanel = late(() => import('./LadderPanel'));
 const VariantTable = late(() => import('./VariantTable'));
+// Far down, and not drawn on the server: they come as soon as the page runs.
+const AreaTable = late(async () => ({ default: (await import('./AreaTable')).AreaTable }));
+const JointPanel = late(async () => ({ default: (await import('./JointPanel')).JointPanel }));
 
 type ItemResultsProps = {
   readonly plan: ItemPlan;
@@ -58,6 +60,7 @@ export function ItemResults({
   values,
 }: ItemResultsProps) {
   const settings = useSettings();
+  const isMounted = useMounted();
   return (
     <div className="cols">
       {plan.details.options.length > 0 && <OptionChoice plan={plan} chosen={chosen} setChosen={setChosen} />}
@@ -93,15 +96,16 @@ export function ItemResults({
               figures={settings.shop.figures}
             />
           </WhenSeen>
-          <AreaTable form={form} cost={calculation.cost} layers={layers} basis={values.areaBasis} />
-          <JointPanel
-            form={form}
-            cost={calculation.cost}
-            itemName={values.name}
-            price={calculation.price}
-            negative={plan.details.negative}
-            layers={layers}
-          />
+          {isMounted && (
+            <>
+              <AreaTable form={form} cost={calculation.cost} layers={layers} basis={values.areaBasis} />
+              <JointPanel
+                {...{ form, layers, cost: calculation.cost, price: calculation.price }}
+                itemName={values.name}
+                negative={plan.details.negative}
+              />
+            </>
+          )}
         </>
       ) : (
         <div className="notice bad">

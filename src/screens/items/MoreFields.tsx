@@ -15,15 +15,17 @@ import { Why } from '../shared/Why';
 import { Folded } from './FieldRow';
 import { OfferChoice } from './OfferChoice';
 import { Options } from './OptionFields';
-import { Variants } from './VariantFields';
 import { describeRecipe } from '../../wording/recipe-names';
-import { Besides, Stones } from './BesidesFields';
 import type { MoreFieldsProps } from './more-fields-props';
 import type { ItemEditorView } from '../../views/items';
 import type { ItemForm } from './item-form';
 
 // Few open it, and it brings what plans of other schools take.
+// Folds that most items leave shut.
 const RecipeFields = late(() => import('./RecipeFields'));
+const Variants = late(async () => ({ default: (await import('./VariantFields')).Variants }));
+const Besides = late(async () => ({ default: (await import('./BesidesFields')).Besides }));
+const Stones = late(async () => ({ default: (await import('./BesidesFields')).Stones }));
 
 const PRICE_NAMES: Readonly<Record<PriceBasis, string>> = {
   shelf: 'the shelf’s price',
@@ -57,10 +59,14 @@ export function MoreFields({ form, view, blank, evidence, spec }: MoreFieldsProp
             : 'other prices or vinyls by size, colour'
         }
       >
-        <Variants form={form} view={view} blank={blank} />
+        <WhenSeen>
+          <Variants form={form} view={view} blank={blank} />
+        </WhenSeen>
       </Folded>
       <Folded title="Besides" told={besides > 0 ? `${besides} for each piece` : 'ribbon, label, own packaging'}>
-        <Besides form={form} />
+        <WhenSeen>
+          <Besides form={form} />
+        </WhenSeen>
       </Folded>
       <Folded
         title="Stones"
@@ -68,7 +74,9 @@ export function MoreFields({ form, view, blank, evidence, spec }: MoreFieldsProp
           details.stones.length > 0 ? details.stones.map((field) => `${field.count} ${field.label}`).join(', ') : 'none'
         }
       >
-        <Stones form={form} />
+        <WhenSeen>
+          <Stones form={form} />
+        </WhenSeen>
       </Folded>
       <Folded title="Pressing" told={describeRecipe(details.recipe)}>
         <WhenSeen>
