@@ -1,7 +1,7 @@
 // Items: a blank, artworks at places of it with a vinyl for each layer, and whatever else goes into them.
 
 import { and, asc, count, desc, eq, inArray, isNull, like, lt, or, sql } from 'drizzle-orm';
-import { PLAIN_DETAILS, type ItemPlan, type AcceptedCost, type Placement } from '../core/costing';
+import { listAllPlacements, PLAIN_DETAILS, type ItemPlan, type AcceptedCost, type Placement } from '../core/costing';
 import { groupBy } from '../core/units';
 import { toLikePattern } from './like';
 import type { Database } from './database';
@@ -244,9 +244,7 @@ export function countItemsByArtwork(db: Database, artworkIds: readonly number[])
 /** How many layers the items on the list take an artwork to have; null where none uses it. */
 export function countLayersInUse(db: Database, artworkId: number): number | null {
   for (const item of loadItems(db)) {
-    const placement = [...item.placements, ...item.details.options.map((option) => option.placement)].find(
-      (candidate) => candidate.artworkId === artworkId,
-    );
+    const placement = listAllPlacements(item).find((candidate) => candidate.artworkId === artworkId);
     if (placement) return placement.vinylIds.length;
   }
   return null;

@@ -1,5 +1,6 @@
 // What is to be done next at a station, in words: large on the bench, one thing at a time.
 
+import { isDelicate } from '../core/materials';
 import { labelStep, type ApplyPart, type PressStep } from '../core/pressing';
 import type { Instruction } from '../core/scheduling';
 import { describeBed } from './press-steps';
@@ -116,12 +117,6 @@ function describePressing(
 const findNamed = (vinyls: BenchView['vinyls'], name: string | undefined) =>
   vinyls.find((vinyl) => vinyl.name === name);
 
-/** Thinner than this, or hard to weed: a strong tape would not let go of it. */
-const THIN_UM = 70;
-const HARD_TO_WEED = 1.3;
-const isThin = (vinyl: BenchView['vinyls'][number] | undefined): boolean =>
-  vinyl !== undefined && (vinyl.weedingFactor >= HARD_TO_WEED || (vinyl.details.thicknessUm ?? Infinity) < THIN_UM);
-
 /** Sticking a decal on, one thing after another. */
 function describeApplying(
   { vinylName = '', isWrapped }: PressStep,
@@ -138,7 +133,7 @@ function describeApplying(
       return {
         what: `Tape on: ${vinylName}`,
         facts: [
-          ...(isThin(vinyl) ? ['thin vinyl: dull the tape on cloth first, or it will not let go'] : []),
+          ...(vinyl && isDelicate(vinyl) ? ['thin vinyl: dull the tape on cloth first, or it will not let go'] : []),
           'from the middle outwards, then rub it down',
           'turn it over and rub the back',
         ],

@@ -202,9 +202,18 @@ export const listLetterings = ({
   ).values(),
 ];
 
+/** Those that are always there first, then those of its options, in their order. */
+export const listAllPlacements = ({
+  placements,
+  details,
+}: Pick<ItemPlan, 'placements' | 'details'>): readonly Placement[] => [
+  ...placements,
+  ...details.options.map((option) => option.placement),
+];
+
 /** All texts that pieces of an item may bear, with any of its options. */
 export const listAllLetterings = ({ placements, details }: Pick<ItemPlan, 'placements' | 'details'>) =>
-  listLetterings({ placements: [...placements, ...details.options.map((option) => option.placement)] });
+  listLetterings({ placements: listAllPlacements({ placements, details }) });
 
 /**
  * With a customer's own texts in the places of the samples. `find`: the artwork that a text became, by the place it is
@@ -237,7 +246,7 @@ export function findPlacementOfLayer(made: Made, layerIndex: number): Made['plac
 export function listVinylIds({ placements, details }: Pick<ItemPlan, 'placements' | 'details'>): readonly number[] {
   return [
     ...new Set(
-      [...placements, ...details.options.map((option) => option.placement)]
+      listAllPlacements({ placements, details })
         .flatMap((placement) => placement.vinylIds)
         .concat(details.variants.flatMap((rule) => rule.swaps.map((swap) => swap.byVinylId))),
     ),
@@ -247,7 +256,5 @@ export const listArtworkIds = ({
   placements,
   details,
 }: Pick<ItemPlan, 'placements' | 'details'>): readonly number[] => [
-  ...new Set(
-    [...placements, ...details.options.map((option) => option.placement)].map((placement) => placement.artworkId),
-  ),
+  ...new Set(listAllPlacements({ placements, details }).map((placement) => placement.artworkId)),
 ];

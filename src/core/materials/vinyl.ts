@@ -43,6 +43,12 @@ export const computePricePerM2 = (vinyl: Vinyl): Figure =>
 export const getPressSetting = (vinyl: Pick<Vinyl, 'press' | 'details'>, fabric: Fabric): PressSetting | null =>
   vinyl.press && (vinyl.details.pressOn[fabric] ?? vinyl.press);
 
+/** Thinner than this, in micrometres, or harder to weed: a strong tape does not let go of it. */
+const DELICATE_UM = 70;
+const DELICATE_WEEDING = 1.3;
+export const isDelicate = ({ weedingFactor, details }: Pick<Vinyl, 'weedingFactor' | 'details'>): boolean =>
+  weedingFactor >= DELICATE_WEEDING || (details.thicknessUm ?? Infinity) < DELICATE_UM;
+
 /** Pressed at its lowest the vinyl stays under the fabric's ceiling; adhesive vinyl does where no heat is needed. */
 export function isSafeOn(vinyl: Pick<Vinyl, 'press' | 'details'>, fabric: Fabric): boolean {
   const { ceilingC } = FABRICS[fabric];

@@ -43,6 +43,8 @@ export type PlacedArtwork = {
   readonly spot: Spot;
   readonly datum: Datum;
   readonly area: PrintArea | null;
+  /** Where the area lies, in the coordinates of the outline; null where there is none. */
+  readonly areaBox: Box | null;
   /** In the coordinates of the outline. */
   readonly box: Box;
   readonly outline: BlankOutline;
@@ -81,6 +83,7 @@ export function placeArtwork(blank: PlacingBlank, sizeName: string, artwork: Art
     spot,
     datum,
     area,
+    areaBox: area && boundArea(area, usualAsideMm(spot, outline), datumMm),
     box,
     outline,
     size,
@@ -143,10 +146,20 @@ function tellDrop({ placing, heightMm }: ArtworkToPlace, { area, spot, size, out
 /** Something centred is measured from the top, whatever else is there. */
 const datumOrTop = (datumMm: number, bottomMm: number): number => (datumMm < bottomMm ? datumMm : 0);
 
-function tellAside({ asideMm }: Placing, spot: Spot, { halfWidthMm, side }: BlankOutline): Figure {
+const usualAsideMm = (spot: Spot, { halfWidthMm }: BlankOutline): number => SPOT_FACTS[spot].aside * halfWidthMm;
+
+const boundArea = ({ widthMm, heightMm, dropMm }: PrintArea, asideMm: number, datumMm: number): Box => ({
+  x: asideMm - widthMm / 2,
+  y: datumMm + dropMm,
+  width: widthMm,
+  height: heightMm,
+});
+
+function tellAside({ asideMm }: Placing, spot: Spot, outline: BlankOutline): Figure {
   const { aside } = SPOT_FACTS[spot];
+  const { halfWidthMm, side } = outline;
   const label = 'From the middle to its own middle';
-  const usualMm = aside * halfWidthMm;
+  const usualMm = usualAsideMm(spot, outline);
   const usual = figure(label, usualMm, 'mm', aside === 0 ? 'default' : 'computed', {
     how:
       aside === 0

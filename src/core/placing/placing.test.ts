@@ -115,6 +115,9 @@ describe('placing', () => {
     const own = placeArtwork(jacket, 'M', art('back', { placing: { spot: null, dropMm: 120, asideMm: 15 } }));
     expect([own.drop.value, own.drop.source, own.aside.value]).toEqual([120, 'typed', 15]);
     expect(own.right!.value).toBeCloseTo(own.left!.value - 30, 9);
+    // The area stays where it is, whatever the seller moves.
+    expect(own.areaBox).toEqual({ x: -150, y: outline.datums.collar! + 90, width: 300, height: 320 });
+    expect(placeArtwork(SHIRT, 'M', art('front')).areaBox).toBeNull();
   });
 
   it('what leaves the blank is told, and by how much', () => {

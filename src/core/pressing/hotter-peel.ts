@@ -12,10 +12,11 @@ import { getHeat } from './safe-window';
  */
 export function planHotterPeel(input: PlanInput): PressPlan | null {
   const { layers, blank, recipe = PLAIN_RECIPE } = input;
-  if (recipe.peel === 'as the vinyl asks') return null;
+  const { peel: chosen } = recipe;
+  if (chosen === 'as the vinyl asks') return null;
   const asked = layers.flatMap(({ vinyl }) => getHeat(vinyl, blank)?.peel ?? []);
-  const isCooler = asked.some((peel) => isHotter(peel, recipe.peel as 'hot' | 'warm' | 'cold'));
-  const isBolder = asked.some((peel) => isHotter(recipe.peel as 'hot' | 'warm' | 'cold', peel));
+  const isCooler = asked.some((peel) => isHotter(peel, chosen));
+  const isBolder = asked.some((peel) => isHotter(chosen, peel));
   if (!isCooler || isBolder) return null;
   const plan = planPressing({ ...input, recipe: { ...recipe, peel: 'as the vinyl asks' } });
   return plan.ok ? plan.value : null;

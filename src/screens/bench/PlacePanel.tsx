@@ -1,10 +1,11 @@
 // At the press, while a piece is laid out or something is placed: where it goes, to scale, and how to find the place.
 
 import { useQuery } from '@tanstack/react-query';
-import { listPlacingSteps, placeArtwork } from '../../core/placing';
+import { placeArtwork } from '../../core/placing';
 import type { PlacingView } from '../../views/placing';
-import { describePlaced, describePlacingStep, listFaultWords } from '../../wording/placing';
+import { describePlaced, listFaultWords } from '../../wording/placing';
 import { BlankDrawing } from '../placing/BlankDrawing';
+import { HandSteps } from '../placing/ByHand';
 import { callApi } from '../shared/api';
 import { useSettings } from '../shared/settings';
 
@@ -42,11 +43,7 @@ export default function PlacePanel({ lineId, place }: Props) {
         <p className="flat">
           <strong>{told}</strong>
         </p>
-        <ol className="flat by-hand">
-          {listPlacingSteps(placed).map((step) => (
-            <li key={step.kind}>{describePlacingStep(step, settings)}</li>
-          ))}
-        </ol>
+        <HandSteps placed={placed} />
         {listFaultWords(placed, own.artwork.place, all, settings).map((fault) => (
           <p key={fault} className="short flat">
             {fault}

@@ -2,7 +2,7 @@
 
 import type { Box, Polyline } from '../../core/geometry';
 import type { BlankOutline, PlacedArtwork } from '../../core/placing';
-import { formatLength } from '../../core/units';
+import { formatLength, MM_PER_INCH } from '../../core/units';
 import type { ArtworkOnBlank } from '../../views/placing';
 import { useSettings } from '../shared/settings';
 
@@ -62,11 +62,9 @@ const toPath = (line: Polyline, closed: boolean): string =>
   `M${line.map(({ x, y }) => `${x.toFixed(1)} ${y.toFixed(1)}`).join('L')}${closed ? 'Z' : ''}`;
 
 /** The print area and what lies in its way. */
-function AreaOutline({ placed: { area, box, aside, drop } }: { readonly placed: PlacedArtwork }) {
-  if (!area) return null;
-  const usual = aside.parts?.[0]?.value ?? aside.value;
-  const x = (aside.source === 'typed' ? usual : aside.value) - area.widthMm / 2;
-  const y = box.y - drop.value + area.dropMm;
+function AreaOutline({ placed: { area, areaBox } }: { readonly placed: PlacedArtwork }) {
+  if (!area || !areaBox) return null;
+  const { x, y } = areaBox;
   return (
     <g>
       <rect x={x} y={y} width={area.widthMm} height={area.heightMm} className="area-bounds" />
@@ -191,4 +189,4 @@ function ScaleBar({ bounds, unit }: { readonly bounds: Box; readonly unit: numbe
     </g>
   );
 }
-const INCHES_4_MM = 101.6;
+const INCHES_4_MM = 4 * MM_PER_INCH;

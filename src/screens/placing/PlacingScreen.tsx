@@ -88,7 +88,9 @@ function Placing({ initial }: { readonly initial: PlacingView }) {
             faults={faults}
           />
           <ByHand placed={own} />
-          {own.area?.curve && <RoundWall view={view} artwork={artwork} placed={own} sizeName={sizeName} />}
+          {own.area?.curve && (
+            <RoundWall view={view} artwork={artwork} placed={own} sizeName={sizeName} isDirty={isDirty} />
+          )}
           {!artwork.isText && view.blank.sizes.length > 1 && (
             <WidthTable form={form} at={at} view={view} placed={own} artwork={artwork} values={values.artworks[at]!} />
           )}

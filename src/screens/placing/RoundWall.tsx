@@ -11,9 +11,11 @@ type Props = {
   readonly artwork: ArtworkOnBlank;
   readonly placed: PlacedArtwork;
   readonly sizeName: string;
+  /** Files are of what is saved: not while something else is typed. */
+  readonly isDirty: boolean;
 };
 
-export function RoundWall({ view, artwork, placed, sizeName }: Props) {
+export function RoundWall({ view, artwork, placed, sizeName, isDirty }: Props) {
   const { area } = placed;
   const bend = planBendOf(placed);
   if (!area?.curve) return null;
@@ -44,6 +46,7 @@ export function RoundWall({ view, artwork, placed, sizeName }: Props) {
                 size="small"
                 href={`/api/items/${view.itemId}/placing/bent?artwork=${artwork.index}&layer=${index}&size=${encodeURIComponent(sizeName)}`}
                 download
+                disabled={isDirty}
               >
                 {name}, bent (SVG)
               </Button>

@@ -1,6 +1,6 @@
 // Where the artworks of an item, or of a line as it was ordered, lie on their blank.
 
-import type { Made, Placement } from '../../core/costing/index';
+import { listAllPlacements, type Made, type Placement } from '../../core/costing/index';
 import { decideHandedness } from '../../core/materials/index';
 import { findPicture } from '../../data/artwork-store';
 import { findItem } from '../../data/item-store';
@@ -16,15 +16,14 @@ export function loadPlacing(shop: ShopContext, itemId: number): PlacingView {
   const item = findItem(shop.db, itemId);
   if (!item) throw notFound('This item');
   const materials = loadMaterials(shop, { plans: [item] });
-  const always = item.placements.map((placement) => ({ placement, optionLabel: null }));
-  const options = item.details.options.map(({ label, placement }) => ({ placement, optionLabel: label }));
+  const labelOf = (index: number) => item.details.options[index - item.placements.length]?.label ?? null;
   return {
     ...describeBlank(shop, item, materials),
     itemId,
     itemName: item.name,
     version: item.version,
-    artworks: [...always, ...options].flatMap(({ placement, optionLabel }, index) =>
-      describeArtwork(shop, { placement, optionLabel, index }, materials),
+    artworks: listAllPlacements(item).flatMap((placement, index) =>
+      describeArtwork(shop, { placement, optionLabel: labelOf(index), index }, materials),
     ),
   };
 }

@@ -1,6 +1,7 @@
 // What is given out of a placing: the guide at full size, and layers bent for a tapered wall.
 
 import { decodeText } from '../../core/artwork/index';
+import { listAllPlacements } from '../../core/costing/index';
 import { placeArtwork, planBendOf, type PlacedArtwork } from '../../core/placing/index';
 import type { FormatSettings } from '../../core/units/index';
 import { findArtwork, findOriginal } from '../../data/artwork-store';
@@ -84,7 +85,7 @@ export async function writeBent(shop: ShopContext, itemId: number, query: URLSea
 
 function findDrawing(shop: ShopContext, itemId: number, index: number) {
   const item = findItem(shop.db, itemId);
-  const placement = item && [...item.placements, ...item.details.options.map((option) => option.placement)][index];
+  const placement = item && listAllPlacements(item)[index];
   const artwork = placement && findArtwork(shop.db, placement.artworkId);
   const found = artwork && findOriginal(shop.db, artwork.id);
   return artwork && found
