@@ -45,8 +45,8 @@ export function describePlacingStep(step: PlacingStep, settings: FormatSettings)
       return 'Half-way between the top and the bottom: as far from one as from the other.';
     case 'go-round':
       return `Go ${formatLength(step.fromOppositeMm, settings)} round to the ${step.to} from opposite the handle: there its middle lies.`;
-    case 'opposite-handle':
-      return 'Opposite the handle, or the seam: there its middle lies.';
+    case 'opposite':
+      return `Opposite the ${step.of}: there its middle lies.`;
     case 'check-sides':
       return Math.abs(step.leftMm - step.rightMm) < ALIKE_MM
         ? `Check with a ruler: ${formatLength(step.leftMm, settings)} to the edge on both sides.`

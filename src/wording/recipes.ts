@@ -34,11 +34,11 @@ export const USE_WORDS: Readonly<Record<PresetUse, string>> = {
   fine: 'lace and thin strokes',
 };
 
-/** “2 of 30 failed, the first after 5 washes; others stood 20.” */
+/** “2 of 30 failed, the first after 5 washes; others stood up to 20.” */
 export function describeLooks({ pieces, failed, mostWashes, failedFromWashes }: LooksSum): string {
   if (pieces === 0) return 'Nobody has looked at any since.';
-  const stood = mostWashes > 0 ? `stood ${plural(mostWashes, 'wash')}` : 'are fine';
-  if (failed === 0) return `${plural(pieces, 'piece')} looked at: they ${stood}.`;
+  const most = mostWashes > 0 ? `, washed up to ${mostWashes === 1 ? 'once' : `${mostWashes} times`}` : '';
+  if (failed === 0) return `${plural(pieces, 'piece')} looked at, all fine${most}.`;
   const after = failedFromWashes ? `, the first after ${plural(failedFromWashes, 'wash')}` : '';
-  return `${failed} of ${pieces} failed${after}${failed < pieces ? `; others ${stood}` : ''}.`;
+  return `${failed} of ${pieces} failed${after}${failed < pieces ? `; the others are fine${most}` : ''}.`;
 }

@@ -32,7 +32,7 @@ test('a recipe is written down, followed at the press with its caution, and told
   await dialog.getByLabel('Pieces').fill('12');
   await dialog.getByLabel('Washes by then').fill('15');
   await dialog.getByRole('button', { name: 'Write it down' }).click();
-  await expect(recipe).toContainText('12 pieces looked at: they stood 15 washes.');
+  await expect(recipe).toContainText('12 pieces looked at, all fine, washed up to 15 times.');
   await recipe.getByRole('button', { name: /^Take back: 12/ }).click();
   await expect(recipe).toContainText('Nobody has looked at any since.');
   const card = await page.request.get(`${server.address}/api/shelf/recipes/card`);

@@ -78,12 +78,14 @@ export function placeArtwork(blank: PlacingBlank, sizeName: string, artwork: Art
   const drop = tellDrop(artwork, { area, spot, size, outline, datumMm });
   const aside = tellAside(placing, spot, outline);
   const box: Box = { x: aside.value - widthMm / 2, y: datumMm + drop.value, width: widthMm, height: heightMm };
+  const areaAsideMm = findAreaAside(spot, outline);
+  const own = { dropMm: placing.dropMm, asideMm: aside.value - areaAsideMm };
   const edges = findEdges(outline.body ?? outline.outline, box);
   return {
     spot,
     datum,
     area,
-    areaBox: area && boundArea(area, usualAsideMm(spot, outline), datumMm),
+    areaBox: area && boundArea(area, areaAsideMm, datumMm),
     box,
     outline,
     size,
@@ -92,13 +94,13 @@ export function placeArtwork(blank: PlacingBlank, sizeName: string, artwork: Art
     left: edges && tellEdge('To the left edge', box.x - edges.left),
     right: edges && tellEdge('To the right edge', edges.right - box.x - box.width),
     faults: [
-      ...(area ? checkPlacement(area, widthMm, heightMm, placing) : []),
+      ...(area ? checkPlacement(area, widthMm, heightMm, own) : []),
       ...checkEdges(box, edges, outline),
       ...(shape === 'cup' && drop.value < LIP_CLEAR_MM - LENGTH_NOISE_MM
         ? [{ kind: 'near-the-lip', leastMm: LIP_CLEAR_MM } as const]
         : []),
     ],
-    clearBy: area && findClear(area, artwork, placing),
+    clearBy: area && findClear(area, artwork, own),
   };
 }
 
@@ -147,6 +149,10 @@ function tellDrop({ placing, heightMm }: ArtworkToPlace, { area, spot, size, out
 const datumOrTop = (datumMm: number, bottomMm: number): number => (datumMm < bottomMm ? datumMm : 0);
 
 const usualAsideMm = (spot: Spot, { halfWidthMm }: BlankOutline): number => SPOT_FACTS[spot].aside * halfWidthMm;
+
+/** The area of a round wall is all of it; any other lies where its spot does. */
+const findAreaAside = (spot: Spot, outline: BlankOutline): number =>
+  outline.side === 'wall' ? 0 : usualAsideMm(spot, outline);
 
 const boundArea = ({ widthMm, heightMm, dropMm }: PrintArea, asideMm: number, datumMm: number): Box => ({
   x: asideMm - widthMm / 2,

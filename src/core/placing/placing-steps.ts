@@ -18,7 +18,7 @@ export type PlacingStep =
   | { readonly kind: 'centre-down' }
   /** From the handle, or opposite of it, along the wall to the middle of the piece. */
   | { readonly kind: 'go-round'; readonly fromOppositeMm: number; readonly to: 'left' | 'right' }
-  | { readonly kind: 'opposite-handle' }
+  | { readonly kind: 'opposite'; readonly of: 'handle' | 'seam' }
   | { readonly kind: 'check-sides'; readonly leftMm: number; readonly rightMm: number };
 
 /** What an adult's four fingers are wide, and how far off still passes for it. */
@@ -58,7 +58,7 @@ const measureDown = ({ datum, drop }: PlacedArtwork): PlacingStep => ({
   isFourFingers: false,
 });
 
-const findOnWall = ({ aside }: PlacedArtwork): PlacingStep =>
+const findOnWall = ({ aside, spot }: PlacedArtwork): PlacingStep =>
   Math.abs(aside.value) < SAME_MM
-    ? { kind: 'opposite-handle' }
+    ? { kind: 'opposite', of: spot === 'opposite the seam' ? 'seam' : 'handle' }
     : { kind: 'go-round', fromOppositeMm: Math.abs(aside.value), to: aside.value > 0 ? 'right' : 'left' };

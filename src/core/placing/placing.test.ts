@@ -182,6 +182,16 @@ describe('on a cup', () => {
     expect(right!.value).toBeCloseTo(left!.value, 9);
   });
 
+  it('the print area is all of the wall, whoever sees it: what goes past its end is told', () => {
+    // 220 mm of it, 110 to each side; a quarter round is 62.8, and half of 100 more than is left.
+    const wide = placeArtwork(cup(0), 'one size', art('wall, right-handed', { widthMm: 100, heightMm: 40 }));
+    expect(wide.areaBox).toMatchObject({ x: -110, width: 220 });
+    expect(wide.faults).toEqual([
+      { kind: 'outside', edge: 'right', byMm: expect.closeTo((Math.PI * 80) / 4 + 50 - 110, 9) as number },
+    ]);
+    expect(place('right-handed').faults).toEqual([]);
+  });
+
   it('stays clear of the lip', () => {
     const near = placeArtwork(
       cup(40),
@@ -250,6 +260,13 @@ describe('the way to find it by hand', () => {
   it('a left breast: the fold is laid to the side seam seen on the right', () => {
     const steps = listPlacingSteps(placeArtwork(SHIRT, 'M', art('left breast', { widthMm: 90 })));
     expect(steps[1]).toEqual({ kind: 'fold-to-seam', seen: 'right' });
+  });
+
+  it('a tin has no handle: it is told by its seam', () => {
+    const tin = placeArtwork({ name: 'Seed tin', sizes: sized('one size'), areas: [] }, 'one size', art('side'));
+    expect(listPlacingSteps(tin)[0]).toEqual({ kind: 'opposite', of: 'seam' });
+    const mug = placeArtwork({ name: 'Mug', sizes: sized('one size'), areas: [] }, 'one size', art('opposite'));
+    expect(listPlacingSteps(mug)[0]).toEqual({ kind: 'opposite', of: 'handle' });
   });
 
   it('what was moved aside is told to which side', () => {

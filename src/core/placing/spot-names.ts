@@ -19,5 +19,6 @@ export const SPOTS = [
   'seen right-handed',
   'seen left-handed',
   'opposite the handle',
+  'opposite the seam',
 ] as const;
 export type Spot = (typeof SPOTS)[number];

@@ -131,6 +131,8 @@ export const SPOT_FACTS: Readonly<Record<Spot, SpotFacts>> = {
   'seen right-handed': { ...onWall, aside: 0.5, words: ['right-handed', 'right hand'] },
   'seen left-handed': { ...onWall, aside: -0.5, words: ['left-handed', 'left hand'] },
   'opposite the handle': { ...onWall, aside: 0, words: ['opposite', 'side', 'round', 'wall', 'front'] },
+  /** What has no handle has a seam, or nothing that it could be opposite of. */
+  'opposite the seam': { ...onWall, aside: 0, words: ['opposite', 'side', 'round', 'wall', 'front'] },
 };
 
 const BODY: readonly Spot[] = [
@@ -155,7 +157,7 @@ export const SPOTS_OF: Readonly<Record<BlankShape, readonly Spot[]>> = {
   bandana: ['bandana'],
   cloth: ['middle'],
   cup: ['seen right-handed', 'seen left-handed', 'opposite the handle'],
-  tin: ['opposite the handle'],
+  tin: ['opposite the seam'],
   'flat thing': ['middle'],
 };
 

@@ -32,7 +32,7 @@ import { findWaits } from './find-waits';
 import { findVinylsOf, toComb, toRows } from './load-orders';
 import { loadProofView } from './proofs';
 import { readOpenOrders, readOrder, slackOf, type ReadOrder, type ReadPart, type WaitingPart } from './read-orders';
-import { listRestingPieces } from './list-resting';
+import { listRestingParts } from './list-resting';
 import { tellStory } from './tell-story';
 
 /** @throws ShopError not-found */
@@ -69,7 +69,7 @@ export function loadOrderView(shop: ShopContext, id: number): OrderView {
     proof: loadProofView(shop, entry),
     ...compareAll(shop, entry),
     answer: describeAnswer({ row: row!, today }, getSettings(shop)),
-    rests: findRests(listRestingPieces(entry, findVinylsOf(shop, [entry])), shop.now()),
+    rests: findRests(listRestingParts(shop, entry, findVinylsOf(shop, [entry])), shop.now()),
     events: tellStory(shop, entry),
   };
 }
