@@ -32,7 +32,7 @@ export function ItemHead({ values, archived, calculation, id, archive, save, isN
         {id !== null && <Button onClick={() => void archive(!archived)}>{archived ? 'Restore' : 'Archive'}</Button>}
         {id !== null && <Button href={`/items/${id}/placing`}>Where it sits</Button>}
         {id !== null && <Button href={`/items/compare/${id}`}>Compare vinyls</Button>}
-        {id !== null && <Button href={`/orders/new?item=${id}`}>Take an order for it</Button>}
+        {id !== null && <Button href={`/orders/new?item=${id}`}>Take an order</Button>}
         <Button type="submit" variant="contained" disabled={save.pending || (!isNew && !form.formState.isDirty)}>
           {isNew ? 'Save this item' : 'Save'}
         </Button>
