@@ -5,6 +5,10 @@ import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
 import compression from 'compression';
 import sirv from 'sirv';
+import { makeAsked, warmUp } from './warm-up.mjs';
+
+/** What the server asks of itself says so, and is not taken for somebody who waits. */
+const OWN = { 'x-chiral-warm-up': '1' };
 
 export async function serve() {
   const root = process.env.CHIRAL_ROOT;
@@ -21,7 +25,9 @@ export async function serve() {
       response.setHeader('X-Content-Type-Options', 'nosniff');
     },
   });
+  const asked = makeAsked();
   const server = createServer((request, response) => {
+    if (!request.headers['x-chiral-warm-up']) asked.begin(response);
     compress(request, response, () =>
       files(request, response, () =>
         handler(request, response, (error) => {
@@ -51,8 +57,10 @@ export async function serve() {
   process.on('SIGINT', stop);
   await new Promise((resolve) => server.listen(port, host, resolve));
   // The first page loads most of the program; it is asked for here, so that nobody waits for it.
-  await fetch(`http://${host.includes(':') ? `[${host}]` : host}:${port}/`);
+  const origin = `http://${host.includes(':') ? `[${host}]` : host}:${port}`;
+  await fetch(origin, { headers: OWN });
   console.log(
     `${process.env.CHIRAL_DEMO === '1' ? 'The demo shop' : 'Your shop'} is open at http://${host === '127.0.0.1' ? 'localhost' : host}:${port}`,
   );
+  void warmUp(origin, OWN, asked);
 }
