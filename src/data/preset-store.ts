@@ -2,6 +2,7 @@
 
 import { and, asc, desc, eq, sql } from 'drizzle-orm';
 import type { Database } from './database';
+import { isIn } from './is-in';
 import { insertRow } from './prepared';
 import { cutPresets, vinyls } from './schema';
 
@@ -9,6 +10,9 @@ export type StoredPreset = typeof cutPresets.$inferSelect;
 
 export const loadPresetsOf = (db: Database, vinylId: number): readonly StoredPreset[] =>
   db.select().from(cutPresets).where(eq(cutPresets.vinylId, vinylId)).orderBy(desc(cutPresets.savedAtMs)).all();
+
+export const findPresets = (db: Database, ids: readonly number[]): readonly StoredPreset[] =>
+  ids.length === 0 ? [] : db.select().from(cutPresets).where(isIn(cutPresets.id, ids)).all();
 
 /** By the name of the vinyl, then by their own. */
 export const loadPresets = (db: Database, limit: number) =>

@@ -33,8 +33,11 @@ export const loadSheetsSent = (db: Database, sessionIds: readonly number[]): rea
     .where(and(inArray(sheetCuts.sessionId, [...sessionIds]), eq(sheetCuts.state, 'sent')))
     .all();
 
+/** Of which lot it was, and when. */
+export type LatestClean = CleanTest & { readonly lotId: number | null; readonly atMs: number };
+
 /** The last test cut of a vinyl that came out clean; null where none did. */
-export function findLastClean(db: Database, vinylId: number): CleanTest | null {
+export function findLastClean(db: Database, vinylId: number): LatestClean | null {
   const row = db
     .select()
     .from(sheetCuts)
@@ -42,7 +45,15 @@ export function findLastClean(db: Database, vinylId: number): CleanTest | null {
     .orderBy(desc(sheetCuts.cleanAtMs))
     .limit(1)
     .get();
-  return row ? { setting: row.setting, bladeId: row.bladeId, bladeMetres: row.bladeMetres } : null;
+  return row
+    ? {
+        setting: row.setting,
+        bladeId: row.bladeId,
+        bladeMetres: row.bladeMetres,
+        lotId: row.lotId,
+        atMs: row.cleanAtMs ?? 0,
+      }
+    : null;
 }
 
 /** Whether a test cut of the lot ever came out clean. */

@@ -52,6 +52,8 @@ export function insertLot(db: Database, lot: NewLot): number {
   return db.insert(lots).values(lot).returning({ id: lots.id }).get().id;
 }
 
+export const findLots = (db: Database, ids: readonly number[]): readonly StoredLot[] =>
+  ids.length === 0 ? [] : db.select().from(lots).where(isIn(lots.id, ids)).all();
 export const findLot = (db: Database, id: number): StoredLot | null =>
   db.select().from(lots).where(eq(lots.id, id)).get() ?? null;
 

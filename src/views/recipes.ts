@@ -30,6 +30,7 @@ export type RecipeRow = {
 };
 export type PresetRow = {
   readonly id: number;
+  readonly vinylId: number;
   readonly vinylName: string;
   readonly colourHex: string;
   readonly name: string;

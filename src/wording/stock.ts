@@ -15,6 +15,10 @@ export const CAUSE_WORDS: Readonly<Record<StockCause, string>> = {
   'set-aside': 'set aside as an offcut',
 };
 
+/** A roll, a sheet or an offcut, as far as a sentence names it. */
+export type NamedLot = { readonly id: number; readonly code: string | null };
+export const nameLot = ({ id, code }: NamedLot): string => (code ? `Offcut ${code}` : `Lot ${id}`);
+
 /** What a step at the bench took from the stock; where the book had less, that it wants a count. */
 export function describeBooked({ thingName, form, quantity, missing }: BookedStock, settings: FormatSettings): string {
   const amount = (value: number) => (form === 'roll' ? formatPath(value, settings) : `${value}`);

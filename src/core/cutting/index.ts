@@ -3,7 +3,7 @@ export * from './cut-setting';
 export * from './test-reasons';
 export * from './judge-width';
 export * from './place-test';
-export { makeTestFigure } from './test-figure';
+export { FIGURE_RANGE, makeTestFigure, TEST_FIGURES, type TestFigure } from './test-figure';
 export { readHpgl } from './read-hpgl';
 export { locateKnife, planKnifeRun, type KnifeRun } from './knife-run';
 export { choosePreset, isWornPast, PRESET_USES, type CutPreset, type PresetUse } from './cut-preset';

@@ -22,3 +22,4 @@ export * from './item-costs';
 export * from './feeds';
 export * from './cutting';
 export * from './press-looks';
+export * from './trials';

@@ -63,7 +63,8 @@ export function PresetTable({ presets, onDone }: Props) {
                 <td>{USE_WORDS[preset.use]}</td>
                 <td>
                   {describeSetting(preset.setting)}
-                  {preset.isWornPast && <div className="short">The blade has changed since: try it again.</div>}
+                  {preset.isWornPast && <div className="short">The blade has changed since.</div>}{' '}
+                  <a href={`/trials?vinyl=${preset.vinylId}`}>look again</a>
                 </td>
                 <td>{formatInstant(preset.savedAtMs, settings)}</td>
                 <td>

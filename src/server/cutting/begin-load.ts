@@ -11,6 +11,7 @@ import {
 import { listPartIds } from '../../core/orders/index';
 import { computeWear, getSupplyFacts } from '../../core/stock/index';
 import { findSavedSheet, type StoredCutSheet } from '../../data/cut-sheet-store';
+import { findCleanOfLadders, isLotOnLadder } from '../../data/ladder-store';
 import { loadPresetsOf } from '../../data/preset-store';
 import { findVinyl } from '../../data/shelf-store';
 import {
@@ -18,6 +19,7 @@ import {
   insertSheetCut,
   isLotTested,
   loadCutsOfSaved,
+  type LatestClean,
   type NewSheetCut,
   type StoredSheetCut,
 } from '../../data/sheet-cut-store';
@@ -74,11 +76,11 @@ function planRows(
 ): readonly Omit<NewSheetCut, 'sessionId'>[] {
   const setting = findSetting(shop, saved.vinylId, finestMm);
   const blade = findBlade(shop);
-  const lastClean = findLastClean(shop.db, saved.vinylId);
+  const lastClean = findLatestClean(shop, saved.vinylId);
   const seen = new Set<number>();
   return saved.sheet.sheets.map(({ sheet, lotId }) => {
     // Of several sheets of one lot the first one tells of all.
-    const isFirst = !seen.has(lotId) && (seen.size === 0 || !isLotTested(shop.db, lotId));
+    const isFirst = !seen.has(lotId) && (seen.size === 0 || !isTested(shop, lotId));
     seen.add(lotId);
     return {
       savedSheetId: saved.id,
@@ -89,9 +91,7 @@ function planRows(
       state: 'waiting',
       setting,
       tests: [],
-      testReasons: isFirst
-        ? listTestReasons({ setting, blade, lastClean, lotTested: isLotTested(shop.db, lotId) })
-        : [],
+      testReasons: isFirst ? listTestReasons({ setting, blade, lastClean, lotTested: isTested(shop, lotId) }) : [],
       bladeId: blade?.supplyId ?? null,
       bladeMetres: blade?.metres ?? 0,
     };
@@ -105,12 +105,20 @@ function planRows(
 function findSetting(shop: ShopContext, vinylId: number, finestMm: number | null): CutSetting {
   const preset = choosePreset(loadPresetsOf(shop.db, vinylId), finestMm);
   if (preset) return preset.setting;
-  const known = findLastClean(shop.db, vinylId);
+  const known = findLatestClean(shop, vinylId);
   if (known) return known.setting;
   const vinyl = findVinyl(shop.db, vinylId);
   if (!vinyl) throw notFound('This vinyl');
   return getOrdinarySetting(vinyl, getShop(shop).figures);
 }
+
+/** The last test cut or ladder that came out clean; null where none did. */
+export function findLatestClean({ db }: ShopContext, vinylId: number): LatestClean | null {
+  const [cut, ladder] = [findLastClean(db, vinylId), findCleanOfLadders(db, vinylId)];
+  if (!cut || !ladder) return cut ?? ladder;
+  return cut.atMs > ladder.atMs ? cut : ladder;
+}
+const isTested = ({ db }: ShopContext, lotId: number): boolean => isLotTested(db, lotId) || isLotOnLadder(db, lotId);
 
 /** The one in use; null where none is on the book. */
 export function findBlade({ db }: ShopContext): BladeWear | null {

@@ -2,15 +2,14 @@
 // Without a machine the same is said by hand.
 
 import { isSameSetting, judgeWidth, type CutSetting, type TestResult } from '../../core/cutting/index';
-import { AMOUNT_NOISE, type Result } from '../../core/units/index';
+import { AMOUNT_NOISE } from '../../core/units/index';
 import { deleteSavedSheet } from '../../data/cut-sheet-store';
 import { inTransaction } from '../../data/database';
 import { findVinyl } from '../../data/shelf-store';
 import { changeSheetCut, loadSheetCuts, type StoredSheetCut } from '../../data/sheet-cut-store';
 import { findLot } from '../../data/stock-store';
 import { findSession, stopSession } from '../../data/work-store';
-import type { Cutter, CutterJob, CutterRefusal } from '../../ports/cutter';
-import { getSettings, getShop, type ShopContext } from '../context';
+import { getSettings, type ShopContext } from '../context';
 import { findCutter } from '../devices';
 import { notFound, ShopError } from '../errors';
 import type { SheetPlan } from '../heavy/cut-thread';
@@ -21,6 +20,7 @@ import { makeProgram, makeTestProgram } from './cut-program';
 import type { LoadPlan } from './load-plan';
 import { followMachine } from './follow-machine';
 import { nameJob } from './job-names';
+import { accept, requireCutter, toJob } from './use-cutter';
 
 export type AtSheet = { readonly sessionId: number; readonly sheet: number; readonly plan: LoadPlan };
 
@@ -179,26 +179,4 @@ export function giveUp(shop: ShopContext, at: AtSheet): { readonly isGone: boole
 
 function requireLoaded({ state }: StoredSheetCut): void {
   if (state === 'waiting') throw new ShopError('conflict', { reason: 'width-first' });
-}
-
-function requireCutter(shop: ShopContext): Cutter {
-  const cutter = findCutter(shop);
-  if (!cutter) throw new ShopError('conflict', { reason: 'cutter-none' });
-  return cutter;
-}
-
-function accept(answer: Result<null, CutterRefusal>): void {
-  if (!answer.ok) throw new ShopError('conflict', { reason: `cutter-${answer.problem.kind}` });
-}
-
-type JobWish = Pick<CutterJob, 'id' | 'program' | 'setting' | 'fromLine'>;
-function toJob(shop: ShopContext, wish: JobWish): CutterJob {
-  const { cutterCornerSeconds, cutterLiftSeconds } = getShop(shop).figures;
-  const blade = findBlade(shop);
-  return {
-    ...wish,
-    bladeWorn: blade ? blade.metres / blade.lifeMetres : 0,
-    cornerSeconds: cutterCornerSeconds,
-    liftSeconds: cutterLiftSeconds,
-  };
 }

@@ -4,6 +4,9 @@ type JobName =
   | { readonly of: 'test'; readonly rowId: number; /** From 0. */ readonly test: number }
   | { readonly of: 'load'; readonly rowId: number; readonly atMs: number };
 
+/** The figure of a ladder, counted from 0. */
+export const nameLadderJob = (ladderId: number, figure: number): string => `ladder/${ladderId}/${figure}`;
+
 export const nameJob = (job: JobName): string => `${job.of}/${job.rowId}/${job.of === 'test' ? job.test : job.atMs}`;
 
 /** Null for a job that somebody else gave it. */

@@ -75,8 +75,7 @@ function toRow(vinyl: StoredVinyl, fabric: Fabric, looks: readonly StoredLook[])
 function loadPresetRows(shop: ShopContext): readonly PresetRow[] {
   const metres = findBlade(shop)?.metres ?? 0;
   return loadPresets(shop.db, MOST_PRESETS).map(({ preset, vinylName, colourHex }) => {
-    const { vinylId: _vinylId, ...row } = preset;
-    return { ...row, vinylName, colourHex, isWornPast: isWornPast(preset, metres) };
+    return { ...preset, vinylName, colourHex, isWornPast: isWornPast(preset, metres) };
   });
 }
 

@@ -5,10 +5,7 @@ import type { BookingProblem } from '../../core/orders';
 import { formatInstant, type FormatSettings } from '../../core/units';
 import { describeBookingProblem, describeNestProblem } from '../nesting';
 import { plural } from '../plural';
-
-/** A roll, a sheet or an offcut, as far as a sentence names it. */
-type NamedLot = { readonly id: number; readonly code: string | null };
-const nameLot = ({ id, code }: NamedLot) => (code ? `Offcut ${code}` : `Lot ${id}`);
+import { nameLot, type NamedLot } from '../stock';
 
 /** Another cut sheet that is in the way; null where it is not known any more. */
 type OtherSheet = {

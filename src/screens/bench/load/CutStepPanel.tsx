@@ -5,7 +5,7 @@ import { tellTensCut } from '../../../core/cutting';
 import { formatClock } from '../../../core/units';
 import { describeSetting, FAULT_WORDS, TEST_RESULT_WORDS } from '../../../wording/cutting';
 import { LoadDrawing } from './LoadDrawing';
-import { SettingFields } from './SettingFields';
+import { SettingFields } from '../../shared/SettingFields';
 import type { StepProps } from './step-props';
 
 export function CutStepPanel(props: StepProps) {

@@ -2,8 +2,8 @@
 
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
-import { BLADE_ANGLES, SETTING_RANGE, type BladeAngle, type CutSetting } from '../../../core/cutting';
-import { NumberInput } from '../../shared/NumberInput';
+import { BLADE_ANGLES, SETTING_RANGE, type BladeAngle, type CutSetting } from '../../core/cutting';
+import { NumberInput } from './NumberInput';
 
 type Props = { readonly setting: CutSetting; readonly onSetting: (setting: CutSetting) => void };
 

@@ -4,19 +4,24 @@ import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
-import { PRESET_USES, type CutSetting, type PresetUse } from '../../../core/cutting';
-import { USE_WORDS } from '../../../wording/recipes';
-import { createByApi, wordsOf } from '../../shared/api';
+import { PRESET_USES, type PresetUse } from '../../core/cutting';
+import { USE_WORDS } from '../../wording/recipes';
+import { wordsOf } from './api';
 
-type Props = { readonly vinylId: number; readonly vinylName: string; readonly setting: CutSetting };
+type Props = {
+  /** The name it is kept under, if nobody writes another. */
+  readonly called: string;
+  readonly use: PresetUse;
+  readonly onKeep: (name: string, use: PresetUse) => Promise<unknown>;
+};
 
-export function KeepSetting({ vinylId, vinylName, setting }: Props) {
-  const [use, setUse] = useState<PresetUse>('everything');
-  const [name, setName] = useState(vinylName);
+export function KeepSetting({ called, use: suggested, onKeep }: Props) {
+  const [use, setUse] = useState<PresetUse>(suggested);
+  const [name, setName] = useState(called);
   const [said, setSaid] = useState<{ readonly words: string; readonly isBad: boolean } | null>(null);
   const keep = async () => {
     try {
-      await createByApi('/api/cut-presets', { vinylId, name, use, setting }, crypto.randomUUID());
+      await onKeep(name, use);
       setSaid({ words: `Kept as “${name}”: loads of this vinyl begin with it.`, isBad: false });
     } catch (error) {
       setSaid({ words: wordsOf(error), isBad: true });
@@ -24,7 +29,7 @@ export function KeepSetting({ vinylId, vinylName, setting }: Props) {
   };
   return (
     <div className="above-3">
-      <div className="row middle">
+      <div className="actions">
         <TextField size="small" label="Keep it as" value={name} onChange={(event) => setName(event.target.value)} />
         <TextField
           size="small"

@@ -1,0 +1,5 @@
+// Trials: which setting cuts a vinyl clean, and how far it can be trusted.
+export * from './believe-force';
+export * from './figure-row';
+export * from './fine-design';
+export * from './ladder';

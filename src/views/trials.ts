@@ -1,0 +1,75 @@
+// Trials as they are shown. Types only.
+
+import type { CutSetting, TestFigure, TestResult } from '../core/cutting';
+import type { BeliefSource, FineResult, Ladder, LadderVerdict } from '../core/trials';
+import type { Figure } from '../core/units';
+
+type TriedLot = { readonly id: number; readonly code: string | null; readonly remark: string };
+export type LadderRow = {
+  readonly id: number;
+  readonly vinylName: string;
+  readonly colourHex: string;
+  readonly lot: TriedLot | null;
+  readonly verdict: LadderVerdict;
+  readonly cuts: number;
+  readonly cleanSetting: CutSetting | null;
+  readonly presetName: string | null;
+  readonly startedAtMs: number;
+};
+
+/** The machine, and the figure it has in hand. */
+type LadderCutterView = {
+  readonly name: string;
+  readonly isSimulated: boolean;
+  readonly isOn: boolean;
+  readonly pace: 1 | 60;
+  readonly job: {
+    readonly state: 'cutting' | 'paused' | 'done' | 'stopped';
+    readonly secondsLeft: number;
+    readonly looks: TestResult | null;
+  } | null;
+};
+
+export type LadderView = Omit<Ladder, 'best'> & {
+  readonly id: number;
+  readonly vinylId: number;
+  readonly vinylName: string;
+  readonly colourHex: string;
+  readonly lot: TriedLot | null;
+  readonly figure: TestFigure;
+  readonly sideMm: number;
+  readonly enough: number;
+  readonly startFrom: BeliefSource;
+  readonly startGrams: number;
+  readonly setting: CutSetting;
+  readonly cuts: readonly { readonly setting: CutSetting; readonly result: TestResult; readonly atMs: number }[];
+  /** Cuts that fit the others badly, by their place among those made like the present setting. */
+  readonly doubts: readonly number[];
+  readonly fine: FineResult | null;
+  readonly cleanSetting: CutSetting | null;
+  /** What is tried where the fine design failed. */
+  readonly slower: CutSetting | null;
+  readonly presetName: string | null;
+  readonly byItself: boolean;
+  readonly closedAtMs: number | null;
+  readonly spent: Figure;
+  readonly time: Figure;
+  readonly room: Figure | null;
+  readonly cutter: LadderCutterView | null;
+  /** A figure is cut or sent, and not judged yet. */
+  readonly isCut: boolean;
+};
+
+/** What a new one is begun on. */
+export type LadderChoices = {
+  readonly vinyls: readonly { readonly id: number; readonly name: string }[];
+  /** Of the chosen vinyl, the one in use first. */
+  readonly lots: readonly TriedLot[];
+};
+
+export type TrialsView = {
+  readonly open: readonly LadderRow[];
+  readonly closed: readonly LadderRow[];
+  /** Whether older ones are left. */
+  readonly more: boolean;
+};
