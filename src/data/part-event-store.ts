@@ -1,6 +1,6 @@
 // What happens to parts; only ever added.
 
-import { and, asc, eq, ne, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, ne, sql } from 'drizzle-orm';
 import { alias } from 'drizzle-orm/sqlite-core';
 import type { PartEvent } from '../core/orders';
 import type { Database } from './database';
@@ -13,10 +13,32 @@ export function addPartEvents(
   db: Database,
   events: readonly (Omit<PartEvent, 'id'> & { readonly sessionId: number | null })[],
 ): readonly number[] {
-  const ids = insertRows(db, partEvents, events);
-  keepSteps(db, events);
+  const known = addOrigins(db, events);
+  const ids = insertRows(db, partEvents, known);
+  keepSteps(db, known);
   return ids;
 }
+
+type Origin = Pick<PartEvent, 'lotId' | 'design'>;
+
+/** What was spoiled is of the lot that it was cut from last. */
+function addOrigins<Event extends Omit<PartEvent, 'id'>>(db: Database, events: readonly Event[]): readonly Event[] {
+  const now = new Map<number, Origin>();
+  return events.map((event) => {
+    const { partId, kind, lotId, design } = event;
+    if (kind === 'cut') now.set(partId, { lotId: lotId ?? null, design: design ?? null });
+    return kind === 'spoiled' ? { ...event, ...(now.get(partId) ?? findOrigin(db, partId)) } : event;
+  });
+}
+
+const findOrigin = (db: Database, partId: number): Origin =>
+  db
+    .select({ lotId: partEvents.lotId, design: partEvents.design })
+    .from(partEvents)
+    .where(and(eq(partEvents.partId, partId), eq(partEvents.kind, 'cut')))
+    .orderBy(desc(partEvents.id))
+    .limit(1)
+    .get() ?? {};
 
 /** What a piece of work did and what was not taken back of it, in order. */
 export function loadLiveEventsOfSession(db: Database, sessionId: number): readonly PartEvent[] {

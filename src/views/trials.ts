@@ -1,7 +1,9 @@
 // Trials as they are shown. Types only.
 
+import type { DesignClass } from '../core/artwork';
+import type { Grade } from '../core/materials';
 import type { CutSetting, TestFigure, TestResult } from '../core/cutting';
-import type { BeliefSource, FineResult, Ladder, LadderVerdict } from '../core/trials';
+import type { BeliefSource, FineResult, Ladder, LadderVerdict, TrustVerdict } from '../core/trials';
 import type { Figure } from '../core/units';
 
 type TriedLot = { readonly id: number; readonly code: string | null; readonly remark: string };
@@ -65,6 +67,37 @@ export type LadderChoices = {
   readonly vinyls: readonly { readonly id: number; readonly name: string }[];
   /** Of the chosen vinyl, the one in use first. */
   readonly lots: readonly TriedLot[];
+};
+
+/** What the bench tells of a vinyl with designs of one kind. */
+type TrustClass = {
+  readonly design: DesignClass;
+  readonly tries: number;
+  readonly failures: number;
+  /** Of the lot that is cut from next, by that lot and the others. */
+  readonly rate: Figure;
+  readonly verdict: TrustVerdict;
+  /** Null for what no lot on the book was cut for. */
+  readonly lots: readonly {
+    readonly lot: TriedLot | null;
+    readonly tries: number;
+    readonly failures: number;
+    readonly rate: Figure;
+  }[];
+  /** Of a lot that nobody tried yet. */
+  readonly next: Figure;
+  /** How far lots lie apart. */
+  readonly spread: number;
+};
+export type TrustRow = {
+  readonly vinylId: number;
+  readonly vinylName: string;
+  readonly colourHex: string;
+  /** The seller's last word. */
+  readonly grade: Grade;
+  readonly classes: readonly TrustClass[];
+  /** On the shelf, and cut of by nobody yet: not to be sold from before it was tried. */
+  readonly untried: readonly TriedLot[];
 };
 
 export type TrialsView = {

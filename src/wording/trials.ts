@@ -1,9 +1,26 @@
 // Trials in words: what a ladder has found, and what to do next.
 
-import type { BeliefSource, FineResult, LadderRemedy, LadderVerdict } from '../core/trials';
+import type { DesignClass } from '../core/artwork';
+import type { BeliefSource, FineResult, LadderRemedy, LadderVerdict, TrustVerdict } from '../core/trials';
 import type { TestFigure } from '../core/cutting';
 import { formatShare, type FormatSettings } from '../core/units';
 import type { LadderView } from '../views/trials';
+
+/** How fine a design is, as it is told beside a vinyl. */
+export const DESIGN_WORDS: Readonly<Record<DesignClass, string>> = {
+  bold: 'bold: 3 mm or more',
+  medium: '1.5 to 3 mm',
+  fine: 'fine: under 1.5 mm',
+};
+
+/** The rule behind a verdict. */
+export const TRUST_WORDS: Readonly<Record<TrustVerdict, string>> = {
+  sell: 'to sell',
+  'own use': 'for own use',
+  'short-lived': 'stencils, short-lived things',
+  no: 'for nothing',
+  'not enough known': 'not enough known',
+};
 
 const REMEDY_WORDS: Readonly<Record<LadderRemedy, string>> = {
   'second-pass': 'cut each line twice',

@@ -1,50 +1,12 @@
 // A load goes through the simulated cutter, whatever befalls it, and its pieces through all stations after it.
 
 import { expect, test, type Page } from '@playwright/test';
+import { layOutCoats, orderCoats } from './coats';
 import { open, running, ShopServer } from './server';
 
 const server = new ShopServer(4385, true);
 test.beforeAll(() => server.start());
 test.afterAll(() => server.remove());
-
-async function orderCoats(title: string): Promise<number> {
-  const answer = await fetch(`${server.address}/api/orders`, {
-    method: 'POST',
-    headers: { 'Content-Type': 'application/json', Origin: server.address },
-    body: JSON.stringify({
-      title,
-      customerName: 'Ansel Thrush',
-      contact: '',
-      dueDay: '2031-03-03',
-      agreed: 5000,
-      note: '',
-      lines: [{ itemId: 6, quantity: 2, sizeName: 'M', colourName: 'white' }],
-    }),
-  });
-  return ((await answer.json()) as { id: number }).id;
-}
-
-/** Only the coats, laid out on a roll and saved. */
-async function layOut(page: Page): Promise<void> {
-  await open(page, `${server.address}/cut-sheets`);
-  await page
-    .getByRole('navigation', { name: 'Vinyls' })
-    .getByRole('button', { name: /^Tarn Smooth, slate/ })
-    .click();
-  const what = page.getByRole('region', { name: 'What is laid out' });
-  for (const box of await what.getByRole('checkbox', { name: / × / }).all())
-    if (!(await box.locator('xpath=ancestor::label').textContent())?.includes('Coats')) await box.uncheck();
-  await what.getByRole('combobox', { name: 'Cut from' }).click();
-  await page
-    .getByRole('option', { name: /^Roll / })
-    .first()
-    .click();
-  const load = page.getByRole('region', { name: 'Load' });
-  await load.getByRole('button', { name: 'Lay out' }).click();
-  await expect(load.getByRole('heading')).toHaveText(/^2 parts on \d/);
-  await load.getByRole('button', { name: 'Stop here' }).click();
-  await expect(load.getByRole('button', { name: 'Improve further' })).toBeVisible();
-}
 
 const say = (seen: string): RegExp => {
   if (seen.startsWith('The square')) return /^not through/;
@@ -73,8 +35,8 @@ const done = async (page: Page): Promise<number> =>
 test('a load is loaded, tested, cut and booked, through a reload, a pulled plug and a server that is killed', async ({
   page,
 }) => {
-  await orderCoats('Coats for the cutter');
-  await layOut(page);
+  await orderCoats(server.address, 'Coats for the cutter');
+  await layOutCoats(page, server.address);
   await open(page, `${server.address}/bench/cut`);
   await page.getByRole('button', { name: /laid out: 2 parts/ }).click();
   await page.getByRole('button', { name: /^Start/ }).click();

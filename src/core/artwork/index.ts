@@ -15,6 +15,7 @@ export {
 } from './measure-artwork';
 export { describeLayerFigures } from './layer-figures';
 export { computeMendingWidth } from './finding-figures';
+export { classifyDesign, DESIGN_CLASSES, FINE_BELOW_MM, findFinestMm, type DesignClass } from './design-class';
 export { DETAIL_FLOORS, computeSafeWidth, judgeDetail, type DetailClass, type DetailFloor } from './detail-floors';
 export { countWeeded, listWeedGroups, planWeeding } from './weeding-path';
 export { printPicture, type PictureDress } from './print-picture';

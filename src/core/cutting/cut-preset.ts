@@ -1,5 +1,6 @@
 // Settings kept under a name: which one a load is begun with, and whether the blade has worn past it.
 
+import { FINE_BELOW_MM } from '../artwork';
 import type { CutSetting } from './cut-setting';
 
 /** What a setting is good for: all there is, letters and shapes, or lace and thin strokes. */
@@ -15,8 +16,6 @@ export type CutPreset = {
   readonly savedAtMs: number;
 };
 
-/** Strokes and gaps thinner than this are fine work, mm. */
-const FINE_MM = 1.5;
 /** A blade wears so that its setting is looked at again after so much, metres. */
 const RECHECK_METRES = 100;
 
@@ -28,7 +27,7 @@ export function choosePreset<Preset extends CutPreset>(
   presets: readonly Preset[],
   finestMm: number | null,
 ): Preset | null {
-  const use: PresetUse = finestMm !== null && finestMm < FINE_MM ? 'fine' : 'bold';
+  const use: PresetUse = finestMm !== null && finestMm < FINE_BELOW_MM ? 'fine' : 'bold';
   const latest = [...presets].sort((a, b) => b.savedAtMs - a.savedAtMs);
   return latest.find((preset) => preset.use === use) ?? latest.find((preset) => preset.use === 'everything') ?? null;
 }

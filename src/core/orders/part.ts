@@ -1,5 +1,7 @@
 // The state of one part (piece × layer), folded from the facts that happened to it. Facts are only ever added.
 
+import type { DesignClass } from '../artwork';
+
 export type PartState = 'to-cut' | 'cut' | 'weeded' | 'pressed' | 'checked';
 export const PART_STATES: readonly PartState[] = ['to-cut', 'cut', 'weeded', 'pressed', 'checked'];
 
@@ -20,6 +22,9 @@ export const SPOILAGE_CAUSES = [
   'other',
 ] as const;
 export type SpoilageCause = (typeof SPOILAGE_CAUSES)[number];
+
+/** Of these the film is to blame, or how it was cut: what they tell is told of the vinyl. */
+export const FILM_CAUSES: ReadonlySet<SpoilageCause> = new Set(['cut', 'cut-through', 'weeding', 'lifted']);
 
 /**
  * What of a part is made anew where the rest of it is still good: a letter, a group of them, a loose bit of a drawing.
@@ -58,6 +63,9 @@ export type PartEvent = {
   readonly blankCost?: number | null;
   /** What wore and was used up with it: blade, mat, cover sheet, pillow, transfer tape. */
   readonly wearCost?: number | null;
+  /** Of a cut, and of what spoiled it: the lot it was cut from, and how fine it is; null where nobody knows. */
+  readonly lotId?: number | null;
+  readonly design?: DesignClass | null;
 };
 
 export type PartStory = {

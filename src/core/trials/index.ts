@@ -3,3 +3,4 @@ export * from './believe-force';
 export * from './figure-row';
 export * from './fine-design';
 export * from './ladder';
+export * from './trust';

@@ -2,6 +2,7 @@
 // a recount would give: see keep-evidence.ts.
 
 import { index, integer, primaryKey, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import type { DesignClass } from '../../core/artwork';
 import type { Station } from '../../core/orders';
 import { storedJson } from '../stored-json';
 import { items } from './items';
@@ -26,6 +27,27 @@ export const vinylEvidence = sqliteTable('vinyl_evidence', {
   made: integer('made').notNull(),
   spoiled: integer('spoiled').notNull(),
 });
+
+/** Of a lot of a vinyl, by how fine the work was: parts cut from it, and how many its film failed. */
+export const lotEvidence = sqliteTable(
+  'lot_evidence',
+  {
+    vinylId: integer('vinyl_id')
+      .notNull()
+      .references(() => vinyls.id, { onDelete: 'cascade' }),
+    /** 0 where the book had no lot of it. */
+    lotId: integer('lot_id').notNull(),
+    design: text('design').$type<DesignClass>().notNull(),
+    tries: integer('tries').notNull(),
+    failures: integer('failures').notNull(),
+    /** Of the last step that counted. */
+    lastAtMs: integer('last_at_ms').notNull(),
+  },
+  (table) => [
+    primaryKey({ columns: [table.vinylId, table.lotId, table.design] }),
+    index('lot_evidence_latest').on(table.lastAtMs),
+  ],
+);
 
 /** How long a piece took at a station, once all its parts went through it with the clock running. */
 export const pieceMinutes = sqliteTable(

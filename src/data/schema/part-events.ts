@@ -2,10 +2,12 @@
 
 import { sql } from 'drizzle-orm';
 import { check, index, integer, real, sqliteTable, text, type AnySQLiteColumn } from 'drizzle-orm/sqlite-core';
+import type { DesignClass } from '../../core/artwork';
 import type { PartEventKind, RecutBits, SpoilageCause } from '../../core/orders';
 import { id } from '../columns';
 import { storedJson } from '../stored-json';
 import { parts } from './orders';
+import { lots } from './stock';
 import { workSessions } from './work-sessions';
 
 export const partEvents = sqliteTable(
@@ -28,6 +30,9 @@ export const partEvents = sqliteTable(
     vinylCost: real('vinyl_cost'),
     blankCost: real('blank_cost'),
     wearCost: real('wear_cost'),
+    /** Of a cut, and of what spoiled it: the lot it was cut from, and how fine it is; null where nobody knows. */
+    lotId: integer('lot_id').references(() => lots.id),
+    design: text('design').$type<DesignClass>(),
   },
   (table) => [
     index('part_events_by_part').on(table.partId),

@@ -16,8 +16,10 @@ import { late } from '../shared/late';
 import { asPage } from '../shared/page-data';
 import { useSettings } from '../shared/settings';
 import { Swatch } from '../shared/Swatch';
+import { useMounted } from '../shared/use-mounted';
 
 const NewLadder = late(() => import('./NewLadder'));
+const TrustTable = late(() => import('./TrustTable'));
 
 type Props = { readonly frame: FrameView; readonly view: TrialsView; readonly vinylId: number | null };
 
@@ -36,6 +38,7 @@ function sayVerdict({ open, closed }: TrialsView): string {
 
 function Trials({ view, vinylId }: Omit<Props, 'frame'>) {
   const [isNew, setIsNew] = useState(vinylId !== null);
+  const isMounted = useMounted();
   const [older, setOlder] = useState<readonly TrialsView[]>([]);
   useKeys('Trials', [{ keys: 'n', shown: 'N', does: 'find the setting of a vinyl', run: () => setIsNew(true) }]);
   const closed = [...view.closed, ...older.flatMap((page) => page.closed)];
@@ -69,6 +72,7 @@ function Trials({ view, vinylId }: Omit<Props, 'frame'>) {
           with.
         </p>
       )}
+      {isMounted && <TrustTable />}
       {isNew && <NewLadder vinylId={vinylId} onClose={() => setIsNew(false)} />}
     </>
   );

@@ -25,6 +25,8 @@ export type BenchWork = {
 /** What work took of the stock, told; and what each part bears of it, minor units, not rounded. */
 export type TakenStock = {
   readonly booked: readonly BookedStock[];
+  /** The lot of each part; of several the oldest. */
+  readonly lots: ReadonlyMap<number, number>;
   readonly costs: ReadonlyMap<number, number>;
 };
 
@@ -51,6 +53,7 @@ export function bookBlanks(shop: ShopContext, work: BenchWork, cause: 'used' | '
 function take(shop: ShopContext, work: BenchWork, wanted: readonly Wanted[], cause: StockCause): TakenStock {
   const booked: BookedStock[] = [];
   const costs = new Map<number, number>();
+  const lots = new Map<number, number>();
   const nameOf = nameThings(shop);
   const titles = titlesOf(work);
   for (const [key, own] of groupBy(wanted, (want) => want.key)) {
@@ -60,8 +63,10 @@ function take(shop: ShopContext, work: BenchWork, wanted: readonly Wanted[], cau
     const taken = takeOfKey(shop, { key, quantity, leastWidthMm, cause, titles, sessionId: work.sessionId });
     const cost = taken.cost + (quantity - taken.quantity) * own[0]!.usualCost;
     for (const want of own)
-      for (const partId of want.partIds)
+      for (const partId of want.partIds) {
         costs.set(partId, (costs.get(partId) ?? 0) + (cost * want.quantity) / whole / want.partIds.length);
+        if (taken.lotId !== null) lots.set(partId, taken.lotId);
+      }
     if (taken.form !== null)
       booked.push({
         thingName: nameOf(key).name,
@@ -70,7 +75,7 @@ function take(shop: ShopContext, work: BenchWork, wanted: readonly Wanted[], cau
         missing: roundTenth(quantity - taken.quantity),
       });
   }
-  return { booked, costs };
+  return { booked, lots, costs };
 }
 
 /** Of which nothing lies on the shelf is let be: not every shop keeps its book of everything. */
@@ -81,7 +86,12 @@ function takeOfKey(
     readonly titles: string;
     readonly sessionId: number;
   },
-): { readonly quantity: number; readonly cost: number; readonly form: BookedStock['form'] | null } {
+): {
+  readonly quantity: number;
+  readonly cost: number;
+  readonly form: BookedStock['form'] | null;
+  readonly lotId: number | null;
+} {
   const lots = loadLotsOnShelf(shop.db, want.key).filter(
     (lot) =>
       (lot.form === 'roll' || lot.form === 'piece') && (lot.widthMm ?? Infinity) >= want.leastWidthMm - WIDTH_PLAY_MM,
@@ -92,10 +102,11 @@ function takeOfKey(
     lots.map((lot) => ({ lot, left: lot.left })),
     quantity,
   );
-  if (!taken.ok) return { quantity: 0, cost: 0, form: null };
+  if (!taken.ok) return { quantity: 0, cost: 0, form: null, lotId: null };
   for (const { lotId, quantity: part } of taken.value.taken)
     writeLine(shop, findLot(shop.db, lotId)!, want.cause, -part, want.titles, want.sessionId);
-  return { quantity, cost: taken.value.cost.value, form: lots[0]!.form };
+  const [first] = taken.value.taken;
+  return { quantity, cost: taken.value.cost.value, form: lots[0]!.form, lotId: first?.lotId ?? null };
 }
 
 /** Widths of rolls are told in tenths of a mm. */

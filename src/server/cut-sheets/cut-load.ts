@@ -7,6 +7,7 @@ import { inTransaction } from '../../data/database';
 import { linkBooking } from '../../data/sheet-cut-store';
 import { findOrderIdsOfParts, loadOrders } from '../../data/order-store';
 import { insertInstant, loadRunningSessions, stopSession } from '../../data/work-store';
+import { findOrigins, type CutOrigin } from '../bench/cut-origins';
 import { bookCutWear, type WearCosts } from '../bench/book-wear';
 import type { ShopContext } from '../context';
 import { notFound, ShopError } from '../errors';
@@ -53,7 +54,9 @@ export function cutLoad(
     refuseStrayIslands(sheets, new Set(partIds));
     const cut = cutSheets(shop, sheets, orders, parts);
     if (sheetId !== null) linkCuts(shop, sheetId, cut);
-    const eventIds = addCutEvents(shop, sheets, cut);
+    const lots = new Map(sheets.flatMap((sheet) => sheet.parts.map(({ partId }) => [partId, sheet.lotId] as const)));
+    const origins = findOrigins(shop, { orders, parts }, (id) => lots.get(id) ?? null);
+    const eventIds = addCutEvents(shop, { sheets, cut, origins });
     return { eventIds, partIds, offcuts: sheets.flatMap((sheet) => resultOf(cut, sheet).codes) };
   });
 }
@@ -128,8 +131,15 @@ function insertCutSession(shop: ShopContext, parts: readonly ReadPart[]): number
 
 function addCutEvents(
   shop: ShopContext,
-  sheets: readonly SheetTaking[],
-  cut: readonly CutSheetResult[],
+  {
+    sheets,
+    cut,
+    origins,
+  }: {
+    readonly sheets: readonly SheetTaking[];
+    readonly cut: readonly CutSheetResult[];
+    readonly origins: ReadonlyMap<number, CutOrigin>;
+  },
 ): readonly number[] {
   const vinylCost = shareCosts(cut);
   // One step, however many parts: they are told as one.
@@ -147,6 +157,7 @@ function addCutEvents(
         blankLost: false,
         vinylCost: vinylCost.get(partId)!,
         wearCost: resultOf(cut, sheet).wear.get(partId) ?? null,
+        ...origins.get(partId),
       })),
     ),
   );

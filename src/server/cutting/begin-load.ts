@@ -1,6 +1,7 @@
 // A saved load is taken to the cutter: each of its sheets waits to be loaded, with a setting, and whether a test cut
 // comes first.
 
+import { findFinestMm } from '../../core/artwork/index';
 import {
   choosePreset,
   getOrdinarySetting,
@@ -62,11 +63,12 @@ function goOnFrom(last: StoredSheetCut): Partial<NewSheetCut> {
 function findFinest(shop: ShopContext, partIds: readonly number[]): number | null {
   const orders = readOrdersOf(shop, partIds);
   const { lines } = readMadeLines(shop, orders);
-  const thinnest = requireParts(orders, partIds).flatMap(({ lineId, layerIndex }) => {
-    const measured = lines.get(lineId)?.layers[layerIndex]?.measurement;
-    return [measured?.thinnestStroke, measured?.thinnestGap].flatMap((place) => (place ? [place.widthMm] : []));
-  });
-  return thinnest.length > 0 ? Math.min(...thinnest) : null;
+  return findFinestMm(
+    requireParts(orders, partIds).flatMap(({ lineId, layerIndex }) => {
+      const layer = lines.get(lineId)?.layers[layerIndex];
+      return layer ? [layer.measurement] : [];
+    }),
+  );
 }
 
 function planRows(
