@@ -168,7 +168,7 @@ const findStep = (db: Database, id: number): LotStep | undefined =>
     .get();
 
 /** Cut from what the book did not have. */
-export const NO_LOT = 0;
+const NO_LOT = 0;
 
 function addToLot(db: Database, row: typeof lotEvidence.$inferInsert): void {
   const { vinylId, lotId, design } = lotEvidence;

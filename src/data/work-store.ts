@@ -1,13 +1,13 @@
 // Stretches of work: when they were started and stopped, at which station, on which parts.
 
-import { and, asc, eq, gte, inArray, isNotNull, isNull, ne, not, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, gte, inArray, isNotNull, isNull, ne, not, sql } from 'drizzle-orm';
 import type { Station } from '../core/orders';
 import { NO_PROGRESS, type PressesTogether, type WorkProgress } from '../core/scheduling';
 import { groupBy } from '../core/units';
 import type { Database } from './database';
 import { isIn } from './is-in';
 import { insertRow, insertRows } from './prepared';
-import { workSessions, workSessionParts, type SessionOutcome } from './schema';
+import { parts, workSessions, workSessionParts, type SessionOutcome } from './schema';
 
 export type SessionPart = { readonly partId: number; readonly estimateSeconds: number };
 /** Running while `stoppedAtMs` and `outcome` are null. */
@@ -84,6 +84,47 @@ export function loadSessionsOnParts(db: Database, partIds: readonly number[]): r
       .orderBy(asc(workSessions.startedAtMs))
       .all(),
   );
+}
+
+export type DoneWork = {
+  readonly station: Station;
+  readonly startedAtMs: number;
+  readonly stoppedAtMs: number;
+  /** What all its parts were calculated to take when the clock was started. */
+  readonly estimateSeconds: number;
+  /** Null where its parts are of several. */
+  readonly vinylId: number | null;
+};
+
+/** Work that was done in one go, the latest first: what was paused is of several stretches. */
+export function listDoneWork(db: Database, limit: number): readonly DoneWork[] {
+  const latest = db
+    .select()
+    .from(workSessions)
+    .where(eq(workSessions.outcome, 'done'))
+    .orderBy(desc(workSessions.startedAtMs))
+    .limit(limit)
+    .as('latest');
+  const vinyl = { least: sql<number>`min(${parts.vinylId})`, most: sql<number>`max(${parts.vinylId})` };
+  return db
+    .select({
+      station: latest.station,
+      startedAtMs: latest.startedAtMs,
+      stoppedAtMs: latest.stoppedAtMs,
+      estimateSeconds: sql<number>`sum(${workSessionParts.estimateSeconds})`,
+      ...vinyl,
+    })
+    .from(latest)
+    .innerJoin(workSessionParts, eq(workSessionParts.sessionId, latest.id))
+    .innerJoin(parts, eq(parts.id, workSessionParts.partId))
+    .groupBy(latest.id)
+    .orderBy(desc(latest.startedAtMs))
+    .all()
+    .map(({ least, most, stoppedAtMs, ...work }) => ({
+      ...work,
+      stoppedAtMs: stoppedAtMs ?? work.startedAtMs,
+      vinylId: least === most ? least : null,
+    }));
 }
 
 export const findSession = (db: Database, id: number): StoredSession | null => findSessions(db, [id])[0] ?? null;

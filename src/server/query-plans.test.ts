@@ -14,6 +14,9 @@ import { loadPriceList } from './items/load-price-list';
 import { loadNewOrder } from './orders/load-new-order';
 import { loadOrderView } from './orders/load-order-view';
 import { loadOrderList, readOrderQuery } from './orders/load-order-list';
+import { loadGuesses } from './trials/load-guesses';
+import { loadTrust } from './trials/load-trust';
+import { loadTrials } from './trials/view-ladder';
 
 /** Tables that grow with every order, and with every cut. */
 const GROWING = [
@@ -29,6 +32,8 @@ const GROWING = [
   'cut_stretches',
   'stock_lines',
   'supply_wear',
+  'lot_evidence',
+  'ladders',
 ];
 
 let seeded: Buffer;
@@ -60,6 +65,10 @@ const VIEWS: readonly (readonly [string, () => unknown])[] = [
   ['a comparison', () => loadCompare(shop, 1)],
   ['the price list', () => loadPriceList(shop)],
   ['drawings', () => loadArtworkList(shop)],
+  ['trials', () => loadTrials(shop)],
+  ['older trials', () => loadTrials(shop, 1)],
+  ['which vinyl to trust', () => loadTrust(shop)],
+  ['how good the guesses are', () => loadGuesses(shop)],
 ];
 
 describe('no large table is read from end to end', () => {

@@ -1,8 +1,10 @@
 // Trials as they are shown. Types only.
 
 import type { DesignClass } from '../core/artwork';
+import type { GuessGroup, GuessProblem, GuessSum } from '../core/estimating';
 import type { Grade } from '../core/materials';
 import type { CutSetting, TestFigure, TestResult } from '../core/cutting';
+import type { Station } from '../core/orders';
 import type { BeliefSource, FineResult, Ladder, LadderVerdict, TrustVerdict } from '../core/trials';
 import type { Figure } from '../core/units';
 
@@ -98,6 +100,15 @@ export type TrustRow = {
   readonly classes: readonly TrustClass[];
   /** On the shelf, and cut of by nobody yet: not to be sold from before it was tried. */
   readonly untried: readonly TriedLot[];
+};
+
+/** How good the estimates are, of the work that was done last. */
+export type GuessesView = {
+  /** Null where nothing counts. */
+  readonly all: GuessSum | null;
+  readonly groups: readonly GuessGroup[];
+  readonly points: readonly { readonly station: Station; readonly atMs: number; readonly ratio: number }[];
+  readonly leftOut: readonly { readonly problem: GuessProblem; readonly count: number }[];
 };
 
 export type TrialsView = {

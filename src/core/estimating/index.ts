@@ -1,3 +1,12 @@
 // Cutting and weeding times.
 export * from './cut-and-weed-time';
 export * from './learn-cutting';
+export {
+  findGuessProblem,
+  groupGuesses,
+  sumGuesses,
+  type Guess,
+  type GuessGroup,
+  type GuessProblem,
+  type GuessSum,
+} from './guesses';

@@ -17,9 +17,11 @@ import { asPage } from '../shared/page-data';
 import { useSettings } from '../shared/settings';
 import { Swatch } from '../shared/Swatch';
 import { useMounted } from '../shared/use-mounted';
+import { WhenSeen } from '../shared/WhenSeen';
 
 const NewLadder = late(() => import('./NewLadder'));
 const TrustTable = late(() => import('./TrustTable'));
+const GuessesPanel = late(() => import('./GuessesPanel'));
 
 type Props = { readonly frame: FrameView; readonly view: TrialsView; readonly vinylId: number | null };
 
@@ -73,6 +75,11 @@ function Trials({ view, vinylId }: Omit<Props, 'frame'>) {
         </p>
       )}
       {isMounted && <TrustTable />}
+      {isMounted && (
+        <WhenSeen>
+          <GuessesPanel />
+        </WhenSeen>
+      )}
       {isNew && <NewLadder vinylId={vinylId} onClose={() => setIsNew(false)} />}
     </>
   );

@@ -1,0 +1,4 @@
+import { endpoint } from '../../../server/endpoint';
+import { loadGuesses } from '../../../server/trials/load-guesses';
+
+export const GET = endpoint(({ shop }) => loadGuesses(shop));
