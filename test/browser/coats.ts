@@ -3,8 +3,8 @@
 import { expect, type Page } from '@playwright/test';
 import { open } from './server';
 
-/** Two labels' worth of work at the cutter: an order of two coats. Its id. */
-export async function orderCoats(address: string, title: string): Promise<number> {
+/** An order of coats. Its id. */
+export async function orderCoats(address: string, title: string, quantity = 2): Promise<number> {
   const answer = await fetch(`${address}/api/orders`, {
     method: 'POST',
     headers: { 'Content-Type': 'application/json', Origin: address },
@@ -15,14 +15,14 @@ export async function orderCoats(address: string, title: string): Promise<number
       dueDay: '2031-03-03',
       agreed: 5000,
       note: '',
-      lines: [{ itemId: 6, quantity: 2, sizeName: 'M', colourName: 'white' }],
+      lines: [{ itemId: 6, quantity, sizeName: 'M', colourName: 'white' }],
     }),
   });
   return ((await answer.json()) as { id: number }).id;
 }
 
 /** Only the coats, laid out on a roll and saved. */
-export async function layOutCoats(page: Page, address: string): Promise<void> {
+export async function layOutCoats(page: Page, address: string, heading = /^2 parts on \d/): Promise<void> {
   await open(page, `${address}/cut-sheets`);
   await page
     .getByRole('navigation', { name: 'Vinyls' })
@@ -38,7 +38,7 @@ export async function layOutCoats(page: Page, address: string): Promise<void> {
     .click();
   const load = page.getByRole('region', { name: 'Load' });
   await load.getByRole('button', { name: 'Lay out' }).click();
-  await expect(load.getByRole('heading')).toHaveText(/^2 parts on \d/);
+  await expect(load.getByRole('heading')).toHaveText(heading);
   await load.getByRole('button', { name: 'Stop here' }).click();
   await expect(load.getByRole('button', { name: 'Improve further' })).toBeVisible();
 }

@@ -1,53 +1,20 @@
 // Cut sheets: parts of several orders laid out, changed by hand, given out, cut and booked.
 
 import { expect, test } from '@playwright/test';
+import { layOutCoats, orderCoats } from './coats';
 import { open, ShopServer } from './server';
 
 const server = new ShopServer(4397, true);
 test.beforeAll(() => server.start());
 test.afterAll(() => server.remove());
 
-const takeOrder = async (title: string, quantity: number) => {
-  const answer = await fetch(`${server.address}/api/orders`, {
-    method: 'POST',
-    headers: { 'Content-Type': 'application/json', Origin: server.address },
-    body: JSON.stringify({
-      title,
-      customerName: 'Ansel Thrush',
-      contact: '',
-      dueDay: '2031-03-03',
-      agreed: 5000,
-      note: '',
-      lines: [{ itemId: 6, quantity, sizeName: 'M', colourName: 'white' }],
-    }),
-  });
-  return ((await answer.json()) as { id: number }).id;
-};
-
 test('three orders of one vinyl are laid out, one part is nudged, the load is cut: strip, offcut and costs follow', async ({
   page,
 }) => {
-  const ids = [await takeOrder('Coats one', 2), await takeOrder('Coats two', 1), await takeOrder('Coats three', 2)];
-  await open(page, `${server.address}/cut-sheets`);
-  await page
-    .getByRole('navigation', { name: 'Vinyls' })
-    .getByRole('button', { name: /^Tarn Smooth, slate/ })
-    .click();
-  const what = page.getByRole('region', { name: 'What is laid out' });
-  for (const box of await what.getByRole('checkbox', { name: / × / }).all())
-    if (!(await box.locator('xpath=ancestor::label').textContent())?.includes('Coats')) await box.uncheck();
-  await what.getByRole('combobox', { name: 'Cut from' }).click();
-  await page
-    .getByRole('option', { name: /^Roll / })
-    .first()
-    .click();
+  const take = (title: string, quantity: number) => orderCoats(server.address, title, quantity);
+  const ids = [await take('Coats one', 2), await take('Coats two', 1), await take('Coats three', 2)];
+  await layOutCoats(page, server.address, /^5 parts on \d+(\.\d)? mm of Tarn Smooth, slate, \d+ % of it used$/);
   const load = page.getByRole('region', { name: 'Load' });
-  await load.getByRole('button', { name: 'Lay out' }).click();
-  await expect(load.getByRole('heading')).toHaveText(
-    /^5 parts on \d+(\.\d)? mm of Tarn Smooth, slate, \d+ % of it used$/,
-  );
-  await load.getByRole('button', { name: 'Stop here' }).click();
-  await expect(load.getByRole('button', { name: 'Improve further' })).toBeVisible();
   // A part moved onto its neighbour is told at once; moved back, it is gone.
   const parts = load.getByRole('figure').locator('g.part');
   await parts.first().click();
@@ -82,7 +49,7 @@ test('three orders of one vinyl are laid out, one part is nudged, the load is cu
     0,
   );
   expect(before - (await left())).toBeCloseTo(cut, 0);
-  await expect(what).not.toContainText('Coats');
+  await expect(page.getByRole('region', { name: 'What is laid out' })).not.toContainText('Coats');
   await page.goto(`${server.address}/orders/${ids[0]}`);
   await expect(page.getByRole('main')).toContainText('piece 1, 2 cut');
 });
@@ -109,7 +76,7 @@ test('a sheet is kept as it is laid out: a closed window loses nothing, a second
   page,
   context,
 }) => {
-  await takeOrder('Coats four', 2);
+  await orderCoats(server.address, 'Coats four', 2);
   await open(page, `${server.address}/cut-sheets`);
   const vinyls = page.getByRole('navigation', { name: 'Vinyls' }),
     load = page.getByRole('region', { name: 'Load' }),

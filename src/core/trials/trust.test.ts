@@ -105,6 +105,13 @@ describe('the verdict', () => {
   it('is never to sell from the prior alone, nor for a lot that nobody tried', () => {
     expect(of(0, 0)).toBe('not enough known');
     expect(of(200, 0, 0)).not.toBe('sell');
+    // However narrow the range of the next lot is.
+    const sure = { all: { tries: 900, failures: 1 }, range: { low: 0.001, mean: 0.01, high: 0.05 }, looks: none };
+    expect(judgeTrust({ ...sure, lotTries: 0 })).toBe('own use');
+    expect(judgeTrust({ ...sure, lotTries: 1 })).toBe('sell');
+    // Nor from seven, however sure the others make it.
+    expect(judgeTrust({ ...sure, all: { tries: 7, failures: 0 }, lotTries: 7 })).toBe('own use');
+    expect(judgeTrust({ ...sure, all: { tries: 8, failures: 0 }, lotTries: 8 })).toBe('sell');
     expect(of(200, 0)).toBe('sell');
     expect(of(3, 0)).not.toBe('sell');
   });
