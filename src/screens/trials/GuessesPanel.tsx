@@ -118,29 +118,31 @@ function GuessChart({ points }: { readonly points: GuessesView['points'] }) {
 
 function GuessTable({ data }: { readonly data: GuessesView }) {
   return (
-    <table className="plain">
-      <thead>
-        <tr>
-          <th scope="col">Worst first</th>
-          <th scope="col">Off by</th>
-          <th scope="col">Real ÷ estimated</th>
-          <th scope="col">Work</th>
-        </tr>
-      </thead>
-      <tbody>
-        {data.groups.map(({ by, name, sum }) => (
-          <tr key={`${by} ${name}`}>
-            <th scope="row">{nameGroup(by, name)}</th>
-            <td>
-              <Why figure={sum.error} />
-            </td>
-            <td>
-              <Why figure={sum.ratio} />
-            </td>
-            <td>{sum.count}</td>
+    <div className="scrolls" tabIndex={0} role="region" aria-label="Guesses, worst first">
+      <table className="plain">
+        <thead>
+          <tr>
+            <th scope="col">Worst first</th>
+            <th scope="col">Off by</th>
+            <th scope="col">Real ÷ estimated</th>
+            <th scope="col">Work</th>
           </tr>
-        ))}
-      </tbody>
-    </table>
+        </thead>
+        <tbody>
+          {data.groups.map(({ by, name, sum }) => (
+            <tr key={`${by} ${name}`}>
+              <th scope="row">{nameGroup(by, name)}</th>
+              <td>
+                <Why figure={sum.error} />
+              </td>
+              <td>
+                <Why figure={sum.ratio} />
+              </td>
+              <td>{sum.count}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
   );
 }

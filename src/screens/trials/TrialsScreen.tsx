@@ -90,37 +90,39 @@ function LadderTable({ title, rows }: { readonly title: string; readonly rows: r
   return (
     <section className="sheet above-3" aria-label={title}>
       <h2 className="flat below-2">{title}</h2>
-      <table className="plain">
-        <thead>
-          <tr>
-            <th scope="col">Vinyl</th>
-            <th scope="col">What was found</th>
-            <th scope="col">Setting</th>
-            <th scope="col">Cuts</th>
-            <th scope="col">Begun</th>
-          </tr>
-        </thead>
-        <tbody>
-          {rows.map((row) => (
-            <tr key={row.id}>
-              <th scope="row">
-                <a href={`/trials/ladder/${row.id}`}>
-                  <Swatch colour={row.colourHex} />
-                  {row.vinylName}
-                </a>
-                {row.lot && <div className="soft">{nameLot(row.lot)}</div>}
-              </th>
-              <td>{describeVerdict(row.verdict)}</td>
-              <td>
-                {row.cleanSetting && describeSetting(row.cleanSetting)}
-                {row.presetName && <div className="soft">kept as “{row.presetName}”</div>}
-              </td>
-              <td>{row.cuts}</td>
-              <td>{formatInstant(row.startedAtMs, settings)}</td>
+      <div className="scrolls" tabIndex={0} role="region" aria-label={`${title}, table`}>
+        <table className="plain">
+          <thead>
+            <tr>
+              <th scope="col">Vinyl</th>
+              <th scope="col">What was found</th>
+              <th scope="col">Setting</th>
+              <th scope="col">Cuts</th>
+              <th scope="col">Begun</th>
             </tr>
-          ))}
-        </tbody>
-      </table>
+          </thead>
+          <tbody>
+            {rows.map((row) => (
+              <tr key={row.id}>
+                <th scope="row">
+                  <a href={`/trials/ladder/${row.id}`}>
+                    <Swatch colour={row.colourHex} />
+                    {row.vinylName}
+                  </a>
+                  {row.lot && <div className="soft">{nameLot(row.lot)}</div>}
+                </th>
+                <td>{describeVerdict(row.verdict)}</td>
+                <td>
+                  {row.cleanSetting && describeSetting(row.cleanSetting)}
+                  {row.presetName && <div className="soft">kept as “{row.presetName}”</div>}
+                </td>
+                <td>{row.cuts}</td>
+                <td>{formatInstant(row.startedAtMs, settings)}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
     </section>
   );
 }

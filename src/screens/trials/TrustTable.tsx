@@ -33,23 +33,25 @@ export default function TrustTable() {
       )}
       {data?.length === 0 && <p className="flat">Nothing was cut from a lot on the book yet.</p>}
       {data && data.length > 0 && (
-        <table className="plain">
-          <thead>
-            <tr>
-              <th scope="col">Vinyl</th>
-              <th scope="col">Strokes and gaps</th>
-              <th scope="col">Failed</th>
-              <th scope="col">Likely fails</th>
-              <th scope="col">By these counts</th>
-              <th scope="col">Your grade</th>
-            </tr>
-          </thead>
-          <tbody>
-            {data.map((row) => (
-              <TrustLines key={row.vinylId} row={row} />
-            ))}
-          </tbody>
-        </table>
+        <div className="scrolls" tabIndex={0} role="region" aria-label="Vinyls by their counts">
+          <table className="plain">
+            <thead>
+              <tr>
+                <th scope="col">Vinyl</th>
+                <th scope="col">Strokes and gaps</th>
+                <th scope="col">Failed</th>
+                <th scope="col">Likely fails</th>
+                <th scope="col">By these counts</th>
+                <th scope="col">Your grade</th>
+              </tr>
+            </thead>
+            <tbody>
+              {data.map((row) => (
+                <TrustLines key={row.vinylId} row={row} />
+              ))}
+            </tbody>
+          </table>
+        </div>
       )}
     </section>
   );

@@ -123,11 +123,15 @@ it('deleted, tells nothing any more: the next one begins at what is ordinary, an
 
 it('wanted surer is opened again and goes on', () => {
   runByItself();
-  take('close');
+  keepLadder(shop, id, { name: 'At first', use: 'bold' });
   expect(now().closedAtMs).not.toBeNull();
   const asked = take('enough', { enough: 0.99 });
   expect(asked.closedAtMs).toBeNull();
   expect(asked.enough).toBe(0.99);
+  // It can be kept again: under the same name the surer one takes its place.
+  expect(asked.presetName).toBeNull();
+  keepLadder(shop, id, { name: 'At first', use: 'everything' });
+  expect(loadPresetsOf(shop.db, vinylId).map(({ name, use }) => [name, use])).toEqual([['At first', 'everything']]);
 });
 
 it('refuses what makes no sense, in words', async () => {

@@ -176,11 +176,17 @@ export function keepLadder(
   });
 }
 
-/** How sure of room the setting is to be from now on. */
+/** How sure of room the setting is to be from now on. What comes of it is kept anew; under the same name it takes its place. */
 export function askMore(shop: ShopContext, id: number, enough: number): void {
   inTransaction(shop.db, () => {
     const ladder = requireLadder(shop, id);
-    changeLadder(shop.db, id, { ...followCuts({ ...ladder, enough }), fine: ladder.fine, enough, closedAtMs: null });
+    changeLadder(shop.db, id, {
+      ...followCuts({ ...ladder, enough }),
+      fine: ladder.fine,
+      enough,
+      presetId: null,
+      closedAtMs: null,
+    });
   });
 }
 
