@@ -60,8 +60,8 @@ export type LadderView = Omit<Ladder, 'best'> & {
   readonly time: Figure;
   readonly room: Figure | null;
   readonly cutter: LadderCutterView | null;
-  /** A figure is cut or sent, and not judged yet. */
-  readonly isCut: boolean;
+  /** What is cut or sent, and not judged yet. */
+  readonly cutNow: 'figure' | 'fine' | null;
 };
 
 /** What a new one is begun on. */

@@ -54,14 +54,14 @@ export function describeVerdict(verdict: LadderVerdict): string {
   }
 }
 
-type LadderNow = Pick<LadderView, 'verdict' | 'nextGrams' | 'setting' | 'fine' | 'cleanSetting' | 'slower' | 'isCut'>;
+type LadderNow = Pick<LadderView, 'verdict' | 'nextGrams' | 'setting' | 'fine' | 'cleanSetting' | 'slower' | 'cutNow'>;
 
 /** What to do next, in a sentence. */
 export function adviseNext(
-  { verdict, nextGrams, setting, fine, cleanSetting, slower, isCut }: LadderNow,
+  { verdict, nextGrams, setting, fine, cleanSetting, slower, cutNow }: LadderNow,
   settings: FormatSettings,
 ): string {
-  if (isCut) return `Cut at ${setting.forceGrams} g. Weed it, and say how it came out.`;
+  if (cutNow !== null) return `Cut at ${setting.forceGrams} g. Weed it, and say how it came out.`;
   if (verdict.kind === 'none' || verdict.kind === 'range-ends') return `Try this: ${listRemedies(verdict.remedies)}.`;
   if (verdict.kind === 'going-on')
     return nextGrams === null

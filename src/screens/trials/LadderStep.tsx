@@ -13,7 +13,7 @@ import type { LadderAtHand } from './use-ladder';
 
 export function LadderStep({ at }: { readonly at: LadderAtHand }) {
   const { ladder, pending, step } = at;
-  const { cutter, isCut, byItself, verdict, cleanSetting, fine } = ladder;
+  const { cutter, cutNow, byItself, verdict, cleanSetting, fine } = ladder;
   const job = cutter?.job ?? null;
   // What is typed stands until the ladder moves on to another setting.
   const [typed, setTyped] = useState<{ readonly from: CutSetting; readonly setting: CutSetting } | null>(null);
@@ -35,8 +35,8 @@ export function LadderStep({ at }: { readonly at: LadderAtHand }) {
     );
   const isOver = verdict.kind !== 'going-on';
   const isFineDue = isOver && cleanSetting !== null && fine === null;
-  if (isCut && isFineDue) return <FineResults at={at} />;
-  if (isCut)
+  if (cutNow === 'fine') return <FineResults at={at} />;
+  if (cutNow === 'figure')
     return (
       <TestResults
         looks={job?.looks ?? null}
@@ -84,7 +84,9 @@ const getNext = ({ ladder }: LadderAtHand, setting: CutSetting): CutSetting =>
     : { ...setting, forceGrams: ladder.nextGrams };
 
 function sayCut({ ladder }: LadderAtHand, isOver: boolean): string {
-  if (isOver) return ladder.nextGrams === null ? 'Cut another' : `Make surer: cut at ${ladder.nextGrams} g`;
+  if (isOver && ladder.nextGrams !== null)
+    return `${ladder.cleanSetting ? 'Make surer' : 'Go on'}: cut at ${ladder.nextGrams} g`;
+  if (isOver) return 'Cut another';
   return ladder.cutter ? 'Cut the figure' : 'The figure is cut';
 }
 

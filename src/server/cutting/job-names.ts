@@ -4,8 +4,12 @@ type JobName =
   | { readonly of: 'test'; readonly rowId: number; /** From 0. */ readonly test: number }
   | { readonly of: 'load'; readonly rowId: number; readonly atMs: number };
 
-/** The figure of a ladder, counted from 0. */
-export const nameLadderJob = (ladderId: number, figure: number): string => `ladder/${ladderId}/${figure}`;
+/** What a ladder cuts: its figure, or the fine design that confirms a setting. */
+type LadderJob = 'figure' | 'fine';
+/** `place`: counted from 0. */
+export const nameLadderJob = (ladderId: number, place: number, what: LadderJob): string =>
+  `ladder/${ladderId}/${place}/${what}`;
+export const readLadderJob = (id: string): LadderJob => (id.endsWith('/fine') ? 'fine' : 'figure');
 
 export const nameJob = (job: JobName): string => `${job.of}/${job.rowId}/${job.of === 'test' ? job.test : job.atMs}`;
 

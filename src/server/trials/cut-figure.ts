@@ -29,7 +29,7 @@ export function cutFigure(shop: ShopContext, id: number, setting: CutSetting, fi
   const lot = ladder.lotId === null ? null : findLot(shop.db, ladder.lotId);
   const reachMm = (lot?.widthMm ?? vinyl.rollWidthMm) - 2 * getShop(shop).figures.cutterEdgeMm;
   const spot = placeNext(ladder.placed, reachMm, ladder.sideMm);
-  const jobId = nameLadderJob(id, ladder.placed);
+  const jobId = nameLadderJob(id, ladder.placed, fine ? 'fine' : 'figure');
   inTransaction(shop.db, () => {
     const rollMm = takeRow(shop, { ladder, lot, beginsRow: spot.beginsRow });
     changeLadder(shop.db, id, { setting, jobId, placed: ladder.placed + 1, rollMm });

@@ -70,7 +70,10 @@ it('is kept under a name, which the next load of the vinyl begins with, untested
   };
   runByItself();
   const { cleanSetting } = now();
-  take('cut-fine', { setting: cleanSetting });
+  // One more figure, to be surer, is judged as a figure; the fine design by itself.
+  expect(take('cut', { setting: cleanSetting }).cutNow).toBe('figure');
+  shop.clock.ms += MINUTE_MS;
+  expect(take('cut-fine', { setting: cleanSetting }).cutNow).toBe('fine');
   shop.clock.ms += MINUTE_MS;
   expect(take('fine', { fine: 'clean' }).slower).toBeNull();
   keepLadder(shop, id, parseInput(ladderKeepInput, { name: 'Labels, from the ladder', use: 'everything' }));
@@ -89,10 +92,10 @@ it('told by hand goes where the answers lead; the last one can be taken back', (
   chooseDevice(shop, 'cutter', 'none');
   const first = now().setting;
   take('cut', { setting: first });
-  expect(now()).toMatchObject({ isCut: true, cutter: null });
+  expect(now()).toMatchObject({ cutNow: 'figure', cutter: null });
   const after = take('result', { setting: first, result: 'through' });
   expect(after.setting.forceGrams).toBeLessThan(first.forceGrams);
-  expect(after.isCut).toBe(false);
+  expect(after.cutNow).toBeNull();
   const back = take('undo');
   expect(back.cuts).toEqual([]);
   expect(back.setting).toEqual(first);

@@ -11,6 +11,7 @@ import type { LadderChoices, LadderRow, LadderView, TrialsView } from '../../vie
 import type { ShopContext } from '../context';
 import { findCutter, getPace } from '../devices';
 import { notFound } from '../errors';
+import { readLadderJob } from '../cutting/job-names';
 import { readFigure } from './cut-figure';
 import { climbOn, requireLadder } from './ladders';
 
@@ -107,7 +108,7 @@ export function loadLadder(shop: ShopContext, id: number): LadderView {
     ),
     room: sayRoom(climbed.verdict, best, cuts.length),
     cutter: viewCutter(shop, ladder),
-    isCut: ladder.jobId !== null,
+    cutNow: ladder.jobId === null ? null : readLadderJob(ladder.jobId),
   };
 }
 
