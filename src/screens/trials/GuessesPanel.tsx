@@ -17,8 +17,8 @@ import { formatInstant, formatNumber } from '../../core/units';
 import type { GuessesView } from '../../views/trials';
 import { STATION_NAMES } from '../../wording/stations';
 import { describeGuesses, describeLeftOut, nameGroup } from '../../wording/guesses';
-import { callApi, wordsOf } from '../shared/api';
-import { Failure } from '../shared/Failure';
+import { callApi } from '../shared/api';
+import { FailedToCome } from './FailedToCome';
 import { useSettings } from '../shared/settings';
 import { Why } from '../shared/Why';
 import { COLOURS } from '../../theme/tokens';
@@ -32,14 +32,7 @@ export default function GuessesPanel() {
   return (
     <section className="sheet above-3" aria-label="How good the guesses are">
       <h2 className="flat">How good the guesses are</h2>
-      {error && (
-        <Failure>
-          {wordsOf(error)}{' '}
-          <button className="quiet" onClick={() => void refetch()}>
-            try again
-          </button>
-        </Failure>
-      )}
+      {error && <FailedToCome error={error} onAgain={() => void refetch()} />}
       {data && <p className="text-large flat below-2">{describeGuesses(data, settings)}</p>}
       {data?.all && (
         <div className="ladder-cols">

@@ -5,8 +5,8 @@ import { formatShare } from '../../core/units';
 import type { TrustRow } from '../../views/trials';
 import { nameLot } from '../../wording/stock';
 import { DESIGN_WORDS, TRUST_WORDS } from '../../wording/trials';
-import { callApi, wordsOf } from '../shared/api';
-import { Failure } from '../shared/Failure';
+import { callApi } from '../shared/api';
+import { FailedToCome } from './FailedToCome';
 import { useSettings } from '../shared/settings';
 import { Swatch } from '../shared/Swatch';
 import { Why } from '../shared/Why';
@@ -23,14 +23,7 @@ export default function TrustTable() {
         What the bench told: parts cut, and those that their film failed. The verdict is of the lot that is cut from
         next: never “to sell” from three cuts, nor for a lot that nobody cut.
       </p>
-      {error && (
-        <Failure>
-          {wordsOf(error)}{' '}
-          <button className="quiet" onClick={() => void refetch()}>
-            try again
-          </button>
-        </Failure>
-      )}
+      {error && <FailedToCome error={error} onAgain={() => void refetch()} />}
       {data?.length === 0 && <p className="flat">Nothing was cut from a lot on the book yet.</p>}
       {data && data.length > 0 && (
         <div className="scrolls" tabIndex={0} role="region" aria-label="Vinyls by their counts">

@@ -100,14 +100,24 @@ export function readFigure(shop: ShopContext, { jobId }: StoredLadder): JobReadi
 
 /**
  * A simulated machine goes on by itself: how the figure looks is taken for the answer, and the next one is sent. Real
- * ones don't see what they cut.
+ * ones don't see what they cut. What stops the machine ends that: nothing is cut again and again. @throws ShopError
  */
 export function goOnByItself(shop: ShopContext, id: number): void {
+  try {
+    takeNextByItself(shop, id);
+  } catch (error) {
+    changeLadder(shop.db, id, { byItself: false });
+    throw error;
+  }
+}
+
+function takeNextByItself(shop: ShopContext, id: number): void {
   const ladder = requireOpen(shop, id);
   const job = readFigure(shop, ladder);
   if (!ladder.byItself || job?.state === 'cutting') return;
   if (job?.state === 'done' && job.looks) tellLadder(shop, id, { setting: ladder.setting, result: job.looks });
   const now = requireOpen(shop, id);
-  if (isAtRest(now)) return changeLadder(shop.db, id, { byItself: false });
+  const isStopped = job?.state === 'stopped' || job?.state === 'paused';
+  if (isStopped || isAtRest(now)) return changeLadder(shop.db, id, { byItself: false });
   cutFigure(shop, id, now.setting);
 }

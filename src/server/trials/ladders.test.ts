@@ -88,6 +88,17 @@ it('is kept under a name, which the next load of the vinyl begins with, untested
   expect((await refusalOf(cut)).code).toBe('conflict');
   finishSession(shop, sessionId, 'discarded');
 });
+it('by itself it stops where the machine does: nothing is cut or asked again and again', async () => {
+  take('by-itself', { on: true });
+  playTrick(shop, 'unplug');
+  take('go-on');
+  expect(now()).toMatchObject({ byItself: false, cuts: [] });
+  const { spent } = now();
+  expect((await refusalOf(() => take('by-itself', { on: true }))).message).toMatch(/does not answer/);
+  expect(now().byItself).toBe(false);
+  expect(now().spent.value).toBe(spent.value);
+});
+
 it('told by hand goes where the answers lead; the last one can be taken back', () => {
   chooseDevice(shop, 'cutter', 'none');
   const first = now().setting;

@@ -7,7 +7,7 @@ import type { LadderView } from '../../views/trials';
 import type { ShopContext } from '../context';
 import { findCutter } from '../devices';
 import { notFound, ShopError } from '../errors';
-import { cutFigure, goOnByItself } from './cut-figure';
+import { cutFigure, goOnByItself, readFigure } from './cut-figure';
 import { askMore, closeLadder, requireOpen, setLadder, tellFine, tellLadder, untellLadder } from './ladders';
 import { loadLadder } from './view-ladder';
 
@@ -50,9 +50,11 @@ function carryOut(shop: ShopContext, id: number, step: string | undefined, input
 }
 
 function setByItself(shop: ShopContext, id: number, on: boolean): void {
-  requireOpen(shop, id);
+  const ladder = requireOpen(shop, id);
   if (on && !findCutter(shop)?.isSimulated) throw new ShopError('conflict', { reason: 'not-by-itself' });
-  changeLadder(shop.db, id, { byItself: on });
+  // A figure that was broken off is cut anew.
+  const isBroken = readFigure(shop, ladder)?.state === 'stopped';
+  changeLadder(shop.db, id, { byItself: on, ...(isBroken ? { jobId: null } : {}) });
   if (on) goOnByItself(shop, id);
 }
 

@@ -108,7 +108,7 @@ export function loadLadder(shop: ShopContext, id: number): LadderView {
     ),
     room: sayRoom(climbed.verdict, best, cuts.length),
     cutter: viewCutter(shop, ladder),
-    cutNow: ladder.jobId === null ? null : readLadderJob(ladder.jobId),
+    cutNow: ladder.jobId === null || isBroken(shop, ladder) ? null : readLadderJob(ladder.jobId),
   };
 }
 
@@ -121,6 +121,9 @@ function sayRoom(verdict: LadderView['verdict'], best: { readonly room: number }
     parts: [figure('Cuts judged', cuts, 'count', 'measured')],
   });
 }
+
+/** A figure that was broken off is not judged: it is cut anew. */
+const isBroken = (shop: ShopContext, ladder: StoredLadder): boolean => readFigure(shop, ladder)?.state === 'stopped';
 
 function viewCutter(shop: ShopContext, ladder: StoredLadder): LadderView['cutter'] {
   const cutter = findCutter(shop);
