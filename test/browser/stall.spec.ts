@@ -62,6 +62,28 @@ test.describe('by touch', () => {
   });
 });
 
+test('what the server answers moves nothing from under the hand', async ({ page }) => {
+  await page.route('**/api/orders/ask', async (route) => {
+    await answered;
+    await route.continue();
+  });
+  let answer = (): void => undefined;
+  const answered = new Promise<void>((resolve) => {
+    answer = resolve;
+  });
+  await open(page, `${server.address}/orders/new`);
+  await page.getByLabel('Customer').fill('Ines');
+  const places = () =>
+    page
+      .locator('main .split-1-2 :is(input, button, summary, [role="combobox"])')
+      .evaluateAll((fields) => fields.map((field) => field.getBoundingClientRect().top));
+  const before = await places();
+  answer();
+  await expect(page.getByText('Bakery apron: wheat')).toBeVisible();
+  await expect(page.getByText(/^At the earliest/)).toBeVisible();
+  expect(await places()).toEqual(before);
+});
+
 test('sizes are entered at once, and the price follows a discount', async ({ page }) => {
   await open(page, `${server.address}/orders/new`);
   await page.getByLabel('Item').click();

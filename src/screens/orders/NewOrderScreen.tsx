@@ -74,9 +74,6 @@ function NewOrder({ view }: { readonly view: NewOrderView }) {
           )}
         </Failure>
       )}
-      {order.answer?.findings.map(({ itemName, ...finding }) => (
-        <InTheWay key={itemName} of={itemName} findings={[finding]} />
-      ))}
       <div className="cols split-1-2">
         <section className="sheet lifted cols">
           <TextLine
@@ -100,7 +97,13 @@ function NewOrder({ view }: { readonly view: NewOrderView }) {
           <MoneyField form={form} name="deposit" label="Deposit asked for" help="Before the work begins; 0 for none" />
           <TextLine form={form} name="note" label="Note" multiline />
         </section>
-        <OrderLines form={form as unknown as UseFormReturn<LinesForm>} items={view.items} lines={order.lines} />
+        <div className="cols">
+          <OrderLines form={form as unknown as UseFormReturn<LinesForm>} items={view.items} lines={order.lines} />
+          {/* Below what is typed: an answer that arrives must not move a field from under the hand. */}
+          {order.answer?.findings.map(({ itemName, ...finding }) => (
+            <InTheWay key={itemName} of={itemName} findings={[finding]} />
+          ))}
+        </div>
       </div>
     </form>
   );
@@ -135,9 +138,12 @@ function OrderVerdict({ order: { pieces, asked, answer, failure } }: { readonly 
   );
 }
 
+const NO_BREAK = '\u00a0';
+
 function DueHelp({ answer }: { readonly answer: OrderAnswer | null }) {
   const settings = useSettings();
-  if (!answer?.ready) return null;
+  // Its line is kept free: what is below stays where it is.
+  if (!answer?.ready) return <>{NO_BREAK}</>;
   const { ready, toBuy } = answer;
   const missing = toBuy.length > 0 ? `, once there is ${toBuy.map(({ name }) => name).join(', ')}` : '';
   return (

@@ -34,7 +34,8 @@ export function Working({
     );
   if (!busy || !slow) return null;
   return (
-    <div className="row middle gap-5">
+    // Over the page, not in it: what comes and goes by itself must not move a button from under the hand.
+    <div className="long-work wide" role="status">
       <LinearProgress aria-label={doing} className="grow" />
       <span className="soft">{doing} …</span>
       <Button size="small" variant="text" onClick={asking.stop}>
