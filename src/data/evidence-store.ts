@@ -1,14 +1,16 @@
 // What the steps of parts come to: where each part is, how often items and vinyls were made and spoiled. Kept in the
 // transaction that adds the steps; `recountParts` gives the same from all of them.
 
-import { desc, eq, inArray, sql } from 'drizzle-orm';
-import { advancePart, FILM_CAUSES, foldPart, UNTOUCHED_PART, type PartEvent, type PartNow } from '../core/orders';
+import { eq, inArray, sql } from 'drizzle-orm';
+import { advancePart, foldPart, UNTOUCHED_PART, type PartEvent, type PartNow } from '../core/orders';
 import { groupBy } from '../core/units';
 import type { Database } from './database';
 import { isIn } from './is-in';
+import { keepLotCounts, recountLots } from './lot-evidence-store';
 import { prepareOnce } from './prepared';
+import { sumFilledSides } from './side-store';
 import { writeStoredJson } from './stored-json';
-import { itemEvidence, lotEvidence, orderLines, partEvents, parts, pieces, vinylEvidence } from './schema';
+import { itemEvidence, orderLines, partEvents, parts, pieces, vinylEvidence } from './schema';
 
 export type Counts = { readonly made: number; readonly spoiled: number };
 type Step = Pick<PartEvent, 'partId' | 'kind' | 'atMs' | 'undoes' | 'recut' | 'cause' | 'lotId' | 'design'>;
@@ -17,7 +19,7 @@ type Step = Pick<PartEvent, 'partId' | 'kind' | 'atMs' | 'undoes' | 'recut' | 'c
 export function keepSteps(db: Database, steps: readonly Step[]): void {
   for (const [partId, own] of groupBy(steps, (step) => step.partId)) keepPartState(db, partId, own);
   keepCounts(db, steps);
-  keepLotCounts(db, steps);
+  keepLotCounts(db, steps, (partId) => findOwners(db, partId).vinylId);
 }
 
 function keepPartState(db: Database, partId: number, steps: readonly Step[]): void {
@@ -129,66 +131,14 @@ function addToItem(db: Database, row: typeof itemEvidence.$inferInsert): void {
   db.insert(itemEvidence).values(row).onConflictDoUpdate({ target: itemEvidence.itemId, set: sums }).run();
 }
 
-function addToVinyl(db: Database, row: typeof vinylEvidence.$inferInsert): void {
+/** Negative: it is taken back. */
+export function addToVinyl(db: Database, row: typeof vinylEvidence.$inferInsert): void {
   const sums = {
     made: sql`${vinylEvidence.made} + ${row.made}`,
     spoiled: sql`${vinylEvidence.spoiled} + ${row.spoiled}`,
   };
   db.insert(vinylEvidence).values(row).onConflictDoUpdate({ target: vinylEvidence.vinylId, set: sums }).run();
 }
-
-type LotStep = Pick<PartEvent, 'kind' | 'cause' | 'lotId' | 'design'>;
-const isFilmFailure = ({ kind, cause }: LotStep): boolean =>
-  kind === 'spoiled' && cause !== null && FILM_CAUSES.has(cause);
-
-/** What was cut from a lot, and what of it the film failed; what is taken back counts against it. */
-function keepLotCounts(db: Database, steps: readonly Step[]): void {
-  for (const step of steps) {
-    const sign = step.kind === 'undone' ? -1 : 1;
-    const what = step.kind === 'undone' ? findStep(db, step.undoes ?? 0) : step;
-    if (!what?.design) continue;
-    const tries = what.kind === 'cut' ? sign : 0;
-    const failures = isFilmFailure(what) ? sign : 0;
-    if (tries === 0 && failures === 0) continue;
-    const { vinylId } = findOwners(db, step.partId);
-    addToLot(db, { vinylId, lotId: what.lotId ?? NO_LOT, design: what.design, tries, failures, lastAtMs: step.atMs });
-  }
-}
-
-const findStep = (db: Database, id: number): LotStep | undefined =>
-  db
-    .select({
-      kind: partEvents.kind,
-      cause: partEvents.cause,
-      lotId: partEvents.lotId,
-      design: partEvents.design,
-    })
-    .from(partEvents)
-    .where(eq(partEvents.id, id))
-    .get();
-
-/** Cut from what the book did not have. */
-const NO_LOT = 0;
-
-function addToLot(db: Database, row: typeof lotEvidence.$inferInsert): void {
-  const { vinylId, lotId, design } = lotEvidence;
-  const set = {
-    tries: sql`${lotEvidence.tries} + ${row.tries}`,
-    failures: sql`${lotEvidence.failures} + ${row.failures}`,
-    lastAtMs: sql`max(${lotEvidence.lastAtMs}, ${row.lastAtMs})`,
-  };
-  db.insert(lotEvidence)
-    .values(row)
-    .onConflictDoUpdate({ target: [vinylId, lotId, design], set })
-    .run();
-}
-
-export type LotEvidence = typeof lotEvidence.$inferSelect;
-/** Of the lots that were worked on last, the latest first. */
-export const listLatestLotEvidence = (db: Database, limit: number): readonly LotEvidence[] =>
-  db.select().from(lotEvidence).orderBy(desc(lotEvidence.lastAtMs)).limit(limit).all();
-export const loadLotEvidence = (db: Database, vinylIds: readonly number[]): readonly LotEvidence[] =>
-  db.select().from(lotEvidence).where(isIn(lotEvidence.vinylId, vinylIds)).all();
 
 /** Of one item: pieces of which something was cut, and parts that were spoiled; what was taken back never happened. */
 export const findItemEvidence = (db: Database, itemId: number): Counts | null =>
@@ -267,24 +217,6 @@ function recountVinyls(db: Database, live: ReturnType<typeof sql>): void {
     .groupBy(parts.vinylId)
     .all();
   for (const row of rows) addToVinyl(db, row);
-}
-
-function recountLots(db: Database, live: ReturnType<typeof sql>): void {
-  db.delete(lotEvidence).run();
-  const isFailure = sql`${partEvents.kind} = 'spoiled' and ${inArray(partEvents.cause, [...FILM_CAUSES])}`;
-  const rows = db
-    .select({
-      vinylId: parts.vinylId,
-      lotId: sql<number>`coalesce(${partEvents.lotId}, ${NO_LOT})`,
-      design: partEvents.design,
-      tries: sql<number>`sum(${partEvents.kind} = 'cut')`,
-      failures: sql<number>`sum(${isFailure})`,
-      lastAtMs: sql<number>`max(${partEvents.atMs})`,
-    })
-    .from(partEvents)
-    .innerJoin(parts, eq(parts.id, partEvents.partId))
-    .where(sql`${partEvents.design} is not null and (${partEvents.kind} = 'cut' or (${isFailure})) and ${live}`)
-    .groupBy(parts.vinylId, sql`coalesce(${partEvents.lotId}, ${NO_LOT})`, partEvents.design)
-    .all();
-  for (const { design, ...row } of rows) if (design) addToLot(db, { ...row, design });
+  for (const { vinylId, tries, failures } of sumFilledSides(db))
+    addToVinyl(db, { vinylId, made: tries, spoiled: failures });
 }

@@ -2,10 +2,23 @@
 
 import type { DesignClass } from '../core/artwork';
 import type { GuessGroup, GuessProblem, GuessSum } from '../core/estimating';
-import type { Grade } from '../core/materials';
+import type { Fabric, Grade } from '../core/materials';
+import type { LookKind } from '../core/pressing';
+import type { LookReason } from '../core/scheduling';
 import type { CutSetting, TestFigure, TestResult } from '../core/cutting';
 import type { Station } from '../core/orders';
-import type { BeliefSource, FineResult, Ladder, LadderVerdict, TrustVerdict } from '../core/trials';
+import type {
+  BeliefSource,
+  FineResult,
+  Ladder,
+  LadderVerdict,
+  SideAxis,
+  SideClock,
+  SideFault,
+  SideSheet,
+  SideVerdict,
+  TrustVerdict,
+} from '../core/trials';
 import type { Figure } from '../core/units';
 
 type TriedLot = { readonly id: number; readonly code: string | null; readonly remark: string };
@@ -111,9 +124,90 @@ export type GuessesView = {
   readonly leftOut: readonly { readonly problem: GuessProblem; readonly count: number }[];
 };
 
+export type SideRow = {
+  readonly id: number;
+  readonly name: string;
+  readonly axis: SideAxis;
+  readonly names: readonly string[];
+  readonly verdict: SideVerdict;
+  /** Of those that the verdict names, in its order. */
+  readonly best: readonly string[];
+  readonly startedAtMs: number;
+};
+
+export type SideCandidateView = {
+  readonly id: number;
+  /** Of its vinyl and lot, or of what is compared. */
+  readonly name: string;
+  readonly vinylId: number;
+  readonly vinylName: string;
+  readonly colourHex: string;
+  readonly lot: TriedLot | null;
+  readonly setting: CutSetting | null;
+  readonly sheet: SideSheet;
+  readonly isFilled: boolean;
+  readonly clock: { readonly what: SideClock; readonly sinceMs: number } | null;
+  readonly faults: readonly SideFault[];
+  readonly perGood: Figure | null;
+  readonly later: readonly LaterSeen[];
+};
+
+export type SideView = {
+  readonly id: number;
+  readonly name: string;
+  readonly axis: SideAxis;
+  readonly artworkId: number;
+  readonly artworkName: string;
+  readonly pictureHref: string;
+  readonly widthMm: number;
+  readonly heightMm: number;
+  readonly design: DesignClass;
+  readonly pieces: number;
+  readonly fabric: Fabric;
+  readonly candidates: readonly SideCandidateView[];
+  readonly verdict: SideVerdict;
+  /** An item that the drawing is on, to compare what its vinyls cost; null where there is none. */
+  readonly itemId: number | null;
+  readonly startedAtMs: number;
+  readonly closedAtMs: number | null;
+  readonly nowMs: number;
+  /** ISO day. */
+  readonly today: string;
+};
+
+/** Something pressed that is to be looked at. */
+export type LaterRow = {
+  readonly id: number;
+  readonly what: string;
+  readonly vinylName: string;
+  readonly colourHex: string;
+  readonly fabric: Fabric;
+  readonly pieces: number;
+  readonly reason: LookReason;
+  readonly washes: number;
+  /** ISO day. */
+  readonly dueDay: string;
+  readonly orderId: number | null;
+};
+/** One that is planned, and what was seen where somebody looked. */
+export type LaterSeen = LaterRow & {
+  readonly seen: { readonly kind: LookKind; readonly day: string; readonly note: string } | null;
+};
+
+/** What is counted of tapes, mats and tools. */
+export type LabelRow = {
+  readonly axis: SideAxis;
+  readonly label: string;
+  readonly tries: number;
+  readonly failures: number;
+  readonly rate: Figure;
+};
+
 export type TrialsView = {
   readonly open: readonly LadderRow[];
   readonly closed: readonly LadderRow[];
+  readonly sides: readonly SideRow[];
+  readonly labels: readonly LabelRow[];
   /** Whether older ones are left. */
   readonly more: boolean;
 };

@@ -24,7 +24,16 @@ export * from './stock-inputs';
 export { planInput, planVersion } from './plan-input';
 export { nestInput } from './nest-input';
 export { lookInput, presetInput, recipeChange } from './recipes-input';
-export { ladderInput, ladderKeepInput, ladderStepInput } from './trial-input';
+export {
+  ladderInput,
+  ladderKeepInput,
+  ladderStepInput,
+  laterInput,
+  seenInput,
+  sideClockInput,
+  sideInput,
+  sideSheetInput,
+} from './trial-input';
 export { channelInput } from './channel-input';
 export { cutSavedInput, cutSheetInput, cutSheetVersion } from './cut-sheet-input';
 export { loadCardInput } from './load-card-input';

@@ -6,6 +6,6 @@ export * from './press-recipe';
 export { compareSchools, SCHOOL_OPTIONS, type SchoolChange, type SchoolSwitch } from './compare-schools';
 export { orderPressRun, tellPace, type PressRun } from './press-run';
 export { chooseOwnTemperature } from './own-press';
-export { LOOK_KINDS, sumLooks, type LookKind, type LooksSum, type PressLook } from './press-looks';
+export { hasFailed, LOOK_KINDS, sumLooks, type LookKind, type LooksSum, type PressLook } from './press-looks';
 export { compareRuns, planHotterPeel } from './hotter-peel';
 export { listApplyParts, type ApplyPart, type PressStep } from './press-step';

@@ -6,7 +6,7 @@ import { figure, type Figure } from '../units';
 export const LOOK_KINDS = ['fine', 'worn', 'washed', 'lifted', 'cracked', 'marked'] as const;
 export type LookKind = (typeof LOOK_KINDS)[number];
 const FAILED: ReadonlySet<LookKind> = new Set(['lifted', 'cracked', 'marked']);
-const hasFailed = (kind: LookKind): boolean => FAILED.has(kind);
+export const hasFailed = (kind: LookKind): boolean => FAILED.has(kind);
 
 export type PressLook = {
   readonly kind: LookKind;

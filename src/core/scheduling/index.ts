@@ -8,3 +8,4 @@ export * from './day-loads';
 export * from './stall-wait';
 export * from './work-progress';
 export * from './instructions';
+export * from './later-looks';

@@ -3,4 +3,5 @@ export * from './believe-force';
 export * from './figure-row';
 export * from './fine-design';
 export * from './ladder';
+export * from './side-by-side';
 export * from './trust';

@@ -1,12 +1,18 @@
-// Trials: ladders that look for the setting of a vinyl, cut by cut.
+// Trials: ladders that look for the setting of a vinyl, cut by cut; candidates side by side; and later looks.
 
 import { sql } from 'drizzle-orm';
-import { index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import { check, index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import type { DesignClass } from '../../core/artwork';
 import type { CutSetting, TestFigure, TestResult } from '../../core/cutting';
-import type { BeliefSource, FineResult } from '../../core/trials';
+import type { Fabric } from '../../core/materials';
+import type { LookReason } from '../../core/scheduling';
+import type { BeliefSource, FineResult, SideAxis, SideClock, SideSheet } from '../../core/trials';
 import { id } from '../columns';
 import { storedJson } from '../stored-json';
+import { artworks } from './artworks';
 import { cutPresets } from './cutting';
+import { orders } from './orders';
+import { pressLooks } from './press-looks';
 import { vinyls } from './shelf';
 import { lots } from './stock';
 import { supplies } from './supplies';
@@ -59,5 +65,94 @@ export const ladders = sqliteTable(
     index('ladders_by_vinyl').on(table.vinylId, table.cleanAtMs),
     index('ladders_by_lot').on(table.lotId),
     index('ladders_latest').on(table.startedAtMs),
+  ],
+);
+
+/** The same drawing made with several vinyls, tapes or tools. */
+export const sideTrials = sqliteTable(
+  'side_trials',
+  {
+    id: id(),
+    name: text('name').notNull(),
+    axis: text('axis').$type<SideAxis>().notNull(),
+    artworkId: integer('artwork_id')
+      .notNull()
+      .references(() => artworks.id),
+    widthMm: real('width_mm').notNull(),
+    /** How fine the drawing is at that width. */
+    design: text('design').$type<DesignClass>().notNull(),
+    /** Of the drawing, with each candidate. */
+    pieces: integer('pieces').notNull(),
+    fabric: text('fabric').$type<Fabric>().notNull(),
+    startedAtMs: integer('started_at_ms').notNull(),
+    closedAtMs: integer('closed_at_ms'),
+  },
+  (table) => [
+    index('side_trials_latest').on(table.startedAtMs),
+    index('side_trials_by_artwork').on(table.artworkId),
+    check('side_trials_pieces', sql`${table.pieces} >= 1`),
+  ],
+);
+
+export const sideCandidates = sqliteTable(
+  'side_candidates',
+  {
+    id: id(),
+    trialId: integer('trial_id')
+      .notNull()
+      .references(() => sideTrials.id, { onDelete: 'cascade' }),
+    vinylId: integer('vinyl_id')
+      .notNull()
+      .references(() => vinyls.id),
+    /** Null where the book has no lot of it. */
+    lotId: integer('lot_id').references(() => lots.id),
+    /** The tape, mat, tool, blank or blade; empty where vinyls are compared. */
+    label: text('label').notNull().default(''),
+    /** The best setting that is known of it; null where none is. */
+    setting: storedJson<CutSetting>('setting'),
+    sheet: storedJson<SideSheet>('sheet').notNull(),
+    /** What is being timed, and since when; null where nothing is. */
+    clock: text('clock').$type<SideClock>(),
+    clockAtMs: integer('clock_at_ms'),
+    /** Null until its sheet is closed: from then on it counts. */
+    filledAtMs: integer('filled_at_ms'),
+  },
+  (table) => [
+    index('side_candidates_by_trial').on(table.trialId),
+    index('side_candidates_by_vinyl').on(table.vinylId),
+    index('side_candidates_by_lot').on(table.lotId),
+  ],
+);
+
+/** Pressed pieces that are looked at again, and when. What was seen of them stands among the press looks. */
+export const laterLooks = sqliteTable(
+  'later_looks',
+  {
+    id: id(),
+    vinylId: integer('vinyl_id')
+      .notNull()
+      .references(() => vinyls.id),
+    fabric: text('fabric').$type<Fabric>().notNull(),
+    /** What is looked at, in words. */
+    what: text('what').notNull(),
+    pieces: integer('pieces').notNull(),
+    reason: text('reason').$type<LookReason>().notNull(),
+    washes: integer('washes').notNull(),
+    /** ISO day. */
+    dueDay: text('due_day').notNull(),
+    /** One of the two it is of. */
+    orderId: integer('order_id').references(() => orders.id, { onDelete: 'cascade' }),
+    candidateId: integer('candidate_id').references(() => sideCandidates.id, { onDelete: 'cascade' }),
+    /** What was seen; null until somebody looked. */
+    lookId: integer('look_id').references(() => pressLooks.id, { onDelete: 'set null' }),
+  },
+  (table) => [
+    index('later_looks_due')
+      .on(table.dueDay)
+      .where(sql`${table.lookId} is null`),
+    index('later_looks_by_order').on(table.orderId),
+    index('later_looks_by_candidate').on(table.candidateId),
+    index('later_looks_by_look').on(table.lookId),
+    index('later_looks_by_vinyl').on(table.vinylId),
   ],
 );

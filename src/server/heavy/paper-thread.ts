@@ -15,6 +15,7 @@ import { printPriceList, writePriceListCsv } from '../paper/price-list';
 import { printProof } from '../paper/proof';
 import { printPurchase } from '../paper/purchase-order';
 import { printQuote } from '../paper/quote';
+import { printSideProtocol } from '../paper/side-protocol';
 import { printTicket } from '../paper/ticket';
 import { printWeedingMap } from '../paper/weeding-map';
 import { getShop } from '../context';
@@ -46,6 +47,7 @@ const PAPERS = {
   printProof,
   printPurchase,
   printQuote,
+  printSideProtocol,
   printTicket,
   printWeedingMap,
   printWholePriceList,

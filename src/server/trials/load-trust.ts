@@ -5,7 +5,7 @@ import { sumLooks } from '../../core/pressing/index';
 import { judgeTrust, poolLots, tellRate } from '../../core/trials/index';
 import { keyOf } from '../../core/stock/index';
 import { groupBy } from '../../core/units/index';
-import { listLatestLotEvidence, loadLotEvidence, type LotEvidence } from '../../data/evidence-store';
+import { listLatestLotEvidence, loadLotEvidence, type LotEvidence } from '../../data/lot-evidence-store';
 import { loadLooksOf } from '../../data/press-look-store';
 import { findVinyls, type StoredVinyl } from '../../data/shelf-store';
 import { findLots, loadLotsOnShelf, type StoredLot } from '../../data/stock-store';

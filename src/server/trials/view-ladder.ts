@@ -14,6 +14,7 @@ import { notFound } from '../errors';
 import { readLadderJob } from '../cutting/job-names';
 import { readFigure } from './cut-figure';
 import { climbOn, requireLadder } from './ladders';
+import { listLabels, listSides } from './view-side';
 
 const LISTED = 30;
 const LISTED_VINYLS = 60;
@@ -23,7 +24,14 @@ export function loadTrials(shop: ShopContext, beforeMs: number | null = null): T
   const closed = listClosedLadders(shop.db, LISTED + 1, beforeMs);
   const listed = closed.slice(0, LISTED);
   const toRow = makeRows(shop, [...open, ...listed]);
-  return { open: open.map(toRow), closed: listed.map(toRow), more: closed.length > LISTED };
+  const first = beforeMs === null;
+  return {
+    open: open.map(toRow),
+    closed: listed.map(toRow),
+    sides: first ? listSides(shop) : [],
+    labels: first ? listLabels(shop) : [],
+    more: closed.length > LISTED,
+  };
 }
 
 function makeRows(shop: ShopContext, ladders: readonly StoredLadder[]): (ladder: StoredLadder) => LadderRow {

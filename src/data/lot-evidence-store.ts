@@ -1,0 +1,86 @@
+// How often the film of a lot failed, by how fine the work was: from the steps of parts and from candidates that were
+// tried side by side. Kept as it happens; `recountLots` gives the same from all of it.
+
+import { desc, eq, inArray, sql, type SQL } from 'drizzle-orm';
+import { FILM_CAUSES, type PartEvent } from '../core/orders';
+import type { Database } from './database';
+import { isIn } from './is-in';
+import { lotEvidence, partEvents, parts } from './schema';
+import { sumFilledSides } from './side-store';
+
+type LotStep = Pick<PartEvent, 'kind' | 'cause' | 'lotId' | 'design'>;
+type Step = LotStep & Pick<PartEvent, 'partId' | 'atMs' | 'undoes'>;
+const isFilmFailure = ({ kind, cause }: LotStep): boolean =>
+  kind === 'spoiled' && cause !== null && FILM_CAUSES.has(cause);
+
+/** What was cut from a lot, and what of it the film failed; what is taken back counts against it. */
+export function keepLotCounts(db: Database, steps: readonly Step[], vinylOf: (partId: number) => number): void {
+  for (const step of steps) {
+    const sign = step.kind === 'undone' ? -1 : 1;
+    const what = step.kind === 'undone' ? findStep(db, step.undoes ?? 0) : step;
+    if (!what?.design) continue;
+    const tries = what.kind === 'cut' ? sign : 0;
+    const failures = isFilmFailure(what) ? sign : 0;
+    if (tries === 0 && failures === 0) continue;
+    const vinylId = vinylOf(step.partId);
+    addToLot(db, { vinylId, lotId: what.lotId ?? NO_LOT, design: what.design, tries, failures, lastAtMs: step.atMs });
+  }
+}
+
+const findStep = (db: Database, id: number): LotStep | undefined =>
+  db
+    .select({
+      kind: partEvents.kind,
+      cause: partEvents.cause,
+      lotId: partEvents.lotId,
+      design: partEvents.design,
+    })
+    .from(partEvents)
+    .where(eq(partEvents.id, id))
+    .get();
+
+/** Cut from what the book did not have. */
+export const NO_LOT = 0;
+
+/** Negative: it is taken back. */
+export function addToLot(db: Database, row: typeof lotEvidence.$inferInsert): void {
+  const { vinylId, lotId, design } = lotEvidence;
+  const set = {
+    tries: sql`${lotEvidence.tries} + ${row.tries}`,
+    failures: sql`${lotEvidence.failures} + ${row.failures}`,
+    lastAtMs: sql`max(${lotEvidence.lastAtMs}, ${row.lastAtMs})`,
+  };
+  db.insert(lotEvidence)
+    .values(row)
+    .onConflictDoUpdate({ target: [vinylId, lotId, design], set })
+    .run();
+}
+
+export type LotEvidence = typeof lotEvidence.$inferSelect;
+/** Of the lots that were worked on last, the latest first. */
+export const listLatestLotEvidence = (db: Database, limit: number): readonly LotEvidence[] =>
+  db.select().from(lotEvidence).orderBy(desc(lotEvidence.lastAtMs)).limit(limit).all();
+export const loadLotEvidence = (db: Database, vinylIds: readonly number[]): readonly LotEvidence[] =>
+  db.select().from(lotEvidence).where(isIn(lotEvidence.vinylId, vinylIds)).all();
+
+/** `live`: of steps that were not taken back. */
+export function recountLots(db: Database, live: SQL): void {
+  db.delete(lotEvidence).run();
+  const isFailure = sql`${partEvents.kind} = 'spoiled' and ${inArray(partEvents.cause, [...FILM_CAUSES])}`;
+  const rows = db
+    .select({
+      vinylId: parts.vinylId,
+      lotId: sql<number>`coalesce(${partEvents.lotId}, ${NO_LOT})`,
+      design: partEvents.design,
+      tries: sql<number>`sum(${partEvents.kind} = 'cut')`,
+      failures: sql<number>`sum(${isFailure})`,
+      lastAtMs: sql<number>`max(${partEvents.atMs})`,
+    })
+    .from(partEvents)
+    .innerJoin(parts, eq(parts.id, partEvents.partId))
+    .where(sql`${partEvents.design} is not null and (${partEvents.kind} = 'cut' or (${isFailure})) and ${live}`)
+    .groupBy(parts.vinylId, sql`coalesce(${partEvents.lotId}, ${NO_LOT})`, partEvents.design)
+    .all();
+  for (const { design, ...row } of rows) if (design) addToLot(db, { ...row, design });
+  for (const { lotId, ...row } of sumFilledSides(db)) addToLot(db, { ...row, lotId: lotId ?? NO_LOT });
+}
