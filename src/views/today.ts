@@ -4,6 +4,7 @@ import type { Station } from '../core/orders';
 import type { NextDoer, TimelineBlock } from '../core/scheduling';
 import type { RunningSession } from './frame';
 import type { OrderRow } from './orders';
+import type { LaterRow } from './trials';
 
 /** A batch that comes next, in words. */
 export type NextBatch = {
@@ -47,6 +48,8 @@ export type TodayView = {
     /** That lack for it. */
     readonly seconds: number;
   } | null;
+  /** Pressed pieces that are to be looked at by now. */
+  readonly looks: readonly LaterRow[];
   readonly timeline: readonly TimelineBlock[];
   /** The day it shows, YYYY-MM-DD: today, or the next that is worked once today’s hours are over. */
   readonly timelineDay: string;

@@ -4,7 +4,7 @@ import type { DesignClass } from '../core/artwork';
 import type { GuessGroup, GuessProblem, GuessSum } from '../core/estimating';
 import type { Fabric, Grade } from '../core/materials';
 import type { LookKind } from '../core/pressing';
-import type { LookReason } from '../core/scheduling';
+import type { LaterLook, LookReason } from '../core/scheduling';
 import type { CutSetting, TestFigure, TestResult } from '../core/cutting';
 import type { Station } from '../core/orders';
 import type {
@@ -149,7 +149,6 @@ export type SideCandidateView = {
   readonly clock: { readonly what: SideClock; readonly sinceMs: number } | null;
   readonly faults: readonly SideFault[];
   readonly perGood: Figure | null;
-  readonly later: readonly LaterSeen[];
 };
 
 export type SideView = {
@@ -193,6 +192,9 @@ export type LaterRow = {
 export type LaterSeen = LaterRow & {
   readonly seen: { readonly kind: LookKind; readonly day: string; readonly note: string } | null;
 };
+
+/** Of an order or a candidate: what is planned and was seen, and what could be. */
+export type LaterPlan = { readonly later: readonly LaterSeen[]; readonly proposed: readonly LaterLook[] };
 
 /** What is counted of tapes, mats and tools. */
 export type LabelRow = {

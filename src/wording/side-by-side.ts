@@ -2,7 +2,7 @@
 
 import type { LookReason } from '../core/scheduling';
 import type { SideAxis, SideFault, SideVerdict } from '../core/trials';
-import { formatShare, type FormatSettings } from '../core/units';
+import { formatNumber, formatShare, type FormatSettings } from '../core/units';
 import { plural } from './plural';
 
 export const AXIS_WORDS: Readonly<Record<SideAxis, { readonly one: string; readonly several: string }>> = {
@@ -25,6 +25,10 @@ export const FAULT_WORDS: Readonly<Record<SideFault, string>> = {
 const join = (names: readonly string[]): string =>
   names.length < 2 ? (names[0] ?? '') : `${names.slice(0, -1).join(', ')} and ${names.at(-1)}`;
 
+/** From twice as long on, times say it better than per cent. */
+const describeLonger = (ahead: number, settings: FormatSettings): string =>
+  ahead < 1 ? `${formatShare(ahead, settings, 0)} longer` : `${formatNumber(ahead + 1, settings.locale, 1)} times as long`;
+
 /** The verdict in a line; `names`: of those it names, in its order. */
 export function describeSides(verdict: SideVerdict, names: readonly string[], settings: FormatSettings): string {
   switch (verdict.kind) {
@@ -39,7 +43,7 @@ export function describeSides(verdict: SideVerdict, names: readonly string[], se
     case 'best':
       return verdict.ahead === null
         ? `${names[0]} is the only one that serves`
-        : `${names[0]} serves best: the next takes ${formatShare(verdict.ahead, settings, 0)} longer for each good piece`;
+        : `${names[0]} serves best: the next takes ${describeLonger(verdict.ahead, settings)} for each good piece`;
     default:
       return verdict satisfies never;
   }

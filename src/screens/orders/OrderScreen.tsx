@@ -9,6 +9,7 @@ import { callApi } from '../shared/api';
 import { Frame } from '../shared/Frame';
 import { late } from '../shared/late';
 import { asPage } from '../shared/page-data';
+import { useMounted } from '../shared/use-mounted';
 import { MoneyPanel } from './MoneyPanel';
 import { OrderFacts } from './OrderFacts';
 import { OrderHead } from './OrderHead';
@@ -21,6 +22,7 @@ import { useOrderSteps } from './use-order-steps';
 import { WhatHappened } from './WhatHappened';
 
 const ChangeOrder = late(() => import('./ChangeOrder'));
+const LaterLooks = late(() => import('./LaterLooks'));
 const ChangeLines = late(() => import('./ChangeLines'));
 
 export const OrderScreen = asPage(function OrderScreen({ frame, view }: { frame: FrameView; view: OrderView }) {
@@ -31,6 +33,8 @@ export const OrderScreen = asPage(function OrderScreen({ frame, view }: { frame:
   );
 });
 
+/** Its pieces are made: from now on they can be looked at. */
+const PRESSED: ReadonlySet<OrderView['row']['stage']> = new Set(['ready', 'collected', 'closed']);
 /** Where reading back leads when a text is wrong. */
 const CHANGE_LINES = '#lines';
 
@@ -42,6 +46,7 @@ function Order({ initial }: { readonly initial: OrderView }) {
     initialData: initial,
   });
   const steps = useOrderSteps(view.row.id, key);
+  const isMounted = useMounted();
   const [changing, setChanging] = useState<'order' | 'lines' | null>(null);
   useEffect(() => {
     if (location.hash !== CHANGE_LINES) return;
@@ -66,6 +71,7 @@ function Order({ initial }: { readonly initial: OrderView }) {
           <MoneyPanel view={view} steps={steps} />
           <PapersPanel view={view} />
           <QuotedAndReal view={view} />
+          {isMounted && PRESSED.has(view.row.stage) && <LaterLooks orderId={view.row.id} />}
           <WhatHappened view={view} />
         </div>
       </div>

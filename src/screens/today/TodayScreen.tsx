@@ -11,11 +11,15 @@ import type { OrderRow } from '../../views/orders';
 import { callApi } from '../shared/api';
 import { Comb, CombLegend } from '../shared/Comb';
 import { Frame } from '../shared/Frame';
+import { late } from '../shared/late';
 import { useSettings, type Settings } from '../shared/settings';
 import { Slack } from '../shared/Slack';
 import { Timeline } from '../shared/Timeline';
 import { Icon } from '../shared/Icon';
 import { asPage } from '../shared/page-data';
+import { useMounted } from '../shared/use-mounted';
+
+const ToLookAt = late(() => import('./ToLookAt'));
 
 export const TodayScreen = asPage(function TodayScreen({ frame, view }: { frame: FrameView; view: TodayView }) {
   return (
@@ -27,7 +31,7 @@ export const TodayScreen = asPage(function TodayScreen({ frame, view }: { frame:
 
 function Today({ initial }: { initial: TodayView }) {
   const settings = useSettings();
-  const { data } = useQuery({
+  const { data, refetch } = useQuery({
     queryKey: ['today'],
     queryFn: ({ signal }) => callApi<TodayView>('GET', '/api/today', undefined, signal),
     initialData: initial,
@@ -35,7 +39,15 @@ function Today({ initial }: { initial: TodayView }) {
   });
   const { next } = data;
   const lifted = findLifted(data);
-  if (data.counts.inWork + data.counts.ready === 0) return <Nothing />;
+  const isMounted = useMounted();
+  const looks = isMounted && data.looks.length > 0 && <ToLookAt looks={data.looks} onChanged={() => void refetch()} />;
+  if (data.counts.inWork + data.counts.ready === 0)
+    return (
+      <>
+        <Nothing />
+        {looks}
+      </>
+    );
   return (
     <>
       <Verdict view={data} settings={settings} />
@@ -59,7 +71,10 @@ function Today({ initial }: { initial: TodayView }) {
       </div>
       <div className="cols split-5-2">
         <OrdersInWork data={data} />
-        <ReadyToCollect data={data} />
+        <div className="cols">
+          <ReadyToCollect data={data} />
+          {looks}
+        </div>
       </div>
     </>
   );

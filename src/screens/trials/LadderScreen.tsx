@@ -1,7 +1,6 @@
 // A setting ladder: what is cut next, how it came out, and what is known by now.
 
 import Button from '@mui/material/Button';
-import { enqueueSnackbar } from 'notistack';
 import { useState } from 'react';
 import { suggestUse } from '../../core/trials';
 import { formatInstant, formatShare } from '../../core/units';
@@ -11,13 +10,14 @@ import { describeSetting, TEST_RESULT_WORDS } from '../../wording/cutting';
 import { plural } from '../../wording/plural';
 import { nameLot } from '../../wording/stock';
 import { adviseNext, describeVerdict, FIGURE_WORDS, START_WORDS } from '../../wording/trials';
-import { callApi, wordsOf } from '../shared/api';
+import { callApi } from '../shared/api';
 import { Frame } from '../shared/Frame';
 import { KeepSetting } from '../shared/KeepSetting';
 import { asPage } from '../shared/page-data';
 import { useSettings } from '../shared/settings';
 import { Swatch } from '../shared/Swatch';
 import { Why } from '../shared/Why';
+import { DeleteForGood } from './DeleteForGood';
 import { LadderCutter } from './LadderCutter';
 import { LadderPicture } from './LadderPicture';
 import { LadderStep } from './LadderStep';
@@ -66,20 +66,11 @@ function LadderPage({ initial }: { readonly initial: LadderView }) {
 
 function LadderActions({ at }: { readonly at: LadderAtHand }) {
   const { id, closedAtMs, cuts, presetName } = at.ladder;
-  const remove = async () => {
-    const also = presetName === null ? '' : ` The setting “${presetName}” goes with it.`;
-    if (!window.confirm(`Delete this ladder? What it told no longer counts.${also}`)) return;
-    try {
-      await callApi('DELETE', `/api/ladders/${id}`);
-      window.location.assign('/trials');
-    } catch (error) {
-      enqueueSnackbar(wordsOf(error), { variant: 'error' });
-    }
-  };
+  const also = presetName === null ? '' : ` The setting “${presetName}” goes with it.`;
   return (
     <div className="actions">
       <Button href="/trials">All trials</Button>
-      <Button onClick={() => void remove()}>Delete</Button>
+      <DeleteForGood path={`/api/ladders/${id}`} warning={`What it told no longer counts.${also}`} />
       {closedAtMs === null && (
         <>
           <Button disabled={at.pending || cuts.length === 0} onClick={() => at.step('undo')}>

@@ -7,15 +7,12 @@ import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
-import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { FIGURE_RANGE, TEST_FIGURES, type TestFigure } from '../../core/cutting';
-import type { LadderChoices } from '../../views/trials';
-import { nameLot } from '../../wording/stock';
 import { FIGURE_WORDS } from '../../wording/trials';
-import { callApi, createByApi, wordsOf } from '../shared/api';
-import LookDialog from '../shared/LookDialog';
+import { createByApi, wordsOf } from '../shared/api';
 import { NumberInput } from '../shared/NumberInput';
+import { useVinylChoices, VinylAndLot } from './VinylAndLot';
 
 type Props = { readonly vinylId: number | null; readonly onClose: () => void };
 type Wish = {
@@ -34,21 +31,11 @@ export default function NewLadder({ vinylId: asked, onClose }: Props) {
     sideMm: FIGURE_RANGE.leastMm,
   });
   const { vinylId } = wish;
-  const [looks, setLooks] = useState(false);
   const [failure, setFailure] = useState<string | null>(null);
-  const { data } = useQuery({
-    queryKey: ['ladder-choices', vinylId],
-    queryFn: ({ signal }) =>
-      callApi<LadderChoices>(
-        'GET',
-        `/api/ladders/choices${vinylId === null ? '' : `?vinyl=${vinylId}`}`,
-        undefined,
-        signal,
-      ),
-  });
+  const choices = useVinylChoices(vinylId);
   const begin = async () => {
     try {
-      const body = { ...wish, lotId: wish.lotId ?? data?.lots[0]?.id ?? null };
+      const body = { ...wish, lotId: wish.lotId ?? choices?.lots[0]?.id ?? null };
       const { id } = await createByApi<{ id: number }>('/api/ladders', body, crypto.randomUUID());
       window.location.assign(`/trials/ladder/${id}`);
     } catch (error) {
@@ -59,7 +46,7 @@ export default function NewLadder({ vinylId: asked, onClose }: Props) {
     <Dialog open onClose={onClose} fullWidth maxWidth="sm" aria-labelledby="ladder-title">
       <DialogTitle id="ladder-title">Find the setting of a vinyl</DialogTitle>
       <DialogContent className="cols">
-        <LadderFields wish={wish} onWish={setWish} choices={data} onLook={() => setLooks(true)} />
+        <LadderFields wish={wish} onWish={setWish} />
         <p className="soft flat">
           Small figures are cut side by side, each with the force that tells most by then. Usually four are enough.
         </p>
@@ -71,68 +58,25 @@ export default function NewLadder({ vinylId: asked, onClose }: Props) {
       </DialogContent>
       <DialogActions>
         <Button onClick={onClose}>Cancel</Button>
-        <Button variant="contained" disabled={vinylId === null || !data} onClick={() => void begin()}>
+        <Button variant="contained" disabled={vinylId === null || !choices} onClick={() => void begin()}>
           Begin
         </Button>
       </DialogActions>
-      {looks && (
-        <LookDialog
-          kind="vinyl"
-          onClose={() => setLooks(false)}
-          onPicked={(id) => {
-            setLooks(false);
-            setWish({ ...wish, vinylId: id, lotId: null });
-          }}
-        />
-      )}
     </Dialog>
   );
 }
 
-type FieldsProps = {
-  readonly wish: Wish;
-  readonly onWish: (wish: Wish) => void;
-  readonly choices: LadderChoices | undefined;
-  readonly onLook: () => void;
-};
+type FieldsProps = { readonly wish: Wish; readonly onWish: (wish: Wish) => void };
 
-function LadderFields({ wish, onWish, choices, onLook }: FieldsProps) {
+function LadderFields({ wish, onWish }: FieldsProps) {
   const { vinylId, lotId, figure, sideMm } = wish;
-  const lots = choices?.lots ?? [];
-  const chooseVinyl = (value: string | number) =>
-    value === 'look' ? onLook() : onWish({ ...wish, vinylId: Number(value), lotId: null });
   return (
     <div className="fields pad-top-2">
-      <TextField
-        select
-        size="small"
-        label="Vinyl"
-        value={vinylId ?? ''}
-        onChange={({ target }) => chooseVinyl(target.value)}
-      >
-        {(choices?.vinyls ?? []).map(({ id, name }) => (
-          <MenuItem key={id} value={id}>
-            {name}
-          </MenuItem>
-        ))}
-        <MenuItem value="look">Look for a vinyl…</MenuItem>
-      </TextField>
-      <TextField
-        select
-        size="small"
-        label="Lot"
-        value={lotId ?? lots[0]?.id ?? ''}
-        disabled={lots.length === 0}
-        helperText={vinylId !== null && choices && lots.length === 0 ? 'None on the book: it is cut all the same.' : ''}
-        onChange={({ target }) => onWish({ ...wish, lotId: Number(target.value) })}
-      >
-        {lots.map((one) => (
-          <MenuItem key={one.id} value={one.id}>
-            {nameLot(one)}
-            {one.remark && `: ${one.remark}`}
-          </MenuItem>
-        ))}
-      </TextField>
+      <VinylAndLot
+        vinylId={vinylId}
+        lotId={lotId}
+        onPick={(vinyl, lot) => onWish({ ...wish, vinylId: vinyl, lotId: lot })}
+      />
       <TextField
         select
         size="small"

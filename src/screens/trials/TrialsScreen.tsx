@@ -1,4 +1,4 @@
-// Trials: ladders that look for the setting of a vinyl, open ones first.
+// Trials: ladders that look for the setting of a vinyl, and several of a kind side by side; open ones first.
 
 import Button from '@mui/material/Button';
 import { useState } from 'react';
@@ -18,8 +18,10 @@ import { useSettings } from '../shared/settings';
 import { Swatch } from '../shared/Swatch';
 import { useMounted } from '../shared/use-mounted';
 import { WhenSeen } from '../shared/WhenSeen';
+import { LabelTable, SideTable } from './SideTables';
 
 const NewLadder = late(() => import('./NewLadder'));
+const NewSide = late(() => import('./NewSide'));
 const TrustTable = late(() => import('./TrustTable'));
 const GuessesPanel = late(() => import('./GuessesPanel'));
 
@@ -33,13 +35,18 @@ export const TrialsScreen = asPage(function TrialsScreen({ frame, view, vinylId 
   );
 });
 
-function sayVerdict({ open, closed }: TrialsView): string {
-  if (open.length > 0) return `${plural(open.length, 'ladder')} not finished`;
+function sayVerdict({ open, closed, sides }: TrialsView): string {
+  const openSides = sides.filter(({ verdict }) => verdict.kind === 'not-filled').length;
+  if (open.length + openSides > 0)
+    return `${[open.length > 0 && plural(open.length, 'ladder'), openSides > 0 && plural(openSides, 'trial')]
+      .filter(Boolean)
+      .join(' and ')} not finished`;
   return closed.length === 0 ? 'No setting was looked for yet' : 'Which setting cuts it clean';
 }
 
 function Trials({ view, vinylId }: Omit<Props, 'frame'>) {
   const [isNew, setIsNew] = useState(vinylId !== null);
+  const [isNewSide, setIsNewSide] = useState(false);
   const isMounted = useMounted();
   const [older, setOlder] = useState<readonly TrialsView[]>([]);
   useKeys('Trials', [{ keys: 'n', shown: 'N', does: 'find the setting of a vinyl', run: () => setIsNew(true) }]);
@@ -55,13 +62,15 @@ function Trials({ view, vinylId }: Omit<Props, 'frame'>) {
         <h1 className="flat">{sayVerdict(view)}</h1>
         <div className="actions">
           <Button href="/shelf/recipes">Settings and recipes</Button>
+          <Button onClick={() => setIsNewSide(true)}>Try side by side</Button>
           <Button variant="contained" onClick={() => setIsNew(true)}>
             Find a setting
           </Button>
         </div>
       </div>
       {view.open.length > 0 && <LadderTable title="Not finished" rows={view.open} />}
-      {closed.length > 0 && <LadderTable title="Done" rows={closed} />}
+      {view.sides.length > 0 && <SideTable rows={view.sides} />}
+      {closed.length > 0 && <LadderTable title="Settings found" rows={closed} />}
       {hasMore && (
         <Button className="above-2" onClick={() => void showMore()}>
           Show older ones
@@ -75,12 +84,14 @@ function Trials({ view, vinylId }: Omit<Props, 'frame'>) {
         </p>
       )}
       {isMounted && <TrustTable />}
+      {view.labels.length > 0 && <LabelTable rows={view.labels} />}
       {isMounted && (
         <WhenSeen>
           <GuessesPanel />
         </WhenSeen>
       )}
       {isNew && <NewLadder vinylId={vinylId} onClose={() => setIsNew(false)} />}
+      {isNewSide && <NewSide onClose={() => setIsNewSide(false)} />}
     </>
   );
 }

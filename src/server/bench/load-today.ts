@@ -25,6 +25,7 @@ import { isInHand } from '../../core/orders/index';
 import { readOpenOrders, slackOf, type WaitingOrder } from '../orders/read-orders';
 import { labelSessions, loadRunning } from '../shop/load-frame';
 import { toRows } from '../orders/load-orders';
+import { loadDue } from '../trials/later-looks';
 import { keyRuns, narrowToPieces, readSavedOfParts, toBenchParts, toPartView } from './bench-views';
 
 /** Orders shown of those in work, and of those that wait to be collected: the first due; all stand under Orders. */
@@ -48,6 +49,7 @@ export function loadToday(shop: ShopContext): TodayView {
     orders: toRows(shop, inWork.slice(0, ORDERS_SHOWN), slack),
     ready: toRows(shop, ready.slice(0, ORDERS_SHOWN), slack),
     counts: { inWork: inWork.length, ready: ready.length },
+    looks: loadDue(shop),
     short: findShort(inWork, slack),
     ...layOutDay(shop, orders),
     freeSeconds: computeFreeSeconds({ nowMs, day: today, timeZone: stored.timeZone, shop: stored.figures }),

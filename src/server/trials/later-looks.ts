@@ -3,22 +3,25 @@
 import type { InferType } from 'yup';
 import type { laterInput, seenInput } from '../../core/input/index';
 import type { Fabric } from '../../core/materials/index';
-import { addDays, PUT_OFF_DAYS } from '../../core/scheduling/index';
+import { addDays, proposeLooks, PUT_OFF_DAYS } from '../../core/scheduling/index';
 import { dayOf } from '../../core/units/index';
 import { inTransaction } from '../../data/database';
 import {
   changeLater,
   deleteLater,
   findLater,
+  findLooks,
   insertLater,
   listDue,
+  listLaterOfCandidates,
+  listLaterOfOrder,
   type NewLater,
   type StoredLater,
 } from '../../data/later-look-store';
 import { deleteLook, insertLook } from '../../data/press-look-store';
 import { findVinyls } from '../../data/shelf-store';
 import { findCandidate } from '../../data/side-store';
-import type { LaterRow } from '../../views/trials';
+import type { LaterPlan, LaterRow, LaterSeen } from '../../views/trials';
 import { getShop, type ShopContext } from '../context';
 import { notFound, ShopError } from '../errors';
 import { readMadeLines } from '../items/materials';
@@ -78,7 +81,32 @@ function listOfCandidate(shop: ShopContext, id: number): readonly Subject[] {
 export const loadDue = (shop: ShopContext): readonly LaterRow[] =>
   toLaterRows(shop, listDue(shop.db, today(shop), MOST_DUE));
 
-export function toLaterRows(shop: ShopContext, looks: readonly StoredLater[]): readonly LaterRow[] {
+/** With what was seen of each, where somebody looked. */
+export function toLaterSeen(shop: ShopContext, later: readonly StoredLater[]): readonly LaterSeen[] {
+  const seen = findLooks(
+    shop.db,
+    later.flatMap(({ lookId }) => lookId ?? []),
+  );
+  const looks = new Map(seen.map((look) => [look.id, look]));
+  return toLaterRows(shop, later).map((row, at) => {
+    const look = looks.get(later[at]!.lookId ?? 0);
+    return { ...row, seen: look ? { kind: look.kind, day: look.day, note: look.note } : null };
+  });
+}
+
+/** Of one order or one candidate. */
+export function loadLaterOf(
+  shop: ShopContext,
+  { orderId, candidateId }: { readonly orderId: number | null; readonly candidateId: number | null },
+): LaterPlan {
+  const later =
+    orderId !== null
+      ? listLaterOfOrder(shop.db, orderId)
+      : listLaterOfCandidates(shop.db, candidateId === null ? [] : [candidateId]);
+  return { later: toLaterSeen(shop, later), proposed: proposeLooks(today(shop)) };
+}
+
+function toLaterRows(shop: ShopContext, looks: readonly StoredLater[]): readonly LaterRow[] {
   const vinyls = new Map(
     findVinyls(shop.db, [...new Set(looks.map(({ vinylId }) => vinylId))]).map((vinyl) => [vinyl.id, vinyl]),
   );

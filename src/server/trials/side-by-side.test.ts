@@ -60,7 +60,17 @@ it('clocks one at a time, adds up what was timed in stretches, and tells the bes
   runSideClock(shop, id, idOf(0), null);
   expect(now().candidates.map(({ sheet }) => sheet.weedSeconds)).toEqual([240, 600]);
   expect(now().verdict).toEqual({ kind: 'not-filled', missing: 2 });
-  fill(0, {});
+  runSideClock(shop, id, idOf(0), 'cut');
+  shop.clock.ms += MINUTE_MS / 2;
+  // A clock that still runs is stopped with the sheet; a time that is typed over its clock stands.
+  fill(0, { weedSeconds: 210 });
+  expect(now().candidates[0]).toMatchObject({ clock: null, sheet: { cutSeconds: 30, weedSeconds: 210 } });
+  reopenSheet(shop, id, idOf(0));
+  runSideClock(shop, id, idOf(0), 'cut');
+  shop.clock.ms += MINUTE_MS;
+  fill(0, { cutSeconds: 45 });
+  expect(now().candidates[0]!.sheet.cutSeconds).toBe(45);
+  fill(0, { cutSeconds: 30 });
   fill(1, { lost: 2 });
   expect(now().verdict).toEqual({ kind: 'best', id: idOf(0), ahead: 600 / 10 / (240 / 12) - 1 });
   expect(listSides(shop)[0]!.best).toEqual([now().candidates[0]!.name]);
@@ -112,6 +122,8 @@ it('refuses what tells nothing apart, lots of others, and more lost than made', 
   const [lot] = loadLotsOnShelf(shop.db, keyOf({ kind: 'vinyl', vinylId: vinylId! }));
   const wrong = input({ candidates: [{ vinylId: other, lotId: lot!.id }, { vinylId }] });
   expect((await refusalOf(() => startSide(shop, wrong))).refusal).toMatchObject({ reason: 'lot-of-other' });
+  const inUse = input({ candidates: [{ vinylId }, { vinylId, lotId: lot!.id }] });
+  expect((await refusalOf(() => startSide(shop, inUse))).refusal).toMatchObject({ reason: 'same-twice' });
   expect(listSides(shop)).toHaveLength(1);
   expect((await refusalOf(() => fill(0, { lost: 13 }))).refusal).toMatchObject({ reason: 'more-lost-than-made' });
 });

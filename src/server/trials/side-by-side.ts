@@ -24,7 +24,7 @@ import {
   type StoredCandidate,
   type StoredSide,
 } from '../../data/side-store';
-import { findLot } from '../../data/stock-store';
+import { findLot, loadLotsOnShelf } from '../../data/stock-store';
 import type { ShopContext } from '../context';
 import { findLatestClean } from '../cutting/begin-load';
 import { notFound, ShopError } from '../errors';
@@ -49,7 +49,9 @@ export function startSide(shop: ShopContext, { candidates, ...input }: Input): {
       design: classifyDesign(findFinestAt(artwork, input.widthMm)),
       startedAtMs: shop.now(),
     });
-    for (const candidate of candidates) addCandidate(shop, id, candidate);
+    const chosen = candidates.map((candidate) => chooseLot(shop, candidate));
+    refuseSame(chosen);
+    for (const candidate of chosen) addCandidate(shop, id, candidate);
     return { id };
   });
 }
@@ -60,10 +62,23 @@ function findFinestAt({ measurement }: StoredArtwork, widthMm: number): number |
   return kept === null ? null : (kept * widthMm) / measurement.widthMm;
 }
 
-function addCandidate(shop: ShopContext, trialId: number, { vinylId, lotId, label }: Input['candidates'][number]) {
-  if (!findVinyl(shop.db, vinylId)) throw notFound('This vinyl');
-  if (lotId !== null && findLot(shop.db, lotId)?.key !== keyOf({ kind: 'vinyl', vinylId }))
+type Candidate = Input['candidates'][number];
+
+/** Without a lot: of the one in use, where the book has any. */
+function chooseLot({ db }: ShopContext, { vinylId, lotId, ...candidate }: Candidate): Candidate {
+  const key = keyOf({ kind: 'vinyl', vinylId });
+  if (lotId !== null && findLot(db, lotId)?.key !== key)
     throw new ShopError('invalid', { reason: 'lot-of-other' }, 'candidates');
+  return { ...candidate, vinylId, lotId: lotId ?? loadLotsOnShelf(db, key)[0]?.id ?? null };
+}
+
+function refuseSame(candidates: readonly Candidate[]): void {
+  const keys = new Set(candidates.map(({ vinylId, lotId, label }) => `${vinylId} ${lotId} ${label}`));
+  if (keys.size < candidates.length) throw new ShopError('invalid', { reason: 'same-twice' }, 'candidates');
+}
+
+function addCandidate(shop: ShopContext, trialId: number, { vinylId, lotId, label }: Candidate): void {
+  if (!findVinyl(shop.db, vinylId)) throw notFound('This vinyl');
   insertCandidate(shop.db, {
     trialId,
     vinylId,
@@ -103,12 +118,25 @@ export function runSideClock(shop: ShopContext, trialId: number, id: number, clo
   });
 }
 
-/** The sheet as it is written; times that the clock took meanwhile are in it. @throws ShopError */
+/** What a clock that still runs adds; a time that was typed over it stands as it was typed. */
+function addRunning(candidate: StoredCandidate, sheet: SideSheet, nowMs: number): SideSheet {
+  const field = candidate.clock && SECONDS_OF[candidate.clock];
+  const isTyped = field !== null && sheet[field] !== candidate.sheet[field];
+  return isTyped ? sheet : stopClock({ ...candidate, sheet }, nowMs);
+}
+
+/** The sheet as it is written, closed; its clock is stopped. @throws ShopError */
 export function fillSide(shop: ShopContext, trialId: number, id: number, sheet: SideSheet): void {
   inTransaction(shop.db, () => {
-    const { side } = requireCandidate(shop, trialId, id);
+    const { side, candidate } = requireCandidate(shop, trialId, id);
     if (sheet.lost > side.pieces) throw new ShopError('invalid', { reason: 'more-lost-than-made' }, 'lost');
-    setCandidate(shop, trialId, id, { sheet, clock: null, clockAtMs: null, filledAtMs: shop.now() });
+    const nowMs = shop.now();
+    setCandidate(shop, trialId, id, {
+      sheet: addRunning(candidate, sheet, nowMs),
+      clock: null,
+      clockAtMs: null,
+      filledAtMs: nowMs,
+    });
   });
 }
 

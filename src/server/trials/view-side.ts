@@ -4,7 +4,7 @@ import { hasFailed } from '../../core/pressing/index';
 import { believeRate, judgeSides, tellRate, type SideVerdict } from '../../core/trials/index';
 import { dayOf, groupBy } from '../../core/units/index';
 import { findMadeFrom } from '../../data/artwork-store';
-import { findLooks, listLaterOfCandidates } from '../../data/later-look-store';
+import { listLaterOfCandidates } from '../../data/later-look-store';
 import { findVinyls } from '../../data/shelf-store';
 import {
   listClosedSides,
@@ -21,7 +21,7 @@ import { nameLot } from '../../wording/stock';
 import { pictureHref } from '../artwork/picture-file';
 import { getShop, type ShopContext } from '../context';
 import { notFound } from '../errors';
-import { toLaterRows } from './later-looks';
+import { toLaterSeen } from './later-looks';
 import { requireSide } from './side-by-side';
 
 const LISTED = 20;
@@ -52,19 +52,6 @@ function loadLaterSeen(shop: ShopContext, candidates: readonly StoredCandidate[]
     candidates.map(({ id }) => id),
   );
   return toLaterSeen(shop, later).map((row, at) => ({ ...row, candidateId: later[at]!.candidateId! }));
-}
-
-export function toLaterSeen(shop: ShopContext, later: Parameters<typeof toLaterRows>[1]): readonly LaterSeen[] {
-  const looks = new Map(
-    findLooks(
-      shop.db,
-      later.flatMap(({ lookId }) => lookId ?? []),
-    ).map((look) => [look.id, look]),
-  );
-  return toLaterRows(shop, later).map((row, at) => {
-    const look = looks.get(later[at]!.lookId ?? 0);
-    return { ...row, seen: look ? { kind: look.kind, day: look.day, note: look.note } : null };
-  });
 }
 
 function judge(side: StoredSide, candidates: readonly StoredCandidate[], about: About) {
@@ -115,7 +102,6 @@ export function loadSide(shop: ShopContext, id: number): SideView {
         clock: clock && clockAtMs !== null ? { what: clock, sinceMs: clockAtMs } : null,
         faults: sides[at]!.faults,
         perGood: sides[at]!.perGood,
-        later: about.laterOf(candidate.id),
       };
     }),
   };

@@ -1,0 +1,241 @@
+// A trial side by side is begun: what differs, with which drawing, how large, how many of each.
+
+import Button from '@mui/material/Button';
+import Dialog from '@mui/material/Dialog';
+import DialogActions from '@mui/material/DialogActions';
+import DialogContent from '@mui/material/DialogContent';
+import DialogTitle from '@mui/material/DialogTitle';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { FABRIC_NAMES, FABRICS, type Fabric } from '../../core/materials';
+import { CANDIDATES, SIDE_AXES, type SideAxis } from '../../core/trials';
+import { AXIS_WORDS } from '../../wording/side-by-side';
+import { callApi, wordsOf } from '../shared/api';
+import LookDialog from '../shared/LookDialog';
+import { NumberInput } from '../shared/NumberInput';
+import { useSendOnce } from '../shared/use-send-once';
+import { VinylAndLot } from './VinylAndLot';
+
+type Candidate = { readonly vinylId: number | null; readonly lotId: number | null; readonly label: string };
+type Wish = {
+  readonly name: string;
+  readonly axis: SideAxis;
+  readonly artwork: { readonly id: number; readonly name: string } | null;
+  readonly widthMm: number;
+  readonly pieces: number;
+  readonly fabric: Fabric;
+  readonly candidates: readonly Candidate[];
+};
+const EMPTY: Candidate = { vinylId: null, lotId: null, label: '' };
+const START: Wish = {
+  name: '',
+  axis: 'vinyl',
+  artwork: null,
+  widthMm: 100,
+  pieces: 5,
+  fabric: 'cotton',
+  candidates: [EMPTY, EMPTY],
+};
+
+/** Along other lines than vinyls the first one's vinyl is that of all. */
+const listCandidates = ({ axis, candidates }: Wish): readonly Candidate[] =>
+  axis === 'vinyl'
+    ? candidates.map((one) => ({ ...one, label: '' }))
+    : candidates.map(({ label }) => ({ ...candidates[0]!, label }));
+
+const isComplete = (wish: Wish): boolean =>
+  wish.artwork !== null &&
+  listCandidates(wish).every(
+    ({ vinylId, label }) => vinylId !== null && (wish.axis === 'vinyl' || label.trim() !== ''),
+  );
+
+export default function NewSide({ onClose }: { readonly onClose: () => void }) {
+  const [wish, setWish] = useState<Wish>(START);
+  const [failure, setFailure] = useState<string | null>(null);
+  const send = useSendOnce();
+  const begin = async () => {
+    const { artwork, name, ...rest } = wish;
+    const body = {
+      ...rest,
+      name: name.trim() || `${artwork!.name}, ${AXIS_WORDS[wish.axis].several.toLowerCase()}`,
+      artworkId: artwork!.id,
+      candidates: listCandidates(wish),
+    };
+    try {
+      const { id } = await send<{ id: number }>('POST', '/api/sides', body);
+      window.location.assign(`/trials/side/${id}`);
+    } catch (error) {
+      setFailure(wordsOf(error));
+    }
+  };
+  return (
+    <Dialog open onClose={onClose} fullWidth maxWidth="md" aria-labelledby="side-title">
+      <DialogTitle id="side-title">Try several side by side</DialogTitle>
+      <DialogContent className="cols">
+        <WhatIsMade wish={wish} onWish={setWish} />
+        <Candidates wish={wish} onWish={setWish} />
+        {failure && (
+          <p role="alert" className="short flat">
+            {failure}
+          </p>
+        )}
+      </DialogContent>
+      <DialogActions>
+        <Button onClick={onClose}>Cancel</Button>
+        <Button variant="contained" disabled={!isComplete(wish)} onClick={() => void begin()}>
+          Begin
+        </Button>
+      </DialogActions>
+    </Dialog>
+  );
+}
+
+type PartProps = { readonly wish: Wish; readonly onWish: (wish: Wish) => void };
+
+function WhatIsMade({ wish, onWish }: PartProps) {
+  const { name, axis, widthMm, pieces, fabric } = wish;
+  return (
+    <>
+      <div className="fields pad-top-2">
+        <TextField
+          select
+          size="small"
+          label="What differs"
+          value={axis}
+          onChange={({ target }) => onWish({ ...wish, axis: target.value as SideAxis })}
+        >
+          {SIDE_AXES.map((one) => (
+            <MenuItem key={one} value={one}>
+              {AXIS_WORDS[one].several}
+            </MenuItem>
+          ))}
+        </TextField>
+        <DrawingChoice wish={wish} onWish={onWish} />
+        <TextField
+          size="small"
+          label="Name, if it has one"
+          value={name}
+          onChange={({ target }) => onWish({ ...wish, name: target.value })}
+        />
+      </div>
+      <div className="fields">
+        <NumberInput
+          shown
+          label="Width"
+          unit="mm"
+          value={widthMm}
+          least={5}
+          onChange={(mm) => onWish({ ...wish, widthMm: mm })}
+        />
+        <NumberInput
+          shown
+          whole
+          label="Pieces with each"
+          value={pieces}
+          least={1}
+          onChange={(count) => onWish({ ...wish, pieces: count })}
+        />
+        <TextField
+          select
+          size="small"
+          label="On"
+          value={fabric}
+          onChange={({ target }) => onWish({ ...wish, fabric: target.value as Fabric })}
+        >
+          {FABRIC_NAMES.map((one) => (
+            <MenuItem key={one} value={one}>
+              {FABRICS[one].label}
+            </MenuItem>
+          ))}
+        </TextField>
+      </div>
+    </>
+  );
+}
+
+function DrawingChoice({ wish, onWish }: PartProps) {
+  const [looks, setLooks] = useState(false);
+  const { data } = useQuery({
+    queryKey: ['names', 'artwork', ''],
+    queryFn: ({ signal }) =>
+      callApi<readonly { id: number; name: string }[]>('GET', '/api/names?kind=artwork&q=', undefined, signal),
+  });
+  const { artwork } = wish;
+  const listed = [...(artwork && !data?.some(({ id }) => id === artwork.id) ? [artwork] : []), ...(data ?? [])];
+  const pick = async (id: number) => {
+    setLooks(false);
+    const known = listed.find((one) => one.id === id);
+    const name = known?.name ?? (await callApi<{ name: string }>('GET', `/api/artwork/${id}`)).name;
+    onWish({ ...wish, artwork: { id, name } });
+  };
+  return (
+    <>
+      <TextField
+        select
+        size="small"
+        label="Drawing"
+        value={artwork?.id ?? ''}
+        onChange={({ target }) => (String(target.value) === 'look' ? setLooks(true) : void pick(Number(target.value)))}
+      >
+        {listed.map(({ id, name }) => (
+          <MenuItem key={id} value={id}>
+            {name}
+          </MenuItem>
+        ))}
+        <MenuItem value="look">Look for a drawing…</MenuItem>
+      </TextField>
+      {looks && <LookDialog kind="artwork" onClose={() => setLooks(false)} onPicked={(id) => void pick(id)} />}
+    </>
+  );
+}
+
+function Candidates({ wish, onWish }: PartProps) {
+  const { axis, candidates } = wish;
+  const { one } = AXIS_WORDS[axis];
+  const set = (at: number, change: Partial<Candidate>) =>
+    onWish({
+      ...wish,
+      candidates: candidates.map((candidate, index) => (index === at ? { ...candidate, ...change } : candidate)),
+    });
+  return (
+    <>
+      {candidates.map(({ vinylId, lotId, label }, at) => (
+        <div key={at} className="fields" role="group" aria-label={`Candidate ${at + 1}`}>
+          {(axis === 'vinyl' || at === 0) && (
+            <VinylAndLot
+              vinylId={vinylId}
+              lotId={lotId}
+              onPick={(vinyl, lot) => set(at, { vinylId: vinyl, lotId: lot })}
+            />
+          )}
+          {axis !== 'vinyl' && (
+            <TextField
+              size="small"
+              label={`Which ${one}`}
+              value={label}
+              onChange={({ target }) => set(at, { label: target.value })}
+            />
+          )}
+          {candidates.length > CANDIDATES.least && (
+            <Button
+              size="small"
+              aria-label={`Leave candidate ${at + 1} out`}
+              onClick={() => onWish({ ...wish, candidates: candidates.filter((_, index) => index !== at) })}
+            >
+              Leave it out
+            </Button>
+          )}
+        </div>
+      ))}
+      {candidates.length < CANDIDATES.most && (
+        <div className="actions">
+          <Button size="small" onClick={() => onWish({ ...wish, candidates: [...candidates, EMPTY] })}>
+            One more
+          </Button>
+        </div>
+      )}
+    </>
+  );
+}
