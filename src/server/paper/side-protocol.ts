@@ -35,12 +35,13 @@ function drawRules(paper: Paper, rules: readonly string[]): void {
   rules.forEach((rule, at) => paper.text(`${at + 1}. ${rule}`, MARGIN, undefined, { paragraphGap: 2 }));
 }
 
-const SHEET_POINTS = 190;
+const SHEET_POINTS = 225;
 const LINE = '______________';
 const choose = (words: readonly string[]): string => words.map((word) => `[ ] ${word}`).join('    ');
 
 function drawSheet(paper: Paper, { pieces }: SideView, { name, setting }: SideView['candidates'][number]): void {
   startBlock(paper, SHEET_POINTS);
+  paper.moveDown(1);
   drawTable(
     paper,
     [{ share: 0.3 }, { share: 0.7 }],
