@@ -61,6 +61,8 @@ const coreLibraries = [
   'flatbush',
   'fontkit',
   'jstat',
+  'ml-fcnnls',
+  'ml-matrix',
   'papaparse',
   'polylabel',
   'quantize',

@@ -1,5 +1,6 @@
 // Cutting and weeding times.
 export * from './cut-and-weed-time';
+export * from './fit-times';
 export * from './learn-cutting';
 export {
   findGuessProblem,
