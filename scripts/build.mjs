@@ -5,7 +5,7 @@ import { rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { root, run } from './prepare.mjs';
 
-const THREADS = ['measure', 'nest', 'pack', 'book', 'cut', 'basket', 'paper', 'cost', 'letter'].map(
+const THREADS = ['measure', 'nest', 'pack', 'book', 'cut', 'basket', 'paper', 'cost', 'letter', 'learn'].map(
   (kind) => `${kind}-thread`,
 );
 

@@ -5,10 +5,21 @@ import { and, desc, eq, sql } from 'drizzle-orm';
 import { type LineQuote, type Station } from '../core/orders';
 import type { Database } from './database';
 import { isIn } from './is-in';
-import { cutStretches, orderLines, parts, pieceMinutes, pieces } from './schema';
+import { cutStretches, orderLines, parts, pieceMinutes, pieces, weedStretches } from './schema';
 
 export type PieceMinutes = typeof pieceMinutes.$inferSelect;
 export type CutStretch = typeof cutStretches.$inferSelect;
+export type WeedStretch = typeof weedStretches.$inferSelect;
+
+export const insertWeedStretch = (db: Database, stretch: WeedStretch): void =>
+  void db.insert(weedStretches).values(stretch).onConflictDoNothing().run();
+
+/** The latest first. */
+export const listWeedStretches = (db: Database, limit: number): readonly WeedStretch[] =>
+  db.select().from(weedStretches).orderBy(desc(weedStretches.atMs)).limit(limit).all();
+/** Items of the latest stretches at the cutter, the latest first. */
+export const listCutStretches = (db: Database, limit: number): readonly CutStretch[] =>
+  db.select().from(cutStretches).orderBy(desc(cutStretches.sessionId)).limit(limit).all();
 
 /** In place of what was kept of those pieces and stretches. */
 export function saveMinutes(

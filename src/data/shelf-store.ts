@@ -127,6 +127,14 @@ export function updateVinyl(db: Database, id: number, fields: VinylFields, versi
   );
 }
 
+/** It is taken from the log, or put back: whoever has the vinyl open is told that it was changed. */
+export const setWeedingFactor = (db: Database, id: number, weedingFactor: number): void =>
+  void db
+    .update(vinyls)
+    .set({ weedingFactor, version: sql`${vinyls.version} + 1` })
+    .where(eq(vinyls.id, id))
+    .run();
+
 export function setVinylArchived(db: Database, id: number, atMs: number | null): boolean {
   return db.update(vinyls).set({ archivedAtMs: atMs }).where(eq(vinyls.id, id)).run().changes === 1;
 }

@@ -1,6 +1,6 @@
 // Supplies and what wears them.
 
-import { and, asc, eq, inArray, isNull, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, inArray, isNull, sql } from 'drizzle-orm';
 import type { Supply, SupplyKind, WearLine, WearLineKind } from '../core/stock';
 import { groupBy } from '../core/units';
 import type { Database } from './database';
@@ -112,6 +112,18 @@ export function loadWearInUse(db: Database): ReadonlyMap<number, readonly Stored
     ]),
   );
 }
+
+/** When one of a kind was put to use, the latest first. */
+export const listFittedAt = (db: Database, kind: SupplyKind, limit: number): readonly number[] =>
+  db
+    .select({ atMs: supplyWear.atMs })
+    .from(supplyWear)
+    .innerJoin(supplies, eq(supplies.id, supplyWear.supplyId))
+    .where(and(eq(supplyWear.kind, 'fitted'), eq(supplies.kind, kind)))
+    .orderBy(desc(supplyWear.id))
+    .limit(limit)
+    .all()
+    .map(({ atMs }) => atMs);
 
 /** The supply of each of these kinds that was fitted last: the one in use. */
 export function findFitted(db: Database, kinds: readonly SupplyKind[]): ReadonlyMap<SupplyKind, number> {

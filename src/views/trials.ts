@@ -1,8 +1,8 @@
 // Trials as they are shown. Types only.
 
 import type { DesignClass } from '../core/artwork';
-import type { GuessGroup, GuessProblem, GuessSum } from '../core/estimating';
-import type { Fabric, Grade } from '../core/materials';
+import type { Fit, GuessGroup, GuessProblem, GuessSum, Tested } from '../core/estimating';
+import type { Fabric, Grade, ShopFigureKey } from '../core/materials';
 import type { LookKind } from '../core/pressing';
 import type { LaterLook, LookReason } from '../core/scheduling';
 import type { CutSetting, TestFigure, TestResult } from '../core/cutting';
@@ -204,6 +204,30 @@ export type LabelRow = {
   readonly failures: number;
   readonly rate: Figure;
 };
+
+/** A figure of the shop as the log would have it. */
+export type LearnedFigure = { readonly key: ShopFigureKey; readonly was: number; readonly now: Figure };
+export type LearnedFactor = {
+  readonly vinylId: number;
+  readonly name: string;
+  readonly colourHex: string;
+  readonly was: number;
+  readonly now: Figure;
+};
+export type LearnedStation = {
+  readonly station: 'cut' | 'weed';
+  /** That count, and that were left out by rule. */
+  readonly logs: number;
+  readonly leftOut: number;
+  /** Nothing while too few logs count. */
+  readonly figures: readonly LearnedFigure[];
+  readonly factors: readonly LearnedFactor[];
+  readonly tested: Tested | null;
+  readonly band: Fit['band'] | null;
+  /** When it was taken into the shop's figures; null where it is not. */
+  readonly takenAtMs: number | null;
+};
+export type LearnedView = { readonly stations: readonly LearnedStation[]; readonly leastLogs: number };
 
 export type TrialsView = {
   readonly open: readonly LadderRow[];

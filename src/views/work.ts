@@ -5,7 +5,7 @@
  * for the cutter, baskets,
  * papers, what items cost, names that are set.
  */
-export type HeavyKind = 'measure' | 'nest' | 'pack' | 'book' | 'cut' | 'basket' | 'paper' | 'cost' | 'letter';
+export type HeavyKind = 'measure' | 'nest' | 'pack' | 'book' | 'cut' | 'basket' | 'paper' | 'cost' | 'letter' | 'learn';
 
 export type HeavyView = {
   readonly kind: HeavyKind;

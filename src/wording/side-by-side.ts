@@ -27,7 +27,9 @@ const join = (names: readonly string[]): string =>
 
 /** From twice as long on, times say it better than per cent. */
 const describeLonger = (ahead: number, settings: FormatSettings): string =>
-  ahead < 1 ? `${formatShare(ahead, settings, 0)} longer` : `${formatNumber(ahead + 1, settings.locale, 1)} times as long`;
+  ahead < 1
+    ? `${formatShare(ahead, settings, 0)} longer`
+    : `${formatNumber(ahead + 1, settings.locale, 1)} times as long`;
 
 /** The verdict in a line; `names`: of those it names, in its order. */
 export function describeSides(verdict: SideVerdict, names: readonly string[], settings: FormatSettings): string {

@@ -79,6 +79,27 @@ export const getWatchedSeconds = (batchMachineSeconds: number, shop: Pick<ShopFi
 export const sumSmallness = (layer: Pick<LayerMeasurement, 'cavityAreasMm2'>): number =>
   layer.cavityAreasMm2.reduce((sum, areaMm2) => sum + 1 / (1 + areaMm2 / SMALL_CAVITY_MM2), 0);
 
+/** The shop figures that weeding is calculated by, in the order of `listWeedAmounts`. */
+export const WEED_FIGURES = [
+  'weedBaseSeconds',
+  'weedPerMetreSeconds',
+  'weedPerCavitySeconds',
+  'weedPerSmallCavitySeconds',
+  'weedPerFineMetreSeconds',
+] as const satisfies readonly (keyof ShopFigures)[];
+
+/** How much of each there is in one copy of a layer: pieces, metres, counts. The vinyl's factor is not in it. */
+export const listWeedAmounts = (
+  layer: LayerMeasurement,
+  vinyl: Pick<Vinyl, 'kind' | 'weedingFactor' | 'details'>,
+): readonly number[] => [
+  1,
+  layer.outerLengthMm / 1000,
+  layer.cavities,
+  sumSmallness(layer),
+  getFineLength(layer, getDetailFloor(vinyl).strokeMm) / 1000,
+];
+
 /**
  * Seconds to weed one copy: (base + outside metres + cavities, the small ones more + metres finer than the vinyl holds
  * well) × the vinyl's own factor.
@@ -91,12 +112,7 @@ export function estimateWeedSeconds(
   const smallness = sumSmallness(layer);
   const { strokeMm } = getDetailFloor(vinyl);
   const fineMm = getFineLength(layer, strokeMm);
-  const plain =
-    shop.weedBaseSeconds +
-    (layer.outerLengthMm / 1000) * shop.weedPerMetreSeconds +
-    layer.cavities * shop.weedPerCavitySeconds +
-    smallness * shop.weedPerSmallCavitySeconds +
-    (fineMm / 1000) * shop.weedPerFineMetreSeconds;
+  const plain = listWeedAmounts(layer, vinyl).reduce((sum, amount, at) => sum + amount * shop[WEED_FIGURES[at]!], 0);
   const value = plain * vinyl.weedingFactor;
   return figure('Weed', value, 's', 'computed', {
     how: '(base + metres outside + cavities + their smallness + fine metres) × factor of the vinyl',

@@ -25,7 +25,7 @@ export type Fit = {
   /** How far logs stray, in the widths that `getStray` gives: 0.05 and 0.95 quantiles of logs that were held out. */
   readonly band: { readonly low: number; readonly high: number };
 };
-export type GroupFactor = {
+type GroupFactor = {
   readonly value: number;
   readonly low: number;
   readonly high: number;

@@ -3,6 +3,7 @@
 
 import { index, integer, primaryKey, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 import type { DesignClass } from '../../core/artwork';
+import type { ShopFigureKey } from '../../core/materials';
 import type { Station } from '../../core/orders';
 import { storedJson } from '../stored-json';
 import { items } from './items';
@@ -69,6 +70,33 @@ export const pieceMinutes = sqliteTable(
     index('piece_minutes_by_item').on(table.itemId, table.station, table.atMs),
   ],
 );
+
+/** A stretch of weeding that was done in one go, by what it is calculated from, whatever the shop's figures are. */
+export const weedStretches = sqliteTable(
+  'weed_stretches',
+  {
+    sessionId: integer('session_id')
+      .primaryKey()
+      .references(() => workSessions.id, { onDelete: 'cascade' }),
+    /** Null where it was of several: then their factors are in the amounts. */
+    vinylId: integer('vinyl_id').references(() => vinyls.id, { onDelete: 'cascade' }),
+    atMs: integer('at_ms').notNull(),
+    seconds: real('seconds').notNull(),
+    amounts: storedJson<readonly number[]>('amounts').notNull(),
+  },
+  (table) => [index('weed_stretches_latest').on(table.atMs), index('weed_stretches_by_vinyl').on(table.vinylId)],
+);
+
+/** Coefficients that were taken from the log into the shop's figures, and what they were before. */
+export const learnedTimes = sqliteTable('learned_times', {
+  station: text('station').$type<Station>().primaryKey(),
+  takenAtMs: integer('taken_at_ms').notNull(),
+  logs: integer('logs').notNull(),
+  figures: storedJson<readonly TakenFigure[]>('figures').notNull(),
+  vinyls: storedJson<readonly TakenFactor[]>('vinyls').notNull(),
+});
+export type TakenFigure = { readonly key: ShopFigureKey; readonly was: number; readonly now: number };
+export type TakenFactor = { readonly vinylId: number; readonly was: number; readonly now: number };
 
 /** What an item was of one stretch at the cutter: what it is estimated by, whatever the shop's figures are. */
 export const cutStretches = sqliteTable(

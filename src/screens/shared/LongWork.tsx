@@ -19,6 +19,7 @@ const DOING: Readonly<Record<HeavyKind, string>> = {
   paper: 'The paper is being printed',
   cost: 'The costs are being calculated',
   letter: 'The texts are being set',
+  learn: 'The log is being looked through',
 };
 const NONE: readonly OpenCall[] = [];
 

@@ -23,6 +23,7 @@ import { LabelTable, SideTable } from './SideTables';
 const NewLadder = late(() => import('./NewLadder'));
 const NewSide = late(() => import('./NewSide'));
 const TrustTable = late(() => import('./TrustTable'));
+const LearnPanel = late(() => import('./LearnPanel'));
 const GuessesPanel = late(() => import('./GuessesPanel'));
 
 type Props = { readonly frame: FrameView; readonly view: TrialsView; readonly vinylId: number | null };
@@ -88,6 +89,11 @@ function Trials({ view, vinylId }: Omit<Props, 'frame'>) {
       {isMounted && (
         <WhenSeen>
           <GuessesPanel />
+        </WhenSeen>
+      )}
+      {isMounted && (
+        <WhenSeen>
+          <LearnPanel />
         </WhenSeen>
       )}
       {isNew && <NewLadder vinylId={vinylId} onClose={() => setIsNew(false)} />}

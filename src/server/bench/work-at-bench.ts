@@ -22,6 +22,7 @@ import type { ShopContext } from '../context';
 import { notFound, ShopError } from '../errors';
 import { newEvent, readOrdersOf, refuseNotInHand, requireParts } from './bench-parts';
 import { keepMinutes } from '../items/keep-minutes';
+import { keepWeeding } from '../items/keep-weeding';
 import { refuseUnread } from '../orders/read-back';
 import { beginLoad } from '../cutting/begin-load';
 import { leaveMachine } from '../cutting/follow-machine';
@@ -108,6 +109,7 @@ export function finishSession(
     const parts = requireParts(orders, partIds).filter(
       (part) => ready.has(part) && !listLive(part.events).some((event) => event.sessionId === id),
     );
+    if (work.station === 'weed') keepWeeding(shop, { work, stopMs, orders, partIds });
     const taken = bookWork(shop, work.station, { sessionId: id, orders, parts });
     const events = parts.map((part) => newEvent(part.id, to, { atMs, sessionId: id, ...taken.costs.get(part.id) }));
     return { booked: taken.booked, eventIds: addPartEvents(shop.db, events) };

@@ -23,6 +23,7 @@ const MOST_WAITING: Readonly<Record<HeavyKind, number>> = {
   paper: 40,
   cost: Infinity,
   letter: 200,
+  learn: 20,
 };
 const MEMORY_MB = 500;
 /** One core stays for the pages; texts come in lots so short that pages find room between them. */

@@ -1,0 +1,22 @@
+// What was taken from the log into the shop's figures.
+
+import { eq } from 'drizzle-orm';
+import type { Station } from '../core/orders';
+import type { Database } from './database';
+import { learnedTimes } from './schema';
+
+export type Taken = typeof learnedTimes.$inferSelect;
+
+export const findTaken = (db: Database, station: Station): Taken | null =>
+  db.select().from(learnedTimes).where(eq(learnedTimes.station, station)).get() ?? null;
+
+/** In place of what was taken there before. */
+export const keepTaken = (db: Database, { station, ...taken }: Taken): void =>
+  void db
+    .insert(learnedTimes)
+    .values({ station, ...taken })
+    .onConflictDoUpdate({ target: learnedTimes.station, set: taken })
+    .run();
+
+export const dropTaken = (db: Database, station: Station): void =>
+  void db.delete(learnedTimes).where(eq(learnedTimes.station, station)).run();

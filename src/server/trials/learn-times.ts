@@ -1,0 +1,141 @@
+// What the log teaches of weeding and of loading the cutter: coefficients, a factor for each vinyl, how well it guesses.
+
+import {
+  fitTimes,
+  getWatchedSeconds,
+  LEAST_LOGS,
+  listSoundLogs,
+  startAfresh,
+  testFit,
+  WEED_FIGURES,
+  type Fit,
+  type TimeLog,
+} from '../../core/estimating/index';
+import { getShopFigure, SHOP_FIGURES, type ShopFigureKey, type ShopFigures } from '../../core/materials/index';
+import { figure, groupBy } from '../../core/units/index';
+import { findTaken } from '../../data/learned-store';
+import { listCutStretches, listWeedStretches } from '../../data/minutes-store';
+import { findVinyls } from '../../data/shelf-store';
+import { listFittedAt } from '../../data/supply-store';
+import type { LearnedFactor, LearnedFigure, LearnedStation, LearnedView } from '../../views/trials';
+import { getShop, type ShopContext } from '../context';
+
+/** Older work says little of how it is done now. */
+const NEWEST = 10_000;
+const NEWEST_FITTED = 5;
+/** The cutter's figures: seconds for a load, and watching as a share of what it is calculated at. */
+const CUT_FIGURES = ['cutterLoadSeconds', 'cutterWatchSeconds'] as const satisfies readonly ShopFigureKey[];
+
+/** All that is looked through; it takes long enough to be done in a thread. */
+export function learnTimes(shop: ShopContext): LearnedView {
+  return { stations: [learnWeeding(shop), learnCutter(shop)], leastLogs: LEAST_LOGS };
+}
+
+function learnWeeding(shop: ShopContext): LearnedStation {
+  const { figures } = getShop(shop);
+  const stretches = listWeedStretches(shop.db, NEWEST);
+  const vinylIds = [...new Set(stretches.flatMap(({ vinylId }) => vinylId ?? []))];
+  const vinyls = new Map(findVinyls(shop.db, vinylIds).map((vinyl) => [vinyl.id, vinyl]));
+  const logs = stretches.map(({ amounts, vinylId, seconds, atMs }): TimeLog => {
+    const factor = vinylId === null ? 1 : (vinyls.get(vinylId)?.weedingFactor ?? 1);
+    return { amounts: amounts.map((amount) => amount * factor), group: vinylId, seconds, atMs };
+  });
+  const start = WEED_FIGURES.map((key) => figures[key]);
+  const { fit, ...learned } = learn(shop, 'weed', logs, start);
+  return {
+    ...learned,
+    figures: fit ? WEED_FIGURES.map((key, at) => toFigure(figures, key, fit.coefficients[at]!, learned.logs)) : [],
+    factors: [...(fit?.factors ?? [])].flatMap(([vinylId, factor]): LearnedFactor | readonly never[] => {
+      const vinyl = vinyls.get(vinylId);
+      if (!vinyl) return [];
+      const was = vinyl.weedingFactor;
+      const scaled = (value: number) => toHundredths(value * was);
+      return {
+        vinylId,
+        name: vinyl.name,
+        colourHex: vinyl.colourHex,
+        was,
+        now: figure(`Weeding factor of ${vinyl.name}`, scaled(factor.value), 'factor', 'learned', {
+          how: 'its logged work ÷ what was calculated, leaning on 1 before it is logged; nine in ten likely values lie between',
+          low: scaled(factor.low),
+          high: scaled(factor.high),
+          parts: [
+            figure('Before', was, 'factor', 'shop'),
+            figure('Stretches of weeding', factor.logs, 'count', 'measured'),
+          ],
+        }),
+      };
+    }),
+  };
+}
+
+function learnCutter(shop: ShopContext): LearnedStation {
+  const { figures } = getShop(shop);
+  const logs = [...groupBy(listCutStretches(shop.db, NEWEST), ({ sessionId }) => sessionId).values()].map(
+    (items): TimeLog => {
+      const sum = (pick: (item: (typeof items)[number]) => number) => items.reduce((all, item) => all + pick(item), 0);
+      const watched = sum(({ machineSeconds }) =>
+        machineSeconds.reduce((all, seconds) => all + getWatchedSeconds(seconds, figures), 0),
+      );
+      return {
+        amounts: [sum(({ loads }) => loads), watched / figures.cutterWatchSeconds],
+        group: null,
+        // The clock runs for the set-up too, which is a line of its own.
+        seconds: items[0]!.seconds - sum(({ setupSeconds }) => setupSeconds),
+        atMs: items[0]!.atMs,
+      };
+    },
+  );
+  const { fit, ...learned } = learn(
+    shop,
+    'cut',
+    startAfresh(logs, startOf(figures), listFittedAt(shop.db, 'blade', NEWEST_FITTED)),
+    startOf(figures),
+  );
+  return {
+    ...learned,
+    figures: fit ? CUT_FIGURES.map((key, at) => toFigure(figures, key, fit.coefficients[at]!, learned.logs)) : [],
+    factors: [],
+  };
+}
+const startOf = (figures: ShopFigures): readonly number[] => CUT_FIGURES.map((key) => figures[key]);
+
+type Learned = Omit<LearnedStation, 'figures' | 'factors'> & { readonly fit: Fit | null };
+
+function learn(
+  shop: ShopContext,
+  station: 'cut' | 'weed',
+  logs: readonly TimeLog[],
+  start: readonly number[],
+): Learned {
+  const sound = listSoundLogs(logs, start).length;
+  // A figure that is set to nothing is not to be learned.
+  const fit = start.every((value) => value > 0) ? fitTimes(logs, start) : null;
+  const taken = findTaken(shop.db, station);
+  return {
+    station,
+    logs: sound,
+    leftOut: logs.length - sound,
+    fit,
+    tested: fit ? testFit(logs, start) : null,
+    band: fit?.band ?? null,
+    takenAtMs: taken?.takenAtMs ?? null,
+  };
+}
+
+const HUNDREDTHS = 100;
+const toHundredths = (value: number): number => Math.round(value * HUNDREDTHS) / HUNDREDTHS;
+
+/** Within what may be typed there. */
+function toFigure(figures: ShopFigures, key: ShopFigureKey, seconds: number, logs: number): LearnedFigure {
+  const { label, unit, least, most } = SHOP_FIGURES[key];
+  const value = toHundredths(Math.min(most, Math.max(least, seconds)));
+  return {
+    key,
+    was: figures[key],
+    now: figure(label, value, unit, 'learned', {
+      how: 'least squares over the log, near what it was before, no clock that was forgotten',
+      parts: [{ ...getShopFigure(figures, key), label: 'Before' }, figure('Logs', logs, 'count', 'measured')],
+    }),
+  };
+}
