@@ -17,6 +17,8 @@ export type BasketView = {
     readonly because: string;
     /** Days until it must be here; null where it is in no hurry. */
     readonly withinDays: number | null;
+    /** Why it is not bought again without a word: what the bench says of this vinyl; null where that is nothing bad. */
+    readonly distrust: string | null;
     /** Why nothing covers it. */
     readonly problem: string | null;
   }[];

@@ -92,6 +92,8 @@ type TrustClass = {
   /** Of the lot that is cut from next, by that lot and the others. */
   readonly rate: Figure;
   readonly verdict: TrustVerdict;
+  /** Of all its lots as one: by that it is bought again or not. */
+  readonly asBought: TrustVerdict;
   /** Null for what no lot on the book was cut for. */
   readonly lots: readonly {
     readonly lot: TriedLot | null;

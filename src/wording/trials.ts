@@ -4,7 +4,7 @@ import type { DesignClass } from '../core/artwork';
 import type { BeliefSource, FineResult, LadderRemedy, LadderVerdict, TrustVerdict } from '../core/trials';
 import type { TestFigure } from '../core/cutting';
 import { formatShare, type FormatSettings } from '../core/units';
-import type { LadderView } from '../views/trials';
+import type { LadderView, TrustRow } from '../views/trials';
 
 /** How fine a design is, as it is told beside a vinyl. */
 export const DESIGN_WORDS: Readonly<Record<DesignClass, string>> = {
@@ -21,6 +21,18 @@ export const TRUST_WORDS: Readonly<Record<TrustVerdict, string>> = {
   no: 'for nothing',
   'not enough known': 'not enough known',
 };
+
+/** Why a vinyl is not bought again without a word; null where nothing bad is known of it. */
+export function describeDistrust({ classes }: Pick<TrustRow, 'classes'>): string | null {
+  const bad = classes.filter(({ asBought }) => asBought === 'no' || asBought === 'short-lived');
+  if (bad.length === 0) return null;
+  const told = bad.map(({ design, tries, failures, asBought }) =>
+    asBought === 'no'
+      ? `${failures} of ${tries} failed (${DESIGN_WORDS[design]})`
+      : `it did not last (${DESIGN_WORDS[design]})`,
+  );
+  return `By your own counts not to be trusted: ${told.join('; ')}.`;
+}
 
 const REMEDY_WORDS: Readonly<Record<LadderRemedy, string>> = {
   'second-pass': 'cut each line twice',

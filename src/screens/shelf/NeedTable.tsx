@@ -105,6 +105,7 @@ function NeedList({ view, setExtra, extra }: NeedListProps) {
             <strong>{need.label}</strong>
             <span className="soft">
               {need.because}
+              {need.distrust && <div className="short">{need.distrust}</div>}
               {need.withinDays !== null && `: here within ${plural(need.withinDays, 'day')}`}
             </span>
             {need.problem && <span className="refused">{need.problem}</span>}

@@ -89,6 +89,13 @@ function LearnedTable({ learned: { figures, factors } }: Pick<Props, 'learned'>)
               <td className="num">{formatFigure({ ...now, value: was }, settings)}</td>
               <td className="num">
                 <Why figure={now} />
+                {now.low !== undefined && (
+                  <small className="soft">
+                    {' '}
+                    {formatFigure({ ...now, value: now.low }, settings)} to{' '}
+                    {formatFigure({ ...now, value: now.high! }, settings)}
+                  </small>
+                )}
               </td>
             </tr>
           ))}

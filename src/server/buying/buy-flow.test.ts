@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { eachFresh, refusalOf, type TestShop } from '../../../test/demo-shop';
 import { readPdfPages } from '../../../test/read-pdf';
-import { keyOf } from '../../core/stock/index';
+import { keyOf, parseKey } from '../../core/stock/index';
+import { addToLot, NO_LOT } from '../../data/lot-evidence-store';
 import { findUnbalancedLots, loadLotsOnShelf } from '../../data/stock-store';
 import { minor } from '../../core/units/index';
 import { loadOffers, putOffer } from '../../data/offer-store';
@@ -44,6 +45,16 @@ describe('what to buy', () => {
       before.basket!.orders.flatMap((order) => order.lines.flatMap((line) => line.covers.map(({ need }) => need.id))),
     );
     expect(loadOpenNeeds(shop).filter((need) => covered.has(need.id))).toEqual([]);
+  }, 30_000);
+
+  it('says a word where the bench does not trust what is wanted', async () => {
+    const wish = { ...nothing, extra: [{ key: keyNamed(SLATE), amount: 1e5 }] };
+    const wordOf = async () => (await planBasket(shop, wish)).needs[0]!.distrust;
+    expect(await wordOf()).toBeNull();
+    const thing = parseKey(keyNamed(SLATE));
+    const vinylId = thing?.kind === 'vinyl' ? thing.vinylId : 0;
+    addToLot(shop.db, { vinylId, lotId: NO_LOT, design: 'fine', tries: 20, failures: 15, lastAtMs: shop.now() });
+    expect(await wordOf()).toBe('By your own counts not to be trusted: 15 of 20 failed (fine: under 1.5 mm).');
   }, 30_000);
 
   it('takes the cheaper way, sets the plain order beside it, and names what nobody offers', async () => {

@@ -12,8 +12,10 @@ import { getShop, type ShopContext } from '../context';
 import { makeSolver } from './solver';
 import { listThings } from '../stock/things';
 import { toOffer } from './offer-of';
+import { loadTrustOf } from '../trials/load-trust';
 import { loadOpenNeeds, type OpenNeed } from './needs';
 import { plural } from '../../wording/plural';
+import { describeDistrust } from '../../wording/trials';
 import { loadSuppliers } from '../../data/supplier-store';
 
 export type BasketWish = InferType<typeof basketInput>;
@@ -73,15 +75,17 @@ export async function planBasket(shop: ShopContext, wish: BasketWish): Promise<B
   const needs = acceptAlike(shop, loadOpenNeeds(shop, wish), wish.alike);
   const started = performance.now();
   const { found, setAside, plain } = await findBaskets(gatherChoice(shop, needs), wish.thorough);
+  const distrustOf = readDistrust(shop, needs);
   const problems = new Map(setAside.map((problem) => [problem.needId, describeProblem(problem, needs)]));
   return {
-    needs: needs.map(({ id, label, amount, unit, because, withinDays }) => ({
+    needs: needs.map(({ id, label, amount, unit, because, withinDays, accepts }) => ({
       id,
       label,
       amount,
       unit,
       because,
       withinDays,
+      distrust: distrustOf(accepts[0]),
       problem: problems.get(id) ?? null,
     })),
     basket: found.ok ? found.value : null,
@@ -89,6 +93,20 @@ export async function planBasket(shop: ShopContext, wish: BasketWish): Promise<B
     problem: found.ok ? null : describeProblem(found.problem, needs),
     things: listThings(shop),
     solvedMs: Math.round(performance.now() - started),
+  };
+}
+
+/** By the key of what is wanted in the first place. */
+function readDistrust(shop: ShopContext, needs: readonly OpenNeed[]): (key: string | undefined) => string | null {
+  const vinylOf = (key: string | undefined) => {
+    const thing = key === undefined ? null : parseKey(key);
+    return thing?.kind === 'vinyl' ? thing.vinylId : null;
+  };
+  const vinylIds = [...new Set(needs.flatMap(({ accepts }) => vinylOf(accepts[0]) ?? []))];
+  const rows = new Map(loadTrustOf(shop, vinylIds).map((row) => [row.vinylId, row]));
+  return (key) => {
+    const row = rows.get(vinylOf(key) ?? 0);
+    return row ? describeDistrust(row) : null;
   };
 }
 

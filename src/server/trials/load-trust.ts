@@ -2,7 +2,7 @@
 
 import { DESIGN_CLASSES, type DesignClass } from '../../core/artwork/index';
 import { sumLooks } from '../../core/pressing/index';
-import { judgeTrust, poolLots, tellRate } from '../../core/trials/index';
+import { believeRate, judgeTrust, poolLots, tellRate } from '../../core/trials/index';
 import { keyOf } from '../../core/stock/index';
 import { groupBy } from '../../core/units/index';
 import { listLatestLotEvidence, loadLotEvidence, type LotEvidence } from '../../data/lot-evidence-store';
@@ -19,9 +19,13 @@ const LOOKED_THROUGH = 120;
 const MOST_LOTS = 8;
 const MOST_LOOKS = 1000;
 
-export function loadTrust({ db }: ShopContext): readonly TrustRow[] {
-  const latest = listLatestLotEvidence(db, LOOKED_THROUGH).map(({ vinylId }) => vinylId);
-  const vinylIds = [...new Set(latest)].slice(0, MOST_VINYLS);
+export function loadTrust(shop: ShopContext): readonly TrustRow[] {
+  const latest = listLatestLotEvidence(shop.db, LOOKED_THROUGH).map(({ vinylId }) => vinylId);
+  return loadTrustOf(shop, [...new Set(latest)].slice(0, MOST_VINYLS));
+}
+
+/** Of these vinyls, in this order. */
+export function loadTrustOf({ db }: ShopContext, vinylIds: readonly number[]): readonly TrustRow[] {
   const evidence = groupBy(loadLotEvidence(db, vinylIds), ({ vinylId }) => vinylId);
   const lots = new Map(
     findLots(
@@ -99,6 +103,7 @@ function toClass(
     ...all,
     rate: tellRate(judged ?? NO_TRIES, range),
     verdict: judgeTrust({ all, range, lotTries: judged?.tries ?? 0, looks }),
+    asBought: judgeTrust({ all, range: believeRate(all), lotTries: all.tries, looks }),
     lots: pooled.lots.map(({ lotId, tries, failures, range }) => {
       const lot = lots.get(lotId);
       return { lot: lot ? nameable(lot) : null, tries, failures, rate: tellRate({ tries, failures }, range) };
