@@ -39,7 +39,9 @@ export function describeSides(verdict: SideVerdict, names: readonly string[], se
     case 'none':
       return 'None of them serves';
     case 'untimed':
-      return `${join(names)} will do; which is quicker was not timed`;
+      return names.length === 1
+        ? `${names[0]} loses least; which is quicker was not timed`
+        : `${join(names)} will do; which is quicker was not timed`;
     case 'even':
       return `${join(names)} are as good as one another`;
     case 'best':

@@ -1,5 +1,6 @@
 // Two vinyls side by side at the bench turn what the comparison says of them; a wash is asked for on its day.
 
+import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Locator, type Page } from '@playwright/test';
 import { open, running, ShopServer } from './server';
 
@@ -49,6 +50,7 @@ test('a trial side by side turns the verdict of Compare, and deleted it turns ba
   await running(page);
   await expect(slate.getByRole('timer')).toBeVisible();
   await fill(slate, { weeding: '30', lost: '20' });
+  expect((await new AxeBuilder({ page }).analyze()).violations.map(({ id }) => id)).toEqual([]);
   await fill(fern, { weeding: '30', lost: '0' });
   await expect(compared).toHaveText(/^Penny Flex, fern.* serves best: the next takes 3\.0 times as long/);
   const trial = page.url();

@@ -1,5 +1,6 @@
 // A ladder with the simulated cutter, to a named setting that the cutter at the bench then begins with.
 
+import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
 import { layOutCoats, orderCoats } from './coats';
 import { open, running, ShopServer } from './server';
@@ -57,6 +58,7 @@ test('a ladder runs by itself, is confirmed by a fine design, and its setting is
   await hurry(page);
   await page.getByRole('button', { name: 'Let it run by itself' }).click();
   await expect(page.getByRole('button', { name: 'Cut the fine design' })).toBeVisible({ timeout: 60_000 });
+  expect((await new AxeBuilder({ page }).analyze()).violations.map(({ id }) => id)).toEqual([]);
   const heading = (await page.getByRole('heading', { level: 1 }).textContent())!;
   const grams = Number(/^(\d+) g/.exec(heading)![1]);
   await page.reload();

@@ -63,5 +63,6 @@ describe('side by side', () => {
       sides: [{ perGood: null }, { perGood: null }],
       verdict: { kind: 'untimed', ids: [1, 2] },
     });
+    expect(judgeSides([candidate(1, { lost: 7 }), untimed(2)], 10).verdict).toEqual({ kind: 'untimed', ids: [2] });
   });
 });

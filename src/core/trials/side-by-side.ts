@@ -60,6 +60,8 @@ export type JudgedSide = {
   readonly id: number;
   readonly isFilled: boolean;
   readonly faults: readonly SideFault[];
+  /** Of the pieces. */
+  readonly lost: number;
   /** Cutting and weeding for each piece that came out well, seconds; null where it was not timed, or none was left. */
   readonly perGood: Figure | null;
 };
@@ -68,7 +70,7 @@ export type SideVerdict =
   | { readonly kind: 'not-filled'; readonly missing: number }
   /** Nothing can be used. */
   | { readonly kind: 'none' }
-  /** Not timed: those without a fault are all that is known. */
+  /** Not timed: those without a fault that lost least are all that is known. */
   | { readonly kind: 'untimed'; readonly ids: readonly number[] }
   /** So close together that another day may turn them round. */
   | { readonly kind: 'even'; readonly ids: readonly number[] }
@@ -101,6 +103,7 @@ function judgeSide({ id, sheet, isFilled, looks }: SideCandidate, pieces: number
   return {
     id,
     isFilled,
+    lost,
     faults: faults.filter((fault): fault is SideFault => fault !== false),
     perGood: isTimed && good > 0 ? tellPerGood({ cut: cutSeconds ?? 0, weed: weedSeconds ?? 0, pieces, good }) : null,
   };
@@ -127,10 +130,15 @@ function findVerdict(sides: readonly JudgedSide[]): SideVerdict {
   const timed = sound
     .flatMap(({ id, perGood }) => (perGood ? [{ id, seconds: perGood.value }] : []))
     .sort((a, b) => a.seconds - b.seconds);
-  if (timed.length < sound.length && sound.length > 1) return { kind: 'untimed', ids: sound.map(({ id }) => id) };
+  if (timed.length < sound.length && sound.length > 1) return { kind: 'untimed', ids: listLeastLost(sound) };
   const [first, second] = timed;
   if (!first || !second) return { kind: 'best', id: sound[0]!.id, ahead: null };
   const even = timed.filter(({ seconds }) => seconds <= first.seconds * (1 + EVEN_WITHIN));
   if (even.length > 1) return { kind: 'even', ids: even.map(({ id }) => id) };
   return { kind: 'best', id: first.id, ahead: second.seconds / first.seconds - 1 };
+}
+
+function listLeastLost(sides: readonly JudgedSide[]): readonly number[] {
+  const least = Math.min(...sides.map(({ lost }) => lost));
+  return sides.filter(({ lost }) => lost === least).map(({ id }) => id);
 }
