@@ -1,7 +1,7 @@
 // Trials as they are shown. Types only.
 
 import type { DesignClass } from '../core/artwork';
-import type { Fit, GuessGroup, GuessProblem, GuessSum, Tested } from '../core/estimating';
+import type { GuessGroup, GuessProblem, GuessSum, Tested } from '../core/estimating';
 import type { Fabric, Grade, ShopFigureKey } from '../core/materials';
 import type { LookKind } from '../core/pressing';
 import type { LaterLook, LookReason } from '../core/scheduling';
@@ -225,7 +225,8 @@ export type LearnedStation = {
   readonly figures: readonly LearnedFigure[];
   readonly factors: readonly LearnedFactor[];
   readonly tested: Tested | null;
-  readonly band: Fit['band'] | null;
+  /** What nine in ten jobs take that are calculated at an hour with it, seconds. */
+  readonly hour: { readonly low: number; readonly high: number } | null;
   /** When it was taken into the shop's figures; null where it is not. */
   readonly takenAtMs: number | null;
 };

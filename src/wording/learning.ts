@@ -1,6 +1,6 @@
 // What the log teaches, in words.
 
-import { formatShare, type FormatSettings } from '../core/units';
+import { formatDuration, formatShare, type FormatSettings } from '../core/units';
 import type { LearnedStation } from '../views/trials';
 import { plural } from './plural';
 
@@ -19,3 +19,7 @@ export function describeTested({ before, after, heldOut }: Tested, settings: For
     return `${newest} are guessed no better by it: ${share(before)} off as it is, ${share(after)} with it.`;
   return `${newest} are ${share(before)} off with your figures, and ${share(after)} with those of the log.`;
 }
+
+/** How far jobs stray, of one that is calculated at an hour. */
+export const describeHour = ({ low, high }: NonNullable<LearnedStation['hour']>, settings: FormatSettings): string =>
+  `Of what it calculates at an hour, nine in ten take ${formatDuration(low, settings)} to ${formatDuration(high, settings)}.`;

@@ -4,10 +4,10 @@ import { randomExponential, randomLcg, randomNormal, randomUniform } from 'd3-ra
 import { median } from 'simple-statistics';
 import { describe, expect, it } from 'vitest';
 import {
+  bandAround,
   fitTimes,
   getStray,
   LEAST_LOGS,
-  predictBand,
   predictSeconds,
   startAfresh,
   testFit,
@@ -73,7 +73,7 @@ describe.each(SHOPS)('a shop made from $seed', (shop) => {
   it('new jobs lie within the bands nine times in ten', () => {
     const later = makeLogs({ ...shop, seed: shop.seed + 0.5 }, 2000);
     const inside = later.filter((log) => {
-      const { low, high } = predictBand(log, fit);
+      const { low, high } = bandAround(predictSeconds(log, fit), fit.band);
       return log.seconds >= low && log.seconds <= high;
     });
     expect(inside.length / later.length).toBeGreaterThan(0.85);

@@ -59,11 +59,10 @@ const plainSeconds = ({ amounts }: Pick<TimeLog, 'amounts'>, coefficients: reado
 export const predictSeconds = (log: Pick<TimeLog, 'amounts' | 'group'>, fit: Pick<Fit, 'coefficients' | 'factors'>) =>
   plainSeconds(log, fit.coefficients) * (fit.factors.get(log.group ?? Number.NaN)?.value ?? 1);
 
-/** Nine in ten logs lie between, seconds. */
-export function predictBand(log: Pick<TimeLog, 'amounts' | 'group'>, fit: Fit): { low: number; high: number } {
-  const seconds = predictSeconds(log, fit);
+/** Nine in ten logs of work that is calculated at so many seconds lie between, seconds. */
+export function bandAround(seconds: number, band: Fit['band']): { readonly low: number; readonly high: number } {
   const stray = getStray(seconds);
-  return { low: Math.max(0, seconds + fit.band.low * stray), high: seconds + fit.band.high * stray };
+  return { low: Math.max(0, seconds + band.low * stray), high: seconds + band.high * stray };
 }
 
 /** Those that count: a clock that was forgotten, or started late, is no minute of work. */

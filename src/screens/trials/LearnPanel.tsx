@@ -5,7 +5,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { enqueueSnackbar } from 'notistack';
 import { formatFigure, formatInstant } from '../../core/units';
 import type { LearnedStation, LearnedView } from '../../views/trials';
-import { describeLearned, describeTested } from '../../wording/learning';
+import { describeHour, describeLearned, describeTested } from '../../wording/learning';
 import { STATION_NAMES } from '../../wording/stations';
 import { callApi, wordsOf } from '../shared/api';
 import { useSettings } from '../shared/settings';
@@ -37,12 +37,13 @@ type Props = { readonly learned: LearnedStation; readonly leastLogs: number };
 
 function StationLearned({ learned, leastLogs }: Props) {
   const settings = useSettings();
-  const { station, figures, takenAtMs, tested } = learned;
+  const { station, figures, takenAtMs, tested, hour } = learned;
   return (
     <section className="below-3" aria-label={`${STATION_NAMES[station]}, learned`}>
       <h3 className="flat">{STATION_NAMES[station]}</h3>
       <p className="flat below-2">
-        {describeLearned(learned, leastLogs)} {tested && describeTested(tested, settings)}
+        {describeLearned(learned, leastLogs)} {tested && describeTested(tested, settings)}{' '}
+        {hour && describeHour(hour, settings)}
       </p>
       {figures.length > 0 && <LearnedTable learned={learned} />}
       <Take learned={learned} />

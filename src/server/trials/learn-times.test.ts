@@ -99,6 +99,8 @@ it('what is learned is taken into the figures, told against before, and put back
     expect(Math.abs(now.value / (was * [0.8, 1.25][vinylIds().indexOf(vinylId)]!) - 1)).toBeLessThan(0.05);
   expect(learned.tested!.before).toBeGreaterThan(0.15);
   expect(learned.tested!.after).toBeLessThan(0.03);
+  expect(learned.hour!.low).toBeLessThan(3600);
+  expect(learned.hour!.high).toBeGreaterThan(3600);
   takeLearned(shop, learned);
   for (const { key, now } of learned.figures) expect(getShop(shop).figures[key]).toBe(now.value);
   const taken = readWeeding();

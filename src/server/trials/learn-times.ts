@@ -1,6 +1,7 @@
 // What the log teaches of weeding and of loading the cutter: coefficients, a factor for each vinyl, how well it guesses.
 
 import {
+  bandAround,
   fitTimes,
   getWatchedSeconds,
   LEAST_LOGS,
@@ -12,7 +13,7 @@ import {
   type TimeLog,
 } from '../../core/estimating/index';
 import { getShopFigure, SHOP_FIGURES, type ShopFigureKey, type ShopFigures } from '../../core/materials/index';
-import { figure, groupBy } from '../../core/units/index';
+import { figure, groupBy, SECONDS_PER_HOUR } from '../../core/units/index';
 import { findTaken } from '../../data/learned-store';
 import { listCutStretches, listWeedStretches } from '../../data/minutes-store';
 import { findVinyls } from '../../data/shelf-store';
@@ -118,7 +119,7 @@ function learn(
     leftOut: logs.length - sound,
     fit,
     tested: fit ? testFit(logs, start) : null,
-    band: fit?.band ?? null,
+    hour: fit ? bandAround(SECONDS_PER_HOUR, fit.band) : null,
     takenAtMs: taken?.takenAtMs ?? null,
   };
 }
