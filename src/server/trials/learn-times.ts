@@ -79,7 +79,7 @@ function learnCutter(shop: ShopContext): LearnedStation {
         machineSeconds.reduce((all, seconds) => all + getWatchedSeconds(seconds, figures), 0),
       );
       return {
-        amounts: [sum(({ loads }) => loads), watched / figures.cutterWatchSeconds],
+        amounts: [sum(({ loads }) => loads), watched > 0 ? watched / figures.cutterWatchSeconds : 0],
         group: null,
         // The clock runs for the set-up too, which is a line of its own.
         seconds: items[0]!.seconds - sum(({ setupSeconds }) => setupSeconds),
