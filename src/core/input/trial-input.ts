@@ -1,6 +1,7 @@
 // What may be entered of a trial.
 
 import * as yup from 'yup';
+import { WIDTH_RANGE_MM } from '../artwork';
 import {
   FIGURE_RANGE,
   PRESET_USES,
@@ -70,7 +71,7 @@ export const sideInput = yup
     name: shortText('Name', 80),
     axis: oneOf<SideAxis>('What differs', SIDE_AXES),
     artworkId: rowId('Drawing'),
-    widthMm: numberBetween('Width', 5, 2000, 'In mm.'),
+    widthMm: numberBetween('Width', WIDTH_RANGE_MM.least, WIDTH_RANGE_MM.most, 'In mm.'),
     pieces: wholeBetween('Pieces', 1, 500, 'So many are made with each.'),
     fabric: oneOf<Fabric>('On', FABRIC_NAMES),
     candidates: yup

@@ -77,6 +77,10 @@ export type SideVerdict =
   /** `ahead`: by what share of its own time the next one takes longer; null where there is no other. */
   | { readonly kind: 'best'; readonly id: number; readonly ahead: number | null };
 
+/** The candidates that a verdict speaks of, by id, in its order. */
+export const listNamed = (verdict: SideVerdict): readonly number[] =>
+  'ids' in verdict ? verdict.ids : 'id' in verdict ? [verdict.id] : [];
+
 /** Closer than this, as a share, two times say the same. */
 const EVEN_WITHIN = 0.1;
 

@@ -16,6 +16,7 @@ import { callApi, wordsOf } from '../shared/api';
 import LookDialog from '../shared/LookDialog';
 import { NumberInput } from '../shared/NumberInput';
 import { useSendOnce } from '../shared/use-send-once';
+import { WidthField } from '../artwork/WidthField';
 import { VinylAndLot } from './VinylAndLot';
 
 type Candidate = { readonly vinylId: number | null; readonly lotId: number | null; readonly label: string };
@@ -23,7 +24,8 @@ type Wish = {
   readonly name: string;
   readonly axis: SideAxis;
   readonly artwork: { readonly id: number; readonly name: string } | null;
-  readonly widthMm: number;
+  /** Null while what is typed is no length. */
+  readonly widthMm: number | null;
   readonly pieces: number;
   readonly fabric: Fabric;
   readonly candidates: readonly Candidate[];
@@ -47,6 +49,7 @@ const listCandidates = ({ axis, candidates }: Wish): readonly Candidate[] =>
 
 const isComplete = (wish: Wish): boolean =>
   wish.artwork !== null &&
+  wish.widthMm !== null &&
   listCandidates(wish).every(
     ({ vinylId, label }) => vinylId !== null && (wish.axis === 'vinyl' || label.trim() !== ''),
   );
@@ -121,14 +124,7 @@ function WhatIsMade({ wish, onWish }: PartProps) {
         />
       </div>
       <div className="fields">
-        <NumberInput
-          shown
-          label="Width"
-          unit="mm"
-          value={widthMm}
-          least={5}
-          onChange={(mm) => onWish({ ...wish, widthMm: mm })}
-        />
+        <WidthField widthMm={widthMm} onChange={(mm) => onWish({ ...wish, widthMm: mm })} />
         <NumberInput
           shown
           whole

@@ -2,6 +2,7 @@
 
 import Button from '@mui/material/Button';
 import { FABRICS } from '../../core/materials';
+import { listNamed } from '../../core/trials';
 import { formatLength } from '../../core/units';
 import type { FrameView } from '../../views/frame';
 import type { SideView } from '../../views/trials';
@@ -28,7 +29,7 @@ function SidePage({ initial }: { readonly initial: SideView }) {
   const { side } = at;
   const settings = useSettings();
   const { verdict, candidates } = side;
-  const named = 'ids' in verdict ? verdict.ids : 'id' in verdict ? [verdict.id] : [];
+  const named = listNamed(verdict);
   const names = named.map((id) => candidates.find((one) => one.id === id)?.name ?? '');
   return (
     <>

@@ -7,7 +7,7 @@ import { heavyWork } from '../heavy/heavy-work';
 import { toThread } from '../heavy/shop-in-thread';
 
 const LIMIT_MS = 30_000;
-const tooMuch = () => new ShopError('busy', { reason: 'stopped' });
+const tooMuch = () => new ShopError('busy', { reason: 'log-too-slow' });
 
 export const learnInThread = (shop: ShopContext): Promise<LearnedView> =>
   heavyWork.run<LearnedView>({ kind: 'learn', task: toThread(shop), limitMs: LIMIT_MS, tooMuch });

@@ -1,7 +1,7 @@
 // Trials side by side as they are shown: one with its candidates and what follows from them, and the list.
 
 import { hasFailed } from '../../core/pressing/index';
-import { believeRate, judgeSides, tellRate, type SideVerdict } from '../../core/trials/index';
+import { believeRate, judgeSides, listNamed, tellRate } from '../../core/trials/index';
 import { dayOf, groupBy } from '../../core/units/index';
 import { findMadeFrom } from '../../data/artwork-store';
 import { listLaterOfCandidates } from '../../data/later-look-store';
@@ -69,9 +69,6 @@ function judge(side: StoredSide, candidates: readonly StoredCandidate[], about: 
   );
 }
 
-const namedBy = (verdict: SideVerdict): readonly number[] =>
-  'ids' in verdict ? verdict.ids : 'id' in verdict ? [verdict.id] : [];
-
 /** @throws ShopError not-found */
 export function loadSide(shop: ShopContext, id: number): SideView {
   const { side, candidates } = requireSide(shop, id);
@@ -124,7 +121,7 @@ export function listSides(shop: ShopContext): readonly SideRow[] {
     return {
       ...{ id, name, axis, startedAtMs, verdict },
       names: [...nameOf.values()],
-      best: namedBy(verdict).map((one) => nameOf.get(one) ?? ''),
+      best: listNamed(verdict).map((one) => nameOf.get(one) ?? ''),
     };
   });
 }

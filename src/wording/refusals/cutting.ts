@@ -24,6 +24,8 @@ export const CUTTING = {
   'ladder-nothing-told': () => 'Nothing was told yet: there is nothing to take back.',
   'ladder-not-clean': () => 'No cut came out clean yet. Go on until one does.',
   'lot-of-other': () => 'This lot is of another vinyl. Choose one of its own lots.',
+  'log-too-slow': () =>
+    'Looking through the log takes too long just now. Your figures are as they were: try again later.',
   'nothing-learned': () => 'The log says too little yet. Work with the clock running, and come back.',
   'same-twice': () => 'Two of them are the same lot of the same vinyl: nothing would tell them apart.',
   'more-lost-than-made': () => 'More were lost than were made. Count again: pieces of the drawing, not bits of it.',
