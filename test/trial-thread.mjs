@@ -17,6 +17,8 @@ export default async function run({ task, meter }) {
     case 'wait':
       await new Promise((resolve) => setTimeout(resolve, task.ms));
       return task.answer;
+    case 'which':
+      return number;
     case 'die':
       await new Promise((resolve) => setTimeout(resolve, 300));
       return process.exit(1);

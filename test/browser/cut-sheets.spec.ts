@@ -170,7 +170,7 @@ test('a piece is moved to another sheet, and the day’s loads are proposed, lai
   for (const box of await day.getByRole('checkbox').all()) if (await box.isEnabled()) await box.uncheck();
   await day.getByRole('checkbox', { name: /^Quay Hold, black/ }).check();
   await day.getByRole('button', { name: 'Lay them out' }).click();
-  await expect(day).toContainText(/24 parts on .* of Quay Hold, black.*; saved\./, { timeout: 40_000 });
+  await expect(day).toContainText(/24 parts on .* of Quay Hold, black.*; saved\./, { timeout: 90_000 });
   await expect(
     page.getByRole('navigation', { name: 'Vinyls' }).getByRole('button', { name: /^24 parts on/ }),
   ).toBeVisible();

@@ -194,7 +194,7 @@ test('a heavy drawing is shown before it is measured, and measuring it can be st
   await page.getByRole('button', { name: 'Stop' }).click();
   await expect(page.getByRole('status').filter({ hasText: 'Measuring was stopped' })).toBeVisible();
   await page.getByRole('button', { name: 'Go on with it' }).click();
-  await expect(page.getByRole('heading', { name: /1 layer, 2600 pieces/ })).toBeVisible({ timeout: 20_000 });
+  await expect(page.getByRole('heading', { name: /1 layer, 2600 pieces/ })).toBeVisible({ timeout: 60_000 });
 });
 
 test('two windows: the second save of an artwork is told, and what was typed stays', async ({ page, context }) => {

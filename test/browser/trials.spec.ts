@@ -57,7 +57,7 @@ test('a ladder runs by itself, is confirmed by a fine design, and its setting is
   await expect(page.getByRole('heading', { name: 'Not known yet' })).toBeVisible();
   await hurry(page);
   await page.getByRole('button', { name: 'Let it run by itself' }).click();
-  await expect(page.getByRole('button', { name: 'Cut the fine design' })).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByRole('button', { name: 'Cut the fine design' })).toBeVisible({ timeout: 120_000 });
   expect((await new AxeBuilder({ page }).analyze()).violations.map(({ id }) => id)).toEqual([]);
   const heading = (await page.getByRole('heading', { level: 1 }).textContent())!;
   const grams = Number(/^(\d+) g/.exec(heading)![1]);

@@ -9,7 +9,7 @@ test.beforeAll(() => server.start());
 test.afterAll(() => server.remove());
 
 /** Sooner than any page asks by itself. */
-const SOON = { timeout: 3000 };
+const SOON = { timeout: 10_000 };
 
 test('a timer that is started in one window runs in the other, on whatever page', async ({ page, context }) => {
   await open(page, `${server.address}/shop`);

@@ -48,6 +48,22 @@ describe('heavy work', () => {
     expect(await next).toBe('next');
   });
 
+  it('keeps its thread where what is left ends soon, and ends it where it does not', async () => {
+    const leaveAfter = async (ms: number) => {
+      const left = new AbortController();
+      const job = run({ do: 'wait', ms }, 'left', left.signal);
+      await new Promise((resolve) => setTimeout(resolve, 50));
+      left.abort();
+      await expect(job).rejects.toMatchObject({ refusal: { reason: 'stopped' } });
+      expect(listOf('left')).toEqual([]);
+    };
+    const number = await run({ do: 'which' });
+    await leaveAfter(150);
+    expect(await run({ do: 'which' })).toBe(number);
+    await leaveAfter(60_000);
+    expect(await run({ do: 'which' })).not.toBe(number);
+  });
+
   it('begins nothing for who has left already', async () => {
     await expect(run({ do: 'work', ms: 1 }, 'gone', AbortSignal.abort())).rejects.toMatchObject({
       refusal: { reason: 'stopped' },

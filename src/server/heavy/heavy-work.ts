@@ -30,6 +30,8 @@ const MEMORY_MB = 500;
 const THREADS = Math.max(1, availableParallelism() - 1);
 const countThreads = (kind: HeavyKind): number => (kind === 'letter' ? Math.max(2, THREADS) : THREADS);
 const WARM_MS = 2 * 60_000;
+/** A thread costs about a second to start: work that nobody waits for any more is let finish, if it does so soon. */
+const LET_FINISH_MS = 500;
 
 export type HeavyWish = {
   readonly kind: HeavyKind;
@@ -46,6 +48,8 @@ type Job = HeavyWish & {
   readonly reject: (error: Error) => void;
   /** Ends its thread; set while it is under way. */
   end: (() => void) | null;
+  /** Nobody waits for it any more. */
+  left: boolean;
 };
 
 const stopped = () => new ShopError('busy', { reason: 'stopped' });
@@ -75,7 +79,7 @@ class Crew {
     if (waiting >= MOST_WAITING[this.kind])
       return Promise.reject(new ShopError('busy', { reason: 'queue-full', waiting }));
     return new Promise((resolve, reject) => {
-      const job: Job = { ...wish, asking, meter: makeMeter(), resolve, reject, end: null };
+      const job: Job = { ...wish, asking, meter: makeMeter(), resolve, reject, end: null, left: false };
       asking.signal?.addEventListener('abort', () => this.stop(job), { once: true });
       this.queue.push(job, asking.caller);
       this.startNext();
@@ -84,8 +88,8 @@ class Crew {
 
   list(caller: string): readonly HeavyView[] {
     const { kind } = this;
-    const running = [...this.running].map(({ asking }) => ({ asking, before: 0 }));
-    const waiting = this.queue.list().map(({ asking }, place) => ({ asking, before: place + running.length }));
+    const running = [...this.running].filter(({ left }) => !left).map(({ asking }) => ({ asking, before: 0 }));
+    const waiting = this.queue.list().map(({ asking }, place) => ({ asking, before: place + this.running.size }));
     return [...running, ...waiting]
       .filter(({ asking }) => asking.caller === caller)
       .map(({ before }) => ({ kind, before }));
@@ -96,8 +100,9 @@ class Crew {
   }
 
   private stop(job: Job): void {
-    if (this.queue.remove(job)) job.reject(stopped());
-    else job.end?.();
+    job.left = true;
+    job.reject(stopped());
+    if (!this.queue.remove(job)) setTimeout(() => job.end?.(), LET_FINISH_MS);
   }
 
   private startNext(): void {
