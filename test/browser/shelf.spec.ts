@@ -132,7 +132,7 @@ test('what to buy is worked out, ordered, printed, received in part and survives
   page,
 }) => {
   await open(page, `${server.address}/shelf/buy`);
-  await expect(page.getByRole('heading', { name: /^Buy for \d/ })).toBeVisible({ timeout: 20_000 });
+  await expect(page.getByRole('heading', { name: /^Buy for \d/ })).toBeVisible();
   const basket = page.getByRole('region', { name: 'Basket' });
   await expect(basket).toContainText('Proven: no other choice of packs costs less.');
   await page.getByLabel('Also needed').fill('Lab coat, polycotton, M');
