@@ -3,6 +3,7 @@ import { defineConfig } from '@playwright/test';
 export default defineConfig({
   testDir: 'test/browser',
   testMatch: '**/*.spec.ts',
+  globalSetup: './test/browser/seed-once.ts',
   workers: 1,
   retries: 0,
   // These only end what hangs: how fast a page is is a matter of the benches, and a busy machine is no fault of the page.

@@ -10,8 +10,8 @@ const address = `http://localhost:${process.env.PORT ?? 4321}`;
 const views = {
   today: '/',
   orders: '/orders',
-  order: '/orders/13',
-  'read-back': '/orders/13/read-back',
+  order: '/orders/120',
+  'read-back': '/orders/120/read-back',
   stall: '/orders/stall',
   artwork: '/artwork/2',
   placing: '/items/7/placing',

@@ -11,7 +11,8 @@ import {
 } from '../core/artwork';
 import { toLikePattern } from './like';
 import type { Database } from './database';
-import { isIn } from './is-in';
+import { isIn, isInThose, those } from './is-in';
+import { prepareOnce } from './prepared';
 import { artworkOriginals, artworks } from './schema';
 
 /** What measuring a file gives. */
@@ -68,18 +69,20 @@ export function findArtworks(db: Database, ids: readonly number[]): readonly Sto
 export type MadeFrom = Pick<StoredArtwork, 'id' | 'name' | 'measurement' | 'layerNames' | 'steps' | 'version'>;
 
 export const findMadeFrom = (db: Database, ids: readonly number[]): readonly MadeFrom[] =>
-  db
-    .select({
-      id: artworks.id,
-      name: artworks.name,
-      measurement: artworks.measurement,
-      layerNames: artworks.layerNames,
-      steps: artworks.steps,
-      version: artworks.version,
-    })
-    .from(artworks)
-    .where(isIn(artworks.id, ids))
-    .all();
+  prepareOnce(db, 'made from', () =>
+    db
+      .select({
+        id: artworks.id,
+        name: artworks.name,
+        measurement: artworks.measurement,
+        layerNames: artworks.layerNames,
+        steps: artworks.steps,
+        version: artworks.version,
+      })
+      .from(artworks)
+      .where(isInThose(artworks.id))
+      .prepare(),
+  ).all(those(ids));
 
 export const findArtwork = (db: Database, id: number): StoredArtwork | null => findArtworks(db, [id])[0] ?? null;
 

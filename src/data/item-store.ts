@@ -5,7 +5,8 @@ import { listAllPlacements, PLAIN_DETAILS, type ItemPlan, type AcceptedCost, typ
 import { groupBy } from '../core/units';
 import { toLikePattern } from './like';
 import type { Database } from './database';
-import { isIn } from './is-in';
+import { isIn, isInThose, those } from './is-in';
+import { prepareOnce } from './prepared';
 import { itemCostRests, itemCosts, itemPlacements, items, itemVinyls } from './schema';
 
 export type ItemFields = ItemPlan & { readonly name: string; readonly quantity: number };
@@ -17,20 +18,20 @@ export type StoredItem = ItemFields & {
 };
 
 function assembleItems(db: Database, rows: readonly (typeof items.$inferSelect)[]): readonly StoredItem[] {
-  const ids = rows.map((row) => row.id);
-  const vinyls = groupBy(
-    db.select().from(itemVinyls).where(isIn(itemVinyls.itemId, ids)).orderBy(asc(itemVinyls.layerIndex)).all(),
-    (row) => `${row.itemId} ${row.position}`,
+  const ids = those(rows.map((row) => row.id));
+  const vinylsOf = prepareOnce(db, 'vinyls of items', () =>
+    db.select().from(itemVinyls).where(isInThose(itemVinyls.itemId)).orderBy(asc(itemVinyls.layerIndex)).prepare(),
   );
-  const placements = groupBy(
+  const placementsOf = prepareOnce(db, 'placements of items', () =>
     db
       .select()
       .from(itemPlacements)
-      .where(isIn(itemPlacements.itemId, ids))
+      .where(isInThose(itemPlacements.itemId))
       .orderBy(asc(itemPlacements.position))
-      .all(),
-    (row) => row.itemId,
+      .prepare(),
   );
+  const vinyls = groupBy(vinylsOf.all(ids), (row) => `${row.itemId} ${row.position}`);
+  const placements = groupBy(placementsOf.all(ids), (row) => row.itemId);
   return rows.map(({ archivedAtMs, details, ...fields }) => ({
     ...fields,
     archived: archivedAtMs !== null,
@@ -122,7 +123,8 @@ export const nameItems = (db: Database, ids: readonly number[]): ReadonlyMap<num
 
 /** Items by id, also those taken off the list. */
 export function findItems(db: Database, ids: readonly number[]): readonly StoredItem[] {
-  return assembleItems(db, db.select().from(items).where(isIn(items.id, ids)).all());
+  const statement = prepareOnce(db, 'items', () => db.select().from(items).where(isInThose(items.id)).prepare());
+  return assembleItems(db, statement.all(those(ids)));
 }
 
 export const findItem = (db: Database, id: number): StoredItem | null => findItems(db, [id])[0] ?? null;

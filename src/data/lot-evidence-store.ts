@@ -5,6 +5,7 @@ import { desc, eq, inArray, sql, type SQL } from 'drizzle-orm';
 import { FILM_CAUSES, type PartEvent } from '../core/orders';
 import type { Database } from './database';
 import { isIn } from './is-in';
+import { prepareOnce } from './prepared';
 import { lotEvidence, partEvents, parts } from './schema';
 import { sumFilledSides } from './side-store';
 
@@ -44,16 +45,28 @@ export const NO_LOT = 0;
 
 /** Negative: it is taken back. */
 export function addToLot(db: Database, row: typeof lotEvidence.$inferInsert): void {
-  const { vinylId, lotId, design } = lotEvidence;
-  const set = {
-    tries: sql`${lotEvidence.tries} + ${row.tries}`,
-    failures: sql`${lotEvidence.failures} + ${row.failures}`,
-    lastAtMs: sql`max(${lotEvidence.lastAtMs}, ${row.lastAtMs})`,
-  };
-  db.insert(lotEvidence)
-    .values(row)
-    .onConflictDoUpdate({ target: [vinylId, lotId, design], set })
-    .run();
+  const add = prepareOnce(db, 'add to lot evidence', () => {
+    const { vinylId, lotId, design } = lotEvidence;
+    const set = {
+      tries: sql`${lotEvidence.tries} + excluded.tries`,
+      failures: sql`${lotEvidence.failures} + excluded.failures`,
+      lastAtMs: sql`max(${lotEvidence.lastAtMs}, excluded.last_at_ms)`,
+    };
+    const values = {
+      vinylId: sql.placeholder('vinylId'),
+      lotId: sql.placeholder('lotId'),
+      design: sql.placeholder('design'),
+      tries: sql.placeholder('tries'),
+      failures: sql.placeholder('failures'),
+      lastAtMs: sql.placeholder('lastAtMs'),
+    };
+    return db
+      .insert(lotEvidence)
+      .values(values)
+      .onConflictDoUpdate({ target: [vinylId, lotId, design], set })
+      .prepare();
+  });
+  add.run(row);
 }
 
 export type LotEvidence = typeof lotEvidence.$inferSelect;

@@ -4,7 +4,8 @@
 import { and, desc, eq, sql } from 'drizzle-orm';
 import { type LineQuote, type Station } from '../core/orders';
 import type { Database } from './database';
-import { isIn } from './is-in';
+import { isIn, isInThose, those } from './is-in';
+import { prepareOnce } from './prepared';
 import { cutStretches, orderLines, parts, pieceMinutes, pieces, weedStretches } from './schema';
 
 export type PieceMinutes = typeof pieceMinutes.$inferSelect;
@@ -26,13 +27,22 @@ export function saveMinutes(
   db: Database,
   { pieces: done, stretches }: { readonly pieces: readonly PieceMinutes[]; readonly stretches: readonly CutStretch[] },
 ): void {
-  for (const row of done) {
-    const { seconds, atMs } = row;
-    db.insert(pieceMinutes)
+  const keep = prepareOnce(db, 'keep piece minutes', () => {
+    const row = {
+      pieceId: sql.placeholder('pieceId'),
+      station: sql.placeholder('station'),
+      itemId: sql.placeholder('itemId'),
+      seconds: sql.placeholder('seconds'),
+      atMs: sql.placeholder('atMs'),
+    };
+    const set = { seconds: sql`excluded.seconds`, atMs: sql`excluded.at_ms` };
+    return db
+      .insert(pieceMinutes)
       .values(row)
-      .onConflictDoUpdate({ target: [pieceMinutes.pieceId, pieceMinutes.station], set: { seconds, atMs } })
-      .run();
-  }
+      .onConflictDoUpdate({ target: [pieceMinutes.pieceId, pieceMinutes.station], set })
+      .prepare();
+  });
+  for (const row of done) keep.run(row);
   for (const row of stretches) db.insert(cutStretches).values(row).onConflictDoNothing().run();
 }
 
@@ -43,13 +53,18 @@ export function dropMinutes(db: Database): void {
 
 /** Seconds of the newest pieces of an item at a station, the newest first. */
 export const loadPieceSeconds = (db: Database, itemId: number, station: Station, newest: number): readonly number[] =>
-  db
-    .select({ seconds: pieceMinutes.seconds })
-    .from(pieceMinutes)
-    .where(and(eq(pieceMinutes.itemId, itemId), eq(pieceMinutes.station, station)))
-    .orderBy(desc(pieceMinutes.atMs), desc(pieceMinutes.pieceId))
-    .limit(newest)
-    .all()
+  prepareOnce(db, 'seconds of pieces', () =>
+    db
+      .select({ seconds: pieceMinutes.seconds })
+      .from(pieceMinutes)
+      .where(
+        and(eq(pieceMinutes.itemId, sql.placeholder('itemId')), eq(pieceMinutes.station, sql.placeholder('station'))),
+      )
+      .orderBy(desc(pieceMinutes.atMs), desc(pieceMinutes.pieceId))
+      .limit(sql.placeholder('newest'))
+      .prepare(),
+  )
+    .all({ itemId, station, newest })
     .map((row) => row.seconds);
 
 /** The newest stretches at the cutter that an item was part of, with what else was cut in them. */
@@ -81,26 +96,31 @@ export type LoggedPart = {
 
 /** Of the pieces that these parts are of, all parts: their item, and what their line was calculated at. */
 export function loadPartsOfPieces(db: Database, partIds: readonly number[]): readonly LoggedPart[] {
-  const touched = db.select({ id: parts.pieceId }).from(parts).where(isIn(parts.id, partIds)).as('touched');
-  const rows = db
-    .selectDistinct({
-      id: parts.id,
-      pieceId: parts.pieceId,
-      layerIndex: parts.layerIndex,
-      lineId: pieces.lineId,
-      partsOfPiece: sql<number>`(select count(*) from parts other where other.piece_id = ${parts.pieceId})`,
-    })
-    .from(touched)
-    .innerJoin(parts, eq(parts.pieceId, touched.id))
-    .innerJoin(pieces, eq(pieces.id, parts.pieceId))
-    .orderBy(parts.id)
-    .all();
+  const rows = prepareOnce(db, 'parts of pieces', () => {
+    const touched = db.select({ id: parts.pieceId }).from(parts).where(isInThose(parts.id)).as('touched');
+    return db
+      .selectDistinct({
+        id: parts.id,
+        pieceId: parts.pieceId,
+        layerIndex: parts.layerIndex,
+        lineId: pieces.lineId,
+        partsOfPiece: sql<number>`(select count(*) from parts other where other.piece_id = ${parts.pieceId})`,
+      })
+      .from(touched)
+      .innerJoin(parts, eq(parts.pieceId, touched.id))
+      .innerJoin(pieces, eq(pieces.id, parts.pieceId))
+      .orderBy(parts.id)
+      .prepare();
+  }).all(those(partIds));
   const lines = new Map(
-    db
-      .select({ id: orderLines.id, itemId: orderLines.itemId, quote: orderLines.quote })
-      .from(orderLines)
-      .where(isIn(orderLines.id, [...new Set(rows.map((row) => row.lineId))]))
-      .all()
+    prepareOnce(db, 'quotes of lines', () =>
+      db
+        .select({ id: orderLines.id, itemId: orderLines.itemId, quote: orderLines.quote })
+        .from(orderLines)
+        .where(isInThose(orderLines.id))
+        .prepare(),
+    )
+      .all(those([...new Set(rows.map((row) => row.lineId))]))
       .map((line) => [line.id, line]),
   );
   return rows.map(({ lineId, ...row }) => {

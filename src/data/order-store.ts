@@ -4,10 +4,10 @@ import { and, asc, eq, isNull, sql } from 'drizzle-orm';
 import type { OrderEvent, OrderTerms, PartEvent, PartNow, PieceGone } from '../core/orders';
 import { groupBy, type Minor } from '../core/units';
 import type { Database } from './database';
-import { isIn } from './is-in';
+import { isIn, isInThose, those } from './is-in';
 import { addOrderEvent } from './order-event-store';
 import { insertLines, type LineFields, type NewLine } from './order-line-store';
-import { insertRow } from './prepared';
+import { insertRow, prepareOnce } from './prepared';
 import { customers, orderEvents, orderLines, orders, partEvents, parts, pieces } from './schema';
 import { toCustomer, type StoredCustomer } from './customer-store';
 
@@ -83,14 +83,16 @@ export const findOrderIdsOfLines = (db: Database, lineIds: readonly number[]): r
     .map((row) => row.id);
 
 export function findOrderIdsOfParts(db: Database, partIds: readonly number[]): readonly number[] {
-  return db
-    .selectDistinct({ id: orderLines.orderId })
-    .from(parts)
-    .innerJoin(pieces, eq(pieces.id, parts.pieceId))
-    .innerJoin(orderLines, eq(orderLines.id, pieces.lineId))
-    .where(isIn(parts.id, partIds))
-    .all()
-    .map((row) => row.id);
+  const statement = prepareOnce(db, 'orders of parts', () =>
+    db
+      .selectDistinct({ id: orderLines.orderId })
+      .from(parts)
+      .innerJoin(pieces, eq(pieces.id, parts.pieceId))
+      .innerJoin(orderLines, eq(orderLines.id, pieces.lineId))
+      .where(isInThose(parts.id))
+      .prepare(),
+  );
+  return statement.all(those(partIds)).map((row) => row.id);
 }
 
 /** The orders in the order asked for, with all that happened to their parts; ids that are not there are left out. */
@@ -108,22 +110,11 @@ export function loadOrders(db: Database, ids: readonly number[]): readonly Store
 /** The orders in the order asked for; ids that are not there are left out. */
 export function loadStandingOrders(db: Database, ids: readonly number[]): readonly StandingOrder[] {
   if (ids.length === 0) return [];
-  const wanted = [...ids];
-  const heads = db
-    .select()
-    .from(orders)
-    .innerJoin(customers, eq(customers.id, orders.customerId))
-    .where(isIn(orders.id, wanted))
-    .all();
-  const lines = groupBy(
-    db.select().from(orderLines).where(isIn(orderLines.orderId, wanted)).orderBy(asc(orderLines.id)).all(),
-    (line) => line.orderId,
-  );
-  const happened = groupBy(
-    db.select().from(orderEvents).where(isIn(orderEvents.orderId, wanted)).orderBy(asc(orderEvents.id)).all(),
-    (event) => event.orderId,
-  );
-  const ownParts = groupBy(loadParts(db, wanted), (part) => part.orderId);
+  const wanted = those(ids);
+  const heads = prepareHeads(db).all(wanted);
+  const lines = groupBy(prepareLines(db).all(wanted), (line) => line.orderId);
+  const happened = groupBy(prepareEvents(db).all(wanted), (event) => event.orderId);
+  const ownParts = groupBy(prepareParts(db).all(wanted), (part) => part.orderId);
   const byId = new Map(
     heads.map(
       ({
@@ -155,56 +146,75 @@ export function loadStandingOrders(db: Database, ids: readonly number[]): readon
   return ids.flatMap((id) => byId.get(id) ?? []);
 }
 
-const loadParts = (
-  db: Database,
-  orderIds: readonly number[],
-): readonly (StandingPart & { readonly orderId: number })[] =>
-  db
-    .select({
-      id: parts.id,
-      pieceId: pieces.id,
-      pieceNumber: pieces.number,
-      lineId: pieces.lineId,
-      layerIndex: parts.layerIndex,
-      vinylId: parts.vinylId,
-      state: parts.state,
-      broken: parts.broken,
-      recut: parts.recut,
-      gone: pieces.gone,
-      orderId: orderLines.orderId,
-    })
-    .from(parts)
-    .innerJoin(pieces, eq(pieces.id, parts.pieceId))
-    .innerJoin(orderLines, eq(orderLines.id, pieces.lineId))
-    .where(isIn(orderLines.orderId, orderIds))
-    .orderBy(asc(pieces.number), asc(parts.layerIndex))
-    .all();
+const prepareHeads = (db: Database) =>
+  prepareOnce(db, 'orders', () =>
+    db
+      .select()
+      .from(orders)
+      .innerJoin(customers, eq(customers.id, orders.customerId))
+      .where(isInThose(orders.id))
+      .prepare(),
+  );
+const prepareLines = (db: Database) =>
+  prepareOnce(db, 'lines of orders', () =>
+    db.select().from(orderLines).where(isInThose(orderLines.orderId)).orderBy(asc(orderLines.id)).prepare(),
+  );
+const prepareEvents = (db: Database) =>
+  prepareOnce(db, 'events of orders', () =>
+    db.select().from(orderEvents).where(isInThose(orderEvents.orderId)).orderBy(asc(orderEvents.id)).prepare(),
+  );
+
+const prepareParts = (db: Database) =>
+  prepareOnce(db, 'parts of orders', () =>
+    db
+      .select({
+        id: parts.id,
+        pieceId: pieces.id,
+        pieceNumber: pieces.number,
+        lineId: pieces.lineId,
+        layerIndex: parts.layerIndex,
+        vinylId: parts.vinylId,
+        state: parts.state,
+        broken: parts.broken,
+        recut: parts.recut,
+        gone: pieces.gone,
+        orderId: orderLines.orderId,
+      })
+      .from(parts)
+      .innerJoin(pieces, eq(pieces.id, parts.pieceId))
+      .innerJoin(orderLines, eq(orderLines.id, pieces.lineId))
+      .where(isInThose(orderLines.orderId))
+      .orderBy(asc(pieces.number), asc(parts.layerIndex))
+      .prepare(),
+  );
 
 /** By part. */
 function loadPartEvents(db: Database, orderIds: readonly number[]): ReadonlyMap<number, readonly PartEvent[]> {
-  const events = db
-    .select({
-      id: partEvents.id,
-      partId: partEvents.partId,
-      kind: partEvents.kind,
-      atMs: partEvents.atMs,
-      undoes: partEvents.undoes,
-      cause: partEvents.cause,
-      blankLost: partEvents.blankLost,
-      recut: partEvents.recut,
-      sessionId: partEvents.sessionId,
-      vinylCost: partEvents.vinylCost,
-      blankCost: partEvents.blankCost,
-      wearCost: partEvents.wearCost,
-    })
-    .from(partEvents)
-    .innerJoin(parts, eq(parts.id, partEvents.partId))
-    .innerJoin(pieces, eq(pieces.id, parts.pieceId))
-    .innerJoin(orderLines, eq(orderLines.id, pieces.lineId))
-    .where(isIn(orderLines.orderId, orderIds))
-    .orderBy(asc(partEvents.id))
-    .all();
-  return groupBy(events, (event) => event.partId);
+  const statement = prepareOnce(db, 'part events of orders', () =>
+    db
+      .select({
+        id: partEvents.id,
+        partId: partEvents.partId,
+        kind: partEvents.kind,
+        atMs: partEvents.atMs,
+        undoes: partEvents.undoes,
+        cause: partEvents.cause,
+        blankLost: partEvents.blankLost,
+        recut: partEvents.recut,
+        sessionId: partEvents.sessionId,
+        vinylCost: partEvents.vinylCost,
+        blankCost: partEvents.blankCost,
+        wearCost: partEvents.wearCost,
+      })
+      .from(partEvents)
+      .innerJoin(parts, eq(parts.id, partEvents.partId))
+      .innerJoin(pieces, eq(pieces.id, parts.pieceId))
+      .innerJoin(orderLines, eq(orderLines.id, pieces.lineId))
+      .where(isInThose(orderLines.orderId))
+      .orderBy(asc(partEvents.id))
+      .prepare(),
+  );
+  return groupBy(statement.all(those(orderIds)), (event) => event.partId);
 }
 
 export const findOrder = (db: Database, id: number): StoredOrder | null => loadOrders(db, [id])[0] ?? null;

@@ -3,11 +3,16 @@
 import { and, eq, ne } from 'drizzle-orm';
 import type { StoredPacking } from '../core/costing';
 import type { Database } from './database';
-import { isIn } from './is-in';
+import { isInThose, those } from './is-in';
+import { prepareOnce } from './prepared';
 import { layerPackings } from './schema';
 
 export const loadPackings = (db: Database, artworkIds: readonly number[]): readonly StoredPacking[] =>
-  artworkIds.length === 0 ? [] : db.select().from(layerPackings).where(isIn(layerPackings.artworkId, artworkIds)).all();
+  artworkIds.length === 0
+    ? []
+    : prepareOnce(db, 'packings', () =>
+        db.select().from(layerPackings).where(isInThose(layerPackings.artworkId)).prepare(),
+      ).all(those(artworkIds));
 
 /**
  * In place of what was stored of that layer at that width, roll and number. Layouts of older versions of its drawing are

@@ -1,10 +1,10 @@
 // Sheets of loads on their way through the cutter, and what they tell of lots, settings and blades afterwards.
 
-import { and, asc, desc, eq, inArray, isNotNull } from 'drizzle-orm';
+import { and, asc, desc, eq, inArray, isNotNull, sql } from 'drizzle-orm';
 import type { CleanTest } from '../core/cutting';
 import type { Database } from './database';
 import { isIn } from './is-in';
-import { insertRow } from './prepared';
+import { insertRow, prepareOnce } from './prepared';
 import { machines, sheetCuts } from './schema';
 
 export type StoredSheetCut = typeof sheetCuts.$inferSelect;
@@ -13,7 +13,14 @@ export type SheetCutChange = Partial<Omit<NewSheetCut, 'id' | 'sessionId' | 'she
 
 /** Of a piece of work, by sheet. */
 export const loadSheetCuts = (db: Database, sessionId: number): readonly StoredSheetCut[] =>
-  db.select().from(sheetCuts).where(eq(sheetCuts.sessionId, sessionId)).orderBy(asc(sheetCuts.sheet)).all();
+  prepareOnce(db, 'sheets of work', () =>
+    db
+      .select()
+      .from(sheetCuts)
+      .where(eq(sheetCuts.sessionId, sql.placeholder('sessionId')))
+      .orderBy(asc(sheetCuts.sheet))
+      .prepare(),
+  ).all({ sessionId });
 
 /** Of all work on a saved sheet, the latest first. */
 export const loadCutsOfSaved = (db: Database, savedSheetId: number): readonly StoredSheetCut[] =>

@@ -1,12 +1,12 @@
 // Vinyls and blanks.
 
-import { and, asc, eq, isNull, like, or, sql } from 'drizzle-orm';
+import { and, asc, eq, getTableName, isNull, like, or, sql } from 'drizzle-orm';
 import { getOrdinaryDetails, type Blank, type BlankColour, type BlankSize, type Vinyl } from '../core/materials';
 import { groupBy } from '../core/units';
 import { toLikePattern } from './like';
 import type { Database } from './database';
-import { isIn } from './is-in';
-import { insertRow } from './prepared';
+import { isInThose, those } from './is-in';
+import { insertRow, prepareOnce } from './prepared';
 import { blankColours, blanks, blankSizes, hasOwnPress, supplies, vinyls } from './schema';
 
 type Stored = { readonly supplier: string; readonly version: number; readonly archived: boolean };
@@ -100,7 +100,9 @@ export function findVinyl(db: Database, id: number): StoredVinyl | null {
 
 /** Those of these ids, archived ones too. */
 export const findVinyls = (db: Database, ids: readonly number[]): readonly StoredVinyl[] =>
-  db.select().from(vinyls).where(isIn(vinyls.id, ids)).all().map(toVinyl);
+  prepareOnce(db, 'vinyls', () => db.select().from(vinyls).where(isInThose(vinyls.id)).prepare())
+    .all(those(ids))
+    .map(toVinyl);
 
 /** Those that the shop presses its own way on some fabric, by name. */
 export const listVinylsWithOwnPress = (db: Database): readonly StoredVinyl[] =>
@@ -140,15 +142,15 @@ export function setVinylArchived(db: Database, id: number, atMs: number | null):
 }
 
 function assembleBlanks(db: Database, rows: readonly (typeof blanks.$inferSelect)[]): readonly StoredBlank[] {
-  const ids = rows.map((row) => row.id);
-  const sizes = groupBy(
-    db.select().from(blankSizes).where(isIn(blankSizes.blankId, ids)).orderBy(asc(blankSizes.position)).all(),
-    (row) => row.blankId,
+  const ids = those(rows.map((row) => row.id));
+  const sizesOf = prepareOnce(db, 'sizes of blanks', () =>
+    db.select().from(blankSizes).where(isInThose(blankSizes.blankId)).orderBy(asc(blankSizes.position)).prepare(),
   );
-  const colours = groupBy(
-    db.select().from(blankColours).where(isIn(blankColours.blankId, ids)).orderBy(asc(blankColours.position)).all(),
-    (row) => row.blankId,
+  const coloursOf = prepareOnce(db, 'colours of blanks', () =>
+    db.select().from(blankColours).where(isInThose(blankColours.blankId)).orderBy(asc(blankColours.position)).prepare(),
   );
+  const sizes = groupBy(sizesOf.all(ids), (row) => row.blankId);
+  const colours = groupBy(coloursOf.all(ids), (row) => row.blankId);
   return rows.map(({ archivedAtMs, ...fields }) => ({
     ...fields,
     archived: archivedAtMs !== null,
@@ -171,7 +173,10 @@ export function loadBlanks(db: Database, { archived = false }: Which = {}): read
 
 /** Those of these ids, archived ones too. */
 export const findBlanks = (db: Database, ids: readonly number[]): readonly StoredBlank[] =>
-  assembleBlanks(db, db.select().from(blanks).where(isIn(blanks.id, ids)).all());
+  assembleBlanks(
+    db,
+    prepareOnce(db, 'blanks', () => db.select().from(blanks).where(isInThose(blanks.id)).prepare()).all(those(ids)),
+  );
 export const findBlank = (db: Database, id: number): StoredBlank | null => findBlanks(db, [id])[0] ?? null;
 
 function writeSizesAndColours(db: Database, blankId: number, { sizes, colours }: BlankFields): void {
@@ -227,14 +232,16 @@ export function setBlankArchived(db: Database, id: number, atMs: number | null):
 export function readShelfStamp(db: Database): readonly unknown[] {
   return [vinyls, blanks, supplies].map((table) =>
     Object.values(
-      db
-        .select({
-          count: sql`count(*)`,
-          changes: sql`sum(${table.version})`,
-          kept: sql`sum(${table.archivedAtMs} is null)`,
-        })
-        .from(table)
-        .get() ?? {},
+      prepareOnce(db, `stamp of ${getTableName(table)}`, () =>
+        db
+          .select({
+            count: sql`count(*)`,
+            changes: sql`sum(${table.version})`,
+            kept: sql`sum(${table.archivedAtMs} is null)`,
+          })
+          .from(table)
+          .prepare(),
+      ).get() ?? {},
     ),
   );
 }

@@ -3,6 +3,7 @@
 import { and, eq, sql } from 'drizzle-orm';
 import { DEFAULT_SHOP_FIGURES, type ShopFigures, type ShopIdentity, type ShopLetterhead } from '../core/materials';
 import type { Database } from './database';
+import { prepareOnce } from './prepared';
 import { shop } from './schema';
 
 export type StoredShop = ShopIdentity &
@@ -17,7 +18,7 @@ const SHOP_ID = 1;
 
 /** The shop, with defaults for figures it has not set; null in a new file. */
 export function loadShop(db: Database): StoredShop | null {
-  const row = db.select().from(shop).where(eq(shop.id, SHOP_ID)).get();
+  const row = prepareOnce(db, 'shop', () => db.select().from(shop).where(eq(shop.id, SHOP_ID)).prepare()).get();
   if (!row) return null;
   const { id: _id, ...fields } = row;
   return { ...fields, figures: { ...DEFAULT_SHOP_FIGURES, ...row.figures } };

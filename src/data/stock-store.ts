@@ -1,6 +1,6 @@
 // Lots and the ledger of stock.
 
-import { and, asc, desc, eq, gt, inArray, ne, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, gt, inArray, ne, sql, type SQL } from 'drizzle-orm';
 import {
   sumLines,
   USE_CAUSES,
@@ -55,35 +55,44 @@ export function insertLot(db: Database, lot: NewLot): number {
 export const findLots = (db: Database, ids: readonly number[]): readonly StoredLot[] =>
   ids.length === 0 ? [] : db.select().from(lots).where(isIn(lots.id, ids)).all();
 export const findLot = (db: Database, id: number): StoredLot | null =>
-  db.select().from(lots).where(eq(lots.id, id)).get() ?? null;
+  prepareOnce(db, 'lot', () =>
+    db
+      .select()
+      .from(lots)
+      .where(eq(lots.id, sql.placeholder('id')))
+      .prepare(),
+  ).get({ id }) ?? null;
 
 /** Lots of which something is left, oldest first; of one thing where `key` is given. */
 export function loadLotsOnShelf(db: Database, key?: string): readonly StoredLot[] {
-  return db
-    .select()
-    .from(lots)
-    .where(key === undefined ? gt(lots.left, 0) : and(eq(lots.key, key), gt(lots.left, 0)))
-    .orderBy(asc(lots.receivedAtMs), asc(lots.id))
-    .all();
+  const prepare = (which: SQL | undefined) =>
+    db.select().from(lots).where(which).orderBy(asc(lots.receivedAtMs), asc(lots.id)).prepare();
+  return key === undefined
+    ? prepareOnce(db, 'lots on the shelf', () => prepare(gt(lots.left, 0))).all()
+    : prepareOnce(db, 'lots of a thing', () =>
+        prepare(and(eq(lots.key, sql.placeholder('key')), gt(lots.left, 0))),
+      ).all({ key });
 }
 
 /** Lots that were bought and have something left, and the newest whatever is left of it; the oldest first. */
 export const loadPricedLots = (db: Database, key: string): readonly StoredLot[] =>
-  db
-    .select()
-    .from(lots)
-    .where(
-      and(
-        ne(lots.form, 'offcut'),
-        eq(lots.key, key),
-        sql`(${lots.left} > 0 or ${lots.id} = (
-          select id from lots newest where newest.key = ${key} and newest.form <> 'offcut'
-          order by newest.received_at_ms desc, newest.id desc limit 1
-        ))`,
-      ),
-    )
-    .orderBy(asc(lots.receivedAtMs), asc(lots.id))
-    .all();
+  prepareOnce(db, 'priced lots', () =>
+    db
+      .select()
+      .from(lots)
+      .where(
+        and(
+          ne(lots.form, 'offcut'),
+          eq(lots.key, sql.placeholder('key')),
+          sql`(${lots.left} > 0 or ${lots.id} = (
+            select id from lots newest where newest.key = ${sql.placeholder('key')} and newest.form <> 'offcut'
+            order by newest.received_at_ms desc, newest.id desc limit 1
+          ))`,
+        ),
+      )
+      .orderBy(asc(lots.receivedAtMs), asc(lots.id))
+      .prepare(),
+  ).all({ key });
 
 /**
  * Adds a line and brings the lot's sum up to date. Two statements: call it inside a transaction. The database refuses a

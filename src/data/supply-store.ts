@@ -4,6 +4,7 @@ import { and, asc, desc, eq, inArray, isNull, sql } from 'drizzle-orm';
 import type { Supply, SupplyKind, WearLine, WearLineKind } from '../core/stock';
 import { groupBy } from '../core/units';
 import type { Database } from './database';
+import { insertRow, prepareOnce } from './prepared';
 import { supplies, supplyWear } from './schema';
 
 export type SupplyFields = Omit<Supply, 'id'>;
@@ -28,7 +29,13 @@ export const loadSupplies = (
     .all()
     .map(toSupply);
 export function findSupply(db: Database, id: number): StoredSupply | null {
-  const row = db.select().from(supplies).where(eq(supplies.id, id)).get();
+  const row = prepareOnce(db, 'supply', () =>
+    db
+      .select()
+      .from(supplies)
+      .where(eq(supplies.id, sql.placeholder('id')))
+      .prepare(),
+  ).get({ id });
   return row ? toSupply(row) : null;
 }
 export const insertSupply = (db: Database, fields: SupplyFields): number =>
@@ -53,7 +60,7 @@ type NewWear = {
   readonly sessionId: number | null;
 };
 
-export const addWear = (db: Database, line: NewWear): void => void db.insert(supplyWear).values(line).run();
+export const addWear = (db: Database, line: NewWear): void => void insertRow(db, supplyWear, line);
 
 /** What a piece of work wore and did not give back, by supply. */
 export const loadWearOfSession = (
@@ -80,12 +87,14 @@ export const loadWearOfSession = (
 
 /** All that was booked of one supply, by time. */
 export const loadWear = (db: Database, supplyId: number): readonly WearLine[] =>
-  db
-    .select({ atMs: supplyWear.atMs, kind: supplyWear.kind, amount: supplyWear.amount })
-    .from(supplyWear)
-    .where(eq(supplyWear.supplyId, supplyId))
-    .orderBy(asc(supplyWear.id))
-    .all();
+  prepareOnce(db, 'wear of a supply', () =>
+    db
+      .select({ atMs: supplyWear.atMs, kind: supplyWear.kind, amount: supplyWear.amount })
+      .from(supplyWear)
+      .where(eq(supplyWear.supplyId, sql.placeholder('supplyId')))
+      .orderBy(asc(supplyWear.id))
+      .prepare(),
+  ).all({ supplyId });
 
 /** Of each supply, what was booked since the last one was fitted, that included; by time. */
 export function loadWearInUse(db: Database): ReadonlyMap<number, readonly StoredWear[]> {

@@ -5,8 +5,8 @@ import type { Station } from '../core/orders';
 import { NO_PROGRESS, type PressesTogether, type WorkProgress } from '../core/scheduling';
 import { groupBy } from '../core/units';
 import type { Database } from './database';
-import { isIn } from './is-in';
-import { insertRow, insertRows } from './prepared';
+import { isIn, isInThose, those } from './is-in';
+import { insertRow, insertRows, prepareOnce } from './prepared';
 import { parts, workSessions, workSessionParts, type SessionOutcome } from './schema';
 
 export type SessionPart = { readonly partId: number; readonly estimateSeconds: number };
@@ -22,20 +22,15 @@ export type StoredSession = {
 };
 
 function assemble(db: Database, rows: readonly (typeof workSessions.$inferSelect)[]): readonly StoredSession[] {
-  const members = groupBy(
+  const statement = prepareOnce(db, 'parts of work', () =>
     db
       .select()
       .from(workSessionParts)
-      .where(
-        isIn(
-          workSessionParts.sessionId,
-          rows.map((row) => row.id),
-        ),
-      )
+      .where(isInThose(workSessionParts.sessionId))
       .orderBy(asc(workSessionParts.partId))
-      .all(),
-    (row) => row.sessionId,
+      .prepare(),
   );
+  const members = groupBy(statement.all(those(rows.map((row) => row.id))), (row) => row.sessionId);
   return rows.map((row) => ({
     ...row,
     progress: row.progress ?? NO_PROGRESS,
@@ -44,10 +39,15 @@ function assemble(db: Database, rows: readonly (typeof workSessions.$inferSelect
 }
 
 export function loadRunningSessions(db: Database): readonly StoredSession[] {
-  return assemble(
-    db,
-    db.select().from(workSessions).where(isNull(workSessions.stoppedAtMs)).orderBy(asc(workSessions.startedAtMs)).all(),
+  const statement = prepareOnce(db, 'work that runs', () =>
+    db
+      .select()
+      .from(workSessions)
+      .where(isNull(workSessions.stoppedAtMs))
+      .orderBy(asc(workSessions.startedAtMs))
+      .prepare(),
   );
+  return assemble(db, statement.all());
 }
 
 /** Work started at or after an instant, running or ended, the earliest first. */
@@ -65,13 +65,12 @@ export function loadSessionsSince(db: Database, fromMs: number): readonly Stored
 
 /** Ended work on any of these parts whose minutes count: not the discarded. Each with all its parts. */
 export function loadSessionsOnParts(db: Database, partIds: readonly number[]): readonly StoredSession[] {
-  const touched = db
-    .selectDistinct({ id: workSessionParts.sessionId })
-    .from(workSessionParts)
-    .where(isIn(workSessionParts.partId, partIds));
-  return assemble(
-    db,
-    db
+  const statement = prepareOnce(db, 'ended work on parts', () => {
+    const touched = db
+      .selectDistinct({ id: workSessionParts.sessionId })
+      .from(workSessionParts)
+      .where(isInThose(workSessionParts.partId));
+    return db
       .select()
       .from(workSessions)
       .where(
@@ -82,8 +81,9 @@ export function loadSessionsOnParts(db: Database, partIds: readonly number[]): r
         ),
       )
       .orderBy(asc(workSessions.startedAtMs))
-      .all(),
-  );
+      .prepare();
+  });
+  return assemble(db, statement.all(those(partIds)));
 }
 
 export type DoneWork = {
@@ -140,10 +140,10 @@ export const findSessionIds = (db: Database): readonly number[] =>
 
 /** By id. */
 export function findSessions(db: Database, ids: readonly number[]): readonly StoredSession[] {
-  return assemble(
-    db,
-    db.select().from(workSessions).where(isIn(workSessions.id, ids)).orderBy(asc(workSessions.id)).all(),
+  const statement = prepareOnce(db, 'work', () =>
+    db.select().from(workSessions).where(isInThose(workSessions.id)).orderBy(asc(workSessions.id)).prepare(),
   );
+  return assemble(db, statement.all(those(ids)));
 }
 
 /** Several statements: call it inside a transaction. */

@@ -17,7 +17,7 @@ export async function openShopAtStart(): Promise<void> {
   refuseStrayLog(databaseFile());
   const shop = openShop(databaseFile());
   try {
-    if (process.env['CHIRAL_DEMO'] === '1' && !loadShop(shop.db)) await seedDemo(shop.db, Date.now());
+    if (process.env['CHIRAL_DEMO'] === '1' && !loadShop(shop.db)) await seedDemo(shop.db, Date.now(), { withPast: true });
     getShop(shop);
     refreshKept(shop);
     await refreshMeasurements(shop);

@@ -1,10 +1,14 @@
 // Starts the built server on a port and data folder of its own, the way a seller does, and stops it, gently or not.
 
 import { spawn, type ChildProcess } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
+import { copyFileSync, existsSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect, type Page } from '@playwright/test';
+
+/** Where the seeded demo shop lies. */
+export const SEEDED = 'CHIRAL_SEEDED_DEMO';
+export const DEMO_FILE = 'demo.sqlite';
 
 /** Goes to an address and waits until the page there runs, not only shows. */
 export async function open(page: Page, address: string): Promise<void> {
@@ -30,6 +34,7 @@ export class ShopServer {
   }
 
   async start(): Promise<void> {
+    this.copySeeded();
     const child = spawn('node', ['scripts/serve.mjs', ...(this.demo ? ['--demo'] : [])], {
       env: { ...process.env, PORT: String(this.port), CHIRAL_DATA: this.data },
       stdio: ['ignore', 'pipe', 'pipe'],
@@ -47,12 +52,28 @@ export class ShopServer {
     });
   }
 
+  /** The demo shop is seeded once for all (`seed-once.ts`). */
+  private copySeeded(): void {
+    const seeded = process.env[SEEDED];
+    const file = join(this.data, DEMO_FILE);
+    if (this.demo && seeded && !existsSync(file)) copyFileSync(seeded, file);
+  }
+
+  /** Stops as when the seller stops it: the one file is the shop then. */
+  async stop(): Promise<void> {
+    await this.end('SIGTERM');
+  }
+
   /** Ends it at once, as a power cut would. */
   async kill(): Promise<void> {
+    await this.end('SIGKILL');
+  }
+
+  private async end(signal: NodeJS.Signals): Promise<void> {
     const child = this.process;
     if (!child) return;
     const ended = new Promise((resolve) => child.once('exit', resolve));
-    child.kill('SIGKILL');
+    child.kill(signal);
     await ended;
     this.process = null;
   }

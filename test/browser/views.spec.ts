@@ -12,11 +12,11 @@ test.afterAll(() => server.remove());
 const VIEWS = [
   '/',
   '/orders',
-  '/orders/6',
-  '/orders/1',
+  '/orders/113',
+  '/orders/108',
   '/orders/new',
-  '/orders/13',
-  '/orders/13/read-back',
+  '/orders/120',
+  '/orders/120/read-back',
   '/orders/owed',
   '/orders/stall',
   '/orders/feed',
@@ -145,15 +145,15 @@ test('keys lead everywhere: search, help, views, seam, units', async ({ page }) 
 });
 
 test('the server’s page shows what is so now, not what an earlier request was answered', async ({ page, request }) => {
-  const html = async () => (await request.get(`${server.address}/orders/12`)).text();
+  const html = async () => (await request.get(`${server.address}/orders/119`)).text();
   expect(await html()).toContain('One apron as a present');
-  const order = (await (await request.get(`${server.address}/api/orders/12`)).json()) as { version: number };
-  await request.put(`${server.address}/api/orders/12`, {
+  const order = (await (await request.get(`${server.address}/api/orders/119`)).json()) as { version: number };
+  await request.put(`${server.address}/api/orders/119`, {
     data: { title: 'Two aprons after all', dueDay: '2031-01-01', agreed: 3400, note: '', version: order.version },
   });
   const after = await html();
   expect(after.slice(after.indexOf('<h1'), after.indexOf('</h1>'))).toContain('Two aprons after all');
-  await page.goto(`${server.address}/orders/12`);
+  await page.goto(`${server.address}/orders/119`);
   await expect(page.getByRole('heading', { name: /Two aprons after all/ })).toBeVisible();
 });
 

@@ -7,7 +7,7 @@ import { insertItem, loadItems, type StoredItem } from '../../data/item-store';
 import { loadPackings, savePacking } from '../../data/packing-store';
 import { loadVinyls } from '../../data/shelf-store';
 import type { ShopContext } from '../context';
-import type { Chance } from './seeded';
+import type { Chance } from '../chance';
 
 const DAY_MS = 86_400_000;
 /** In place of the vinyl that an item of the demo has: one like it. */

@@ -6,7 +6,7 @@ import { findBlanks, findVinyls } from '../../data/shelf-store';
 import { addStockLine, insertLot, type NewLot } from '../../data/stock-store';
 import { listVinylIds } from '../../core/costing/index';
 import type { ShopContext } from '../context';
-import type { Chance } from './seeded';
+import type { Chance } from '../chance';
 
 const DAY_MS = 86_400_000;
 const YEARS_DAYS = 3 * 365;

@@ -13,7 +13,7 @@ import { insertSession, stopSession } from '../../data/work-store';
 import { getShop, type ShopContext } from '../context';
 import { loadMaterials } from '../items/materials';
 import { priceItem } from '../items/price-item';
-import type { Chance } from './seeded';
+import type { Chance } from '../chance';
 
 const DAY_MS = 86_400_000;
 const MINUTE_MS = 60_000;

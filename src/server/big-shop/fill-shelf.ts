@@ -6,7 +6,7 @@ import { putOffer } from '../../data/offer-store';
 import { insertVinyl, loadVinyls, type StoredVinyl } from '../../data/shelf-store';
 import { addSupplier } from '../buying/save-supplier';
 import type { ShopContext } from '../context';
-import type { Chance } from './seeded';
+import type { Chance } from '../chance';
 
 const MAKES = ['Alder', 'Brook', 'Cinder', 'Dunlin', 'Ember', 'Fenland', 'Gorse', 'Hazel', 'Islet', 'Juniper'];
 const KINDS = ['Plain', 'Glow', 'Fleece', 'Shimmer', 'Stretch'];

@@ -10,7 +10,7 @@ import { fillItems } from './fill-items';
 import { fillLedger } from './fill-ledger';
 import { fillOrders } from './fill-orders';
 import { fillShelf } from './fill-shelf';
-import { makeChance } from './seeded';
+import { makeChance } from '../chance';
 
 export const BIG_SHOP = {
   vinyls: 5_000,

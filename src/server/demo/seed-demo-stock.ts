@@ -1,4 +1,5 @@
-// The demo shop's suppliers with their lists and older prices, and what lies on its shelf.
+// The demo shop's suppliers with their lists and older prices, and what lies on its shelf. What a past has used of it
+// counts as part of what is used by today: the shelf of today is the same with a past and without.
 
 import { inTransaction } from '../../data/database';
 import { readFileSync } from 'node:fs';
@@ -7,6 +8,8 @@ import { lotInput, supplierInput, supplyInput } from '../../core/input/index';
 import { keyOf as thingKey } from '../../core/stock/index';
 import { minor } from '../../core/units/index';
 import { loadOffers, putOffer, setMinimum } from '../../data/offer-store';
+import { findLot } from '../../data/stock-store';
+import { loadWearInUse } from '../../data/supply-store';
 import { addSupplier } from '../buying/save-supplier';
 import { applyList } from '../buying/import-price-list';
 import { programRoot, type ShopContext } from '../context';
@@ -15,6 +18,8 @@ import { countStock, receiveLot, setAsideOffcut, bookStock } from '../stock/save
 import { addSupply, bookWear } from '../stock/save-supplies';
 import { listThings } from '../stock/things';
 
+export type DemoLot = DemoStock['lots'][number];
+export type DemoSupply = DemoStock['supplies'][number];
 type DemoStock = {
   suppliers: {
     name: string;
@@ -60,7 +65,7 @@ type DemoStock = {
 const DAY_MS = 86_400_000;
 const AS_THEY_LOOK = { match: null, decimal: '', lengthUnit: 'mm', dropMissing: false } as const;
 
-type Seed = {
+export type StockSeed = {
   readonly shop: ShopContext;
   readonly clock: { ms: number };
   readonly nowMs: number;
@@ -68,14 +73,21 @@ type Seed = {
   readonly file: DemoStock;
   /** The key of a thing by its name. */
   readonly keyOf: ReadonlyMap<string, string>;
+  /** What is on the shelf already, by its entry in the file. */
+  readonly lots: Map<DemoLot, number>;
+  readonly supplies: Map<DemoSupply, number>;
 };
 
-/** `clock` is moved to the past and to `nowMs` at the end. */
-export function seedDemoStock(shop: ShopContext, clock: { ms: number }, nowMs: number): void {
+export function beginStock(shop: ShopContext, clock: { ms: number }, nowMs: number): StockSeed {
   const folder = join(programRoot(), 'src', 'data', 'demo');
   const file = JSON.parse(readFileSync(join(folder, 'stock.json'), 'utf8')) as DemoStock;
   const keyOf = new Map(listThings(shop).map((thing) => [thing.name, thing.key]));
-  const seed: Seed = { shop, clock, nowMs, folder, file, keyOf };
+  return { shop, clock, nowMs, folder, file, keyOf, lots: new Map(), supplies: new Map() };
+}
+
+/** `clock` is moved to the past and to `nowMs` at the end. */
+export function seedDemoStock(seed: StockSeed): void {
+  const { shop, clock, nowMs, file, keyOf } = seed;
   seedSuppliers(seed);
   for (const lot of file.lots) seedLot(seed, lot);
   for (const { thing, amount, coverWeeks } of file.minimums)
@@ -84,7 +96,7 @@ export function seedDemoStock(shop: ShopContext, clock: { ms: number }, nowMs: n
   clock.ms = nowMs;
 }
 
-function seedSuppliers({ shop, clock, nowMs, folder, file }: Seed): void {
+function seedSuppliers({ shop, clock, nowMs, folder, file }: StockSeed): void {
   for (const { listFile, ...supplier } of file.suppliers) {
     const [oldest] = file.olderPrices;
     clock.ms = nowMs - (oldest?.daysAgo ?? 0) * DAY_MS;
@@ -101,7 +113,8 @@ function seedSuppliers({ shop, clock, nowMs, folder, file }: Seed): void {
   }
 }
 
-function seedLot({ shop, clock, nowMs, keyOf }: Seed, lot: DemoStock['lots'][number]): void {
+/** Comes on its day. */
+export function receiveDemoLot({ shop, clock, nowMs, keyOf, lots }: StockSeed, lot: DemoLot): number {
   clock.ms = nowMs - lot.daysAgo * DAY_MS;
   const { id } = receiveLot(
     shop,
@@ -115,8 +128,16 @@ function seedLot({ shop, clock, nowMs, keyOf }: Seed, lot: DemoStock['lots'][num
       remark: lot.remark ?? '',
     }),
   );
-  clock.ms += DAY_MS / 3;
-  if (lot.used) bookStock(shop, id, { cause: 'cut', quantity: lot.used, note: '' });
+  lots.set(lot, id);
+  return id;
+}
+
+function seedLot(seed: StockSeed, lot: DemoLot): void {
+  const { shop, clock, nowMs } = seed;
+  const id = seed.lots.get(lot) ?? receiveDemoLot(seed, lot);
+  clock.ms = nowMs - lot.daysAgo * DAY_MS + DAY_MS / 3;
+  const more = (lot.used ?? 0) - (lot.quantity - findLot(shop.db, id)!.left);
+  if (more > 0) bookStock(shop, id, { cause: 'cut', quantity: more, note: '' });
   if (lot.offcut) {
     const [widthMm, lengthMm, takesMm, cornerWidthMm, cornerLengthMm] = lot.offcut;
     setAsideOffcut(shop, id, { widthMm, lengthMm, takesMm, cornerWidthMm, cornerLengthMm, remark: '' });
@@ -124,13 +145,20 @@ function seedLot({ shop, clock, nowMs, keyOf }: Seed, lot: DemoStock['lots'][num
   if (lot.counted !== undefined) countStock(shop, id, lot.counted, 'monthly count');
 }
 
-function seedSupply({ shop, clock, nowMs }: Seed, entry: DemoStock['supplies'][number]): void {
-  const { fittedDaysAgo, worn, cleaned, stock, ...supply } = entry;
-  clock.ms = nowMs - (fittedDaysAgo ?? 1) * DAY_MS;
+export function addDemoSupply({ shop, supplies }: StockSeed, entry: DemoSupply): number {
+  const { fittedDaysAgo: _fitted, worn: _worn, cleaned: _cleaned, stock: _stock, ...supply } = entry;
   const { id } = addSupply(
     shop,
     parseInput(supplyInput, { widthMm: null, tack: null, angleDegrees: null, life: null, note: '', ...supply }),
   );
+  supplies.set(entry, id);
+  return id;
+}
+
+/** Its stock comes, and one of it is taken into use. */
+export function fitDemoSupply({ shop, clock, nowMs }: StockSeed, entry: DemoSupply, id: number): void {
+  const { fittedDaysAgo, stock } = entry;
+  clock.ms = nowMs - (fittedDaysAgo ?? 1) * DAY_MS;
   if (stock)
     receiveLot(
       shop,
@@ -145,7 +173,18 @@ function seedSupply({ shop, clock, nowMs }: Seed, entry: DemoStock['supplies'][n
       }),
     );
   if (fittedDaysAgo !== undefined) bookWear(shop, id, { kind: 'fitted', amount: 0, fromStock: true });
+}
+
+function seedSupply(seed: StockSeed, entry: DemoSupply): void {
+  const { shop, clock, nowMs } = seed;
+  let id = seed.supplies.get(entry);
+  if (id === undefined) {
+    id = addDemoSupply(seed, entry);
+    fitDemoSupply(seed, entry, id);
+  }
   clock.ms = nowMs - DAY_MS / 2;
-  if (worn) bookWear(shop, id, { kind: 'worn', amount: worn, fromStock: false });
-  if (cleaned) bookWear(shop, id, { kind: 'cleaned', amount: cleaned, fromStock: false });
+  const lines = loadWearInUse(shop.db).get(id) ?? [];
+  const more = (entry.worn ?? 0) - lines.reduce((sum, line) => sum + (line.kind === 'worn' ? line.amount : 0), 0);
+  if (more > 0) bookWear(shop, id, { kind: 'worn', amount: more, fromStock: false });
+  if (entry.cleaned) bookWear(shop, id, { kind: 'cleaned', amount: entry.cleaned, fromStock: false });
 }

@@ -19,10 +19,11 @@ import { parseInput } from '../errors';
 import { saveArtwork } from '../artwork/save-artwork';
 import { findVinyl } from '../../data/shelf-store';
 import { addItem, acceptItemCost } from '../items/save-item';
-import { keyOfWish, letterTexts } from '../lettering/letter-texts';
+import { keyOfWish, letterTexts, wakeThreads } from '../lettering/letter-texts';
 import { addChannel } from '../shop/save-channel';
 import { addBlank, addVinyl, changeVinyl } from '../stock/save-shelf';
-import { seedDemoStock } from './seed-demo-stock';
+import { seedPast } from './past/seed-past';
+import { beginStock, seedDemoStock } from './seed-demo-stock';
 
 type DemoPlacement = {
   artwork?: string;
@@ -85,6 +86,7 @@ type DemoFile = {
 };
 
 const DAY_MS = 86_400_000;
+const BEGUN_DAYS_AGO = 125;
 
 /** What a channel of the demo does not take. */
 const NO_FEES = {
@@ -112,7 +114,7 @@ const NO_FEES = {
 
 type Clock = { ms: number };
 /** What was added, by the name it has in the file. */
-type Ids = Readonly<Record<'vinyls' | 'blanks' | 'artworks' | 'items', Map<string, number>>>;
+export type Ids = Readonly<Record<'vinyls' | 'blanks' | 'artworks' | 'items', Map<string, number>>>;
 /** What the demo shop is filled with: its files, the shop and its clock, and what is there already. */
 type Seed = {
   readonly folder: string;
@@ -122,22 +124,29 @@ type Seed = {
   readonly ids: Ids;
 };
 
-/** The same shop every time but for its dates, which count from `nowMs`. */
-export async function seedDemo(db: Database, nowMs: number): Promise<void> {
+/**
+ * The same shop every time but for its dates, which count from `nowMs`. With a past: four months of orders before those
+ * that are on the books, for all that is learned and charted.
+ */
+export async function seedDemo(db: Database, nowMs: number, { withPast = false } = {}): Promise<void> {
   const folder = join(programRoot(), 'src', 'data', 'demo');
   const file = JSON.parse(readFileSync(join(folder, 'shop.json'), 'utf8')) as DemoFile;
-  const clock = { ms: nowMs - 60 * DAY_MS };
+  const clock = { ms: nowMs - BEGUN_DAYS_AGO * DAY_MS };
   const shop: ShopContext = { db, now: () => clock.ms };
   const timeZone = Intl.DateTimeFormat().resolvedOptions().timeZone;
   const ids: Ids = { vinyls: new Map(), blanks: new Map(), artworks: new Map(), items: new Map() };
   const seed: Seed = { folder, file, shop, clock, ids };
+  // They load beside the measuring: who opens the demo waits less.
+  wakeThreads(null);
   insertShop(db, { ...file.identity, timeZone, simulated: true }, { ...DEFAULT_SHOP_FIGURES, ...file.figures });
   seedShelf(seed);
   for (const channel of file.channels) addChannel(shop, parseInput(channelInput, { ...NO_FEES, ...channel }));
   await seedArtworks(seed);
   for (const item of file.items) await seedItem(seed, item);
+  const stock = beginStock(shop, clock, nowMs);
+  if (withPast) seedPast(stock, ids);
   for (const order of file.orders) await seedOrder({ shop, clock, order, items: ids.items, nowMs });
-  seedDemoStock(shop, clock, nowMs);
+  seedDemoStock(stock);
   seedLooks(seed, nowMs);
   clock.ms = nowMs - 4 * DAY_MS;
   for (const id of ids.items.values()) acceptItemCost(shop, id);
