@@ -39,6 +39,8 @@ export type LotView = StockLot & {
   readonly supplier: string;
   /** What is left of it, at what it cost. */
   readonly value: Figure;
+  /** Parts cut from it, and those that its film failed; null where none was. */
+  readonly tried: { readonly tries: number; readonly failures: number } | null;
 };
 
 /** What is there of a thing, what open orders need of it, and what stays free: usable mm² of vinyl, or pieces. */

@@ -1,7 +1,7 @@
 // Trials as they are shown. Types only.
 
 import type { DesignClass } from '../core/artwork';
-import type { GuessGroup, GuessProblem, GuessSum, Tested } from '../core/estimating';
+import type { GuessGroup, GuessProblem, GuessReason, GuessSum, Tested } from '../core/estimating';
 import type { Fabric, Grade, ShopFigureKey } from '../core/materials';
 import type { LookKind } from '../core/pressing';
 import type { LaterLook, LookReason } from '../core/scheduling';
@@ -110,8 +110,9 @@ export type TrustRow = {
   readonly vinylId: number;
   readonly vinylName: string;
   readonly colourHex: string;
-  /** The seller's last word. */
+  /** The seller's last word, and why; empty where nothing was written. */
   readonly grade: Grade;
+  readonly gradeNote: string;
   readonly classes: readonly TrustClass[];
   /** On the shelf, and cut of by nobody yet: not to be sold from before it was tried. */
   readonly untried: readonly TriedLot[];
@@ -122,6 +123,8 @@ export type GuessesView = {
   /** Null where nothing counts. */
   readonly all: GuessSum | null;
   readonly groups: readonly GuessGroup[];
+  /** Why each station is guessed as well or badly as it is, the worst first. */
+  readonly reasons: readonly GuessReason<Station>[];
   readonly points: readonly { readonly station: Station; readonly atMs: number; readonly ratio: number }[];
   readonly leftOut: readonly { readonly problem: GuessProblem; readonly count: number }[];
 };

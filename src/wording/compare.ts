@@ -21,12 +21,15 @@ export function describeUnfit(unfit: Unfit, settings: FormatSettings): string {
     case 'over-others':
       return 'does not lie on other vinyl';
     case 'grade':
-      return unfit.grade === 'no'
-        ? 'good for nothing, by your own grade'
-        : `by your own grade for ${unfit.grade}, not to sell`;
+      return describeGrade(unfit);
     default:
       return unfit satisfies never;
   }
+}
+
+function describeGrade({ grade, note }: Extract<Unfit, { readonly kind: 'grade' }>): string {
+  const word = grade === 'no' ? 'good for nothing, by your own grade' : `by your own grade for ${grade}, not to sell`;
+  return note === '' ? word : `${word} (${note})`;
 }
 
 /** Where the answer turns round, as a half sentence. */

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { groupGuesses, sumGuesses } from '../core/estimating';
-import { describeGuesses, describeLeftOut } from './guesses';
+import { describeGuesses, describeLeftOut, describeReason } from './guesses';
 
 const settings = { locale: 'en-GB', currency: 'GBP', system: 'metric', timeZone: 'UTC' } as const;
 const work = (station: string, ratio: number) => ({
@@ -35,6 +35,25 @@ describe('how good the guesses are, in words', () => {
   it('says what was left out, and why', () => {
     expect(describeLeftOut([{ problem: 'forgotten', count: 2 }])).toBe(
       'Left out: 2 over eight times the estimate: a clock that was forgotten.',
+    );
+  });
+
+  it('says why, what would put it right, and whether it became better', () => {
+    const weed = { station: 'weed', error: 0.25, trend: null } as const;
+    const tellWhy = (reason: Parameters<typeof describeReason>[0]) => describeReason(reason, settings);
+    expect(tellWhy({ ...weed, because: { kind: 'steady', ratio: 1.3, errorWithout: 0.1 } })).toBe(
+      'Whatever it is, it takes 1.3 times what is calculated. With that put right it would be 10 % off, not 25 %.',
+    );
+    expect(
+      tellWhy({ ...weed, because: { kind: 'vinyl', name: 'Penny Flex, fern', ratio: 1.6, errorWithout: 0.12 } }),
+    ).toBe(
+      'Most of it is Penny Flex, fern, which takes 1.6 times what is calculated. With that put right it would be 12 % off, not 25 %.',
+    );
+    expect(tellWhy({ ...weed, because: { kind: 'size', name: 'under 5 min', ratio: 0.7, errorWithout: 0.2 } })).toMatch(
+      /^Most of it is work of under 5 min, which takes 0\.7 times/,
+    );
+    expect(tellWhy({ ...weed, because: { kind: 'scatter' }, trend: { oldest: 0.4, newest: 0.2 } })).toBe(
+      '25 % off: the same work takes now more, now less. The oldest third was 40 % off, the newest is 20 %.',
     );
   });
 });

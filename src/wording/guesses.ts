@@ -1,6 +1,6 @@
 // How good the guesses are, in words.
 
-import type { GuessGroup, GuessProblem } from '../core/estimating';
+import type { GuessGroup, GuessProblem, GuessReason } from '../core/estimating';
 import type { Station } from '../core/orders';
 import { formatNumber, formatShare, type FormatSettings } from '../core/units';
 import type { GuessesView } from '../views/trials';
@@ -39,3 +39,29 @@ const PROBLEM_WORDS: Readonly<Record<GuessProblem, string>> = {
 /** What does not count, and why. */
 export const describeLeftOut = (leftOut: GuessesView['leftOut']): string =>
   `Left out: ${leftOut.map(({ problem, count }) => `${count} ${PROBLEM_WORDS[problem]}`).join('; ')}.`;
+
+/** Why a station is guessed as it is, and whether that became better. */
+export function describeReason(reason: GuessReason<Station>, settings: FormatSettings): string {
+  return [describeCause(reason, settings), describeTrend(reason, settings)].filter(Boolean).join(' ');
+}
+
+function describeCause({ error, because }: GuessReason<Station>, settings: FormatSettings): string {
+  const share = (value: number) => formatShare(value, settings, 0);
+  if (because.kind === 'scatter') return `${share(error)} off: the same work takes now more, now less.`;
+  const times = `${formatNumber(because.ratio, settings.locale, 2, 0)} times what is calculated`;
+  const right = `With that put right it would be ${share(because.errorWithout)} off, not ${share(error)}.`;
+  switch (because.kind) {
+    case 'steady':
+      return `Whatever it is, it takes ${times}. ${right}`;
+    case 'vinyl':
+      return `Most of it is ${because.name}, which takes ${times}. ${right}`;
+    case 'size':
+      return `Most of it is work of ${because.name}, which takes ${times}. ${right}`;
+  }
+}
+
+function describeTrend({ trend }: GuessReason<Station>, settings: FormatSettings): string | null {
+  if (!trend) return null;
+  const [oldest, newest] = [trend.oldest, trend.newest].map((value) => formatShare(value, settings, 0));
+  return `The oldest third was ${oldest} off, the newest is ${newest}.`;
+}

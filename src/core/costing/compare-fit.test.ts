@@ -83,7 +83,7 @@ describe('against a vinyl', () => {
       kind: 'windows-apart',
       names: ['Low', 'Plain'],
     });
-    expect(against(vinyl({ id: 16 }, { grade: 'own use' }))).toEqual([{ kind: 'grade', grade: 'own use' }]);
+    expect(against(vinyl({ id: 16 }, { grade: 'own use' }))).toEqual([{ kind: 'grade', grade: 'own use', note: '' }]);
   });
 });
 

@@ -80,7 +80,7 @@ describe('side by side', () => {
       [{ kind: 'too-fine', safeWidthMm: 125 }],
       [
         { kind: 'too-fine', safeWidthMm: 250 },
-        { kind: 'grade', grade: 'own use' },
+        { kind: 'grade', grade: 'own use', note: '' },
       ],
     ]);
     const two = { ...PLAIN_ITEM, layers: [...PLAIN_ITEM.layers, ...PLAIN_ITEM.layers] };

@@ -37,7 +37,7 @@ export type Unfit =
   | { readonly kind: 'pressed-again'; readonly by: string }
   | { readonly kind: 'under-others' }
   | { readonly kind: 'over-others' }
-  | { readonly kind: 'grade'; readonly grade: Vinyl['details']['grade'] };
+  | { readonly kind: 'grade'; readonly grade: Vinyl['details']['grade']; readonly note: string };
 
 export type Compared = {
   readonly name: string;
@@ -147,7 +147,9 @@ function findUnfit(
     ...(over.length > 0 && !vinyl.details.takesLayers ? [{ kind: 'under-others' } as const] : []),
     ...(under.length > 0 && !vinyl.details.liesOnVinyl ? [{ kind: 'over-others' } as const] : []),
     ...(vinyl.kind === 'puff' && lateHot ? [{ kind: 'pressed-again', by: lateHot.vinyl.name } as const] : []),
-    ...(GRADES.indexOf(vinyl.details.grade) > 0 ? [{ kind: 'grade', grade: vinyl.details.grade } as const] : []),
+    ...(GRADES.indexOf(vinyl.details.grade) > 0
+      ? [{ kind: 'grade', grade: vinyl.details.grade, note: vinyl.details.gradeNote } as const]
+      : []),
   ];
 }
 

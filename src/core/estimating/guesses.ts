@@ -60,10 +60,10 @@ export function sumGuesses(guesses: readonly Pick<Guess, 'estimated' | 'real'>[]
   };
 }
 
-type JobSize = 'under 5 min' | '5 to 30 min' | 'over 30 min';
+export type JobSize = 'under 5 min' | '5 to 30 min' | 'over 30 min';
 const SHORT_SECONDS = 300;
 const LONG_SECONDS = 1800;
-const sizeOf = ({ estimated }: Pick<Guess, 'estimated'>): JobSize => {
+export const sizeOf = ({ estimated }: Pick<Guess, 'estimated'>): JobSize => {
   if (estimated < SHORT_SECONDS) return 'under 5 min';
   return estimated <= LONG_SECONDS ? '5 to 30 min' : 'over 30 min';
 };

@@ -11,3 +11,4 @@ export {
   type GuessProblem,
   type GuessSum,
 } from './guesses';
+export { explainGuesses, type GuessCause, type GuessReason } from './explain-guesses';

@@ -79,6 +79,7 @@ export const vinylDetails = yup.object({
   warmToWeed: yup.boolean().default(false),
   washNote: optionalText('Washing', 300),
   grade: oneOf('Grade', GRADES),
+  gradeNote: optionalText('Why that grade', 200),
   sheetText: optionalText('Maker’s sheet', 8000),
   sheetLink: optionalText('Link to the sheet', 400).matches(
     /^$|^https?:\/\/\S+$/i,

@@ -65,6 +65,8 @@ export type VinylDetails = {
   readonly warmToWeed: boolean;
   readonly washNote: string;
   readonly grade: Grade;
+  /** Why the seller says so; empty where nothing was written. */
+  readonly gradeNote: string;
   readonly sheetText: string;
   readonly sheetLink: string;
 };
@@ -96,6 +98,7 @@ export function getOrdinaryDetails(kind: VinylKind): VinylDetails {
     warmToWeed: false,
     washNote: family === 'heat' ? 'Rest it a day, then wash it inside out, cool.' : '',
     grade: kind === 'stencil' ? 'stencil' : 'sell',
+    gradeNote: '',
     sheetText: '',
     sheetLink: '',
   };

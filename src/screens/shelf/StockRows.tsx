@@ -4,7 +4,7 @@ import type { StockRow, LotView } from '../../views/stock';
 import { useSettings } from '../shared/settings';
 import type { Figure } from '../../core/units';
 import { Why } from '../shared/Why';
-import { formatAmount, describeLot } from './measures';
+import { formatAmount, describeLot, describeTried } from './measures';
 import { plural } from '../../wording/plural';
 import { Swatch } from '../shared/Swatch';
 
@@ -66,6 +66,7 @@ export function StockRows({
               {describeLot(lot, settings)}
             </button>
             {lot.remark && <span className="soft">, “{lot.remark}”</span>}
+            {lot.tried && <span className="soft">, {describeTried(lot.tried)}</span>}
           </td>
           <td className="num soft">
             <Why figure={lot.value} />

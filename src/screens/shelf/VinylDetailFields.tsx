@@ -156,6 +156,7 @@ export function UseFields({ form }: Props) {
       <legend>What it is good for</legend>
       <div className="fields">
         <Choice form={form} name="details.grade" label="Good enough for" options={options(GRADES, GRADE_LABELS)} />
+        <TextLine form={form} name="details.gradeNote" label="Why" help="what you have seen; told wherever it counts" />
         <TextLine form={form} name="details.washNote" label="Washing" />
         <TextLine
           form={form}

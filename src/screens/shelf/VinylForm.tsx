@@ -53,10 +53,11 @@ export default function VinylForm({
     if ((nextFacts.press === null) !== (form.getValues('press') === null) || !vinyl)
       form.setValue('press', nextFacts.press);
     // What is ordinary goes with the kind; what was written down of this vinyl stays.
-    const { washNote, sheetText, sheetLink, thicknessUm, strokeMm, gapMm, grade } = form.getValues('details');
+    const { washNote, sheetText, sheetLink, thicknessUm, strokeMm, gapMm, grade, gradeNote } =
+      form.getValues('details');
     form.setValue('details', {
       ...getOrdinaryDetails(next as VinylKind),
-      ...(vinyl ? { washNote, grade } : {}),
+      ...(vinyl ? { washNote, grade, gradeNote } : {}),
       sheetText,
       sheetLink,
       thicknessUm,

@@ -40,3 +40,7 @@ function describeOffcut(lot: LotView, settings: FormatSettings): string {
   const spoiled = spots === 0 ? '' : spots === 1 ? ', a spot spoiled' : `, ${plural(spots, 'spot')} spoiled`;
   return `offcut ${lot.code}, ${across} × ${along}${corner}${spoiled}`;
 }
+
+/** What its film failed of what was cut from it. */
+export const describeTried = ({ tries, failures }: NonNullable<LotView['tried']>): string =>
+  failures === 0 ? `${plural(tries, 'part')} cut, none failed` : `${failures} of ${plural(tries, 'part')} failed`;

@@ -1,5 +1,6 @@
 // How good the estimates are: a sentence, the work that was done last as points, and what is guessed worst.
 
+import { Fragment } from 'react';
 import { useQuery } from '@tanstack/react-query';
 import {
   CartesianGrid,
@@ -16,7 +17,7 @@ import { STATIONS, type Station } from '../../core/orders';
 import { formatInstant, formatNumber } from '../../core/units';
 import type { GuessesView } from '../../views/trials';
 import { STATION_NAMES } from '../../wording/stations';
-import { describeGuesses, describeLeftOut, nameGroup } from '../../wording/guesses';
+import { describeGuesses, describeLeftOut, describeReason, nameGroup } from '../../wording/guesses';
 import { callApi } from '../shared/api';
 import { FailedToCome } from './FailedToCome';
 import { useSettings } from '../shared/settings';
@@ -36,7 +37,10 @@ export default function GuessesPanel() {
       {data && <p className="text-large flat below-2">{describeGuesses(data, settings)}</p>}
       {data?.all && (
         <div className="ladder-cols">
-          <GuessChart points={data.points} />
+          <div>
+            <GuessChart points={data.points} />
+            <GuessReasons reasons={data.reasons} />
+          </div>
           <GuessTable data={data} />
         </div>
       )}
@@ -106,6 +110,24 @@ function GuessChart({ points }: { readonly points: GuessesView['points'] }) {
         </ScatterChart>
       </ResponsiveContainer>
     </figure>
+  );
+}
+
+function GuessReasons({ reasons }: Pick<GuessesView, 'reasons'>) {
+  const settings = useSettings();
+  if (reasons.length === 0) return null;
+  return (
+    <>
+      <h3 className="above-2">Why</h3>
+      <dl className="ladder-facts">
+        {reasons.map((reason) => (
+          <Fragment key={reason.station}>
+            <dt>{STATION_NAMES[reason.station]}</dt>
+            <dd>{describeReason(reason, settings)}</dd>
+          </Fragment>
+        ))}
+      </dl>
+    </>
   );
 }
 

@@ -98,7 +98,10 @@ function TrustLines({ row }: { readonly row: TrustRow }) {
           {TRUST_WORDS[verdict]}
         </span>
       </td>
-      <td>{at === 0 && row.grade}</td>
+      <td>
+        {at === 0 && row.grade}
+        {at === 0 && row.gradeNote && <small className="soft block">{row.gradeNote}</small>}
+      </td>
     </tr>
   ));
 }

@@ -10,9 +10,11 @@ import {
   computeOrderWithin,
   findFittingOffcuts,
   keyOf,
+  parseKey,
   valueStock,
 } from '../../core/stock';
 import { figure, groupBy } from '../../core/units';
+import { loadLotEvidence } from '../../data/lot-evidence-store';
 import { loadMinimums, loadShortestLeads } from '../../data/offer-store';
 import { loadLots, loadLotsOnShelf, loadNewestLines, type StoredLot } from '../../data/stock-store';
 import type { FittingOffcut, FullStock, LotView, StockPage, StockRow, ThingView } from '../../views/stock';
@@ -115,7 +117,11 @@ function countNamed(lines: WaitingOrder['order']['lines'], parts: WaitingOrder['
   return counts;
 }
 
-const toLotView = (lot: StoredLot, suppliers: ReadonlyMap<number, string>): LotView => ({
+const toLotView = (
+  lot: StoredLot,
+  suppliers: ReadonlyMap<number, string>,
+  tried: ReadonlyMap<number, LotTries> = NO_TRIES,
+): LotView => ({
   id: lot.id,
   key: lot.key,
   form: lot.form,
@@ -130,7 +136,27 @@ const toLotView = (lot: StoredLot, suppliers: ReadonlyMap<number, string>): LotV
   remark: lot.remark,
   supplier: suppliers.get(lot.supplierId ?? 0) ?? '',
   value: valueStock([{ lot, left: lot.left }]),
+  tried: tried.get(lot.id) ?? null,
 });
+
+type LotTries = NonNullable<LotView['tried']>;
+const NO_TRIES: ReadonlyMap<number, LotTries> = new Map();
+
+/** What was cut of the lots of a vinyl, and failed; of other things nothing. */
+function sumTries({ db }: ShopContext, key: string): ReadonlyMap<number, LotTries> {
+  const thing = parseKey(key);
+  if (thing?.kind !== 'vinyl') return NO_TRIES;
+  const byLot = groupBy(loadLotEvidence(db, [thing.vinylId]), ({ lotId }) => lotId);
+  return new Map(
+    [...byLot].map(([lotId, own]) => [
+      lotId,
+      {
+        tries: own.reduce((sum, { tries }) => sum + tries, 0),
+        failures: own.reduce((sum, { failures }) => sum + failures, 0),
+      },
+    ]),
+  );
+}
 
 type ReadStock = {
   readonly lots: readonly StoredLot[];
@@ -176,6 +202,7 @@ function readStock(shop: ShopContext): ReadStock {
     (needs.get(key) ?? []).reduce((sum, need) => sum + need.amount, 0);
   const rowOf = (key: string): StockRow => {
     const own = byKey.get(key) ?? [];
+    const tried = own.length > 0 ? sumTries(shop, key) : NO_TRIES;
     const thing = nameOf(key);
     const { unit } = thing;
     const { onShelf, reserved, free } = countFree(own, needs.get(key) ?? [], unit, figures);
@@ -191,7 +218,7 @@ function readStock(shop: ShopContext): ReadStock {
       minimum: computeMinimum(wished ?? undefined, weekly, unit),
       cover: computeCover(free, weekly),
       orderWithin: free.value < 0 ? orderWithin(key, own, needs.get(key) ?? []) : null,
-      lots: own.map((lot) => toLotView(lot, suppliers)),
+      lots: own.map((lot) => toLotView(lot, suppliers, tried)),
       value: valueStock(own.map((lot) => ({ lot, left: lot.left }))),
     };
   };

@@ -1,6 +1,13 @@
 // How good the shop's estimates are, from the work that was done last.
 
-import { findGuessProblem, groupGuesses, sumGuesses, type Guess, type GuessProblem } from '../../core/estimating/index';
+import {
+  explainGuesses,
+  findGuessProblem,
+  groupGuesses,
+  sumGuesses,
+  type Guess,
+  type GuessProblem,
+} from '../../core/estimating/index';
 import type { Station } from '../../core/orders/index';
 import { MS_PER_S } from '../../core/units/index';
 import { findVinyls } from '../../data/shelf-store';
@@ -28,6 +35,7 @@ export function loadGuesses({ db }: ShopContext): GuessesView {
   return {
     all: sumGuesses(guesses),
     groups: groupGuesses(guesses),
+    reasons: explainGuesses(guesses),
     points: guesses
       .filter((_, at) => problems[at] === null)
       .slice(0, MOST_POINTS)

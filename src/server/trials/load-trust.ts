@@ -77,6 +77,7 @@ function toRow({ vinyl, ...known }: Known): Omit<TrustRow, 'untried'> {
     vinylName: name,
     colourHex,
     grade: details.grade,
+    gradeNote: details.gradeNote,
     classes: DESIGN_CLASSES.flatMap((design) => toClass(design, known) ?? []),
   };
 }

@@ -12,7 +12,7 @@ import { DAY_MS, type Past } from './past';
 
 const MONTH_MS = 30 * DAY_MS;
 /** So many times as long, where nobody stopped the clock. */
-const FORGOTTEN = { least: 4, most: 7 };
+const FORGOTTEN = { least: 12, most: 20 };
 
 type Work = { readonly order: ReadOrder; readonly parts: readonly ReadPart[] };
 /** What a piece took at the press or the check when it was first made, by its item: it takes that ever after. */
