@@ -54,7 +54,7 @@ test('two vinyls are compared: a verdict, line by line, with its odds and where 
   await open(page, `${server.address}/items/5`);
   await page.getByRole('link', { name: 'Compare vinyls' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText(
-    /^Use Tarn Smooth, cream: 0\.\d\d cheaper than Penny Flex, fern\.$/,
+    /^Use Tarn Smooth, cream: \d\.\d\d cheaper than Penny Flex, fern\.$/,
   );
   const lines = page.getByRole('region', { name: 'Line by line' });
   const chances = lines.getByRole('row', { name: /^Chance that it is the cheapest/ });

@@ -1,6 +1,7 @@
 // The shop's own minutes for an item, typed or learned from its log, in place of what is estimated.
 
-import type { LearnedCutting } from '../estimating';
+import { median } from 'simple-statistics';
+import { isAbsurd, type LearnedCutting } from '../estimating';
 import { figure, type Figure } from '../units';
 
 /** Your seconds for one piece at each station, all its layers together; what is left out is estimated. */
@@ -41,12 +42,14 @@ export type LoggedPieces = {
 };
 
 /**
- * What one takes by the log: the mean of the pieces, with the middle nine tenths as its band. Null where too few are
- * logged.
+ * What one takes by the log: the mean of the pieces, with the middle nine tenths as its band. A piece under a clock that
+ * was forgotten, or started late, is left out: it says nothing of the work. Null where too few are logged.
  */
 export function learnMinutes(label: string, { seconds }: LoggedPieces): Figure | null {
-  if (seconds.length < LEAST_LOGGED) return null;
-  const sorted = [...seconds].sort((a, b) => a - b);
+  const usual = seconds.length > 0 ? median([...seconds]) : 0;
+  const sorted = seconds.filter((each) => !isAbsurd(each, usual)).sort((a, b) => a - b);
+  if (sorted.length < LEAST_LOGGED) return null;
+  const leftOut = seconds.length - sorted.length;
   const mean = sorted.reduce((sum, each) => sum + each, 0) / sorted.length;
   const at = (share: number) => sorted[Math.round(share * (sorted.length - 1))]!;
   return figure(label, mean, 's', 'learned', {
@@ -57,6 +60,7 @@ export function learnMinutes(label: string, { seconds }: LoggedPieces): Figure |
       figure('Pieces logged', sorted.length, 'count', 'measured'),
       figure('Quickest', sorted[0]!, 's', 'measured'),
       figure('Slowest', sorted.at(-1)!, 's', 'measured'),
+      ...(leftOut > 0 ? [figure('Left out, the clock was forgotten or late', leftOut, 'count', 'measured')] : []),
     ],
   });
 }

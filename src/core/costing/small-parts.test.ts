@@ -184,6 +184,16 @@ describe('own minutes', () => {
       ].join('\n'),
     );
   });
+
+  it('are not learned from a clock that was forgotten or started late: it is left out, and told', () => {
+    const learned = learnMinutes('Weed', { seconds: [30, 10, 20, 161, 0.9] })!;
+    expect(learned).toMatchObject({ value: 20, low: 10, high: 30 });
+    expect(printWorking(learned)).toContain('Left out, the clock was forgotten or late: 2 count');
+    // Eight times as long as usual may still be work.
+    expect(learnMinutes('Weed', { seconds: [30, 10, 20, 20, 160] })!.value).toBe(48);
+    expect(learnMinutes('Weed', { seconds: [10, 20, 500, 500] })).not.toBeNull();
+    expect(learnMinutes('Weed', { seconds: [] })).toBeNull();
+  });
 });
 
 describe('stages of a cost', () => {

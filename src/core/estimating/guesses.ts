@@ -19,6 +19,10 @@ const LEAST_SECONDS = 20;
 /** A clock that runs so much longer than was calculated was forgotten; one that is so much quicker was started late. */
 const ABSURD = { longer: 8, quicker: 0.05 } as const;
 
+/** No minutes of work, whatever the log says: against what such work usually takes. Both in seconds. */
+export const isAbsurd = (real: number, usual: number): boolean =>
+  usual > 0 && (real > ABSURD.longer * usual || real < ABSURD.quicker * usual);
+
 export type GuessProblem = 'too-short' | 'forgotten' | 'started-late';
 
 /** Why a stretch is left out; null where it counts. */

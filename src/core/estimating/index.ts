@@ -4,6 +4,7 @@ export * from './fit-times';
 export * from './learn-cutting';
 export {
   findGuessProblem,
+  isAbsurd,
   groupGuesses,
   sumGuesses,
   type Guess,

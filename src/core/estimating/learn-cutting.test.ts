@@ -135,11 +135,19 @@ describe('worked out on paper', () => {
     expect(watching).toBeCloseTo(expected, 9);
   });
 
-  it('a log of hardly any seconds is no proof of hardly any', () => {
-    const learned = learnCutting([stretch(1, 90, 10), stretch(1, 10, 90), stretch(0.5, 50, 50)])!;
-    expect(learned.loading.value).toBeGreaterThan(0);
-    expect(learned.loading.value).toBeLessThan(0.02);
-    expect(learned.watching.value).toBeLessThan(0.02);
+  it('a clock that was forgotten or started late says nothing, and is told', () => {
+    const sound = [stretch(100, 60, 40), stretch(130, 80, 40), stretch(90, 40, 50)];
+    const learned = learnCutting([...sound, stretch(801, 60, 40), stretch(4, 60, 40)])!;
+    const { loading, watching, low, high } = learnCutting(sound)!;
+    expect(learned.loading.value).toBe(loading.value);
+    expect(learned.watching.value).toBe(watching.value);
+    expect([learned.low, learned.high]).toEqual([low, high]);
+    expect(learned.loading.parts!.at(-1)).toMatchObject({
+      label: 'Left out, the clock was forgotten or late',
+      value: 2,
+    });
+    expect(loading.parts!.some(({ label }) => label.startsWith('Left out'))).toBe(false);
+    expect(learnCutting([stretch(1, 90, 10), stretch(1, 10, 90), stretch(0.5, 50, 50)])).toBeNull();
   });
 
   it('the band leaves out the twentieth at either end', () => {

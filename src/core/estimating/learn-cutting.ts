@@ -2,6 +2,7 @@
 // learned at one number of pieces is true at another.
 
 import { figure, type Figure } from '../units';
+import { isAbsurd } from './guesses';
 
 /** One stretch at the cutter that was logged, for one item. Seconds; estimates are those of the trade, not learned. */
 export type LoggedCutting = {
@@ -35,9 +36,11 @@ const ONE_BAND = { low: 0.85, high: 1.2 } as const;
 
 /**
  * Ridge regression of the logged seconds on the two estimates: both lean on what all stretches say together, and part
- * from it as far as several numbers of pieces show. Null where too few are logged.
+ * from it as far as several numbers of pieces show. A clock that was forgotten, or started late, is left out. Null where
+ * too few are logged.
  */
-export function learnCutting(logged: readonly LoggedCutting[]): LearnedCutting | null {
+export function learnCutting(all: readonly LoggedCutting[]): LearnedCutting | null {
+  const logged = all.filter(({ seconds, loading, watching }) => !isAbsurd(seconds, loading + watching));
   const pieces = sum(logged, (one) => one.pieces);
   const estimated = sum(logged, (one) => one.loading + one.watching);
   if (pieces < LEAST_PIECES || estimated <= 0) return null;
@@ -47,6 +50,9 @@ export function learnCutting(logged: readonly LoggedCutting[]): LearnedCutting |
     figure('Pieces logged', pieces, 'count', 'measured'),
     figure('Stretches at the cutter', logged.length, 'count', 'measured'),
     figure('All of them, against the estimate', together, 'share', 'measured'),
+    ...(logged.length < all.length
+      ? [figure('Left out, the clock was forgotten or late', all.length - logged.length, 'count', 'measured')]
+      : []),
   ];
   const how = 'logged ÷ estimated, by how it grows with the number of pieces';
   return {
@@ -64,7 +70,7 @@ function part(logged: readonly LoggedCutting[], together: number): { loading: nu
   for (const { seconds, loading, watching } of logged) {
     const estimate = loading + watching;
     if (estimate <= 0) continue;
-    const noise = STRAY * Math.max(together, LEAST_FACTOR) * estimate;
+    const noise = STRAY * together * estimate;
     const [x, y, off] = [loading / noise, watching / noise, (seconds - together * estimate) / noise];
     loadLoad += x * x;
     loadWatch += x * y;
@@ -78,9 +84,6 @@ function part(logged: readonly LoggedCutting[], together: number): { loading: nu
     watching: Math.max(0, together + (loadLoad * watchOff - loadWatch * loadOff) / determinant),
   };
 }
-
-/** A log of nearly no seconds is no noise of nearly nothing. */
-const LEAST_FACTOR = 0.05;
 
 function findBand(logged: readonly LoggedCutting[], loading: number, watching: number) {
   const ratios = logged
