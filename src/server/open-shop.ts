@@ -1,7 +1,7 @@
 // Before the first request: the database is there, of this version, and in the demo it has the demo shop.
 
+import { existsSync, renameSync, rmSync } from 'node:fs';
 import { holdFile } from '../data/shop-file';
-import { loadShop } from '../data/shop-store';
 import { noteSeen, refuseStrayLog } from '../data/stray-log';
 import { databaseFile, getShop, openShop } from './context';
 import { refreshMeasurements } from './artwork/save-artwork';
@@ -15,9 +15,9 @@ const holds: unknown[] = [];
 export async function openShopAtStart(): Promise<void> {
   holds.push(holdFile(databaseFile()));
   refuseStrayLog(databaseFile());
+  if (process.env['CHIRAL_DEMO'] === '1' && !existsSync(databaseFile())) await seedWhole(databaseFile());
   const shop = openShop(databaseFile());
   try {
-    if (process.env['CHIRAL_DEMO'] === '1' && !loadShop(shop.db)) await seedDemo(shop.db, Date.now(), { withPast: true });
     getShop(shop);
     refreshKept(shop);
     await refreshMeasurements(shop);
@@ -25,4 +25,21 @@ export async function openShopAtStart(): Promise<void> {
     shop.db.$client.close();
   }
   noteSeen(databaseFile());
+}
+
+const LOGS = ['-wal', '-shm'];
+
+/** Whole or not at all: a seed that was broken off begins anew. */
+async function seedWhole(file: string): Promise<void> {
+  const seeding = `${file}.seeding`;
+  for (const ending of ['', ...LOGS]) rmSync(seeding + ending, { force: true });
+  const { db } = openShop(seeding);
+  try {
+    await seedDemo(db, Date.now(), { withPast: true });
+  } finally {
+    db.$client.close();
+  }
+  // Logs of a demo that was thrown away are not of this one.
+  for (const ending of LOGS) rmSync(file + ending, { force: true });
+  renameSync(seeding, file);
 }

@@ -30,7 +30,7 @@ const CANCELLED = 0.03;
 
 /** Made before the orders that are on the books, so that they carry the later numbers. */
 export function seedPast(stock: StockSeed, ids: Ids): void {
-  // In one transaction: a power cut leaves a seed that begins anew.
+  // In one transaction: thousands of small ones would each wait for the disk.
   inTransaction(stock.shop.db, () => liveThrough(begin(stock, ids)));
 }
 
