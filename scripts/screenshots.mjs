@@ -19,7 +19,7 @@ const views = {
   quote: '/items',
   'cut-sheets': '/cut-sheets',
   cutter: '/bench/cut',
-  trials: '/trials?vinyl=4',
+  trials: '/trials',
   compare: '/items/compare/5',
   books: '/books',
   shelf: '/shelf',
@@ -50,12 +50,6 @@ const before = {
     await page.getByLabel('Surname', { exact: true }).fill('Barrow');
     await page.getByLabel('Seat', { exact: true }).fill('8');
     await page.getByText(/ready about/).waitFor();
-  },
-  trials: async (page) => {
-    await page.getByRole('button', { name: 'Begin' }).click();
-    await page.getByRole('button', { name: '60 times as fast' }).click();
-    await page.getByRole('button', { name: 'Let it run by itself' }).click();
-    await page.getByRole('button', { name: 'Cut the fine design' }).waitFor({ timeout: 60_000 });
   },
   bench: async (page) => {
     await page.getByRole('button', { name: /^Start/ }).click();
