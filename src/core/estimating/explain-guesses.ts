@@ -5,7 +5,7 @@ import { groupBy } from '../units';
 import { findGuessProblem, sizeOf, type Guess } from './guesses';
 
 /** What would put most of it right; `name`: of the vinyl or the size. */
-export type GuessCause =
+type GuessCause =
   | { readonly kind: 'steady'; readonly ratio: number; readonly errorWithout: number }
   | {
       readonly kind: 'vinyl' | 'size';

@@ -12,4 +12,4 @@ export {
   type GuessProblem,
   type GuessSum,
 } from './guesses';
-export { explainGuesses, type GuessCause, type GuessReason } from './explain-guesses';
+export { explainGuesses, type GuessReason } from './explain-guesses';

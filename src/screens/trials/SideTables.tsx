@@ -28,7 +28,7 @@ export function SideTable({ rows }: { readonly rows: readonly SideRow[] }) {
                   <a href={`/trials/side/${id}`}>{name}</a>
                   <div className="soft">{AXIS_WORDS[axis].several}</div>
                 </th>
-                <td>{names.join(', ')}</td>
+                <td>{names.join('; ')}</td>
                 <td>{describeSides(verdict, best, settings)}</td>
                 <td>{formatInstant(startedAtMs, settings)}</td>
               </tr>

@@ -10,20 +10,19 @@ import {
   computeOrderWithin,
   findFittingOffcuts,
   keyOf,
-  parseKey,
   valueStock,
 } from '../../core/stock';
 import { figure, groupBy } from '../../core/units';
-import { loadLotEvidence } from '../../data/lot-evidence-store';
 import { loadMinimums, loadShortestLeads } from '../../data/offer-store';
 import { loadLots, loadLotsOnShelf, loadNewestLines, type StoredLot } from '../../data/stock-store';
-import type { FittingOffcut, FullStock, LotView, StockPage, StockRow, ThingView } from '../../views/stock';
+import type { FittingOffcut, FullStock, StockPage, StockRow, ThingView } from '../../views/stock';
 import { getShop, type ShopContext } from '../context';
 import { readMadeLines } from '../items/materials';
 import { shareOfRecut } from '../../core/orders/index';
 import { readOrdersHolding, type WaitingOrder } from '../orders/read-orders';
 import { DAYS_TO_MAKE } from './make-days';
 import { measureLot } from './measure-lot';
+import { NO_TRIES, sumTries, toLotView } from './lot-views';
 import { nameThings } from './things';
 import { computeWeeklyUses } from './weekly-use';
 import { rememberUntilChange } from '../remember';
@@ -115,47 +114,6 @@ function countNamed(lines: WaitingOrder['order']['lines'], parts: WaitingOrder['
     counts.set(key, (counts.get(key) ?? 0) + 1);
   }
   return counts;
-}
-
-const toLotView = (
-  lot: StoredLot,
-  suppliers: ReadonlyMap<number, string>,
-  tried: ReadonlyMap<number, LotTries> = NO_TRIES,
-): LotView => ({
-  id: lot.id,
-  key: lot.key,
-  form: lot.form,
-  widthMm: lot.widthMm,
-  lengthMm: lot.lengthMm,
-  receivedAtMs: lot.receivedAtMs,
-  unitCost: lot.unitCost,
-  left: lot.left,
-  shape: lot.shape,
-  spoiledSpots: lot.spoiledSpots,
-  code: lot.code,
-  remark: lot.remark,
-  supplier: suppliers.get(lot.supplierId ?? 0) ?? '',
-  value: valueStock([{ lot, left: lot.left }]),
-  tried: tried.get(lot.id) ?? null,
-});
-
-type LotTries = NonNullable<LotView['tried']>;
-const NO_TRIES: ReadonlyMap<number, LotTries> = new Map();
-
-/** What was cut of the lots of a vinyl, and failed; of other things nothing. */
-function sumTries({ db }: ShopContext, key: string): ReadonlyMap<number, LotTries> {
-  const thing = parseKey(key);
-  if (thing?.kind !== 'vinyl') return NO_TRIES;
-  const byLot = groupBy(loadLotEvidence(db, [thing.vinylId]), ({ lotId }) => lotId);
-  return new Map(
-    [...byLot].map(([lotId, own]) => [
-      lotId,
-      {
-        tries: own.reduce((sum, { tries }) => sum + tries, 0),
-        failures: own.reduce((sum, { failures }) => sum + failures, 0),
-      },
-    ]),
-  );
 }
 
 type ReadStock = {

@@ -20,6 +20,7 @@ type OlderLot = PastFile['olderLots'][number];
 export function listHappenings(past: Past, olderLotIds: Set<number>): Happening[] {
   const { file, stock } = past;
   const agoMs = (days: number) => stock.nowMs - days * DAY_MS;
+  const inHours = (days: number) => past.bench.freeFrom(agoMs(days));
   const rolls = stock.file.lots.filter(({ form }) => form === 'roll');
   return [
     ...file.olderLots.map((lot) => ({
@@ -32,8 +33,8 @@ export function listHappenings(past: Past, olderLotIds: Set<number>): Happening[
       const now = setRollPrice(past, vinyl, was);
       return { atMs: agoMs(daysAgo), run: () => setRollPrice(past, vinyl, now) };
     }),
-    ...file.ladders.map((ladder) => ({ atMs: agoMs(ladder.daysAgo), run: () => climbLadder(past, ladder) })),
-    ...file.sides.map((side) => ({ atMs: agoMs(side.daysAgo), run: () => trySideBySide(past, side) })),
+    ...file.ladders.map((ladder) => ({ atMs: inHours(ladder.daysAgo), run: () => climbLadder(past, ladder) })),
+    ...file.sides.map((side) => ({ atMs: inHours(side.daysAgo), run: () => trySideBySide(past, side) })),
   ].sort((a, b) => a.atMs - b.atMs);
 }
 
@@ -73,7 +74,7 @@ export function changeWorn({ stock }: Past): void {
 }
 
 /** The last of the older rolls goes into samples. */
-export function useUpOlder({ stock, olderLotIds }: Past): void {
+export function emptyOlder({ stock, olderLotIds }: Past): void {
   for (const id of olderLotIds) {
     const { left } = findLot(stock.shop.db, id)!;
     if (left > 0) bookStock(stock.shop, id, { cause: 'used', quantity: left, note: 'samples for the stall' });

@@ -23,7 +23,7 @@ export type PastWish = {
 };
 
 /** How a vinyl really is: times what is calculated for its weeding, and the share of its parts that go wrong. */
-export type PastVinyl = {
+type PastVinyl = {
   readonly weeding: number;
   readonly lost: number;
   readonly olderLot?: { readonly lost: number; readonly remark: string };

@@ -15,7 +15,7 @@ import { placeOrder } from '../../orders/save-order';
 import type { Ids } from '../seed-demo';
 import type { StockSeed } from '../seed-demo-stock';
 import { makeBenchClock } from './bench-clock';
-import { changeWorn, listHappenings, useUpOlder, type Happening } from './happenings';
+import { changeWorn, listHappenings, emptyOlder, type Happening } from './happenings';
 import { lookAt, planLooks } from './look-later';
 import { DAY_MS, type Past } from './past';
 import { readPastFile, type PastWish } from './past-file';
@@ -77,7 +77,7 @@ function liveThrough(past: Past): void {
     if (chance.happens(file.lookedAt)) looks.push(...planLooks(past, id));
   }
   past.goTo(stock.nowMs - DAY_MS);
-  useUpOlder(past);
+  emptyOlder(past);
   lookAt(past, looks);
 }
 
