@@ -47,7 +47,7 @@ describe('the demo shop’s past', () => {
       ask(of, 'select lot_id, cause, quantity from stock_lines order by id'),
     ];
     expect(story(later)).toEqual(story(shop));
-  }, 60_000);
+  }, 180_000);
 
   it('leaves the shelf and what is worn as they are without it', () => {
     for (const what of [
