@@ -118,6 +118,9 @@ test('the endpoint says what is wrong as JSON with the right status', async ({ r
   await check(404, 'not-found', '/api/orders/777', { method: 'GET' });
   await check(404, 'not-found', '/api/nothing', { method: 'GET' });
   await check(409, 'conflict', '/api/orders/113/hand-over', { data: {} });
-  await check(403, 'forbidden', '/api/orders/113/cancel', { data: {}, headers: { Origin: 'https://elsewhere.example' } });
+  await check(403, 'forbidden', '/api/orders/113/cancel', {
+    data: {},
+    headers: { Origin: 'https://elsewhere.example' },
+  });
   await check(403, 'forbidden', '/api/orders/113/cancel', { data: {}, headers: { 'Sec-Fetch-Site': 'cross-site' } });
 });
