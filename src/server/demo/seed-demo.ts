@@ -8,6 +8,7 @@ import { DEFAULT_SHOP_FIGURES, type ShopFigures } from '../../core/materials/ind
 import { PLAIN_LETTERING, type Lettering } from '../../core/artwork/index';
 import type { Placing } from '../../core/placing/index';
 import { blankInput, channelInput, itemInput, lookInput, vinylInput } from '../../core/input/index';
+import type { Ids } from './demo-ids';
 import { seedOrder, type DemoOrder } from './seed-demo-orders';
 import type { Database } from '../../data/database';
 import { savePacking } from '../../data/packing-store';
@@ -113,8 +114,6 @@ const NO_FEES = {
 };
 
 type Clock = { ms: number };
-/** What was added, by the name it has in the file. */
-export type Ids = Readonly<Record<'vinyls' | 'blanks' | 'artworks' | 'items', Map<string, number>>>;
 /** What the demo shop is filled with: its files, the shop and its clock, and what is there already. */
 type Seed = {
   readonly folder: string;

@@ -1,7 +1,7 @@
 // What is at hand while the demo shop's past goes by.
 
 import type { Chance } from '../../chance';
-import type { Ids } from '../seed-demo';
+import type { Ids } from '../demo-ids';
 import type { StockSeed } from '../seed-demo-stock';
 import type { BenchClock } from './bench-clock';
 import type { PastFile } from './past-file';

@@ -12,7 +12,7 @@ import { parseInput } from '../../errors';
 import { moveOrder } from '../../orders/move-order';
 import { addPayment } from '../../orders/pay-order';
 import { placeOrder } from '../../orders/save-order';
-import type { Ids } from '../seed-demo';
+import type { Ids } from '../demo-ids';
 import type { StockSeed } from '../seed-demo-stock';
 import { makeBenchClock } from './bench-clock';
 import { changeWorn, listHappenings, emptyOlder, type Happening } from './happenings';
