@@ -21,8 +21,13 @@ export async function orderCoats(address: string, title: string, quantity = 2): 
   return ((await answer.json()) as { id: number }).id;
 }
 
-/** Only the coats, laid out on a roll and saved. */
-export async function layOutCoats(page: Page, address: string, heading = /^2 parts on \d/): Promise<void> {
+/** Only the coats of that order, laid out on a roll and saved. */
+export async function layOutCoats(
+  page: Page,
+  address: string,
+  heading = /^2 parts on \d/,
+  title = 'Coats',
+): Promise<void> {
   await open(page, `${address}/cut-sheets`);
   await page
     .getByRole('navigation', { name: 'Vinyls' })
@@ -30,7 +35,7 @@ export async function layOutCoats(page: Page, address: string, heading = /^2 par
     .click();
   const what = page.getByRole('region', { name: 'What is laid out' });
   for (const box of await what.getByRole('checkbox', { name: / × / }).all())
-    if (!(await box.locator('xpath=ancestor::label').textContent())?.includes('Coats')) await box.uncheck();
+    if (!(await box.locator('xpath=ancestor::label').textContent())?.includes(title)) await box.uncheck();
   await what.getByRole('combobox', { name: 'Cut from' }).click();
   await page
     .getByRole('option', { name: /^Roll / })

@@ -137,6 +137,17 @@ test('a sheet is kept as it is laid out: a closed window loses nothing, a second
   await expect(second.getByRole('main')).toContainText(code);
 });
 
+test('a sheet whose first save is under way when the page goes is there all the same', async ({ page }) => {
+  let asked = 0;
+  // The first is never answered: the page goes before.
+  await page.route('**/api/cut-sheets/saved', (route) => (++asked === 1 ? undefined : route.continue()));
+  await orderCoats(server.address, 'Coats on the way', 3);
+  await layOutCoats(page, server.address, /^3 parts on \d/, 'Coats on the way');
+  await expect.poll(() => asked).toBe(1);
+  await open(page, `${server.address}/bench/cut`);
+  await expect(page.getByRole('button', { name: /laid out: 3 parts/ })).toBeVisible();
+});
+
 test('a piece is moved to another sheet, and the day’s loads are proposed, laid out and kept', async ({ page }) => {
   await open(page, `${server.address}/cut-sheets`);
   const load = page.getByRole('region', { name: 'Load' });

@@ -2,7 +2,7 @@
 
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { CutSheet } from '../../core/orders';
-import { ApiError, callApi } from '../shared/api';
+import { ApiError, callApi, createByApi } from '../shared/api';
 
 export type SavedSheetId = { readonly id: number; readonly version: number };
 /** Changes that come sooner after one another are kept together, ms. */
@@ -23,7 +23,8 @@ export function useSavedSheet(
   const saved = useRef(start),
     waiting = useRef<CutSheet | null>(null),
     timer = useRef<number | undefined>(undefined),
-    sending = useRef<Promise<void> | null>(null);
+    sending = useRef<Promise<void> | null>(null),
+    underWay = useRef<Sending | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const told = useRef(onSaved);
   useEffect(() => void (told.current = onSaved), [onSaved]);
@@ -34,16 +35,18 @@ export function useSavedSheet(
     const sheet = waiting.current;
     if (!sheet) return;
     waiting.current = null;
+    const before = saved.current;
+    const key = crypto.randomUUID();
+    underWay.current = { vinylId, before, sheet, key };
     const run = async () => {
       try {
-        const before = saved.current;
         saved.current = before
           ? await callApi<SavedSheetId>('PUT', `/api/cut-sheets/saved/${before.id}`, {
               vinylId,
               version: before.version,
               sheet,
             })
-          : await callApi<SavedSheetId>('POST', '/api/cut-sheets/saved', { vinylId, sheet });
+          : await createByApi<SavedSheetId>('/api/cut-sheets/saved', { vinylId, sheet }, key);
         setProblem(null);
         told.current(saved.current, sheet);
       } catch (error) {
@@ -53,7 +56,7 @@ export function useSavedSheet(
         setProblem(error.message);
       }
     };
-    sending.current = run().finally(() => (sending.current = null));
+    sending.current = run().finally(() => (sending.current = underWay.current = null));
     await sending.current;
   }, [vinylId]);
   const save = useCallback(
@@ -65,10 +68,10 @@ export function useSavedSheet(
     [send],
   );
   useSendOnLeave(send, () => {
-    const sheet = waiting.current;
-    if (!sheet || sending.current) return null;
+    const sheet = waiting.current ?? underWay.current?.sheet;
+    if (!sheet) return null;
     waiting.current = null;
-    return { vinylId, before: saved.current, sheet };
+    return { vinylId, before: saved.current, sheet, key: underWay.current?.key ?? crypto.randomUUID() };
   });
   const forget = useCallback(() => {
     window.clearTimeout(timer.current);
@@ -78,21 +81,30 @@ export function useSavedSheet(
   return { save, saved: () => saved.current, problem, forget, settle: send };
 }
 
-type Waiting = { readonly vinylId: number; readonly before: SavedSheetId | null; readonly sheet: CutSheet };
+type Sending = {
+  readonly vinylId: number;
+  readonly before: SavedSheetId | null;
+  readonly sheet: CutSheet;
+  /** It is saved once under it, however often it is sent. */
+  readonly key: string;
+};
 
-/** A page that goes away can't wait for an answer: the request outlives it. */
-function useSendOnLeave(send: () => Promise<void>, takeWaiting: () => Waiting | null): void {
+/**
+ * A page that goes away can't wait for an answer: the request outlives it. What is under way just then is broken off
+ * with the page, and sent again: whichever comes first is saved, the other is refused.
+ */
+function useSendOnLeave(send: () => Promise<void>, takeWaiting: () => Sending | null): void {
   const take = useRef(takeWaiting);
   take.current = takeWaiting;
   useEffect(() => {
     const leave = () => {
       const left = take.current();
       if (!left) return;
-      const { vinylId, before, sheet } = left;
+      const { vinylId, before, sheet, key } = left;
       void fetch(before ? `/api/cut-sheets/saved/${before.id}` : '/api/cut-sheets/saved', {
         method: before ? 'PUT' : 'POST',
         keepalive: true,
-        headers: { 'Content-Type': 'application/json' },
+        headers: { 'Content-Type': 'application/json', ...(before ? {} : { 'Idempotency-Key': key }) },
         body: JSON.stringify({ vinylId, sheet, ...(before ? { version: before.version } : {}) }),
       });
     };
