@@ -47,10 +47,10 @@ describe('how good the guesses are, in words', () => {
     expect(
       tellWhy({ ...weed, because: { kind: 'vinyl', name: 'Penny Flex, fern', ratio: 1.6, errorWithout: 0.12 } }),
     ).toBe(
-      'Most of it is Penny Flex, fern, which takes 1.6 times what is calculated. With that put right it would be 12 % off, not 25 %.',
+      'Most of it comes from Penny Flex, fern, which takes 1.6 times what is calculated. With that put right it would be 12 % off, not 25 %.',
     );
     expect(tellWhy({ ...weed, because: { kind: 'size', name: 'under 5 min', ratio: 0.7, errorWithout: 0.2 } })).toMatch(
-      /^Most of it is work of under 5 min, which takes 0\.7 times/,
+      /^Most of it comes from jobs of under 5 min: each takes 0\.7 times/,
     );
     expect(tellWhy({ ...weed, because: { kind: 'scatter' }, trend: { oldest: 0.4, newest: 0.2 } })).toBe(
       '25 % off: the same work takes now more, now less. The oldest third was 40 % off, the newest is 20 %.',

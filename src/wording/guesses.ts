@@ -54,9 +54,9 @@ function describeCause({ error, because }: GuessReason<Station>, settings: Forma
     case 'steady':
       return `Whatever it is, it takes ${times}. ${right}`;
     case 'vinyl':
-      return `Most of it is ${because.name}, which takes ${times}. ${right}`;
+      return `Most of it comes from ${because.name}, which takes ${times}. ${right}`;
     case 'size':
-      return `Most of it is work of ${because.name}, which takes ${times}. ${right}`;
+      return `Most of it comes from jobs of ${because.name}: each takes ${times}. ${right}`;
   }
 }
 

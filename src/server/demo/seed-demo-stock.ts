@@ -5,7 +5,7 @@ import { inTransaction } from '../../data/database';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { lotInput, supplierInput, supplyInput } from '../../core/input/index';
-import { keyOf as thingKey } from '../../core/stock/index';
+import { keyOf as thingKey, type WearLine } from '../../core/stock/index';
 import { minor } from '../../core/units/index';
 import { loadOffers, putOffer, setMinimum } from '../../data/offer-store';
 import { findLot } from '../../data/stock-store';
@@ -175,6 +175,10 @@ export function fitDemoSupply({ shop, clock, nowMs }: StockSeed, entry: DemoSupp
   if (fittedDaysAgo !== undefined) bookWear(shop, id, { kind: 'fitted', amount: 0, fromStock: true });
 }
 
+/** Since it was taken into use. */
+export const sumWorn = (lines: readonly WearLine[] = []): number =>
+  lines.reduce((sum, { kind, amount }) => sum + (kind === 'worn' ? amount : 0), 0);
+
 function seedSupply(seed: StockSeed, entry: DemoSupply): void {
   const { shop, clock, nowMs } = seed;
   let id = seed.supplies.get(entry);
@@ -183,8 +187,7 @@ function seedSupply(seed: StockSeed, entry: DemoSupply): void {
     fitDemoSupply(seed, entry, id);
   }
   clock.ms = nowMs - DAY_MS / 2;
-  const lines = loadWearInUse(shop.db).get(id) ?? [];
-  const more = (entry.worn ?? 0) - lines.reduce((sum, line) => sum + (line.kind === 'worn' ? line.amount : 0), 0);
+  const more = (entry.worn ?? 0) - sumWorn(loadWearInUse(shop.db).get(id));
   if (more > 0) bookWear(shop, id, { kind: 'worn', amount: more, fromStock: false });
   if (entry.cleaned) bookWear(shop, id, { kind: 'cleaned', amount: entry.cleaned, fromStock: false });
 }

@@ -136,7 +136,7 @@ export async function seedDemo(db: Database, nowMs: number, { withPast = false }
   const ids: Ids = { vinyls: new Map(), blanks: new Map(), artworks: new Map(), items: new Map() };
   const seed: Seed = { folder, file, shop, clock, ids };
   // They load beside the measuring: who opens the demo waits less.
-  wakeThreads(null);
+  if (withPast) wakeThreads(null);
   insertShop(db, { ...file.identity, timeZone, simulated: true }, { ...DEFAULT_SHOP_FIGURES, ...file.figures });
   seedShelf(seed);
   for (const channel of file.channels) addChannel(shop, parseInput(channelInput, { ...NO_FEES, ...channel }));

@@ -8,7 +8,7 @@ import { parseInput } from '../../errors';
 import { bookStock, receiveLot } from '../../stock/save-stock';
 import { changeVinyl } from '../../stock/save-shelf';
 import { bookWear } from '../../stock/save-supplies';
-import { addDemoSupply, fitDemoSupply, receiveDemoLot, type StockSeed } from '../seed-demo-stock';
+import { addDemoSupply, fitDemoSupply, receiveDemoLot, sumWorn, type StockSeed } from '../seed-demo-stock';
 import { DAY_MS, type Past } from './past';
 import type { PastFile } from './past-file';
 import { climbLadder, trySideBySide } from './try-out';
@@ -67,9 +67,7 @@ const LEFT_FOR_TODAY = 0.2;
 export function changeWorn({ stock }: Past): void {
   const inUse = loadWearInUse(stock.shop.db);
   for (const [{ worn }, id] of stock.supplies) {
-    const lines = inUse.get(id) ?? [];
-    const now = lines.reduce((sum, line) => sum + (line.kind === 'worn' ? line.amount : 0), 0);
-    if (worn !== undefined && now > worn * (1 - LEFT_FOR_TODAY)) fitNew(stock, id);
+    if (worn !== undefined && sumWorn(inUse.get(id)) > worn * (1 - LEFT_FOR_TODAY)) fitNew(stock, id);
   }
 }
 
