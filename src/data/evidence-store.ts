@@ -13,7 +13,10 @@ import { writeStoredJson } from './stored-json';
 import { itemEvidence, orderLines, partEvents, parts, pieces, vinylEvidence } from './schema';
 
 export type Counts = { readonly made: number; readonly spoiled: number };
-type Step = Pick<PartEvent, 'partId' | 'kind' | 'atMs' | 'undoes' | 'recut' | 'cause' | 'lotId' | 'design'>;
+type Step = Pick<
+  PartEvent,
+  'partId' | 'kind' | 'atMs' | 'undoes' | 'recut' | 'cause' | 'lotId' | 'design' | 'finestMm'
+>;
 
 /** Brings what is kept of parts, items and vinyls up to date with steps that were just added. */
 export function keepSteps(db: Database, steps: readonly Step[]): void {

@@ -8,8 +8,9 @@ import { isIn } from './is-in';
 import { prepareOnce } from './prepared';
 import { lotEvidence, partEvents, parts } from './schema';
 import { sumFilledSides } from './side-store';
+import { addToWidth, dropWidths } from './width-tries-store';
 
-type LotStep = Pick<PartEvent, 'kind' | 'cause' | 'lotId' | 'design'>;
+type LotStep = Pick<PartEvent, 'kind' | 'cause' | 'lotId' | 'design' | 'finestMm'>;
 type Step = LotStep & Pick<PartEvent, 'partId' | 'atMs' | 'undoes'>;
 const isFilmFailure = ({ kind, cause }: LotStep): boolean =>
   kind === 'spoiled' && cause !== null && FILM_CAUSES.has(cause);
@@ -24,7 +25,8 @@ export function keepLotCounts(db: Database, steps: readonly Step[], vinylOf: (pa
     const failures = isFilmFailure(what) ? sign : 0;
     if (tries === 0 && failures === 0) continue;
     const vinylId = vinylOf(step.partId);
-    addToLot(db, { vinylId, lotId: what.lotId ?? NO_LOT, design: what.design, tries, failures, lastAtMs: step.atMs });
+    const { design, lotId, finestMm } = what;
+    countTries(db, { vinylId, lotId, design, finestMm: finestMm ?? null, tries, failures, lastAtMs: step.atMs });
   }
 }
 
@@ -35,16 +37,27 @@ const findStep = (db: Database, id: number): LotStep | undefined =>
       cause: partEvents.cause,
       lotId: partEvents.lotId,
       design: partEvents.design,
+      finestMm: partEvents.finestMm,
     })
     .from(partEvents)
     .where(eq(partEvents.id, id))
     .get();
 
 /** Cut from what the book did not have. */
-export const NO_LOT = 0;
+const NO_LOT = 0;
 
-/** Negative: it is taken back. */
-export function addToLot(db: Database, row: typeof lotEvidence.$inferInsert): void {
+type Tries = Omit<typeof lotEvidence.$inferInsert, 'lotId'> & {
+  readonly lotId: number | null | undefined;
+  readonly finestMm: number | null;
+};
+
+/** Of the lot, and of that width. Negative: it is taken back. */
+export function countTries(db: Database, { lotId, finestMm, ...row }: Tries): void {
+  addToLot(db, { ...row, lotId: lotId ?? NO_LOT });
+  addToWidth(db, { ...row, finestMm });
+}
+
+function addToLot(db: Database, row: typeof lotEvidence.$inferInsert): void {
   const add = prepareOnce(db, 'add to lot evidence', () => {
     const { vinylId, lotId, design } = lotEvidence;
     const set = {
@@ -79,12 +92,14 @@ export const loadLotEvidence = (db: Database, vinylIds: readonly number[]): read
 /** `live`: of steps that were not taken back. */
 export function recountLots(db: Database, live: SQL): void {
   db.delete(lotEvidence).run();
+  dropWidths(db);
   const isFailure = sql`${partEvents.kind} = 'spoiled' and ${inArray(partEvents.cause, [...FILM_CAUSES])}`;
   const rows = db
     .select({
       vinylId: parts.vinylId,
-      lotId: sql<number>`coalesce(${partEvents.lotId}, ${NO_LOT})`,
+      lotId: partEvents.lotId,
       design: partEvents.design,
+      finestMm: partEvents.finestMm,
       tries: sql<number>`sum(${partEvents.kind} = 'cut')`,
       failures: sql<number>`sum(${isFailure})`,
       lastAtMs: sql<number>`max(${partEvents.atMs})`,
@@ -92,8 +107,8 @@ export function recountLots(db: Database, live: SQL): void {
     .from(partEvents)
     .innerJoin(parts, eq(parts.id, partEvents.partId))
     .where(sql`${partEvents.design} is not null and (${partEvents.kind} = 'cut' or (${isFailure})) and ${live}`)
-    .groupBy(parts.vinylId, sql`coalesce(${partEvents.lotId}, ${NO_LOT})`, partEvents.design)
+    .groupBy(parts.vinylId, partEvents.lotId, partEvents.design, partEvents.finestMm)
     .all();
-  for (const { design, ...row } of rows) if (design) addToLot(db, { ...row, design });
-  for (const { lotId, ...row } of sumFilledSides(db)) addToLot(db, { ...row, lotId: lotId ?? NO_LOT });
+  for (const { design, ...row } of rows) if (design) countTries(db, { ...row, design });
+  for (const row of sumFilledSides(db)) countTries(db, row);
 }

@@ -19,21 +19,21 @@ export function addPartEvents(
   return ids;
 }
 
-type Origin = Pick<PartEvent, 'lotId' | 'design'>;
+type Origin = Pick<PartEvent, 'lotId' | 'design' | 'finestMm'>;
 
 /** What was spoiled is of the lot that it was cut from last. */
 function addOrigins<Event extends Omit<PartEvent, 'id'>>(db: Database, events: readonly Event[]): readonly Event[] {
   const now = new Map<number, Origin>();
   return events.map((event) => {
-    const { partId, kind, lotId, design } = event;
-    if (kind === 'cut') now.set(partId, { lotId: lotId ?? null, design: design ?? null });
+    const { partId, kind, lotId, design, finestMm } = event;
+    if (kind === 'cut') now.set(partId, { lotId: lotId ?? null, design: design ?? null, finestMm: finestMm ?? null });
     return kind === 'spoiled' ? { ...event, ...(now.get(partId) ?? findOrigin(db, partId)) } : event;
   });
 }
 
 const findOrigin = (db: Database, partId: number): Origin =>
   db
-    .select({ lotId: partEvents.lotId, design: partEvents.design })
+    .select({ lotId: partEvents.lotId, design: partEvents.design, finestMm: partEvents.finestMm })
     .from(partEvents)
     .where(and(eq(partEvents.partId, partId), eq(partEvents.kind, 'cut')))
     .orderBy(desc(partEvents.id))

@@ -1,7 +1,14 @@
 // Vinyls and blanks.
 
 import { and, asc, eq, getTableName, isNull, like, or, sql } from 'drizzle-orm';
-import { getOrdinaryDetails, type Blank, type BlankColour, type BlankSize, type Vinyl } from '../core/materials';
+import {
+  getOrdinaryDetails,
+  type Blank,
+  type BlankColour,
+  type BlankSize,
+  type Vinyl,
+  type VinylDetails,
+} from '../core/materials';
 import { groupBy } from '../core/units';
 import { toLikePattern } from './like';
 import type { Database } from './database';
@@ -136,6 +143,14 @@ export const setWeedingFactor = (db: Database, id: number, weedingFactor: number
     .set({ weedingFactor, version: sql`${vinyls.version} + 1` })
     .where(eq(vinyls.id, id))
     .run();
+
+/** What it holds, mm; null: what its kind ordinarily holds. */
+export function setDetailFloor(db: Database, id: number, floor: Pick<VinylDetails, 'strokeMm' | 'gapMm'>): boolean {
+  const vinyl = findVinyl(db, id);
+  if (!vinyl) return false;
+  const change = { details: { ...vinyl.details, ...floor }, version: vinyl.version + 1 };
+  return db.update(vinyls).set(change).where(eq(vinyls.id, id)).run().changes === 1;
+}
 
 export function setVinylArchived(db: Database, id: number, atMs: number | null): boolean {
   return db.update(vinyls).set({ archivedAtMs: atMs }).where(eq(vinyls.id, id)).run().changes === 1;

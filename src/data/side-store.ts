@@ -59,15 +59,19 @@ export const listClosedSides = (db: Database, limit: number, beforeMs: number | 
     .all();
 
 export type SideCount = Pick<StoredCandidate, 'vinylId' | 'lotId'> &
-  Pick<StoredSide, 'design'> & { readonly tries: number; readonly failures: number; readonly lastAtMs: number };
+  Pick<StoredSide, 'design' | 'finestMm'> & {
+    readonly tries: number;
+    readonly failures: number;
+    readonly lastAtMs: number;
+  };
 
 /** What one candidate says of its vinyl; nothing before its sheet is closed, nor where the vinyl was not in question. */
 export function countCandidate(
-  { axis, design, pieces }: Pick<StoredSide, 'axis' | 'design' | 'pieces'>,
+  { axis, design, finestMm, pieces }: Pick<StoredSide, 'axis' | 'design' | 'finestMm' | 'pieces'>,
   { vinylId, lotId, sheet, filledAtMs }: Pick<StoredCandidate, 'vinylId' | 'lotId' | 'sheet' | 'filledAtMs'>,
 ): SideCount | null {
   if (axis !== 'vinyl' || filledAtMs === null) return null;
-  return { vinylId, lotId, design, tries: pieces, failures: sheet.lost, lastAtMs: filledAtMs };
+  return { vinylId, lotId, design, finestMm, tries: pieces, failures: sheet.lost, lastAtMs: filledAtMs };
 }
 
 /** Of all candidates that count. */

@@ -1,6 +1,6 @@
 // Trials as they are shown. Types only.
 
-import type { DesignClass } from '../core/artwork';
+import type { DesignClass, DetailFloor } from '../core/artwork';
 import type { GuessGroup, GuessProblem, GuessReason, GuessSum, Tested } from '../core/estimating';
 import type { Fabric, Grade, ShopFigureKey } from '../core/materials';
 import type { LookKind } from '../core/pressing';
@@ -17,6 +17,7 @@ import type {
   SideFault,
   SideSheet,
   SideVerdict,
+  TriedWidth,
   TrustVerdict,
 } from '../core/trials';
 import type { Figure } from '../core/units';
@@ -117,6 +118,23 @@ export type TrustRow = {
   /** On the shelf, and cut of by nobody yet: not to be sold from before it was tried. */
   readonly untried: readonly TriedLot[];
 };
+
+/** How fine a vinyl holds, by what was cut of it at which width. */
+export type FloorRow = {
+  readonly vinylId: number;
+  readonly vinylName: string;
+  readonly colourHex: string;
+  readonly tried: readonly TriedWidth[];
+  readonly floor: Figure;
+  /** Its likely range is narrow enough to calculate with. */
+  readonly isKnown: boolean;
+  /** What is calculated with now, and what is kept of the vinyl itself: null for what its kind ordinarily holds. */
+  readonly now: DetailFloor;
+  readonly kept: KeptFloor;
+  /** What would be kept. */
+  readonly proposed: DetailFloor;
+};
+export type KeptFloor = { readonly strokeMm: number | null; readonly gapMm: number | null };
 
 /** How good the estimates are, of the work that was done last. */
 export type GuessesView = {

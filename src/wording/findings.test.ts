@@ -15,6 +15,7 @@ const INCH: FormatSettings = { ...METRIC, system: 'inch' };
 const nameOf = (key: string) => ({ red: 'oars', blue: 'waves' })[key] ?? key;
 const thin: Finding = {
   kind: 'thin-strokes',
+  hasOwnFloor: false,
   layer: 'red',
   thinnestMm: 0.6,
   floorMm: 1,

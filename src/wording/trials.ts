@@ -1,9 +1,9 @@
 // Trials in words: what a ladder has found, and what to do next.
 
 import type { DesignClass } from '../core/artwork';
-import type { BeliefSource, FineResult, LadderRemedy, LadderVerdict, TrustVerdict } from '../core/trials';
+import type { BeliefSource, FineResult, LadderRemedy, LadderVerdict, TriedWidth, TrustVerdict } from '../core/trials';
 import type { TestFigure } from '../core/cutting';
-import { formatShare, type FormatSettings } from '../core/units';
+import { formatLength, formatShare, type FormatSettings } from '../core/units';
 import type { LadderView, TrustRow } from '../views/trials';
 
 /** How fine a design is, as it is told beside a vinyl. */
@@ -21,6 +21,10 @@ export const TRUST_WORDS: Readonly<Record<TrustVerdict, string>> = {
   no: 'for nothing',
   'not enough known': 'not enough known',
 };
+
+/** What was cut at one width, and what of it failed. */
+export const describeWidth = ({ widthMm, tries, failures }: TriedWidth, settings: FormatSettings): string =>
+  `${formatLength(widthMm, settings)}: ${failures} of ${tries} failed`;
 
 /** Why a vinyl is not bought again without a word; null where nothing bad is known of it. */
 export function describeDistrust({ classes }: Pick<TrustRow, 'classes'>): string | null {

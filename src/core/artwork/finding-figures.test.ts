@@ -22,7 +22,13 @@ function inspect(widthMm: number, material: LayerMaterial) {
 }
 
 it('the safe width shows the widths it is made of, and mends the finding', () => {
-  const material = { floor: DETAIL_FLOORS.smooth, takesLayers: true, usableMm: null, turnable: true };
+  const material = {
+    floor: DETAIL_FLOORS.smooth,
+    hasOwnFloor: false,
+    takesLayers: true,
+    usableMm: null,
+    turnable: true,
+  };
   const width = computeMendingWidth(
     inspect(100, material).find(({ kind }) => kind === 'thin-strokes')!,
     100,
@@ -35,7 +41,13 @@ it('the safe width shows the widths it is made of, and mends the finding', () =>
 });
 
 it('the widest that fits is within what the vinyl takes', () => {
-  const material = { floor: DETAIL_FLOORS['premium-adhesive'], takesLayers: true, usableMm: 70, turnable: false };
+  const material = {
+    floor: DETAIL_FLOORS['premium-adhesive'],
+    hasOwnFloor: false,
+    takesLayers: true,
+    usableMm: 70,
+    turnable: false,
+  };
   const width = computeMendingWidth(
     inspect(100, material).find(({ kind }) => kind === 'too-wide')!,
     100,

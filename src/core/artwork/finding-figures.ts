@@ -15,9 +15,17 @@ export function computeMendingWidth(finding: Finding, widthMm: number): Figure |
       how: `width now × ${strokes ? 'stroke' : 'gap'} the vinyl holds ÷ ${strokes ? 'thinnest stroke' : 'narrowest gap'}, up to the next whole mm`,
       parts: [
         now,
-        figure(strokes ? 'Stroke the vinyl holds' : 'Gap the vinyl weeds', finding.floorMm, 'mm', 'default', {
-          how: 'the detail floor of the vinyl chosen for the layer',
-        }),
+        figure(
+          strokes ? 'Stroke the vinyl holds' : 'Gap the vinyl weeds',
+          finding.floorMm,
+          'mm',
+          finding.hasOwnFloor ? 'shop' : 'default',
+          {
+            how: finding.hasOwnFloor
+              ? 'what you keep of the vinyl chosen for the layer: from its maker or your own trials'
+              : 'what the kind of vinyl chosen for the layer ordinarily holds',
+          },
+        ),
         figure(strokes ? 'Thinnest stroke' : 'Narrowest gap', finding.thinnestMm, 'mm', 'measured'),
       ],
     });

@@ -23,6 +23,8 @@ extend([labPlugin]);
 /** What the material of a layer allows. `usableMm` null: as wide as you like. */
 export type LayerMaterial = {
   readonly floor: DetailFloor;
+  /** Said of this vinyl itself, by its maker or by trials; else it is what its kind ordinarily holds. */
+  readonly hasOwnFloor: boolean;
   readonly takesLayers: boolean;
   readonly usableMm: number | null;
   readonly turnable: boolean;
@@ -40,6 +42,7 @@ export type Finding = Remedy &
         readonly layer: string;
         readonly thinnestMm: number;
         readonly floorMm: number;
+        readonly hasOwnFloor: boolean;
         readonly places: readonly ThinPlace[];
         readonly safeWidthMm: number;
         /** The layer would still fit its material at that width. */
@@ -71,7 +74,13 @@ const SPECK_MM2 = STEP_DEFAULTS.speckMm2;
 /** A measured length longer than its outline by this share and more has lines inside. */
 const CROSSING = { share: 0.005, leastMm: 1 } as const;
 
-const ORDINARY: LayerMaterial = { floor: DETAIL_FLOORS.smooth, takesLayers: true, usableMm: null, turnable: true };
+const ORDINARY: LayerMaterial = {
+  floor: DETAIL_FLOORS.smooth,
+  hasOwnFloor: false,
+  takesLayers: true,
+  usableMm: null,
+  turnable: true,
+};
 
 /** Findings, those that stop the cut first. `measurement` is that of the same artwork, at the same size. */
 export function inspectArtwork(
@@ -182,7 +191,7 @@ function measureThickness(artwork: ResolvedArtwork): {
 
 function inspectDetail(artwork: ResolvedArtwork, materialOf: (key: string) => LayerMaterial): readonly Finding[] {
   return artwork.layers.flatMap((layer): Finding[] => {
-    const { floor, usableMm, turnable } = materialOf(layer.key);
+    const { floor, hasOwnFloor, usableMm, turnable } = materialOf(layer.key);
     const calliper = new Calliper(layer.pieces);
     const judge = (kind: 'thin-strokes' | 'thin-gaps', floorMm: number): Finding[] => {
       const { thinnest, places } =
@@ -199,6 +208,7 @@ function inspectDetail(artwork: ResolvedArtwork, materialOf: (key: string) => La
           layer: layer.key,
           thinnestMm: thinnest.widthMm,
           floorMm,
+          hasOwnFloor,
           places,
           safeWidthMm,
           withinReach,

@@ -25,6 +25,7 @@ export { planInput, planVersion } from './plan-input';
 export { nestInput } from './nest-input';
 export { lookInput, presetInput, recipeChange } from './recipes-input';
 export {
+  floorInput,
   ladderInput,
   ladderKeepInput,
   ladderStepInput,

@@ -54,7 +54,7 @@ const byFabric = <T>(one: yup.AnySchema) =>
       .default({}) as unknown as yup.Schema<Partial<Record<Fabric, T>>>;
   });
 
-const detail = (label: string) =>
+export const detailWidth = (label: string) =>
   orNothing(
     numberBetween(
       label,
@@ -71,8 +71,8 @@ export const vinylDetails = yup.object({
   carrier: oneOf('Carrier', CARRIERS),
   takesLayers: yup.boolean().required(),
   liesOnVinyl: yup.boolean().required(),
-  strokeMm: detail('Thinnest stroke'),
-  gapMm: detail('Narrowest gap'),
+  strokeMm: detailWidth('Thinnest stroke'),
+  gapMm: detailWidth('Narrowest gap'),
   cover: oneOf('Cover sheet', COVERS),
   pressOn: byFabric<PressSetting>(pressInput),
   ownPress: byFabric<OwnPress>(ownPress),

@@ -33,6 +33,7 @@ import {
   type Stick,
 } from '../trials';
 import { cutSetting } from './cutting-input';
+import { detailWidth } from './material-inputs';
 import { calendarDay, numberBetween, oneOf, optionalText, rowId, shortText, wholeBetween } from './rules';
 
 const enough = numberBetween('How sure', 0.5, 0.99, 'A share below 1: 0.8 for four in five.');
@@ -53,6 +54,12 @@ export const ladderStepInput = yup.object({
   fine: oneOf<FineResult>('The fine design', FINE_RESULTS).nullable().optional().default(null),
   enough: enough.nullable().default(null),
   on: yup.boolean().default(false),
+});
+
+/** What a vinyl holds from now on; null: what its kind ordinarily holds. */
+export const floorInput = yup.object({
+  strokeMm: detailWidth('Thinnest stroke'),
+  gapMm: detailWidth('Narrowest gap'),
 });
 
 export const ladderKeepInput = yup.object({

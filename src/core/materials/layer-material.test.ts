@@ -69,6 +69,7 @@ describe('what the maker or a trial says goes before what is ordinary', () => {
     const own = vinyl('glitter', 1, 500, { strokeMm: 1.4, direction: 'across', takesLayers: true, carrier: 'back' });
     expect(getLayerMaterial(own, shop)).toEqual({
       floor: { strokeMm: 1.4, gapMm: 2 },
+      hasOwnFloor: true,
       takesLayers: true,
       usableMm: 500 - 20 - 12,
       turnable: false,

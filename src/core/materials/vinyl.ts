@@ -86,9 +86,13 @@ function getDetailClass(vinyl: Pick<Vinyl, 'kind' | 'weedingFactor'>): DetailCla
   return vinyl.weedingFactor >= BUDGET_FROM_FACTOR ? 'budget-adhesive' : 'premium-adhesive';
 }
 
+/** The finest that its kind ordinarily holds. */
+export const getOrdinaryFloor = (vinyl: Pick<Vinyl, 'kind' | 'weedingFactor'>): DetailFloor =>
+  DETAIL_FLOORS[getDetailClass(vinyl)];
+
 /** The finest it holds: what the maker or a trial says of it, else what its kind ordinarily does. */
 export function getDetailFloor(vinyl: Pick<Vinyl, 'kind' | 'weedingFactor' | 'details'>): DetailFloor {
-  const ordinary = DETAIL_FLOORS[getDetailClass(vinyl)];
+  const ordinary = getOrdinaryFloor(vinyl);
   return { strokeMm: vinyl.details.strokeMm ?? ordinary.strokeMm, gapMm: vinyl.details.gapMm ?? ordinary.gapMm };
 }
 
@@ -103,6 +107,7 @@ export function getLayerMaterial(
   const { takesLayers, direction } = vinyl.details;
   return {
     floor: getDetailFloor(vinyl),
+    hasOwnFloor: vinyl.details.strokeMm !== null || vinyl.details.gapMm !== null,
     takesLayers,
     usableMm: vinyl.rollWidthMm - 2 * shop.cutterEdgeMm - 2 * shop.weedMarginMm,
     turnable: direction === 'none',

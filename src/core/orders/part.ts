@@ -66,6 +66,8 @@ export type PartEvent = {
   /** Of a cut, and of what spoiled it: the lot it was cut from, and how fine it is; null where nobody knows. */
   readonly lotId?: number | null;
   readonly design?: DesignClass | null;
+  /** Its thinnest stroke or gap, mm. */
+  readonly finestMm?: number | null;
 };
 
 export type PartStory = {

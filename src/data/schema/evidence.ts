@@ -50,6 +50,21 @@ export const lotEvidence = sqliteTable(
   ],
 );
 
+/** Of a vinyl, by how wide the thinnest stroke or gap was: parts cut from it, and how many its film failed. */
+export const widthTries = sqliteTable(
+  'width_tries',
+  {
+    vinylId: integer('vinyl_id')
+      .notNull()
+      .references(() => vinyls.id, { onDelete: 'cascade' }),
+    /** In tenths of a millimetre; 60 is six millimetres and more. */
+    tenthsMm: integer('tenths_mm').notNull(),
+    tries: integer('tries').notNull(),
+    failures: integer('failures').notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.vinylId, table.tenthsMm] })],
+);
+
 /** How long a piece took at a station, once all its parts went through it with the clock running. */
 export const pieceMinutes = sqliteTable(
   'piece_minutes',

@@ -33,6 +33,8 @@ export const partEvents = sqliteTable(
     /** Of a cut, and of what spoiled it: the lot it was cut from, and how fine it is; null where nobody knows. */
     lotId: integer('lot_id').references(() => lots.id),
     design: text('design').$type<DesignClass>(),
+    /** Its thinnest stroke or gap, mm; null where nothing of it is thin, or nobody knows. */
+    finestMm: real('finest_mm'),
   },
   (table) => [
     index('part_events_by_part').on(table.partId),

@@ -81,6 +81,8 @@ export const sideTrials = sqliteTable(
     widthMm: real('width_mm').notNull(),
     /** How fine the drawing is at that width. */
     design: text('design').$type<DesignClass>().notNull(),
+    /** Its thinnest stroke or gap at that width, mm; null where nothing of it is thin. */
+    finestMm: real('finest_mm'),
     /** Of the drawing, with each candidate. */
     pieces: integer('pieces').notNull(),
     fabric: text('fabric').$type<Fabric>().notNull(),

@@ -153,6 +153,7 @@ it('asks of a drawing what its vinyls allow', () => {
   expect(Object.keys(byLayer!)).toEqual(['#ff0000']);
   expect(byLayer!['#ff0000']).toEqual({
     floor: { strokeMm: 2.2, gapMm: 2 },
+    hasOwnFloor: false,
     takesLayers: false,
     usableMm: 305 - 20 - 12,
     turnable: true,

@@ -13,7 +13,7 @@ import {
   FABRIC_NAMES,
   FABRICS,
   FINISHES,
-  getDetailFloor,
+  getOrdinaryFloor,
   GRADES,
   PEELS,
   PRESSURES,
@@ -36,11 +36,7 @@ const COVER_LABELS = { 'when bare': 'once pressed vinyl lies bare', always: 'alw
 export function CutFields({ form }: Props) {
   const settings = useSettings();
   const [kind, weedingFactor] = useWatch({ control: form.control, name: ['kind', 'weedingFactor'] });
-  const ordinary = getDetailFloor({
-    kind,
-    weedingFactor,
-    details: { ...form.getValues('details'), strokeMm: null, gapMm: null },
-  });
+  const ordinary = getOrdinaryFloor({ kind, weedingFactor });
   const tick = (name: 'details.takesLayers' | 'details.liesOnVinyl' | 'details.warmToWeed', label: string) => (
     <Controller
       control={form.control}

@@ -23,6 +23,7 @@ import { LabelTable, SideTable } from './SideTables';
 const NewLadder = late(() => import('./NewLadder'));
 const NewSide = late(() => import('./NewSide'));
 const TrustTable = late(() => import('./TrustTable'));
+const FloorTable = late(() => import('./FloorTable'));
 const LearnPanel = late(() => import('./LearnPanel'));
 const GuessesPanel = late(() => import('./GuessesPanel'));
 
@@ -85,6 +86,11 @@ function Trials({ view, vinylId }: Omit<Props, 'frame'>) {
         </p>
       )}
       {isMounted && <TrustTable />}
+      {isMounted && (
+        <WhenSeen>
+          <FloorTable />
+        </WhenSeen>
+      )}
       {view.labels.length > 0 && <LabelTable rows={view.labels} />}
       {isMounted && (
         <WhenSeen>

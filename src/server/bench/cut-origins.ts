@@ -6,7 +6,7 @@ import type { ShopContext } from '../context';
 import { readMadeLines } from '../items/materials';
 import type { ReadOrder, ReadPart } from '../orders/read-orders';
 
-export type CutOrigin = Pick<PartEvent, 'lotId' | 'design'>;
+export type CutOrigin = Pick<PartEvent, 'lotId' | 'design' | 'finestMm'>;
 
 /** `lotOf`: the lot each part was cut from; null where the book had none. */
 export function findOrigins(
@@ -18,8 +18,9 @@ export function findOrigins(
   return new Map(
     parts.map(({ id, lineId, layerIndex }) => {
       const layer = lines.get(lineId)?.layers[layerIndex];
-      const design = layer ? classifyDesign(findFinestMm([layer.measurement])) : null;
-      return [id, { lotId: lotOf(id), design }] as const;
+      const finestMm = layer ? findFinestMm([layer.measurement]) : null;
+      const design = layer ? classifyDesign(finestMm) : null;
+      return [id, { lotId: lotOf(id), design, finestMm }] as const;
     }),
   );
 }

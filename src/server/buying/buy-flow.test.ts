@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { eachFresh, refusalOf, type TestShop } from '../../../test/demo-shop';
 import { readPdfPages } from '../../../test/read-pdf';
 import { keyOf, parseKey } from '../../core/stock/index';
-import { addToLot, NO_LOT } from '../../data/lot-evidence-store';
+import { countTries } from '../../data/lot-evidence-store';
 import { findUnbalancedLots, loadLotsOnShelf } from '../../data/stock-store';
 import { minor } from '../../core/units/index';
 import { loadOffers, putOffer } from '../../data/offer-store';
@@ -53,7 +53,7 @@ describe('what to buy', () => {
     expect(await wordOf()).toBeNull();
     const thing = parseKey(keyNamed(SLATE));
     const vinylId = thing?.kind === 'vinyl' ? thing.vinylId : 0;
-    addToLot(shop.db, { vinylId, lotId: NO_LOT, design: 'fine', tries: 20, failures: 15, lastAtMs: shop.now() });
+    countTries(shop.db, { vinylId, lotId: null, design: 'fine', finestMm: 1, tries: 20, failures: 15, lastAtMs: shop.now() });
     expect(await wordOf()).toBe('By your own counts not to be trusted: 15 of 20 failed (fine: under 1.5 mm).');
   }, 30_000);
 

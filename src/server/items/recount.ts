@@ -8,7 +8,7 @@ import type { ShopContext } from '../context';
 import { keepMinutes } from './keep-minutes';
 
 /** Raised when something is kept that was not before. */
-const KEPT_EDITION = 1;
+const KEPT_EDITION = 2;
 const SESSIONS_AT_ONCE = 200;
 
 /** Does nothing where the file is of this edition. */

@@ -19,9 +19,12 @@ const LOOKED_THROUGH = 120;
 const MOST_LOTS = 8;
 const MOST_LOOKS = 1000;
 
-export function loadTrust(shop: ShopContext): readonly TrustRow[] {
-  const latest = listLatestLotEvidence(shop.db, LOOKED_THROUGH).map(({ vinylId }) => vinylId);
-  return loadTrustOf(shop, [...new Set(latest)].slice(0, MOST_VINYLS));
+export const loadTrust = (shop: ShopContext): readonly TrustRow[] => loadTrustOf(shop, listVinylsTried(shop));
+
+/** Those that were cut last, the latest first. */
+export function listVinylsTried({ db }: ShopContext): readonly number[] {
+  const latest = listLatestLotEvidence(db, LOOKED_THROUGH).map(({ vinylId }) => vinylId);
+  return [...new Set(latest)].slice(0, MOST_VINYLS);
 }
 
 /** Of these vinyls, in this order. */

@@ -9,7 +9,7 @@ import { findArtwork, type StoredArtwork } from '../../data/artwork-store';
 import { inTransaction } from '../../data/database';
 import { addToVinyl } from '../../data/evidence-store';
 import { deleteLooksOfCandidates } from '../../data/later-look-store';
-import { addToLot, NO_LOT } from '../../data/lot-evidence-store';
+import { countTries } from '../../data/lot-evidence-store';
 import { findVinyl } from '../../data/shelf-store';
 import {
   changeCandidate,
@@ -44,9 +44,11 @@ export function startSide(shop: ShopContext, { candidates, ...input }: Input): {
   const artwork = findArtwork(shop.db, input.artworkId);
   if (!artwork) throw notFound('This drawing');
   return inTransaction(shop.db, () => {
+    const finestMm = findFinestAt(artwork, input.widthMm);
     const id = insertSide(shop.db, {
       ...input,
-      design: classifyDesign(findFinestAt(artwork, input.widthMm)),
+      finestMm,
+      design: classifyDesign(finestMm),
       startedAtMs: shop.now(),
     });
     const chosen = candidates.map((candidate) => chooseLot(shop, candidate));
@@ -160,10 +162,9 @@ function setCandidate(shop: ShopContext, trialId: number, id: number, change: Ca
 function count({ db }: ShopContext, side: StoredSide, candidate: StoredCandidate, sign: 1 | -1): void {
   const said = countCandidate(side, candidate);
   if (!said) return;
-  const { vinylId, lotId, design, lastAtMs } = said;
   const [tries, failures] = [sign * said.tries, sign * said.failures];
-  addToVinyl(db, { vinylId, made: tries, spoiled: failures });
-  addToLot(db, { vinylId, lotId: lotId ?? NO_LOT, design, tries, failures, lastAtMs });
+  addToVinyl(db, { vinylId: said.vinylId, made: tries, spoiled: failures });
+  countTries(db, { ...said, tries, failures });
 }
 
 /** Over, whether or not all were filled in; or gone on with. */

@@ -8,7 +8,7 @@ describe('inspectArtwork', () => {
     const artwork = prepare(body, SIZE, ...steps);
     return inspectArtwork(artwork, measureResolved(artwork), materials);
   };
-  const smooth = { floor: DETAIL_FLOORS.smooth, takesLayers: true, usableMm: null, turnable: true };
+  const smooth = { floor: DETAIL_FLOORS.smooth, hasOwnFloor: false, takesLayers: true, usableMm: null, turnable: true };
 
   it('says nothing of a drawing that is fine', () => {
     expect(find('<rect fill="red" width="100" height="60"/>')).toEqual([]);

@@ -66,7 +66,7 @@ describe('a layer in loads', () => {
 
   it('is the remedy offered for a layer too wide for its vinyl, and mends it', () => {
     const materials: LayerMaterials = {
-      all: { floor: DETAIL_FLOORS.smooth, takesLayers: true, usableMm: 280, turnable: false },
+      all: { floor: DETAIL_FLOORS.smooth, hasOwnFloor: false, takesLayers: true, usableMm: 280, turnable: false },
     };
     const before = prepare(BARS, SIZE);
     const finding = inspectArtwork(before.resolved, before.measured, materials).find(
