@@ -245,6 +245,8 @@ export type LearnedStation = {
   /** Nothing while too few logs count. */
   readonly figures: readonly LearnedFigure[];
   readonly factors: readonly LearnedFactor[];
+  /** What nine in ten jobs take, as shares of what is calculated. */
+  readonly bands: readonly LearnedFigure[];
   readonly tested: Tested | null;
   /** What nine in ten jobs take that are calculated at an hour with it, seconds. */
   readonly hour: { readonly low: number; readonly high: number } | null;

@@ -1,7 +1,7 @@
 // What one of so many equal pieces costs: every line visible, rounded so that shown lines add up to shown totals.
 
 import type { ShopFigures } from '../materials';
-import { apportion, figure, minor, roundMoney, succeed, type Figure, type Minor, type Result } from '../units';
+import { apportion, figure, groupBy, minor, roundMoney, succeed, type Figure, type Minor, type Result } from '../units';
 import { buildLines, getAtStake } from './build-lines';
 import type { ExactLine } from './cost-lines';
 import type { ItemSpec, CostLine, ItemCost, CostProblem } from './item-cost-types';
@@ -116,8 +116,7 @@ function sumHands(exact: readonly ExactLine[]): Figure {
     'computed',
     {
       how: 'sum of the lines',
-      low: sumOf(exact, (line) => line.lowSeconds),
-      high: sumOf(exact, (line) => line.highSeconds),
+      ...bandTogether(exact),
       parts: exact
         .filter((line) => line.handsSeconds > 0)
         .map((line) =>
@@ -125,4 +124,13 @@ function sumHands(exact: readonly ExactLine[]): Figure {
         ),
     },
   );
+}
+
+/** Lines of one station stray together, stations each for itself: their strays add up as squares do. */
+function bandTogether(exact: readonly ExactLine[]): { readonly low: number; readonly high: number } {
+  const value = sumOf(exact, (line) => line.handsSeconds);
+  const stations = [...groupBy(exact, (line) => line.stage).values()];
+  const strayOf = (pick: (line: ExactLine) => number) =>
+    Math.hypot(...stations.map((lines) => sumOf(lines, (line) => pick(line) - line.handsSeconds)));
+  return { low: value - strayOf((line) => line.lowSeconds), high: value + strayOf((line) => line.highSeconds) };
 }

@@ -124,4 +124,23 @@ describe('own minutes', () => {
     expect(handsSeconds.low!).toBeLessThan(handsSeconds.value);
     expect(handsSeconds.high!).toBeGreaterThan(handsSeconds.value);
   });
+
+  it('is as wide as the shop’s figures say, and stations that stray each for itself stray less together', () => {
+    const shop = { ...PLAIN_SHOP, weedLeast: 0.6, weedMost: 2, cutHandsLeast: 0.9, cutHandsMost: 1.1 };
+    const cost = computeItemCost(PLAIN_ITEM, 10, shop);
+    if (!cost.ok) throw new Error(cost.problem.kind);
+    const { lines, handsSeconds } = cost.value;
+    const strayOf = (stage: string, end: 'low' | 'high') =>
+      lines
+        .filter((line) => line.stage === stage)
+        .flatMap((line) => line.figure.parts!.filter((part) => part.unit === 's' && part.low !== undefined))
+        .reduce((sum, hands) => sum + Math.abs(hands[end]! - hands.value), 0);
+    const weed = lines.find((line) => line.stage === 'weed')!.handsSeconds;
+    expect(strayOf('weed', 'high')).toBeCloseTo(weed, 9);
+    expect(strayOf('weed', 'low')).toBeCloseTo(weed * 0.4, 9);
+    const cut = lines.find((line) => line.stage === 'cut')!.handsSeconds;
+    const press = strayOf('press', 'high');
+    expect(handsSeconds.high! - handsSeconds.value).toBeCloseTo(Math.hypot(weed, cut * 0.1, press), 6);
+    expect(handsSeconds.high! - handsSeconds.value).toBeLessThan(weed + cut * 0.1 + press);
+  });
 });

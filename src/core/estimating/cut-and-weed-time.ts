@@ -9,9 +9,8 @@ import type { LearnedCutting } from './learn-cutting';
 /** A cavity of this size takes half as much more as one that can hardly be seen. */
 const SMALL_CAVITY_MM2 = 4;
 
-/** Untaught estimates are this wide: real times of the same job differ by so much from shop to shop. */
+/** A machine's own time differs by so much from one that is set alike. */
 const CUT_BAND = { low: 0.85, high: 1.2 } as const;
-const WEED_BAND = { low: 0.7, high: 1.5 } as const;
 
 /** Machine seconds to cut one copy of a layer: path ÷ speed + slowing at corners + a lift for each contour. */
 export function estimateCutSeconds(layer: LayerMeasurement, shop: ShopFigures): Figure {
@@ -53,11 +52,15 @@ export function estimateCutHandsSeconds({ machineSeconds, loads, learned }: CutB
     how: 'as long as it cuts, at most',
     parts: [getShopFigure(shop, 'cutterWatchSeconds'), figure('The batch cuts', machineSeconds, 's', 'computed')],
   });
-  if (!learned)
-    return figure('Cut, your hands', load.value + watched.value, 's', 'computed', {
-      how: 'load + watch, at most as long as it cuts',
-      parts: [load, watched],
+  if (!learned) {
+    const value = load.value + watched.value;
+    return figure('Cut, your hands', value, 's', 'computed', {
+      how: 'load + watch, at most as long as it cuts; nine in ten jobs lie between what it takes when it goes well and badly',
+      low: value * shop.cutHandsLeast,
+      high: value * shop.cutHandsMost,
+      parts: [load, watched, getShopFigure(shop, 'cutHandsLeast'), getShopFigure(shop, 'cutHandsMost')],
     });
+  }
   const value = load.value * learned.loading.value + watched.value * learned.watching.value;
   return figure('Cut, your hands, as logged', value, 's', 'learned', {
     how: 'load × how loading goes + watch × how watching goes',
@@ -115,9 +118,9 @@ export function estimateWeedSeconds(
   const plain = listWeedAmounts(layer, vinyl).reduce((sum, amount, at) => sum + amount * shop[WEED_FIGURES[at]!], 0);
   const value = plain * vinyl.weedingFactor;
   return figure('Weed', value, 's', 'computed', {
-    how: '(base + metres outside + cavities + their smallness + fine metres) × factor of the vinyl',
-    low: value * WEED_BAND.low,
-    high: value * WEED_BAND.high,
+    how: '(base + metres outside + cavities + their smallness + fine metres) × factor of the vinyl; nine in ten jobs lie between what it takes when it goes well and badly',
+    low: value * shop.weedLeast,
+    high: value * shop.weedMost,
     parts: [
       getShopFigure(shop, 'weedBaseSeconds'),
       figure('Outer path', layer.outerLengthMm, 'mm', 'measured'),
@@ -129,10 +132,14 @@ export function estimateWeedSeconds(
       }),
       getShopFigure(shop, 'weedPerSmallCavitySeconds'),
       figure('Outline of strokes under the detail floor', fineMm, 'mm', 'measured', {
-        parts: [figure('Thinnest stroke it holds well', strokeMm, 'mm', 'maker')],
+        parts: [
+          figure('Thinnest stroke it holds well', strokeMm, 'mm', vinyl.details.strokeMm === null ? 'default' : 'shop'),
+        ],
       }),
       getShopFigure(shop, 'weedPerFineMetreSeconds'),
       figure('Weeding factor of the vinyl', vinyl.weedingFactor, 'factor', 'shop'),
+      getShopFigure(shop, 'weedLeast'),
+      getShopFigure(shop, 'weedMost'),
     ],
   });
 }

@@ -80,6 +80,16 @@ describe.each(SHOPS)('a shop made from $seed', (shop) => {
     expect(inside.length / later.length).toBeLessThan(0.95);
   });
 
+  it('and within those shares of what is calculated, short and long ones together', () => {
+    const later = makeLogs({ ...shop, seed: shop.seed + 0.5 }, 2000);
+    const inside = later.filter((log) => {
+      const share = log.seconds / predictSeconds(log, fit);
+      return share >= fit.shares.low && share <= fit.shares.high;
+    });
+    expect(inside.length / later.length).toBeGreaterThan(0.85);
+    expect(inside.length / later.length).toBeLessThan(0.95);
+  });
+
   it('from 400 logs with clocks far off, the newest are guessed nearly as well as the truth would', () => {
     const few = makeLogs(shop, 400, 0.05);
     const tested = testFit(few, START)!;

@@ -23,8 +23,11 @@ export type Fit = {
   /** By group: how much slower (above 1) or quicker it goes, and between which nine in ten likely values lie. */
   readonly factors: ReadonlyMap<number, GroupFactor>;
   /** How far logs stray, in the widths that `getStray` gives: 0.05 and 0.95 quantiles of logs that were held out. */
-  readonly band: { readonly low: number; readonly high: number };
+  readonly band: Range;
+  /** The same as shares of what is calculated, over short and long logs as they come. */
+  readonly shares: Range;
 };
+type Range = { readonly low: number; readonly high: number };
 type GroupFactor = {
   readonly value: number;
   readonly low: number;
@@ -77,7 +80,7 @@ export function fitTimes(logs: readonly TimeLog[], start: readonly number[]): Fi
   const sound = listSoundLogs(logs, start);
   if (sound.length < LEAST_LOGS) return null;
   const fitted = fitOnce(sound, start);
-  return { ...fitted, band: findBand(sound, start, fitted) };
+  return { ...fitted, ...findBands(sound, start, fitted) };
 }
 
 type Fitted = Pick<Fit, 'coefficients' | 'factors'>;
@@ -182,19 +185,24 @@ function weigh(logs: readonly TimeLog[], fitted: Fitted): readonly number[] {
 }
 
 /** Logs are held out by turns: how far they lie from what the others say. */
-function findBand(logs: readonly TimeLog[], start: readonly number[], near: Fitted): Fit['band'] {
-  const strays = Array.from({ length: FOLDS }, (_, fold) => {
+function findBands(logs: readonly TimeLog[], start: readonly number[], near: Fitted): Pick<Fit, 'band' | 'shares'> {
+  const held = Array.from({ length: FOLDS }, (_, fold) => {
     const isHeld = (index: number) => index % FOLDS === fold;
     const fitted = fitOnce(
       logs.filter((_log, index) => !isHeld(index)),
       start,
       near,
     );
-    return logs.filter((_log, index) => isHeld(index)).map((log) => strayOf(log, fitted));
-  })
-    .flat()
-    .sort((a, b) => a - b);
-  return { low: quantileSorted(strays, 0.05), high: quantileSorted(strays, 0.95) };
+    return logs
+      .filter((_log, index) => isHeld(index))
+      .map((log) => ({ stray: strayOf(log, fitted), share: log.seconds / predictSeconds(log, fitted) }));
+  }).flat();
+  return { band: holdNineInTen(held.map(({ stray }) => stray)), shares: holdNineInTen(held.map(({ share }) => share)) };
+}
+
+function holdNineInTen(values: readonly number[]): Range {
+  const sorted = [...values].sort((a, b) => a - b);
+  return { low: quantileSorted(sorted, 0.05), high: quantileSorted(sorted, 0.95) };
 }
 
 export type Tested = {

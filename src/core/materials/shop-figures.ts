@@ -44,6 +44,8 @@ export const SHOP_FIGURES = {
   cutterLiftSeconds: spec('Lift and travel for each contour', 's', 0.5, 0, 60),
   cutterLoadSeconds: spec('Load and line up', 's', 90, 0, 86_400),
   cutterWatchSeconds: spec('Watched at the start', 's', 120, 0, 86_400),
+  cutHandsLeast: spec('Loading and watching, when it goes well', 'share', 0.8, 0.02, 1),
+  cutHandsMost: spec('Loading and watching, when it goes badly', 'share', 1.4, 1, 20),
   cutterRatePerHour: spec('Cutter, machine hour', 'money/h', 140, 0, MONEY_MOST),
   cutterEdgeMm: spec('Edge the rollers need, each side', 'mm', 10, 0, 200),
   leadMm: spec('Lead-in and lead-out without a mat', 'mm', 15, 0, 500),
@@ -57,6 +59,9 @@ export const SHOP_FIGURES = {
   weedPerCavitySeconds: spec('Weeding, for each cavity', 's', 4, 0, 600),
   weedPerSmallCavitySeconds: spec('Weeding, more for a cavity too small to see', 's', 5, 0, 600),
   weedPerFineMetreSeconds: spec('Weeding, for each metre under the detail floor', 's', 45, 0, 3600),
+  /** Against what is calculated: nine in ten jobs lie between the two. Of an untaught shop, wide. */
+  weedLeast: spec('Weeding, when it goes well', 'share', 0.7, 0.02, 1),
+  weedMost: spec('Weeding, when it goes badly', 'share', 1.5, 1, 20),
 
   pressLayOutSeconds: spec('Lay out a blank', 's', 25, 0, 3600),
   prePressSeconds: spec('Pre-press', 's', 5, 0, 600),

@@ -22,9 +22,9 @@ export default function FloorTable() {
     <section className="sheet above-3" aria-label="How fine each vinyl holds">
       <h2 className="flat">How fine each vinyl holds</h2>
       <p className="soft flat below-2">
-        Parts by the width of their thinnest stroke or gap, and those that their film failed. A vinyl holds down to
-        where one in ten fails for being so fine; drawings, items and comparisons are checked against what you calculate
-        with.
+        A circle is as large as what was cut at that width, red what its film failed. The vinyl holds down to where one
+        in ten fails for being so fine: the dot, with how far it may lie to either side. The upright mark is what you
+        calculate with: drawings, items and comparisons are checked against it.
       </p>
       {error && <FailedToCome error={error} onAgain={() => void refetch()} />}
       {data?.length === 0 && <p className="flat">Nothing finer than 4 mm was cut from a vinyl yet.</p>}

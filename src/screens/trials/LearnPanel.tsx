@@ -54,10 +54,10 @@ function StationLearned({ learned, leastLogs }: Props) {
   );
 }
 
-function LearnedTable({ learned: { figures, factors } }: Pick<Props, 'learned'>) {
+function LearnedTable({ learned: { figures, factors, bands } }: Pick<Props, 'learned'>) {
   const settings = useSettings();
   const rows = [
-    ...figures.map(({ key, was, now }) => ({ key, name: now.label, colourHex: null, was, now })),
+    ...[...figures, ...bands].map(({ key, was, now }) => ({ key, name: now.label, colourHex: null, was, now })),
     ...factors.map(({ vinylId, name, colourHex, was, now }) => ({
       key: `vinyl ${vinylId}`,
       name: `${name}, factor`,

@@ -4,7 +4,7 @@ import type { FloorRow } from '../../views/trials';
 import { useSettings } from '../shared/settings';
 import { formatLength } from '../../core/units';
 
-const SIZE = { width: 260, height: 44, side: 8 } as const;
+const SIZE = { width: 260, height: 44, side: 13 } as const;
 const ENDS_MM = { fine: 0.3, bold: 6 } as const;
 const MARKS_MM = [0.5, 1, 2, 4] as const;
 const DOTS_Y = 14;

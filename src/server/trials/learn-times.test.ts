@@ -116,6 +116,25 @@ it('what is learned is taken into the figures, told against before, and put back
   expect(readWeeding().takenAtMs).toBeNull();
 });
 
+it('how far jobs stray is learned too: from then on estimates are as wide as the log', () => {
+  const { weedLeast, weedMost } = getShop(shop).figures;
+  for (let at = 0; at < 60; at++) log(1, at % 2 === 0 ? 0.96 : 1.04);
+  const { bands } = readWeeding();
+  expect(bands.map(({ key, was }) => [key, was])).toEqual([
+    ['weedLeast', weedLeast],
+    ['weedMost', weedMost],
+  ]);
+  const [least, most] = bands.map(({ now }) => now.value);
+  expect(least!).toBeGreaterThan(weedLeast);
+  expect(least!).toBeLessThan(1);
+  expect(most!).toBeGreaterThan(1);
+  expect(most!).toBeLessThan(weedMost);
+  takeLearned(shop, readWeeding());
+  expect(getShop(shop).figures).toMatchObject({ weedLeast: least, weedMost: most });
+  putLearnedBack(shop, 'weed');
+  expect(getShop(shop).figures).toMatchObject({ weedLeast, weedMost });
+});
+
 it('what the seller changed since is not put back', () => {
   log(60);
   const before = getShop(shop).figures;

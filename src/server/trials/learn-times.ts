@@ -25,6 +25,11 @@ import { getShop, type ShopContext } from '../context';
 const NEWEST = 10_000;
 const NEWEST_FITTED = 5;
 /** The cutter's figures: seconds for a load, and watching as a share of what it is calculated at. */
+/** How far it strays: what nine in ten jobs take, against what is calculated. */
+const BAND_FIGURES = {
+  cut: { low: 'cutHandsLeast', high: 'cutHandsMost' },
+  weed: { low: 'weedLeast', high: 'weedMost' },
+} as const satisfies Record<LearnedStation['station'], Record<'low' | 'high', ShopFigureKey>>;
 const CUT_FIGURES = ['cutterLoadSeconds', 'cutterWatchSeconds'] as const satisfies readonly ShopFigureKey[];
 
 /** All that is looked through; it takes long enough to be done in a thread. */
@@ -118,6 +123,7 @@ function learn(
     logs: sound,
     leftOut: logs.length - sound,
     fit,
+    bands: fit ? toBands(shop, station, fit, sound) : [],
     tested: fit ? testFit(logs, start) : null,
     hour: fit ? bandAround(SECONDS_PER_HOUR, fit.band) : null,
     takenAtMs: taken?.takenAtMs ?? null,
@@ -127,15 +133,35 @@ function learn(
 const HUNDREDTHS = 100;
 const toHundredths = (value: number): number => Math.round(value * HUNDREDTHS) / HUNDREDTHS;
 
+function toBands(
+  shop: ShopContext,
+  station: LearnedStation['station'],
+  { shares }: Fit,
+  logs: number,
+): LearnedFigure[] {
+  const { figures } = getShop(shop);
+  const { low, high } = BAND_FIGURES[station];
+  const how = 'real ÷ calculated of logs that were held out by turns: one in twenty lies beyond it';
+  return [toFigure(figures, low, shares.low, logs, how), toFigure(figures, high, shares.high, logs, how)];
+}
+
+const LEAST_SQUARES = 'least squares over the log, near what it was before, no clock that was forgotten';
+
 /** Within what may be typed there. */
-function toFigure(figures: ShopFigures, key: ShopFigureKey, seconds: number, logs: number): LearnedFigure {
+function toFigure(
+  figures: ShopFigures,
+  key: ShopFigureKey,
+  learned: number,
+  logs: number,
+  how = LEAST_SQUARES,
+): LearnedFigure {
   const { label, unit, least, most } = SHOP_FIGURES[key];
-  const value = toHundredths(Math.min(most, Math.max(least, seconds)));
+  const value = toHundredths(Math.min(most, Math.max(least, learned)));
   return {
     key,
     was: figures[key],
     now: figure(label, value, unit, 'learned', {
-      how: 'least squares over the log, near what it was before, no clock that was forgotten',
+      how,
       parts: [{ ...getShopFigure(figures, key), label: 'Before' }, figure('Logs', logs, 'count', 'measured')],
     }),
   };

@@ -16,7 +16,7 @@ import { listVinylsTried } from './load-trust';
 /** Wider than this nothing tells how fine a vinyl holds, mm. */
 const TELLS_BELOW_MM = 4;
 /** What is kept is rounded to this, mm. */
-const STEP_MM = 0.05;
+const STEP_MM = 0.1;
 
 /** Those of which something fine was cut. */
 export function loadFloors(shop: ShopContext): readonly FloorRow[] {
@@ -53,7 +53,9 @@ const propose = (floorMm: number, ordinary: DetailFloor): DetailFloor => ({
   strokeMm: roundUp(floorMm),
   gapMm: roundUp((floorMm * ordinary.gapMm) / ordinary.strokeMm),
 });
-const roundUp = (mm: number): number => Number((Math.ceil(mm / STEP_MM) * STEP_MM).toFixed(2));
+/** 0.3 ÷ 0.1 is a little more than 3. */
+const ROUNDING = 1e-6;
+const roundUp = (mm: number): number => Number((Math.ceil(mm / STEP_MM - ROUNDING) * STEP_MM).toFixed(1));
 
 /** From now on it is calculated with, and checked against. @throws ShopError where the vinyl is gone */
 export function keepFloor(shop: ShopContext, vinylId: number, floor: InferType<typeof floorInput>): void {

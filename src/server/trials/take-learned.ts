@@ -10,7 +10,8 @@ import { ShopError, stale } from '../errors';
 
 /** From now on it is calculated with. @throws ShopError where nothing is known yet */
 export function takeLearned(shop: ShopContext, learned: LearnedStation): void {
-  const { station, figures, factors, logs } = learned;
+  const { station, factors, logs } = learned;
+  const figures = [...learned.figures, ...learned.bands];
   if (figures.length === 0) throw new ShopError('conflict', { reason: 'nothing-learned' });
   inTransaction(shop.db, () => {
     const before = findTaken(shop.db, station);
