@@ -6,11 +6,12 @@ import { type LineQuote, type Station } from '../core/orders';
 import type { Database } from './database';
 import { isIn, isInThose, those } from './is-in';
 import { prepareOnce } from './prepared';
-import { cutStretches, orderLines, parts, pieceMinutes, pieces, weedStretches } from './schema';
+import { cutStretches, orderLines, parts, pieceMinutes, pieces, pressStretches, weedStretches } from './schema';
 
 export type PieceMinutes = typeof pieceMinutes.$inferSelect;
 export type CutStretch = typeof cutStretches.$inferSelect;
 export type WeedStretch = typeof weedStretches.$inferSelect;
+export type PressStretch = typeof pressStretches.$inferSelect;
 
 export const insertWeedStretch = (db: Database, stretch: WeedStretch): void =>
   void db.insert(weedStretches).values(stretch).onConflictDoNothing().run();
@@ -18,6 +19,13 @@ export const insertWeedStretch = (db: Database, stretch: WeedStretch): void =>
 /** The latest first. */
 export const listWeedStretches = (db: Database, limit: number): readonly WeedStretch[] =>
   db.select().from(weedStretches).orderBy(desc(weedStretches.atMs)).limit(limit).all();
+export const insertPressStretch = (db: Database, stretch: PressStretch): void =>
+  void db.insert(pressStretches).values(stretch).onConflictDoNothing().run();
+
+/** The latest first. */
+export const listPressStretches = (db: Database, limit: number): readonly PressStretch[] =>
+  db.select().from(pressStretches).orderBy(desc(pressStretches.atMs)).limit(limit).all();
+
 /** Items of the latest stretches at the cutter, the latest first. */
 export const listCutStretches = (db: Database, limit: number): readonly CutStretch[] =>
   db.select().from(cutStretches).orderBy(desc(cutStretches.sessionId)).limit(limit).all();

@@ -238,7 +238,7 @@ export type LearnedFactor = {
   readonly now: Figure;
 };
 export type LearnedStation = {
-  readonly station: 'cut' | 'weed';
+  readonly station: 'cut' | 'weed' | 'press';
   /** That count, and that were left out by rule. */
   readonly logs: number;
   readonly leftOut: number;

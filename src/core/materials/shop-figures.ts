@@ -68,6 +68,9 @@ export const SHOP_FIGURES = {
   pressPlaceSeconds: spec('Place a layer', 's', 25, 0, 3600),
   pressTackSeconds: spec('Tack a layer', 's', 4, 0, 120),
   pressPeelSeconds: spec('Peel a carrier', 's', 8, 0, 3600),
+  /** Of what hands do there: how long the press is closed is set. */
+  pressHandsLeast: spec('Laying out, placing, peeling, when it goes well', 'share', 0.75, 0.02, 1),
+  pressHandsMost: spec('Laying out, placing, peeling, when it goes badly', 'share', 1.5, 1, 20),
   rePressSeconds: spec('Re-press, covered', 's', 4, 0, 120),
   platenWidthMm: spec('Platen, width', 'mm', 400, 50, 2000),
   platenLengthMm: spec('Platen, length', 'mm', 500, 50, 2000),

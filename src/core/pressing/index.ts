@@ -1,5 +1,6 @@
 // Press plans.
 export { planPressing, labelStep, type PressPlan } from './press-plan';
+export { listPressAmounts, PRESS_FIGURES, type PressAmounts } from './press-amounts';
 export type { PressCaution } from './press-cautions';
 export { listFittingVinyls, type PressProblem } from './safe-window';
 export * from './press-recipe';

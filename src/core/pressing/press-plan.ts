@@ -24,9 +24,6 @@ export type PressPlan = {
   readonly cautions: readonly PressCaution[];
 };
 
-/** Dwell is set by the machine; laying out and placing by hand differ from shop to shop. */
-const PRESS_BAND = { low: 0.85, high: 1.3 } as const;
-
 export type PlanInput = {
   readonly layers: readonly PlanLayer[];
   readonly blank: Blank;
@@ -114,26 +111,31 @@ type Summary = Pick<PressPlan, 'temperatureC' | 'heat' | 'cautions'> & { readonl
 
 function summarise(steps: readonly PressStep[], { shop, temperatureC, heat, cautions }: Summary): PressPlan {
   const hands = steps.filter((step) => step.attended);
-  const handsSeconds = hands.reduce((sum, step) => sum + step.seconds, 0);
+  const handsSeconds = sumSeconds(hands);
+  const byHand = sumSeconds(hands.filter(({ kind }) => BY_HAND.has(kind)));
   return {
     steps,
     temperatureC,
     heat,
     cautions,
-    waitSeconds: steps.filter((step) => !step.attended).reduce((sum, step) => sum + step.seconds, 0),
+    waitSeconds: sumSeconds(steps.filter((step) => !step.attended)),
     pressCycles: steps
       .filter((step) => step.kind === 'press' || step.kind === 'tack' || step.kind === 're-press')
       .reduce((sum, step) => sum + (step.sections ?? 1), 0),
     handsSeconds: figure(temperatureC === null ? 'Tape and place' : 'Press', handsSeconds, 's', 'computed', {
       how: 'sum of the steps; while a piece cools you press the next',
-      low: handsSeconds * PRESS_BAND.low,
-      high: handsSeconds * PRESS_BAND.high,
+      low: handsSeconds - byHand * (1 - shop.pressHandsLeast),
+      high: handsSeconds + byHand * (shop.pressHandsMost - 1),
       parts: hands.map((step) =>
         figure(`${labelStep(step)}${sayAbout(step)}`, step.seconds, 's', sourceOf(step, shop)),
       ),
     }),
   };
 }
+
+const sumSeconds = (steps: readonly PressStep[]): number => steps.reduce((sum, step) => sum + step.seconds, 0);
+/** These take as long as the hands do; how long the press is closed is set. */
+const BY_HAND: ReadonlySet<PressStepKind> = new Set(['lay-out', 'place', 'stack', 'peel', 'apply']);
 
 const sayAbout = ({ vinylName, place, sections }: PressStep): string =>
   `${vinylName ? `: ${vinylName}` : place ? `: ${place}` : ''}${sections ? `, in ${sections} sections` : ''}`;

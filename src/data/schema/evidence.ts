@@ -102,6 +102,21 @@ export const weedStretches = sqliteTable(
   (table) => [index('weed_stretches_latest').on(table.atMs), index('weed_stretches_by_vinyl').on(table.vinylId)],
 );
 
+/** A stretch of pressing that was done in one go: what hands did in it, and how long the press was closed. */
+export const pressStretches = sqliteTable(
+  'press_stretches',
+  {
+    sessionId: integer('session_id')
+      .primaryKey()
+      .references(() => workSessions.id, { onDelete: 'cascade' }),
+    atMs: integer('at_ms').notNull(),
+    seconds: real('seconds').notNull(),
+    fixedSeconds: real('fixed_seconds').notNull(),
+    amounts: storedJson<readonly number[]>('amounts').notNull(),
+  },
+  (table) => [index('press_stretches_latest').on(table.atMs)],
+);
+
 /** Coefficients that were taken from the log into the shop's figures, and what they were before. */
 export const learnedTimes = sqliteTable('learned_times', {
   station: text('station').$type<Station>().primaryKey(),

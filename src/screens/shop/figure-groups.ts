@@ -78,6 +78,8 @@ export const FIGURE_GROUPS: readonly { readonly title: string; readonly keys: re
       'pressPlaceSeconds',
       'pressTackSeconds',
       'pressPeelSeconds',
+      'pressHandsLeast',
+      'pressHandsMost',
       'rePressSeconds',
       'pressWarmUpSeconds',
       'platenWidthMm',

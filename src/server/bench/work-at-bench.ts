@@ -22,6 +22,7 @@ import type { ShopContext } from '../context';
 import { notFound, ShopError } from '../errors';
 import { newEvent, readOrdersOf, refuseNotInHand, requireParts } from './bench-parts';
 import { keepMinutes } from '../items/keep-minutes';
+import { keepPressing } from '../items/keep-pressing';
 import { keepWeeding } from '../items/keep-weeding';
 import { refuseUnread } from '../orders/read-back';
 import { beginLoad } from '../cutting/begin-load';
@@ -110,6 +111,7 @@ export function finishSession(
       (part) => ready.has(part) && !listLive(part.events).some((event) => event.sessionId === id),
     );
     if (work.station === 'weed') keepWeeding(shop, { work, stopMs, orders, partIds });
+    if (work.station === 'press') keepPressing(shop, { work, stopMs, orders, partIds });
     const taken = bookWork(shop, work.station, { sessionId: id, orders, parts });
     const events = parts.map((part) => newEvent(part.id, to, { atMs, sessionId: id, ...taken.costs.get(part.id) }));
     return { booked: taken.booked, eventIds: addPartEvents(shop.db, events) };

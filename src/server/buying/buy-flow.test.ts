@@ -53,7 +53,15 @@ describe('what to buy', () => {
     expect(await wordOf()).toBeNull();
     const thing = parseKey(keyNamed(SLATE));
     const vinylId = thing?.kind === 'vinyl' ? thing.vinylId : 0;
-    countTries(shop.db, { vinylId, lotId: null, design: 'fine', finestMm: 1, tries: 20, failures: 15, lastAtMs: shop.now() });
+    countTries(shop.db, {
+      vinylId,
+      lotId: null,
+      design: 'fine',
+      finestMm: 1,
+      tries: 20,
+      failures: 15,
+      lastAtMs: shop.now(),
+    });
     expect(await wordOf()).toBe('By your own counts not to be trusted: 15 of 20 failed (fine: under 1.5 mm).');
   }, 30_000);
 

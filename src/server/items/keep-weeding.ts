@@ -3,25 +3,14 @@
 import { listWeedAmounts, WEED_FIGURES } from '../../core/estimating/index';
 import { MS_PER_S } from '../../core/units/index';
 import { insertWeedStretch } from '../../data/minutes-store';
-import { loadSessionsOnParts, type StoredSession } from '../../data/work-store';
 import type { ShopContext } from '../context';
-import type { ReadOrder } from '../orders/read-orders';
 import { readMadeLines } from './materials';
+import { isInOneGo, type Stretch } from './stretch';
 
-type Stretch = {
-  readonly work: Pick<StoredSession, 'id' | 'startedAtMs'>;
-  readonly stopMs: number;
-  readonly orders: readonly ReadOrder[];
-  /** Weeded in it. */
-  readonly partIds: readonly number[];
-};
-
-/** Work that was paused is of several stretches, none of which says what the whole takes: it is left out. */
-export function keepWeeding(shop: ShopContext, { work, stopMs, orders, partIds }: Stretch): void {
-  const others = loadSessionsOnParts(shop.db, partIds).filter(
-    ({ id, station, outcome }) => station === 'weed' && id !== work.id && outcome !== 'discarded',
-  );
-  if (others.length > 0 || stopMs <= work.startedAtMs) return;
+/** Nothing of work that was not done in one go. */
+export function keepWeeding(shop: ShopContext, stretch: Stretch): void {
+  if (!isInOneGo(shop, 'weed', stretch)) return;
+  const { work, stopMs, orders, partIds } = stretch;
   const { lines } = readMadeLines(shop, orders);
   const weeded = new Set(partIds);
   const layers = orders

@@ -13,9 +13,10 @@ import {
   type TimeLog,
 } from '../../core/estimating/index';
 import { getShopFigure, SHOP_FIGURES, type ShopFigureKey, type ShopFigures } from '../../core/materials/index';
+import { PRESS_FIGURES } from '../../core/pressing/index';
 import { figure, groupBy, SECONDS_PER_HOUR } from '../../core/units/index';
 import { findTaken } from '../../data/learned-store';
-import { listCutStretches, listWeedStretches } from '../../data/minutes-store';
+import { listCutStretches, listPressStretches, listWeedStretches } from '../../data/minutes-store';
 import { findVinyls } from '../../data/shelf-store';
 import { listFittedAt } from '../../data/supply-store';
 import type { LearnedFactor, LearnedFigure, LearnedStation, LearnedView } from '../../views/trials';
@@ -29,12 +30,13 @@ const NEWEST_FITTED = 5;
 const BAND_FIGURES = {
   cut: { low: 'cutHandsLeast', high: 'cutHandsMost' },
   weed: { low: 'weedLeast', high: 'weedMost' },
+  press: { low: 'pressHandsLeast', high: 'pressHandsMost' },
 } as const satisfies Record<LearnedStation['station'], Record<'low' | 'high', ShopFigureKey>>;
 const CUT_FIGURES = ['cutterLoadSeconds', 'cutterWatchSeconds'] as const satisfies readonly ShopFigureKey[];
 
 /** All that is looked through; it takes long enough to be done in a thread. */
 export function learnTimes(shop: ShopContext): LearnedView {
-  return { stations: [learnWeeding(shop), learnCutter(shop)], leastLogs: LEAST_LOGS };
+  return { stations: [learnWeeding(shop), learnCutter(shop), learnPressing(shop)], leastLogs: LEAST_LOGS };
 }
 
 function learnWeeding(shop: ShopContext): LearnedStation {
@@ -104,13 +106,30 @@ function learnCutter(shop: ShopContext): LearnedStation {
     factors: [],
   };
 }
+function learnPressing(shop: ShopContext): LearnedStation {
+  const { figures } = getShop(shop);
+  // How long the press is closed is set; what is left of the clock is what hands took.
+  const logs = listPressStretches(shop.db, NEWEST).map(({ amounts, seconds, fixedSeconds, atMs }): TimeLog => ({
+    amounts,
+    group: null,
+    seconds: seconds - fixedSeconds,
+    atMs,
+  }));
+  const start = PRESS_FIGURES.map((key) => figures[key]);
+  const { fit, ...learned } = learn(shop, 'press', logs, start);
+  return {
+    ...learned,
+    figures: fit ? PRESS_FIGURES.map((key, at) => toFigure(figures, key, fit.coefficients[at]!, learned.logs)) : [],
+    factors: [],
+  };
+}
 const startOf = (figures: ShopFigures): readonly number[] => CUT_FIGURES.map((key) => figures[key]);
 
 type Learned = Omit<LearnedStation, 'figures' | 'factors'> & { readonly fit: Fit | null };
 
 function learn(
   shop: ShopContext,
-  station: 'cut' | 'weed',
+  station: LearnedStation['station'],
   logs: readonly TimeLog[],
   start: readonly number[],
 ): Learned {

@@ -3,7 +3,7 @@ import { notFound } from '../../../../server/errors';
 import { learnInThread } from '../../../../server/trials/learn-in-thread';
 import { putLearnedBack, takeLearned } from '../../../../server/trials/take-learned';
 
-const STATIONS = ['weed', 'cut'] as const;
+const STATIONS = ['weed', 'cut', 'press'] as const;
 
 /** POST takes what is learned into the shop's figures; DELETE puts back what was there before. */
 export const POST = endpoint(async ({ shop, api }) => {
