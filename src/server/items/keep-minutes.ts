@@ -12,6 +12,7 @@ import {
   type PieceMinutes,
 } from '../../data/minutes-store';
 import { findSessions, loadSessionsOnParts, type StoredSession } from '../../data/work-store';
+import { isResumed } from './stretch';
 
 type PartsById = ReadonlyMap<number, LoggedPart>;
 
@@ -29,12 +30,22 @@ export function keepMinutes(db: Database, sessionIds: readonly number[]): void {
     pieces: (['weed', 'press'] as const)
       .filter((station) => stations.has(station))
       .flatMap((station) => listPieceMinutes(others, parts, station)),
-    stretches: ended.filter((work) => work.station === 'cut').flatMap((work) => toStretches(work, parts)),
+    stretches: ended
+      .filter((work) => work.station === 'cut' && isWhole(work, others))
+      .flatMap((work) => toStretches(work, parts)),
   });
 }
 
 const counts = (work: StoredSession): boolean =>
   work.stoppedAtMs !== null && work.stoppedAtMs > work.startedAtMs && work.outcome !== 'discarded';
+
+/** Neither paused nor the rest of what was. */
+const isWhole = ({ id, station, outcome, parts }: StoredSession, others: readonly StoredSession[]): boolean =>
+  outcome !== 'paused' &&
+  !isResumed(
+    others.filter((other) => other.station === station),
+    { id, partIds: parts.map(({ partId }) => partId) },
+  );
 
 const secondsOf = (work: StoredSession): number => (work.stoppedAtMs! - work.startedAtMs) / 1000;
 

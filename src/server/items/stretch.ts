@@ -15,8 +15,22 @@ export type Stretch = {
 
 /** Work that was paused is of several stretches, none of which says what the whole takes. */
 export function isInOneGo(shop: ShopContext, station: Station, { work, stopMs, partIds }: Stretch): boolean {
-  const others = loadSessionsOnParts(shop.db, partIds).filter(
-    (other) => other.station === station && other.id !== work.id && other.outcome !== 'discarded',
+  const works = loadSessionsOnParts(shop.db, partIds).filter((other) => other.station === station);
+  return stopMs > work.startedAtMs && !isResumed(works, { id: work.id, partIds });
+}
+
+type Other = Pick<StoredSession, 'id' | 'outcome'> & { readonly parts: readonly { readonly partId: number }[] };
+
+/**
+ * Of any of its parts the last that was done there before was paused. `works`: of that station, in any order. What was
+ * made again after it was spoiled was done in one go each time.
+ */
+export function isResumed(
+  works: readonly Other[],
+  { id, partIds }: { readonly id: number; readonly partIds: readonly number[] },
+): boolean {
+  const before = works.filter((other) => other.id < id && other.outcome !== 'discarded').sort((a, b) => b.id - a.id);
+  return partIds.some(
+    (own) => before.find(({ parts }) => parts.some(({ partId }) => partId === own))?.outcome === 'paused',
   );
-  return others.length === 0 && stopMs > work.startedAtMs;
 }
