@@ -203,6 +203,19 @@ describe('an offcut that the load left', () => {
   });
 });
 
+it('of two offcuts one was cut from since: then neither goes, and the roll gives nothing back', () => {
+  const roll = vinyl('roll', 1000, 1);
+  const offcuts = [vinyl('offcut', 1, 60), vinyl('offcut', 1, 40)];
+  take(roll, 200);
+  for (const offcut of offcuts) {
+    writeLine(shop, findLot(shop.db, offcut)!, 'set-aside', -1, '', undefined);
+    writeLine(shop, findLot(shop.db, offcut)!, 'returned', 1, '', session);
+  }
+  writeLine(shop, findLot(shop.db, offcuts[1]!)!, 'cut', -1, '', undefined);
+  takeBack(cut([{ vinylCost: 50 }, { vinylCost: 50 }]));
+  expect([roll, ...offcuts].map(leftOf)).toEqual([800, 1, 0]);
+});
+
 describe('blanks', () => {
   it('come back by the piece, from the lot that was opened last, as pieces of the work have none now', () => {
     const [older, newer] = [blanks(10, 400), blanks(10, 500)];
@@ -216,6 +229,14 @@ describe('blanks', () => {
     expect([leftOf(older), leftOf(newer)]).toEqual([8, 10]);
     takeBack(steps.slice(0, 2));
     expect([leftOf(older), leftOf(newer)]).toEqual([10, 10]);
+  });
+
+  it('come back although a part that bears none is still done', () => {
+    const lot = blanks(10, 400);
+    use(lot, 1);
+    const steps = cut([{ blankCost: 400 }, {}]);
+    takeBack(steps.slice(0, 1));
+    expect(leftOf(lot)).toBe(10);
   });
 
   it('that another work took are not touched; a blank that costs nothing is one all the same', () => {
@@ -253,6 +274,12 @@ describe('what wears', () => {
   const wornBy = (supplyId: number) =>
     loadWearOfSession(shop.db, session).find((one) => one.supplyId === supplyId)?.amount ?? 0;
 
+  const countGivenBack = (supplyId: number) =>
+    shop.db.$client
+      .prepare(`select count(*) from supply_wear where kind = 'given-back' and supply_id = ?`)
+      .pluck()
+      .get(supplyId);
+
   it('a blade gets its metres back by their share, a mat its load once nothing of it is left', () => {
     const [blade, mat] = [supply('blade'), supply('mat')];
     wear(blade, 12, 5);
@@ -261,6 +288,7 @@ describe('what wears', () => {
     const [first] = takeBack(steps.slice(0, 1));
     expect(wornBy(blade)).toBeCloseTo(3, 9);
     expect(wornBy(mat)).toBe(1);
+    expect(countGivenBack(mat)).toBe(0);
     // Three quarters of the 80 were the step's; of those the mat's share stays lost.
     expect(first!.wearCost).toBeCloseTo(60 - 45, 6);
     takeBack(steps.slice(1));
