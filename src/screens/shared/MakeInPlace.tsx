@@ -1,25 +1,20 @@
 // A vinyl or a blank that is missing is made where it is asked for: the few fields that matter, the rest by its kind.
 
-import Drawer from '@mui/material/Drawer';
 import { createContext, useContext, useMemo, useState, type ReactNode } from 'react';
 import type { BlankView, VinylView } from '../../views/shelf';
 import { addNew } from './add-new';
 import { late } from './late';
 import { LookFor } from './LookFor';
+import type { Asked } from './MakerDrawer';
 
-const OPENING = <p className="pad-4">Opening…</p>;
-const QuickVinyl = late(() => import('./QuickVinyl'), OPENING);
-const QuickBlank = late(() => import('./QuickBlank'), OPENING);
+/** Opened by few: no page waits for it. */
+const MakerDrawer = late(() => import('./MakerDrawer'));
 
 /** Opens the drawer; `onMade` hears of what was made, once the list has it. */
 type Maker = {
   readonly vinyl: (onMade: (vinyl: VinylView) => void) => void;
   readonly blank: (onMade: (blank: BlankView) => void) => void;
 };
-type Asked =
-  | { readonly kind: 'vinyl'; readonly onMade: (vinyl: VinylView) => void }
-  | { readonly kind: 'blank'; readonly onMade: (blank: BlankView) => void };
-
 const MakerContext = createContext<Maker | null>(null);
 
 /** Null where nothing can be made in place. */
@@ -45,35 +40,7 @@ export function MakeInPlace({ children, onVinyl, onBlank }: Props) {
   return (
     <MakerContext.Provider value={maker}>
       {children}
-      <Drawer
-        anchor="right"
-        open={asked !== null}
-        onClose={close}
-        aria-label="Made in place"
-        // As high as a dialog: asked for in one, it lies over that, and lists that open in it lie over it.
-        sx={{ zIndex: (theme) => theme.zIndex.modal }}
-      >
-        {asked?.kind === 'vinyl' && (
-          <QuickVinyl
-            onCancel={close}
-            onMade={(vinyl) => {
-              onVinyl(vinyl);
-              asked.onMade(vinyl);
-              close();
-            }}
-          />
-        )}
-        {asked?.kind === 'blank' && (
-          <QuickBlank
-            onCancel={close}
-            onMade={(blank) => {
-              onBlank?.(blank);
-              asked.onMade(blank);
-              close();
-            }}
-          />
-        )}
-      </Drawer>
+      {asked && <MakerDrawer asked={asked} onClose={close} onVinyl={onVinyl} {...(onBlank && { onBlank })} />}
     </MakerContext.Provider>
   );
 }

@@ -3,7 +3,7 @@
 import { beforeEach, expect, it } from 'vitest';
 import { listBenchParts } from '../../../test/bench-parts';
 import { eachFresh, type TestShop } from '../../../test/demo-shop';
-import { floorInput } from '../../core/input/index';
+import { floorInput, sideInput, sideSheetInput } from '../../core/input/index';
 import { getDetailFloor } from '../../core/materials/index';
 import { recountParts } from '../../data/evidence-store';
 import { countTries } from '../../data/lot-evidence-store';
@@ -15,8 +15,7 @@ import { undoSteps } from '../bench/undo-steps';
 import { parseInput, ShopError } from '../errors';
 import { refreshKept } from '../items/recount';
 import { keepFloor, loadFloors } from './load-floors';
-import { removeSide, reopenSheet, startSide, fillSide, requireSide } from './side-by-side';
-import { sideInput, sideSheetInput } from '../../core/input/index';
+import { fillSide, removeSide, reopenSheet, requireSide, startSide } from './side-by-side';
 
 let shop: TestShop;
 eachFresh((fresh) => {
