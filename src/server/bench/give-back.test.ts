@@ -35,30 +35,15 @@ beforeEach(() => {
   stopSession(shop.db, session, shop.clock.ms + 60_000, 'done');
 });
 
-const vinyl = (form: 'roll' | 'sheet' | 'offcut', quantity: number, unitCost: number) =>
-  receiveLot(
-    shop,
-    parseInput(lotInput, {
-      key: vinylKey,
-      form: form === 'offcut' ? 'sheet' : form,
-      widthMm: 300,
-      lengthMm: form === 'roll' ? null : 400,
-      quantity,
-      price: Math.round(quantity * unitCost),
-    }),
-  ).id;
+const receive = (lot: object) => receiveLot(shop, parseInput(lotInput, lot)).id;
+const vinyl = (form: 'roll' | 'sheet', quantity: number, unitCost: number) => {
+  const size = { widthMm: 300, lengthMm: form === 'roll' ? null : 400 };
+  return receive({ key: vinylKey, form, ...size, quantity, price: Math.round(quantity * unitCost) });
+};
+/** A piece of vinyl as a load leaves it. */
+const offcutWorth = (unitCost: number) => vinyl('sheet', 1, unitCost);
 const blanks = (quantity: number, unitCost: number) =>
-  receiveLot(
-    shop,
-    parseInput(lotInput, {
-      key: blankKey,
-      form: 'piece',
-      widthMm: null,
-      lengthMm: null,
-      quantity,
-      price: quantity * unitCost,
-    }),
-  ).id;
+  receive({ key: blankKey, form: 'piece', widthMm: null, lengthMm: null, quantity, price: quantity * unitCost });
 const take = (lotId: number, quantity: number) =>
   writeLine(shop, findLot(shop.db, lotId)!, 'cut', -quantity, '', session);
 const use = (lotId: number, quantity: number) =>
@@ -164,7 +149,7 @@ describe('a sheet', () => {
 describe('an offcut that the load left', () => {
   /** The roll gave 200 mm, and a piece of it worth 60 came back into the drawer. */
   function loadWithOffcut() {
-    const [roll, offcut] = [vinyl('roll', 1000, 1), vinyl('offcut', 1, 60)];
+    const [roll, offcut] = [vinyl('roll', 1000, 1), offcutWorth(60)];
     take(roll, 200);
     writeLine(shop, findLot(shop.db, offcut)!, 'set-aside', -1, '', undefined);
     writeLine(shop, findLot(shop.db, offcut)!, 'returned', 1, '', session);
@@ -205,7 +190,7 @@ describe('an offcut that the load left', () => {
 
 it('of two offcuts one was cut from since: then neither goes, and the roll gives nothing back', () => {
   const roll = vinyl('roll', 1000, 1);
-  const offcuts = [vinyl('offcut', 1, 60), vinyl('offcut', 1, 40)];
+  const offcuts = [offcutWorth(60), offcutWorth(40)];
   take(roll, 200);
   for (const offcut of offcuts) {
     writeLine(shop, findLot(shop.db, offcut)!, 'set-aside', -1, '', undefined);

@@ -25,13 +25,13 @@ import { getShop, type ShopContext } from '../context';
 /** Older work says little of how it is done now. */
 const NEWEST = 10_000;
 const NEWEST_FITTED = 5;
-/** The cutter's figures: seconds for a load, and watching as a share of what it is calculated at. */
 /** How far it strays: what nine in ten jobs take, against what is calculated. */
 const BAND_FIGURES = {
   cut: { low: 'cutHandsLeast', high: 'cutHandsMost' },
   weed: { low: 'weedLeast', high: 'weedMost' },
   press: { low: 'pressHandsLeast', high: 'pressHandsMost' },
 } as const satisfies Record<LearnedStation['station'], Record<'low' | 'high', ShopFigureKey>>;
+/** The cutter's figures: seconds for a load, and watching as a share of what it is calculated at. */
 const CUT_FIGURES = ['cutterLoadSeconds', 'cutterWatchSeconds'] as const satisfies readonly ShopFigureKey[];
 
 /** All that is looked through; it takes long enough to be done in a thread. */
