@@ -13,10 +13,28 @@ const fontsThatStay = {
     /@fontsource.*\.css/.test(id) ? code.replaceAll('font-display: swap', 'font-display: optional') : null,
 };
 
+/** React's islands as the integration sets them up, but for how the server writes them. */
+function reactInOneGo() {
+  const own = react();
+  const setUp = own.hooks['astro:config:setup'];
+  return {
+    ...own,
+    hooks: {
+      ...own.hooks,
+      'astro:config:setup': (options) =>
+        setUp({
+          ...options,
+          addRenderer: (renderer) =>
+            options.addRenderer({ ...renderer, serverEntrypoint: '/src/layouts/react-renderer.ts' }),
+        }),
+    },
+  };
+}
+
 export default defineConfig({
   output: 'server',
   adapter: node({ mode: 'middleware' }),
-  integrations: [react()],
+  integrations: [reactInOneGo()],
   // The middleware checks the origin of every change itself, JSON included.
   security: { checkOrigin: false },
   devToolbar: { enabled: false },

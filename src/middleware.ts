@@ -1,6 +1,7 @@
 // Around every answer: only this site's own pages may change anything, and what a page may load is closed down.
 
 import type { MiddlewareHandler } from 'astro';
+import { putScreensIn } from './layouts/react-renderer';
 import { refuse } from './server/errors';
 import { getContext } from './server/context';
 import { watchFeed } from './server/feeds/watch-feed';
@@ -20,7 +21,7 @@ export const onRequest: MiddlewareHandler = async ({ request }, next) => {
   if (response.status === 404 && isApi(request) && !response.headers.has('content-type'))
     return secure(refuse('invalid', { reason: 'wrong-method', method: request.method }, 405), []);
   if (!response.headers.get('content-type')?.startsWith('text/html')) return secure(response, []);
-  const { html, policy } = tidyPage(await response.text());
+  const { html, policy } = tidyPage(putScreensIn(await response.text(), request));
   const scriptHashes = readScriptHashes(response.headers.get('content-security-policy') ?? policy);
   const headers = new Headers(response.headers);
   headers.delete('content-length');
