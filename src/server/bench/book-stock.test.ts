@@ -3,7 +3,10 @@
 
 import { describe, expect, it, vi } from 'vitest';
 import { eachFresh } from '../../../test/demo-shop';
+import { keyOf } from '../../core/stock/index';
+import { minor } from '../../core/units/index';
 import { loadLinesOfSession } from '../../data/stock-store';
+import { receiveLot } from '../stock/save-stock';
 import { bookBlanks, bookStrips } from './book-stock';
 import { bookWork } from './book-work';
 import { layerOf, layOutBench, partOf, type HandBench } from './hand-bench-examples';
@@ -48,6 +51,21 @@ describe('a strip', () => {
     expect(bench.leftOf(wide)).toBe(900);
   });
 
+  it('of several layers is cut from a roll that is wide enough for the widest; a sheet is no roll', () => {
+    const { heat } = bench;
+    const sheet = receiveSheet();
+    const narrow = bench.rollOf(heat, 1000, 1, 100);
+    const wide = bench.rollOf(heat, 1000, 1, 300);
+    made.lines = new Map([[1, bench.lineOf([layerOf(heat), layerOf(heat, { width: 200, height: 200 })])]]);
+    bookStrips(bench.shop, bench.workOf([partOf(1), partOf(2, { layerIndex: 1 })]));
+    expect([sheet, narrow, wide].map(bench.leftOf)).toEqual([5, 1000, 1000 - 60 - 220]);
+  });
+  const receiveSheet = () => {
+    const key = keyOf({ kind: 'vinyl', vinylId: bench.heat.id });
+    const size = { widthMm: 500, lengthMm: 700, remark: '' };
+    return receiveLot(bench.shop, { key, form: 'sheet', ...size, quantity: 5, price: 500 }).id;
+  };
+
   it('that the book does not have is told, and costs what the vinyl usually costs', () => {
     const roll = bench.rollOf(bench.heat, 20, 0.5);
     const { booked, costs } = bookStrips(bench.shop, bench.workOf([partOf(1)]));
@@ -90,7 +108,7 @@ describe('a strip', () => {
 
   it('is written down under its orders, each named once, those that are only looked at left out', () => {
     bench.rollOf(bench.heat, 1000, 1);
-    const [one, two] = [bench.workOf([partOf(1)], [], 'Aprons'), bench.workOf([partOf(2)], [], 'Tins')];
+    const [one, two] = [bench.workOf([partOf(1)], [partOf(8)], 'Aprons'), bench.workOf([partOf(2)], [], 'Tins')];
     const idle = bench.workOf([partOf(7)], [], 'Not worked on');
     const again = bench.workOf([partOf(3)], [], 'Aprons');
     bookStrips(bench.shop, {
@@ -135,7 +153,17 @@ describe('a blank', () => {
     expect(loadLinesOfSession(bench.shop.db, [bench.session])).toMatchObject([{ cause: 'spoiled', quantity: -1 }]);
   });
 
-  it('that the book does not have costs its price by size', () => {
+  it('that the book does not have costs the price of its size; nothing where that size is gone', () => {
+    const sizes = ['S', 'XL'].map((name, at) => ({ name, price: minor(400 + 100 * at) }));
+    const costOf = (sizeName: string) => {
+      const line = bench.lineOf([layerOf(bench.heat)], { ...bench.blank, sizes });
+      made.lines = new Map([[1, { ...line, made: { ...line.made, sizeName } }]]);
+      return bookBlanks(bench.shop, bench.workOf([partOf(1)])).costs.get(1);
+    };
+    expect(['S', 'XL', 'XXL'].map(costOf)).toEqual([400, 500, 0]);
+  });
+
+  it('of what is not there any more is none', () => {
     const { booked, costs } = bookBlanks(bench.shop, bench.workOf([partOf(1), partOf(2, { lineId: 9 })]));
     expect(booked).toEqual([]);
     expect([...costs]).toEqual([[1, bench.blank.sizes[0]!.price]]);

@@ -97,6 +97,14 @@ describe('pressing wears', () => {
     expect(plain.get(1)).toBeCloseTo(plain.get(2)!, 9);
   });
 
+  it('a strip of heat tape with each piece that is wrapped, shared by its parts', () => {
+    const ofFlat = bookPressWear(bench.shop, bench.workOf([partOf(1)])).get(1)!;
+    const wrapped = { ...bench.blank, heating: 'wrap' as const };
+    made.lines = new Map([[1, bench.lineOf([layerOf(bench.heat)], wrapped)]]);
+    const both = bookPressWear(bench.shop, bench.workOf([partOf(1, { pieceId: 1 }), partOf(2, { pieceId: 1 })]));
+    expect(both.get(1)! + both.get(2)!).toBeCloseTo(ofFlat + 6, 6);
+  });
+
   it('nothing of what cannot be pressed', () => {
     bench.fit('cover sheet');
     made.lines = new Map([[1, bench.lineOf([layerOf({ ...bench.heat, press: null })])]]);
