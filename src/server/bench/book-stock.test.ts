@@ -171,18 +171,38 @@ describe('a blank', () => {
 });
 
 describe('what each part is told to bear', () => {
-  it('is vinyl and wear at the cutter, blank and wear at the press, nothing elsewhere', () => {
-    bench.rollOf(bench.heat, 1000, 0.5);
-    bench.blanksOf(10, 350);
-    const cut = bookWork(bench.shop, 'cut', bench.workOf([partOf(1)]));
-    expect(cut.costs.get(1)).toMatchObject({ vinylCost: expect.closeTo(30, 6), wearCost: expect.any(Number) });
-    expect(cut.costs.get(1)).not.toHaveProperty('blankCost');
-    expect(cut.booked).toHaveLength(1);
+  it('at the cutter is vinyl and the wear of the blade, with the lot it was cut from', () => {
+    const roll = bench.rollOf(bench.heat, 1000, 0.5);
+    bench.fit('blade');
+    bench.fit('cover sheet');
+    const cut = bookWork(bench.shop, 'cut', bench.workOf([partOf(1), partOf(2, { lineId: 9 })]));
+    expect(cut.costs.get(1)).toEqual({
+      vinylCost: expect.closeTo(30, 6),
+      wearCost: expect.closeTo(3 * 2 + 8, 6),
+      lotId: roll,
+      design: 'bold',
+      finestMm: null,
+    });
+    expect(cut.costs.get(2)).toEqual({ vinylCost: null, wearCost: null, lotId: null, design: null, finestMm: null });
+    expect(cut.booked).toMatchObject([{ thingName: bench.heat.name, quantity: 60 }]);
+    expect([bench.wornOf('blade')?.amount, bench.wornOf('cover sheet')]).toEqual([3, undefined]);
+  });
+
+  it('at the press is the blank and the wear of the cover sheet, and no lot', () => {
+    const lot = bench.blanksOf(10, 350);
+    bench.fit('blade');
+    bench.fit('cover sheet');
     const pressed = bookWork(bench.shop, 'press', bench.workOf([partOf(2), partOf(3, { pieceId: 2 })]));
-    expect(pressed.costs.get(2)).toMatchObject({ blankCost: 350 });
-    expect(pressed.costs.get(3)).toMatchObject({ blankCost: null });
+    expect(pressed.costs.get(2)).toEqual({ blankCost: 350, wearCost: expect.any(Number) });
+    expect(pressed.costs.get(3)).toEqual({ blankCost: null, wearCost: expect.any(Number) });
+    expect(bench.leftOf(lot)).toBe(9);
+    expect(bench.wornOf('blade')).toBeUndefined();
+    expect(bench.wornOf('cover sheet')!.amount).toBeGreaterThan(0);
+  });
+
+  it('at another station, or of nothing, is nothing', () => {
     for (const station of ['weed', 'check'] as const)
       expect(bookWork(bench.shop, station, bench.workOf([partOf(4)]))).toEqual({ booked: [], costs: new Map() });
-    expect(bookWork(bench.shop, 'cut', bench.workOf([])).booked).toEqual([]);
+    expect(bookWork(bench.shop, 'cut', bench.workOf([]))).toEqual({ booked: [], costs: new Map() });
   });
 });
