@@ -82,6 +82,14 @@ describe('a part alone', () => {
     expect((await refusalOf(() => spoil([second[0]!]))).refusal).toMatchObject({ reason: 'piece-not-cut' });
   });
 
+  it('that went wrong while it is weeded goes back once, not twice', async () => {
+    work('cut', first);
+    begin('weed', first);
+    spoil([first[0]!]);
+    expect((await refusalOf(() => spoil([first[0]!]))).refusal).toMatchObject({ reason: 'piece-not-cut' });
+    expect(partOf(first[0]!)).toMatchObject({ state: 'to-cut', spoiled: 1 });
+  });
+
   it('keeps which bits of it are made anew only where it is one, and its blank is not lost', () => {
     work('cut', [...first, ...second]);
     const recut = { bits: [0], of: 4 };
@@ -105,6 +113,14 @@ describe('on the cutter just now', () => {
     expect(events[0]!.vinylCost).toBeGreaterThan(0);
     expect(loadLinesOfSession(shop.db, [id]).every(({ cause }) => cause === 'cut')).toBe(true);
     expect(stateOf(first[1]!)).toBe('to-cut');
+  });
+
+  it('the work of the cutter is meant, whatever was begun before it', () => {
+    work('cut', second);
+    begin('weed', second);
+    const id = begin('cut', first);
+    spoil([first[0]!]);
+    expect(partOf(first[0]!).events.at(-2)).toMatchObject({ kind: 'cut', sessionId: id });
   });
 
   it('what was cut before takes no second strip with it', () => {
@@ -154,6 +170,21 @@ describe('with its blank', () => {
     spoil(second, { blankLost: true });
     expect(blanksLeft()).toBe(18);
     expect(second.map((id) => lastOf(id).blankCost ?? null)).toEqual([411, null]);
+    expect(lastOf(second[1]!).sessionId).toBeNull();
+  });
+
+  it('a piece beside it that was pressed keeps its own: each is looked at by itself', () => {
+    for (const station of ['cut', 'weed', 'press'] as const) work(station, first);
+    work('cut', second);
+    const sessions = () => shop.db.$client.prepare('select count(*) from work_sessions').pluck().get() as number;
+    const before = sessions();
+    spoil([second[0]!], { blankLost: true });
+    expect(blanksLeft()).toBe(18);
+    expect(sessions()).toBe(before + 1);
+    // What holds its blank already takes none: nothing is worked for it either.
+    spoil([first[0]!], { blankLost: true });
+    expect(blanksLeft()).toBe(18);
+    expect(sessions()).toBe(before + 1);
   });
 
   it('under the press it is lost in the work that runs there, if all of it lies there', () => {
