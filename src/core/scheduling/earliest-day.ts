@@ -3,7 +3,7 @@
 
 import type { ShopFigures } from '../materials';
 import { figure, type Figure } from '../units';
-import { addDays, computeFreeSeconds } from './free-time';
+import { addDays, countFreeSeconds } from './free-time';
 import { dayOf } from '../units';
 
 export type Promise = { readonly day: string; readonly working: Figure };
@@ -23,7 +23,7 @@ const LOOK_AHEAD_DAYS = 370;
 export function findEarliestDay(input: PromiseInput): Promise | null {
   const { nowMs, timeZone, shop, waitingSeconds, ownSeconds, materialDays } = input;
   const today = dayOf(nowMs, timeZone);
-  const free = (day: string) => computeFreeSeconds({ nowMs, day, timeZone, shop });
+  const free = countFreeSeconds({ nowMs, timeZone, shop });
   // Hours before the material is there are for the orders that wait.
   const before = materialDays > 0 ? free(addDays(today, materialDays - 1)) : 0;
   for (let ahead = materialDays; ahead <= LOOK_AHEAD_DAYS; ahead++) {

@@ -63,24 +63,34 @@ function boundWork(
   return { beginsMs, endsMs: beginsMs + shop[WEEKDAY_HOURS[day.dayOfWeek - 1]!] * SECONDS_PER_HOUR * 1000 };
 }
 
+type Calendar = { readonly nowMs: number; readonly timeZone: string; readonly shop: ShopFigures };
+
 /** Working seconds from now to the end of `day`, both of the shop's time zone; nought when the day is past. */
-export function computeFreeSeconds(input: {
-  readonly nowMs: number;
-  readonly day: string;
-  readonly timeZone: string;
-  readonly shop: ShopFigures;
-}): number {
-  const { nowMs, timeZone, shop } = input;
-  const now = Temporal.Instant.fromEpochMilliseconds(nowMs).toZonedDateTimeISO(timeZone);
-  const last = Temporal.PlainDate.from(input.day);
+export const computeFreeSeconds = ({ day, ...calendar }: Calendar & { readonly day: string }): number =>
+  countFreeSeconds(calendar)(day);
+
+/**
+ * The same of as many days as are asked for: each day of the calendar is gone through once.
+ * @returns working seconds to the end of a day, YYYY-MM-DD
+ */
+export function countFreeSeconds({ nowMs, timeZone, shop }: Calendar): (day: string) => number {
+  const freeUntil = new Map<string, number>();
   let free = 0;
-  let day = now.toPlainDate();
-  for (let count = 0; Temporal.PlainDate.compare(day, last) <= 0 && count < DAYS_AHEAD_AT_MOST; count++) {
-    const { beginsMs, endsMs } = boundWork(day, timeZone, shop);
-    free += Math.max(0, endsMs - Math.max(beginsMs, nowMs)) / 1000;
-    day = day.add({ days: 1 });
-  }
-  return free;
+  let next = Temporal.Instant.fromEpochMilliseconds(nowMs).toZonedDateTimeISO(timeZone).toPlainDate();
+  const today = next.toString();
+  const goTo = (last: string): void => {
+    for (let day = next.toString(); day <= last && freeUntil.size < DAYS_AHEAD_AT_MOST; day = next.toString()) {
+      const { beginsMs, endsMs } = boundWork(next, timeZone, shop);
+      free += Math.max(0, endsMs - Math.max(beginsMs, nowMs)) / 1000;
+      freeUntil.set(day, free);
+      next = next.add({ days: 1 });
+    }
+  };
+  return (day) => {
+    if (day < today) return 0;
+    goTo(day);
+    return freeUntil.get(day) ?? free;
+  };
 }
 
 const DAYS_AHEAD_AT_MOST = 400;

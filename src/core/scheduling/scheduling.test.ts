@@ -3,6 +3,7 @@ import { DEFAULT_SHOP_FIGURES } from '../materials';
 import {
   addDays,
   computeFreeSeconds,
+  countFreeSeconds,
   computeSlack,
   countDays,
   findWorkingTime,
@@ -39,6 +40,19 @@ describe('free time', () => {
     expect(free('2026-11-24T20:00:00+01:00', '2026-11-24')).toBe(0);
     expect(free('2026-11-24T08:00:00+01:00', '2026-11-29')).toBe(6 + 6 + 6 + 4);
     expect(free('2026-11-24T08:00:00+01:00', '2026-11-23')).toBe(0);
+  });
+
+  it('is the same of many days, in whatever order they are asked for, as of each by itself', () => {
+    const nowMs = at('2026-12-28T10:30:00+01:00');
+    const freeUntil = countFreeSeconds({ nowMs, timeZone, shop });
+    const days = [3, 40, 0, 41, 3, -2, 12, 500, 399, 7].map((ahead) => addDays('2026-12-28', ahead));
+    // A Monday that began at nine: four and a half of its six hours are left, and each week has 28.
+    expect(days.map((day) => freeUntil(day) / HOUR)).toEqual(
+      days.map((day) => computeFreeSeconds({ nowMs, day, timeZone, shop }) / HOUR),
+    );
+    expect([0, 6, 7, 27].map((ahead) => freeUntil(addDays('2026-12-28', ahead)) / HOUR)).toEqual([
+      4.5, 26.5, 32.5, 110.5,
+    ]);
   });
 
   it('keeps its hours when the clocks change', () => {

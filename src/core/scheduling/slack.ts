@@ -2,7 +2,7 @@
 
 import type { ShopFigures } from '../materials';
 import { figure, groupBy, type Figure } from '../units';
-import { computeFreeSeconds } from './free-time';
+import { countFreeSeconds } from './free-time';
 
 export type Waiting = { readonly orderId: number; readonly dueDay: string; readonly neededSeconds: number };
 
@@ -19,12 +19,13 @@ export function computeSlack(input: {
   const { orders, ...calendar } = input;
   const slack = new Map<number, Figure>();
   const byDay = groupBy(orders, (order) => order.dueDay);
+  const freeUntil = countFreeSeconds(calendar);
   let needed = 0;
   for (const day of [...byDay.keys()].sort()) {
     const due = byDay.get(day)!;
     const before = needed;
     needed += due.reduce((sum, order) => sum + order.neededSeconds, 0);
-    const free = computeFreeSeconds({ ...calendar, day });
+    const free = freeUntil(day);
     for (const order of due) {
       slack.set(
         order.orderId,

@@ -101,6 +101,7 @@ describe('a clock ends', () => {
     expect((await refusalOf(() => finishSession(shop, id, 'done', { partIds: [weeded[0]!] }))).code).toBe('not-found');
     expect(loadRunningSessions(shop.db)).toHaveLength(1);
     finishSession(shop, id, 'done', { partIds: [uncut[1]!, weeded[0]!] });
+    expect(findSession(shop.db, id)!.parts.map(({ partId }) => partId)).toEqual([uncut[1]]);
     expect(uncut.slice(0, 2).map(stateOf)).toEqual(['to-cut', 'cut']);
     expect(stateOf(weeded[0]!)).toBe('weeded');
   });
