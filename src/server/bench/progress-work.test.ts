@@ -4,6 +4,7 @@ import { expect, it } from 'vitest';
 import { eachFresh, refusalOf, type TestShop } from '../../../test/demo-shop';
 import { listBenchParts } from '../../../test/bench-parts';
 import { findSession } from '../../data/work-store';
+import { chooseDevice, findPress, playTrick } from '../devices';
 import { loadRunning } from '../shop/load-frame';
 import { progressWork } from './progress-work';
 import { finishSession, startSession } from './work-at-bench';
@@ -41,6 +42,27 @@ it('a step that another window took is not taken again, nor one of work that has
   expect((await refusalOf(() => progressWork(shop, id, step(0, 1)))).message).toMatch(/Another window is further/);
   finishSession(shop, id, 'paused');
   expect((await refusalOf(() => progressWork(shop, id, step(1, 2)))).message).toMatch(/stopped already/);
+});
+
+it('how hot the press is, is asked where it closes, and only there; nobody knows of one that is not connected', () => {
+  const { id } = startPress();
+  const press = { vinylName: 'Tarn Cool, white', plannedC: 150, peel: 'cold' } as const;
+  const closes = { key: '0.1', label: 'Press', seconds: 15, press };
+  const readings = () => findSession(shop.db, id)!.progress.presses?.map(({ readC }) => readC);
+  progressWork(shop, id, step(0, 0, { start: [{ key: '0.0', label: 'Cool', seconds: 40 }] }));
+  expect(readings()).toBeUndefined();
+  progressWork(shop, id, step(0, 0, { start: [{ key: '0.0', label: 'Cool', seconds: 40 }, closes] }));
+  expect(readings()).toEqual([expect.closeTo(findPress(shop)!.read().temperatureC!, 1)]);
+  playTrick(shop, 'blind');
+  progressWork(shop, id, step(0, 0, { start: [closes] }));
+  expect(readings()!.at(-1)).toBeNull();
+  chooseDevice(shop, 'press', 'none');
+  progressWork(shop, id, step(0, 0, { start: [closes] }));
+  expect(readings()).toEqual([expect.any(Number), null, null]);
+});
+
+it('a clock that is not there is told', async () => {
+  expect((await refusalOf(() => progressWork(shop, 99_999, step(0, 1)))).code).toBe('not-found');
 });
 
 it('done in part moves those pieces on, and its minutes fall on them alone', () => {
