@@ -1,8 +1,8 @@
 // Screens in their places: none is lost, none lands in another page, and nothing that a seller wrote breaks out.
 
 import { describe, expect, it } from 'vitest';
-import { asPage, toPageData } from '../screens/shared/page-data';
-import renderer, { putScreensIn } from './react-renderer';
+import { asPage, toPageData } from '../src/screens/shared/page-data';
+import renderer, { putScreensIn } from '../src/layouts/react-renderer';
 
 const Label = asPage(({ text }: { readonly text: string }) => <p>{text}</p>);
 
