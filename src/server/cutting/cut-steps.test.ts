@@ -13,7 +13,7 @@ import { findSession } from '../../data/work-store';
 import { startSession, finishSession } from '../bench/work-at-bench';
 import { groupOf, layTwoLabels, LABEL_BLACK } from '../cut-sheets/cut-load-examples';
 import { cutSavedSheet } from '../cut-sheets/cut-saved-sheet';
-import { changeCutSheet, saveCutSheet } from '../cut-sheets/save-cut-sheet';
+import { changeCutSheet, dropCutSheet, saveCutSheet } from '../cut-sheets/save-cut-sheet';
 import { chooseDevice, playTrick } from '../devices';
 import { parseInput } from '../errors';
 import { book } from '../heavy/book-thread';
@@ -145,6 +145,21 @@ it('cuts along its lines as time goes by, and is booked with the test figures be
   const told = loadOrderView(shop, orderId!).events.find(({ kind }) => kind === 'cut')!;
   expect(told.text).toMatch(/ from lot \d+ with \d+ g, \d+ mm\/s, once, blade 45°, tested clean$/);
   expect(leftMm - findLot(shop.db, rollId())!.left).toBeCloseTo(usedLengthMm + shiftMm, 0);
+});
+
+it('finished by hand while it cuts it is refused, and the machine cuts on', async () => {
+  await take('width');
+  await take('send', { setting: await settingNow(), untested: true });
+  shop.clock.ms += 5_000;
+  expect((await refusalOf(() => finishSession(shop, sessionId, 'done'))).message).toMatch(/finished by booking/);
+  expect((await look()).cutter!.job!.state).toBe('cutting');
+  expect((await sheetNow()).state).toBe('sent');
+});
+
+it('is work like any other once its sheet was dropped in another window', () => {
+  const { parts } = findSession(shop.db, sessionId)!;
+  dropCutSheet(shop, savedId);
+  expect(finishSession(shop, sessionId, 'done').eventIds).toHaveLength(parts.length);
 });
 
 it('pauses at the end of a line, goes on, and is stopped by hand', async () => {

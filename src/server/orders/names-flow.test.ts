@@ -84,10 +84,14 @@ describe('reading back', () => {
     const crest = readOrder(shop, id)!.parts.filter((part) => part.layerIndex < 4);
     const work = startSession(shop, { station: 'cut', partIds: crest.map((part) => part.id) });
     finishSession(shop, work.id, 'discarded');
-    startCutting(id, 'spoken on the telephone');
+    const cut = startCutting(id, 'spoken on the telephone');
     expect(loadOrderView(shop, id).events[0]!.text).toBe(
       'Noted: 2 texts were cut without being read back: spoken on the telephone',
     );
+    // Whoever weeds them is not asked once more.
+    finishSession(shop, cut.id, 'done');
+    const partIds = readOrder(shop, id)!.parts.map((part) => part.id);
+    expect(startSession(shop, { station: 'weed', partIds }).id).toBeGreaterThan(cut.id);
   });
 
   it('lets them be cut once every one was compared, and again after a change', async () => {
