@@ -14,20 +14,24 @@ import { describeHandedness } from '../../wording/stations';
 import { getSettings, getShop, type ShopContext } from '../context';
 import { findInTheWay } from '../items/find-in-the-way';
 import type { MadeLine, Materials, readMadeLines } from '../items/materials';
-import type { WaitingOrder, WaitingPart } from '../orders/read-orders';
-
-/** All that is not checked yet, as queues are gathered by it. */
-export const toBenchParts = (orders: readonly WaitingOrder[], saved: SavedOfParts = new Map()): readonly BenchPart[] =>
-  orders.flatMap(({ order, parts }) => {
-    const runs = keyRuns(order);
-    const open = parts.filter((part) => part.state !== 'checked');
-    return open.map((part) => toBenchPart(part, order, { runs, saved }));
-  });
+import { readOrdersInHand, type WaitingOrder, type WaitingPart } from '../orders/read-orders';
+import { rememberUntilChange } from '../remember';
 
 /** By part: the saved cut sheet it lies on. */
 export type SavedOfParts = ReadonlyMap<number, number>;
-export const readSavedOfParts = ({ db }: ShopContext): SavedOfParts =>
-  new Map(loadSavedSheets(db).flatMap(({ id, sheet }) => listPartIds(sheet).map((partId) => [partId, id] as const)));
+type PartsAtBench = { readonly parts: readonly BenchPart[]; readonly saved: SavedOfParts };
+
+/** All that is in hand and not checked yet, as queues are gathered by it. */
+export const readPartsAtBench = (shop: ShopContext): PartsAtBench =>
+  rememberUntilChange(shop, 'parts at the bench', () => {
+    const sheets = loadSavedSheets(shop.db);
+    const saved = new Map(sheets.flatMap(({ id, sheet }) => listPartIds(sheet).map((partId) => [partId, id] as const)));
+    const parts = readOrdersInHand(shop).flatMap(({ order, parts: own }) => {
+      const runs = keyRuns(order);
+      return own.filter((part) => part.state !== 'checked').map((part) => toBenchPart(part, order, { runs, saved }));
+    });
+    return { parts, saved };
+  });
 
 /** By line: which run of the shop it is made in. */
 export const keyRuns = ({ id, lines }: Pick<WaitingOrder['order'], 'id' | 'lines'>): ReadonlyMap<number, string> =>

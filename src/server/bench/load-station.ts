@@ -10,15 +10,14 @@ import { notFound } from '../errors';
 import { readMadeLines, type MadeLine, type Materials } from '../items/materials';
 import { readOrdersInHand, readStanding } from '../orders/read-orders';
 import { loadRunning } from '../shop/load-frame';
-import { keyRuns, narrowToPieces, readSavedOfParts, toBenchParts, toLineView, toPartView } from './bench-views';
+import { keyRuns, narrowToPieces, readPartsAtBench, toLineView, toPartView } from './bench-views';
 
 /** Batches shown at once; what comes after them waits longer. */
 const BATCHES_SHOWN = 20;
 
 export function loadStation(shop: ShopContext, station: Station): BenchView {
   const orders = readOrdersInHand(shop);
-  const saved = readSavedOfParts(shop);
-  const parts = toBenchParts(orders, saved);
+  const { parts, saved } = readPartsAtBench(shop);
   const running = loadRunning(shop);
   const inHand = new Set(running.filter((work) => work.station === station).flatMap((work) => work.partIds));
   const batches = gatherBatches(station, parts);

@@ -23,10 +23,11 @@ import { getShop, type ShopContext } from '../context';
 import { readMadeLines } from '../items/materials';
 import { isInHand } from '../../core/orders/index';
 import { readOpenOrders, slackOf, type WaitingOrder } from '../orders/read-orders';
+import { rememberUntilChange } from '../remember';
 import { labelSessions, loadRunning } from '../shop/load-frame';
 import { toRows } from '../orders/load-orders';
 import { loadDue } from '../trials/later-looks';
-import { keyRuns, narrowToPieces, readSavedOfParts, toBenchParts, toPartView } from './bench-views';
+import { keyRuns, narrowToPieces, readPartsAtBench, toPartView } from './bench-views';
 
 /** Orders shown of those in work, and of those that wait to be collected: the first due; all stand under Orders. */
 const ORDERS_SHOWN = 12;
@@ -67,9 +68,12 @@ function findShort(orders: readonly WaitingOrder[], slack: ReadonlyMap<number, F
 }
 
 /** What comes next, with the words that only these few batches need. */
-function wordNext(shop: ShopContext, orders: readonly WaitingOrder[]) {
-  const saved = readSavedOfParts(shop);
-  const next = proposeNext(toBenchParts(orders, saved));
+const wordNext = (shop: ShopContext, orders: readonly WaitingOrder[]) =>
+  rememberUntilChange(shop, 'what comes next', () => findNext(shop, orders));
+
+function findNext(shop: ShopContext, orders: readonly WaitingOrder[]) {
+  const { parts: atBench, saved } = readPartsAtBench(shop);
+  const next = proposeNext(atBench);
   const batches = [next.hands, next.cutter, next.press].flatMap((batch) => batch ?? []);
   const pieceIds = new Set(batches.flatMap((batch) => batch.parts.map((part) => part.pieceId)));
   const narrowed = narrowToPieces(orders, pieceIds);
@@ -104,7 +108,7 @@ function layOutDay(
   const isToday = working.day === today;
   const done = isToday ? listDone(shop, today) : [];
   const planned = planTimeline({
-    jobs: toJobs(shop, orders),
+    jobs: rememberUntilChange(shop, 'jobs of the day', () => toJobs(shop, orders)),
     fromMs: Math.max(nowMs, working.beginsMs),
     untilMs: working.endsMs,
   });

@@ -6,7 +6,7 @@ import { makeNamed, readAllBack, setNames, takeOrderOf } from '../../../test/nam
 import type { Station } from '../../core/orders';
 import { loadCutSheets } from '../cut-sheets/load-cut-sheets';
 import { readOrder } from '../orders/read-orders';
-import { listNeedsByDue } from '../stock/load-stock';
+import { listNeedsByDue } from '../stock/order-needs';
 import { loadPartDrawing } from './part-drawing';
 import { spoilParts } from './spoil-parts';
 import { undoSteps } from './undo-steps';

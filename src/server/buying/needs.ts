@@ -12,7 +12,7 @@ import { getShop, type ShopContext } from '../context';
 import { DAYS_TO_MAKE } from '../stock/make-days';
 import { measureLot } from '../stock/measure-lot';
 import { computeWeeklyUses } from '../stock/weekly-use';
-import { listNeedsByDue } from '../stock/load-stock';
+import { listNeedsByDue } from '../stock/order-needs';
 import { nameThings } from '../stock/things';
 import { loadPurchases } from '../../data/purchase-store';
 

@@ -8,7 +8,7 @@ import type { OrderWaits } from '../../views/orders';
 import { loadUnderWay, sumShelf } from '../buying/needs';
 import { getShop, type ShopContext } from '../context';
 import { rememberUntilChange } from '../remember';
-import { listNeedsByDue } from '../stock/load-stock';
+import { listNeedsByDue } from '../stock/order-needs';
 import { nameThings } from '../stock/things';
 
 /** Of an order that holds its stock. */

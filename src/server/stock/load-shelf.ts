@@ -14,16 +14,31 @@ import { loadStockedKeys } from '../../data/stock-store';
 import type { ShelfPage } from '../../views/shelf';
 import type { ShopContext } from '../context';
 
-const cache = new WeakMap<ShopContext['db'], { readonly stamp: string; readonly vinyls: readonly StoredVinyl[] }>();
+/** All that are on the shelf, and what of them costs least and most by the square metre. */
+type Shelf = {
+  readonly vinyls: readonly StoredVinyl[];
+  readonly cheapest: Figure | null;
+  readonly dearest: Figure | null;
+};
+const cache = new WeakMap<ShopContext['db'], Shelf & { readonly stamp: string }>();
 
 /** Kept until one changes: searching asks for them with each letter. */
-function readVinyls(shop: ShopContext): readonly StoredVinyl[] {
+function readShelf(shop: ShopContext): Shelf {
   const stamp = JSON.stringify(readShelfStamp(shop.db));
   const known = cache.get(shop.db);
-  if (known?.stamp === stamp) return known.vinyls;
+  if (known?.stamp === stamp) return known;
   const vinyls = loadVinyls(shop.db);
-  cache.set(shop.db, { stamp, vinyls });
-  return vinyls;
+  const [first, ...others] = vinyls.map((vinyl) => ({ vinyl, price: getPricePerMm2(vinyl) }));
+  const cheapest = first && others.reduce((a, b) => (b.price < a.price ? b : a), first);
+  const dearest = first && others.reduce((a, b) => (b.price > a.price ? b : a), first);
+  const shelf = {
+    stamp,
+    vinyls,
+    cheapest: cheapest ? computePricePerM2(cheapest.vinyl) : null,
+    dearest: dearest ? computePricePerM2(dearest.vinyl) : null,
+  };
+  cache.set(shop.db, shelf);
+  return shelf;
 }
 
 const SHELF_PAGE = 100;
@@ -35,7 +50,7 @@ export function loadShelfPage(
   query: ShelfQuery = { ...NO_FILTER, offset: 0 },
   openId: number | null = null,
 ): ShelfPage {
-  const vinyls = readVinyls(shop);
+  const { vinyls, cheapest, dearest } = readShelf(shop);
   const stocked = query.inStock
     ? new Set(
         loadStockedKeys(shop.db).flatMap((key) => {
@@ -45,17 +60,13 @@ export function loadShelfPage(
       )
     : new Set<number>();
   const found = filterVinyls(vinyls, query, stocked);
-  const extreme = (sign: 1 | -1): Figure | null =>
-    vinyls.length === 0
-      ? null
-      : computePricePerM2(vinyls.reduce((a, b) => ((getPricePerMm2(b) - getPricePerMm2(a)) * sign < 0 ? b : a)));
   return {
     vinyls: found.slice(query.offset, query.offset + SHELF_PAGE),
     total: found.length,
     offset: query.offset,
     vinylCount: vinyls.length,
-    cheapest: extreme(1),
-    dearest: extreme(-1),
+    cheapest,
+    dearest,
     blanks: loadBlanks(shop.db),
     open: openId === null ? null : findVinyl(shop.db, openId),
   };

@@ -1,136 +1,64 @@
 // The stock as screens see it: what is there, what open orders need of it, and what stays free.
 
-import { computeStripNeed } from '../../core/costing';
 import type { ShopFigures } from '../../core/materials';
 import { countDays } from '../../core/scheduling';
-import { dayOf, AMOUNT_NOISE } from '../../core/units';
-import {
-  computeCover,
-  computeMinimum,
-  computeOrderWithin,
-  findFittingOffcuts,
-  keyOf,
-  valueStock,
-} from '../../core/stock';
-import { figure, groupBy } from '../../core/units';
+import { computeCover, computeMinimum, computeOrderWithin, findFittingOffcuts, valueStock } from '../../core/stock';
+import { AMOUNT_NOISE, dayOf, figure, groupBy, type Figure } from '../../core/units';
 import { loadMinimums, loadShortestLeads } from '../../data/offer-store';
 import { loadLots, loadLotsOnShelf, loadNewestLines, type StoredLot } from '../../data/stock-store';
 import type { FittingOffcut, FullStock, StockPage, StockRow, ThingView } from '../../views/stock';
 import { getShop, type ShopContext } from '../context';
-import { readMadeLines } from '../items/materials';
-import { shareOfRecut } from '../../core/orders/index';
-import { readOrdersHolding, type WaitingOrder } from '../orders/read-orders';
 import { DAYS_TO_MAKE } from './make-days';
 import { measureLot } from './measure-lot';
 import { NO_TRIES, sumTries, toLotView } from './lot-views';
+import { computeOrderNeeds, type OrderNeed } from './order-needs';
 import { nameThings } from './things';
 import { computeWeeklyUses } from './weekly-use';
 import { rememberUntilChange } from '../remember';
 import { loadSuppliers } from '../../data/supplier-store';
 
-/** What one order still needs of a thing. */
-export type OrderNeed = {
-  readonly key: string;
-  readonly amount: number;
-  readonly leastWidthMm: number;
-  readonly dueDay: string;
-  readonly orderId: number;
-  readonly orderTitle: string;
-};
-
-/**
- * Vinyl for parts not cut yet, in mm² of strip that a cutter reaches; blanks for pieces of which nothing is pressed
- * yet.
- */
-const computeOrderNeeds = (shop: ShopContext): readonly OrderNeed[] =>
-  rememberUntilChange(shop, 'needs of open orders', () => readOrderNeeds(shop));
-
-/** The same, of the orders due first before those of the others. */
-export const listNeedsByDue = (shop: ShopContext): readonly OrderNeed[] =>
-  [...computeOrderNeeds(shop)].sort((a, b) => a.dueDay.localeCompare(b.dueDay) || a.orderId - b.orderId);
-
-function readOrderNeeds(shop: ShopContext): readonly OrderNeed[] {
-  const orders = readOrdersHolding(shop);
-  const { figures } = getShop(shop);
-  const { lines } = readMadeLines(shop, orders);
-  return orders.flatMap(({ order, parts }) => {
-    const named = countNamed(order.lines, parts);
-    return order.lines.flatMap((line): OrderNeed[] => {
-      const madeLine = lines.get(line.id);
-      if (!madeLine) return [];
-      const own = parts.filter((part) => part.lineId === line.id);
-      const needs: OrderNeed[] = madeLine.layers.flatMap(({ measurement, vinyl }, layerIndex): OrderNeed[] => {
-        const waiting = own
-          .filter((part) => part.layerIndex === layerIndex && part.state === 'to-cut')
-          .reduce((sum, part) => sum + shareOfRecut(part.recut), 0);
-        if (waiting === 0) return [];
-        // Names lie side by side on a strip: each takes its share of one on which all were as long as it.
-        const together = line.texts.length > 0 ? (named.get(`${line.itemId}/${layerIndex}`) ?? waiting) : waiting;
-        const need = computeStripNeed(measurement, vinyl, together, figures);
-        return need
-          ? [
-              {
-                key: keyOf({ kind: 'vinyl', vinylId: vinyl.id }),
-                amount: (need.usableMm2 * waiting) / together,
-                leastWidthMm: need.leastWidthMm,
-                dueDay: order.dueDay,
-                orderId: order.id,
-                orderTitle: order.title,
-              },
-            ]
-          : [];
-      });
-      const pressed = new Set(
-        own.filter((part) => part.state === 'pressed' || part.state === 'checked').map((part) => part.pieceId),
-      );
-      const blanks = new Set(own.map((part) => part.pieceId).filter((piece) => !pressed.has(piece))).size;
-      if (blanks > 0)
-        needs.push({
-          key: keyOf({
-            kind: 'blank',
-            blankId: madeLine.made.blankId,
-            sizeName: line.sizeName,
-            colourName: line.colourName,
-          }),
-          amount: blanks,
-          leastWidthMm: 0,
-          dueDay: order.dueDay,
-          orderId: order.id,
-          orderTitle: order.title,
-        });
-      return needs;
-    });
-  });
-}
-
-/** Parts with a text of their own that wait to be cut, by item and layer. */
-function countNamed(lines: WaitingOrder['order']['lines'], parts: WaitingOrder['parts']): ReadonlyMap<string, number> {
-  const items = new Map(lines.filter(({ texts }) => texts.length > 0).map((line) => [line.id, line.itemId]));
-  const counts = new Map<string, number>();
-  for (const { lineId, layerIndex, state } of parts) {
-    const itemId = items.get(lineId);
-    if (itemId === undefined || state !== 'to-cut') continue;
-    const key = `${itemId}/${layerIndex}`;
-    counts.set(key, (counts.get(key) ?? 0) + 1);
-  }
-  return counts;
-}
-
-type ReadStock = {
-  readonly lots: readonly StoredLot[];
-  /** By kind and name. */
-  readonly keys: readonly string[];
+type ReadStock = ShelvedStock & {
   readonly nameOf: (key: string) => ThingView;
   readonly rowOf: (key: string) => StockRow;
-  readonly isShort: (key: string) => boolean;
 };
+
+/** What of the stock rests on the file alone, not on the clock. */
+type ShelvedStock = {
+  readonly lots: readonly StoredLot[];
+  readonly byKey: ReadonlyMap<string, readonly StoredLot[]>;
+  readonly needs: ReadonlyMap<string, readonly OrderNeed[]>;
+  readonly minimums: ReturnType<typeof loadMinimums>;
+  /** By kind and name. */
+  readonly keys: readonly string[];
+  /** Of which open orders need more than there is. */
+  readonly short: readonly string[];
+  readonly value: Figure;
+};
+
+const readShelved = (shop: ShopContext): ShelvedStock =>
+  rememberUntilChange(shop, 'stock by name', () => {
+    const { figures } = getShop(shop);
+    const lots = loadLotsOnShelf(shop.db);
+    const byKey = groupBy(lots, (lot) => lot.key);
+    const needs = groupBy(computeOrderNeeds(shop), (need) => need.key);
+    const minimums = loadMinimums(shop.db);
+    const nameOf = nameThings(shop);
+    const keys = [...new Set([...byKey.keys(), ...needs.keys(), ...minimums.keys()])]
+      .map((key) => ({ key, thing: nameOf(key) }))
+      .sort((x, y) => byName.compare(y.thing.kind, x.thing.kind) || byName.compare(x.thing.name, y.thing.name))
+      .map(({ key }) => key);
+    const short = keys.filter((key) => {
+      const there = (byKey.get(key) ?? []).reduce((sum, lot) => sum + measureLot(lot, figures), 0);
+      return there < (needs.get(key) ?? []).reduce((sum, need) => sum + need.amount, 0);
+    });
+    return { lots, byKey, needs, minimums, keys, short, value: valueLots(lots) };
+  });
+const byName = new Intl.Collator();
 
 function readStock(shop: ShopContext): ReadStock {
   const { figures, timeZone } = getShop(shop);
-  const lots = loadLotsOnShelf(shop.db);
-  const needs = groupBy(computeOrderNeeds(shop), (need) => need.key);
-  const minimums = loadMinimums(shop.db);
-  const byKey = groupBy(lots, (lot) => lot.key);
+  const shelved = readShelved(shop);
+  const { byKey, needs, minimums } = shelved;
   const nameOf = nameThings(shop);
   const weeklyOf = computeWeeklyUses(shop, nameOf);
   const leads = loadShortestLeads(shop.db, [...needs.keys()]);
@@ -151,13 +79,6 @@ function readStock(shop: ShopContext): ReadStock {
       : null;
   };
   const suppliers = new Map(loadSuppliers(shop.db).map((supplier) => [supplier.id, supplier.name]));
-  const keys = [...new Set([...byKey.keys(), ...needs.keys(), ...minimums.keys()])]
-    .map((key) => ({ key, thing: nameOf(key) }))
-    .sort((x, y) => y.thing.kind.localeCompare(x.thing.kind) || x.thing.name.localeCompare(y.thing.name))
-    .map(({ key }) => key);
-  const isShort = (key: string) =>
-    (byKey.get(key) ?? []).reduce((sum, lot) => sum + measureLot(lot, figures), 0) <
-    (needs.get(key) ?? []).reduce((sum, need) => sum + need.amount, 0);
   const rowOf = (key: string): StockRow => {
     const own = byKey.get(key) ?? [];
     const tried = own.length > 0 ? sumTries(shop, key) : NO_TRIES;
@@ -180,7 +101,7 @@ function readStock(shop: ShopContext): ReadStock {
       value: valueStock(own.map((lot) => ({ lot, left: lot.left }))),
     };
   };
-  return { lots, keys, nameOf, rowOf, isShort };
+  return { ...shelved, nameOf, rowOf };
 }
 
 /** What lies there, what of it open orders need, and what is free. */
@@ -217,8 +138,8 @@ const valueLots = (lots: readonly StoredLot[]) => valueStock(lots.map((lot) => (
 
 /** All that lies there, for papers and tables. */
 export function loadStock(shop: ShopContext): FullStock {
-  const { lots, keys, rowOf } = readStock(shop);
-  return { rows: keys.map(rowOf), value: valueLots(lots) };
+  const { keys, rowOf, value } = readStock(shop);
+  return { rows: keys.map(rowOf), value };
 }
 
 const STOCK_PAGE = 60;
@@ -229,7 +150,7 @@ export function loadStockPage(
   shop: ShopContext,
   { words, offset }: { readonly words: string; readonly offset: number },
 ): StockPage {
-  const { lots, keys, nameOf, rowOf, isShort } = readStock(shop);
+  const { lots, keys, short, value, nameOf, rowOf } = readStock(shop);
   const wanted = words
     .toLowerCase()
     .split(/\s+/)
@@ -247,9 +168,9 @@ export function loadStockPage(
     total: found.length,
     offset,
     empty: keys.length === 0,
-    short: keys.filter(isShort).map((key) => nameOf(key).name),
+    short: short.map((key) => nameOf(key).name),
     offcuts: lots.filter((lot) => lot.form === 'offcut').length,
-    value: valueLots(lots),
+    value,
     lines: newest.map(({ key, ...line }) => ({
       ...line,
       form: forms.get(line.lotId) ?? 'piece',
