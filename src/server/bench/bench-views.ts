@@ -18,7 +18,7 @@ import { readOrdersInHand, type WaitingOrder, type WaitingPart } from '../orders
 import { rememberUntilChange } from '../remember';
 
 /** By part: the saved cut sheet it lies on. */
-export type SavedOfParts = ReadonlyMap<number, number>;
+type SavedOfParts = ReadonlyMap<number, number>;
 type PartsAtBench = { readonly parts: readonly BenchPart[]; readonly saved: SavedOfParts };
 
 /** All that is in hand and not checked yet, as queues are gathered by it. */
