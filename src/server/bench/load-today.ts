@@ -22,7 +22,7 @@ import { describeBatch } from '../../wording/batches';
 import { getShop, type ShopContext } from '../context';
 import { readMadeLines } from '../items/materials';
 import { isInHand } from '../../core/orders/index';
-import { readOpenOrders, slackOf, type WaitingOrder } from '../orders/read-orders';
+import { readOpenOrders, readOrdersInHand, slackOf, type WaitingOrder } from '../orders/read-orders';
 import { rememberUntilChange } from '../remember';
 import { labelSessions, loadRunning } from '../shop/load-frame';
 import { toRows } from '../orders/load-orders';
@@ -40,7 +40,7 @@ export function loadToday(shop: ShopContext): TodayView {
   const slack = slackOf(orders, stored, nowMs);
   const inWork = orders;
   const ready = open.filter((entry) => entry.stage === 'ready');
-  const next = wordNext(shop, orders);
+  const next = wordNext(shop);
   const today = dayOf(nowMs, stored.timeZone);
   return {
     next: { hands: toNext(next.hands), cutter: toNext(next.cutter), press: toNext(next.press), first: next.first },
@@ -52,7 +52,7 @@ export function loadToday(shop: ShopContext): TodayView {
     counts: { inWork: inWork.length, ready: ready.length },
     looks: loadDue(shop),
     short: findShort(inWork, slack),
-    ...layOutDay(shop, orders),
+    ...layOutDay(shop),
     freeSeconds: computeFreeSeconds({ nowMs, day: today, timeZone: stored.timeZone, shop: stored.figures }),
     neededSeconds: orders.reduce((sum, entry) => sum + entry.neededSeconds, 0),
   };
@@ -68,15 +68,14 @@ function findShort(orders: readonly WaitingOrder[], slack: ReadonlyMap<number, F
 }
 
 /** What comes next, with the words that only these few batches need. */
-const wordNext = (shop: ShopContext, orders: readonly WaitingOrder[]) =>
-  rememberUntilChange(shop, 'what comes next', () => findNext(shop, orders));
+const wordNext = (shop: ShopContext) => rememberUntilChange(shop, 'what comes next', () => findNext(shop));
 
-function findNext(shop: ShopContext, orders: readonly WaitingOrder[]) {
+function findNext(shop: ShopContext) {
   const { parts: atBench, saved } = readPartsAtBench(shop);
   const next = proposeNext(atBench);
   const batches = [next.hands, next.cutter, next.press].flatMap((batch) => batch ?? []);
   const pieceIds = new Set(batches.flatMap((batch) => batch.parts.map((part) => part.pieceId)));
-  const narrowed = narrowToPieces(orders, pieceIds);
+  const narrowed = narrowToPieces(readOrdersInHand(shop), pieceIds);
   const made = readMadeLines(shop, narrowed);
   const views = new Map(
     narrowed.flatMap(({ order, parts }) => {
@@ -94,10 +93,7 @@ const LEAST_HOURS_SHOWN = 8;
 const LOGGED_BACK_MS = 16 * HOUR_MS;
 
 /** Today with what was done and what is planned; once its hours are over, the next day that is worked. */
-function layOutDay(
-  shop: ShopContext,
-  orders: readonly WaitingOrder[],
-): Pick<TodayView, 'timeline' | 'timelineDay' | 'dayStartMs' | 'dayEndMs'> {
+function layOutDay(shop: ShopContext): Pick<TodayView, 'timeline' | 'timelineDay' | 'dayStartMs' | 'dayEndMs'> {
   const { timeZone, figures } = getShop(shop);
   const nowMs = shop.now();
   const today = dayOf(nowMs, timeZone);
@@ -108,7 +104,7 @@ function layOutDay(
   const isToday = working.day === today;
   const done = isToday ? listDone(shop, today) : [];
   const planned = planTimeline({
-    jobs: rememberUntilChange(shop, 'jobs of the day', () => toJobs(shop, orders)),
+    jobs: rememberUntilChange(shop, 'jobs of the day', () => toJobs(shop)),
     fromMs: Math.max(nowMs, working.beginsMs),
     untilMs: working.endsMs,
   });
@@ -143,7 +139,8 @@ function listDone(shop: ShopContext, today: string): readonly TimelineBlock[] {
 const toNext = (batch: Batch<BenchPartView> | null): NextBatch | null =>
   batch ? { ...describeBatch(batch), station: batch.station, seconds: batch.seconds, dueDay: batch.dueDay } : null;
 
-function toJobs(shop: ShopContext, orders: readonly WaitingOrder[]): readonly TimelineJob[] {
+function toJobs(shop: ShopContext): readonly TimelineJob[] {
+  const orders = readOrdersInHand(shop);
   const lines = new Map(orders.flatMap(({ order }) => order.lines.map((line) => [line.id, line] as const)));
   const names = nameItems(shop.db, [...new Set([...lines.values()].map((line) => line.itemId))]);
   return orders.flatMap(({ order, parts }) => {
