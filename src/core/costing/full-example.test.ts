@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { FULL_ITEM, FULL_SHOP, STICKY_VINYL } from '../../../test/worked-example';
 import { getOrdinaryDetails, type ShopFigures } from '../materials';
 import type { Figure } from '../units';
-import { computeItemCost, countLoads, countOnMat, type ItemCost } from './index';
+import { computeExactCost, computeItemCost, countLoads, countOnMat, type ItemCost } from './index';
 
 const PIECES = 10;
 function cost(shop: ShopFigures = FULL_SHOP, quantity = PIECES): ItemCost {
@@ -93,6 +93,37 @@ describe('the second worked example of docs/costing.md: one of ten, with every f
     // + 22.515 + 13.577
     expect(one.withRisk.value).toBe(804);
     expect(one.lines.reduce((sum, own) => sum + own.total, 0)).toBe(804);
+  });
+
+  it('each total has its working: lines that cost something, and together they are it', () => {
+    const listParts = (total: Figure) => total.parts!.map(({ label, value }) => [label.split(/[:,]/)[0], value]);
+    const labelsOf = (pick: (own: ItemCost['lines'][number]) => number) =>
+      one.lines.filter((own) => pick(own) !== 0).map(({ figure }) => figure.label);
+    const sum = (figures: readonly Figure[]) => figures.reduce((all, { value }) => all + value, 0);
+    expect(one.cash.parts!.map(({ label }) => label)).toEqual(labelsOf(({ cash }) => cash));
+    expect(sum(one.cash.parts!)).toBe(547);
+    expect(listParts(one.full)).toEqual([
+      ['Cash cost', 547],
+      ['Your time', 221],
+    ]);
+    const time = one.full.parts![1]!.parts!;
+    expect(time.map(({ label }) => label)).toEqual(labelsOf((own) => own.time));
+    expect(time.map(({ value }) => value)).toEqual([36, 7, 58, 40, 30, 50]);
+    const [full, ...risks] = one.withRisk.parts!;
+    expect(full).toBe(one.full);
+    expect(risks.map(({ value }) => value)).toEqual([22, 14]);
+    // Set-up, cut, weed, press, check and pack, the order; blank, vinyl, wear and overheads take no hands.
+    const hands = one.handsSeconds.parts!;
+    expect(hands.map(({ value }) => value)).toEqual([72, 14, 116.25, 80, 60, 100].map((s) => expect.closeTo(s, 9)));
+    expect(one.lines.length).toBeGreaterThan(hands.length);
+  });
+
+  it('not rounded: all but what goes wrong at the bench, with what comes back; and what can be lost', () => {
+    const result = computeExactCost(FULL_ITEM, PIECES, FULL_SHOP);
+    if (!result.ok) throw new Error(result.problem.kind);
+    // 547.0875 in cash, 221.125 of time, a fiftieth of making one again.
+    expect(result.value.full).toBeCloseTo(547.0875 + 221.125 + 678.8733 * 0.02, 3);
+    expect(result.value.atStake).toBeCloseTo(540.3583, 3);
   });
 
   it('each figure of the shop moves the cost, and the right way', () => {

@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { PLAIN_VINYL } from '../../../test/worked-example';
 import { measureArtwork, readDrawing, type LayerMeasurement } from '../artwork';
 import { DEFAULT_SHOP_FIGURES } from '../materials';
-import { estimateCutSeconds, estimateWeedSeconds, sumSmallness } from './index';
+import { figure } from '../units';
+import { estimateCutHandsSeconds, estimateCutSeconds, estimateWeedSeconds, sumSmallness } from './index';
 
 const MINUTE = 60;
 const shop = DEFAULT_SHOP_FIGURES;
@@ -59,6 +60,35 @@ describe('weeding has no cliff', () => {
     }
     // Half of it at 4 mm², a hole of 2.26 mm.
     expect(of(Math.sqrt(16 / Math.PI))).toBeCloseTo(0.5, 9);
+  });
+});
+
+describe('how far it may be off, and what it rests on', () => {
+  const layer = measure(40, 20, '<rect width="40" height="20"/>');
+
+  it('a machine’s own time lies within a fifth; hands within what the shop says of good and bad days', () => {
+    const cut = estimateCutSeconds(layer, shop);
+    expect(cut.low! / cut.value).toBeCloseTo(0.85, 9);
+    expect(cut.high! / cut.value).toBeCloseTo(1.2, 9);
+    const own = { ...shop, cutterLoadSeconds: 90, cutterWatchSeconds: 60, cutHandsLeast: 0.5, cutHandsMost: 3 };
+    const loads = figure('Loads', 2, 'count', 'computed');
+    // Twice 90 s and 60 s of watching.
+    expect(estimateCutHandsSeconds({ machineSeconds: 500, loads }, own)).toMatchObject({
+      value: 240,
+      low: 120,
+      high: 720,
+    });
+    const weed = estimateWeedSeconds(layer, PLAIN_VINYL, { ...shop, weedLeast: 0.4, weedMost: 2.5 });
+    expect([weed.low! / weed.value, weed.high! / weed.value]).toEqual([0.4, 2.5].map((at) => expect.closeTo(at, 9)));
+  });
+
+  it('says whether the floor of the vinyl is ordinary for its kind or the shop’s own', () => {
+    const sourceOf = (strokeMm: number | null): unknown => {
+      const vinyl = { ...PLAIN_VINYL, details: { ...PLAIN_VINYL.details, strokeMm } };
+      const parts = estimateWeedSeconds(layer, vinyl, shop).parts!.flatMap((part) => [part, ...(part.parts ?? [])]);
+      return parts.find(({ label }) => label.startsWith('Thinnest stroke'))!.source;
+    };
+    expect([sourceOf(null), sourceOf(1.4)]).toEqual(['default', 'shop']);
   });
 });
 

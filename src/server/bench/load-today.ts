@@ -36,9 +36,8 @@ export function loadToday(shop: ShopContext): TodayView {
   const stored = getShop(shop);
   const nowMs = shop.now();
   const open = readOpenOrders(shop);
-  const orders = open.filter((entry) => isInHand(entry.stage));
-  const slack = slackOf(orders, stored, nowMs);
-  const inWork = orders;
+  const inWork = open.filter((entry) => isInHand(entry.stage));
+  const slack = slackOf(inWork, stored, nowMs);
   const ready = open.filter((entry) => entry.stage === 'ready');
   const next = wordNext(shop);
   const today = dayOf(nowMs, stored.timeZone);
@@ -54,7 +53,7 @@ export function loadToday(shop: ShopContext): TodayView {
     short: findShort(inWork, slack),
     ...layOutDay(shop),
     freeSeconds: computeFreeSeconds({ nowMs, day: today, timeZone: stored.timeZone, shop: stored.figures }),
-    neededSeconds: orders.reduce((sum, entry) => sum + entry.neededSeconds, 0),
+    neededSeconds: inWork.reduce((sum, entry) => sum + entry.neededSeconds, 0),
   };
 }
 
