@@ -54,22 +54,23 @@ export function createOnce<Answer extends object>(
 }
 
 /** The POST of a list: checks what is sent and creates it once. `after` follows what was created, not its repetition;
- * `before` prepares what takes long. */
-export function createEndpoint<Input, Answer extends object>(
+ * `before` prepares what takes long, and hands it over. */
+export function createEndpoint<Input, Answer extends object, Prepared = void>(
   schema: Schema<Input>,
-  create: (shop: ShopContext, input: Input) => Answer,
+  create: (shop: ShopContext, input: Input, prepared: Prepared) => Answer,
   after?: (shop: ShopContext, answer: Answer) => void,
-  before?: (shop: ShopContext, input: Input) => Promise<void>,
+  before?: (shop: ShopContext, input: Input) => Promise<Prepared>,
 ): APIRoute {
   return endpoint(async ({ shop, api }) => {
     const body = await readJson(api.request);
     const input = parseInput(schema, body);
     const request = { key: readRequestKey(api.request), asked: `${api.url.pathname} ${JSON.stringify(body)}` };
-    await before?.(shop, input);
+    // Without `before` nothing is asked of it.
+    const prepared = (await before?.(shop, input)) as Prepared;
     let isNew = false;
     const answer = createOnce(shop, request, () => {
       isNew = true;
-      return create(shop, input);
+      return create(shop, input, prepared);
     });
     if (isNew) after?.(shop, answer);
     return answer;

@@ -5,7 +5,7 @@ import type { GuessGroup, GuessProblem, GuessReason, GuessSum, Tested } from '..
 import type { Fabric, Grade, ShopFigureKey } from '../core/materials';
 import type { LookKind } from '../core/pressing';
 import type { LaterLook, LookReason } from '../core/scheduling';
-import type { CutSetting, TestFigure, TestResult } from '../core/cutting';
+import type { CutSetting, FigureChoice, TestResult } from '../core/cutting';
 import type { Station } from '../core/orders';
 import type {
   BeliefSource,
@@ -54,7 +54,9 @@ export type LadderView = Omit<Ladder, 'best'> & {
   readonly vinylName: string;
   readonly colourHex: string;
   readonly lot: TriedLot | null;
-  readonly figure: TestFigure;
+  readonly figure: FigureChoice;
+  /** Of a drawing of one's own. */
+  readonly figureName: string | null;
   readonly sideMm: number;
   readonly enough: number;
   readonly startFrom: BeliefSource;

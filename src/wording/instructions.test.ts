@@ -77,12 +77,31 @@ describe('what is to be done now', () => {
         },
         SETTINGS,
       );
-    expect(apply('tape', 1).facts[0]).toBe('from the middle outwards, then rub it down');
-    expect(apply('tape', 1.4).facts[0]).toMatch(/^thin vinyl: dull the tape/);
+    expect(apply('tape', 1).facts[1]).toBe('from the middle outwards, then rub it down');
+    expect(apply('tape', 1.4).facts[1]).toMatch(/^thin vinyl: dull the tape/);
     expect(apply('lift-stencil', 1).facts[0]).toBe('before the paint is quite dry');
     expect(apply('peel-tape', 1)).toEqual({
       what: 'Peel the tape',
-      facts: ['back on itself, at a sharp angle', 'from fine parts to bold ones', 'keep it: it serves a few times'],
+      facts: ['back on itself, at a sharp angle', 'from fine parts to bold ones', 'away with it'],
+    });
+  });
+
+  it('tape is counted: what it serves, what is left of it, when it is done with', () => {
+    const apply = (part: 'tape' | 'peel-tape', use: number, of: number, isLast: boolean) =>
+      say(press({ kind: 'apply', vinylName: 'Film', apply: part, tapeUse: { use, of, isLast } })).facts;
+    expect(apply('tape', 1, 3, false)[0]).toBe('new tape, use 1 of 3');
+    expect(apply('tape', 2, 3, false)[0]).toBe('the tape of the piece before, use 2 of 3');
+    expect(apply('tape', 1, 1, true)[0]).toBe('new tape');
+    expect(apply('peel-tape', 1, 3, false).at(-1)).toBe('keep it for the next piece');
+    expect(apply('peel-tape', 1, 3, true).at(-1)).toBe('keep it on its liner: 2 uses left');
+    expect(apply('peel-tape', 3, 3, true).at(-1)).toBe('away with it: it served 3 times');
+  });
+
+  it('stones are told with their number and size', () => {
+    const step = { kind: 'stones', vinylName: 'stones, clear', stones: { count: 48, diameterMm: 3 } } as const;
+    expect(say(press(step))).toEqual({
+      what: 'Lay on: stones, clear',
+      facts: ['48 of 3 mm', 'brushed into the template, lifted with hot-fix tape'],
     });
   });
 

@@ -3,7 +3,7 @@
 import { isDelicate } from '../core/materials';
 import { labelStep, type ApplyPart, type PressStep } from '../core/pressing';
 import type { Instruction } from '../core/scheduling';
-import { describeBed } from './press-steps';
+import { describeBed, describeStones } from './press-steps';
 import { formatDuration, formatLength, formatTemperature, type FormatSettings } from '../core/units';
 import type { BenchLineView, BenchPartView, BenchView } from '../views/bench';
 import { plural, verbFor } from './plural';
@@ -105,6 +105,7 @@ function describePressing(
     facts: [
       kind === 'lay-out' || kind === 'place' ? place : undefined,
       ...describeBed(step),
+      ...describeStones(step, settings),
       temperatureC === undefined ? undefined : formatTemperature(temperatureC, settings),
       timed ? formatDuration(seconds, settings) : undefined,
       pressure,
@@ -117,9 +118,17 @@ function describePressing(
 const findNamed = (vinyls: BenchView['vinyls'], name: string | undefined) =>
   vinyls.find((vinyl) => vinyl.name === name);
 
+type TapeUse = NonNullable<PressStep['tapeUse']>;
+const sayTape = ({ use, of }: TapeUse): string =>
+  use > 1 ? `the tape of the piece before, use ${use} of ${of}` : of > 1 ? `new tape, use 1 of ${of}` : 'new tape';
+function sayTapeAfter({ use, of, isLast }: TapeUse): string {
+  if (use === of) return of > 1 ? `away with it: it served ${of} times` : 'away with it';
+  return isLast ? `keep it on its liner: ${plural(of - use, 'use')} left` : 'keep it for the next piece';
+}
+
 /** Sticking a decal on, one thing after another. */
 function describeApplying(
-  { vinylName = '', isWrapped }: PressStep,
+  { vinylName = '', isWrapped, tapeUse = { use: 1, of: 1, isLast: true } }: PressStep,
   part: ApplyPart,
   vinyl: BenchView['vinyls'][number] | undefined,
 ): SaidInstruction {
@@ -133,6 +142,7 @@ function describeApplying(
       return {
         what: `Tape on: ${vinylName}`,
         facts: [
+          sayTape(tapeUse),
           ...(vinyl && isDelicate(vinyl) ? ['thin vinyl: dull the tape on cloth first, or it will not let go'] : []),
           'from the middle outwards, then rub it down',
           'turn it over and rub the back',
@@ -148,7 +158,7 @@ function describeApplying(
     case 'peel-tape':
       return {
         what: 'Peel the tape',
-        facts: ['back on itself, at a sharp angle', 'from fine parts to bold ones', 'keep it: it serves a few times'],
+        facts: ['back on itself, at a sharp angle', 'from fine parts to bold ones', sayTapeAfter(tapeUse)],
       };
     case 'paint':
       return {

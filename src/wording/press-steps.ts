@@ -3,7 +3,7 @@
 import type { ObstacleKind } from '../core/materials';
 import { labelStep, type PressStep } from '../core/pressing';
 import type { PressesTogether } from '../core/scheduling';
-import { formatDuration, formatTemperature, type FormatSettings } from '../core/units';
+import { formatDuration, formatLength, formatTemperature, type FormatSettings } from '../core/units';
 
 /** How to lay a blank out so that the platen closes on fabric alone. */
 const LAYING_OUT: Readonly<Record<ObstacleKind, string>> = {
@@ -29,6 +29,13 @@ export const describeBed = ({
   ...(stretchFirst ? ['stretch it gently first'] : []),
   ...(sections ? [`in ${sections} sections, each over the edge of the last`] : []),
 ];
+export const describeStones = ({ stones }: PressStep, settings: FormatSettings): readonly string[] =>
+  stones
+    ? [
+        `${stones.count} of ${formatLength(stones.diameterMm, settings)}`,
+        'brushed into the template, lifted with hot-fix tape',
+      ]
+    : [];
 
 /** What is done, and how hot, how long, how hard. */
 export function describePressStep(
@@ -44,6 +51,7 @@ export function describePressStep(
     step.pressure,
     step.kind === 'peel' ? step.peel : null,
     ...describeBed(step),
+    ...describeStones(step, settings),
   ];
   return {
     what: `${labelStep(step)}${where}${vinyl}${covered}`,

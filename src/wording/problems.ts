@@ -148,6 +148,12 @@ export function describeCaution(caution: PressCaution, settings: FormatSettings)
       return `Nothing holds on top of ${caution.lower}: knock it out under ${caution.upper}, or change the order.`;
     case 'puff-last':
       return `${caution.vinylName} rises: press it last, and nothing on top of it.`;
+    case 'small-stones':
+      return 'Stones that come off are swallowed by small children: none on what they wear or play with.';
+    case 'stones-unset':
+      return 'Nothing of it is pressed with heat, so hot-fix stones won’t hold: set them with a glue for the surface.';
+    case 'stones-off':
+      return `${formatTemperature(caution.ownC, settings)} is off what the glue of stones wants (${formatTemperature(caution.lowC, settings)} to ${formatTemperature(caution.highC, settings)}). Try one first, and pull at it when it is cold.`;
     case 'no-steam':
       return 'Iron or hand press: no water, no steam. Lean on it, do not slide; each section over the edge of the last.';
     case 'too-much-heat':

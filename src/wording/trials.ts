@@ -2,7 +2,7 @@
 
 import type { DesignClass } from '../core/artwork';
 import type { BeliefSource, FineResult, LadderRemedy, LadderVerdict, TriedWidth, TrustVerdict } from '../core/trials';
-import type { TestFigure } from '../core/cutting';
+import type { FigureChoice } from '../core/cutting';
 import { formatLength, formatShare, type FormatSettings } from '../core/units';
 import type { LadderView, TrustRow } from '../views/trials';
 
@@ -105,9 +105,10 @@ export const START_WORDS: Readonly<Record<BeliefSource, string>> = {
   ordinary: 'what is ordinary for its kind: nothing like it was cut yet',
 };
 
-export const FIGURE_WORDS: Readonly<Record<TestFigure, string>> = {
+export const FIGURE_WORDS: Readonly<Record<FigureChoice, string>> = {
   square: 'square, triangle and circle',
   star: 'star of twelve points',
   bars: 'bars from 0.5 to 4 mm',
   net: 'net of small diamonds',
+  own: 'a drawing of yours',
 };

@@ -2,14 +2,14 @@
 
 import { estimateCutHandsSeconds, estimateCutSeconds, estimateWeedSeconds } from '../estimating';
 import { computePricePerM2, getShopFigure, type ShopFigures, type BlankSize } from '../materials';
-import { planPressing, type PressPlan } from '../pressing';
+import { getPressedBlank, planPressing, toPressInput, type PressPlan } from '../pressing';
 import { choosePrice } from '../stock';
 import { fail, figure, succeed, type Figure, type Result } from '../units';
 import type { ExactLine } from './cost-lines';
 import { extraLine, stoneLine } from './extra-lines';
 import type { ItemSpec, LayerEstimate, CostProblem } from './item-cost-types';
 import { computeLayerAreas, type LayerAreas } from './layer-areas';
-import { artworkLine, blankLine, transferTapeLine, vinylLine } from './material-lines';
+import { artworkLine, blankLine, filmLine, transferTapeLine, vinylLine } from './material-lines';
 import { countLoads, countOnMat } from './mat-loads';
 import { overheadLine, packagingLine, returnsLine, spoilageLine } from './overhead-lines';
 import { takeOwnMinutes } from './own-minutes';
@@ -39,7 +39,7 @@ export function buildLines(spec: ItemSpec, quantity: number, shop: ShopFigures):
   const size = spec.blank.sizes.find((candidate) => candidate.name === spec.sizeName);
   if (!size) return fail({ kind: 'unknown-size', sizeName: spec.sizeName, blankName: spec.blank.name });
   if (spec.layers.length === 0) return fail({ kind: 'no-layers' });
-  const press = planPressing({ layers: spec.layers, blank: spec.blank, shop, recipe: spec.recipe });
+  const press = planPressing(toPressInput(spec, shop));
   if (!press.ok) return press;
   const areas = computeAreas(spec, quantity, shop);
   if (!areas.ok) return areas;
@@ -52,7 +52,7 @@ export function buildLines(spec: ItemSpec, quantity: number, shop: ShopFigures):
       layers: spec.layers,
       loads: times.loads.filter((_, index) => times.onMat[index]! > 0),
       plan: press.value,
-      blank: spec.blank,
+      blank: getPressedBlank(spec.blank, spec.recipe),
       quantity,
       shop,
       ...(spec.wear ? { prices: spec.wear } : {}),
@@ -151,10 +151,12 @@ function listMaterialLines(
   const paid =
     spec.blankPrices && choosePrice(spec.blankPrices, spec.priceBasis ?? 'shelf', quantity, 'money', spec.offerIds);
   const drawing = artworkLine(spec.artwork);
+  const film = filmLine(spec, shop);
   return [
     blankLine(spec.blank, size, paid ?? null),
     ...(drawing ? [drawing] : []),
     ...vinyls,
+    ...(film ? [film] : []),
     ...(spec.stones ?? []).map((field, index) => stoneLine(field, index, shop)),
     ...(spec.extras ?? []).map(extraLine),
   ];

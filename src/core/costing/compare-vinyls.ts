@@ -4,7 +4,7 @@
 import { computeSafeWidth } from '../artwork';
 import { estimateWeedSeconds } from '../estimating';
 import { getDetailFloor, getKindFacts, GRADES, isSafeOn, type Blank, type ShopFigures, type Vinyl } from '../materials';
-import { planPressing } from '../pressing';
+import { planPressing, toPressInput } from '../pressing';
 import { figure, type Figure, type Result } from '../units';
 import { believeFailure, type Belief, type Evidence } from './failure';
 import {
@@ -135,7 +135,7 @@ function findUnfit(
   const safeWidthMm = computeSafeWidth({ widthMm, layers: [layer.measurement] }, getDetailFloor(vinyl));
   const under = tried.layers.slice(0, layerIndex).filter((other) => other.place === place);
   const over = tried.layers.slice(layerIndex + 1).filter((other) => other.place === place);
-  const pressing = planPressing({ layers: tried.layers, blank: tried.blank, shop, recipe: tried.recipe });
+  const pressing = planPressing(toPressInput(tried, shop));
   const lateHot = over.find((other) => getKindFacts(other.vinyl.kind).family === 'heat' && other.vinyl.kind !== 'puff');
   return [
     ...(isOtherColour(own, vinyl) ? [{ kind: 'other-colour' } as const] : []),

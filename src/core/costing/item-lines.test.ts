@@ -1,9 +1,10 @@
 import 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { PLAIN_ITEM, PLAIN_SHOP } from '../../../test/worked-example';
+import { PLAIN_RECIPE } from '../pressing';
 import { figure, minor } from '../units';
 import { compareVinyls } from './compare-vinyls';
-import { computeItemCost, learnMinutes, STONES_IN_GROSS, takeOwnMinutes } from './index';
+import { computeItemCost, learnMinutes, STONES_IN_GROSS, takeOwnMinutes, type ItemSpec } from './index';
 import { OTHER, costOf } from './item-plan-examples';
 
 describe('what goes into it besides', () => {
@@ -26,6 +27,38 @@ describe('what goes into it besides', () => {
     const cost = computeItemCost(spec, 10, shop);
     const line = cost.ok ? cost.value.lines.find((candidate) => candidate.stage === 'stones')! : null;
     expect([line?.cash, line?.handsSeconds, line?.time]).toEqual([360 + 60 + 25, 60 + 144, 102]);
+  });
+
+  it('a decal’s clear film: as large as the largest layer of each place, with its margin', () => {
+    const [layer] = PLAIN_ITEM.layers;
+    const sized = (width: number, height: number, place: string) => ({
+      ...layer!,
+      place,
+      measurement: { ...layer!.measurement, box: { x: 0, y: 0, width, height } },
+    });
+    const layers = [sized(80, 40, 'front'), sized(60, 50, 'front'), sized(20, 10, 'side')];
+    const shop = { ...PLAIN_SHOP, weedMarginMm: 5, decalFilmPerM2: 1000 };
+    const cup = { ...PLAIN_ITEM.blank, fabric: 'enamel' as const, heating: 'wrap' as const };
+    const filmOf = (spec: ItemSpec) => {
+      const cost = computeItemCost(spec, 1, shop);
+      return cost.ok ? cost.value.lines.find(({ id }) => id === 'film') : null;
+    };
+    const recipe = { ...PLAIN_RECIPE, layers: 'on a decal film' as const };
+    // 90 × 60 mm and 30 × 20 mm, at a thousandth of a cent a mm².
+    expect(filmOf({ ...PLAIN_ITEM, blank: cup, layers, recipe })!.cash).toBe(6);
+    expect(filmOf({ ...PLAIN_ITEM, blank: cup, layers })).toBeUndefined();
+    expect(filmOf({ ...PLAIN_ITEM, layers, recipe })).toBeUndefined();
+  });
+
+  it('stones are pressed with the rest: their closing, laying and peeling are in the press line', () => {
+    const field = {
+      ...{ label: 'clear', diameterMm: 3, count: 10, grossPrice: minor(0), templatePrice: minor(0) },
+      ...{ templateUses: 1, tapePrice: minor(0) },
+    };
+    const press = (spec: ItemSpec) => costOf(spec).press;
+    const [plain, set] = [press(PLAIN_ITEM), press({ ...PLAIN_ITEM, stones: [field] })];
+    expect(set.pressCycles - plain.pressCycles).toBe(1);
+    expect(set.cautions).toContainEqual({ kind: 'small-stones' });
   });
 
   it('extras and packaging of its own count once a piece', () => {

@@ -3,7 +3,7 @@
 
 import { getWornLayers, type ArtworkMeasurement, type Lettering } from '../artwork';
 import type { Placing } from '../placing';
-import { PLAIN_RECIPE, type PressRecipe } from '../pressing';
+import { PLAIN_RECIPE, type PressRecipe, type StonesToSet } from '../pressing';
 import { type PriceBasis } from '../stock';
 import { minor, type Minor } from '../units';
 import type { ExtraCost, StoneField } from './extra-lines';
@@ -134,6 +134,8 @@ export type Made = {
   readonly price: Minor;
   /** How it is pressed; left out for the plain way. */
   readonly recipe?: PressRecipe;
+  /** Set when its vinyl is pressed; left out for none. */
+  readonly stones?: readonly StonesToSet[];
 };
 
 type Priced = {
@@ -178,6 +180,7 @@ export function resolveVariant(
     placements: [...plan.placements, ...chosen.map((option) => option.placement)].map(make),
     price: getVariantPrice({ price: plan.price, ...plan.details }, { sizeName, colourName, options }),
     recipe: plan.details.recipe,
+    ...(plan.details.stones.length > 0 ? { stones: plan.details.stones } : {}),
   };
 }
 

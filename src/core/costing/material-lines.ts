@@ -1,8 +1,10 @@
 // The lines of a cost for what a piece is made of: blank, artwork, vinyl and transfer tape.
 
 import { type Blank, type BlankSize, type ShopFigures, getKindFacts, getShopFigure } from '../materials';
-import { type Figure, figure, type Minor, MM2_PER_M2 } from '../units';
+import { isDecal } from '../pressing';
+import { type Figure, figure, groupBy, type Minor, MM2_PER_M2 } from '../units';
 import { type ExactLine, line, type Named, nameLayer } from './cost-lines';
+import type { ItemSpec } from './item-cost-types';
 import type { LayerAreas, AreaBasis } from './layer-areas';
 
 /** `price`: what it is calculated at instead of the shelf's price. */
@@ -56,6 +58,44 @@ export function vinylLine(input: Named & { areas: LayerAreas; basis: AreaBasis; 
 /** What transfer tape as large as a box costs, minor units: it is used several times. `boxMm2` with its margin. */
 export const computeTapeCost = (boxMm2: number, shop: Pick<ShopFigures, 'tapePerM2' | 'tapeUses'>): number =>
   ((boxMm2 / MM2_PER_M2) * shop.tapePerM2) / shop.tapeUses;
+
+type Laid = { readonly place?: string; readonly measurement: { readonly box: { width: number; height: number } } };
+
+/** Clear film under a decal, mm²: at each place as large as the largest of its layers, with the margin of the weed box. */
+function computeFilmMm2(layers: readonly Laid[], { weedMarginMm }: Pick<ShopFigures, 'weedMarginMm'>): number {
+  const places = [...groupBy(layers, ({ place }) => place ?? '').values()];
+  const largest = (own: readonly Laid[], side: 'width' | 'height') =>
+    Math.max(...own.map(({ measurement }) => measurement.box[side])) + 2 * weedMarginMm;
+  return places.reduce((sum, own) => sum + largest(own, 'width') * largest(own, 'height'), 0);
+}
+
+type Decal = Pick<ItemSpec, 'blank' | 'recipe'> & { readonly layers: readonly Laid[] };
+const isOnFilm = ({ blank, recipe }: Decal): boolean => recipe !== undefined && isDecal(recipe, blank);
+
+/** Clear film of one piece, minor units; 0 where it is no decal. */
+export const computeFilmCost = (decal: Decal, shop: ShopFigures): number =>
+  isOnFilm(decal) ? (computeFilmMm2(decal.layers, shop) * shop.decalFilmPerM2) / MM2_PER_M2 : 0;
+
+/** Null where the item is no decal. */
+export function filmLine(decal: Decal, shop: ShopFigures): ExactLine | null {
+  if (!isOnFilm(decal)) return null;
+  const area = computeFilmMm2(decal.layers, shop);
+  return line({
+    id: 'film',
+    stage: 'tape',
+    label: 'Clear decal film',
+    source: 'measured',
+    how: 'area of the film × its price',
+    cash: computeFilmCost(decal, shop),
+    parts: [
+      figure('Film', area, 'mm²', 'computed', {
+        how: 'as large as the largest layer of each place, with the weed margin',
+        parts: [getShopFigure(shop, 'weedMarginMm')],
+      }),
+      getShopFigure(shop, 'decalFilmPerM2'),
+    ],
+  });
+}
 
 /**
  * Transfer tape for adhesive vinyl: as large as the box, used several times. Null for heat transfer, which has its

@@ -10,6 +10,9 @@ import { TEST_FIGURE_MM } from './place-test';
  */
 export const TEST_FIGURES = ['square', 'star', 'bars', 'net'] as const;
 export type TestFigure = (typeof TEST_FIGURES)[number];
+/** Those, or a drawing of the shop's own. */
+export const FIGURE_CHOICES = [...TEST_FIGURES, 'own'] as const;
+export type FigureChoice = (typeof FIGURE_CHOICES)[number];
 /** Side of a figure, mm. */
 export const FIGURE_RANGE = { leastMm: 25, mostMm: 50 } as const;
 
@@ -17,15 +20,22 @@ export const FIGURE_RANGE = { leastMm: 25, mostMm: 50 } as const;
 type Place = (x: number, y: number) => Point;
 type Draw = (place: Place, sideMm: number) => readonly CutPath[];
 
-/** Closed lines, what lies within first; `at` is the corner it is cut at. */
+/**
+ * Closed lines, what lies within first; `at` is the corner it is cut at. `figure`: one of those, or lines of one's own
+ * (`fitOwnFigure`).
+ */
 export function makeTestFigure(
   at: Point,
-  figure: TestFigure = 'square',
+  figure: TestFigure | readonly CutPath[] = 'square',
   sideMm: number = TEST_FIGURE_MM,
 ): readonly CutPath[] {
   const place: Place = (x, y) => ({ x: at.x + x * sideMm, y: at.y + y * sideMm });
-  return [...DRAWN[figure](place, sideMm), { points: box(place, 0, 0, 1, 1), inner: false }];
+  const drawn = typeof figure === 'string' ? DRAWN[figure](place, sideMm) : drawOwn(figure, place);
+  return [...drawn, { points: box(place, 0, 0, 1, 1), inner: false }];
 }
+
+const drawOwn = (lines: readonly CutPath[], place: Place): readonly CutPath[] =>
+  lines.map((line) => ({ ...line, points: line.points.map(({ x, y }) => place(x, y)) }));
 
 const CIRCLE_POINTS = 48;
 const TAU = 2 * Math.PI;

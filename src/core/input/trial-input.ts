@@ -3,12 +3,12 @@
 import * as yup from 'yup';
 import { WIDTH_RANGE_MM } from '../artwork';
 import {
+  FIGURE_CHOICES,
   FIGURE_RANGE,
   PRESET_USES,
-  TEST_FIGURES,
   TEST_RESULTS,
+  type FigureChoice,
   type PresetUse,
-  type TestFigure,
   type TestResult,
 } from '../cutting';
 import { FABRIC_NAMES, type Fabric } from '../materials';
@@ -41,7 +41,9 @@ const enough = numberBetween('How sure', 0.5, 0.99, 'A share below 1: 0.8 for fo
 export const ladderInput = yup.object({
   vinylId: rowId('Vinyl'),
   lotId: rowId('Lot').nullable().default(null),
-  figure: oneOf<TestFigure>('Figure', TEST_FIGURES).default('square'),
+  figure: oneOf<FigureChoice>('Figure', FIGURE_CHOICES).default('square'),
+  /** The drawing that is the figure, where it is one's own. */
+  artworkId: rowId('Drawing').nullable().default(null),
   sideMm: numberBetween('Side of the figure', FIGURE_RANGE.leastMm, FIGURE_RANGE.mostMm, 'In mm.').default(
     FIGURE_RANGE.leastMm,
   ),

@@ -85,6 +85,7 @@ export const SHOP_FIGURES = {
 
   tapePerM2: spec('Transfer tape', 'money/m²', 210, 0, MONEY_MOST),
   tapeUses: spec('Uses of a piece of transfer tape', 'count', 2, 1, 100),
+  decalFilmPerM2: spec('Clear decal film', 'money/m²', 650, 0, MONEY_MOST),
   bladePrice: spec('Blade', 'money', 900, 0, MONEY_MOST),
   bladeLifeMetres: spec('Metres in a blade', 'count', 2500, 1, 1_000_000),
   matPrice: spec('Cutting mat', 'money', 1100, 0, MONEY_MOST),

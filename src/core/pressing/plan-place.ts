@@ -1,8 +1,10 @@
 // The steps at one place of a blank: laid out, pre-pressed, layer on layer, pressed once more.
 
-import type { Blank, ObstacleKind, Peel, PressSetting, ShopFigures, Vinyl } from '../materials';
+import type { Blank, ObstacleKind, PressSetting, ShopFigures, Vinyl } from '../materials';
 import { succeed, type Result } from '../units';
+import { closeFor, heat, peelOff, type Way } from './press-moves';
 import { getCoolest, type PressRecipe } from './press-recipe';
+import { setStones, STONE_HEAT, type StonesToSet } from './set-stones';
 import { countSections, type PressStep } from './press-step';
 import { chooseOwnTemperature, getSettingAt, suitsAll } from './own-press';
 import { findSafeWindow, getHeat, getLimit, type PressProblem } from './safe-window';
@@ -21,22 +23,16 @@ export type PlaceInput = {
   readonly recipe: PressRecipe;
   /** Something else of the piece is pressed already. */
   readonly isLater: boolean;
+  /** Set on this place, after its vinyl. */
+  readonly stones: readonly StonesToSet[];
 };
 export type PlacePlan = { readonly steps: readonly PressStep[]; readonly temperatureC: number | null };
 
-/** Cooling before the carrier comes off, seconds: warm is barely warm to the hand, cold is hand-cool. */
-const PEEL_WAIT_SECONDS: Readonly<Record<Peel, number>> = { hot: 0, warm: 15, cold: 45 };
-/** With an iron or a hand press: longer, for it is less even. */
-const HAND_TIMES = 1.5;
-const HAND_LEAST_SECONDS = 15;
-
-/** How it is pressed at this place. */
-type Way = Omit<PlaceInput, 'layers'> & { readonly temperatureC: number; readonly sections: number };
 type HotLayer = { readonly vinyl: Vinyl; readonly setting: PressSetting };
 
 /** `common`: the temperature for all places, where there is one. */
 export function planPlace(input: PlaceInput, common: number | null): Result<PlacePlan, PressProblem> {
-  const { layers, blank, shop, recipe, isLater } = input;
+  const { layers, blank, shop, recipe, isLater, stones } = input;
   const temperature = findTemperature(input, common);
   if (!temperature.ok) return temperature;
   const temperatureC = temperature.value;
@@ -54,13 +50,14 @@ export function planPlace(input: PlaceInput, common: number | null): Result<Plac
   };
   if (temperatureC === null) return succeed({ steps: [layOut, ...applied.map(stick(shop))], temperatureC });
   const sections = blank.heating === 'wrap' ? 1 : countSections(boundLayers(layers), recipe.tool, shop);
-  const way: Way = { ...input, temperatureC, sections };
+  const way: Way = { blank, shop, recipe, temperatureC, sections };
   return succeed({
     temperatureC,
     steps: [
       layOut,
       heat(way, { kind: 'pre-press', seconds: shop.prePressSeconds }),
       ...(recipe.layers === 'on one carrier' && hot.length > 1 ? pressStack(hot, way) : pressLayers(layers, hot, way)),
+      ...setStones(stones, way),
       ...(isPressedAgain(hot) ? [rePress(hot, way)] : []),
       ...(recipe.layers === 'on one carrier' && hot.length > 1 ? applied.map(stick(shop)) : []),
     ],
@@ -72,10 +69,10 @@ export function planPlace(input: PlaceInput, common: number | null): Result<Plac
  * none.
  */
 function findTemperature(
-  { layers, blank, recipe }: PlaceInput,
+  { layers, blank, recipe, stones }: PlaceInput,
   common: number | null,
 ): Result<number | null, PressProblem> {
-  const window = findSafeWindow(layers, blank);
+  const window = findSafeWindow(layers, blank, stones.length > 0 ? STONE_HEAT : null);
   const isHeated = layers.some(({ vinyl }) => getHeat(vinyl, blank));
   if (recipe.ownHeat && isHeated && getLimit(blank) !== null) return succeed(recipe.ownHeat.temperatureC);
   const own = chooseOwnTemperature(layers, blank);
@@ -89,7 +86,7 @@ function setSchool(setting: PressSetting, { peel, ownHeat, tool }: PressRecipe):
   return {
     ...setting,
     peel: peel === 'as the vinyl asks' ? setting.peel : peel,
-    seconds: tool === 'hand press' ? Math.max(HAND_LEAST_SECONDS, Math.round(seconds * HAND_TIMES)) : seconds,
+    seconds: closeFor(seconds, { tool }),
   };
 }
 
@@ -114,36 +111,25 @@ function boundLayers(layers: readonly PlanLayer[]): { readonly width: number; re
 }
 
 /** The film with all that was ironed onto it, as one. */
-export const stickDecal = ({ applySeconds }: Pick<ShopFigures, 'applySeconds'>): PressStep => ({
+export const stickDecal = ({ applySeconds, tapeUses }: StickFigures): PressStep => ({
   kind: 'apply',
   seconds: applySeconds,
   attended: true,
   vinylName: 'the decal',
+  tapeUses,
 });
+type StickFigures = Pick<ShopFigures, 'applySeconds' | 'tapeUses'>;
 
 const stick =
-  ({ applySeconds }: ShopFigures) =>
+  ({ applySeconds, tapeUses }: StickFigures) =>
   ({ vinyl }: PlanLayer): PressStep => ({
     kind: 'apply',
     seconds: applySeconds,
     attended: true,
     vinylName: vinyl.name,
+    tapeUses,
     ...(vinyl.kind === 'stencil' ? { isStencil: true } : {}),
   });
-
-/** A step with the press closed: as often as the place has sections. */
-function heat(
-  { temperatureC, sections }: Way,
-  { seconds, ...step }: Pick<PressStep, 'kind' | 'seconds'> & Partial<PressStep>,
-): PressStep {
-  return {
-    ...step,
-    seconds: seconds * sections,
-    attended: true,
-    temperatureC,
-    ...(sections > 1 ? { sections } : {}),
-  };
-}
 
 /** Base first; each by itself, with what sticks without heat in its place among them. */
 function pressLayers(layers: readonly PlanLayer[], hot: readonly HotLayer[], way: Way): readonly PressStep[] {
@@ -198,14 +184,6 @@ function pressStack(hot: readonly HotLayer[], way: Way): readonly PressStep[] {
       vinylName: last.vinyl.name,
     }),
     ...peelOff(peel, last.vinyl.name, shop),
-  ];
-}
-
-function peelOff(peel: Peel, vinylName: string, { pressPeelSeconds }: ShopFigures): readonly PressStep[] {
-  const seconds = PEEL_WAIT_SECONDS[peel];
-  return [
-    ...(seconds > 0 ? [{ kind: 'wait', seconds, attended: false, peel, vinylName } as const] : []),
-    { kind: 'peel', seconds: pressPeelSeconds, attended: true, peel, vinylName },
   ];
 }
 

@@ -4,6 +4,7 @@ import { getKindFacts, type Blank, type Peel, type Vinyl } from '../materials';
 import type { LayerHeat } from './heat-load';
 import { isHotter, type PressRecipe } from './press-recipe';
 import { getSettingAt } from './own-press';
+import { STONE_HEAT, type StonesToSet } from './set-stones';
 import { getHeat, getLimit } from './safe-window';
 
 export type PressCaution =
@@ -29,7 +30,10 @@ export type PressCaution =
       readonly ownC: number;
     }
   | { readonly kind: 'off-blank'; readonly blankName: string; readonly ceilingC: number; readonly ownC: number }
-  | { readonly kind: 'stack-thick'; readonly layers: number };
+  | { readonly kind: 'stack-thick'; readonly layers: number }
+  | { readonly kind: 'small-stones' }
+  | { readonly kind: 'stones-unset' }
+  | { readonly kind: 'stones-off'; readonly ownC: number; readonly lowC: number; readonly highC: number };
 
 const CURE_HOURS = 24;
 /** Thicker stacks on one carrier do not lie flat. */
@@ -41,10 +45,11 @@ type Place = {
   readonly recipe: PressRecipe;
   readonly temperatureC: number | null;
   readonly heat: readonly LayerHeat[];
+  readonly stones: readonly StonesToSet[];
 };
 
 /** Of one place. */
-export function findCautions({ layers, blank, recipe, temperatureC, heat }: Place): readonly PressCaution[] {
+export function findCautions({ layers, blank, recipe, temperatureC, heat, stones }: Place): readonly PressCaution[] {
   return [
     ...(temperatureC === null ? [] : [{ kind: 'hot-platen' } as const]),
     ...(blank.heating === 'wrap' ? [{ kind: 'drinkware' } as const] : []),
@@ -60,6 +65,19 @@ export function findCautions({ layers, blank, recipe, temperatureC, heat }: Plac
     ...(recipe.layers === 'on one carrier' && layers.length > MOST_STACKED
       ? [{ kind: 'stack-thick', layers: layers.length } as const]
       : []),
+    ...(stones.length > 0 ? cautionStones(layers, temperatureC) : []),
+  ];
+}
+
+/** Their glue wants heat, and the press closes once more on all that lies there. */
+function cautionStones(layers: Place['layers'], ownC: number | null): readonly PressCaution[] {
+  const { lowC, highC } = STONE_HEAT;
+  const puff = layers.find(({ vinyl }) => vinyl.kind === 'puff');
+  return [
+    { kind: 'small-stones' },
+    ...(ownC === null ? [{ kind: 'stones-unset' } as const] : []),
+    ...(ownC !== null && (ownC < lowC || ownC > highC) ? [{ kind: 'stones-off', ownC, lowC, highC } as const] : []),
+    ...(puff ? [{ kind: 'puff-last', vinylName: puff.vinyl.name } as const] : []),
   ];
 }
 

@@ -4,6 +4,7 @@ import { PLAIN_BLANK, PLAIN_SHOP, PLAIN_VINYL } from '../../../test/worked-examp
 import { getOrdinaryDetails, VINYL_KINDS, type Blank, type Vinyl, type VinylKind } from '../materials';
 import { planPressing, type PressPlan } from './press-plan';
 import { PLAIN_RECIPE, type PressRecipe } from './press-recipe';
+import type { StonesToSet } from './set-stones';
 
 export const vinyl = (name: string, more: Partial<Vinyl> = {}): Vinyl => ({ ...PLAIN_VINYL, name, ...more });
 export const pressed = (name: string, press: Partial<NonNullable<Vinyl['press']>>, more: Partial<Vinyl> = {}): Vinyl =>
@@ -41,15 +42,20 @@ export const hoodie: Blank = {
 
 export type Places = Readonly<Record<string, readonly Vinyl[]>>;
 const boxed = (size: { width: number; height: number } | null) => (size ? { measurement: { box: size } } : {});
+type Also = {
+  blank?: Blank;
+  size?: { width: number; height: number } | null;
+  stones?: readonly StonesToSet[];
+};
 export function planOf(
   places: Places,
   recipe: Partial<PressRecipe> = {},
-  { blank = PLAIN_BLANK, size = null }: { blank?: Blank; size?: { width: number; height: number } | null } = {},
+  { blank = PLAIN_BLANK, size = null, stones }: Also = {},
 ) {
   const layers = Object.entries(places).flatMap(([place, own]) =>
     own.map((one) => ({ vinyl: one, place, ...boxed(size) })),
   );
-  return planPressing({ layers, blank, shop: PLAIN_SHOP, recipe: { ...PLAIN_RECIPE, ...recipe } });
+  return planPressing({ layers, blank, shop: PLAIN_SHOP, recipe: { ...PLAIN_RECIPE, ...recipe }, stones });
 }
 export function planned(...input: Parameters<typeof planOf>): PressPlan {
   const plan = planOf(...input);

@@ -4,11 +4,12 @@
 import { getShopFigure, type Blank, type ShopFigures } from '../materials';
 import { figure, groupBy, succeed, type Figure, type Result } from '../units';
 import { sumHeat, type LayerHeat } from './heat-load';
-import { planPlace, stickDecal, type PlacePlan, type PlanLayer } from './plan-place';
+import { planPlace, stickDecal, type PlaceInput, type PlacePlan, type PlanLayer } from './plan-place';
 import { findCautions, type PressCaution } from './press-cautions';
-import { isDecal, makeDecalFilm, PLAIN_RECIPE, type PressRecipe } from './press-recipe';
+import { getPressedBlank, PLAIN_RECIPE, type PressRecipe } from './press-recipe';
 import { chooseOwnTemperature } from './own-press';
 import type { PressStep, PressStepKind } from './press-step';
+import { STONE_HEAT, type StonesToSet } from './set-stones';
 import { findSafeWindow, getHeat, type PressProblem } from './safe-window';
 
 export type PressPlan = {
@@ -30,8 +31,16 @@ export type PlanInput = {
   readonly shop: ShopFigures;
   /** Left out: the plain one. */
   readonly recipe?: PressRecipe | undefined;
+  /** Set at the first place, after its vinyl; left out for none. */
+  readonly stones?: readonly StonesToSet[] | undefined;
 };
-type Planned = PlacePlan & { readonly place: string; readonly layers: readonly PlanLayer[] };
+/** What is pressed of anything that is made, and nothing else of it. */
+export const toPressInput = (
+  { layers, blank, recipe, stones }: Omit<PlanInput, 'shop'>,
+  shop: ShopFigures,
+): PlanInput => ({ layers, blank, shop, recipe, stones });
+
+type Planned = PlacePlan & { readonly place: string } & Pick<PlaceInput, 'layers' | 'stones'>;
 
 /**
  * The plan for one piece: base layer first, layers as the recipe says. One temperature for all places where there is
@@ -43,22 +52,24 @@ export function planPressing({
   blank: onto,
   shop,
   recipe = PLAIN_RECIPE,
+  stones = [],
 }: PlanInput): Result<PressPlan, PressProblem> {
-  const blank = isDecal(recipe, onto) ? makeDecalFilm(onto) : onto;
-  const window = findSafeWindow(layers, blank);
+  const blank = getPressedBlank(onto, recipe);
+  const window = findSafeWindow(layers, blank, stones.length > 0 ? STONE_HEAT : null);
   const common = chooseOwnTemperature(layers, blank) ?? (window.ok ? window.value : null);
   const places: Planned[] = [];
   for (const [place, own] of groupBy(layers, (layer) => layer.place ?? '')) {
-    const input = { layers: own, blank, shop, recipe, isLater: places.length > 0 };
+    const isFirst = places.length === 0;
+    const input = { layers: own, blank, shop, recipe, isLater: !isFirst, stones: isFirst ? stones : [] };
     const plan = planPlace(input, common);
     if (!plan.ok) return plan;
     const decal = blank === onto ? [] : [stickDecal(shop)];
-    places.push({ ...plan.value, steps: [...plan.value.steps, ...decal], place, layers: own });
+    places.push({ ...plan.value, steps: [...plan.value.steps, ...decal], place, layers: own, stones: input.stones });
   }
   const ordered = orderByTemperature(places);
   const heats = ordered.map(({ steps, layers: own, place }) => sumHeat(steps, listDwells(own, blank), place));
-  const cautions = ordered.flatMap(({ layers: own, temperatureC }, at) =>
-    findCautions({ layers: own, blank, recipe, temperatureC, heat: heats[at]! }),
+  const cautions = ordered.flatMap(({ layers: own, temperatureC, stones: set }, at) =>
+    findCautions({ layers: own, blank, recipe, temperatureC, heat: heats[at]!, stones: set }),
   );
   const steps = ordered.flatMap((planned) =>
     ordered.length > 1 ? planned.steps.map((step) => ({ ...step, place: planned.place })) : planned.steps,
@@ -135,7 +146,7 @@ function summarise(steps: readonly PressStep[], { shop, temperatureC, heat, caut
 
 const sumSeconds = (steps: readonly PressStep[]): number => steps.reduce((sum, step) => sum + step.seconds, 0);
 /** These take as long as the hands do; how long the press is closed is set. */
-const BY_HAND: ReadonlySet<PressStepKind> = new Set(['lay-out', 'place', 'stack', 'peel', 'apply']);
+const BY_HAND: ReadonlySet<PressStepKind> = new Set(['lay-out', 'place', 'stack', 'peel', 'apply', 'stones']);
 
 const sayAbout = ({ vinylName, place, sections }: PressStep): string =>
   `${vinylName ? `: ${vinylName}` : place ? `: ${place}` : ''}${sections ? `, in ${sections} sections` : ''}`;
@@ -151,6 +162,7 @@ const STEP_LABELS: Readonly<Record<PressStepKind, string>> = {
   peel: 'Peel',
   're-press': 'Re-press',
   apply: 'Clean, tape, burnish',
+  stones: 'Lay on',
 };
 /** What is done, in a word or two. */
 export const labelStep = ({ kind, covered }: Pick<PressStep, 'kind' | 'covered'>): string =>
@@ -166,6 +178,7 @@ const STEP_FIGURES = {
   peel: 'pressPeelSeconds',
   're-press': 'rePressSeconds',
   apply: 'applySeconds',
+  stones: 'pressPlaceSeconds',
 } as const;
 
 function sourceOf({ kind }: PressStep, shop: ShopFigures): Figure['source'] {

@@ -52,10 +52,14 @@ export const getCoolest = (peels: readonly Peel[]): Peel =>
 export const isDecal = ({ layers }: PressRecipe, { heating }: Pick<Blank, 'heating'>): boolean =>
   layers === 'on a decal film' && heating !== 'flat';
 /** What is pressed first instead of the blank: flat, with nothing in the way. */
-export const makeDecalFilm = (blank: Blank): Blank => ({
+const makeDecalFilm = (blank: Blank): Blank => ({
   ...blank,
   name: FABRICS['decal-film'].label,
   fabric: 'decal-film',
   heating: 'flat',
   areas: [],
 });
+
+/** What lies under the press: the blank, or the film of a decal. */
+export const getPressedBlank = (blank: Blank, recipe: PressRecipe = PLAIN_RECIPE): Blank =>
+  isDecal(recipe, blank) ? makeDecalFilm(blank) : blank;

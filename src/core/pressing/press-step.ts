@@ -4,7 +4,7 @@ import type { ObstacleKind, Peel, Pressure, ShopFigures } from '../materials';
 import type { PressTool } from './press-recipe';
 
 export type PressStepKind =
-  'lay-out' | 'pre-press' | 'place' | 'stack' | 'tack' | 'press' | 'wait' | 'peel' | 're-press' | 'apply';
+  'lay-out' | 'pre-press' | 'place' | 'stack' | 'tack' | 'press' | 'wait' | 'peel' | 're-press' | 'apply' | 'stones';
 /**
  * What sticks without heat, one thing after another: the surface cleaned, tape rubbed on, the liner pulled off, set down
  * and rubbed, the tape off again.
@@ -41,6 +41,12 @@ export type PressStep = {
   readonly isStencil?: true;
   /** Which part of sticking it on it is, where that is told part by part. */
   readonly apply?: ApplyPart;
+  /** How many stones are laid on, and how large they are. */
+  readonly stones?: { readonly count: number; readonly diameterMm: number };
+  /** Sticking: a piece of transfer tape serves so often. */
+  readonly tapeUses?: number;
+  /** Which of its uses this one is, from 1, and whether another follows in this batch. */
+  readonly tapeUse?: { readonly use: number; readonly of: number; readonly isLast: boolean };
   /** The press closes so often, each time a little further: with overlap. Left out for once. */
   readonly sections?: number;
 };

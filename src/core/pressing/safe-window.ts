@@ -26,10 +26,16 @@ export const getHeat = (vinyl: Vinyl, blank: Blank): PressSetting | null =>
 /** The hottest that the blank stands; null where nothing is pressed on it. */
 export const getLimit = (blank: Blank): number | null => (blank.heating === 'none' ? null : getCeiling(blank));
 
-/** The temperature all vinyls and the blank allow: the middle of what they share; null when nothing is heated. */
+type Window = { readonly lowC: number; readonly highC: number };
+
+/**
+ * The temperature all vinyls and the blank allow: the middle of what they share; null when nothing is heated. `wanted`:
+ * kept within where they share something of it.
+ */
 export function findSafeWindow(
   layers: readonly { readonly vinyl: Vinyl }[],
   blank: Blank,
+  wanted: Window | null = null,
 ): Result<number | null, PressProblem> {
   const ceilingC = getLimit(blank);
   let lowC = -Infinity,
@@ -55,7 +61,14 @@ export function findSafeWindow(
   // The blank alone would have been told above.
   if (lowest && lowC > highC)
     return fail({ kind: 'windows-apart', vinylNames: [lowest.name, highest.name], lowC, highC });
-  return succeed(Math.round((lowC + highC) / 2));
+  return succeed(middleOf(narrow({ lowC, highC }, wanted)));
+}
+
+const middleOf = ({ lowC, highC }: Window): number => Math.round((lowC + highC) / 2);
+function narrow(window: Window, wanted: Window | null): Window {
+  if (!wanted) return window;
+  const shared = { lowC: Math.max(window.lowC, wanted.lowC), highC: Math.min(window.highC, wanted.highC) };
+  return shared.lowC <= shared.highC ? shared : window;
 }
 
 /**

@@ -135,6 +135,27 @@ describe('a decal', () => {
   });
 });
 
+describe('transfer tape', () => {
+  const uses = (tapeUses: number, pieces: number) => {
+    const steps = [{ kind: 'apply', seconds: 60, attended: true, vinylName: 'Sticky', tapeUses }];
+    return listInstructions('press', {
+      hasTexts: Array.from({ length: pieces }, () => false),
+      plan: { steps } as unknown as PressPlan,
+    }).flatMap((one) => (one.kind === 'press' && one.step.apply === 'tape' ? [one.step.tapeUse!] : []));
+  };
+  it('is counted from piece to piece, and new when it has served', () => {
+    expect(uses(3, 5)).toEqual([
+      { use: 1, of: 3, isLast: false },
+      { use: 2, of: 3, isLast: false },
+      { use: 3, of: 3, isLast: true },
+      { use: 1, of: 3, isLast: false },
+      { use: 2, of: 3, isLast: true },
+    ]);
+    // Half a use is none.
+    expect(uses(1.5, 2).map(({ use }) => use)).toEqual([1, 1]);
+  });
+});
+
 describe('how it was really pressed', () => {
   const press = { vinylName: 'Tarn', plannedC: 150, peel: 'cold' } as const;
   const step = (at: number) => ({

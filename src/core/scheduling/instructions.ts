@@ -71,8 +71,7 @@ function listPressing(plan: readonly PressStep[], pieces: number): readonly Pres
     const own = plan[step]!;
     const next = plan[step + 1];
     const before = plan[step - 1];
-    const told: readonly PressStep[] =
-      own.kind === 'apply' ? listApplyParts(own).map((apply) => ({ ...own, apply })) : [own];
+    const told = own.kind === 'apply' ? listSticking(own, piece, pieces) : [own];
     return told.map((one) => ({
       kind: 'press',
       piece,
@@ -83,6 +82,14 @@ function listPressing(plan: readonly PressStep[], pieces: number): readonly Pres
       after: before?.kind === 'wait' ? keyOf(piece, step - 1) : null,
     }));
   });
+}
+
+/** Part by part, with the tape of the piece before as often as it serves: those of a batch are equal. */
+function listSticking(step: PressStep, piece: number, pieces: number): readonly PressStep[] {
+  const of = Math.max(1, Math.floor(step.tapeUses ?? 1));
+  const use = (piece % of) + 1;
+  const tapeUse = { use, of, isLast: use === of || piece === pieces - 1 };
+  return listApplyParts(step).map((apply) => ({ ...step, apply, tapeUse }));
 }
 
 /** Pieces of which all is done after so many instructions; those of a batch that is done as a whole at its end. */

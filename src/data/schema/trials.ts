@@ -2,8 +2,8 @@
 
 import { sql } from 'drizzle-orm';
 import { check, index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
-import type { DesignClass } from '../../core/artwork';
-import type { CutSetting, TestFigure, TestResult } from '../../core/cutting';
+import type { CutPath, DesignClass } from '../../core/artwork';
+import type { CutSetting, FigureChoice, TestResult } from '../../core/cutting';
 import type { Fabric } from '../../core/materials';
 import type { LookReason } from '../../core/scheduling';
 import type { BeliefSource, FineResult, SideAxis, SideClock, SideSheet } from '../../core/trials';
@@ -29,7 +29,7 @@ export const ladders = sqliteTable(
       .references(() => vinyls.id),
     /** Null where the book has no lot of it. */
     lotId: integer('lot_id').references(() => lots.id),
-    figure: text('figure').$type<TestFigure>().notNull(),
+    figure: text('figure').$type<FigureChoice>().notNull(),
     sideMm: real('side_mm').notNull(),
     /** How sure of room the setting is to be. */
     enough: real('enough').notNull(),
@@ -67,6 +67,16 @@ export const ladders = sqliteTable(
     index('ladders_latest').on(table.startedAtMs),
   ],
 );
+
+/** The drawing that a ladder cuts instead of a figure that comes with Chiral, as it was when the ladder began. */
+export const ownFigures = sqliteTable('own_figures', {
+  ladderId: integer('ladder_id')
+    .primaryKey()
+    .references(() => ladders.id, { onDelete: 'cascade' }),
+  name: text('name').notNull(),
+  /** Within a square of side 1. */
+  lines: storedJson<readonly CutPath[]>('lines').notNull(),
+});
 
 /** The same drawing made with several vinyls, tapes or tools. */
 export const sideTrials = sqliteTable(

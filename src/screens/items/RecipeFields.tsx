@@ -7,7 +7,7 @@ import { useMemo } from 'react';
 import { useWatch, type UseFormReturn } from 'react-hook-form';
 import type { ItemSpec } from '../../core/costing';
 import { getKindFacts } from '../../core/materials';
-import { compareSchools, planPressing, SCHOOL_OPTIONS, type SchoolSwitch } from '../../core/pressing';
+import { compareSchools, planPressing, SCHOOL_OPTIONS, type SchoolSwitch, toPressInput } from '../../core/pressing';
 import { describeOption, describePressing, describeRisks } from '../../wording/press-recipe';
 import { SWITCH_NAMES } from '../../wording/recipe-names';
 import { describePressStep } from '../../wording/press-steps';
@@ -27,10 +27,7 @@ export default function RecipeFields({ form, spec }: Props) {
   const settings = useSettings();
   const ownHeat = useWatch({ control: form.control, name: 'details.recipe.ownHeat' });
   const { figures } = settings.shop;
-  const input = useMemo(
-    () => spec && { layers: spec.layers, blank: spec.blank, shop: figures, recipe: spec.recipe },
-    [spec, figures],
-  );
+  const input = useMemo(() => spec && toPressInput(spec, figures), [spec, figures]);
   const changes = useMemo(() => (input ? compareSchools(input) : null), [input]);
   const isPressed = spec?.layers.some(({ vinyl }) => getKindFacts(vinyl.kind).family === 'heat') ?? false;
   if (!isPressed) return <p className="soft flat">Nothing of it is pressed with heat, or it can’t be told yet.</p>;

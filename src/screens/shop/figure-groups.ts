@@ -95,6 +95,7 @@ export const FIGURE_GROUPS: readonly { readonly title: string; readonly keys: re
     keys: [
       'tapePerM2',
       'tapeUses',
+      'decalFilmPerM2',
       'bladePrice',
       'bladeLifeMetres',
       'matPrice',

@@ -143,7 +143,7 @@ function Known({ at }: { readonly at: LadderAtHand }) {
         </dd>
         <dt>Figure</dt>
         <dd>
-          {FIGURE_WORDS[ladder.figure]}, {ladder.sideMm} mm
+          {ladder.figureName ?? FIGURE_WORDS[ladder.figure]}, {ladder.sideMm} mm
         </dd>
       </dl>
       {doubts.length > 0 && (

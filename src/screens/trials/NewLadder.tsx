@@ -8,10 +8,11 @@ import DialogTitle from '@mui/material/DialogTitle';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
-import { FIGURE_RANGE, TEST_FIGURES, type TestFigure } from '../../core/cutting';
+import { FIGURE_CHOICES, FIGURE_RANGE, type FigureChoice } from '../../core/cutting';
 import { FIGURE_WORDS } from '../../wording/trials';
 import { createByApi, wordsOf } from '../shared/api';
 import { NumberInput } from '../shared/NumberInput';
+import { DrawingChoice, type ChosenDrawing } from './DrawingChoice';
 import { useVinylChoices, VinylAndLot } from './VinylAndLot';
 
 type Props = { readonly vinylId: number | null; readonly onClose: () => void };
@@ -19,7 +20,9 @@ type Wish = {
   readonly vinylId: number | null;
   /** Null for the lot that is in use. */
   readonly lotId: number | null;
-  readonly figure: TestFigure;
+  readonly figure: FigureChoice;
+  /** Cut as the figure, where it is one's own. */
+  readonly drawing: ChosenDrawing | null;
   readonly sideMm: number;
 };
 
@@ -28,14 +31,17 @@ export default function NewLadder({ vinylId: asked, onClose }: Props) {
     vinylId: asked,
     lotId: null,
     figure: 'square',
+    drawing: null,
     sideMm: FIGURE_RANGE.leastMm,
   });
   const { vinylId } = wish;
+  const isComplete = vinylId !== null && (wish.figure !== 'own' || wish.drawing !== null);
   const [failure, setFailure] = useState<string | null>(null);
   const choices = useVinylChoices(vinylId);
   const begin = async () => {
     try {
-      const body = { ...wish, lotId: wish.lotId ?? choices?.lots[0]?.id ?? null };
+      const { drawing, ...rest } = wish;
+      const body = { ...rest, artworkId: drawing?.id ?? null, lotId: wish.lotId ?? choices?.lots[0]?.id ?? null };
       const { id } = await createByApi<{ id: number }>('/api/ladders', body, crypto.randomUUID());
       window.location.assign(`/trials/ladder/${id}`);
     } catch (error) {
@@ -58,7 +64,7 @@ export default function NewLadder({ vinylId: asked, onClose }: Props) {
       </DialogContent>
       <DialogActions>
         <Button onClick={onClose}>Cancel</Button>
-        <Button variant="contained" disabled={vinylId === null || !choices} onClick={() => void begin()}>
+        <Button variant="contained" disabled={!isComplete || !choices} onClick={() => void begin()}>
           Begin
         </Button>
       </DialogActions>
@@ -69,7 +75,7 @@ export default function NewLadder({ vinylId: asked, onClose }: Props) {
 type FieldsProps = { readonly wish: Wish; readonly onWish: (wish: Wish) => void };
 
 function LadderFields({ wish, onWish }: FieldsProps) {
-  const { vinylId, lotId, figure, sideMm } = wish;
+  const { vinylId, lotId, figure, drawing, sideMm } = wish;
   return (
     <div className="fields pad-top-2">
       <VinylAndLot
@@ -82,14 +88,17 @@ function LadderFields({ wish, onWish }: FieldsProps) {
         size="small"
         label="Figure"
         value={figure}
-        onChange={({ target }) => onWish({ ...wish, figure: target.value as TestFigure })}
+        onChange={({ target }) => onWish({ ...wish, figure: target.value as FigureChoice })}
       >
-        {TEST_FIGURES.map((one) => (
+        {FIGURE_CHOICES.map((one) => (
           <MenuItem key={one} value={one}>
             {FIGURE_WORDS[one]}
           </MenuItem>
         ))}
       </TextField>
+      {figure === 'own' && (
+        <DrawingChoice drawing={drawing} onPick={(picked) => onWish({ ...wish, drawing: picked })} />
+      )}
       <NumberInput
         shown
         label="Side"

@@ -7,23 +7,22 @@ import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
-import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { FABRIC_NAMES, FABRICS, type Fabric } from '../../core/materials';
 import { CANDIDATES, SIDE_AXES, type SideAxis } from '../../core/trials';
 import { AXIS_WORDS } from '../../wording/side-by-side';
-import { callApi, wordsOf } from '../shared/api';
-import LookDialog from '../shared/LookDialog';
+import { wordsOf } from '../shared/api';
 import { NumberInput } from '../shared/NumberInput';
 import { useSendOnce } from '../shared/use-send-once';
 import { WidthField } from '../artwork/WidthField';
+import { DrawingChoice, type ChosenDrawing } from './DrawingChoice';
 import { VinylAndLot } from './VinylAndLot';
 
 type Candidate = { readonly vinylId: number | null; readonly lotId: number | null; readonly label: string };
 type Wish = {
   readonly name: string;
   readonly axis: SideAxis;
-  readonly artwork: { readonly id: number; readonly name: string } | null;
+  readonly artwork: ChosenDrawing | null;
   /** Null while what is typed is no length. */
   readonly widthMm: number | null;
   readonly pieces: number;
@@ -115,7 +114,7 @@ function WhatIsMade({ wish, onWish }: PartProps) {
             </MenuItem>
           ))}
         </TextField>
-        <DrawingChoice wish={wish} onWish={onWish} />
+        <DrawingChoice drawing={wish.artwork} onPick={(artwork) => onWish({ ...wish, artwork })} />
         <TextField
           size="small"
           label="Name, if it has one"
@@ -147,42 +146,6 @@ function WhatIsMade({ wish, onWish }: PartProps) {
           ))}
         </TextField>
       </div>
-    </>
-  );
-}
-
-function DrawingChoice({ wish, onWish }: PartProps) {
-  const [looks, setLooks] = useState(false);
-  const { data } = useQuery({
-    queryKey: ['names', 'artwork', ''],
-    queryFn: ({ signal }) =>
-      callApi<readonly { id: number; name: string }[]>('GET', '/api/names?kind=artwork&q=', undefined, signal),
-  });
-  const { artwork } = wish;
-  const listed = [...(artwork && !data?.some(({ id }) => id === artwork.id) ? [artwork] : []), ...(data ?? [])];
-  const pick = async (id: number) => {
-    setLooks(false);
-    const known = listed.find((one) => one.id === id);
-    const name = known?.name ?? (await callApi<{ name: string }>('GET', `/api/artwork/${id}`)).name;
-    onWish({ ...wish, artwork: { id, name } });
-  };
-  return (
-    <>
-      <TextField
-        select
-        size="small"
-        label="Drawing"
-        value={artwork?.id ?? ''}
-        onChange={({ target }) => (String(target.value) === 'look' ? setLooks(true) : void pick(Number(target.value)))}
-      >
-        {listed.map(({ id, name }) => (
-          <MenuItem key={id} value={id}>
-            {name}
-          </MenuItem>
-        ))}
-        <MenuItem value="look">Look for a drawing…</MenuItem>
-      </TextField>
-      {looks && <LookDialog kind="artwork" onClose={() => setLooks(false)} onPicked={(id) => void pick(id)} />}
     </>
   );
 }

@@ -3,15 +3,17 @@
 import {
   decodeText,
   FILE_LIMIT_BYTES,
+  type CutPath,
   type MeasureProblem,
   type PrepStep,
   type ReadProblem,
 } from '../../core/artwork/index';
 import type { Result } from '../../core/units/index';
+import type { StoredArtwork } from '../../data/artwork-store';
 import type { MeasuredFile } from '../../views/artwork';
 import { ShopError } from '../errors';
 import { heavyWork } from '../heavy/heavy-work';
-import type { MeasureTask } from '../heavy/measure-thread';
+import type { LinesTask, MeasureTask } from '../heavy/measure-thread';
 
 const TIME_LIMIT_MS = 20_000;
 const tooMuch = () => new ShopError('busy', { reason: 'drawing-too-slow' });
@@ -29,9 +31,28 @@ export async function measureFile(bytes: Uint8Array, wish: MeasureWish): Promise
       reason: 'drawing-refused',
       problem: { kind: 'file-too-large', bytes: bytes.length, limitBytes: FILE_LIMIT_BYTES },
     });
-  const result = await heavyWork.run<Result<MeasuredFile, ReadProblem | MeasureProblem>>({
+  return inThread<MeasuredFile>({ text: decodeText(bytes), steps: null, widthMm: 0, ...wish });
+}
+
+/**
+ * The lines that are cut of a saved drawing, in mm as it was saved; of several layers those of the one with most.
+ * @throws ShopError as `measureFile` does
+ */
+export const readLines = (
+  bytes: Uint8Array,
+  { steps, measurement }: Pick<StoredArtwork, 'steps' | 'measurement'>,
+): Promise<readonly CutPath[]> =>
+  inThread<readonly CutPath[]>({
+    text: decodeText(bytes),
+    steps: steps.length > 0 ? steps : null,
+    widthMm: measurement.widthMm,
+    wants: 'lines',
+  });
+
+async function inThread<Value>(task: MeasureTask | LinesTask): Promise<Value> {
+  const result = await heavyWork.run<Result<Value, ReadProblem | MeasureProblem>>({
     kind: 'measure',
-    task: { text: decodeText(bytes), steps: null, widthMm: 0, ...wish } satisfies MeasureTask,
+    task,
     limitMs: TIME_LIMIT_MS,
     tooMuch,
   });

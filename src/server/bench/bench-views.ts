@@ -3,7 +3,7 @@
 import type { MadeLayer } from '../../core/costing/index';
 import { decideHandedness } from '../../core/materials/index';
 import { keyOfRun, listPartIds } from '../../core/orders/index';
-import { planHotterPeel, planPressing } from '../../core/pressing/index';
+import { planHotterPeel, planPressing, toPressInput } from '../../core/pressing/index';
 import type { BenchPart } from '../../core/scheduling/index';
 import { loadSavedSheets } from '../../data/cut-sheet-store';
 import { findPicture } from '../../data/artwork-store';
@@ -91,7 +91,7 @@ export function toLineView(
   { item, made, layers, blank }: MadeLine,
   materials: Materials,
 ): BenchLineView {
-  const input = { layers, blank, shop: getShop(shop).figures, recipe: made.recipe };
+  const input = toPressInput({ layers, blank, ...made }, getShop(shop).figures);
   const plan = planPressing(input);
   return {
     lineId,

@@ -3,6 +3,7 @@
 
 import { describe, expect, it, vi } from 'vitest';
 import { eachFresh } from '../../../test/demo-shop';
+import { PLAIN_RECIPE } from '../../core/pressing/index';
 import { loadBlanks } from '../../data/shelf-store';
 import { loadWearOfSession } from '../../data/supply-store';
 import { bookCutWear, bookPressWear } from './book-wear';
@@ -62,6 +63,23 @@ describe('cutting wears', () => {
 });
 
 describe('pressing wears', () => {
+  it('the clear film of a decal, shared by the parts of its piece', () => {
+    const line = bench.lineOf([layerOf(bench.heat)]) as { made: object; blank: object };
+    const decal = {
+      ...line,
+      blank: { ...line.blank, heating: 'wrap', fabric: 'enamel' },
+      made: { ...line.made, recipe: { ...PLAIN_RECIPE, layers: 'on a decal film' } },
+    };
+    const costs = () => bookPressWear(bench.shop, bench.workOf([partOf(1, { pieceId: 1 }), partOf(2, { pieceId: 1 })]));
+    made.lines = new Map([[1, decal]]);
+    const onFilm = costs();
+    made.lines = new Map([[1, { ...decal, made: { ...decal.made, recipe: PLAIN_RECIPE } }]]);
+    const straight = costs();
+    // 100 × 60 mm with its margin at 5.00 the m² are 3.00 of a cent; it lies flat, so the heat tape of 6 is saved.
+    expect(onFilm.get(1)! - straight.get(1)!).toBeCloseTo((3 - 6) / 2, 6);
+    expect(onFilm.get(2)).toBe(onFilm.get(1));
+  });
+
   it('cover sheet and pillow by the press cycle, shared by the parts of a piece', () => {
     bench.fit('cover sheet');
     bench.fit('pillow');

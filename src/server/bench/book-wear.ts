@@ -1,6 +1,7 @@
 // What a finished piece of work wears: blade and mat when it is cut; cover sheet, pillow and transfer tape at the press.
 
 import {
+  computeFilmCost,
   computeTapeCost,
   countOnMat,
   getBladeMetre,
@@ -10,7 +11,7 @@ import {
 } from '../../core/costing/index';
 import { getKindFacts, type ShopFigures } from '../../core/materials/index';
 import { shareOfRecut } from '../../core/orders/index';
-import { planPressing } from '../../core/pressing/index';
+import { getPressedBlank, planPressing, toPressInput } from '../../core/pressing/index';
 import type { SupplyKind } from '../../core/stock/index';
 import { COUNT_NOISE, groupBy, MM_PER_M } from '../../core/units/index';
 import { addWear, findFitted } from '../../data/supply-store';
@@ -77,15 +78,16 @@ export function bookPressWear(shop: ShopContext, work: BenchWork): WearCosts {
   ]);
   return new Map(
     pieces.flatMap(({ parts, line, pressCycles: own }) => {
-      const { cover, pillow, heatTape } = getPressWear(own, line.blank, figures);
-      const each = (cover + pillow + heatTape) / parts.length;
+      const { cover, pillow, heatTape } = getPressWear(own, getPressedBlank(line.blank, line.made.recipe), figures);
+      const film = computeFilmCost({ ...line.made, layers: line.layers, blank: line.blank }, figures);
+      const each = (cover + pillow + heatTape + film) / parts.length;
       return parts.map((part) => [part.id, each + getTape(line.layers[part.layerIndex], figures)] as const);
     }),
   );
 }
 
 function countPressCycles(line: MadeLine, figures: ShopFigures): number {
-  const plan = planPressing({ layers: line.layers, blank: line.blank, shop: figures, recipe: line.made.recipe });
+  const plan = planPressing(toPressInput({ ...line.made, layers: line.layers, blank: line.blank }, figures));
   return plan.ok ? plan.value.pressCycles : 0;
 }
 

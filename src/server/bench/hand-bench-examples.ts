@@ -33,6 +33,7 @@ const FIGURES = {
   heatTape: 6,
   tapePerM2: 200,
   tapeUses: 2,
+  decalFilmPerM2: 500,
 };
 
 type Shape = Partial<Pick<ReadPart, 'lineId' | 'layerIndex' | 'pieceId' | 'recut' | 'events'>>;

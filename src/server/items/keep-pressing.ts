@@ -1,6 +1,6 @@
 // What a stretch of pressing was of, kept for learning: what hands did, and how long the press was closed.
 
-import { listPressAmounts, PRESS_FIGURES, type PressAmounts } from '../../core/pressing/index';
+import { listPressAmounts, PRESS_FIGURES, type PressAmounts, toPressInput } from '../../core/pressing/index';
 import { groupBy, MS_PER_S } from '../../core/units/index';
 import { insertPressStretch } from '../../data/minutes-store';
 import { getShop, type ShopContext } from '../context';
@@ -34,6 +34,6 @@ export function keepPressing(shop: ShopContext, stretch: Stretch): void {
 
 /** Of one piece; nothing where it can't be pressed as it is made. */
 function listAmounts(shop: ShopContext, { layers, blank, made }: MadeLine): PressAmounts | null {
-  const listed = listPressAmounts({ layers, blank, shop: getShop(shop).figures, recipe: made.recipe });
+  const listed = listPressAmounts(toPressInput({ layers, blank, ...made }, getShop(shop).figures));
   return listed.ok ? listed.value : null;
 }

@@ -1,7 +1,7 @@
 // The parts of an order by vinyl, by the temperature they are pressed at, and by size.
 
 import { groupParts } from '../../core/orders/index';
-import { planPressing } from '../../core/pressing/index';
+import { planPressing, toPressInput } from '../../core/pressing/index';
 import { formatTemperature } from '../../core/units/index';
 import type { OrderPartsView } from '../../views/orders';
 import { getSettings, getShop, type ShopContext } from '../context';
@@ -16,7 +16,7 @@ export function loadOrderParts(shop: ShopContext, id: number): OrderPartsView {
   const { figures } = getShop(shop);
   const heats = new Map(
     [...lines].map(([lineId, { layers, blank, made }]) => {
-      const plan = planPressing({ layers, blank, shop: figures, recipe: made.recipe });
+      const plan = planPressing(toPressInput({ layers, blank, ...made }, figures));
       if (!plan.ok) return [lineId, 'no safe temperature'];
       return [
         lineId,

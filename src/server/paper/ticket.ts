@@ -4,7 +4,7 @@
 import { encode } from 'uqr';
 import { formatDay, formatDuration, formatLength, formatTemperature, type FormatSettings } from '../../core/units';
 import { groupRuns } from '../../core/orders';
-import { planPressing } from '../../core/pressing';
+import { planPressing, toPressInput } from '../../core/pressing';
 import { findPicture } from '../../data/artwork-store';
 import { getShop } from '../context';
 import { openInThread, type ShopInThread } from '../heavy/shop-in-thread';
@@ -126,7 +126,7 @@ function drawPressing(
   figures: Parameters<typeof planPressing>[0]['shop'],
   settings: FormatSettings,
 ): void {
-  const plan = planPressing({ layers, blank, shop: figures, recipe: made.recipe });
+  const plan = planPressing(toPressInput({ layers, blank, ...made }, figures));
   if (!plan.ok || plan.value.temperatureC === null) return;
   const steps = plan.value.steps.map((step) => {
     const { what, facts } = describePressStep(step, settings);

@@ -1,10 +1,12 @@
 // A figure of a ladder is cut: on the next free place of a row across the stock, through the machine where there is one.
 
 import { writeHpgl } from '../../core/artwork/index';
-import { makeTestFigure, type CutSetting, type TestFigure } from '../../core/cutting/index';
+import { makeTestFigure, type CutSetting } from '../../core/cutting/index';
 import { getRowLength, placeNext } from '../../core/trials/index';
+import { assert } from '../../core/units/index';
 import { inTransaction } from '../../data/database';
 import { changeLadder, type StoredLadder } from '../../data/ladder-store';
+import { findOwnLines } from '../../data/own-figure-store';
 import { findVinyl, type StoredVinyl } from '../../data/shelf-store';
 import { findLot, type StoredLot } from '../../data/stock-store';
 import { loadRunningSessions } from '../../data/work-store';
@@ -34,9 +36,16 @@ export function cutFigure(shop: ShopContext, id: number, setting: CutSetting, fi
     const rollMm = takeRow(shop, { ladder, lot, beginsRow: spot.beginsRow });
     changeLadder(shop.db, id, { setting, jobId, placed: ladder.placed + 1, rollMm });
     if (!findCutter(shop)) return;
-    const figure = fine ? 'net' : ladder.figure;
+    const figure = fine ? 'net' : getFigure(shop, ladder);
     sendFigure(shop, { ladder, vinyl, lot, setting, jobId, figure, x: spot.x });
   });
+}
+
+function getFigure({ db }: ShopContext, { id, figure }: StoredLadder): Figure['figure'] {
+  if (figure !== 'own') return figure;
+  const lines = findOwnLines(db, id);
+  assert(lines !== null, 'the drawing that the ladder began with', id);
+  return lines;
 }
 
 /** A row is booked when it is begun: its strip is gone, however many figures it will hold. */
@@ -56,7 +65,7 @@ type Figure = {
   readonly lot: StoredLot | null;
   readonly setting: CutSetting;
   readonly jobId: string;
-  readonly figure: TestFigure;
+  readonly figure: Parameters<typeof makeTestFigure>[1];
   readonly x: number;
 };
 

@@ -15,6 +15,7 @@ import {
   type LadderChange,
   type StoredLadder,
 } from '../../data/ladder-store';
+import { insertOwnFigure, type OwnFigure } from '../../data/own-figure-store';
 import { deletePreset, keepPreset } from '../../data/preset-store';
 import { findVinyl } from '../../data/shelf-store';
 import { findLot } from '../../data/stock-store';
@@ -38,8 +39,15 @@ export function requireOpen(shop: ShopContext, id: number): StoredLadder {
   return ladder;
 }
 
-/** @throws ShopError where the vinyl or the lot is gone, or they are not of one another */
-export function startLadder(shop: ShopContext, input: InferType<typeof ladderInput>): { readonly id: number } {
+/**
+ * `drawn`: the drawing that is its figure (`prepareOwnFigure`). @throws ShopError where the vinyl or the lot is gone, or
+ * they are not of one another
+ */
+export function startLadder(
+  shop: ShopContext,
+  { artworkId: _, ...input }: InferType<typeof ladderInput>,
+  drawn: OwnFigure | null = null,
+): { readonly id: number } {
   const vinyl = findVinyl(shop.db, input.vinylId);
   if (!vinyl) throw notFound('This vinyl');
   const lot = input.lotId === null ? null : findLot(shop.db, input.lotId);
@@ -67,8 +75,8 @@ export function startLadder(shop: ShopContext, input: InferType<typeof ladderInp
   const setting = own?.setting ?? ordinary;
   const start = { grams: belief.grams, stray: belief.stray };
   const next = climb({ start, cuts: [], passes: setting.passes }).nextGrams ?? setting.forceGrams;
-  return {
-    id: insertLadder(shop.db, {
+  return inTransaction(shop.db, () => {
+    const id = insertLadder(shop.db, {
       ...input,
       startGrams: belief.grams,
       startStray: belief.stray,
@@ -78,8 +86,10 @@ export function startLadder(shop: ShopContext, input: InferType<typeof ladderInp
       bladeId: blade?.supplyId ?? null,
       bladeMetres: blade?.metres ?? 0,
       startedAtMs: shop.now(),
-    }),
-  };
+    });
+    if (drawn) insertOwnFigure(shop.db, id, drawn);
+    return { id };
+  });
 }
 
 /** What is known by its cuts at the setting it stands at. */

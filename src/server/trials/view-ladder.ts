@@ -4,6 +4,7 @@ import { keyOf } from '../../core/stock/index';
 import { costFigures, countLadderSeconds, findDoubts, listAlike, proposeForFine } from '../../core/trials/index';
 import { figure, groupBy } from '../../core/units/index';
 import { listClosedLadders, listOpenLadders, type StoredLadder } from '../../data/ladder-store';
+import { findOwnName } from '../../data/own-figure-store';
 import { findPresets } from '../../data/preset-store';
 import { findVinyls, listFirstVinyls } from '../../data/shelf-store';
 import { findLot, findLots, loadLotsOnShelf } from '../../data/stock-store';
@@ -96,6 +97,7 @@ export function loadLadder(shop: ShopContext, id: number): LadderView {
     colourHex: vinyl.colourHex,
     lot: lot && { id: lot.id, code: lot.code, remark: lot.remark },
     figure: ladder.figure,
+    figureName: ladder.figure === 'own' ? findOwnName(shop.db, id) : null,
     sideMm: ladder.sideMm,
     enough: ladder.enough,
     startFrom: ladder.startFrom,

@@ -1,5 +1,6 @@
 // Refusals at the cutter: what it can't take, and what is to be done first.
 
+import type { OwnFigureProblem } from '../../core/cutting';
 import { formatLength, type FormatSettings } from '../../core/units';
 
 export const CUTTING = {
@@ -20,6 +21,11 @@ export const CUTTING = {
     `It is ${formatLength(readMm, settings)} wide, and the outermost cut needs ${formatLength(neededMm, settings)}. Load it again, straight; if it stays so, lay this load out anew.`,
   'setting-missing': () => 'Say with which setting: force, speed, passes and blade.',
   'result-missing': () => 'Say how the test cut came out.',
+  'figure-missing': () => 'Choose the drawing that is to be cut.',
+  'figure-refused': ({ problem }: { problem: OwnFigureProblem }) =>
+    problem.kind === 'figure-empty'
+      ? 'Nothing in this drawing is cut. Choose another for the figure.'
+      : `This drawing has ${problem.points} corners, and a figure of test cuts ${problem.most} at most. Choose a plainer one, or a part of it.`,
   'ladder-closed': () => 'This ladder is closed. Begin another, or ask for more certainty to go on with it.',
   'ladder-nothing-told': () => 'Nothing was told yet: there is nothing to take back.',
   'ladder-not-clean': () => 'No cut came out clean yet. Go on until one does.',

@@ -5,6 +5,15 @@ import { boundPoints, type Piece, type Point, type Polyline } from '../../geomet
 import type { ResolvedArtwork, ResolvedLayer } from '../resolve-artwork';
 import { orderContours, type CutPath } from './cut-order';
 
+/**
+ * The contours of the pieces alone, in cutting order: of several layers those of the one with most, the first of them
+ * where they are even.
+ */
+export function listCutLines({ layers }: ResolvedArtwork): readonly CutPath[] {
+  const lines = layers.map(({ pieces }) => orderContours(pieces));
+  return lines.reduce<readonly CutPath[]>((most, own) => (own.length > most.length ? own : most), []);
+}
+
 export type CutOptions = { readonly name: string; readonly mirrored: boolean };
 /** Coordinates in mm, y downwards, from the top left corner of the whole artwork with its marks and weed boxes. */
 export type CutLayer = {
