@@ -1,5 +1,6 @@
 // What stands round every screen: the shop, the clock, the running timers, what was searched for. Types only.
 
+import type { CutSetting } from '../core/cutting';
 import type { ShopFigures, ShopIdentity } from '../core/materials';
 import type { Station } from '../core/orders';
 import type { WorkProgress } from '../core/scheduling';
@@ -27,6 +28,8 @@ export type RunningSession = {
   readonly progress: WorkProgress;
   /** Of a load at the cutter, its sheets; null for all else. */
   readonly load: readonly { readonly sheet: number; readonly needsTest: boolean }[] | null;
+  /** At the cutter without a load: with which setting each vinyl is cut. */
+  readonly byHand: readonly { readonly vinylId: number; readonly setting: CutSetting }[];
   /** What it was calculated to take when it was started, seconds. */
   readonly estimateSeconds: number;
 };

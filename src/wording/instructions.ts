@@ -1,8 +1,10 @@
 // What is to be done next at a station, in words: large on the bench, one thing at a time.
 
+import type { CutSetting } from '../core/cutting';
 import { isDelicate } from '../core/materials';
 import { labelStep, type ApplyPart, type PressStep } from '../core/pressing';
 import type { Instruction } from '../core/scheduling';
+import { describeSetting } from './cutting';
 import { describeBed, describeStones } from './press-steps';
 import { formatDuration, formatLength, formatTemperature, type FormatSettings } from '../core/units';
 import type { BenchLineView, BenchPartView, BenchView } from '../views/bench';
@@ -20,11 +22,13 @@ type Batch = {
   readonly vinyls: BenchView['vinyls'];
   /** Of a load. */
   readonly sheetCount?: number;
+  /** Cut without a load: with which setting. */
+  readonly setting?: CutSetting | undefined;
 };
 
 export function describeInstruction(
   instruction: Instruction,
-  { pieces, line, vinyls, sheetCount = 1 }: Batch,
+  { pieces, line, vinyls, sheetCount = 1, setting }: Batch,
   settings: FormatSettings,
 ): SaidInstruction {
   const [first] = pieces;
@@ -44,12 +48,16 @@ export function describeInstruction(
     case 'test-cut':
       return {
         what: `Test cut in a corner${sayLoadSheet(instruction, sheetCount)}`,
-        facts: ['through the vinyl, no mark on the backing', 'a new setting, an old blade, a new lot'],
+        facts: [
+          ...saySetting(setting),
+          'through the vinyl, no mark on the backing',
+          'a new setting, an old blade, a new lot',
+        ],
       };
     case 'cut':
       return {
         what: `Cut ${sheetCount > 1 ? `sheet ${(instruction.sheet ?? 0) + 1}` : plural(pieces.length, 'part')}`,
-        facts: ['watch the first minutes'],
+        facts: [...saySetting(setting), 'watch the first minutes'],
       };
     case 'cut-off':
       return {
@@ -72,6 +80,8 @@ export function describeInstruction(
       return instruction satisfies never;
   }
 }
+
+const saySetting = (setting: CutSetting | undefined): readonly string[] => (setting ? [describeSetting(setting)] : []);
 
 /** Which of several. */
 const sayLoadSheet = ({ sheet }: { readonly sheet: number | null }, count: number): string =>

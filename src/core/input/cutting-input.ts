@@ -2,7 +2,7 @@
 
 import * as yup from 'yup';
 import { BLADE_ANGLES, SETTING_RANGE, TEST_RESULTS, type BladeAngle, type TestResult } from '../cutting';
-import { numberBetween, oneOf, wholeBetween } from './rules';
+import { numberBetween, oneOf, rowId, wholeBetween } from './rules';
 
 const { forceGrams, speedMmPerS, passes } = SETTING_RANGE;
 export const cutSetting = yup.object({
@@ -14,6 +14,9 @@ export const cutSetting = yup.object({
     .oneOf([...BLADE_ANGLES], `Blade: ${BLADE_ANGLES.join('°, ')}°.`)
     .required('Blade: say its angle.'),
 });
+
+/** With which setting a vinyl is cut without a saved load. */
+export const handSettingInput = yup.object({ vinylId: rowId('Vinyl'), setting: cutSetting.required() });
 
 export const cutStepInput = yup.object({
   sheet: wholeBetween('Sheet', 0, 1000, 'Counted from 0.').required(),

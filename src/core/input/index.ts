@@ -38,4 +38,4 @@ export {
 export { channelInput } from './channel-input';
 export { cutSavedInput, cutSheetInput, cutSheetVersion } from './cut-sheet-input';
 export { loadCardInput } from './load-card-input';
-export { cutStepInput, cutterInput, pressInput } from './cutting-input';
+export { cutStepInput, cutterInput, handSettingInput, pressInput } from './cutting-input';

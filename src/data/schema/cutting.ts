@@ -1,7 +1,7 @@
 // Loads on the cutter: of each sheet what it was cut from, with which setting, and how far it is. They stay as the log.
 
 import { sql } from 'drizzle-orm';
-import { check, index, integer, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
+import { check, index, integer, primaryKey, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
 import type { CutSetting, CutterFault, PresetUse, TestCut, TestReason } from '../../core/cutting';
 import { id } from '../columns';
 import { storedJson } from '../stored-json';
@@ -69,6 +69,23 @@ export const sheetCuts = sqliteTable(
       .where(sql`${table.bookedSessionId} is not null`),
     check('sheet_cuts_lines', sql`${table.linesDone} between 0 and ${table.lines}`),
   ],
+);
+
+/** Work at the cutter without a saved load: with which setting each of its vinyls is cut. */
+export const handCuts = sqliteTable(
+  'hand_cuts',
+  {
+    sessionId: integer('session_id')
+      .notNull()
+      .references(() => workSessions.id, { onDelete: 'cascade' }),
+    vinylId: integer('vinyl_id')
+      .notNull()
+      .references(() => vinyls.id),
+    setting: storedJson<CutSetting>('setting').notNull(),
+    bladeId: integer('blade_id').references(() => supplies.id),
+    bladeMetres: real('blade_metres').notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.sessionId, table.vinylId] })],
 );
 
 /** Settings that are kept under a name, by vinyl and what they are good for. */

@@ -16,9 +16,10 @@ import { SoundChoice } from './SoundChoice';
 import { StepCard } from './StepCard';
 import { usePress } from './use-press';
 import { useWeedStep } from './use-weed-step';
-import { useBatchRun, type BatchRun } from './use-batch-run';
+import { findHandSetting, useBatchRun, type BatchRun } from './use-batch-run';
 import type { Outcome } from './use-bench';
 
+const HandSetting = late(() => import('./HandSetting'));
 const PlacePanel = late(() => import('./PlacePanel'));
 
 /** `partIds`: those that are done, where not all are. */
@@ -44,6 +45,8 @@ export function RunningBatch({ station, view, parts, running, nowMs, pending, on
   // What comes late is not drawn on the server.
   const isMounted = useMounted();
   const placed = isMounted ? findPlaced(run) : null;
+  const isCut = run?.instruction.kind === 'test-cut' || run?.instruction.kind === 'cut';
+  const byHand = isMounted && isCut ? findHandSetting(running, parts) : null;
   const begin = () => {
     if (heated !== undefined) press.work({ act: 'close' });
     run?.begin();
@@ -70,7 +73,13 @@ export function RunningBatch({ station, view, parts, running, nowMs, pending, on
           run={run}
           panel={
             weed?.panel ??
-            (placed ? <PlacePanel {...placed} /> : heated !== undefined && <NotHotYet press={press.press} />)
+            (byHand ? (
+              <HandSetting sessionId={running.id} hand={byHand} />
+            ) : placed ? (
+              <PlacePanel {...placed} />
+            ) : (
+              heated !== undefined && <NotHotYet press={press.press} />
+            ))
           }
           isPictured={weed !== null || placed !== null}
           action={weed?.action ?? null}

@@ -44,6 +44,10 @@ export type BatchRun = {
   readonly back: () => void;
 };
 
+/** With which setting it is cut without a load; null at any other work. */
+export const findHandSetting = ({ byHand }: RunningSession, pieces: readonly BenchPartView[]) =>
+  byHand.find(({ vinylId }) => vinylId === pieces[0]?.vinylId) ?? null;
+
 /** Null where nothing is to be said of it, or all of it is done. */
 export function useBatchRun({ station, view, parts, running, nowMs, onProgress }: Wish): BatchRun | null {
   const settings = useSettings();
@@ -64,7 +68,14 @@ export function useBatchRun({ station, view, parts, running, nowMs, onProgress }
   const instruction = instructions[at];
   if (!instruction) return null;
   const say = (one: Instruction) =>
-    describeInstruction(one, { pieces, line, vinyls: view.vinyls, sheetCount: running.load?.length ?? 1 }, settings);
+    describeInstruction(
+      one,
+      {
+        ...{ pieces, line, vinyls: view.vinyls, sheetCount: running.load?.length ?? 1 },
+        setting: findHandSetting(running, pieces)?.setting,
+      },
+      settings,
+    );
   const said = say(instruction);
   const press = instruction.kind === 'press' ? instruction : null;
   const find = (key: string | null | undefined) => clocks.find((clock) => clock.key === key);

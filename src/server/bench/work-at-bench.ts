@@ -25,6 +25,7 @@ import { keepMinutes } from '../items/keep-minutes';
 import { keepPressing } from '../items/keep-pressing';
 import { keepWeeding } from '../items/keep-weeding';
 import { refuseUnread } from '../orders/read-back';
+import { beginByHand } from '../cutting/cut-by-hand';
 import { beginLoad } from '../cutting/begin-load';
 import { leaveMachine } from '../cutting/follow-machine';
 import { bookWork } from './book-work';
@@ -61,7 +62,10 @@ export function startSession(
       });
     const members = chosen.map((part) => ({ partId: part.id, estimateSeconds: part.estimates[station] }));
     const id = insertSession(shop.db, station, shop.now(), members);
-    if (station === 'cut' && savedId !== null) beginLoad(shop, { sessionId: id, savedId, partIds: input.partIds });
+    if (station === 'cut') {
+      if (savedId === null) beginByHand(shop, { sessionId: id, orders, parts: chosen });
+      else beginLoad(shop, { sessionId: id, savedId, partIds: input.partIds });
+    }
     return { id };
   });
 }

@@ -29,6 +29,7 @@ import { readOrdersOf, requireParts } from '../bench/bench-parts';
 import { getShop, type ShopContext } from '../context';
 import { notFound, ShopError } from '../errors';
 import { readMadeLines } from '../items/materials';
+import type { ReadOrder, ReadPart } from '../orders/read-orders';
 
 /** Call it inside the transaction that starts the clock. @throws ShopError where it is not this load */
 export function beginLoad(
@@ -46,7 +47,9 @@ export function beginLoad(
     throw new ShopError('conflict', { reason: 'load-changed' });
   if (saved.sheet.sheets.some(({ lotId }) => lotId === 0)) throw new ShopError('conflict', { reason: 'load-no-stock' });
   const before = loadCutsOfSaved(shop.db, savedId).filter(({ savedVersion }) => savedVersion === saved.version);
-  for (const row of planRows(shop, saved, findFinest(shop, partIds))) {
+  const orders = readOrdersOf(shop, partIds);
+  const finestMm = findFinest(shop, orders, requireParts(orders, partIds));
+  for (const row of planRows(shop, saved, finestMm)) {
     const last = before.find(({ sheet }) => sheet === row.sheet);
     insertSheetCut(shop.db, { ...row, sessionId, ...(last ? goOnFrom(last) : {}) });
   }
@@ -60,16 +63,16 @@ function goOnFrom(last: StoredSheetCut): Partial<NewSheetCut> {
 }
 
 /** The thinnest stroke or gap of all that is cut, mm; null where none was measured. */
-function findFinest(shop: ShopContext, partIds: readonly number[]): number | null {
-  const orders = readOrdersOf(shop, partIds);
+export function findFinest(shop: ShopContext, orders: readonly ReadOrder[], parts: readonly Cut[]): number | null {
   const { lines } = readMadeLines(shop, orders);
   return findFinestMm(
-    requireParts(orders, partIds).flatMap(({ lineId, layerIndex }) => {
+    parts.flatMap(({ lineId, layerIndex }) => {
       const layer = lines.get(lineId)?.layers[layerIndex];
       return layer ? [layer.measurement] : [];
     }),
   );
 }
+type Cut = Pick<ReadPart, 'lineId' | 'layerIndex'>;
 
 function planRows(
   shop: ShopContext,
@@ -104,7 +107,7 @@ function planRows(
  * The one kept under a name for such work, else the last one of which a test cut came out clean, else what is ordinary
  * for its kind.
  */
-function findSetting(shop: ShopContext, vinylId: number, finestMm: number | null): CutSetting {
+export function findSetting(shop: ShopContext, vinylId: number, finestMm: number | null): CutSetting {
   const preset = choosePreset(loadPresetsOf(shop.db, vinylId), finestMm);
   if (preset) return preset.setting;
   const known = findLatestClean(shop, vinylId);

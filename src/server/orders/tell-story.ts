@@ -1,5 +1,6 @@
 // What happened to an order, the latest first: its steps, and how its parts were cut and pressed.
 
+import { readHandCuts } from '../../data/hand-cut-store';
 import { loadCutsBooked } from '../../data/sheet-cut-store';
 import { loadLots } from '../../data/stock-store';
 import { loadPressed } from '../../data/work-store';
@@ -20,14 +21,18 @@ function tellCuts(shop: ShopContext, { parts }: ReadOrder): ReadonlyMap<number, 
   const codes = new Map(
     loadLots(shop.db, [...new Set(cuts.map(({ lotId }) => lotId))]).map((lot) => [lot.id, lot.code]),
   );
-  return new Map(
-    cuts.map((cut) => {
+  const byHand = readHandCuts(shop.db, [...new Set(ids)]).map(
+    ({ sessionId, setting }) => [sessionId, `${describeSetting(setting)}, without a saved load`] as const,
+  );
+  return new Map([
+    ...byHand,
+    ...cuts.map((cut) => {
       const code = codes.get(cut.lotId);
       const tested = cut.tests.at(-1)?.result === 'clean' ? ', tested clean' : '';
       const lot = code ? `offcut ${code}` : `lot ${cut.lotId}`;
-      return [cut.bookedSessionId!, `${lot} with ${describeSetting(cut.setting)}${tested}`];
+      return [cut.bookedSessionId!, `${lot} with ${describeSetting(cut.setting)}${tested}`] as const;
     }),
-  );
+  ]);
 }
 
 /** Temperature as it was read, seconds and peel of each vinyl, by the work that did it. */

@@ -4,6 +4,7 @@ import type { MeasureSystem } from '../../core/units/index';
 import { groupBy } from '../../core/units/index';
 import { findItems } from '../../data/item-store';
 import { findOrderIdsOfParts, loadOrders } from '../../data/order-store';
+import { readHandCuts, type StoredHandCut } from '../../data/hand-cut-store';
 import { loadSheetCuts } from '../../data/sheet-cut-store';
 import { loadRunningSessions, type StoredSession } from '../../data/work-store';
 import type { FrameView, RunningSession, ShopView } from '../../views/frame';
@@ -26,10 +27,13 @@ export function loadRunning(shop: ShopContext): readonly RunningSession[] {
     partIds: work.parts.map((part) => part.partId),
     progress: work.progress,
     load: work.station === 'cut' ? readLoad(shop, work.id) : null,
+    byHand: work.station === 'cut' ? readHandCuts(shop.db, [work.id]).map(toHandCut) : [],
     estimateSeconds: work.parts.reduce((sum, part) => sum + part.estimateSeconds, 0),
     label: labelSessions(shop, [work]).get(work.id) ?? '',
   }));
 }
+
+const toHandCut = ({ vinylId, setting }: StoredHandCut): RunningSession['byHand'][number] => ({ vinylId, setting });
 
 /** Null where no saved sheet was taken to the cutter. */
 function readLoad({ db }: ShopContext, sessionId: number): RunningSession['load'] {
