@@ -38,6 +38,25 @@ describe('a day’s timeline', () => {
     ]);
   });
 
+  it('hands are free as soon as the cutter is loaded, and no sooner', () => {
+    expect(plan([job('a', { cut: 5, machine: 30 }), job('b', { weed: 10 }, '2026-12-02')])).toEqual([
+      'job a cutter cut 0-30',
+      'job b hands weed 5-15',
+    ]);
+    // Watched longer than it cuts.
+    expect(plan([job('a', { cut: 12, machine: 3, weed: 4 })])).toEqual([
+      'job a cutter cut 0-12',
+      'job a hands weed 12-16',
+    ]);
+  });
+
+  it('jobs come by the day they are due, those of one day as they are given; what takes no time has no block', () => {
+    const due = (key: string, day: string) => job(key, { weed: 10 }, day);
+    const jobs = [due('d', '2026-12-03'), due('b', '2026-12-01'), due('a', '2026-12-01'), due('c', '2026-12-02')];
+    expect(plan(jobs).map((block) => block.slice(4, 5))).toEqual(['b', 'a', 'c', 'd']);
+    expect(plan([job('a', {})])).toEqual([]);
+  });
+
   it('the cutter runs on alone while the next thing is done by hand', () => {
     const weeding = job('b', { weed: 10, press: 15, check: 2 }, '2026-12-02');
     expect(plan([job('a', { cut: 5, machine: 30, weed: 10 }), weeding])).toEqual([

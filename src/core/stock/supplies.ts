@@ -3,10 +3,13 @@
 import { SHOP_FIGURES } from '../materials/shop-figures';
 import { figure, type Figure } from '../units';
 
+/** What a life is counted in. */
+export type WearUnit = 'uses' | 'presses' | 'loads' | 'metres' | 'layers';
+
 type SupplyFacts = {
   readonly label: string;
   /** What its life is counted in; null for what is simply used up. */
-  readonly wears: 'uses' | 'presses' | 'loads' | 'metres' | null;
+  readonly wears: WearUnit | null;
   /** Ordinary life. */
   readonly life: number | null;
   /** Its life can be brought back a little by cleaning it. */
@@ -26,6 +29,8 @@ const SUPPLY_KINDS = {
   pillow: { label: 'pressing pillow', wears: 'presses', life: SHOP_FIGURES.pillowPresses.start, cleanable: false },
   mat: { label: 'cutting mat', wears: 'loads', life: SHOP_FIGURES.matLifeLoads.start, cleanable: true },
   blade: { label: 'blade', wears: 'metres', life: SHOP_FIGURES.bladeLifeMetres.start, cleanable: false },
+  // Not in what a piece costs: a hook is cheap and lasts for years. When a new one came tells the learning of times.
+  'weeding tool': { label: 'weeding tool', wears: 'layers', life: 5000, cleanable: false },
   packaging: { label: 'packaging', wears: null, life: null, cleanable: false },
 } as const satisfies Record<string, SupplyFacts>;
 export type SupplyKind = keyof typeof SUPPLY_KINDS;

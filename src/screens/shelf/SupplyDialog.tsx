@@ -8,7 +8,7 @@ import DialogTitle from '@mui/material/DialogTitle';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { enqueueSnackbar } from 'notistack';
-import { getSupplyFacts, SUPPLY_KIND_NAMES, TACKS, type SupplyKind, type Tack } from '../../core/stock';
+import { getSupplyFacts, SUPPLY_KIND_NAMES, TACKS, type SupplyKind, type Tack, type WearUnit } from '../../core/stock';
 import type { SupplyView } from '../../views/supplies';
 import { toSent, useLengthUnit, useNumbers } from '../shared/use-numbers';
 import { NumberText } from './SmallFields';
@@ -132,7 +132,7 @@ type SupplyFieldsProps = {
   readonly line: (field: 'name' | 'supplier' | 'note', label: string, autoFocus?: boolean) => React.JSX.Element;
   readonly values: SupplyText;
   readonly pick: (kind: SupplyKind) => void;
-  readonly wears: 'uses' | 'presses' | 'loads' | 'metres' | null;
+  readonly wears: WearUnit | null;
   readonly set: (part: Partial<SupplyText>) => void;
   readonly form: SmallForm<SupplyText>;
   readonly unit: 'mm' | 'in';
@@ -166,7 +166,7 @@ function SupplyFields({ line, values, pick, wears, set, form, unit }: SupplyFiel
 }
 
 type SupplyMeasuresProps = {
-  readonly wears: 'uses' | 'presses' | 'loads' | 'metres' | null;
+  readonly wears: WearUnit | null;
   readonly values: SupplyText;
   readonly set: (part: Partial<SupplyText>) => void;
   readonly form: SmallForm<SupplyText>;

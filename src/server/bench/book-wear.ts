@@ -63,6 +63,10 @@ export function bookCutWear(shop: ShopContext, work: BenchWork): WearCosts {
 
 const metresOf = ({ measurement }: MadeLayer): number => measurement.cutLengthMm / MM_PER_M;
 
+/** Layers on the hook; it costs them nothing. Call it inside a transaction. */
+export const bookWeedWear = (shop: ShopContext, { sessionId, parts }: BenchWork): void =>
+  writeWear(shop, sessionId, [{ kind: 'weeding tool', amount: parts.length, unitCost: 0 }]);
+
 /** A piece is pressed as a whole, whatever number of parts it has. Call it inside a transaction. */
 export function bookPressWear(shop: ShopContext, work: BenchWork): WearCosts {
   const { figures } = getShop(shop);

@@ -6,7 +6,7 @@ import type { ShopContext } from '../context';
 import type { Costs } from './bench-parts';
 import { bookBlanks, bookStrips, type BenchWork } from './book-stock';
 import { findOrigins, type CutOrigin } from './cut-origins';
-import { bookCutWear, bookPressWear } from './book-wear';
+import { bookCutWear, bookPressWear, bookWeedWear } from './book-wear';
 
 const NO_ORIGINS: ReadonlyMap<number, CutOrigin> = new Map();
 
@@ -16,6 +16,7 @@ export function bookWork(
   station: Station,
   work: BenchWork,
 ): { readonly booked: readonly BookedStock[]; readonly costs: ReadonlyMap<number, Costs & CutOrigin> } {
+  if (work.parts.length > 0 && station === 'weed') bookWeedWear(shop, work);
   if (work.parts.length === 0 || (station !== 'cut' && station !== 'press')) return { booked: [], costs: new Map() };
   const wear = station === 'cut' ? bookCutWear(shop, work) : bookPressWear(shop, work);
   const stock = station === 'cut' ? bookStrips(shop, work) : bookBlanks(shop, work);

@@ -6,10 +6,13 @@ import { eachFresh, type TestShop } from '../../../test/demo-shop';
 import { WEED_FIGURES } from '../../core/estimating/index';
 import { insertWeedStretch, listWeedStretches } from '../../data/minutes-store';
 import { findVinyl, listFirstVinyls } from '../../data/shelf-store';
+import { insertSupply } from '../../data/supply-store';
 import { updateShop } from '../../data/shop-store';
 import { findSession, insertSession, stopSession } from '../../data/work-store';
+import { undoSteps } from '../bench/undo-steps';
 import { finishSession, startSession } from '../bench/work-at-bench';
 import { getShop } from '../context';
+import { bookWear, loadSuppliesView } from '../stock/save-supplies';
 import { learnTimes } from './learn-times';
 import { putLearnedBack, takeLearned } from './take-learned';
 
@@ -144,4 +147,38 @@ it('what the seller changed since is not put back', () => {
   putLearnedBack(shop, 'weed');
   expect(getShop(shop).figures.weedBaseSeconds).toBe(99);
   expect(getShop(shop).figures.weedPerMetreSeconds).toBe(before.weedPerMetreSeconds);
+});
+
+/** A new one is taken into use. */
+function fitTool(): void {
+  const plain = { supplier: '', widthMm: null, tack: null, angleDegrees: null, life: 5000, note: '' };
+  const id = insertSupply(shop.db, { name: 'Curved hook', kind: 'weeding tool', ...plain });
+  bookWear(shop, id, { kind: 'fitted', amount: 0, fromStock: false });
+}
+
+it('a new weeding tool that shows in the log starts afresh: what was logged before it counts no more', () => {
+  log(60, 1.6);
+  shop.clock.ms += MINUTE_MS;
+  fitTool();
+  log(60, 0.9);
+  const learned = readWeeding();
+  expect(learned.logs).toBe(60);
+  for (const { was, now } of learned.figures) expect(now.value / was).toBeLessThan(1.1);
+  // One that changes nothing takes nothing away.
+  shop.clock.ms += MINUTE_MS;
+  fitTool();
+  log(60, 0.9);
+  expect(readWeeding().logs).toBe(120);
+});
+
+it('the tool in use wears by the layer, and gets it back with an undo', () => {
+  fitTool();
+  const wornOf = () => loadSuppliesView(shop).supplies.find(({ name }) => name === 'Curved hook')!.wear!.worn.value;
+  const partIds = listReady();
+  const { id } = startSession(shop, { station: 'weed', partIds });
+  shop.clock.ms += MINUTE_MS;
+  const { eventIds } = finishSession(shop, id, 'done');
+  expect(wornOf()).toBe(1);
+  undoSteps(shop, eventIds, partIds);
+  expect(wornOf()).toBe(0);
 });

@@ -49,7 +49,8 @@ function learnWeeding(shop: ShopContext): LearnedStation {
     return { amounts: amounts.map((amount) => amount * factor), group: vinylId, seconds, atMs };
   });
   const start = WEED_FIGURES.map((key) => figures[key]);
-  const { fit, ...learned } = learn(shop, 'weed', logs, start);
+  const fresh = startAfresh(logs, start, listFittedAt(shop.db, 'weeding tool', NEWEST_FITTED));
+  const { fit, ...learned } = learn(shop, 'weed', fresh, start);
   return {
     ...learned,
     figures: fit ? WEED_FIGURES.map((key, at) => toFigure(figures, key, fit.coefficients[at]!, learned.logs)) : [],
