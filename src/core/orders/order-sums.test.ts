@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { minor } from '../units';
-import { askPieces, priceLines } from './index';
+import { figure, minor } from '../units';
+import { askPieces, priceLines, splitWords, sumOrder } from './index';
 
 const shirt = {
   price: minor(2500),
@@ -45,4 +45,35 @@ describe('what the lines of an order ask', () => {
     expect(askPieces(asked, shirt)).toBe(2 * 2500 + 3 * 3050 + 100);
     expect(askPieces([], shirt)).toBe(0);
   });
+});
+
+describe('what the lines of an order cost', () => {
+  const costing = (quantity: number, withRisk: number): Parameters<typeof sumOrder>[0][number] => ({
+    quantity,
+    cost: {
+      ok: true,
+      value: { withRisk: figure('Cost', withRisk, 'money', 'computed') },
+      made: { sizeName: 'M', colourName: 'red' },
+    } as unknown as Parameters<typeof sumOrder>[0][number]['cost'],
+  });
+
+  it('is each line’s pieces at what one costs with its risk, together', () => {
+    const { cost } = sumOrder([costing(3, 700), costing(2, 1250)]);
+    expect(cost!.value).toBe(2100 + 2500);
+    expect(cost!.parts!.map(({ label, value }) => [label, value])).toEqual([
+      ['3 × M, red', 2100],
+      ['2 × M, red', 2500],
+    ]);
+    expect(sumOrder([]).cost!.value).toBe(0);
+  });
+
+  it('is not known where one line can’t be costed', () => {
+    const unknown = { quantity: 1, cost: { ok: false, problem: { kind: 'no-layers' }, made: {} } };
+    expect(sumOrder([costing(3, 700), unknown as unknown as ReturnType<typeof costing>]).cost).toBeNull();
+  });
+});
+
+it('what is looked for is words in lower case, however they are spaced', () => {
+  expect(splitWords('  Crew   JACKETS\tOars ')).toEqual(['crew', 'jackets', 'oars']);
+  expect(splitWords('   ')).toEqual([]);
 });

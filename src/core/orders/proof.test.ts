@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { compareProof, groupTextsByPlace, type ProofLine } from './index';
+import { compareProof, groupDesigns, groupTextsByPlace, listSharedDrawings, type ProofLine } from './index';
 
 const LINE: ProofLine = {
   lineId: 1,
@@ -67,5 +67,34 @@ describe('texts of a piece', () => {
     const moved = [...LINE.drawings, { ...NUMBER, gapMm: 40 }];
     const [one] = compareProof({ lines: [{ ...LINE, drawings }] }, { lines: [{ ...LINE, drawings: moved }] });
     expect(one).toMatchObject({ kind: 'drawing' });
+  });
+});
+
+describe('designs of an order', () => {
+  const [drawing, text] = LINE.drawings;
+  const lines = (...parts: Partial<ProofLine>[]) => parts.map((part, at) => ({ ...LINE, lineId: at + 1, ...part }));
+  const group = (...parts: Partial<ProofLine>[]) =>
+    groupDesigns({ lines: lines(...parts) }).map((own) => own.map(({ lineId }) => lineId));
+
+  it('are one where item, colour and drawings are, whatever size and text a piece has', () => {
+    const larger = { sizeName: 'XL', drawings: [{ ...drawing!, widthMm: 300, version: 2 }, text!] };
+    const otherText = {
+      texts: [{ label: 'Surname', text: 'FERN' }],
+      drawings: [drawing!, { ...text!, artworkId: 12 }],
+    };
+    expect(group({}, larger, otherText, { drawings: [drawing!] })).toEqual([[1, 2, 3, 4]]);
+  });
+
+  it.each([
+    [{ itemName: 'Apron' }],
+    [{ colourName: 'rust' }],
+    [{ drawings: [{ ...drawing!, artworkId: 6 }, text!] }],
+    [{ drawings: [{ ...drawing!, place: 'front' }, text!] }],
+    [{ drawings: [{ ...drawing!, colours: ['#000000'] }, text!] }],
+    [{ drawings: [text!] }],
+  ])('are apart with %j', (other) => expect(group({}, other)).toEqual([[1], [2]]));
+
+  it('show the drawings that all their pieces share, and no text', () => {
+    expect(listSharedDrawings(LINE)).toEqual([drawing]);
   });
 });

@@ -1,0 +1,61 @@
+// What went wrong, in money: vinyl and blanks of what was spoiled, from the log or, where that says nothing, the quote.
+
+import { describe, expect, it } from 'vitest';
+import type { LineQuote } from './order';
+import type { PartEvent } from './part';
+import { sumSpoilage } from './spoilage-cost';
+
+const QUOTE = { blankPrice: 450, layers: [{ vinylCost: 30 }, { vinylCost: 70 }] } as unknown as LineQuote;
+let last = 0;
+const event = (kind: PartEvent['kind'], more: Partial<PartEvent> = {}): PartEvent =>
+  ({ id: ++last, kind, undoes: null, blankLost: false, ...more }) as PartEvent;
+const sum = (layerIndex: number, events: readonly PartEvent[]) =>
+  sumSpoilage([{ quote: QUOTE, parts: [{ layerIndex, events }] }]);
+const amounts = (...spoiled: Parameters<typeof sum>) => sum(...spoiled).parts!.map(({ value }) => value);
+
+describe('what went wrong', () => {
+  it('is nothing where nothing was spoiled', () => {
+    expect(sum(0, [event('cut', { vinylCost: 12 }), event('weeded')]).value).toBe(0);
+  });
+
+  it('is the vinyl of the cut that was spoiled, not of the one that came after', () => {
+    const events = [event('cut', { vinylCost: 12 }), event('spoiled'), event('cut', { vinylCost: 99 })];
+    expect(amounts(0, events)).toEqual([12, 0]);
+    // Twice spoiled, each its own cut.
+    expect(amounts(0, [...events, event('spoiled')])).toEqual([12 + 99, 0]);
+  });
+
+  it('is the quoted vinyl of its layer where the cut is not known, and none of a layer that is not quoted', () => {
+    expect(amounts(1, [event('cut'), event('spoiled')])).toEqual([70, 0]);
+    expect(amounts(0, [event('spoiled')])).toEqual([30, 0]);
+    expect(amounts(5, [event('spoiled')])).toEqual([0, 0]);
+  });
+
+  it('is the blank too, where it was lost: what it cost by the log, else as quoted', () => {
+    const pressed = event('pressed', { blankCost: 400 });
+    expect(amounts(0, [event('cut'), pressed, event('spoiled', { blankLost: true })])).toEqual([30, 400]);
+    expect(amounts(0, [pressed, event('spoiled', { blankLost: true, blankCost: 380 })])).toEqual([30, 380]);
+    expect(amounts(0, [event('cut'), event('spoiled', { blankLost: true })])).toEqual([30, 450]);
+    expect(amounts(0, [pressed, event('spoiled')])).toEqual([30, 0]);
+  });
+
+  it('leaves out what was taken back', () => {
+    const spoiled = event('spoiled', { blankLost: true });
+    expect(sum(0, [event('cut'), spoiled, event('undone', { undoes: spoiled.id })]).value).toBe(0);
+  });
+
+  it('adds up over parts and lines, rounded once for vinyl and once for blanks, and says of how many parts', () => {
+    const part = () => ({
+      layerIndex: 0,
+      events: [event('cut', { vinylCost: 10.4 }), event('spoiled', { blankLost: true, blankCost: 100.4 })],
+    });
+    const figure = sumSpoilage([
+      { quote: QUOTE, parts: [part(), part()] },
+      { quote: QUOTE, parts: [part()] },
+    ]);
+    // 31.2 and 301.2.
+    expect(figure.value).toBe(31 + 301);
+    expect(figure.how).toMatch(/of 3 spoiled parts/);
+    expect(sum(0, [event('spoiled')]).how).toMatch(/of 1 spoiled part;/);
+  });
+});
