@@ -3,7 +3,7 @@
 import { and, desc, eq, isNotNull, isNull, lt, sql } from 'drizzle-orm';
 import type { VinylKind } from '../core/materials';
 import type { Database } from './database';
-import { insertRow } from './prepared';
+import { insertRow, prepareOnce } from './prepared';
 import { ladders, vinyls } from './schema';
 import type { LatestClean } from './sheet-cut-store';
 
@@ -45,13 +45,15 @@ const toClean = (row: StoredLadder): LatestClean | null =>
 
 /** The last setting that a ladder found clean on the vinyl. */
 export function findCleanOfLadders(db: Database, vinylId: number): LatestClean | null {
-  const row = db
-    .select()
-    .from(ladders)
-    .where(and(eq(ladders.vinylId, vinylId), isNotNull(ladders.cleanAtMs)))
-    .orderBy(desc(ladders.cleanAtMs))
-    .limit(1)
-    .get();
+  const row = prepareOnce(db, 'last clean ladder of a vinyl', () =>
+    db
+      .select()
+      .from(ladders)
+      .where(and(eq(ladders.vinylId, sql.placeholder('vinylId')), isNotNull(ladders.cleanAtMs)))
+      .orderBy(desc(ladders.cleanAtMs))
+      .limit(1)
+      .prepare(),
+  ).get({ vinylId });
   return row ? toClean(row) : null;
 }
 

@@ -4,7 +4,7 @@
 import { and, desc, eq, sql } from 'drizzle-orm';
 import { type LineQuote, type Station } from '../core/orders';
 import type { Database } from './database';
-import { isIn, isInThose, those } from './is-in';
+import { isInThose, those } from './is-in';
 import { prepareOnce } from './prepared';
 import { cutStretches, orderLines, parts, pieceMinutes, pieces, pressStretches, weedStretches } from './schema';
 
@@ -77,20 +77,18 @@ export const loadPieceSeconds = (db: Database, itemId: number, station: Station,
 
 /** The newest stretches at the cutter that an item was part of, with what else was cut in them. */
 export function loadCutStretches(db: Database, itemId: number, newest: number): readonly CutStretch[] {
-  const sessions = db
-    .select({ id: cutStretches.sessionId })
-    .from(cutStretches)
-    .where(eq(cutStretches.itemId, itemId))
-    .orderBy(desc(cutStretches.atMs), desc(cutStretches.sessionId))
-    .limit(newest)
-    .all()
-    .map((row) => row.id);
-  return db
-    .select()
-    .from(cutStretches)
-    .where(isIn(cutStretches.sessionId, sessions))
-    .orderBy(cutStretches.sessionId)
-    .all();
+  const sessions = prepareOnce(db, 'newest cutting of an item', () =>
+    db
+      .select({ id: cutStretches.sessionId })
+      .from(cutStretches)
+      .where(eq(cutStretches.itemId, sql.placeholder('itemId')))
+      .orderBy(desc(cutStretches.atMs), desc(cutStretches.sessionId))
+      .limit(sql.placeholder('newest'))
+      .prepare(),
+  ).all({ itemId, newest });
+  return prepareOnce(db, 'stretches at the cutter', () =>
+    db.select().from(cutStretches).where(isInThose(cutStretches.sessionId)).orderBy(cutStretches.sessionId).prepare(),
+  ).all(those(sessions.map(({ id }) => id)));
 }
 
 export type LoggedPart = {

@@ -3,13 +3,20 @@
 import { and, asc, desc, eq, sql } from 'drizzle-orm';
 import type { Database } from './database';
 import { isIn } from './is-in';
-import { insertRow } from './prepared';
+import { insertRow, prepareOnce } from './prepared';
 import { cutPresets, vinyls } from './schema';
 
 export type StoredPreset = typeof cutPresets.$inferSelect;
 
 export const loadPresetsOf = (db: Database, vinylId: number): readonly StoredPreset[] =>
-  db.select().from(cutPresets).where(eq(cutPresets.vinylId, vinylId)).orderBy(desc(cutPresets.savedAtMs)).all();
+  prepareOnce(db, 'settings of a vinyl', () =>
+    db
+      .select()
+      .from(cutPresets)
+      .where(eq(cutPresets.vinylId, sql.placeholder('vinylId')))
+      .orderBy(desc(cutPresets.savedAtMs))
+      .prepare(),
+  ).all({ vinylId });
 
 export const findPresets = (db: Database, ids: readonly number[]): readonly StoredPreset[] =>
   ids.length === 0 ? [] : db.select().from(cutPresets).where(isIn(cutPresets.id, ids)).all();

@@ -45,13 +45,15 @@ export type LatestClean = CleanTest & { readonly lotId: number | null; readonly 
 
 /** The last test cut of a vinyl that came out clean; null where none did. */
 export function findLastClean(db: Database, vinylId: number): LatestClean | null {
-  const row = db
-    .select()
-    .from(sheetCuts)
-    .where(and(eq(sheetCuts.vinylId, vinylId), isNotNull(sheetCuts.cleanAtMs)))
-    .orderBy(desc(sheetCuts.cleanAtMs))
-    .limit(1)
-    .get();
+  const row = prepareOnce(db, 'last clean cut of a vinyl', () =>
+    db
+      .select()
+      .from(sheetCuts)
+      .where(and(eq(sheetCuts.vinylId, sql.placeholder('vinylId')), isNotNull(sheetCuts.cleanAtMs)))
+      .orderBy(desc(sheetCuts.cleanAtMs))
+      .limit(1)
+      .prepare(),
+  ).get({ vinylId });
   return row
     ? {
         setting: row.setting,

@@ -101,7 +101,13 @@ export const loadVinylColours = (db: Database): readonly Pick<StoredVinyl, 'id' 
     .all();
 
 export function findVinyl(db: Database, id: number): StoredVinyl | null {
-  const row = db.select().from(vinyls).where(eq(vinyls.id, id)).get();
+  const row = prepareOnce(db, 'a vinyl', () =>
+    db
+      .select()
+      .from(vinyls)
+      .where(eq(vinyls.id, sql.placeholder('id')))
+      .prepare(),
+  ).get({ id });
   return row ? toVinyl(row) : null;
 }
 

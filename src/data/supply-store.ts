@@ -1,9 +1,10 @@
 // Supplies and what wears them.
 
-import { and, asc, desc, eq, inArray, isNull, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, isNull, sql } from 'drizzle-orm';
 import type { Supply, SupplyKind, WearLine, WearLineKind } from '../core/stock';
 import { groupBy } from '../core/units';
 import type { Database } from './database';
+import { isInThose, those } from './is-in';
 import { insertRow, prepareOnce } from './prepared';
 import { supplies, supplyWear } from './schema';
 
@@ -98,28 +99,33 @@ export const loadWear = (db: Database, supplyId: number): readonly WearLine[] =>
 
 /** Of each supply, what was booked since the last one was fitted, that included; by time. */
 export function loadWearInUse(db: Database): ReadonlyMap<number, readonly StoredWear[]> {
-  const starts = db
-    .select({ id: sql<number>`max(${supplyWear.id})`, supplyId: supplyWear.supplyId })
-    .from(supplyWear)
-    .where(eq(supplyWear.kind, 'fitted'))
-    .groupBy(supplyWear.supplyId)
-    .all();
-  return new Map(
-    starts.map(({ id, supplyId }) => [
-      supplyId,
-      db
-        .select({
-          supplyId: supplyWear.supplyId,
-          atMs: supplyWear.atMs,
-          kind: supplyWear.kind,
-          amount: supplyWear.amount,
-        })
-        .from(supplyWear)
-        .where(and(eq(supplyWear.supplyId, supplyId), sql`${supplyWear.id} >= ${id}`))
-        .orderBy(asc(supplyWear.id))
-        .all(),
-    ]),
+  const starts = prepareOnce(db, 'supplies in use', () =>
+    db
+      .select({ id: sql<number>`max(${supplyWear.id})`, supplyId: supplyWear.supplyId })
+      .from(supplyWear)
+      .where(eq(supplyWear.kind, 'fitted'))
+      .groupBy(supplyWear.supplyId)
+      .prepare(),
+  ).all();
+  const since = prepareOnce(db, 'wear of a supply since', () =>
+    db
+      .select({
+        supplyId: supplyWear.supplyId,
+        atMs: supplyWear.atMs,
+        kind: supplyWear.kind,
+        amount: supplyWear.amount,
+      })
+      .from(supplyWear)
+      .where(
+        and(
+          eq(supplyWear.supplyId, sql.placeholder('supplyId')),
+          sql`${supplyWear.id} >= ${sql.placeholder('fromId')}`,
+        ),
+      )
+      .orderBy(asc(supplyWear.id))
+      .prepare(),
   );
+  return new Map(starts.map(({ id, supplyId }) => [supplyId, since.all({ supplyId, fromId: id })]));
 }
 
 /** When one of a kind was put to use, the latest first. */
@@ -136,13 +142,15 @@ export const listFittedAt = (db: Database, kind: SupplyKind, limit: number): rea
 
 /** The supply of each of these kinds that was fitted last: the one in use. */
 export function findFitted(db: Database, kinds: readonly SupplyKind[]): ReadonlyMap<SupplyKind, number> {
-  const rows = db
-    .select({ kind: supplies.kind, supplyId: supplyWear.supplyId, id: sql<number>`max(${supplyWear.id})` })
-    .from(supplyWear)
-    .innerJoin(supplies, eq(supplies.id, supplyWear.supplyId))
-    .where(and(eq(supplyWear.kind, 'fitted'), isNull(supplies.archivedAtMs), inArray(supplies.kind, [...kinds])))
-    .groupBy(supplyWear.supplyId)
-    .all();
+  const rows = prepareOnce(db, 'fitted supplies', () =>
+    db
+      .select({ kind: supplies.kind, supplyId: supplyWear.supplyId, id: sql<number>`max(${supplyWear.id})` })
+      .from(supplyWear)
+      .innerJoin(supplies, eq(supplies.id, supplyWear.supplyId))
+      .where(and(eq(supplyWear.kind, 'fitted'), isNull(supplies.archivedAtMs), isInThose(supplies.kind)))
+      .groupBy(supplyWear.supplyId)
+      .prepare(),
+  ).all(those(kinds));
   return new Map(
     [...groupBy(rows, (row) => row.kind)].map(([kind, own]) => [
       kind,

@@ -82,8 +82,6 @@ export const handCuts = sqliteTable(
       .notNull()
       .references(() => vinyls.id),
     setting: storedJson<CutSetting>('setting').notNull(),
-    bladeId: integer('blade_id').references(() => supplies.id),
-    bladeMetres: real('blade_metres').notNull(),
   },
   (table) => [primaryKey({ columns: [table.sessionId, table.vinylId] })],
 );

@@ -79,7 +79,7 @@ function planRows(
   saved: StoredCutSheet,
   finestMm: number | null,
 ): readonly Omit<NewSheetCut, 'sessionId'>[] {
-  const setting = findSetting(shop, saved.vinylId, finestMm);
+  const setting = findSetting(shop, saved.vinylId, () => finestMm);
   const blade = findBlade(shop);
   const lastClean = findLatestClean(shop, saved.vinylId);
   const seen = new Set<number>();
@@ -107,8 +107,9 @@ function planRows(
  * The one kept under a name for such work, else the last one of which a test cut came out clean, else what is ordinary
  * for its kind.
  */
-export function findSetting(shop: ShopContext, vinylId: number, finestMm: number | null): CutSetting {
-  const preset = choosePreset(loadPresetsOf(shop.db, vinylId), finestMm);
+export function findSetting(shop: ShopContext, vinylId: number, readFinest: () => number | null): CutSetting {
+  const presets = loadPresetsOf(shop.db, vinylId);
+  const preset = presets.length > 0 ? choosePreset(presets, readFinest()) : null;
   if (preset) return preset.setting;
   const known = findLatestClean(shop, vinylId);
   if (known) return known.setting;

@@ -8,20 +8,17 @@ import { findSession } from '../../data/work-store';
 import type { ShopContext } from '../context';
 import type { ReadOrder, ReadPart } from '../orders/read-orders';
 import { notFound, ShopError } from '../errors';
-import { findBlade, findFinest, findSetting } from './begin-load';
+import { findFinest, findSetting } from './begin-load';
 
 type Work = { readonly sessionId: number; readonly orders: readonly ReadOrder[]; readonly parts: readonly ReadPart[] };
 
 /** Call it inside the transaction that starts the clock. */
 export function beginByHand(shop: ShopContext, { sessionId, orders, parts }: Work): void {
-  const blade = findBlade(shop);
   for (const [vinylId, own] of groupBy(parts, (part) => part.vinylId))
     insertHandCut(shop.db, {
       sessionId,
       vinylId,
-      setting: findSetting(shop, vinylId, findFinest(shop, orders, own)),
-      bladeId: blade?.supplyId ?? null,
-      bladeMetres: blade?.metres ?? 0,
+      setting: findSetting(shop, vinylId, () => findFinest(shop, orders, own)),
     });
 }
 
