@@ -21,6 +21,20 @@ async function fill(page: Page, label: string, text: string): Promise<void> {
   await page.getByLabel(label, { exact: true }).fill(text);
 }
 
+/** Past loading and the width, to the test cut: its setting is said otherwise, and stays. */
+async function cutWithOwnForce(page: Page, grams: number): Promise<void> {
+  const card = page.getByRole('region', { name: 'Now' });
+  for (const what of [/^Load /, /^Read the width/]) {
+    await expect(card.getByText(what)).toBeVisible();
+    await card.getByRole('button', { name: /^Next/ }).click();
+  }
+  await expect(card.getByText(/^\d+ g, .* blade \d+°$/)).toBeVisible();
+  await card.getByText('Cut with another setting').click();
+  await card.getByLabel('Force').fill(String(grams));
+  await card.getByRole('button', { name: 'It is cut with this' }).click();
+  await expect(card.getByText(new RegExp(`^${grams} g, `))).toBeVisible();
+}
+
 test('from a drawing to a handed-over order', async ({ page }) => {
   await open(page, server.address);
   await expect(page.getByText('No open orders.')).toBeVisible();
@@ -121,6 +135,7 @@ test('from a drawing to a handed-over order', async ({ page }) => {
     await page.getByRole('button', { name: /^Done/ }).click();
     await expect(page.getByText('Cut: 2 parts done.')).toBeVisible();
     await page.getByRole('button', { name: /^Start/ }).click();
+    await cutWithOwnForce(page, 123);
     await page.getByRole('button', { name: /^Done/ }).click();
     await expect(page.getByText('Everything that is ordered is cut.')).toBeVisible();
   });
@@ -170,6 +185,8 @@ test('from a drawing to a handed-over order', async ({ page }) => {
     const table = page.getByRole('region', { name: 'Quoted and real' });
     await expect(table.getByRole('button', { name: /^Set up and cut: \d+(\.\d)? s, show working/ })).toBeVisible();
     await expect(page.getByText('Spoiled: piece 1, torn when weeding')).toBeVisible();
+    // The second vinyl was cut with the force that was said.
+    await expect(page.getByText(/123 g, .*without a saved load/)).toBeVisible();
     await server.kill();
     await server.start();
     await page.reload();

@@ -42,6 +42,27 @@ test('told by hand, an answer can be taken back; deleted, the ladder is gone', a
   await expect(page.getByRole('region', { name: 'Not finished' })).toHaveCount(0);
 });
 
+test('a drawing of the shop is the figure that is cut', async ({ page }) => {
+  await open(page, `${server.address}/trials?vinyl=1`);
+  const dialog = page.getByRole('dialog', { name: 'Find the setting of a vinyl' });
+  await dialog.getByLabel('Figure').click();
+  await page.getByRole('option', { name: 'a drawing of yours' }).click();
+  // Which one has to be said.
+  await expect(dialog.getByRole('button', { name: 'Begin' })).toBeDisabled();
+  await dialog.getByLabel('Drawing').click();
+  await page.getByRole('option', { name: 'Crossed oars' }).click();
+  await dialog.getByRole('button', { name: 'Begin' }).click();
+  await page.waitForURL(/\/trials\/ladder\/\d+$/);
+  await running(page);
+  await expect(page.getByText('Crossed oars, 25 mm')).toBeVisible();
+  await hurry(page);
+  await page.getByRole('button', { name: 'Cut the figure', exact: true }).click();
+  await expect(page.getByRole('group', { name: 'How the test cut came out' })).toBeVisible();
+  await page.getByRole('button', { name: 'Delete' }).click();
+  await page.getByRole('button', { name: 'Delete for good' }).click();
+  await page.waitForURL(/\/trials$/);
+});
+
 test('a ladder runs by itself, is confirmed by a fine design, and its setting is the one the load begins with', async ({
   page,
 }) => {

@@ -71,6 +71,32 @@ describe('why guesses are off', () => {
     expect(reason!.trend!.newest).toBeLessThan(0.12);
   });
 
+  it('needs twelve sound pieces of work, and five of a group', () => {
+    const slow = (count: number) => times(count, { ratio: 1.6, vinylName: 'Sticky' });
+    const well = (count: number) => times(count, { ratio: 1, vinylName: 'Plain' });
+    expect(explainGuesses(works(slow(12)))).toHaveLength(1);
+    // A clock that was forgotten is no piece of work.
+    expect(explainGuesses(works([...slow(11), { ratio: 50 }]))).toEqual([]);
+    expect(explainGuesses(works([...slow(5), ...well(8)]))[0]!.because).toMatchObject({ kind: 'vinyl' });
+    expect(explainGuesses(works([...slow(4), ...well(9)]))[0]!.because).toEqual({ kind: 'scatter' });
+  });
+
+  it('names no vinyl where none is known, and none where all is of one', () => {
+    const unnamed = [...times(8, { ratio: 1.6 }), ...times(8, { ratio: 1, vinylName: 'Plain' })];
+    expect(explainGuesses(works(unnamed))[0]!.because).not.toMatchObject({ kind: 'vinyl' });
+    const one = times(14, { ratio: 1.6, vinylName: 'Sticky' });
+    expect(explainGuesses(works(one))[0]!.because).toMatchObject({ kind: 'steady', ratio: 1.6 });
+  });
+
+  it('compares the oldest third with the newest by the day, in whatever order they are told', () => {
+    const early = works([...swing(5, 1, 0.1), ...swing(5, 1, 0.1), ...swing(5, 1, 0.4)]);
+    const [reason] = explainGuesses([...early].reverse());
+    expect(reason!.trend!.oldest).toBeLessThan(0.12);
+    expect(reason!.trend!.newest).toBeGreaterThan(0.25);
+    // Fourteen have thirds of four.
+    expect(explainGuesses(works([...swing(7, 1, 0.1), ...swing(7, 1, 0.4)]))[0]!.trend).toBeNull();
+  });
+
   it('tells each station, the worst guessed first', () => {
     const guesses = [...works(swing(12, 1, 0.1), 'cut'), ...works(swing(12, 1, 0.4), 'press')];
     expect(explainGuesses(guesses).map(({ station }) => station)).toEqual(['press', 'cut']);

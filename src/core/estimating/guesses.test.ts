@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { findGuessProblem, groupGuesses, sumGuesses, type Guess } from './guesses';
+import { findGuessProblem, groupGuesses, isAbsurd, sizeOf, sumGuesses, type Guess } from './guesses';
 
 const guess = (estimated: number, real: number, more: Partial<Guess> = {}): Guess => ({
   station: 'cut',
@@ -13,6 +13,7 @@ const guess = (estimated: number, real: number, more: Partial<Guess> = {}): Gues
 describe('what counts', () => {
   it.each([
     [19, 20, 'too-short'],
+    [20, 20, null],
     [100, 0, 'too-short'],
     [100, 801, 'forgotten'],
     [100, 800, null],
@@ -21,6 +22,23 @@ describe('what counts', () => {
   ] as const)('calculated %i s, took %i s: %s', (estimated, real, problem) => {
     expect(findGuessProblem({ estimated, real })).toBe(problem);
   });
+});
+
+it.each([
+  [299, 'under 5 min'],
+  [300, '5 to 30 min'],
+  [1800, '5 to 30 min'],
+  [1801, 'over 30 min'],
+])('work calculated at %i s is %s', (estimated, size) => expect(sizeOf({ estimated })).toBe(size));
+
+it.each([
+  [801, true],
+  [800, false],
+  [5, false],
+  [4.9, true],
+])('%d s against 100 that are usual is absurd: %s', (real, absurd) => {
+  expect(isAbsurd(real, 100)).toBe(absurd);
+  expect(isAbsurd(real, 0)).toBe(false);
 });
 
 describe('how good the guesses are', () => {
