@@ -11,7 +11,7 @@ export type StonesToSet = { readonly label: string; readonly count: number; read
 export const STONE_HEAT = { lowC: 155, highC: 165 } as const;
 const STONE_SECONDS = 12;
 
-export const nameStones = ({ label }: Pick<StonesToSet, 'label'>): string => `stones, ${label}`;
+const nameStones = ({ label }: Pick<StonesToSet, 'label'>): string => `stones, ${label}`;
 
 /** Brushing them into the template and lifting them is work of its own, with the stones' line of the cost. */
 export function setStones(stones: readonly StonesToSet[], way: Way): readonly PressStep[] {
