@@ -1,10 +1,9 @@
 // The lines of a cost for what a piece is made of: blank, artwork, vinyl and transfer tape.
 
 import { type Blank, type BlankSize, type ShopFigures, getKindFacts, getShopFigure } from '../materials';
-import { isDecal } from '../pressing';
+import { isDecal, type PressRecipe } from '../pressing';
 import { type Figure, figure, groupBy, type Minor, MM2_PER_M2 } from '../units';
 import { type ExactLine, line, type Named, nameLayer } from './cost-lines';
-import type { ItemSpec } from './item-cost-types';
 import type { LayerAreas, AreaBasis } from './layer-areas';
 
 /** `price`: what it is calculated at instead of the shelf's price. */
@@ -69,7 +68,11 @@ function computeFilmMm2(layers: readonly Laid[], { weedMarginMm }: Pick<ShopFigu
   return places.reduce((sum, own) => sum + largest(own, 'width') * largest(own, 'height'), 0);
 }
 
-type Decal = Pick<ItemSpec, 'blank' | 'recipe'> & { readonly layers: readonly Laid[] };
+type Decal = {
+  readonly blank: Blank;
+  readonly recipe?: PressRecipe | undefined;
+  readonly layers: readonly Laid[];
+};
 const isOnFilm = ({ blank, recipe }: Decal): boolean => recipe !== undefined && isDecal(recipe, blank);
 
 /** Clear film of one piece, minor units; 0 where it is no decal. */

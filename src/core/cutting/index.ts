@@ -3,14 +3,7 @@ export * from './cut-setting';
 export * from './test-reasons';
 export * from './judge-width';
 export * from './place-test';
-export {
-  FIGURE_CHOICES,
-  FIGURE_RANGE,
-  makeTestFigure,
-  TEST_FIGURES,
-  type FigureChoice,
-  type TestFigure,
-} from './test-figure';
+export { FIGURE_CHOICES, FIGURE_RANGE, makeTestFigure, TEST_FIGURES, type FigureChoice } from './test-figure';
 export { fitOwnFigure, type OwnFigureProblem } from './own-figure';
 export { readHpgl } from './read-hpgl';
 export { locateKnife, planKnifeRun, type KnifeRun } from './knife-run';
