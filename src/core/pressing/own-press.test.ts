@@ -49,6 +49,35 @@ describe('an own recipe', () => {
     expect(kinds(plan)).not.toContain('off-maker');
   });
 
+  it('of several is the one that most layers have, then the first; to five degrees, and within the maker’s window', () => {
+    const at = (temperatureC: number, id: number) => withOwn(`${id}`, { temperatureC }, { id });
+    const choose = (...vinyls: readonly Vinyl[]) =>
+      chooseOwnTemperature(
+        vinyls.map((one) => ({ vinyl: one })),
+        PLAIN_BLANK,
+      );
+    expect(choose(at(183, 1), at(185, 2), at(185, 3))).toBe(185);
+    expect(choose(at(185, 1), at(183, 2))).toBe(185);
+    expect(choose(at(180, 1), at(185, 2))).toBe(180);
+    expect(choose(at(179, 1), at(185, 2))).toBeNull();
+    // Their maker's window is 150 to 160.
+    expect(choose(at(160, 1), A)).toBe(160);
+    expect(choose(at(161, 1), A)).toBeNull();
+    expect(choose(at(149, 1), A)).toBeNull();
+  });
+
+  it('five degrees off it is pressed as it says, six off as its maker says', () => {
+    const wide = { press: { ...A.press!, highC: 195 } };
+    const secondsAt = (temperatureC: number) => {
+      const other = withOwn('B', { temperatureC, seconds: 30 }, { id: 31, ...wide });
+      const plan = planned({ front: [withOwn('A', {}, wide), withOwn('A2', {}, { id: 32, ...wide }), other] });
+      expect(plan.temperatureC).toBe(185);
+      return plan.steps.find(({ kind, vinylName }) => kind === 'press' && vinylName === 'B')!.seconds;
+    };
+    expect(secondsAt(190)).toBe(30);
+    expect(secondsAt(191)).toBe(12);
+  });
+
   it('suits a layer whose own recipe is a few degrees away, or whose maker allows it', () => {
     const near = withOwn('B', { temperatureC: 181, seconds: 9 }, { id: 31 });
     const plan = planned({ front: [withOwn('A'), near] });
