@@ -14,25 +14,31 @@ import { summarisePartEvents } from './tell-parts';
 
 /** From which lot, with which setting, and whether a test cut came out clean before. */
 function tellCuts(shop: ShopContext, { parts }: ReadOrder): ReadonlyMap<number, string> {
-  const ids = parts.flatMap(({ events }) =>
-    events.flatMap(({ kind, sessionId }) => (kind === 'cut' && sessionId) || []),
-  );
-  const cuts = ids.length > 0 ? loadCutsBooked(shop.db, [...new Set(ids)]) : [];
+  const events = parts.flatMap((part) => part.events.filter(({ kind }) => kind === 'cut'));
+  const ids = [...new Set(events.flatMap(({ sessionId }) => sessionId ?? []))];
+  const cuts = ids.length > 0 ? loadCutsBooked(shop.db, ids) : [];
+  const lotsOf = (id: number) => [
+    ...new Set(events.flatMap(({ sessionId, lotId }) => (sessionId === id && lotId) || [])),
+  ];
+  const hands = readHandCuts(shop.db, ids).map(({ sessionId, setting }) => ({
+    ...{ sessionId, setting, lotIds: lotsOf(sessionId) },
+    told: ', without a saved load',
+  }));
+  const loads = cuts.map(({ bookedSessionId, setting, lotId, tests }) => ({
+    ...{ sessionId: bookedSessionId!, setting, lotIds: [lotId] },
+    told: tests.at(-1)?.result === 'clean' ? ', tested clean' : '',
+  }));
+  const all = [...hands, ...loads];
   const codes = new Map(
-    loadLots(shop.db, [...new Set(cuts.map(({ lotId }) => lotId))]).map((lot) => [lot.id, lot.code]),
+    loadLots(shop.db, [...new Set(all.flatMap(({ lotIds }) => lotIds))]).map((lot) => [lot.id, lot.code]),
   );
-  const byHand = readHandCuts(shop.db, [...new Set(ids)]).map(
-    ({ sessionId, setting }) => [sessionId, `${describeSetting(setting)}, without a saved load`] as const,
-  );
-  return new Map([
-    ...byHand,
-    ...cuts.map((cut) => {
-      const code = codes.get(cut.lotId);
-      const tested = cut.tests.at(-1)?.result === 'clean' ? ', tested clean' : '';
-      const lot = code ? `offcut ${code}` : `lot ${cut.lotId}`;
-      return [cut.bookedSessionId!, `${lot} with ${describeSetting(cut.setting)}${tested}`] as const;
+  const nameLot = (id: number) => (codes.get(id) ? `offcut ${codes.get(id)}` : `lot ${id}`);
+  return new Map(
+    all.map(({ sessionId, setting, lotIds, told }) => {
+      const from = lotIds.map(nameLot).join(' and ') || 'what is not in the stock';
+      return [sessionId, `${from} with ${describeSetting(setting)}${told}`];
     }),
-  ]);
+  );
 }
 
 /** Temperature as it was read, seconds and peel of each vinyl, by the work that did it. */
