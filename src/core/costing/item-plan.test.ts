@@ -79,6 +79,31 @@ describe('variants, without copying', () => {
     ).toBe(2700);
   });
 
+  it('of another width than usual it is told which is usual; stones are made with it, without their prices', () => {
+    const made = (sizeName: string, own: Partial<ItemPlan['details']> = {}) =>
+      resolveVariant({ ...plan, details: { ...plan.details, ...own } }, { sizeName, colourName: 'white', options: [] });
+    expect(made('XL').placements.map(({ usualWidthMm }) => usualWidthMm)).toEqual([100, undefined]);
+    expect(made('S').placements.map(({ usualWidthMm }) => usualWidthMm)).toEqual([undefined, undefined]);
+    expect(made('S').stones).toBeUndefined();
+    const prices = { grossPrice: minor(180), templatePrice: minor(2400), templateUses: 40, tapePrice: minor(25) };
+    const stones = [{ label: 'clear', count: 48, diameterMm: 3, ...prices }];
+    expect(made('S', { stones }).stones).toEqual([{ label: 'clear', count: 48, diameterMm: 3 }]);
+  });
+
+  it('each vinyl that a colour swaps is swapped for its own; a rule without a price leaves it to the next', () => {
+    const variants = [
+      { sizeName: null, colourName: 'navy', price: null, swaps: [{ vinylId: 7, byVinylId: 9 }] },
+      {
+        ...{ sizeName: null, colourName: 'navy', price: minor(2600) },
+        swaps: [{ vinylId: 1, byVinylId: 2 }],
+      },
+    ];
+    const own = { ...plan, details: { ...plan.details, variants } };
+    const made = resolveVariant(own, { sizeName: 'S', colourName: 'navy', options: [] });
+    expect(made.placements[0]!.vinylIds).toEqual([2]);
+    expect(made.price).toBe(2600);
+  });
+
   it('an option that is there no more is left out, and all vinyls of any variant are known', () => {
     expect(resolveVariant(plan, { sizeName: 'S', colourName: 'white', options: [7] }).placements).toHaveLength(2);
     expect([...listVinylIds(plan)].sort()).toEqual([1, 2]);

@@ -180,7 +180,10 @@ export function resolveVariant(
     placements: [...plan.placements, ...chosen.map((option) => option.placement)].map(make),
     price: getVariantPrice({ price: plan.price, ...plan.details }, { sizeName, colourName, options }),
     recipe: plan.details.recipe,
-    ...(plan.details.stones.length > 0 ? { stones: plan.details.stones } : {}),
+    // Frozen with orders: what they cost is in the quote.
+    ...(plan.details.stones.length > 0
+      ? { stones: plan.details.stones.map(({ label, count, diameterMm }) => ({ label, count, diameterMm })) }
+      : {}),
   };
 }
 
