@@ -29,8 +29,9 @@ export const describeBed = ({
   ...(stretchFirst ? ['stretch it gently first'] : []),
   ...(sections ? [`in ${sections} sections, each over the edge of the last`] : []),
 ];
-export const describeStones = ({ stones }: PressStep, settings: FormatSettings): readonly string[] =>
-  stones
+/** What is laid on of stones; nothing of any other step. */
+export const describeStones = ({ kind, stones }: PressStep, settings: FormatSettings): readonly string[] =>
+  kind === 'stones' && stones
     ? [
         `${stones.count} of ${formatLength(stones.diameterMm, settings)}`,
         'brushed into the template, lifted with hot-fix tape',

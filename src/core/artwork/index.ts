@@ -32,9 +32,8 @@ export {
   type StepAction,
 } from './prepare/steps';
 export { findDots, type DotGroup } from './prepare/dots';
-export { makeCutLayer, type CutLayer } from './output/cut-sheet';
+export { listCutLines, makeCutLayer, type CutLayer } from './output/cut-sheet';
 export { computeTravel, orderContours, type CutPath } from './output/cut-order';
-export { listCutLines } from './output/cut-sheet';
 export { readCutLayer, type CutLayerWish } from './output/read-cut-layer';
 export { writeSvg } from './output/write-svg';
 export { writeDxf } from './output/write-dxf';

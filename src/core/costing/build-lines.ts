@@ -9,7 +9,7 @@ import type { ExactLine } from './cost-lines';
 import { extraLine, stoneLine } from './extra-lines';
 import type { ItemSpec, LayerEstimate, CostProblem } from './item-cost-types';
 import { computeLayerAreas, type LayerAreas } from './layer-areas';
-import { artworkLine, blankLine, filmLine, transferTapeLine, vinylLine } from './material-lines';
+import { artworkLine, blankLine, decalLine, transferTapeLine, vinylLine } from './material-lines';
 import { countLoads, countOnMat } from './mat-loads';
 import { overheadLine, packagingLine, returnsLine, spoilageLine } from './overhead-lines';
 import { takeOwnMinutes } from './own-minutes';
@@ -151,12 +151,12 @@ function listMaterialLines(
   const paid =
     spec.blankPrices && choosePrice(spec.blankPrices, spec.priceBasis ?? 'shelf', quantity, 'money', spec.offerIds);
   const drawing = artworkLine(spec.artwork);
-  const film = filmLine(spec, shop);
+  const decal = decalLine(spec, shop);
   return [
     blankLine(spec.blank, size, paid ?? null),
     ...(drawing ? [drawing] : []),
     ...vinyls,
-    ...(film ? [film] : []),
+    ...(decal ? [decal] : []),
     ...(spec.stones ?? []).map((field, index) => stoneLine(field, index, shop)),
     ...(spec.extras ?? []).map(extraLine),
   ];

@@ -16,7 +16,7 @@ export { getBladeMetre, getMatLoad, getPressWear, type WearPrices } from './wear
 export * from './mat-loads';
 export { REPLACING } from './overhead-lines';
 export { computePressSecond } from './work-lines';
-export { computeFilmCost, computeTapeCost } from './material-lines';
+export { computeDecalCost, computeTapeCost } from './material-lines';
 export * from './made-layers';
 export { chooseVinyls } from './choose-vinyls';
 export { checkMade, FINDING_STATIONS, type MadeFinding } from './check-made';

@@ -29,7 +29,7 @@ describe('what goes into it besides', () => {
     expect([line?.cash, line?.handsSeconds, line?.time]).toEqual([360 + 60 + 25, 60 + 144, 102]);
   });
 
-  it('a decal’s clear film: as large as the largest layer of each place, with its margin', () => {
+  it('a decal’s film and its tape: as large as the largest layer of each place, with its margin', () => {
     const [layer] = PLAIN_ITEM.layers;
     const sized = (width: number, height: number, place: string) => ({
       ...layer!,
@@ -37,17 +37,26 @@ describe('what goes into it besides', () => {
       measurement: { ...layer!.measurement, box: { x: 0, y: 0, width, height } },
     });
     const layers = [sized(80, 40, 'front'), sized(60, 50, 'front'), sized(20, 10, 'side')];
-    const shop = { ...PLAIN_SHOP, weedMarginMm: 5, decalFilmPerM2: 1000 };
+    const shop = { ...PLAIN_SHOP, weedMarginMm: 5, decalFilmPerM2: 1000, tapePerM2: 500, tapeUses: 2 };
     const cup = { ...PLAIN_ITEM.blank, fabric: 'enamel' as const, heating: 'wrap' as const };
-    const filmOf = (spec: ItemSpec) => {
+    const decalOf = (spec: ItemSpec) => {
       const cost = computeItemCost(spec, 1, shop);
-      return cost.ok ? cost.value.lines.find(({ id }) => id === 'film') : null;
+      return cost.ok ? cost.value.lines.find(({ id }) => id === 'decal') : null;
     };
     const recipe = { ...PLAIN_RECIPE, layers: 'on a decal film' as const };
-    // 90 × 60 mm and 30 × 20 mm, at a thousandth of a cent a mm².
-    expect(filmOf({ ...PLAIN_ITEM, blank: cup, layers, recipe })!.cash).toBe(6);
-    expect(filmOf({ ...PLAIN_ITEM, blank: cup, layers })).toBeUndefined();
-    expect(filmOf({ ...PLAIN_ITEM, layers, recipe })).toBeUndefined();
+    // 90 × 60 mm and 30 × 20 mm are 6,000 mm²: 6 of film at 10.00 the m²; 3 of tape at 5.00, used twice: 1.5.
+    const decal = decalOf({ ...PLAIN_ITEM, blank: cup, layers, recipe })!;
+    expect(decal.cash).toBe(8);
+    expect(decal.figure.parts!.map(({ label, value }) => [label, value])).toEqual([
+      ['Clear film', 6],
+      ['Transfer tape', 1.5],
+    ]);
+    expect(decal.figure.parts![0]!.parts!.map(({ label, value }) => [label, value]).slice(0, 2)).toEqual([
+      ['Film, front', 5400],
+      ['Film, side', 600],
+    ]);
+    expect(decalOf({ ...PLAIN_ITEM, blank: cup, layers })).toBeUndefined();
+    expect(decalOf({ ...PLAIN_ITEM, layers, recipe })).toBeUndefined();
   });
 
   it('stones are pressed with the rest: their closing, laying and peeling are in the press line', () => {

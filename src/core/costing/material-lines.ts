@@ -59,43 +59,58 @@ export const computeTapeCost = (boxMm2: number, shop: Pick<ShopFigures, 'tapePer
   ((boxMm2 / MM2_PER_M2) * shop.tapePerM2) / shop.tapeUses;
 
 type Laid = { readonly place?: string; readonly measurement: { readonly box: { width: number; height: number } } };
-
-/** Clear film under a decal, mm²: at each place as large as the largest of its layers, with the margin of the weed box. */
-function computeFilmMm2(layers: readonly Laid[], { weedMarginMm }: Pick<ShopFigures, 'weedMarginMm'>): number {
-  const places = [...groupBy(layers, ({ place }) => place ?? '').values()];
-  const largest = (own: readonly Laid[], side: 'width' | 'height') =>
-    Math.max(...own.map(({ measurement }) => measurement.box[side])) + 2 * weedMarginMm;
-  return places.reduce((sum, own) => sum + largest(own, 'width') * largest(own, 'height'), 0);
-}
-
 type Decal = {
   readonly blank: Blank;
   readonly recipe?: PressRecipe | undefined;
   readonly layers: readonly Laid[];
 };
-const isOnFilm = ({ blank, recipe }: Decal): boolean => recipe !== undefined && isDecal(recipe, blank);
 
-/** Clear film of one piece, minor units; 0 where it is no decal. */
-export const computeFilmCost = (decal: Decal, shop: ShopFigures): number =>
-  isOnFilm(decal) ? (computeFilmMm2(decal.layers, shop) * shop.decalFilmPerM2) / MM2_PER_M2 : 0;
+/** Clear film under a decal, by place: as large as the largest of its layers, with the weed margin. Empty for no decal. */
+function listFilms({ blank, recipe, layers }: Decal, shop: ShopFigures): readonly Figure[] {
+  if (!recipe || !isDecal(recipe, blank)) return [];
+  const margin = getShopFigure(shop, 'weedMarginMm');
+  return [...groupBy(layers, ({ place }) => place ?? '')].map(([place, own]) => {
+    const [width, height] = (['width', 'height'] as const).map((side) =>
+      figure(`Largest ${side}`, Math.max(...own.map(({ measurement }) => measurement.box[side])), 'mm', 'measured'),
+    ) as [Figure, Figure];
+    const area = (width.value + 2 * margin.value) * (height.value + 2 * margin.value);
+    return figure(place ? `Film, ${place}` : 'Film', area, 'mm²', 'computed', {
+      how: 'largest width × largest height of its layers, with the margin on each side',
+      parts: [width, height, margin],
+    });
+  });
+}
+
+const sumAreas = (areas: readonly Figure[]): number => areas.reduce((sum, { value }) => sum + value, 0);
+const priceFilm = (areaMm2: number, shop: ShopFigures): number => (areaMm2 / MM2_PER_M2) * shop.decalFilmPerM2;
+
+/** Clear film of one piece and the transfer tape it is set down with, minor units; 0 where it is no decal. */
+export function computeDecalCost(decal: Decal, shop: ShopFigures): number {
+  const areaMm2 = sumAreas(listFilms(decal, shop));
+  return priceFilm(areaMm2, shop) + computeTapeCost(areaMm2, shop);
+}
 
 /** Null where the item is no decal. */
-export function filmLine(decal: Decal, shop: ShopFigures): ExactLine | null {
-  if (!isOnFilm(decal)) return null;
-  const area = computeFilmMm2(decal.layers, shop);
+export function decalLine(decal: Decal, shop: ShopFigures): ExactLine | null {
+  const films = listFilms(decal, shop);
+  if (films.length === 0) return null;
+  const areaMm2 = sumAreas(films);
   return line({
-    id: 'film',
+    id: 'decal',
     stage: 'tape',
-    label: 'Clear decal film',
+    label: 'Decal: film and transfer tape',
     source: 'measured',
-    how: 'area of the film × its price',
-    cash: computeFilmCost(decal, shop),
+    how: 'film + tape of the same size ÷ its uses',
+    cash: computeDecalCost(decal, shop),
     parts: [
-      figure('Film', area, 'mm²', 'computed', {
-        how: 'as large as the largest layer of each place, with the weed margin',
-        parts: [getShopFigure(shop, 'weedMarginMm')],
+      figure('Clear film', priceFilm(areaMm2, shop), 'money', 'computed', {
+        how: 'area × price of a square metre',
+        parts: [...films, getShopFigure(shop, 'decalFilmPerM2')],
       }),
-      getShopFigure(shop, 'decalFilmPerM2'),
+      figure('Transfer tape', computeTapeCost(areaMm2, shop), 'money', 'computed', {
+        how: 'area × price of tape ÷ uses',
+        parts: [...films, getShopFigure(shop, 'tapePerM2'), getShopFigure(shop, 'tapeUses')],
+      }),
     ],
   });
 }

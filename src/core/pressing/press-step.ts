@@ -41,7 +41,7 @@ export type PressStep = {
   readonly isStencil?: true;
   /** Which part of sticking it on it is, where that is told part by part. */
   readonly apply?: ApplyPart;
-  /** How many stones are laid on, and how large they are. */
+  /** Of stones that are laid on or pressed: how many, and how large they are. */
   readonly stones?: { readonly count: number; readonly diameterMm: number };
   /** Sticking: a piece of transfer tape serves so often. */
   readonly tapeUses?: number;

@@ -18,15 +18,15 @@ export function setStones(stones: readonly StonesToSet[], way: Way): readonly Pr
   const { shop, recipe } = way;
   return stones.flatMap((field): readonly PressStep[] => {
     const vinylName = nameStones(field);
-    const { count, diameterMm } = field;
+    const named = { vinylName, stones: { count: field.count, diameterMm: field.diameterMm } };
     return [
-      { kind: 'stones', seconds: shop.pressPlaceSeconds, attended: true, vinylName, stones: { count, diameterMm } },
+      { kind: 'stones', seconds: shop.pressPlaceSeconds, attended: true, ...named },
       heat(way, {
         kind: 'press',
         seconds: closeFor(STONE_SECONDS, recipe),
         pressure: 'firm',
         covered: recipe.cover !== 'never',
-        vinylName,
+        ...named,
       }),
       ...peelOff('cold', vinylName, shop),
     ];

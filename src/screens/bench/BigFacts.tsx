@@ -69,7 +69,7 @@ function PressFacts({ view, parts }: FactsProps) {
   const line = findLine(view, parts[0]!);
   if (!line?.plan) return <p className="short">{line?.planProblem}</p>;
   const { steps } = line.plan;
-  const last = [...steps].reverse().find((step) => step.kind === 'press');
+  const last = [...steps].reverse().find((step) => step.kind === 'press' && !step.stones);
   if (!last)
     return (
       <div className="big">

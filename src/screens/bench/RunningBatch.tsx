@@ -72,14 +72,14 @@ export function RunningBatch({ station, view, parts, running, nowMs, pending, on
         <StepCard
           run={run}
           panel={
-            weed?.panel ??
-            (byHand ? (
-              <HandSetting sessionId={running.id} hand={byHand} />
-            ) : placed ? (
-              <PlacePanel {...placed} />
-            ) : (
-              heated !== undefined && <NotHotYet press={press.press} />
-            ))
+            weed?.panel ?? (
+              <StepPanel
+                sessionId={running.id}
+                byHand={byHand}
+                placed={placed}
+                press={heated === undefined ? null : press.press}
+              />
+            )
           }
           isPictured={weed !== null || placed !== null}
           action={weed?.action ?? null}
@@ -101,12 +101,29 @@ export function RunningBatch({ station, view, parts, running, nowMs, pending, on
   );
 }
 
+type PanelProps = {
+  readonly sessionId: number;
+  readonly byHand: RunningSession['byHand'][number] | null;
+  readonly placed: Placed | null;
+  /** Null where nothing is heated now. */
+  readonly press: Parameters<typeof NotHotYet>[0]['press'];
+};
+
+/** What is seen or said before the next step: a setting, a picture of where it goes, a press that is not hot yet. */
+function StepPanel({ sessionId, byHand, placed, press }: PanelProps) {
+  if (byHand) return <HandSetting sessionId={sessionId} hand={byHand} />;
+  if (placed) return <PlacePanel {...placed} />;
+  return press && <NotHotYet press={press} />;
+}
+
+type Placed = { readonly lineId: number; readonly place: string | null };
+
 /** What is laid out, placed or looked at now; null at any other step. */
-function findPlaced(run: BatchRun | null): { readonly lineId: number; readonly place: string | null } | null {
+function findPlaced(run: BatchRun | null): Placed | null {
   if (run?.instruction.kind === 'look' && run.piece) return { lineId: run.piece.lineId, place: null };
   if (run?.instruction.kind !== 'press' || !run.piece) return null;
   const { kind, place = null } = run.instruction.step;
-  return kind === 'lay-out' || kind === 'place' ? { lineId: run.piece.lineId, place } : null;
+  return kind === 'lay-out' || kind === 'place' || kind === 'stones' ? { lineId: run.piece.lineId, place } : null;
 }
 
 type EndsProps = Pick<Props, 'running' | 'pending' | 'parts' | 'onStop' | 'onSpoil'> & {

@@ -1,7 +1,7 @@
 // What a finished piece of work wears: blade and mat when it is cut; cover sheet, pillow and transfer tape at the press.
 
 import {
-  computeFilmCost,
+  computeDecalCost,
   computeTapeCost,
   countOnMat,
   getBladeMetre,
@@ -83,8 +83,8 @@ export function bookPressWear(shop: ShopContext, work: BenchWork): WearCosts {
   return new Map(
     pieces.flatMap(({ parts, line, pressCycles: own }) => {
       const { cover, pillow, heatTape } = getPressWear(own, getPressedBlank(line.blank, line.made.recipe), figures);
-      const film = computeFilmCost({ ...line.made, layers: line.layers, blank: line.blank }, figures);
-      const each = (cover + pillow + heatTape + film) / parts.length;
+      const decal = computeDecalCost({ ...line.made, layers: line.layers, blank: line.blank }, figures);
+      const each = (cover + pillow + heatTape + decal) / parts.length;
       return parts.map((part) => [part.id, each + getTape(line.layers[part.layerIndex], figures)] as const);
     }),
   );

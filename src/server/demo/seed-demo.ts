@@ -135,13 +135,13 @@ export async function seedDemo(db: Database, nowMs: number, { withPast = false }
   const timeZone = Intl.DateTimeFormat().resolvedOptions().timeZone;
   const ids: Ids = { vinyls: new Map(), blanks: new Map(), artworks: new Map(), items: new Map() };
   const seed: Seed = { folder, file, shop, clock, ids };
+  // They load beside the measuring: who opens the demo waits less.
+  if (withPast) wakeThreads(null);
   insertShop(db, { ...file.identity, timeZone, simulated: true }, { ...DEFAULT_SHOP_FIGURES, ...file.figures });
   seedShelf(seed);
   for (const channel of file.channels) addChannel(shop, parseInput(channelInput, { ...NO_FEES, ...channel }));
   await seedArtworks(seed);
   for (const item of file.items) await seedItem(seed, item);
-  // The measuring has its own thread; all others load beside the months that are lived through.
-  if (withPast) wakeThreads(null);
   const stock = beginStock(shop, clock, nowMs);
   if (withPast) seedPast(stock, ids);
   for (const order of file.orders) await seedOrder({ shop, clock, order, items: ids.items, nowMs });

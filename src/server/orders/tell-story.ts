@@ -21,11 +21,15 @@ function tellCuts(shop: ShopContext, { parts }: ReadOrder): ReadonlyMap<number, 
     ...new Set(events.flatMap(({ sessionId, lotId }) => (sessionId === id && lotId) || [])),
   ];
   const hands = readHandCuts(shop.db, ids).map(({ sessionId, setting }) => ({
-    ...{ sessionId, setting, lotIds: lotsOf(sessionId) },
+    sessionId,
+    setting,
+    lotIds: lotsOf(sessionId),
     told: ', without a saved load',
   }));
   const loads = cuts.map(({ bookedSessionId, setting, lotId, tests }) => ({
-    ...{ sessionId: bookedSessionId!, setting, lotIds: [lotId] },
+    sessionId: bookedSessionId!,
+    setting,
+    lotIds: [lotId],
     told: tests.at(-1)?.result === 'clean' ? ', tested clean' : '',
   }));
   const all = [...hands, ...loads];

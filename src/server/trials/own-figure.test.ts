@@ -5,7 +5,6 @@ import { eachFresh, refusalOf, type TestShop } from '../../../test/demo-shop';
 import { readHpgl } from '../../core/cutting/index';
 import { boundPoints } from '../../core/geometry/index';
 import { ladderInput, ladderStepInput } from '../../core/input/index';
-import { findVinyl } from '../../data/shelf-store';
 import { findLot } from '../../data/stock-store';
 import { groupOf, LABEL_BLACK } from '../cut-sheets/cut-load-examples';
 import { findCutter } from '../devices';
@@ -68,14 +67,23 @@ it('sends the drawing to the cutter in the figure’s square, and the net for th
   expect(readLines().length).toBeGreaterThan(30);
 });
 
-it('is the drawing as it was, and goes with its ladder', async () => {
+it('stays the drawing as it was, whatever becomes of that, and goes with its ladder', async () => {
   const id = await begin({ figure: 'own', artworkId: artwork.id });
+  const readLines = watchLines();
+  const { setting } = loadLadder(shop, id);
+  const cut = () => takeLadderStep(shop, id, 'cut', parseInput(ladderStepInput, { setting }));
+  cut();
+  const first = readLines();
+  shop.db.$client.exec(`update artworks set name = 'Another', steps = '[]' where id = ${artwork.id}`);
+  shop.db.$client.exec(`update artwork_originals set original = x'3c7376672f3e' where artwork_id = ${artwork.id}`);
+  expect(loadLadder(shop, id).figureName).toBe(artwork.name);
+  shop.clock.ms += HOUR_MS;
+  cut();
+  expect(readLines()).toHaveLength(first.length);
+  const kept = () => shop.db.$client.prepare('select count(*) from own_figures').pluck().get();
+  expect(kept()).toBe(1);
   removeLadder(shop, id);
-  expect(findVinyl(shop.db, vinylId)).not.toBeNull();
-  expect((await refusalOf(() => loadLadder(shop, id))).code).toBe('not-found');
-  // Its number may be given anew: what it cut is not the next one's.
-  const next = await begin({ figure: 'star' });
-  expect(loadLadder(shop, next).figureName).toBeNull();
+  expect(kept()).toBe(0);
 });
 
 it('asks which drawing, and says where there is none', async () => {
