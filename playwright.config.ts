@@ -7,14 +7,14 @@ export default defineConfig({
   workers: 1,
   retries: 0,
   // These only end what hangs: how fast a page is is a matter of the benches, and a busy machine is no fault of the page.
-  timeout: 300_000,
-  expect: { timeout: 30_000 },
+  timeout: 600_000,
+  expect: { timeout: 60_000 },
   forbidOnly: true,
   reporter: [['list'], ['json']],
   use: {
     viewport: { width: 1280, height: 800 },
     trace: 'off',
-    actionTimeout: 30_000,
+    actionTimeout: 60_000,
     launchOptions: {
       executablePath: process.env['CHIRAL_CHROMIUM'] ?? '/usr/bin/chromium',
       args: [

@@ -1,10 +1,17 @@
 // The look: liner, sheet, ink and one accent; hairlines, no shadows, 2 px corners. Light and dark.
 
 import { createTheme } from '@mui/material/styles';
+import type { MouseEvent } from 'react';
 import { COLOURS } from './tokens';
 
 const HEADING = "'Bricolage Grotesque Variable', 'Trebuchet MS', sans-serif";
 const TEXT = "'Atkinson Hyperlegible Next Variable', Verdana, sans-serif";
+
+/**
+ * A list that finds no room beneath its field opens over it. A press of half a second on the field would then pick what
+ * happens to come to lie beneath the pointer, without a word: here only a press on a choice itself picks it.
+ */
+const ignoreSlowPress = (event: MouseEvent): void => event.stopPropagation();
 
 export const theme = createTheme({
   cssVariables: { colorSchemeSelector: '[data-theme="%s"]' },
@@ -56,6 +63,7 @@ export const theme = createTheme({
     MuiPaper: { styleOverrides: { root: { backgroundImage: 'none' } } },
     MuiDialog: { styleOverrides: { paper: { border: '1px solid var(--mui-palette-text-primary)' } } },
     MuiTextField: { defaultProps: { size: 'small' } },
+    MuiSelect: { defaultProps: { MenuProps: { slotProps: { list: { onMouseUpCapture: ignoreSlowPress } } } } },
     MuiTableCell: {
       styleOverrides: {
         root: { padding: '7px 10px', borderColor: 'var(--mui-palette-divider)' },

@@ -67,6 +67,20 @@ test('a trial side by side turns the verdict of Compare, and deleted it turns ba
   await expect(compared).toHaveText(before);
 });
 
+test('a slow press on a choice opens it, and picks nothing', async ({ page }) => {
+  await open(page, `${server.address}/trials`);
+  await page.getByRole('button', { name: 'Try side by side' }).click();
+  const vinyl = page.getByRole('group', { name: 'Candidate 2' }).getByRole('combobox', { name: 'Vinyl' });
+  await vinyl.hover();
+  await page.mouse.down();
+  const slate = page.getByRole('option', { name: 'Tarn Smooth, slate' });
+  await expect(slate).toBeVisible();
+  await page.waitForTimeout(800);
+  await page.mouse.up();
+  await slate.click();
+  await expect(vinyl).toHaveText('Tarn Smooth, slate');
+});
+
 test('what is typed of a sheet stays through a reload', async ({ page }) => {
   await begin(page);
   const slate = sheetOf(page, /^Tarn Smooth, slate/);
