@@ -21,7 +21,7 @@ export const onRequest: MiddlewareHandler = async ({ request }, next) => {
   if (response.status === 404 && isApi(request) && !response.headers.has('content-type'))
     return secure(refuse('invalid', { reason: 'wrong-method', method: request.method }, 405), []);
   if (!response.headers.get('content-type')?.startsWith('text/html')) return secure(response, []);
-  const { html, policy } = tidyPage(putScreensIn(await response.text(), request));
+  const { html, policy } = takePolicyOut(putScreensIn(await response.text(), request));
   const scriptHashes = readScriptHashes(response.headers.get('content-security-policy') ?? policy);
   const headers = new Headers(response.headers);
   headers.delete('content-length');
@@ -50,22 +50,14 @@ function readScriptHashes(policy: string): readonly string[] {
   return (/script-src([^;]*)/.exec(policy)?.[1] ?? '').match(/'sha(256|384|512)-[^']+'/g) ?? [];
 }
 
-/**
- * Moves the styles of components into the head, so that the first paint has them; the built-in policy goes into the
- * header instead.
- */
-function tidyPage(page: string): { html: string; policy: string } {
+/** The built-in policy goes into the header instead. */
+function takePolicyOut(page: string): { html: string; policy: string } {
   let policy = '';
-  let html = page.replace(/<meta http-equiv="content-security-policy" content="([^"]*)">/i, (_, found: string) => {
+  const html = page.replace(/<meta http-equiv="content-security-policy" content="([^"]*)">/i, (_, found: string) => {
     policy = found;
     return '';
   });
-  const styles = new Set<string>();
-  html = html.replace(/<style data-emotion="[^"]*">[\s\S]*?<\/style>/g, (style) => {
-    styles.add(style);
-    return '';
-  });
-  return { html: html.replace('</head>', `${[...styles].join('')}</head>`), policy };
+  return { html, policy };
 }
 
 function secure(response: Response, scriptHashes: readonly string[]): Response {

@@ -15,6 +15,7 @@ import { KeyListContext, useKeys, type KeyBinding } from './keys';
 import { setCookie, SettingsProvider, toSettings, useSettings } from './settings';
 import { Themed } from './Themed';
 import { takeTypedEarly } from './typed-early';
+import { useMounted } from './use-mounted';
 import { VIEWS, type ViewName } from './view-list';
 import { Icon } from './Icon';
 import { late } from './late';
@@ -207,9 +208,11 @@ export function useServerNow(startMs: number, everyMs = 1000): number {
   return now;
 }
 
+/** Not drawn by the server: what it drew a while ago may be shown again. */
 function Now({ startMs }: { startMs: number }) {
   const settings = useSettings();
-  return <span>{formatInstant(useServerNow(startMs, 20_000), settings)}</span>;
+  const now = useServerNow(startMs, 20_000);
+  return <span>{useMounted() ? formatInstant(now, settings) : '\u00a0'}</span>;
 }
 
 export const RUNNING_KEY = ['running'] as const;

@@ -3,14 +3,30 @@
 // through letter by letter three times.
 
 import { useMemo, type ComponentType } from 'react';
+import type { FrameView } from '../../views/frame';
 
-/** A name that Astro does not see, so that it writes nothing of it. */
+/** Names that Astro does not see, so that it writes nothing of them. */
 const TEXT = Symbol('JSON of the props');
+const DRAWN_FROM = Symbol('what the screen’s looks rest on');
 
 /** The JSON of a screen's props; it knows of which, so that a page can't hand over another's. */
-export type PageData<Props> = { readonly [TEXT]?: string; readonly of?: Props };
+export type PageData<Props> = {
+  readonly [TEXT]?: string;
+  readonly [DRAWN_FROM]?: string | null;
+  readonly of?: Props;
+};
 
-export const toPageData = <Props extends object>(props: Props): PageData<Props> => ({ [TEXT]: JSON.stringify(props) });
+export function toPageData<Props extends object>(props: Props): PageData<Props> {
+  const { frame, ...rest } = props as { readonly frame?: FrameView };
+  const text = JSON.stringify(rest);
+  if (!frame) return { [TEXT]: text, [DRAWN_FROM]: null };
+  const others = text === '{}' ? '}' : `,${text.slice(1)}`;
+  return { [TEXT]: `{"frame":${JSON.stringify(frame)}${others}`, [DRAWN_FROM]: tellLooks(frame, text) };
+}
+
+/** The clock on the wall shows only in the browser; running timers, and a first start, show the time at once. */
+const tellLooks = ({ shop, system, running }: FrameView, rest: string): string | null =>
+  running.length > 0 || !shop.confirmed ? null : `${system} ${JSON.stringify(shop)} ${rest}`;
 
 const ELEMENT_ID = 'page-data';
 let textOfPage: string | null = null;
@@ -21,9 +37,11 @@ const readPage = (): string => (textOfPage ??= document.getElementById(ELEMENT_I
 /** Nothing in it ends the element. */
 const toScriptText = (json: string): string => json.replaceAll('<', '\\u003c');
 
-/** The screen as an island, one a page: `data` in place of its props. */
+type PageProps<Props> = { readonly data: PageData<Props> };
+
+/** The screen as an island, one a page: `data` in place of its props. What draws it fills the element for its data. */
 export function asPage<Props extends object>(Screen: ComponentType<Props>) {
-  return function Page({ data }: { readonly data: PageData<Props> }) {
+  function Page({ data }: PageProps<Props>) {
     const given = data[TEXT];
     const props = useMemo(() => JSON.parse(given ?? readPage()) as Props, [given]);
     return (
@@ -33,9 +51,13 @@ export function asPage<Props extends object>(Screen: ComponentType<Props>) {
           id={ELEMENT_ID}
           type="application/json"
           suppressHydrationWarning
-          dangerouslySetInnerHTML={{ __html: given === undefined ? '' : toScriptText(given) }}
+          dangerouslySetInnerHTML={{ __html: '' }}
         />
       </>
     );
-  };
+  }
+  return Object.assign(Page, {
+    drawnFrom: ({ data }: PageProps<Props>): string | null => data[DRAWN_FROM] ?? null,
+    writeData: ({ data }: PageProps<Props>): string => toScriptText(data[TEXT] ?? 'null'),
+  });
 }
