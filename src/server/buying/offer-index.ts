@@ -2,10 +2,11 @@
 // on changes.
 
 import { findOffers, loadOffers, readOfferStamp, type StoredOffer } from '../../data/offer-store';
-import { readShelfStamp } from '../../data/shelf-store';
 import { loadSuppliers } from '../../data/supplier-store';
 import type { OfferPage, OffersView } from '../../views/offers';
 import type { ShopContext } from '../context';
+import { rememberUntilChange } from '../remember';
+import { readStampOfShelf } from '../stock/shelf-stamp';
 import { loadGround, toSupplierView, viewOffer, type Ground } from './view-offer';
 
 type OfferSort = 'unit' | 'name' | 'newest';
@@ -43,8 +44,8 @@ const indexes = new WeakMap<ShopContext['db'], Index>();
 function readIndex(shop: ShopContext, ground: Ground): Index {
   const { suppliers, needed, figures } = ground;
   const stamp = JSON.stringify([
-    readOfferStamp(shop.db),
-    readShelfStamp(shop.db),
+    rememberUntilChange(shop, 'stamp of offers', () => readOfferStamp(shop.db)),
+    readStampOfShelf(shop),
     suppliers.map(({ id, version }) => [id, version]),
     figures.cutterEdgeMm,
     [...needed].sort(),

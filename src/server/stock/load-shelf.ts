@@ -9,10 +9,11 @@ import {
 } from '../../core/materials/index';
 import { parseKey } from '../../core/stock/index';
 import type { Figure } from '../../core/units/index';
-import { findVinyl, loadBlanks, loadVinyls, readShelfStamp, type StoredVinyl } from '../../data/shelf-store';
+import { findVinyl, loadBlanks, loadVinyls, type StoredVinyl } from '../../data/shelf-store';
 import { loadStockedKeys } from '../../data/stock-store';
 import type { ShelfPage } from '../../views/shelf';
 import type { ShopContext } from '../context';
+import { readStampOfShelf } from './shelf-stamp';
 
 /** All that are on the shelf, and what of them costs least and most by the square metre. */
 type Shelf = {
@@ -24,7 +25,7 @@ const cache = new WeakMap<ShopContext['db'], Shelf & { readonly stamp: string }>
 
 /** Kept until one changes: searching asks for them with each letter. */
 function readShelf(shop: ShopContext): Shelf {
-  const stamp = JSON.stringify(readShelfStamp(shop.db));
+  const stamp = readStampOfShelf(shop);
   const known = cache.get(shop.db);
   if (known?.stamp === stamp) return known;
   const vinyls = loadVinyls(shop.db);

@@ -6,6 +6,7 @@ import { loadLotEvidence } from '../../data/lot-evidence-store';
 import type { StoredLot } from '../../data/stock-store';
 import type { LotView } from '../../views/stock';
 import type { ShopContext } from '../context';
+import { rememberUntilChange } from '../remember';
 
 type LotTries = NonNullable<LotView['tried']>;
 export const NO_TRIES: ReadonlyMap<number, LotTries> = new Map();
@@ -33,17 +34,17 @@ export const toLotView = (
 });
 
 /** What was cut of the lots of a vinyl, and failed; of other things nothing. */
-export function sumTries({ db }: ShopContext, key: string): ReadonlyMap<number, LotTries> {
+export function sumTries(shop: ShopContext, key: string): ReadonlyMap<number, LotTries> {
   const thing = parseKey(key);
   if (thing?.kind !== 'vinyl') return NO_TRIES;
-  const byLot = groupBy(loadLotEvidence(db, [thing.vinylId]), ({ lotId }) => lotId);
-  return new Map(
-    [...byLot].map(([lotId, own]) => [
-      lotId,
-      {
-        tries: own.reduce((sum, { tries }) => sum + tries, 0),
-        failures: own.reduce((sum, { failures }) => sum + failures, 0),
-      },
-    ]),
-  );
+  return rememberUntilChange(shop, `tries of lots of ${key}`, () => {
+    const byLot = groupBy(loadLotEvidence(shop.db, [thing.vinylId]), ({ lotId }) => lotId);
+    const sum = (counts: readonly number[]): number => counts.reduce((all, count) => all + count, 0);
+    return new Map(
+      [...byLot].map(([lotId, own]) => [
+        lotId,
+        { tries: sum(own.map(({ tries }) => tries)), failures: sum(own.map(({ failures }) => failures)) },
+      ]),
+    );
+  });
 }

@@ -1,11 +1,12 @@
 // What the keys of stock, offers and needs stand for.
 
 import { keyOf, parseKey, type Supply } from '../../core/stock';
-import { loadBlanks, loadVinyls, readShelfStamp } from '../../data/shelf-store';
+import { loadBlanks, loadVinyls } from '../../data/shelf-store';
 import { loadSupplies } from '../../data/supply-store';
 import type { ThingView } from '../../views/stock';
 import type { ShopContext } from '../context';
 import { ShopError } from '../errors';
+import { readStampOfShelf } from './shelf-stamp';
 import { SUPPLY_TINT, UNCHOSEN } from '../../theme/tokens';
 
 type Known = {
@@ -17,7 +18,7 @@ const known = new WeakMap<ShopContext['db'], Known>();
 
 /** Kept until a vinyl, blank or supply changes: every list of stock and offers asks for it. */
 function readThings(shop: ShopContext): Known {
-  const stamp = JSON.stringify(readShelfStamp(shop.db));
+  const stamp = readStampOfShelf(shop);
   const before = known.get(shop.db);
   if (before?.stamp === stamp) return before;
   const things = {
