@@ -14,15 +14,12 @@ export type DrawnScreen = {
 
 /** Characters of HTML and styles in all: about twenty-five long pages. */
 const MOST_KEPT = 4_000_000;
-const MOST_SEEN = 500;
 
 const kept = new LRUCache<string, DrawnScreen>({
   maxSize: MOST_KEPT,
   maxEntrySize: MOST_KEPT / 8,
   sizeCalculation: ({ html, styles }) => html.length + styles.length + 1,
 });
-/** What was drawn once: much of it, as the bench with its clocks, never comes again and would push out what does. */
-const seen = new LRUCache<string, true>({ max: MOST_SEEN });
 
 const numbers = new WeakMap<ComponentType<object>, number>();
 let screens = 0;
@@ -46,7 +43,6 @@ export function drawOrKeep(
   const before = kept.get(name);
   if (before) return before;
   const drawn = draw();
-  if (seen.has(name)) kept.set(name, drawn);
-  else seen.set(name, true);
+  kept.set(name, drawn);
   return drawn;
 }

@@ -24,9 +24,11 @@ export function toPageData<Props extends object>(props: Props): PageData<Props> 
   return { [TEXT]: `{"frame":${JSON.stringify(frame)}${others}`, [DRAWN_FROM]: tellLooks(frame, text) };
 }
 
-/** The clock on the wall shows only in the browser; running timers, and a first start, show the time at once. */
+/** Null where the server draws the time: of a timer, of the day, at a first start. The clock on the wall only the browser draws. */
 const tellLooks = ({ shop, system, running }: FrameView, rest: string): string | null =>
-  running.length > 0 || !shop.confirmed ? null : `${system} ${JSON.stringify(shop)} ${rest}`;
+  running.length > 0 || !shop.confirmed || rest.includes('"nowMs":')
+    ? null
+    : `${system} ${JSON.stringify(shop)} ${rest}`;
 
 const ELEMENT_ID = 'page-data';
 let textOfPage: string | null = null;
