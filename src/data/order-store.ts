@@ -202,6 +202,7 @@ function loadPartEvents(db: Database, orderIds: readonly number[]): ReadonlyMap<
         blankLost: partEvents.blankLost,
         recut: partEvents.recut,
         sessionId: partEvents.sessionId,
+        lotId: partEvents.lotId,
         vinylCost: partEvents.vinylCost,
         blankCost: partEvents.blankCost,
         wearCost: partEvents.wearCost,

@@ -52,9 +52,31 @@ describe('without a saved load', () => {
     setByHand(shop, id, { vinylId, setting: OWN });
     expect(handCuts()).toEqual([{ vinylId, setting: OWN }]);
     finishSession(shop, id, 'done');
-    const from = /cut from (lot \d+|offcut [\w-]+|what is not in the stock) with 123 g, .*, without a saved load$/;
+    const from = /cut from lot \d+ with 123 g, .*, without a saved load$/;
     expect(told().filter((text) => from.test(text))).toHaveLength(1);
     expect(loadRunning(shop).filter(({ station }) => station === 'cut')).toEqual([]);
+  });
+
+  it('each vinyl of the work is told with its own setting and lot', () => {
+    const open = listBenchParts(shop).filter(({ state }) => state === 'to-cut');
+    const inTwo = open.find((one) =>
+      open.some((other) => other.pieceId === one.pieceId && other.vinylId !== one.vinylId),
+    )!;
+    const parts = open.filter(({ pieceId }) => pieceId === inTwo.pieceId);
+    partIds = parts.map(({ partId }) => partId);
+    vinylId = inTwo.vinylId;
+    const id = start();
+    setByHand(shop, id, { vinylId, setting: OWN });
+    const cuts = handCuts();
+    expect(cuts.length).toBeGreaterThan(1);
+    finishSession(shop, id, 'done');
+    const [line] = told().filter((text) => text.includes('without a saved load'));
+    const ways = line!.split('; ');
+    expect(ways.map((way) => Number(/ with (\d+) g/.exec(way)![1])).sort()).toEqual(
+      cuts.map(({ setting }) => setting.forceGrams).sort(),
+    );
+    const lots = ways.map((way) => /(lot \d+|not in the stock)/.exec(way)![1]);
+    expect(new Set(lots).size).toBe(cuts.length);
   });
 
   it('a setting of work that is over, or of a vinyl that is not cut in it, is refused', async () => {
