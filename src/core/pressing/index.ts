@@ -1,7 +1,7 @@
 // Press plans.
 export { planPressing, labelStep, toPressInput, type PressPlan } from './press-plan';
 export { listPressAmounts, PRESS_FIGURES, type PressAmounts } from './press-amounts';
-export type { PressCaution } from './press-cautions';
+export { findStepCautions, type PressCaution } from './press-cautions';
 export { listFittingVinyls, type PressProblem } from './safe-window';
 export * from './press-recipe';
 export { compareSchools, SCHOOL_OPTIONS, type SchoolChange, type SchoolSwitch } from './compare-schools';

@@ -3,6 +3,7 @@
 import { getKindFacts, type Blank, type Peel, type Vinyl } from '../materials';
 import type { LayerHeat } from './heat-load';
 import { isHotter, type PressRecipe } from './press-recipe';
+import type { PressStep } from './press-step';
 import { getSettingAt } from './own-press';
 import { STONE_HEAT, type StonesToSet } from './set-stones';
 import { getHeat, getLimit } from './safe-window';
@@ -34,6 +35,12 @@ export type PressCaution =
   | { readonly kind: 'small-stones' }
   | { readonly kind: 'stones-unset' }
   | { readonly kind: 'stones-off'; readonly ownC: number; readonly lowC: number; readonly highC: number };
+
+/** Those of one step, to be said with it: the others are of the whole piece. */
+export const findStepCautions = (
+  { stones }: Pick<PressStep, 'stones'>,
+  cautions: readonly PressCaution[],
+): readonly PressCaution[] => (stones ? cautions.filter(({ kind }) => kind === 'stones-off') : []);
 
 const CURE_HOURS = 24;
 /** Thicker stacks on one carrier do not lie flat. */

@@ -2,6 +2,7 @@
 
 import { describe, expect, it } from 'vitest';
 import { PLAIN_BLANK } from '../../../test/worked-example';
+import { findStepCautions } from './press-cautions';
 import { kindOf, kinds, lines, planned, planOf, pressed } from './press-examples';
 
 const CLEAR = { label: 'clear', count: 48, diameterMm: 3 };
@@ -67,6 +68,10 @@ describe('stones', () => {
     const plan = planned({ front: [low] }, {}, { stones: [CLEAR] });
     expect(plan.temperatureC).toBe(125);
     expect(plan.cautions).toContainEqual({ kind: 'stones-off', ownC: 125, lowC: 155, highC: 165 });
+    // At their own steps, and at no other.
+    const told = plan.steps.map((step) => findStepCautions(step, plan.cautions).map(({ kind }) => kind));
+    expect(told.filter((own) => own.length > 0)).toEqual([['stones-off'], ['stones-off']]);
+    expect(plan.steps.filter((_, at) => told[at]!.length > 0).map(({ kind }) => kind)).toEqual(['stones', 'press']);
     const own = { temperatureC: 185, seconds: 8 };
     expect(kinds(planned({ front: [WIDE] }, { ownHeat: own }, { stones: [CLEAR] }))).toContain('stones-off');
     expect(kinds(planned({ front: [WIDE] }, {}, { stones: [CLEAR] }))).not.toContain('stones-off');

@@ -5,11 +5,11 @@ import type { Station } from '../../core/orders';
 import { formatLength } from '../../core/units';
 import type { BenchLineView, BenchPartView, BenchView } from '../../views/bench';
 import { describePressStep } from '../../wording/press-steps';
-import { describeCaution } from '../../wording/problems';
 import { InTheWay } from '../shared/InTheWay';
 import { Picture } from '../shared/Picture';
 import { useSettings } from '../shared/settings';
 import { Caution } from './Caution';
+import { PressCautions } from './PressCautions';
 
 export function BatchDetail({
   station,
@@ -82,16 +82,9 @@ const CUT_CAUTION =
 
 /** What to take care of at this station. */
 function Cautions({ station, line }: { readonly station: Station; readonly line: BenchLineView }) {
-  const settings = useSettings();
   switch (station) {
     case 'press':
-      return (line.plan?.cautions ?? []).map((caution) => (
-        <Caution
-          key={JSON.stringify(caution)}
-          name={`press ${JSON.stringify(caution)}`}
-          full={describeCaution(caution, settings)}
-        />
-      ));
+      return <PressCautions cautions={line.plan?.cautions ?? []} />;
     case 'weed':
       return <Caution name="weed" full={WEED_CAUTION} />;
     case 'cut':

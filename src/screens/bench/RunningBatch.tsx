@@ -2,6 +2,7 @@
 
 import Button from '@mui/material/Button';
 import type { Station } from '../../core/orders';
+import { findStepCautions, type PressCaution } from '../../core/pressing';
 import type { ProgressStep } from '../../core/scheduling';
 import { formatClock, formatDuration } from '../../core/units';
 import type { BenchPartView, BenchView } from '../../views/bench';
@@ -11,6 +12,7 @@ import { useMounted } from '../shared/use-mounted';
 import { useSettings } from '../shared/settings';
 import { late } from '../shared/late';
 import { BigFacts } from './BigFacts';
+import { PressCautions } from './PressCautions';
 import { NotHotYet, PressBar } from './PressBar';
 import { SoundChoice } from './SoundChoice';
 import { StepCard } from './StepCard';
@@ -78,6 +80,7 @@ export function RunningBatch({ station, view, parts, running, nowMs, pending, on
                 byHand={byHand}
                 placed={placed}
                 press={heated === undefined ? null : press.press}
+                cautions={listCautions(run, view)}
               />
             )
           }
@@ -107,13 +110,24 @@ type PanelProps = {
   readonly placed: Placed | null;
   /** Null where nothing is heated now. */
   readonly press: Parameters<typeof NotHotYet>[0]['press'];
+  /** Of this step alone. */
+  readonly cautions: readonly PressCaution[];
 };
 
 /** What is seen or said before the next step: a setting, a picture of where it goes, a press that is not hot yet. */
-function StepPanel({ sessionId, byHand, placed, press }: PanelProps) {
+function StepPanel({ sessionId, byHand, placed, press, cautions }: PanelProps) {
   if (byHand) return <HandSetting sessionId={sessionId} hand={byHand} />;
-  if (placed) return <PlacePanel {...placed} />;
-  return press && <NotHotYet press={press} />;
+  return (
+    <>
+      <PressCautions cautions={cautions} />
+      {placed ? <PlacePanel {...placed} /> : press && <NotHotYet press={press} />}
+    </>
+  );
+}
+
+function listCautions({ instruction, piece }: BatchRun, { lines }: BenchView): readonly PressCaution[] {
+  const plan = lines.find(({ lineId }) => lineId === piece?.lineId)?.plan;
+  return instruction.kind === 'press' && plan ? findStepCautions(instruction.step, plan.cautions) : [];
 }
 
 type Placed = { readonly lineId: number; readonly place: string | null };
