@@ -85,6 +85,7 @@ describe('a page', () => {
 describe('a screen that was drawn before', () => {
   const FRAME = {
     shop: { name: 'Heron & Hitch', confirmed: true },
+    people: [],
     system: 'metric',
     nowMs: 1_000,
     running: [],
@@ -116,7 +117,8 @@ describe('a screen that was drawn before', () => {
     expect([drawnIn(await show()), drawnIn(await show())]).toEqual([1, 1]);
     expect(drawnIn(await show({}, 'four orders'))).toBe(2);
     expect(drawnIn(await show({ system: 'inch' }))).toBe(3);
-    expect(drawnIn(await show({ shop: { ...FRAME.shop, name: 'Heron' } }))).toBe(4);
+    expect(drawnIn(await show({ people: [{ id: 1, name: 'Ada' }] }))).toBe(4);
+    expect(drawnIn(await show({ shop: { ...FRAME.shop, name: 'Heron' } }))).toBe(5);
     expect(drawnIn(await show())).toBe(1);
   });
 

@@ -1,12 +1,21 @@
 // How long pieces took at the stations, and stretches at the cutter, kept as work ends so that nobody reads the whole
 // log to learn from it.
 
-import { and, desc, eq, sql } from 'drizzle-orm';
+import { and, desc, eq, getTableColumns, sql } from 'drizzle-orm';
 import { type LineQuote, type Station } from '../core/orders';
 import type { Database } from './database';
 import { isInThose, those } from './is-in';
 import { prepareOnce } from './prepared';
-import { cutStretches, orderLines, parts, pieceMinutes, pieces, pressStretches, weedStretches } from './schema';
+import {
+  cutStretches,
+  orderLines,
+  parts,
+  pieceMinutes,
+  pieces,
+  pressStretches,
+  weedStretches,
+  workSessions,
+} from './schema';
 
 export type PieceMinutes = typeof pieceMinutes.$inferSelect;
 export type CutStretch = typeof cutStretches.$inferSelect;
@@ -16,19 +25,41 @@ export type PressStretch = typeof pressStretches.$inferSelect;
 export const insertWeedStretch = (db: Database, stretch: WeedStretch): void =>
   void db.insert(weedStretches).values(stretch).onConflictDoNothing().run();
 
+/** With whose work it was; null where nobody said. */
+type ByPerson<Stretch> = Stretch & { readonly personId: number | null };
+const { personId } = getTableColumns(workSessions);
+
 /** The latest first. */
-export const listWeedStretches = (db: Database, limit: number): readonly WeedStretch[] =>
-  db.select().from(weedStretches).orderBy(desc(weedStretches.atMs)).limit(limit).all();
+export const listWeedStretches = (db: Database, limit: number): readonly ByPerson<WeedStretch>[] =>
+  db
+    .select({ ...getTableColumns(weedStretches), personId })
+    .from(weedStretches)
+    .innerJoin(workSessions, eq(workSessions.id, weedStretches.sessionId))
+    .orderBy(desc(weedStretches.atMs))
+    .limit(limit)
+    .all();
 export const insertPressStretch = (db: Database, stretch: PressStretch): void =>
   void db.insert(pressStretches).values(stretch).onConflictDoNothing().run();
 
 /** The latest first. */
-export const listPressStretches = (db: Database, limit: number): readonly PressStretch[] =>
-  db.select().from(pressStretches).orderBy(desc(pressStretches.atMs)).limit(limit).all();
+export const listPressStretches = (db: Database, limit: number): readonly ByPerson<PressStretch>[] =>
+  db
+    .select({ ...getTableColumns(pressStretches), personId })
+    .from(pressStretches)
+    .innerJoin(workSessions, eq(workSessions.id, pressStretches.sessionId))
+    .orderBy(desc(pressStretches.atMs))
+    .limit(limit)
+    .all();
 
 /** Items of the latest stretches at the cutter, the latest first. */
-export const listCutStretches = (db: Database, limit: number): readonly CutStretch[] =>
-  db.select().from(cutStretches).orderBy(desc(cutStretches.sessionId)).limit(limit).all();
+export const listCutStretches = (db: Database, limit: number): readonly ByPerson<CutStretch>[] =>
+  db
+    .select({ ...getTableColumns(cutStretches), personId })
+    .from(cutStretches)
+    .innerJoin(workSessions, eq(workSessions.id, cutStretches.sessionId))
+    .orderBy(desc(cutStretches.sessionId))
+    .limit(limit)
+    .all();
 
 /** In place of what was kept of those pieces and stretches. */
 export function saveMinutes(

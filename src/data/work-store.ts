@@ -14,6 +14,7 @@ export type SessionPart = { readonly partId: number; readonly estimateSeconds: n
 export type StoredSession = {
   readonly id: number;
   readonly station: Station;
+  readonly personId: number | null;
   readonly startedAtMs: number;
   readonly stoppedAtMs: number | null;
   readonly outcome: SessionOutcome | null;
@@ -152,8 +153,9 @@ export function insertSession(
   station: Station,
   startedAtMs: number,
   members: readonly SessionPart[],
+  personId: number | null = null,
 ): number {
-  const id = insertRow(db, workSessions, { station, startedAtMs });
+  const id = insertRow(db, workSessions, { station, startedAtMs, personId });
   insertMembers(db, id, members);
   return id;
 }

@@ -102,6 +102,8 @@ export type BenchView = {
   readonly lines: readonly BenchLineView[];
   readonly running: readonly RunningSession[];
   readonly vinyls: readonly VinylView[];
+  /** What each takes here against what is calculated, where that was taken from the log. */
+  readonly paces: readonly { readonly personId: number; readonly now: number }[];
   /** The server’s clock, epoch ms: timers count from it. */
   readonly nowMs: number;
   /** ISO day in the shop’s time zone. */

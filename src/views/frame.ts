@@ -23,6 +23,8 @@ export type RunningSession = {
   readonly startedAtMs: number;
   /** What is worked on, in words. */
   readonly label: string;
+  /** Whose work it is; null where nobody said. */
+  readonly personName: string | null;
   readonly partIds: readonly number[];
   /** How far it is, and what counts down for it. */
   readonly progress: WorkProgress;
@@ -34,9 +36,13 @@ export type RunningSession = {
   readonly estimateSeconds: number;
 };
 
+export type PersonView = { readonly id: number; readonly name: string };
+
 /** What every screen needs: the shop, how measures are shown, the server's clock and the running timers. */
 export type FrameView = {
   readonly shop: ShopView;
+  /** Who works here, where that is told apart. */
+  readonly people: readonly PersonView[];
   readonly system: MeasureSystem;
   /** Epoch ms. */
   readonly nowMs: number;

@@ -239,6 +239,13 @@ export type LearnedFactor = {
   readonly was: number;
   readonly now: Figure;
 };
+/** What one takes against what is calculated. */
+export type LearnedPace = {
+  readonly personId: number;
+  readonly name: string;
+  readonly was: number;
+  readonly now: Figure;
+};
 export type LearnedStation = {
   readonly station: 'cut' | 'weed' | 'press';
   /** That count, and that were left out by rule. */
@@ -247,6 +254,8 @@ export type LearnedStation = {
   /** Nothing while too few logs count. */
   readonly figures: readonly LearnedFigure[];
   readonly factors: readonly LearnedFactor[];
+  /** Of each who works here, where there are several. */
+  readonly people: readonly LearnedPace[];
   /** What nine in ten jobs take, as shares of what is calculated. */
   readonly bands: readonly LearnedFigure[];
   readonly tested: Tested | null;

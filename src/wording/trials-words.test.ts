@@ -36,7 +36,16 @@ describe('side by side', () => {
 });
 
 describe('what the clock teaches', () => {
-  const learned = { station: 'weed', logs: 12, leftOut: 2, figures: [], factors: [], tested: null, bands: [] } as const;
+  const learned = {
+    station: 'weed',
+    logs: 12,
+    leftOut: 2,
+    figures: [],
+    factors: [],
+    people: [],
+    tested: null,
+    bands: [],
+  } as const;
   const station = { ...learned, hour: null, takenAtMs: null };
 
   it('says how far it is, and what was left out', () =>

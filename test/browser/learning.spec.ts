@@ -2,7 +2,7 @@
 
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
-import { open, ShopServer } from './server';
+import { open, running, ShopServer } from './server';
 
 const server = new ShopServer(4378, true);
 test.beforeAll(() => server.start());
@@ -70,4 +70,34 @@ test('minutes of the log are taken into the shop’s figures, told with how far 
   await press.getByRole('button', { name: 'Back to what it was before' }).click();
   await expect(press).not.toContainText('Taken into your figures on');
   await expect(place.getByRole('cell').first()).toHaveText(before!);
+});
+
+test('two people are told apart at the bench: the clock says whose work it is, through a reload', async ({ page }) => {
+  await open(page, `${server.address}/shop`);
+  const people = page.getByRole('region', { name: 'Who works here' });
+  for (const name of ['Ada', 'Finn']) {
+    await people.getByLabel('Name').fill(name);
+    await page.keyboard.press('Enter');
+    await expect(people.getByRole('listitem').filter({ hasText: name })).toBeVisible();
+    await expect(people.getByLabel('Name')).toHaveValue('');
+  }
+  await people.getByRole('button', { name: 'Take Finn off the list' }).click();
+  await expect(people.getByRole('listitem')).toHaveText(/^Ada/);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(people.getByRole('listitem')).toHaveCount(2);
+
+  await open(page, `${server.address}/bench/weed`);
+  const whose = page.getByRole('group', { name: 'Whose work it is' });
+  await whose.getByRole('button', { name: 'Finn' }).click();
+  await page.reload();
+  await running(page);
+  await expect(whose.getByRole('button', { name: 'Finn' })).toHaveAttribute('aria-pressed', 'true');
+  await page.getByRole('button', { name: /^Start/ }).click();
+  const timers = page.getByRole('group', { name: 'Running timers' });
+  await expect(timers).toContainText(', Finn');
+  await expect(whose).toHaveCount(0);
+  await page.getByRole('button', { name: 'Drop these minutes' }).click();
+  await expect(timers).not.toContainText('Finn');
+  await expect(whose).toBeVisible();
+  expect((await new AxeBuilder({ page }).analyze()).violations.map(({ id }) => id)).toEqual([]);
 });

@@ -96,7 +96,8 @@ describe.each(SHOPS)('a shop made from $seed', (shop) => {
     expect(tested.heldOut).toBeGreaterThan(20);
     expect(tested.after).toBeLessThan(tested.before);
     const held = few.slice(-tested.heldOut);
-    const known = { coefficients: shop.true, factors: new Map(shop.factors.map((value, at) => [at, asFactor(value)])) };
+    const factors = new Map(shop.factors.map((value, at) => [at, asFactor(value)]));
+    const known = { coefficients: shop.true, factors, people: new Map() };
     const best = median(
       held.map((log) => Math.abs(log.seconds - predictSeconds(log, known)) / predictSeconds(log, known)),
     );

@@ -12,6 +12,8 @@ export type TimeLog = {
   readonly amounts: readonly number[];
   /** What it is of, where that makes it slower or quicker: a vinyl. Null where it is of several. */
   readonly group: number | null;
+  /** Who did it; null or left out where that is not known. */
+  readonly person?: number | null;
   /** As the clock said. */
   readonly seconds: number;
   readonly atMs: number;
@@ -22,6 +24,8 @@ export type Fit = {
   readonly coefficients: readonly number[];
   /** By group: how much slower (above 1) or quicker it goes, and between which nine in ten likely values lie. */
   readonly factors: ReadonlyMap<number, GroupFactor>;
+  /** By person, the same: against the others of the shop, whatever each of them works on. */
+  readonly people: ReadonlyMap<number, GroupFactor>;
   /** How far logs stray, in the widths that `getStray` gives: 0.05 and 0.95 quantiles of logs that were held out. */
   readonly band: Range;
   /** The same as shares of what is calculated, over short and long logs as they come. */
@@ -58,9 +62,18 @@ export const getStray = (seconds: number): number => Math.hypot(STRAY.share * se
 const plainSeconds = ({ amounts }: Pick<TimeLog, 'amounts'>, coefficients: readonly number[]): number =>
   amounts.reduce((sum, amount, at) => sum + amount * coefficients[at]!, 0);
 
+type Paces = Pick<Fit, 'factors' | 'people'>;
+type Of = Pick<TimeLog, 'group' | 'person'>;
+const factorOf = (id: number | null | undefined, factors: Paces['factors']): number =>
+  factors.get(id ?? Number.NaN)?.value ?? 1;
+const paceOf = ({ group, person }: Of, { factors, people }: Paces): number =>
+  factorOf(group, factors) * factorOf(person, people);
+
 /** What a fit says that work takes, seconds. */
-export const predictSeconds = (log: Pick<TimeLog, 'amounts' | 'group'>, fit: Pick<Fit, 'coefficients' | 'factors'>) =>
-  plainSeconds(log, fit.coefficients) * (fit.factors.get(log.group ?? Number.NaN)?.value ?? 1);
+export const predictSeconds = (
+  log: Pick<TimeLog, 'amounts'> & Of,
+  { coefficients, ...paces }: Pick<Fit, 'coefficients' | 'factors' | 'people'>,
+): number => plainSeconds(log, coefficients) * paceOf(log, paces);
 
 /** Nine in ten logs of work that is calculated at so many seconds lie between, seconds. */
 export function bandAround(seconds: number, band: Fit['band']): { readonly low: number; readonly high: number } {
@@ -83,39 +96,51 @@ export function fitTimes(logs: readonly TimeLog[], start: readonly number[]): Fi
   return { ...fitted, ...findBands(sound, start, fitted) };
 }
 
-type Fitted = Pick<Fit, 'coefficients' | 'factors'>;
+type Fitted = Pick<Fit, 'coefficients' | 'factors' | 'people'>;
 
 /**
- * Iteratively reweighted: coefficients with the factors held, factors with the coefficients held, then the weights.
+ * Iteratively reweighted: coefficients with the factors held, factors with the coefficients held, those of vinyls with
+ * those of people and the other way round, then the weights.
  * `near`: where it is likely to end, to be there sooner.
  */
 function fitOnce(logs: readonly TimeLog[], start: readonly number[], near: Fitted = untaught(start)): Fitted {
   let now = near;
-  let weights: readonly number[] = near.factors.size > 0 ? weigh(logs, near) : logs.map(() => 1);
+  let weights: readonly number[] = near.factors.size + near.people.size > 0 ? weigh(logs, near) : logs.map(() => 1);
   for (let round = 0; round < ROUNDS; round++) {
     const coefficients = fitCoefficients(logs, { ...now, start, weights });
     const isStill = coefficients.every((value, at) => Math.abs(value - now.coefficients[at]!) <= STILL * start[at]!);
-    now = { coefficients, factors: fitFactors(logs, coefficients, weights) };
+    const factors = fitFactors(logs, weights, ({ group }) => group, withoutGroup(coefficients, now.people));
+    const people = fitFactors(logs, weights, ({ person }) => person ?? null, withoutPerson(coefficients, factors));
+    now = { coefficients, factors, people };
     weights = weigh(logs, now);
     if (isStill) break;
   }
   return now;
 }
-const untaught = (start: readonly number[]): Fitted => ({ coefficients: start, factors: new Map() });
+const untaught = (start: readonly number[]): Fitted => ({ coefficients: start, factors: new Map(), people: new Map() });
+type SecondsOf = (log: TimeLog) => number;
+const withoutGroup =
+  (coefficients: readonly number[], people: Paces['people']): SecondsOf =>
+  (log) =>
+    plainSeconds(log, coefficients) * factorOf(log.person, people);
+const withoutPerson =
+  (coefficients: readonly number[], factors: Paces['factors']): SecondsOf =>
+  (log) =>
+    plainSeconds(log, coefficients) * factorOf(log.group, factors);
 /** A coefficient that moves by less than this share of what it was is found. */
 const STILL = 0.0005;
 
 type Round = Fitted & { readonly start: readonly number[]; readonly weights: readonly number[] };
 
 /** Weighted ridge regression, no coefficient below 0. In shares of `start`, so that large and small ones lean alike. */
-function fitCoefficients(logs: readonly TimeLog[], { start, coefficients, factors, weights }: Round): number[] {
+function fitCoefficients(logs: readonly TimeLog[], { start, coefficients, factors, people, weights }: Round): number[] {
   const size = start.length;
   const lean = 1 / PRIOR.coefficient ** 2;
   const normal = start.map((_, at) => start.map((_other, other) => (at === other ? lean : 0)));
   const right = start.map(() => lean);
   for (const [index, log] of logs.entries()) {
     if (weights[index] === 0) continue;
-    const factor = factors.get(log.group ?? Number.NaN)?.value ?? 1;
+    const factor = paceOf(log, { factors, people });
     const weight = weights[index]! / getStray(plainSeconds(log, coefficients) * factor) ** 2;
     const row = log.amounts.map((amount, at) => amount * start[at]! * factor);
     for (let at = 0; at < size; at++) {
@@ -132,20 +157,25 @@ function fitCoefficients(logs: readonly TimeLog[], { start, coefficients, factor
   return shares.map((share, at) => share * start[at]!);
 }
 
-/** Each leans on 1; together they are no slower or quicker than the coefficients say. */
+/**
+ * Of all that `idOf` tells apart. Each leans on 1; together they are no slower or quicker than the coefficients say.
+ * `secondsOf`: what is calculated without them.
+ */
 function fitFactors(
   logs: readonly TimeLog[],
-  coefficients: readonly number[],
   weights: readonly number[],
+  idOf: (log: TimeLog) => number | null,
+  secondsOf: SecondsOf,
 ): Map<number, GroupFactor> {
   const sums = new Map<number, { logs: number; top: number; bottom: number }>();
   const lean = 1 / PRIOR.factor ** 2;
   for (const [index, log] of logs.entries()) {
-    if (log.group === null) continue;
-    const plain = plainSeconds(log, coefficients);
+    const id = idOf(log);
+    if (id === null) continue;
+    const plain = secondsOf(log);
     const weight = weights[index]! / getStray(plain) ** 2;
-    const sum = sums.get(log.group) ?? { logs: 0, top: lean, bottom: lean };
-    sums.set(log.group, {
+    const sum = sums.get(id) ?? { logs: 0, top: lean, bottom: lean };
+    sums.set(id, {
       logs: sum.logs + 1,
       top: sum.top + weight * plain * log.seconds,
       bottom: sum.bottom + weight * plain * plain,

@@ -150,7 +150,10 @@ export const startSessionInput = yup.object({
   unreadReason,
   // A saved cut sheet that is taken to the cutter; null where parts are cut without one.
   savedId: yup.number().integer().min(1).nullable().default(null),
+  // Whose work it is; null where that is not told apart.
+  personId: yup.number().integer().min(1).nullable().default(null),
 });
+export const personInput = yup.object({ name: shortText('Name', 40) });
 export const stopSessionInput = yup.object({
   outcome: oneOf<'done' | 'paused' | 'discarded'>('Outcome', ['done', 'paused', 'discarded']),
   // Left out: all of them.

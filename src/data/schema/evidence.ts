@@ -124,8 +124,11 @@ export const learnedTimes = sqliteTable('learned_times', {
   logs: integer('logs').notNull(),
   figures: storedJson<readonly TakenFigure[]>('figures').notNull(),
   vinyls: storedJson<readonly TakenFactor[]>('vinyls').notNull(),
+  /** What each takes against what is calculated; null where that was not told apart. */
+  people: storedJson<readonly TakenPace[]>('people'),
 });
 export type TakenFigure = { readonly key: ShopFigureKey; readonly was: number; readonly now: number };
+export type TakenPace = { readonly personId: number; readonly now: number };
 export type TakenFactor = { readonly vinylId: number; readonly was: number; readonly now: number };
 
 /** What an item was of one stretch at the cutter: what it is estimated by, whatever the shop's figures are. */

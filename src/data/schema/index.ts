@@ -2,6 +2,7 @@
 // ledger) are only ever added.
 
 export * from './shop';
+export * from './people';
 export * from './shelf';
 export * from './artworks';
 export * from './items';

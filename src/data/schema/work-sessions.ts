@@ -6,6 +6,7 @@ import type { Station } from '../../core/orders';
 import type { PressesTogether, WorkProgress } from '../../core/scheduling';
 import { id } from '../columns';
 import { parts } from './orders';
+import { people } from './people';
 import { storedJson } from '../stored-json';
 
 export type SessionOutcome = 'done' | 'paused' | 'discarded';
@@ -16,6 +17,8 @@ export const workSessions = sqliteTable(
   {
     id: id(),
     station: text('station').$type<Station>().notNull(),
+    /** Whose work it is; null where nobody said. */
+    personId: integer('person_id').references(() => people.id),
     startedAtMs: integer('started_at_ms').notNull(),
     stoppedAtMs: integer('stopped_at_ms'),
     outcome: text('outcome').$type<SessionOutcome>(),

@@ -26,6 +26,8 @@ type Props = {
   readonly leftOut: ReadonlySet<number>;
   readonly running: RunningSession | null;
   readonly pending: boolean;
+  /** What whose work it is takes against what is calculated: 1 is as long as anybody. */
+  readonly pace: number;
   readonly onLeaveOut: (leftOut: ReadonlySet<number>) => void;
   readonly onStart: () => void;
   readonly onProgress: (step: ProgressStep) => void;
@@ -42,6 +44,7 @@ export function BatchWork({
   leftOut,
   running,
   pending,
+  pace,
   onLeaveOut,
   onStart,
   onProgress,
@@ -59,7 +62,7 @@ export function BatchWork({
     broken: members.some((member) => member.broken),
   }));
   const chosen = parts.filter((part) => !leftOut.has(keyOf(part)));
-  const seconds = chosen.reduce((sum, part) => sum + part.estimates[station], 0);
+  const seconds = pace * chosen.reduce((sum, part) => sum + part.estimates[station], 0);
   const first = parts[0]!;
   const verbs = {
     cut: `Cut ${first.vinylName}`,
@@ -109,7 +112,7 @@ export function BatchWork({
   );
 }
 
-type InWorkProps = Omit<Props, 'running' | 'leftOut' | 'onLeaveOut' | 'onStart'> & {
+type InWorkProps = Omit<Props, 'running' | 'pace' | 'leftOut' | 'onLeaveOut' | 'onStart'> & {
   readonly running: RunningSession;
   readonly nowMs: number;
 };

@@ -4,7 +4,7 @@ import { useMemo, useState } from 'react';
 import { STATIONS, type Station } from '../../core/orders';
 import { gatherBatches, type Batch } from '../../core/scheduling';
 import type { BenchPartView, BenchView } from '../../views/bench';
-import type { FrameView, RunningSession } from '../../views/frame';
+import type { FrameView, PersonView, RunningSession } from '../../views/frame';
 import { plural } from '../../wording/plural';
 import { STATION_NAMES } from '../../wording/stations';
 import { Frame } from '../shared/Frame';
@@ -15,6 +15,7 @@ import { BatchWork } from './BatchWork';
 import { NothingHere, Queue } from './Queue';
 import { useBatchSteps, useBench, useLineInHand } from './use-bench';
 import { useStopping } from './use-stopping';
+import { useWho, WhoChoice } from './WhoChoice';
 import { late } from '../shared/late';
 import type { StopWork } from './RunningBatch';
 import { asPage } from '../shared/page-data';
@@ -36,15 +37,22 @@ export const BenchScreen = asPage(function BenchScreen({
 }) {
   return (
     <Frame frame={frame} current="bench">
-      <Bench initial={view} station={station} />
+      <Bench initial={view} station={station} people={frame.people} />
     </Frame>
   );
 });
 
-function Bench({ initial, station }: { readonly initial: BenchView; readonly station: Station }) {
+type BenchProps = {
+  readonly initial: BenchView;
+  readonly station: Station;
+  readonly people: readonly PersonView[];
+};
+
+function Bench({ initial, station, people }: BenchProps) {
   const bench = useBench(initial, station);
   const { view } = bench;
   const steps = useBatchSteps(station, bench);
+  const who = useWho(people);
   const [chosenKey, setChosenKey] = useState<string | null>(null);
   const [leftOut, setLeftOut] = useState<ReadonlySet<number>>(new Set());
   const [spoiling, setSpoiling] = useState<readonly BenchPartView[] | null>(null);
@@ -54,7 +62,8 @@ function Bench({ initial, station }: { readonly initial: BenchView; readonly sta
   const shown = running ? view.parts.filter((part) => running.partIds.includes(part.partId)) : (batch?.parts ?? []);
   const detailed = useLineInHand(view, shown[0]?.lineId);
   const chosen = shown.filter((part) => !leftOut.has(worksOnParts(station) ? part.partId : part.pieceId));
-  const start = () => steps.start(chosen);
+  const start = () => steps.start(chosen, who.personId);
+  const pace = view.paces.find(({ personId }) => personId === who.personId)?.now ?? 1;
   const stopping = useStopping(steps.stop, view.nowMs, () => setLeftOut(new Set()));
   const { stop } = stopping;
   const spoil = () => shown.length > 0 && setSpoiling(shown);
@@ -67,6 +76,7 @@ function Bench({ initial, station }: { readonly initial: BenchView; readonly sta
     <>
       <h1 className="visually-hidden">Bench: {STATION_NAMES[station]}</h1>
       <Stations waiting={view.waiting} station={station} />
+      {!running && <WhoChoice people={people} personId={who.personId} onChoose={who.choose} />}
       {shown.length === 0 ? (
         <NothingHere station={station} waiting={view.waiting} />
       ) : (
@@ -85,6 +95,7 @@ function Bench({ initial, station }: { readonly initial: BenchView; readonly sta
             leftOut={leftOut}
             running={running}
             pending={steps.pending}
+            pace={pace}
             onLeaveOut={setLeftOut}
             onStart={start}
             onProgress={(move) => running && steps.goOn(running, move)}

@@ -117,10 +117,11 @@ type Counted = { readonly partIds?: readonly number[]; readonly countSeconds?: n
 
 /** What can be done with a batch at a station. */
 export function useBatchSteps(station: Station, { view, step, progress }: ReturnType<typeof useBench>) {
-  const start = (parts: readonly BenchPartView[]) => {
+  const start = (parts: readonly BenchPartView[], personId: number | null) => {
     if (parts.length === 0) return;
     const savedId = station === 'cut' ? (parts[0]!.savedId ?? null) : null;
-    step.mutate({ path: '/api/work-sessions', body: { station, partIds: parts.map((part) => part.partId), savedId } });
+    const partIds = parts.map((part) => part.partId);
+    step.mutate({ path: '/api/work-sessions', body: { station, partIds, savedId, personId } });
   };
   const stop = (work: RunningSession, outcome: Outcome, counted: Counted = {}) => {
     const told = {

@@ -231,7 +231,10 @@ function Timers({ frame }: { frame: FrameView }) {
     <div className="timers" role="group" aria-label="Running timers">
       {data.running.map((work) => (
         <a key={work.id} className="timer" href={`/bench/${work.station}`}>
-          <span>{work.label}</span>
+          <span>
+            {work.label}
+            {work.personName && `, ${work.personName}`}
+          </span>
           <ClockLeft work={work} nowMs={now} />
           <b>{formatClock((now - work.startedAtMs) / 1000)}</b>
         </a>

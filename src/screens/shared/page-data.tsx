@@ -25,10 +25,8 @@ export function toPageData<Props extends object>(props: Props): PageData<Props> 
 }
 
 /** Null where the server draws the time: of a timer, of the day, at a first start. The clock on the wall only the browser draws. */
-const tellLooks = ({ shop, system, running }: FrameView, rest: string): string | null =>
-  running.length > 0 || !shop.confirmed || rest.includes('"nowMs":')
-    ? null
-    : `${system} ${JSON.stringify(shop)} ${rest}`;
+const tellLooks = ({ running, nowMs: _nowMs, stamp: _stamp, ...still }: FrameView, rest: string): string | null =>
+  running.length > 0 || !still.shop.confirmed || rest.includes('"nowMs":') ? null : JSON.stringify(still) + rest;
 
 const ELEMENT_ID = 'page-data';
 let textOfPage: string | null = null;

@@ -14,6 +14,7 @@ import { TextLine, useSave, type Save } from '../shared/form';
 import { LengthField, MoneyField, NumberField } from '../shared/number-fields';
 import { CurrencyAsks } from './CurrencyAsks';
 import { FIGURE_GROUPS } from './figure-groups';
+import { PeopleSection } from './PeopleSection';
 import { Failure } from '../shared/Failure';
 import { Frame } from '../shared/Frame';
 import { useSettings } from '../shared/settings';
@@ -23,6 +24,7 @@ export const ShopScreen = asPage(function ShopScreen({ frame }: { frame: FrameVi
   return (
     <Frame frame={frame} current="shop">
       <Shop shop={frame.shop} />
+      <PeopleSection initial={frame.people} />
     </Frame>
   );
 });

@@ -54,7 +54,7 @@ function StationLearned({ learned, leastLogs }: Props) {
   );
 }
 
-function LearnedTable({ learned: { figures, factors, bands } }: Pick<Props, 'learned'>) {
+function LearnedTable({ learned: { figures, factors, bands, people } }: Pick<Props, 'learned'>) {
   const settings = useSettings();
   const rows = [
     ...[...figures, ...bands].map(({ key, was, now }) => ({ key, name: now.label, colourHex: null, was, now })),
@@ -62,6 +62,13 @@ function LearnedTable({ learned: { figures, factors, bands } }: Pick<Props, 'lea
       key: `vinyl ${vinylId}`,
       name: `${name}, factor`,
       colourHex,
+      was,
+      now,
+    })),
+    ...people.map(({ personId, was, now }) => ({
+      key: `person ${personId}`,
+      name: now.label,
+      colourHex: null,
       was,
       now,
     })),

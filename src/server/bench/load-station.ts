@@ -3,6 +3,7 @@
 import { countWaiting, gatherBatches } from '../../core/scheduling/index';
 import { STATIONS, type Station } from '../../core/orders/index';
 import { dayOf } from '../../core/units/index';
+import { findTaken } from '../../data/learned-store';
 import { findOrderIdsOfLines, loadStandingOrders } from '../../data/order-store';
 import type { BenchLineView, BenchView } from '../../views/bench';
 import { getShop, type ShopContext } from '../context';
@@ -44,6 +45,7 @@ export function loadStation(shop: ShopContext, station: Station): BenchView {
     ),
     running,
     vinyls: [...made.materials.vinyls.values()],
+    paces: findTaken(shop.db, station)?.people ?? [],
     nowMs: shop.now(),
     today: dayOf(shop.now(), getShop(shop).timeZone),
   };

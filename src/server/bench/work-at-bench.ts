@@ -25,18 +25,20 @@ import { keepMinutes } from '../items/keep-minutes';
 import { keepPressing } from '../items/keep-pressing';
 import { keepWeeding } from '../items/keep-weeding';
 import { refuseUnread } from '../orders/read-back';
+import { findPerson, paceOf } from '../shop/people';
 import { beginByHand } from '../cutting/cut-by-hand';
 import { beginLoad } from '../cutting/begin-load';
 import { leaveMachine } from '../cutting/follow-machine';
 import { bookWork } from './book-work';
 
 type SessionStart = InferType<typeof startSessionInput>;
-type SessionWish = Pick<SessionStart, 'station' | 'partIds'> & Partial<Pick<SessionStart, 'unreadReason' | 'savedId'>>;
+type SessionWish = Pick<SessionStart, 'station' | 'partIds'> &
+  Partial<Pick<SessionStart, 'unreadReason' | 'savedId' | 'personId'>>;
 
 /** Starts the clock at a station on parts that lie ready there. One piece of work a station at a time. */
 export function startSession(
   shop: ShopContext,
-  { unreadReason = '', savedId = null, ...input }: SessionWish,
+  { unreadReason = '', savedId = null, personId = null, ...input }: SessionWish,
 ): { id: number } {
   const { station } = input;
   return inTransaction(shop.db, () => {
@@ -60,8 +62,10 @@ export function startSession(
         station,
         state: other.state,
       });
-    const members = chosen.map((part) => ({ partId: part.id, estimateSeconds: part.estimates[station] }));
-    const id = insertSession(shop.db, station, shop.now(), members);
+    if (personId !== null) findPerson(shop, personId);
+    const pace = paceOf(shop, station, personId);
+    const members = chosen.map((part) => ({ partId: part.id, estimateSeconds: part.estimates[station] * pace }));
+    const id = insertSession(shop.db, station, shop.now(), members, personId);
     if (station === 'cut') {
       if (savedId === null) beginByHand(shop, { sessionId: id, orders, parts: chosen });
       else beginLoad(shop, { sessionId: id, savedId, partIds: input.partIds });

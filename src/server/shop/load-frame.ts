@@ -6,6 +6,7 @@ import { findItems } from '../../data/item-store';
 import { findOrderIdsOfParts, loadOrders } from '../../data/order-store';
 import { readHandCuts, type StoredHandCut } from '../../data/hand-cut-store';
 import { loadSheetCuts } from '../../data/sheet-cut-store';
+import { listEverybody, listPeople } from '../../data/people-store';
 import { loadRunningSessions, type StoredSession } from '../../data/work-store';
 import type { FrameView, RunningSession, ShopView } from '../../views/frame';
 import { STATION_NAMES } from '../../wording/stations';
@@ -15,11 +16,21 @@ import { plural } from '../../wording/plural';
 
 export function loadFrame(shop: ShopContext, system: MeasureSystem): FrameView {
   const view: ShopView = getShop(shop);
-  return { shop: view, system, nowMs: shop.now(), running: loadRunning(shop), stamp: readStamp(shop) };
+  return {
+    shop: view,
+    people: listPeople(shop.db),
+    system,
+    nowMs: shop.now(),
+    running: loadRunning(shop),
+    stamp: readStamp(shop),
+  };
 }
 
 export function loadRunning(shop: ShopContext): readonly RunningSession[] {
   const running = loadRunningSessions(shop.db);
+  const names = new Map(
+    running.some(({ personId }) => personId !== null) ? listEverybody(shop.db).map(({ id, name }) => [id, name]) : [],
+  );
   return running.map((work) => ({
     id: work.id,
     station: work.station,
@@ -30,6 +41,7 @@ export function loadRunning(shop: ShopContext): readonly RunningSession[] {
     byHand: work.station === 'cut' ? readHandCuts(shop.db, [work.id]).map(toHandCut) : [],
     estimateSeconds: work.parts.reduce((sum, part) => sum + part.estimateSeconds, 0),
     label: labelSessions(shop, [work]).get(work.id) ?? '',
+    personName: names.get(work.personId ?? 0) ?? null,
   }));
 }
 

@@ -15,11 +15,12 @@ import {
 import { getShopFigure, SHOP_FIGURES, type ShopFigureKey, type ShopFigures } from '../../core/materials/index';
 import { PRESS_FIGURES } from '../../core/pressing/index';
 import { figure, groupBy, SECONDS_PER_HOUR } from '../../core/units/index';
-import { findTaken } from '../../data/learned-store';
+import { findTaken, type Taken } from '../../data/learned-store';
 import { listCutStretches, listPressStretches, listWeedStretches } from '../../data/minutes-store';
+import { listPeople } from '../../data/people-store';
 import { findVinyls } from '../../data/shelf-store';
 import { listFittedAt } from '../../data/supply-store';
-import type { LearnedFactor, LearnedFigure, LearnedStation, LearnedView } from '../../views/trials';
+import type { LearnedFactor, LearnedFigure, LearnedPace, LearnedStation, LearnedView } from '../../views/trials';
 import { getShop, type ShopContext } from '../context';
 
 /** Older work says little of how it is done now. */
@@ -44,9 +45,9 @@ function learnWeeding(shop: ShopContext): LearnedStation {
   const stretches = listWeedStretches(shop.db, NEWEST);
   const vinylIds = [...new Set(stretches.flatMap(({ vinylId }) => vinylId ?? []))];
   const vinyls = new Map(findVinyls(shop.db, vinylIds).map((vinyl) => [vinyl.id, vinyl]));
-  const logs = stretches.map(({ amounts, vinylId, seconds, atMs }): TimeLog => {
+  const logs = stretches.map(({ amounts, vinylId, personId, seconds, atMs }): TimeLog => {
     const factor = vinylId === null ? 1 : (vinyls.get(vinylId)?.weedingFactor ?? 1);
-    return { amounts: amounts.map((amount) => amount * factor), group: vinylId, seconds, atMs };
+    return { amounts: amounts.map((amount) => amount * factor), group: vinylId, person: personId, seconds, atMs };
   });
   const start = WEED_FIGURES.map((key) => figures[key]);
   const fresh = startAfresh(logs, start, listFittedAt(shop.db, 'weeding tool', NEWEST_FITTED));
@@ -89,6 +90,7 @@ function learnCutter(shop: ShopContext): LearnedStation {
       return {
         amounts: [sum(({ loads }) => loads), watched > 0 ? watched / figures.cutterWatchSeconds : 0],
         group: null,
+        person: items[0]!.personId,
         // The clock runs for the set-up too, which is a line of its own.
         seconds: items[0]!.seconds - sum(({ setupSeconds }) => setupSeconds),
         atMs: items[0]!.atMs,
@@ -110,12 +112,15 @@ function learnCutter(shop: ShopContext): LearnedStation {
 function learnPressing(shop: ShopContext): LearnedStation {
   const { figures } = getShop(shop);
   // How long the press is closed is set; what is left of the clock is what hands took.
-  const logs = listPressStretches(shop.db, NEWEST).map(({ amounts, seconds, fixedSeconds, atMs }): TimeLog => ({
-    amounts,
-    group: null,
-    seconds: seconds - fixedSeconds,
-    atMs,
-  }));
+  const logs = listPressStretches(shop.db, NEWEST).map(
+    ({ amounts, personId, seconds, fixedSeconds, atMs }): TimeLog => ({
+      amounts,
+      group: null,
+      person: personId,
+      seconds: seconds - fixedSeconds,
+      atMs,
+    }),
+  );
   const start = PRESS_FIGURES.map((key) => figures[key]);
   const { fit, ...learned } = learn(shop, 'press', logs, start);
   return {
@@ -144,10 +149,32 @@ function learn(
     leftOut: logs.length - sound,
     fit,
     bands: fit ? toBands(shop, station, fit, sound) : [],
+    people: fit ? toPaces(shop, fit.people, taken) : [],
     tested: fit ? testFit(logs, start) : null,
     hour: fit ? bandAround(SECONDS_PER_HOUR, fit.band) : null,
     takenAtMs: taken?.takenAtMs ?? null,
   };
+}
+
+/** One alone is as quick as the figures say: only of several it can be told who is quicker. */
+function toPaces({ db }: ShopContext, factors: Fit['people'], taken: Taken | null): readonly LearnedPace[] {
+  const known = listPeople(db).flatMap((person) => {
+    const factor = factors.get(person.id);
+    return factor ? [{ ...person, factor }] : [];
+  });
+  return known.length < 2
+    ? []
+    : known.map(({ id, name, factor }) => ({
+        personId: id,
+        name,
+        was: taken?.people?.find(({ personId }) => personId === id)?.now ?? 1,
+        now: figure(`What ${name} takes`, toHundredths(factor.value), 'factor', 'learned', {
+          how: 'logged work ÷ what was calculated for it, whatever was worked on; nine in ten likely values lie between',
+          low: toHundredths(factor.low),
+          high: toHundredths(factor.high),
+          parts: [figure('Stretches of work', factor.logs, 'count', 'measured')],
+        }),
+      }));
 }
 
 const HUNDREDTHS = 100;

@@ -11,6 +11,7 @@ import { ShopError, stale } from '../errors';
 /** From now on it is calculated with. @throws ShopError where nothing is known yet */
 export function takeLearned(shop: ShopContext, learned: LearnedStation): void {
   const { station, factors, logs } = learned;
+  const people = learned.people.map(({ personId, now }) => ({ personId, now: now.value }));
   const figures = [...learned.figures, ...learned.bands];
   if (figures.length === 0) throw new ShopError('conflict', { reason: 'nothing-learned' });
   inTransaction(shop.db, () => {
@@ -27,7 +28,14 @@ export function takeLearned(shop: ShopContext, learned: LearnedStation): void {
     );
     for (const { vinylId, now } of vinyls) setWeedingFactor(shop.db, vinylId, now);
     const older = before?.vinyls.filter((one) => !vinyls.some(({ vinylId }) => vinylId === one.vinylId)) ?? [];
-    keepTaken(shop.db, { station, takenAtMs: shop.now(), logs, figures: changes, vinyls: [...vinyls, ...older] });
+    keepTaken(shop.db, {
+      station,
+      takenAtMs: shop.now(),
+      logs,
+      figures: changes,
+      vinyls: [...vinyls, ...older],
+      people,
+    });
   });
 }
 

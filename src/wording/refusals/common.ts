@@ -5,6 +5,8 @@ export const COMMON = {
     `${what} is not here. It may have been archived in another window: go back to the list.`,
   'changed-meanwhile': ({ what }: { what: string }) =>
     `${what} was changed in another window meanwhile. Your entries are still here: note them, reload, and enter them again.`,
+  'person-here': ({ name }: { name: string }) =>
+    `${name} is on the list already. Two of the same name are told apart by a second one.`,
   'other-site': () => 'This change came from another site and was not made. Open Chiral itself and try there.',
   'unknown-host': ({ host }: { host: string }) =>
     `Chiral does not answer under the name “${host}”. Open it as localhost, or name that host when it is started: CHIRAL_HOSTS=${host.replace(/:\d+$/, '') || 'name'}`,
