@@ -82,6 +82,7 @@ test('two people are told apart at the bench: the clock says whose work it is, t
     await expect(people.getByLabel('Name')).toHaveValue('');
   }
   await people.getByRole('button', { name: 'Take Finn off the list' }).click();
+  await expect(people.getByRole('listitem')).toHaveCount(1);
   await expect(people.getByRole('listitem')).toHaveText(/^Ada/);
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(people.getByRole('listitem')).toHaveCount(2);
