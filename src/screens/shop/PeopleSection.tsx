@@ -52,7 +52,7 @@ export function PeopleSection({ initial }: { readonly initial: readonly PersonVi
       <h2 className="flat">Who works here</h2>
       <p className="soft flat below-2">
         With two or more names the bench asks whose work it is. The log then tells how quick each is, whatever they work
-        on, and estimates follow.
+        on, and estimates of weeding follow.
       </p>
       {people.length > 0 && (
         <ul className="bare flat pad-0 below-2">

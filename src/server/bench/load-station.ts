@@ -3,7 +3,6 @@
 import { countWaiting, gatherBatches } from '../../core/scheduling/index';
 import { STATIONS, type Station } from '../../core/orders/index';
 import { dayOf } from '../../core/units/index';
-import { findTaken } from '../../data/learned-store';
 import { findOrderIdsOfLines, loadStandingOrders } from '../../data/order-store';
 import type { BenchLineView, BenchView } from '../../views/bench';
 import { getShop, type ShopContext } from '../context';
@@ -11,6 +10,7 @@ import { notFound } from '../errors';
 import { readMadeLines, type MadeLine, type Materials } from '../items/materials';
 import { readOrdersInHand, readStanding } from '../orders/read-orders';
 import { loadRunning } from '../shop/load-frame';
+import { listPaces } from '../shop/people';
 import { keyRuns, narrowToPieces, readPartsAtBench, toLineView, toPartView } from './bench-views';
 
 /** Batches shown at once; what comes after them waits longer. */
@@ -45,7 +45,7 @@ export function loadStation(shop: ShopContext, station: Station): BenchView {
     ),
     running,
     vinyls: [...made.materials.vinyls.values()],
-    paces: findTaken(shop.db, station)?.people ?? [],
+    paces: listPaces(shop, station),
     nowMs: shop.now(),
     today: dayOf(shop.now(), getShop(shop).timeZone),
   };

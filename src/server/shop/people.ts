@@ -6,6 +6,7 @@ import type { Station } from '../../core/orders/index';
 import { inTransaction } from '../../data/database';
 import { findTaken } from '../../data/learned-store';
 import { findGone, insertPerson, listPeople, setPersonArchived, type StoredPerson } from '../../data/people-store';
+import type { TakenPace } from '../../data/schema';
 import type { ShopContext } from '../context';
 import { notFound, ShopError } from '../errors';
 
@@ -37,6 +38,13 @@ export function findPerson({ db }: ShopContext, id: number): StoredPerson {
   return person;
 }
 
-/** What one takes against what is calculated, where that was taken from the log; else as long as anybody. */
-export const paceOf = ({ db }: ShopContext, station: Station, personId: number | null): number =>
-  findTaken(db, station)?.people?.find((one) => one.personId === personId)?.now ?? 1;
+/**
+ * What each takes against what is calculated, where that was taken from the log. At the weeding table only: it is all
+ * hands there, while the cutter and a closed press take as long for anybody.
+ */
+export const listPaces = ({ db }: ShopContext, station: Station): readonly TakenPace[] =>
+  station === 'weed' ? (findTaken(db, station)?.people ?? []) : [];
+
+/** As long as anybody, where nothing is known of one. */
+export const paceOf = (shop: ShopContext, station: Station, personId: number | null): number =>
+  listPaces(shop, station).find((one) => one.personId === personId)?.now ?? 1;
