@@ -40,6 +40,6 @@ export function eachFresh(take: (shop: TestShop) => void): void {
   let seeded: Buffer;
   beforeAll(async () => {
     seeded = await seedDemoShop();
-  }, 60_000);
+  }, 240_000);
   beforeEach(() => take(copyDemoShop(seeded)));
 }

@@ -91,7 +91,7 @@ describe('a screen that was drawn before', () => {
     running: [],
     stamp: 'a',
   } as unknown as FrameView;
-  type Told = { readonly frame: FrameView; readonly view: string | { readonly nowMs: number } };
+  type Told = { readonly frame: FrameView; readonly view: string | object };
 
   /** A screen that counts how often it is drawn, and shows that. */
   function counting() {
@@ -140,6 +140,14 @@ describe('a screen that was drawn before', () => {
     }
     const show = counting();
     for (const time of [1, 2]) expect(drawnIn(await show({}, { nowMs: 5 }))).toBe(time);
+  });
+
+  it('is not drawn anew for the time that timers would count from, while none runs', async () => {
+    const show = counting();
+    const read = (readAtMs: number) => show({}, { orders: 3, readAtMs });
+    expect([drawnIn(await read(5)), drawnIn(await read(65_000))]).toEqual([1, 1]);
+    expect(readData(await read(70_000))).toMatchObject({ view: { orders: 3, readAtMs: 70_000 } });
+    expect(drawnIn(await show({}, { orders: 4, readAtMs: 5 }))).toBe(2);
   });
 
   it('is no other screen with the same data', async () => {

@@ -126,30 +126,44 @@ function setCuts(db: Database, pieceId: number, cuts: number): void {
   ).run({ pieceId, cuts });
 }
 
-function addToItem(db: Database, row: typeof itemEvidence.$inferInsert): void {
-  const sums = {
-    made: sql`${itemEvidence.made} + ${row.made}`,
-    spoiled: sql`${itemEvidence.spoiled} + ${row.spoiled}`,
-  };
-  db.insert(itemEvidence).values(row).onConflictDoUpdate({ target: itemEvidence.itemId, set: sums }).run();
+function addToItem(db: Database, counts: Required<typeof itemEvidence.$inferInsert>): void {
+  prepareOnce(db, 'add to the evidence of an item', () => {
+    const set = addGiven(itemEvidence);
+    return db
+      .insert(itemEvidence)
+      .values({ itemId: sql.placeholder('itemId'), ...COUNTS })
+      .onConflictDoUpdate({ target: itemEvidence.itemId, set })
+      .prepare();
+  }).run(counts);
 }
 
 /** Negative: it is taken back. */
-export function addToVinyl(db: Database, row: typeof vinylEvidence.$inferInsert): void {
-  const sums = {
-    made: sql`${vinylEvidence.made} + ${row.made}`,
-    spoiled: sql`${vinylEvidence.spoiled} + ${row.spoiled}`,
-  };
-  db.insert(vinylEvidence).values(row).onConflictDoUpdate({ target: vinylEvidence.vinylId, set: sums }).run();
+export function addToVinyl(db: Database, counts: Required<typeof vinylEvidence.$inferInsert>): void {
+  prepareOnce(db, 'add to the evidence of a vinyl', () => {
+    const set = addGiven(vinylEvidence);
+    return db
+      .insert(vinylEvidence)
+      .values({ vinylId: sql.placeholder('vinylId'), ...COUNTS })
+      .onConflictDoUpdate({ target: vinylEvidence.vinylId, set })
+      .prepare();
+  }).run(counts);
 }
+
+const COUNTS = { made: sql.placeholder('made'), spoiled: sql.placeholder('spoiled') };
+const addGiven = ({ made, spoiled }: typeof itemEvidence | typeof vinylEvidence) => ({
+  made: sql`${made} + excluded.made`,
+  spoiled: sql`${spoiled} + excluded.spoiled`,
+});
 
 /** Of one item: pieces of which something was cut, and parts that were spoiled; what was taken back never happened. */
 export const findItemEvidence = (db: Database, itemId: number): Counts | null =>
-  db
-    .select({ made: itemEvidence.made, spoiled: itemEvidence.spoiled })
-    .from(itemEvidence)
-    .where(eq(itemEvidence.itemId, itemId))
-    .get() ?? null;
+  prepareOnce(db, 'evidence of an item', () =>
+    db
+      .select({ made: itemEvidence.made, spoiled: itemEvidence.spoiled })
+      .from(itemEvidence)
+      .where(eq(itemEvidence.itemId, sql.placeholder('itemId')))
+      .prepare(),
+  ).get({ itemId }) ?? null;
 
 /** By vinyl: parts cut from it, and how many of those were spoiled; what was taken back never happened. */
 export const loadVinylEvidence = (db: Database, vinylIds: readonly number[]): ReadonlyMap<number, Counts> =>

@@ -5,7 +5,7 @@ import { and, desc, eq, getTableColumns, sql } from 'drizzle-orm';
 import { type LineQuote, type Station } from '../core/orders';
 import type { Database } from './database';
 import { isInThose, those } from './is-in';
-import { prepareOnce } from './prepared';
+import { insertWhereNone, prepareOnce } from './prepared';
 import {
   cutStretches,
   orderLines,
@@ -23,7 +23,7 @@ export type WeedStretch = typeof weedStretches.$inferSelect;
 export type PressStretch = typeof pressStretches.$inferSelect;
 
 export const insertWeedStretch = (db: Database, stretch: WeedStretch): void =>
-  void db.insert(weedStretches).values(stretch).onConflictDoNothing().run();
+  insertWhereNone(db, weedStretches, stretch);
 
 /** With whose work it was; null where nobody said. */
 type ByPerson<Stretch> = Stretch & { readonly personId: number | null };
@@ -39,7 +39,7 @@ export const listWeedStretches = (db: Database, limit: number): readonly ByPerso
     .limit(limit)
     .all();
 export const insertPressStretch = (db: Database, stretch: PressStretch): void =>
-  void db.insert(pressStretches).values(stretch).onConflictDoNothing().run();
+  insertWhereNone(db, pressStretches, stretch);
 
 /** The latest first. */
 export const listPressStretches = (db: Database, limit: number): readonly ByPerson<PressStretch>[] =>
@@ -82,7 +82,7 @@ export function saveMinutes(
       .prepare();
   });
   for (const row of done) keep.run(row);
-  for (const row of stretches) db.insert(cutStretches).values(row).onConflictDoNothing().run();
+  for (const row of stretches) insertWhereNone(db, cutStretches, row);
 }
 
 export function dropMinutes(db: Database): void {

@@ -5,6 +5,7 @@ import { getPaidBy, type PaymentKind } from '../core/orders';
 import type { Minor } from '../core/units';
 import { inTransaction, type Database } from './database';
 import { isIn } from './is-in';
+import { insertRow } from './prepared';
 import { customers, orders, payments } from './schema';
 
 export type StoredPayment = typeof payments.$inferSelect;
@@ -26,7 +27,7 @@ export function insertPayment(
   },
 ): number {
   return inTransaction(db, () => {
-    const { id } = db.insert(payments).values(payment).returning({ id: payments.id }).get();
+    const id = insertRow(db, payments, payment);
     addToPaid(db, payment.orderId, getPaidBy(payment));
     return id;
   });

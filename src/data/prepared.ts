@@ -22,20 +22,35 @@ export const insertRow = <Table extends SQLiteTable>(
 ): number => insertRows(db, table, [row])[0]!;
 
 /** Adds the rows in their order. The ids they got, where the table has ids. */
-export function insertRows<Table extends SQLiteTable>(
+export const insertRows = <Table extends SQLiteTable>(
   db: Database,
   table: Table,
   rows: readonly InferInsertModel<Table>[],
-): readonly number[] {
-  return rows.map((row) => {
-    const columns = Object.keys(row).filter((column) => row[column as keyof typeof row] !== undefined);
-    const insert = prepareOnce(db, `insert into ${getTableName(table)} (${columns.join()})`, () => {
-      const values = Object.fromEntries(columns.map((column) => [column, sql.placeholder(column)]));
-      return db
-        .insert(table)
-        .values(values as never)
-        .prepare();
-    });
+): readonly number[] =>
+  rows.map((row) => {
+    const columns = listGiven(row);
+    const insert = prepareOnce(db, `insert into ${getTableName(table)} (${columns.join()})`, () =>
+      buildInsert(db, table, columns).prepare(),
+    );
     return Number(insert.run(row).lastInsertRowid);
   });
+
+/** Adds the row where none is there that it would stand against. */
+export function insertWhereNone<Table extends SQLiteTable>(
+  db: Database,
+  table: Table,
+  row: InferInsertModel<Table>,
+): void {
+  const columns = listGiven(row);
+  prepareOnce(db, `insert where none into ${getTableName(table)} (${columns.join()})`, () =>
+    buildInsert(db, table, columns).onConflictDoNothing().prepare(),
+  ).run(row);
+}
+
+const listGiven = (row: object): readonly string[] =>
+  Object.entries(row).flatMap(([column, value]) => (value === undefined ? [] : [column]));
+
+function buildInsert(db: Database, table: SQLiteTable, columns: readonly string[]) {
+  const values = Object.fromEntries(columns.map((column) => [column, sql.placeholder(column)]));
+  return db.insert(table).values(values as never);
 }

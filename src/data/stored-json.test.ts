@@ -16,6 +16,16 @@ describe('a stored column', () => {
     expect(readStoredJson('facts', second, [addColour, rename])).toEqual({ colour: 'red', widthMm: 5 });
   });
 
+  it('read again is the same, and nobody can change it for the next reader', () => {
+    const text = writeStoredJson({ widths: [1, 2, 3], note: 'x'.repeat(200), deep: { list: [{ a: 1 }] } }, []);
+    const read = () => readStoredJson('facts', text, []) as { widths: number[]; deep: { list: { a: number }[] } };
+    const first = read();
+    expect(() => first.widths.push(4)).toThrow(TypeError);
+    expect(() => (first.deep.list[0]!.a = 2)).toThrow(TypeError);
+    expect(read()).toEqual(JSON.parse(text).value);
+    expect(readStoredJson('facts', text, [addColour])).toMatchObject({ colour: 'white', widths: [1, 2, 3] });
+  });
+
   it('of a newer program, or that is no JSON, is told with its name', () => {
     const newer = writeStoredJson({}, [addColour, rename]);
     expect(() => readStoredJson('facts', newer, [addColour])).toThrow(/facts.*newer Chiral \(edition 3\)/);

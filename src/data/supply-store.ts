@@ -1,6 +1,6 @@
 // Supplies and what wears them.
 
-import { and, asc, desc, eq, isNull, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, gt, isNotNull, isNull, sql } from 'drizzle-orm';
 import type { Supply, SupplyKind, WearLine, WearLineKind } from '../core/stock';
 import { groupBy } from '../core/units';
 import type { Database } from './database';
@@ -61,7 +61,33 @@ type NewWear = {
   readonly sessionId: number | null;
 };
 
-export const addWear = (db: Database, line: NewWear): void => void insertRow(db, supplyWear, line);
+/** Written out: an index of such lines alone is not used for a value that is handed over. */
+const IS_FITTED = sql`${supplyWear.kind} = 'fitted'`;
+
+export function addWear(db: Database, line: NewWear): void {
+  const wornBefore = line.kind === 'fitted' ? sumWornInUse(db, line.supplyId) : null;
+  insertRow(db, supplyWear, { ...line, ...(wornBefore === null ? {} : { wornBefore }) });
+}
+
+/** What the one in use has worn, whether or not it was cleaned; null where none is in use. */
+function sumWornInUse(db: Database, supplyId: number): number | null {
+  const ofSupply = eq(supplyWear.supplyId, supplyId);
+  const fitted = db
+    .select({ id: sql<number | null>`max(${supplyWear.id})` })
+    .from(supplyWear)
+    .where(and(ofSupply, IS_FITTED))
+    .get();
+  if (!fitted || fitted.id === null) return null;
+  const since = db
+    .select({ worn: WORN })
+    .from(supplyWear)
+    .where(and(ofSupply, gt(supplyWear.id, fitted.id)))
+    .get();
+  return since?.worn ?? 0;
+}
+
+/** Cleaning brings back life, but what was worn stays worn. */
+const WORN = sql<number>`sum(case ${supplyWear.kind} when 'worn' then ${supplyWear.amount} when 'given-back' then -${supplyWear.amount} else 0 end)`;
 
 /** What a piece of work wore and did not give back, by supply. */
 export const loadWearOfSession = (
@@ -77,7 +103,7 @@ export const loadWearOfSession = (
     .select({
       supplyId: supplyWear.supplyId,
       kind: supplies.kind,
-      amount: sql<number>`sum(case ${supplyWear.kind} when 'worn' then ${supplyWear.amount} when 'given-back' then -${supplyWear.amount} else 0 end)`,
+      amount: WORN,
       unitCost: sql<number>`coalesce(max(${supplyWear.unitCost}), 0)`,
     })
     .from(supplyWear)
@@ -86,16 +112,18 @@ export const loadWearOfSession = (
     .groupBy(supplyWear.supplyId)
     .all();
 
-/** All that was booked of one supply, by time. */
-export const loadWear = (db: Database, supplyId: number): readonly WearLine[] =>
-  prepareOnce(db, 'wear of a supply', () =>
+/** What each of a supply that was replaced had worn by then, by time. */
+export const loadLives = (db: Database, supplyId: number): readonly number[] =>
+  prepareOnce(db, 'lives of a supply', () =>
     db
-      .select({ atMs: supplyWear.atMs, kind: supplyWear.kind, amount: supplyWear.amount })
+      .select({ worn: sql<number>`${supplyWear.wornBefore}` })
       .from(supplyWear)
-      .where(eq(supplyWear.supplyId, sql.placeholder('supplyId')))
+      .where(and(eq(supplyWear.supplyId, sql.placeholder('supplyId')), IS_FITTED, isNotNull(supplyWear.wornBefore)))
       .orderBy(asc(supplyWear.id))
       .prepare(),
-  ).all({ supplyId });
+  )
+    .all({ supplyId })
+    .map(({ worn }) => worn);
 
 /** Of each supply, what was booked since the last one was fitted, that included; by time. */
 export function loadWearInUse(db: Database): ReadonlyMap<number, readonly StoredWear[]> {
@@ -103,7 +131,7 @@ export function loadWearInUse(db: Database): ReadonlyMap<number, readonly Stored
     db
       .select({ id: sql<number>`max(${supplyWear.id})`, supplyId: supplyWear.supplyId })
       .from(supplyWear)
-      .where(eq(supplyWear.kind, 'fitted'))
+      .where(IS_FITTED)
       .groupBy(supplyWear.supplyId)
       .prepare(),
   ).all();
@@ -134,7 +162,7 @@ export const listFittedAt = (db: Database, kind: SupplyKind, limit: number): rea
     .select({ atMs: supplyWear.atMs })
     .from(supplyWear)
     .innerJoin(supplies, eq(supplies.id, supplyWear.supplyId))
-    .where(and(eq(supplyWear.kind, 'fitted'), eq(supplies.kind, kind)))
+    .where(and(IS_FITTED, eq(supplies.kind, kind)))
     .orderBy(desc(supplyWear.id))
     .limit(limit)
     .all()
@@ -147,7 +175,7 @@ export function findFitted(db: Database, kinds: readonly SupplyKind[]): Readonly
       .select({ kind: supplies.kind, supplyId: supplyWear.supplyId, id: sql<number>`max(${supplyWear.id})` })
       .from(supplyWear)
       .innerJoin(supplies, eq(supplies.id, supplyWear.supplyId))
-      .where(and(eq(supplyWear.kind, 'fitted'), isNull(supplies.archivedAtMs), isInThose(supplies.kind)))
+      .where(and(IS_FITTED, isNull(supplies.archivedAtMs), isInThose(supplies.kind)))
       .groupBy(supplyWear.supplyId)
       .prepare(),
   ).all(those(kinds));

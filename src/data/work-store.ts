@@ -182,11 +182,16 @@ function insertMembers(db: Database, sessionId: number, members: readonly Sessio
  */
 export function stopSession(db: Database, id: number, atMs: number, outcome: SessionOutcome): boolean {
   return (
-    db
-      .update(workSessions)
-      .set({ stoppedAtMs: sql`max(${atMs}, ${workSessions.startedAtMs})`, outcome })
-      .where(and(eq(workSessions.id, id), isNull(workSessions.stoppedAtMs)))
-      .run().changes === 1
+    prepareOnce(db, 'stop work', () =>
+      db
+        .update(workSessions)
+        .set({
+          stoppedAtMs: sql`max(${sql.placeholder('atMs')}, ${workSessions.startedAtMs})`,
+          outcome: sql`${sql.placeholder('outcome')}`,
+        })
+        .where(and(eq(workSessions.id, sql.placeholder('id')), isNull(workSessions.stoppedAtMs)))
+        .prepare(),
+    ).run({ id, atMs, outcome }).changes === 1
   );
 }
 

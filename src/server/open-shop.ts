@@ -6,7 +6,7 @@ import { noteSeen, refuseStrayLog } from '../data/stray-log';
 import { databaseFile, getShop, openShop } from './context';
 import { refreshMeasurements } from './artwork/save-artwork';
 import { refreshKept } from './items/recount';
-import { seedDemo } from './demo/seed-demo';
+import { beginDemo, seedDemo } from './demo/seed-demo';
 
 /** Held until the process ends; one that nobody keeps would be let go with the garbage. */
 const holds: unknown[] = [];
@@ -33,9 +33,10 @@ const LOGS = ['-wal', '-shm'];
 async function seedWhole(file: string): Promise<void> {
   const seeding = `${file}.seeding`;
   for (const ending of ['', ...LOGS]) rmSync(seeding + ending, { force: true });
+  const begun = beginDemo();
   const { db } = openShop(seeding);
   try {
-    await seedDemo(db, Date.now(), { withPast: true });
+    await seedDemo(db, Date.now(), { withPast: true, begun });
   } finally {
     db.$client.close();
   }

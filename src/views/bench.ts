@@ -104,8 +104,8 @@ export type BenchView = {
   readonly vinyls: readonly VinylView[];
   /** What each takes here against what is calculated, where that was taken from the log. */
   readonly paces: readonly { readonly personId: number; readonly now: number }[];
-  /** The server’s clock, epoch ms: timers count from it. */
-  readonly nowMs: number;
+  /** The server’s clock, epoch ms: timers count from it, and nothing else does. */
+  readonly readAtMs: number;
   /** ISO day in the shop’s time zone. */
   readonly today: string;
 };

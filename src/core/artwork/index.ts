@@ -40,6 +40,7 @@ export { writeDxf } from './output/write-dxf';
 export { writeHpgl, STEPS_PER_MM, type HpglOptions } from './output/write-hpgl';
 export { TYPEFACES } from './lettering/typefaces';
 export { prepareFile, prepareRead } from './prepare-file';
+export { makePieceMemory } from './measure-thinness';
 export type { ArtworkMeasurement, LayerMeasurement } from './measurement';
 export type { Typeface } from './lettering/typefaces';
 export type { LayerFigures } from './layer-figures';

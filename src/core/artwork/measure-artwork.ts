@@ -1,7 +1,6 @@
 // The figures of an artwork at a size: area, knife path, pieces, cavities, boxes. No judgement of them.
 
 import {
-  Calliper,
   computeLength,
   computeRegionArea,
   computeRegionPerimeter,
@@ -24,13 +23,9 @@ import {
   type ResolveOptions,
 } from './resolve-artwork';
 import type { LayerMeasurement, ColourOverlap, ArtworkMeasurement } from './measurement';
+import { FINE_WIDTHS_MM, measureByPiece, measureThinness, type PieceMemory } from './measure-thinness';
 
 export const MEASUREMENT_EDITION = 6;
-/**
- * Widths at which fine strokes are added up, mm, at the size that is measured; wide enough apart to hold when it is
- * scaled.
- */
-const FINE_WIDTHS_MM = [0.3, 0.45, 0.6, 0.8, 1, 1.3, 1.7, 2.2, 3, 4, 6, 9];
 /** A corner turns by more than this; flattened curves turn far less from step to step. */
 const SHARP_CORNER_DEGREES = 30;
 /** Overlaps smaller than this come from rounding, mm². */
@@ -49,8 +44,9 @@ export function measureArtwork(
   return resolved.ok ? succeed(measureResolved(resolved.value)) : resolved;
 }
 
-export function measureResolved(artwork: ResolvedArtwork): ArtworkMeasurement {
-  const layers = artwork.layers.map(measureLayer);
+/** `memory`: of pieces that many drawings are made of, as texts are of letters. */
+export function measureResolved(artwork: ResolvedArtwork, memory: PieceMemory | null = null): ArtworkMeasurement {
+  const layers = artwork.layers.map((layer) => measureLayer(layer, memory));
   const safeWidthOf = (name: DetailClass) =>
     computeSafeWidth({ widthMm: artwork.widthMm, layers }, DETAIL_FLOORS[name]);
   return {
@@ -83,7 +79,7 @@ function findOverlaps(all: readonly ResolvedLayer[]): readonly ColourOverlap[] {
   );
 }
 
-function measureLayer(layer: ResolvedLayer): LayerMeasurement {
+function measureLayer(layer: ResolvedLayer, memory: PieceMemory | null): LayerMeasurement {
   let netMm2 = 0,
     outerLengthMm = 0,
     cavityLengthMm = 0,
@@ -107,7 +103,7 @@ function measureLayer(layer: ResolvedLayer): LayerMeasurement {
     netMm2 += pieceMm2;
     bitAreasMm2.push(round(pieceMm2));
   }
-  const calliper = new Calliper(layer.pieces);
+  const thinness = memory ? measureByPiece(layer.pieces, memory) : measureThinness(layer.pieces);
   return {
     key: layer.key,
     colour: layer.colour,
@@ -123,12 +119,13 @@ function measureLayer(layer: ResolvedLayer): LayerMeasurement {
     openPaths: layer.openPaths,
     zeroLengthPaths: layer.zeroLengthPaths,
     doubledContours: findDoubledContours(layer.knife).length,
-    thinnestStroke: calliper.measureStrokes().thinnest,
-    thinnestGap: calliper.measureGaps().thinnest,
+    thinnestStroke: thinness.thinnestStroke,
+    thinnestGap: thinness.thinnestGap,
     box: layer.box,
-    fineLengths: calliper
-      .measureFineLengths(FINE_WIDTHS_MM)
-      .map((lengthMm, at) => ({ underMm: FINE_WIDTHS_MM[at]!, lengthMm: round(lengthMm) })),
+    fineLengths: thinness.fineLengthsMm.map((lengthMm, at) => ({
+      underMm: FINE_WIDTHS_MM[at]!,
+      lengthMm: round(lengthMm),
+    })),
     bitAreasMm2: bitAreasMm2.sort((a, b) => a - b),
     cavityAreasMm2: cavityAreasMm2.sort((a, b) => a - b),
   };

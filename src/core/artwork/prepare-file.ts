@@ -4,6 +4,7 @@
 import { succeed, type Result } from '../units';
 import type { Artwork, LeftOut, MeasureProblem, ReadProblem } from './artwork';
 import { measureResolved } from './measure-artwork';
+import type { PieceMemory } from './measure-thinness';
 import { drawPicture, type ArtworkPicture } from './picture';
 import { prepareLayers } from './prepare/prepare-layers';
 import { proposeFirstSteps, type PrepStep } from './prepare/steps';
@@ -20,14 +21,18 @@ type PreparedFacts = {
 };
 export type Prepared = { readonly facts: PreparedFacts; readonly resolved: ResolvedArtwork };
 
-/** `steps` null: those that the drawing needs at once; `widthMm` null: at the size that it states. */
+/**
+ * `steps` null: those that the drawing needs at once; `widthMm` null: at the size that it states. `memory`: of pieces
+ * that many such files are made of.
+ */
 export function prepareFile(
   text: string,
   steps: readonly PrepStep[] | null,
   widthMm: number | null,
+  memory: PieceMemory | null = null,
 ): Result<Prepared, ReadProblem | MeasureProblem> {
   const artwork = readDrawing(text);
-  return artwork.ok ? prepareRead(artwork.value, steps ?? startSteps(artwork.value, widthMm)) : artwork;
+  return artwork.ok ? prepareRead(artwork.value, steps ?? startSteps(artwork.value, widthMm), memory) : artwork;
 }
 
 const startSteps = (artwork: Artwork, widthMm: number | null): readonly PrepStep[] => [
@@ -35,14 +40,18 @@ const startSteps = (artwork: Artwork, widthMm: number | null): readonly PrepStep
   ...proposeFirstSteps(artwork),
 ];
 
-export function prepareRead(artwork: Artwork, steps: readonly PrepStep[]): Result<Prepared, MeasureProblem> {
+export function prepareRead(
+  artwork: Artwork,
+  steps: readonly PrepStep[],
+  memory: PieceMemory | null = null,
+): Result<Prepared, MeasureProblem> {
   const resolved = prepareLayers(artwork, steps);
   if (!resolved.ok) return resolved;
   const outlined = steps.some((step) => step.on && step.kind === 'outline-strokes');
   return succeed({
     resolved: resolved.value,
     facts: {
-      measurement: measureResolved(resolved.value),
+      measurement: measureResolved(resolved.value, memory),
       picture: drawPicture(resolved.value),
       gradients: artwork.gradients,
       sizeStated: artwork.size === 'stated',

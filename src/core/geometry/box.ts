@@ -59,3 +59,9 @@ export function groupByOverlap(boxes: readonly Box[]): readonly (readonly number
   }
   return groups;
 }
+
+/** The shorter side of its box, and a hair: nothing in the ring is wider. */
+export function leastExtent(ring: readonly Point[]): number {
+  const box = boundPoints([ring]);
+  return box ? Math.min(box.width, box.height) * 1.001 : 0;
+}

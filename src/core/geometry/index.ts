@@ -6,3 +6,4 @@ export * from './box';
 export * from './scan-lines';
 export { Calliper, findThinGaps, findThinStrokes } from './thin-places';
 export type { ThinPlace } from './thin-place';
+export { ShapeMemory, type Shift } from './shape-memory';

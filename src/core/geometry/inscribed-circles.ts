@@ -4,11 +4,9 @@
 import polylabel from 'polylabel';
 import { boundPoints, type Box } from './box';
 import type { Polyline } from './polygon';
+import { boundShape, isShifted, tellLook, type Shape } from './same-shape';
 
 export type Circle = { readonly widthMm: number; readonly x: number; readonly y: number };
-
-/** Points of copies lie as near as this to where the shift takes them, mm: files round differently here and there. */
-const SAME_PLACE_MM = 0.002;
 
 export class InscribedCircles {
   /** For each shape the first one that it is a copy of, which may be itself. */
@@ -17,20 +15,19 @@ export class InscribedCircles {
   private readonly boxes: readonly (Box | null)[];
   private readonly known = new Map<number, Circle | null>();
 
-  /** Each shape is its outer ring and its holes. */
-  constructor(private readonly shapes: readonly (readonly Polyline[])[]) {
-    this.boxes = shapes.map((rings) => boundPoints(rings.slice(0, 1)));
+  constructor(private readonly shapes: readonly Shape[]) {
+    this.boxes = shapes.map(boundShape);
     const byLook = new Map<string, number[]>();
     this.model = shapes.map((rings, index) => {
       const box = this.boxes[index];
       if (!box) return index;
-      const looks = `${rings.map((ring) => ring.length).join()} ${Math.round(box.width * 20)} ${Math.round(box.height * 20)}`;
-      const alike = byLook.get(looks);
+      const look = tellLook(rings, box);
+      const alike = byLook.get(look);
       if (!alike) {
-        byLook.set(looks, [index]);
+        byLook.set(look, [index]);
         return index;
       }
-      const model = alike.find((other) => this.isShifted(index, other));
+      const model = alike.find((other) => isShifted(rings, box, shapes[other]!, this.boxes[other]!));
       if (model !== undefined) this.addCopy(model, index);
       if (model === undefined && alike.length < MODELS_KEPT) alike.push(index);
       return model ?? index;
@@ -67,20 +64,6 @@ export class InscribedCircles {
     const known = this.copies.get(model);
     if (known) known.push(copy);
     else this.copies.set(model, [copy]);
-  }
-
-  private isShifted(shape: number, model: number): boolean {
-    const from = this.boxes[model]!,
-      to = this.boxes[shape]!;
-    const dx = to.x - from.x,
-      dy = to.y - from.y;
-    const theirs = this.shapes[model]!;
-    return this.shapes[shape]!.every((ring, index) =>
-      ring.every((point, at) => {
-        const other = theirs[index]![at]!;
-        return Math.abs(point.x - other.x - dx) < SAME_PLACE_MM && Math.abs(point.y - other.y - dy) < SAME_PLACE_MM;
-      }),
-    );
   }
 }
 

@@ -2,14 +2,14 @@
 // distance between two sides that face each other, as a calliper takes it; corners and tips have none.
 
 import { CROSS_NOISE, LENGTH_NOISE_MM } from '../units';
-import { boundPoints } from './box';
+import { boundPoints, leastExtent } from './box';
 import { EdgeGrid } from './edge-grid';
 import { EdgeRuns, type EdgeRun } from './edge-runs';
 import { InscribedCircles } from './inscribed-circles';
-import type { Piece, Polyline } from './polygon';
+import type { Piece } from './polygon';
 import { RingEdges, type Look, type Side } from './ring-edges';
 import { RingWalk, type Place } from './ring-walk';
-import { thinOut, type Thinness, type ThinPlace } from './thin-place';
+import { thinOut, type Bound, type Thinness, type ThinPlace } from './thin-place';
 
 /** A circle that shrinks by no more than this share has settled. */
 const SETTLED_SHARE = 1e-6;
@@ -40,9 +40,6 @@ export const findThinStrokes = (pieces: readonly Piece[], underMm = 0): Thinness
 /** Width of the gaps: between pieces, across slots and inside cavities. */
 export const findThinGaps = (pieces: readonly Piece[], underMm = 0): Thinness =>
   new Calliper(pieces).measureGaps(underMm);
-
-/** A ring and what it bounds on one side. Rings of one group bound one thing; of group -1 the open air. */
-type Bound = { readonly group: number; /** No ball wider than this lies in the group, mm. */ readonly widest: number };
 
 /** Takes thicknesses of pieces and of the air between them; the edges are laid out once for both. */
 export class Calliper {
@@ -102,17 +99,29 @@ export class Calliper {
     return this.measure(-1, underMm);
   }
 
+  /** The narrowest gap between two pieces, where it is narrower than `underMm`; those within a piece are passed over. */
+  measureGapBetween(underMm: number): ThinPlace | null {
+    this.side = -1;
+    this.bounds = this.bounded[-1].bounds;
+    let best: ThinPlace | null = null;
+    const limit = () => Math.min((best as ThinPlace | null)?.widthMm ?? underMm, this.reach);
+    this.compareRings(limit, (place) => {
+      if (place.widthMm > 0 && place.widthMm < limit()) best = place;
+    });
+    return best;
+  }
+
   /**
-   * How much of the outline belongs to strokes under each of the widths, mm; the widths rising. Looked at in about
-   * `FINE_LOOKS` places.
+   * How much of the outline belongs to strokes under each of the widths, mm; the widths rising. Looked at in about so
+   * many places.
    */
-  measureFineLengths(widthsMm: readonly number[]): readonly number[] {
+  measureFineLengths(widthsMm: readonly number[], places = FINE_LOOKS): readonly number[] {
     this.side = 1;
     this.bounds = this.bounded[1].bounds;
     const { x1, y1, x2, y2 } = this.grid;
     const limit = widthsMm.at(-1) ?? 0;
     const lengths = widthsMm.map(() => 0);
-    const step = this.edges.length.reduce((sum, length) => sum + length, 0) / FINE_LOOKS;
+    const step = this.edges.length.reduce((sum, length) => sum + length, 0) / places;
     let since = 0;
     for (let edge = 0; edge < x1.length; edge++) {
       const dx = x2[edge]! - x1[edge]!,
@@ -286,9 +295,4 @@ export class Calliper {
     // Walked past something that lies between them, or out of sight of each other round a corner.
     return this.grid.findNearest(x, y, (width / 2) * (1 - SETTLED_SLACK)) === -1 ? { widthMm: width, x, y } : 'corner';
   }
-}
-
-function leastExtent(ring: Polyline): number {
-  const box = boundPoints([ring]);
-  return box ? Math.min(box.width, box.height) * 1.001 : 0;
 }

@@ -106,21 +106,13 @@ export function computeWear(supply: Pick<Supply, 'kind' | 'life'>, lines: readon
   };
 }
 
-/** What a line adds to what was worn: cleaning brings back life, but what was worn stays worn. */
-const wearOf = ({ kind, amount }: WearLine): number => (kind === 'worn' ? amount : kind === 'given-back' ? -amount : 0);
-
-/** How long one really lasts: the mean of those that were worn out and replaced; its stated life while none was. */
-export function computeRealLife(supply: Pick<Supply, 'kind' | 'life'>, lines: readonly WearLine[]): Figure {
+/**
+ * How long one really lasts: the mean of those that were worn out and replaced; its stated life while none was.
+ * @param worn what each that was replaced had worn by then; one replaced at once was fitted by mistake
+ */
+export function computeRealLife(supply: Pick<Supply, 'kind' | 'life'>, worn: readonly number[]): Figure {
   const { wears } = getSupplyFacts(supply.kind);
-  const lives: number[] = [];
-  let worn: number | null = null;
-  for (const line of lines) {
-    if (line.kind === 'fitted') {
-      // One replaced at once was fitted by mistake.
-      if (worn !== null && worn > 0) lives.push(worn);
-      worn = 0;
-    } else if (worn !== null) worn += wearOf(line);
-  }
+  const lives = worn.filter((life) => life > 0);
   if (lives.length === 0) return figure(`Life, in ${wears}`, supply.life ?? 1, 'count', 'shop');
   return figure(`Life, in ${wears}`, lives.reduce((sum, life) => sum + life, 0) / lives.length, 'count', 'learned', {
     how: 'mean of those worn out',

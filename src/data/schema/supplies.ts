@@ -43,9 +43,14 @@ export const supplyWear = sqliteTable(
     unitCost: real('unit_cost'),
     /** The work at the bench that wore it; null where it was booked by hand. */
     sessionId: integer('session_id').references(() => workSessions.id),
+    /** Where one is fitted: what the one before it had worn by then; null where there was none. */
+    wornBefore: real('worn_before'),
   },
   (table) => [
     index('supply_wear_by_supply').on(table.supplyId, table.id),
+    index('supply_wear_fitted')
+      .on(table.supplyId, table.id, table.wornBefore)
+      .where(sql`${table.kind} = 'fitted'`),
     index('supply_wear_by_session')
       .on(table.sessionId)
       .where(sql`${table.sessionId} is not null`),

@@ -53,7 +53,7 @@ export function BatchWork({
   onLoadDone,
 }: Props) {
   const card = useFocusKept(running?.id ?? null);
-  const now = useServerNow(view.nowMs);
+  const now = useServerNow(view.readAtMs);
   const byPiece = station === 'press' || station === 'check';
   const keyOf = (part: BenchPartView) => (byPiece ? part.pieceId : part.partId);
   const entries = [...groupBy(parts, keyOf)].map(([key, members]) => ({

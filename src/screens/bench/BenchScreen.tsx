@@ -64,7 +64,7 @@ function Bench({ initial, station, people }: BenchProps) {
   const chosen = shown.filter((part) => !leftOut.has(worksOnParts(station) ? part.partId : part.pieceId));
   const start = () => steps.start(chosen, who.personId);
   const pace = view.paces.find(({ personId }) => personId === who.personId)?.now ?? 1;
-  const stopping = useStopping(steps.stop, view.nowMs, () => setLeftOut(new Set()));
+  const stopping = useStopping(steps.stop, view.readAtMs, () => setLeftOut(new Set()));
   const { stop } = stopping;
   const spoil = () => shown.length > 0 && setSpoiling(shown);
   useBenchKeys({ running, start, stop, spoil });

@@ -46,7 +46,7 @@ export function useBench(initial: BenchView, station: Station) {
     mutationFn: ({ path, body }: Step) => callApi<StepTaken>('POST', `${path}?station=${station}`, body),
     onSuccess: (answer, taken) => {
       client.setQueryData(BENCH_KEY, answer.bench);
-      client.setQueryData(RUNNING_KEY, { running: answer.bench.running, nowMs: answer.bench.nowMs });
+      client.setQueryData(RUNNING_KEY, { running: answer.bench.running, nowMs: answer.bench.readAtMs });
       tell(answer, taken, step.mutate);
     },
     onError: (error, taken) => {

@@ -24,9 +24,14 @@ export function toPageData<Props extends object>(props: Props): PageData<Props> 
   return { [TEXT]: `{"frame":${JSON.stringify(frame)}${others}`, [DRAWN_FROM]: tellLooks(frame, text) };
 }
 
+/** What only timers count from: without one that runs, nothing that is drawn rests on it. */
+const COUNTED_FROM = /"readAtMs":\d+/g;
+
 /** Null where the server draws the time: of a timer, of the day, at a first start. The clock on the wall only the browser draws. */
 const tellLooks = ({ running, nowMs: _nowMs, stamp: _stamp, ...still }: FrameView, rest: string): string | null =>
-  running.length > 0 || !still.shop.confirmed || rest.includes('"nowMs":') ? null : JSON.stringify(still) + rest;
+  running.length > 0 || !still.shop.confirmed || rest.includes('"nowMs":')
+    ? null
+    : JSON.stringify(still) + rest.replaceAll(COUNTED_FROM, '');
 
 const ELEMENT_ID = 'page-data';
 let textOfPage: string | null = null;

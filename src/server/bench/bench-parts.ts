@@ -1,10 +1,10 @@
 // The parts that work is done on, and what is written of them.
 
 import { isOver, type PartEvent } from '../../core/orders/index';
-import { findOrderIdsOfParts, loadOrders } from '../../data/order-store';
+import { findOrderIdsOfParts, loadOrders, loadStandingOrders } from '../../data/order-store';
 import type { ShopContext } from '../context';
 import { notFound, ShopError } from '../errors';
-import { readStored, type ReadOrder, type ReadPart } from '../orders/read-orders';
+import { readStanding, readStored, type ReadOrder, type WaitingOrder, type WaitingPart } from '../orders/read-orders';
 
 export type NewEvent = Omit<PartEvent, 'id'> & { readonly sessionId: number | null };
 
@@ -12,8 +12,16 @@ export function readOrdersOf(shop: ShopContext, partIds: readonly number[]): rea
   return loadOrders(shop.db, findOrderIdsOfParts(shop.db, partIds)).map(readStored);
 }
 
+/** As they stand: without what happened to each of their parts. */
+export function readStandingOf(shop: ShopContext, partIds: readonly number[]): readonly WaitingOrder[] {
+  return loadStandingOrders(shop.db, findOrderIdsOfParts(shop.db, partIds)).map(readStanding);
+}
+
 /** The parts in the order asked, of open orders only. @throws ShopError when one is gone or its order closed. */
-export function requireParts(orders: readonly ReadOrder[], partIds: readonly number[]): readonly ReadPart[] {
+export function requireParts<Part extends WaitingPart>(
+  orders: readonly (Pick<WaitingOrder, 'stage'> & { readonly parts: readonly Part[] })[],
+  partIds: readonly number[],
+): readonly Part[] {
   const byId = new Map(orders.flatMap(({ parts }) => parts).map((part) => [part.id, part]));
   const closed = new Set(
     orders.filter(({ stage }) => isOver(stage)).flatMap(({ parts }) => parts.map((part) => part.id)),
@@ -27,7 +35,7 @@ export function requireParts(orders: readonly ReadOrder[], partIds: readonly num
 }
 
 /** @throws ShopError: nothing is begun of an order that is not agreed, or on hold */
-export function refuseNotInHand(orders: readonly ReadOrder[]): void {
+export function refuseNotInHand(orders: readonly WaitingOrder[]): void {
   const other = orders.find(({ stage }) => stage === 'wish' || stage === 'quoted' || stage === 'on-hold');
   if (other)
     throw new ShopError('conflict', { reason: 'order-not-in-hand', stage: other.stage, title: other.order.title });

@@ -46,7 +46,7 @@ export function loadStation(shop: ShopContext, station: Station): BenchView {
     running,
     vinyls: [...made.materials.vinyls.values()],
     paces: listPaces(shop, station),
-    nowMs: shop.now(),
+    readAtMs: shop.now(),
     today: dayOf(shop.now(), getShop(shop).timeZone),
   };
 }

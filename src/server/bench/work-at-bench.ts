@@ -20,7 +20,7 @@ import { loadSheetCuts } from '../../data/sheet-cut-store';
 import type { BookedStock } from '../../views/bench';
 import type { ShopContext } from '../context';
 import { notFound, ShopError } from '../errors';
-import { newEvent, readOrdersOf, refuseNotInHand, requireParts } from './bench-parts';
+import { newEvent, readOrdersOf, readStandingOf, refuseNotInHand, requireParts } from './bench-parts';
 import { keepMinutes } from '../items/keep-minutes';
 import { keepPressing } from '../items/keep-pressing';
 import { keepWeeding } from '../items/keep-weeding';
@@ -44,7 +44,7 @@ export function startSession(
   return inTransaction(shop.db, () => {
     if (loadRunningSessions(shop.db).some((work) => work.station === station))
       throw new ShopError('conflict', { reason: 'station-busy', station });
-    const orders = readOrdersOf(shop, input.partIds);
+    const orders = readStandingOf(shop, input.partIds);
     const chosen = requireParts(orders, input.partIds);
     refuseNotInHand(orders);
     if (station === 'cut') refuseUnread(shop, orders, chosen, unreadReason);

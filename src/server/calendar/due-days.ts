@@ -3,7 +3,7 @@
 import ical from 'ical-generator';
 import { loadStandingOrders, findOpenOrderIds, type StandingOrder } from '../../data/order-store';
 import { getShop, type ShopContext } from '../context';
-import { requireOrder } from '../orders/save-order';
+import { requireStandingOrder } from '../orders/save-order';
 
 /** The same order has the same mark in every copy of the calendar, so that a change replaces what was there. */
 const markOf = (id: number): string => `order-${id}@chiral`;
@@ -16,7 +16,7 @@ export const writeOpenCalendar = (shop: ShopContext, address: string): string =>
 
 /** @throws ShopError not-found */
 export const writeOrderCalendar = (shop: ShopContext, id: number, address: string): string =>
-  writeCalendar(shop, [requireOrder(shop, id).order], address);
+  writeCalendar(shop, [requireStandingOrder(shop, id).order], address);
 
 function writeCalendar(shop: ShopContext, orders: readonly DueOrder[], address: string): string {
   const { name } = getShop(shop);

@@ -29,7 +29,7 @@ import { readOrdersOf, requireParts } from '../bench/bench-parts';
 import { getShop, type ShopContext } from '../context';
 import { notFound, ShopError } from '../errors';
 import { readMadeLines } from '../items/materials';
-import type { ReadOrder, ReadPart } from '../orders/read-orders';
+import type { WaitingOrder, WaitingPart } from '../orders/read-orders';
 
 /** Call it inside the transaction that starts the clock. @throws ShopError where it is not this load */
 export function beginLoad(
@@ -63,7 +63,7 @@ function goOnFrom(last: StoredSheetCut): Partial<NewSheetCut> {
 }
 
 /** The thinnest stroke or gap of all that is cut, mm; null where none was measured. */
-export function findFinest(shop: ShopContext, orders: readonly ReadOrder[], parts: readonly Cut[]): number | null {
+export function findFinest(shop: ShopContext, orders: readonly WaitingOrder[], parts: readonly Cut[]): number | null {
   const { lines } = readMadeLines(shop, orders);
   return findFinestMm(
     parts.flatMap(({ lineId, layerIndex }) => {
@@ -72,7 +72,7 @@ export function findFinest(shop: ShopContext, orders: readonly ReadOrder[], part
     }),
   );
 }
-type Cut = Pick<ReadPart, 'lineId' | 'layerIndex'>;
+type Cut = Pick<WaitingPart, 'lineId' | 'layerIndex'>;
 
 function planRows(
   shop: ShopContext,

@@ -6,11 +6,15 @@ import { groupBy } from '../../core/units/index';
 import { changeHandCut, insertHandCut } from '../../data/hand-cut-store';
 import { findSession } from '../../data/work-store';
 import type { ShopContext } from '../context';
-import type { ReadOrder, ReadPart } from '../orders/read-orders';
+import type { WaitingOrder, WaitingPart } from '../orders/read-orders';
 import { notFound, ShopError } from '../errors';
 import { findFinest, findSetting } from './begin-load';
 
-type Work = { readonly sessionId: number; readonly orders: readonly ReadOrder[]; readonly parts: readonly ReadPart[] };
+type Work = {
+  readonly sessionId: number;
+  readonly orders: readonly WaitingOrder[];
+  readonly parts: readonly WaitingPart[];
+};
 
 /** Call it inside the transaction that starts the clock. */
 export function beginByHand(shop: ShopContext, { sessionId, orders, parts }: Work): void {

@@ -1,5 +1,6 @@
 // The demo shop's orders: taken, worked on and handed over through the same use cases as the screens, at past times.
 
+import type { InferType } from 'yup';
 import { orderInput } from '../../core/input/index';
 import { STATION_STEPS, STATIONS, type SpoilageCause } from '../../core/orders/index';
 import { readRoster } from '../../core/rosters/index';
@@ -34,17 +35,25 @@ export type DemoOrder = {
   spoiled?: { pieces: number; layer: number; cause: SpoilageCause; blankLost: boolean };
   handedOverDaysAgo?: number;
 };
-export async function seedOrder(input: {
+/** As it is written down; its texts are being set. */
+type TakenOrder = {
+  readonly order: DemoOrder;
+  readonly wish: InferType<typeof orderInput>;
+  readonly textsSet: Promise<void>;
+};
+
+export function takeOrder({
+  shop,
+  order,
+  items,
+  nowMs,
+}: {
   shop: ShopContext;
-  clock: Clock;
   order: DemoOrder;
   items: ReadonlyMap<string, number>;
   nowMs: number;
-}): Promise<void> {
-  const { shop, clock, order, items, nowMs } = input;
+}): TakenOrder {
   const today = dayOf(nowMs, getShop(shop).timeZone);
-  const placedMs = nowMs - order.placedDaysAgo * DAY_MS - 20 * 60_000;
-  clock.ms = placedMs;
   const lines = [
     ...order.lines.map(([item, quantity, sizeName, colourName]) => ({
       itemId: items.get(item),
@@ -64,7 +73,23 @@ export async function seedOrder(input: {
     roster: order.names?.source ?? null,
     lines,
   });
-  await prepareTexts(shop, wish.lines);
+  return { order, wish, textsSet: prepareTexts(shop, wish.lines) };
+}
+
+export async function seedOrder({
+  shop,
+  clock,
+  order: { order, wish, textsSet },
+  nowMs,
+}: {
+  shop: ShopContext;
+  clock: Clock;
+  order: TakenOrder;
+  nowMs: number;
+}): Promise<void> {
+  await textsSet;
+  const placedMs = nowMs - order.placedDaysAgo * DAY_MS - 20 * 60_000;
+  clock.ms = placedMs;
   const { id } = placeOrder(shop, wish);
   const endMs = nowMs - (order.handedOverDaysAgo ?? 0) * DAY_MS - 40 * 60_000;
   const busy = STATIONS.filter((station) => order.reached[station] > 0);

@@ -9,7 +9,7 @@ import { PLAIN_LETTERING, type Lettering } from '../../core/artwork/index';
 import type { Placing } from '../../core/placing/index';
 import { blankInput, channelInput, itemInput, lookInput, vinylInput } from '../../core/input/index';
 import type { Ids } from './demo-ids';
-import { seedOrder, type DemoOrder } from './seed-demo-orders';
+import { seedOrder, takeOrder, type DemoOrder } from './seed-demo-orders';
 import type { Database } from '../../data/database';
 import { savePacking } from '../../data/packing-store';
 import { insertShop } from '../../data/shop-store';
@@ -20,7 +20,8 @@ import { parseInput } from '../errors';
 import { saveArtwork } from '../artwork/save-artwork';
 import { findVinyl } from '../../data/shelf-store';
 import { addItem, acceptItemCost } from '../items/save-item';
-import { keyOfWish, letterTexts, wakeThreads } from '../lettering/letter-texts';
+import { keyOfWish, letterInThread, letterTexts, type LetterLot } from '../lettering/letter-texts';
+import type { TextWish } from '../heavy/letter-thread';
 import { addChannel } from '../shop/save-channel';
 import { addBlank, addVinyl, changeVinyl } from '../stock/save-shelf';
 import { seedPast } from './past/seed-past';
@@ -114,37 +115,64 @@ const NO_FEES = {
 };
 
 type Clock = { ms: number };
-/** What the demo shop is filled with: its files, the shop and its clock, and what is there already. */
-type Seed = {
+/** The demo’s plain files, and the texts that its items show, which are being set. */
+type Begun = {
   readonly folder: string;
   readonly file: DemoFile;
+  readonly letterLot: LetterLot;
+};
+/** What the demo shop is filled with: its files, the shop and its clock, and what is there already. */
+type Seed = Begun & {
   readonly shop: ShopContext;
   readonly clock: Clock;
   readonly ids: Ids;
 };
 
+/** Reads the files, and has a thread begin with what takes longest to load: the shop’s file is made meanwhile. */
+export function beginDemo(): Begun {
+  const folder = join(programRoot(), 'src', 'data', 'demo');
+  const file = JSON.parse(readFileSync(join(folder, 'shop.json'), 'utf8')) as DemoFile;
+  const samples = file.items
+    .flatMap((item) => [item, ...(item.more ?? []), ...(item.options ?? [])])
+    .flatMap(({ lettering }) => (lettering ? [wishSample(lettering)] : []));
+  return { folder, file, letterLot: letterAhead(samples) };
+}
+
+/** Gives what it began with at once. */
+function letterAhead(wishes: readonly TextWish[]): LetterLot {
+  const begun = letterInThread(wishes);
+  const places = new Map(wishes.map((wish, place) => [keyOfWish(wish), place]));
+  return async (asked) => {
+    const set = await begun;
+    return asked.map((wish) => set[places.get(keyOfWish(wish))!]!);
+  };
+}
+
 /**
  * The same shop every time but for its dates, which count from `nowMs`. With a past: four months of orders before those
  * that are on the books, for all that is learned and charted.
  */
-export async function seedDemo(db: Database, nowMs: number, { withPast = false } = {}): Promise<void> {
-  const folder = join(programRoot(), 'src', 'data', 'demo');
-  const file = JSON.parse(readFileSync(join(folder, 'shop.json'), 'utf8')) as DemoFile;
+export async function seedDemo(
+  db: Database,
+  nowMs: number,
+  { withPast = false, begun = beginDemo() }: { readonly withPast?: boolean; readonly begun?: Begun } = {},
+): Promise<void> {
+  const { file } = begun;
   const clock = { ms: nowMs - BEGUN_DAYS_AGO * DAY_MS };
   const shop: ShopContext = { db, now: () => clock.ms };
   const timeZone = Intl.DateTimeFormat().resolvedOptions().timeZone;
   const ids: Ids = { vinyls: new Map(), blanks: new Map(), artworks: new Map(), items: new Map() };
-  const seed: Seed = { folder, file, shop, clock, ids };
-  // They load beside the measuring: who opens the demo waits less.
-  if (withPast) wakeThreads(null);
+  const seed: Seed = { ...begun, shop, clock, ids };
   insertShop(db, { ...file.identity, timeZone, simulated: true }, { ...DEFAULT_SHOP_FIGURES, ...file.figures });
   seedShelf(seed);
   for (const channel of file.channels) addChannel(shop, parseInput(channelInput, { ...NO_FEES, ...channel }));
   await seedArtworks(seed);
   for (const item of file.items) await seedItem(seed, item);
   const stock = beginStock(shop, clock, nowMs);
+  // Their texts are set beside the past.
+  const taken = file.orders.map((order) => takeOrder({ shop, order, items: ids.items, nowMs }));
   if (withPast) seedPast(stock, ids);
-  for (const order of file.orders) await seedOrder({ shop, clock, order, items: ids.items, nowMs });
+  for (const order of taken) await seedOrder({ shop, clock, order, nowMs });
   seedDemoStock(stock);
   seedLooks(seed, nowMs);
   clock.ms = nowMs - 4 * DAY_MS;
@@ -197,7 +225,7 @@ async function seedArtworks({ folder, file, shop, clock, ids }: Seed): Promise<v
     savePacking(shop.db, { ...packing, artworkId: ids.artworks.get(artwork)!, artworkVersion: 1 });
 }
 
-async function seedItem({ shop, ids }: Seed, item: DemoFile['items'][number]): Promise<void> {
+async function seedItem({ shop, ids, letterLot }: Seed, item: DemoFile['items'][number]): Promise<void> {
   const place = async ({ artwork, place: where, widthMm, widths = {}, vinyls, lettering, placing }: DemoPlacement) => ({
     placing,
     artworkId: ids.artworks.get(artwork ?? ''),
@@ -206,7 +234,7 @@ async function seedItem({ shop, ids }: Seed, item: DemoFile['items'][number]): P
     widths,
     seenThrough: false,
     vinylIds: vinyls.map((name) => ids.vinyls.get(name)),
-    ...(lettering ? await setSample(shop, { ...PLAIN_LETTERING, ...lettering }) : {}),
+    ...(lettering ? await setSample(shop, wishSample(lettering), letterLot) : {}),
   });
   const options = await Promise.all(
     (item.options ?? []).map(async ({ label, surcharge, ...own }) => ({
@@ -236,11 +264,15 @@ async function seedItem({ shop, ids }: Seed, item: DemoFile['items'][number]): P
 }
 
 /** An item's text is calculated with its sample. */
-async function setSample(shop: ShopContext, lettering: Lettering) {
-  const wish = { text: lettering.sample, lettering, smaller: false };
-  const set = (await letterTexts(shop, [wish])).get(keyOfWish(wish));
-  if (!set?.ok) throw new Error(`The sample ${lettering.sample} of the demo can’t be set`);
-  return { artworkId: set.value.artworkId, widthMm: Math.round(set.value.fit.widthMm * 10) / 10, lettering };
+function wishSample(lettering: NonNullable<DemoPlacement['lettering']>): TextWish {
+  return { text: lettering.sample, lettering: { ...PLAIN_LETTERING, ...lettering }, smaller: false };
+}
+
+async function setSample(shop: ShopContext, wish: TextWish, letterLot: LetterLot) {
+  const set = (await letterTexts(shop, [wish], { letterLot })).get(keyOfWish(wish));
+  if (!set?.ok) throw new Error(`The sample ${wish.text} of the demo can’t be set`);
+  const { artworkId, fit } = set.value;
+  return { artworkId, widthMm: Math.round(fit.widthMm * 10) / 10, lettering: wish.lettering };
 }
 
 function raisePrices({ file, shop, ids }: Seed): void {

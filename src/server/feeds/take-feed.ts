@@ -36,7 +36,7 @@ import { changeLines } from '../orders/change-lines';
 import { askPrices } from '../orders/asked-prices';
 import { prepareTexts } from '../orders/line-texts';
 import { moveOrder } from '../orders/move-order';
-import { changeOrder, placeOrder, requireOrder } from '../orders/save-order';
+import { changeOrder, placeOrder, requireStandingOrder } from '../orders/save-order';
 import { PLAIN_TERMS } from '../../core/orders/index';
 import { keyOfName, matchFeedOrder, type MatchedOrder } from './match-feed';
 
@@ -179,7 +179,7 @@ function takeNew(shop: ShopContext, order: FeedOrder, { lines }: MatchedOrder): 
 const TITLE_LETTERS = 120;
 
 function changeTaken(shop: ShopContext, order: FeedOrder, { lines }: MatchedOrder, orderId: number): void {
-  const before = requireOrder(shop, orderId).order;
+  const before = requireStandingOrder(shop, orderId).order;
   changeLines(
     shop,
     orderId,
@@ -198,7 +198,7 @@ function changeTaken(shop: ShopContext, order: FeedOrder, { lines }: MatchedOrde
     },
     before.version,
   );
-  const { version, title, agreed, deposit } = requireOrder(shop, orderId).order;
+  const { version, title, agreed, deposit } = requireStandingOrder(shop, orderId).order;
   const dueDay = order.dueDay || before.dueDay;
   if (dueDay !== before.dueDay || order.note !== before.note)
     changeOrder(shop, orderId, { title, dueDay, agreed, terms: undefined, deposit, note: order.note }, version);

@@ -3,6 +3,7 @@
 import { readFileSync } from 'node:fs';
 import {
   keyOfLettering,
+  makePieceMemory,
   prepareFile,
   TYPEFACES,
   type FitProblem,
@@ -25,6 +26,8 @@ export type MeasuredText = {
 };
 export type LetteredText = Result<MeasuredText, FitProblem>;
 
+/** What was measured of the letters so far: a list of names is made of a few of them. */
+const letters = makePieceMemory();
 const fonts = new Map<string, readonly LetterFont[]>();
 
 /** Its files, one an alphabet, those for English first. */
@@ -43,7 +46,9 @@ export function letterText({ text, lettering, smaller }: TextWish): LetteredText
   if (!fitted.ok) return fitted;
   const { artwork, fit } = fitted.value;
   const { svg } = writeLettering(artwork, text.replace(/\s+/g, ' '));
-  const prepared = prepareFile(svg, [], null);
+  // Squeezed or shrunk, its letters are like those of no other text.
+  const isPlain = fit.squeezed === 1 && fit.capHeightMm === lettering.capHeightMm;
+  const prepared = prepareFile(svg, [], null, isPlain ? letters : null);
   // Letters that were united are sound outlines: what can't be measured of them has nothing in it.
   if (!prepared.ok) return fail({ kind: 'no-text' });
   return succeed({ key: keyOfLettering(text, lettering, smaller), svg, fit, measured: prepared.value.facts });

@@ -5,7 +5,7 @@ import { computeRealLife, getSupplyFacts, keyOf, type SupplyKind } from '../../c
 import { figure, type Figure } from '../../core/units';
 import { findItemEvidence } from '../../data/evidence-store';
 import { loadPricedLots } from '../../data/stock-store';
-import { findFitted, findSupply, loadWear } from '../../data/supply-store';
+import { findFitted, findSupply, loadLives } from '../../data/supply-store';
 import { getShop, type ShopContext } from '../context';
 import { learnMinutesOf } from './learn-minutes';
 
@@ -34,8 +34,8 @@ export function loadWearPrices(shop: ShopContext): WearPrices {
     const supply = findSupply(shop.db, fitted.get(kind as SupplyKind) ?? -1);
     if (!supply || supply.life === null) return undefined;
     const paid = loadPricedLots(shop.db, keyOf({ kind: 'supply', supplyId: supply.id })).at(-1);
-    const life = computeRealLife(supply, loadWear(shop.db, supply.id)),
-      price = figure(paid ? `Paid for ${supply.name}` : 'Price', paid?.unitCost ?? shopPrice, 'money', 'shop');
+    const life = computeRealLife(supply, loadLives(shop.db, supply.id));
+    const price = figure(paid ? `Paid for ${supply.name}` : 'Price', paid?.unitCost ?? shopPrice, 'money', 'shop');
     return figure(label, price.value / life.value, kind === 'blade' ? 'money/m' : 'money', life.source, {
       how: `price ÷ life in ${getSupplyFacts(kind).wears}`,
       parts: [price, life],

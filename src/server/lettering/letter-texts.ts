@@ -23,7 +23,7 @@ const tooMuch = () => new ShopError('busy', { reason: 'texts-too-slow' });
 
 export type SetText = Result<KeptLettering, FitProblem>;
 export type LetterLot = (wishes: readonly TextWish[]) => Promise<readonly LetteredText[]>;
-const letterInThread: LetterLot = (wishes) =>
+export const letterInThread: LetterLot = (wishes) =>
   heavyWork.run<readonly LetteredText[]>({ kind: 'letter', task: wishes, limitMs: LIMIT_MS, tooMuch });
 
 /** Long enough to have been through all that setting a text takes. */

@@ -7,7 +7,7 @@ import type { ProofPageView, StackedTexts } from '../../views/read-back';
 import { pictureHref } from '../artwork/picture-file';
 import { getShop, type ShopContext } from '../context';
 import { notFound } from '../errors';
-import { requireOrder } from './save-order';
+import { requireStandingOrder } from './save-order';
 
 /** @throws ShopError not-found for an address that no proof has */
 export function loadProofPage(shop: ShopContext, token: string): ProofPageView {
@@ -17,7 +17,7 @@ export function loadProofPage(shop: ShopContext, token: string): ProofPageView {
 }
 
 function toProofPage(shop: ShopContext, proof: StoredProof): ProofPageView {
-  const { order } = requireOrder(shop, proof.orderId);
+  const { order } = requireStandingOrder(shop, proof.orderId);
   const { name, locale, timeZone } = getShop(shop);
   const { number, token, atMs, approvedAtMs, approvedBy, content } = proof;
   return {

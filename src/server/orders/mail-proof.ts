@@ -7,7 +7,7 @@ import { ShopError } from '../errors';
 import { printInThread } from '../heavy/print-in-thread';
 import { toThread } from '../heavy/shop-in-thread';
 import { putInOutbox } from '../mail/outbox';
-import { requireOrder } from './save-order';
+import { requireStandingOrder } from './save-order';
 
 const MAIL_ADDRESS = /[^\s<>,;:"()]+@[^\s<>,;:"()]+/;
 /** Nobody reads there: the seller fills in the right one before it is sent. */
@@ -15,7 +15,7 @@ const NO_ADDRESS = 'customer@localhost';
 
 /** `address`: where this shop is reached. @throws ShopError where there is no proof */
 export async function mailProof(shop: ShopContext, id: number, address: string): Promise<{ readonly file: string }> {
-  const { order } = requireOrder(shop, id);
+  const { order } = requireStandingOrder(shop, id);
   const proof = findLastProof(shop.db, id);
   if (!proof) throw new ShopError('conflict', { reason: 'proof-none' });
   const { name, locale } = getShop(shop);

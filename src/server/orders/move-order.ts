@@ -5,8 +5,8 @@ import { inTransaction } from '../../data/database';
 import { addOrderEvent } from '../../data/order-event-store';
 import { getSettings, type ShopContext } from '../context';
 import { ShopError } from '../errors';
-import type { ReadOrder } from './read-orders';
-import { requireOrder } from './save-order';
+import type { WaitingOrder } from './read-orders';
+import { requireStandingOrder } from './save-order';
 
 export const isOrderMove = (text: string): text is OrderMove => (ORDER_MOVES as readonly string[]).includes(text);
 
@@ -21,7 +21,7 @@ export type MoveWish = {
 /** @throws ShopError with the reason why the step makes no sense now */
 export function moveOrder(shop: ShopContext, id: number, { move, detail = '', owedGivenUp = false }: MoveWish): void {
   inTransaction(shop.db, () => {
-    const entry = requireOrder(shop, id);
+    const entry = requireStandingOrder(shop, id);
     const { stage, order } = entry;
     const owed = getOwed(order);
     const decided = decideMove(move, { stage, owed, owedGivenUp });
@@ -30,7 +30,7 @@ export function moveOrder(shop: ShopContext, id: number, { move, detail = '', ow
         ? new ShopError('conflict', { reason: 'order-still-owed', owed, settings: getSettings(shop) })
         : new ShopError('conflict', { reason: 'order-move-refused', move, stage });
     addOrderEvent(shop.db, id, decided.value, shop.now(), { detail });
-    if (move === 'hand-over' || move === 'send') closeWhenPaid(shop, requireOrder(shop, id));
+    if (move === 'hand-over' || move === 'send') closeWhenPaid(shop, requireStandingOrder(shop, id));
   });
 }
 
@@ -38,7 +38,7 @@ export function moveOrder(shop: ShopContext, id: number, { move, detail = '', ow
 export const CLOSED_BY_ITSELF = 'handed over and paid';
 
 /** What is handed over and paid is closed: nobody has to say so. */
-export function closeWhenPaid(shop: ShopContext, { order, stage }: ReadOrder): void {
+export function closeWhenPaid(shop: ShopContext, { order, stage }: WaitingOrder): void {
   if ((stage === 'collected' || stage === 'sent') && getOwed(order) === 0)
     addOrderEvent(shop.db, order.id, 'closed', shop.now(), { detail: CLOSED_BY_ITSELF });
 }
@@ -52,7 +52,7 @@ export function undoMove(shop: ShopContext, id: number): void {
 }
 
 function takeLastBack(shop: ShopContext, id: number) {
-  const { order, parts } = requireOrder(shop, id);
+  const { order, parts } = requireStandingOrder(shop, id);
   const last = findUndoable(
     order.events,
     parts.map((part) => part.state),
@@ -63,6 +63,6 @@ function takeLastBack(shop: ShopContext, id: number) {
 }
 
 /** @throws ShopError: nothing about an order that has left the shop can be changed */
-export function refuseOver({ stage }: ReadOrder): void {
+export function refuseOver({ stage }: WaitingOrder): void {
   if (isOver(stage)) throw new ShopError('conflict', { reason: 'work-on-closed-order' });
 }

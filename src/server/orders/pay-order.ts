@@ -8,12 +8,12 @@ import { findPayment, insertPayment, takePaymentBack } from '../../data/payment-
 import { getSettings, type ShopContext } from '../context';
 import { notFound, ShopError } from '../errors';
 import { closeWhenPaid } from './move-order';
-import { requireOrder } from './save-order';
+import { requireStandingOrder } from './save-order';
 
 /** @throws ShopError where more would go back than was paid */
 export function addPayment(shop: ShopContext, orderId: number, input: InferType<typeof paymentInput>): { id: number } {
   return inTransaction(shop.db, () => {
-    const { order } = requireOrder(shop, orderId);
+    const { order } = requireStandingOrder(shop, orderId);
     if (input.kind === 'refund' && input.amount > order.paid)
       throw new ShopError(
         'conflict',
@@ -21,7 +21,7 @@ export function addPayment(shop: ShopContext, orderId: number, input: InferType<
         'amount',
       );
     const id = insertPayment(shop.db, { ...input, orderId, amount: minor(input.amount), atMs: shop.now() });
-    closeWhenPaid(shop, requireOrder(shop, orderId));
+    closeWhenPaid(shop, requireStandingOrder(shop, orderId));
     return { id };
   });
 }

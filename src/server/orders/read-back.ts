@@ -8,8 +8,8 @@ import { addOrderEvent } from '../../data/order-event-store';
 import { setReadBack } from '../../data/order-line-store';
 import type { ShopContext } from '../context';
 import { ShopError, stale } from '../errors';
-import type { ReadOrder, ReadPart } from './read-orders';
-import { requireOrder } from './save-order';
+import type { WaitingOrder, WaitingPart } from './read-orders';
+import { requireStandingOrder } from './save-order';
 
 /** @throws ShopError where the order changed since these lines were read */
 export function readBack(
@@ -18,7 +18,7 @@ export function readBack(
   { lineIds, isRead, version }: InferType<typeof readBackInput>,
 ): void {
   inTransaction(shop.db, () => {
-    const { order } = requireOrder(shop, id);
+    const { order } = requireStandingOrder(shop, id);
     if (order.version !== version) throw stale('This order');
     const own = new Set(order.lines.map((line) => line.id));
     if (lineIds.some((lineId) => !own.has(lineId))) throw new ShopError('conflict', { reason: 'line-gone' });
@@ -32,7 +32,7 @@ export function readBack(
 }
 
 /** Drawings of a piece may be cut before its texts are read. */
-const isText = ({ made }: ReadOrder['order']['lines'][number], { layerIndex }: ReadPart): boolean =>
+const isText = ({ made }: WaitingOrder['order']['lines'][number], { layerIndex }: WaitingPart): boolean =>
   made !== null && findPlacementOfLayer(made, layerIndex)?.text !== undefined;
 
 /**
@@ -41,8 +41,8 @@ const isText = ({ made }: ReadOrder['order']['lines'][number], { layerIndex }: R
  */
 export function refuseUnread(
   shop: ShopContext,
-  orders: readonly ReadOrder[],
-  parts: readonly ReadPart[],
+  orders: readonly WaitingOrder[],
+  parts: readonly WaitingPart[],
   reason: string,
 ): void {
   for (const { order } of orders) {

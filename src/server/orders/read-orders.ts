@@ -92,6 +92,12 @@ export function readOrder(shop: ShopContext, id: number): ReadOrder | null {
   return order ? readStored(order) : null;
 }
 
+/** Without what happened to each of its parts: that is most of what there is to read. */
+export function readStandingOrder(shop: ShopContext, id: number): WaitingOrder | null {
+  const [order] = loadStandingOrders(shop.db, [id]);
+  return order ? readStanding(order) : null;
+}
+
 export function slackOf(
   orders: readonly WaitingOrder[],
   stored: StoredShop,

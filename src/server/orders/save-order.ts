@@ -17,7 +17,7 @@ import { costOrder, type WishedLine } from './cost-order';
 import { toAsked } from './asked-prices';
 import { describeTermChanges } from '../../wording/order-terms';
 import { ensureCustomer } from './find-customer';
-import { readOrder, type ReadOrder } from './read-orders';
+import { readOrder, readStandingOrder, type ReadOrder, type WaitingOrder } from './read-orders';
 
 type TakenOrder = InferType<typeof orderInput>;
 export type WrittenLine = WishedLine & {
@@ -148,6 +148,13 @@ const toTerms = (terms: InferType<typeof termsInput> | undefined): OrderTerms =>
 /** @throws ShopError not-found */
 export function requireOrder(shop: ShopContext, id: number): ReadOrder {
   const order = readOrder(shop, id);
+  if (!order) throw notFound('This order');
+  return order;
+}
+
+/** As it stands. @throws ShopError not-found */
+export function requireStandingOrder(shop: ShopContext, id: number): WaitingOrder {
+  const order = readStandingOrder(shop, id);
   if (!order) throw notFound('This order');
   return order;
 }

@@ -7,7 +7,7 @@ import { findProofByToken, type StoredProof } from '../../data/proof-store';
 import { getShop, type ShopContext } from '../context';
 import { notFound } from '../errors';
 import { openInThread, type ShopInThread } from '../heavy/shop-in-thread';
-import { requireOrder } from '../orders/save-order';
+import { requireStandingOrder } from '../orders/save-order';
 import { plural } from '../../wording/plural';
 import { drawPictureOnPaper, type PaperBox } from './draw-picture';
 import { INK, MARGIN, POINTS_PER_MM, printPaper, RULE, SOFT, type Paper } from './paper';
@@ -21,7 +21,7 @@ export function printProof(at: ShopInThread, token: string, locale: string): Pro
   const shop = openInThread(at);
   const proof = findProofByToken(shop.db, token);
   if (!proof) throw notFound('This proof');
-  const { order } = requireOrder(shop, proof.orderId);
+  const { order } = requireStandingOrder(shop, proof.orderId);
   const { name, timeZone } = getShop(shop);
   const below = `Proof ${proof.number} for ${order.customer.name}, ${formatInstant(proof.atMs, { locale, timeZone })}, from ${name}`;
   return printPaper(`${order.title}, proof ${proof.number}`, locale, (paper) => {

@@ -20,7 +20,7 @@ import { costOrder, type CostedLine } from '../orders/cost-order';
 import { findTextProblems } from '../orders/line-texts';
 import { addPayment } from '../orders/pay-order';
 import { readBack } from '../orders/read-back';
-import { placeOrder, requireOrder } from '../orders/save-order';
+import { placeOrder, requireStandingOrder } from '../orders/save-order';
 import { readAhead } from './stall-queue';
 
 type StallLine = InferType<typeof stallAsk>;
@@ -107,6 +107,6 @@ export function takeAtStall(shop: ShopContext, input: InferType<typeof stallInpu
 const TITLE_LETTERS = 120;
 
 function readAll(shop: ShopContext, id: number): void {
-  const { order } = requireOrder(shop, id);
+  const { order } = requireStandingOrder(shop, id);
   readBack(shop, id, { lineIds: order.lines.map((line) => line.id), isRead: true, version: order.version });
 }

@@ -1,30 +1,24 @@
 // Text as outlines: shaped and kerned by the font, tracked, set on lines or on an arc, and united into one outline
 // without overlaps, so that a joined script is cut round as one word.
 
-import { create, type Font, type Glyph, type GlyphPosition } from 'fontkit';
+import { create, type Font, type GlyphPosition } from 'fontkit';
 import {
   boundPoints,
   composeMatrices,
-  fillRegion,
-  flattenContour,
   getRings,
   offsetRegion,
   rotation,
   scaling,
-  simplifyRegion,
   subtractRegions,
-  transformContour,
   translation,
-  uniteRegions,
   type Box,
   type Contour,
   type Matrix,
-  type Point,
   type Region,
-  type Segment,
 } from '../../geometry';
 import { assert, fail, succeed, type Result } from '../../units';
 import type { Artwork, ArtworkLayer } from '../artwork';
+import { uniteLetters, type SetGlyph } from './unite-letters';
 
 export type LetterFont = Font;
 export type LetterOptions = {
@@ -61,8 +55,6 @@ export function openFont(bytes: Uint8Array): LetterFont {
 }
 
 const LONGEST_TEXT = 400;
-/** Finer than the steps of any cutter (0.025 mm), and half as many points to measure, nest and cut. */
-const OUTLINE_TOLERANCE_MM = 0.012;
 
 /**
  * An artwork of one layer (two for a pair), in mm at real size. `fonts`: the files of one typeface, of the same units;
@@ -83,18 +75,7 @@ export function letter(
     ...new Set([...cased].filter((character) => !/\s/.test(character) && !findFace(faces, character))),
   ].join('');
   if (missing !== '') return fail({ kind: 'no-glyphs', characters: missing });
-  const contours = setLines(cased.split('\n'), faces, options);
-  const region = simplifyRegion(
-    uniteRegions(
-      contours.map((glyph) =>
-        fillRegion(
-          glyph.map((contour) => flattenContour(contour)),
-          'nonzero',
-        ),
-      ),
-    ),
-    OUTLINE_TOLERANCE_MM,
-  );
+  const region = uniteLetters(setLines(cased.split('\n'), faces, options));
   if (region.rings.length === 0) return fail({ kind: 'no-text' });
   const layers = layOnTop(region, options);
   return layers.ok ? succeed({ layers: layers.value, strokes: [], leftOut: [], gradients: 0, size: 'stated' }) : layers;
@@ -119,21 +100,17 @@ function toLayer(region: Region, colour: string): ArtworkLayer {
   return { colour, shapes: [{ contours, rule: 'evenodd', clips: [] }] };
 }
 
-/** The contours of every glyph, in mm, y downwards. */
-function setLines(
-  lines: readonly string[],
-  faces: readonly LetterFont[],
-  options: LetterOptions,
-): readonly (readonly Contour[])[] {
+/** Every glyph where it stands, in mm, y downwards. */
+function setLines(lines: readonly string[], faces: readonly LetterFont[], options: LetterOptions): readonly SetGlyph[] {
   const font = faces[0]!;
   const scale = options.capHeightMm / (font.capHeight || font.ascent * 0.7);
   const tracking = (options.tracking ?? 0) * font.unitsPerEm;
   const features: Record<string, boolean> = options.tracking ? { liga: false, clig: false } : {};
   const runs = lines.map((line) => {
-    const set = splitByFace(line, faces).map(({ text, face }) => face.layout(text, features));
+    const set = splitByFace(line, faces).map(({ text, face }) => ({ face, ...layOut(face, text, features) }));
     const positions = set.flatMap((run) => run.positions);
     return {
-      glyphs: set.flatMap((run) => run.glyphs),
+      glyphs: set.flatMap(({ face, glyphs }) => glyphs.map((glyph) => ({ face, glyph }))),
       positions,
       width: positions.reduce((sum, position) => sum + position.xAdvance + tracking, 0) - tracking,
     };
@@ -143,7 +120,7 @@ function setLines(
   return runs.flatMap(({ glyphs, positions, width }, line) => {
     let x = (widest - width) * share;
     const down = line * (options.lineSpacing ?? 1.6) * options.capHeightMm;
-    return glyphs.map((glyph, index) => {
+    return glyphs.map(({ face, glyph }, index) => {
       const position = positions[index]!;
       const matrix = options.arcRadiusMm
         ? placeOnArc({ x, position, widest, scale, radiusMm: options.arcRadiusMm, down })
@@ -152,9 +129,14 @@ function setLines(
             scaling(scale, -scale),
           );
       x += position.xAdvance + tracking;
-      return outlineGlyph(glyph).map((contour) => transformContour(contour, matrix));
+      return { face, glyph, matrix };
     });
   });
+}
+
+function layOut(face: LetterFont, text: string, features: Record<string, boolean>) {
+  const { glyphs, positions } = face.layout(text, features);
+  return { glyphs, positions };
 }
 
 /** The first face that has the letter. */
@@ -197,53 +179,6 @@ function placeOnArc(input: {
   return outside
     ? composeMatrices(rotation(angle), composeMatrices(translation(0, -radius), glyph))
     : composeMatrices(rotation(-angle), composeMatrices(translation(0, radius), glyph));
-}
-
-function outlineGlyph(glyph: Glyph): readonly Contour[] {
-  const contours: Contour[] = [];
-  let start: Point = { x: 0, y: 0 },
-    at: Point = start;
-  let segments: Segment[] = [];
-  const finish = () => {
-    if (segments.length > 0) contours.push({ start, segments, closed: true });
-    segments = [];
-  };
-  for (const { command, args } of glyph.path.commands) {
-    const [a = 0, b = 0, c = 0, d = 0, e = 0, f = 0] = args;
-    switch (command) {
-      case 'moveTo':
-        finish();
-        start = at = { x: a, y: b };
-        break;
-      case 'lineTo':
-        at = { x: a, y: b };
-        segments.push({ kind: 'line', to: at });
-        break;
-      case 'quadraticCurveTo': {
-        const to = { x: c, y: d };
-        segments.push({
-          kind: 'cubic',
-          control1: { x: at.x + (2 / 3) * (a - at.x), y: at.y + (2 / 3) * (b - at.y) },
-          control2: { x: to.x + (2 / 3) * (a - to.x), y: to.y + (2 / 3) * (b - to.y) },
-          to,
-        });
-        at = to;
-        break;
-      }
-      case 'bezierCurveTo':
-        at = { x: e, y: f };
-        segments.push({ kind: 'cubic', control1: { x: a, y: b }, control2: { x: c, y: d }, to: at });
-        break;
-      case 'closePath':
-        finish();
-        at = start;
-        break;
-      default:
-        break;
-    }
-  }
-  finish();
-  return contours;
 }
 
 /** The box round all letters, mm: their outlines are straight from point to point. */

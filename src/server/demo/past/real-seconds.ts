@@ -7,14 +7,14 @@ import type { Station } from '../../../core/orders/index';
 import { groupBy } from '../../../core/units/index';
 import { getShop } from '../../context';
 import { readMadeLines } from '../../items/materials';
-import type { ReadOrder, ReadPart } from '../../orders/read-orders';
+import type { WaitingOrder, WaitingPart } from '../../orders/read-orders';
 import { DAY_MS, type Past } from './past';
 
 const MONTH_MS = 30 * DAY_MS;
 /** So many times as long, where nobody stopped the clock. */
 const FORGOTTEN = { least: 12, most: 20 };
 
-type Work = { readonly order: ReadOrder; readonly parts: readonly ReadPart[] };
+type Work = { readonly order: WaitingOrder; readonly parts: readonly WaitingPart[] };
 /** What a piece took at the press or the check when it was first made, by its item: it takes that ever after. */
 export type FirstSeconds = Map<string, number>;
 

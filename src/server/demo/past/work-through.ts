@@ -7,7 +7,7 @@ import { loadLotsOnShelf } from '../../../data/stock-store';
 import { finishSession, startSession } from '../../bench/work-at-bench';
 import { spoilParts } from '../../bench/spoil-parts';
 import { readMadeLines } from '../../items/materials';
-import { readOrder, type ReadOrder, type ReadPart } from '../../orders/read-orders';
+import { readStandingOrder, type WaitingOrder, type WaitingPart } from '../../orders/read-orders';
 import type { Past } from './past';
 import { tellRealSeconds, type FirstSeconds } from './real-seconds';
 
@@ -31,12 +31,12 @@ export function workThrough(past: Past, orderId: number, firsts: FirstSeconds): 
 }
 
 /** What lay ready, as it was before. */
-type Worked = { readonly order: ReadOrder; readonly parts: readonly ReadPart[] };
+type Worked = { readonly order: WaitingOrder; readonly parts: readonly WaitingPart[] };
 
 /** All that lies ready there; what that was. */
 function workAt(past: Past, orderId: number, station: Station, firsts: FirstSeconds): Worked {
   const { shop, clock } = past.stock;
-  const order = readOrder(shop, orderId)!;
+  const order = readStandingOrder(shop, orderId)!;
   const parts = findReadyParts(station, order.parts);
   if (parts.length === 0) return { order, parts };
   // What is of one vinyl is weeded in one go, then the next.
@@ -61,7 +61,7 @@ function loseFilm(past: Past, weeded: Worked): boolean {
 }
 
 /** More of an older lot goes wrong, where one is said to be worse: it is cut from while any of it lies there. */
-function makeShareLost({ file, stock, olderLotIds }: Past, order: ReadOrder): (part: ReadPart) => number {
+function makeShareLost({ file, stock, olderLotIds }: Past, order: WaitingOrder): (part: WaitingPart) => number {
   const { lines } = readMadeLines(stock.shop, [order]);
   return ({ lineId, layerIndex }) => {
     const vinyl = lines.get(lineId)?.layers[layerIndex]?.vinyl;
@@ -81,7 +81,7 @@ function losePressed(past: Past, pressed: Worked): boolean {
   return lost.length > 0;
 }
 
-function lose({ stock }: Past, part: ReadPart, cause: SpoilageCause, blankLost: boolean): void {
+function lose({ stock }: Past, part: WaitingPart, cause: SpoilageCause, blankLost: boolean): void {
   stock.clock.ms += SPOIL_MS;
   spoilParts(stock.shop, { partIds: [part.id], cause, blankLost });
 }

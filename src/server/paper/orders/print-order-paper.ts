@@ -6,7 +6,7 @@ import { getShop, type ShopContext } from '../../context';
 import { notFound } from '../../errors';
 import { printInThread } from '../../heavy/print-in-thread';
 import { toThread } from '../../heavy/shop-in-thread';
-import { requireOrder } from '../../orders/save-order';
+import { requireStandingOrder } from '../../orders/save-order';
 
 type PaperWish = {
   readonly id: number;
@@ -23,7 +23,7 @@ export async function printOrderPaper(
   { id, paper, address, system }: PaperWish,
 ): Promise<{ readonly bytes: Uint8Array<ArrayBuffer>; readonly fileName: string }> {
   if (!isOrderPaper(paper)) throw notFound('This paper');
-  const { order } = requireOrder(shop, id);
+  const { order } = requireStandingOrder(shop, id);
   const { locale, currency, timeZone } = getShop(shop);
   const wish = { id, settings: { locale, currency, timeZone, system } };
   return {
