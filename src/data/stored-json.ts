@@ -46,15 +46,16 @@ export function storedJson<T>(column: string, upgrades: readonly Upgrade[] = [])
 
 /** The same texts are read again and again: of a shop's figures, of drawings and orders in hand. */
 const parsed = new LRUCache<string, object>({ maxSize: 1_000_000, sizeCalculation: (_, text) => text.length + 1 });
-/** Shorter ones are parsed as fast as they are looked up. */
-const LEAST_KEPT = 100;
+/** Characters: shorter ones are parsed as fast as they are looked up; longer ones, of pictures, would push the others out. */
+const KEPT = { least: 100, most: 20_000 };
 
 function parse(column: string, text: string): unknown {
   const known = parsed.get(text);
   if (known) return known;
   try {
     const value = JSON.parse(text) as unknown;
-    if (text.length < LEAST_KEPT || typeof value !== 'object' || value === null) return value;
+    if (text.length < KEPT.least || text.length > KEPT.most) return value;
+    if (typeof value !== 'object' || value === null) return value;
     parsed.set(text, freezeDeep(value));
     return value;
   } catch (cause) {

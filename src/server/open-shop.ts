@@ -6,7 +6,8 @@ import { noteSeen, refuseStrayLog } from '../data/stray-log';
 import { databaseFile, getShop, openShop } from './context';
 import { refreshMeasurements } from './artwork/save-artwork';
 import { refreshKept } from './items/recount';
-import { beginDemo, seedDemo } from './demo/seed-demo';
+import { beginDemo } from './demo/begin-demo';
+import { seedDemo } from './demo/seed-demo';
 
 /** Held until the process ends; one that nobody keeps would be let go with the garbage. */
 const holds: unknown[] = [];

@@ -24,7 +24,7 @@ import type { ShopContext } from '../context';
 import { log, notFound, ShopError, stale } from '../errors';
 import { measureFile } from './measure-file';
 
-type NewArtwork = {
+export type NewArtwork = {
   readonly bytes: Uint8Array;
   readonly fileName: string;
   readonly name: string;
@@ -84,8 +84,16 @@ function assignVinyls(
 }
 
 /** `key` of the request: sent again, it saves nothing twice. */
-export async function saveArtwork(shop: ShopContext, file: NewArtwork, key: string | null = null): Promise<Saved> {
-  const measured = await measureFile(file.bytes, { steps: file.steps });
+export const saveArtwork = async (shop: ShopContext, file: NewArtwork, key: string | null = null): Promise<Saved> =>
+  saveMeasured(shop, file, await measureFile(file.bytes, { steps: file.steps }), key);
+
+/** What the server measured of the file itself. */
+export function saveMeasured(
+  shop: ShopContext,
+  file: NewArtwork,
+  measured: MeasuredFile,
+  key: string | null = null,
+): Saved {
   const fields = {
     ...measured,
     name: file.name,

@@ -3,89 +3,29 @@
 
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { PLAIN_DETAILS, type StoredPacking } from '../../core/costing/index';
-import { DEFAULT_SHOP_FIGURES, type ShopFigures } from '../../core/materials/index';
-import { PLAIN_LETTERING, type Lettering } from '../../core/artwork/index';
-import type { Placing } from '../../core/placing/index';
+import { PLAIN_DETAILS } from '../../core/costing/index';
+import { DEFAULT_SHOP_FIGURES } from '../../core/materials/index';
 import { blankInput, channelInput, itemInput, lookInput, vinylInput } from '../../core/input/index';
+import { beginDemo, wishSample, type Begun } from './begin-demo';
+import type { DemoFile, DemoPacking, DemoPlacement } from './demo-file';
 import type { Ids } from './demo-ids';
-import { seedOrder, takeOrder, type DemoOrder } from './seed-demo-orders';
+import { seedOrder, takeOrder } from './seed-demo-orders';
 import type { Database } from '../../data/database';
 import { savePacking } from '../../data/packing-store';
 import { insertShop } from '../../data/shop-store';
-import { getShop, programRoot, type ShopContext } from '../context';
+import { getShop, type ShopContext } from '../context';
 import { dayOf } from '../../core/units/index';
 import { addLook } from '../stock/recipes';
 import { parseInput } from '../errors';
-import { saveArtwork } from '../artwork/save-artwork';
+import { saveMeasured, type NewArtwork } from '../artwork/save-artwork';
 import { findVinyl } from '../../data/shelf-store';
 import { addItem, acceptItemCost } from '../items/save-item';
-import { keyOfWish, letterInThread, letterTexts, type LetterLot } from '../lettering/letter-texts';
+import { keyOfWish, letterTexts, type LetterLot } from '../lettering/letter-texts';
 import type { TextWish } from '../heavy/letter-thread';
 import { addChannel } from '../shop/save-channel';
 import { addBlank, addVinyl, changeVinyl } from '../stock/save-shelf';
 import { seedPast } from './past/seed-past';
 import { beginStock, seedDemoStock } from './seed-demo-stock';
-
-type DemoPlacement = {
-  artwork?: string;
-  place: string;
-  widthMm?: number;
-  /** A customer's own text instead of a drawing; what is left out is as usual. */
-  lettering?: Partial<Lettering> & Pick<Lettering, 'sample'>;
-  widths?: Record<string, number>;
-  placing?: Placing;
-  vinyls: string[];
-};
-type DemoPacking = Omit<StoredPacking, 'artworkId' | 'artworkVersion'> & { artwork: string };
-type DemoFile = {
-  identity: { name: string; address: string; contact: string; currency: string; locale: string };
-  figures: Partial<ShopFigures>;
-  vinyls: unknown[];
-  blanks: {
-    name: string;
-    supplier: string;
-    fabric: string;
-    heating: string;
-    /** Name, price, and how wide and long it is laid flat. */
-    sizes: [string, number, number?, number?][];
-    colours: [string, string][];
-  }[];
-  channels: { name: string }[];
-  looks: {
-    vinyl: string;
-    fabric: string;
-    kind: string;
-    pieces: number;
-    washes: number;
-    daysAgo: number;
-    note: string;
-  }[];
-  artworks: { file: string; name: string; widthMm: number; layers: string[]; vinyls: string[] }[];
-  items: (DemoPlacement & {
-    key: string;
-    name: string;
-    blank: string;
-    size: string;
-    colour: string;
-    quantity: number;
-    price: number;
-    artworkPrice?: number;
-    artworkRun?: number;
-    more?: DemoPlacement[];
-    options?: (DemoPlacement & { label: string; surcharge: number })[];
-    variants?: {
-      sizeName: string | null;
-      colourName: string | null;
-      price: number | null;
-      swaps: [from: string, to: string][];
-    }[];
-    details?: object;
-  })[];
-  orders: DemoOrder[];
-  /** Roll prices that went up a few days ago. */
-  dearerVinyls: Record<string, number>;
-};
 
 const DAY_MS = 86_400_000;
 const BEGUN_DAYS_AGO = 125;
@@ -115,38 +55,12 @@ const NO_FEES = {
 };
 
 type Clock = { ms: number };
-/** The demo’s plain files, and the texts that its items show, which are being set. */
-type Begun = {
-  readonly folder: string;
-  readonly file: DemoFile;
-  readonly letterLot: LetterLot;
-};
 /** What the demo shop is filled with: its files, the shop and its clock, and what is there already. */
 type Seed = Begun & {
   readonly shop: ShopContext;
   readonly clock: Clock;
   readonly ids: Ids;
 };
-
-/** Reads the files, and has a thread begin with what takes longest to load: the shop’s file is made meanwhile. */
-export function beginDemo(): Begun {
-  const folder = join(programRoot(), 'src', 'data', 'demo');
-  const file = JSON.parse(readFileSync(join(folder, 'shop.json'), 'utf8')) as DemoFile;
-  const samples = file.items
-    .flatMap((item) => [item, ...(item.more ?? []), ...(item.options ?? [])])
-    .flatMap(({ lettering }) => (lettering ? [wishSample(lettering)] : []));
-  return { folder, file, letterLot: letterAhead(samples) };
-}
-
-/** Gives what it began with at once. */
-function letterAhead(wishes: readonly TextWish[]): LetterLot {
-  const begun = letterInThread(wishes);
-  const places = new Map(wishes.map((wish, place) => [keyOfWish(wish), place]));
-  return async (asked) => {
-    const set = await begun;
-    return asked.map((wish) => set[places.get(keyOfWish(wish))!]!);
-  };
-}
 
 /**
  * The same shop every time but for its dates, which count from `nowMs`. With a past: four months of orders before those
@@ -205,18 +119,17 @@ function seedLooks({ file, shop, clock, ids }: Seed, nowMs: number): void {
   }
 }
 
-async function seedArtworks({ folder, file, shop, clock, ids }: Seed): Promise<void> {
-  for (const drawing of file.artworks) {
+async function seedArtworks({ folder, drawings, shop, clock, ids }: Seed): Promise<void> {
+  for (const { drawing, given, measured } of drawings) {
     clock.ms += 3_600_000;
-    const { id } = await saveArtwork(shop, {
-      bytes: readFileSync(join(folder, 'drawings', drawing.file)),
-      fileName: drawing.file,
+    const artwork: NewArtwork = {
+      ...given,
       name: drawing.name,
-      steps: [{ kind: 'size', widthMm: drawing.widthMm, on: true }],
       layerNames: drawing.layers,
       layerVinylIds: drawing.vinyls.map((name) => ids.vinyls.get(name) ?? null),
       licence: 'own',
-    });
+    };
+    const { id } = saveMeasured(shop, artwork, await measured);
     ids.artworks.set(drawing.name, id);
   }
   // Laid out beforehand, by the same arithmetic: at a start nobody waits for it. A test lays one out anew.
@@ -261,11 +174,6 @@ async function seedItem({ shop, ids, letterLot }: Seed, item: DemoFile['items'][
     details: { ...PLAIN_DETAILS, ...item.details, options, variants },
   });
   ids.items.set(item.key, addItem(shop, input).id);
-}
-
-/** An item's text is calculated with its sample. */
-function wishSample(lettering: NonNullable<DemoPlacement['lettering']>): TextWish {
-  return { text: lettering.sample, lettering: { ...PLAIN_LETTERING, ...lettering }, smaller: false };
 }
 
 async function setSample(shop: ShopContext, wish: TextWish, letterLot: LetterLot) {
