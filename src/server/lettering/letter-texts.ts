@@ -26,8 +26,15 @@ export type LetterLot = (wishes: readonly TextWish[]) => Promise<readonly Letter
 export const letterInThread: LetterLot = (wishes) =>
   heavyWork.run<readonly LetteredText[]>({ kind: 'letter', task: wishes, limitMs: LIMIT_MS, tooMuch });
 
-/** Long enough to have been through all that setting a text takes. */
-const WAKING_TEXTS = ['HEDGEROW', 'Quillfeather', 'Barrowclough 8'];
+/** Enough of them that what sets a text is as quick as it becomes. In lots: whoever asks meanwhile waits for one lot. */
+const WAKING_LOTS = [
+  ['HEDGEROW', 'Quillfeather', 'Barrowclough 8'],
+  ['MARLOWE', 'Tarn', 'Östlund', 'Finch-Hatley'],
+  ['VALE', "O'Dell", 'Lindqvist', 'Wren 17'],
+  ['ASHDOWN', 'Pemberton', 'Jex', 'Rowntree'],
+  ['BARROW', 'Fenwick', 'Zyga', 'Hollis 23'],
+  ['LARKSPUR', 'Corvin', 'Mabel', 'Thorne'],
+];
 
 /**
  * A thread takes a second to load what it sets texts with, and is slow at first: it begins while the list is still being
@@ -36,9 +43,11 @@ const WAKING_TEXTS = ['HEDGEROW', 'Quillfeather', 'Barrowclough 8'];
 export function wakeThreads(typeface: string | null): void {
   const known = TYPEFACES.find(({ key }) => key === typeface);
   const lettering = { ...PLAIN_LETTERING, typeface: known?.key ?? PLAIN_LETTERING.typeface };
-  const wishes = WAKING_TEXTS.map((text) => ({ text, lettering, smaller: true }));
+  const wakeOne = async () => {
+    for (const texts of WAKING_LOTS) await letterInThread(texts.map((text) => ({ text, lettering, smaller: true })));
+  };
   for (let thread = 0; thread < LOTS_AT_ONCE; thread++)
-    letterInThread(wishes).catch((error: unknown) => log.error(error, 'a thread that sets texts could not be woken'));
+    wakeOne().catch((error: unknown) => log.error(error, 'a thread that sets texts could not be woken'));
 }
 
 export const keyOfWish = ({ text, lettering, smaller }: TextWish): string => keyOfLettering(text, lettering, smaller);
