@@ -27,11 +27,12 @@ export class ShapeMemory<Value> {
   }
 
   private keep(look: string, known: Known<Value>): void {
-    this.kept += known.shape.reduce((sum, ring) => sum + ring.length, 0);
-    if (this.kept > this.mostPoints) {
+    const points = known.shape.reduce((sum, ring) => sum + ring.length, 0);
+    if (this.kept + points > this.mostPoints) {
       this.byLook.clear();
       this.kept = 0;
     }
+    this.kept += points;
     const alike = this.byLook.get(look);
     if (alike) alike.push(known);
     else this.byLook.set(look, [known]);

@@ -3,7 +3,8 @@
 /** A ring and what it bounds on one side. Rings of one group bound one thing; of group -1 the open air. */
 export type Bound = {
   readonly group: number;
-  /** No ball wider than this lies in the group, mm. */ readonly widest: number;
+  /** No ball wider than this lies in the group, mm. */
+  readonly widest: number;
 };
 export type ThinPlace = { readonly widthMm: number; readonly x: number; readonly y: number };
 export type Thinness = {

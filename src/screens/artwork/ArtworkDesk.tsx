@@ -4,7 +4,7 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { LICENCES, type Licence } from '../../core/artwork';
 import { decideHandedness, ORDINARY_VINYL } from '../../core/materials';
-import { formatLength } from '../../core/units';
+import { formatLength, formatShare } from '../../core/units';
 import type { PreparedFile } from '../../views/artwork';
 import type { VinylView } from '../../views/shelf';
 import { LICENCE_NAMES } from '../../wording/findings';
@@ -200,7 +200,7 @@ function DeskFigures({
         {measurement.chirality.chiral
           ? 'Mirrored and unmirrored, this drawing can be told apart'
           : 'Mirrored, this drawing looks the same'}{' '}
-        ({Math.round(measurement.chirality.score * 1000) / 10} % of it falls on its mirror image). Chiral mirrors what
+        ({formatShare(measurement.chirality.score, settings, 0)} of it falls on its mirror image). Chiral mirrors what
         the vinyl needs in any case.
       </p>
     </div>

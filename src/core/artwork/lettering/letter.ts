@@ -107,10 +107,10 @@ function setLines(lines: readonly string[], faces: readonly LetterFont[], option
   const tracking = (options.tracking ?? 0) * font.unitsPerEm;
   const features: Record<string, boolean> = options.tracking ? { liga: false, clig: false } : {};
   const runs = lines.map((line) => {
-    const set = splitByFace(line, faces).map(({ text, face }) => ({ face, ...layOut(face, text, features) }));
-    const positions = set.flatMap((run) => run.positions);
+    const set = splitByFace(line, faces).map(({ text, face }) => ({ face, run: face.layout(text, features) }));
+    const positions = set.flatMap(({ run }) => run.positions);
     return {
-      glyphs: set.flatMap(({ face, glyphs }) => glyphs.map((glyph) => ({ face, glyph }))),
+      glyphs: set.flatMap(({ face, run }) => run.glyphs.map((glyph) => ({ face, glyph }))),
       positions,
       width: positions.reduce((sum, position) => sum + position.xAdvance + tracking, 0) - tracking,
     };
@@ -132,11 +132,6 @@ function setLines(lines: readonly string[], faces: readonly LetterFont[], option
       return { face, glyph, matrix };
     });
   });
-}
-
-function layOut(face: LetterFont, text: string, features: Record<string, boolean>) {
-  const { glyphs, positions } = face.layout(text, features);
-  return { glyphs, positions };
 }
 
 /** The first face that has the letter. */
