@@ -6,6 +6,7 @@ import { imageSize } from 'image-size';
 import {
   letter,
   openFont,
+  settleLettering,
   writeLettering,
   type LetterFont,
   type LetterOptions,
@@ -54,7 +55,7 @@ const sourceWorker = {
     if (!font) throw new Error(`Expected: the font ${fontKey} was sent before`);
     return texts.map((text) => {
       const artwork = letter(text, font, options);
-      return artwork.ok ? succeed(writeLettering(artwork.value, text.replace(/\s+/g, ' '))) : artwork;
+      return artwork.ok ? succeed(writeLettering(settleLettering(artwork.value), text.replace(/\s+/g, ' '))) : artwork;
     });
   },
 

@@ -23,7 +23,7 @@ import {
   type ResolveOptions,
 } from './resolve-artwork';
 import type { LayerMeasurement, ColourOverlap, ArtworkMeasurement } from './measurement';
-import { FINE_WIDTHS_MM, measureByPiece, measureThinness, type PieceMemory } from './measure-thinness';
+import { FINE_WIDTHS_MM, measureThinness, type ThinnessOptions } from './measure-thinness';
 
 export const MEASUREMENT_EDITION = 6;
 /** A corner turns by more than this; flattened curves turn far less from step to step. */
@@ -44,9 +44,8 @@ export function measureArtwork(
   return resolved.ok ? succeed(measureResolved(resolved.value)) : resolved;
 }
 
-/** `memory`: of pieces that many drawings are made of, as texts are of letters. */
-export function measureResolved(artwork: ResolvedArtwork, memory: PieceMemory | null = null): ArtworkMeasurement {
-  const layers = artwork.layers.map((layer) => measureLayer(layer, memory));
+export function measureResolved(artwork: ResolvedArtwork, options: ThinnessOptions = {}): ArtworkMeasurement {
+  const layers = artwork.layers.map((layer) => measureLayer(layer, options));
   const safeWidthOf = (name: DetailClass) =>
     computeSafeWidth({ widthMm: artwork.widthMm, layers }, DETAIL_FLOORS[name]);
   return {
@@ -79,7 +78,7 @@ function findOverlaps(all: readonly ResolvedLayer[]): readonly ColourOverlap[] {
   );
 }
 
-function measureLayer(layer: ResolvedLayer, memory: PieceMemory | null): LayerMeasurement {
+function measureLayer(layer: ResolvedLayer, options: ThinnessOptions): LayerMeasurement {
   let netMm2 = 0,
     outerLengthMm = 0,
     cavityLengthMm = 0,
@@ -103,7 +102,7 @@ function measureLayer(layer: ResolvedLayer, memory: PieceMemory | null): LayerMe
     netMm2 += pieceMm2;
     bitAreasMm2.push(round(pieceMm2));
   }
-  const thinness = memory ? measureByPiece(layer.pieces, memory) : measureThinness(layer.pieces);
+  const thinness = measureThinness(layer.pieces, options);
   return {
     key: layer.key,
     colour: layer.colour,

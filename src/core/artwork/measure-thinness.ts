@@ -9,6 +9,8 @@ export type LayerThinness = Pick<LayerMeasurement, 'thinnestStroke' | 'thinnestG
 };
 /** What was measured of pieces, for copies of them in other drawings. */
 export type PieceMemory = ShapeMemory<LayerThinness>;
+/** `memory`: of pieces that many such drawings are made of. `fineLooks`: in how many places fine strokes are looked for. */
+export type ThinnessOptions = { readonly memory?: PieceMemory | null; readonly fineLooks?: number };
 
 /**
  * Widths at which fine strokes are added up, mm, at the size that is measured; wide enough apart to hold when it is
@@ -21,20 +23,21 @@ const MOST_POINTS_KEPT = 200_000;
 
 export const makePieceMemory = (): PieceMemory => new ShapeMemory(MOST_POINTS_KEPT);
 
-export function measureThinness(pieces: readonly Piece[]): LayerThinness {
+export function measureThinness(pieces: readonly Piece[], { memory, fineLooks }: ThinnessOptions = {}): LayerThinness {
+  if (memory) return measureByPiece(pieces, memory);
   const calliper = new Calliper(pieces);
   return {
     thinnestStroke: calliper.measureStrokes().thinnest,
     thinnestGap: calliper.measureGaps().thinnest,
-    fineLengthsMm: calliper.measureFineLengths(FINE_WIDTHS_MM),
+    fineLengthsMm: calliper.measureFineLengths(FINE_WIDTHS_MM, fineLooks),
   };
 }
 
 /**
- * The same, piece by piece: of pieces that are known only what lies between them is measured. A gap within a piece that
+ * Piece by piece: of pieces that are known only what lies between them is measured. A gap within a piece that
  * another piece lies in is wider than the gaps that are left beside that one.
  */
-export function measureByPiece(pieces: readonly Piece[], memory: PieceMemory): LayerThinness {
+function measureByPiece(pieces: readonly Piece[], memory: PieceMemory): LayerThinness {
   const each = pieces.map((piece) => {
     const { value, shift } = memory.recall([piece.outer, ...piece.cavities], () => measurePiece(piece));
     return { stroke: shiftPlace(value.thinnestStroke, shift), gap: shiftPlace(value.thinnestGap, shift), value };

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { randomLcg } from 'd3-random';
 import { bench, describe } from 'vitest';
 import { measureArtwork, orderContours, readSvg } from './index';
-import { letter, openFont, writeLettering } from './lettering/letter';
+import { letter, openFont, settleLettering, writeLettering } from './lettering/letter';
 
 /**
  * Reading and measuring against the plainest thing that reads the same text: the ratio tells, whatever the machine does
@@ -112,7 +112,7 @@ function drawText(letters: number): string {
   const words = 'the quick brown fox jumps over the lazy dog 0123456789';
   const set = letter(words, font, { capHeightMm: 10 });
   if (!set.ok) throw new Error(set.problem.kind);
-  const { svg: one, widthMm } = writeLettering(set.value, 'text');
+  const { svg: one, widthMm } = writeLettering(settleLettering(set.value), 'text');
   const [, width] = /viewBox="[\d.-]+ [\d.-]+ ([\d.]+)/.exec(one)!;
   const paths = one.match(/<path[^>]*>/g)!.join('');
   const copies = Math.ceil(letters / words.replaceAll(' ', '').length);

@@ -4,7 +4,7 @@
 import { succeed, type Result } from '../units';
 import type { Artwork, LeftOut, MeasureProblem, ReadProblem } from './artwork';
 import { measureResolved } from './measure-artwork';
-import type { PieceMemory } from './measure-thinness';
+import type { ThinnessOptions } from './measure-thinness';
 import { drawPicture, type ArtworkPicture } from './picture';
 import { prepareLayers } from './prepare/prepare-layers';
 import { proposeFirstSteps, type PrepStep } from './prepare/steps';
@@ -21,18 +21,14 @@ type PreparedFacts = {
 };
 export type Prepared = { readonly facts: PreparedFacts; readonly resolved: ResolvedArtwork };
 
-/**
- * `steps` null: those that the drawing needs at once; `widthMm` null: at the size that it states. `memory`: of pieces
- * that many such files are made of.
- */
+/** `steps` null: those that the drawing needs at once; `widthMm` null: at the size that it states. */
 export function prepareFile(
   text: string,
   steps: readonly PrepStep[] | null,
   widthMm: number | null,
-  memory: PieceMemory | null = null,
 ): Result<Prepared, ReadProblem | MeasureProblem> {
   const artwork = readDrawing(text);
-  return artwork.ok ? prepareRead(artwork.value, steps ?? startSteps(artwork.value, widthMm), memory) : artwork;
+  return artwork.ok ? prepareRead(artwork.value, steps ?? startSteps(artwork.value, widthMm)) : artwork;
 }
 
 const startSteps = (artwork: Artwork, widthMm: number | null): readonly PrepStep[] => [
@@ -43,7 +39,7 @@ const startSteps = (artwork: Artwork, widthMm: number | null): readonly PrepStep
 export function prepareRead(
   artwork: Artwork,
   steps: readonly PrepStep[],
-  memory: PieceMemory | null = null,
+  options: ThinnessOptions = {},
 ): Result<Prepared, MeasureProblem> {
   const resolved = prepareLayers(artwork, steps);
   if (!resolved.ok) return resolved;
@@ -51,7 +47,7 @@ export function prepareRead(
   return succeed({
     resolved: resolved.value,
     facts: {
-      measurement: measureResolved(resolved.value, memory),
+      measurement: measureResolved(resolved.value, options),
       picture: drawPicture(resolved.value),
       gradients: artwork.gradients,
       sizeStated: artwork.size === 'stated',

@@ -176,9 +176,11 @@ const placeAt = (box: Box, scale: number): Matrix => composeMatrices(scaling(sca
 
 function boundControlPoints(artwork: Artwork, turn: Matrix, strokes: boolean): Box | null {
   const reach = (contours: Artwork['strokes'][number]['contours'], matrix: Matrix) =>
-    contours.map((contour) =>
-      [contour.start, ...contour.segments.flatMap(reachOf)].map((point) => mapPoint(matrix, point)),
-    );
+    contours.map(({ start, segments }) => {
+      const points = [mapPoint(matrix, start)];
+      for (const segment of segments) for (const point of reachOf(segment)) points.push(mapPoint(matrix, point));
+      return points;
+    });
   return boundPoints([
     ...artwork.layers.flatMap((layer) => layer.shapes).flatMap((shape) => reach(shape.contours, turn)),
     ...(strokes

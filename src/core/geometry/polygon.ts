@@ -1,4 +1,5 @@
-// Polygon arithmetic in mm: unions, intersections, areas and lengths. The only file that knows the clipping library.
+// Polygon arithmetic in mm: unions, intersections, areas and lengths. With `apart-rings` the only file that knows the
+// clipping library.
 
 import {
   Clipper,
@@ -11,9 +12,9 @@ import {
   type Paths64,
   type PolyPath64,
 } from 'clipper2-ts';
+import { fillApart, findAround } from './apart-rings';
 import { boundPoints, groupByOverlap, type Box } from './box';
 import type { Point } from './matrix';
-import { isSimpleRing } from './simple-ring';
 
 export type Polyline = readonly Point[];
 export type FillRuleName = 'nonzero' | 'evenodd';
@@ -34,12 +35,9 @@ const FILL_RULES = { nonzero: FillRule.NonZero, evenodd: FillRule.EvenOdd } as c
 /** The area that closed polylines paint under a fill rule; lines of fewer than three points paint nothing. */
 export function fillRegion(lines: readonly Polyline[], rule: FillRuleName): Region {
   const paths = lines.filter((line) => line.length >= 3).map(toGrid);
-  // One line that does not meet itself is the edge of what it fills: most shapes of a drawing are that.
-  const [only] = paths;
-  if (only && paths.length === 1) {
-    const ring = withoutRepeats(only);
-    if (isSimpleRing(ring)) return { rings: [Clipper.area(ring) < 0 ? ring.reverse() : ring] };
-  }
+  // Lines that don't meet are the edges of what they fill: most shapes of a drawing are made of those.
+  const apart = fillApart(paths.map(withoutRepeats), rule);
+  if (apart) return { rings: apart };
   // Lines that run back on themselves paint nothing, and the library has been seen to lose area over them.
   const trimmed = paths.map((path) => Clipper.trimCollinear(path)).filter((path) => path.length >= 3);
   return { rings: trimmed.length === 0 ? [] : Clipper.union(trimmed, FILL_RULES[rule]) };
@@ -62,15 +60,13 @@ export function uniteRegions(regions: readonly Region[]): Region {
   const groups = groupByOverlap(solid.map((region) => boundPoints(region.rings)!));
   return {
     rings: groups.flatMap((members) =>
-      members.length === 1
-        ? solid[members[0]!]!.rings
-        : Clipper.union(
-            members.flatMap((index) => solid[index]!.rings),
-            FillRule.NonZero,
-          ),
+      members.length === 1 ? solid[members[0]!]!.rings : fillRings(members.flatMap((index) => solid[index]!.rings)),
     ),
   };
 }
+
+/** What rings surround whose outer ones run one way and whose holes run the other. */
+const fillRings = (rings: Paths64): Paths64 => fillApart(rings, 'nonzero') ?? Clipper.union(rings, FillRule.NonZero);
 
 export function intersectRegions(region: Region, mask: Region): Region {
   if (region.rings.length === 0 || mask.rings.length === 0) return { rings: [] };
@@ -141,7 +137,7 @@ const orient = (rings: Paths64): Region => ({ rings: Clipper.union(rings, FillRu
 
 /** The region with points left out that lie within `toleranceMm` of the line between their neighbours. */
 export function simplifyRegion(region: Region, toleranceMm: number): Region {
-  return { rings: Clipper.union(Clipper.simplifyPaths(region.rings, toleranceMm * GRID_PER_MM), FillRule.NonZero) };
+  return { rings: fillRings(Clipper.simplifyPaths(region.rings, toleranceMm * GRID_PER_MM)) };
 }
 
 /** The upright box around a region, mm; null when it is empty. */
@@ -174,14 +170,26 @@ export function splitPieces(region: Region): readonly Piece[] {
   );
 }
 
-/** Every hole lies in an outer ring: where there is only one of those, as in lace, nothing needs to be nested. */
+/** Each hole belongs to the smallest outer ring that it lies in. */
 function nestGroup(rings: Paths64): readonly Piece[] {
-  const outers = rings.filter((ring) => Clipper.area(ring) > 0);
-  const [outer] = outers;
-  if (!outer || outers.length > 1) return nestRings(rings);
-  return [{ outer: fromGrid(outer), cavities: rings.filter((ring) => ring !== outer).map(fromGrid) }];
+  const areas = rings.map((ring) => Clipper.area(ring));
+  const outers = rings.flatMap((_, id) => (areas[id]! > 0 ? [id] : []));
+  // Where there is only one of those, as in lace, nothing needs to be looked at.
+  const around = outers.length === 1 ? rings.map(() => outers) : findAround(rings);
+  if (!around || outers.length === 0) return nestRings(rings);
+  const cavities = new Map(outers.map((id) => [id, [] as Polyline[]]));
+  for (const [id, ring] of rings.entries()) {
+    if (cavities.has(id)) continue;
+    const holders = around[id]!.filter((other) => areas[other]! > 0);
+    if (holders.length === 0) return nestRings(rings);
+    cavities
+      .get(holders.reduce((least, other) => (areas[other]! < areas[least]! ? other : least)))!
+      .push(fromGrid(ring));
+  }
+  return outers.map((id) => ({ outer: fromGrid(rings[id]!), cavities: cavities.get(id)! }));
 }
 
+/** As the library tells it: for rings that touch in all their points. */
 function nestRings(rings: Paths64): readonly Piece[] {
   const tree = new PolyTree64();
   Clipper.booleanOpWithPolyTree(ClipType.Union, rings, null, tree, FillRule.NonZero);

@@ -1,5 +1,6 @@
 // The edges of closed rings in one row of numbers, material on their left, and the places along them worth a look.
 
+import type { Point } from './matrix';
 import { computeLength, type Polyline } from './polygon';
 
 export type DirectedRing = {
@@ -11,7 +12,6 @@ export type DirectedRing = {
 };
 /** Which side of the edges is looked at: the material, or the air. */
 export type Side = 1 | -1;
-const SIDES = [1, -1] as const;
 /** A place on an edge and the direction looked in, of length 1. */
 export type Look = {
   readonly edge: number;
@@ -24,7 +24,7 @@ export type Look = {
 /** All edges together are divided into about as many stretches as there are vertices, within these bounds. */
 const STRETCHES = { least: 160, most: 4000 } as const;
 /** Curves are looked at after every so much turn, stretches of straight edge once, and near both their ends. */
-const TURN_STEP = (9 * Math.PI) / 180;
+const TURN_STEP = (15 * Math.PI) / 180;
 /** A turn of more than this in one vertex is a corner: it is looked at in several directions where it juts out. */
 const CORNER_TURN = (25 * Math.PI) / 180;
 /** Turns the other way that rounding makes, radians. */
@@ -40,52 +40,57 @@ export class RingEdges {
   readonly x2: Float64Array;
   readonly y2: Float64Array;
   readonly ringOf: Uint32Array;
+  /** Of each edge the next one of its ring, and the one before it. */
+  readonly after: Uint32Array;
+  readonly before: Uint32Array;
   /** Length along the ring up to the edge's start. */
   readonly along: Float64Array;
   /** First edge of each ring, and after the last ring the number of edges. */
   readonly first: Uint32Array;
   readonly length: Float64Array;
   private count = 0;
-  private readonly views: Readonly<Record<Side, Look[]>> = { 1: [], [-1]: [] };
+  private readonly spacing: number;
+  private readonly turnStep: number;
+  private readonly rings: readonly Polyline[];
+  private readonly views: Partial<Record<Side, readonly Look[]>> = {};
 
-  constructor(rings: readonly DirectedRing[]) {
+  constructor(private readonly directed: readonly DirectedRing[]) {
     let vertices = 0,
       total = 0;
-    this.length = new Float64Array(rings.length);
-    rings.forEach(({ points }, id) => {
+    this.length = new Float64Array(directed.length);
+    directed.forEach(({ points }, id) => {
       vertices += points.length;
       total += this.length[id] = computeLength(points, true);
     });
     const coarser = Math.max(1, vertices / 3 / MOST_LOOKS);
-    const spacing = (total / Math.min(STRETCHES.most, Math.max(STRETCHES.least, vertices))) * coarser;
-    const room = vertices + Math.ceil(spacing > 0 ? total / spacing : 0) + rings.length;
+    this.turnStep = TURN_STEP * coarser;
+    this.spacing = (total / Math.min(STRETCHES.most, Math.max(STRETCHES.least, vertices))) * coarser;
+    const room = vertices + Math.ceil(this.spacing > 0 ? total / this.spacing : 0) + directed.length;
     this.x1 = new Float64Array(room);
     this.y1 = new Float64Array(room);
     this.x2 = new Float64Array(room);
     this.y2 = new Float64Array(room);
     this.along = new Float64Array(room);
     this.ringOf = new Uint32Array(room);
-    this.first = new Uint32Array(rings.length + 1);
-    for (let id = 0; id < rings.length; id++) this.addRing(rings[id]!, id, spacing, TURN_STEP * coarser);
-    this.first[rings.length] = this.count;
+    this.after = new Uint32Array(room);
+    this.before = new Uint32Array(room);
+    this.first = new Uint32Array(directed.length + 1);
+    this.rings = directed.map(({ points, inside }) => turnRing(points, inside));
+    for (let id = 0; id < directed.length; id++) this.addRing(this.rings[id]!, id);
+    this.first[directed.length] = this.count;
     for (const name of ['x1', 'y1', 'x2', 'y2', 'along'] as const) this[name] = this[name].subarray(0, this.count);
   }
 
+  /** Worked out when they are asked for: of a side that nobody looks at there are none. */
   looks(side: Side): Iterable<Look> {
-    return scattered(this.views[side]);
+    return scattered((this.views[side] ??= this.rings.flatMap((_, id) => this.placeLooks(id, side))));
   }
 
-  private addRing({ points, inside, passOver }: DirectedRing, id: number, spacing: number, turnStep: number): void {
+  private addRing(ring: Polyline, id: number): void {
     this.first[id] = this.count;
-    const ring = directed(points, inside);
     const last = ring.length - 1;
     if (last < 1) return;
-    // Looked at from outside, a ring that bulges everywhere faces itself nowhere.
-    const sides = SIDES.filter((side) => !passOver.includes(side) && !(side !== inside && isBulging(ring, inside)));
-    let travelled = 0,
-      turned = Infinity,
-      since = 0;
-    let { x: beforeX, y: beforeY } = ring[last]!;
+    let travelled = 0;
     for (let at = 0; at <= last; at++) {
       const from = ring[at]!,
         to = ring[at === last ? 0 : at + 1]!;
@@ -94,8 +99,7 @@ export class RingEdges {
       const span = Math.sqrt(dx * dx + dy * dy);
       const ux = dx / span,
         uy = dy / span;
-      const first = this.count;
-      const parts = Math.max(1, Math.min(MOST_PARTS, Math.ceil(span / spacing)));
+      const parts = this.countParts(span);
       for (let part = 0; part < parts; part++) {
         const start = (span * part) / parts,
           end = (span * (part + 1)) / parts,
@@ -106,44 +110,90 @@ export class RingEdges {
         this.y2[edge] = from.y + uy * end;
         this.ringOf[edge] = id;
         this.along[edge] = travelled + start;
+        this.after[edge] = edge + 1;
+        this.before[edge] = edge - 1;
       }
       travelled += span;
-      const ax = from.x - beforeX,
+    }
+    this.after[this.count - 1] = this.first[id]!;
+    this.before[this.first[id]!] = this.count - 1;
+  }
+
+  private countParts(span: number): number {
+    return Math.max(1, Math.min(MOST_PARTS, Math.ceil(span / this.spacing)));
+  }
+
+  private placeLooks(id: number, side: Side): readonly Look[] {
+    const { inside, passOver } = this.directed[id]!;
+    const ring = this.rings[id]!;
+    const last = ring.length - 1;
+    // Looked at from outside, a ring that bulges everywhere faces itself nowhere.
+    if (last < 1 || passOver.includes(side) || (side !== inside && isBulging(ring, inside))) return [];
+    const looks: Look[] = [];
+    let edge = this.first[id]!,
+      turned = Infinity,
+      since = 0;
+    let { x: beforeX, y: beforeY } = ring[last]!;
+    for (let at = 0; at <= last; at++) {
+      const from = ring[at]!,
+        to = ring[at === last ? 0 : at + 1]!;
+      const dx = to.x - from.x,
+        dy = to.y - from.y,
+        ax = from.x - beforeX,
         ay = from.y - beforeY;
+      const span = Math.sqrt(dx * dx + dy * dy);
       const turn = Math.atan2(ax * dy - ay * dx, ax * dx + ay * dy);
-      if (Math.abs(turn) > CORNER_TURN) {
-        const normal = Math.atan2(ay, ax) + (turn < 0 ? 1 : -1) * (Math.PI / 2);
-        const side = turn < 0 ? 1 : -1;
-        if (sides.includes(side))
-          for (const angle of fan(normal, turn))
-            this.views[side].push({ edge: first, x: from.x, y: from.y, nx: Math.cos(angle), ny: Math.sin(angle) });
-      }
+      if (Math.abs(turn) > CORNER_TURN && turn < 0 === (side === 1))
+        looks.push(...lookRound({ edge, from, ax, ay, turn }));
       turned += Math.abs(turn);
       since += span;
-      if (turned >= turnStep || since >= spacing) {
-        const lookAt = (distance: number) => {
-          for (const side of sides)
-            this.views[side].push({
-              edge: first + Math.min(parts - 1, Math.floor((distance / span) * parts)),
-              x: from.x + ux * distance,
-              y: from.y + uy * distance,
-              nx: -uy * side,
-              ny: ux * side,
-            });
-        };
-        lookAt(span / 2);
-        if (span > spacing / 4) for (const share of [0.08, 0.92]) lookAt(span * share);
-        for (let distance = spacing; distance < span * 0.92 && parts > 1; distance += spacing) lookAt(distance);
+      const parts = this.countParts(span);
+      if (turned >= this.turnStep || since >= this.spacing * 3) {
+        const ux = dx / span,
+          uy = dy / span;
+        for (const distance of this.divide(span, parts))
+          looks.push({
+            edge: edge + Math.min(parts - 1, Math.floor((distance / span) * parts)),
+            x: from.x + ux * distance,
+            y: from.y + uy * distance,
+            nx: -uy * side,
+            ny: ux * side,
+          });
         turned = since = 0;
       }
+      edge += parts;
       beforeX = from.x;
       beforeY = from.y;
     }
+    return looks;
+  }
+
+  /** How far along a straight stretch it is looked from: its middle, and of a long one both ends and between. */
+  private divide(span: number, parts: number): readonly number[] {
+    const { spacing } = this;
+    const at = [span / 2];
+    if (span > spacing * 2) at.push(span * 0.08, span * 0.92);
+    if (parts > 1) for (let distance = spacing; distance < span * 0.92; distance += spacing) at.push(distance);
+    return at;
   }
 }
 
+/** From a corner, in directions from the normal of the edge before it to that of the edge after it. */
+function lookRound(corner: {
+  readonly edge: number;
+  readonly from: Point;
+  /** Along the edge before it. */
+  readonly ax: number;
+  readonly ay: number;
+  readonly turn: number;
+}): readonly Look[] {
+  const { edge, from, ax, ay, turn } = corner;
+  const normal = Math.atan2(ay, ax) + (turn < 0 ? 1 : -1) * (Math.PI / 2);
+  return fan(normal, turn).map((angle) => ({ edge, x: from.x, y: from.y, nx: Math.cos(angle), ny: Math.sin(angle) }));
+}
+
 /** The ring without repeated points, turned so that its material lies on the left. */
-function directed(points: Polyline, inside: 1 | -1): Polyline {
+function turnRing(points: Polyline, inside: 1 | -1): Polyline {
   let twice = 0,
     repeats = false;
   for (let index = 0; index < points.length; index++) {

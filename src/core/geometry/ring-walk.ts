@@ -28,10 +28,10 @@ export class RingWalk {
       best = grid.approach(from.edge, x, y),
       bestX = grid.nearX,
       bestY = grid.nearY;
-    for (const direction of [1, -1]) {
+    for (const next of [this.edges.after, this.edges.before]) {
       let edge = from.edge;
       for (let steps = 0, lag = 0; steps < 40 && lag < 2; steps++) {
-        edge = this.neighbour(edge, direction);
+        edge = next[edge]!;
         const square = grid.approach(edge, x, y);
         if (square < best - CROSS_NOISE) {
           best = square;
@@ -43,13 +43,6 @@ export class RingWalk {
       }
     }
     return { edge: bestEdge, x: bestX, y: bestY };
-  }
-
-  neighbour(edge: number, direction: number): number {
-    const ring = this.edges.ringOf[edge]!;
-    const first = this.edges.first[ring]!;
-    const count = this.edges.first[ring + 1]! - first;
-    return first + ((((edge - first + direction) % count) + count) % count);
   }
 
   wayRound(a: Place, b: Place): number {

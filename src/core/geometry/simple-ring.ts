@@ -1,53 +1,87 @@
-// Whether a closed ring crosses or touches itself nowhere: then it bounds a region as it stands.
+// Whether closed rings cross or touch themselves or each other nowhere: then they bound regions as they stand.
 
 import type { Point } from './matrix';
 
-/** Pairs of edges looked at for each edge of the ring before it is left to the clipping library. */
+/** Pairs of edges looked at for each edge before the rings are left to the clipping library. */
 const PAIRS_PER_EDGE = 60;
 
+/** Of a single ring: as `meetNowhere`. */
+export const isSimpleRing = (ring: readonly Point[]): boolean => meetNowhere([ring]);
+
 /**
- * True only for a ring of three or more points, none repeated, whose edges meet nowhere but at their common ends. Says
- * false also where it would take long to tell. Coordinates are whole numbers below 2^25, so that every product is
- * exact.
+ * True only for rings of three or more points, none repeated in a row, whose edges meet nowhere but at their common
+ * ends. Says false also where it would take long to tell. Coordinates are whole numbers below 2^25, so that every
+ * product is exact.
  */
-export function isSimpleRing(ring: readonly Point[]): boolean {
-  const count = ring.length;
-  if (count < 3) return false;
-  if (isConvex(ring)) return true;
-  const left = new Float64Array(count),
-    right = new Float64Array(count),
-    top = new Float64Array(count),
-    bottom = new Float64Array(count);
-  for (let edge = 0; edge < count; edge++) {
-    const a = ring[edge]!,
-      b = ring[edge + 1 === count ? 0 : edge + 1]!,
-      c = ring[edge + 2 >= count ? edge + 2 - count : edge + 2]!;
-    if (a.x === b.x && a.y === b.y) return false;
-    // Two edges that lie back on each other meet along a stretch.
-    if (turn(a, b, c) === 0 && (b.x - a.x) * (c.x - b.x) + (b.y - a.y) * (c.y - b.y) < 0) return false;
-    left[edge] = Math.min(a.x, b.x);
-    right[edge] = Math.max(a.x, b.x);
-    top[edge] = Math.min(a.y, b.y);
-    bottom[edge] = Math.max(a.y, b.y);
-  }
+export function meetNowhere(rings: readonly (readonly Point[])[]): boolean {
+  if (rings.some((ring) => ring.length < 3)) return false;
+  if (rings.length === 1 && isConvex(rings[0]!)) return true;
+  const edges = layOut(rings);
+  if (!edges) return false;
+  const { from, to, after, left, right, top, bottom } = edges;
   const order = Uint32Array.from(left.keys()).sort((a, b) => left[a]! - left[b]!);
+  const most = left.length * PAIRS_PER_EDGE;
   let pairs = 0;
-  for (let at = 0; at < count; at++) {
+  for (let at = 0; at < order.length; at++) {
     const one = order[at]!;
     const reach = right[one]!,
       oneTop = top[one]!,
       oneBottom = bottom[one]!;
-    for (let next = at + 1; next < count; next++) {
+    for (let next = at + 1; next < order.length; next++) {
       const other = order[next]!;
       if (left[other]! > reach) break;
-      if (++pairs > count * PAIRS_PER_EDGE) return false;
+      if (++pairs > most) return false;
       if (top[other]! > oneBottom || bottom[other]! < oneTop) continue;
-      const apart = Math.abs(one - other);
-      if (apart === 1 || apart === count - 1) continue;
-      if (meet(ring[one]!, ring[(one + 1) % count]!, ring[other]!, ring[(other + 1) % count]!)) return false;
+      if (after[one] === other || after[other] === one) continue;
+      if (meet(from[one]!, to[one]!, from[other]!, to[other]!)) return false;
     }
   }
   return true;
+}
+
+type Edges = {
+  readonly from: readonly Point[];
+  readonly to: readonly Point[];
+  /** The next edge of the same ring. */
+  readonly after: Uint32Array;
+  readonly left: Float64Array;
+  readonly right: Float64Array;
+  readonly top: Float64Array;
+  readonly bottom: Float64Array;
+};
+
+/** The edges of all rings with their boxes; null where two that follow each other lie back on one another. */
+function layOut(rings: readonly (readonly Point[])[]): Edges | null {
+  const count = rings.reduce((sum, ring) => sum + ring.length, 0);
+  const from: Point[] = [],
+    to: Point[] = [];
+  const after = new Uint32Array(count),
+    left = new Float64Array(count),
+    right = new Float64Array(count),
+    top = new Float64Array(count),
+    bottom = new Float64Array(count);
+  let first = 0;
+  for (const ring of rings) {
+    const { length } = ring;
+    for (let at = 0; at < length; at++) {
+      const edge = first + at;
+      const a = ring[at]!,
+        b = ring[at + 1 === length ? 0 : at + 1]!,
+        c = ring[at + 2 >= length ? at + 2 - length : at + 2]!;
+      if (a.x === b.x && a.y === b.y) return null;
+      // Two edges that lie back on each other meet along a stretch.
+      if (turn(a, b, c) === 0 && (b.x - a.x) * (c.x - b.x) + (b.y - a.y) * (c.y - b.y) < 0) return null;
+      from.push(a);
+      to.push(b);
+      after[edge] = first + (at + 1 === length ? 0 : at + 1);
+      left[edge] = Math.min(a.x, b.x);
+      right[edge] = Math.max(a.x, b.x);
+      top[edge] = Math.min(a.y, b.y);
+      bottom[edge] = Math.max(a.y, b.y);
+    }
+    first += length;
+  }
+  return { from, to, after, left, right, top, bottom };
 }
 
 const turn = (a: Point, b: Point, c: Point): number => (b.x - a.x) * (c.y - b.y) - (b.y - a.y) * (c.x - b.x);

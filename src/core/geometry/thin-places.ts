@@ -26,7 +26,7 @@ const LEAST_WAY_ROUND = 1.25;
 const CORNER_WAY = 1.02;
 const FIRST_CIRCLES = 6;
 /** A circle in lace takes longer to find than the looks that it would shorten. */
-const MOST_POINTS_FIRST = 2000;
+const MOST_POINTS_FIRST = 400;
 /** A place is looked for between rings only where it may be thinner than the thinnest known by more than this share. */
 const NOT_WORTH_FINDING = 0.998;
 /** Sides nearer than this touch, and a neck so thin parts two pieces: no knife leaves it standing. */
@@ -101,6 +101,7 @@ export class Calliper {
 
   /** The narrowest gap between two pieces, where it is narrower than `underMm`; those within a piece are passed over. */
   measureGapBetween(underMm: number): ThinPlace | null {
+    if (this.pieces.length < 2) return null;
     this.side = -1;
     this.bounds = this.bounded[-1].bounds;
     let best: ThinPlace | null = null;
@@ -223,7 +224,7 @@ export class Calliper {
             !this.rings.facesInward(this.side, b, a) ||
             !(
               this.rings.facesInward(this.side, a, b) ||
-              this.rings.facesInward(this.side, { ...a, edge: this.rings.neighbour(edge, -1) }, b)
+              this.rings.facesInward(this.side, { ...a, edge: this.edges.before[edge]! }, b)
             )
           )
             continue;

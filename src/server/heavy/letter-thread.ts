@@ -4,14 +4,14 @@ import { readFileSync } from 'node:fs';
 import {
   keyOfLettering,
   makePieceMemory,
-  prepareFile,
+  prepareRead,
   TYPEFACES,
   type FitProblem,
   type Lettering,
   type LetteringFit,
 } from '../../core/artwork';
 import { fitLettering } from '../../core/artwork/lettering/fit-lettering';
-import { openFont, writeLettering, type LetterFont } from '../../core/artwork/lettering/letter';
+import { openFont, settleLettering, writeLettering, type LetterFont } from '../../core/artwork/lettering/letter';
 import { assert, fail, succeed, type Result } from '../../core/units';
 import type { MeasuredFile } from '../../views/artwork';
 import { heavyJob } from './heavy-job';
@@ -28,6 +28,8 @@ export type LetteredText = Result<MeasuredText, FitProblem>;
 
 /** What was measured of the letters so far: a list of names is made of a few of them. */
 const letters = makePieceMemory();
+/** A text is a few strokes of much the same width. */
+const FINE_LOOKS = 500;
 const fonts = new Map<string, readonly LetterFont[]>();
 
 /** Its files, one an alphabet, those for English first. */
@@ -44,11 +46,12 @@ function getFonts(key: string): readonly LetterFont[] {
 export function letterText({ text, lettering, smaller }: TextWish): LetteredText {
   const fitted = fitLettering(text, getFonts(lettering.typeface), lettering, smaller);
   if (!fitted.ok) return fitted;
-  const { artwork, fit } = fitted.value;
+  const { fit } = fitted.value;
+  const artwork = settleLettering(fitted.value.artwork);
   const { svg } = writeLettering(artwork, text.replace(/\s+/g, ' '));
-  // Squeezed or shrunk, its letters are like those of no other text.
+  // Measured as its file would be read. Squeezed or shrunk, its letters are like those of no other text.
   const isPlain = fit.squeezed === 1 && fit.capHeightMm === lettering.capHeightMm;
-  const prepared = prepareFile(svg, [], null, isPlain ? letters : null);
+  const prepared = prepareRead(artwork, [], { memory: isPlain ? letters : null, fineLooks: FINE_LOOKS });
   // Letters that were united are sound outlines: what can't be measured of them has nothing in it.
   if (!prepared.ok) return fail({ kind: 'no-text' });
   return succeed({ key: keyOfLettering(text, lettering, smaller), svg, fit, measured: prepared.value.facts });

@@ -26,25 +26,35 @@ export type LetterLot = (wishes: readonly TextWish[]) => Promise<readonly Letter
 export const letterInThread: LetterLot = (wishes) =>
   heavyWork.run<readonly LetteredText[]>({ kind: 'letter', task: wishes, limitMs: LIMIT_MS, tooMuch });
 
-/** Enough of them that what sets a text is as quick as it becomes. In lots: whoever asks meanwhile waits for one lot. */
+/** In lots: whoever asks meanwhile waits for one lot. */
 const WAKING_LOTS = [
-  ['HEDGEROW', 'Quillfeather', 'Barrowclough 8'],
-  ['MARLOWE', 'Tarn', 'Östlund', 'Finch-Hatley'],
-  ['VALE', "O'Dell", 'Lindqvist', 'Wren 17'],
-  ['ASHDOWN', 'Pemberton', 'Jex', 'Rowntree'],
-  ['BARROW', 'Fenwick', 'Zyga', 'Hollis 23'],
-  ['LARKSPUR', 'Corvin', 'Mabel', 'Thorne'],
+  ['Hedgerow', 'Quillfeather', 'Barrowclough 8', 'Tarn'],
+  ['Marlowe', 'Östlund', 'Finch-Hatley', "O'Dell"],
+  ['Vale', 'Lindqvist', 'Wren 17', 'Pemberton'],
+  ['Ashdown', 'Jex', 'Rowntree', 'Zyga'],
+  ['Barrow', 'Fenwick', 'Hollis 23', 'Isolde'],
+  ['Larkspur', 'Corvin', 'Mabel', 'Thorne'],
 ];
+/** Enough in all that what sets a text is as quick as it becomes. */
+const WAKING_CASES = ['as-typed', 'upper'] as const;
+/** How many ask for texts just now: their own wake the threads as well, and nobody waits for others. */
+let asking = 0;
 
 /**
  * A thread takes a second to load what it sets texts with, and is slow at first: it begins while the list is still being
- * pasted. What it sets is not kept.
+ * pasted. What it sets for that is not kept.
  */
 export function wakeThreads(typeface: string | null): void {
   const known = TYPEFACES.find(({ key }) => key === typeface);
-  const lettering = { ...PLAIN_LETTERING, typeface: known?.key ?? PLAIN_LETTERING.typeface };
+  const plain = { ...PLAIN_LETTERING, typeface: known?.key ?? PLAIN_LETTERING.typeface };
   const wakeOne = async () => {
-    for (const texts of WAKING_LOTS) await letterInThread(texts.map((text) => ({ text, lettering, smaller: true })));
+    for (const letterCase of WAKING_CASES) {
+      const lettering = { ...plain, letterCase };
+      for (const texts of WAKING_LOTS) {
+        if (asking > 0) return;
+        await letterInThread(texts.map((text) => ({ text, lettering, smaller: true })));
+      }
+    }
   };
   for (let thread = 0; thread < LOTS_AT_ONCE; thread++)
     wakeOne().catch((error: unknown) => log.error(error, 'a thread that sets texts could not be woken'));
@@ -79,11 +89,16 @@ export async function letterTexts(
     }
     onSet?.(answers.size);
   };
-  await Promise.all(
-    Array.from({ length: LOTS_AT_ONCE }, async () => {
-      while (missing.length > 0) await letterNext(missing.splice(0, LOT));
-    }),
-  );
+  asking++;
+  try {
+    await Promise.all(
+      Array.from({ length: LOTS_AT_ONCE }, async () => {
+        while (missing.length > 0) await letterNext(missing.splice(0, LOT));
+      }),
+    );
+  } finally {
+    asking--;
+  }
   return answers;
 }
 

@@ -4,7 +4,7 @@
 import { scaling, transformContour } from '../../geometry';
 import { fail, succeed, type Result } from '../../units';
 import type { Artwork } from '../artwork';
-import { boundLettering, letter, type LetterFont, type LetterProblem } from './letter';
+import { layText, uniteText, type LaidText, type LetterFont, type LetterOptions, type LetterProblem } from './letter';
 import type { Lettering, LetteringFit } from './lettering';
 
 /** `capHeightMm`: with which it would fit, squeezed as far as it may be. */
@@ -26,65 +26,64 @@ export function fitLettering(
   lettering: Lettering,
   smaller = false,
 ): Result<FittedText, FitProblem> {
-  const set = (typed: string, capHeightMm: number) => setText(typed, fonts, { ...lettering, capHeightMm });
+  const set = (typed: string, capHeightMm: number) => layText(typed, fonts, readOptions({ ...lettering, capHeightMm }));
+  const finish = ({ laid, text: typed }: SetText, squeezed: number, capHeightMm: number) =>
+    finishText(uniteText(laid, readOptions({ ...lettering, capHeightMm })), {
+      widthMm: laid.widthMm * squeezed,
+      heightMm: laid.heightMm,
+      squeezed,
+      capHeightMm,
+      lines: typed.split('\n').length,
+    });
   const whole = set(text, lettering.capHeightMm);
   if (!whole.ok) return whole;
   const broken = whole.value.widthMm > lettering.widestMm ? breakText(text, lettering, set) : null;
-  const best = broken ?? { text, ...whole.value };
-  const squeeze = Math.min(1, lettering.widestMm / best.widthMm);
-  if (squeeze >= lettering.squeezeTo) return succeed(finish(best, squeeze, lettering.capHeightMm));
+  const best = broken ?? { text, laid: whole.value };
+  const squeezed = Math.min(1, lettering.widestMm / best.laid.widthMm);
+  if (squeezed >= lettering.squeezeTo) return finish(best, squeezed, lettering.capHeightMm);
   // Letters shrink evenly, so the size that fits follows from how much too wide it is; a hair less for rounding.
-  const capHeightMm = Math.floor(((lettering.capHeightMm * squeeze) / lettering.squeezeTo) * 10) / 10;
-  if (!smaller) return fail({ kind: 'too-wide', widthMm: best.widthMm, capHeightMm });
+  const capHeightMm = Math.floor(((lettering.capHeightMm * squeezed) / lettering.squeezeTo) * 10) / 10;
+  if (!smaller) return fail({ kind: 'too-wide', widthMm: best.laid.widthMm, capHeightMm });
   const small = set(best.text, capHeightMm);
   if (!small.ok) return small;
   const left = Math.min(1, lettering.widestMm / small.value.widthMm);
-  return succeed(finish({ text: best.text, ...small.value }, left, capHeightMm));
+  return finish({ text: best.text, laid: small.value }, left, capHeightMm);
 }
 
-type SetText = { readonly artwork: Artwork; readonly widthMm: number; readonly heightMm: number };
+type SetText = { readonly text: string; readonly laid: LaidText };
 
-function setText(text: string, fonts: Fonts, lettering: Lettering): Result<SetText, LetterProblem> {
+function readOptions(lettering: Lettering): LetterOptions {
   const { capHeightMm, tracking, letterCase, arcRadiusMm, insetMm, overlapMm } = lettering;
-  const artwork = letter(text, fonts, {
+  return {
     capHeightMm,
     tracking,
     letterCase,
     ...(arcRadiusMm === null ? {} : { arcRadiusMm }),
     ...(insetMm === null ? {} : { insetMm }),
     ...(typeof overlapMm === 'number' ? { overlapMm } : {}),
-  });
-  if (!artwork.ok) return artwork;
-  const box = boundLettering(artwork.value);
-  return succeed({ artwork: artwork.value, widthMm: box.width, heightMm: box.height });
+  };
 }
 
 /** In two lines, where that is allowed and narrower: broken at the space that leaves the narrower longest line. */
 function breakText(
   text: string,
   { mostLines, capHeightMm }: Lettering,
-  set: (text: string, capHeightMm: number) => Result<SetText, LetterProblem>,
-): (SetText & { readonly text: string }) | null {
+  set: (text: string, capHeightMm: number) => Result<LaidText, LetterProblem>,
+): SetText | null {
   if (mostLines < 2 || text.includes('\n')) return null;
   const words = text.split(' ');
   const ways = words.slice(1).flatMap((_, at) => {
     const broken = `${words.slice(0, at + 1).join(' ')}\n${words.slice(at + 1).join(' ')}`;
     const answer = set(broken, capHeightMm);
-    return answer.ok ? [{ text: broken, ...answer.value }] : [];
+    return answer.ok ? [{ text: broken, laid: answer.value }] : [];
   });
-  return ways.sort((a, b) => a.widthMm - b.widthMm)[0] ?? null;
+  return ways.sort((a, b) => a.laid.widthMm - b.laid.widthMm)[0] ?? null;
 }
 
-function finish(
-  { text, artwork, widthMm, heightMm }: SetText & { readonly text: string },
-  squeezed: number,
-  capHeightMm: number,
-): FittedText {
-  return {
-    artwork: squeezed === 1 ? artwork : squeeze(artwork, squeezed),
-    fit: { widthMm: widthMm * squeezed, heightMm, squeezed, capHeightMm, lines: text.split('\n').length },
-  };
-}
+const finishText = (artwork: Result<Artwork, LetterProblem>, fit: LetteringFit): Result<FittedText, LetterProblem> =>
+  artwork.ok
+    ? succeed({ artwork: fit.squeezed === 1 ? artwork.value : squeeze(artwork.value, fit.squeezed), fit })
+    : artwork;
 
 const squeeze = (artwork: Artwork, share: number): Artwork => ({
   ...artwork,

@@ -3,7 +3,7 @@ import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
 import type { Point } from '../../geometry';
 import { measureArtwork, readSvg, type Artwork } from '../index';
-import { letter, openFont, writeLettering, type LetterOptions } from './letter';
+import { letter, openFont, settleLettering, writeLettering, type LetterOptions } from './letter';
 import { TYPEFACES, type Typeface } from './typefaces';
 
 const load = (face: Typeface) =>
@@ -18,7 +18,7 @@ const set = (text: string, key = 'anton', options: Partial<LetterOptions> = {}):
 };
 function measure(artwork: Artwork) {
   // Letters are in mm at real size: read back from the file they are kept as.
-  const { svg, widthMm } = writeLettering(artwork, 'x');
+  const { svg, widthMm } = writeLettering(settleLettering(artwork), 'x');
   const kept = readSvg(svg);
   if (!kept.ok) throw new Error(kept.problem.kind);
   const result = measureArtwork(kept.value, { widthMm });

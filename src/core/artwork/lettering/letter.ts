@@ -4,6 +4,7 @@
 import { create, type Font, type GlyphPosition } from 'fontkit';
 import {
   boundPoints,
+  boundRegion,
   composeMatrices,
   getRings,
   offsetRegion,
@@ -11,14 +12,18 @@ import {
   scaling,
   subtractRegions,
   translation,
+  uniteBoxes,
+  uniteRegions,
   type Box,
   type Contour,
   type Matrix,
+  type Point,
   type Region,
+  type Segment,
 } from '../../geometry';
 import { assert, fail, succeed, type Result } from '../../units';
 import type { Artwork, ArtworkLayer } from '../artwork';
-import { uniteLetters, type SetGlyph } from './unite-letters';
+import { outlineLetter, type SetGlyph } from './outline-letter';
 
 export type LetterFont = Font;
 export type LetterOptions = {
@@ -56,6 +61,9 @@ export function openFont(bytes: Uint8Array): LetterFont {
 
 const LONGEST_TEXT = 400;
 
+/** A text with each letter where it stands, not yet one outline, mm. */
+export type LaidText = { readonly letters: readonly Region[]; readonly widthMm: number; readonly heightMm: number };
+
 /**
  * An artwork of one layer (two for a pair), in mm at real size. `fonts`: the files of one typeface, of the same units;
  * the first sets the size. Problems: nothing to set, letters the font lacks, an
@@ -66,6 +74,16 @@ export function letter(
   fonts: LetterFont | readonly LetterFont[],
   options: LetterOptions,
 ): Result<Artwork, LetterProblem> {
+  const laid = layText(text, fonts, options);
+  return laid.ok ? uniteText(laid.value, options) : laid;
+}
+
+/** How large a text comes out, without the work of uniting its letters. Problems: as `letter`, but for the inset. */
+export function layText(
+  text: string,
+  fonts: LetterFont | readonly LetterFont[],
+  options: LetterOptions,
+): Result<LaidText, LetterProblem> {
   const faces: readonly LetterFont[] = Array.isArray(fonts) ? (fonts as readonly LetterFont[]) : [fonts as LetterFont];
   const typed = text.slice(0, LONGEST_TEXT).normalize('NFC');
   const cased =
@@ -75,9 +93,14 @@ export function letter(
     ...new Set([...cased].filter((character) => !/\s/.test(character) && !findFace(faces, character))),
   ].join('');
   if (missing !== '') return fail({ kind: 'no-glyphs', characters: missing });
-  const region = uniteLetters(setLines(cased.split('\n'), faces, options));
-  if (region.rings.length === 0) return fail({ kind: 'no-text' });
-  const layers = layOnTop(region, options);
+  const letters = setLines(cased.split('\n'), faces, options).map(outlineLetter);
+  const box = uniteBoxes(letters.flatMap((region) => boundRegion(region) ?? []));
+  return box ? succeed({ letters, widthMm: box.width, heightMm: box.height }) : fail({ kind: 'no-text' });
+}
+
+/** Problem: an inset that leaves nothing. */
+export function uniteText({ letters }: LaidText, options: LetterOptions): Result<Artwork, LetterProblem> {
+  const layers = layOnTop(uniteRegions(letters), options);
   return layers.ok ? succeed({ layers: layers.value, strokes: [], leftOut: [], gradients: 0, size: 'stated' }) : layers;
 }
 
@@ -176,31 +199,64 @@ function placeOnArc(input: {
     : composeMatrices(rotation(-angle), composeMatrices(translation(0, radius), glyph));
 }
 
+/** As it is kept in its file: moved to its own corner, to the thousandth of a millimetre. */
+export function settleLettering(artwork: Artwork): Artwork {
+  const corner = boundLettering(artwork);
+  const settle = ({ x, y }: Point): Point => ({ x: toThousandth(x - corner.x), y: toThousandth(y - corner.y) });
+  return {
+    ...artwork,
+    layers: artwork.layers.map((layer) => ({
+      ...layer,
+      shapes: layer.shapes.map((shape) => ({
+        ...shape,
+        contours: shape.contours.map(({ start, segments, closed }) => ({
+          start: settle(start),
+          closed,
+          segments: segments.map(({ to }): Segment => ({ kind: 'line', to: settle(to) })),
+        })),
+      })),
+    })),
+  };
+}
+
+const toThousandth = (value: number): number => Math.round(value * PER_MM) / PER_MM;
+const PER_MM = 1000;
+
 /** The box round all letters, mm: their outlines are straight from point to point. */
-export const boundLettering = ({ layers }: Artwork): Box =>
+const boundLettering = ({ layers }: Artwork): Box =>
   boundPoints(
     layers.flatMap(({ shapes }) =>
       shapes.flatMap(({ contours }) => contours.map(({ start, segments }) => [start, ...segments.map(({ to }) => to)])),
     ),
   )!;
 
-/** The artwork as an SVG file of plain paths in mm, to be kept like any drawing. */
+/** A settled lettering as an SVG file of plain paths, to be kept like any drawing. Its units are thousandths of a mm. */
 export function writeLettering(
   artwork: Artwork,
   title: string,
 ): { readonly svg: string; readonly widthMm: number; readonly heightMm: number } {
-  const size = boundLettering(artwork);
-  const number = (value: number) => String(Math.round(value * 1000) / 1000);
+  const { width, height } = boundLettering(artwork);
   const paths = artwork.layers.map(
-    (layer) =>
-      `<path fill="${layer.colour}" fill-rule="evenodd" d="${layer.shapes
-        .flatMap((shape) => shape.contours)
-        .map(
-          (contour) =>
-            `M${[contour.start, ...contour.segments.map((segment) => segment.to)].map((point) => `${number(point.x - size.x)} ${number(point.y - size.y)}`).join('L')}Z`,
-        )
-        .join('')}"/>`,
+    ({ colour, shapes }) =>
+      `<path fill="${colour}" fill-rule="evenodd" d="${shapes.flatMap(({ contours }) => contours.map(writeContour)).join('')}"/>`,
   );
-  const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="${number(size.width)}mm" height="${number(size.height)}mm" viewBox="0 0 ${number(size.width)} ${number(size.height)}">\n<title>${title.replace(/[&<>\u0000-\u001f]/g, ' ')}</title>\n${paths.join('\n')}\n</svg>\n`;
-  return { svg, widthMm: size.width, heightMm: size.height };
+  const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="${width}mm" height="${height}mm" viewBox="0 0 ${toUnits(width)} ${toUnits(height)}">\n<title>${title.replace(/[&<>\u0000-\u001f]/g, ' ')}</title>\n${paths.join('\n')}\n</svg>\n`;
+  return { svg, widthMm: width, heightMm: height };
+}
+
+const toUnits = (mm: number): number => Math.round(mm * PER_MM);
+
+/** From its first point step by step, in whole units: half as long as with each point by itself. */
+function writeContour({ start, segments }: Contour): string {
+  let x = toUnits(start.x),
+    y = toUnits(start.y);
+  let path = `M${x} ${y}l`;
+  for (const { to } of segments) {
+    const toX = toUnits(to.x),
+      toY = toUnits(to.y);
+    path += `${toX - x} ${toY - y} `;
+    x = toX;
+    y = toY;
+  }
+  return `${path}z`;
 }

@@ -1,5 +1,5 @@
-// Letters that stand in their places as one outline without overlaps. A list of names is made of a few letters: the
-// outline of each at a size is worked out once, and moved to where it stands.
+// The outline of a letter where it stands. A list of names is made of a few letters: the outline of each at a size is
+// worked out once, and moved.
 
 import type { Font, Glyph } from 'fontkit';
 import {
@@ -8,7 +8,6 @@ import {
   shiftRegion,
   simplifyRegion,
   transformContour,
-  uniteRegions,
   type Contour,
   type Matrix,
   type Point,
@@ -26,9 +25,7 @@ const MOST_OUTLINES_KEPT = 1000;
 /** By glyph and size, as they stand at the origin. */
 const outlines = new WeakMap<Font, Map<string, Region>>();
 
-export const uniteLetters = (glyphs: readonly SetGlyph[]): Region => uniteRegions(glyphs.map(outlineLetter));
-
-function outlineLetter({ face, glyph, matrix }: SetGlyph): Region {
+export function outlineLetter({ face, glyph, matrix }: SetGlyph): Region {
   const { e, f, ...turn } = matrix;
   const own = outlines.get(face) ?? new Map<string, Region>();
   outlines.set(face, own);

@@ -1,0 +1,64 @@
+// Rings of which none crosses another: what they fill follows from which lies in which, and nothing has to be united.
+// Most drawings that come from elsewhere are made of such rings, as is all that was united once.
+
+import { Clipper, PointInPolygonResult, type Path64, type Paths64 } from 'clipper2-ts';
+import Flatbush from 'flatbush';
+import { boundPoints, type Box } from './box';
+import { meetNowhere } from './simple-ring';
+
+/**
+ * The edges of what `rings` fill under the rule, outer ones of positive area and holes of negative; null where rings
+ * meet, or where it would take long to tell. No point is repeated in a row.
+ */
+export function fillApart(rings: Paths64, rule: 'nonzero' | 'evenodd'): Paths64 | null {
+  if (!meetNowhere(rings)) return null;
+  const around = findAround(rings);
+  if (!around) return null;
+  const turns = rings.map((ring) => Math.sign(Clipper.area(ring)));
+  const isFilled = (winding: number) => (rule === 'nonzero' ? winding !== 0 : winding % 2 !== 0);
+  return rings.flatMap((ring, id) => {
+    const outside = around[id]!.reduce((sum, other) => sum + turns[other]!, 0);
+    const isHole = isFilled(outside);
+    if (isHole === isFilled(outside + turns[id]!)) return [];
+    return [turns[id] === (isHole ? -1 : 1) ? ring : [...ring].reverse()];
+  });
+}
+
+/**
+ * Of each of rings that may touch but don't cross: the others that it lies in. Null where one has all its points on
+ * another's edge.
+ */
+export function findAround(rings: Paths64): readonly (readonly number[])[] | null {
+  if (rings.length < 2) return rings.map(() => []);
+  const boxes = rings.map((ring) => boundPoints([ring])!);
+  const index = new Flatbush(rings.length);
+  for (const { x, y, width, height } of boxes) index.add(x, y, x + width, y + height);
+  index.finish();
+  const all: number[][] = [];
+  for (const [id, ring] of rings.entries()) {
+    const { x, y } = ring[0]!;
+    const around: number[] = [];
+    for (const other of index.search(x, y, x, y, (one) => one !== id && holds(boxes[one]!, boxes[id]!))) {
+      const lies = tellWhere(ring, rings[other]!);
+      if (lies === PointInPolygonResult.IsOn) return null;
+      if (lies === PointInPolygonResult.IsInside) around.push(other);
+    }
+    all.push(around);
+  }
+  return all;
+}
+
+/** By its first point that does not lie on the other's edge. */
+function tellWhere(ring: Path64, other: Path64): PointInPolygonResult {
+  for (const point of ring) {
+    const lies = Clipper.pointInPolygon(point, other);
+    if (lies !== PointInPolygonResult.IsOn) return lies;
+  }
+  return PointInPolygonResult.IsOn;
+}
+
+const holds = (box: Box, other: Box): boolean =>
+  box.x <= other.x &&
+  box.y <= other.y &&
+  box.x + box.width >= other.x + other.width &&
+  box.y + box.height >= other.y + other.height;
