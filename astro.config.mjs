@@ -31,6 +31,8 @@ function reactInOneGo() {
   };
 }
 
+const isBuild = process.argv.includes('build');
+
 export default defineConfig({
   output: 'server',
   adapter: node({ mode: 'middleware' }),
@@ -49,7 +51,9 @@ export default defineConfig({
       chunkSizeWarningLimit: 1200,
       rollupOptions: { treeshake: { moduleSideEffects: (id) => !/\/src\/core\//.test(id) } },
     },
-    ssr: process.argv.includes('build')
+    // What React and its parts check while they are developed is left out of the server too, not only of the pages.
+    define: isBuild ? { 'process.env.NODE_ENV': JSON.stringify('production') } : {},
+    ssr: isBuild
       ? {
           noExternal: true,
           external: ['better-sqlite3', 'css-tree', 'pino', 'pdfkit', 'nodemailer', 'highs', 'papaparse', 'tinypool'],

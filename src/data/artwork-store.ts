@@ -181,16 +181,13 @@ export function setArtworkArchived(db: Database, id: number, atMs: number | null
 }
 
 /** Artworks whose figures an earlier way of measuring gave. */
-export function findOutdatedArtworks(db: Database): readonly StoredArtwork[] {
-  return db
-    .select()
-    .from(artworks)
-    .where(
-      sql`coalesce(json_extract(${artworks.measurement}, '$.value.edition'), json_extract(${artworks.measurement}, '$.edition'), 0) <> ${MEASUREMENT_EDITION}`,
-    )
-    .all()
-    .map(toArtwork);
-}
+export const findOutdatedArtworks = (db: Database): readonly StoredArtwork[] =>
+  db.select().from(artworks).where(isOutdated).all().map(toArtwork);
+
+export const hasOutdatedArtworks = (db: Database): boolean =>
+  db.select({ id: artworks.id }).from(artworks).where(isOutdated).limit(1).get() !== undefined;
+
+const isOutdated = sql`coalesce(json_extract(${artworks.measurement}, '$.value.edition'), json_extract(${artworks.measurement}, '$.edition'), 0) <> ${MEASUREMENT_EDITION}`;
 
 /** Replaces what measuring gave; nobody's entries are touched, so the version stays. */
 export function replaceMeasured(

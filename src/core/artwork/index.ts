@@ -5,14 +5,7 @@ export { decodeText } from './decode-text';
 export { readDrawing } from './read-drawing';
 export { countSegments } from './flat-layers';
 export { measureOwnWidth, resolveArtwork, type ResolvedArtwork } from './resolve-artwork';
-export {
-  measureArtwork,
-  measureResolved,
-  scaleMeasurement,
-  getFineLength,
-  getWornLayers,
-  MEASUREMENT_EDITION,
-} from './measure-artwork';
+export { measureArtwork, measureResolved, scaleMeasurement, getFineLength, getWornLayers } from './measure-artwork';
 export { describeLayerFigures } from './layer-figures';
 export { computeMendingWidth } from './finding-figures';
 export { classifyDesign, DESIGN_CLASSES, FINE_BELOW_MM, findFinestMm, type DesignClass } from './design-class';
@@ -41,7 +34,7 @@ export { writeHpgl, STEPS_PER_MM, type HpglOptions } from './output/write-hpgl';
 export { TYPEFACES } from './lettering/typefaces';
 export { prepareFile, prepareRead } from './prepare-file';
 export { makePieceMemory } from './measure-thinness';
-export type { ArtworkMeasurement, LayerMeasurement } from './measurement';
+export { MEASUREMENT_EDITION, type ArtworkMeasurement, type LayerMeasurement } from './measurement';
 export type { Typeface } from './lettering/typefaces';
 export type { LayerFigures } from './layer-figures';
 export {

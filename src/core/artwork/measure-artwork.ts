@@ -22,10 +22,9 @@ import {
   type ResolvedLayer,
   type ResolveOptions,
 } from './resolve-artwork';
-import type { LayerMeasurement, ColourOverlap, ArtworkMeasurement } from './measurement';
+import { MEASUREMENT_EDITION, type LayerMeasurement, type ColourOverlap, type ArtworkMeasurement } from './measurement';
 import { FINE_WIDTHS_MM, measureThinness, type ThinnessOptions } from './measure-thinness';
 
-export const MEASUREMENT_EDITION = 6;
 /** A corner turns by more than this; flattened curves turn far less from step to step. */
 const SHARP_CORNER_DEGREES = 30;
 /** Overlaps smaller than this come from rounding, mm². */

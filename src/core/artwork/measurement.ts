@@ -5,6 +5,9 @@ import type { ThinPlace, Box } from '../geometry';
 import type { Chirality } from './chirality';
 import type { DetailClass } from './detail-floors';
 
+/** Raised when the same drawing is measured otherwise than before: what is kept is measured anew. */
+export const MEASUREMENT_EDITION = 6;
+
 export type LayerMeasurement = {
   /** Names the layer in steps. */
   readonly key: string;

@@ -2,23 +2,21 @@
 
 import { inTransaction } from '../../data/database';
 import { recountParts } from '../../data/evidence-store';
+import { isKeptAnew, noteKeptAnew } from '../../data/kept-edition';
 import { dropMinutes } from '../../data/minutes-store';
 import { findSessionIds } from '../../data/work-store';
 import type { ShopContext } from '../context';
 import { keepMinutes } from './keep-minutes';
 
-/** Raised when something is kept that was not before. */
-const KEPT_EDITION = 2;
 const SESSIONS_AT_ONCE = 200;
 
 /** Does nothing where the file is of this edition. */
 export function refreshKept(shop: ShopContext): void {
-  const { $client: client } = shop.db;
-  if (client.pragma('user_version', { simple: true }) === KEPT_EDITION) return;
+  if (isKeptAnew(shop.db)) return;
   inTransaction(shop.db, () => {
     recountParts(shop.db);
     recountMinutes(shop);
-    client.pragma(`user_version = ${KEPT_EDITION}`);
+    noteKeptAnew(shop.db);
   });
 }
 
