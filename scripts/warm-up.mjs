@@ -14,6 +14,7 @@ const PAGES = [
   '/customers',
   '/shelf',
   '/shelf/stock',
+  '/shelf/offers',
   '/books',
 ];
 const MOST_ROUNDS = 15;

@@ -1,6 +1,6 @@
 // Suppliers, their offers with the history of prices, and purchases.
 
-import { and, asc, eq, inArray, isNull, sql } from 'drizzle-orm';
+import { and, asc, eq, inArray, isNull, sql, type SQL } from 'drizzle-orm';
 import type { Offer, PriceBreak } from '../core/buying';
 import type { Minimum } from '../core/stock';
 import { groupBy, type Minor } from '../core/units';
@@ -8,6 +8,7 @@ import type { Database } from './database';
 import { isIn } from './is-in';
 import { insertRow, insertRows } from './prepared';
 import { minimums, offerBreaks, offerParts, offerPrices, offers, suppliers } from './schema';
+
 export type StoredPart = {
   readonly key: string | null;
   readonly label: string;
@@ -31,25 +32,16 @@ export type StoredOffer = OfferFields & {
   readonly version: number;
 };
 
-function assemble(db: Database, rows: readonly (typeof offers.$inferSelect)[]): readonly StoredOffer[] {
-  // Read whole where most are wanted: a list of 20,000 ids is no question to ask.
-  const few = rows.length < 500 ? rows.map((row) => row.id) : null;
+type OfferRow = typeof offers.$inferSelect;
+
+/** `among`: of which offers parts and breaks are read; more than those of the rows may be. */
+function assemble(db: Database, rows: readonly OfferRow[], among: Wish): readonly StoredOffer[] {
   const parts = groupBy(
-    db
-      .select()
-      .from(offerParts)
-      .where(few ? isIn(offerParts.offerId, few) : undefined)
-      .orderBy(asc(offerParts.position))
-      .all(),
+    db.select().from(offerParts).where(among(offerParts.offerId)).orderBy(asc(offerParts.position)).all(),
     (row) => row.offerId,
   );
   const breaks = groupBy(
-    db
-      .select()
-      .from(offerBreaks)
-      .where(few ? isIn(offerBreaks.offerId, few) : undefined)
-      .orderBy(asc(offerBreaks.fromPacks))
-      .all(),
+    db.select().from(offerBreaks).where(among(offerBreaks.offerId)).orderBy(asc(offerBreaks.fromPacks)).all(),
     (row) => row.offerId,
   );
   return rows.map(({ takeCount, payCount, archivedAtMs, ...fields }) => ({
@@ -67,20 +59,44 @@ function assemble(db: Database, rows: readonly (typeof offers.$inferSelect)[]): 
   }));
 }
 
-/** Offers that still stand, of suppliers that still are. */
-export const loadOffers = (db: Database, supplierId?: number): readonly StoredOffer[] =>
-  assemble(
-    db,
-    db
-      .select()
-      .from(offers)
-      .where(and(isNull(offers.archivedAtMs), supplierId === undefined ? undefined : eq(offers.supplierId, supplierId)))
-      .orderBy(asc(offers.name), asc(offers.id))
-      .all(),
+type Wish = (offerId: typeof offerParts.offerId | typeof offerBreaks.offerId) => SQL | undefined;
+
+/** A list of 20,000 ids is no question to ask: of so many all are read. */
+const MOST_ASKED = 500;
+const assembleThese = (db: Database, rows: readonly OfferRow[]): readonly StoredOffer[] =>
+  assemble(db, rows, (offerId) =>
+    rows.length < MOST_ASKED
+      ? isIn(
+          offerId,
+          rows.map((row) => row.id),
+        )
+      : undefined,
   );
+
+/** Offers that still stand, of suppliers that still are. */
+export function loadOffers(db: Database, supplierId?: number): readonly StoredOffer[] {
+  const stands = and(
+    isNull(offers.archivedAtMs),
+    supplierId === undefined ? undefined : eq(offers.supplierId, supplierId),
+  );
+  const rows = db.select().from(offers).where(stands).orderBy(asc(offers.name), asc(offers.id)).all();
+  return assemble(db, rows, (offerId) => inArray(offerId, db.select({ id: offers.id }).from(offers).where(stands)));
+}
+
+/** The versions of all offers that still stand, of suppliers that still are, by id. */
+export const loadOfferVersions = (db: Database): ReadonlyMap<number, number> =>
+  new Map(
+    db
+      .select({ id: offers.id, version: offers.version })
+      .from(offers)
+      .innerJoin(suppliers, eq(suppliers.id, offers.supplierId))
+      .where(and(isNull(offers.archivedAtMs), isNull(suppliers.archivedAtMs)))
+      .values() as [number, number][],
+  );
+
 /** Those that hold one of these things, by name; only offers that still stand. */
 export const findOffersOf = (db: Database, keys: readonly string[]): readonly StoredOffer[] =>
-  assemble(
+  assembleThese(
     db,
     db
       .select()
@@ -95,7 +111,7 @@ export const findOffersOf = (db: Database, keys: readonly string[]): readonly St
       .all(),
   );
 export const findOffers = (db: Database, ids: readonly number[]): readonly StoredOffer[] =>
-  assemble(db, db.select().from(offers).where(isIn(offers.id, ids)).all());
+  assembleThese(db, db.select().from(offers).where(isIn(offers.id, ids)).all());
 
 function writeContents(db: Database, offerId: number, { parts, breaks }: Pick<OfferFields, 'parts' | 'breaks'>): void {
   db.delete(offerParts).where(eq(offerParts.offerId, offerId)).run();

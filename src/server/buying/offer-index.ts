@@ -1,15 +1,15 @@
 // All offers side by side, looked through a page at a time. What is worked out of them is kept until something it rests
 // on changes.
 
-import { findOffers, loadOffers, readOfferStamp, type StoredOffer } from '../../data/offer-store';
+import { findOffers, readOfferStamp } from '../../data/offer-store';
 import { loadSuppliers } from '../../data/supplier-store';
 import type { OfferPage, OffersView } from '../../views/offers';
 import type { ShopContext } from '../context';
 import { rememberUntilChange } from '../remember';
 import { readStampOfShelf } from '../stock/shelf-stamp';
+import { keepOffers, type Kept, type OfferSort } from './kept-offers';
 import { loadGround, toSupplierView, viewOffer, type Ground } from './view-offer';
 
-type OfferSort = 'unit' | 'name' | 'newest';
 export type OfferQuery = {
   readonly words: string;
   readonly supplierId: number;
@@ -18,29 +18,10 @@ export type OfferQuery = {
 };
 const OFFER_PAGE = 60;
 
-/** What an offer is found and sorted by; the rest of it is read for the page that shows it. */
-type Entry = {
-  readonly id: number;
-  readonly supplierId: number;
-  readonly name: string;
-  /** Lower case: name, article and what the parts are called. */
-  readonly text: string;
-  readonly pricedAtMs: number;
-  readonly isMatched: boolean;
-  /** Priced by area; else by piece. */
-  readonly isVinyl: boolean;
-  /** Minor units for a square metre or a piece. */
-  readonly perUnit: number;
-};
-
-type Index = {
-  readonly stamp: string;
-  readonly sorted: Readonly<Record<OfferSort, readonly Entry[]>>;
-  readonly unmatched: number;
-  readonly bySupplier: ReadonlyMap<number, number>;
-};
+type Index = Kept & { readonly stamp: string };
 const indexes = new WeakMap<ShopContext['db'], Index>();
 
+/** After a change only the offers that it concerns are looked at anew: a shop's suppliers have tens of thousands. */
 function readIndex(shop: ShopContext, ground: Ground): Index {
   const { suppliers, needed, figures } = ground;
   const stamp = JSON.stringify([
@@ -52,46 +33,9 @@ function readIndex(shop: ShopContext, ground: Ground): Index {
   ]);
   const known = indexes.get(shop.db);
   if (known?.stamp === stamp) return known;
-  // One supplier after another: all offers at once are a hundred megabytes for a moment.
-  const entries = suppliers.flatMap(({ id }) =>
-    loadOffers(shop.db, id).flatMap((stored) => toEntry(ground, stored) ?? []),
-  );
-  const index = { stamp, ...sortEntries(entries) };
+  const index = { stamp, ...keepOffers(shop.db, ground, known ?? null) };
   indexes.set(shop.db, index);
   return index;
-}
-
-function toEntry(ground: Ground, stored: StoredOffer): Entry | null {
-  const view = viewOffer(ground, stored);
-  if (!view) return null;
-  const { perM2, perPiece } = view.unit;
-  const names = view.parts.map((part) => part.thing?.name ?? part.label);
-  return {
-    id: view.id,
-    supplierId: view.supplierId,
-    name: view.name,
-    text: `${view.name} ${view.code} ${names.join(' ')}`.toLowerCase(),
-    pricedAtMs: view.pricedAtMs,
-    isMatched: view.parts.every((part) => part.key !== null),
-    isVinyl: perM2 !== null,
-    perUnit: perM2?.value ?? perPiece?.value ?? Infinity,
-  };
-}
-
-function sortEntries(entries: readonly Entry[]): Omit<Index, 'stamp'> {
-  const bySupplier = new Map<number, number>();
-  for (const { supplierId } of entries) bySupplier.set(supplierId, (bySupplier.get(supplierId) ?? 0) + 1);
-  const byName = [...entries].sort((a, b) => (a.name < b.name ? -1 : a.name > b.name ? 1 : a.id - b.id));
-  return {
-    bySupplier,
-    unmatched: entries.filter(({ isMatched }) => !isMatched).length,
-    sorted: {
-      name: byName,
-      // Vinyl first, since square metres and pieces can't be compared.
-      unit: [...byName].sort((a, b) => Number(b.isVinyl) - Number(a.isVinyl) || a.perUnit - b.perUnit),
-      newest: [...byName].sort((a, b) => b.pricedAtMs - a.pricedAtMs),
-    },
-  };
 }
 
 /** Every word has to be in an offer's name, article or parts. */
