@@ -7,7 +7,7 @@ import { viewOffer, type Ground } from './view-offer';
 export type OfferSort = 'unit' | 'name' | 'newest';
 
 /** What an offer is found and sorted by; the rest of it is read for the page that shows it. */
-export type OfferEntry = {
+type OfferEntry = {
   readonly id: number;
   readonly version: number;
   readonly supplierId: number;
