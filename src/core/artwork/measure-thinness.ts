@@ -43,7 +43,7 @@ function measureByPiece(pieces: readonly Piece[], memory: PieceMemory): LayerThi
     return { stroke: shiftPlace(value.thinnestStroke, shift), gap: shiftPlace(value.thinnestGap, shift), value };
   });
   const within = findThinnest(each.map(({ gap }) => gap));
-  const between = new Calliper(pieces).measureGapBetween(within?.widthMm ?? Infinity);
+  const between = pieces.length > 1 ? new Calliper(pieces).measureGapBetween(within?.widthMm ?? Infinity) : null;
   return {
     thinnestStroke: findThinnest(each.map(({ stroke }) => stroke)),
     thinnestGap: between ?? within,

@@ -19,7 +19,7 @@ export function meetNowhere(rings: readonly (readonly Point[])[]): boolean {
   const edges = layOut(rings);
   if (!edges) return false;
   const { from, to, after, left, right, top, bottom } = edges;
-  const order = Uint32Array.from(left.keys()).sort((a, b) => left[a]! - left[b]!);
+  const order = orderBy(left);
   const most = left.length * PAIRS_PER_EDGE;
   let pairs = 0;
   for (let at = 0; at < order.length; at++) {
@@ -39,6 +39,14 @@ export function meetNowhere(rings: readonly (readonly Point[])[]): boolean {
   return true;
 }
 
+/** Indices by rising value. Numbers sort several times as fast as what has to be compared by a function. */
+function orderBy(values: Float64Array): Uint32Array {
+  const keys = values.map((value, index) => value * INDEX_ROOM + index).sort();
+  return Uint32Array.from(keys, (key) => ((key % INDEX_ROOM) + INDEX_ROOM) % INDEX_ROOM);
+}
+/** Whole values below 2^33 and an index below this fit into one number. */
+const INDEX_ROOM = 2 ** 20;
+
 type Edges = {
   readonly from: readonly Point[];
   readonly to: readonly Point[];
@@ -50,9 +58,10 @@ type Edges = {
   readonly bottom: Float64Array;
 };
 
-/** The edges of all rings with their boxes; null where two that follow each other lie back on one another. */
+/** The edges of all rings with their boxes; null where two that follow each other lie back on one another, or of too many. */
 function layOut(rings: readonly (readonly Point[])[]): Edges | null {
   const count = rings.reduce((sum, ring) => sum + ring.length, 0);
+  if (count > INDEX_ROOM) return null;
   const from: Point[] = [],
     to: Point[] = [];
   const after = new Uint32Array(count),

@@ -101,7 +101,6 @@ export class Calliper {
 
   /** The narrowest gap between two pieces, where it is narrower than `underMm`; those within a piece are passed over. */
   measureGapBetween(underMm: number): ThinPlace | null {
-    if (this.pieces.length < 2) return null;
     this.side = -1;
     this.bounds = this.bounded[-1].bounds;
     let best: ThinPlace | null = null;

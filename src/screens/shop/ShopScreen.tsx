@@ -112,7 +112,7 @@ function Shop({ shop }: { shop: ShopView }) {
 
 function IdentityFields({ form }: { readonly form: UseFormReturn<ShopValues> }) {
   return (
-    <section className="sheet fields" aria-label="The shop">
+    <section className="sheet fields wide" aria-label="The shop">
       <TextLine form={form} name="name" label="Name of the shop" />
       <TextLine form={form} name="currency" label="Currency" />
       <TextLine form={form} name="locale" label="Number and date format" />

@@ -25,7 +25,7 @@ import {
   type StoredSheetCut,
 } from '../../data/sheet-cut-store';
 import { findFitted, findSupply, loadWearInUse } from '../../data/supply-store';
-import { readOrdersOf, requireParts } from '../bench/bench-parts';
+import { readStandingOf, requireParts } from '../bench/bench-parts';
 import { getShop, type ShopContext } from '../context';
 import { notFound, ShopError } from '../errors';
 import { readMadeLines } from '../items/materials';
@@ -47,7 +47,7 @@ export function beginLoad(
     throw new ShopError('conflict', { reason: 'load-changed' });
   if (saved.sheet.sheets.some(({ lotId }) => lotId === 0)) throw new ShopError('conflict', { reason: 'load-no-stock' });
   const before = loadCutsOfSaved(shop.db, savedId).filter(({ savedVersion }) => savedVersion === saved.version);
-  const orders = readOrdersOf(shop, partIds);
+  const orders = readStandingOf(shop, partIds);
   const finestMm = findFinest(shop, orders, requireParts(orders, partIds));
   for (const row of planRows(shop, saved, finestMm)) {
     const last = before.find(({ sheet }) => sheet === row.sheet);
