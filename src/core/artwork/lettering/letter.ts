@@ -23,7 +23,7 @@ import {
 } from '../../geometry';
 import { assert, fail, succeed, type Result } from '../../units';
 import type { Artwork, ArtworkLayer } from '../artwork';
-import { outlineLetter, type SetGlyph } from './outline-letter';
+import { outlineGlyph, type SetGlyph } from './glyph-outline';
 
 export type LetterFont = Font;
 export type LetterOptions = {
@@ -93,7 +93,7 @@ export function layText(
     ...new Set([...cased].filter((character) => !/\s/.test(character) && !findFace(faces, character))),
   ].join('');
   if (missing !== '') return fail({ kind: 'no-glyphs', characters: missing });
-  const letters = setLines(cased.split('\n'), faces, options).map(outlineLetter);
+  const letters = setLines(cased.split('\n'), faces, options).map(outlineGlyph);
   const box = uniteBoxes(letters.flatMap((region) => boundRegion(region) ?? []));
   return box ? succeed({ letters, widthMm: box.width, heightMm: box.height }) : fail({ kind: 'no-text' });
 }

@@ -25,7 +25,7 @@ const MOST_OUTLINES_KEPT = 1000;
 /** By glyph and size, as they stand at the origin. */
 const outlines = new WeakMap<Font, Map<string, Region>>();
 
-export function outlineLetter({ face, glyph, matrix }: SetGlyph): Region {
+export function outlineGlyph({ face, glyph, matrix }: SetGlyph): Region {
   const { e, f, ...turn } = matrix;
   const own = outlines.get(face) ?? new Map<string, Region>();
   outlines.set(face, own);
