@@ -4,7 +4,7 @@ import { Clipper, FillRule, type Paths64 } from 'clipper2-ts';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { fillApart, findAround } from './apart-rings';
-import { splitPieces } from './polygon';
+import { computeRegionArea, fillRegion, splitPieces } from './polygon';
 
 const RULES = { nonzero: FillRule.NonZero, evenodd: FillRule.EvenOdd } as const;
 
@@ -60,6 +60,26 @@ describe('rings that meet nowhere', () => {
     const touching = [{ x: 0, y: 50 }, ...square(20, 40, 20).slice(1, 3)];
     expect(findAround([square(0, 0, 100), touching])).toEqual([[], [0]]);
     expect(findAround([square(0, 0, 100), square(0, 0, 100)])).toBeNull();
+  });
+});
+
+describe('a drawing’s lines', () => {
+  it('paint the same with dots, strokes and repeated points among them, which paint nothing', () => {
+    const dot = [
+      { x: 5, y: 5 },
+      { x: 5, y: 5 },
+      { x: 5, y: 5 },
+    ];
+    const stroke = [
+      { x: 1, y: 1 },
+      { x: 9, y: 1 },
+      { x: 1, y: 1 },
+    ];
+    const repeated = square(2, 2, 4).flatMap((point) => [point, point]);
+    for (const rule of ['nonzero', 'evenodd'] as const) {
+      expect(computeRegionArea(fillRegion([square(0, 0, 10), dot, repeated], 'evenodd'))).toBe(84);
+      expect(computeRegionArea(fillRegion([square(0, 0, 10), stroke, square(20, 0, 5)], rule))).toBe(125);
+    }
   });
 });
 

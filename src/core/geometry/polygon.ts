@@ -34,9 +34,9 @@ const FILL_RULES = { nonzero: FillRule.NonZero, evenodd: FillRule.EvenOdd } as c
 
 /** The area that closed polylines paint under a fill rule; lines of fewer than three points paint nothing. */
 export function fillRegion(lines: readonly Polyline[], rule: FillRuleName): Region {
-  const paths = lines.filter((line) => line.length >= 3).map(toGrid);
+  const paths = lines.map((line) => withoutRepeats(toGrid(line))).filter((path) => path.length >= 3);
   // Lines that don't meet are the edges of what they fill: most shapes of a drawing are made of those.
-  const apart = fillApart(paths.map(withoutRepeats), rule);
+  const apart = fillApart(paths, rule);
   if (apart) return { rings: apart };
   // Lines that run back on themselves paint nothing, and the library has been seen to lose area over them.
   const trimmed = paths.map((path) => Clipper.trimCollinear(path)).filter((path) => path.length >= 3);
