@@ -1,11 +1,11 @@
 // One scale of prices with the costs and goals as marks. Drag the price along it, or use the arrow keys.
 
-import { scaleLinear } from 'd3-scale';
+import { ticks } from 'd3-array';
 import { useRef, useState, useEffect } from 'react';
 import { formatMoney, type Figure } from '../../core/units';
 import { placeMarks, type Placed } from './place-marks';
+import { layScale, type Scale } from './scale';
 import { useSettings, type Settings } from './settings';
-import type { ScaleLinear } from 'd3-scale';
 
 export type RuleMark = {
   readonly label: string;
@@ -51,18 +51,16 @@ export function PriceRule({ price, floor, marks, onChange }: RuleProps) {
   const least = reachFor(price, marks);
   // While a price is dragged the scale stays; it follows when the price leaves it or the costs change.
   useEffect(() => setReach((now) => (least > now || least < now * 0.6 ? least : now)), [least]);
-  const scale = scaleLinear()
-    .domain([0, reach])
-    .range([0, width - 2]);
+  const scale = layScale([0, reach], [0, width - 2]);
   const clamp = (value: number) => Math.max(0, Math.min(100_000_000, Math.round(value)));
   const step = reach > 20_000 ? 100 : reach > 4000 ? 10 : 5;
   const dragTo = (clientX: number) => {
     const left = box.current?.getBoundingClientRect().left ?? 0;
-    onChange(clamp(Math.round(scale.invert(clientX - left) / step) * step));
+    onChange(clamp(Math.round(scale.valueAt(clientX - left) / step) * step));
   };
-  const at = scale(price);
+  const at = scale.at(price);
   const { placed, rows } = placeMarks(
-    marks.map((mark) => ({ mark, x: scale(mark.figure.value), length: sayMark(mark, settings).length * LETTER })),
+    marks.map((mark) => ({ mark, x: scale.at(mark.figure.value), length: sayMark(mark, settings).length * LETTER })),
     width,
   );
   const axis = Math.max(LEAST_ROWS, rows) * ROW + 14;
@@ -76,7 +74,16 @@ export function PriceRule({ price, floor, marks, onChange }: RuleProps) {
       }}
       onPointerMove={(event) => event.buttons === 1 && dragTo(event.clientX)}
     >
-      <RuleDrawing floor={floor} scale={scale} width={width} placed={placed} axis={axis} at={at} price={price} />
+      <RuleDrawing
+        floor={floor}
+        scale={scale}
+        reach={reach}
+        width={width}
+        placed={placed}
+        axis={axis}
+        at={at}
+        price={price}
+      />
       <div
         role="slider"
         tabIndex={0}
@@ -111,7 +118,9 @@ const reachFor = (price: number, marks: readonly RuleMark[]): number =>
 
 type RuleDrawingProps = {
   readonly floor: number | null;
-  readonly scale: ScaleLinear<number, number, never>;
+  readonly scale: Scale;
+  /** The price at the end of the scale. */
+  readonly reach: number;
   readonly width: number;
   readonly placed: readonly Placed<RuleMark>[];
   /** How far down the axis lies, px. */
@@ -120,17 +129,17 @@ type RuleDrawingProps = {
   readonly price: number;
 };
 
-function RuleDrawing({ floor, scale, width, placed, axis, at, price }: RuleDrawingProps) {
+function RuleDrawing({ floor, scale, reach, width, placed, axis, at, price }: RuleDrawingProps) {
   const settings = useSettings();
   return (
     <svg height={axis + BELOW_AXIS} aria-hidden>
       {floor !== null && (
         <>
-          <rect x={0} y={axis - 9} width={Math.max(0, scale(floor))} height={9} fill={TONES.bad} opacity={0.2} />
+          <rect x={0} y={axis - 9} width={Math.max(0, scale.at(floor))} height={9} fill={TONES.bad} opacity={0.2} />
           <rect
-            x={scale(floor)}
+            x={scale.at(floor)}
             y={axis - 9}
-            width={Math.max(0, width - scale(floor))}
+            width={Math.max(0, width - scale.at(floor))}
             height={9}
             fill={TONES.good}
             opacity={0.2}
@@ -138,12 +147,12 @@ function RuleDrawing({ floor, scale, width, placed, axis, at, price }: RuleDrawi
         </>
       )}
       <line x1={0} x2={width} y1={axis} y2={axis} stroke="currentColor" strokeWidth={1.5} />
-      {scale.ticks(Math.max(3, width / 90)).map((tick) => (
-        <g key={tick} transform={`translate(${scale(tick)} ${axis})`}>
+      {ticks(0, reach, Math.max(3, width / 90)).map((tick) => (
+        <g key={tick} transform={`translate(${scale.at(tick)} ${axis})`}>
           <line y2={7} stroke="currentColor" />
           <text
             y={21}
-            textAnchor={tick === 0 ? 'start' : scale(tick) > width - TICK_HALF ? 'end' : 'middle'}
+            textAnchor={tick === 0 ? 'start' : scale.at(tick) > width - TICK_HALF ? 'end' : 'middle'}
             className="figures"
             style={{ fill: TONES.soft }}
           >

@@ -1,10 +1,9 @@
 // The day on three tracks, cutter, hands and press, with now as the seam. Solid is logged, dashed is planned.
 
-import { scaleLinear } from 'd3-scale';
 import { TRACKS, type TimelineBlock, type Track } from '../../core/scheduling';
 import { formatTimeOfDay } from '../../core/units';
 import { useSettings } from './settings';
-import type { ScaleLinear } from 'd3-scale';
+import { layScale, type Scale } from './scale';
 
 const TRACK_NAMES: Readonly<Record<Track, string>> = { cutter: 'Cutter', hands: 'Hands', press: 'Press' };
 const LEFT = 74,
@@ -24,10 +23,7 @@ export function Timeline({
   nowMs: number;
 }) {
   const settings = useSettings();
-  const scale = scaleLinear()
-    .domain([startMs, endMs])
-    .range([LEFT, WIDTH - 12])
-    .clamp(true);
+  const scale = layScale([startMs, endMs], [LEFT, WIDTH - 12], { holds: true });
   const hours = Array.from(
     { length: Math.round((endMs - startMs) / 3_600_000) + 1 },
     (_, index) => startMs + index * 3_600_000,
@@ -43,13 +39,13 @@ export function Timeline({
       {hours.map((hour) => (
         <g key={hour}>
           <line
-            x1={scale(hour)}
-            x2={scale(hour)}
+            x1={scale.at(hour)}
+            x2={scale.at(hour)}
             y1={TOP - 6}
             y2={TOP + TRACKS.length * ROW}
             stroke="var(--mui-palette-divider)"
           />
-          <text x={scale(hour)} y={13} textAnchor="middle" className="figures soft-fill">
+          <text x={scale.at(hour)} y={13} textAnchor="middle" className="figures soft-fill">
             {formatTimeOfDay(hour, settings)
               .replace(/:00$/, '')
               .replace(/^0(?=\d)/, '')}
@@ -65,7 +61,7 @@ export function Timeline({
 }
 
 type NowLineProps = {
-  readonly scale: ScaleLinear<number, number, never>;
+  readonly scale: Scale;
   readonly nowMs: number;
 };
 
@@ -74,8 +70,8 @@ function NowLine({ scale, nowMs }: NowLineProps) {
   return (
     <g>
       <line
-        x1={scale(nowMs)}
-        x2={scale(nowMs)}
+        x1={scale.at(nowMs)}
+        x2={scale.at(nowMs)}
         y1={TOP - 8}
         y2={TOP + TRACKS.length * ROW + 2}
         stroke="var(--mui-palette-secondary-main)"
@@ -83,7 +79,7 @@ function NowLine({ scale, nowMs }: NowLineProps) {
         strokeDasharray="5 4"
       />
       <text
-        x={Math.min(scale(nowMs), WIDTH - 40)}
+        x={Math.min(scale.at(nowMs), WIDTH - 40)}
         y={TOP + TRACKS.length * ROW + 15}
         textAnchor="middle"
         className="accent-fill"
@@ -98,7 +94,7 @@ type TrackRowProps = {
   readonly track: Track;
   readonly row: number;
   readonly shown: TimelineBlock[];
-  readonly scale: ScaleLinear<number, number, never>;
+  readonly scale: Scale;
 };
 
 function TrackRow({ track, row, shown, scale }: TrackRowProps) {
@@ -111,8 +107,8 @@ function TrackRow({ track, row, shown, scale }: TrackRowProps) {
       {shown
         .filter((block) => block.track === track)
         .map((block) => {
-          const x = scale(block.startMs),
-            width = Math.max(2, scale(block.endMs) - x - 1),
+          const x = scale.at(block.startMs),
+            width = Math.max(2, scale.at(block.endMs) - x - 1),
             y = TOP + row * ROW + 4;
           const room = Math.floor((width - 8) / 6.6);
           const text = `${block.station === 'check' ? 'check ' : block.station === 'weed' ? 'weed ' : ''}${block.label}`;
