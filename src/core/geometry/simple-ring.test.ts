@@ -1,10 +1,12 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { isSimpleRing } from './simple-ring';
+import { meetNowhere } from './simple-ring';
 import { computeRegionArea, fillRegion, type Point } from './index';
 
 const whole = (least: number, most: number) => fc.integer({ min: least, max: most });
 const ring = fc.array(fc.record({ x: whole(0, 12), y: whole(0, 12) }), { minLength: 3, maxLength: 12 });
+
+const isSimpleRing = (ring: readonly Point[]) => meetNowhere([ring]);
 
 /** Whether closed segments share a point, by exact whole numbers and no boxes. */
 function touch(a: Point, b: Point, c: Point, d: Point): boolean {

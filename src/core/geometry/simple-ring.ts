@@ -5,9 +5,6 @@ import type { Point } from './matrix';
 /** Pairs of edges looked at for each edge before the rings are left to the clipping library. */
 const PAIRS_PER_EDGE = 60;
 
-/** Of a single ring: as `meetNowhere`. */
-export const isSimpleRing = (ring: readonly Point[]): boolean => meetNowhere([ring]);
-
 /**
  * True only for rings of three or more points, none repeated in a row, whose edges meet nowhere but at their common
  * ends. Says false also where it would take long to tell. Coordinates are whole numbers below 2^25, so that every
