@@ -6,7 +6,7 @@ import type { Minimum } from '../core/stock';
 import { groupBy, type Minor } from '../core/units';
 import type { Database } from './database';
 import { isIn } from './is-in';
-import { insertRow, insertRows } from './prepared';
+import { insertRow, insertRows, prepareOnce } from './prepared';
 import { minimums, offerBreaks, offerParts, offerPrices, offers, suppliers } from './schema';
 
 export type StoredPart = {
@@ -113,9 +113,12 @@ export const findOffersOf = (db: Database, keys: readonly string[]): readonly St
 export const findOffers = (db: Database, ids: readonly number[]): readonly StoredOffer[] =>
   assembleThese(db, db.select().from(offers).where(isIn(offers.id, ids)).all());
 
-function writeContents(db: Database, offerId: number, { parts, breaks }: Pick<OfferFields, 'parts' | 'breaks'>): void {
+function dropContents(db: Database, offerId: number): void {
   db.delete(offerParts).where(eq(offerParts.offerId, offerId)).run();
   db.delete(offerBreaks).where(eq(offerBreaks.offerId, offerId)).run();
+}
+
+function writeContents(db: Database, offerId: number, { parts, breaks }: Pick<OfferFields, 'parts' | 'breaks'>): void {
   insertRows(
     db,
     offerParts,
@@ -142,25 +145,37 @@ export function putOffer(db: Database, fields: OfferFields, nowMs: number): numb
     pricedAtMs: nowMs,
     archivedAtMs: null,
   };
-  const known = db
-    .select({ id: offers.id, price: offers.price })
-    .from(offers)
-    .where(and(eq(offers.supplierId, supplierId), eq(offers.code, code)))
-    .get();
+  const known = findOfferOfCode(db).get({ supplierId, code });
   const id = known ? known.id : insertRow(db, offers, { supplierId, code, ...row });
   if (known)
     db.update(offers)
       .set({ ...row, version: sql`${offers.version} + 1` })
       .where(eq(offers.id, id))
       .run();
-  if (!known || known.price !== price)
-    db.insert(offerPrices)
-      .values({ offerId: id, atMs: nowMs, price })
-      .onConflictDoUpdate({ target: [offerPrices.offerId, offerPrices.atMs], set: { price } })
-      .run();
+  if (!known || known.price !== price) addPrice(db).run({ offerId: id, atMs: nowMs, price });
+  if (known) dropContents(db, id);
   writeContents(db, id, fields);
   return id;
 }
+
+const findOfferOfCode = (db: Database) =>
+  prepareOnce(db, 'offer of a code', () =>
+    db
+      .select({ id: offers.id, price: offers.price })
+      .from(offers)
+      .where(and(eq(offers.supplierId, sql.placeholder('supplierId')), eq(offers.code, sql.placeholder('code'))))
+      .prepare(),
+  );
+
+/** A second price of the same instant takes the place of the first. */
+const addPrice = (db: Database) =>
+  prepareOnce(db, 'price of an offer', () =>
+    db
+      .insert(offerPrices)
+      .values({ offerId: sql.placeholder('offerId'), atMs: sql.placeholder('atMs'), price: sql.placeholder('price') })
+      .onConflictDoUpdate({ target: [offerPrices.offerId, offerPrices.atMs], set: { price: sql`excluded.price` } })
+      .prepare(),
+  );
 
 /** The fewest days in which anybody delivers each of these things, by key. */
 export function loadShortestLeads(db: Database, keys: readonly string[]): ReadonlyMap<string, number> {

@@ -6,7 +6,7 @@ import type { LineQuote, LineText, PieceGone } from '../core/orders';
 import type { Minor } from '../core/units';
 import type { Database } from './database';
 import { isIn } from './is-in';
-import { insertRow, insertRows } from './prepared';
+import { insertRow, insertRows, prepareOnce } from './prepared';
 import { orderLines, parts, pieces } from './schema';
 
 export type LineFields = {
@@ -83,12 +83,14 @@ export function setPiecesGone(
 }
 
 const findLastNumber = (db: Database, orderId: number): number =>
-  db
-    .select({ last: sql<number>`coalesce(max(${pieces.number}), 0)` })
-    .from(pieces)
-    .innerJoin(orderLines, eq(orderLines.id, pieces.lineId))
-    .where(eq(orderLines.orderId, orderId))
-    .get()!.last;
+  prepareOnce(db, 'last number of an order', () =>
+    db
+      .select({ last: sql<number>`coalesce(max(${pieces.number}), 0)` })
+      .from(pieces)
+      .innerJoin(orderLines, eq(orderLines.id, pieces.lineId))
+      .where(eq(orderLines.orderId, sql.placeholder('orderId')))
+      .prepare(),
+  ).get({ orderId })!.last;
 
 const takeNumbers = (after: number, count: number): readonly number[] =>
   Array.from({ length: count }, (_, at) => after + 1 + at);

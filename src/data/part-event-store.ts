@@ -5,7 +5,7 @@ import { alias } from 'drizzle-orm/sqlite-core';
 import type { PartEvent } from '../core/orders';
 import type { Database } from './database';
 import { keepSteps } from './evidence-store';
-import { insertRows } from './prepared';
+import { insertRows, prepareOnce } from './prepared';
 import { partEvents } from './schema';
 
 /** The new events' ids, in order. Call it inside a transaction. */
@@ -32,13 +32,15 @@ function addOrigins<Event extends Omit<PartEvent, 'id'>>(db: Database, events: r
 }
 
 const findOrigin = (db: Database, partId: number): Origin =>
-  db
-    .select({ lotId: partEvents.lotId, design: partEvents.design, finestMm: partEvents.finestMm })
-    .from(partEvents)
-    .where(and(eq(partEvents.partId, partId), eq(partEvents.kind, 'cut')))
-    .orderBy(desc(partEvents.id))
-    .limit(1)
-    .get() ?? {};
+  prepareOnce(db, 'what a part was cut from', () =>
+    db
+      .select({ lotId: partEvents.lotId, design: partEvents.design, finestMm: partEvents.finestMm })
+      .from(partEvents)
+      .where(and(eq(partEvents.partId, sql.placeholder('partId')), eq(partEvents.kind, 'cut')))
+      .orderBy(desc(partEvents.id))
+      .limit(1)
+      .prepare(),
+  ).get({ partId }) ?? {};
 
 /** What a piece of work did and what was not taken back of it, in order. */
 export function loadLiveEventsOfSession(db: Database, sessionId: number): readonly PartEvent[] {

@@ -5,7 +5,7 @@ import { getPaidBy, type PaymentKind } from '../core/orders';
 import type { Minor } from '../core/units';
 import { inTransaction, type Database } from './database';
 import { isIn } from './is-in';
-import { insertRow } from './prepared';
+import { insertRow, prepareOnce } from './prepared';
 import { customers, orders, payments } from './schema';
 
 export type StoredPayment = typeof payments.$inferSelect;
@@ -48,10 +48,13 @@ export function takePaymentBack(db: Database, payment: StoredPayment, atMs: numb
 }
 
 function addToPaid(db: Database, orderId: number, amount: number): void {
-  db.update(orders)
-    .set({ paid: sql`${orders.paid} + ${amount}` })
-    .where(eq(orders.id, orderId))
-    .run();
+  prepareOnce(db, 'add to what was paid', () =>
+    db
+      .update(orders)
+      .set({ paid: sql`${orders.paid} + ${sql.placeholder('amount')}` })
+      .where(eq(orders.id, sql.placeholder('orderId')))
+      .prepare(),
+  ).run({ orderId, amount });
 }
 
 const isOwed = sql`${orders.standing} in ('open', 'handed-over') and ${orders.paid} < ${orders.agreed}`;

@@ -1,6 +1,6 @@
 // Statements that are built once for each open file: putting one together takes longer than running it.
 
-import { getTableName, sql, type InferInsertModel } from 'drizzle-orm';
+import { getTableName, is, Param, Placeholder, sql, type InferInsertModel } from 'drizzle-orm';
 import type { SQLiteTable } from 'drizzle-orm/sqlite-core';
 import type { Database } from './database';
 
@@ -30,10 +30,22 @@ export const insertRows = <Table extends SQLiteTable>(
   rows.map((row) => {
     const columns = listGiven(row);
     const insert = prepareOnce(db, `insert into ${getTableName(table)} (${columns.join()})`, () =>
-      buildInsert(db, table, columns).prepare(),
+      buildRun(db, buildInsert(db, table, columns).toSQL()),
     );
-    return Number(insert.run(row).lastInsertRowid);
+    return insert(row);
   });
+
+/** Runs the statement with a row's own values; what each has to go through on its way to the file is known before. */
+function buildRun(db: Database, { sql: text, params }: { readonly sql: string; readonly params: readonly unknown[] }) {
+  const statement = db.$client.prepare(text);
+  const takes = params.map((param): ((row: Record<string, unknown>) => unknown) => {
+    if (!is(param, Param) || !is(param.value, Placeholder)) return () => param;
+    const { encoder, value } = param;
+    const { name } = value;
+    return (row) => encoder.mapToDriverValue(row[name]);
+  });
+  return (row: Record<string, unknown>) => Number(statement.run(takes.map((take) => take(row))).lastInsertRowid);
+}
 
 /** Adds the row where none is there that it would stand against. */
 export function insertWhereNone<Table extends SQLiteTable>(
@@ -47,8 +59,8 @@ export function insertWhereNone<Table extends SQLiteTable>(
   ).run(row);
 }
 
-const listGiven = (row: object): readonly string[] =>
-  Object.entries(row).flatMap(([column, value]) => (value === undefined ? [] : [column]));
+const listGiven = (row: Record<string, unknown>): readonly string[] =>
+  Object.keys(row).filter((column) => row[column] !== undefined);
 
 function buildInsert(db: Database, table: SQLiteTable, columns: readonly string[]) {
   const values = Object.fromEntries(columns.map((column) => [column, sql.placeholder(column)]));

@@ -12,7 +12,7 @@ import {
 } from '../core/stock';
 import type { Database } from './database';
 import { isIn } from './is-in';
-import { insertRows, prepareOnce } from './prepared';
+import { insertRow, insertRows, prepareOnce } from './prepared';
 import { lots, stockLines } from './schema';
 
 export type StoredLot = Lot & {
@@ -48,9 +48,7 @@ export type StoredLine = {
   readonly note: string;
 };
 
-export function insertLot(db: Database, lot: NewLot): number {
-  return db.insert(lots).values(lot).returning({ id: lots.id }).get().id;
-}
+export const insertLot = (db: Database, lot: NewLot): number => insertRow(db, lots, lot);
 
 export const findLots = (db: Database, ids: readonly number[]): readonly StoredLot[] =>
   ids.length === 0 ? [] : db.select().from(lots).where(isIn(lots.id, ids)).all();

@@ -129,7 +129,7 @@ function makeLinePicking(shop: ShopContext, chance: Chance): () => NewLine {
   };
 }
 
-const STEPS: Readonly<Record<Station, Exclude<PartEventKind, 'to-cut'>>> = {
+const STEPS: Readonly<Record<Station, StepKind>> = {
   cut: 'cut',
   weed: 'weeded',
   press: 'pressed',
@@ -137,34 +137,40 @@ const STEPS: Readonly<Record<Station, Exclude<PartEventKind, 'to-cut'>>> = {
 };
 
 /** As far as the first `stations` of them; two of the stations are logged with their minutes. */
-function workOn(
-  { shop, chance, clock }: Filling,
-  { lines, parts }: StoredOrder,
-  index: number,
-  stations: number,
-): void {
+function workOn(filling: Filling, order: StoredOrder, index: number, stations: number): void {
+  const { shop, chance, clock } = filling;
+  const logged: readonly Station[] = index % 2 === 0 ? ['cut', 'weed'] : ['cut', 'press'];
+  const toEvents = makeEvents(order);
+  // Added at once for all stations: each part is read and written once.
+  const events = STATIONS.slice(0, stations).flatMap((station) => {
+    const sessionId = logged.includes(station) ? logWork(shop, chance, clock, station, order.parts) : null;
+    const at = { atMs: clock.ms, sessionId };
+    const spoiled = station === 'weed' ? order.parts.filter(() => chance.happens(SPOILED)) : [];
+    return [
+      ...toEvents(spoiled, 'spoiled', at),
+      ...toEvents(spoiled, 'cut', at),
+      ...toEvents(order.parts, STEPS[station], at),
+    ];
+  });
+  addPartEvents(shop.db, events);
+}
+
+type StepKind = Exclude<PartEventKind, 'to-cut'>;
+type At = { readonly atMs: number; readonly sessionId: number | null };
+
+function makeEvents({ lines }: StoredOrder) {
   const vinylCost = new Map(
     lines.flatMap((line) => line.quote.layers.map((layer, at) => [`${line.id} ${at}`, layer.vinylCost] as const)),
   );
-  const logged: readonly Station[] = index % 2 === 0 ? ['cut', 'weed'] : ['cut', 'press'];
-  for (const station of STATIONS.slice(0, stations)) {
-    const sessionId = logged.includes(station) ? logWork(shop, chance, clock, station, parts) : null;
-    const events = (own: readonly StoredPart[], kind: Exclude<PartEventKind, 'to-cut'>) =>
-      own.map((part) => ({
-        ...PLAIN_EVENT,
-        partId: part.id,
-        kind,
-        atMs: clock.ms,
-        sessionId,
-        cause: kind === 'spoiled' ? ('weeding' as const) : null,
-        ...(kind === 'cut' ? { vinylCost: vinylCost.get(`${part.lineId} ${part.layerIndex}`) ?? 0 } : {}),
-      }));
-    if (station === 'weed') {
-      const spoiled = parts.filter(() => chance.happens(SPOILED));
-      addPartEvents(shop.db, [...events(spoiled, 'spoiled'), ...events(spoiled, 'cut')]);
-    }
-    addPartEvents(shop.db, events(parts, STEPS[station]));
-  }
+  return (own: readonly StoredPart[], kind: StepKind, at: At) =>
+    own.map((part) => ({
+      ...PLAIN_EVENT,
+      ...at,
+      partId: part.id,
+      kind,
+      cause: kind === 'spoiled' ? ('weeding' as const) : null,
+      ...(kind === 'cut' ? { vinylCost: vinylCost.get(`${part.lineId} ${part.layerIndex}`) ?? 0 } : {}),
+    }));
 }
 
 const PLAIN_EVENT = { undoes: null, blankLost: false } as const;
