@@ -32,7 +32,7 @@ export { writeSvg } from './output/write-svg';
 export { writeDxf } from './output/write-dxf';
 export { writeHpgl, STEPS_PER_MM, type HpglOptions } from './output/write-hpgl';
 export { TYPEFACES } from './lettering/typefaces';
-export { prepareFile, prepareRead } from './prepare-file';
+export { prepareFile, prepareRead, prepareText } from './prepare-file';
 export { makePieceMemory } from './measure-thinness';
 export { MEASUREMENT_EDITION, type ArtworkMeasurement, type LayerMeasurement } from './measurement';
 export type { Typeface } from './lettering/typefaces';

@@ -3,6 +3,7 @@
 
 import { succeed, type Result } from '../units';
 import type { Artwork, LeftOut, MeasureProblem, ReadProblem } from './artwork';
+import { resolveLettering } from './lettering/resolve-lettering';
 import { measureResolved } from './measure-artwork';
 import type { ThinnessOptions } from './measure-thinness';
 import { drawPicture, type ArtworkPicture } from './picture';
@@ -44,14 +45,27 @@ export function prepareRead(
   const resolved = prepareLayers(artwork, steps);
   if (!resolved.ok) return resolved;
   const outlined = steps.some((step) => step.on && step.kind === 'outline-strokes');
-  return succeed({
-    resolved: resolved.value,
-    facts: {
-      measurement: measureResolved(resolved.value, options),
-      picture: drawPicture(resolved.value),
-      gradients: artwork.gradients,
-      sizeStated: artwork.size === 'stated',
-      leftOut: outlined ? artwork.leftOut.filter((entry) => entry.kind !== 'stroke') : artwork.leftOut,
-    },
-  });
+  const leftOut = outlined ? artwork.leftOut.filter((entry) => entry.kind !== 'stroke') : artwork.leftOut;
+  return succeed(describe({ ...artwork, leftOut }, resolved.value, options));
 }
+
+/** A text as it was set: what `prepareRead` says of it without steps. */
+export function prepareText(settled: Artwork, options: ThinnessOptions = {}): Result<Prepared, MeasureProblem> {
+  const resolved = resolveLettering(settled);
+  return resolved ? succeed(describe(settled, resolved, options)) : prepareRead(settled, [], options);
+}
+
+const describe = (
+  { gradients, size, leftOut }: Artwork,
+  resolved: ResolvedArtwork,
+  options: ThinnessOptions,
+): Prepared => ({
+  resolved,
+  facts: {
+    measurement: measureResolved(resolved, options),
+    picture: drawPicture(resolved),
+    gradients,
+    sizeStated: size === 'stated',
+    leftOut,
+  },
+});

@@ -4,14 +4,18 @@
 import { Clipper, PointInPolygonResult, type Path64, type Paths64 } from 'clipper2-ts';
 import Flatbush from 'flatbush';
 import { boundPoints, type Box } from './box';
-import { meetNowhere } from './simple-ring';
+import { meetNowhere } from './meet-nowhere';
 
 /**
  * The edges of what `rings` fill under the rule, outer ones of positive area and holes of negative; null where rings
  * meet, or where it would take long to tell. No point is repeated in a row.
  */
 export function fillApart(rings: Paths64, rule: 'nonzero' | 'evenodd'): Paths64 | null {
-  if (!meetNowhere(rings)) return null;
+  return meetNowhere(rings) ? fillNested(rings, rule) : null;
+}
+
+/** As `fillApart`, of rings that are known not to cross. */
+export function fillNested(rings: Paths64, rule: 'nonzero' | 'evenodd'): Paths64 | null {
   const around = findAround(rings);
   if (!around) return null;
   const turns = rings.map((ring) => Math.sign(Clipper.area(ring)));

@@ -85,7 +85,7 @@ export class EdgeGrid {
 
   /** The edge nearest to (x, y) among those nearer than `radius`, or -1; its closest point is in nearX, nearY. */
   findNearest(x: number, y: number, radius: number): number {
-    const { x1, y1, x2, y2, starts, members, columns, rows } = this;
+    const { x1, y1, x2, y2, starts, members, columns, rows, cell: size } = this;
     let best = -1,
       bestSquare = radius * radius,
       bestX = 0,
@@ -95,12 +95,16 @@ export class EdgeGrid {
     const reach = Math.max(columns, rows);
     for (let ring = 0; ring < reach; ring++) {
       // No cell of this ring or a later one comes nearer than this.
-      const gap = (ring - 1) * this.cell;
+      const gap = (ring - 1) * size;
       if (gap > 0 && gap * gap > bestSquare) break;
       for (let r = Math.max(0, row - ring); r <= Math.min(rows - 1, row + ring); r++) {
+        const down = r < row ? y - (this.top + (r + 1) * size) : r > row ? this.top + r * size - y : 0;
+        if (down * down >= bestSquare) continue;
         const whole = Math.abs(r - row) === ring;
         for (let c = column - ring; c <= column + ring; c += whole ? 1 : Math.max(1, 2 * ring)) {
           if (c < 0 || c >= columns) continue;
+          const aside = c < column ? x - (this.left + (c + 1) * size) : c > column ? this.left + c * size - x : 0;
+          if (aside * aside + down * down >= bestSquare) continue;
           const cell = r * columns + c;
           const end = starts[cell + 1]!;
           for (let at = starts[cell]!; at < end; at++) {

@@ -2,6 +2,7 @@
 export * from './matrix';
 export * from './contour';
 export * from './polygon';
+export * from './polyline';
 export * from './box';
 export * from './scan-lines';
 export { Calliper, findThinGaps, findThinStrokes } from './thin-places';

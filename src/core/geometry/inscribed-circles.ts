@@ -3,7 +3,7 @@
 
 import polylabel from 'polylabel';
 import { boundPoints, type Box } from './box';
-import type { Polyline } from './polygon';
+import type { Polyline } from './polyline';
 import { boundShape, isShifted, tellLook, type Shape } from './same-shape';
 
 export type Circle = { readonly widthMm: number; readonly x: number; readonly y: number };

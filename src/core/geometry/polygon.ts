@@ -1,5 +1,5 @@
-// Polygon arithmetic in mm: unions, intersections, areas and lengths. With `apart-rings` the only file that knows the
-// clipping library.
+// Polygon arithmetic in mm: unions, intersections, areas and lengths. With `apart-rings` and `unite-near` the only
+// files that know the clipping library.
 
 import {
   Clipper,
@@ -15,8 +15,9 @@ import {
 import { fillApart, findAround } from './apart-rings';
 import { boundPoints, groupByOverlap, type Box } from './box';
 import type { Point } from './matrix';
+import { computeLength, type Polyline } from './polyline';
+import { uniteNear } from './unite-near';
 
-export type Polyline = readonly Point[];
 export type FillRuleName = 'nonzero' | 'evenodd';
 /** A region as closed rings: outer ones and holes, none crossing another. */
 export type Region = { readonly rings: Paths64 };
@@ -58,15 +59,8 @@ export function uniteRegions(regions: readonly Region[]): Region {
   if (solid.length <= 1) return solid[0] ?? { rings: [] };
   // Only what may touch has to be united: most shapes of a drawing lie apart.
   const groups = groupByOverlap(solid.map((region) => boundPoints(region.rings)!));
-  return {
-    rings: groups.flatMap((members) =>
-      members.length === 1 ? solid[members[0]!]!.rings : fillRings(members.flatMap((index) => solid[index]!.rings)),
-    ),
-  };
+  return { rings: groups.flatMap((members) => uniteNear(members.map((index) => solid[index]!.rings))) };
 }
-
-/** What rings surround whose outer ones run one way and whose holes run the other. */
-const fillRings = (rings: Paths64): Paths64 => fillApart(rings, 'nonzero') ?? Clipper.union(rings, FillRule.NonZero);
 
 export function intersectRegions(region: Region, mask: Region): Region {
   if (region.rings.length === 0 || mask.rings.length === 0) return { rings: [] };
@@ -137,7 +131,8 @@ const orient = (rings: Paths64): Region => ({ rings: Clipper.union(rings, FillRu
 
 /** The region with points left out that lie within `toleranceMm` of the line between their neighbours. */
 export function simplifyRegion(region: Region, toleranceMm: number): Region {
-  return { rings: fillRings(Clipper.simplifyPaths(region.rings, toleranceMm * GRID_PER_MM)) };
+  const rings = Clipper.simplifyPaths(region.rings, toleranceMm * GRID_PER_MM);
+  return { rings: fillApart(rings, 'nonzero') ?? Clipper.union(rings, FillRule.NonZero) };
 }
 
 /** The upright box around a region, mm; null when it is empty. */
@@ -156,6 +151,11 @@ export function boundRegion(region: Region): Box | null {
 /** Area of a region, mm², holes out. */
 export const computeRegionArea = (region: Region): number =>
   Math.abs(region.rings.reduce((sum, ring) => sum + Clipper.area(ring), 0)) / (GRID_PER_MM * GRID_PER_MM);
+
+/** A region of outlines that were united before: outer ones run one way, holes the other, and none meets another. */
+export const outlineRegion = (outlines: readonly Polyline[]): Region => ({
+  rings: outlines.map((line) => withoutRepeats(toGrid(line))).filter((path) => path.length >= 3),
+});
 
 /** A region of the given rings, whichever way they run: inside is what an odd number of them surrounds. */
 export const makeRegion = (rings: readonly Polyline[]): Region => fillRegion(rings, 'evenodd');
@@ -214,48 +214,6 @@ export function getRings(region: Region): readonly Polyline[] {
   return region.rings.map(fromGrid);
 }
 
-/** Area inside a closed ring, mm², never negative. Shoelace formula. */
-export function computeRingArea(ring: Polyline): number {
-  const origin = ring[0];
-  if (!origin) return 0;
-  let twice = 0;
-  let previous = ring[ring.length - 1] ?? origin;
-  for (const point of ring) {
-    twice += (previous.x - origin.x) * (point.y - origin.y) - (point.x - origin.x) * (previous.y - origin.y);
-    previous = point;
-  }
-  return Math.abs(twice) / 2;
-}
-
 /** Of all rings of a region, outer ones and holes, mm. */
 export const computeRegionPerimeter = ({ rings }: Region): number =>
   rings.reduce((sum, ring) => sum + computeLength(fromGrid(ring), true), 0);
-
-export function computeLength(line: Polyline, closed: boolean): number {
-  let length = 0;
-  for (let index = 1; index < line.length; index++) length += distance(line[index - 1]!, line[index]!);
-  const [first] = line;
-  const last = line[line.length - 1];
-  return closed && first && last ? length + distance(last, first) : length;
-}
-
-/** Corners of a closed ring that turn by more than `degrees`: where the knife has to slow down and swing round. */
-export function countSharpCorners(ring: Polyline, degrees: number): number {
-  const limit = Math.cos((degrees * Math.PI) / 180);
-  let corners = 0;
-  for (let index = 0; index < ring.length; index++) {
-    const before = ring[(index + ring.length - 1) % ring.length]!;
-    const at = ring[index]!;
-    const after = ring[(index + 1) % ring.length]!;
-    const lengths = distance(before, at) * distance(at, after);
-    if (lengths === 0) continue;
-    const cosine = ((at.x - before.x) * (after.x - at.x) + (at.y - before.y) * (after.y - at.y)) / lengths;
-    if (cosine < limit) corners++;
-  }
-  return corners;
-}
-
-export function distance(a: Point, b: Point): number {
-  // Ten times as fast as hypot, which guards against overflows that no drawing reaches.
-  return Math.sqrt((b.x - a.x) * (b.x - a.x) + (b.y - a.y) * (b.y - a.y));
-}

@@ -1,7 +1,7 @@
 // The edges of closed rings in one row of numbers, material on their left, and the places along them worth a look.
 
 import type { Point } from './matrix';
-import { computeLength, type Polyline } from './polygon';
+import { computeLength, type Polyline } from './polyline';
 
 export type DirectedRing = {
   readonly points: Polyline;

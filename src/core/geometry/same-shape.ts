@@ -1,7 +1,7 @@
 // Whether one shape is another one, shifted: fields of equal dots, and the letters of a typeface.
 
 import { boundPoints, type Box } from './box';
-import type { Polyline } from './polygon';
+import type { Polyline } from './polyline';
 
 /** Its outer ring and its holes. */
 export type Shape = readonly Polyline[];

@@ -26,7 +26,7 @@ const LEAST_WAY_ROUND = 1.25;
 const CORNER_WAY = 1.02;
 const FIRST_CIRCLES = 6;
 /** A circle in lace takes longer to find than the looks that it would shorten. */
-const MOST_POINTS_FIRST = 400;
+const MOST_POINTS_FIRST = 60;
 /** A place is looked for between rings only where it may be thinner than the thinnest known by more than this share. */
 const NOT_WORTH_FINDING = 0.998;
 /** Sides nearer than this touch, and a neck so thin parts two pieces: no knife leaves it standing. */

@@ -4,7 +4,7 @@ import { readFileSync } from 'node:fs';
 import {
   keyOfLettering,
   makePieceMemory,
-  prepareRead,
+  prepareText,
   TYPEFACES,
   type FitProblem,
   type Lettering,
@@ -29,7 +29,7 @@ export type LetteredText = Result<MeasuredText, FitProblem>;
 /** What was measured of the letters so far: a list of names is made of a few of them. */
 const letters = makePieceMemory();
 /** A text is a few strokes of much the same width. */
-const FINE_LOOKS = 500;
+const FINE_LOOKS = 300;
 const fonts = new Map<string, readonly LetterFont[]>();
 
 /** Its files, one an alphabet, those for English first. */
@@ -51,7 +51,7 @@ export function letterText({ text, lettering, smaller }: TextWish): LetteredText
   const { svg } = writeLettering(artwork, text.replace(/\s+/g, ' '));
   // Measured as its file would be read. Squeezed or shrunk, its letters are like those of no other text.
   const isPlain = fit.squeezed === 1 && fit.capHeightMm === lettering.capHeightMm;
-  const prepared = prepareRead(artwork, [], { memory: isPlain ? letters : null, fineLooks: FINE_LOOKS });
+  const prepared = prepareText(artwork, { memory: isPlain ? letters : null, fineLooks: FINE_LOOKS });
   // Letters that were united are sound outlines: what can't be measured of them has nothing in it.
   if (!prepared.ok) return fail({ kind: 'no-text' });
   return succeed({ key: keyOfLettering(text, lettering, smaller), svg, fit, measured: prepared.value.facts });

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { meetNowhere } from './simple-ring';
+import { meetNowhere } from './meet-nowhere';
 import { computeRegionArea, fillRegion, type Point } from './index';
 
 const whole = (least: number, most: number) => fc.integer({ min: least, max: most });

@@ -30,7 +30,7 @@ export function meetNowhere(rings: readonly (readonly Point[])[]): boolean {
       if (++pairs > most) return false;
       if (top[other]! > oneBottom || bottom[other]! < oneTop) continue;
       if (after[one] === other || after[other] === one) continue;
-      if (meet(from[one]!, to[one]!, from[other]!, to[other]!)) return false;
+      if (segmentsMeet(from[one]!, to[one]!, from[other]!, to[other]!)) return false;
     }
   }
   return true;
@@ -112,8 +112,8 @@ function isConvex(ring: readonly Point[]): boolean {
   return reversals <= 2;
 }
 
-/** Boxes are known to meet. Whether the segments ab and cd share a point. */
-function meet(a: Point, b: Point, c: Point, d: Point): boolean {
+/** Whether the segments ab and cd share a point. Their boxes are known to meet. */
+export function segmentsMeet(a: Point, b: Point, c: Point, d: Point): boolean {
   const c1 = turn(a, b, c),
     d1 = turn(a, b, d);
   if ((c1 > 0 && d1 > 0) || (c1 < 0 && d1 < 0)) return false;

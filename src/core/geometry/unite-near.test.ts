@@ -1,0 +1,71 @@
+// Regions that may meet, united, against the clipping library's union of all their rings at once.
+
+import { Clipper, FillRule, type Path64, type Paths64 } from 'clipper2-ts';
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { uniteNear } from './unite-near';
+
+const oblong = (x: number, y: number, width: number, height: number): Path64 => [
+  { x, y },
+  { x: x + width, y },
+  { x: x + width, y: y + height },
+  { x, y: y + height },
+];
+/** With a hole as far from its edge as `wall` says, where there is room for one. */
+const frame = (x: number, y: number, width: number, height: number, wall: number): Paths64 =>
+  width > 2 * wall && height > 2 * wall
+    ? [oblong(x, y, width, height), oblong(x + wall, y + wall, width - 2 * wall, height - 2 * wall).reverse()]
+    : [oblong(x, y, width, height)];
+
+const areaOf = (rings: Paths64) => rings.reduce((sum, ring) => sum + Clipper.area(ring), 0);
+const signsOf = (rings: Paths64) => rings.map((ring) => Math.sign(Clipper.area(ring))).sort();
+const uniteAll = (regions: readonly Paths64[]) => Clipper.union(regions.flat(), FillRule.NonZero);
+
+const anyFrame = fc
+  .tuple(
+    fc.nat(60),
+    fc.nat(60),
+    fc.integer({ min: 2, max: 40 }),
+    fc.integer({ min: 2, max: 40 }),
+    fc.integer({ min: 1, max: 9 }),
+  )
+  .map(([x, y, width, height, wall]) => frame(x, y, width, height, wall));
+
+describe('regions that may meet', () => {
+  it('are united as by the library, wherever they lie in, on and beside one another', () => {
+    fc.assert(
+      fc.property(fc.array(anyFrame, { minLength: 1, maxLength: 6 }), (regions) => {
+        const union = uniteAll(regions);
+        const united = uniteNear(regions);
+        expect(areaOf(united)).toBe(areaOf(union));
+        // Nothing overlaps: filled by the other rule it is the same.
+        expect(areaOf(Clipper.union(united, FillRule.EvenOdd))).toBe(areaOf(union));
+      }),
+      { numRuns: 3000 },
+    );
+  });
+
+  it('keep the sense of their rings, in a row as in a column', () => {
+    const row = [frame(0, 0, 30, 20, 4), frame(28, 0, 30, 20, 4), frame(56, 0, 30, 20, 4)];
+    const column = row.map((rings) => rings.map((ring) => ring.map(({ x, y }) => ({ x: y, y: x })).reverse()));
+    for (const regions of [row, column]) {
+      const united = uniteNear(regions);
+      expect(signsOf(united)).toEqual([-1, -1, -1, 1]);
+      expect(areaOf(united)).toBe(areaOf(uniteAll(regions)));
+    }
+  });
+
+  it('fill a hole that another one covers, and leave one that none reaches', () => {
+    const [left, right] = [frame(0, 0, 30, 20, 4), [oblong(20, 5, 40, 10)]];
+    expect(areaOf(uniteNear([left, right]))).toBe(areaOf(uniteAll([left, right])));
+    const clear = [...frame(0, 0, 30, 20, 4), oblong(100, 0, 5, 5)];
+    const touching = [oblong(30, 5, 80, 10)];
+    expect(areaOf(uniteNear([clear, touching]))).toBe(areaOf(uniteAll([clear, touching])));
+  });
+
+  it('are dropped where they lie within the material of another, and stay in its hole', () => {
+    const around = frame(0, 0, 100, 100, 30);
+    expect(uniteNear([around, [oblong(5, 5, 10, 10)]])).toHaveLength(2);
+    expect(uniteNear([around, [oblong(45, 45, 10, 10)]])).toHaveLength(3);
+  });
+});

@@ -1,0 +1,118 @@
+// The union of a few regions that may meet, each of them sound by itself: letters of a word, shapes of a drawing. Only
+// where edges of two of them meet does the clipping library have anything to do.
+
+import { Clipper, FillRule, type Path64, type Paths64 } from 'clipper2-ts';
+import { fillNested } from './apart-rings';
+import { boundPoints, type Box } from './box';
+import type { Point } from './matrix';
+import { segmentsMeet } from './meet-nowhere';
+
+/** Pairs of edges looked at for two regions; of more they are taken to meet. */
+const MOST_PAIRS = 100_000;
+
+type Bounded = { readonly rings: Paths64; readonly box: Box };
+type Edge = { readonly from: Point; readonly to: Point };
+
+/** Outer rings have a positive area, holes a negative one; the rings of each region cross nowhere. */
+export function uniteNear(regions: readonly Paths64[]): Paths64 {
+  if (regions.length === 1) return regions[0]!;
+  const bounded = regions.map((rings): Bounded => ({ rings, box: boundPoints(rings)! }));
+  const united = groupByMeeting(bounded).map(uniteMeeting);
+  if (united.length === 1) return united[0]!;
+  const rings = united.flat();
+  // One may still lie within another, in its material or in a hole of it.
+  return fillNested(rings, 'nonzero') ?? Clipper.union(rings, FillRule.NonZero);
+}
+
+/** Regions whose edges meet, directly or through others, are together. */
+function groupByMeeting(regions: readonly Bounded[]): readonly (readonly Bounded[])[] {
+  let groups: (readonly Bounded[])[] = [];
+  for (const region of regions) {
+    const [met, apart] = [[] as (readonly Bounded[])[], [] as (readonly Bounded[])[]];
+    for (const group of groups) (group.some((other) => edgesMeet(region, other)) ? met : apart).push(group);
+    groups = [...apart, [...met.flat(), region]];
+  }
+  return groups;
+}
+
+function uniteMeeting(members: readonly Bounded[]): Paths64 {
+  if (members.length === 1) return members[0]!.rings;
+  const clear: Path64[] = [];
+  const near: Path64[] = [];
+  for (const member of members)
+    for (const ring of member.rings) (isClear(ring, member, members) ? clear : near).push(ring);
+  return [...uniteAlongside(near), ...clear];
+}
+
+/**
+ * The library sweeps from top to bottom, past all that lies side by side: of what is wider than high it is given the
+ * columns for rows.
+ */
+function uniteAlongside(rings: Paths64): Paths64 {
+  const { width, height } = boundPoints(rings)!;
+  if (width <= height) return Clipper.union(rings, FillRule.NonZero);
+  // Laid over, outer rings run the other way: each is turned round.
+  return Clipper.union(rings.map(layOver), FillRule.NonZero).map((ring) => layOver(ring).reverse());
+}
+
+const layOver = (ring: Path64): Path64 => ring.map(({ x, y }) => ({ x: y, y: x }));
+
+/** A ring that no other region reaches stays as it is: most holes. */
+function isClear(ring: Path64, own: Bounded, members: readonly Bounded[]): boolean {
+  const box = boundPoints([ring])!;
+  return !members.some((member) => member !== own && boxesTouch(member.box, box));
+}
+
+/** Whether an edge of one meets an edge of the other; also said where it would take long to tell. */
+function edgesMeet(one: Bounded, other: Bounded): boolean {
+  if (!boxesTouch(one.box, other.box)) return false;
+  const common = intersectBoxes(one.box, other.box);
+  const ownEdges = listEdges(one.rings, common);
+  const otherEdges = listEdges(other.rings, common);
+  if (ownEdges.length * otherEdges.length > MOST_PAIRS) return true;
+  return ownEdges.some((edge) => otherEdges.some((mate) => boxesOfEdgesTouch(edge, mate) && meet(edge, mate)));
+}
+
+const meet = (a: Edge, b: Edge): boolean => segmentsMeet(a.from, a.to, b.from, b.to);
+
+/** Those whose boxes touch the box. */
+function listEdges(rings: Paths64, { x, y, width, height }: Box): readonly Edge[] {
+  const right = x + width,
+    bottom = y + height;
+  const edges: Edge[] = [];
+  for (const ring of rings) {
+    let from = ring[ring.length - 1]!;
+    for (const to of ring) {
+      if (!(
+        (from.x < x && to.x < x) ||
+        (from.x > right && to.x > right) ||
+        (from.y < y && to.y < y) ||
+        (from.y > bottom && to.y > bottom)
+      ))
+        edges.push({ from, to });
+      from = to;
+    }
+  }
+  return edges;
+}
+
+const boxesOfEdgesTouch = (a: Edge, b: Edge): boolean =>
+  Math.min(a.from.x, a.to.x) <= Math.max(b.from.x, b.to.x) &&
+  Math.min(b.from.x, b.to.x) <= Math.max(a.from.x, a.to.x) &&
+  Math.min(a.from.y, a.to.y) <= Math.max(b.from.y, b.to.y) &&
+  Math.min(b.from.y, b.to.y) <= Math.max(a.from.y, a.to.y);
+
+/** Also where they share no more than an edge. */
+const boxesTouch = (a: Box, b: Box): boolean =>
+  a.x <= b.x + b.width && b.x <= a.x + a.width && a.y <= b.y + b.height && b.y <= a.y + a.height;
+
+function intersectBoxes(a: Box, b: Box): Box {
+  const x = Math.max(a.x, b.x),
+    y = Math.max(a.y, b.y);
+  return {
+    x,
+    y,
+    width: Math.min(a.x + a.width, b.x + b.width) - x,
+    height: Math.min(a.y + a.height, b.y + b.height) - y,
+  };
+}
