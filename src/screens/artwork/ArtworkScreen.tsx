@@ -2,7 +2,6 @@
 
 import Button from '@mui/material/Button';
 import { useQuery } from '@tanstack/react-query';
-import { enqueueSnackbar } from 'notistack';
 import { useMemo, useState } from 'react';
 import type { ArtworkView, PreparedFile } from '../../views/artwork';
 import type { FrameView } from '../../views/frame';
@@ -25,6 +24,7 @@ import { DraftNotice } from '../shared/DraftNotice';
 import { Failure } from '../shared/Failure';
 import { useDraft } from '../shared/use-draft';
 import { asPage } from '../shared/page-data';
+import { enqueueSnackbar } from '../shared/snackbar';
 
 export const ArtworkScreen = asPage(function ArtworkScreen({
   frame,

@@ -4,13 +4,13 @@
 import { NumberBox } from '../shared/NumberBox';
 import { useNumbers } from '../shared/use-numbers';
 import Button from '@mui/material/Button';
-import { enqueueSnackbar } from 'notistack';
 import { useState } from 'react';
 import type { HpglOptions, LayerRole, PrepStep } from '../../core/artwork';
 import { describeArtworkProblem } from '../../wording/problems';
 import { writeInWorker, type CutFormat, type FileWish } from '../../workers/artwork-client';
 import { fetchFile, wordsOf } from '../shared/api';
 import { saveFile } from '../shared/save-file';
+import { enqueueSnackbar } from '../shared/snackbar';
 
 type CutLayerWish = FileWish['layers'][number] & { readonly role: LayerRole };
 type Props = {

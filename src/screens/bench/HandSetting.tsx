@@ -2,12 +2,12 @@
 
 import Button from '@mui/material/Button';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { enqueueSnackbar } from 'notistack';
 import { useState } from 'react';
 import { isSameSetting, type CutSetting } from '../../core/cutting';
 import type { RunningSession } from '../../views/frame';
 import { callApi, wordsOf } from '../shared/api';
 import { SettingFields } from '../shared/SettingFields';
+import { enqueueSnackbar } from '../shared/snackbar';
 
 type Props = { readonly sessionId: number; readonly hand: RunningSession['byHand'][number] };
 

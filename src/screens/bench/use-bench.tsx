@@ -2,7 +2,6 @@
 
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import Button from '@mui/material/Button';
-import { enqueueSnackbar } from 'notistack';
 import { useMemo } from 'react';
 import type { Station } from '../../core/orders';
 import type { ProgressStep } from '../../core/scheduling';
@@ -15,6 +14,7 @@ import { callApi, wordsOf } from '../shared/api';
 import { RUNNING_KEY } from '../shared/Frame';
 import { useSettings } from '../shared/settings';
 import { useUnreadReason } from '../shared/use-unread-reason';
+import { enqueueSnackbar } from '../shared/snackbar';
 
 const BENCH_KEY = ['bench'] as const;
 const REFRESH_MS = 30_000;

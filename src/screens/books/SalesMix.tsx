@@ -1,7 +1,6 @@
 // What is hoped to be sold in a week, and what that leaves.
 
 import Button from '@mui/material/Button';
-import { enqueueSnackbar } from 'notistack';
 import { formatMoney } from '../../core/units';
 import type { StartView } from '../../views/start-plan';
 import { callApi, wordsOf } from '../shared/api';
@@ -12,6 +11,7 @@ import { Why } from '../shared/Why';
 import type { StartPlanState } from './use-start-plan';
 import { NumberHead } from '../shared/NumberHead';
 import type { StartPlan, Contribution } from '../../core/planning';
+import { enqueueSnackbar } from '../shared/snackbar';
 
 type PlanItem = StartView['items'][number];
 type Props = {

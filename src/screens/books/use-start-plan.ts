@@ -1,6 +1,5 @@
 // The plan to begin while it is worked on: its kit, what is sold, and when it has come back, if it goes slowly or well.
 
-import { enqueueSnackbar } from 'notistack';
 import { useMemo, useState } from 'react';
 import {
   addOneSale,
@@ -19,6 +18,7 @@ import type { StartView } from '../../views/start-plan';
 import { describeOneMore } from '../../wording/start';
 import { callApi, wordsOf } from '../shared/api';
 import { useSettings } from '../shared/settings';
+import { enqueueSnackbar } from '../shared/snackbar';
 
 export const WEEKS_SHOWN = 26;
 /** More than any kit costs: the cheapest is looked for without a cap. */

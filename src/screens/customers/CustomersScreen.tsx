@@ -1,7 +1,6 @@
 // Customers: who they are, how they are reached, and what they ordered.
 
 import Button from '@mui/material/Button';
-import { enqueueSnackbar } from 'notistack';
 import { formatInstant, formatMoney } from '../../core/units';
 import type { CustomerListView } from '../../views/customers';
 import type { FrameView } from '../../views/frame';
@@ -15,6 +14,7 @@ import { asPage } from '../shared/page-data';
 import { useSettings } from '../shared/settings';
 import { useListView } from '../shared/use-list-view';
 import { OrderRooms } from './OrderRooms';
+import { enqueueSnackbar } from '../shared/snackbar';
 
 export const CustomersScreen = asPage(function CustomersScreen({
   frame,

@@ -1,7 +1,6 @@
 // What a load comes to, and what can be done to lay it out better.
 
 import Button from '@mui/material/Button';
-import { enqueueSnackbar } from 'notistack';
 import type { WaitingPart } from '../../views/cut-sheets';
 import { describeLayout, describeMoreSpares } from '../../wording/nesting';
 import { plural } from '../../wording/plural';
@@ -11,6 +10,7 @@ import type { Group } from './cut-load';
 import { FillSheet } from './FillSheet';
 import type { LoadInput, LoadState } from './use-load';
 import { warn } from './warn';
+import { enqueueSnackbar } from '../shared/snackbar';
 
 type Props = {
   readonly state: LoadState;

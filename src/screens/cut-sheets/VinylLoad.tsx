@@ -1,7 +1,6 @@
 // One vinyl: which of its waiting parts go together, from which stock, and the load that comes of it.
 
 import Button from '@mui/material/Button';
-import { enqueueSnackbar } from 'notistack';
 import { useState } from 'react';
 import type { CutSheet } from '../../core/orders';
 import type { CutSheetsView } from '../../views/cut-sheets';
@@ -14,6 +13,7 @@ import { PartChoice } from './PartChoice';
 import { StockChoice } from './StockChoice';
 import { useLoad } from './use-load';
 import { useLoadWish } from './use-load-wish';
+import { enqueueSnackbar } from '../shared/snackbar';
 
 type Props = {
   readonly view: CutSheetsView;

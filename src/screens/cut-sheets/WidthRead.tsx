@@ -2,13 +2,13 @@
 
 import Button from '@mui/material/Button';
 import { useMutation } from '@tanstack/react-query';
-import { enqueueSnackbar } from 'notistack';
 import { useState } from 'react';
 import type { LotChoice } from '../../core/orders';
 import { formatLength } from '../../core/units';
 import { callApi, wordsOf } from '../shared/api';
 import { NumberInput } from '../shared/NumberInput';
 import { useSettings } from '../shared/settings';
+import { enqueueSnackbar } from '../shared/snackbar';
 
 type Props = {
   readonly lot: LotChoice;

@@ -1,12 +1,12 @@
 // Which vinyl and which of its cut sheets is worked on, and the view as it changes by saving and cutting.
 
-import { enqueueSnackbar } from 'notistack';
 import { useRef, useState } from 'react';
 import { listPartIds, type CutSheet } from '../../core/orders';
 import type { CutSheetsView } from '../../views/cut-sheets';
 import { callApi, wordsOf } from '../shared/api';
 import type { Group, SavedSheet } from './cut-load';
 import type { SavedSheetId } from './save-sheet';
+import { enqueueSnackbar } from '../shared/snackbar';
 
 /** What is worked on: a new sheet of a vinyl, or a saved one. Another `serial` begins anew. */
 type Open = { readonly vinylId: number; readonly saved: SavedSheet | null; readonly serial: number };

@@ -1,7 +1,6 @@
 // What is done with a load that is laid out: files for the cutter, the loading card, and booking it once it is cut.
 
 import Button from '@mui/material/Button';
-import { enqueueSnackbar } from 'notistack';
 import { useState } from 'react';
 import type { LeftoverChoice } from '../../core/orders';
 import { describeCutLoad } from '../../wording/nesting';
@@ -13,6 +12,7 @@ import { useUnreadReason } from '../shared/use-unread-reason';
 import type { Group } from './cut-load';
 import { toLoadCard, writeSheet } from './export-load';
 import type { LoadState } from './use-load';
+import { enqueueSnackbar } from '../shared/snackbar';
 
 type CutAnswer = {
   readonly eventIds: readonly number[];

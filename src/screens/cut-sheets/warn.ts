@@ -1,5 +1,5 @@
 // A short warning at the edge of the screen.
 
-import { enqueueSnackbar } from 'notistack';
+import { enqueueSnackbar } from '../shared/snackbar';
 
 export const warn = (what: string): void => void enqueueSnackbar(what, { variant: 'warning' });

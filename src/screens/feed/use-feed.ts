@@ -1,12 +1,12 @@
 // What can be done with a channel's files, each told in a sentence.
 
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { enqueueSnackbar } from 'notistack';
 import type { FeedReport, FolderReport } from '../../views/feed';
 import { describeReport } from '../../wording/feeds';
 import { useState } from 'react';
 import type { FeedColumns } from '../../core/feeds';
 import { ApiError, callApi, wordsOf } from '../shared/api';
+import { enqueueSnackbar } from '../shared/snackbar';
 
 export const FEED = '/api/feed';
 type NameMatch = {

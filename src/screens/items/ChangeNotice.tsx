@@ -1,7 +1,6 @@
 // It was so much, now it is so much, because: what moved a cost since it was last agreed to.
 
 import Button from '@mui/material/Button';
-import { enqueueSnackbar } from 'notistack';
 import { useState } from 'react';
 import type { CostChange } from '../../core/costing';
 import { formatInstant, formatMoney } from '../../core/units';
@@ -9,6 +8,7 @@ import { describeCauses } from '../../wording/cost-change';
 import { callApi, wordsOf } from '../shared/api';
 import { useSettings } from '../shared/settings';
 import { Why } from '../shared/Why';
+import { enqueueSnackbar } from '../shared/snackbar';
 
 export function ChangeNotice({ itemId, change, sinceMs }: { itemId: number; change: CostChange; sinceMs: number }) {
   const settings = useSettings();

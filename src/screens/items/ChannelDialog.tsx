@@ -5,7 +5,6 @@ import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
-import { enqueueSnackbar } from 'notistack';
 import { useFieldArray, useForm, useWatch, type FieldPath, type Resolver } from 'react-hook-form';
 import { channelInput } from '../../core/input/channel-input';
 import { CHANNEL_KINDS, ENDINGS, type Channel, type Ending } from '../../core/pricing';
@@ -16,6 +15,7 @@ import { useSettings } from '../shared/settings';
 import type { ChannelView } from '../../views/channels';
 import type { UseFieldArrayReturn, UseFormReturn } from 'react-hook-form';
 import { archiveInList } from '../shared/use-archive';
+import { enqueueSnackbar } from '../shared/snackbar';
 
 type Values = Omit<Channel, 'id' | 'tiers'> & { tiers: { from: number; share: number }[] };
 const NOTHING = minor(0);

@@ -1,17 +1,14 @@
 // One item: a blank, a placement of a drawing, a vinyl for each layer; what it costs, and what to ask. Calculated as
 // you type.
 
-import { yupResolver } from '@hookform/resolvers/yup';
 import Button from '@mui/material/Button';
 import '@mui/material/Checkbox';
 import '@mui/material/FormControlLabel';
 import '@mui/material/ToggleButton';
 import '@mui/material/ToggleButtonGroup';
-import { enqueueSnackbar } from 'notistack';
 import { useMemo, useState } from 'react';
-import { useForm, type Resolver } from 'react-hook-form';
+import { useForm } from 'react-hook-form';
 import type { ItemPlan } from '../../core/costing';
-import { itemInput } from '../../core/input/item-inputs';
 import type { ArtworkView } from '../../views/artwork';
 import type { FrameView } from '../../views/frame';
 import type { ItemEditorView } from '../../views/items';
@@ -32,7 +29,9 @@ import { ItemHead } from './ItemHead';
 import { ItemResults } from './ItemResults';
 import { ItemSide } from './ItemSide';
 import { useItemCalculation } from './use-item-calculation';
+import { lateRules } from '../shared/late-rules';
 import { asPage } from '../shared/page-data';
+import { enqueueSnackbar } from '../shared/snackbar';
 
 export const ItemScreen = asPage(function ItemScreen({ frame, view }: { frame: FrameView; view: ItemEditorView }) {
   return (
@@ -82,11 +81,13 @@ function NothingOnShelf() {
   );
 }
 
+const rules = lateRules<ItemForm>(async () => (await import('../../core/input/item-inputs')).itemInput);
+
 function Item({ view }: { readonly view: ItemEditorView }) {
   const [version, setVersion] = useState(view.item?.version ?? null);
   const [start] = useState(() => startValues(view));
   const form = useForm<ItemForm>({
-    resolver: yupResolver(itemInput) as unknown as Resolver<ItemForm>,
+    resolver: rules,
     defaultValues: start,
   });
   const item = useItemCalculation(view, form);

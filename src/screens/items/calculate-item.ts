@@ -1,6 +1,6 @@
 // From what stands in the form to the cost, the reading of its price, and the verdict in one sentence.
 
-import { getWornLayers } from '../../core/artwork';
+import { getWornLayers, WIDTH_RANGE_MM } from '../../core/artwork';
 import {
   computeItemCost,
   resolveVariant,
@@ -13,7 +13,6 @@ import {
   type ItemSpec,
   type Variant,
 } from '../../core/costing';
-import { widthMm as widthSchema } from '../../core/input/item-inputs';
 import type { Blank, ShopFigures, Vinyl } from '../../core/materials';
 import { listFittingVinyls, type PressProblem } from '../../core/pressing';
 import { readPrice, type PriceReading } from '../../core/pricing';
@@ -49,6 +48,10 @@ export type CalculateInput = {
   readonly vinyls?: readonly Vinyl[];
 };
 
+/** What stands in the field need not be a number yet. */
+const isWidth = (typed: unknown): boolean =>
+  Number(typed) >= WIDTH_RANGE_MM.least && Number(typed) <= WIDTH_RANGE_MM.most;
+
 export function calculateItem({
   plan,
   variant,
@@ -67,7 +70,7 @@ export function calculateItem({
     const artwork = materials.artwork(placement.artworkId);
     const where = made.placements.length > 1 ? ` for ${placement.place || `placement ${at + 1}`}` : '';
     if (!artwork) return { ok: false, problem: `Choose an artwork${where}.` };
-    if (!widthSchema.isValidSync(placement.widthMm)) return { ok: false, problem: `Width${where}: from 3 to 3000 mm.` };
+    if (!isWidth(placement.widthMm)) return { ok: false, problem: `Width${where}: from 3 to 3000 mm.` };
     if (getWornLayers(artwork.measurement).some((_, index) => !materials.vinyl(placement.vinylIds[index] ?? -1)))
       return { ok: false, problem: `Choose a vinyl for each layer${where}.` };
   }

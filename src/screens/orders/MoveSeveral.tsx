@@ -2,12 +2,12 @@
 
 import Button from '@mui/material/Button';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { enqueueSnackbar } from 'notistack';
 import type { OrderMove } from '../../core/orders';
 import type { ListedOrder, MovedOrders } from '../../views/orders';
 import { plural } from '../../wording/plural';
 import { MOVE_DONE, MOVE_NAMES } from '../../wording/order-moves';
 import { callApi, wordsOf } from '../shared/api';
+import { enqueueSnackbar } from '../shared/snackbar';
 
 type Props = { readonly orders: readonly ListedOrder[]; readonly onDone: () => void };
 

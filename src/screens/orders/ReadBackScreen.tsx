@@ -2,7 +2,6 @@
 
 import Button from '@mui/material/Button';
 import { useMutation } from '@tanstack/react-query';
-import { enqueueSnackbar } from 'notistack';
 import { useState } from 'react';
 import type { LetterRun } from '../../core/orders';
 import type { FrameView } from '../../views/frame';
@@ -12,6 +11,7 @@ import { callApi, wordsOf } from '../shared/api';
 import { Frame } from '../shared/Frame';
 import { useKeys } from '../shared/keys';
 import { asPage } from '../shared/page-data';
+import { enqueueSnackbar } from '../shared/snackbar';
 
 export const ReadBackScreen = asPage(function ReadBackScreen({
   frame,

@@ -1,9 +1,7 @@
 // An order as it is put together: its form, what it asks and costs as it stands, and taking it.
 
-import { yupResolver } from '@hookform/resolvers/yup';
 import { useState, type FormEvent } from 'react';
 import { useForm, useWatch, type Resolver } from 'react-hook-form';
-import { orderInput } from '../../core/input';
 import { computeAsk, PLAIN_TERMS, priceLines, type OrderTerms } from '../../core/orders';
 import type { NewOrderView, OrderAnswer } from '../../views/orders';
 import { callApi, wordsOf } from '../shared/api';
@@ -13,6 +11,7 @@ import { useLatest } from '../shared/use-latest';
 import { readTerms } from './TermFields';
 import { expandLines, joinSources, startLine, type OrderLineForm } from './line-form';
 import { toPriced, useOwnPrice } from './use-own-price';
+import { lateRules } from '../shared/late-rules';
 
 export type NewOrderForm = {
   /** One that was chosen among several of the name; null goes by name and contact. */
@@ -34,7 +33,7 @@ export type NewOrderForm = {
 };
 export type NewOrderState = ReturnType<typeof useNewOrder>;
 
-const check = yupResolver(orderInput) as unknown as Resolver<NewOrderForm>;
+const check = lateRules<NewOrderForm>(async () => (await import('../../core/input')).orderInput);
 /** What was typed is sent as it is: texts keep their spaces, and lists of names are taken apart only then. */
 const resolver: Resolver<NewOrderForm> = async (values, context, options) => {
   const lines = values.lines.map((line) => ({ ...line, texts: [] })) as unknown as OrderLineForm[];

@@ -2,11 +2,11 @@
 
 import Button from '@mui/material/Button';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { enqueueSnackbar } from 'notistack';
 import type { OrderMove } from '../../core/orders';
 import type { OrderView } from '../../views/orders';
 import { MOVE_DONE } from '../../wording/order-moves';
 import { callApi, createByApi, wordsOf } from '../shared/api';
+import { enqueueSnackbar } from '../shared/snackbar';
 
 type Move = { readonly move: OrderMove | 'undo'; readonly detail?: string; readonly owedGivenUp?: boolean };
 

@@ -1,14 +1,13 @@
 // What is typed of where things lie, measured as it is typed, and saved with the item.
 
-import { yupResolver } from '@hookform/resolvers/yup';
-import { enqueueSnackbar } from 'notistack';
 import { useMemo, useState } from 'react';
-import { useForm, useWatch, type Resolver, type UseFormReturn } from 'react-hook-form';
-import { placingsInput } from '../../core/input/item-inputs';
+import { useForm, useWatch, type UseFormReturn } from 'react-hook-form';
 import { placeArtwork, type PlacedArtwork, type Spot } from '../../core/placing';
 import type { PlacingView } from '../../views/placing';
 import { useSave } from '../shared/form';
 import { useDraft } from '../shared/use-draft';
+import { enqueueSnackbar } from '../shared/snackbar';
+import { lateRules } from '../shared/late-rules';
 
 type ArtworkForm = {
   /** The spot is empty where the words of the place tell it. */
@@ -38,11 +37,13 @@ const toBody = ({ artworks }: PlacingForm) => ({
 const soundOr = <T>(value: unknown, otherwise: T): number | T =>
   typeof value === 'number' && Number.isFinite(value) ? value : otherwise;
 
+const rules = lateRules<PlacingForm>(async () => (await import('../../core/input/item-inputs')).placingsInput);
+
 export function usePlacing(initial: PlacingView) {
   const [view, setView] = useState(initial);
   const [sizeName, setSizeName] = useState(initial.sizeName);
   const form = useForm<PlacingForm>({
-    resolver: yupResolver(placingsInput) as unknown as Resolver<PlacingForm>,
+    resolver: rules,
     defaultValues: startValues(initial),
   });
   const values = useWatch({ control: form.control }) as PlacingForm;

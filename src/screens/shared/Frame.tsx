@@ -3,7 +3,6 @@
 import Button from '@mui/material/Button';
 import { useColorScheme } from '@mui/material/styles';
 import { QueryClient, QueryClientProvider, useQuery } from '@tanstack/react-query';
-import { SnackbarProvider } from 'notistack';
 import { useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { formatClock, formatInstant, type MeasureSystem } from '../../core/units';
 import type { FrameView, RunningSession } from '../../views/frame';
@@ -19,12 +18,14 @@ import { useMounted } from './use-mounted';
 import { VIEWS, type ViewName } from './view-list';
 import { Icon } from './Icon';
 import { late } from './late';
+import { fetchWithFirstDeed } from './snackbar';
 import { findFirstEnding, listClocks, useClockEnds } from './use-clock-ends';
 import { readClock } from '../../core/scheduling';
 
 const FindDialog = late(() => import('./FindDialog'));
 const QuickQuote = late(() => import('./QuickQuote'));
 const HelpSheet = late(() => import('./HelpSheet'));
+const SnackbarHost = late(() => import('./SnackbarHost'));
 /** A new one for each page: on the server, one that lived on would show what an earlier request was answered. */
 const makeQueryClient = () =>
   new QueryClient({
@@ -44,18 +45,19 @@ export function Frame(props: FrameProps) {
   return (
     <QueryClientProvider client={queryClient}>
       <Themed>
-        <SnackbarProvider
-          maxSnack={3}
-          anchorOrigin={{ vertical: 'bottom', horizontal: 'right' }}
-          autoHideDuration={7000}
-        >
-          <KeyListContext.Provider value={keyList}>
-            <FrameBody {...props} />
-          </KeyListContext.Provider>
-        </SnackbarProvider>
+        <KeyListContext.Provider value={keyList}>
+          <FrameBody {...props} />
+        </KeyListContext.Provider>
+        <Snackbars />
       </Themed>
     </QueryClientProvider>
   );
+}
+
+function Snackbars() {
+  const [wanted, setWanted] = useState(false);
+  useEffect(() => fetchWithFirstDeed(() => setWanted(true)), []);
+  return wanted ? <SnackbarHost /> : null;
 }
 
 function FrameBody({ frame, current, children, newHref }: FrameProps) {

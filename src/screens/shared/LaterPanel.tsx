@@ -4,7 +4,6 @@ import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import { useQuery } from '@tanstack/react-query';
-import { enqueueSnackbar } from 'notistack';
 import { useState } from 'react';
 import { formatDay } from '../../core/units';
 import type { LaterPlan } from '../../views/trials';
@@ -15,6 +14,7 @@ import { Failure } from './Failure';
 import { SeeLater } from './SeeLater';
 import { useSettings } from './settings';
 import { useSendOnce } from './use-send-once';
+import { enqueueSnackbar } from './snackbar';
 
 type Props = {
   readonly of: { readonly orderId: number } | { readonly candidateId: number };

@@ -1,12 +1,12 @@
 // Looking for a vinyl, a drawing or an item by its name, where there are too many for a list.
 
-import { enqueueSnackbar } from 'notistack';
 import { createContext, useCallback, useContext, useState, type ReactNode } from 'react';
 import type { ItemMaterialsView } from '../../views/items';
 import type { VinylView } from '../../views/shelf';
 import { callApi, wordsOf } from './api';
 import { late } from './late';
 import type { LookKind } from './LookDialog';
+import { enqueueSnackbar } from './snackbar';
 
 const LookDialog = late(() => import('./LookDialog'));
 

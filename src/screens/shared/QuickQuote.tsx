@@ -6,7 +6,6 @@ import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import TextField from '@mui/material/TextField';
-import { enqueueSnackbar } from 'notistack';
 import { formatDay, formatMoney } from '../../core/units';
 import type { QuoteAnswer, QuoteView } from '../../views/quotes';
 import { callApi, wordsOf } from './api';
@@ -17,6 +16,7 @@ import { QuotesGiven } from './QuotesGiven';
 import { useSettings, type Settings } from './settings';
 import { useQuickQuote, type QuoteForm } from './use-quick-quote';
 import { Failure } from './Failure';
+import { enqueueSnackbar } from './snackbar';
 
 export default function QuickQuote({ onClose }: { onClose: () => void }) {
   const settings = useSettings();

@@ -2,13 +2,13 @@
 
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
-import { enqueueSnackbar, closeSnackbar } from 'notistack';
 import { useState } from 'react';
 import { hasFailed, LOOK_KINDS, type LookKind } from '../../core/pressing';
 import type { LookReason } from '../../core/scheduling';
 import type { LaterRow } from '../../views/trials';
 import { LOOK_WORDS } from '../../wording/recipes';
 import { callApi, wordsOf } from './api';
+import { enqueueSnackbar, closeSnackbar } from './snackbar';
 
 type Props = { readonly row: LaterRow; readonly onChanged: () => void };
 

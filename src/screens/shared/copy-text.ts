@@ -1,6 +1,6 @@
 // A sentence to be pasted into a message.
 
-import { enqueueSnackbar } from 'notistack';
+import { enqueueSnackbar } from './snackbar';
 
 export const copyText = (text: string): void =>
   void navigator.clipboard.writeText(text).then(

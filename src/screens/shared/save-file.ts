@@ -1,6 +1,6 @@
 // Hands a file to the browser's downloads, and says so.
 
-import { enqueueSnackbar } from 'notistack';
+import { enqueueSnackbar } from './snackbar';
 
 export function saveFile(file: Blob, fileName: string): void {
   const link = document.createElement('a');

@@ -1,9 +1,9 @@
 // Archiving what a page shows, and restoring it: told at once, with a way back.
 
 import Button from '@mui/material/Button';
-import { enqueueSnackbar } from 'notistack';
 import { useState } from 'react';
 import { callApi, wordsOf } from './api';
+import { enqueueSnackbar } from './snackbar';
 
 type Start = {
   /** Its address in the API: DELETE archives, POST restores. */

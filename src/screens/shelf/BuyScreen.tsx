@@ -4,7 +4,6 @@ import { useSendOnce } from '../shared/use-send-once';
 import { useNumbers } from '../shared/use-numbers';
 import Button from '@mui/material/Button';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { enqueueSnackbar } from 'notistack';
 import { useState } from 'react';
 import { formatMoney } from '../../core/units';
 import type { BasketView, PurchasesView } from '../../views/purchases';
@@ -23,6 +22,7 @@ import type { Basket } from '../../core/buying';
 import { Failure } from '../shared/Failure';
 import { NeedTable, type Adding, type Extra, type Wish } from './NeedTable';
 import { asPage } from '../shared/page-data';
+import { enqueueSnackbar } from '../shared/snackbar';
 
 export const BuyScreen = asPage(function BuyScreen({ frame, view }: { frame: FrameView; view: PurchasesView }) {
   return (

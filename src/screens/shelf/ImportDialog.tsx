@@ -4,11 +4,11 @@ import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import DialogTitle from '@mui/material/DialogTitle';
-import { enqueueSnackbar } from 'notistack';
 import { useRef, useState } from 'react';
 import type { ListPreview, SupplierView } from '../../views/offers';
 import { callApi, wordsOf } from '../shared/api';
 import { ImportFields, START, type Facts } from './ImportFields';
+import { enqueueSnackbar } from '../shared/snackbar';
 
 export default function ImportDialog({
   supplier,

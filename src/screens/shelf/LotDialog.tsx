@@ -9,7 +9,6 @@ import DialogTitle from '@mui/material/DialogTitle';
 import Tab from '@mui/material/Tab';
 import Tabs from '@mui/material/Tabs';
 import TextField from '@mui/material/TextField';
-import { enqueueSnackbar } from 'notistack';
 import { useState } from 'react';
 import type { LotView, ThingView } from '../../views/stock';
 import { useSettings } from '../shared/settings';
@@ -20,6 +19,7 @@ import { describeLot } from './measures';
 import { OffcutShapeView } from './OffcutShapeView';
 import { useLengthUnit, useNumbers } from '../shared/use-numbers';
 import { SpoiledSpotFields, useSpoiledSpots, type SpoiledSpotText } from './SpoiledSpotFields';
+import { enqueueSnackbar } from '../shared/snackbar';
 
 type Props = {
   readonly lot: LotView;

@@ -6,13 +6,13 @@ import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
-import { enqueueSnackbar } from 'notistack';
 import { MM2_PER_M2 } from '../../core/units';
 import type { StockRow } from '../../views/stock';
 import { useSettings } from '../shared/settings';
 import { formatAmount } from './measures';
 import { NumberText } from './SmallFields';
 import { useSmallForm, type SmallForm } from './use-form-state';
+import { enqueueSnackbar } from '../shared/snackbar';
 
 export default function MinimumDialog({
   row,

@@ -8,7 +8,6 @@ import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import TextField from '@mui/material/TextField';
 import { useQuery } from '@tanstack/react-query';
-import { enqueueSnackbar } from 'notistack';
 import { useState } from 'react';
 import { CartesianGrid, Line, LineChart, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts';
 import { dayOf, formatDay, formatLength, formatMoney } from '../../core/units';
@@ -21,6 +20,7 @@ import { COLOURS } from '../../theme/tokens';
 import type { Figure, Minor } from '../../core/units';
 import type { ThingView } from '../../views/stock';
 import type { UseQueryResult } from '@tanstack/react-query';
+import { enqueueSnackbar } from '../shared/snackbar';
 
 export default function OfferDialog({
   offer,

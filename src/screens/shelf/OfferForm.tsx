@@ -8,7 +8,6 @@ import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
-import { enqueueSnackbar } from 'notistack';
 import type { OfferView, SupplierView } from '../../views/offers';
 import type { ThingView } from '../../views/stock';
 import { useLengthUnit, useNumbers } from '../shared/use-numbers';
@@ -19,6 +18,7 @@ import type { SmallForm } from './use-form-state';
 import { toOfferInput, toOfferText, type OfferText } from './offer-text';
 import { PackParts } from './PackParts';
 import { PriceBreaks } from './PriceBreaks';
+import { enqueueSnackbar } from '../shared/snackbar';
 
 type Props = {
   /** Null adds one. */

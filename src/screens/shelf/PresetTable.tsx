@@ -1,7 +1,6 @@
 // Settings of the cutter that were kept under a name.
 
 import Button from '@mui/material/Button';
-import { enqueueSnackbar } from 'notistack';
 import { formatInstant } from '../../core/units';
 import type { PresetRow } from '../../views/recipes';
 import { describeSetting } from '../../wording/cutting';
@@ -9,6 +8,7 @@ import { USE_WORDS } from '../../wording/recipes';
 import { callApi, createByApi, wordsOf } from '../shared/api';
 import { useSettings } from '../shared/settings';
 import { Swatch } from '../shared/Swatch';
+import { enqueueSnackbar } from '../shared/snackbar';
 
 type Props = { readonly presets: readonly PresetRow[]; readonly onDone: () => void };
 

@@ -3,13 +3,13 @@
 import { useNumbers } from '../shared/use-numbers';
 import { Failure } from '../shared/Failure';
 import Button from '@mui/material/Button';
-import { enqueueSnackbar } from 'notistack';
 import { useState } from 'react';
 import { formatInstant, formatMoney } from '../../core/units';
 import type { PurchaseView } from '../../views/purchases';
 import { ApiError, callApi, wordsOf } from '../shared/api';
 import { useSettings } from '../shared/settings';
 import { NumberText } from './SmallFields';
+import { enqueueSnackbar } from '../shared/snackbar';
 
 export function PurchaseList({
   purchases,

@@ -9,13 +9,13 @@ import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
-import { enqueueSnackbar } from 'notistack';
 import type { ThingView } from '../../views/stock';
 import { useLengthUnit } from '../shared/use-numbers';
 import { NumberText, useMoneyText } from './SmallFields';
 import { useSmallForm } from './use-form-state';
 import { useThings } from './use-things';
 import type { SmallForm } from './use-form-state';
+import { enqueueSnackbar } from '../shared/snackbar';
 
 /** What came, as it is typed. */
 type StockText = {

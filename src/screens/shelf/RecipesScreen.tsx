@@ -3,7 +3,6 @@
 
 import Button from '@mui/material/Button';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { enqueueSnackbar } from 'notistack';
 import { useState } from 'react';
 import { FABRICS } from '../../core/materials';
 import { formatDay } from '../../core/units';
@@ -22,6 +21,7 @@ import { Swatch } from '../shared/Swatch';
 import { Why } from '../shared/Why';
 import { PresetTable } from './PresetTable';
 import { ShelfTabs } from './ShelfTabs';
+import { enqueueSnackbar } from '../shared/snackbar';
 
 const RecipeDialog = late(() => import('./RecipeDialog'));
 const SeenDialog = late(() => import('./SeenDialog'));

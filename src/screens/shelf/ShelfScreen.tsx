@@ -2,7 +2,6 @@
 
 import Button from '@mui/material/Button';
 import { keepPreviousData, useInfiniteQuery, useQueryClient } from '@tanstack/react-query';
-import { enqueueSnackbar } from 'notistack';
 import { useEffect, useState } from 'react';
 import { NO_FILTER } from '../../core/materials';
 import { formatMoney } from '../../core/units';
@@ -20,6 +19,7 @@ import type { Editing } from './shelf-editing';
 import { late } from '../shared/late';
 import { archiveInList } from '../shared/use-archive';
 import { asPage } from '../shared/page-data';
+import { enqueueSnackbar } from '../shared/snackbar';
 
 const VinylForm = late(() => import('./VinylForm'));
 const BlankForm = late(() => import('./BlankForm'));

@@ -7,11 +7,11 @@ import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import TextField from '@mui/material/TextField';
-import { enqueueSnackbar } from 'notistack';
 import type { SupplierView } from '../../views/offers';
 import { callApi, wordsOf } from '../shared/api';
 import { NumberText, useMoneyText } from './SmallFields';
 import { useSmallForm, type SmallForm } from './use-form-state';
+import { enqueueSnackbar } from '../shared/snackbar';
 
 export default function SupplierDialog({
   supplier,

@@ -7,13 +7,13 @@ import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
-import { enqueueSnackbar } from 'notistack';
 import { getSupplyFacts, SUPPLY_KIND_NAMES, TACKS, type SupplyKind, type Tack, type WearUnit } from '../../core/stock';
 import type { SupplyView } from '../../views/supplies';
 import { toSent, useLengthUnit, useNumbers } from '../shared/use-numbers';
 import { NumberText } from './SmallFields';
 import { useSmallForm } from './use-form-state';
 import type { SmallForm } from './use-form-state';
+import { enqueueSnackbar } from '../shared/snackbar';
 
 const shown = (value: number | null | undefined) => (value === null || value === undefined ? '' : String(value));
 const WITH_WIDTH: readonly SupplyKind[] = ['transfer tape', 'heat tape', 'cover sheet', 'mat', 'pillow'];

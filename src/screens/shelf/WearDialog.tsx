@@ -10,11 +10,11 @@ import DialogTitle from '@mui/material/DialogTitle';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
-import { enqueueSnackbar } from 'notistack';
 import { getSupplyFacts, type WearKind } from '../../core/stock';
 import type { SupplyView } from '../../views/supplies';
 import { NumberText } from './SmallFields';
 import { useSmallForm, type SmallForm } from './use-form-state';
+import { enqueueSnackbar } from '../shared/snackbar';
 
 /** What happened, as it is typed. */
 type WearText = { kind: WearKind; amount: string; fromStock: boolean };

@@ -3,11 +3,11 @@
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { enqueueSnackbar } from 'notistack';
 import { useState, type SyntheticEvent } from 'react';
 import type { PersonView } from '../../views/frame';
 import { callApi, wordsOf } from '../shared/api';
 import { useSendOnce } from '../shared/use-send-once';
+import { enqueueSnackbar } from '../shared/snackbar';
 
 export function PeopleSection({ initial }: { readonly initial: readonly PersonView[] }) {
   const client = useQueryClient();

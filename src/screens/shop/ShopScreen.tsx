@@ -1,11 +1,8 @@
 // Shop: the figures that every estimate and cost rests on.
 
-import { yupResolver } from '@hookform/resolvers/yup';
 import Button from '@mui/material/Button';
-import { enqueueSnackbar } from 'notistack';
 import { useEffect, useState } from 'react';
-import { useForm, useWatch, type Resolver, type UseFormReturn } from 'react-hook-form';
-import { shopInput } from '../../core/input';
+import { useForm, useWatch, type UseFormReturn } from 'react-hook-form';
 import { getOrdinaryFigure, SHOP_FIGURES, type ShopFigureKey, type ShopFigures } from '../../core/materials';
 import { formatMoney } from '../../core/units';
 import { plural } from '../../wording/plural';
@@ -19,6 +16,8 @@ import { Failure } from '../shared/Failure';
 import { Frame } from '../shared/Frame';
 import { useSettings } from '../shared/settings';
 import { asPage } from '../shared/page-data';
+import { enqueueSnackbar } from '../shared/snackbar';
+import { lateRules } from '../shared/late-rules';
 
 export const ShopScreen = asPage(function ShopScreen({ frame }: { frame: FrameView }) {
   return (
@@ -40,10 +39,12 @@ type ShopValues = {
   figures: { -readonly [Key in keyof ShopFigures]: number };
 };
 
+const rules = lateRules<ShopValues>(async () => (await import('../../core/input')).shopInput);
+
 function Shop({ shop }: { shop: ShopView }) {
   const [version, setVersion] = useState(shop.version);
   const form = useForm<ShopValues>({
-    resolver: yupResolver(shopInput) as unknown as Resolver<ShopValues>,
+    resolver: rules,
     defaultValues: {
       name: shop.name,
       address: shop.address ?? '',

@@ -2,9 +2,9 @@
 
 import Button from '@mui/material/Button';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { enqueueSnackbar } from 'notistack';
 import type { StallQueue as Queue } from '../../views/stall';
 import { callApi, wordsOf } from '../shared/api';
+import { enqueueSnackbar } from '../shared/snackbar';
 
 const SHOWN = 12;
 

@@ -1,9 +1,9 @@
 // What can't be brought back is deleted by two clicks: the second button says what goes with it.
 
 import Button from '@mui/material/Button';
-import { enqueueSnackbar } from 'notistack';
 import { useState } from 'react';
 import { callApi, wordsOf } from '../shared/api';
+import { enqueueSnackbar } from '../shared/snackbar';
 
 type Props = {
   readonly path: string;

@@ -2,7 +2,6 @@
 
 import Button from '@mui/material/Button';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { enqueueSnackbar } from 'notistack';
 import { formatLength } from '../../core/units';
 import type { FloorRow, KeptFloor } from '../../views/trials';
 import { describeWidth } from '../../wording/trials';
@@ -12,6 +11,7 @@ import { Swatch } from '../shared/Swatch';
 import { Why } from '../shared/Why';
 import { FailedToCome } from './FailedToCome';
 import { WidthChart } from './WidthChart';
+import { enqueueSnackbar } from '../shared/snackbar';
 
 export default function FloorTable() {
   const { data, error, refetch } = useQuery({

@@ -2,7 +2,6 @@
 
 import Button from '@mui/material/Button';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { enqueueSnackbar } from 'notistack';
 import { formatFigure, formatInstant } from '../../core/units';
 import type { LearnedStation, LearnedView } from '../../views/trials';
 import { describeHour, describeLearned, describeTested } from '../../wording/learning';
@@ -12,6 +11,7 @@ import { useSettings } from '../shared/settings';
 import { Swatch } from '../shared/Swatch';
 import { Why } from '../shared/Why';
 import { FailedToCome } from './FailedToCome';
+import { enqueueSnackbar } from '../shared/snackbar';
 
 export default function LearnPanel() {
   const { data, error, refetch } = useQuery({

@@ -1,12 +1,12 @@
 // One ladder: asked for again and again while the machine is at work, and each step sent.
 
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { enqueueSnackbar } from 'notistack';
 import { useEffect } from 'react';
 import type { CutSetting, TestResult } from '../../core/cutting';
 import type { FineResult } from '../../core/trials';
 import type { LadderView } from '../../views/trials';
 import { callApi, wordsOf } from '../shared/api';
+import { enqueueSnackbar } from '../shared/snackbar';
 
 type Step = 'cut' | 'cut-fine' | 'result' | 'undo' | 'setting' | 'fine' | 'enough' | 'by-itself' | 'go-on' | 'close';
 type Body = {

@@ -1,10 +1,10 @@
 // One trial side by side: asked for again while it is open, and each step sent.
 
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { enqueueSnackbar } from 'notistack';
 import type { SideClock, SideSheet } from '../../core/trials';
 import type { SideView } from '../../views/trials';
 import { callApi, wordsOf } from '../shared/api';
+import { enqueueSnackbar } from '../shared/snackbar';
 
 export type SideAtHand = {
   readonly side: SideView;

@@ -1,7 +1,6 @@
 // A load at the cutter: all of it asked for once, how it stands asked again and again, and each step sent.
 
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { enqueueSnackbar } from 'notistack';
 import { useState, type ReactNode } from 'react';
 import type { CutSetting, TestResult } from '../../../core/cutting';
 import type { LeftoverKind } from '../../../core/nesting';
@@ -9,6 +8,7 @@ import type { LoadStateView, LoadView } from '../../../views/load';
 import { describeCutLoad } from '../../../wording/nesting';
 import { callApi, wordsOf } from '../../shared/api';
 import { useUnreadReason } from '../../shared/use-unread-reason';
+import { enqueueSnackbar } from '../../shared/snackbar';
 
 type CutStep = 'width' | 'test' | 'test-result' | 'send' | 'pause' | 'resume' | 'abort' | 'cut' | 'give-up';
 type StepBody = {
