@@ -12,13 +12,13 @@ export type DirectedRing = {
 };
 /** Which side of the edges is looked at: the material, or the air. */
 export type Side = 1 | -1;
-/** A place on an edge and the direction looked in, of length 1. */
-export type Look = {
-  readonly edge: number;
-  readonly x: number;
-  readonly y: number;
-  readonly nx: number;
-  readonly ny: number;
+/** Places on edges and the directions looked in, of length 1: the look at index `at` is of `edge[at]`, and so on. */
+export type Looks = {
+  readonly edge: number[];
+  readonly x: number[];
+  readonly y: number[];
+  readonly nx: number[];
+  readonly ny: number[];
 };
 
 /** All edges together are divided into about as many stretches as there are vertices, within these bounds. */
@@ -52,7 +52,7 @@ export class RingEdges {
   private readonly spacing: number;
   private readonly turnStep: number;
   private readonly rings: readonly Polyline[];
-  private readonly views: Partial<Record<Side, readonly Look[]>> = {};
+  private readonly views: Partial<Record<Side, Looks>> = {};
 
   constructor(private readonly directed: readonly DirectedRing[]) {
     let vertices = 0,
@@ -82,8 +82,12 @@ export class RingEdges {
   }
 
   /** Worked out when they are asked for: of a side that nobody looks at there are none. */
-  looks(side: Side): Iterable<Look> {
-    return scattered((this.views[side] ??= this.rings.flatMap((_, id) => this.placeLooks(id, side))));
+  looks(side: Side): Looks {
+    const known = this.views[side];
+    if (known) return known;
+    const looks: Looks = { edge: [], x: [], y: [], nx: [], ny: [] };
+    for (let id = 0; id < this.rings.length; id++) this.placeLooks(id, side, looks);
+    return (this.views[side] = looks);
   }
 
   private addRing(ring: Polyline, id: number): void {
@@ -123,13 +127,12 @@ export class RingEdges {
     return Math.max(1, Math.min(MOST_PARTS, Math.ceil(span / this.spacing)));
   }
 
-  private placeLooks(id: number, side: Side): readonly Look[] {
+  private placeLooks(id: number, side: Side, looks: Looks): void {
     const { inside, passOver } = this.directed[id]!;
     const ring = this.rings[id]!;
     const last = ring.length - 1;
     // Looked at from outside, a ring that bulges everywhere faces itself nowhere.
-    if (last < 1 || passOver.includes(side) || (side !== inside && isBulging(ring, inside))) return [];
-    const looks: Look[] = [];
+    if (last < 1 || passOver.includes(side) || (side !== inside && isBulging(ring, inside))) return;
     let edge = this.first[id]!,
       turned = Infinity,
       since = 0;
@@ -143,29 +146,26 @@ export class RingEdges {
         ay = from.y - beforeY;
       const span = Math.sqrt(dx * dx + dy * dy);
       const turn = Math.atan2(ax * dy - ay * dx, ax * dx + ay * dy);
-      if (Math.abs(turn) > CORNER_TURN && turn < 0 === (side === 1))
-        looks.push(...lookRound({ edge, from, ax, ay, turn }));
+      if (Math.abs(turn) > CORNER_TURN && turn < 0 === (side === 1)) addRound(looks, { edge, from, ax, ay, turn });
       turned += Math.abs(turn);
       since += span;
       const parts = this.countParts(span);
       if (turned >= this.turnStep || since >= this.spacing * 3) {
         const ux = dx / span,
           uy = dy / span;
-        for (const distance of this.divide(span, parts))
-          looks.push({
-            edge: edge + Math.min(parts - 1, Math.floor((distance / span) * parts)),
-            x: from.x + ux * distance,
-            y: from.y + uy * distance,
-            nx: -uy * side,
-            ny: ux * side,
-          });
+        for (const distance of this.divide(span, parts)) {
+          looks.edge.push(edge + Math.min(parts - 1, Math.floor((distance / span) * parts)));
+          looks.x.push(from.x + ux * distance);
+          looks.y.push(from.y + uy * distance);
+          looks.nx.push(-uy * side);
+          looks.ny.push(ux * side);
+        }
         turned = since = 0;
       }
       edge += parts;
       beforeX = from.x;
       beforeY = from.y;
     }
-    return looks;
   }
 
   /** How far along a straight stretch it is looked from: its middle, and of a long one both ends and between. */
@@ -178,18 +178,25 @@ export class RingEdges {
   }
 }
 
-/** From a corner, in directions from the normal of the edge before it to that of the edge after it. */
-function lookRound(corner: {
+type Corner = {
   readonly edge: number;
   readonly from: Point;
   /** Along the edge before it. */
   readonly ax: number;
   readonly ay: number;
   readonly turn: number;
-}): readonly Look[] {
-  const { edge, from, ax, ay, turn } = corner;
+};
+
+/** From a corner, in directions from the normal of the edge before it to that of the edge after it. */
+function addRound(looks: Looks, { edge, from, ax, ay, turn }: Corner): void {
   const normal = Math.atan2(ay, ax) + (turn < 0 ? 1 : -1) * (Math.PI / 2);
-  return fan(normal, turn).map((angle) => ({ edge, x: from.x, y: from.y, nx: Math.cos(angle), ny: Math.sin(angle) }));
+  for (const angle of fan(normal, turn)) {
+    looks.edge.push(edge);
+    looks.x.push(from.x);
+    looks.y.push(from.y);
+    looks.nx.push(Math.cos(angle));
+    looks.ny.push(Math.sin(angle));
+  }
 }
 
 /** The ring without repeated points, turned so that its material lies on the left. */
@@ -238,13 +245,11 @@ function fan(start: number, turn: number): readonly number[] {
   return Array.from({ length: steps + 1 }, (_, index) => start + (turn * index) / steps);
 }
 
-/** In a fixed scattered order: thin places are met early, whichever way the edges run. */
-function* scattered<T>(things: readonly T[]): Generator<T> {
-  const { length } = things;
-  if (length === 0) return;
-  let stride = Math.max(1, Math.floor(length * 0.618)) | 1;
-  while (greatestCommonDivisor(stride, length) !== 1) stride += 2;
-  for (let count = 0, at = 0; count < length; count++, at = (at + stride) % length) yield things[at]!;
+/** Every index below `count` once, in a fixed scattered order: thin places are met early, whichever way the edges run. */
+export function* scatter(count: number): Generator<number> {
+  let stride = Math.max(1, Math.floor(count * 0.618)) | 1;
+  while (greatestCommonDivisor(stride, count) > 1) stride += 2;
+  for (let done = 0, at = 0; done < count; done++, at = (at + stride) % count) yield at;
 }
 
 const greatestCommonDivisor = (a: number, b: number): number => (b === 0 ? a : greatestCommonDivisor(b, a % b));

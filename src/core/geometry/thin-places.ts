@@ -7,7 +7,7 @@ import { EdgeGrid } from './edge-grid';
 import { EdgeRuns, type EdgeRun } from './edge-runs';
 import { InscribedCircles } from './inscribed-circles';
 import type { Piece } from './polygon';
-import { RingEdges, type Look, type Side } from './ring-edges';
+import { RingEdges, scatter, type Side } from './ring-edges';
 import { RingWalk, type Place } from './ring-walk';
 import { thinOut, type Bound, type Thinness, type ThinPlace } from './thin-place';
 
@@ -129,10 +129,8 @@ export class Calliper {
         length = Math.hypot(dx, dy);
       since += length;
       if (since < step || length === 0) continue;
-      const found = this.look(
-        { edge, x: (x1[edge]! + x2[edge]!) / 2, y: (y1[edge]! + y2[edge]!) / 2, nx: -dy / length, ny: dx / length },
-        limit,
-      );
+      const middle = { edge, x: (x1[edge]! + x2[edge]!) / 2, y: (y1[edge]! + y2[edge]!) / 2 };
+      const found = this.look(middle, -dy / length, dx / length, limit);
       if (typeof found === 'object')
         for (const [at, widthMm] of widthsMm.entries()) if (found.widthMm < widthMm) lengths[at]! += since;
       since = 0;
@@ -163,9 +161,11 @@ export class Calliper {
     }
     // Groups whose every look ended in a corner: round or angular pieces without facing sides.
     const open = new Set(widths.keys());
-    for (const look of this.edges.looks(side)) {
-      const { group } = bounds[this.edges.ringOf[look.edge]!]!;
-      const found = this.look(look, Math.max(thinnestKnown(), underMm));
+    const looks = this.edges.looks(side);
+    for (const at of scatter(looks.edge.length)) {
+      const place = { edge: looks.edge[at]!, x: looks.x[at]!, y: looks.y[at]! };
+      const { group } = bounds[this.edges.ringOf[place.edge]!]!;
+      const found = this.look(place, looks.nx[at]!, looks.ny[at]!, Math.max(thinnestKnown(), underMm));
       if (found === 'corner') continue;
       open.delete(group);
       // What lies in a cavity need not lie in its copies.
@@ -237,9 +237,9 @@ export class Calliper {
 
   /**
    * The largest ball that touches the edge at the place and nothing else, up to a width of `limit`, and what it faces.
+   * It is looked for in the direction (nx, ny), of length 1.
    */
-  private look(sample: Look, limit: number): ThinPlace | 'wide' | 'corner' {
-    const { nx, ny } = sample;
+  private look(sample: Place, nx: number, ny: number, limit: number): ThinPlace | 'wide' | 'corner' {
     const widest = Math.min(this.bounds[this.edges.ringOf[sample.edge]!]!.widest, this.reach);
     let radius = Math.min(limit, widest) / 2;
     let touched = -1;
