@@ -26,7 +26,7 @@ const LEAST_WAY_ROUND = 1.25;
 const CORNER_WAY = 1.02;
 const FIRST_CIRCLES = 6;
 /** A circle in lace takes longer to find than the looks that it would shorten. */
-const MOST_POINTS_FIRST = 60;
+const MOST_POINTS_FIRST = 400;
 /** A place is looked for between rings only where it may be thinner than the thinnest known by more than this share. */
 const NOT_WORTH_FINDING = 0.998;
 /** Sides nearer than this touch, and a neck so thin parts two pieces: no knife leaves it standing. */
@@ -150,15 +150,9 @@ export class Calliper {
       if (place.widthMm < thinnestKnown()) best = place;
       if (place.widthMm < underMm) places.push(...(copied ? circles.inCopies(group, place) : [place]));
     };
-    // No piece is thicker than the largest circle in it: the slightest ones give a bound to begin with.
     const widths = new Map(
       bounds.flatMap(({ group, widest }) => (group >= 0 && !circles.isCopy(group) ? [[group, widest] as const] : [])),
     );
-    const slight = [...widths].filter(([group]) => circles.countPoints(group) <= MOST_POINTS_FIRST);
-    for (const [group] of slight.sort((a, b) => a[1] - b[1]).slice(0, FIRST_CIRCLES)) {
-      const circle = circles.find(group);
-      if (circle && circle.widthMm > 0 && circle.widthMm < thinnestKnown()) best = circle;
-    }
     // Groups whose every look ended in a corner: round or angular pieces without facing sides.
     const open = new Set(widths.keys());
     const looks = this.edges.looks(side);
@@ -170,6 +164,12 @@ export class Calliper {
       open.delete(group);
       // What lies in a cavity need not lie in its copies.
       if (found !== 'wide') take(found, group, side === 1 || this.onOneRing);
+    }
+    // None of those is thicker than the largest circle in it: the slightest ones bound what is compared.
+    const slight = [...open].filter((group) => circles.countPoints(group) <= MOST_POINTS_FIRST);
+    for (const group of slight.sort((a, b) => widths.get(a)! - widths.get(b)!).slice(0, FIRST_CIRCLES)) {
+      const circle = circles.find(group);
+      if (circle && circle.widthMm > 0 && circle.widthMm < thinnestKnown()) best = circle;
     }
     this.compareRings(() => Math.max(Math.min(thinnestKnown(), this.reach), underMm), take);
     for (const group of open) take(circles.find(group), group);

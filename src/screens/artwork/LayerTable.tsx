@@ -8,7 +8,7 @@ import type { PreparedFile } from '../../views/artwork';
 import type { VinylView } from '../../views/shelf';
 import { LAYER_ROLE_NAMES } from '../../wording/findings';
 import { plural } from '../../wording/plural';
-import { MORE } from '../shared/form';
+import { MORE } from '../shared/more-choices';
 import { useLookFor } from '../shared/LookFor';
 import { useMaker } from '../shared/MakeInPlace';
 import { useSettings } from '../shared/settings';

@@ -5,7 +5,6 @@ import { useMemo, useRef, useState } from 'react';
 import type { PreparedFile } from '../../views/artwork';
 import type { FrameView } from '../../views/frame';
 import type { VinylView } from '../../views/shelf';
-import { plural } from '../../wording/plural';
 import { wordsOf } from '../shared/api';
 import { DraftNotice } from '../shared/DraftNotice';
 import { Failure } from '../shared/Failure';
@@ -17,7 +16,7 @@ import { useSendOnce } from '../shared/use-send-once';
 import { useSettings } from '../shared/settings';
 import { Working } from '../shared/Working';
 import { ArtworkDesk } from './ArtworkDesk';
-import { isSavable, toFacts } from './desk-facts';
+import { describeLayers, isSavable, toFacts } from './desk-facts';
 import { startDesk, toSteps, useDesk, type Desk, type DeskState } from './desk-state';
 import { makeNameOf, toMaterials } from './layer-names';
 import { TracePanel } from './TracePanel';
@@ -161,14 +160,6 @@ function useSaveDrawing(
   };
   return { saving, save };
 }
-
-export const describeLayers = (layers: readonly { cavities: number; pieces: number }[]): string => {
-  const cavities = layers.reduce((sum, layer) => sum + layer.cavities, 0);
-  return `${plural(layers.length, 'layer')}, ${plural(
-    layers.reduce((sum, layer) => sum + layer.pieces, 0),
-    'piece',
-  )}, ${plural(cavities, 'cavity')} to weed`;
-};
 
 type DropZoneProps = {
   /** A drawing is there already. */

@@ -14,7 +14,7 @@ import type { BlankView, ShelfView, VinylView } from '../../views/shelf';
 import { plural } from '../../wording/plural';
 import { addNew } from './add-new';
 import { callApi, wordsOf } from './api';
-import { MORE } from './form';
+import { MORE } from './more-choices';
 import { MakeInPlace, useMaker } from './MakeInPlace';
 import { NumberInput } from './NumberInput';
 import { Picture } from './Picture';

@@ -10,6 +10,7 @@ import TextField from '@mui/material/TextField';
 import { useId, useState, type FormEvent, type ReactNode } from 'react';
 import { Controller, type FieldPath, type FieldValues, type UseFormReturn } from 'react-hook-form';
 import { ApiError } from './api';
+import { MORE } from './more-choices';
 import { useSendOnce } from './use-send-once';
 import { Swatch } from './Swatch';
 
@@ -134,9 +135,6 @@ export function Choice<T extends FieldValues>({
     />
   );
 }
-
-/** No option is called so. */
-export const MORE = '…';
 
 export function Tick<T extends FieldValues>({ form, name, label }: FieldProps<T>) {
   return (
