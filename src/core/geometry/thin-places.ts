@@ -150,9 +150,15 @@ export class Calliper {
       if (place.widthMm < thinnestKnown()) best = place;
       if (place.widthMm < underMm) places.push(...(copied ? circles.inCopies(group, place) : [place]));
     };
+    // No piece is thicker than the largest circle in it: the slightest ones give a bound to begin with.
     const widths = new Map(
       bounds.flatMap(({ group, widest }) => (group >= 0 && !circles.isCopy(group) ? [[group, widest] as const] : [])),
     );
+    const slight = [...widths].filter(([group]) => circles.countPoints(group) <= MOST_POINTS_FIRST);
+    for (const [group] of slight.sort((a, b) => a[1] - b[1]).slice(0, FIRST_CIRCLES)) {
+      const circle = circles.find(group);
+      if (circle && circle.widthMm > 0 && circle.widthMm < thinnestKnown()) best = circle;
+    }
     // Groups whose every look ended in a corner: round or angular pieces without facing sides.
     const open = new Set(widths.keys());
     const looks = this.edges.looks(side);
@@ -164,12 +170,6 @@ export class Calliper {
       open.delete(group);
       // What lies in a cavity need not lie in its copies.
       if (found !== 'wide') take(found, group, side === 1 || this.onOneRing);
-    }
-    // None of those is thicker than the largest circle in it: the slightest ones bound what is compared.
-    const slight = [...open].filter((group) => circles.countPoints(group) <= MOST_POINTS_FIRST);
-    for (const group of slight.sort((a, b) => widths.get(a)! - widths.get(b)!).slice(0, FIRST_CIRCLES)) {
-      const circle = circles.find(group);
-      if (circle && circle.widthMm > 0 && circle.widthMm < thinnestKnown()) best = circle;
     }
     this.compareRings(() => Math.max(Math.min(thinnestKnown(), this.reach), underMm), take);
     for (const group of open) take(circles.find(group), group);
