@@ -141,7 +141,12 @@ export function measureOwnWidth(artwork: Artwork, options: ResolveOptions = {}):
   const box = isLargerFilled(artwork, strokes)
     ? boundFilled(lines.value, artwork, { matrix, strokes })
     : boundPaintedLines(lines.value);
-  const width = box ? Math.round(box.width * PER_HUNDREDTH) / PER_HUNDREDTH : 0;
+  return box && readOwnWidth(box);
+}
+
+/** As a file would state the width of that box, mm; null where no piece can be so wide. */
+export function readOwnWidth(box: Box): number | null {
+  const width = Math.round(box.width * PER_HUNDREDTH) / PER_HUNDREDTH;
   return width >= WIDTH_RANGE_MM.least && width <= WIDTH_RANGE_MM.most ? width : null;
 }
 

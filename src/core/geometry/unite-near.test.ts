@@ -68,4 +68,14 @@ describe('regions that may meet', () => {
     expect(uniteNear([around, [oblong(5, 5, 10, 10)]])).toHaveLength(2);
     expect(uniteNear([around, [oblong(45, 45, 10, 10)]])).toHaveLength(3);
   });
+
+  it('are left to the library where many lie across one another', () => {
+    const bars = Array.from({ length: 60 }, (_, at) => [
+      [oblong(at * 10, 0, 6, 600)],
+      [oblong(0, at * 10, 600, 6)],
+    ]).flat();
+    const grille = uniteNear(bars);
+    expect(areaOf(grille)).toBe(areaOf(uniteAll(bars)));
+    expect(signsOf(grille).filter((sign) => sign > 0)).toHaveLength(1);
+  });
 });

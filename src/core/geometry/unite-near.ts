@@ -2,13 +2,13 @@
 // where edges of two of them meet does the clipping library have anything to do.
 
 import { Clipper, FillRule, type Path64, type Paths64 } from 'clipper2-ts';
-import { fillNested } from './apart-rings';
+import { fillApart, fillNested } from './apart-rings';
 import { boundPoints, type Box } from './box';
 import type { Point } from './matrix';
 import { segmentsMeet } from './meet-nowhere';
 
-/** Pairs of edges looked at for two regions; of more they are taken to meet. */
-const MOST_PAIRS = 100_000;
+/** Looks taken for each edge of all regions before they are left to the library: what is entangled takes it no longer. */
+const LOOKS_PER_EDGE = 60;
 
 type Bounded = { readonly rings: Paths64; readonly box: Box };
 type Edge = { readonly from: Point; readonly to: Point };
@@ -16,20 +16,28 @@ type Edge = { readonly from: Point; readonly to: Point };
 /** Outer rings have a positive area, holes a negative one; the rings of each region cross nowhere. */
 export function uniteNear(regions: readonly Paths64[]): Paths64 {
   if (regions.length === 1) return regions[0]!;
-  const bounded = regions.map((rings): Bounded => ({ rings, box: boundPoints(rings)! }));
-  const united = groupByMeeting(bounded).map(uniteMeeting);
-  if (united.length === 1) return united[0]!;
-  const rings = united.flat();
+  const groups = groupByMeeting(regions.map((rings) => ({ rings, box: boundPoints(rings)! })));
+  if (!groups) return uniteEntangled(regions.flat());
+  const united = groups.map(uniteMeeting);
   // One may still lie within another, in its material or in a hole of it.
-  return fillNested(rings, 'nonzero') ?? Clipper.union(rings, FillRule.NonZero);
+  return united.length === 1 ? united[0]! : (fillNested(united.flat(), 'nonzero') ?? uniteEntangled(united.flat()));
 }
 
-/** Regions whose edges meet, directly or through others, are together. */
-function groupByMeeting(regions: readonly Bounded[]): readonly (readonly Bounded[])[] {
+const uniteEntangled = (rings: Paths64): Paths64 =>
+  fillApart(rings, 'nonzero') ?? Clipper.union(rings, FillRule.NonZero);
+
+/** What may still be looked at. */
+type Budget = { looks: number };
+
+/** Regions whose edges meet, directly or through others, are together; null where that would take long to tell. */
+function groupByMeeting(regions: readonly Bounded[]): readonly (readonly Bounded[])[] | null {
+  const edges = regions.reduce((sum, { rings }) => rings.reduce((all, ring) => all + ring.length, sum), 0);
+  const budget: Budget = { looks: edges * LOOKS_PER_EDGE };
   let groups: (readonly Bounded[])[] = [];
   for (const region of regions) {
     const [met, apart] = [[] as (readonly Bounded[])[], [] as (readonly Bounded[])[]];
-    for (const group of groups) (group.some((other) => edgesMeet(region, other)) ? met : apart).push(group);
+    for (const group of groups) (group.some((other) => edgesMeet(region, other, budget)) ? met : apart).push(group);
+    if (budget.looks < 0) return null;
     groups = [...apart, [...met.flat(), region]];
   }
   return groups;
@@ -63,24 +71,26 @@ function isClear(ring: Path64, own: Bounded, members: readonly Bounded[]): boole
   return !members.some((member) => member !== own && boxesTouch(member.box, box));
 }
 
-/** Whether an edge of one meets an edge of the other; also said where it would take long to tell. */
-function edgesMeet(one: Bounded, other: Bounded): boolean {
-  if (!boxesTouch(one.box, other.box)) return false;
+/** Whether an edge of one meets an edge of the other; nothing is looked at beyond the budget. */
+function edgesMeet(one: Bounded, other: Bounded, budget: Budget): boolean {
+  if (--budget.looks < 0 || !boxesTouch(one.box, other.box)) return false;
   const common = intersectBoxes(one.box, other.box);
-  const ownEdges = listEdges(one.rings, common);
-  const otherEdges = listEdges(other.rings, common);
-  if (ownEdges.length * otherEdges.length > MOST_PAIRS) return true;
+  const ownEdges = listEdges(one.rings, common, budget);
+  const otherEdges = listEdges(other.rings, common, budget);
+  budget.looks -= ownEdges.length * otherEdges.length;
+  if (budget.looks < 0) return false;
   return ownEdges.some((edge) => otherEdges.some((mate) => boxesOfEdgesTouch(edge, mate) && meet(edge, mate)));
 }
 
 const meet = (a: Edge, b: Edge): boolean => segmentsMeet(a.from, a.to, b.from, b.to);
 
 /** Those whose boxes touch the box. */
-function listEdges(rings: Paths64, { x, y, width, height }: Box): readonly Edge[] {
+function listEdges(rings: Paths64, { x, y, width, height }: Box, budget: Budget): readonly Edge[] {
   const right = x + width,
     bottom = y + height;
   const edges: Edge[] = [];
   for (const ring of rings) {
+    budget.looks -= ring.length;
     let from = ring[ring.length - 1]!;
     for (const to of ring) {
       if (!(

@@ -2,19 +2,16 @@
 // round. Its outlines are straight, closed and united, so that there is nothing to flatten, fill or unite.
 
 import { boundPoints, outlineRegion, type Contour, type Polyline } from '../../geometry';
-import { WIDTH_RANGE_MM, type Artwork, type ArtworkLayer } from '../artwork';
+import type { Artwork, ArtworkLayer } from '../artwork';
 import { countSegments, type FlatLayer } from '../flat-layers';
-import { assembleArtwork, resolveLayer, type ResolvedArtwork } from '../resolve-artwork';
-
-/** Widths are stated to the hundredth of a millimetre. */
-const PER_HUNDREDTH = 100;
+import { assembleArtwork, readOwnWidth, resolveLayer, type ResolvedArtwork } from '../resolve-artwork';
 
 /** Null where its file would be read otherwise: too small to be cut at its size, or with two layers of one colour. */
 export function resolveLettering(settled: Artwork): ResolvedArtwork | null {
   const drawn = settled.layers.map(drawLayer);
   const box = boundPoints(drawn.flatMap(({ lines }) => lines));
-  const widthMm = box ? Math.round(box.width * PER_HUNDREDTH) / PER_HUNDREDTH : 0;
-  if (!box || widthMm < WIDTH_RANGE_MM.least || widthMm > WIDTH_RANGE_MM.most) return null;
+  const widthMm = box && readOwnWidth(box);
+  if (!box || widthMm === null) return null;
   if (new Set(drawn.map(({ colour }) => colour)).size < drawn.length) return null;
   const scale = widthMm / box.width;
   return assembleArtwork(
