@@ -44,7 +44,10 @@ const VIEWS = [
   '/books',
   '/shop',
 ];
-const SCRIPT_LIMIT = 300 * 1024;
+const WANTED = 180 * 1024;
+/** Views that keep to what is wanted of all; the others may only become lighter. */
+const LIGHT = ['/', '/items', '/orders', '/orders/113', '/shelf/supplies', '/trials'];
+const SCRIPT_LIMIT = 275 * 1024;
 
 for (const view of VIEWS) {
   test(`${view} is sound`, async ({ page }) => {
@@ -96,7 +99,9 @@ for (const view of VIEWS) {
       scripts.filter(({ url }) => counts(url)).reduce((sum, { bytes }) => sum + bytes, 0);
     const isWorker = (url: string) => url.includes('.worker-');
     expect(weigh((url) => !isWorker(url) && needed.has(url))).toBeGreaterThan(0);
-    expect(weigh((url) => !isWorker(url) && needed.has(url))).toBeLessThan(SCRIPT_LIMIT);
+    expect(weigh((url) => !isWorker(url) && needed.has(url))).toBeLessThan(
+      LIGHT.includes(view) ? WANTED : SCRIPT_LIMIT,
+    );
     expect(weigh(isWorker)).toBeLessThan(SCRIPT_LIMIT);
     for (const theme of ['light', 'dark'] as const) {
       await page.evaluate((name) => document.documentElement.setAttribute('data-theme', name), theme);

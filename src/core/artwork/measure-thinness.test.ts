@@ -82,4 +82,16 @@ describe.each(TYPEFACES)('texts in %s', (typeface) => {
       expect({ ...text, measurement: null }).toEqual({ ...file, measurement: null });
     }
   });
+
+  it.each([
+    ['squeezed', 'Quillfeather', { widestMm: 90, squeezeTo: 0.3 }],
+    ['a pair of letters', 'ROWED', { insetMm: 0.6 }],
+    ['a pair that is hollow beneath', 'ROWED', { insetMm: 0.6, overlapMm: 0.4 }],
+    ['too small to be cut as it is', '.', { capHeightMm: 5 }],
+  ] as const)('are what their file is, %s', (_, text, part) => {
+    const set = fitLettering(text, fonts, { ...LETTERING, ...part });
+    if (!set.ok) throw new Error(set.problem.kind);
+    const artwork = settleLettering(set.value.artwork);
+    expect(rounded(measureText(artwork, {}))).toBe(rounded(measureFile(artwork)));
+  });
 });
