@@ -10,6 +10,8 @@ import { makeAsked, warmUp } from './warm-up.mjs';
 /** What the server asks of itself says so, and is not taken for somebody who waits. */
 const OWN = { 'x-chiral-warm-up': '1' };
 
+const KEPT_OPEN_MS = 75_000;
+
 export async function serve() {
   const root = process.env.CHIRAL_ROOT;
   const host = process.env.HOST || '127.0.0.1';
@@ -52,6 +54,8 @@ export async function serve() {
     );
     process.exit(1);
   });
+  // Who used a connection before uses it again: were it closed just then, what is sent would be lost.
+  server.keepAliveTimeout = KEPT_OPEN_MS;
   const stop = () => server.close(() => process.exit(0)) && server.closeAllConnections();
   process.on('SIGTERM', stop);
   process.on('SIGINT', stop);

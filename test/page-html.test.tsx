@@ -64,8 +64,8 @@ describe('a page', () => {
     expect(classes.size).toBe(1);
     for (const name of classes) expect(head).toContain(`.${name}{`);
     // Emotion in the browser takes the two kinds up under these names.
-    expect(head).toMatch(/<style data-emotion="css-global \w+">body\{margin:7px;\}<\/style>/);
-    const [, names] = /<style data-emotion="css ([^"]*)">/.exec(head)!;
+    expect(head).toMatch(/<style data-written="css-global \w+">body\{margin:7px;\}<\/style>/);
+    const [, names] = /<style data-written="css ([^"]*)">/.exec(head)!;
     const listed = names!.split(' ').map((name) => `css-${name}`);
     expect(listed).toEqual([...new Set(listed)]);
     expect(listed).toEqual(expect.arrayContaining([...classes]));
@@ -125,9 +125,12 @@ describe('a screen that was drawn before', () => {
   it('has the data of now, and its styles, all the same', async () => {
     const show = counting();
     const first = await show();
-    const again = await show({ nowMs: 61_000, stamp: 'b' });
+    const again = await show({ nowMs: 61_000, nowText: 'later', stamp: 'b' });
     expect(drawnIn(again)).toBe(1);
-    expect(readData(again)).toEqual({ frame: { ...FRAME, nowMs: 61_000, stamp: 'b' }, view: 'three orders' });
+    expect(readData(again)).toEqual({
+      frame: { ...FRAME, nowMs: 61_000, nowText: 'later', stamp: 'b' },
+      view: 'three orders',
+    });
     const styles = /<style.*<\/style>/s;
     expect(styles.exec(again)![0]).toBe(styles.exec(first)![0]);
   });

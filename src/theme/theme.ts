@@ -4,6 +4,12 @@ import { createTheme } from '@mui/material/styles';
 import type { MouseEvent } from 'react';
 import { COLOURS } from './tokens';
 
+declare module '@mui/material/styles' {
+  interface CssThemeVariables {
+    enabled: true;
+  }
+}
+
 const HEADING = "'Bricolage Grotesque Variable', 'Trebuchet MS', sans-serif";
 const TEXT = "'Atkinson Hyperlegible Next Variable', Verdana, sans-serif";
 

@@ -46,6 +46,8 @@ export type FrameView = {
   readonly system: MeasureSystem;
   /** Epoch ms. */
   readonly nowMs: number;
+  /** The same, as the shop writes it. */
+  readonly nowText: string;
   readonly running: readonly RunningSession[];
   /** Of the data that the page was made from: another one after every change. */
   readonly stamp: string;

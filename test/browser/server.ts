@@ -18,6 +18,14 @@ export async function open(page: Page, address: string): Promise<void> {
 
 export async function running(page: Page): Promise<void> {
   await expect(page.locator('html[data-running]')).toBeAttached();
+  await wake(page);
+}
+
+/** What rests is fetched when a hand comes near. */
+export async function wake(page: Page): Promise<void> {
+  await page.mouse.move(640, 1);
+  await page.mouse.move(640, 0);
+  await expect(page.locator('html:not([data-at-rest])')).toBeAttached();
 }
 
 export class ShopServer {

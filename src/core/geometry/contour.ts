@@ -118,6 +118,13 @@ export function flattenContour(contour: Contour): readonly Point[] {
   return points;
 }
 
+/** Of three points at equal steps, how far the middle one strays from the others’, twice. */
+const bendAt = (before: Point, at: Point, after: Point): number => {
+  const x = before.x - 2 * at.x + after.x,
+    y = before.y - 2 * at.y + after.y;
+  return Math.sqrt(x * x + y * y);
+};
+
 function flattenCubic(
   from: Point,
   curve: Extract<Segment, { kind: 'cubic' }>,
@@ -126,10 +133,7 @@ function flattenCubic(
 ): void {
   const { control1, control2, to } = curve;
   // Largest second difference M bounds the deviation of n equal steps by 3·M/(4·n²): n = sqrt(0.75·M/tolerance).
-  const bend = Math.max(
-    Math.hypot(from.x - 2 * control1.x + control2.x, from.y - 2 * control1.y + control2.y),
-    Math.hypot(control1.x - 2 * control2.x + to.x, control1.y - 2 * control2.y + to.y),
-  );
+  const bend = Math.max(bendAt(from, control1, control2), bendAt(control1, control2, to));
   const steps = Math.max(1, Math.ceil(Math.sqrt((0.75 * bend) / tolerance)));
   for (let step = 1; step < steps; step++) {
     const t = step / steps;

@@ -242,14 +242,18 @@ function isBulging(ring: Polyline, inside: 1 | -1): boolean {
  */
 function fan(start: number, turn: number): readonly number[] {
   const steps = Math.max(1, Math.ceil(Math.abs(turn) / (Math.PI / 12)));
-  return Array.from({ length: steps + 1 }, (_, index) => start + (turn * index) / steps);
+  const directions: number[] = [];
+  for (let index = 0; index <= steps; index++) directions.push(start + (turn * index) / steps);
+  return directions;
 }
 
 /** Every index below `count` once, in a fixed scattered order: thin places are met early, whichever way the edges run. */
-export function* scatter(count: number): Generator<number> {
+export function scatter(count: number): Uint32Array {
   let stride = Math.max(1, Math.floor(count * 0.618)) | 1;
   while (greatestCommonDivisor(stride, count) > 1) stride += 2;
-  for (let done = 0, at = 0; done < count; done++, at = (at + stride) % count) yield at;
+  const order = new Uint32Array(count);
+  for (let done = 0, at = 0; done < count; done++, at = (at + stride) % count) order[done] = at;
+  return order;
 }
 
 const greatestCommonDivisor = (a: number, b: number): number => (b === 0 ? a : greatestCommonDivisor(b, a % b));

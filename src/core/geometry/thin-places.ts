@@ -7,6 +7,7 @@ import { EdgeGrid } from './edge-grid';
 import { EdgeRuns, type EdgeRun } from './edge-runs';
 import { InscribedCircles } from './inscribed-circles';
 import type { Piece } from './polygon';
+import { distance } from './polyline';
 import { RingEdges, scatter, type Side } from './ring-edges';
 import { RingWalk, type Place } from './ring-walk';
 import { thinOut, type Bound, type Thinness, type ThinPlace } from './thin-place';
@@ -126,7 +127,7 @@ export class Calliper {
     for (let edge = 0; edge < x1.length; edge++) {
       const dx = x2[edge]! - x1[edge]!,
         dy = y2[edge]! - y1[edge]!,
-        length = Math.hypot(dx, dy);
+        length = Math.sqrt(dx * dx + dy * dy);
       since += length;
       if (since < step || length === 0) continue;
       const middle = { edge, x: (x1[edge]! + x2[edge]!) / 2, y: (y1[edge]! + y2[edge]!) / 2 };
@@ -279,7 +280,7 @@ export class Calliper {
     for (let round = 0; round < 40 && !settled; round++) {
       a = this.rings.walk(a, b.x, b.y);
       b = this.rings.walk(b, a.x, a.y);
-      const now = Math.hypot(a.x - b.x, a.y - b.y);
+      const now = distance(a, b);
       settled = width - now < width * SETTLED_WIDTH_SHARE || now < LENGTH_NOISE_MM;
       width = now;
     }

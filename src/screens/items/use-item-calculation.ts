@@ -7,9 +7,9 @@ import type { ShopFigures } from '../../core/materials';
 import { priceForMargin } from '../../core/pricing';
 import type { ItemEditorView } from '../../views/items';
 import { describeMadeFinding } from '../../wording/made-findings';
-import { useSettings } from '../shared/settings';
+import { useSettings, type Settings } from '../shared/settings';
 import { calculateItem, type Calculation } from './calculate-item';
-import { toMaterials, toPlan, type ItemForm } from './item-form';
+import { startValues, toMaterials, toPlan, type ItemForm } from './item-form';
 
 export function useItemCalculation(view: ItemEditorView, form: UseFormReturn<ItemForm>) {
   const settings = useSettings();
@@ -63,6 +63,31 @@ export function useItemCalculation(view: ItemEditorView, form: UseFormReturn<Ite
   return { values, blank, plan, input, calculation, findings, layers, change, options, setOptions };
 }
 
+/** Null where no cost can be told, or no price reaches the margin. */
+function proposePrice(calculation: Calculation, figures: ShopFigures): number | null {
+  const proposed = calculation.ok ? priceForMargin(figures.marginGoal, calculation.cost, figures) : null;
+  return proposed?.ok ? proposed.value.value : null;
+}
+
+/** What the form begins with; a new item with the price that is proposed for it. */
+export function startItem(view: ItemEditorView, settings: Settings): ItemForm {
+  const start = startValues(view);
+  if (view.item) return start;
+  const plan = toPlan(start);
+  const { figures } = settings.shop;
+  const calculation = calculateItem({
+    plan,
+    variant: getUsualVariant(plan),
+    quantity: start.quantity,
+    blank: view.shelf.blanks.find((candidate) => candidate.id === start.blankId),
+    materials: toMaterials(view),
+    evidence: view.evidence,
+    figures,
+    settings,
+  });
+  return { ...start, price: proposePrice(calculation, figures) ?? start.price };
+}
+
 /** A new item asks what the margin that is aimed for proposes, until somebody writes or drags another price. */
 function useProposedPrice(
   form: UseFormReturn<ItemForm>,
@@ -71,9 +96,7 @@ function useProposedPrice(
   figures: ShopFigures,
 ): void {
   const { isDirty } = form.getFieldState('price', form.formState);
-  const proposed =
-    isNew && !isDirty && calculation.ok ? priceForMargin(figures.marginGoal, calculation.cost, figures) : null;
-  const price = proposed?.ok ? proposed.value.value : null;
+  const price = isNew && !isDirty ? proposePrice(calculation, figures) : null;
   useEffect(() => {
     if (price !== null) form.resetField('price', { defaultValue: price });
   }, [form, price]);

@@ -3,7 +3,7 @@
 import Button from '@mui/material/Button';
 import { useColorScheme } from '@mui/material/styles';
 import { QueryClient, QueryClientProvider, useQuery } from '@tanstack/react-query';
-import { useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
+import { startTransition, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { formatClock, formatInstant, type MeasureSystem } from '../../core/units';
 import type { FrameView, RunningSession } from '../../views/frame';
 import { callApi } from './api';
@@ -13,6 +13,7 @@ import { FirstStart } from './FirstStart';
 import { KeyListContext, useKeys, type KeyBinding } from './keys';
 import { setCookie, SettingsProvider, toSettings, useSettings } from './settings';
 import { Themed } from './Themed';
+import { wake } from './resting';
 import { takeTypedEarly } from './typed-early';
 import { useMounted } from './use-mounted';
 import { VIEWS, type ViewName } from './view-list';
@@ -37,6 +38,8 @@ type FrameProps = {
   readonly current: ViewName;
   readonly children: ReactNode;
   readonly newHref?: string;
+  /** It changes by itself, whether or not somebody is there. */
+  readonly moves?: boolean;
 };
 
 export function Frame(props: FrameProps) {
@@ -60,7 +63,7 @@ function Snackbars() {
   return wanted ? <SnackbarHost /> : null;
 }
 
-function FrameBody({ frame, current, children, newHref }: FrameProps) {
+function FrameBody({ frame, current, children, newHref, moves = false }: FrameProps) {
   const [system, setSystem] = useState<MeasureSystem>(frame.system);
   const [open, setOpen] = useState<Opened | null>(null);
   useChanges(frame.stamp);
@@ -79,6 +82,11 @@ function FrameBody({ frame, current, children, newHref }: FrameProps) {
       whileTyping: true,
     })),
   ]);
+  // What moves by itself does not rest.
+  const restless = moves || frame.running.length > 0 || !frame.shop.confirmed;
+  useEffect(() => {
+    if (restless) void wake();
+  }, [restless]);
   // From now on the page answers; until then the style sheet lets nothing be clicked.
   useEffect(() => {
     takeTypedEarly(document);
@@ -87,7 +95,8 @@ function FrameBody({ frame, current, children, newHref }: FrameProps) {
   const toggleUnits = () => {
     const next = system === 'metric' ? 'inch' : 'metric';
     setCookie('units', next);
-    setSystem(next);
+    // What rests stands as it is until it can be drawn in the other units.
+    startTransition(() => setSystem(next));
   };
   return (
     <SettingsProvider value={settings}>
@@ -136,7 +145,7 @@ function Rail({ frame, current }: { readonly frame: FrameView; readonly current:
         {frame.shop.name}
         {frame.shop.simulated ? ', demo' : ''}
         <br />
-        <Now startMs={frame.nowMs} />
+        <Now startMs={frame.nowMs} startText={frame.nowText} />
       </div>
     </nav>
   );
@@ -210,11 +219,16 @@ export function useServerNow(startMs: number, everyMs = 1000): number {
   return now;
 }
 
+const CLOCK_MS = 20_000;
+
 /** Not drawn by the server: what it drew a while ago may be shown again. */
-function Now({ startMs }: { startMs: number }) {
+function Now({ startMs, startText }: { readonly startMs: number; readonly startText: string }) {
   const settings = useSettings();
-  const now = useServerNow(startMs, 20_000);
-  return <span>{useMounted() ? formatInstant(now, settings) : '\u00a0'}</span>;
+  const now = useServerNow(startMs, CLOCK_MS);
+  const isMounted = useMounted();
+  if (!isMounted) return <span>{'\u00a0'}</span>;
+  // The server has said it already; a browser takes long for its first date.
+  return <span>{now - startMs < CLOCK_MS ? startText : formatInstant(now, settings)}</span>;
 }
 
 export const RUNNING_KEY = ['running'] as const;

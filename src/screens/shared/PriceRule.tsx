@@ -2,7 +2,7 @@
 
 import { ticks } from 'd3-array';
 import { useRef, useState, useEffect } from 'react';
-import { formatMoney, type Figure } from '../../core/units';
+import { formatMoney, toPercent, type Figure } from '../../core/units';
 import { placeMarks, type Placed } from './place-marks';
 import { layScale, type Scale } from './scale';
 import { useSettings, type Settings } from './settings';
@@ -34,6 +34,9 @@ const TICK_HALF = 30;
 /** Of a letter and of a figure of the words, px, rather too wide than too narrow. */
 const LETTER = 7.2;
 
+/** About as wide as it is beside an item’s fields: drawn so by the server, and as wide as there is room. */
+const UNMEASURED = 560;
+
 /** What stands at a mark. */
 const sayMark = ({ label, figure }: RuleMark, settings: Settings): string =>
   `${label} ${formatMoney(figure.value, settings)}`;
@@ -41,10 +44,11 @@ const sayMark = ({ label, figure }: RuleMark, settings: Settings): string =>
 export function PriceRule({ price, floor, marks, onChange }: RuleProps) {
   const settings = useSettings();
   const box = useRef<HTMLDivElement>(null);
-  const [width, setWidth] = useState(1000);
+  const [measured, setMeasured] = useState<number | null>(null);
+  const width = measured ?? UNMEASURED;
   const [reach, setReach] = useState(() => reachFor(price, marks));
   useEffect(() => {
-    const observer = new ResizeObserver(([entry]) => entry && setWidth(Math.max(280, entry.contentRect.width)));
+    const observer = new ResizeObserver(([entry]) => entry && setMeasured(Math.max(280, entry.contentRect.width)));
     if (box.current) observer.observe(box.current);
     return () => observer.disconnect();
   }, []);
@@ -79,6 +83,7 @@ export function PriceRule({ price, floor, marks, onChange }: RuleProps) {
         scale={scale}
         reach={reach}
         width={width}
+        fits={measured === null}
         placed={placed}
         axis={axis}
         at={at}
@@ -92,7 +97,7 @@ export function PriceRule({ price, floor, marks, onChange }: RuleProps) {
         aria-valuemax={reach}
         aria-valuenow={price}
         aria-valuetext={formatMoney(price, settings)}
-        style={{ left: at - 12, top: axis - 22 }}
+        style={{ left: `calc(${toPercent(at / width)}% - 12px)`, top: axis - 22 }}
         onKeyDown={(event) => {
           const moves: Record<string, number> = {
             ArrowRight: 10,
@@ -122,6 +127,8 @@ type RuleDrawingProps = {
   /** The price at the end of the scale. */
   readonly reach: number;
   readonly width: number;
+  /** Into the room there is, whatever its width. */
+  readonly fits: boolean;
   readonly placed: readonly Placed<RuleMark>[];
   /** How far down the axis lies, px. */
   readonly axis: number;
@@ -129,10 +136,16 @@ type RuleDrawingProps = {
   readonly price: number;
 };
 
-function RuleDrawing({ floor, scale, reach, width, placed, axis, at, price }: RuleDrawingProps) {
+function RuleDrawing({ floor, scale, reach, width, fits, placed, axis, at, price }: RuleDrawingProps) {
   const settings = useSettings();
+  const height = axis + BELOW_AXIS;
   return (
-    <svg height={axis + BELOW_AXIS} aria-hidden>
+    <svg
+      height={height}
+      viewBox={fits ? `0 0 ${width} ${height}` : undefined}
+      preserveAspectRatio="xMinYMin"
+      aria-hidden
+    >
       {floor !== null && (
         <>
           <rect x={0} y={axis - 9} width={Math.max(0, scale.at(floor))} height={9} fill={TONES.bad} opacity={0.2} />

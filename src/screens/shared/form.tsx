@@ -53,7 +53,8 @@ export function TextLine<T extends FieldValues>({
             label={label}
             type={type ?? 'text'}
             multiline={multiline}
-            minRows={multiline ? 2 : undefined}
+            // As high as its text already in what the server draws.
+            minRows={multiline ? Math.max(2, countLines(field.value)) : undefined}
             autoFocus={autoFocus}
             error={Boolean(fieldState.error)}
             helperText={fieldState.error?.message ?? help}
@@ -76,6 +77,8 @@ export function TextLine<T extends FieldValues>({
     />
   );
 }
+
+const countLines = (text: unknown): number => String(text ?? '').split('\n').length;
 
 export type MoreChoice = { readonly label: string; readonly run: () => void };
 

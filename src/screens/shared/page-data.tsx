@@ -28,7 +28,10 @@ export function toPageData<Props extends object>(props: Props): PageData<Props> 
 const COUNTED_FROM = /"readAtMs":\d+/g;
 
 /** Null where the server draws the time: of a timer, of the day, at a first start. The clock on the wall only the browser draws. */
-const tellLooks = ({ running, nowMs: _nowMs, stamp: _stamp, ...still }: FrameView, rest: string): string | null =>
+const tellLooks = (
+  { running, nowMs: _nowMs, nowText: _nowText, stamp: _stamp, ...still }: FrameView,
+  rest: string,
+): string | null =>
   running.length > 0 || !still.shop.confirmed || rest.includes('"nowMs":')
     ? null
     : JSON.stringify(still) + rest.replaceAll(COUNTED_FROM, '');

@@ -2,6 +2,7 @@
 // one to say before, and it is there when the server is not.
 
 import type { OptionsWithExtraProps, SnackbarKey, SnackbarMessage, VariantType } from 'notistack';
+import { DEEDS, onFirst } from './first-deed';
 
 type Options = OptionsWithExtraProps<VariantType>;
 type Show = (message: SnackbarMessage, options?: Options) => void;
@@ -25,17 +26,13 @@ export function startShowing(shows: Show): void {
   for (const [message, options] of waiting.splice(0)) show(message, options);
 }
 
-const FIRST_DEEDS = ['pointerdown', 'keydown', 'focusin'] as const;
-
 /** `fetch` is called once, with the first deed or the first message. What it gives stops that. */
 export function fetchWithFirstDeed(fetch: () => void): () => void {
-  const stop = () => FIRST_DEEDS.forEach((deed) => removeEventListener(deed, go));
-  const go = () => {
+  const stop = onFirst(DEEDS, fetch);
+  fetchHost = () => {
     stop();
     fetch();
   };
-  FIRST_DEEDS.forEach((deed) => addEventListener(deed, go, { passive: true }));
-  fetchHost = go;
-  if (waiting.length > 0) go();
+  if (waiting.length > 0) fetchHost();
   return stop;
 }

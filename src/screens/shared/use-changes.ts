@@ -3,6 +3,7 @@
 
 import { useQueryClient, type QueryClient } from '@tanstack/react-query';
 import { useEffect } from 'react';
+import { wake } from './resting';
 import { onOwnChange, windowHeaders } from './this-window';
 
 const LOOK_EVERY_MS = 1500;
@@ -21,7 +22,7 @@ function watchChanges(client: QueryClient, pageStamp: string): () => void {
   let gathering: ReturnType<typeof setTimeout> | undefined;
   const refresh = () => {
     clearTimeout(gathering);
-    gathering = setTimeout(() => void client.invalidateQueries({ type: 'active' }), GATHER_MS);
+    gathering = setTimeout(() => void wake().then(() => client.invalidateQueries({ type: 'active' })), GATHER_MS);
   };
   const look = async () => {
     const stamp = document.hidden ? null : await askStamp();

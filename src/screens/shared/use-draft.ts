@@ -28,6 +28,9 @@ const PAUSE_MS = 250;
 const MOST_LETTERS = 2_000_000;
 const PREFIX = 'draft:';
 
+/** Of any page of this window. */
+export const hasDraft = (): boolean => Object.keys(sessionStorage).some((name) => name.startsWith(PREFIX));
+
 export function useDraft<T>({ key, value, isChanged, restore, restart }: DraftInput<T>): Draft {
   const [isBack, setBack] = useState(false);
   const latest = useRef({ value, isChanged, restore, restart });
@@ -38,12 +41,15 @@ export function useDraft<T>({ key, value, isChanged, restore, restart }: DraftIn
 
   useEffect(() => {
     const stored = read<T>(name);
-    if (stored !== null) {
-      latest.current.restore(stored);
-      setBack(true);
-    }
-    writes.current = true;
+    writes.current = stored === null;
+    if (stored === null) return;
+    latest.current.restore(stored);
+    setBack(true);
   }, [name]);
+  // Not before the page holds what was restored: one that is left at once would keep what it held until then.
+  useEffect(() => {
+    if (isBack) writes.current = true;
+  }, [isBack, name]);
 
   const write = useCallback(() => {
     if (!writes.current) return;

@@ -29,6 +29,8 @@ const MEMORY_MB = 500;
 /** One core stays for the pages; texts come in lots so short that pages find room between them. */
 const THREADS = Math.max(1, availableParallelism() - 1);
 const countThreads = (kind: HeavyKind): number => (kind === 'letter' ? Math.max(2, THREADS) : THREADS);
+/** Setting texts makes much that is forgotten with the text: with room for it, it is rarely looked through. */
+const SHORT_LIVED = { maxYoungGenerationSizeMb: 128 };
 const WARM_MS = 2 * 60_000;
 /** A thread costs about a second to start: work that nobody waits for any more is let finish, if it does so soon. */
 const LET_FINISH_MS = 500;
@@ -69,7 +71,7 @@ class Crew {
       minThreads: 0,
       maxThreads: countThreads(kind),
       idleTimeout: WARM_MS,
-      resourceLimits: { maxOldGenerationSizeMb: MEMORY_MB },
+      resourceLimits: { maxOldGenerationSizeMb: MEMORY_MB, ...(kind === 'letter' ? SHORT_LIVED : {}) },
     });
   }
 

@@ -1,7 +1,7 @@
 // What stands around every screen: the shop, the clock, the running timers.
 
 import type { MeasureSystem } from '../../core/units/index';
-import { groupBy } from '../../core/units/index';
+import { formatInstant, groupBy } from '../../core/units/index';
 import { findItems } from '../../data/item-store';
 import { findOrderIdsOfParts, loadOrders } from '../../data/order-store';
 import { readHandCuts, type StoredHandCut } from '../../data/hand-cut-store';
@@ -16,11 +16,13 @@ import { plural } from '../../wording/plural';
 
 export function loadFrame(shop: ShopContext, system: MeasureSystem): FrameView {
   const view: ShopView = getShop(shop);
+  const nowMs = shop.now();
   return {
     shop: view,
     people: listPeople(shop.db),
     system,
-    nowMs: shop.now(),
+    nowMs,
+    nowText: formatInstant(nowMs, view),
     running: loadRunning(shop),
     stamp: readStamp(shop),
   };
