@@ -17,6 +17,9 @@ test('the agreed price follows the lines until it is the seller’s own, and lea
   await open(page, `${server.address}/orders/new?item=2`);
   const one = Number(await price(page).inputValue());
   expect(one).toBeGreaterThan(0);
+  // Nobody waits for it: it stands in the page before that runs.
+  const html = await (await page.request.get(`${server.address}/orders/new?item=2`)).text();
+  expect(html).toMatch(new RegExp(`<input[^>]*value="${one.toFixed(2)}"`));
   await page.getByLabel('Quantity').fill('5');
   await expect(price(page)).toHaveValue((5 * one).toFixed(2));
   await page.getByRole('button', { name: 'Add a line' }).click();

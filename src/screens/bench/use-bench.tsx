@@ -11,6 +11,7 @@ import { plural, verbFor } from '../../wording/plural';
 import { STATION_NAMES } from '../../wording/stations';
 import { describeBooked } from '../../wording/stock';
 import { callApi, wordsOf } from '../shared/api';
+import { showAnswer } from '../shared/show-answer';
 import { RUNNING_KEY } from '../shared/Frame';
 import { useSettings } from '../shared/settings';
 import { useUnreadReason } from '../shared/use-unread-reason';
@@ -45,8 +46,8 @@ export function useBench(initial: BenchView, station: Station) {
   const step = useMutation({
     mutationFn: ({ path, body }: Step) => callApi<StepTaken>('POST', `${path}?station=${station}`, body),
     onSuccess: (answer, taken) => {
-      client.setQueryData(BENCH_KEY, answer.bench);
-      client.setQueryData(RUNNING_KEY, { running: answer.bench.running, nowMs: answer.bench.readAtMs });
+      showAnswer(client, BENCH_KEY, answer.bench);
+      showAnswer(client, RUNNING_KEY, { running: answer.bench.running, nowMs: answer.bench.readAtMs });
       tell(answer, taken, step.mutate);
     },
     onError: (error, taken) => {
@@ -61,8 +62,8 @@ export function useBench(initial: BenchView, station: Station) {
     mutationFn: ({ id, ...move }: ProgressStep & { readonly id: number }) =>
       callApi<Running>('POST', `/api/work-sessions/${id}/progress`, move),
     onSuccess: (now) => {
-      client.setQueryData<BenchView>(BENCH_KEY, (before) => before && { ...before, ...now });
-      client.setQueryData(RUNNING_KEY, now);
+      showAnswer(client, BENCH_KEY, { ...client.getQueryData<BenchView>(BENCH_KEY), ...now });
+      showAnswer(client, RUNNING_KEY, now);
     },
     onError: (error) => {
       enqueueSnackbar(wordsOf(error), { variant: 'error' });

@@ -5,6 +5,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect } from 'react';
 import type { PressView } from '../../views/press';
 import { callApi } from '../shared/api';
+import { showAnswer } from '../shared/show-answer';
 
 const KEY = ['press'];
 const LOOK_MS = 2000;
@@ -29,7 +30,7 @@ export function usePress(isAtPress: boolean, wantedC: number | null): PressAtHan
   });
   const { mutate } = useMutation({
     mutationFn: (deed: Deed) => callApi<Answer>('POST', '/api/press', deed),
-    onSuccess: (answer) => client.setQueryData(KEY, answer),
+    onSuccess: (answer) => showAnswer(client, KEY, answer),
   });
   const press = data?.press ?? null;
   const isThere = press !== null;

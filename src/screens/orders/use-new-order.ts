@@ -51,7 +51,7 @@ export function useNewOrder(view: NewOrderView) {
     defaultValues: start,
   });
   const lines = useWatch({ control: form.control, name: 'lines' });
-  const itemOf = (id: number) => view.items.find((item) => item.id === id);
+  const itemOf = findIn(view.items);
   const terms = useWatch({ control: form.control, name: 'terms' });
   const priced = priceLines(expandLines(lines), itemOf);
   const pieces = priced.reduce((sum, line) => sum + line.quantity, 0);
@@ -113,6 +113,8 @@ export function useNewOrder(view: NewOrderView) {
   };
 }
 
+const findIn = (items: NewOrderView['items']) => (id: number) => items.find((item) => item.id === id);
+
 function startForm({ start, items }: NewOrderView): NewOrderForm {
   const usual = startLine(items.find(({ id }) => id === start?.itemId) ?? items[0]!);
   const line = start
@@ -131,7 +133,8 @@ function startForm({ start, items }: NewOrderView): NewOrderForm {
     contact: '',
     title: '',
     dueDay: '',
-    agreed: start?.agreed ?? 0,
+    // What is asked stands in the form from the start, before the page runs.
+    agreed: start?.agreed ?? computeAsk(priceLines(expandLines([line]), findIn(items)), PLAIN_TERMS).value,
     terms: PLAIN_TERMS,
     deposit: 0,
     note: '',

@@ -6,6 +6,7 @@ import type { OrderMove } from '../../core/orders';
 import type { OrderView } from '../../views/orders';
 import { MOVE_DONE } from '../../wording/order-moves';
 import { callApi, createByApi, wordsOf } from '../shared/api';
+import { showAnswer } from '../shared/show-answer';
 import { enqueueSnackbar } from '../shared/snackbar';
 
 type Move = { readonly move: OrderMove | 'undo'; readonly detail?: string; readonly owedGivenUp?: boolean };
@@ -25,7 +26,7 @@ export function useOrderSteps(id: number, key: readonly unknown[]) {
   const move = useMutation({
     mutationFn: ({ move: to, ...body }: Move) => callApi<OrderView>('POST', `${path}/${to}`, body),
     onSuccess: (view, { move: to }) => {
-      client.setQueryData(key, view);
+      showAnswer(client, key, view);
       enqueueSnackbar(sayDone(to), {
         action:
           to !== 'undo' && view.undo ? (

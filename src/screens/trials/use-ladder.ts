@@ -6,6 +6,7 @@ import type { CutSetting, TestResult } from '../../core/cutting';
 import type { FineResult } from '../../core/trials';
 import type { LadderView } from '../../views/trials';
 import { callApi, wordsOf } from '../shared/api';
+import { showAnswer } from '../shared/show-answer';
 import { enqueueSnackbar } from '../shared/snackbar';
 
 type Step = 'cut' | 'cut-fine' | 'result' | 'undo' | 'setting' | 'fine' | 'enough' | 'by-itself' | 'go-on' | 'close';
@@ -43,7 +44,7 @@ export function useLadder(initial: LadderView): LadderAtHand {
   const sent = useMutation({
     mutationFn: ({ name, body }: { readonly name: Step; readonly body: Body }) =>
       callApi<LadderView>('POST', `${path}/${name}`, body),
-    onSuccess: (now) => client.setQueryData(queryKey, now),
+    onSuccess: (now) => showAnswer(client, queryKey, now),
     onError: (error) => {
       enqueueSnackbar(wordsOf(error), { variant: 'error' });
       void refresh();

@@ -4,6 +4,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import type { SideClock, SideSheet } from '../../core/trials';
 import type { SideView } from '../../views/trials';
 import { callApi, wordsOf } from '../shared/api';
+import { showAnswer } from '../shared/show-answer';
 import { enqueueSnackbar } from '../shared/snackbar';
 
 export type SideAtHand = {
@@ -29,7 +30,7 @@ export function useSide(initial: SideView): SideAtHand {
   const sent = useMutation({
     mutationFn: ({ to, body }: { readonly to: string; readonly body: object }) =>
       callApi<SideView>('POST', `${path}/${to}`, body),
-    onSuccess: (now) => client.setQueryData(queryKey, now),
+    onSuccess: (now) => showAnswer(client, queryKey, now),
     onError: (error) => {
       enqueueSnackbar(wordsOf(error), { variant: 'error' });
       refresh();

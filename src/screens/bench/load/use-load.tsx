@@ -7,6 +7,7 @@ import type { LeftoverKind } from '../../../core/nesting';
 import type { LoadStateView, LoadView } from '../../../views/load';
 import { describeCutLoad } from '../../../wording/nesting';
 import { callApi, wordsOf } from '../../shared/api';
+import { showAnswer } from '../../shared/show-answer';
 import { useUnreadReason } from '../../shared/use-unread-reason';
 import { enqueueSnackbar } from '../../shared/snackbar';
 
@@ -65,7 +66,7 @@ export function useLoad(sessionId: number, onChanged: () => void): LoadAtCutter 
     mutationFn: ({ name, body }: { readonly name: CutStep; readonly body: StepBody }) =>
       callApi<LoadStateView & { readonly isGone: boolean }>('POST', `${path}/${name}`, body),
     onSuccess: ({ isGone, ...now }) => {
-      client.setQueryData(stateKey, now);
+      showAnswer(client, stateKey, now);
       if (!isGone) return;
       enqueueSnackbar('The piece is booked as spoiled. Its parts wait again: lay them out anew under Cut sheets.');
       onChanged();
