@@ -2,6 +2,7 @@
 
 import { and, asc, desc, eq, isNull, like, or, sql } from 'drizzle-orm';
 import type { Database } from './database';
+import { isIn } from './is-in';
 import { toLikePattern } from './like';
 import { customers, orders } from './schema';
 
@@ -91,19 +92,24 @@ export const loadCustomers = (db: Database): readonly StoredCustomer[] =>
     .map(toCustomer);
 
 /** By name, with how many orders each had and what these came to; cancelled ones aside. */
-export const listCustomers = (
+export function listCustomers(
   db: Database,
   { words, offset, limit }: { readonly words: string; readonly offset: number; readonly limit: number },
-) =>
-  db
+): readonly (StoredCustomer & OrdersOf)[] {
+  const rows = db
     .select()
     .from(customers)
     .where(isFound(words))
     .orderBy(asc(customers.name), asc(customers.id))
     .limit(limit)
     .offset(offset)
-    .all()
-    .map((row) => ({ ...toCustomer(row), ...sumOrdersOf(db, row.id) }));
+    .all();
+  const sums = sumOrders(
+    db,
+    rows.map(({ id }) => id),
+  );
+  return rows.map((row) => ({ ...toCustomer(row), ...(sums.get(row.id) ?? NO_ORDERS) }));
+}
 
 export const countCustomers = (db: Database, words: string): number =>
   db
@@ -112,21 +118,34 @@ export const countCustomers = (db: Database, words: string): number =>
     .where(isFound(words))
     .get()!.count;
 
+type OrdersOf = {
+  readonly orders: number;
+  readonly worth: number;
+  readonly owed: number;
+  readonly lastAtMs: number | null;
+};
+const NO_ORDERS: OrdersOf = { orders: 0, worth: 0, owed: 0, lastAtMs: null };
+
 /** Cancelled ones aside. */
-export const sumOrdersOf = (
-  db: Database,
-  customerId: number,
-): { readonly orders: number; readonly worth: number; readonly owed: number; readonly lastAtMs: number | null } =>
-  db
+export const sumOrdersOf = (db: Database, customerId: number): OrdersOf =>
+  sumOrders(db, [customerId]).get(customerId) ?? NO_ORDERS;
+
+/** By customer; those without an order are left out. */
+function sumOrders(db: Database, customerIds: readonly number[]): ReadonlyMap<number, OrdersOf> {
+  const rows = db
     .select({
+      customerId: orders.customerId,
       orders: sql<number>`count(*)`,
       worth: sql<number>`coalesce(sum(${orders.agreed}), 0)`,
       owed: sql<number>`coalesce(sum(case when ${orders.standing} <> 'closed' then max(0, ${orders.agreed} - ${orders.paid}) else 0 end), 0)`,
       lastAtMs: sql<number | null>`max(${orders.placedAtMs})`,
     })
     .from(orders)
-    .where(and(eq(orders.customerId, customerId), sql`${orders.standing} <> 'cancelled'`))
-    .get()!;
+    .where(and(isIn(orders.customerId, customerIds), sql`${orders.standing} <> 'cancelled'`))
+    .groupBy(orders.customerId)
+    .all();
+  return new Map(rows.map(({ customerId, ...sums }) => [customerId, sums]));
+}
 
 /** The newest first. */
 export const listOrderIdsOf = (

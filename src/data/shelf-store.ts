@@ -1,6 +1,6 @@
 // Vinyls and blanks.
 
-import { and, asc, eq, getTableName, isNull, like, or, sql } from 'drizzle-orm';
+import { and, asc, eq, getTableName, isNull, sql } from 'drizzle-orm';
 import {
   getOrdinaryDetails,
   type Blank,
@@ -10,7 +10,6 @@ import {
   type VinylDetails,
 } from '../core/materials';
 import { groupBy } from '../core/units';
-import { toLikePattern } from './like';
 import type { Database } from './database';
 import { isInThose, those } from './is-in';
 import { insertRow, prepareOnce } from './prepared';
@@ -116,6 +115,18 @@ export const findVinyls = (db: Database, ids: readonly number[]): readonly Store
   prepareOnce(db, 'vinyls', () => db.select().from(vinyls).where(isInThose(vinyls.id)).prepare())
     .all(those(ids))
     .map(toVinyl);
+
+export type NamedVinyl = Pick<StoredVinyl, 'id' | 'name' | 'colourHex' | 'kind'>;
+
+/** No more of them than lists of many orders show. */
+export const nameVinyls = (db: Database, ids: readonly number[]): readonly NamedVinyl[] =>
+  prepareOnce(db, 'names of vinyls', () =>
+    db
+      .select({ id: vinyls.id, name: vinyls.name, colourHex: vinyls.colourHex, kind: vinyls.kind })
+      .from(vinyls)
+      .where(isInThose(vinyls.id))
+      .prepare(),
+  ).all(those(ids));
 
 /** Those that the shop presses its own way on some fabric, by name. */
 export const listVinylsWithOwnPress = (db: Database): readonly StoredVinyl[] =>
@@ -265,35 +276,4 @@ export function readShelfStamp(db: Database): readonly unknown[] {
       ).get() ?? {},
     ),
   );
-}
-
-/** Those on the list whose name holds the words. */
-export function findVinylsLike(
-  db: Database,
-  words: string,
-  limit: number,
-): readonly { readonly id: number; readonly name: string; readonly colourName: string }[] {
-  const wanted = toLikePattern(words);
-  return db
-    .select({ id: vinyls.id, name: vinyls.name, colourName: vinyls.colourName })
-    .from(vinyls)
-    .where(and(or(like(vinyls.name, wanted), like(vinyls.colourName, wanted)), isNull(vinyls.archivedAtMs)))
-    .orderBy(asc(vinyls.name), asc(vinyls.id))
-    .limit(limit)
-    .all();
-}
-
-/** Those on the list whose name holds the words. */
-export function findBlanksLike(
-  db: Database,
-  words: string,
-  limit: number,
-): readonly { readonly id: number; readonly name: string }[] {
-  const wanted = toLikePattern(words);
-  return db
-    .select({ id: blanks.id, name: blanks.name })
-    .from(blanks)
-    .where(and(like(blanks.name, wanted), isNull(blanks.archivedAtMs)))
-    .limit(limit)
-    .all();
 }

@@ -55,17 +55,33 @@ const toBenchPart = (part: WaitingPart, order: WaitingOrder['order'], { runs, sa
   estimates: part.estimates,
 });
 
-export function toPartView(
+/** Parts of one order as the bench shows them. */
+export function partsOf(
+  order: WaitingOrder['order'],
+  saved: SavedOfParts,
+  made: ReturnType<typeof readMadeLines>,
+): (part: WaitingPart) => BenchPartView {
+  const more = { runs: keyRuns(order), saved };
+  // What the same layer of all pieces of a line has in common is put together once.
+  const known = new Map<string, ReturnType<typeof describeLayer>>();
+  return (part) => {
+    const key = `${part.lineId} ${part.layerIndex} ${part.vinylId}`;
+    const common = known.get(key) ?? describeLayer(part, order, made);
+    known.set(key, common);
+    return { ...common, ...toBenchPart(part, order, more) };
+  };
+}
+
+function describeLayer(
   part: WaitingPart,
-  { order, ...more }: Pick<WaitingOrder, 'order'> & RunsAndSheets,
+  order: WaitingOrder['order'],
   { lines, materials }: ReturnType<typeof readMadeLines>,
-): BenchPartView {
+): Omit<BenchPartView, keyof BenchPart> {
   const line = order.lines.find((candidate) => candidate.id === part.lineId)!;
   const { item, made, layers, blank } = lines.get(line.id)!;
   const layer = layers[part.layerIndex];
   const vinyl = materials.vinyls.get(part.vinylId);
   return {
-    ...toBenchPart(part, order, more),
     texts: line.texts.map(({ text }) => text),
     layerText: made.placements[layer?.placement ?? -1]?.text ?? null,
     layerLabel: made.placements[layer?.placement ?? -1]?.lettering?.label ?? null,

@@ -9,14 +9,21 @@ import { getShop, type ShopContext } from '../context';
 import { notFound } from '../errors';
 import { readMadeLines, type MadeLine, type Materials } from '../items/materials';
 import { readOrdersInHand, readStanding } from '../orders/read-orders';
+import { rememberUntilChange } from '../remember';
 import { loadRunning } from '../shop/load-frame';
 import { listPaces } from '../shop/people';
-import { keyRuns, narrowToPieces, readPartsAtBench, toLineView, toPartView } from './bench-views';
+import { narrowToPieces, partsOf, readPartsAtBench, toLineView } from './bench-views';
 
 /** Batches shown at once; what comes after them waits longer. */
 const BATCHES_SHOWN = 20;
 
-export function loadStation(shop: ShopContext, station: Station): BenchView {
+export const loadStation = (shop: ShopContext, station: Station): BenchView => ({
+  ...rememberUntilChange(shop, `bench at ${station}`, () => readStationNow(shop, station)),
+  readAtMs: shop.now(),
+  today: dayOf(shop.now(), getShop(shop).timeZone),
+});
+
+function readStationNow(shop: ShopContext, station: Station): Omit<BenchView, 'readAtMs' | 'today'> {
   const orders = readOrdersInHand(shop);
   const { parts, saved } = readPartsAtBench(shop);
   const running = loadRunning(shop);
@@ -32,12 +39,9 @@ export function loadStation(shop: ShopContext, station: Station): BenchView {
   const first = shown.find((batch) => batch.parts.some((part) => inHand.has(part.partId))) ?? shown[0];
   const firstLine = first?.parts[0]?.lineId ?? parts.find((part) => inHand.has(part.partId))?.lineId;
   return {
-    parts: narrowed.flatMap(({ order, parts: own }) => {
-      const runs = keyRuns(order);
-      return own
-        .filter((part) => part.state !== 'checked')
-        .map((part) => toPartView(part, { order, runs, saved }, made));
-    }),
+    parts: narrowed.flatMap(({ order, parts: own }) =>
+      own.filter((part) => part.state !== 'checked').map(partsOf(order, saved, made)),
+    ),
     later: batches.length - shown.length,
     waiting: Object.fromEntries(STATIONS.map((name) => [name, countWaiting(name, parts)])) as BenchView['waiting'],
     lines: [...made.lines].flatMap(([lineId, line]) =>
@@ -46,8 +50,6 @@ export function loadStation(shop: ShopContext, station: Station): BenchView {
     running,
     vinyls: [...made.materials.vinyls.values()],
     paces: listPaces(shop, station),
-    readAtMs: shop.now(),
-    today: dayOf(shop.now(), getShop(shop).timeZone),
   };
 }
 

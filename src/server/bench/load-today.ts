@@ -27,7 +27,7 @@ import { rememberUntilChange } from '../remember';
 import { labelSessions, loadRunning } from '../shop/load-frame';
 import { toRows } from '../orders/load-orders';
 import { loadDue } from '../trials/later-looks';
-import { keyRuns, narrowToPieces, readPartsAtBench, toPartView } from './bench-views';
+import { keyRuns, narrowToPieces, readPartsAtBench, partsOf } from './bench-views';
 
 /** Orders shown of those in work, and of those that wait to be collected: the first due; all stand under Orders. */
 const ORDERS_SHOWN = 12;
@@ -77,10 +77,7 @@ function findNext(shop: ShopContext) {
   const narrowed = narrowToPieces(readOrdersInHand(shop), pieceIds);
   const made = readMadeLines(shop, narrowed);
   const views = new Map(
-    narrowed.flatMap(({ order, parts }) => {
-      const runs = keyRuns(order);
-      return parts.map((part) => [part.id, toPartView(part, { order, runs, saved }, made)] as const);
-    }),
+    narrowed.flatMap(({ order, parts }) => parts.map(partsOf(order, saved, made)).map((part) => [part.partId, part])),
   );
   const word = (batch: Batch<BenchPart> | null): Batch<BenchPartView> | null =>
     batch && { ...batch, parts: batch.parts.map((part) => views.get(part.partId)!) };
@@ -118,21 +115,27 @@ function layOutDay(shop: ShopContext): Pick<TodayView, 'timeline' | 'timelineDay
 }
 
 function listDone(shop: ShopContext, today: string): readonly TimelineBlock[] {
-  const { timeZone } = getShop(shop);
   const nowMs = shop.now();
-  const logged = loadSessionsSince(shop.db, nowMs - LOGGED_BACK_MS).filter(
-    (work) => dayOf(work.startedAtMs, timeZone) === today && work.outcome !== 'discarded',
-  );
-  const labels = labelSessions(shop, logged);
-  return logged.map((work) => ({
+  const fromMs = Math.floor((nowMs - LOGGED_BACK_MS) / HOUR_MS) * HOUR_MS;
+  const logged = rememberUntilChange(shop, `logged on ${today} since ${fromMs}`, () => listLogged(shop, today, fromMs));
+  return logged.map(({ label, ...work }) => ({
     track: getTrack(work.station),
     station: work.station,
-    label: labels.get(work.id) ?? work.station,
+    label,
     startMs: work.startedAtMs,
     endMs: work.stoppedAtMs ?? nowMs,
     planned: false,
     key: `work-${work.id}`,
   }));
+}
+
+function listLogged(shop: ShopContext, today: string, fromMs: number) {
+  const { timeZone } = getShop(shop);
+  const logged = loadSessionsSince(shop.db, fromMs).filter(
+    (work) => dayOf(work.startedAtMs, timeZone) === today && work.outcome !== 'discarded',
+  );
+  const labels = labelSessions(shop, logged);
+  return logged.map((work) => ({ ...work, label: labels.get(work.id) ?? work.station }));
 }
 
 const toNext = (batch: Batch<BenchPartView> | null): NextBatch | null =>

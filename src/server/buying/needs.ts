@@ -15,6 +15,7 @@ import { computeWeeklyUses } from '../stock/weekly-use';
 import { listNeedsByDue } from '../stock/order-needs';
 import { nameThings } from '../stock/things';
 import { loadPurchases } from '../../data/purchase-store';
+import { rememberUntilChange } from '../remember';
 
 export type OpenNeed = Need & { readonly because: string; readonly unit: 'mm²' | 'count' };
 type Extra = { readonly key: string; readonly amount: number };
@@ -32,7 +33,7 @@ export function loadOpenNeeds(
   const { timeZone, locale } = getShop(shop);
   const nameOf = nameThings(shop);
   const today = dayOf(shop.now(), timeZone);
-  const coming = sumShelf(shop);
+  const coming = new Map(sumShelf(shop));
   for (const [key, amount] of loadUnderWay(shop)) coming.set(key, (coming.get(key) ?? 0) + amount);
   const { short: missing, left } = allocate(wish.withOrders ? listNeedsByDue(shop) : [], coming);
   const needs: OpenNeed[] = missing.map(({ need, short }, index) => ({
@@ -78,13 +79,14 @@ export function loadOpenNeeds(
 }
 
 /** What lies on the shelf, by thing. */
-export function sumShelf(shop: ShopContext): Map<string, number> {
-  const { figures } = getShop(shop);
-  const amounts = new Map<string, number>();
-  for (const lot of loadLotsOnShelf(shop.db))
-    amounts.set(lot.key, (amounts.get(lot.key) ?? 0) + measureLot(lot, figures));
-  return amounts;
-}
+export const sumShelf = (shop: ShopContext): ReadonlyMap<string, number> =>
+  rememberUntilChange(shop, 'what lies on the shelf', () => {
+    const { figures } = getShop(shop);
+    const amounts = new Map<string, number>();
+    for (const lot of loadLotsOnShelf(shop.db))
+      amounts.set(lot.key, (amounts.get(lot.key) ?? 0) + measureLot(lot, figures));
+    return amounts;
+  });
 
 /** What was ordered and has not come yet, by thing. */
 export function loadUnderWay(shop: ShopContext): ReadonlyMap<string, number> {

@@ -8,8 +8,11 @@ import type { OfferView, SupplierView } from '../../views/offers';
 import type { ThingView } from '../../views/stock';
 import { getShop, type ShopContext } from '../context';
 import { listThings } from '../stock/things';
+import { rememberUntilChange } from '../remember';
 import { loadOpenNeeds } from './needs';
 import { toOffer } from './offer-of';
+
+const HOUR_MS = 3_600_000;
 
 /** What all offers are seen against. */
 export type Ground = {
@@ -25,9 +28,19 @@ export const loadGround = (shop: ShopContext, suppliers: readonly StoredSupplier
   suppliers,
   supplierOf: new Map(suppliers.map((supplier) => [supplier.id, supplier])),
   thingOf: new Map(listThings(shop).map((thing) => [thing.key, thing])),
-  needed: new Set(loadOpenNeeds(shop).flatMap((need) => need.accepts)),
+  needed: readNeeded(shop),
   figures: getShop(shop).figures,
 });
+
+/** How fast things are used is looked at once an hour. */
+function readNeeded(shop: ShopContext): ReadonlySet<string> {
+  const hour = Math.floor(shop.now() / HOUR_MS);
+  return rememberUntilChange(
+    shop,
+    `things needed in hour ${hour}`,
+    () => new Set(loadOpenNeeds(shop).flatMap((need) => need.accepts)),
+  );
+}
 
 /**
  * Null where its supplier is not on the list any more. Of a bundle, the colours of use are those that are needed; of a

@@ -11,7 +11,7 @@ import type { ReadOrder } from './read-orders';
 export function listRestingParts(
   shop: ShopContext,
   { order, parts }: ReadOrder,
-  vinyls: readonly Vinyl[],
+  vinyls: readonly Pick<Vinyl, 'id' | 'kind'>[],
 ): readonly RestingPart[] {
   const kinds = new Map(vinyls.map(({ id, kind }) => [id, kind]));
   const decals = findDecalLines(shop, order.lines);

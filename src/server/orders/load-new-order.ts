@@ -24,7 +24,7 @@ export function loadNewOrder(shop: ShopContext, from: From): NewOrderView {
   return {
     today: dayOf(shop.now(), timeZone),
     start: findStart(shop, items, from),
-    customers: loadRecentCustomers(shop.db, RECENT_ORDERS),
+    customers: rememberUntilChange(shop, 'recent customers', () => loadRecentCustomers(shop.db, RECENT_ORDERS)),
     items,
   };
 }

@@ -2,7 +2,7 @@
 
 import { findSlowest, getOwed, isOver } from '../../core/orders/index';
 import { groupBy, type Figure } from '../../core/units/index';
-import { findVinyls, type StoredVinyl } from '../../data/shelf-store';
+import { nameVinyls, type NamedVinyl } from '../../data/shelf-store';
 import type { CombColumn, OrderRow } from '../../views/orders';
 import type { ShopContext } from '../context';
 import type { WaitingOrder, WaitingPart } from './read-orders';
@@ -68,7 +68,7 @@ export function toRows(
 ): readonly OrderRow[] {
   const vinyls = findVinylsOf(shop, entries);
   const colours = new Map(vinyls.map((vinyl) => [vinyl.id, vinyl.colourHex]));
-  const names = new Map(vinyls.map((vinyl) => [vinyl.id, vinyl.name]));
+  const names = mapNames(vinyls);
   return entries.map((entry) => ({
     id: entry.order.id,
     title: entry.order.title,
@@ -84,5 +84,13 @@ export function toRows(
   }));
 }
 
-export const findVinylsOf = (shop: ShopContext, entries: readonly WaitingOrder[]): readonly StoredVinyl[] =>
-  findVinyls(shop.db, [...new Set(entries.flatMap(({ parts }) => parts.map((part) => part.vinylId)))]);
+/** In words, what each of these orders waits for. */
+export function describeWaiting(shop: ShopContext, entries: readonly WaitingOrder[]): (entry: WaitingOrder) => string {
+  const names = mapNames(findVinylsOf(shop, entries));
+  return (entry) => describeWaitingFor(entry, names);
+}
+
+const mapNames = (vinyls: readonly NamedVinyl[]) => new Map(vinyls.map(({ id, name }) => [id, name]));
+
+export const findVinylsOf = (shop: ShopContext, entries: readonly WaitingOrder[]): readonly NamedVinyl[] =>
+  nameVinyls(shop.db, [...new Set(entries.flatMap(({ parts }) => parts.map((part) => part.vinylId)))]);

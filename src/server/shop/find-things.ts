@@ -4,7 +4,7 @@ import { formatDay } from '../../core/units/index';
 import { findArtworksLike } from '../../data/artwork-store';
 import { findItemsLike } from '../../data/item-store';
 import { findOrdersLike } from '../../data/order-search';
-import { findBlanksLike, findVinylsLike } from '../../data/shelf-store';
+import { findBlanksLike, findVinylsLike } from '../../data/shelf-search';
 import type { FoundThing } from '../../views/frame';
 import { getSettings, type ShopContext } from '../context';
 

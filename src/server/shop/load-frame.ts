@@ -1,11 +1,10 @@
 // What stands around every screen: the shop, the clock, the running timers.
 
 import type { MeasureSystem } from '../../core/units/index';
-import { formatInstant, groupBy } from '../../core/units/index';
-import { findItems } from '../../data/item-store';
-import { findOrderIdsOfParts, loadOrders } from '../../data/order-store';
+import { formatInstant } from '../../core/units/index';
 import { readHandCuts, type StoredHandCut } from '../../data/hand-cut-store';
 import { loadSheetCuts } from '../../data/sheet-cut-store';
+import { namePartsOf } from '../../data/part-names';
 import { listEverybody, listPeople } from '../../data/people-store';
 import { loadRunningSessions, type StoredSession } from '../../data/work-store';
 import type { FrameView, RunningSession, ShopView } from '../../views/frame';
@@ -57,41 +56,16 @@ function readLoad({ db }: ShopContext, sessionId: number): RunningSession['load'
 
 /** A short name for each stretch of work: "weed, Crew jackets ×12". */
 export function labelSessions(shop: ShopContext, entries: readonly StoredSession[]): ReadonlyMap<number, string> {
-  const orders = loadOrders(
+  const names = namePartsOf(
     shop.db,
-    findOrderIdsOfParts(
-      shop.db,
-      entries.flatMap((entry) => entry.parts.map((part) => part.partId)),
-    ),
-  );
-  const titles = new Map(
-    orders.flatMap((order) =>
-      order.parts.map(
-        (part) =>
-          [
-            part.id,
-            { title: order.title, itemId: order.lines.find((line) => line.id === part.lineId)?.itemId ?? 0 },
-          ] as const,
-      ),
-    ),
-  );
-  const names = new Map(
-    findItems(shop.db, [...new Set([...titles.values()].map((entry) => entry.itemId))]).map((item) => [
-      item.id,
-      item.name,
-    ]),
+    entries.flatMap((entry) => entry.parts.map((part) => part.partId)),
   );
   return new Map(
     entries.map((entry) => {
-      const byItem = [
-        ...groupBy(
-          entry.parts.flatMap((part) => titles.get(part.partId) ?? []),
-          (found) => found.itemId,
-        ),
-      ];
-      const [first] = byItem;
-      const label = first
-        ? `${names.get(first[0]) ?? first[1][0]!.title}${byItem.length > 1 ? ` and ${byItem.length - 1} more` : ''} ×${entry.parts.length}`
+      const known = entry.parts.flatMap((part) => names.get(part.partId) ?? []);
+      const others = new Set(known.map(({ itemId }) => itemId)).size - 1;
+      const label = known[0]
+        ? `${known[0].itemName}${others > 0 ? ` and ${others} more` : ''} ×${entry.parts.length}`
         : plural(entry.parts.length, 'part');
       return [entry.id, `${STATION_NAMES[entry.station].toLowerCase()}, ${label}`];
     }),

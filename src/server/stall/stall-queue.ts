@@ -5,8 +5,9 @@ import { dayOf } from '../../core/units/index';
 import type { StallQueue, StallView } from '../../views/stall';
 import { getShop, type ShopContext } from '../context';
 import { listOrderable } from '../orders/load-new-order';
-import { toRows } from '../orders/load-orders';
+import { describeWaiting } from '../orders/load-orders';
 import { readOpenOrders, type WaitingOrder } from '../orders/read-orders';
+import { rememberUntilChange } from '../remember';
 
 export const loadStall = (shop: ShopContext): StallView => ({
   items: listOrderable(shop).filter(({ problem }) => problem === null),
@@ -14,16 +15,20 @@ export const loadStall = (shop: ShopContext): StallView => ({
 });
 
 export function loadStallQueue(shop: ShopContext): StallQueue {
-  const waiting = readStallOrders(shop);
-  return {
-    orders: toRows(shop, waiting, new Map()).map(({ id, title, stage, waitingFor }) => ({
-      id,
-      title,
-      stage,
-      waitingFor,
-    })),
-    waitSeconds: listAhead(waiting).reduce((sum, { seconds }) => sum + seconds, 0),
-  };
+  const today = dayOf(shop.now(), getShop(shop).timeZone);
+  return rememberUntilChange(shop, `stall on ${today}`, () => {
+    const waiting = readStallOrders(shop);
+    const describe = describeWaiting(shop, waiting);
+    return {
+      orders: waiting.map((entry) => ({
+        id: entry.order.id,
+        title: entry.order.title,
+        stage: entry.stage,
+        waitingFor: describe(entry),
+      })),
+      waitSeconds: listAhead(waiting).reduce((sum, { seconds }) => sum + seconds, 0),
+    };
+  });
 }
 
 function readStallOrders(shop: ShopContext): readonly WaitingOrder[] {

@@ -5,7 +5,6 @@ import type { InferType } from 'yup';
 import type { supplyInput, wearInput } from '../../core/input';
 import { inTransaction } from '../../data/database';
 import { computeWear, getSupplyFacts, keyOf } from '../../core/stock';
-import { groupBy } from '../../core/units';
 import { loadLotsOnShelf } from '../../data/stock-store';
 import {
   addWear,
@@ -82,14 +81,13 @@ export function bookWear(
 /** Those nearest to their end first. */
 export function loadSuppliesView(shop: ShopContext): SuppliesView {
   const lines = loadWearInUse(shop.db);
-  const lots = groupBy(loadLotsOnShelf(shop.db), (lot) => lot.key);
   const views = loadSupplies(shop.db).map(({ archived: _, ...supply }) => {
     const thing = toSupplyThing(supply);
     return {
       ...supply,
       thing,
       wear: computeWear(supply, lines.get(supply.id) ?? []),
-      onShelf: (lots.get(thing.key) ?? []).reduce((sum, lot) => sum + lot.left, 0),
+      onShelf: loadLotsOnShelf(shop.db, thing.key).reduce((sum, lot) => sum + lot.left, 0),
     };
   });
   return { supplies: views.sort((a, b) => (b.wear?.share ?? -1) - (a.wear?.share ?? -1)) };
