@@ -5,6 +5,7 @@ import {
   MEASUREMENT_EDITION,
   type ArtworkMeasurement,
   type ArtworkPicture,
+  type KeptChecks,
   type LeftOut,
   type Licence,
   type PrepStep,
@@ -23,6 +24,8 @@ export type MeasuredFields = {
   readonly gradients: number;
   readonly sizeStated: boolean;
 };
+/** Measured, and said what there is to say of it. */
+export type CheckedFile = MeasuredFields & { readonly checks: KeptChecks };
 type ChangeableFields = MeasuredFields & {
   readonly name: string;
   readonly layerNames: readonly string[];
@@ -30,13 +33,15 @@ type ChangeableFields = MeasuredFields & {
   readonly steps: readonly PrepStep[];
   readonly licence: Licence;
 };
-export type ArtworkFields = ChangeableFields & {
-  readonly fileName: string;
-  readonly original: Buffer;
-  readonly createdAtMs: number;
-  /** A customer's own text as it was set: on no list. Left out for a drawing. */
-  readonly lettered?: boolean;
-};
+type WithChecks = { readonly checks?: KeptChecks | null };
+export type ArtworkFields = ChangeableFields &
+  WithChecks & {
+    readonly fileName: string;
+    readonly original: Buffer;
+    readonly createdAtMs: number;
+    /** A customer's own text as it was set: on no list. Left out for a drawing. */
+    readonly lettered?: boolean;
+  };
 export type StoredArtwork = ChangeableFields & {
   readonly id: number;
   readonly fileName: string;
@@ -47,7 +52,7 @@ export type StoredArtwork = ChangeableFields & {
   readonly version: number;
 };
 
-function toArtwork({ archivedAtMs, ...fields }: typeof artworks.$inferSelect): StoredArtwork {
+function toArtwork({ archivedAtMs, checks: _checks, ...fields }: typeof artworks.$inferSelect): StoredArtwork {
   return { ...fields, archived: archivedAtMs !== null };
 }
 
@@ -85,6 +90,10 @@ export const findMadeFrom = (db: Database, ids: readonly number[]): readonly Mad
   ).all(those(ids));
 
 export const findArtwork = (db: Database, id: number): StoredArtwork | null => findArtworks(db, [id])[0] ?? null;
+
+/** What was said of it when it was measured; null where that was not asked for. */
+export const findChecks = (db: Database, id: number): KeptChecks | null =>
+  db.select({ checks: artworks.checks }).from(artworks).where(eq(artworks.id, id)).get()?.checks ?? null;
 
 export const findPicture = (
   db: Database,
@@ -166,7 +175,12 @@ export function insertArtwork(db: Database, { original, ...fields }: ArtworkFiel
 }
 
 /** False when it was changed since `version` was read. */
-export function updateArtwork(db: Database, id: number, fields: ChangeableFields, version: number): boolean {
+export function updateArtwork(
+  db: Database,
+  id: number,
+  fields: ChangeableFields & WithChecks,
+  version: number,
+): boolean {
   return (
     db
       .update(artworks)
@@ -193,9 +207,12 @@ const isOutdated = sql`coalesce(json_extract(${artworks.measurement}, '$.value.e
 export function replaceMeasured(
   db: Database,
   id: number,
-  { measurement, picture, leftOut, gradients, sizeStated }: MeasuredFields,
+  { measurement, picture, leftOut, gradients, sizeStated, checks }: CheckedFile,
 ): void {
-  db.update(artworks).set({ measurement, picture, leftOut, gradients, sizeStated }).where(eq(artworks.id, id)).run();
+  db.update(artworks)
+    .set({ measurement, picture, leftOut, gradients, sizeStated, checks })
+    .where(eq(artworks.id, id))
+    .run();
 }
 
 /** Those on the list whose name holds the words. */

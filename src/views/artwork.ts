@@ -1,14 +1,6 @@
 // Artworks: a drawing as it was measured and prepared. Types only.
 
-import type {
-  ArtworkMeasurement,
-  ArtworkPicture,
-  DotGroup,
-  Finding,
-  LeftOut,
-  Licence,
-  PrepStep,
-} from '../core/artwork';
+import type { ArtworkChecks, ArtworkMeasurement, ArtworkPicture, LeftOut, Licence, PrepStep } from '../core/artwork';
 import type { ListPage, ListQuery } from './list';
 
 export type ArtworkView = {
@@ -41,6 +33,11 @@ export type ArtworkView = {
   readonly version: number;
 };
 
+export type CheckedArtworkView = ArtworkView & {
+  /** What is said of it in its vinyls as they are now; null where that is not known without measuring it. */
+  readonly checks: ArtworkChecks | null;
+};
+
 type ArtworkCard = {
   readonly id: number;
   readonly name: string;
@@ -59,11 +56,8 @@ export type ArtworkListView = {
   readonly at: ListPage;
 };
 
+/** What measuring a file gives. */
 export type MeasuredFile = Pick<ArtworkView, 'measurement' | 'picture' | 'leftOut' | 'gradients' | 'sizeStated'>;
 
 /** What the page itself calculates of a drawing with its steps and materials, besides its measurement. */
-export type PreparedFile = MeasuredFile & {
-  readonly findings: readonly Finding[];
-  /** Groups of like round holes by layer key; diameters in mm. */
-  readonly dots: Readonly<Record<string, readonly Pick<DotGroup, 'diameterMm' | 'count'>[]>>;
-};
+export type PreparedFile = MeasuredFile & ArtworkChecks;

@@ -3,10 +3,9 @@
 import { expose, transfer } from 'comlink';
 import { strToU8, zipSync } from 'fflate';
 import {
+  checkPrepared,
   countSegments,
   drawRough,
-  findDots,
-  inspectArtwork,
   makeCutLayer,
   prepareRead,
   measureOwnWidth,
@@ -93,14 +92,7 @@ const artworkWorker = {
     if (!artwork.ok) return artwork;
     const prepared = prepareRead(artwork.value, steps);
     if (!prepared.ok) return prepared;
-    const { resolved, facts } = prepared.value;
-    const dots = Object.fromEntries(
-      resolved.layers.map((layer) => [
-        layer.key,
-        findDots(layer.pieces).map(({ diameterMm, count }) => ({ diameterMm, count })),
-      ]),
-    );
-    return succeed({ ...facts, findings: inspectArtwork(resolved, facts.measurement, materials), dots });
+    return succeed({ ...prepared.value.facts, ...checkPrepared(prepared.value, materials) });
   },
 
   write(text: string, steps: readonly PrepStep[], wish: FileWish): Result<WrittenFile, ReadProblem | MeasureProblem> {

@@ -2,7 +2,15 @@
 
 import { sql } from 'drizzle-orm';
 import { blob, index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
-import type { ArtworkMeasurement, ArtworkPicture, LeftOut, LetteringFit, Licence, PrepStep } from '../../core/artwork';
+import type {
+  ArtworkMeasurement,
+  ArtworkPicture,
+  KeptChecks,
+  LeftOut,
+  LetteringFit,
+  Licence,
+  PrepStep,
+} from '../../core/artwork';
 import { archivedAtMs, id, version } from '../columns';
 import { storedJson, type Upgrade } from '../stored-json';
 
@@ -28,6 +36,8 @@ export const artworks = sqliteTable(
     picture: storedJson<ArtworkPicture>('picture').notNull(),
     leftOut: storedJson<readonly LeftOut[]>('left_out').notNull(),
     gradients: integer('gradients').notNull(),
+    /** What was said of it when it was measured; null where that was not asked for. */
+    checks: storedJson<KeptChecks>('checks'),
     sizeStated: integer('size_stated', { mode: 'boolean' }).notNull(),
     originalBytes: integer('original_bytes').notNull(),
     /** A customer's own text as it was set: found by what it says, and not on the list of drawings. */

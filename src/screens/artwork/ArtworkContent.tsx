@@ -3,7 +3,7 @@
 import Button from '@mui/material/Button';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
-import type { ArtworkView, PreparedFile } from '../../views/artwork';
+import type { CheckedArtworkView, PreparedFile } from '../../views/artwork';
 import type { VinylView } from '../../views/shelf';
 import { describeVerdict } from '../../wording/findings';
 import { decodeText } from '../../core/artwork';
@@ -27,7 +27,7 @@ export default function ArtworkContent({
   vinyls,
   more,
 }: {
-  artwork: ArtworkView;
+  artwork: CheckedArtworkView;
   vinyls: readonly VinylView[];
   /** Whether the shelf has others. */
   more: boolean;
@@ -39,7 +39,7 @@ export default function ArtworkContent({
   );
 }
 
-type Props = { readonly artwork: ArtworkView; readonly vinyls: readonly VinylView[] };
+type Props = { readonly artwork: CheckedArtworkView; readonly vinyls: readonly VinylView[] };
 
 function Artwork({ artwork, vinyls }: Props) {
   const path = `/api/artwork/${artwork.id}`;
@@ -94,7 +94,7 @@ function ArtworkVerdict({ edit: { saved, file, checked, nameOf }, archived }: Ve
 }
 
 /** The saved artwork on its desk: measured anew as it is changed, and saved. */
-function useArtworkEdit(artwork: ArtworkView, vinyls: readonly VinylView[]) {
+function useArtworkEdit(artwork: CheckedArtworkView, vinyls: readonly VinylView[]) {
   const settings = useSettings();
   const [saved, setSaved] = useState(artwork);
   const [failure, setFailure] = useState<string | null>(null);
@@ -113,8 +113,8 @@ function useArtworkEdit(artwork: ArtworkView, vinyls: readonly VinylView[]) {
     [state.vinylIds, vinyls, settings.shop.figures],
   );
   const { prepared, problem, asking } = usePrepared(original.data ?? null, steps, materials);
-  // Until the worker has answered, what was saved is shown: its figures stand, its checks are still to come.
-  const file: PreparedFile = prepared ?? { ...saved, findings: [], dots: {} };
+  // Until the worker has answered, what was saved is shown: its figures stand, and its checks where they are known.
+  const file: PreparedFile = prepared ?? { ...saved, ...(saved.checks ?? { findings: [], dots: {} }) };
   const before = useMemo(() => JSON.stringify(toSaved(openDesk(saved))), [saved]);
   const changed = JSON.stringify(toSaved(state)) !== before;
   const draft = useDraft({
@@ -127,7 +127,7 @@ function useArtworkEdit(artwork: ArtworkView, vinyls: readonly VinylView[]) {
   const save = async () => {
     setFailure(null);
     try {
-      const fresh = await callApi<ArtworkView>('PUT', path, {
+      const fresh = await callApi<CheckedArtworkView>('PUT', path, {
         ...toFacts(state, steps, file.measurement.layers),
         version: saved.version,
       });
@@ -143,7 +143,7 @@ function useArtworkEdit(artwork: ArtworkView, vinyls: readonly VinylView[]) {
     saved,
     file,
     /** The checks are of what is shown. */
-    checked: prepared !== null,
+    checked: prepared !== null || (saved.checks !== null && !changed),
     text: original.data ?? null,
     nameOf: makeNameOf(state.names),
     asking,

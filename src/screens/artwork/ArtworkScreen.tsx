@@ -1,7 +1,7 @@
 // One saved drawing: prepared anew at any size, checked against its vinyls, given out to the cutter, and on to an item.
 
 import type { FrameView } from '../../views/frame';
-import type { ArtworkView } from '../../views/artwork';
+import type { CheckedArtworkView } from '../../views/artwork';
 import type { VinylView } from '../../views/shelf';
 import { Frame } from '../shared/Frame';
 import { asPage } from '../shared/page-data';
@@ -16,13 +16,13 @@ export const ArtworkScreen = asPage(function ArtworkScreen({
   more,
 }: {
   frame: FrameView;
-  artwork: ArtworkView;
+  artwork: CheckedArtworkView;
   vinyls: readonly VinylView[];
   /** Whether the shelf has others. */
   more: boolean;
 }) {
   return (
-    <Frame frame={frame} current="artwork" newHref="/artwork/new" moves>
+    <Frame frame={frame} current="artwork" newHref="/artwork/new" moves={artwork.checks === null}>
       <ArtworkContent artwork={artwork} vinyls={vinyls} more={more} />
     </Frame>
   );

@@ -19,7 +19,7 @@ export const BenchScreen = asPage(function BenchScreen({
   station: Station;
 }) {
   return (
-    <Frame frame={frame} current="bench" moves={station === 'press'}>
+    <Frame frame={frame} current="bench">
       <BenchContent view={view} station={station} people={frame.people} />
     </Frame>
   );

@@ -2,15 +2,18 @@ import { beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import { eq } from 'drizzle-orm';
 import { copyDemoShop, seedDemoShop, type TestShop } from '../../../test/demo-shop';
 import { priceAllItems } from '../../../test/price-all';
-import { artworkChange, newArtworkInput } from '../../core/input/index';
-import type { PrepStep } from '../../core/artwork/index';
+import { artworkChange, newArtworkInput, vinylInput } from '../../core/input/index';
+import { checkPrepared, prepareFile, type PrepStep } from '../../core/artwork/index';
 import { findArtwork, findOriginal } from '../../data/artwork-store';
 import { artworks } from '../../data/schema';
 import { parseInput, ShopError } from '../errors';
 import { archiveArtwork, changeArtwork, saveArtwork, readFacts, refreshMeasurements } from './save-artwork';
 import { measureFile } from './measure-file';
 import { loadArtworkList } from './load-artwork-list';
-import { loadItemEditor } from '../items/load-items';
+import { loadArtworkView, loadItemEditor } from '../items/load-items';
+import { changeVinyl } from '../stock/save-shelf';
+import { findVinyl } from '../../data/shelf-store';
+import { listMaterials } from './layer-materials';
 
 let seeded: Buffer;
 let shop: TestShop;
@@ -221,4 +224,45 @@ it('figures of an earlier way of measuring are measured anew at start, at the wi
   expect(fresh.measurement.widthMm).toBeCloseTo(80, 2);
   expect(fresh.measurement.chirality.score).toBeGreaterThan(0);
   expect(fresh.version).toBe(1);
+});
+
+describe('what is said of a drawing', () => {
+  const ISLET =
+    '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 100 80"><rect fill="#ff0000" width="60" height="40"/><rect fill="#ff0000" x="70" width="0.4" height="40"/></svg>';
+  const islet = () =>
+    file({ bytes: Buffer.from(ISLET), steps: [{ kind: 'size', widthMm: 70.4, on: true }], layerVinylIds: [1] });
+  const saidOf = (id: number) => loadArtworkView(shop, id).checks;
+  const setFloor = (strokeMm: number | null) => {
+    const { version, ...vinyl } = findVinyl(shop.db, 1)!;
+    changeVinyl(shop, 1, parseInput(vinylInput, { ...vinyl, details: { ...vinyl.details, strokeMm } }), version);
+  };
+
+  it('is known without measuring it anew, and is what its page says', async () => {
+    const { id } = await saveArtwork(shop, islet());
+    const prepared = prepareFile(ISLET, islet().steps, null);
+    if (!prepared.ok) throw new Error('Expected: measured');
+    const [layer] = prepared.value.facts.measurement.layers;
+    const materials = { byLayer: { [layer!.key]: listMaterials(shop, [1])[0]! } };
+    expect(saidOf(id)).toEqual(checkPrepared(prepared.value, materials));
+    expect(saidOf(id)!.findings).toMatchObject([
+      { kind: 'thin-strokes', floorMm: materials.byLayer[layer!.key]!.floor.strokeMm },
+    ]);
+  });
+
+  it('is not known once its vinyl allows something else, until it is saved again', async () => {
+    const { id } = await saveArtwork(shop, islet());
+    setFloor(0.2);
+    expect(saidOf(id)).toBeNull();
+    const { id: again } = await saveArtwork(shop, islet());
+    expect(saidOf(again)!.findings).toEqual([]);
+    setFloor(null);
+    expect(saidOf(again)).toBeNull();
+    expect(saidOf(id)!.findings).toMatchObject([{ kind: 'thin-strokes' }]);
+  });
+
+  it('is known of every drawing of the demo shop', () => {
+    const listed = loadArtworkList(shop).artworks;
+    expect(listed.length).toBeGreaterThan(5);
+    for (const { id } of listed) expect(saidOf(id)).not.toBeNull();
+  });
 });

@@ -4,13 +4,13 @@ import {
   decodeText,
   FILE_LIMIT_BYTES,
   type CutPath,
+  type LayerMaterial,
   type MeasureProblem,
   type PrepStep,
   type ReadProblem,
 } from '../../core/artwork/index';
 import type { Result } from '../../core/units/index';
-import type { StoredArtwork } from '../../data/artwork-store';
-import type { MeasuredFile } from '../../views/artwork';
+import type { CheckedFile, StoredArtwork } from '../../data/artwork-store';
 import { ShopError } from '../errors';
 import { heavyWork } from '../heavy/heavy-work';
 import type { LinesTask, MeasureTask } from '../heavy/measure-thread';
@@ -22,16 +22,21 @@ const tooMuch = () => new ShopError('busy', { reason: 'drawing-too-slow' });
 export type MeasureWish = { readonly steps: readonly PrepStep[] } | { readonly widthMm: number | null };
 
 /**
- * The measurement of an SVG file after its steps. @throws ShopError 'unreadable' in words, or 'busy' when it takes too
+ * The measurement of an SVG file after its steps, and what is said of it in the materials of its layers, in their order.
+ * @throws ShopError 'unreadable' in words, or 'busy' when it takes too
  * long.
  */
-export async function measureFile(bytes: Uint8Array, wish: MeasureWish): Promise<MeasuredFile> {
+export async function measureFile(
+  bytes: Uint8Array,
+  wish: MeasureWish,
+  materials: readonly (LayerMaterial | null)[] = [],
+): Promise<CheckedFile> {
   if (bytes.length > FILE_LIMIT_BYTES)
     throw new ShopError('too-large', {
       reason: 'drawing-refused',
       problem: { kind: 'file-too-large', bytes: bytes.length, limitBytes: FILE_LIMIT_BYTES },
     });
-  return inThread<MeasuredFile>({ text: decodeText(bytes), steps: null, widthMm: 0, ...wish });
+  return inThread<CheckedFile>({ text: decodeText(bytes), steps: null, widthMm: 0, ...wish, materials });
 }
 
 /**

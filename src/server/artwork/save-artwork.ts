@@ -15,6 +15,7 @@ import {
   replaceMeasured,
   setArtworkArchived,
   updateArtwork,
+  type CheckedFile,
 } from '../../data/artwork-store';
 import { countLayersInUse } from '../../data/item-store';
 import { findVinyl } from '../../data/shelf-store';
@@ -22,6 +23,7 @@ import { getDisplayColourName } from '../../wording/colours';
 import type { MeasuredFile } from '../../views/artwork';
 import type { ShopContext } from '../context';
 import { log, notFound, ShopError, stale } from '../errors';
+import { listMaterials } from './layer-materials';
 import { measureFile } from './measure-file';
 
 export type NewArtwork = {
@@ -85,13 +87,18 @@ function assignVinyls(
 
 /** `key` of the request: sent again, it saves nothing twice. */
 export const saveArtwork = async (shop: ShopContext, file: NewArtwork, key: string | null = null): Promise<Saved> =>
-  saveMeasured(shop, file, await measureFile(file.bytes, { steps: file.steps }), key);
+  saveMeasured(
+    shop,
+    file,
+    await measureFile(file.bytes, { steps: file.steps }, listMaterials(shop, file.layerVinylIds)),
+    key,
+  );
 
 /** What the server measured of the file itself. */
 export function saveMeasured(
   shop: ShopContext,
   file: NewArtwork,
-  measured: MeasuredFile,
+  measured: CheckedFile,
   key: string | null = null,
 ): Saved {
   const fields = {
@@ -119,7 +126,11 @@ export async function changeArtwork(
   const known = findArtwork(shop.db, id);
   const original = findOriginal(shop.db, id);
   if (!known || !original) throw notFound('This artwork');
-  const measured = await measureFile(original.original, { steps: change.steps });
+  const measured = await measureFile(
+    original.original,
+    { steps: change.steps },
+    listMaterials(shop, change.layerVinylIds),
+  );
   const fields = {
     ...measured,
     name: change.name,
@@ -155,6 +166,7 @@ export async function refreshMeasurements(shop: ShopContext): Promise<void> {
         await measureFile(
           original.original,
           artwork.steps.length > 0 ? { steps: artwork.steps } : { widthMm: artwork.measurement.widthMm },
+          listMaterials(shop, artwork.layerVinylIds),
         ),
       );
     } catch (error) {

@@ -2,11 +2,14 @@
 
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { PLAIN_LETTERING } from '../../core/artwork/index';
-import type { MeasuredFile } from '../../views/artwork';
+import { PLAIN_LETTERING, type LayerMaterial } from '../../core/artwork/index';
+import { vinylInput } from '../../core/input/index';
+import { DEFAULT_SHOP_FIGURES, getLayerMaterial, getOrdinaryDetails } from '../../core/materials/index';
+import type { CheckedFile } from '../../data/artwork-store';
 import { measureFile } from '../artwork/measure-file';
 import type { NewArtwork } from '../artwork/save-artwork';
 import { programRoot } from '../context';
+import { parseInput } from '../errors';
 import type { TextWish } from '../heavy/letter-thread';
 import { keyOfWish, letterInThread, type LetterLot } from '../lettering/letter-texts';
 import type { DemoFile, DemoPlacement } from './demo-file';
@@ -21,7 +24,7 @@ export type Begun = {
 type DrawingBegun = {
   readonly drawing: DemoFile['artworks'][number];
   readonly given: Pick<NewArtwork, 'bytes' | 'fileName' | 'steps'>;
-  readonly measured: Promise<MeasuredFile>;
+  readonly measured: Promise<CheckedFile>;
 };
 /** Reads the files, and has threads begin with what takes long: the shop’s file is made meanwhile. */
 export function beginDemo(): Begun {
@@ -30,18 +33,44 @@ export function beginDemo(): Begun {
   const samples = file.items
     .flatMap((item) => [item, ...(item.more ?? []), ...(item.options ?? [])])
     .flatMap(({ lettering }) => (lettering ? [wishSample(lettering)] : []));
+  const materialOf = makeMaterials(file);
   return {
     folder,
     file,
-    drawings: file.artworks.map((one) => beginDrawing(folder, one)),
+    drawings: file.artworks.map((one) => beginDrawing(folder, one, materialOf)),
     letterLot: letterAhead(samples),
   };
 }
 
-function beginDrawing(folder: string, drawing: DemoFile['artworks'][number]): DrawingBegun {
+/** By name of a vinyl: what it allows in this shop. */
+function makeMaterials({ vinyls, figures }: DemoFile): (vinyl: string | null) => LayerMaterial | null {
+  const inputs = new Map(
+    vinyls.map((vinyl) => {
+      const input = parseInput(vinylInput, vinyl);
+      return [input.name, input];
+    }),
+  );
+  return (name) => {
+    const input = inputs.get(name ?? '');
+    if (!input) return null;
+    const { kind, details, ...vinyl } = input;
+    const whole = { ...vinyl, kind, details: { ...getOrdinaryDetails(kind), ...details } };
+    return getLayerMaterial(whole, { ...DEFAULT_SHOP_FIGURES, ...figures });
+  };
+}
+
+function beginDrawing(
+  folder: string,
+  drawing: DemoFile['artworks'][number],
+  materialOf: (vinyl: string | null) => LayerMaterial | null,
+): DrawingBegun {
   const bytes = readFileSync(join(folder, 'drawings', drawing.file));
   const steps = [{ kind: 'size', widthMm: drawing.widthMm, on: true }] as const;
-  return { drawing, given: { bytes, fileName: drawing.file, steps }, measured: measureFile(bytes, { steps }) };
+  return {
+    drawing,
+    given: { bytes, fileName: drawing.file, steps },
+    measured: measureFile(bytes, { steps }, drawing.vinyls.map(materialOf)),
+  };
 }
 
 /** Gives what it began with at once. */

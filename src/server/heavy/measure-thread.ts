@@ -1,28 +1,43 @@
 // In a thread: a file and its steps in, its measurement and picture out, or the lines that are cut of it.
 
 import {
+  checkPrepared,
   listCutLines,
   prepareFile,
   type CutPath,
+  type KeptChecks,
+  type LayerMaterial,
   type MeasureProblem,
+  type Prepared,
   type PrepStep,
   type ReadProblem,
 } from '../../core/artwork';
 import { succeed, type Result } from '../../core/units';
-import type { MeasuredFile } from '../../views/artwork';
+import type { CheckedFile } from '../../data/artwork-store';
 import { heavyJob } from './heavy-job';
 
 export type MeasureTask = {
   readonly text: string;
   readonly steps: readonly PrepStep[] | null;
   readonly widthMm: number | null;
+  /** What the vinyls allow, by the order of the layers; null or left out where none is chosen. */
+  readonly materials?: readonly (LayerMaterial | null)[];
 };
 export type LinesTask = MeasureTask & { readonly wants: 'lines' };
 type Answer<Value> = Result<Value, ReadProblem | MeasureProblem>;
 
-export default heavyJob((task: MeasureTask | LinesTask): Answer<MeasuredFile> | Answer<readonly CutPath[]> => {
+export default heavyJob((task: MeasureTask | LinesTask): Answer<CheckedFile> | Answer<readonly CutPath[]> => {
   const prepared = prepareFile(task.text, task.steps, task.widthMm);
   if (!prepared.ok) return prepared;
   const { facts, resolved } = prepared.value;
-  return 'wants' in task ? succeed(listCutLines(resolved)) : succeed(facts);
+  return 'wants' in task
+    ? succeed(listCutLines(resolved))
+    : succeed({ ...facts, checks: check(prepared.value, task.materials ?? []) });
 });
+
+function check(prepared: Prepared, materials: readonly (LayerMaterial | null)[]): KeptChecks {
+  const { layers } = prepared.facts.measurement;
+  const of = layers.map((_, index) => materials[index] ?? null);
+  const byLayer = Object.fromEntries(layers.flatMap(({ key }, index) => (of[index] ? [[key, of[index]]] : [])));
+  return { ...checkPrepared(prepared, { byLayer }), of };
+}

@@ -1,9 +1,9 @@
 // What an item's own page and its comparison calculate with: the item and what it is made of, never the whole shelf.
 
 import { chooseVinyls, listArtworkIds, listVinylIds } from '../../core/costing/index';
-import { getWornLayers } from '../../core/artwork/index';
+import { getWornLayers, type ArtworkChecks } from '../../core/artwork/index';
 import { keyOf, type Prices } from '../../core/stock/index';
-import { findArtwork, findArtworks, nameArtworks, type StoredArtwork } from '../../data/artwork-store';
+import { findArtwork, findArtworks, findChecks, nameArtworks, type StoredArtwork } from '../../data/artwork-store';
 import { loadChannels } from '../../data/channel-store';
 import { loadVinylEvidence } from '../../data/evidence-store';
 import { findItem } from '../../data/item-store';
@@ -19,11 +19,12 @@ import {
   type StoredVinyl,
 } from '../../data/shelf-store';
 import { loadSuppliers } from '../../data/supplier-store';
-import type { ArtworkView } from '../../views/artwork';
+import type { CheckedArtworkView } from '../../views/artwork';
 import type { CompareOffer, CompareView } from '../../views/compare';
 import type { ItemEditorView, ItemMaterialsView } from '../../views/items';
 import { toOffer } from '../buying/offer-of';
 import { ROLL_FROM_MM } from '../buying/purchases';
+import { listMaterials } from '../artwork/layer-materials';
 import type { ShopContext } from '../context';
 import { notFound } from '../errors';
 import { loadEvidence } from './evidence';
@@ -33,10 +34,18 @@ import { makePriceLookup } from './prices';
 const LISTED = 40;
 
 /** @throws ShopError not-found */
-export function loadArtworkView(shop: ShopContext, id: number): ArtworkView {
+export function loadArtworkView(shop: ShopContext, id: number): CheckedArtworkView {
   const artwork = findArtwork(shop.db, id);
   if (!artwork) throw notFound('This artwork');
-  return artwork;
+  return { ...artwork, checks: readChecks(shop, artwork) };
+}
+
+/** Null where its vinyls allow something else by now. */
+function readChecks(shop: ShopContext, { id, layerVinylIds }: StoredArtwork): ArtworkChecks | null {
+  const checks = findChecks(shop.db, id);
+  if (!checks) return null;
+  const { of, ...said } = checks;
+  return JSON.stringify(of) === JSON.stringify(listMaterials(shop, layerVinylIds)) ? said : null;
 }
 
 /** @throws ShopError not-found */
