@@ -71,7 +71,7 @@ function Artwork({ artwork, vinyls }: Props) {
       <DraftNotice draft={edit.draft} />
       {failure && <Failure>{failure}</Failure>}
       <Working doing="Measuring" asking={asking} />
-      <ArtworkDesk desk={desk} file={file} checked={checked} text={edit.text} vinyls={vinyls} nameOf={nameOf} />
+      <ArtworkDesk desk={desk} file={file} checked={checked} fetchText={edit.fetchText} vinyls={vinyls} nameOf={nameOf} />
     </>
   );
 }
@@ -144,7 +144,7 @@ function useArtworkEdit(artwork: CheckedArtworkView, vinyls: readonly VinylView[
     file,
     /** The checks are of what is shown. */
     checked: prepared !== null || (saved.checks !== null && !changed),
-    text: original.data ?? null,
+    fetchText: async () => original.data ?? (await original.refetch()).data ?? null,
     nameOf: makeNameOf(state.names),
     asking,
     failure: failure ?? problem ?? (original.isError ? UNFETCHED : null),

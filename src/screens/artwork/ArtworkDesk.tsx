@@ -26,12 +26,13 @@ type Props = {
   readonly file: PreparedFile;
   /** The findings are those of what is shown. */
   readonly checked: boolean;
-  readonly text: string | null;
+  /** The drawing as it came. */
+  readonly fetchText: () => Promise<string | null>;
   readonly vinyls: readonly VinylView[];
   readonly nameOf: (layer: string) => string;
 };
 
-export function ArtworkDesk({ desk, file, checked, text, vinyls, nameOf }: Props) {
+export function ArtworkDesk({ desk, file, checked, fetchText, vinyls, nameOf }: Props) {
   const { state } = desk;
   const { measurement } = file;
   const vinylOf = (key: string) => vinyls.find((vinyl) => vinyl.id === state.vinylIds[key]);
@@ -86,7 +87,7 @@ export function ArtworkDesk({ desk, file, checked, text, vinyls, nameOf }: Props
           onUndo={desk.undo}
         />
         <ExportPanel
-          text={text}
+          fetchText={fetchText}
           steps={steps}
           baseName={state.name}
           layers={measurement.layers.map((layer, index) => ({

@@ -14,7 +14,8 @@ import { enqueueSnackbar } from '../shared/snackbar';
 
 type CutLayerWish = FileWish['layers'][number] & { readonly role: LayerRole };
 type Props = {
-  readonly text: string | null;
+  /** The drawing as it came; null where it can’t be had, which is told elsewhere. */
+  readonly fetchText: () => Promise<string | null>;
   readonly steps: readonly PrepStep[] | null;
   readonly baseName: string;
   readonly layers: readonly CutLayerWish[];
@@ -23,7 +24,7 @@ type Props = {
 const FORCE = { least: 1, most: 1000 } as const,
   SPEED = { least: 10, most: 1500 } as const;
 
-export function ExportPanel({ text, steps, baseName, layers: all }: Props) {
+export function ExportPanel({ fetchText, steps, baseName, layers: all }: Props) {
   const layers = all.filter((layer) => layer.role !== 'guide');
   const { read } = useNumbers();
   const [knife, setKnife] = useState({ force: '', speed: '' });
@@ -34,12 +35,14 @@ export function ExportPanel({ text, steps, baseName, layers: all }: Props) {
     ...(typeof speed === 'number' ? { speedMmPerSecond: speed } : {}),
   };
   const give = async (formats: readonly CutFormat[]) => {
+    const text = await fetchText();
     if (text === null || !steps) return;
     const written = await writeInWorker(text, steps, { baseName, formats, layers, knife: options });
     if (!written.ok) return void enqueueSnackbar(describeArtworkProblem(written.problem), { variant: 'error' });
     saveFile(new Blob([written.value.bytes]), written.value.fileName);
   };
   const printMap = async () => {
+    const text = await fetchText();
     if (text === null || !steps) return;
     const facts = JSON.stringify({
       name: baseName,
@@ -55,7 +58,7 @@ export function ExportPanel({ text, steps, baseName, layers: all }: Props) {
       enqueueSnackbar(wordsOf(error), { variant: 'error' });
     }
   };
-  const ready = text !== null && steps !== null && layers.length > 0;
+  const ready = steps !== null && layers.length > 0;
   const hpglReady = ready && force !== 'bad' && speed !== 'bad';
   return (
     <section className="sheet" aria-label="For the cutter">

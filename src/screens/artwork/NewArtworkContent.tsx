@@ -92,7 +92,7 @@ function NewArtwork({ vinyls }: { readonly vinyls: readonly VinylView[] }) {
           desk={desk}
           file={prepared}
           checked
-          text={drawing.text}
+          fetchText={() => Promise.resolve(drawing.text)}
           vinyls={vinyls}
           nameOf={makeNameOf(state.names)}
         />
