@@ -17,7 +17,7 @@ import { prepareOnce } from './prepared';
 import { artworkOriginals, artworks } from './schema';
 
 /** What measuring a file gives. */
-export type MeasuredFields = {
+type MeasuredFields = {
   readonly measurement: ArtworkMeasurement;
   readonly picture: ArtworkPicture;
   readonly leftOut: readonly LeftOut[];

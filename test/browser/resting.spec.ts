@@ -164,3 +164,22 @@ test('in other units at once, though it rests', async ({ page }) => {
   await answering(page);
   await expect(page.getByText(/in × .* in/).first()).toBeVisible();
 });
+
+test('a drawing stands there with what is said of it, and a file asked for at rest is written', async ({ page }) => {
+  const release = await holdBack(page);
+  await atRest(page, '/artwork/1');
+  await expect(page.getByText('1 thing to look at before it is cut')).toBeVisible();
+  await expect(page.getByText('oars: shapes cross each other')).toBeVisible();
+  await page.getByRole('button', { name: 'Weeding map, PDF' }).click();
+  const written = page.waitForEvent('download');
+  release();
+  expect((await written).suggestedFilename()).toBe('Crossed oars weeding map.pdf');
+});
+
+test('what a page works out by itself comes without a touch', async ({ page }) => {
+  await atRest(page, '/shelf/buy');
+  await expect(page.getByText('Working out the cheapest basket…')).toBeVisible();
+  await expect(page.getByRole('heading', { name: /^Buy for/ })).toBeVisible();
+  await atRest(page, '/items/compare/5');
+  await expect(page.getByText('Where it flips')).toBeVisible();
+});

@@ -24,7 +24,7 @@ export {
   type PrepStep,
   type StepAction,
 } from './prepare/steps';
-export { findDots, type DotGroup } from './prepare/dots';
+export type { DotGroup } from './prepare/dots';
 export { listCutLines, makeCutLayer, type CutLayer } from './output/cut-sheet';
 export { computeTravel, orderContours, type CutPath } from './output/cut-order';
 export { readCutLayer, type CutLayerWish } from './output/read-cut-layer';

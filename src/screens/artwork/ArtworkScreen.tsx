@@ -22,7 +22,7 @@ export const ArtworkScreen = asPage(function ArtworkScreen({
   more: boolean;
 }) {
   return (
-    <Frame frame={frame} current="artwork" newHref="/artwork/new" moves={artwork.checks === null}>
+    <Frame frame={frame} current="artwork" newHref="/artwork/new" worksOut={artwork.checks === null}>
       <ArtworkContent artwork={artwork} vinyls={vinyls} more={more} />
     </Frame>
   );

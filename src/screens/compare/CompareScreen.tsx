@@ -10,7 +10,7 @@ const CompareContent = await rests(() => import('./CompareContent'));
 
 export const CompareScreen = asPage(function CompareScreen({ frame, view }: { frame: FrameView; view: CompareView }) {
   return (
-    <Frame frame={frame} current="items" moves>
+    <Frame frame={frame} current="items" worksOut>
       <CompareContent view={view} />
     </Frame>
   );

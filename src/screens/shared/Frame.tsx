@@ -13,7 +13,7 @@ import { FirstStart } from './FirstStart';
 import { KeyListContext, useKeys, type KeyBinding } from './keys';
 import { setCookie, SettingsProvider, toSettings, useSettings } from './settings';
 import { Themed } from './Themed';
-import { wake } from './resting';
+import { wake, wakeSoon } from './resting';
 import { takeTypedEarly } from './typed-early';
 import { useMounted } from './use-mounted';
 import { VIEWS, type ViewName } from './view-list';
@@ -40,6 +40,8 @@ type FrameProps = {
   readonly newHref?: string;
   /** It changes by itself, whether or not somebody is there. */
   readonly moves?: boolean;
+  /** Something of it is worked out by the page itself, once it runs. */
+  readonly worksOut?: boolean;
 };
 
 export function Frame(props: FrameProps) {
@@ -63,7 +65,7 @@ function Snackbars() {
   return wanted ? <SnackbarHost /> : null;
 }
 
-function FrameBody({ frame, current, children, newHref, moves = false }: FrameProps) {
+function FrameBody({ frame, current, children, newHref, moves = false, worksOut = false }: FrameProps) {
   const [system, setSystem] = useState<MeasureSystem>(frame.system);
   const [open, setOpen] = useState<Opened | null>(null);
   useChanges(frame.stamp);
@@ -86,7 +88,8 @@ function FrameBody({ frame, current, children, newHref, moves = false }: FramePr
   const restless = moves || frame.running.length > 0 || !frame.shop.confirmed;
   useEffect(() => {
     if (restless) void wake();
-  }, [restless]);
+    else if (worksOut) wakeSoon();
+  }, [restless, worksOut]);
   // From now on the page answers; until then the style sheet lets nothing be clicked.
   useEffect(() => {
     takeTypedEarly(document);

@@ -11,6 +11,7 @@ import { hasDraft } from './use-draft';
 
 const AT_REST = 'data-at-rest';
 const IDLE_MS = 4000;
+const SOON_MS = 1000;
 
 const makeSignal = () => {
   let give = () => {};
@@ -33,9 +34,14 @@ export async function wake(): Promise<void> {
   await answering.given;
 }
 
-/** The page has stood there for a while: who looks at it so long will touch it, and there is time. */
-function onceIdle(run: () => void): void {
-  const wait = () => setTimeout(() => ('requestIdleCallback' in window ? requestIdleCallback(run) : run()), IDLE_MS);
+/** As `wake`, once the page stands there and the browser has nothing else to do: it works out what is missing yet. */
+export function wakeSoon(): void {
+  if (isResting) onceIdle(nearing.give, SOON_MS);
+}
+
+/** The page has stood there for so long, and there is time. */
+function onceIdle(run: () => void, afterMs: number): void {
+  const wait = () => setTimeout(() => ('requestIdleCallback' in window ? requestIdleCallback(run) : run()), afterMs);
   if (document.readyState === 'complete') wait();
   else addEventListener('load', wait, { once: true });
 }
@@ -50,7 +56,8 @@ function rest(): void {
   onFirst(NEARINGS, nearing.give);
   // An address that asks for something particular, or something typed that is not saved: it shows by itself.
   if (location.search || location.hash || hasDraft()) nearing.give();
-  onceIdle(nearing.give);
+  // Who looks at it so long will touch it.
+  onceIdle(nearing.give, IDLE_MS);
 }
 
 /** Asked for again until it arrives: meanwhile the page stands as the server drew it. */

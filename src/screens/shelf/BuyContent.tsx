@@ -93,6 +93,7 @@ function Buy({ initial }: { initial: PurchasesView }) {
           addNeed={addNeed}
         />
         <div className="cols">
+          {!view && !failure && <p className="sheet soft flat">Working out the cheapest basket…</p>}
           {best && <BasketPanel basket={best} plain={view!.plain} things={view!.things} onProve={prove} />}
           <PurchaseList purchases={purchases} onChanged={() => client.invalidateQueries({ queryKey: ['purchases'] })} />
         </div>

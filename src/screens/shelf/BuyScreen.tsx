@@ -10,7 +10,7 @@ const BuyContent = await rests(() => import('./BuyContent'));
 
 export const BuyScreen = asPage(function BuyScreen({ frame, view }: { frame: FrameView; view: PurchasesView }) {
   return (
-    <Frame frame={frame} current="shelf" moves>
+    <Frame frame={frame} current="shelf" worksOut>
       <BuyContent view={view} />
     </Frame>
   );
