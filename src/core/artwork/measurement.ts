@@ -5,7 +5,7 @@ import type { ThinPlace, Box } from '../geometry';
 import type { Chirality } from './chirality';
 import type { DetailClass } from './detail-floors';
 
-/** Raised when the same drawing is measured otherwise than before: what is kept is measured anew. */
+/** Raised when the same drawing is measured otherwise, or otherwise spoken of (`check-prepared.ts`): it is done anew. */
 export const MEASUREMENT_EDITION = 6;
 
 export type LayerMeasurement = {

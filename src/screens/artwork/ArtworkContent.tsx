@@ -71,7 +71,14 @@ function Artwork({ artwork, vinyls }: Props) {
       <DraftNotice draft={edit.draft} />
       {failure && <Failure>{failure}</Failure>}
       <Working doing="Measuring" asking={asking} />
-      <ArtworkDesk desk={desk} file={file} checked={checked} fetchText={edit.fetchText} vinyls={vinyls} nameOf={nameOf} />
+      <ArtworkDesk
+        desk={desk}
+        file={file}
+        checked={checked}
+        fetchText={edit.fetchText}
+        vinyls={vinyls}
+        nameOf={nameOf}
+      />
     </>
   );
 }

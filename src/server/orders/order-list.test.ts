@@ -50,6 +50,16 @@ describe('the list of orders', () => {
     expect(titles('sort=nonsense')).toEqual(titles(''));
   });
 
+  it('tells to the minute what time is left', () => {
+    const left = () => ask('').rows.map(({ slack }) => slack?.value ?? null);
+    const before = left();
+    shop.clock.ms += 59_000;
+    expect(left()).toEqual(before);
+    shop.clock.ms += 1000;
+    const after = left();
+    expect(after.some((seconds, at) => seconds !== null && seconds === before[at]! - 60)).toBe(true);
+  });
+
   it('finds by title, customer and number, whatever stands in the address', () => {
     const [first] = takeMany(12);
     expect(ask('q=fair 003').rows.map((row) => row.title)).toEqual(['Fair 003']);

@@ -98,6 +98,9 @@ export function readStandingOrder(shop: ShopContext, id: number): WaitingOrder |
   return order ? readStanding(order) : null;
 }
 
+const MINUTE_MS = 60_000;
+
+/** To the minute: within one, a page that shows it says the same, and need not be drawn anew. */
 export function slackOf(
   orders: readonly WaitingOrder[],
   stored: StoredShop,
@@ -106,7 +109,7 @@ export function slackOf(
   const waiting = orders.filter((entry) => isInHand(entry.stage));
   return computeSlack({
     orders: waiting.map(({ order, neededSeconds }) => ({ orderId: order.id, dueDay: order.dueDay, neededSeconds })),
-    nowMs,
+    nowMs: Math.floor(nowMs / MINUTE_MS) * MINUTE_MS,
     timeZone: stored.timeZone,
     shop: stored.figures,
   });
