@@ -24,8 +24,8 @@ type MeasuredFields = {
   readonly gradients: number;
   readonly sizeStated: boolean;
 };
-/** Measured, and said what there is to say of it. */
-export type CheckedFile = MeasuredFields & { readonly checks: KeptChecks };
+/** Measured, and said what there is to say of it; null where that would take long. */
+export type CheckedFile = MeasuredFields & { readonly checks: KeptChecks | null };
 type ChangeableFields = MeasuredFields & {
   readonly name: string;
   readonly layerNames: readonly string[];

@@ -1,6 +1,6 @@
 // Outlines made of lines, cubic curves and elliptic arcs, kept exact until they are flattened at the size they are cut.
 
-import { ANGLE_NOISE, POINT_NOISE_MM } from '../units';
+import { POINT_NOISE_MM } from '../units';
 import { mapPoint, mapVector, type Matrix, type Point } from './matrix';
 
 export type Segment =
@@ -16,6 +16,8 @@ export type Segment =
       readonly until: number;
       readonly to: Point;
     };
+
+type Arc = Extract<Segment, { kind: 'arc' }>;
 
 export type Contour = { readonly start: Point; readonly segments: readonly Segment[]; readonly closed: boolean };
 
@@ -95,13 +97,8 @@ function narrowExtent({ start, segments }: Contour): number {
 
 /** The polyline of a contour whose coordinates are mm at real size, first point included, repeated points left out. */
 export function flattenContour(contour: Contour): readonly Point[] {
-  const [only] = contour.segments;
-  if (
-    contour.segments.length === 1 &&
-    only?.kind === 'arc' &&
-    Math.abs(Math.abs(only.until - only.from) - 2 * Math.PI) < ANGLE_NOISE
-  )
-    return flattenEllipse(only);
+  const round = findWholeTurn(contour.segments);
+  if (round) return flattenEllipse(round);
   const points: Point[] = [contour.start];
   const tolerance = toleranceFor(narrowExtent(contour));
   let current = contour.start;
@@ -116,6 +113,36 @@ export function flattenContour(contour: Contour): readonly Point[] {
     else flattenArc(segment, tolerance, push);
   }
   return points;
+}
+
+/** In mm and radians: the middle of a half circle is only known as exactly as the root of a rounding error. */
+const TURN_NOISE = 1e-5;
+
+/** Of arcs that go once round one ellipse, as most programs write a circle: the first, as if it went all the way. */
+function findWholeTurn(segments: readonly Segment[]): Arc | null {
+  const [first] = segments;
+  if (first?.kind !== 'arc') return null;
+  let turned = 0;
+  for (const arc of segments) {
+    if (arc.kind !== 'arc' || !goesOn(first, turned, arc)) return null;
+    turned += arc.until - arc.from;
+  }
+  return Math.abs(Math.abs(turned) - 2 * Math.PI) < TURN_NOISE
+    ? { ...first, until: first.from + 2 * Math.PI * Math.sign(turned) }
+    : null;
+}
+
+/** An arc of the same ellipse that begins where the first, after so much of a turn, has come to, and goes its way. */
+function goesOn(first: Arc, turned: number, arc: Arc): boolean {
+  const begins = first.from + turned;
+  const near = (a: Point, b: Point) => Math.abs(a.x - b.x) < TURN_NOISE && Math.abs(a.y - b.y) < TURN_NOISE;
+  return (
+    near(first.centre, arc.centre) &&
+    near(first.u, arc.u) &&
+    near(first.v, arc.v) &&
+    turned * (arc.until - arc.from) >= 0 &&
+    Math.abs(Math.sin((arc.from - begins) / 2)) < TURN_NOISE
+  );
 }
 
 /** Of three points at equal steps, how far the middle one strays from the others’, twice. */
@@ -153,7 +180,7 @@ function flattenCubic(
 const ELLIPSE_SHARE = 0.00054;
 
 /** Steps in multiples of four: the outermost points are on the line, so that its box is exact. */
-function flattenEllipse(arc: Extract<Segment, { kind: 'arc' }>): readonly Point[] {
+function flattenEllipse(arc: Arc): readonly Point[] {
   const radius = Math.hypot(arc.u.x, arc.u.y, arc.v.x, arc.v.y) / Math.SQRT2;
   if (radius === 0) return [arc.to];
   const tolerance = Math.max(FINEST_FLATTENING_MM, Math.min(FLATTENING_MM, radius * ELLIPSE_SHARE));
@@ -166,7 +193,7 @@ function flattenEllipse(arc: Extract<Segment, { kind: 'arc' }>): readonly Point[
   });
 }
 
-function flattenArc(arc: Extract<Segment, { kind: 'arc' }>, tolerance: number, push: (point: Point) => void): void {
+function flattenArc(arc: Arc, tolerance: number, push: (point: Point) => void): void {
   const radius = Math.hypot(arc.u.x, arc.u.y, arc.v.x, arc.v.y);
   if (radius > 0) {
     const sweep = arc.until - arc.from;

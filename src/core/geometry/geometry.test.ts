@@ -84,6 +84,42 @@ describe('flattening', () => {
     }
   });
 
+  it('takes a circle that is written in several arcs as one, and nothing else', () => {
+    const arcs = (turns: readonly number[]): Contour => {
+      let at = 0;
+      const segments = turns.map((turn) => {
+        const from = at * 2 * Math.PI;
+        at += turn;
+        const until = at * 2 * Math.PI;
+        return {
+          kind: 'arc' as const,
+          // As exact as the root of a rounding error.
+          centre: { x: 2e-8, y: -1e-8 },
+          u: { x: 3, y: 0 },
+          v: { x: 0, y: 3 },
+          from,
+          until,
+          to: { x: 3 * Math.cos(until), y: 3 * Math.sin(until) },
+        };
+      });
+      return { start: { x: 3, y: 0 }, closed: true, segments };
+    };
+    const whole = flattenContour(arcs([1]));
+    for (const turns of [
+      [0.5, 0.5],
+      [0.25, 0.25, 0.25, 0.25],
+      [0.1, 0.9],
+    ]) {
+      const line = flattenContour(arcs(turns));
+      expect(line).toHaveLength(whole.length);
+      for (const [at, point] of line.entries())
+        expect(Math.hypot(point.x - whole[at]!.x, point.y - whole[at]!.y)).toBeLessThan(1e-6);
+    }
+    // Three quarters, and there and back again.
+    expect(computeRingArea(flattenContour(arcs([0.5, 0.25])))).toBeCloseTo(0.75 * Math.PI * 9 + 4.5, 1);
+    expect(flattenContour(arcs([0.75, -0.5, 0.75])).length).toBeGreaterThan(whole.length * 1.5);
+  });
+
   it('keeps a cubic within the tolerance of the true curve', () => {
     const cubic: Contour = {
       start: { x: 0, y: 0 },

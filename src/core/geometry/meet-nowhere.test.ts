@@ -117,3 +117,67 @@ describe('a ring that does not meet itself', () => {
     );
   });
 });
+
+describe('a field of many rings', () => {
+  /** Twelve corners each, in rows: more edges than are looked through in one go. */
+  const COLUMNS = 25;
+  const STEP = 1000;
+  const field = (radii: readonly number[], shifts: readonly number[]) =>
+    radii.map((radius, at) => {
+      const x = ((at % COLUMNS) + 0.5) * STEP + shifts[at]!,
+        y = (Math.floor(at / COLUMNS) + 0.5) * STEP - shifts[at]!;
+      return Array.from({ length: 12 }, (_, corner) => ({
+        x: Math.round(x + radius * Math.cos((corner * Math.PI) / 6)),
+        y: Math.round(y + radius * Math.sin((corner * Math.PI) / 6)),
+      }));
+    });
+  const edgesOf = (ring: readonly Point[]) => ring.map((from, at) => [from, ring[(at + 1) % ring.length]!] as const);
+  /** By looking at every pair of rings that may reach each other, and at all their edges. */
+  const meetByBruteForce = (rings: readonly (readonly Point[])[]) =>
+    rings.some((ring, at) =>
+      rings.some(
+        (other, next) =>
+          next > at &&
+          Math.abs(ring[0]!.x - other[0]!.x) + Math.abs(ring[0]!.y - other[0]!.y) < 4 * STEP &&
+          edgesOf(ring).some(([a, b]) => edgesOf(other).some(([c, d]) => touch(a, b, c, d))),
+      ),
+    );
+
+  it('meets where comparing every pair of rings says so', () => {
+    const seen = new Set<boolean>();
+    fc.assert(
+      fc.property(
+        fc.array(whole(100, 400), { minLength: 400, maxLength: 400 }),
+        fc.array(whole(-40, 40), { minLength: 400, maxLength: 400 }),
+        fc.option(fc.record({ at: whole(0, 399), radius: whole(400, 900) }), { freq: 2 }),
+        (radii, shifts, wide) => {
+          const rings = field(
+            radii.map((radius, at) => (at === wide?.at ? wide.radius : radius)),
+            shifts,
+          );
+          const isApart = !meetByBruteForce(rings);
+          seen.add(isApart);
+          expect(meetNowhere(rings)).toBe(isApart);
+        },
+      ),
+      { numRuns: 12, seed: 15 },
+    );
+    expect([...seen].sort()).toEqual([false, true]);
+  });
+
+  it('is told apart though a line goes from top to bottom of it', () => {
+    const rings = field(
+      Array.from({ length: 400 }, () => 300),
+      Array.from({ length: 400 }, () => 0),
+    );
+    const [right, bottom] = [COLUMNS * STEP, 16 * STEP];
+    const frame = [
+      { x: 0, y: 0 },
+      { x: right, y: 0 },
+      { x: right, y: bottom },
+      { x: 0, y: bottom },
+    ];
+    expect(meetNowhere([frame, ...rings])).toBe(true);
+    expect(meetNowhere([frame.map(({ x, y }) => ({ x: x / 2 + 300, y })), ...rings])).toBe(false);
+  });
+});

@@ -15,7 +15,7 @@ import { listPaces } from '../shop/people';
 import { narrowToPieces, partsOf, readPartsAtBench, toLineView } from './bench-views';
 
 /** Batches shown at once; what comes after them waits longer. */
-const BATCHES_SHOWN = 20;
+const BATCHES_SHOWN = 15;
 
 export const loadStation = (shop: ShopContext, station: Station): BenchView => ({
   ...rememberUntilChange(shop, `bench at ${station}`, () => readStationNow(shop, station)),
