@@ -155,6 +155,14 @@ describe('the narrowest gap', () => {
     ['across a round cavity', pieces(box(0, 0, 40, 40), circle(20, 20, 3)), 6],
   ])('%s', (_, shape, expected) => near(findThinGaps(shape).thinnest?.widthMm, expected));
 
+  it('lies within one cavity, or around what lies in it: not across the bridge between two', () => {
+    // Two round cavities 0.3 mm apart, in the second an island that nearly reaches its edge.
+    const lace = [box(0, 0, 60, 40), circle(20, 20, 8), circle(36.3, 20, 8)];
+    near(findThinStrokes(pieces(...lace)).thinnest?.widthMm, 0.3);
+    near(findThinGaps(pieces(...lace)).thinnest?.widthMm, 16);
+    near(findThinGaps(pieces(...lace, circle(39, 20, 4.5))).thinnest?.widthMm, 0.8);
+  });
+
   it('is none around a single bar', () => {
     expect(findThinGaps(pieces(box(0, 0, 60, 7))).thinnest).toBeNull();
     expect(findThinStrokes([]).thinnest).toBeNull();

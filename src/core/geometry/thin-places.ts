@@ -182,19 +182,20 @@ export class Calliper {
    * compared.
    */
   private compareRings(limit: () => number, take: (place: ThinPlace, group: number) => void): void {
-    const { runs } = this;
     const group = (run: EdgeRun) => this.bounds[run.ring]!.group;
-    for (let one = 0; one < runs.list.length; one++) {
-      const run = runs.list[one]!;
+    for (let one = 0; one < this.runs.list.length; one++) {
+      const run = this.runs.list[one]!;
       // The material of a piece without cavities has one ring only.
       if (
         this.side === 1 &&
         (this.pieces[group(run)]!.cavities.length === 0 || this.bounded[1].circles.isCopy(group(run)))
       )
         continue;
-      for (const other of runs.findWithin(run, limit() * NOT_WORTH_FINDING)) {
-        const mate = runs.list[other]!;
-        if (other <= one || mate.ring === run.ring || (this.side === 1 && group(mate) !== group(run))) continue;
+      for (const other of this.runs.findWithin(run, limit() * NOT_WORTH_FINDING)) {
+        const mate = this.runs.list[other]!;
+        if (other <= one || mate.ring === run.ring) continue;
+        // Of another piece, or of the air in another cavity: what lies between them is of the other side.
+        if (this.side === 1 ? group(mate) !== group(run) : group(mate) >= 0 && group(run) >= 0) continue;
         const nearest = this.compareRuns(run, mate, limit() * NOT_WORTH_FINDING);
         const place = nearest && this.settle(...nearest);
         // Between rings of the air the place is its own: no copy has the same neighbours.
@@ -243,8 +244,8 @@ export class Calliper {
   private look(sample: Place, nx: number, ny: number, limit: number): ThinPlace | 'wide' | 'corner' {
     const widest = Math.min(this.bounds[this.edges.ringOf[sample.edge]!]!.widest, this.reach);
     let radius = Math.min(limit, widest) / 2;
-    let touched = -1;
-    let qx = 0,
+    let touched = -1,
+      qx = 0,
       qy = 0;
     for (let round = 0; round < 24; round++) {
       const near = this.grid.findNearest(sample.x + nx * radius, sample.y + ny * radius, radius * (1 - BALL_SLACK));
