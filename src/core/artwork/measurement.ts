@@ -6,7 +6,7 @@ import type { Chirality } from './chirality';
 import type { DetailClass } from './detail-floors';
 
 /** Raised when the same drawing is measured otherwise, or otherwise spoken of (`check-prepared.ts`): it is done anew. */
-export const MEASUREMENT_EDITION = 6;
+export const MEASUREMENT_EDITION = 7;
 
 export type LayerMeasurement = {
   /** Names the layer in steps. */

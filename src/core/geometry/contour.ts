@@ -53,12 +53,13 @@ export function transformContour(contour: Contour, matrix: Matrix): Contour {
 }
 
 /**
- * How far, in mm at real size, a flattened curve may stray from the true one. Far below what a knife can follow
- * (about 0.05 mm), and small enough that the area of a 10 mm dot is right within 0.1 %.
+ * How far, in mm at real size, a flattened curve may stray from the true one: far below what a knife can follow (about
+ * 0.05 mm). Corners of the polyline lie a little outside the curve and its sides a little inside, so that it encloses
+ * what the curve does: chords alone would lose area, ten times as much as this does.
  */
 export const FLATTENING_MM = 0.005;
 /** Small outlines are flattened relative to their own extent, so that a 1 mm dot is as true as a large one. */
-const FLATTENING_SHARE = 0.0002;
+const FLATTENING_SHARE = 0.001;
 const FINEST_FLATTENING_MM = 0.0002;
 
 const toleranceFor = (extent: number): number =>
@@ -95,12 +96,15 @@ function narrowExtent({ start, segments }: Contour): number {
   return Math.min(right - left, bottom - top);
 }
 
-/** The polyline of a contour whose coordinates are mm at real size, first point included, repeated points left out. */
-export function flattenContour(contour: Contour): readonly Point[] {
+/**
+ * The polyline of a contour whose coordinates are mm at real size, first point included, repeated points left out.
+ * `withinMm`: how far it may stray, where that is known better than from the contour's extent.
+ */
+export function flattenContour(contour: Contour, withinMm?: number): readonly Point[] {
   const round = findWholeTurn(contour.segments);
   if (round) return flattenEllipse(round);
   const points: Point[] = [contour.start];
-  const tolerance = toleranceFor(narrowExtent(contour));
+  const tolerance = withinMm ?? toleranceFor(narrowExtent(contour));
   let current = contour.start;
   const push = (point: Point) => {
     if (Math.abs(point.x - current.x) > POINT_NOISE_MM || Math.abs(point.y - current.y) > POINT_NOISE_MM)
@@ -152,6 +156,14 @@ const bendAt = (before: Point, at: Point, after: Point): number => {
   return Math.sqrt(x * x + y * y);
 };
 
+/**
+ * How far corners of a polyline go outwards, as a share of the second derivative by the step: a parabola rises over its
+ * chord by a twelfth of that on average. The ends stay where they are, and the others make up for them.
+ */
+const pushOut = (steps: number): number => Math.min(MOST_PUSHED, steps / (steps - 1)) / 12 / (steps * steps);
+/** Corners stray no further than sides do: an eighth is what a side strays, a twelfth what corners are pushed. */
+const MOST_PUSHED = 12 / 8;
+
 function flattenCubic(
   from: Point,
   curve: Extract<Segment, { kind: 'cubic' }>,
@@ -162,33 +174,54 @@ function flattenCubic(
   // Largest second difference M bounds the deviation of n equal steps by 3·M/(4·n²): n = sqrt(0.75·M/tolerance).
   const bend = Math.max(bendAt(from, control1, control2), bendAt(control1, control2, to));
   const steps = Math.max(1, Math.ceil(Math.sqrt((0.75 * bend) / tolerance)));
+  // The second derivative runs evenly from 6·(first bend) to 6·(second bend).
+  const out = 6 * pushOut(steps);
+  const startX = (from.x - 2 * control1.x + control2.x) * out,
+    startY = (from.y - 2 * control1.y + control2.y) * out,
+    endX = (control1.x - 2 * control2.x + to.x) * out,
+    endY = (control1.y - 2 * control2.y + to.y) * out;
   for (let step = 1; step < steps; step++) {
     const t = step / steps;
     const s = 1 - t;
     push({
-      x: s * s * s * from.x + 3 * s * s * t * control1.x + 3 * s * t * t * control2.x + t * t * t * to.x,
-      y: s * s * s * from.y + 3 * s * s * t * control1.y + 3 * s * t * t * control2.y + t * t * t * to.y,
+      x:
+        s * s * s * from.x +
+        3 * s * s * t * control1.x +
+        3 * s * t * t * control2.x +
+        t * t * t * to.x -
+        (s * startX + t * endX),
+      y:
+        s * s * s * from.y +
+        3 * s * s * t * control1.y +
+        3 * s * t * t * control2.y +
+        t * t * t * to.y -
+        (s * startY + t * endY),
     });
   }
   push(to);
 }
 
-/**
- * Whole ellipses are flattened relative to their size, just finely enough that their area is right within 0.1 %: 96
- * steps.
- */
-const ELLIPSE_SHARE = 0.00054;
+/** Whole ellipses are flattened relative to their radius: to 48 steps where they are small. */
+const ELLIPSE_SHARE = 0.00215;
 
-/** Steps in multiples of four: the outermost points are on the line, so that its box is exact. */
+/**
+ * As large as the ellipse to the last digit. Steps in multiples of four: the outermost points are on the line, so that
+ * its box is exact, and the others lie as far outside as that takes.
+ */
 function flattenEllipse(arc: Arc): readonly Point[] {
   const radius = Math.hypot(arc.u.x, arc.u.y, arc.v.x, arc.v.y) / Math.SQRT2;
   if (radius === 0) return [arc.to];
   const tolerance = Math.max(FINEST_FLATTENING_MM, Math.min(FLATTENING_MM, radius * ELLIPSE_SHARE));
   const steps = Math.max(8, Math.ceil(Math.PI / Math.acos(1 - Math.min(0.5, tolerance / radius)) / 4) * 4);
   const angle = ((2 * Math.PI) / steps) * Math.sign(arc.until - arc.from);
+  // Of the triangles round the middle of a unit circle eight have a side of 1 and one of `out`, the others two of `out`:
+  // (8·out + (steps − 8)·out²)·sin(angle)/2 = π.
+  const whole = (2 * Math.PI) / Math.sin(Math.abs(angle));
+  const out = (2 * whole) / (8 + Math.sqrt(64 + 4 * (steps - 8) * whole));
   return Array.from({ length: steps }, (_, index) => {
-    const cosine = Math.cos(arc.from + index * angle),
-      sine = Math.sin(arc.from + index * angle);
+    const reach = index % (steps / 4) === 0 ? 1 : out;
+    const cosine = Math.cos(arc.from + index * angle) * reach,
+      sine = Math.sin(arc.from + index * angle) * reach;
     return { x: arc.centre.x + arc.u.x * cosine + arc.v.x * sine, y: arc.centre.y + arc.u.y * cosine + arc.v.y * sine };
   });
 }
@@ -200,11 +233,14 @@ function flattenArc(arc: Arc, tolerance: number, push: (point: Point) => void): 
     // A chord over the angle d strays r·(1 − cos(d/2)) from its circle.
     const step = 2 * Math.acos(1 - Math.min(1, tolerance / radius));
     const steps = Math.max(1, Math.ceil(Math.abs(sweep) / step));
+    const reach = 1 + sweep * sweep * pushOut(steps);
     for (let index = 1; index < steps; index++) {
       const angle = arc.from + (sweep * index) / steps;
+      const cosine = Math.cos(angle) * reach,
+        sine = Math.sin(angle) * reach;
       push({
-        x: arc.centre.x + arc.u.x * Math.cos(angle) + arc.v.x * Math.sin(angle),
-        y: arc.centre.y + arc.u.y * Math.cos(angle) + arc.v.y * Math.sin(angle),
+        x: arc.centre.x + arc.u.x * cosine + arc.v.x * sine,
+        y: arc.centre.y + arc.u.y * cosine + arc.v.y * sine,
       });
     }
   }

@@ -44,6 +44,15 @@ export function fillRegion(lines: readonly Polyline[], rule: FillRuleName): Regi
   return { rings: trimmed.length === 0 ? [] : Clipper.union(trimmed, FILL_RULES[rule]) };
 }
 
+/**
+ * A closed line on a grid of so many steps per mm, without points between their neighbours: rounded, a hair’s breadth
+ * would lie back on itself. Empty where nothing is left.
+ */
+export function snapLine(line: Polyline, stepsPerMm: number): Polyline {
+  const onGrid = line.map(({ x, y }) => ({ x: Math.round(x * stepsPerMm), y: Math.round(y * stepsPerMm) }));
+  return Clipper.trimCollinear(onGrid).map(({ x, y }) => ({ x: x / stepsPerMm, y: y / stepsPerMm }));
+}
+
 function withoutRepeats(path: Path64): Path64 {
   const clean: Path64 = [];
   let before = path[path.length - 1]!;

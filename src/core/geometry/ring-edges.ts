@@ -21,8 +21,8 @@ export type Looks = {
   readonly ny: number[];
 };
 
-/** All edges together are divided into about as many stretches as there are vertices, within these bounds. */
-const STRETCHES = { least: 160, most: 4000 } as const;
+/** All edges together are divided into about so many stretches for each vertex, within these bounds. */
+const STRETCHES = { aVertex: 2, least: 160, most: 4000 } as const;
 /** Curves are looked at after every so much turn, stretches of straight edge once, and near both their ends. */
 const TURN_STEP = (15 * Math.PI) / 180;
 /** A turn of more than this in one vertex is a corner: it is looked at in several directions where it juts out. */
@@ -62,9 +62,10 @@ export class RingEdges {
       vertices += points.length;
       total += this.length[id] = computeLength(points, true);
     });
-    const coarser = Math.max(1, vertices / 3 / MOST_LOOKS);
+    const wanted = vertices * STRETCHES.aVertex;
+    const coarser = Math.max(1, wanted / 3 / MOST_LOOKS);
     this.turnStep = TURN_STEP * coarser;
-    this.spacing = (total / Math.min(STRETCHES.most, Math.max(STRETCHES.least, vertices))) * coarser;
+    this.spacing = (total / Math.min(STRETCHES.most, Math.max(STRETCHES.least, wanted))) * coarser;
     const room = vertices + Math.ceil(this.spacing > 0 ? total / this.spacing : 0) + directed.length;
     this.x1 = new Float64Array(room);
     this.y1 = new Float64Array(room);

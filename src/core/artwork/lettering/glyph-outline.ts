@@ -6,7 +6,6 @@ import {
   fillRegion,
   flattenContour,
   shiftRegion,
-  simplifyRegion,
   transformContour,
   type Contour,
   type Matrix,
@@ -18,8 +17,8 @@ import {
 /** A glyph of a font, and what takes its units to where it stands, mm. */
 export type SetGlyph = { readonly face: Font; readonly glyph: Glyph; readonly matrix: Matrix };
 
-/** Finer than the steps of any cutter (0.025 mm), and half as many points to measure, nest and cut. */
-const OUTLINE_TOLERANCE_MM = 0.012;
+/** Finer than the steps of any cutter (0.025 mm), and half as many points to measure, nest and cut as of a drawing. */
+const OUTLINE_WITHIN_MM = 0.012;
 const MOST_OUTLINES_KEPT = 1000;
 
 /** By glyph and size, as they stand at the origin. */
@@ -39,8 +38,8 @@ export function outlineGlyph({ face, glyph, matrix }: SetGlyph): Region {
 }
 
 function outlineAtOrigin(glyph: Glyph, matrix: Matrix): Region {
-  const lines = readGlyph(glyph).map((contour) => flattenContour(transformContour(contour, matrix)));
-  return simplifyRegion(fillRegion(lines, 'nonzero'), OUTLINE_TOLERANCE_MM);
+  const lines = readGlyph(glyph).map((contour) => flattenContour(transformContour(contour, matrix), OUTLINE_WITHIN_MM));
+  return fillRegion(lines, 'nonzero');
 }
 
 function readGlyph(glyph: Glyph): readonly Contour[] {

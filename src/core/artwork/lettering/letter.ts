@@ -10,6 +10,7 @@ import {
   offsetRegion,
   rotation,
   scaling,
+  snapLine,
   subtractRegions,
   translation,
   uniteBoxes,
@@ -18,8 +19,8 @@ import {
   type Contour,
   type Matrix,
   type Point,
+  type Polyline,
   type Region,
-  type Segment,
 } from '../../geometry';
 import { assert, fail, succeed, type Result } from '../../units';
 import type { Artwork, ArtworkLayer } from '../artwork';
@@ -115,13 +116,14 @@ function layOnTop(region: Region, options: LetterOptions): Result<readonly Artwo
 }
 
 function toLayer(region: Region, colour: string): ArtworkLayer {
-  const contours = getRings(region).map((ring): Contour => ({
-    start: ring[0]!,
-    closed: true,
-    segments: ring.slice(1).map((to) => ({ kind: 'line', to })),
-  }));
-  return { colour, shapes: [{ contours, rule: 'evenodd', clips: [] }] };
+  return { colour, shapes: [{ contours: getRings(region).map(closeLine), rule: 'evenodd', clips: [] }] };
 }
+
+const closeLine = ([start, ...others]: Polyline): Contour => ({
+  start: start!,
+  closed: true,
+  segments: others.map((to) => ({ kind: 'line', to })),
+});
 
 /** Every glyph where it stands, in mm, y downwards. */
 function setLines(lines: readonly string[], faces: readonly LetterFont[], options: LetterOptions): readonly SetGlyph[] {
@@ -202,24 +204,24 @@ function placeOnArc(input: {
 /** As it is kept in its file: moved to its own corner, to the thousandth of a millimetre. */
 export function settleLettering(artwork: Artwork): Artwork {
   const corner = boundLettering(artwork);
-  const settle = ({ x, y }: Point): Point => ({ x: toThousandth(x - corner.x), y: toThousandth(y - corner.y) });
+  const move = ({ x, y }: Point): Point => ({ x: x - corner.x, y: y - corner.y });
+  const settle = ({ start, segments }: Contour): Polyline =>
+    snapLine([move(start), ...segments.map(({ to }) => move(to))], PER_MM);
   return {
     ...artwork,
     layers: artwork.layers.map((layer) => ({
       ...layer,
       shapes: layer.shapes.map((shape) => ({
         ...shape,
-        contours: shape.contours.map(({ start, segments, closed }) => ({
-          start: settle(start),
-          closed,
-          segments: segments.map(({ to }): Segment => ({ kind: 'line', to: settle(to) })),
-        })),
+        contours: shape.contours
+          .map(settle)
+          .filter((line) => line.length > 0)
+          .map(closeLine),
       })),
     })),
   };
 }
 
-const toThousandth = (value: number): number => Math.round(value * PER_MM) / PER_MM;
 const PER_MM = 1000;
 
 /** The box round all letters, mm: their outlines are straight from point to point. */
