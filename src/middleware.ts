@@ -2,6 +2,7 @@
 
 import type { MiddlewareHandler } from 'astro';
 import { putScreensIn } from './layouts/react-renderer';
+import { measureAnewOnce } from './server/artwork/measure-anew';
 import { refuse } from './server/errors';
 import { getContext } from './server/context';
 import { watchFeed } from './server/feeds/watch-feed';
@@ -11,6 +12,7 @@ const SAFE_METHODS = new Set(['GET', 'HEAD', 'OPTIONS']);
 
 export const onRequest: MiddlewareHandler = async ({ request }, next) => {
   watchFeed(getContext);
+  measureAnewOnce(getContext);
   if (!isHostAllowed(request.headers.get('host'), process.env))
     return secure(refuse('forbidden', { reason: 'unknown-host', host: request.headers.get('host') ?? '' }, 421), []);
   if (!SAFE_METHODS.has(request.method) && !comesFromHere(request)) {

@@ -1,8 +1,7 @@
 // Artworks with their measurements, and the files they came from.
 
-import { and, asc, eq, isNull, like, sql } from 'drizzle-orm';
+import { and, asc, eq, isNull, like, lt, sql } from 'drizzle-orm';
 import {
-  MEASUREMENT_EDITION,
   type ArtworkMeasurement,
   type ArtworkPicture,
   type KeptChecks,
@@ -194,24 +193,30 @@ export function setArtworkArchived(db: Database, id: number, atMs: number | null
   return db.update(artworks).set({ archivedAtMs: atMs }).where(eq(artworks.id, id)).run().changes === 1;
 }
 
-/** Artworks whose figures an earlier way of measuring gave. */
-export const findOutdatedArtworks = (db: Database): readonly StoredArtwork[] =>
-  db.select().from(artworks).where(isOutdated).all().map(toArtwork);
+/** Those that were measured in an edition before `edition`. */
+export const listMeasuredBefore = (db: Database, edition: number): readonly number[] =>
+  db
+    .select({ id: artworks.id })
+    .from(artworks)
+    .where(lt(measuredIn, edition))
+    .orderBy(asc(artworks.id))
+    .all()
+    .map(({ id }) => id);
 
-export const hasOutdatedArtworks = (db: Database): boolean =>
-  db.select({ id: artworks.id }).from(artworks).where(isOutdated).limit(1).get() !== undefined;
+export const isAnyMeasuredBefore = (db: Database, edition: number): boolean =>
+  db.select({ id: artworks.id }).from(artworks).where(lt(measuredIn, edition)).limit(1).get() !== undefined;
 
-const isOutdated = sql`coalesce(json_extract(${artworks.measurement}, '$.value.edition'), json_extract(${artworks.measurement}, '$.edition'), 0) <> ${MEASUREMENT_EDITION}`;
+const measuredIn = sql`coalesce(json_extract(${artworks.measurement}, '$.value.edition'), json_extract(${artworks.measurement}, '$.edition'), 0)`;
 
-/** Replaces what measuring gave; nobody's entries are touched, so the version stays. */
+/** Replaces what measuring gave, unless it was changed since: nobody's entries are touched, so the version stays. */
 export function replaceMeasured(
   db: Database,
-  id: number,
+  { id, version }: Pick<StoredArtwork, 'id' | 'version'>,
   { measurement, picture, leftOut, gradients, sizeStated, checks }: CheckedFile,
 ): void {
   db.update(artworks)
     .set({ measurement, picture, leftOut, gradients, sizeStated, checks })
-    .where(eq(artworks.id, id))
+    .where(and(eq(artworks.id, id), eq(artworks.version, version)))
     .run();
 }
 

@@ -2,7 +2,8 @@
 // only now and then is read only then: nobody should wait for it at every start.
 
 import { existsSync } from 'node:fs';
-import { hasOutdatedArtworks } from '../data/artwork-store';
+import { OLDEST_EDITION_SHOWN } from '../core/artwork/index';
+import { isAnyMeasuredBefore } from '../data/artwork-store';
 import { isKeptAnew } from '../data/kept-edition';
 import { holdFile } from '../data/shop-file';
 import { noteSeen, refuseStrayLog } from '../data/stray-log';
@@ -21,7 +22,8 @@ export async function openShopAtStart(): Promise<void> {
   try {
     getShop(shop);
     if (!isKeptAnew(shop.db)) (await import('./items/recount')).refreshKept(shop);
-    if (hasOutdatedArtworks(shop.db)) await (await import('./artwork/save-artwork')).refreshMeasurements(shop);
+    if (isAnyMeasuredBefore(shop.db, OLDEST_EDITION_SHOWN))
+      await (await import('./artwork/measure-anew')).measureAnew(shop, OLDEST_EDITION_SHOWN);
   } finally {
     shop.db.$client.close();
   }

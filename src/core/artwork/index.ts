@@ -35,7 +35,12 @@ export { TYPEFACES } from './lettering/typefaces';
 export { prepareFile, prepareRead, prepareText, type Prepared } from './prepare-file';
 export { checkPrepared, type ArtworkChecks, type KeptChecks } from './check-prepared';
 export { makePieceMemory } from './measure-thinness';
-export { MEASUREMENT_EDITION, type ArtworkMeasurement, type LayerMeasurement } from './measurement';
+export {
+  MEASUREMENT_EDITION,
+  OLDEST_EDITION_SHOWN,
+  type ArtworkMeasurement,
+  type LayerMeasurement,
+} from './measurement';
 export type { Typeface } from './lettering/typefaces';
 export type { LayerFigures } from './layer-figures';
 export {

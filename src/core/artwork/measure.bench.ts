@@ -48,7 +48,33 @@ function drawDots(count: number): string {
   );
 }
 
-/** A sheet with round holes of many sizes, all in one path. */
+/** Round dots of many sizes: none is another's copy. */
+function drawUnlikeDots(count: number): string {
+  const next = randomLcg(0.83);
+  const { step, at } = spread(count);
+  return svg(
+    Array.from({ length: count }, (_, index) => {
+      const { x, y } = at(index);
+      return `<circle cx="${x}" cy="${y}" r="${(step * (0.2 + next() * 0.2)).toFixed(3)}"/>`;
+    }).join(''),
+  );
+}
+
+/** A sheet with round holes of many sizes, a little off their rows, each drawn as two arcs, all in one path. */
+function drawArcLace(holes: number): string {
+  const next = randomLcg(0.37);
+  const { step, at } = spread(holes);
+  const rings = Array.from({ length: holes }, (_, index) => {
+    const { x, y } = at(index);
+    const radius = (step * (0.26 + next() * 0.1)).toFixed(3);
+    const [left, top] = [x + (next() - 0.5) * step * 0.15, y + (next() - 0.5) * step * 0.15].map((v) => v.toFixed(3));
+    const half = (way: number) => `a${radius} ${radius} 0 1 0 ${way * 2 * Number(radius)} 0`;
+    return `M${left} ${top}m-${radius} 0${half(1)}${half(-1)}z`;
+  });
+  return svg(`<path fill-rule="evenodd" d="M0 0H1000V1000H0z${rings.join('')}"/>`);
+}
+
+/** A sheet with round holes of many sizes, of few corners, all in one path. */
 function drawLace(holes: number): string {
   const next = randomLcg(0.15);
   const { step, at } = spread(holes);
@@ -139,7 +165,9 @@ const SIZES = [1000, 5000, 20_000];
 const LETTERS = [250, 500, 1000];
 const KINDS = {
   'separate dots': drawDots,
+  'dots of many sizes': drawUnlikeDots,
   'holes in one path': drawLace,
+  'holes of arcs in one path': drawArcLace,
   'bars that cross': drawCrossing,
   'segments of long lines': drawLongLines,
   'letters set as text': drawText,

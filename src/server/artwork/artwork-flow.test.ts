@@ -1,13 +1,11 @@
 import { beforeAll, beforeEach, describe, expect, it } from 'vitest';
-import { eq } from 'drizzle-orm';
 import { copyDemoShop, seedDemoShop, type TestShop } from '../../../test/demo-shop';
 import { priceAllItems } from '../../../test/price-all';
 import { artworkChange, newArtworkInput, vinylInput } from '../../core/input/index';
 import { checkPrepared, prepareFile, type PrepStep } from '../../core/artwork/index';
 import { findArtwork, findOriginal } from '../../data/artwork-store';
-import { artworks } from '../../data/schema';
 import { parseInput, ShopError } from '../errors';
-import { archiveArtwork, changeArtwork, saveArtwork, readFacts, refreshMeasurements } from './save-artwork';
+import { archiveArtwork, changeArtwork, saveArtwork, readFacts } from './save-artwork';
 import { measureFile } from './measure-file';
 import { loadArtworkList } from './load-artwork-list';
 import { loadArtworkView, loadItemEditor } from '../items/load-items';
@@ -209,21 +207,6 @@ describe('changing a drawing', () => {
     ).toBe(true);
     expect(() => archiveArtwork(shop, 999, true)).toThrow(/not here/);
   });
-});
-
-it('figures of an earlier way of measuring are measured anew at start, at the width they had', async () => {
-  const { id } = await saveArtwork(shop, file());
-  const { edition: _edition, chirality: _chirality, ...old } = findArtwork(shop.db, id)!.measurement;
-  shop.db
-    .update(artworks)
-    .set({ measurement: { ...old, widthMm: 80 } as never, steps: [] })
-    .where(eq(artworks.id, id))
-    .run();
-  await refreshMeasurements(shop);
-  const fresh = findArtwork(shop.db, id)!;
-  expect(fresh.measurement.widthMm).toBeCloseTo(80, 2);
-  expect(fresh.measurement.chirality.score).toBeGreaterThan(0);
-  expect(fresh.version).toBe(1);
 });
 
 describe('what is said of a drawing', () => {

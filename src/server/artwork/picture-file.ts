@@ -1,6 +1,6 @@
 // The picture of an artwork as a file that browsers keep: its address changes with the drawing.
 
-import { MEASUREMENT_EDITION, printPicture, type PictureDress } from '../../core/artwork/index';
+import { OLDEST_EDITION_SHOWN, printPicture, type PictureDress } from '../../core/artwork/index';
 import { findPicture } from '../../data/artwork-store';
 import type { ShopContext } from '../context';
 import { notFound } from '../errors';
@@ -12,7 +12,7 @@ export function pictureHref(
 ): string {
   const bare = (hex: string) => hex.replace('#', '');
   const inColours = colours.length > 0 ? `&c=${colours.map(bare).join('-')}` : '';
-  return `/api/artwork/${id}/picture?v=${version}-${MEASUREMENT_EDITION}${inColours}${ground ? `&on=${bare(ground)}` : ''}`;
+  return `/api/artwork/${id}/picture?v=${version}-${OLDEST_EDITION_SHOWN}${inColours}${ground ? `&on=${bare(ground)}` : ''}`;
 }
 
 /** What an address asks for; anything but colours is as if it had not been asked. */
@@ -31,7 +31,7 @@ export function answerPicture(shop: ShopContext, id: number, request: Request): 
   if (!found) throw notFound('This artwork');
   const { searchParams } = new URL(request.url);
   const dress = readDress(searchParams);
-  const tag = `"${id}-${found.version}-${MEASUREMENT_EDITION}-${dress.colours?.join('')}${dress.ground ?? ''}"`;
+  const tag = `"${id}-${found.version}-${OLDEST_EDITION_SHOWN}-${dress.colours?.join('')}${dress.ground ?? ''}"`;
   const headers = { ETag: tag, 'Cache-Control': KEPT_FOR, 'Content-Type': 'image/svg+xml' };
   if (request.headers.get('if-none-match') === tag) return new Response(null, { status: 304, headers });
   return new Response(printPicture(found.picture, dress), { headers });

@@ -10,9 +10,7 @@ import type { artworkChange } from '../../core/input/index';
 import {
   findArtwork,
   findOriginal,
-  findOutdatedArtworks,
   insertArtwork,
-  replaceMeasured,
   setArtworkArchived,
   updateArtwork,
   type CheckedFile,
@@ -22,7 +20,7 @@ import { findVinyl } from '../../data/shelf-store';
 import { getDisplayColourName } from '../../wording/colours';
 import type { MeasuredFile } from '../../views/artwork';
 import type { ShopContext } from '../context';
-import { log, notFound, ShopError, stale } from '../errors';
+import { notFound, ShopError, stale } from '../errors';
 import { listMaterials } from './layer-materials';
 import { measureFile } from './measure-file';
 
@@ -152,26 +150,4 @@ export async function changeArtwork(
 
 export function archiveArtwork(shop: ShopContext, id: number, archived: boolean): void {
   if (!setArtworkArchived(shop.db, id, archived ? shop.now() : null)) throw notFound('This artwork');
-}
-
-/** Measures anew, from their originals, artworks whose figures an earlier program gave. */
-export async function refreshMeasurements(shop: ShopContext): Promise<void> {
-  for (const artwork of findOutdatedArtworks(shop.db)) {
-    const original = findOriginal(shop.db, artwork.id);
-    if (!original) continue;
-    try {
-      replaceMeasured(
-        shop.db,
-        artwork.id,
-        await measureFile(
-          original.original,
-          artwork.steps.length > 0 ? { steps: artwork.steps } : { widthMm: artwork.measurement.widthMm },
-          listMaterials(shop, artwork.layerVinylIds),
-        ),
-      );
-    } catch (error) {
-      if (!(error instanceof ShopError)) throw error;
-      log.warn({ artworkId: artwork.id, reason: error.message }, 'an artwork keeps its earlier measurement');
-    }
-  }
 }

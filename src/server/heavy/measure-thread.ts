@@ -26,8 +26,8 @@ export type MeasureTask = {
 export type LinesTask = MeasureTask & { readonly wants: 'lines' };
 type Answer<Value> = Result<Value, ReadProblem | MeasureProblem>;
 
-/** Heavier ones are checked by their own page: with that they would take a third longer to save. */
-const LIGHT_SEGMENTS = 8000;
+/** Of more points than this a drawing is checked by its own page: with that it would take a third longer to save. */
+const LIGHT_POINTS = 100_000;
 
 export default heavyJob((task: MeasureTask | LinesTask): Answer<CheckedFile> | Answer<readonly CutPath[]> => {
   const prepared = prepareFile(task.text, task.steps, task.widthMm);
@@ -35,11 +35,11 @@ export default heavyJob((task: MeasureTask | LinesTask): Answer<CheckedFile> | A
   const { facts, resolved } = prepared.value;
   return 'wants' in task
     ? succeed(listCutLines(resolved))
-    : succeed({
-        ...facts,
-        checks: facts.measurement.segments <= LIGHT_SEGMENTS ? check(prepared.value, task.materials ?? []) : null,
-      });
+    : succeed({ ...facts, checks: isLight(resolved) ? check(prepared.value, task.materials ?? []) : null });
 });
+
+const isLight = ({ layers }: Prepared['resolved']): boolean =>
+  layers.reduce((sum, { region }) => region.rings.reduce((all, ring) => all + ring.length, sum), 0) <= LIGHT_POINTS;
 
 function check(prepared: Prepared, materials: readonly (LayerMaterial | null)[]): KeptChecks {
   const { layers } = prepared.facts.measurement;
