@@ -1,6 +1,6 @@
 // Artworks with their measurements, and the files they came from.
 
-import { and, asc, eq, isNull, like, lt, sql } from 'drizzle-orm';
+import { and, asc, eq, lt, sql } from 'drizzle-orm';
 import {
   type ArtworkMeasurement,
   type ArtworkPicture,
@@ -9,7 +9,7 @@ import {
   type Licence,
   type PrepStep,
 } from '../core/artwork';
-import { toLikePattern } from './like';
+import { isListed } from './find-named';
 import type { Database } from './database';
 import { isIn, isInThose, those } from './is-in';
 import { prepareOnce } from './prepared';
@@ -59,7 +59,7 @@ export function loadArtworks(db: Database): readonly StoredArtwork[] {
   return db
     .select()
     .from(artworks)
-    .where(isListed(''))
+    .where(isListed('artwork', ''))
     .orderBy(asc(artworks.name), asc(artworks.id))
     .all()
     .map(toArtwork);
@@ -101,10 +101,6 @@ export const findPicture = (
   db.select({ picture: artworks.picture, version: artworks.version }).from(artworks).where(eq(artworks.id, id)).get() ??
   null;
 
-/** The first on the list, by name. */
-export const nameArtworks = (db: Database, limit: number): readonly { readonly id: number; readonly name: string }[] =>
-  findArtworksLike(db, '', limit);
-
 export const findArtworkVersions = (
   db: Database,
   ids: readonly number[],
@@ -128,7 +124,7 @@ export const listArtworks = (
       version: artworks.version,
     })
     .from(artworks)
-    .where(isListed(words))
+    .where(isListed('artwork', words))
     .orderBy(asc(artworks.name), asc(artworks.id))
     .limit(limit)
     .offset(offset)
@@ -138,15 +134,8 @@ export const countArtworks = (db: Database, words: string): number =>
   db
     .select({ count: sql<number>`count(*)` })
     .from(artworks)
-    .where(isListed(words))
+    .where(isListed('artwork', words))
     .get()!.count;
-
-const isListed = (words: string) =>
-  and(
-    isNull(artworks.archivedAtMs),
-    eq(artworks.lettered, false),
-    words === '' ? undefined : like(artworks.name, toLikePattern(words)),
-  );
 
 export function findOriginal(
   db: Database,
@@ -218,19 +207,4 @@ export function replaceMeasured(
     .set({ measurement, picture, leftOut, gradients, sizeStated, checks })
     .where(and(eq(artworks.id, id), eq(artworks.version, version)))
     .run();
-}
-
-/** Those on the list whose name holds the words. */
-export function findArtworksLike(
-  db: Database,
-  words: string,
-  limit: number,
-): readonly { readonly id: number; readonly name: string }[] {
-  return db
-    .select({ id: artworks.id, name: artworks.name })
-    .from(artworks)
-    .where(isListed(words))
-    .orderBy(asc(artworks.name), asc(artworks.id))
-    .limit(limit)
-    .all();
 }

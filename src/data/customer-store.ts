@@ -2,8 +2,10 @@
 
 import { and, asc, desc, eq, isNull, like, or, sql } from 'drizzle-orm';
 import type { Database } from './database';
+import { splitWords } from '../core/orders';
 import { isIn } from './is-in';
 import { toLikePattern } from './like';
+import { isLookedUp, toMatch } from './looked-for';
 import { customers, orders } from './schema';
 
 export type StoredCustomer = {
@@ -73,13 +75,16 @@ export const setCustomerContact = (db: Database, id: number, contact: string): v
 export const setCustomerArchived = (db: Database, id: number, atMs: number | null): boolean =>
   db.update(customers).set({ archivedAtMs: atMs }).where(eq(customers.id, id)).run().changes === 1;
 
-const isFound = (words: string) => {
-  const wanted = toLikePattern(words);
-  return and(
-    isNull(customers.archivedAtMs),
-    words === '' ? undefined : or(like(customers.name, wanted), like(customers.contact, wanted)),
-  );
-};
+/** On the list, with each of the words in the name or the contact. */
+export const matchesCustomer = (words: string) =>
+  and(isNull(customers.archivedAtMs), ...splitWords(words).map(matchesWord));
+
+function matchesWord(word: string) {
+  const wanted = toLikePattern(word);
+  return isLookedUp(word)
+    ? sql`${customers.id} in (select rowid from customer_words where customer_words match ${toMatch(word)})`
+    : or(like(customers.name, wanted), like(customers.contact, wanted));
+}
 
 /** All on the list, by name. */
 export const loadCustomers = (db: Database): readonly StoredCustomer[] =>
@@ -99,7 +104,7 @@ export function listCustomers(
   const rows = db
     .select()
     .from(customers)
-    .where(isFound(words))
+    .where(matchesCustomer(words))
     .orderBy(asc(customers.name), asc(customers.id))
     .limit(limit)
     .offset(offset)
@@ -115,7 +120,7 @@ export const countCustomers = (db: Database, words: string): number =>
   db
     .select({ count: sql<number>`count(*)` })
     .from(customers)
-    .where(isFound(words))
+    .where(matchesCustomer(words))
     .get()!.count;
 
 type OrdersOf = {

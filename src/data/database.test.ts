@@ -79,7 +79,7 @@ describe('opening the shop’s file', () => {
       client.pragma('foreign_keys = OFF');
       const tables = client
         .prepare(
-          "select name from sqlite_master where type = 'table' and name not like '\\_\\_%' escape '\\' and name not like 'sqlite%'",
+          "select name from pragma_table_list where type in ('table', 'virtual') and schema = 'main' and name not like '\\_\\_%' escape '\\' and name not like 'sqlite%'",
         )
         .all() as { name: string }[];
       for (const { name } of tables) client.exec(`drop table "${name}"`);

@@ -1,9 +1,9 @@
 // Items: a blank, artworks at places of it with a vinyl for each layer, and whatever else goes into them.
 
-import { and, asc, count, desc, eq, inArray, isNull, like, lt, or, sql } from 'drizzle-orm';
+import { and, asc, count, desc, eq, inArray, isNull, lt, or, sql } from 'drizzle-orm';
 import { listAllPlacements, PLAIN_DETAILS, type ItemPlan, type AcceptedCost, type Placement } from '../core/costing';
 import { groupBy } from '../core/units';
-import { toLikePattern } from './like';
+import { isListed } from './find-named';
 import type { Database } from './database';
 import { isIn, isInThose, those } from './is-in';
 import { prepareOnce } from './prepared';
@@ -104,11 +104,7 @@ export const countItems = (db: Database, search: ItemSearch): number =>
     .get()!.count;
 
 const isFound = ({ words, earnsUnder }: ItemSearch) =>
-  and(
-    isNull(items.archivedAtMs),
-    words === '' ? undefined : like(items.name, toLikePattern(words)),
-    earnsUnder === undefined ? undefined : lt(itemCosts.hourEarns, earnsUnder),
-  );
+  and(isListed('item', words), earnsUnder === undefined ? undefined : lt(itemCosts.hourEarns, earnsUnder));
 
 /** Names by id, also of those taken off the list. */
 export const nameItems = (db: Database, ids: readonly number[]): ReadonlyMap<number, string> =>
@@ -250,20 +246,4 @@ export function countLayersInUse(db: Database, artworkId: number): number | null
     if (placement) return placement.vinylIds.length;
   }
   return null;
-}
-
-/** Those on the list whose name holds the words. */
-export function findItemsLike(
-  db: Database,
-  words: string,
-  limit: number,
-): readonly { readonly id: number; readonly name: string }[] {
-  const wanted = toLikePattern(words);
-  return db
-    .select({ id: items.id, name: items.name })
-    .from(items)
-    .where(and(like(items.name, wanted), isNull(items.archivedAtMs)))
-    .orderBy(asc(items.name), asc(items.id))
-    .limit(limit)
-    .all();
 }

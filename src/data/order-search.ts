@@ -3,6 +3,7 @@
 import { and, asc, desc, eq, isNotNull, isNull, ne, sql } from 'drizzle-orm';
 import type { Database } from './database';
 import { toLikePattern } from './like';
+import { isLookedUp, toMatch } from './looked-for';
 import { customers, items, orderLines, orders, type OrderStanding } from './schema';
 import { splitWords } from '../core/orders';
 import { groupBy, type Minor } from '../core/units';
@@ -154,15 +155,25 @@ const isClosedLike = (words: string) => and(isNotNull(orders.closedAtMs), words 
 /** Each of the words, in any order: in the title, the customer or on a piece, or it is the order's number. */
 const matches = (words: string) => and(...splitWords(words).map(matchesWord));
 
-/** Each table is gone through once: asked of every order with its customer and lines it takes five times as long. */
 function matchesWord(word: string) {
-  const wanted = toLikePattern(word);
   const number = /^#?(\d{1,9})$/.exec(word)?.[1] ?? NO_ORDER;
   return sql`${orders.id} in (
+    ${isLookedUp(word) ? lookUp(word) : lookThrough(word)}
+    union all select ${Number(number)})`;
+}
+
+const lookUp = (word: string) => sql`
+  select rowid from order_words where order_words match ${toMatch(word)}
+  union all select id from orders where customer_id in (
+    select rowid from customer_words where customer_words match ${`name : ${toMatch(word)}`})`;
+
+/** Each table is gone through once: asked of every order with its customer and lines it takes five times as long. */
+function lookThrough(word: string) {
+  const wanted = toLikePattern(word);
+  return sql`
     select id from orders where title like ${wanted}
     union all select id from orders where customer_id in (select id from customers where name like ${wanted})
-    union all select order_id from order_lines where words <> '' and words like ${wanted}
-    union all select ${Number(number)})`;
+    union all select order_id from order_lines where words <> '' and words like ${wanted}`;
 }
 
 /** Orders whose title or customer holds the words, or whose number they are; the first due first. */

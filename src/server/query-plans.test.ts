@@ -7,6 +7,7 @@ import { listPlans } from '../../test/query-plans';
 import { loadToday } from './bench/load-today';
 import { loadStation } from './bench/load-station';
 import { loadCutSheets } from './cut-sheets/load-cut-sheets';
+import { loadCustomerList } from './customers/load-customers';
 import { loadArtworkList } from './artwork/load-artwork-list';
 import { loadItemList, readItemQuery } from './items/load-item-list';
 import { loadCompare, loadItemEditor } from './items/load-items';
@@ -15,6 +16,7 @@ import { loadNewOrder } from './orders/load-new-order';
 import { loadOrderView } from './orders/load-order-view';
 import { loadOrderList, readOrderQuery } from './orders/load-order-list';
 import { loadGuesses } from './trials/load-guesses';
+import { findThings } from './shop/find-things';
 import { loadTrust } from './trials/load-trust';
 import { loadTrials } from './trials/view-ladder';
 
@@ -22,6 +24,7 @@ import { loadTrials } from './trials/view-ladder';
 const GROWING = [
   'orders',
   'order_lines',
+  'customers',
   'order_events',
   'pieces',
   'parts',
@@ -57,6 +60,10 @@ const VIEWS: readonly (readonly [string, () => unknown])[] = [
   ['closed orders by title', () => orders('show=closed&sort=title')],
   ['closed orders by due day', () => orders('show=closed&sort=due')],
   ['closed orders by price', () => orders('show=closed&sort=agreed&down=1')],
+  ['orders by words', () => orders('q=crew+junior')],
+  ['closed orders by words', () => orders('show=closed&q=crew+junior')],
+  ['customers by words', () => loadCustomerList(shop, new URLSearchParams('q=crew+junior'))],
+  ['everything by words', () => findThings(shop, 'crew junior')],
   ['an order', () => loadOrderView(shop, 1)],
   ['a new order', () => loadNewOrder(shop, {})],
   ['items', () => items('')],

@@ -54,7 +54,7 @@ export type FrameView = {
 };
 
 export type FoundThing = {
-  readonly kind: 'order' | 'item' | 'artwork' | 'vinyl' | 'blank';
+  readonly kind: 'order' | 'customer' | 'item' | 'artwork' | 'vinyl' | 'blank';
   readonly label: string;
   readonly detail: string;
   /** Where it is opened. */

@@ -9,11 +9,16 @@ export type Findable = {
   readonly texts: readonly string[];
 };
 
+/** Capitals and accents aside: not everybody has them on the keyboard. */
+const makePlain = (text: string): string => text.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase();
+
 /** Each of the words is in one of its texts, or is its number, with or without a mark before it. */
-export const holdsWords = ({ id, texts }: Findable, words: string): boolean =>
-  splitWords(words).every(
-    (word) => word.replace(/^#/, '') === String(id) || texts.some((text) => text.toLowerCase().includes(word)),
+export function holdsWords({ id, texts }: Findable, words: string): boolean {
+  const plain = texts.map(makePlain);
+  return splitWords(makePlain(words)).every(
+    (word) => word.replace(/^#/, '') === String(id) || plain.some((text) => text.includes(word)),
   );
+}
 
 /** Short words are nothing but their letters: one slip makes another word of them. */
 const SHORTEST_FORGIVEN = 4;

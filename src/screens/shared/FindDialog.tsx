@@ -63,7 +63,7 @@ export default function FindDialog({
       <Command shouldFilter={false} label="Find or do anything" className="find-box" loop>
         <Command.Input
           autoFocus
-          placeholder="An order, item, drawing, vinyl, or what to do"
+          placeholder="An order, customer, item, drawing, vinyl, or what to do"
           value={text}
           onValueChange={setText}
         />

@@ -3,7 +3,8 @@
 import { chooseVinyls, listArtworkIds, listVinylIds } from '../../core/costing/index';
 import { getWornLayers, type ArtworkChecks } from '../../core/artwork/index';
 import { keyOf, type Prices } from '../../core/stock/index';
-import { findArtwork, findArtworks, findChecks, nameArtworks, type StoredArtwork } from '../../data/artwork-store';
+import { findArtwork, findArtworks, findChecks, type StoredArtwork } from '../../data/artwork-store';
+import { findNamed } from '../../data/find-named';
 import { loadChannels } from '../../data/channel-store';
 import { loadVinylEvidence } from '../../data/evidence-store';
 import { findItem } from '../../data/item-store';
@@ -76,7 +77,7 @@ export function listVinylsToChoose(
 export function loadItemEditor(shop: ShopContext, id: number | null, startArtworkId: number | null): ItemEditorView {
   const item = id === null ? null : findItem(shop.db, id);
   if (id !== null && !item) throw notFound('This item');
-  const names = nameArtworks(shop.db, LISTED + 1);
+  const names = findNamed(shop.db, 'artwork', '', LISTED + 1);
   const blanks = loadBlanks(shop.db);
   const firstArtwork = startArtworkId ?? names[0]?.id;
   const used = item
