@@ -176,18 +176,23 @@ function lookThrough(word: string) {
     union all select order_id from order_lines where words <> '' and words like ${wanted}`;
 }
 
-/** Orders whose title or customer holds the words, or whose number they are; the first due first. */
-export function findOrdersLike(
-  db: Database,
-  words: string,
-  limit: number,
-): readonly { readonly id: number; readonly title: string; readonly customer: string; readonly dueDay: string }[] {
+export type FoundOrder = Pick<TableOrder, 'id' | 'title' | 'customer' | 'dueDay' | 'standing' | 'closedAtMs'>;
+
+/** Orders that hold the words, or whose number they are: open ones first, the first due first; then the last closed. */
+export function findOrdersLike(db: Database, words: string, limit: number): readonly FoundOrder[] {
   return db
-    .select({ id: orders.id, title: orders.title, customer: customers.name, dueDay: orders.dueDay })
+    .select({
+      id: orders.id,
+      title: orders.title,
+      customer: customers.name,
+      dueDay: orders.dueDay,
+      standing: orders.standing,
+      closedAtMs: orders.closedAtMs,
+    })
     .from(orders)
     .innerJoin(customers, eq(customers.id, orders.customerId))
     .where(matches(words))
-    .orderBy(orders.dueDay)
+    .orderBy(isNotNull(orders.closedAtMs), desc(orders.closedAtMs), asc(orders.dueDay), asc(orders.id))
     .limit(limit)
     .all();
 }

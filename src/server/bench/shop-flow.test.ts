@@ -197,6 +197,19 @@ describe('views', () => {
     );
     expect(findThings(shop, '%%%zz')).toEqual([]);
   });
+
+  it('finds the orders that are worked on before those that are gone, and the customer', () => {
+    const ask = () => findThings(shop, 'fennmere');
+    const [first, second] = ask().filter(({ kind }) => kind === 'order');
+    expect([first!.detail, second!.detail].every((detail) => detail.includes(', due '))).toBe(true);
+    expect(ask().filter(({ kind }) => kind === 'customer')).toMatchObject([{ label: 'Fennmere Rowing Crew' }]);
+    moveOrder(shop, Number(/\d+$/.exec(first!.href)![0]), { move: 'cancel' });
+    expect(ask()[0]).toEqual(second);
+    expect(ask()[1]).toMatchObject({
+      href: first!.href,
+      detail: expect.stringMatching(/^Fennmere .+, cancelled /) as string,
+    });
+  });
 });
 
 it('the demo shop is the same every time but for its dates', async () => {

@@ -1,8 +1,8 @@
 // Search over everything that has a name.
 
-import { formatDay } from '../../core/units/index';
+import { dayOf, formatDay, type FormatSettings } from '../../core/units/index';
 import { findCustomers, findNamed, findVinyls, type NamedThing } from '../../data/find-named';
-import { findOrdersLike } from '../../data/order-search';
+import { findOrdersLike, type FoundOrder } from '../../data/order-search';
 import type { FoundThing } from '../../views/frame';
 import { getSettings, type ShopContext } from '../context';
 
@@ -32,8 +32,8 @@ export function findThings(shop: ShopContext, words: string): readonly FoundThin
     href,
   });
   return [
-    ...findOrdersLike(db, words, EACH).map(({ id, title, customer, dueDay }) =>
-      thing('order', title, `${customer}, due ${formatDay(dueDay, settings)}`, `/orders/${id}`),
+    ...findOrdersLike(db, words, EACH).map((order) =>
+      thing('order', order.title, describeOrder(order, settings), `/orders/${order.id}`),
     ),
     ...findCustomers(db, words, EACH).map(({ id, name, contact }) =>
       thing('customer', name, contact === '' ? 'customer' : `customer, ${contact}`, `/customers/${id}`),
@@ -45,4 +45,11 @@ export function findThings(shop: ShopContext, words: string): readonly FoundThin
     ),
     ...findNamed(db, 'blank', words, EACH).map(({ id, name }) => thing('blank', name, 'blank', `/shelf?blank=${id}`)),
   ];
+}
+
+/** Whose it is, and by when, or since when there is nothing to do. */
+function describeOrder({ customer, dueDay, standing, closedAtMs }: FoundOrder, settings: FormatSettings): string {
+  if (closedAtMs === null) return `${customer}, due ${formatDay(dueDay, settings)}`;
+  const day = formatDay(dayOf(closedAtMs, settings.timeZone), settings);
+  return `${customer}, ${standing === 'cancelled' ? 'cancelled' : 'gone'} ${day}`;
 }
