@@ -1,6 +1,7 @@
 // npm run bench-load -- FOLDER: how the rest of the shop answers while twenty layouts and ten baskets are under way, how
 // soon what nobody waits for any more ends, and how a queue that is full says so.
 
+import { setMaxListeners } from 'node:events';
 import { get, readMemoryMb, startShop } from './bench-shop.mjs';
 import { ensureBuild, ensurePackages } from './prepare.mjs';
 
@@ -36,6 +37,7 @@ try {
   console.log(`One basket alone: ${solvedMs} ms, ${basket ? `${basket.orders.length} orders` : problem}.`);
   const quiet = await timePages();
   const leave = new AbortController();
+  setMaxListeners(0, leave.signal);
   const heavy = [
     ...Array.from({ length: NESTS }, (_, seed) => ask('/api/nest', makeNest(seed), `nest ${seed % 4}`, leave.signal)),
     ...Array.from({ length: BASKETS }, (_, seed) =>
@@ -52,14 +54,24 @@ try {
   const left = performance.now();
   leave.abort();
   await Promise.all(heavy);
-  const after = await get(port, '/api/nest', { body: makeNest(0, 1), caller: 'after' });
+  const refusedStill = await layOutOnce();
   console.log(
-    `Left by all who asked: the next layout of 1 s was there after ${Math.round(performance.now() - left)} ms (${after.status}).`,
+    `Left by all who asked: the next layout of 1 s was there after ${Math.round(performance.now() - left)} ms, refused ${refusedStill} times before.`,
   );
   console.log(refusals);
   console.log(`${Math.round(readMemoryMb(server.pid))} MB with its threads.`);
 } finally {
   server.kill('SIGTERM');
+}
+
+/** Asked for anew until it is there: the server hears a moment later that the others have left. */
+async function layOutOnce() {
+  for (let refused = 0; ; refused += 1) {
+    const { status } = await get(port, '/api/nest', { body: makeNest(0, 1), caller: 'after' });
+    if (status === 200) return refused;
+    if (status !== 503) throw new Error(`A layout was answered with ${status}.`);
+    await new Promise((resolve) => setTimeout(resolve, 50));
+  }
 }
 
 function count({ body }) {

@@ -55,6 +55,8 @@ export type CutSheetsView = {
     /** What is made of it again and again: to fill what is left of a load. */
     readonly usual: readonly UsualPiece[];
   }[];
+  /** Of what waits, what is not among the groups: other vinyls, due later. */
+  readonly later: { readonly vinyls: number; readonly parts: number };
   /** Where the outlines come from: prepared anew from the original, at the width it was saved at. */
   readonly artworks: readonly { readonly id: number; readonly steps: readonly PrepStep[]; readonly widthMm: number }[];
   /** Least gap between two parts, mm, as the shop set it. */

@@ -20,20 +20,29 @@ function CutSheets({ initial }: { readonly initial: CutSheetsView }) {
   const sheets = useCutSheets(initial);
   const [planning, setPlanning] = useState(false);
   const { view, group, open } = sheets;
+  const reopen = async () => void (await sheets.reopen());
+  const plan = async () => setPlanning(await sheets.showAll());
   if (!group) return <NothingWaits />;
   return (
     <>
-      <CutSheetsHead view={view} onPlan={planning ? null : () => setPlanning(true)} />
-      {planning && <DayLoads view={view} onSaved={sheets.reopen} onClose={() => setPlanning(false)} />}
+      <CutSheetsHead view={view} onPlan={planning ? null : () => void plan()} />
+      {planning && <DayLoads view={view} onSaved={reopen} onClose={() => setPlanning(false)} />}
       <div className="cols top list-detail">
-        <VinylNav groups={view.groups} group={group} ownId={sheets.ownId} onOpen={sheets.go} />
+        <VinylNav
+          groups={view.groups}
+          group={group}
+          ownId={sheets.ownId}
+          later={view.later}
+          onOpen={sheets.go}
+          onShowAll={() => void sheets.showAll()}
+        />
         <VinylLoad
           key={open.serial}
           view={view}
           group={group}
           start={open.saved}
           onSaved={sheets.takeSaved(open)}
-          onDone={() => void sheets.reopen()}
+          onDone={() => void reopen()}
         />
       </div>
     </>
@@ -64,13 +73,14 @@ type HeadProps = {
 
 function CutSheetsHead({ view, onPlan }: HeadProps) {
   const settings = useSettings();
-  const parts = view.groups.reduce((sum, group) => sum + group.parts.length, 0);
+  const parts = view.groups.reduce((sum, group) => sum + group.parts.length, view.later.parts);
+  const vinyls = view.groups.length + view.later.vinyls;
   const first = view.groups[0]!;
   return (
     <div className="page-head">
       <div>
         <h1 className="flat">
-          {plural(parts, 'part')} {verbFor(parts, 'waits', 'wait')} to be cut from {plural(view.groups.length, 'vinyl')}
+          {plural(parts, 'part')} {verbFor(parts, 'waits', 'wait')} to be cut from {plural(vinyls, 'vinyl')}
         </h1>
         <p className="soft flat above-1">
           The first is due on {formatDay(dueOf(first), settings)}: {first.vinyl.name}.

@@ -3,6 +3,7 @@
 import { formatDay, formatInstant, formatLength } from '../../core/units';
 import { plural } from '../../wording/plural';
 import { useSettings } from '../shared/settings';
+import type { CutSheetsView } from '../../views/cut-sheets';
 import type { Group, SavedSheet } from './cut-load';
 import { Swatch } from '../shared/Swatch';
 
@@ -16,10 +17,13 @@ type Props = {
   readonly group: Group;
   /** The saved sheet that is worked on; null for a new one. */
   readonly ownId: number | null;
+  /** What waits of vinyls that are not among the groups. */
+  readonly later: CutSheetsView['later'];
   readonly onOpen: (vinylId: number, saved: SavedSheet | null) => void;
+  readonly onShowAll: () => void;
 };
 
-export function VinylNav({ groups, group, ownId, onOpen }: Props) {
+export function VinylNav({ groups, group, ownId, later, onOpen, onShowAll }: Props) {
   const settings = useSettings();
   return (
     <nav className="sheet flush queue-nav" aria-label="Vinyls">
@@ -53,6 +57,14 @@ export function VinylNav({ groups, group, ownId, onOpen }: Props) {
             </li>
           )),
         ])}
+        {later.vinyls > 0 && (
+          <li>
+            <button type="button" onClick={onShowAll}>
+              Show {plural(later.vinyls, 'more vinyl')}
+              <small>{plural(later.parts, 'part')}, due later</small>
+            </button>
+          </li>
+        )}
       </ul>
     </nav>
   );

@@ -22,16 +22,25 @@ export function useCutSheets(initial: CutSheetsView) {
     setOpen(next);
     setOwnId(next.saved?.id ?? null);
   };
-  /** Everything anew, on the same vinyl while something of it waits. */
-  const reopen = async () => {
+  /** False where it can't be had, which is said. */
+  const refresh = async (shown: 'first' | 'all', then: (fresh: CutSheetsView) => void) => {
     try {
-      const fresh = await callApi<CutSheetsView>('GET', '/api/cut-sheets');
+      const fresh = await callApi<CutSheetsView>('GET', `/api/cut-sheets?shown=${shown}`);
       setView(fresh);
-      show(openFirst(findGroup(fresh, open.vinylId), open.serial + 1));
+      then(fresh);
+      return true;
     } catch (error) {
       enqueueSnackbar(wordsOf(error), { variant: 'error' });
+      return false;
     }
   };
+  /** Everything anew, on the same vinyl while something of it waits. */
+  const reopen = () =>
+    refresh(view.later.vinyls > 0 ? 'first' : 'all', (fresh) =>
+      show(openFirst(findGroup(fresh, open.vinylId), open.serial + 1)),
+    );
+  /** What is worked on stays as it is. */
+  const showAll = async () => view.later.vinyls === 0 || refresh('all', () => undefined);
   /** A sheet that was left may be saved only after another was opened. */
   const takeSaved = (from: Open) => (id: SavedSheetId, sheet: CutSheet) => {
     if (from.serial === serial.current) setOwnId(id.id);
@@ -45,6 +54,7 @@ export function useCutSheets(initial: CutSheetsView) {
     ownId,
     go: (vinylId: number, saved: SavedSheet | null) => show({ vinylId, saved, serial: open.serial + 1 }),
     reopen,
+    showAll,
     takeSaved,
   };
 }

@@ -18,24 +18,32 @@ import { loadMaterials, readMadeLines } from '../items/materials';
 import { readOrdersInHand } from '../orders/read-orders';
 import { rememberUntilChange } from '../remember';
 
-export function loadCutSheets(shop: ShopContext): CutSheetsView {
+/** Vinyls shown at first, and those with a saved sheet: a day at the cutter has no more loads. */
+const VINYLS_SHOWN = 20;
+
+type Shown = 'first' | 'all';
+export const readShown = (params: URLSearchParams): Shown => (params.get('shown') === 'first' ? 'first' : 'all');
+
+export function loadCutSheets(shop: ShopContext, shown: Shown = 'all'): CutSheetsView {
   const { figures, timeZone } = getShop(shop);
   const nowMs = shop.now();
   return {
-    ...rememberUntilChange(shop, 'cut sheets', () => gatherLoads(shop)),
+    ...rememberUntilChange(shop, `cut sheets, ${shown}`, () => gatherLoads(shop, shown)),
     gapMm: figures.weedMarginMm,
     freeSeconds: computeFreeSeconds({ nowMs, day: dayOf(nowMs, timeZone), timeZone, shop: figures }),
   };
 }
 
 /** What waits to be cut, by vinyl, the first due first. */
-function gatherLoads(shop: ShopContext): Pick<CutSheetsView, 'groups' | 'artworks'> {
-  const orders = narrowToPieces(
-    readOrdersInHand(shop).map((entry) => ({ ...entry, parts: entry.parts.filter((part) => part.state === 'to-cut') })),
-  );
+function gatherLoads(shop: ShopContext, shown: Shown): Pick<CutSheetsView, 'groups' | 'artworks' | 'later'> {
+  const sheets = loadSavedSheets(shop.db);
+  const waiting = keepParts(readOrdersInHand(shop), (part) => part.state === 'to-cut');
+  const vinylIds = listVinyls(waiting);
+  const first = new Set([...vinylIds.slice(0, VINYLS_SHOWN), ...sheets.map(({ vinylId }) => vinylId)]);
+  const orders = shown === 'all' ? waiting : keepParts(waiting, (part) => first.has(part.vinylId));
   const { lines, materials } = readMadeLines(shop, orders);
   const parts = listWaiting(orders, lines);
-  const saved = groupBy(loadSavedSheets(shop.db), (sheet) => sheet.vinylId);
+  const saved = groupBy(sheets, (sheet) => sheet.vinylId);
   const usual = loadUsual(shop, [...new Set(parts.map((part) => part.vinylId))]);
   const groups = [...groupBy(parts, (part) => part.vinylId)].flatMap(
     ([vinylId, own]): CutSheetsView['groups'][number][] => {
@@ -66,7 +74,27 @@ function gatherLoads(shop: ShopContext): Pick<CutSheetsView, 'groups' | 'artwork
   return {
     groups: groups.sort((a, b) => firstDue(a).localeCompare(firstDue(b))),
     artworks,
+    later: {
+      vinyls: shown === 'all' ? 0 : vinylIds.filter((id) => !first.has(id)).length,
+      parts: countParts(waiting) - countParts(orders),
+    },
   };
+}
+
+type InHand = ReturnType<typeof readOrdersInHand>;
+
+/** Orders with some of their parts, and the pieces that these are of. */
+const keepParts = (orders: InHand, keeps: (part: InHand[number]['parts'][number]) => boolean): InHand =>
+  narrowToPieces(orders.map((entry) => ({ ...entry, parts: entry.parts.filter(keeps) })));
+
+const countParts = (orders: InHand): number => orders.reduce((sum, { parts }) => sum + parts.length, 0);
+
+/** The vinyls of what waits, the first due first. */
+function listVinyls(orders: InHand): readonly number[] {
+  const due = new Map<number, string>();
+  for (const { order, parts } of orders)
+    for (const { vinylId } of parts) if (order.dueDay < (due.get(vinylId) ?? '~')) due.set(vinylId, order.dueDay);
+  return [...due].sort(([, a], [, b]) => a.localeCompare(b)).map(([id]) => id);
 }
 
 type WaitingOfVinyl = WaitingPart & { readonly vinylId: number };

@@ -1,4 +1,4 @@
 import { endpoint } from '../../../server/endpoint';
-import { loadCutSheets } from '../../../server/cut-sheets/load-cut-sheets';
+import { loadCutSheets, readShown } from '../../../server/cut-sheets/load-cut-sheets';
 
-export const GET = endpoint(({ shop }) => loadCutSheets(shop));
+export const GET = endpoint(({ shop, api }) => loadCutSheets(shop, readShown(api.url.searchParams)));
