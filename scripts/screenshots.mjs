@@ -34,6 +34,7 @@ const before = {
   buy: (page) => page.getByRole('region', { name: 'Basket' }).waitFor({ timeout: 30_000 }),
   'cut-sheets': async (page) => {
     await page.getByRole('navigation', { name: 'Vinyls' }).getByRole('button', { name: /slate/ }).click();
+    await page.getByText(/^A new cut sheet, .*slate/).waitFor();
     await page.getByRole('button', { name: 'Lay out' }).click();
     await page.waitForTimeout(12_000);
     await page.getByRole('button', { name: 'Stop here' }).click();

@@ -1,5 +1,6 @@
 // Laying out in words: what a layout comes to, what stands in its way, and what would help.
 
+import { findLeastReading } from '../core/cutting';
 import type { LayoutFault, NestLayout, NestProblem, Leftover } from '../core/nesting';
 import type { BookingProblem, LoadFacts, LotChoice } from '../core/orders';
 import type { DayLoad, LoadPart } from '../core/scheduling';
@@ -114,7 +115,7 @@ export function describeLoading(
       label: 'Width',
       text: facts.onMat
         ? `The piece is ${length(facts.widthMm)} wide; the outermost cut needs ${length(facts.leastWidthMm)}.`
-        : `The machine should read ${length(facts.widthMm)}. If it reads less than ${length(facts.leastWidthMm)}, load it again or lay it out again.`,
+        : `The machine should read ${length(facts.widthMm)}. If it reads less than ${length(findLeastReading({ expectedMm: facts.widthMm, neededMm: facts.leastWidthMm }))}, load it again or lay it out again.`,
     },
     { label: 'Origin', text: 'At the left, where it begins; the length runs away from you.' },
     {

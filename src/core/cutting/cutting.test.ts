@@ -141,6 +141,16 @@ describe('the width that is read', () => {
   ])('%d mm of 305, with 290 needed, is %s', (readMm, verdict) => {
     expect(judgeWidth({ readMm, expectedMm: 305, neededMm: 290 })).toBe(verdict);
   });
+
+  it.each([
+    [240, 240, 'as-expected'],
+    [239.1, 240, 'as-expected'],
+    [238.9, 240, 'too-narrow'],
+    [239.4, 239.5, 'as-expected'],
+    [239.4, 240.2, 'too-narrow'],
+  ])('%d mm of 240, all of which or nearly is needed (%d), is %s', (readMm, neededMm, verdict) => {
+    expect(judgeWidth({ readMm, expectedMm: 240, neededMm })).toBe(verdict);
+  });
 });
 
 describe('why a test cut comes first', () => {
