@@ -4,10 +4,13 @@ import { holdsWords, nearlyHoldsWords } from './find-words';
 const order = { id: 12, texts: ['Junior crew, surnames and seats', 'Fennmere Rowing Crew', 'Ó Dálaigh', '7'] };
 
 describe('an order is found', () => {
-  it.each(['', 'crew', 'rowing junior', 'CREW seats', '12', '#12', 'dálaigh', 'o dalaigh', 'surnames 7'])('by “%s”', (words) => {
-    expect(holdsWords(order, words)).toBe(true);
-    expect(nearlyHoldsWords(order, words)).toBe(true);
-  });
+  it.each(['', 'crew', 'rowing junior', 'CREW seats', '12', '#12', 'dálaigh', 'o dalaigh', 'surnames 7'])(
+    'by “%s”',
+    (words) => {
+      expect(holdsWords(order, words)).toBe(true);
+      expect(nearlyHoldsWords(order, words)).toBe(true);
+    },
+  );
 
   it.each(['bakery', '13', '#1', 'crew bakery'])('not by “%s”', (words) => {
     expect(holdsWords(order, words)).toBe(false);
