@@ -7,6 +7,7 @@ import {
   distance,
   fillRegion,
   flattenContour,
+  flattenEvenly,
   getRings,
   intersectRegions,
   mapPoint,
@@ -15,12 +16,14 @@ import {
   transformContour,
   transformRegion,
   uniteRegions,
+  type Contour,
   type Matrix,
   type Polyline,
   type Region,
   type FillRuleName,
 } from '../geometry';
 import { fail, succeed, type Result } from '../units';
+import { findApart } from './apart-contours';
 import type { Artwork, LayerRole, MeasureProblem, Shape, StrokeShape } from './artwork';
 
 /** A contour as drawn. `open`: its ends lie apart, so that the knife would have to close it. */
@@ -70,8 +73,9 @@ export function flattenLines(artwork: Artwork, matrix: Matrix): Result<readonly 
   const layers: LayerLines[] = [];
   for (const layer of artwork.layers) {
     const shapes: LayerLines['shapes'][number][] = [];
+    const apart = findApart(layer);
     for (const shape of layer.shapes) {
-      const lines = flattenContours(shape, matrix);
+      const lines = flattenContours(shape, matrix, apart);
       for (const line of lines) points += line.points.length;
       if (points > POINT_LIMIT) return tooManyPoints(points);
       shapes.push({ shape, lines });
@@ -119,9 +123,10 @@ export function fillLayers(
   );
 }
 
-function flattenContours(shape: Shape, matrix: Matrix): readonly FlatLine[] {
+function flattenContours(shape: Shape, matrix: Matrix, apart: ReadonlySet<Contour> = new Set()): readonly FlatLine[] {
   return shape.contours.map((contour): FlatLine => {
-    const points = flattenContour(transformContour(contour, matrix));
+    const placed = transformContour(contour, matrix);
+    const points = apart.has(contour) ? flattenEvenly(placed) : flattenContour(placed);
     const first = points[0]!,
       last = points[points.length - 1]!;
     return { points, open: !contour.closed && distance(first, last) > SAME_POINT_MM };

@@ -53,17 +53,36 @@ export function transformContour(contour: Contour, matrix: Matrix): Contour {
 }
 
 /**
- * How far, in mm at real size, a flattened curve may stray from the true one: far below what a knife can follow (about
- * 0.05 mm). Corners of the polyline lie a little outside the curve and its sides a little inside, so that it encloses
- * what the curve does: chords alone would lose area, ten times as much as this does.
+ * How far, in mm at real size, a flattened curve may stray from the true one. Far below what a knife can follow
+ * (about 0.05 mm), and small enough that the area of a 10 mm dot is right within 0.1 %.
  */
 export const FLATTENING_MM = 0.005;
-/** Small outlines are flattened relative to their own extent, so that a 1 mm dot is as true as a large one. */
-const FLATTENING_SHARE = 0.001;
 const FINEST_FLATTENING_MM = 0.0002;
 
-const toleranceFor = (extent: number): number =>
-  Math.max(FINEST_FLATTENING_MM, Math.min(FLATTENING_MM, extent * FLATTENING_SHARE));
+/** How finely small outlines are flattened: relative to their own extent, so that a 1 mm dot is as true as a large one. */
+type Fineness = {
+  /** Of the narrower way across; of an ellipse’s radius. */
+  readonly share: number;
+  readonly ellipseShare: number;
+  readonly leastMm: number;
+  readonly mostMm: number;
+  /** Corners lie a little outside the curve, and sides as far inside: together they enclose what the curve does. */
+  readonly even: boolean;
+};
+/** Chords lose area: of an ellipse less than 0.1 % with 96 of them. */
+const CHORDS: Fineness = {
+  share: 0.0002,
+  ellipseShare: 0.00054,
+  leastMm: FINEST_FLATTENING_MM,
+  mostMm: FLATTENING_MM,
+  even: false,
+};
+/** A small ellipse has 48 sides. */
+const EVEN: Fineness = { ...CHORDS, share: 0.001, ellipseShare: 0.00215, even: true };
+const ROUGH: Fineness = { share: 0.01, ellipseShare: 0.02, leastMm: 0, mostMm: Infinity, even: false };
+
+const boundTolerance = (tolerance: number, { leastMm, mostMm }: Fineness): number =>
+  Math.max(leastMm, Math.min(mostMm, tolerance));
 
 /**
  * Across the contour's narrower way, control points included, mm: what it may lose of its area is calculated by that.
@@ -97,14 +116,27 @@ function narrowExtent({ start, segments }: Contour): number {
 }
 
 /**
- * The polyline of a contour whose coordinates are mm at real size, first point included, repeated points left out.
- * `withinMm`: how far it may stray, where that is known better than from the contour's extent.
+ * The polyline of a contour whose coordinates are mm at real size, first point included, repeated points left out. No
+ * corner lies outside a curve: what only touches does not meet.
  */
-export function flattenContour(contour: Contour, withinMm?: number): readonly Point[] {
+export const flattenContour = (contour: Contour): readonly Point[] => flatten(contour, CHORDS);
+
+/**
+ * As `flattenContour`, in half as many points that enclose what the curve does to 0.01 %. Curves that touch may meet:
+ * for contours that lie apart. `withinMm`: how far it may stray, where that is known better than from its extent.
+ */
+export const flattenEvenly = (contour: Contour, withinMm?: number): readonly Point[] =>
+  flatten(contour, EVEN, withinMm);
+
+/** In any unit, within a hundredth of its extent: where it lies, not how it looks. */
+export const flattenRoughly = (contour: Contour): readonly Point[] => flatten(contour, ROUGH);
+
+function flatten(contour: Contour, fineness: Fineness, withinMm?: number): readonly Point[] {
   const round = findWholeTurn(contour.segments);
-  if (round) return flattenEllipse(round);
+  if (round) return flattenEllipse(round, fineness);
   const points: Point[] = [contour.start];
-  const tolerance = withinMm ?? toleranceFor(narrowExtent(contour));
+  const tolerance = withinMm ?? boundTolerance(narrowExtent(contour) * fineness.share, fineness);
+  const way: Way = { tolerance, even: fineness.even };
   let current = contour.start;
   const push = (point: Point) => {
     if (Math.abs(point.x - current.x) > POINT_NOISE_MM || Math.abs(point.y - current.y) > POINT_NOISE_MM)
@@ -113,11 +145,13 @@ export function flattenContour(contour: Contour, withinMm?: number): readonly Po
   };
   for (const segment of contour.segments) {
     if (segment.kind === 'line') push(segment.to);
-    else if (segment.kind === 'cubic') flattenCubic(current, segment, tolerance, push);
-    else flattenArc(segment, tolerance, push);
+    else if (segment.kind === 'cubic') flattenCubic(current, segment, way, push);
+    else flattenArc(segment, way, push);
   }
   return points;
 }
+
+type Way = { readonly tolerance: number; readonly even: boolean };
 
 /** In mm and radians: the middle of a half circle is only known as exactly as the root of a rounding error. */
 const TURN_NOISE = 1e-5;
@@ -167,7 +201,7 @@ const MOST_PUSHED = 12 / 8;
 function flattenCubic(
   from: Point,
   curve: Extract<Segment, { kind: 'cubic' }>,
-  tolerance: number,
+  { tolerance, even }: Way,
   push: (point: Point) => void,
 ): void {
   const { control1, control2, to } = curve;
@@ -175,7 +209,7 @@ function flattenCubic(
   const bend = Math.max(bendAt(from, control1, control2), bendAt(control1, control2, to));
   const steps = Math.max(1, Math.ceil(Math.sqrt((0.75 * bend) / tolerance)));
   // The second derivative runs evenly from 6·(first bend) to 6·(second bend).
-  const out = 6 * pushOut(steps);
+  const out = even ? 6 * pushOut(steps) : 0;
   const startX = (from.x - 2 * control1.x + control2.x) * out,
     startY = (from.y - 2 * control1.y + control2.y) * out,
     endX = (control1.x - 2 * control2.x + to.x) * out,
@@ -201,23 +235,20 @@ function flattenCubic(
   push(to);
 }
 
-/** Whole ellipses are flattened relative to their radius: to 48 steps where they are small. */
-const ELLIPSE_SHARE = 0.00215;
-
 /**
- * As large as the ellipse to the last digit. Steps in multiples of four: the outermost points are on the line, so that
- * its box is exact, and the others lie as far outside as that takes.
+ * Steps in multiples of four: the outermost points are on the line, so that its box is exact. Evenly, it is as large as
+ * the ellipse to the last digit: the other points lie as far outside as that takes.
  */
-function flattenEllipse(arc: Arc): readonly Point[] {
+function flattenEllipse(arc: Arc, fineness: Fineness): readonly Point[] {
   const radius = Math.hypot(arc.u.x, arc.u.y, arc.v.x, arc.v.y) / Math.SQRT2;
   if (radius === 0) return [arc.to];
-  const tolerance = Math.max(FINEST_FLATTENING_MM, Math.min(FLATTENING_MM, radius * ELLIPSE_SHARE));
+  const tolerance = boundTolerance(radius * fineness.ellipseShare, fineness);
   const steps = Math.max(8, Math.ceil(Math.PI / Math.acos(1 - Math.min(0.5, tolerance / radius)) / 4) * 4);
   const angle = ((2 * Math.PI) / steps) * Math.sign(arc.until - arc.from);
   // Of the triangles round the middle of a unit circle eight have a side of 1 and one of `out`, the others two of `out`:
   // (8·out + (steps − 8)·out²)·sin(angle)/2 = π.
   const whole = (2 * Math.PI) / Math.sin(Math.abs(angle));
-  const out = (2 * whole) / (8 + Math.sqrt(64 + 4 * (steps - 8) * whole));
+  const out = fineness.even ? (2 * whole) / (8 + Math.sqrt(64 + 4 * (steps - 8) * whole)) : 1;
   return Array.from({ length: steps }, (_, index) => {
     const reach = index % (steps / 4) === 0 ? 1 : out;
     const cosine = Math.cos(arc.from + index * angle) * reach,
@@ -226,14 +257,14 @@ function flattenEllipse(arc: Arc): readonly Point[] {
   });
 }
 
-function flattenArc(arc: Arc, tolerance: number, push: (point: Point) => void): void {
+function flattenArc(arc: Arc, { tolerance, even }: Way, push: (point: Point) => void): void {
   const radius = Math.hypot(arc.u.x, arc.u.y, arc.v.x, arc.v.y);
   if (radius > 0) {
     const sweep = arc.until - arc.from;
     // A chord over the angle d strays r·(1 − cos(d/2)) from its circle.
     const step = 2 * Math.acos(1 - Math.min(1, tolerance / radius));
     const steps = Math.max(1, Math.ceil(Math.abs(sweep) / step));
-    const reach = 1 + sweep * sweep * pushOut(steps);
+    const reach = even ? 1 + sweep * sweep * pushOut(steps) : 1;
     for (let index = 1; index < steps; index++) {
       const angle = arc.from + (sweep * index) / steps;
       const cosine = Math.cos(angle) * reach,

@@ -9,6 +9,7 @@ import {
   countSharpCorners,
   fillRegion,
   flattenContour,
+  flattenEvenly,
   FLATTENING_MM,
   getRings,
   IDENTITY,
@@ -73,10 +74,13 @@ describe('matrices', () => {
 });
 
 describe('flattening', () => {
-  it('keeps every point of a circle within the stated tolerance, corners and sides', () => {
-    for (const radius of [0.1, 0.5, 3, 40, 600]) {
-      const line = flattenContour(circle(radius));
-      const tolerance = Math.min(FLATTENING_MM, radius * 0.0022) + 1e-9;
+  it.each([
+    ['by chords', flattenContour, 0.0012],
+    ['evenly', flattenEvenly, 0.0022],
+  ] as const)('keeps every point of a circle within the stated tolerance, corners and sides, %s', (_, flat, share) => {
+    for (const radius of [0.5, 3, 40, 600]) {
+      const line = flat(circle(radius));
+      const tolerance = Math.min(FLATTENING_MM, radius * share) + 1e-9;
       for (const [at, { x, y }] of line.entries()) {
         const next = line[(at + 1) % line.length]!;
         expect(Math.abs(Math.hypot(x, y) - radius)).toBeLessThan(tolerance);
@@ -85,8 +89,13 @@ describe('flattening', () => {
     }
   });
 
+  it('puts no corner outside a circle where chords are asked for, so that two that touch do not meet', () => {
+    for (const radius of [0.5, 3, 40])
+      for (const { x, y } of flattenContour(circle(radius))) expect(Math.hypot(x, y)).toBeLessThan(radius + 1e-12);
+  });
+
   it.each([0.05, 0.1, 1.5, 5, 40])('gives a circle of radius %d its area, length and box', (radius) => {
-    const line = flattenContour(circle(radius));
+    const line = flattenEvenly(circle(radius));
     expect(computeRingArea(line) / (Math.PI * radius * radius)).toBeCloseTo(1, 9);
     expect(Math.abs(computeLength(line, true) / (2 * Math.PI * radius) - 1)).toBeLessThan(0.0014);
     const box = boundPoints([line])!;
@@ -108,7 +117,8 @@ describe('flattening', () => {
         fc.double({ min: 0.3, max: 60, noNaN: true }),
         (corners, size) => {
           const contour = drawBlob(corners, size);
-          const line = flattenContour(contour);
+          const line = flattenEvenly(contour);
+          expect(line.length).toBeLessThanOrEqual(flattenContour(contour).length);
           const share = Math.abs(areaWithin(line) / areaWithinCurves(contour) - 1);
           // Nowhere finer than a fifth of a thousandth of a millimetre.
           expect(share).toBeLessThan(1e-4 + 2e-5 / size);

@@ -4,7 +4,7 @@
 import type { Font, Glyph } from 'fontkit';
 import {
   fillRegion,
-  flattenContour,
+  flattenEvenly,
   shiftRegion,
   transformContour,
   type Contour,
@@ -38,7 +38,7 @@ export function outlineGlyph({ face, glyph, matrix }: SetGlyph): Region {
 }
 
 function outlineAtOrigin(glyph: Glyph, matrix: Matrix): Region {
-  const lines = readGlyph(glyph).map((contour) => flattenContour(transformContour(contour, matrix), OUTLINE_WITHIN_MM));
+  const lines = readGlyph(glyph).map((contour) => flattenEvenly(transformContour(contour, matrix), OUTLINE_WITHIN_MM));
   return fillRegion(lines, 'nonzero');
 }
 
