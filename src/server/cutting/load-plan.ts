@@ -11,6 +11,7 @@ import { getSettings, type ShopContext } from '../context';
 import { toBookTask } from '../cut-sheets/cut-saved-sheet';
 import { notFound, ShopError } from '../errors';
 import type { CutTask, SheetPlan } from '../heavy/cut-thread';
+import { runForNobody } from '../heavy/asking';
 import { heavyWork } from '../heavy/heavy-work';
 
 const LIMIT_MS = 30_000;
@@ -44,7 +45,8 @@ export async function planLoad(shop: ShopContext, savedId: number, plan: PlanCut
   const kept = getKept(shop);
   const known = kept.get(key);
   if (known) return known;
-  const made = makePlan(shop, saved, plan);
+  // For nobody in particular: another window may wait for it when who asked first has left.
+  const made = runForNobody(() => makePlan(shop, saved, plan));
   kept.set(key, made);
   // What failed is tried again, and what nobody looks at makes room.
   made.catch(() => kept.delete(key));
