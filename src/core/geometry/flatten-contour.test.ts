@@ -13,22 +13,7 @@ import {
   type Contour,
   type Point,
 } from './index';
-
-const circle = (radius: number): Contour => ({
-  start: { x: radius, y: 0 },
-  closed: true,
-  segments: [
-    {
-      kind: 'arc',
-      centre: { x: 0, y: 0 },
-      u: { x: radius, y: 0 },
-      v: { x: 0, y: radius },
-      from: 0,
-      until: 2 * Math.PI,
-      to: { x: radius, y: 0 },
-    },
-  ],
-});
+import { circle } from './geometry-examples';
 
 describe('flattening', () => {
   it.each([

@@ -19,9 +19,9 @@ import {
   translation,
   uniteBoxes,
   uniteRegions,
-  type Contour,
   type Point,
 } from './index';
+import { circle } from './geometry-examples';
 
 const square = (x: number, y: number, side: number): Point[] => [
   { x, y },
@@ -29,21 +29,6 @@ const square = (x: number, y: number, side: number): Point[] => [
   { x: x + side, y: y + side },
   { x, y: y + side },
 ];
-const circle = (radius: number): Contour => ({
-  start: { x: radius, y: 0 },
-  closed: true,
-  segments: [
-    {
-      kind: 'arc',
-      centre: { x: 0, y: 0 },
-      u: { x: radius, y: 0 },
-      v: { x: 0, y: radius },
-      from: 0,
-      until: 2 * Math.PI,
-      to: { x: radius, y: 0 },
-    },
-  ],
-});
 
 describe('matrices', () => {
   it('composes the inner map first', () => {

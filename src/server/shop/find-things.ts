@@ -51,5 +51,5 @@ export function findThings(shop: ShopContext, words: string): readonly FoundThin
 function describeOrder({ customer, dueDay, standing, closedAtMs }: FoundOrder, settings: FormatSettings): string {
   if (closedAtMs === null) return `${customer}, due ${formatDay(dueDay, settings)}`;
   const day = formatDay(dayOf(closedAtMs, settings.timeZone), settings);
-  return `${customer}, ${standing === 'cancelled' ? 'cancelled' : 'gone'} ${day}`;
+  return `${customer}, ${standing === 'cancelled' ? 'cancelled' : 'handed over'} ${day}`;
 }
