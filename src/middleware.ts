@@ -2,17 +2,15 @@
 
 import type { MiddlewareHandler } from 'astro';
 import { putScreensIn } from './layouts/react-renderer';
-import { measureAnewOnce } from './server/artwork/measure-anew';
+import { workBehindPages } from './server/behind-pages';
 import { refuse } from './server/errors';
 import { getContext } from './server/context';
-import { watchFeed } from './server/feeds/watch-feed';
 import { isHostAllowed } from './server/hosts';
 
 const SAFE_METHODS = new Set(['GET', 'HEAD', 'OPTIONS']);
 
 export const onRequest: MiddlewareHandler = async ({ request }, next) => {
-  watchFeed(getContext);
-  measureAnewOnce(getContext);
+  workBehindPages(getContext);
   if (!isHostAllowed(request.headers.get('host'), process.env))
     return secure(refuse('forbidden', { reason: 'unknown-host', host: request.headers.get('host') ?? '' }, 421), []);
   if (!SAFE_METHODS.has(request.method) && !comesFromHere(request)) {

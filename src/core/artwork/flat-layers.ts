@@ -26,8 +26,11 @@ import { fail, succeed, type Result } from '../units';
 import { findApart } from './apart-contours';
 import type { Artwork, LayerRole, MeasureProblem, Shape, StrokeShape } from './artwork';
 
-/** A contour as drawn. `open`: its ends lie apart, so that the knife would have to close it. */
-export type FlatLine = { readonly points: Polyline; readonly open: boolean };
+/**
+ * A contour as drawn. `open`: its ends lie apart, so that the knife would have to close it. `apart`: it is known to meet
+ * no other of its layer.
+ */
+export type FlatLine = { readonly points: Polyline; readonly open: boolean; readonly apart?: boolean };
 export type FlatShape = { readonly lines: readonly FlatLine[]; readonly rule: FillRuleName; readonly region: Region };
 /** `key` names the layer in steps: its colour, or for a layer that a step made, that and what it is. */
 export type FlatLayer = {
@@ -125,18 +128,28 @@ export function fillLayers(
 
 function flattenContours(shape: Shape, matrix: Matrix, apart: ReadonlySet<Contour> = new Set()): readonly FlatLine[] {
   return shape.contours.map((contour): FlatLine => {
-    const placed = transformContour(contour, matrix);
-    const points = apart.has(contour) ? flattenEvenly(placed) : flattenContour(placed);
+    const points = flattenPlaced(contour, matrix, apart);
     const first = points[0]!,
       last = points[points.length - 1]!;
-    return { points, open: !contour.closed && distance(first, last) > SAME_POINT_MM };
+    return {
+      points,
+      open: !contour.closed && distance(first, last) > SAME_POINT_MM,
+      ...(apart.has(contour) ? { apart: true } : {}),
+    };
   });
+}
+
+/** Of a layer, those that lie `apart` from all others to half as many points. */
+export function flattenPlaced(contour: Contour, matrix: Matrix, apart: ReadonlySet<Contour>): Polyline {
+  const placed = transformContour(contour, matrix);
+  return apart.has(contour) ? flattenEvenly(placed) : flattenContour(placed);
 }
 
 function fillShape(shape: Shape, lines: readonly FlatLine[], matrix: Matrix): FlatShape {
   const whole = fillRegion(
     lines.map((line) => line.points),
     shape.rule,
+    new Set(lines.flatMap((line) => (line.apart ? [line.points] : []))),
   );
   if (shape.clips.length === 0) return { lines, rule: shape.rule, region: whole };
   return makeFlatShape(clipRegion(whole, shape.clips, matrix));

@@ -2,7 +2,8 @@
 
 import { boundPoints, composeMatrices, IDENTITY, scaling, translation, type Polyline } from '../geometry';
 import type { Artwork } from './artwork';
-import { flattenLines, type LayerLines } from './flat-layers';
+import { flattenLines } from './flat-layers';
+import { boundPainted } from './painted-box';
 import type { ResolvedArtwork, ResolvedLayer } from './resolve-artwork';
 
 type PictureLayer = {
@@ -44,14 +45,14 @@ const ROUGH_WIDTH_MM = 100;
  * Null where it has none.
  */
 export function drawRough(artwork: Artwork): ArtworkPicture | null {
-  const natural = flattenLines(artwork, IDENTITY);
-  const reach = natural.ok ? boundLines(natural.value) : null;
-  if (!reach || Math.max(reach.width, reach.height) === 0) return null;
-  const placed = flattenLines(
-    artwork,
-    composeMatrices(scaling(ROUGH_WIDTH_MM / Math.max(reach.width, reach.height)), translation(-reach.x, -reach.y)),
+  const reach = boundPainted(artwork, IDENTITY);
+  if (!reach) return null;
+  const matrix = composeMatrices(
+    scaling(ROUGH_WIDTH_MM / Math.max(reach.width, reach.height)),
+    translation(-reach.x, -reach.y),
   );
-  const box = placed.ok ? boundLines(placed.value) : null;
+  const placed = flattenLines(artwork, matrix);
+  const box = boundPainted(artwork, matrix);
   if (!placed.ok || !box) return null;
   const scale = PICTURE_WIDTH / Math.max(box.width, box.height);
   const layers = placed.value.map(({ colour, shapes }) => ({
@@ -61,14 +62,15 @@ export function drawRough(artwork: Artwork): ArtworkPicture | null {
   return { width: Math.round(box.width * scale), height: Math.round(box.height * scale), layers };
 }
 
-const boundLines = (layers: readonly LayerLines[]) =>
-  boundPoints(layers.flatMap(({ shapes }) => shapes.flatMap(({ lines }) => lines.map((line) => line.points))));
-
 /** Groups shown at most: more numbers than this on one picture can't be read. */
 const MOST_GROUPS = 400;
 
 function drawLayer(layer: ResolvedLayer, scale: number): PictureLayer {
   const draw = (rings: readonly Polyline[]) => rings.map((ring) => drawRing(ring, scale)).join('');
+  const drawn = layer.pieces.map(({ outer, cavities }) => ({
+    outer: drawRing(outer, scale),
+    cavities: draw(cavities),
+  }));
   const groups = layer.pieces
     .filter((piece) => piece.cavities.length > 0)
     .slice(0, MOST_GROUPS)
@@ -82,8 +84,8 @@ function drawLayer(layer: ResolvedLayer, scale: number): PictureLayer {
     });
   return {
     colour: layer.colour,
-    path: draw(layer.pieces.flatMap((piece) => [piece.outer, ...piece.cavities])),
-    ...(groups.length > 0 ? { groups, cavities: draw(layer.pieces.flatMap((piece) => piece.cavities)) } : {}),
+    path: drawn.map(({ outer, cavities }) => outer + cavities).join(''),
+    ...(groups.length > 0 ? { groups, cavities: drawn.map(({ cavities }) => cavities).join('') } : {}),
     ...(layer.extras.length > 0 ? { extras: draw(layer.extras) } : {}),
   };
 }
@@ -92,9 +94,9 @@ function drawRing(ring: Polyline, scale: number): string {
   let x = Math.round((ring[0]?.x ?? 0) * scale);
   let y = Math.round((ring[0]?.y ?? 0) * scale);
   let path = `M${x} ${y}`;
-  for (const point of ring.slice(1)) {
-    const nextX = Math.round(point.x * scale);
-    const nextY = Math.round(point.y * scale);
+  for (let at = 1; at < ring.length; at++) {
+    const nextX = Math.round(ring[at]!.x * scale);
+    const nextY = Math.round(ring[at]!.y * scale);
     if (Math.abs(nextX - x) + Math.abs(nextY - y) <= LEAST_STEP) continue;
     path += `l${nextX - x} ${nextY - y}`;
     x = nextX;

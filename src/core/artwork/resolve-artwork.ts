@@ -6,8 +6,6 @@ import {
   composeMatrices,
   boundRegion,
   computeLength,
-  computeRingArea,
-  mapPoint,
   rotation,
   scaling,
   shiftRegion,
@@ -18,10 +16,8 @@ import {
   type Box,
   type Matrix,
   type Piece,
-  type Point,
   type Polyline,
   type Region,
-  type Segment,
 } from '../geometry';
 import { fail, succeed, type Result, LENGTH_NOISE_MM } from '../units';
 import { WIDTH_RANGE_MM, type Artwork, type LayerRole, type MeasureProblem } from './artwork';
@@ -33,8 +29,9 @@ import {
   isZeroLength,
   SEGMENT_LIMIT,
   type FlatLayer,
-  type LayerLines,
+  type FlattenOptions,
 } from './flat-layers';
+import { boundControlPoints, boundPainted } from './painted-box';
 
 /** One of the two decides; the other follows in proportion. */
 export type ArtworkSize =
@@ -110,12 +107,12 @@ export function flattenAtSize(
   let filled = isLargerFilled(artwork, strokes);
   // Control points reach further than curves do: a second go brings the true box to the size.
   for (let attempt = 0; attempt < MOST_ATTEMPTS; attempt++) {
-    const lines = flattenLines(artwork, matrix);
-    if (!lines.ok) return lines;
     const placed = (box: Box) =>
       Math.abs(wanted / extent(box) - 1) < NEAR_ENOUGH && Math.abs(box.x) < CORNER_MM && Math.abs(box.y) < CORNER_MM;
-    let box = filled ? null : boundPaintedLines(lines.value);
+    let box = filled ? null : boundPainted(artwork, matrix);
     if (!box || extent(box) <= 0 || placed(box)) {
+      const lines = flattenLines(artwork, matrix);
+      if (!lines.ok) return lines;
       const flat = fillLayers(lines.value, artwork, { matrix, strokes });
       if (!flat.ok) return flat;
       box = boundFlat(flat.value);
@@ -136,11 +133,9 @@ export function measureOwnWidth(artwork: Artwork, options: ResolveOptions = {}):
   if (artwork.size !== 'stated' || countSegments(artwork) > SEGMENT_LIMIT) return null;
   const matrix = rotation(options.rotateDegrees ?? 0);
   const strokes = options.strokes ?? false;
-  const lines = flattenLines(artwork, matrix);
-  if (!lines.ok) return null;
   const box = isLargerFilled(artwork, strokes)
-    ? boundFilled(lines.value, artwork, { matrix, strokes })
-    : boundPaintedLines(lines.value);
+    ? boundFilled(artwork, { matrix, strokes })
+    : boundPainted(artwork, matrix);
   return box && readOwnWidth(box);
 }
 
@@ -157,19 +152,13 @@ const PER_HUNDREDTH = 100;
 const isLargerFilled = (artwork: Artwork, strokes: boolean): boolean =>
   strokes || artwork.layers.some((layer) => layer.shapes.some((shape) => shape.clips.length > 0));
 
-function boundFilled(...filling: Parameters<typeof fillLayers>): Box | null {
-  const flat = fillLayers(...filling);
+function boundFilled(artwork: Artwork, options: FlattenOptions): Box | null {
+  const lines = flattenLines(artwork, options.matrix);
+  const flat = lines.ok ? fillLayers(lines.value, artwork, options) : lines;
   return flat.ok ? boundFlat(flat.value) : null;
 }
 const boundFlat = (layers: readonly FlatLayer[]): Box | null =>
   uniteBoxes(layers.flatMap((layer) => layer.shapes.flatMap((shape) => boundRegion(shape.region) ?? [])));
-
-const boundPaintedLines = (layers: readonly LayerLines[]): Box | null =>
-  boundPoints(
-    layers.flatMap((layer) =>
-      layer.shapes.flatMap(({ lines }) => lines.flatMap(({ points }) => (computeRingArea(points) > 0 ? [points] : []))),
-    ),
-  );
 
 const MOST_ATTEMPTS = 6;
 /** One part in 20 000: 0.01 mm on 200 mm, finer than any cutter's step. */
@@ -178,34 +167,6 @@ const NEAR_ENOUGH = 5e-5;
 const CORNER_MM = 0.001;
 
 const placeAt = (box: Box, scale: number): Matrix => composeMatrices(scaling(scale), translation(-box.x, -box.y));
-
-function boundControlPoints(artwork: Artwork, turn: Matrix, strokes: boolean): Box | null {
-  const reach = (contours: Artwork['strokes'][number]['contours'], matrix: Matrix) =>
-    contours.map(({ start, segments }) => {
-      const points = [mapPoint(matrix, start)];
-      for (const segment of segments) for (const point of reachOf(segment)) points.push(mapPoint(matrix, point));
-      return points;
-    });
-  return boundPoints([
-    ...artwork.layers.flatMap((layer) => layer.shapes).flatMap((shape) => reach(shape.contours, turn)),
-    ...(strokes
-      ? artwork.strokes.flatMap((stroke) => reach(stroke.contours, composeMatrices(turn, stroke.matrix)))
-      : []),
-  ]);
-}
-
-/** Points whose box holds the segment: control points, or the corners of the whole ellipse that an arc is part of. */
-function reachOf(segment: Segment): readonly Point[] {
-  if (segment.kind === 'cubic') return [segment.control1, segment.control2, segment.to];
-  if (segment.kind === 'line') return [segment.to];
-  const x = Math.hypot(segment.u.x, segment.v.x);
-  const y = Math.hypot(segment.u.y, segment.v.y);
-  return [
-    { x: segment.centre.x - x, y: segment.centre.y - y },
-    { x: segment.centre.x + x, y: segment.centre.y + y },
-    segment.to,
-  ];
-}
 
 /** Null when nothing of it is left to cut. */
 export function resolveLayer(layer: FlatLayer): ResolvedLayer | null {

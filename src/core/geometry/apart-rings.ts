@@ -1,17 +1,24 @@
 // Rings of which none crosses another: what they fill follows from which lies in which, and nothing has to be united.
 // Most drawings that come from elsewhere are made of such rings, as is all that was united once.
 
-import { Clipper, PointInPolygonResult, type Path64, type Paths64 } from 'clipper2-ts';
+import { Clipper, type Path64, type Paths64 } from 'clipper2-ts';
 import Flatbush from 'flatbush';
 import { boundPoints, type Box } from './box';
 import { meetNowhere } from './meet-nowhere';
+import { RingInside, type Where } from './ring-inside';
 
 /**
  * The edges of what `rings` fill under the rule, outer ones of positive area and holes of negative; null where rings
- * meet, or where it would take long to tell. No point is repeated in a row.
+ * meet, or where it would take long to tell. No point is repeated in a row. `apart`: those known to meet no other.
  */
-export function fillApart(rings: Paths64, rule: 'nonzero' | 'evenodd'): Paths64 | null {
-  return meetNowhere(rings) ? fillNested(rings, rule) : null;
+export function fillApart(
+  rings: Paths64,
+  rule: 'nonzero' | 'evenodd',
+  apart: ReadonlySet<Path64> = new Set(),
+): Paths64 | null {
+  const near = apart.size > 0 ? rings.filter((ring) => !apart.has(ring)) : rings;
+  const clear = (near.length === 0 || meetNowhere(near)) && [...apart].every((ring) => meetNowhere([ring]));
+  return clear ? fillNested(rings, rule) : null;
 }
 
 /** As `fillApart`, of rings that are known not to cross. */
@@ -38,14 +45,15 @@ export function findAround(rings: Paths64): readonly (readonly number[])[] | nul
   const index = new Flatbush(rings.length);
   for (const { x, y, width, height } of boxes) index.add(x, y, x + width, y + height);
   index.finish();
+  const insides = rings.map((ring) => new RingInside(ring));
   const all: number[][] = [];
   for (const [id, ring] of rings.entries()) {
     const { x, y } = ring[0]!;
     const around: number[] = [];
     for (const other of index.search(x, y, x, y, (one) => one !== id && holds(boxes[one]!, boxes[id]!))) {
-      const lies = tellWhere(ring, rings[other]!);
-      if (lies === PointInPolygonResult.IsOn) return null;
-      if (lies === PointInPolygonResult.IsInside) around.push(other);
+      const lies = tellWhere(ring, insides[other]!);
+      if (lies === 'on') return null;
+      if (lies === 'inside') around.push(other);
     }
     all.push(around);
   }
@@ -53,12 +61,12 @@ export function findAround(rings: Paths64): readonly (readonly number[])[] | nul
 }
 
 /** By its first point that does not lie on the other's edge. */
-function tellWhere(ring: Path64, other: Path64): PointInPolygonResult {
+function tellWhere(ring: Path64, other: RingInside): Where {
   for (const point of ring) {
-    const lies = Clipper.pointInPolygon(point, other);
-    if (lies !== PointInPolygonResult.IsOn) return lies;
+    const lies = other.tell(point);
+    if (lies !== 'on') return lies;
   }
-  return PointInPolygonResult.IsOn;
+  return 'on';
 }
 
 const holds = (box: Box, other: Box): boolean =>

@@ -14,7 +14,9 @@ export type EdgeRun = {
   readonly bottom: number;
 };
 
-const RUN_LENGTH = 16;
+const MOST_EDGES = 16;
+/** A run is no longer than this many of usual length: one round the corner of a sheet would lie near all that is on it. */
+const MOST_USUAL_EDGES = 64;
 
 export class EdgeRuns {
   readonly list: readonly EdgeRun[];
@@ -22,9 +24,15 @@ export class EdgeRuns {
 
   constructor(edges: RingEdges) {
     const list: EdgeRun[] = [];
+    const total = edges.length.reduce((sum, length) => sum + length, 0);
+    const longestMm = (total / Math.max(1, edges.x1.length)) * MOST_USUAL_EDGES;
     for (let ring = 0; ring + 1 < edges.first.length; ring++) {
-      for (let first = edges.first[ring]!; first < edges.first[ring + 1]!; first += RUN_LENGTH)
-        list.push(boundRun(edges, ring, first, Math.min(first + RUN_LENGTH, edges.first[ring + 1]!)));
+      const end = edges.first[ring + 1]!;
+      for (let first = edges.first[ring]!; first < end;) {
+        const run = boundRun(edges, ring, first, findRunEnd(edges, first, end, longestMm));
+        list.push(run);
+        first = run.end;
+      }
     }
     this.list = list;
     this.index = list.length > 0 ? new Flatbush(list.length) : null;
@@ -36,6 +44,19 @@ export class EdgeRuns {
   findWithin(run: EdgeRun, reach: number): readonly number[] {
     return this.index?.search(run.left - reach, run.top - reach, run.right + reach, run.bottom + reach) ?? [];
   }
+}
+
+/** Where a run that starts with the edge `first` ends; one edge it has, however long. */
+function findRunEnd({ along, x1, y1, x2, y2 }: RingEdges, first: number, end: number, longestMm: number): number {
+  let next = first + 1;
+  while (next < end && next - first < MOST_EDGES) {
+    const dx = x2[next]! - x1[next]!,
+      dy = y2[next]! - y1[next]!;
+    const reached = along[next]! - along[first]! + Math.sqrt(dx * dx + dy * dy);
+    if (reached > longestMm) break;
+    next++;
+  }
+  return next;
 }
 
 function boundRun({ x1, y1, x2, y2 }: RingEdges, ring: number, first: number, end: number): EdgeRun {

@@ -33,12 +33,26 @@ const fromGrid = (path: Path64): Polyline =>
   path.map((point) => ({ x: point.x / GRID_PER_MM, y: point.y / GRID_PER_MM }));
 const FILL_RULES = { nonzero: FillRule.NonZero, evenodd: FillRule.EvenOdd } as const;
 
-/** The area that closed polylines paint under a fill rule; lines of fewer than three points paint nothing. */
-export function fillRegion(lines: readonly Polyline[], rule: FillRuleName): Region {
-  const paths = lines.map((line) => withoutRepeats(toGrid(line))).filter((path) => path.length >= 3);
+/**
+ * The area that closed polylines paint under a fill rule; lines of fewer than three points paint nothing. `apart`:
+ * those of the lines that are known to meet no other.
+ */
+export function fillRegion(
+  lines: readonly Polyline[],
+  rule: FillRuleName,
+  apart: ReadonlySet<Polyline> = new Set(),
+): Region {
+  const paths: Paths64 = [];
+  const apartPaths = new Set<Path64>();
+  for (const line of lines) {
+    const path = withoutRepeats(toGrid(line));
+    if (path.length < 3) continue;
+    paths.push(path);
+    if (apart.has(line)) apartPaths.add(path);
+  }
   // Lines that don't meet are the edges of what they fill: most shapes of a drawing are made of those.
-  const apart = fillApart(paths, rule);
-  if (apart) return { rings: apart };
+  const edges = fillApart(paths, rule, apartPaths);
+  if (edges) return { rings: edges };
   // Lines that run back on themselves paint nothing, and the library has been seen to lose area over them.
   const trimmed = paths.map((path) => Clipper.trimCollinear(path)).filter((path) => path.length >= 3);
   return { rings: trimmed.length === 0 ? [] : Clipper.union(trimmed, FILL_RULES[rule]) };

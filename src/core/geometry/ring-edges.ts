@@ -27,6 +27,8 @@ const STRETCHES = { aVertex: 2, least: 160, most: 4000 } as const;
 const TURN_STEP = (15 * Math.PI) / 180;
 /** A turn of more than this in one vertex is a corner: it is looked at in several directions where it juts out. */
 const CORNER_TURN = (25 * Math.PI) / 180;
+/** However many corners there are, a right one is looked at along both its normals and halfway between. */
+const WIDEST_FAN_STEP = Math.PI / 4;
 /** Turns the other way that rounding makes, radians. */
 const LEAST_DENT = 1e-3;
 const MOST_PARTS = 64;
@@ -51,6 +53,7 @@ export class RingEdges {
   private count = 0;
   private readonly spacing: number;
   private readonly turnStep: number;
+  private readonly fanStep: number;
   private readonly rings: readonly Polyline[];
   private readonly views: Partial<Record<Side, Looks>> = {};
 
@@ -65,6 +68,7 @@ export class RingEdges {
     const wanted = vertices * STRETCHES.aVertex;
     const coarser = Math.max(1, wanted / 3 / MOST_LOOKS);
     this.turnStep = TURN_STEP * coarser;
+    this.fanStep = Math.min(WIDEST_FAN_STEP, TURN_STEP * coarser);
     this.spacing = (total / Math.min(STRETCHES.most, Math.max(STRETCHES.least, wanted))) * coarser;
     const room = vertices + Math.ceil(this.spacing > 0 ? total / this.spacing : 0) + directed.length;
     this.x1 = new Float64Array(room);
@@ -147,7 +151,8 @@ export class RingEdges {
         ay = from.y - beforeY;
       const span = Math.sqrt(dx * dx + dy * dy);
       const turn = Math.atan2(ax * dy - ay * dx, ax * dx + ay * dy);
-      if (Math.abs(turn) > CORNER_TURN && turn < 0 === (side === 1)) addRound(looks, { edge, from, ax, ay, turn });
+      if (Math.abs(turn) > CORNER_TURN && turn < 0 === (side === 1))
+        addRound(looks, { edge, from, ax, ay, turn }, this.fanStep);
       turned += Math.abs(turn);
       since += span;
       const parts = this.countParts(span);
@@ -189,9 +194,9 @@ type Corner = {
 };
 
 /** From a corner, in directions from the normal of the edge before it to that of the edge after it. */
-function addRound(looks: Looks, { edge, from, ax, ay, turn }: Corner): void {
+function addRound(looks: Looks, { edge, from, ax, ay, turn }: Corner, step: number): void {
   const normal = Math.atan2(ay, ax) + (turn < 0 ? 1 : -1) * (Math.PI / 2);
-  for (const angle of fan(normal, turn)) {
+  for (const angle of fan(normal, turn, step)) {
     looks.edge.push(edge);
     looks.x.push(from.x);
     looks.y.push(from.y);
@@ -238,11 +243,11 @@ function isBulging(ring: Polyline, inside: 1 | -1): boolean {
 }
 
 /**
- * Directions from the normal of the edge before a corner to that of the edge after it, both included, every 15 degrees
- * or closer.
+ * Directions from the normal of the edge before a corner to that of the edge after it, both included, no further apart
+ * than `step`.
  */
-function fan(start: number, turn: number): readonly number[] {
-  const steps = Math.max(1, Math.ceil(Math.abs(turn) / (Math.PI / 12)));
+function fan(start: number, turn: number, step: number): readonly number[] {
+  const steps = Math.max(1, Math.ceil(Math.abs(turn) / step));
   const directions: number[] = [];
   for (let index = 0; index <= steps; index++) directions.push(start + (turn * index) / steps);
   return directions;

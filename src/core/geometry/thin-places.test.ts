@@ -228,6 +228,45 @@ describe('in a crowd of shapes', () => {
   });
 });
 
+describe('in a large drawing', () => {
+  // Of so many corners and curves that they are looked at in coarser steps.
+  const star = (x: number, y: number) =>
+    Array.from({ length: 20 }, (_, k) => {
+      const angle = (k / 20) * 2 * Math.PI,
+        radius = k % 2 ? 1.2 : 2;
+      return { x: x + radius * Math.cos(angle), y: y + radius * Math.sin(angle) };
+    });
+  const side = 70;
+  const stars = Array.from({ length: side * side }, (_, at) =>
+    star((at % side) * 6 + 3, Math.floor(at / side) * 6 + 3),
+  );
+  const sheet = box(0, 0, side * 6, side * 6);
+
+  it('the bridge between two holes and the one beside the edge are found as by themselves', () => {
+    const between = pieces(sheet, ...stars, box(100.4, 102.2, 3.3, 1.6));
+    const byItself = pieces(box(96, 96, 12, 12), star(99, 105), star(105, 105), box(100.4, 102.2, 3.3, 1.6));
+    expect(findThinStrokes(between).thinnest!.widthMm).toBeCloseTo(findThinStrokes(byItself).thinnest!.widthMm, 3);
+    near(findThinStrokes(pieces(sheet, ...stars, box(0.25, 200.2, 3, 1.6))).thinnest?.widthMm, 0.25);
+  });
+
+  it('a slot in from the edge, and what reaches into a hole from it', () => {
+    const slotted = polygon(
+      [0, 0],
+      [side * 6, 0],
+      [side * 6, 216],
+      [side * 6 - 8, 216],
+      [side * 6 - 8, 216.3],
+      [side * 6, 216.3],
+      [side * 6, side * 6],
+      [0, side * 6],
+    );
+    near(findThinGaps(pieces(slotted, ...stars)).thinnest?.widthMm, 0.3);
+    // An island in a hole of the sheet, which is one of many rings of the air.
+    const island = [box(418.2, 418.2, 1.4, 1.4), box(418.4, 418.4, 1, 1)];
+    near(findThinGaps(pieces(sheet, ...stars, ...island)).thinnest?.widthMm, 0.2);
+  });
+});
+
 it('what lies in one cavity is not found in its copies', () => {
   const frames = pieces(
     circle(20, 20, 18),

@@ -3,6 +3,7 @@
 
 import { CROSS_NOISE, LENGTH_NOISE_MM } from '../units';
 import { boundPoints, leastExtent } from './box';
+import { compareRuns } from './compare-runs';
 import { EdgeGrid } from './edge-grid';
 import { EdgeRuns, type EdgeRun } from './edge-runs';
 import { InscribedCircles } from './inscribed-circles';
@@ -44,10 +45,10 @@ export const findThinGaps = (pieces: readonly Piece[], underMm = 0): Thinness =>
 
 /** Takes thicknesses of pieces and of the air between them; the edges are laid out once for both. */
 export class Calliper {
-  private readonly edges: RingEdges;
-  private readonly grid: EdgeGrid;
+  readonly edges: RingEdges;
+  readonly grid: EdgeGrid;
+  readonly rings: RingWalk;
   private readonly runs: EdgeRuns;
-  private readonly rings: RingWalk;
   private readonly reach: number;
   /** What the rings bound, and its shapes, on either side: pieces of the material; cavities of the air. */
   private readonly bounded: Readonly<
@@ -133,7 +134,7 @@ export class Calliper {
       const middle = { edge, x: (x1[edge]! + x2[edge]!) / 2, y: (y1[edge]! + y2[edge]!) / 2 };
       const found = this.look(middle, -dy / length, dx / length, limit);
       if (typeof found === 'object')
-        for (const [at, widthMm] of widthsMm.entries()) if (found.widthMm < widthMm) lengths[at]! += since;
+        for (let at = 0; at < widthsMm.length; at++) if (found.widthMm < widthsMm[at]!) lengths[at]! += since;
       since = 0;
     }
     return lengths;
@@ -185,18 +186,13 @@ export class Calliper {
     const group = (run: EdgeRun) => this.bounds[run.ring]!.group;
     for (let one = 0; one < this.runs.list.length; one++) {
       const run = this.runs.list[one]!;
-      // The material of a piece without cavities has one ring only.
-      if (
-        this.side === 1 &&
-        (this.pieces[group(run)]!.cavities.length === 0 || this.bounded[1].circles.isCopy(group(run)))
-      )
-        continue;
+      if (!this.hasNeighbours(group(run))) continue;
       for (const other of this.runs.findWithin(run, limit() * NOT_WORTH_FINDING)) {
         const mate = this.runs.list[other]!;
-        if (other <= one || mate.ring === run.ring) continue;
-        // Of another piece, or of the air in another cavity: what lies between them is of the other side.
-        if (this.side === 1 ? group(mate) !== group(run) : group(mate) >= 0 && group(run) >= 0) continue;
-        const nearest = this.compareRuns(run, mate, limit() * NOT_WORTH_FINDING);
+        if (mate.ring === run.ring || !this.boundOneThing(group(run), group(mate))) continue;
+        // Two that both look round are met twice.
+        if (other <= one && this.hasNeighbours(group(mate))) continue;
+        const nearest = compareRuns(this, this.side, [run, mate], limit() * NOT_WORTH_FINDING);
         const place = nearest && this.settle(...nearest);
         // Between rings of the air the place is its own: no copy has the same neighbours.
         if (place && place !== 'corner') take(place, this.side === 1 ? group(run) : -1);
@@ -204,37 +200,15 @@ export class Calliper {
     }
   }
 
-  private compareRuns(run: EdgeRun, mate: EdgeRun, limit: number): readonly [Place, Place] | null {
-    const { grid } = this;
-    let least = limit * limit,
-      found: readonly [Place, Place] | null = null;
-    for (const [from, to] of [
-      [run, mate],
-      [mate, run],
-    ] as const) {
-      for (let edge = from.first; edge < from.end; edge++) {
-        const a: Place = { edge, x: grid.x1[edge]!, y: grid.y1[edge]! };
-        const besideX = Math.max(to.left - a.x, a.x - to.right, 0),
-          besideY = Math.max(to.top - a.y, a.y - to.bottom, 0);
-        if (besideX * besideX + besideY * besideY >= least) continue;
-        for (let other = to.first; other < to.end; other++) {
-          const square = grid.approach(other, a.x, a.y);
-          if (square >= least) continue;
-          const b: Place = { edge: other, x: grid.nearX, y: grid.nearY };
-          if (
-            !this.rings.facesInward(this.side, b, a) ||
-            !(
-              this.rings.facesInward(this.side, a, b) ||
-              this.rings.facesInward(this.side, { ...a, edge: this.edges.before[edge]! }, b)
-            )
-          )
-            continue;
-          least = square;
-          found = [a, b];
-        }
-      }
-    }
-    return found;
+  /** Rings of its group, or of the open air, may lie beside a ring: material without cavities has one ring only. */
+  private hasNeighbours(group: number): boolean {
+    if (this.side === -1) return group === -1;
+    return this.pieces[group]!.cavities.length > 0 && !this.bounded[1].circles.isCopy(group);
+  }
+
+  /** Rings of another piece, or of the air in another cavity: what lies between them is of the other side. */
+  private boundOneThing(one: number, other: number): boolean {
+    return this.side === 1 ? one === other : one === -1 || other === -1;
   }
 
   /**

@@ -1,6 +1,7 @@
 // Regions that may meet, united, against the clipping library's union of all their rings at once.
 
 import { Clipper, FillRule, type Path64, type Paths64 } from 'clipper2-ts';
+import { randomLcg } from 'd3-random';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { uniteNear } from './unite-near';
@@ -77,5 +78,33 @@ describe('regions that may meet', () => {
     const grille = uniteNear(bars);
     expect(areaOf(grille)).toBe(areaOf(uniteAll(bars)));
     expect(signsOf(grille).filter((sign) => sign > 0)).toHaveLength(1);
+  });
+
+  it('are united half by half where thousands of edges are entangled, as if all at once', () => {
+    const next = randomLcg(0.3);
+    const anyBar = (): Paths64 => {
+      const [x, y, turn] = [next() * 1e6, next() * 1e6, next() * Math.PI];
+      const corner = (along: number, aside: number) => ({
+        x: Math.round(x + along * Math.cos(turn) - aside * Math.sin(turn)),
+        y: Math.round(y + along * Math.sin(turn) + aside * Math.cos(turn)),
+      });
+      return [[corner(-6e4, -2e3), corner(6e4, -2e3), corner(6e4, 2e3), corner(-6e4, 2e3)]];
+    };
+    // Frames among them, so that there are holes from the start, and dots that nothing reaches.
+    const regions = [
+      ...Array.from({ length: 900 }, anyBar),
+      ...Array.from({ length: 200 }, (_, at) => frame((at % 20) * 5e4, Math.floor(at / 20) * 1e5, 9e4, 9e4, 1e3)),
+      ...Array.from({ length: 50 }, (_, at) => [oblong(2e6, at * 2e4, 100, 100)]),
+    ];
+    const [united, union] = [uniteNear(regions), uniteAll(regions)];
+    // Each half is rounded to the grid, a ten-thousandth of a millimetre.
+    expect(areaOf(united) / areaOf(union)).toBeCloseTo(1, 6);
+    const lost = Clipper.difference(union, united, FillRule.NonZero),
+      won = Clipper.difference(united, union, FillRule.NonZero);
+    expect(areaOf(lost) / areaOf(union)).toBeLessThan(1e-6);
+    expect(areaOf(won) / areaOf(union)).toBeLessThan(1e-6);
+    expect(areaOf(Clipper.union(united, FillRule.EvenOdd)) / areaOf(union)).toBeCloseTo(1, 6);
+    const large = (rings: Paths64) => signsOf(rings.filter((ring) => Math.abs(Clipper.area(ring)) > 1e4));
+    expect(large(united)).toEqual(large(union));
   });
 });

@@ -1,10 +1,11 @@
 import { eq, sql } from 'drizzle-orm';
-import { beforeAll, beforeEach, describe, expect, it } from 'vitest';
+import { beforeAll, beforeEach, describe, expect, it, vi } from 'vitest';
 import { copyDemoShop, seedDemoShop, type TestShop } from '../../../test/demo-shop';
 import { MEASUREMENT_EDITION, OLDEST_EDITION_SHOWN } from '../../core/artwork/index';
 import { findArtwork, isAnyMeasuredBefore, replaceMeasured, type StoredArtwork } from '../../data/artwork-store';
 import { artworks } from '../../data/schema';
-import { measureAnew } from './measure-anew';
+import { log } from '../errors';
+import { measureAnew, measureAnewBehind } from './measure-anew';
 import { saveArtwork } from './save-artwork';
 
 const DRAWING =
@@ -72,6 +73,22 @@ describe('what an earlier program measured', () => {
     ageTo(OLDEST_EDITION_SHOWN - 1);
     await measureAnew(shop, OLDEST_EDITION_SHOWN);
     expect(areaNow()).toBeCloseTo(known.measurement.layers[0]!.netMm2, 9);
+  });
+
+  it('is measured behind the open shop, which waits for none of it', async () => {
+    ageTo(MEASUREMENT_EDITION - 1);
+    measureAnewBehind(() => shop);
+    expect(areaNow()).toBe(1);
+    await vi.waitFor(() => expect(findArtwork(shop.db, known.id)).toEqual(known), { timeout: 20_000 });
+  });
+
+  it('leaves a shop closed that could not be opened', async () => {
+    const said = vi.spyOn(log, 'error').mockImplementation(() => undefined);
+    measureAnewBehind(() => {
+      throw new Error('no folder');
+    });
+    await vi.waitFor(() => expect(said).toHaveBeenCalledWith(expect.any(Error), expect.any(String)));
+    said.mockRestore();
   });
 
   it('does not go over what was changed while it was measured', () => {

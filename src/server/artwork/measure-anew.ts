@@ -48,12 +48,8 @@ async function measureOne(shop: ShopContext, id: number): Promise<readonly Anew[
   }
 }
 
-let begun = false;
-
-/** Once for a server, behind whatever is asked of it. Stopped in the middle, the next server goes on. */
-export function measureAnewOnce(openShop: () => ShopContext): void {
-  if (begun) return;
-  begun = true;
+/** While the shop is open. Stopped in the middle, the next server goes on. */
+export function measureAnewBehind(openShop: () => ShopContext): void {
   const work = async () => {
     const shop = openShop();
     if (isAnyMeasuredBefore(shop.db, MEASUREMENT_EDITION)) await runForNobody(() => measureAnew(shop));

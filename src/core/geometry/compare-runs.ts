@@ -1,0 +1,46 @@
+// Where two runs of edges of different rings come nearest to each other.
+
+import type { EdgeGrid } from './edge-grid';
+import type { EdgeRun } from './edge-runs';
+import type { RingEdges, Side } from './ring-edges';
+import type { Place, RingWalk } from './ring-walk';
+
+type LaidOut = { readonly edges: RingEdges; readonly grid: EdgeGrid; readonly rings: RingWalk };
+
+/**
+ * A corner of one and the place on the other, across what lies on `side` of both; null where they come no nearer than
+ * `limit`, mm.
+ */
+export function compareRuns(
+  { edges, grid, rings }: LaidOut,
+  side: Side,
+  [run, mate]: readonly [EdgeRun, EdgeRun],
+  limit: number,
+): readonly [Place, Place] | null {
+  let least = limit * limit,
+    found: readonly [Place, Place] | null = null;
+  for (const [from, to] of [
+    [run, mate],
+    [mate, run],
+  ] as const) {
+    for (let edge = from.first; edge < from.end; edge++) {
+      const a: Place = { edge, x: grid.x1[edge]!, y: grid.y1[edge]! };
+      const besideX = Math.max(to.left - a.x, a.x - to.right, 0),
+        besideY = Math.max(to.top - a.y, a.y - to.bottom, 0);
+      if (besideX * besideX + besideY * besideY >= least) continue;
+      for (let other = to.first; other < to.end; other++) {
+        const square = grid.approach(other, a.x, a.y);
+        if (square >= least) continue;
+        const b: Place = { edge: other, x: grid.nearX, y: grid.nearY };
+        if (
+          !rings.facesInward(side, b, a) ||
+          !(rings.facesInward(side, a, b) || rings.facesInward(side, { ...a, edge: edges.before[edge]! }, b))
+        )
+          continue;
+        least = square;
+        found = [a, b];
+      }
+    }
+  }
+  return found;
+}
