@@ -1,7 +1,6 @@
 // What the server does without being asked, from the first request on.
 
 import { measureAnewBehind } from './artwork/measure-anew';
-import { warmMeasuring } from './artwork/warm-measuring';
 import type { ShopContext } from './context';
 import { watchFeed } from './feeds/watch-feed';
 
@@ -13,5 +12,4 @@ export function workBehindPages(openShop: () => ShopContext): void {
   begun = true;
   watchFeed(openShop);
   measureAnewBehind(openShop);
-  warmMeasuring();
 }
