@@ -56,8 +56,8 @@ it('always shows a vinyl with a saved sheet, however late it is due', () => {
   expect(loadCutSheets(shop, 'first').groups.at(-1)!.vinyl.id).toBe(last);
 });
 
-it('shows everything where little waits, and to a script that does not ask for less', () => {
+it('shows everything where little waits, and to whoever asks for all', () => {
   expect(loadCutSheets(shop, 'first')).toEqual(loadCutSheets(shop));
-  expect(readShown(new URLSearchParams('shown=first'))).toBe('first');
-  expect(readShown(new URLSearchParams())).toBe('all');
+  expect(readShown(new URLSearchParams('shown=all'))).toBe('all');
+  expect(readShown(new URLSearchParams())).toBe('first');
 });

@@ -22,7 +22,7 @@ import { rememberUntilChange } from '../remember';
 const VINYLS_SHOWN = 20;
 
 type Shown = 'first' | 'all';
-export const readShown = (params: URLSearchParams): Shown => (params.get('shown') === 'first' ? 'first' : 'all');
+export const readShown = (params: URLSearchParams): Shown => (params.get('shown') === 'all' ? 'all' : 'first');
 
 export function loadCutSheets(shop: ShopContext, shown: Shown = 'all'): CutSheetsView {
   const { figures, timeZone } = getShop(shop);
