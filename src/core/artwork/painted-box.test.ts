@@ -8,7 +8,9 @@ import { flattenLines } from './flat-layers';
 import { boundControlPoints, boundPainted } from './painted-box';
 
 function read(body: string): Artwork {
-  const artwork = readSvg(`<svg xmlns="http://www.w3.org/2000/svg" width="200mm" height="200mm" viewBox="0 0 200 200">${body}</svg>`);
+  const artwork = readSvg(
+    `<svg xmlns="http://www.w3.org/2000/svg" width="200mm" height="200mm" viewBox="0 0 200 200">${body}</svg>`,
+  );
   if (!artwork.ok) throw new Error(artwork.problem.kind);
   return artwork.value;
 }
