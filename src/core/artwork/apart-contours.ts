@@ -2,7 +2,7 @@
 // flattened to half as many points, for nothing that touches them could meet them by it.
 
 import Flatbush from 'flatbush';
-import { boundPoints, flattenRoughly, type Box, type Contour, type Polyline } from '../geometry';
+import { boundEllipse, boundPoints, flattenRoughly, type Box, type Contour } from '../geometry';
 import type { ArtworkLayer } from './artwork';
 
 /** With fewer, nothing is gained that anybody would notice. */
@@ -21,7 +21,7 @@ export function findApart(layer: ArtworkLayer): ReadonlySet<Contour> {
 }
 
 type Placed = {
-  readonly line: Polyline;
+  readonly contour: Contour;
   readonly box: Box;
   /** Its edges, once something lies within its box. */
   edges: Flatbush | null;
@@ -43,10 +43,13 @@ function seek(contours: readonly Contour[]): ReadonlySet<Contour> {
 }
 
 function place(contour: Contour): Placed {
-  const line = flattenRoughly(contour);
-  const { x, y, width, height } = boundPoints([line])!;
+  const { x, y, width, height } = boundEllipse(contour) ?? boundPoints([flattenRoughly(contour)])!;
   const room = ROOM * Math.max(width, height);
-  return { line, box: { x: x - room, y: y - room, width: width + 2 * room, height: height + 2 * room }, edges: null };
+  return {
+    contour,
+    box: { x: x - room, y: y - room, width: width + 2 * room, height: height + 2 * room },
+    edges: null,
+  };
 }
 
 /** Contours whose boxes meet: one lies within the other's box, and comes near to none of its edges. */
@@ -63,7 +66,8 @@ const holds = (outer: Box, inner: Box): boolean =>
 
 function edgesOf(placed: Placed): Flatbush {
   if (placed.edges) return placed.edges;
-  const { line, box } = placed;
+  const { contour, box } = placed;
+  const line = flattenRoughly(contour);
   const room = (ROOM / (1 + 2 * ROOM)) * Math.max(box.width, box.height);
   const edges = new Flatbush(line.length);
   for (const [at, from] of line.entries()) {

@@ -64,18 +64,20 @@ export function parsePathData(data: string): { readonly contours: readonly Conto
 }
 
 type Commands = SVGPathData['commands'];
-/** Whole and absolute commands only: nothing to normalise, which takes three times as long as reading. */
-const PLAIN = /^[MLCQZz\d\s,.+\-eE]*$/;
+/** What a path is rewritten for, and by what: each takes as long as reading it. In this order. */
+const REWRITES = [
+  { where: /[a-y]/, by: () => SVGPathDataTransformer.TO_ABS() },
+  { where: /[hv]/i, by: () => SVGPathDataTransformer.NORMALIZE_HVZ(false) },
+  { where: /[st]/i, by: () => SVGPathDataTransformer.NORMALIZE_ST() },
+  { where: /a/i, by: () => SVGPathDataTransformer.ANNOTATE_ARCS() },
+] as const;
+
+/** Absolute lines, curves and arcs with their middles. */
+const normalise = (text: string): Commands =>
+  REWRITES.reduce((path, { where, by }) => (where.test(text) ? path.transform(by()) : path), new SVGPathData(text))
+    .commands;
 
 function parseCommands(data: string): { commands: Commands; complete: boolean } {
-  const normalise = (text: string): Commands =>
-    PLAIN.test(text) ? new SVGPathData(text).commands : normaliseAll(text);
-  const normaliseAll = (text: string): Commands =>
-    new SVGPathData(text)
-      .transform(SVGPathDataTransformer.TO_ABS())
-      .transform(SVGPathDataTransformer.NORMALIZE_HVZ(false))
-      .transform(SVGPathDataTransformer.NORMALIZE_ST())
-      .transform(SVGPathDataTransformer.ANNOTATE_ARCS()).commands;
   try {
     return { commands: normalise(data), complete: true };
   } catch (error) {

@@ -5,7 +5,7 @@ import type { EdgeRun } from './edge-runs';
 import type { RingEdges, Side } from './ring-edges';
 import type { Place, RingWalk } from './ring-walk';
 
-type LaidOut = { readonly edges: RingEdges; readonly grid: EdgeGrid; readonly rings: RingWalk };
+export type LaidOut = { readonly edges: RingEdges; readonly grid: EdgeGrid; readonly rings: RingWalk };
 
 /**
  * A corner of one and the place on the other, across what lies on `side` of both; null where they come no nearer than

@@ -1,6 +1,7 @@
 // Outlines made of lines, cubic curves and elliptic arcs, kept exact until they are flattened at the size they are cut.
 
 import { POINT_NOISE_MM } from '../units';
+import type { Box } from './box';
 import { mapPoint, mapVector, type Matrix, type Point } from './matrix';
 
 export type Segment =
@@ -135,6 +136,16 @@ export const flattenContour = (contour: Contour): readonly Point[] => flatten(co
  */
 export const flattenEvenly = (contour: Contour, withinMm?: number): readonly Point[] =>
   flatten(contour, EVEN, withinMm);
+
+/** The box around a contour that is one whole ellipse, in any unit; null for any other. */
+export function boundEllipse({ segments }: Contour): Box | null {
+  const round = findWholeTurn(segments);
+  if (!round) return null;
+  const { centre, u, v } = round;
+  const x = Math.hypot(u.x, v.x),
+    y = Math.hypot(u.y, v.y);
+  return { x: centre.x - x, y: centre.y - y, width: 2 * x, height: 2 * y };
+}
 
 /** In any unit, within a hundredth of its extent: where it lies, not how it looks. */
 export const flattenRoughly = (contour: Contour): readonly Point[] => flatten(contour, ROUGH);

@@ -3,7 +3,7 @@
 
 import { CROSS_NOISE, LENGTH_NOISE_MM } from '../units';
 import { boundPoints, leastExtent } from './box';
-import { compareRuns } from './compare-runs';
+import { compareRuns, type LaidOut } from './compare-runs';
 import { EdgeGrid } from './edge-grid';
 import { EdgeRuns, type EdgeRun } from './edge-runs';
 import { InscribedCircles } from './inscribed-circles';
@@ -45,9 +45,10 @@ export const findThinGaps = (pieces: readonly Piece[], underMm = 0): Thinness =>
 
 /** Takes thicknesses of pieces and of the air between them; the edges are laid out once for both. */
 export class Calliper {
-  readonly edges: RingEdges;
-  readonly grid: EdgeGrid;
-  readonly rings: RingWalk;
+  private readonly edges: RingEdges;
+  private readonly grid: EdgeGrid;
+  private readonly rings: RingWalk;
+  private readonly laid: LaidOut;
   private readonly runs: EdgeRuns;
   private readonly reach: number;
   /** What the rings bound, and its shapes, on either side: pieces of the material; cavities of the air. */
@@ -91,6 +92,7 @@ export class Calliper {
     this.grid = new EdgeGrid(x1, y1, x2, y2);
     this.runs = new EdgeRuns(this.edges);
     this.rings = new RingWalk(this.edges, this.grid);
+    this.laid = { edges: this.edges, grid: this.grid, rings: this.rings };
   }
 
   measureStrokes(underMm = 0): Thinness {
@@ -192,7 +194,7 @@ export class Calliper {
         if (mate.ring === run.ring || !this.boundOneThing(group(run), group(mate))) continue;
         // Two that both look round are met twice.
         if (other <= one && this.hasNeighbours(group(mate))) continue;
-        const nearest = compareRuns(this, this.side, [run, mate], limit() * NOT_WORTH_FINDING);
+        const nearest = compareRuns(this.laid, this.side, [run, mate], limit() * NOT_WORTH_FINDING);
         const place = nearest && this.settle(...nearest);
         // Between rings of the air the place is its own: no copy has the same neighbours.
         if (place && place !== 'corner') take(place, this.side === 1 ? group(run) : -1);
