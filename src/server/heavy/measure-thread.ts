@@ -27,7 +27,7 @@ export type LinesTask = MeasureTask & { readonly wants: 'lines' };
 type Answer<Value> = Result<Value, ReadProblem | MeasureProblem>;
 
 /** Of more points than this a drawing is checked by its own page: with that it would take a third longer to save. */
-const LIGHT_POINTS = 100_000;
+const LIGHT_POINTS = 50_000;
 
 export default heavyJob((task: MeasureTask | LinesTask): Answer<CheckedFile> | Answer<readonly CutPath[]> => {
   const prepared = prepareFile(task.text, task.steps, task.widthMm);
