@@ -3,6 +3,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
+  boundEllipse,
   boundPoints,
   computeLength,
   computeRingArea,
@@ -103,6 +104,18 @@ describe('flattening', () => {
     // Three quarters, and there and back again.
     expect(computeRingArea(flattenContour(arcs([0.5, 0.25])))).toBeCloseTo(0.75 * Math.PI * 9 + 4.5, 1);
     expect(flattenContour(arcs([0.75, -0.5, 0.75])).length).toBeGreaterThan(whole.length * 1.5);
+  });
+
+  it('has the box of a whole ellipse without its line, and of nothing else', () => {
+    const turned = transformContour(circle(20), { a: 2, b: 0.6, c: -0.5, d: 1, e: 7, f: -3 });
+    const box = boundEllipse(turned)!;
+    const byLine = boundPoints([flattenContour(turned)])!;
+    for (const side of ['x', 'y', 'width', 'height'] as const)
+      expect(Math.abs(box[side] - byLine[side])).toBeLessThan(2 * FLATTENING_MM);
+    expect(box.width).toBeCloseTo(2 * 20 * Math.hypot(2, 0.5), 9);
+    const [arc] = turned.segments as [Extract<Contour['segments'][number], { kind: 'arc' }>];
+    expect(boundEllipse({ ...turned, segments: [{ ...arc, until: Math.PI }] })).toBeNull();
+    expect(boundEllipse({ ...turned, segments: [arc, { kind: 'line', to: { x: 90, y: 0 } }] })).toBeNull();
   });
 
   it('keeps a cubic within the tolerance of the true curve', () => {

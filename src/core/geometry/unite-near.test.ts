@@ -80,6 +80,17 @@ describe('regions that may meet', () => {
     expect(signsOf(grille).filter((sign) => sign > 0)).toHaveLength(1);
   });
 
+  it('are nothing where all of them are slivers that fold back on themselves', () => {
+    const sliver = (at: number): Paths64 => [
+      [
+        { x: at, y: 0 },
+        { x: at + 600, y: 0 },
+        { x: at + 300, y: 0 },
+      ],
+    ];
+    expect(uniteNear(Array.from({ length: 900 }, (_, at) => sliver(at)))).toEqual([]);
+  });
+
   it('are united half by half where thousands of edges are entangled, as if all at once', () => {
     const next = randomLcg(0.3);
     const anyBar = (): Paths64 => {

@@ -39,7 +39,9 @@ function uniteByHalves(regions: readonly Bounded[]): Paths64 {
   const middle = ({ box }: Bounded) => (width > height ? box.x + box.width / 2 : box.y + box.height / 2);
   const inOrder = regions.toSorted((a, b) => middle(a) - middle(b));
   const half = inOrder.length >> 1;
-  return uniteMeeting([inOrder.slice(0, half), inOrder.slice(half)].map((part) => bound(uniteByHalves(part))));
+  const parts = [inOrder.slice(0, half), inOrder.slice(half)].map(uniteByHalves);
+  // Of slivers, rounded, nothing may be left.
+  return uniteMeeting(parts.filter((rings) => rings.length > 0).map(bound));
 }
 
 const bound = (rings: Paths64): Bounded => ({ rings, box: boundPoints(rings)! });
