@@ -17,8 +17,13 @@ const PAGES = [
   '/shelf/offers',
   '/books',
 ];
-/** Holes in a row: measured once, so that the first drawing finds a thread that has begun. More of it takes memory. */
+/**
+ * Holes of a lace that is measured a few times over, so that the first drawing finds a thread that has begun and knows
+ * its work. Each has its own size: a copy of another is not measured.
+ */
 const HOLES = 100;
+const LACES = 6;
+const HOLE_STEP_MM = 6;
 const MOST_ROUNDS = 15;
 /** A page that is this quick twice running is warm; one of a small shop is so at once. */
 const QUICK_MS = 45;
@@ -45,8 +50,11 @@ export function makeAsked() {
 export async function warmUp(origin, headers, asked) {
   try {
     for (const page of PAGES) await warmPage(origin + page, headers, asked);
-    while (!asked.isQuiet()) await wait(STEP_MS);
-    await (await fetch(`${origin}/api/artwork/measure`, { method: 'POST', headers, body: drawHoles() })).arrayBuffer();
+    const lace = { method: 'POST', headers, body: drawLace() };
+    for (let round = 0; round < LACES; round += 1) {
+      while (!asked.isQuiet()) await wait(STEP_MS);
+      await (await fetch(`${origin}/api/artwork/measure`, lace)).arrayBuffer();
+    }
   } catch {
     // It closes, or a page has a fault of its own.
   }
@@ -61,11 +69,26 @@ async function warmPage(address, headers, asked) {
   }
 }
 
-function drawHoles() {
-  const holes = Array.from({ length: HOLES }, (_, at) => `M${at * 6 + 1} 3a2 2 0 1 0 4 0a2 2 0 1 0 -4 0z`);
-  const size = `width="${HOLES * 6}mm" height="6mm" viewBox="0 0 ${HOLES * 6} 6"`;
-  const path = `<path fill-rule="evenodd" d="M0 0H${HOLES * 6}V6H0z${holes.join('')}"/>`;
+function drawLace() {
+  const row = Math.sqrt(HOLES);
+  const holes = Array.from({ length: HOLES }, (_, at) => {
+    const [x, y] = [at % row, Math.floor(at / row)].map((place) => (place + 0.5) * HOLE_STEP_MM);
+    return `M${x} ${y}` + SHAPES[at % SHAPES.length](1 + at / HOLES);
+  });
+  const side = row * HOLE_STEP_MM;
+  const size = `width="${side}mm" height="${side}mm" viewBox="0 0 ${side} ${side}"`;
+  const path = `<path fill-rule="evenodd" d="M0 0H${side}V${side}H0z${holes.join('')}"/>`;
   return `<svg xmlns="http://www.w3.org/2000/svg" ${size}>${path}</svg>`;
 }
+
+/** About a place, as far from it as they are told: a round hole, a star, a leaf. */
+const SHAPES = [
+  (r) => `m${-r} 0a${r} ${r} 0 1 0 ${2 * r} 0a${r} ${r} 0 1 0 ${-2 * r} 0z`,
+  (r) => {
+    const h = r / 4;
+    return `m0 ${-r}l${h} ${r - h} ${r - h} ${h} ${h - r} ${h} ${-h} ${r - h} ${-h} ${h - r} ${h - r} ${-h} ${r - h} ${-h}z`;
+  },
+  (r) => `m0 ${-r}c${r} ${r / 2} ${r} ${r * 1.5} 0 ${2 * r}c${-r} ${-r / 2} ${-r} ${-r * 1.5} 0 ${-2 * r}z`,
+];
 
 const wait = (ms) => new Promise((resolve) => setTimeout(resolve, ms).unref());

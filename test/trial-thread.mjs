@@ -3,6 +3,7 @@
 import { readlinkSync } from 'node:fs';
 
 const number = Number(readlinkSync('/proc/thread-self').split('/').at(-1));
+let hasTidied = false;
 const work = (ms) => {
   const end = performance.now() + ms;
   while (performance.now() < end);
@@ -17,6 +18,11 @@ export default async function run({ task, meter }) {
     case 'wait':
       await new Promise((resolve) => setTimeout(resolve, task.ms));
       return task.answer;
+    case 'tidy later':
+      setTimeout(() => (hasTidied = true), 20);
+      return null;
+    case 'tell tidied':
+      return hasTidied;
     case 'which':
       return number;
     case 'die':

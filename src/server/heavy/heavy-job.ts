@@ -1,5 +1,6 @@
 // What a thread's file exports: its task, with a meter by which the server sees how much it has worked.
 
+import { makeForgetAtRest } from './forget-at-rest';
 import { readThreadId, yieldToPages } from './thread-cpu';
 
 /** A task on its way to a thread. `meter` holds the thread's number once it has begun. */
@@ -11,8 +12,13 @@ export const readMeter = (meter: SharedArrayBuffer): number => Atomics.load(new 
 export function heavyJob<Task, Answer>(work: (task: Task) => Answer): (sent: Sent<Task>) => Answer {
   const threadId = readThreadId();
   yieldToPages(threadId);
+  const forgetAtRest = makeForgetAtRest();
   return ({ task, meter }) => {
     Atomics.store(new Int32Array(meter), 0, threadId);
-    return work(task);
+    try {
+      return work(task);
+    } finally {
+      forgetAtRest();
+    }
   };
 }

@@ -48,6 +48,12 @@ describe('heavy work', () => {
     expect(await next).toBe('next');
   });
 
+  it('leaves a thread that rests the time to tidy up', async () => {
+    await run({ do: 'tidy later' });
+    await new Promise((resolve) => setTimeout(resolve, 300));
+    expect(await run({ do: 'tell tidied' })).toBe(true);
+  });
+
   it('keeps its thread where what is left ends soon, and ends it where it does not', async () => {
     const leaveAfter = async (ms: number) => {
       const left = new AbortController();

@@ -38,6 +38,10 @@ const SHORT_LIVED = { maxYoungGenerationSizeMb: 128 };
  */
 const KEPT_MB: Partial<Readonly<Record<HeavyKind, number>>> = { measure: 150 };
 const WARM_MS = 2 * 60_000;
+/** A thread that measures stays: without what is compiled in it by then, a heavy drawing takes twice as long. */
+const STAYS: Partial<Readonly<Record<HeavyKind, boolean>>> = { measure: true };
+/** The longest a timer can take: 24 days. */
+const NEVER_MS = 2 ** 31 - 1;
 /** A thread costs about a second to start: work that nobody waits for any more is let finish, if it does so soon. */
 const LET_FINISH_MS = 500;
 
@@ -76,7 +80,9 @@ class Crew {
       filename: file,
       minThreads: 0,
       maxThreads: countThreads(kind),
-      idleTimeout: WARM_MS,
+      idleTimeout: STAYS[kind] ? NEVER_MS : WARM_MS,
+      // A thread that waited in them could not tidy up.
+      useAtomics: false,
       resourceLimits: { maxOldGenerationSizeMb: MEMORY_MB, ...(kind === 'letter' ? SHORT_LIVED : {}) },
     });
   }
