@@ -5,8 +5,8 @@ import { setPriority } from 'node:os';
 
 /** Linux counts a thread's work in hundredths of a second. */
 const TICK_MS = 10;
-/** Of heavy work: pages go first. */
-const LOW_PRIORITY = 10;
+/** Of heavy work: pages go first. Much lower, it waits for the engine that compiles it, which has its usual priority. */
+const LOW_PRIORITY = 5;
 
 /** Of the thread that asks; 0 where the system does not tell. */
 export function readThreadId(): number {
