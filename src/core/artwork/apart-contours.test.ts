@@ -45,6 +45,21 @@ describe('contours that lie apart', () => {
     expect(measure(lace)).toMatchObject({ pieces: 1, cavities: 500 });
   });
 
+  it('are the holes of a sheet that lies at a slant', () => {
+    const holes = rows(500, 36).map(({ x, y }) => hole(x, y, 9));
+    const lace = (degrees: number) =>
+      read(`<path transform="rotate(${degrees} 500 400)" fill-rule="evenodd" d="M0 0H1000V800H0z${holes.join('')}"/>`);
+    for (const degrees of [12, 45, 100]) expect(countApart(lace(degrees))[0]).toBeGreaterThan(450);
+  });
+
+  it('are dots whose rows reach into one another', () => {
+    const dots = Array.from({ length: 450 }, (_, at) => {
+      const row = Math.floor(at / 25);
+      return circle((at % 25) * 20 + (row % 2) * 10 + 10, row * 17.3 + 10, 8.9);
+    });
+    expect(countApart(read(dots.join('')))).toEqual([450]);
+  });
+
   it('are none that touch in one point: each stays a piece of its own', () => {
     const r = 10;
     const packed = Array.from({ length: 450 }, (_, at) => {

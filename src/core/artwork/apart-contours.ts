@@ -2,13 +2,15 @@
 // flattened to half as many points, for nothing that touches them could meet them by it.
 
 import Flatbush from 'flatbush';
-import { boundEllipse, boundPoints, flattenRoughly, type Box, type Contour } from '../geometry';
+import { boundEllipse, boundPoints, flattenRoughly, type Box, type Contour, type Point } from '../geometry';
 import type { ArtworkLayer } from './artwork';
 
 /** With fewer, nothing is gained that anybody would notice. */
 const MANY = 400;
 /** Of its extent: how far the rough line of a contour strays, with room for what is flattened otherwise later. */
 const ROOM = 0.02;
+/** A slanting edge as long as its contour is looked at in so many parts. */
+const LEAST_PARTS = 64;
 
 const known = new WeakMap<ArtworkLayer, ReadonlySet<Contour>>();
 const NONE: ReadonlySet<Contour> = new Set();
@@ -20,43 +22,49 @@ export function findApart(layer: ArtworkLayer): ReadonlySet<Contour> {
   return apart;
 }
 
+/** Boxes along a contour's line that hug it, with room, and an index of them. */
+type Edges = { readonly boxes: readonly Box[]; readonly index: Flatbush };
 type Placed = {
   readonly contour: Contour;
   readonly box: Box;
-  /** Its edges, once something lies within its box. */
-  edges: Flatbush | null;
+  /** Once something lies within its box. */
+  edges: Edges | null;
 };
 
 function seek(contours: readonly Contour[]): ReadonlySet<Contour> {
   if (contours.length < MANY) return NONE;
   const placed = contours.map(place);
-  const index = new Flatbush(contours.length);
-  for (const { box } of placed) addBox(index, box);
-  index.finish();
-  return new Set(
-    contours.filter((_, id) => {
-      const one = placed[id]!;
-      const others = searchBox(index, one.box);
-      return others.every((other) => other === id || lieApart(one, placed[other]!));
-    }),
-  );
+  const index = makeIndex(placed.map(({ box }) => box));
+  const near = new Set<Contour>();
+  for (const [id, one] of placed.entries())
+    for (const at of searchBox(index, one.box)) {
+      const other = placed[at]!;
+      if (at <= id || (near.has(one.contour) && near.has(other.contour)) || lieApart(one, other)) continue;
+      near.add(one.contour).add(other.contour);
+    }
+  return new Set(contours.filter((contour) => !near.has(contour)));
 }
 
 function place(contour: Contour): Placed {
-  const { x, y, width, height } = boundEllipse(contour) ?? boundPoints([flattenRoughly(contour)])!;
-  const room = ROOM * Math.max(width, height);
-  return {
-    contour,
-    box: { x: x - room, y: y - room, width: width + 2 * room, height: height + 2 * room },
-    edges: null,
-  };
+  const box = boundEllipse(contour) ?? boundPoints([flattenRoughly(contour)])!;
+  return { contour, box: widen(box, ROOM * Math.max(box.width, box.height)), edges: null };
 }
 
-/** Contours whose boxes meet: one lies within the other's box, and comes near to none of its edges. */
+/** Of contours whose boxes meet: neither comes near to an edge of the other. */
 function lieApart(one: Placed, other: Placed): boolean {
   const [inner, outer] = holds(one.box, other.box) ? [other, one] : [one, other];
-  return holds(outer.box, inner.box) && searchBox(edgesOf(outer), inner.box).length === 0;
+  const { index } = edgesOf(outer);
+  return (
+    searchBox(index, inner.box).length === 0 ||
+    edgesOf(inner).boxes.every((box) => !meet(box, outer.box) || searchBox(index, box).length === 0)
+  );
 }
+
+const meet = (one: Box, other: Box): boolean =>
+  one.x <= other.x + other.width &&
+  other.x <= one.x + one.width &&
+  one.y <= other.y + other.height &&
+  other.y <= one.y + one.height;
 
 const holds = (outer: Box, inner: Box): boolean =>
   outer.x <= inner.x &&
@@ -64,25 +72,43 @@ const holds = (outer: Box, inner: Box): boolean =>
   outer.x + outer.width >= inner.x + inner.width &&
   outer.y + outer.height >= inner.y + inner.height;
 
-function edgesOf(placed: Placed): Flatbush {
+function edgesOf(placed: Placed): Edges {
   if (placed.edges) return placed.edges;
   const { contour, box } = placed;
   const line = flattenRoughly(contour);
-  const room = (ROOM / (1 + 2 * ROOM)) * Math.max(box.width, box.height);
-  const edges = new Flatbush(line.length);
-  for (const [at, from] of line.entries()) {
-    const to = line[(at + 1) % line.length]!;
-    edges.add(
-      Math.min(from.x, to.x) - room,
-      Math.min(from.y, to.y) - room,
-      Math.max(from.x, to.x) + room,
-      Math.max(from.y, to.y) + room,
-    );
-  }
-  edges.finish();
-  return (placed.edges = edges);
+  const extent = Math.max(box.width, box.height) / (1 + 2 * ROOM);
+  const boxes = line.flatMap((from, at) =>
+    boundParts(from, line[(at + 1) % line.length]!, extent / LEAST_PARTS).map((part) => widen(part, ROOM * extent)),
+  );
+  return (placed.edges = { boxes, index: makeIndex(boxes) });
 }
 
-const addBox = (index: Flatbush, { x, y, width, height }: Box): number => index.add(x, y, x + width, y + height);
+/** The boxes of a line in so many parts that none is wider both ways than `most`: a slanting line's own box is empty. */
+function boundParts(from: Point, to: Point, most: number): readonly Box[] {
+  const dx = to.x - from.x,
+    dy = to.y - from.y;
+  const parts = Math.max(1, Math.ceil(Math.min(Math.abs(dx), Math.abs(dy)) / most));
+  return Array.from({ length: parts }, (_, part) => ({
+    x: from.x + (dx * (dx < 0 ? part + 1 : part)) / parts,
+    y: from.y + (dy * (dy < 0 ? part + 1 : part)) / parts,
+    width: Math.abs(dx) / parts,
+    height: Math.abs(dy) / parts,
+  }));
+}
+
+const widen = ({ x, y, width, height }: Box, room: number): Box => ({
+  x: x - room,
+  y: y - room,
+  width: width + 2 * room,
+  height: height + 2 * room,
+});
+
+function makeIndex(boxes: readonly Box[]): Flatbush {
+  const index = new Flatbush(boxes.length);
+  for (const { x, y, width, height } of boxes) index.add(x, y, x + width, y + height);
+  index.finish();
+  return index;
+}
+
 const searchBox = (index: Flatbush, { x, y, width, height }: Box): readonly number[] =>
   index.search(x, y, x + width, y + height);

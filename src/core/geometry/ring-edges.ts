@@ -54,6 +54,7 @@ export class RingEdges {
   private readonly spacing: number;
   private readonly turnStep: number;
   private readonly fanStep: number;
+  private readonly cornerTurn: number;
   private readonly rings: readonly Polyline[];
   private readonly views: Partial<Record<Side, Looks>> = {};
 
@@ -69,6 +70,7 @@ export class RingEdges {
     const coarser = Math.max(1, wanted / 3 / MOST_LOOKS);
     this.turnStep = TURN_STEP * coarser;
     this.fanStep = Math.min(WIDEST_FAN_STEP, TURN_STEP * coarser);
+    this.cornerTurn = Math.min(WIDEST_FAN_STEP, CORNER_TURN * coarser);
     this.spacing = (total / Math.min(STRETCHES.most, Math.max(STRETCHES.least, wanted))) * coarser;
     const room = vertices + Math.ceil(this.spacing > 0 ? total / this.spacing : 0) + directed.length;
     this.x1 = new Float64Array(room);
@@ -151,7 +153,7 @@ export class RingEdges {
         ay = from.y - beforeY;
       const span = Math.sqrt(dx * dx + dy * dy);
       const turn = Math.atan2(ax * dy - ay * dx, ax * dx + ay * dy);
-      if (Math.abs(turn) > CORNER_TURN && turn < 0 === (side === 1))
+      if (Math.abs(turn) > this.cornerTurn && turn < 0 === (side === 1))
         addRound(looks, { edge, from, ax, ay, turn }, this.fanStep);
       turned += Math.abs(turn);
       since += span;
