@@ -4,6 +4,7 @@
 import { beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import { copyDemoShop, seedDemoShop, type TestShop } from '../../test/demo-shop';
 import { listPlans } from '../../test/query-plans';
+import { loadHours } from './books/load-hours';
 import { loadToday } from './bench/load-today';
 import { loadStation } from './bench/load-station';
 import { loadCutSheets } from './cut-sheets/load-cut-sheets';
@@ -71,6 +72,7 @@ const VIEWS: readonly (readonly [string, () => unknown])[] = [
   ['an item', () => loadItemEditor(shop, 1, null)],
   ['a comparison', () => loadCompare(shop, 1)],
   ['the price list', () => loadPriceList(shop)],
+  ['hours and spoilage', () => loadHours(shop, 12)],
   ['drawings', () => loadArtworkList(shop)],
   ['trials', () => loadTrials(shop)],
   ['older trials', () => loadTrials(shop, 1)],

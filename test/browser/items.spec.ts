@@ -1,4 +1,4 @@
-// Items: what channels take, what the number made changes, which vinyl to use, and the price list.
+// Items: what channels take, what the number made changes, and which vinyl to use.
 
 import { expect, test } from '@playwright/test';
 import { readPdfPages } from '../read-pdf';
@@ -76,20 +76,6 @@ test('two vinyls are compared: a verdict, line by line, with its odds and where 
   await page.keyboard.press('Escape');
   await expect(lines.getByRole('columnheader')).toHaveCount(4);
   await expect(chances).not.toContainText('…');
-});
-
-test('the price list: by goal, as a table, and on paper', async ({ page, request }) => {
-  await open(page, `${server.address}/books`);
-  const list = page.getByRole('region', { name: 'Price list' });
-  const apron = list.getByRole('row', { name: /^Bakery apron/ });
-  const online = async () => Number(await apron.getByRole('cell').nth(6).textContent());
-  const forWage = await online();
-  await page.getByLabel('Prices at which').click();
-  await page.getByRole('option', { name: 'nothing is lost' }).click();
-  await expect.poll(online).toBeLessThan(forWage);
-  const paper = await request.get(`${server.address}/api/price-list/pdf?goal=wage`);
-  expect((await readPdfPages(new Uint8Array(await paper.body()))).join(' ')).toContain(forWage.toFixed(2));
-  expect(await (await request.get(`${server.address}/api/price-list/csv`)).text()).toContain(forWage.toFixed(2));
 });
 
 test('a quick quote from anywhere: priced, promised, kept, and to be printed', async ({ page, request }) => {
@@ -223,24 +209,6 @@ test('a dearer roll is told with the reason, and noted', async ({ page }) => {
   await page.reload();
   await page.waitForSelector('html[data-running]');
   await expect(page.getByText('because: Roll price')).toHaveCount(0);
-});
-
-test('a kit within a budget, and when it has come back', async ({ page }) => {
-  await open(page, `${server.address}/books/start`);
-  const verdict = page.getByRole('heading', { level: 1 });
-  await expect(verdict).toHaveText(/^A kit for \d+\.\d\d has come back after \d+ pieces, \d+ weeks? at your hours$/);
-  await page.getByRole('textbox', { name: 'Budget' }).fill('200');
-  await expect(verdict).toHaveText(/^Within 200\.00 no kit brings all that is needed/);
-  await page.getByRole('textbox', { name: 'Budget' }).fill('900');
-  // The widest of what is sold is wider than the small cutter takes: the cheapest that does has a wider one.
-  await expect(page.getByText(/needs a cutter that takes \d+ mm across; narrower ones are not proposed/)).toBeVisible();
-  await page.getByRole('button', { name: 'choose it' }).click();
-  await expect(verdict).toHaveText(/^A kit for 314\.00/);
-  await page.getByRole('button', { name: 'Save the plan' }).click();
-  await page.reload();
-  await page.waitForSelector('html[data-running]');
-  await expect(verdict).toHaveText(/^A kit for 314\.00/);
-  await expect(page.getByRole('region', { name: 'When it has come back' }).getByRole('row')).toHaveCount(4);
 });
 
 test('a quote straight from a drawing', async ({ page }) => {

@@ -42,6 +42,7 @@ const VIEWS = [
   '/shelf/buy',
   '/trials',
   '/books',
+  '/books/hours',
   '/shop',
 ];
 const WANTED = 180 * 1024;

@@ -17,5 +17,6 @@ export * from './change-lines';
 export * from './runs';
 export * from './part-groups';
 export * from './terms';
-export { sumSpoilage } from './spoilage-cost';
+export * from './spoilage-cost';
+export * from './hours-worked';
 export * from './rest';

@@ -27,7 +27,7 @@ export type QuotedAgainstReal = {
   readonly cost: QuotedAndReal;
 };
 
-const STATION_LABELS: Readonly<Record<Station, string>> = {
+export const STATION_LABELS: Readonly<Record<Station, string>> = {
   cut: 'Set up and cut',
   weed: 'Weed',
   press: 'Press',

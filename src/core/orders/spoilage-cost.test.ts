@@ -2,8 +2,8 @@
 
 import { describe, expect, it } from 'vitest';
 import type { LineQuote } from './order';
-import type { PartEvent } from './part';
-import { sumSpoilage } from './spoilage-cost';
+import { SPOILAGE_CAUSES, type PartEvent, type SpoilageCause } from './part';
+import { listSpoilage, sumByCause, sumSpoilage } from './spoilage-cost';
 
 const QUOTE = { blankPrice: 450, layers: [{ vinylCost: 30 }, { vinylCost: 70 }] } as unknown as LineQuote;
 let last = 0;
@@ -57,5 +57,66 @@ describe('what went wrong', () => {
     expect(figure.value).toBe(31 + 301);
     expect(figure.how).toMatch(/of 3 spoiled parts/);
     expect(sum(0, [event('spoiled')]).how).toMatch(/of 1 spoiled part;/);
+  });
+});
+
+describe('of a part of which some letters are made anew', () => {
+  const cut = (vinylCost: number) => event('cut', { vinylCost });
+  const spoiled = (...bits: readonly number[]) => event('spoiled', { recut: { bits, of: 7 } });
+
+  it('their share is lost, again and again', () => {
+    expect(amounts(0, [cut(70), spoiled(2)])).toEqual([10, 0]);
+    expect(amounts(0, [cut(70), spoiled(2, 3)])).toEqual([20, 0]);
+    // The letter that was cut anew went wrong too: another 10, not a seventh of it.
+    expect(amounts(0, [cut(70), spoiled(2), cut(10), spoiled(2)])).toEqual([10 + 10, 0]);
+  });
+
+  it('all of it is lost where the whole went wrong in the end', () => {
+    expect(amounts(0, [cut(70), spoiled(2), cut(10), event('spoiled')])).toEqual([10 + 70, 0]);
+    expect(amounts(0, [cut(70), spoiled(2), event('spoiled')])).toEqual([10 + 60, 0]);
+  });
+
+  it('what was cut of it and is not known costs its share of the quote', () => {
+    expect(amounts(1, [event('cut'), spoiled(0), event('cut'), event('spoiled')])).toEqual([10 + 70, 0]);
+  });
+});
+
+describe('by cause', () => {
+  const names = Object.fromEntries(SPOILAGE_CAUSES.map((cause) => [cause, `it ${cause}`])) as Record<
+    SpoilageCause,
+    string
+  >;
+  const tell = (...parts: readonly (readonly PartEvent[])[]) =>
+    sumByCause(listSpoilage([{ quote: QUOTE, parts: parts.map((events) => ({ layerIndex: 0, events })) }]), names);
+  const lifted = (more: Partial<PartEvent> = {}) => [
+    event('cut', { vinylCost: 10.4 }),
+    event('spoiled', { cause: 'lifted', ...more }),
+  ];
+
+  it('is told the dearest first, with how many parts and blanks', () => {
+    const scorched = event('spoiled', { cause: 'scorched', blankLost: true, blankCost: 380 });
+    const { causes, lost } = tell(lifted(), lifted(), [event('cut', { vinylCost: 12 }), scorched]);
+    expect(causes.map(({ cause, times, blanks }) => [cause, times, blanks])).toEqual([
+      ['scorched', 1, 1],
+      ['lifted', 2, 0],
+    ]);
+    expect(causes.map(({ lost: { label, value } }) => [label, value])).toEqual([
+      ['it scorched', 12 + 380],
+      ['it lifted', 21],
+    ]);
+    expect(lost.value).toBe(392 + 21);
+  });
+
+  it('adds up to the cent, whatever was rounded', () => {
+    const causes = ['lifted', 'weeding', 'crooked', 'cut'] as const;
+    const told = tell(...causes.map((cause) => lifted({ cause })));
+    expect(told.causes.map(({ lost }) => lost.value)).toEqual([10, 10, 10, 10]);
+    expect(told.lost.value).toBe(told.causes.reduce((sum, { lost }) => sum + lost.value, 0));
+    expect(told.lost.parts).toHaveLength(4);
+  });
+
+  it('is something else where nobody said what, and nothing where nothing went wrong', () => {
+    expect(tell(lifted({ cause: null })).causes[0]!.cause).toBe('other');
+    expect(tell([event('cut')])).toMatchObject({ causes: [], lost: { value: 0 } });
   });
 });

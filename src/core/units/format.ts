@@ -99,6 +99,7 @@ const DATE_FORMATS = {
     hourCycle: 'h23',
   },
   time: { hour: '2-digit', minute: '2-digit', hourCycle: 'h23' },
+  month: { month: 'long', year: 'numeric' },
 } as const satisfies Record<string, Intl.DateTimeFormatOptions>;
 
 const dateFormats = new Map<string, Intl.DateTimeFormat>();
@@ -114,6 +115,10 @@ function formatDate(epochMs: number, name: keyof typeof DATE_FORMATS, locale: st
 /** A calendar day such as 2026-11-27, shown as "Fri 27 Nov". */
 export const formatDay = (isoDate: string, { locale }: Pick<FormatSettings, 'locale'>): string =>
   formatDate(Date.parse(`${isoDate}T12:00:00Z`), 'day', locale, 'UTC');
+
+/** A calendar month such as 2026-11, shown as "November 2026". */
+export const formatMonth = (isoMonth: string, { locale }: Pick<FormatSettings, 'locale'>): string =>
+  formatDate(Date.parse(`${isoMonth}-15T12:00:00Z`), 'month', locale, 'UTC');
 
 /** An instant (epoch milliseconds) in the shop's time zone: "Tue 24 Nov, 10:42". */
 export const formatInstant = (

@@ -44,6 +44,12 @@ export const partEvents = sqliteTable(
     index('part_events_undone')
       .on(table.undoes)
       .where(sql`${table.undoes} is not null`),
+    index('part_events_spoiled')
+      .on(table.atMs)
+      .where(sql`${table.kind} = 'spoiled'`),
+    index('part_events_checked')
+      .on(table.atMs)
+      .where(sql`${table.kind} = 'checked'`),
     check('part_events_undo', sql`(${table.kind} = 'undone') = (${table.undoes} is not null)`),
   ],
 );

@@ -2,6 +2,7 @@
 
 const ROOMS = [
   ['/books', 'Price list'],
+  ['/books/hours', 'Hours and spoilage'],
   ['/books/start', 'Start-up and break-even'],
 ] as const;
 

@@ -47,9 +47,7 @@ function PriceList({ initial }: { readonly initial: PriceListView }) {
           Say where you sell on the page of an item, under “Add a channel”: a column for each stands here then.
         </p>
       )}
-      <p className="soft flat above-4">
-        Quoted against real stands with each order. Hours and spoilage by cause are still to come.
-      </p>
+      <p className="soft flat above-4">Quoted against real stands with each order.</p>
     </>
   );
 }

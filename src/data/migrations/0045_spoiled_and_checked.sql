@@ -1,0 +1,2 @@
+CREATE INDEX `part_events_spoiled` ON `part_events` (`at_ms`) WHERE "part_events"."kind" = 'spoiled';--> statement-breakpoint
+CREATE INDEX `part_events_checked` ON `part_events` (`at_ms`) WHERE "part_events"."kind" = 'checked';
