@@ -1,7 +1,6 @@
 // The hours worked and what was spoiled. Types only.
 
-import type { CauseLoss, HoursWorked } from '../core/orders';
-import type { Figure } from '../core/units';
+import type { HoursWorked, SpoilageByCause } from '../core/orders';
 
 /** So far back the books look, months, the running one included. */
 export const HOURS_SPANS = [1, 3, 12] as const;
@@ -13,7 +12,5 @@ export type HoursView = {
   /** The latest first; months in which nothing was worked or checked are left out. */
   readonly months: readonly (HoursWorked & { readonly month: string })[];
   readonly whole: HoursWorked;
-  /** The dearest first. */
-  readonly causes: readonly CauseLoss[];
-  readonly lost: Figure;
+  readonly spoilage: SpoilageByCause;
 };

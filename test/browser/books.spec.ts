@@ -41,11 +41,11 @@ test('hours by month, and what was spoiled by cause, each with its working', asy
   await expect(working).toContainText('Blanks that were lost');
   await page.keyboard.press('Escape');
   const hours = page.getByRole('region', { name: 'Hours at the bench' });
-  const whole = hours.getByRole('row', { name: /^all of it/ });
+  const whole = hours.getByRole('row', { name: /^total/ });
   await whole.getByRole('button', { name: /^A piece took/ }).click();
   await expect(working).toContainText('Pieces checked');
   await page.keyboard.press('Escape');
-  await page.getByLabel('Looked at').click();
+  await page.getByLabel('Period').click();
   await page.getByRole('option', { name: 'twelve months' }).click();
   await expect(page).toHaveURL(/months=12$/);
   await expect(hours.getByRole('row')).not.toHaveCount(1);

@@ -95,7 +95,7 @@ describe('by cause', () => {
 
   it('is told the dearest first, with how many parts and blanks', () => {
     const scorched = event('spoiled', { cause: 'scorched', blankLost: true, blankCost: 380 });
-    const { causes, lost } = tell(lifted(), lifted(), [event('cut', { vinylCost: 12 }), scorched]);
+    const { causes, whole } = tell(lifted(), lifted(), [event('cut', { vinylCost: 12 }), scorched]);
     expect(causes.map(({ cause, times, blanks }) => [cause, times, blanks])).toEqual([
       ['scorched', 1, 1],
       ['lifted', 2, 0],
@@ -104,19 +104,19 @@ describe('by cause', () => {
       ['it scorched', 12 + 380],
       ['it lifted', 21],
     ]);
-    expect(lost.value).toBe(392 + 21);
+    expect(whole).toMatchObject({ times: 3, blanks: 1, lost: { value: 392 + 21 } });
   });
 
   it('adds up to the cent, whatever was rounded', () => {
     const causes = ['lifted', 'weeding', 'crooked', 'cut'] as const;
     const told = tell(...causes.map((cause) => lifted({ cause })));
     expect(told.causes.map(({ lost }) => lost.value)).toEqual([10, 10, 10, 10]);
-    expect(told.lost.value).toBe(told.causes.reduce((sum, { lost }) => sum + lost.value, 0));
-    expect(told.lost.parts).toHaveLength(4);
+    expect(told.whole.lost.value).toBe(told.causes.reduce((sum, { lost }) => sum + lost.value, 0));
+    expect(told.whole.lost.parts).toHaveLength(4);
   });
 
   it('is something else where nobody said what, and nothing where nothing went wrong', () => {
     expect(tell(lifted({ cause: null })).causes[0]!.cause).toBe('other');
-    expect(tell([event('cut')])).toMatchObject({ causes: [], lost: { value: 0 } });
+    expect(tell([event('cut')])).toMatchObject({ causes: [], whole: { times: 0, lost: { value: 0 } } });
   });
 });

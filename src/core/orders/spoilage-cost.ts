@@ -1,6 +1,6 @@
 // What went wrong cost: cuts that were spoiled, blanks that were lost.
 
-import { figure, minor, type Figure } from '../units';
+import { figure, groupBy, type Figure } from '../units';
 import type { LineQuote } from './order';
 import { listLive, shareOfRecut, type PartEvent, type SpoilageCause } from './part';
 
@@ -68,35 +68,35 @@ export type CauseLoss = {
   readonly lost: Figure;
 };
 
-/**
- * By cause, the dearest first. The whole is the sum of the causes' figures, to the minor unit; `names` say them in words.
- */
+export type SpoilageByCause = {
+  /** The dearest first. */
+  readonly causes: readonly CauseLoss[];
+  readonly whole: Omit<CauseLoss, 'cause'>;
+};
+
+/** What is lost as a whole is the sum of the causes' figures, to the minor unit; `names` say them in words. */
 export function sumByCause(
   spoilage: readonly Spoilage[],
   names: Readonly<Record<SpoilageCause, string>>,
-): { readonly causes: readonly CauseLoss[]; readonly lost: Figure } {
-  const byCause = new Map<SpoilageCause, Spoilage[]>();
-  for (const one of spoilage) {
-    const known = byCause.get(one.cause);
-    if (known) known.push(one);
-    else byCause.set(one.cause, [one]);
-  }
-  const causes = [...byCause]
+): SpoilageByCause {
+  const causes = [...groupBy(spoilage, ({ cause }) => cause)]
     .map(([cause, own]) => tellCause(cause, names[cause], own))
     .sort((a, b) => b.lost.value - a.lost.value || b.times - a.times);
   const parts = causes.map(({ lost }) => lost);
-  return { causes, lost: figure('Lost to spoilage', sumValues(parts), 'money', 'measured', { parts }) };
+  const lost = figure('Lost to spoilage', sumValues(parts), 'money', 'measured', { parts });
+  return { causes, whole: { times: spoilage.length, blanks: countBlanks(spoilage), lost } };
 }
 
 function tellCause(cause: SpoilageCause, name: string, own: readonly Spoilage[]): CauseLoss {
   const parts = tellParts(own);
-  const blanks = own.filter(({ blankLost }) => blankLost).length;
   const lost = figure(name, sumValues(parts), 'money', 'measured', {
     how: 'by the log of the bench; by the quote where it says nothing',
     parts,
   });
-  return { cause, times: own.length, blanks, lost };
+  return { cause, times: own.length, blanks: countBlanks(own), lost };
 }
+
+const countBlanks = (spoilage: readonly Spoilage[]): number => spoilage.filter(({ blankLost }) => blankLost).length;
 
 const tellParts = (spoilage: readonly Spoilage[]): readonly Figure[] => [
   figure('Vinyl of spoiled cuts', Math.round(sum(spoilage, ({ vinyl }) => vinyl)), 'money', 'measured'),
@@ -105,4 +105,4 @@ const tellParts = (spoilage: readonly Spoilage[]): readonly Figure[] => [
 
 const sum = (spoilage: readonly Spoilage[], pick: (one: Spoilage) => number): number =>
   spoilage.reduce((all, one) => all + pick(one), 0);
-const sumValues = (figures: readonly Figure[]): number => minor(figures.reduce((all, { value }) => all + value, 0));
+const sumValues = (figures: readonly Figure[]): number => figures.reduce((all, { value }) => all + value, 0);

@@ -25,7 +25,7 @@ export default function HoursContent({ view: initial }: { view: HoursView }) {
       <BooksTabs current="/books/hours" />
       <HoursHead view={view} />
       <section className="sheet flush" aria-label="Hours at the bench" tabIndex={0}>
-        {view.whole.all.value > 0 && <StationStrip stations={view.whole.stations} />}
+        {view.whole.all.value > 0 && <StationStrip whole={view.whole} />}
         <HoursTable view={view} />
       </section>
       <section className="sheet flush above-4" aria-label="Spoilage by cause" tabIndex={0}>
@@ -39,10 +39,11 @@ export default function HoursContent({ view: initial }: { view: HoursView }) {
   );
 }
 
-function HoursHead({ view: { whole, lost, span } }: { readonly view: HoursView }) {
+function HoursHead({ view: { whole, spoilage, span } }: { readonly view: HoursView }) {
   const settings = useSettings();
   const hours =
     whole.all.value === 0 ? 'No hours at the bench' : `${formatDuration(whole.all.value, settings)} at the bench`;
+  const { lost } = spoilage.whole;
   const spoiled =
     lost.value === 0 ? 'nothing lost to spoilage' : `${formatMoney(lost.value, settings)} lost to spoilage`;
   return (
@@ -56,7 +57,7 @@ function HoursHead({ view: { whole, lost, span } }: { readonly view: HoursView }
         <TextField
           select
           size="small"
-          label="Looked at"
+          label="Period"
           value={span}
           onChange={(event) => location.assign(`?months=${event.target.value}`)}
         >
@@ -74,14 +75,13 @@ function HoursHead({ view: { whole, lost, span } }: { readonly view: HoursView }
 /** A segment narrower than this has no room for words, per cent. */
 const LEAST_NAMED = 12;
 
-function StationStrip({ stations }: Pick<HoursView['whole'], 'stations'>) {
+function StationStrip({ whole: { stations, all } }: Pick<HoursView, 'whole'>) {
   const settings = useSettings();
-  const whole = STATIONS.reduce((sum, station) => sum + stations[station].value, 0);
   const worked = STATIONS.filter((station) => stations[station].value > 0);
   return (
     <div className="strip" role="group" aria-label="Where the hours went">
       {worked.map((station) => {
-        const share = toPercent(stations[station].value / whole);
+        const share = toPercent(stations[station].value / all.value);
         return (
           <Why
             key={station}
@@ -137,7 +137,7 @@ function HoursTable({ view: { months, whole, span } }: { readonly view: HoursVie
           />
         ))}
         {months.length > 1 && (
-          <HoursRow isWhole name="all of it" hours={whole} from={`/api/hours/working?months=${span}&of=whole`} />
+          <HoursRow isWhole name="total" hours={whole} from={`/api/hours/working?months=${span}&of=whole`} />
         )}
         {months.length === 0 && (
           <tr>
@@ -180,9 +180,9 @@ function HoursRow({ name, isWhole, hours: { stations, all, pieces, each }, from 
   );
 }
 
-function SpoilageTable({ view: { causes, lost, span } }: { readonly view: HoursView }) {
+function SpoilageTable({ view: { spoilage, span } }: { readonly view: HoursView }) {
+  const { causes, whole } = spoilage;
   const from = (of: string) => `/api/hours/working?months=${span}&of=${of}`;
-  const sum = (pick: (loss: CauseLoss) => number) => causes.reduce((all, loss) => all + pick(loss), 0);
   return (
     <table className="plain">
       <thead>
@@ -203,14 +203,7 @@ function SpoilageTable({ view: { causes, lost, span } }: { readonly view: HoursV
         {causes.map((loss) => (
           <SpoilageRow key={loss.cause} name={loss.lost.label} loss={loss} from={from(loss.cause)} />
         ))}
-        {causes.length > 1 && (
-          <SpoilageRow
-            isWhole
-            name="all of it"
-            loss={{ times: sum(({ times }) => times), blanks: sum(({ blanks }) => blanks), lost }}
-            from={from('lost')}
-          />
-        )}
+        {causes.length > 1 && <SpoilageRow isWhole name="total" loss={whole} from={from('lost')} />}
         {causes.length === 0 && (
           <tr>
             <td colSpan={4} className="soft">

@@ -94,14 +94,14 @@ describe('spoilage by cause', () => {
   it('is told with its vinyl and blanks, and gone when it is taken back', () => {
     work('cut', 4);
     const spoiled = spoilParts(shop, { partIds: [partIds[0]!], cause: 'weeding', blankLost: false, recut: null });
-    const [lost] = thisMonth().causes;
+    const [lost] = thisMonth().spoilage.causes;
     const cut = readAll()[0]!.events.find(({ kind }) => kind === 'cut')!;
     expect(lost).toMatchObject({ cause: 'weeding', times: 1, blanks: 0 });
     expect(lost!.lost).toMatchObject({ label: 'torn when weeding', value: Math.round(cut.vinylCost!) });
     expect(lost!.lost.value).toBeGreaterThan(0);
     expect(explain('months=1&of=weeding').parts!.map(({ value }) => value)).toEqual([lost!.lost.value, 0]);
     undoSteps(shop, spoiled.eventIds, partIds);
-    expect(thisMonth()).toMatchObject({ causes: [], lost: { value: 0 } });
+    expect(thisMonth()).toMatchObject({ spoilage: { causes: [], whole: { lost: { value: 0 } } } });
   });
 
   it('counts in a month what was spoiled in it, though the part went wrong before', () => {
@@ -109,15 +109,17 @@ describe('spoilage by cause', () => {
     work('cut', 4);
     spoil();
     shop.clock.ms = Date.parse('2027-01-04T10:00:00Z');
-    expect(thisMonth().causes).toEqual([]);
+    expect(thisMonth().spoilage.causes).toEqual([]);
     work('cut', 4, 'done', [partIds[0]!]);
     spoil();
-    expect(thisMonth().causes).toMatchObject([{ cause: 'weeding', times: 1 }]);
-    expect(loadHours(shop, 3).causes.find(({ cause }) => cause === 'weeding')!.times).toBeGreaterThanOrEqual(2);
+    expect(thisMonth().spoilage.causes).toMatchObject([{ cause: 'weeding', times: 1 }]);
+    expect(loadHours(shop, 3).spoilage.causes.find(({ cause }) => cause === 'weeding')!.times).toBeGreaterThanOrEqual(
+      2,
+    );
   });
 
   it('of the demo shop is all that its log says was spoiled, and no more', () => {
-    const { causes, lost } = loadHours(shop, 12);
+    const { causes, whole } = loadHours(shop, 12).spoilage;
     const live = shop.db.$client
       .prepare(
         `select cause, count(*) as times from part_events where kind = 'spoiled'
@@ -129,8 +131,9 @@ describe('spoilage by cause', () => {
     );
     const all = listSpoilage(loadSpoiledLines(shop.db, { fromMs: 0, untilMs: shop.now() }));
     const money = all.reduce((sum, { vinyl, blank }) => sum + vinyl + blank, 0);
-    expect(Math.abs(lost.value - money)).toBeLessThanOrEqual(causes.length);
-    expect(lost.value).toBe(explain('months=12&of=lost').value);
+    expect(Math.abs(whole.lost.value - money)).toBeLessThanOrEqual(causes.length);
+    expect(whole.lost.value).toBe(explain('months=12&of=lost').value);
+    expect(whole.times).toBe(live.reduce((sum, { times }) => sum + times, 0));
   });
 });
 

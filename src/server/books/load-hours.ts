@@ -1,6 +1,6 @@
 // The books' hours: what was worked in each month, and what was spoiled for which reason.
 
-import { listSpoilage, sumByCause, tellHours, type CauseLoss, type HoursWorked } from '../../core/orders/index';
+import { listSpoilage, sumByCause, tellHours, type HoursWorked, type SpoilageByCause } from '../../core/orders/index';
 import { listMonths, toBareFigure, type Figure, type Month } from '../../core/units/index';
 import { countChecked, loadSpoiledLines, sumWork, type Span } from '../../data/hours-store';
 import { HOURS_SPANS, type HoursSpan, type HoursView } from '../../views/hours';
@@ -15,23 +15,26 @@ export const readHoursSpan = (params: URLSearchParams): HoursSpan =>
   HOURS_SPANS.find((span) => String(span) === params.get('months')) ?? USUAL_SPAN;
 
 export function loadHours(shop: ShopContext, span: HoursSpan = USUAL_SPAN): HoursView {
-  const { months, whole, causes, lost } = readBooks(shop, span);
+  const { months, whole, spoilage } = readBooks(shop, span);
   return {
     span,
     months: months.filter(({ all, pieces }) => all.value > 0 || pieces > 0).map(toBareHours),
     whole: toBareHours(whole),
-    causes: causes.map((cause) => ({ ...cause, lost: toBareFigure(cause.lost) })),
-    lost: toBareFigure(lost),
+    spoilage: { causes: spoilage.causes.map(toBareLoss), whole: toBareLoss(spoilage.whole) },
   };
 }
 
 /** `of`: a month, the whole span, or a cause; `each` asks what a piece took. @throws ShopError where there is none */
 export function explainHours(shop: ShopContext, params: URLSearchParams): Figure {
-  const { months, whole, causes, lost } = readBooks(shop, readHoursSpan(params));
+  const { months, whole, spoilage } = readBooks(shop, readHoursSpan(params));
   const of = params.get('of');
-  if (of === 'lost') return lost;
+  if (of === 'lost') return spoilage.whole.lost;
   const hours = of === 'whole' ? whole : months.find(({ month }) => month === of);
-  const found = hours ? (params.has('each') ? hours.each : hours.all) : causes.find(({ cause }) => cause === of)?.lost;
+  const found = hours
+    ? params.has('each')
+      ? hours.each
+      : hours.all
+    : spoilage.causes.find(({ cause }) => cause === of)?.lost;
   if (!found) throw notFound('This figure');
   return found;
 }
@@ -39,8 +42,7 @@ export function explainHours(shop: ShopContext, params: URLSearchParams): Figure
 type Books = {
   readonly months: readonly (HoursWorked & { readonly month: string })[];
   readonly whole: HoursWorked;
-  readonly causes: readonly CauseLoss[];
-  readonly lost: Figure;
+  readonly spoilage: SpoilageByCause;
 };
 
 /** Read once for each month that begins and each change of the file. */
@@ -58,7 +60,7 @@ function calculateBooks({ db }: ShopContext, months: readonly Month[]): Books {
   return {
     months: months.map((month) => ({ ...tell(month), month: month.month })),
     whole: tell(whole),
-    ...sumByCause(spoilage, CAUSE_NAMES),
+    spoilage: sumByCause(spoilage, CAUSE_NAMES),
   };
 }
 
@@ -66,4 +68,9 @@ const toBareHours = <Hours extends HoursWorked>(hours: Hours): Hours => ({
   ...hours,
   all: toBareFigure(hours.all),
   each: hours.each && toBareFigure(hours.each),
+});
+
+const toBareLoss = <Loss extends { readonly lost: Figure }>(loss: Loss): Loss => ({
+  ...loss,
+  lost: toBareFigure(loss.lost),
 });
