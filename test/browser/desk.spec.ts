@@ -184,6 +184,17 @@ test('a heavy drawing is shown before it is measured, and measuring it can be st
       y = Math.floor(index / 52) * 20;
     return `<path d="M${Array.from({ length: 60 }, (__, k) => `${(x + 8 * (1 + 0.15 * Math.sin(k * 0.7)) * Math.cos((k / 60) * 6.2832)).toFixed(2)} ${(y + 8 * (1 + 0.15 * Math.sin(k * 0.7)) * Math.sin((k / 60) * 6.2832)).toFixed(2)}`).join('L')}z"/>`;
   });
+  // How long it takes is the machine's to say: what is asked of the worker waits until it was stopped.
+  await page.addInitScript(() => {
+    const send = Worker.prototype.postMessage;
+    const waiting: (() => void)[] = [];
+    addEventListener('let-measure', () => waiting.splice(0).forEach((go) => go()));
+    Worker.prototype.postMessage = function (message, ...rest: never[]) {
+      const go = () => send.call(this, message, ...rest);
+      if (message?.path?.[0] === 'prepare') waiting.push(go);
+      else go();
+    };
+  });
   await open(page, `${server.address}/artwork/new`);
   await page.getByLabel('Drawing file').setInputFiles({
     name: 'waves.svg',
@@ -194,6 +205,8 @@ test('a heavy drawing is shown before it is measured, and measuring it can be st
   await page.getByRole('button', { name: 'Stop' }).click();
   await expect(page.getByRole('status').filter({ hasText: 'Measuring was stopped' })).toBeVisible();
   await page.getByRole('button', { name: 'Go on with it' }).click();
+  await expect(page.getByRole('button', { name: 'Stop' })).toBeVisible();
+  await page.evaluate(() => dispatchEvent(new Event('let-measure')));
   await expect(page.getByRole('heading', { name: /1 layer, 2600 pieces/ })).toBeVisible({ timeout: 60_000 });
 });
 
