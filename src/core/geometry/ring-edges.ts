@@ -1,6 +1,5 @@
 // The edges of closed rings in one row of numbers, material on their left, and the places along them worth a look.
 
-import type { Point } from './matrix';
 import { computeLength, type Polyline } from './polyline';
 
 export type DirectedRing = {
@@ -19,6 +18,16 @@ export type Looks = {
   readonly y: number[];
   readonly nx: number[];
   readonly ny: number[];
+  readonly corners: Corner[];
+};
+/** Looked from in directions from `normal` to `normal + turn`, radians: those of the edges before it and after it. */
+export type Corner = {
+  /** The one after it. */
+  readonly edge: number;
+  readonly x: number;
+  readonly y: number;
+  readonly normal: number;
+  readonly turn: number;
 };
 
 /** All edges together are divided into about so many stretches for each vertex, within these bounds. */
@@ -92,7 +101,7 @@ export class RingEdges {
   looks(side: Side): Looks {
     const known = this.views[side];
     if (known) return known;
-    const looks: Looks = { edge: [], x: [], y: [], nx: [], ny: [] };
+    const looks: Looks = { edge: [], x: [], y: [], nx: [], ny: [], corners: [] };
     for (let id = 0; id < this.rings.length; id++) this.placeLooks(id, side, looks);
     return (this.views[side] = looks);
   }
@@ -130,6 +139,12 @@ export class RingEdges {
     this.before[this.first[id]!] = this.count - 1;
   }
 
+  /** Angles of directions from a corner, both normals included, no further apart than the fan's step. */
+  fan({ normal, turn }: Corner): readonly number[] {
+    const steps = Math.max(1, Math.ceil(Math.abs(turn) / this.fanStep));
+    return Array.from({ length: steps + 1 }, (_, step) => normal + (turn * step) / steps);
+  }
+
   private countParts(span: number): number {
     return Math.max(1, Math.min(MOST_PARTS, Math.ceil(span / this.spacing)));
   }
@@ -140,6 +155,7 @@ export class RingEdges {
     const last = ring.length - 1;
     // Looked at from outside, a ring that bulges everywhere faces itself nowhere.
     if (last < 1 || passOver.includes(side) || (side !== inside && isBulging(ring, inside))) return;
+    const toSide = (side * Math.PI) / 2;
     let edge = this.first[id]!,
       turned = Infinity,
       since = 0;
@@ -154,7 +170,7 @@ export class RingEdges {
       const span = Math.sqrt(dx * dx + dy * dy);
       const turn = Math.atan2(ax * dy - ay * dx, ax * dx + ay * dy);
       if (Math.abs(turn) > this.cornerTurn && turn < 0 === (side === 1))
-        addRound(looks, { edge, from, ax, ay, turn }, this.fanStep);
+        looks.corners.push({ edge, x: from.x, y: from.y, normal: Math.atan2(ay, ax) + toSide, turn });
       turned += Math.abs(turn);
       since += span;
       const parts = this.countParts(span);
@@ -183,27 +199,6 @@ export class RingEdges {
     if (span > spacing * 2) at.push(span * 0.08, span * 0.92);
     if (parts > 1) for (let distance = spacing; distance < span * 0.92; distance += spacing) at.push(distance);
     return at;
-  }
-}
-
-type Corner = {
-  readonly edge: number;
-  readonly from: Point;
-  /** Along the edge before it. */
-  readonly ax: number;
-  readonly ay: number;
-  readonly turn: number;
-};
-
-/** From a corner, in directions from the normal of the edge before it to that of the edge after it. */
-function addRound(looks: Looks, { edge, from, ax, ay, turn }: Corner, step: number): void {
-  const normal = Math.atan2(ay, ax) + (turn < 0 ? 1 : -1) * (Math.PI / 2);
-  for (const angle of fan(normal, turn, step)) {
-    looks.edge.push(edge);
-    looks.x.push(from.x);
-    looks.y.push(from.y);
-    looks.nx.push(Math.cos(angle));
-    looks.ny.push(Math.sin(angle));
   }
 }
 
@@ -242,17 +237,6 @@ function isBulging(ring: Polyline, inside: 1 | -1): boolean {
     at = next;
     return (ax * by - ay * bx) * inside > -LEAST_DENT * (ax * bx + ay * by);
   });
-}
-
-/**
- * Directions from the normal of the edge before a corner to that of the edge after it, both included, no further apart
- * than `step`.
- */
-function fan(start: number, turn: number, step: number): readonly number[] {
-  const steps = Math.max(1, Math.ceil(Math.abs(turn) / step));
-  const directions: number[] = [];
-  for (let index = 0; index <= steps; index++) directions.push(start + (turn * index) / steps);
-  return directions;
 }
 
 /** Every index below `count` once, in a fixed scattered order: thin places are met early, whichever way the edges run. */
