@@ -12,7 +12,7 @@ export type LaidOut = { readonly edges: RingEdges; readonly grid: EdgeGrid; read
  * `limit`, mm.
  */
 export function compareRuns(
-  { edges, grid, rings }: LaidOut,
+  { grid, rings }: LaidOut,
   side: Side,
   [run, mate]: readonly [EdgeRun, EdgeRun],
   limit: number,
@@ -32,13 +32,10 @@ export function compareRuns(
         const square = grid.approach(other, a.x, a.y);
         if (square >= least) continue;
         const b: Place = { edge: other, x: grid.nearX, y: grid.nearY };
-        if (
-          !rings.facesInward(side, b, a) ||
-          !(rings.facesInward(side, a, b) || rings.facesInward(side, { ...a, edge: edges.before[edge]! }, b))
-        )
-          continue;
+        const corner = rings.faceFromCorner(side, a, b);
+        if (!corner) continue;
         least = square;
-        found = [a, b];
+        found = [corner, b];
       }
     }
   }

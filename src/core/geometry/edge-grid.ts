@@ -2,8 +2,6 @@
 // question; asked a hundred thousand times for a drawing, the grid took a tenth of its time.
 
 import { LENGTH_NOISE_MM } from '../units';
-import type { Sector } from './sector';
-
 export class EdgeGrid {
   private readonly left: number;
   private readonly top: number;
@@ -85,11 +83,8 @@ export class EdgeGrid {
     Math.max(0, Math.min(this.columns - 1, Math.floor((x - this.left) / this.cell)));
   private row = (y: number): number => Math.max(0, Math.min(this.rows - 1, Math.floor((y - this.top) / this.cell)));
 
-  /**
-   * The edge nearest to (x, y) among those nearer than `radius`, or -1; its closest point is in nearX, nearY. With a
-   * sector, of those whose closest point is seen in it.
-   */
-  findNearest(x: number, y: number, radius: number, sector: Sector | null = null): number {
+  /** The edge nearest to (x, y) among those nearer than `radius`, or -1; its closest point is in nearX, nearY. */
+  findNearest(x: number, y: number, radius: number): number {
     const { x1, y1, x2, y2, starts, members, columns, rows, cell: size } = this;
     let best = -1,
       bestSquare = radius * radius,
@@ -110,7 +105,6 @@ export class EdgeGrid {
           if (c < 0 || c >= columns) continue;
           const aside = c < column ? x - (this.left + (c + 1) * size) : c > column ? this.left + c * size - x : 0;
           if (aside * aside + down * down >= bestSquare) continue;
-          if (sector && !this.isSeen(sector, x, y, r, c)) continue;
           const cell = r * columns + c;
           const end = starts[cell + 1]!;
           for (let at = starts[cell]!; at < end; at++) {
@@ -126,7 +120,7 @@ export class EdgeGrid {
             const offX = fromX - dx * along,
               offY = fromY - dy * along,
               square = offX * offX + offY * offY;
-            if (square < bestSquare && (sector === null || sector.holds(-offX, -offY))) {
+            if (square < bestSquare) {
               best = edge;
               bestSquare = square;
               bestX = x - offX;
@@ -139,12 +133,6 @@ export class EdgeGrid {
     this.nearX = bestX;
     this.nearY = bestY;
     return best;
-  }
-
-  /** Whether a sector seen from (x, y) may hold anything of a cell. */
-  private isSeen(sector: Sector, x: number, y: number, row: number, column: number): boolean {
-    const { left, top, cell } = this;
-    return sector.holdsAny(left + (column + 0.5) * cell - x, top + (row + 0.5) * cell - y, cell * Math.SQRT1_2);
   }
 
   /** Squared distance from (x, y) to an edge; the closest point is in nearX, nearY. */

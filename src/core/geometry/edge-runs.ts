@@ -1,6 +1,7 @@
 // Short runs of edges along their rings with the boxes around them, to find what lies near what.
 
 import Flatbush from 'flatbush';
+import { mayFace, type EdgeDirections } from './edge-directions';
 import type { RingEdges } from './ring-edges';
 
 /** Edges from `first` up to `end`, not included, all of one ring. */
@@ -12,32 +13,54 @@ export type EdgeRun = {
   readonly top: number;
   readonly right: number;
   readonly bottom: number;
+  /** The directions its edges have and turn through, a bit for each sector. */
+  readonly directions: number;
 };
 
 const MOST_EDGES = 16;
 /** A run is no longer than this many of usual length: one round the corner of a sheet would lie near all that is on it. */
 const MOST_USUAL_EDGES = 64;
 
+/** Rings of more runs are looked through by the index. */
+const FEW_RUNS = 48;
+
 export class EdgeRuns {
+  /** Ring by ring, and along each. */
   readonly list: readonly EdgeRun[];
+  /** Of each ring, its first run; and after the last ring the number of runs. */
+  private readonly firstOf: readonly number[];
   private readonly index: Flatbush | null;
 
-  constructor(edges: RingEdges) {
+  constructor(edges: RingEdges, directions: EdgeDirections) {
     const list: EdgeRun[] = [];
     const total = edges.length.reduce((sum, length) => sum + length, 0);
+    const firstOf: number[] = [];
     const longestMm = (total / Math.max(1, edges.x1.length)) * MOST_USUAL_EDGES;
     for (let ring = 0; ring + 1 < edges.first.length; ring++) {
       const end = edges.first[ring + 1]!;
+      firstOf.push(list.length);
       for (let first = edges.first[ring]!; first < end;) {
-        const run = boundRun(edges, ring, first, findRunEnd(edges, first, end, longestMm));
+        const run = boundRun(edges, directions, ring, first, findRunEnd(edges, first, end, longestMm));
         list.push(run);
         first = run.end;
       }
     }
     this.list = list;
+    this.firstOf = [...firstOf, list.length];
     this.index = list.length > 0 ? new Flatbush(list.length) : null;
     for (const run of list) this.index?.add(run.left, run.top, run.right, run.bottom);
     this.index?.finish();
+  }
+
+  /** Of the same ring, from itself on: those nearer than `reach` whose edges may face its own. */
+  visitFacing(index: number, reach: number, visit: (mate: EdgeRun) => void): void {
+    const run = this.list[index]!;
+    const end = this.firstOf[run.ring + 1]!;
+    const visitNear = (mate: EdgeRun) => {
+      if (mayFace(run.directions, mate.directions) && lieWithin(run, mate, reach)) visit(mate);
+    };
+    if (end - index <= FEW_RUNS) for (let at = index; at < end; at++) visitNear(this.list[at]!);
+    else for (const at of this.findWithin(run, reach)) if (at >= index && at < end) visitNear(this.list[at]!);
   }
 
   /** Indices of the runs whose boxes come nearer than `reach` to that of `run`, along x and along y. */
@@ -59,16 +82,31 @@ function findRunEnd({ along, x1, y1, x2, y2 }: RingEdges, first: number, end: nu
   return next;
 }
 
-function boundRun({ x1, y1, x2, y2 }: RingEdges, ring: number, first: number, end: number): EdgeRun {
+/** Whether the boxes are nearer to one another than `reach`, along x and along y. */
+const lieWithin = (one: EdgeRun, other: EdgeRun, reach: number): boolean =>
+  other.left - one.right < reach &&
+  one.left - other.right < reach &&
+  other.top - one.bottom < reach &&
+  one.top - other.bottom < reach;
+
+function boundRun(
+  { x1, y1, x2, y2 }: RingEdges,
+  { cones }: EdgeDirections,
+  ring: number,
+  first: number,
+  end: number,
+): EdgeRun {
   let left = Infinity,
     top = Infinity,
     right = -Infinity,
-    bottom = -Infinity;
+    bottom = -Infinity,
+    directions = 0;
   for (let edge = first; edge < end; edge++) {
+    directions |= cones[edge]!;
     left = Math.min(left, x1[edge]!, x2[edge]!);
     right = Math.max(right, x1[edge]!, x2[edge]!);
     top = Math.min(top, y1[edge]!, y2[edge]!);
     bottom = Math.max(bottom, y1[edge]!, y2[edge]!);
   }
-  return { ring, first, end, left, top, right, bottom };
+  return { ring, first, end, left, top, right, bottom, directions };
 }

@@ -1,4 +1,4 @@
-// What a corner faces, wherever it lies between the directions that are looked in.
+// Where one ring comes nearest to itself, wherever it lies between the places and directions that are looked in.
 
 import { describe, expect, it } from 'vitest';
 import { fillRegion, findThinGaps, findThinStrokes, splitPieces, type Point } from './index';
@@ -45,4 +45,54 @@ describe('the mouth between two corners', () => {
     const { widthMm } = findThinStrokes(splitPieces(fillRegion([flower(3, 3, 0.6, 0.2)], 'evenodd'))).thinnest!;
     expect(widthMm).toBeCloseTo(mouth(0.6), 3);
   });
+});
+
+describe('the waist of a hole', () => {
+  /** An oval of 120 points, from one on, that is 4 long and `waist` wide in its middle. */
+  const peanut = (x: number, y: number, waist: number, turn: number, from = 0): readonly Point[] =>
+    Array.from({ length: 120 }, (_, at) => {
+      const angle = ((at + from) / 120) * 2 * Math.PI;
+      const along = 2 * Math.cos(angle),
+        aside = Math.sin(angle) * (waist / 2 + 0.5 * Math.cos(angle) ** 2);
+      return {
+        x: x + along * Math.cos(turn) - aside * Math.sin(turn),
+        y: y + along * Math.sin(turn) + aside * Math.cos(turn),
+      };
+    });
+
+  it('of one among thousands that are a little wider', () => {
+    const holes = Array.from({ length: 3000 }, (_, at) =>
+      peanut((at % 60) * 6 + 3, Math.floor(at / 60) * 6 + 3, at === 1234 ? 0.5 : 0.6, at * 0.7, at * 7),
+    );
+    const { widthMm, x, y } = findThinGaps(splitPieces(fillRegion([sheet(60, 50), ...holes], 'evenodd'))).thinnest!;
+    expect(widthMm).toBeCloseTo(0.5, 3);
+    expect(Math.hypot(x - ((1234 % 60) * 6 + 3), y - (Math.floor(1234 / 60) * 6 + 3))).toBeLessThan(0.1);
+  });
+
+  it('is no stroke of what lies around it, and a stroke of what it is cut out of', () => {
+    const around = splitPieces(fillRegion([sheet(1, 1), peanut(3, 3, 0.5, 0)], 'evenodd'));
+    expect(findThinStrokes(around).thinnest!.widthMm).toBeCloseTo(1, 2);
+    const itself = splitPieces(fillRegion([peanut(3, 3, 0.5, 0)], 'evenodd'));
+    expect(findThinStrokes(itself).thinnest!.widthMm).toBeCloseTo(0.5, 3);
+    expect(findThinGaps(itself).thinnest).toBeNull();
+  });
+});
+
+it('a corner that reaches to a wall leaves a mouth; seen from behind it none', () => {
+  const hook: readonly Point[] = [
+    { x: 0, y: 0 },
+    { x: 20, y: 0 },
+    { x: 20, y: 12 },
+    { x: 16, y: 12 },
+    { x: 16, y: 4 },
+    { x: 4, y: 4 },
+    { x: 4, y: 12 },
+    { x: 14, y: 7 },
+    { x: 15.6, y: 8.1 },
+    { x: 3, y: 16 },
+    { x: 0, y: 12 },
+  ];
+  const piece = splitPieces(fillRegion([hook], 'evenodd'));
+  expect(findThinGaps(piece).thinnest!.widthMm).toBeCloseTo(0.4, 3);
+  expect(findThinStrokes(piece).thinnest!.widthMm).toBeGreaterThan(1.5);
 });

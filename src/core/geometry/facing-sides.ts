@@ -3,10 +3,10 @@
 import { CROSS_NOISE, LENGTH_NOISE_MM } from '../units';
 import type { LaidOut } from './compare-runs';
 import type { EdgeGrid } from './edge-grid';
+import { LEAST_WAY_ROUND, TOUCHING_MM } from './own-widths';
 import { distance } from './polyline';
-import type { Corner, RingEdges, Side } from './ring-edges';
+import type { RingEdges, Side } from './ring-edges';
 import type { Place, RingWalk } from './ring-walk';
-import { Sector } from './sector';
 import type { ThinPlace } from './thin-place';
 
 /** A circle that shrinks by no more than this share has settled. */
@@ -14,22 +14,15 @@ const SETTLED_SHARE = 1e-6;
 /** A width that changes by no more than this share of itself is known well enough. */
 const SETTLED_WIDTH_SHARE = 1e-4;
 /** Sides that face each other within this angle count as facing before they are followed to where they are nearest. */
-const FACING_ANGLE = (162 * Math.PI) / 180;
-const FACING_COSINE = Math.cos(FACING_ANGLE);
-/** So far aside of the direction of a look may lie what it faces. */
-const ASIDE = (Math.PI - FACING_ANGLE) / 2;
+const FACING_COSINE = Math.cos((162 * Math.PI) / 180);
 /** A ball counts as free when nothing reaches further into it than this share of its radius: flattened curves do. */
 const BALL_SLACK = 1e-3;
 const SETTLED_SLACK = 0.02;
-/** The way along the edge from one side to the other, in widths, below which it is only a corner cut off. */
-const LEAST_WAY_ROUND = 1.25;
 /** The way round a right angle is one width; any shorter way goes round a blunter corner. */
 const CORNER_WAY = 1.02;
-/** Sides nearer than this touch, and a neck so thin parts two pieces: no knife leaves it standing. */
-const TOUCHING_MM = 0.03;
 
 /** `wide`: wider than was looked for; `corner`: nothing that faces it. */
-export type Found = ThinPlace | 'wide' | 'corner';
+type Found = ThinPlace | 'wide' | 'corner';
 
 export class FacingSides {
   private readonly edges: RingEdges;
@@ -54,7 +47,7 @@ export class FacingSides {
    * It is looked for in the direction (nx, ny), of length 1.
    */
   look(sample: Place, nx: number, ny: number, limit: number): Found {
-    const widest = this.widestAt(sample);
+    const widest = this.widest(this.edges.ringOf[sample.edge]!);
     let radius = Math.min(limit, widest) / 2;
     let touched = -1,
       qx = 0,
@@ -86,28 +79,6 @@ export class FacingSides {
     return cosine > FACING_COSINE ? 'corner' : this.settle(sample, { edge: touched, x: qx, y: qy });
   }
 
-  /**
-   * Tells what is nearest to a corner of all that it faces, up to a width of `limit`. Where that is blocked, or if it is
-   * to be `thorough`, also what is found in some of its directions.
-   */
-  lookFromCorner(corner: Corner, limit: number, thorough: boolean, tell: (found: Found) => void): void {
-    const { x, y, normal, turn } = corner;
-    const aside = Math.min(ASIDE, (Math.PI - Math.abs(turn)) / 2);
-    const sector = new Sector(Math.min(normal, normal + turn) - aside, Math.abs(turn) + 2 * aside);
-    const near = this.grid.findNearest(x, y, Math.min(limit, this.widestAt(corner)), sector);
-    const across = near === -1 ? null : this.lookAcross(corner, { edge: near, x: this.grid.nearX, y: this.grid.nearY });
-    if (across) tell(across);
-    if (thorough || across === 'corner')
-      for (const angle of this.edges.fan(corner)) tell(this.look(corner, Math.cos(angle), Math.sin(angle), limit));
-  }
-
-  /** Between two places, where nothing reaches into the ball that touches both. */
-  private lookAcross(one: Place, other: Place): ThinPlace | 'corner' {
-    const radius = distance(one, other) / 2;
-    const free = this.grid.findNearest((one.x + other.x) / 2, (one.y + other.y) / 2, radius * (1 - BALL_SLACK)) === -1;
-    return free ? this.settle(one, other) : 'corner';
-  }
-
   /** From two facing places to where their sides are nearest, each walking along its own edge in turn. */
   settle(a: Place, b: Place): ThinPlace | 'corner' {
     let width = Infinity,
@@ -130,9 +101,5 @@ export class FacingSides {
       y = (a.y + b.y) / 2;
     // Walked past something that lies between them, or out of sight of each other round a corner.
     return this.grid.findNearest(x, y, (width / 2) * (1 - SETTLED_SLACK)) === -1 ? { widthMm: width, x, y } : 'corner';
-  }
-
-  private widestAt({ edge }: Pick<Place, 'edge'>): number {
-    return this.widest(this.edges.ringOf[edge]!);
   }
 }

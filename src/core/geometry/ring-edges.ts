@@ -1,6 +1,8 @@
 // The edges of closed rings in one row of numbers, material on their left, and the places along them worth a look.
 
+import type { Point } from './matrix';
 import { computeLength, type Polyline } from './polyline';
+import type { Place } from './ring-walk';
 
 export type DirectedRing = {
   readonly points: Polyline;
@@ -18,16 +20,6 @@ export type Looks = {
   readonly y: number[];
   readonly nx: number[];
   readonly ny: number[];
-  readonly corners: Corner[];
-};
-/** Looked from in directions from `normal` to `normal + turn`, radians: those of the edges before it and after it. */
-export type Corner = {
-  /** The one after it. */
-  readonly edge: number;
-  readonly x: number;
-  readonly y: number;
-  readonly normal: number;
-  readonly turn: number;
 };
 
 /** All edges together are divided into about so many stretches for each vertex, within these bounds. */
@@ -36,8 +28,6 @@ const STRETCHES = { aVertex: 2, least: 160, most: 4000 } as const;
 const TURN_STEP = (15 * Math.PI) / 180;
 /** A turn of more than this in one vertex is a corner: it is looked at in several directions where it juts out. */
 const CORNER_TURN = (25 * Math.PI) / 180;
-/** However many corners there are, a right one is looked at along both its normals and halfway between. */
-const WIDEST_FAN_STEP = Math.PI / 4;
 /** Turns the other way that rounding makes, radians. */
 const LEAST_DENT = 1e-3;
 const MOST_PARTS = 64;
@@ -62,8 +52,8 @@ export class RingEdges {
   private count = 0;
   private readonly spacing: number;
   private readonly turnStep: number;
-  private readonly fanStep: number;
-  private readonly cornerTurn: number;
+  /** There are so many edges that looks are widened; what corners face is found by comparing runs of edges. */
+  private readonly coarse: boolean;
   private readonly rings: readonly Polyline[];
   private readonly views: Partial<Record<Side, Looks>> = {};
 
@@ -78,8 +68,7 @@ export class RingEdges {
     const wanted = vertices * STRETCHES.aVertex;
     const coarser = Math.max(1, wanted / 3 / MOST_LOOKS);
     this.turnStep = TURN_STEP * coarser;
-    this.fanStep = Math.min(WIDEST_FAN_STEP, TURN_STEP * coarser);
-    this.cornerTurn = Math.min(WIDEST_FAN_STEP, CORNER_TURN * coarser);
+    this.coarse = coarser > 1;
     this.spacing = (total / Math.min(STRETCHES.most, Math.max(STRETCHES.least, wanted))) * coarser;
     const room = vertices + Math.ceil(this.spacing > 0 ? total / this.spacing : 0) + directed.length;
     this.x1 = new Float64Array(room);
@@ -101,9 +90,29 @@ export class RingEdges {
   looks(side: Side): Looks {
     const known = this.views[side];
     if (known) return known;
-    const looks: Looks = { edge: [], x: [], y: [], nx: [], ny: [], corners: [] };
+    const looks: Looks = { edge: [], x: [], y: [], nx: [], ny: [] };
     for (let id = 0; id < this.rings.length; id++) this.placeLooks(id, side, looks);
     return (this.views[side] = looks);
+  }
+
+  /** The middles of so many edges of a ring, or of all where it has no more. */
+  *placesAlong(ring: number, count: number): Generator<Place> {
+    const first = this.first[ring]!,
+      end = this.first[ring + 1]!;
+    for (let edge = first; edge < end; edge += Math.ceil((end - first) / count)) yield this.middleOf(edge);
+  }
+
+  middleOf(edge: number): Place {
+    const { x1, y1, x2, y2 } = this;
+    return { edge, x: (x1[edge]! + x2[edge]!) / 2, y: (y1[edge]! + y2[edge]!) / 2 };
+  }
+
+  /** Of length 1, to that side of the edge. */
+  normalAt(edge: number, side: Side): readonly [number, number] {
+    const dx = this.x2[edge]! - this.x1[edge]!,
+      dy = this.y2[edge]! - this.y1[edge]!;
+    const length = Math.hypot(dx, dy);
+    return [(-dy / length) * side, (dx / length) * side];
   }
 
   private addRing(ring: Polyline, id: number): void {
@@ -139,12 +148,6 @@ export class RingEdges {
     this.before[this.first[id]!] = this.count - 1;
   }
 
-  /** Angles of directions from a corner, both normals included, no further apart than the fan's step. */
-  fan({ normal, turn }: Corner): readonly number[] {
-    const steps = Math.max(1, Math.ceil(Math.abs(turn) / this.fanStep));
-    return Array.from({ length: steps + 1 }, (_, step) => normal + (turn * step) / steps);
-  }
-
   private countParts(span: number): number {
     return Math.max(1, Math.min(MOST_PARTS, Math.ceil(span / this.spacing)));
   }
@@ -155,7 +158,6 @@ export class RingEdges {
     const last = ring.length - 1;
     // Looked at from outside, a ring that bulges everywhere faces itself nowhere.
     if (last < 1 || passOver.includes(side) || (side !== inside && isBulging(ring, inside))) return;
-    const toSide = (side * Math.PI) / 2;
     let edge = this.first[id]!,
       turned = Infinity,
       since = 0;
@@ -169,8 +171,8 @@ export class RingEdges {
         ay = from.y - beforeY;
       const span = Math.sqrt(dx * dx + dy * dy);
       const turn = Math.atan2(ax * dy - ay * dx, ax * dx + ay * dy);
-      if (Math.abs(turn) > this.cornerTurn && turn < 0 === (side === 1))
-        looks.corners.push({ edge, x: from.x, y: from.y, normal: Math.atan2(ay, ax) + toSide, turn });
+      if (!this.coarse && Math.abs(turn) > CORNER_TURN && turn < 0 === (side === 1))
+        addRound(looks, { edge, from, ax, ay, turn });
       turned += Math.abs(turn);
       since += span;
       const parts = this.countParts(span);
@@ -199,6 +201,27 @@ export class RingEdges {
     if (span > spacing * 2) at.push(span * 0.08, span * 0.92);
     if (parts > 1) for (let distance = spacing; distance < span * 0.92; distance += spacing) at.push(distance);
     return at;
+  }
+}
+
+type Corner = {
+  readonly edge: number;
+  readonly from: Point;
+  /** Along the edge before it. */
+  readonly ax: number;
+  readonly ay: number;
+  readonly turn: number;
+};
+
+/** From a corner, in directions from the normal of the edge before it to that of the edge after it. */
+function addRound(looks: Looks, { edge, from, ax, ay, turn }: Corner): void {
+  const normal = Math.atan2(ay, ax) + (turn < 0 ? 1 : -1) * (Math.PI / 2);
+  for (const angle of fan(normal, turn)) {
+    looks.edge.push(edge);
+    looks.x.push(from.x);
+    looks.y.push(from.y);
+    looks.nx.push(Math.cos(angle));
+    looks.ny.push(Math.sin(angle));
   }
 }
 
@@ -237,6 +260,17 @@ function isBulging(ring: Polyline, inside: 1 | -1): boolean {
     at = next;
     return (ax * by - ay * bx) * inside > -LEAST_DENT * (ax * bx + ay * by);
   });
+}
+
+/**
+ * Directions from the normal of the edge before a corner to that of the edge after it, both included, no further apart
+ * than curves are looked at.
+ */
+function fan(start: number, turn: number): readonly number[] {
+  const steps = Math.max(1, Math.ceil(Math.abs(turn) / TURN_STEP));
+  const directions: number[] = [];
+  for (let index = 0; index <= steps; index++) directions.push(start + (turn * index) / steps);
+  return directions;
 }
 
 /** Every index below `count` once, in a fixed scattered order: thin places are met early, whichever way the edges run. */

@@ -7,6 +7,9 @@ import type { RingEdges, Side } from './ring-edges';
 /** A point on an edge, mm. */
 export type Place = { readonly edge: number; readonly x: number; readonly y: number };
 
+/** So many widths an edge that leads away is followed, for the one after it to lead nearer. */
+const MOST_WAY = 2;
+
 export class RingWalk {
   constructor(
     private readonly edges: RingEdges,
@@ -21,6 +24,17 @@ export class RingWalk {
     return side * (dx * (to.y - from.y) - dy * (to.x - from.x)) > -POINT_NOISE_MM;
   }
 
+  /**
+   * A corner, the start of its edge, as a place on that edge or on the one before it, from which another place lies on
+   * the side looked at, as it does from there; null where they don't face each other.
+   */
+  faceFromCorner(side: Side, corner: Place, to: Place): Place | null {
+    if (!this.facesInward(side, to, corner)) return null;
+    if (this.facesInward(side, corner, to)) return corner;
+    const end = { ...corner, edge: this.edges.before[corner.edge]! };
+    return this.facesInward(side, end, to) ? end : null;
+  }
+
   /** The place near `from` on the same ring that is closest to (x, y): goes on while it comes nearer. */
   walk(from: Place, x: number, y: number): Place {
     const { grid } = this;
@@ -33,7 +47,7 @@ export class RingWalk {
       for (let steps = 0, lag = 0; steps < 40 && lag < 2; steps++) {
         edge = next[edge]!;
         const square = grid.approach(edge, x, y);
-        if (square < best - CROSS_NOISE) {
+        if (square < best - CROSS_NOISE && (lag === 0 || this.isShortWay(edge, bestEdge, bestX, bestY, best))) {
           best = square;
           bestEdge = edge;
           bestX = grid.nearX;
@@ -43,6 +57,12 @@ export class RingWalk {
       }
     }
     return { edge: bestEdge, x: bestX, y: bestY };
+  }
+
+  /** The end of a slot is not walked round to its other side, nor that of a bar. */
+  private isShortWay(edge: number, from: number, x: number, y: number, square: number): boolean {
+    const way = this.wayRound({ edge: from, x, y }, { edge, x: this.grid.nearX, y: this.grid.nearY });
+    return way * way < square * MOST_WAY * MOST_WAY;
   }
 
   wayRound(a: Place, b: Place): number {

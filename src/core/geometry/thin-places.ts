@@ -3,13 +3,15 @@
 
 import { boundPoints, leastExtent } from './box';
 import { compareRuns, type LaidOut } from './compare-runs';
+import { EdgeDirections } from './edge-directions';
 import { EdgeGrid } from './edge-grid';
 import { EdgeRuns, type EdgeRun } from './edge-runs';
-import { FacingSides, type Found } from './facing-sides';
+import { FacingSides } from './facing-sides';
 import { InscribedCircles } from './inscribed-circles';
+import { OwnWidths } from './own-widths';
 import type { Piece } from './polygon';
 import { RingEdges, scatter, type Side } from './ring-edges';
-import { RingWalk } from './ring-walk';
+import { RingWalk, type Place } from './ring-walk';
 import { thinOut, type Bound, type Thinness, type ThinPlace } from './thin-place';
 
 const FIRST_CIRCLES = 6;
@@ -18,6 +20,8 @@ const MOST_POINTS_FIRST = 400;
 /** A place is looked for between rings only where it may be thinner than the thinnest known by more than this share. */
 const NOT_WORTH_FINDING = 0.998;
 const FINE_LOOKS = 1500;
+/** Of a ring in which nothing was found, nor how wide it is. */
+const LAST_LOOKS = 24;
 
 /** Thickness of the material. Coordinates in mm; `underMm` decides which places are listed. Cost about n·log n. */
 export const findThinStrokes = (pieces: readonly Piece[], underMm = 0): Thinness =>
@@ -35,6 +39,7 @@ export class Calliper {
   private readonly grid: EdgeGrid;
   private readonly laid: LaidOut;
   private readonly runs: EdgeRuns;
+  private readonly own: OwnWidths;
   private readonly reach: number;
   /** What the rings bound, and its shapes, on either side: pieces of the material; cavities of the air. */
   private readonly bounded: Readonly<Record<Side, Bounded>>;
@@ -63,15 +68,18 @@ export class Calliper {
     };
     const passOver = (ring: number): Side[] =>
       ([1, -1] as const).filter((side) => this.bounded[side].circles.isCopy(this.bounded[side].bounds[ring]!.group));
-    const rings = pieces.flatMap((piece) => [
+    const ringsOf = pieces.flatMap((piece) => [
       { points: piece.outer, inside: 1 as const },
       ...piece.cavities.map((points) => ({ points, inside: -1 as const })),
     ]);
-    this.edges = new RingEdges(rings.map((ring, id) => ({ ...ring, passOver: passOver(id) })));
+    this.edges = new RingEdges(ringsOf.map((ring, id) => ({ ...ring, passOver: passOver(id) })));
     const { x1, y1, x2, y2 } = this.edges;
     this.grid = new EdgeGrid(x1, y1, x2, y2);
-    this.runs = new EdgeRuns(this.edges);
-    this.laid = { edges: this.edges, grid: this.grid, rings: new RingWalk(this.edges, this.grid) };
+    const directions = new EdgeDirections(this.edges);
+    this.runs = new EdgeRuns(this.edges, directions);
+    const rings = new RingWalk(this.edges, this.grid);
+    this.laid = { edges: this.edges, grid: this.grid, rings };
+    this.own = new OwnWidths(this.edges, this.grid, rings, directions);
     const faceAcross = (side: Side) =>
       new FacingSides(this.laid, side, (ring) => Math.min(this.bounded[side].bounds[ring]!.widest, this.reach));
     this.facing = { 1: faceAcross(1), [-1]: faceAcross(-1) };
@@ -111,8 +119,7 @@ export class Calliper {
         length = Math.sqrt(dx * dx + dy * dy);
       since += length;
       if (since < step || length === 0) continue;
-      const middle = { edge, x: (x1[edge]! + x2[edge]!) / 2, y: (y1[edge]! + y2[edge]!) / 2 };
-      const found = this.facing[1].look(middle, -dy / length, dx / length, limit);
+      const found = this.facing[1].look(this.edges.middleOf(edge), -dy / length, dx / length, limit);
       if (typeof found === 'object')
         for (let at = 0; at < widthsMm.length; at++) if (found.widthMm < widthsMm[at]!) lengths[at]! += since;
       since = 0;
@@ -142,25 +149,43 @@ export class Calliper {
     }
     // Groups whose every look ended in a corner: round or angular pieces without facing sides.
     const open = new Set(widths.keys());
+    const look = (place: Place, nx: number, ny: number) => {
+      const { group } = bounds[this.edges.ringOf[place.edge]!]!;
+      const found = facing.look(place, nx, ny, Math.max(thinnestKnown(), underMm));
+      if (found === 'corner') return;
+      open.delete(group);
+      // What lies in a cavity need not lie in its copies.
+      if (found !== 'wide') take(found, group, side === 1 || facing.onOneRing);
+    };
     const looks = this.edges.looks(side);
-    const plain = looks.edge.length;
-    for (const at of scatter(plain + looks.corners.length)) {
-      const corner = at < plain ? null : looks.corners[at - plain]!;
-      const edge = corner?.edge ?? looks.edge[at]!;
-      const { group } = bounds[this.edges.ringOf[edge]!]!;
-      const limit = Math.max(thinnestKnown(), underMm);
-      const tell = (found: Found) => {
-        if (found === 'corner') return;
-        open.delete(group);
-        // What lies in a cavity need not lie in its copies.
-        if (found !== 'wide') take(found, group, side === 1 || facing.onOneRing);
-      };
-      if (corner) facing.lookFromCorner(corner, limit, underMm > 0 || open.has(group), tell);
-      else tell(facing.look({ edge, x: looks.x[at]!, y: looks.y[at]! }, looks.nx[at]!, looks.ny[at]!, limit));
-    }
-    this.compareRings(side, () => Math.max(Math.min(thinnestKnown(), this.reach), underMm), take);
+    for (const at of scatter(looks.edge.length))
+      look({ edge: looks.edge[at]!, x: looks.x[at]!, y: looks.y[at]! }, looks.nx[at]!, looks.ny[at]!);
+    const limit = () => Math.max(Math.min(thinnestKnown(), this.reach), underMm);
+    this.compareWithin(side, limit, take);
+    this.compareRings(side, limit, take);
+    // A few more looks take less time than a circle does.
+    for (const [ring, { group }] of bounds.entries())
+      for (const place of this.edges.placesAlong(ring, LAST_LOOKS)) {
+        if (!open.has(group)) break;
+        look(place, ...this.edges.normalAt(place.edge, side));
+      }
     for (const group of open) take(circles.find(group), group);
     return { thinnest: best, places: thinOut(places) };
+  }
+
+  /** Where two stretches of one ring come nearest to each other: at a waist, between two corners. */
+  private compareWithin(side: Side, limit: () => number, take: (place: ThinPlace, group: number) => void): void {
+    const { bounds, circles } = this.bounded[side];
+    for (const [one, run] of this.runs.list.entries()) {
+      const { group } = bounds[run.ring]!;
+      if (circles.isCopy(group)) continue;
+      const reach = limit() * NOT_WORTH_FINDING;
+      this.runs.visitFacing(one, reach, (mate) => {
+        const nearest = this.own.compare(side, run, mate, Math.min(reach, limit() * NOT_WORTH_FINDING));
+        const place = nearest && this.facing[side].settle(...nearest);
+        if (place && place !== 'corner') take(place, group);
+      });
+    }
   }
 
   /**
