@@ -41,6 +41,10 @@ describe('the mouth between two corners', () => {
     expect(Math.hypot(x - holeX, y - holeY)).toBeLessThan(0.5);
   });
 
+  it('is no stroke, seen from behind the corners', () => {
+    expect(findThinStrokes(lace(3, 3, 0.5)).thinnest!.widthMm).toBeCloseTo(1, 1);
+  });
+
   it('as material: between two notches', () => {
     const { widthMm } = findThinStrokes(splitPieces(fillRegion([flower(3, 3, 0.6, 0.2)], 'evenodd'))).thinnest!;
     expect(widthMm).toBeCloseTo(mouth(0.6), 3);
