@@ -1,6 +1,7 @@
 import { randomLcg } from 'd3-random';
 import { describe, expect, it } from 'vitest';
 import { findApart } from './apart-contours';
+import { IDENTITY, scaling } from '../geometry';
 import { measureArtwork, readSvg, type Artwork } from './index';
 
 const svg = (body: string) =>
@@ -15,7 +16,7 @@ const hole = (x: number, y: number, r: number) =>
   `M${x - r} ${y}a${r} ${r} 0 1 0 ${2 * r} 0a${r} ${r} 0 1 0 ${-2 * r} 0z`;
 const rows = (count: number, step: number) =>
   Array.from({ length: count }, (_, at) => ({ x: ((at % 25) + 1) * step, y: (Math.floor(at / 25) + 1) * step }));
-const countApart = (artwork: Artwork) => artwork.layers.map((layer) => findApart(layer).size);
+const countApart = (artwork: Artwork) => artwork.layers.map((layer) => findApart(layer, IDENTITY).contours.size);
 function measure(artwork: Artwork, widthMm = 500) {
   const measured = measureArtwork(artwork, { widthMm });
   if (!measured.ok) throw new Error(measured.problem.kind);
@@ -90,5 +91,56 @@ describe('contours that lie apart', () => {
         ),
       ),
     ).toEqual([0]);
+  });
+});
+
+describe('a layer of very many deep curves', () => {
+  /** Five petals, each a curve, from corners near the middle. */
+  const flower = (x: number, y: number) =>
+    [0, 1, 2, 3, 4]
+      .map((petal) => {
+        const at = (turn: number, reach: number) => {
+          const angle = ((petal + turn) * 2 * Math.PI) / 5;
+          return `${(x + reach * Math.cos(angle)).toFixed(3)} ${(y + reach * Math.sin(angle)).toFixed(3)}`;
+        };
+        return `${petal === 0 ? `M${at(0, 0.8)}` : ''}C${at(0.1, 2.6)} ${at(0.9, 2.6)} ${at(1, 0.8)}`;
+      })
+      .join('')
+      .concat('z');
+  /** In rows that are 6 mm apart, on a sheet of its own. */
+  const lace = (count: number) => {
+    const side = Math.ceil(Math.sqrt(count)) * 6;
+    const holes = Array.from({ length: count }, (_, at) =>
+      flower((at % (side / 6)) * 6 + 3, Math.floor((at * 6) / side) * 6 + 3),
+    );
+    const artwork = read(`<path fill-rule="evenodd" d="M0 0H${side}V${side}H0z${holes.join('')}"/>`);
+    return { artwork, side };
+  };
+  const measureLace = (count: number) => {
+    const { artwork, side } = lace(count);
+    const layer = measure(artwork, side);
+    return {
+      coarser: findApart(artwork.layers[0]!, IDENTITY).coarser,
+      holeMm2: (side * side - layer.netMm2) / count,
+      holeMm: (layer.cutLengthMm - 4 * side) / count,
+      layer,
+    };
+  };
+
+  it('is flattened into fewer points: its area stays within a thousandth, the knife’s way within a two-hundredth', () => {
+    const few = measureLace(400),
+      many = measureLace(4000);
+    expect(few.coarser).toBe(1);
+    expect(many.coarser).toBeGreaterThan(2);
+    expect(many.coarser).toBeLessThanOrEqual(4);
+    expect(Math.abs(many.holeMm2 / few.holeMm2 - 1)).toBeLessThan(1e-3);
+    expect(Math.abs(many.holeMm / few.holeMm - 1)).toBeLessThan(5e-3);
+    for (const what of ['thinnestStroke', 'thinnestGap'] as const)
+      expect(Math.abs(many.layer[what]!.widthMm - few.layer[what]!.widthMm)).toBeLessThan(0.03);
+  });
+
+  it('at a size where it needs fewer points is flattened as any other', () => {
+    const { artwork } = lace(4000);
+    expect(findApart(artwork.layers[0]!, scaling(0.005)).coarser).toBe(1);
   });
 });

@@ -6,6 +6,7 @@ import {
   computeRingArea,
   distance,
   fillRegion,
+  flattenCoarsely,
   flattenContour,
   flattenEvenly,
   getRings,
@@ -23,7 +24,7 @@ import {
   type FillRuleName,
 } from '../geometry';
 import { fail, succeed, type Result } from '../units';
-import { findApart } from './apart-contours';
+import { findApart, NONE_APART, type Apart } from './apart-contours';
 import type { Artwork, LayerRole, MeasureProblem, Shape, StrokeShape } from './artwork';
 
 /**
@@ -76,7 +77,7 @@ export function flattenLines(artwork: Artwork, matrix: Matrix): Result<readonly 
   const layers: LayerLines[] = [];
   for (const layer of artwork.layers) {
     const shapes: LayerLines['shapes'][number][] = [];
-    const apart = findApart(layer);
+    const apart = findApart(layer, matrix);
     for (const shape of layer.shapes) {
       const lines = flattenContours(shape, matrix, apart);
       for (const line of lines) points += line.points.length;
@@ -126,7 +127,7 @@ export function fillLayers(
   );
 }
 
-function flattenContours(shape: Shape, matrix: Matrix, apart: ReadonlySet<Contour> = new Set()): readonly FlatLine[] {
+function flattenContours(shape: Shape, matrix: Matrix, apart: Apart = NONE_APART): readonly FlatLine[] {
   return shape.contours.map((contour): FlatLine => {
     const points = flattenPlaced(contour, matrix, apart);
     const first = points[0]!,
@@ -134,15 +135,16 @@ function flattenContours(shape: Shape, matrix: Matrix, apart: ReadonlySet<Contou
     return {
       points,
       open: !contour.closed && distance(first, last) > SAME_POINT_MM,
-      ...(apart.has(contour) ? { apart: true } : {}),
+      ...(apart.contours.has(contour) ? { apart: true } : {}),
     };
   });
 }
 
-/** Of a layer, those that lie `apart` from all others to half as many points. */
-export function flattenPlaced(contour: Contour, matrix: Matrix, apart: ReadonlySet<Contour>): Polyline {
+/** Of a layer, those that lie `apart` from all others to half as many points, or fewer. */
+export function flattenPlaced(contour: Contour, matrix: Matrix, { contours, coarser }: Apart): Polyline {
   const placed = transformContour(contour, matrix);
-  return apart.has(contour) ? flattenEvenly(placed) : flattenContour(placed);
+  if (!contours.has(contour)) return flattenContour(placed);
+  return coarser > 1 ? flattenCoarsely(placed, coarser) : flattenEvenly(placed);
 }
 
 function fillShape(shape: Shape, lines: readonly FlatLine[], matrix: Matrix): FlatShape {

@@ -22,9 +22,9 @@ import { flattenPlaced } from './flat-layers';
 export function boundPainted(artwork: Artwork, matrix: Matrix): Box | null {
   let most: Box | null = null;
   for (const layer of artwork.layers) {
-    const apart = findApart(layer);
+    const apart = findApart(layer, matrix);
     for (const contour of layer.shapes.flatMap(({ contours }) => contours)) {
-      if (most && liesWithin(contour, matrix, most)) continue;
+      if (most && liesWithin(contour, matrix, most, apart.coarser)) continue;
       const line = flattenPlaced(contour, matrix, apart);
       const box = computeRingArea(line) > 0 ? boundPoints([line]) : null;
       if (box) most = most ? uniteBoxes([most, box]) : box;
@@ -34,12 +34,13 @@ export function boundPainted(artwork: Artwork, matrix: Matrix): Box | null {
 }
 
 /** Flattened evenly, corners lie outside the curve by less than it may stray. */
-function liesWithin(contour: Contour, matrix: Matrix, { x, y, width, height }: Box): boolean {
-  const right = x + width - FLATTENING_MM,
-    bottom = y + height - FLATTENING_MM;
+function liesWithin(contour: Contour, matrix: Matrix, { x, y, width, height }: Box, coarser: number): boolean {
+  const room = FLATTENING_MM * coarser;
+  const right = x + width - room,
+    bottom = y + height - room;
   return cornersOf(boundControls(contour)).every((corner) => {
     const at = mapPoint(matrix, corner);
-    return at.x >= x + FLATTENING_MM && at.x <= right && at.y >= y + FLATTENING_MM && at.y <= bottom;
+    return at.x >= x + room && at.x <= right && at.y >= y + room && at.y <= bottom;
   });
 }
 

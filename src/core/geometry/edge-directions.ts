@@ -39,16 +39,16 @@ export class EdgeDirections {
     return this.turns[edge] !== side;
   }
 
-  /** Whether an edge, its ends included, may face the start of another one. No is certain. */
-  mayFace(edge: number, startOf: number): boolean {
-    return mayFace(this.cones[startOf]!, this.cones[edge]! | this.cones[this.after[edge]!]!);
+  /** Of an edge with both its ends. */
+  ofEdge(edge: number): number {
+    return this.cones[edge]! | this.cones[this.after[edge]!]!;
   }
 }
 
-/** Whether two sets have directions that run against each other, or nearly. */
-export function mayFace(one: number, other: number): boolean {
-  const against = turn(other, HALF);
-  return (one & (against | turn(against, 1) | turn(against, SECTORS - 1))) !== 0;
+/** All directions that run against one of the set, or nearly. */
+export function against(set: number): number {
+  const back = turn(set, HALF);
+  return back | turn(back, 1) | turn(back, SECTORS - 1);
 }
 
 const tellSector = (dx: number, dy: number): number =>

@@ -1,7 +1,7 @@
 // Short runs of edges along their rings with the boxes around them, to find what lies near what.
 
 import Flatbush from 'flatbush';
-import { mayFace, type EdgeDirections } from './edge-directions';
+import { against, type EdgeDirections } from './edge-directions';
 import type { RingEdges } from './ring-edges';
 
 /** Edges from `first` up to `end`, not included, all of one ring. */
@@ -28,7 +28,7 @@ export class EdgeRuns {
   /** Ring by ring, and along each. */
   readonly list: readonly EdgeRun[];
   /** Of each ring, its first run; and after the last ring the number of runs. */
-  private readonly firstOf: readonly number[];
+  readonly firstOf: readonly number[];
   private readonly index: Flatbush | null;
 
   constructor(edges: RingEdges, directions: EdgeDirections) {
@@ -56,8 +56,9 @@ export class EdgeRuns {
   visitFacing(index: number, reach: number, visit: (mate: EdgeRun) => void): void {
     const run = this.list[index]!;
     const end = this.firstOf[run.ring + 1]!;
+    const facing = against(run.directions);
     const visitNear = (mate: EdgeRun) => {
-      if (mayFace(run.directions, mate.directions) && lieWithin(run, mate, reach)) visit(mate);
+      if ((facing & mate.directions) !== 0 && lieWithin(run, mate, reach)) visit(mate);
     };
     if (end - index <= FEW_RUNS) for (let at = index; at < end; at++) visitNear(this.list[at]!);
     else for (const at of this.findWithin(run, reach)) if (at >= index && at < end) visitNear(this.list[at]!);
@@ -91,7 +92,7 @@ const lieWithin = (one: EdgeRun, other: EdgeRun, reach: number): boolean =>
 
 function boundRun(
   { x1, y1, x2, y2 }: RingEdges,
-  { cones }: EdgeDirections,
+  of: EdgeDirections,
   ring: number,
   first: number,
   end: number,
@@ -102,7 +103,7 @@ function boundRun(
     bottom = -Infinity,
     directions = 0;
   for (let edge = first; edge < end; edge++) {
-    directions |= cones[edge]!;
+    directions |= of.ofEdge(edge);
     left = Math.min(left, x1[edge]!, x2[edge]!);
     right = Math.max(right, x1[edge]!, x2[edge]!);
     top = Math.min(top, y1[edge]!, y2[edge]!);

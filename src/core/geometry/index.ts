@@ -1,6 +1,7 @@
 // Points, curves, polygons and boxes.
 export * from './matrix';
 export * from './contour';
+export * from './flatten';
 export * from './polygon';
 export * from './polyline';
 export * from './box';

@@ -3,6 +3,7 @@
 
 import polylabel from 'polylabel';
 import { boundPoints, type Box } from './box';
+import type { Point } from './matrix';
 import type { Polyline } from './polyline';
 import { boundShape, isShifted, tellLook, type Shape } from './same-shape';
 
@@ -53,6 +54,14 @@ export class InscribedCircles {
     return { widthMm: place.widthMm, x: place.x + b.x - a.x, y: place.y + b.y - a.y };
   }
 
+  /** Whether a circle so wide lies in a shape in the middle of its box: quickly told of most that are round. */
+  hasRoom(shape: number, widthMm: number): boolean {
+    const box = this.boxes[shape];
+    if (!box) return false;
+    const middle = { x: box.x + box.width / 2, y: box.y + box.height / 2 };
+    return isRoundFree(this.shapes[shape]!, middle, widthMm / 2);
+  }
+
   /** To within a hundredth of its size; null for a shape without any inside. */
   find(shape: number): Circle | null {
     let circle = this.known.get(shape);
@@ -71,6 +80,23 @@ export class InscribedCircles {
 const FINEST_MM = 1e-4;
 /** Different shapes of the same look that are kept for comparison. */
 const MODELS_KEPT = 8;
+
+/** Whether a point lies within closed rings, an odd number of them round it, and further than `radius` from their edges. */
+function isRoundFree(rings: Shape, { x, y }: Point, radius: number): boolean {
+  let within = false;
+  for (const ring of rings)
+    for (let at = 0, before = ring[ring.length - 1]!; at < ring.length; at++) {
+      const { x: bx, y: by } = ring[at]!;
+      const { x: ax, y: ay } = before;
+      const dx = bx - ax,
+        dy = by - ay;
+      if (ay > y !== by > y && x < ax + ((y - ay) / dy) * dx) within = !within;
+      const along = Math.max(0, Math.min(1, ((x - ax) * dx + (y - ay) * dy) / (dx * dx + dy * dy || 1)));
+      if ((ax + dx * along - x) ** 2 + (ay + dy * along - y) ** 2 < radius * radius) return false;
+      before = ring[at]!;
+    }
+  return within;
+}
 
 function inscribe(rings: readonly Polyline[]): Circle | null {
   const box = boundPoints(rings.slice(0, 1));

@@ -1,6 +1,6 @@
 // Where two stretches of one ring come nearest to each other: at a waist, at the mouth between two corners.
 
-import type { EdgeDirections } from './edge-directions';
+import { against, type EdgeDirections } from './edge-directions';
 import type { EdgeGrid } from './edge-grid';
 import type { EdgeRun } from './edge-runs';
 import type { RingEdges, Side } from './ring-edges';
@@ -42,8 +42,10 @@ export class OwnWidths {
       const besideX = Math.max(mate.left - x, x - mate.right, 0),
         besideY = Math.max(mate.top - y, y - mate.bottom, 0);
       if (besideX * besideX + besideY * besideY >= least || !directions.juts(side, edge)) continue;
+      const facing = against(directions.cones[edge]!);
+      if ((facing & mate.directions) === 0) continue;
       for (let other = mate.first; other < mate.end; other++) {
-        if (!directions.mayFace(other, edge)) continue;
+        if ((facing & directions.ofEdge(other)) === 0) continue;
         const square = grid.approach(other, x, y);
         if (square >= least || square < TOUCHING_MM * TOUCHING_MM) continue;
         const place = { edge: other, x: grid.nearX, y: grid.nearY };

@@ -2,7 +2,6 @@
 
 import type { Point } from './matrix';
 import { computeLength, type Polyline } from './polyline';
-import type { Place } from './ring-walk';
 
 export type DirectedRing = {
   readonly points: Polyline;
@@ -32,7 +31,7 @@ const CORNER_TURN = (25 * Math.PI) / 180;
 const LEAST_DENT = 1e-3;
 const MOST_PARTS = 64;
 /** Looks at most; with more, the steps are widened. */
-const MOST_LOOKS = 40_000;
+const MOST_LOOKS = 15_000;
 
 export class RingEdges {
   /** Edge e runs from (x1, y1) to (x2, y2); long edges are divided, so that their boxes hug them. */
@@ -55,6 +54,7 @@ export class RingEdges {
   /** There are so many edges that looks are widened; what corners face is found by comparing runs of edges. */
   private readonly coarse: boolean;
   private readonly rings: readonly Polyline[];
+  private readonly bulging: (boolean | undefined)[];
   private readonly views: Partial<Record<Side, Looks>> = {};
 
   constructor(private readonly directed: readonly DirectedRing[]) {
@@ -81,6 +81,7 @@ export class RingEdges {
     this.before = new Uint32Array(room);
     this.first = new Uint32Array(directed.length + 1);
     this.rings = directed.map(({ points, inside }) => turnRing(points, inside));
+    this.bulging = directed.map(() => undefined);
     for (let id = 0; id < directed.length; id++) this.addRing(this.rings[id]!, id);
     this.first[directed.length] = this.count;
     for (const name of ['x1', 'y1', 'x2', 'y2', 'along'] as const) this[name] = this[name].subarray(0, this.count);
@@ -95,24 +96,15 @@ export class RingEdges {
     return (this.views[side] = looks);
   }
 
-  /** The middles of so many edges of a ring, or of all where it has no more. */
-  *placesAlong(ring: number, count: number): Generator<Place> {
-    const first = this.first[ring]!,
-      end = this.first[ring + 1]!;
-    for (let edge = first; edge < end; edge += Math.ceil((end - first) / count)) yield this.middleOf(edge);
+  /** Looked at from outside, a ring that bulges everywhere faces itself nowhere; of a copy the model tells all. */
+  isLookedAt(ring: number, side: Side): boolean {
+    const { inside, passOver } = this.directed[ring]!;
+    return !passOver.includes(side) && (side === inside || !this.isBulging(ring));
   }
 
-  middleOf(edge: number): Place {
-    const { x1, y1, x2, y2 } = this;
-    return { edge, x: (x1[edge]! + x2[edge]!) / 2, y: (y1[edge]! + y2[edge]!) / 2 };
-  }
-
-  /** Of length 1, to that side of the edge. */
-  normalAt(edge: number, side: Side): readonly [number, number] {
-    const dx = this.x2[edge]! - this.x1[edge]!,
-      dy = this.y2[edge]! - this.y1[edge]!;
-    const length = Math.hypot(dx, dy);
-    return [(-dy / length) * side, (dx / length) * side];
+  /** Every turn goes the way round the inside. */
+  isBulging(ring: number): boolean {
+    return (this.bulging[ring] ??= isBulging(this.rings[ring]!, this.directed[ring]!.inside));
   }
 
   private addRing(ring: Polyline, id: number): void {
@@ -153,11 +145,9 @@ export class RingEdges {
   }
 
   private placeLooks(id: number, side: Side, looks: Looks): void {
-    const { inside, passOver } = this.directed[id]!;
     const ring = this.rings[id]!;
     const last = ring.length - 1;
-    // Looked at from outside, a ring that bulges everywhere faces itself nowhere.
-    if (last < 1 || passOver.includes(side) || (side !== inside && isBulging(ring, inside))) return;
+    if (last < 1 || !this.isLookedAt(id, side)) return;
     let edge = this.first[id]!,
       turned = Infinity,
       since = 0;

@@ -11,7 +11,7 @@ import { InscribedCircles } from './inscribed-circles';
 import { OwnWidths } from './own-widths';
 import type { Piece } from './polygon';
 import { RingEdges, scatter, type Side } from './ring-edges';
-import { RingWalk, type Place } from './ring-walk';
+import { RingWalk } from './ring-walk';
 import { thinOut, type Bound, type Thinness, type ThinPlace } from './thin-place';
 
 const FIRST_CIRCLES = 6;
@@ -20,8 +20,6 @@ const MOST_POINTS_FIRST = 400;
 /** A place is looked for between rings only where it may be thinner than the thinnest known by more than this share. */
 const NOT_WORTH_FINDING = 0.998;
 const FINE_LOOKS = 1500;
-/** Of a ring in which nothing was found, nor how wide it is. */
-const LAST_LOOKS = 24;
 
 /** Thickness of the material. Coordinates in mm; `underMm` decides which places are listed. Cost about n·log n. */
 export const findThinStrokes = (pieces: readonly Piece[], underMm = 0): Thinness =>
@@ -119,7 +117,8 @@ export class Calliper {
         length = Math.sqrt(dx * dx + dy * dy);
       since += length;
       if (since < step || length === 0) continue;
-      const found = this.facing[1].look(this.edges.middleOf(edge), -dy / length, dx / length, limit);
+      const middle = { edge, x: (x1[edge]! + x2[edge]!) / 2, y: (y1[edge]! + y2[edge]!) / 2 };
+      const found = this.facing[1].look(middle, -dy / length, dx / length, limit);
       if (typeof found === 'object')
         for (let at = 0; at < widthsMm.length; at++) if (found.widthMm < widthsMm[at]!) lengths[at]! += since;
       since = 0;
@@ -149,42 +148,38 @@ export class Calliper {
     }
     // Groups whose every look ended in a corner: round or angular pieces without facing sides.
     const open = new Set(widths.keys());
-    const look = (place: Place, nx: number, ny: number) => {
+    const looks = this.edges.looks(side);
+    for (const at of scatter(looks.edge.length)) {
+      const place = { edge: looks.edge[at]!, x: looks.x[at]!, y: looks.y[at]! };
       const { group } = bounds[this.edges.ringOf[place.edge]!]!;
-      const found = facing.look(place, nx, ny, Math.max(thinnestKnown(), underMm));
-      if (found === 'corner') return;
+      const found = facing.look(place, looks.nx[at]!, looks.ny[at]!, Math.max(thinnestKnown(), underMm));
+      if (found === 'corner') continue;
       open.delete(group);
       // What lies in a cavity need not lie in its copies.
       if (found !== 'wide') take(found, group, side === 1 || facing.onOneRing);
-    };
-    const looks = this.edges.looks(side);
-    for (const at of scatter(looks.edge.length))
-      look({ edge: looks.edge[at]!, x: looks.x[at]!, y: looks.y[at]! }, looks.nx[at]!, looks.ny[at]!);
+    }
     const limit = () => Math.max(Math.min(thinnestKnown(), this.reach), underMm);
     this.compareWithin(side, limit, take);
     this.compareRings(side, limit, take);
-    // A few more looks take less time than a circle does.
-    for (const [ring, { group }] of bounds.entries())
-      for (const place of this.edges.placesAlong(ring, LAST_LOOKS)) {
-        if (!open.has(group)) break;
-        look(place, ...this.edges.normalAt(place.edge, side));
-      }
-    for (const group of open) take(circles.find(group), group);
+    for (const group of open) if (!circles.hasRoom(group, limit())) take(circles.find(group), group);
     return { thinnest: best, places: thinOut(places) };
   }
 
   /** Where two stretches of one ring come nearest to each other: at a waist, between two corners. */
   private compareWithin(side: Side, limit: () => number, take: (place: ThinPlace, group: number) => void): void {
     const { bounds, circles } = this.bounded[side];
-    for (const [one, run] of this.runs.list.entries()) {
-      const { group } = bounds[run.ring]!;
-      if (circles.isCopy(group)) continue;
-      const reach = limit() * NOT_WORTH_FINDING;
-      this.runs.visitFacing(one, reach, (mate) => {
-        const nearest = this.own.compare(side, run, mate, Math.min(reach, limit() * NOT_WORTH_FINDING));
-        const place = nearest && this.facing[side].settle(...nearest);
-        if (place && place !== 'corner') take(place, group);
-      });
+    const { firstOf, list } = this.runs;
+    const reach = () => limit() * NOT_WORTH_FINDING;
+    for (const [ring, { group }] of bounds.entries()) {
+      if (!this.edges.isLookedAt(ring, side)) continue;
+      // What bulges everywhere is nowhere narrower than the circles in it are.
+      if (group >= 0 && this.edges.isBulging(ring) && circles.hasRoom(group, reach())) continue;
+      for (let one = firstOf[ring]!; one < firstOf[ring + 1]!; one++)
+        this.runs.visitFacing(one, reach(), (mate) => {
+          const nearest = this.own.compare(side, list[one]!, mate, reach());
+          const place = nearest && this.facing[side].settle(...nearest);
+          if (place && place !== 'corner') take(place, group);
+        });
     }
   }
 
