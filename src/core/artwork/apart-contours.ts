@@ -16,18 +16,18 @@ import type { ArtworkLayer } from './artwork';
 
 /** With fewer, nothing is gained that anybody would notice. */
 const MANY = 400;
-/** Of its extent: how far the rough line of a contour strays, with room for what is flattened otherwise later. */
+/** Of its extent: how far the rough line of a curve strays, with room for what is flattened otherwise later. */
 const ROOM = 0.02;
 /** A slanting edge as long as its contour is looked at in so many parts. */
 const LEAST_PARTS = 64;
 
 /**
  * The curves of a layer are flattened to about so many points at most: with more, measuring it takes longer than anyone
- * waits, and a knife would not follow them. Four times as far off it is still within 0.03 mm, and the knife's way within
+ * waits, and a knife would not follow them. Three times as far off it is still within 0.02 mm, and the knife's way within
  * a two-hundredth.
  */
-const MOST_POINTS = 250_000;
-const MOST_COARSER = 4;
+const MOST_POINTS = 200_000;
+const MOST_COARSER = 3;
 
 /** `coarser`: how many times as far as usual their lines may stray from their curves. */
 export type Apart = { readonly contours: ReadonlySet<Contour>; readonly coarser: number };
@@ -59,6 +59,9 @@ type Edges = { readonly boxes: readonly Box[]; readonly index: Flatbush };
 type Placed = {
   readonly contour: Contour;
   readonly box: Box;
+  readonly extent: number;
+  /** Straight lines need none. */
+  readonly room: number;
   /** Once something lies within its box. */
   edges: Edges | null;
 };
@@ -79,7 +82,9 @@ function seek(contours: readonly Contour[]): ReadonlySet<Contour> {
 
 function place(contour: Contour): Placed {
   const box = boundEllipse(contour) ?? boundPoints([flattenRoughly(contour)])!;
-  return { contour, box: widen(box, ROOM * Math.max(box.width, box.height)), edges: null };
+  const extent = Math.max(box.width, box.height);
+  const room = contour.segments.every(({ kind }) => kind === 'line') ? 0 : ROOM * extent;
+  return { contour, box: widen(box, room), extent, room, edges: null };
 }
 
 /** Of contours whose boxes meet: neither comes near to an edge of the other. */
@@ -106,11 +111,10 @@ const holds = (outer: Box, inner: Box): boolean =>
 
 function edgesOf(placed: Placed): Edges {
   if (placed.edges) return placed.edges;
-  const { contour, box } = placed;
+  const { contour, extent, room } = placed;
   const line = flattenRoughly(contour);
-  const extent = Math.max(box.width, box.height) / (1 + 2 * ROOM);
   const boxes = line.flatMap((from, at) =>
-    boundParts(from, line[(at + 1) % line.length]!, extent / LEAST_PARTS).map((part) => widen(part, ROOM * extent)),
+    boundParts(from, line[(at + 1) % line.length]!, extent / LEAST_PARTS).map((part) => widen(part, room)),
   );
   return (placed.edges = { boxes, index: makeIndex(boxes) });
 }

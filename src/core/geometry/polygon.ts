@@ -45,7 +45,7 @@ export function fillRegion(
   const paths: Paths64 = [];
   const apartPaths = new Set<Path64>();
   for (const line of lines) {
-    const path = withoutRepeats(toGrid(line));
+    const path = toGridOnce(line);
     if (path.length < 3) continue;
     paths.push(path);
     if (apart.has(line)) apartPaths.add(path);
@@ -67,12 +67,18 @@ export function snapLine(line: Polyline, stepsPerMm: number): Polyline {
   return Clipper.trimCollinear(onGrid).map(({ x, y }) => ({ x: x / stepsPerMm, y: y / stepsPerMm }));
 }
 
-function withoutRepeats(path: Path64): Path64 {
+/** As `toGrid`, without points that lie where the one before them does, the last one before the first. */
+function toGridOnce(line: Polyline): Path64 {
   const clean: Path64 = [];
-  let before = path[path.length - 1]!;
-  for (const point of path) {
-    if (point.x !== before.x || point.y !== before.y) clean.push(point);
-    before = point;
+  const last = line[line.length - 1];
+  let beforeX = Math.round((last?.x ?? 0) * GRID_PER_MM),
+    beforeY = Math.round((last?.y ?? 0) * GRID_PER_MM);
+  for (const point of line) {
+    const x = Math.round(point.x * GRID_PER_MM),
+      y = Math.round(point.y * GRID_PER_MM);
+    if (x !== beforeX || y !== beforeY) clean.push({ x, y });
+    beforeX = x;
+    beforeY = y;
   }
   return clean;
 }
@@ -177,7 +183,7 @@ export const computeRegionArea = (region: Region): number =>
 
 /** A region of outlines that were united before: outer ones run one way, holes the other, and none meets another. */
 export const outlineRegion = (outlines: readonly Polyline[]): Region => ({
-  rings: outlines.map((line) => withoutRepeats(toGrid(line))).filter((path) => path.length >= 3),
+  rings: outlines.map(toGridOnce).filter((path) => path.length >= 3),
 });
 
 /** A region of the given rings, whichever way they run: inside is what an odd number of them surrounds. */

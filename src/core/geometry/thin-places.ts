@@ -15,6 +15,9 @@ import { RingWalk } from './ring-walk';
 import { thinOut, type Bound, type Thinness, type ThinPlace } from './thin-place';
 
 const FIRST_CIRCLES = 6;
+/** So many runs of edges are compared with their neighbours first, which are looked for from a nearness on that doubles. */
+const FIRST_RUNS = 12;
+const FIRST_REACHES = 4096;
 /** A circle in lace takes longer to find than the looks that it would shorten. */
 const MOST_POINTS_FIRST = 400;
 /** A place is looked for between rings only where it may be thinner than the thinnest known by more than this share. */
@@ -146,6 +149,7 @@ export class Calliper {
       const circle = circles.find(group);
       if (circle && circle.widthMm > 0 && circle.widthMm < thinnestKnown()) best = circle;
     }
+    this.compareFirst(side, take);
     // Groups whose every look ended in a corner: round or angular pieces without facing sides.
     const open = new Set(widths.keys());
     const looks = this.edges.looks(side);
@@ -188,20 +192,47 @@ export class Calliper {
    * compared.
    */
   private compareRings(side: Side, limit: () => number, take: (place: ThinPlace, group: number) => void): void {
+    for (let one = 0; one < this.runs.list.length; one++) this.compareToOthers(side, one, limit, take, one);
+  }
+
+  /** A few runs with what lies nearest to each: with a first bound all that follows looks less far. */
+  private compareFirst(side: Side, take: (place: ThinPlace, group: number) => void): void {
+    const { list } = this.runs;
+    if (this.edges.length.length < 2) return;
+    for (const one of scatter(list.length).subarray(0, FIRST_RUNS)) {
+      let found = false;
+      for (let reach = this.reach / FIRST_REACHES; reach < this.reach && !found; reach *= 2)
+        this.compareToOthers(
+          side,
+          one,
+          () => reach,
+          (place, group) => {
+            found = true;
+            take(place, group);
+          },
+        );
+    }
+  }
+
+  /** Of the runs up to `met` only those that don't look round themselves: two that both do would meet twice. */
+  private compareToOthers(
+    side: Side,
+    one: number,
+    limit: () => number,
+    take: (place: ThinPlace, group: number) => void,
+    met = -1,
+  ): void {
     const group = (run: EdgeRun) => this.bounded[side].bounds[run.ring]!.group;
-    for (let one = 0; one < this.runs.list.length; one++) {
-      const run = this.runs.list[one]!;
-      if (!this.hasNeighbours(side, group(run))) continue;
-      for (const other of this.runs.findWithin(run, limit() * NOT_WORTH_FINDING)) {
-        const mate = this.runs.list[other]!;
-        if (mate.ring === run.ring || !boundOneThing(side, group(run), group(mate))) continue;
-        // Two that both look round are met twice.
-        if (other <= one && this.hasNeighbours(side, group(mate))) continue;
-        const nearest = compareRuns(this.laid, side, [run, mate], limit() * NOT_WORTH_FINDING);
-        const place = nearest && this.facing[side].settle(...nearest);
-        // Between rings of the air the place is its own: no copy has the same neighbours.
-        if (place && place !== 'corner') take(place, side === 1 ? group(run) : -1);
-      }
+    const run = this.runs.list[one]!;
+    if (!this.hasNeighbours(side, group(run))) return;
+    for (const other of this.runs.findWithin(run, limit() * NOT_WORTH_FINDING)) {
+      const mate = this.runs.list[other]!;
+      if (mate.ring === run.ring || !boundOneThing(side, group(run), group(mate))) continue;
+      if (other <= met && this.hasNeighbours(side, group(mate))) continue;
+      const nearest = compareRuns(this.laid, side, [run, mate], limit() * NOT_WORTH_FINDING);
+      const place = nearest && this.facing[side].settle(...nearest);
+      // Between rings of the air the place is its own: no copy has the same neighbours.
+      if (place && place !== 'corner') take(place, side === 1 ? group(run) : -1);
     }
   }
 
