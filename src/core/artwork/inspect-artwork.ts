@@ -3,7 +3,7 @@
 import { colord, extend } from 'colord';
 import labPlugin from 'colord/plugins/lab';
 import {
-  Calliper,
+  callipersOf,
   computeLength,
   computeRegionArea,
   computeRegionPerimeter,
@@ -93,7 +93,7 @@ export function inspectArtwork(
     ...inspectStrokes(artwork),
     ...inspectWidth(measurement, materialOf),
     ...inspectStacking(artwork, measurement, materialOf),
-    ...inspectDetail(artwork, materialOf),
+    ...inspectDetail(artwork, measurement, materialOf),
     ...inspectLines(artwork, measurement),
     ...inspectColours(measurement),
   ];
@@ -189,16 +189,22 @@ function measureThickness(artwork: ResolvedArtwork): {
   };
 }
 
-function inspectDetail(artwork: ResolvedArtwork, materialOf: (key: string) => LayerMaterial): readonly Finding[] {
+/** Where it is too thin is looked for only in layers whose thinnest place is. */
+function inspectDetail(
+  artwork: ResolvedArtwork,
+  measurement: ArtworkMeasurement,
+  materialOf: (key: string) => LayerMaterial,
+): readonly Finding[] {
   return artwork.layers.flatMap((layer): Finding[] => {
     const { floor, hasOwnFloor, usableMm, turnable } = materialOf(layer.key);
-    const calliper = new Calliper(layer.pieces);
+    const measured = measurement.layers.find(({ key }) => key === layer.key);
     const judge = (kind: 'thin-strokes' | 'thin-gaps', floorMm: number): Finding[] => {
-      const { thinnest, places } =
-        kind === 'thin-strokes' ? calliper.measureStrokes(floorMm) : calliper.measureGaps(floorMm);
+      const thinnest = (kind === 'thin-strokes' ? measured?.thinnestStroke : measured?.thinnestGap) ?? null;
       const judged = thinnest && judgeDetail(thinnest.widthMm, floorMm, artwork.widthMm);
       if (!thinnest || !judged) return [];
       const { safeWidthMm } = judged;
+      const calliper = callipersOf(layer.pieces);
+      const { places } = kind === 'thin-strokes' ? calliper.measureStrokes(floorMm) : calliper.measureGaps(floorMm);
       const across = turnable ? Math.min(layer.box.width, layer.box.height) : layer.box.width;
       const withinReach =
         judged.withinReach && (usableMm === null || (across * safeWidthMm) / artwork.widthMm <= usableMm);

@@ -1,6 +1,6 @@
 // How thin a layer gets, how near its edges come to each other, and how much of it is fine.
 
-import { Calliper, ShapeMemory, type Piece, type Shift, type ThinPlace } from '../geometry';
+import { Calliper, callipersOf, ShapeMemory, type Piece, type Shift, type ThinPlace } from '../geometry';
 import type { LayerMeasurement } from './measurement';
 
 export type LayerThinness = Pick<LayerMeasurement, 'thinnestStroke' | 'thinnestGap'> & {
@@ -25,7 +25,7 @@ export const makePieceMemory = (): PieceMemory => new ShapeMemory(MOST_POINTS_KE
 
 export function measureThinness(pieces: readonly Piece[], { memory, fineLooks }: ThinnessOptions = {}): LayerThinness {
   if (memory) return measureByPiece(pieces, memory);
-  const calliper = new Calliper(pieces);
+  const calliper = callipersOf(pieces);
   return {
     thinnestStroke: calliper.measureStrokes().thinnest,
     thinnestGap: calliper.measureGaps().thinnest,

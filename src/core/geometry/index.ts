@@ -6,6 +6,6 @@ export * from './polygon';
 export * from './polyline';
 export * from './box';
 export * from './scan-lines';
-export { Calliper, findThinGaps, findThinStrokes } from './thin-places';
+export { Calliper, callipersOf, findThinGaps, findThinStrokes } from './thin-places';
 export type { ThinPlace } from './thin-place';
 export { ShapeMemory, type Shift } from './shape-memory';

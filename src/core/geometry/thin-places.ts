@@ -246,3 +246,12 @@ export class Calliper {
 /** Rings of another piece, or of the air in another cavity: what lies between them is of the other side. */
 const boundOneThing = (side: Side, one: number, other: number): boolean =>
   side === 1 ? one === other : one === -1 || other === -1;
+
+const known = new WeakMap<readonly Piece[], Calliper>();
+
+/** Laid out once for as long as the pieces are kept. */
+export function callipersOf(pieces: readonly Piece[]): Calliper {
+  let calliper = known.get(pieces);
+  if (!calliper) known.set(pieces, (calliper = new Calliper(pieces)));
+  return calliper;
+}
