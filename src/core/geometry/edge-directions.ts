@@ -28,8 +28,9 @@ export class EdgeDirections {
         bx = x2[edge]! - x1[edge]!,
         by = y2[edge]! - y1[edge]!;
       const cross = ax * by - ay * bx;
-      if (cross * cross > SMOOTH_TURN_SQUARE * (ax * ax + ay * ay) * (bx * bx + by * by))
-        this.turns[edge] = Math.sign(cross);
+      const isCorner =
+        ax * bx + ay * by < 0 || cross * cross > SMOOTH_TURN_SQUARE * (ax * ax + ay * ay) * (bx * bx + by * by);
+      if (isCorner) this.turns[edge] = Math.sign(cross);
     }
     this.after = after;
   }

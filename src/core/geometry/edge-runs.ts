@@ -21,9 +21,6 @@ const MOST_EDGES = 16;
 /** A run is no longer than this many of usual length: one round the corner of a sheet would lie near all that is on it. */
 const MOST_USUAL_EDGES = 64;
 
-/** Rings of more runs are looked through by the index. */
-const FEW_RUNS = 48;
-
 export class EdgeRuns {
   /** Ring by ring, and along each. */
   readonly list: readonly EdgeRun[];
@@ -55,13 +52,11 @@ export class EdgeRuns {
   /** Of the same ring, from itself on: those nearer than `reach` whose edges may face its own. */
   visitFacing(index: number, reach: number, visit: (mate: EdgeRun) => void): void {
     const run = this.list[index]!;
-    const end = this.firstOf[run.ring + 1]!;
     const facing = against(run.directions);
-    const visitNear = (mate: EdgeRun) => {
+    for (let at = index, end = this.firstOf[run.ring + 1]!; at < end; at++) {
+      const mate = this.list[at]!;
       if ((facing & mate.directions) !== 0 && lieWithin(run, mate, reach)) visit(mate);
-    };
-    if (end - index <= FEW_RUNS) for (let at = index; at < end; at++) visitNear(this.list[at]!);
-    else for (const at of this.findWithin(run, reach)) if (at >= index && at < end) visitNear(this.list[at]!);
+    }
   }
 
   /** Indices of the runs whose boxes come nearer than `reach` to that of `run`, along x and along y. */

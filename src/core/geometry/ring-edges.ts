@@ -27,6 +27,10 @@ const STRETCHES = { aVertex: 2, least: 160, most: 4000 } as const;
 const TURN_STEP = (15 * Math.PI) / 180;
 /** A turn of more than this in one vertex is a corner: it is looked at in several directions where it juts out. */
 const CORNER_TURN = (25 * Math.PI) / 180;
+/** However many corners there are, a right one is looked at along both its normals and halfway between. */
+const WIDEST_FAN_STEP = Math.PI / 4;
+/** A ring of no more edges is compared with itself edge by edge. */
+const FEW_EDGES = 768;
 /** Turns the other way that rounding makes, radians. */
 const LEAST_DENT = 1e-3;
 const MOST_PARTS = 64;
@@ -51,8 +55,10 @@ export class RingEdges {
   private count = 0;
   private readonly spacing: number;
   private readonly turnStep: number;
-  /** There are so many edges that looks are widened; what corners face is found by comparing runs of edges. */
+  /** There are so many edges that looks are widened. */
   private readonly coarse: boolean;
+  private readonly fanStep: number;
+  private readonly cornerTurn: number;
   private readonly rings: readonly Polyline[];
   private readonly bulging: (boolean | undefined)[];
   private readonly views: Partial<Record<Side, Looks>> = {};
@@ -69,6 +75,8 @@ export class RingEdges {
     const coarser = Math.max(1, wanted / 3 / MOST_LOOKS);
     this.turnStep = TURN_STEP * coarser;
     this.coarse = coarser > 1;
+    this.fanStep = Math.min(WIDEST_FAN_STEP, TURN_STEP * coarser);
+    this.cornerTurn = Math.min(WIDEST_FAN_STEP, CORNER_TURN * coarser);
     this.spacing = (total / Math.min(STRETCHES.most, Math.max(STRETCHES.least, wanted))) * coarser;
     const room = vertices + Math.ceil(this.spacing > 0 ? total / this.spacing : 0) + directed.length;
     this.x1 = new Float64Array(room);
@@ -100,6 +108,11 @@ export class RingEdges {
   isLookedAt(ring: number, side: Side): boolean {
     const { inside, passOver } = this.directed[ring]!;
     return !passOver.includes(side) && (side === inside || !this.isBulging(ring));
+  }
+
+  /** So few edges that each can be compared with each. */
+  isShort(ring: number): boolean {
+    return this.first[ring + 1]! - this.first[ring]! <= FEW_EDGES;
   }
 
   /** Every turn goes the way round the inside. */
@@ -148,6 +161,8 @@ export class RingEdges {
     const ring = this.rings[id]!;
     const last = ring.length - 1;
     if (last < 1 || !this.isLookedAt(id, side)) return;
+    // What the corners of a short ring face is found otherwise, and quicker where there are many.
+    const looksRound = !this.coarse || !this.isShort(id);
     let edge = this.first[id]!,
       turned = Infinity,
       since = 0;
@@ -161,8 +176,8 @@ export class RingEdges {
         ay = from.y - beforeY;
       const span = Math.sqrt(dx * dx + dy * dy);
       const turn = Math.atan2(ax * dy - ay * dx, ax * dx + ay * dy);
-      if (!this.coarse && Math.abs(turn) > CORNER_TURN && turn < 0 === (side === 1))
-        addRound(looks, { edge, from, ax, ay, turn });
+      if (looksRound && Math.abs(turn) > this.cornerTurn && turn < 0 === (side === 1))
+        addRound(looks, { edge, from, ax, ay, turn }, this.fanStep);
       turned += Math.abs(turn);
       since += span;
       const parts = this.countParts(span);
@@ -204,9 +219,9 @@ type Corner = {
 };
 
 /** From a corner, in directions from the normal of the edge before it to that of the edge after it. */
-function addRound(looks: Looks, { edge, from, ax, ay, turn }: Corner): void {
+function addRound(looks: Looks, { edge, from, ax, ay, turn }: Corner, step: number): void {
   const normal = Math.atan2(ay, ax) + (turn < 0 ? 1 : -1) * (Math.PI / 2);
-  for (const angle of fan(normal, turn)) {
+  for (const angle of fan(normal, turn, step)) {
     looks.edge.push(edge);
     looks.x.push(from.x);
     looks.y.push(from.y);
@@ -254,10 +269,10 @@ function isBulging(ring: Polyline, inside: 1 | -1): boolean {
 
 /**
  * Directions from the normal of the edge before a corner to that of the edge after it, both included, no further apart
- * than curves are looked at.
+ * than `step`.
  */
-function fan(start: number, turn: number): readonly number[] {
-  const steps = Math.max(1, Math.ceil(Math.abs(turn) / TURN_STEP));
+function fan(start: number, turn: number, step: number): readonly number[] {
+  const steps = Math.max(1, Math.ceil(Math.abs(turn) / step));
   const directions: number[] = [];
   for (let index = 0; index <= steps; index++) directions.push(start + (turn * index) / steps);
   return directions;

@@ -169,13 +169,16 @@ export class Calliper {
     return { thinnest: best, places: thinOut(places) };
   }
 
-  /** Where two stretches of one ring come nearest to each other: at a waist, between two corners. */
+  /**
+   * Where two stretches of one ring come nearest to each other: at a waist, between two corners. Of long rings looks tell
+   * it.
+   */
   private compareWithin(side: Side, limit: () => number, take: (place: ThinPlace, group: number) => void): void {
     const { bounds, circles } = this.bounded[side];
     const { firstOf, list } = this.runs;
     const reach = () => limit() * NOT_WORTH_FINDING;
     for (const [ring, { group }] of bounds.entries()) {
-      if (!this.edges.isLookedAt(ring, side)) continue;
+      if (!this.edges.isLookedAt(ring, side) || !this.edges.isShort(ring)) continue;
       // What bulges everywhere is nowhere narrower than the circles in it are.
       if (group >= 0 && this.edges.isBulging(ring) && circles.hasRoom(group, reach())) continue;
       for (let one = firstOf[ring]!; one < firstOf[ring + 1]!; one++)
