@@ -7,6 +7,7 @@ import {
   boundPoints,
   countCurvePoints,
   flattenRoughly,
+  uniteBoxes,
   type Box,
   type Contour,
   type Matrix,
@@ -18,6 +19,8 @@ import type { ArtworkLayer } from './artwork';
 const MANY = 400;
 /** Of its extent: how far the rough line of a curve strays, with room for what is flattened otherwise later. */
 const ROOM = 0.02;
+/** Straight lines stray no further than rounding takes them: of the layer's extent. */
+const ROUNDING_ROOM = 1e-4;
 /** A slanting edge as long as its contour is looked at in so many parts. */
 const LEAST_PARTS = 64;
 
@@ -60,7 +63,6 @@ type Placed = {
   readonly contour: Contour;
   readonly box: Box;
   readonly extent: number;
-  /** Straight lines need none. */
   readonly room: number;
   /** Once something lies within its box. */
   edges: Edges | null;
@@ -68,7 +70,7 @@ type Placed = {
 
 function seek(contours: readonly Contour[]): ReadonlySet<Contour> {
   if (contours.length < MANY) return NONE_APART.contours;
-  const placed = contours.map(place);
+  const placed = placeAll(contours);
   const index = makeIndex(placed.map(({ box }) => box));
   const near = new Set<Contour>();
   for (const [id, one] of placed.entries())
@@ -80,11 +82,17 @@ function seek(contours: readonly Contour[]): ReadonlySet<Contour> {
   return new Set(contours.filter((contour) => !near.has(contour)));
 }
 
-function place(contour: Contour): Placed {
-  const box = boundEllipse(contour) ?? boundPoints([flattenRoughly(contour)])!;
-  const extent = Math.max(box.width, box.height);
-  const room = contour.segments.every(({ kind }) => kind === 'line') ? 0 : ROOM * extent;
-  return { contour, box: widen(box, room), extent, room, edges: null };
+function placeAll(contours: readonly Contour[]): readonly Placed[] {
+  const boxes = contours.map((contour) => boundEllipse(contour) ?? boundPoints([flattenRoughly(contour)])!);
+  const whole = uniteBoxes(boxes)!;
+  const rounding = ROUNDING_ROOM * Math.max(whole.width, whole.height);
+  return contours.map((contour, at) => {
+    const box = boxes[at]!;
+    const extent = Math.max(box.width, box.height);
+    const isStraight = contour.segments.every(({ kind }) => kind === 'line');
+    const room = isStraight ? Math.min(rounding, ROOM * extent) : ROOM * extent;
+    return { contour, box: widen(box, room), extent, room, edges: null };
+  });
 }
 
 /** Of contours whose boxes meet: neither comes near to an edge of the other. */
