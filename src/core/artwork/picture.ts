@@ -1,8 +1,18 @@
 // A light drawing of an artwork for screens: our own polygons, never the file, on a grid of whole numbers.
 
-import { boundPoints, composeMatrices, IDENTITY, scaling, translation, type Polyline } from '../geometry';
+import {
+  boundPoints,
+  composeMatrices,
+  flattenEvenly,
+  IDENTITY,
+  scaling,
+  transformContour,
+  translation,
+  type Contour,
+  type Polyline,
+} from '../geometry';
 import type { Artwork } from './artwork';
-import { flattenLines } from './flat-layers';
+import { countSegments, SEGMENT_LIMIT } from './flat-layers';
 import { boundPainted } from './painted-box';
 import type { ResolvedArtwork, ResolvedLayer } from './resolve-artwork';
 
@@ -37,27 +47,22 @@ export function drawPicture(artwork: ResolvedArtwork): ArtworkPicture {
   };
 }
 
-/** Wide enough that curves look round in it, mm. */
-const ROUGH_WIDTH_MM = 100;
+/** How far a line of a first look may lie from its curve, in units of the picture; at 1000 px an eighth of a pixel. */
+const ROUGH_STRAY = 0.5;
 
 /**
  * The fills of an artwork as they are drawn, without any step: a first look, long before all is united and measured.
- * Null where it has none.
+ * Null where it has none, or more than can be measured.
  */
 export function drawRough(artwork: Artwork): ArtworkPicture | null {
-  const reach = boundPainted(artwork, IDENTITY);
-  if (!reach) return null;
-  const matrix = composeMatrices(
-    scaling(ROUGH_WIDTH_MM / Math.max(reach.width, reach.height)),
-    translation(-reach.x, -reach.y),
-  );
-  const placed = flattenLines(artwork, matrix);
-  const box = boundPainted(artwork, matrix);
-  if (!placed.ok || !box) return null;
+  const box = countSegments(artwork) > SEGMENT_LIMIT ? null : boundPainted(artwork, IDENTITY);
+  if (!box) return null;
   const scale = PICTURE_WIDTH / Math.max(box.width, box.height);
-  const layers = placed.value.map(({ colour, shapes }) => ({
+  const matrix = composeMatrices(scaling(scale), translation(-box.x, -box.y));
+  const draw = (contour: Contour) => drawRing(flattenEvenly(transformContour(contour, matrix), ROUGH_STRAY), 1);
+  const layers = artwork.layers.map(({ colour, shapes }) => ({
     colour,
-    path: shapes.flatMap(({ lines }) => lines.map((line) => drawRing(line.points, scale))).join(''),
+    path: shapes.flatMap(({ contours }) => contours.map(draw)).join(''),
   }));
   return { width: Math.round(box.width * scale), height: Math.round(box.height * scale), layers };
 }

@@ -24,18 +24,21 @@ export function compareRuns(
     [mate, run],
   ] as const) {
     for (let edge = from.first; edge < from.end; edge++) {
-      const a: Place = { edge, x: grid.x1[edge]!, y: grid.y1[edge]! };
-      const besideX = Math.max(to.left - a.x, a.x - to.right, 0),
-        besideY = Math.max(to.top - a.y, a.y - to.bottom, 0);
+      const x = grid.x1[edge]!,
+        y = grid.y1[edge]!;
+      const besideX = Math.max(to.left - x, x - to.right, 0),
+        besideY = Math.max(to.top - y, y - to.bottom, 0);
       if (besideX * besideX + besideY * besideY >= least) continue;
       for (let other = to.first; other < to.end; other++) {
-        const square = grid.approach(other, a.x, a.y);
+        const square = grid.approach(other, x, y);
         if (square >= least) continue;
-        const b: Place = { edge: other, x: grid.nearX, y: grid.nearY };
-        const corner = rings.faceFromCorner(side, a, b);
-        if (!corner) continue;
+        const facing = rings.findFacing(side, edge, other);
+        if (facing === -1) continue;
         least = square;
-        found = [corner, b];
+        found = [
+          { edge: facing, x, y },
+          { edge: other, x: grid.nearX, y: grid.nearY },
+        ];
       }
     }
   }

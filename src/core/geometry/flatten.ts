@@ -53,24 +53,28 @@ function narrowExtent({ start, segments }: Contour): number {
     right = start.x,
     top = start.y,
     bottom = start.y;
-  const reach = ({ x, y }: Point) => {
-    if (x < left) left = x;
-    if (x > right) right = x;
-    if (y < top) top = y;
-    if (y > bottom) bottom = y;
-  };
   for (const segment of segments) {
-    reach(segment.to);
+    const { to } = segment;
+    left = Math.min(left, to.x);
+    right = Math.max(right, to.x);
+    top = Math.min(top, to.y);
+    bottom = Math.max(bottom, to.y);
     if (segment.kind === 'cubic') {
-      reach(segment.control1);
-      reach(segment.control2);
+      const { control1, control2 } = segment;
+      left = Math.min(left, control1.x, control2.x);
+      right = Math.max(right, control1.x, control2.x);
+      top = Math.min(top, control1.y, control2.y);
+      bottom = Math.max(bottom, control1.y, control2.y);
     }
     // An arc reaches as far as its chord, at least as far as its radius where it goes half round or more.
     if (segment.kind === 'arc' && Math.abs(segment.until - segment.from) > Math.PI / 2) {
-      const x = Math.hypot(segment.u.x, segment.v.x),
-        y = Math.hypot(segment.u.y, segment.v.y);
-      reach({ x: segment.centre.x - x, y: segment.centre.y - y });
-      reach({ x: segment.centre.x + x, y: segment.centre.y + y });
+      const { centre, u, v } = segment;
+      const x = Math.hypot(u.x, v.x),
+        y = Math.hypot(u.y, v.y);
+      left = Math.min(left, centre.x - x);
+      right = Math.max(right, centre.x + x);
+      top = Math.min(top, centre.y - y);
+      bottom = Math.max(bottom, centre.y + y);
     }
   }
   return Math.min(right - left, bottom - top);

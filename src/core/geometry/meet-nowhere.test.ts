@@ -58,6 +58,24 @@ describe('a ring that does not meet itself', () => {
     );
   });
 
+  it('is told alike of few edges and of many: with points along them the ring stays the same', () => {
+    const parts = 40;
+    const along = (points: readonly Point[]) =>
+      points.flatMap((from, at) => {
+        const to = points[(at + 1) % points.length]!;
+        return Array.from({ length: parts }, (_, part) => ({
+          x: from.x * (parts - part) + to.x * part,
+          y: from.y * (parts - part) + to.y * part,
+        }));
+      });
+    fc.assert(
+      fc.property(ring, (points) => {
+        expect(isSimpleRing(along(points))).toBe(isSimpleRing(points));
+      }),
+      { numRuns: 2000 },
+    );
+  });
+
   it('is found where it is one: stars, spirals and combs', () => {
     const star = Array.from({ length: 40 }, (_, at) => ({
       x: Math.round(1000 * (at % 2 ? 1 : 0.4) * Math.cos((at * Math.PI) / 20)),

@@ -12,7 +12,11 @@ const PAIRS_PER_EDGE = 60;
  */
 export function meetNowhere(rings: readonly (readonly Point[])[]): boolean {
   if (rings.some((ring) => ring.length < 3)) return false;
-  if (rings.length === 1 && isConvex(rings[0]!)) return true;
+  if (rings.length === 1) {
+    const [ring] = rings as [readonly Point[]];
+    if (isConvex(ring)) return true;
+    if (ring.length <= FEW_EDGES) return isSimple(ring);
+  }
   const edges = layOut(rings);
   if (!edges) return false;
   let left = edges.left.length * PAIRS_PER_EDGE;
@@ -22,6 +26,36 @@ export function meetNowhere(rings: readonly (readonly Point[])[]): boolean {
   }
   return true;
 }
+
+/** Of so few edges each is held against each: to put them in order would take longer. */
+const FEW_EDGES = 96;
+
+function isSimple(ring: readonly Point[]): boolean {
+  const count = ring.length;
+  for (let one = 0; one < count; one++) {
+    const a = ring[one]!,
+      b = ring[one + 1 === count ? 0 : one + 1]!;
+    if (turnsBack(a, b, ring[one + 2 >= count ? one + 2 - count : one + 2]!)) return false;
+    const left = Math.min(a.x, b.x),
+      right = Math.max(a.x, b.x),
+      top = Math.min(a.y, b.y),
+      bottom = Math.max(a.y, b.y);
+    // The first edge follows the last one.
+    const end = one === 0 ? count - 1 : count;
+    for (let other = one + 2; other < end; other++) {
+      const c = ring[other]!,
+        d = ring[other + 1 === count ? 0 : other + 1]!;
+      if ((c.x > right && d.x > right) || (c.x < left && d.x < left)) continue;
+      if ((c.y > bottom && d.y > bottom) || (c.y < top && d.y < top)) continue;
+      if (segmentsMeet(a, b, c, d)) return false;
+    }
+  }
+  return true;
+}
+
+/** Edges ab and bc that lie back on each other meet along a stretch; a point that is repeated is no edge. */
+const turnsBack = (a: Point, b: Point, c: Point): boolean =>
+  (a.x === b.x && a.y === b.y) || (turn(a, b, c) === 0 && (b.x - a.x) * (c.x - b.x) + (b.y - a.y) * (c.y - b.y) < 0);
 
 /**
  * From left to right through edges that lie in that order. How many of the `most` looks are left; below 0 where two
@@ -116,9 +150,7 @@ function layOut(rings: readonly (readonly Point[])[]): Edges | null {
       const a = ring[at]!,
         b = ring[at + 1 === length ? 0 : at + 1]!,
         c = ring[at + 2 >= length ? at + 2 - length : at + 2]!;
-      if (a.x === b.x && a.y === b.y) return null;
-      // Two edges that lie back on each other meet along a stretch.
-      if (turn(a, b, c) === 0 && (b.x - a.x) * (c.x - b.x) + (b.y - a.y) * (c.y - b.y) < 0) return null;
+      if (turnsBack(a, b, c)) return null;
       from.push(a);
       to.push(b);
       after[edge] = first + (at + 1 === length ? 0 : at + 1);

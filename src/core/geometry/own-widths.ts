@@ -48,11 +48,13 @@ export class OwnWidths {
         if ((facing & directions.ofEdge(other)) === 0) continue;
         const square = grid.approach(other, x, y);
         if (square >= least || square < TOUCHING_MM * TOUCHING_MM) continue;
-        const place = { edge: other, x: grid.nearX, y: grid.nearY };
-        const corner = this.rings.faceFromCorner(side, { edge, x, y }, place);
-        if (!corner || !this.isAcross({ edge, x, y }, place, Math.sqrt(square))) continue;
+        const facingEdge = this.rings.findFacing(side, edge, other);
+        if (facingEdge === -1) continue;
+        const corner = { edge, x, y },
+          place = { edge: other, x: grid.nearX, y: grid.nearY };
+        if (!this.isAcross(corner, place, Math.sqrt(square))) continue;
         least = square;
-        found = [corner, place];
+        found = [{ ...corner, edge: facingEdge }, place];
       }
     }
     return found;

@@ -95,13 +95,30 @@ export class RingEdges {
     for (const name of ['x1', 'y1', 'x2', 'y2', 'along'] as const) this[name] = this[name].subarray(0, this.count);
   }
 
-  /** Worked out when they are asked for: of a side that nobody looks at there are none. */
+  /**
+   * Worked out when they are asked for. Of very many edges only those of long rings: what short ones face is found
+   * otherwise, and quicker.
+   */
   looks(side: Side): Looks {
-    const known = this.views[side];
-    if (known) return known;
+    return (this.views[side] ??= this.lookFrom(
+      this.rings.flatMap((_, id) => (this.isPassedBy(id) ? [] : [id])),
+      side,
+    ));
+  }
+
+  /** Those from a ring that is not among all the others for being short. */
+  looksApart(ring: number, side: Side): Looks {
+    return this.lookFrom(this.isPassedBy(ring) ? [ring] : [], side);
+  }
+
+  private isPassedBy(ring: number): boolean {
+    return this.coarse && this.isShort(ring);
+  }
+
+  private lookFrom(rings: readonly number[], side: Side): Looks {
     const looks: Looks = { edge: [], x: [], y: [], nx: [], ny: [] };
-    for (let id = 0; id < this.rings.length; id++) this.placeLooks(id, side, looks);
-    return (this.views[side] = looks);
+    for (const id of rings) this.placeLooks(id, side, looks);
+    return looks;
   }
 
   /** Looked at from outside, a ring that bulges everywhere faces itself nowhere; of a copy the model tells all. */
@@ -162,7 +179,7 @@ export class RingEdges {
     const last = ring.length - 1;
     if (last < 1 || !this.isLookedAt(id, side)) return;
     // What the corners of a short ring face is found otherwise, and quicker where there are many.
-    const looksRound = !this.coarse || !this.isShort(id);
+    const looksRound = !this.isPassedBy(id);
     let edge = this.first[id]!,
       turned = Infinity,
       since = 0;
@@ -277,14 +294,3 @@ function fan(start: number, turn: number, step: number): readonly number[] {
   for (let index = 0; index <= steps; index++) directions.push(start + (turn * index) / steps);
   return directions;
 }
-
-/** Every index below `count` once, in a fixed scattered order: thin places are met early, whichever way the edges run. */
-export function scatter(count: number): Uint32Array {
-  let stride = Math.max(1, Math.floor(count * 0.618)) | 1;
-  while (greatestCommonDivisor(stride, count) > 1) stride += 2;
-  const order = new Uint32Array(count);
-  for (let done = 0, at = 0; done < count; done++, at = (at + stride) % count) order[done] = at;
-  return order;
-}
-
-const greatestCommonDivisor = (a: number, b: number): number => (b === 0 ? a : greatestCommonDivisor(b, a % b));

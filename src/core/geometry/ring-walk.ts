@@ -18,21 +18,28 @@ export class RingWalk {
 
   /** From the edge at `from`, `to` lies on the side looked at. */
   facesInward(side: Side, from: Place, to: Place): boolean {
-    const { x1, y1, x2, y2 } = this.grid;
-    const dx = x2[from.edge]! - x1[from.edge]!,
-      dy = y2[from.edge]! - y1[from.edge]!;
-    return side * (dx * (to.y - from.y) - dy * (to.x - from.x)) > -POINT_NOISE_MM;
+    return this.leadsInward(side, from.edge, to.x - from.x, to.y - from.y);
   }
 
   /**
-   * A corner, the start of its edge, as a place on that edge or on the one before it, from which another place lies on
-   * the side looked at, as it does from there; null where they don't face each other.
+   * Of a corner, the start of `edge`, and the place that was found last on `other`: the edge, that one or the one before
+   * it, from which the place lies on the side looked at, as the corner does from there; -1 where they don't face each
+   * other.
    */
-  faceFromCorner(side: Side, corner: Place, to: Place): Place | null {
-    if (!this.facesInward(side, to, corner)) return null;
-    if (this.facesInward(side, corner, to)) return corner;
-    const end = { ...corner, edge: this.edges.before[corner.edge]! };
-    return this.facesInward(side, end, to) ? end : null;
+  findFacing(side: Side, edge: number, other: number): number {
+    const { x1, y1, nearX, nearY } = this.grid;
+    const dx = nearX - x1[edge]!,
+      dy = nearY - y1[edge]!;
+    if (!this.leadsInward(side, other, -dx, -dy)) return -1;
+    if (this.leadsInward(side, edge, dx, dy)) return edge;
+    const before = this.edges.before[edge]!;
+    return this.leadsInward(side, before, dx, dy) ? before : -1;
+  }
+
+  /** The way (toX, toY) from an edge leads to the side looked at. */
+  private leadsInward(side: Side, edge: number, toX: number, toY: number): boolean {
+    const { x1, y1, x2, y2 } = this.grid;
+    return side * ((x2[edge]! - x1[edge]!) * toY - (y2[edge]! - y1[edge]!) * toX) > -POINT_NOISE_MM;
   }
 
   /** The place near `from` on the same ring that is closest to (x, y): goes on while it comes nearer. */

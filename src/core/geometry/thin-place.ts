@@ -1,4 +1,4 @@
-// A place where something is thin, and which of many are worth showing.
+// A place where something is thin, and what bounds it.
 
 /** A ring and what it bounds on one side. Rings of one group bound one thing; of group -1 the open air. */
 export type Bound = {
@@ -13,22 +13,6 @@ export type Thinness = {
    * gap).
    */
   readonly thinnest: ThinPlace | null;
-  /** Places thinner than was asked for, thinnest first, at most `PLACES_KEPT`, none within its own width of another. */
+  /** Places thinner than was asked for, thinnest first, at most 200, none within its own width of another. */
   readonly places: readonly ThinPlace[];
 };
-const PLACES_KEPT = 200;
-
-/** The thinnest, each by itself. */
-export function thinOut(places: readonly ThinPlace[]): readonly ThinPlace[] {
-  const kept: ThinPlace[] = [];
-  for (const place of [...places].sort((a, b) => a.widthMm - b.widthMm)) {
-    if (kept.length === PLACES_KEPT) break;
-    if (
-      kept.every(
-        (other) => Math.hypot(other.x - place.x, other.y - place.y) > Math.max(place.widthMm, other.widthMm) * 1.5,
-      )
-    )
-      kept.push(place);
-  }
-  return kept;
-}

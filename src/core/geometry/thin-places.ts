@@ -10,9 +10,11 @@ import { FacingSides } from './facing-sides';
 import { InscribedCircles } from './inscribed-circles';
 import { OwnWidths } from './own-widths';
 import type { Piece } from './polygon';
-import { RingEdges, scatter, type Side } from './ring-edges';
+import { RingEdges, type Looks, type Side } from './ring-edges';
 import { RingWalk } from './ring-walk';
-import { thinOut, type Bound, type Thinness, type ThinPlace } from './thin-place';
+import { scatter } from './scatter';
+import type { Bound, Thinness, ThinPlace } from './thin-place';
+import { ThinSearch } from './thin-search';
 
 const FIRST_CIRCLES = 6;
 /** So many runs of edges are compared with their neighbours first, which are looked for from a nearness on that doubles. */
@@ -45,6 +47,9 @@ export class Calliper {
   /** What the rings bound, and its shapes, on either side: pieces of the material; cavities of the air. */
   private readonly bounded: Readonly<Record<Side, Bounded>>;
   private readonly facing: Readonly<Record<Side, FacingSides>>;
+  /** As it was found before: it bounds what is looked for from the beginning. */
+  private readonly thinnest: Partial<Record<Side, ThinPlace | null>> = {};
+  private readonly ringsOf: Partial<Record<Side, ReadonlyMap<number, readonly number[]>>> = {};
 
   constructor(private readonly pieces: readonly Piece[]) {
     const box = boundPoints(pieces.map((piece) => piece.outer));
@@ -131,53 +136,74 @@ export class Calliper {
 
   private measure(side: Side, underMm: number): Thinness {
     const { bounds, circles } = this.bounded[side];
+    const search = new ThinSearch(circles, { thinnest: this.thinnest[side] ?? null, underMm, mostMm: this.reach });
+    if (!search.thinnest) {
+      search.thinnest = this.findSlightest(side);
+      this.compareFirst(side, search.take);
+    }
+    // Groups whose every look ended in a corner: round or angular pieces without facing sides.
+    const open = new Set(bounds.flatMap(({ group }) => (group >= 0 && !circles.isCopy(group) ? [group] : [])));
+    this.lookAlong(side, this.edges.looks(side), search, (group) => void open.delete(group));
+    this.compareWithin(side, search);
+    this.compareRings(side, search.limit, search.take);
+    for (const group of open)
+      if (!circles.hasRoom(group, search.limit()) && !this.facesItself(side, group, search))
+        search.take(circles.find(group), group);
+    this.thinnest[side] = search.thinnest;
+    return search.conclude();
+  }
+
+  /** `notCorner` is told the groups of looks that found something across, or nothing near. */
+  private lookAlong(side: Side, looks: Looks, search: ThinSearch, notCorner: (group: number) => void): void {
+    const { bounds } = this.bounded[side];
     const facing = this.facing[side];
-    const places: ThinPlace[] = [];
-    let best: ThinPlace | null = null;
-    const thinnestKnown = () => (best as ThinPlace | null)?.widthMm ?? Infinity;
-    const take = (place: ThinPlace | null, group: number, copied = true) => {
-      if (!place || place.widthMm <= 0) return;
-      if (place.widthMm < thinnestKnown()) best = place;
-      if (place.widthMm < underMm) places.push(...(copied ? circles.inCopies(group, place) : [place]));
-    };
-    // No piece is thicker than the largest circle in it: the slightest ones give a bound to begin with.
+    for (const at of scatter(looks.edge.length)) {
+      const place = { edge: looks.edge[at]!, x: looks.x[at]!, y: looks.y[at]! };
+      const { group } = bounds[this.edges.ringOf[place.edge]!]!;
+      const found = facing.look(place, looks.nx[at]!, looks.ny[at]!, search.limit());
+      if (found === 'corner') continue;
+      notCorner(group);
+      // What lies in a cavity need not lie in its copies.
+      if (found !== 'wide') search.take(found, group, side === 1 || facing.onOneRing);
+    }
+  }
+
+  /** Of a group that was not looked at: whether any look from its rings ends otherwise than in a corner. */
+  private facesItself(side: Side, group: number, search: ThinSearch): boolean {
+    const ringsOf = (this.ringsOf[side] ??= listRings(this.bounded[side].bounds));
+    let faces = false;
+    for (const ring of ringsOf.get(group) ?? []) {
+      this.lookAlong(side, this.edges.looksApart(ring, side), search, () => (faces = true));
+      if (faces) break;
+    }
+    return faces;
+  }
+
+  /** No piece is thicker than the largest circle in it: the slightest ones give a bound to begin with. */
+  private findSlightest(side: Side): ThinPlace | null {
+    const { bounds, circles } = this.bounded[side];
     const widths = new Map(
       bounds.flatMap(({ group, widest }) => (group >= 0 && !circles.isCopy(group) ? [[group, widest] as const] : [])),
     );
     const slight = [...widths].filter(([group]) => circles.countPoints(group) <= MOST_POINTS_FIRST);
+    let least: ThinPlace | null = null;
     for (const [group] of slight.sort((a, b) => a[1] - b[1]).slice(0, FIRST_CIRCLES)) {
       const circle = circles.find(group);
-      if (circle && circle.widthMm > 0 && circle.widthMm < thinnestKnown()) best = circle;
+      if (circle && circle.widthMm > 0 && circle.widthMm < (least?.widthMm ?? Infinity)) least = circle;
     }
-    this.compareFirst(side, take);
-    // Groups whose every look ended in a corner: round or angular pieces without facing sides.
-    const open = new Set(widths.keys());
-    const looks = this.edges.looks(side);
-    for (const at of scatter(looks.edge.length)) {
-      const place = { edge: looks.edge[at]!, x: looks.x[at]!, y: looks.y[at]! };
-      const { group } = bounds[this.edges.ringOf[place.edge]!]!;
-      const found = facing.look(place, looks.nx[at]!, looks.ny[at]!, Math.max(thinnestKnown(), underMm));
-      if (found === 'corner') continue;
-      open.delete(group);
-      // What lies in a cavity need not lie in its copies.
-      if (found !== 'wide') take(found, group, side === 1 || facing.onOneRing);
-    }
-    const limit = () => Math.max(Math.min(thinnestKnown(), this.reach), underMm);
-    this.compareWithin(side, limit, take);
-    this.compareRings(side, limit, take);
-    for (const group of open) if (!circles.hasRoom(group, limit())) take(circles.find(group), group);
-    return { thinnest: best, places: thinOut(places) };
+    return least;
   }
 
   /**
    * Where two stretches of one ring come nearest to each other: at a waist, between two corners. Of long rings looks tell
    * it.
    */
-  private compareWithin(side: Side, limit: () => number, take: (place: ThinPlace, group: number) => void): void {
+  private compareWithin(side: Side, { limit, take }: ThinSearch): void {
     const { bounds, circles } = this.bounded[side];
     const { firstOf, list } = this.runs;
     const reach = () => limit() * NOT_WORTH_FINDING;
-    for (const [ring, { group }] of bounds.entries()) {
+    for (const ring of scatter(bounds.length)) {
+      const { group } = bounds[ring]!;
       if (!this.edges.isLookedAt(ring, side) || !this.edges.isShort(ring)) continue;
       // What bulges everywhere is nowhere narrower than the circles in it are.
       if (group >= 0 && this.edges.isBulging(ring) && circles.hasRoom(group, reach())) continue;
@@ -249,6 +275,16 @@ export class Calliper {
 /** Rings of another piece, or of the air in another cavity: what lies between them is of the other side. */
 const boundOneThing = (side: Side, one: number, other: number): boolean =>
   side === 1 ? one === other : one === -1 || other === -1;
+
+function listRings(bounds: readonly Bound[]): ReadonlyMap<number, readonly number[]> {
+  const rings = new Map<number, number[]>();
+  bounds.forEach(({ group }, ring) => {
+    const known = rings.get(group);
+    if (known) known.push(ring);
+    else rings.set(group, [ring]);
+  });
+  return rings;
+}
 
 const known = new WeakMap<readonly Piece[], Calliper>();
 
