@@ -78,12 +78,12 @@ function findRunEnd({ along, x1, y1, x2, y2 }: RingEdges, first: number, end: nu
   return next;
 }
 
-/** Whether the boxes are nearer to one another than `reach`, along x and along y. */
-const lieWithin = (one: EdgeRun, other: EdgeRun, reach: number): boolean =>
-  other.left - one.right < reach &&
-  one.left - other.right < reach &&
-  other.top - one.bottom < reach &&
-  one.top - other.bottom < reach;
+/** Whether the boxes are nearer to one another than `reach`. */
+function lieWithin(one: EdgeRun, other: EdgeRun, reach: number): boolean {
+  const aside = Math.max(other.left - one.right, one.left - other.right, 0),
+    down = Math.max(other.top - one.bottom, one.top - other.bottom, 0);
+  return aside * aside + down * down < reach * reach;
+}
 
 function boundRun(
   { x1, y1, x2, y2 }: RingEdges,
