@@ -60,13 +60,16 @@ function drawUnlikeDots(count: number): string {
   );
 }
 
-/** A sheet with round holes of many sizes, a little off their rows, each drawn as two arcs, all in one path. */
-function drawArcLace(holes: number): string {
+/**
+ * A sheet with round holes of many sizes, a little off their rows, each drawn as two arcs, all in one path. `most`: the
+ * largest radius, of the way from one to the next.
+ */
+function drawArcLace(holes: number, most = 0.36): string {
   const next = randomLcg(0.37);
   const { step, at } = spread(holes);
   const rings = Array.from({ length: holes }, (_, index) => {
     const { x, y } = at(index);
-    const radius = (step * (0.26 + next() * 0.1)).toFixed(3);
+    const radius = (step * (0.26 + next() * (most - 0.26))).toFixed(3);
     const [left, top] = [x + (next() - 0.5) * step * 0.15, y + (next() - 0.5) * step * 0.15].map((v) => v.toFixed(3));
     const half = (way: number) => `a${radius} ${radius} 0 1 0 ${way * 2 * Number(radius)} 0`;
     return `M${left} ${top}m-${radius} 0${half(1)}${half(-1)}z`;
@@ -83,6 +86,45 @@ function drawLace(holes: number): string {
     const corners = 12 + (index % 3) * 6;
     const radius = step * (0.25 + next() * 0.15);
     return drawRing(corners, (angle) => [x + radius * Math.cos(angle), y + radius * Math.sin(angle)]);
+  });
+  return svg(`<path fill-rule="evenodd" d="M0 0H1000V1000H0z${rings.join('')}"/>`);
+}
+
+/** About one hole in twenty overlaps another. */
+const drawOverlapLace = (holes: number): string => drawArcLace(holes, 0.5);
+
+/** A sheet with holes of forty corners, none like another, all in one path. */
+function drawCornerLace(holes: number): string {
+  const next = randomLcg(0.62);
+  const { step, at } = spread(holes);
+  const rings = Array.from({ length: holes }, (_, index) => {
+    const { x, y } = at(index);
+    return drawRing(40, (angle) => {
+      const radius = step * (0.28 + next() * 0.06);
+      return [x + radius * Math.cos(angle), y + radius * Math.sin(angle)];
+    });
+  });
+  return svg(`<path fill-rule="evenodd" d="M0 0H1000V1000H0z${rings.join('')}"/>`);
+}
+
+/** A sheet with flowers of five petals, each one deep curve, of many sizes and turned anyhow, all in one path. */
+function drawFlowerLace(holes: number): string {
+  const next = randomLcg(0.29);
+  const { step, at } = spread(holes);
+  const petal = (2 * Math.PI) / 5;
+  const rings = Array.from({ length: holes }, (_, index) => {
+    const { x, y } = at(index);
+    const radius = step * (0.24 + next() * 0.06),
+      turned = next() * petal;
+    const place = (angle: number, share: number) =>
+      [x + radius * share * Math.cos(turned + angle), y + radius * share * Math.sin(turned + angle)]
+        .map((value) => value.toFixed(3))
+        .join(' ');
+    const curves = Array.from({ length: 5 }, (__, at) => {
+      const from = at * petal;
+      return `C${place(from + 0.1, 1.9)} ${place(from + petal - 0.1, 1.9)} ${place(from + petal, 0.6)}`;
+    });
+    return `M${place(0, 0.6)}${curves.join('')}z`;
   });
   return svg(`<path fill-rule="evenodd" d="M0 0H1000V1000H0z${rings.join('')}"/>`);
 }
@@ -161,23 +203,28 @@ function drawRing(corners: number, place: (angle: number) => readonly [number, n
 }
 
 const SIZES = [1000, 5000, 20_000];
+/** Twenty thousand would be more segments than are taken. */
+const HOLES_OF_MANY = [1000, 5000];
 /** Set letters are lines, a hundred and more of them each. */
 const LETTERS = [250, 500, 1000];
-const KINDS = {
-  'separate dots': drawDots,
-  'dots of many sizes': drawUnlikeDots,
-  'holes in one path': drawLace,
-  'holes of arcs in one path': drawArcLace,
-  'bars that cross': drawCrossing,
-  'segments of long lines': drawLongLines,
-  'letters set as text': drawText,
-} as const;
+const KINDS = [
+  ['separate dots', drawDots, SIZES],
+  ['dots of many sizes', drawUnlikeDots, SIZES],
+  ['holes in one path', drawLace, SIZES],
+  ['holes of arcs in one path', (holes: number) => drawArcLace(holes), SIZES],
+  ['holes of which some overlap', drawOverlapLace, SIZES],
+  ['holes of forty corners in one path', drawCornerLace, HOLES_OF_MANY],
+  ['flowers of deep curves in one path', drawFlowerLace, HOLES_OF_MANY],
+  ['bars that cross', drawCrossing, SIZES],
+  ['segments of long lines', drawLongLines, SIZES],
+  ['letters set as text', drawText, LETTERS],
+] as const;
 
 for (const [name, text] of [
   ['50,000 segments in 1,000 paths', drawWaves(1000)],
   ['200,000 segments in 4,000 paths', drawWaves(4000)],
-  ...Object.entries(KINDS).flatMap(([kind, draw]) =>
-    (draw === drawText ? LETTERS : SIZES).map((size) => [`${size.toLocaleString('en')} ${kind}`, draw(size)] as const),
+  ...KINDS.flatMap(([kind, draw, sizes]) =>
+    sizes.map((size) => [`${size.toLocaleString('en')} ${kind}`, draw(size)] as const),
   ),
 ] as const) {
   describe(name, () => {

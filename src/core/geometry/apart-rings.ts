@@ -26,13 +26,25 @@ export function fillNested(rings: Paths64, rule: 'nonzero' | 'evenodd'): Paths64
   const around = findAround(rings);
   if (!around) return null;
   const turns = rings.map((ring) => Math.sign(Clipper.area(ring)));
+  return rings.flatMap((ring, id) =>
+    keepEdge(
+      ring,
+      around[id]!.reduce((sum, other) => sum + turns[other]!, 0),
+      rule,
+    ),
+  );
+}
+
+/**
+ * A ring the way the edge of what is filled runs, where others go round it so many times; nothing where both its sides
+ * are filled, or neither.
+ */
+export function keepEdge(ring: Path64, around: number, rule: 'nonzero' | 'evenodd'): Paths64 {
   const isFilled = (winding: number) => (rule === 'nonzero' ? winding !== 0 : winding % 2 !== 0);
-  return rings.flatMap((ring, id) => {
-    const outside = around[id]!.reduce((sum, other) => sum + turns[other]!, 0);
-    const isHole = isFilled(outside);
-    if (isHole === isFilled(outside + turns[id]!)) return [];
-    return [turns[id] === (isHole ? -1 : 1) ? ring : [...ring].reverse()];
-  });
+  const turn = Math.sign(Clipper.area(ring));
+  const isHole = isFilled(around);
+  if (isHole === isFilled(around + turn)) return [];
+  return [turn === (isHole ? -1 : 1) ? ring : [...ring].reverse()];
 }
 
 /**

@@ -1,4 +1,4 @@
-// Whether closed rings cross or touch themselves or each other nowhere: then they bound regions as they stand.
+// Whether closed rings cross or touch themselves or each other, and which do: all others bound regions as they stand.
 
 import type { Point } from './matrix';
 
@@ -17,11 +17,72 @@ export function meetNowhere(rings: readonly (readonly Point[])[]): boolean {
     if (isConvex(ring)) return true;
     if (ring.length <= FEW_EDGES) return isSimple(ring);
   }
+  return rings.every(isClean) && visitMeetings(rings, () => false);
+}
+
+/**
+ * Rings that meet themselves, or one another, directly or through others, together; those that meet nothing are left
+ * out. Null where it would take long to tell. Rings and coordinates as for `meetNowhere`.
+ */
+export function findTangles<Ring extends readonly Point[]>(
+  rings: readonly Ring[],
+): readonly (readonly Ring[])[] | null {
+  const groups = new Groups(rings.length);
+  rings.forEach((ring, id) => {
+    if (!isClean(ring)) groups.join(id, id);
+  });
+  const told = visitMeetings(rings, (one, other) => {
+    groups.join(one, other);
+    return true;
+  });
+  return told ? groups.list().map((members) => members.map((id) => rings[id]!)) : null;
+}
+
+/** Which of many things are together, known by their numbers. */
+class Groups {
+  private readonly leader: Uint32Array;
+  private readonly joined: Uint8Array;
+
+  constructor(count: number) {
+    this.leader = new Uint32Array(count).map((_, id) => id);
+    this.joined = new Uint8Array(count);
+  }
+
+  join(one: number, other: number): void {
+    this.joined[one] = this.joined[other] = 1;
+    this.leader[this.find(one)] = this.find(other);
+  }
+
+  /** Those that were joined, if only to themselves. */
+  list(): readonly (readonly number[])[] {
+    const groups = new Map<number, number[]>();
+    this.joined.forEach((joined, id) => {
+      if (!joined) return;
+      const leader = this.find(id);
+      const group = groups.get(leader);
+      if (group) group.push(id);
+      else groups.set(leader, [id]);
+    });
+    return [...groups.values()];
+  }
+
+  private find(id: number): number {
+    const { leader } = this;
+    while (leader[id] !== id) id = leader[id] = leader[leader[id]!]!;
+    return id;
+  }
+}
+
+/**
+ * Tells the numbers of every two rings of which edges meet, the same twice where a ring meets itself, until `meet` wants
+ * no more. Whether all was told: false too where it would take long.
+ */
+function visitMeetings(rings: readonly (readonly Point[])[], meet: (one: number, other: number) => boolean): boolean {
   const edges = layOut(rings);
   if (!edges) return false;
   let left = edges.left.length * PAIRS_PER_EDGE;
   for (const band of layInBands(edges)) {
-    left = lookThrough(edges, band, left);
+    left = lookThrough(edges, band, left, meet);
     if (left < 0) return false;
   }
   return true;
@@ -31,11 +92,11 @@ export function meetNowhere(rings: readonly (readonly Point[])[]): boolean {
 const FEW_EDGES = 96;
 
 function isSimple(ring: readonly Point[]): boolean {
+  if (!isClean(ring)) return false;
   const count = ring.length;
   for (let one = 0; one < count; one++) {
     const a = ring[one]!,
       b = ring[one + 1 === count ? 0 : one + 1]!;
-    if (turnsBack(a, b, ring[one + 2 >= count ? one + 2 - count : one + 2]!)) return false;
     const left = Math.min(a.x, b.x),
       right = Math.max(a.x, b.x),
       top = Math.min(a.y, b.y),
@@ -53,15 +114,25 @@ function isSimple(ring: readonly Point[]): boolean {
   return true;
 }
 
-/** Edges ab and bc that lie back on each other meet along a stretch; a point that is repeated is no edge. */
-const turnsBack = (a: Point, b: Point, c: Point): boolean =>
-  (a.x === b.x && a.y === b.y) || (turn(a, b, c) === 0 && (b.x - a.x) * (c.x - b.x) + (b.y - a.y) * (c.y - b.y) < 0);
+/** No point is repeated in a row, and no two edges in a row lie back on each other: those meet along a stretch. */
+const isClean = (ring: readonly Point[]): boolean =>
+  ring.every((a, at) => {
+    const b = ring[at + 1 < ring.length ? at + 1 : 0]!,
+      c = ring[at + 2 < ring.length ? at + 2 : at + 2 - ring.length]!;
+    if (a.x === b.x && a.y === b.y) return false;
+    return turn(a, b, c) !== 0 || (b.x - a.x) * (c.x - b.x) + (b.y - a.y) * (c.y - b.y) >= 0;
+  });
 
 /**
- * From left to right through edges that lie in that order. How many of the `most` looks are left; below 0 where two
- * meet, or where they were too few.
+ * From left to right through edges that lie in that order. How many of the `most` looks are left; below 0 where `meet`
+ * wants no more, or where they were too few.
  */
-function lookThrough({ from, to, after, left, right, top, bottom }: Edges, order: Uint32Array, most: number): number {
+function lookThrough(
+  { from, to, after, ringOf, left, right, top, bottom }: Edges,
+  order: Uint32Array,
+  most: number,
+  meet: (one: number, other: number) => boolean,
+): number {
   let looks = most;
   for (let at = 0; at < order.length; at++) {
     const one = order[at]!;
@@ -74,7 +145,8 @@ function lookThrough({ from, to, after, left, right, top, bottom }: Edges, order
       if (--looks < 0) return -1;
       if (top[other]! > oneBottom || bottom[other]! < oneTop) continue;
       if (after[one] === other || after[other] === one) continue;
-      if (segmentsMeet(from[one]!, to[one]!, from[other]!, to[other]!)) return -1;
+      if (segmentsMeet(from[one]!, to[one]!, from[other]!, to[other]!) && !meet(ringOf[one]!, ringOf[other]!))
+        return -1;
     }
   }
   return looks;
@@ -125,32 +197,33 @@ type Edges = {
   readonly to: readonly Point[];
   /** The next edge of the same ring. */
   readonly after: Uint32Array;
+  readonly ringOf: Uint32Array;
   readonly left: Float64Array;
   readonly right: Float64Array;
   readonly top: Float64Array;
   readonly bottom: Float64Array;
 };
 
-/** The edges of all rings with their boxes; null where two that follow each other lie back on one another, or of too many. */
+/** The edges of all rings with their boxes; null of too many. */
 function layOut(rings: readonly (readonly Point[])[]): Edges | null {
   const count = rings.reduce((sum, ring) => sum + ring.length, 0);
   if (count > INDEX_ROOM) return null;
   const from: Point[] = [],
     to: Point[] = [];
   const after = new Uint32Array(count),
+    ringOf = new Uint32Array(count),
     left = new Float64Array(count),
     right = new Float64Array(count),
     top = new Float64Array(count),
     bottom = new Float64Array(count);
   let first = 0;
-  for (const ring of rings) {
+  for (const [id, ring] of rings.entries()) {
     const { length } = ring;
+    ringOf.fill(id, first, first + length);
     for (let at = 0; at < length; at++) {
       const edge = first + at;
       const a = ring[at]!,
-        b = ring[at + 1 === length ? 0 : at + 1]!,
-        c = ring[at + 2 >= length ? at + 2 - length : at + 2]!;
-      if (turnsBack(a, b, c)) return null;
+        b = ring[at + 1 === length ? 0 : at + 1]!;
       from.push(a);
       to.push(b);
       after[edge] = first + (at + 1 === length ? 0 : at + 1);
@@ -161,7 +234,7 @@ function layOut(rings: readonly (readonly Point[])[]): Edges | null {
     }
     first += length;
   }
-  return { from, to, after, left, right, top, bottom };
+  return { from, to, after, ringOf, left, right, top, bottom };
 }
 
 const turn = (a: Point, b: Point, c: Point): number => (b.x - a.x) * (c.y - b.y) - (b.y - a.y) * (c.x - b.x);

@@ -1,5 +1,5 @@
-// Polygon arithmetic in mm: unions, intersections, areas and lengths. With `apart-rings` and `unite-near` the only
-// files that know the clipping library.
+// Polygon arithmetic in mm: unions, intersections, areas and lengths. With `apart-rings`, `unite-near` and `untangle`
+// the only files that know the clipping library.
 
 import {
   Clipper,
@@ -17,6 +17,7 @@ import { boundPoints, groupByOverlap, type Box } from './box';
 import type { Point } from './matrix';
 import { computeLength, type Polyline } from './polyline';
 import { uniteNear } from './unite-near';
+import { fillTangled } from './untangle';
 
 export type FillRuleName = 'nonzero' | 'evenodd';
 /** A region as closed rings: outer ones and holes, none crossing another. */
@@ -51,7 +52,7 @@ export function fillRegion(
     if (apart.has(line)) apartPaths.add(path);
   }
   // Lines that don't meet are the edges of what they fill: most shapes of a drawing are made of those.
-  const edges = fillApart(paths, rule, apartPaths);
+  const edges = fillTangled(paths, rule, apartPaths);
   if (edges) return { rings: edges };
   // Lines that run back on themselves paint nothing, and the library has been seen to lose area over them.
   const trimmed = paths.map((path) => Clipper.trimCollinear(path)).filter((path) => path.length >= 3);

@@ -224,23 +224,17 @@ export class Calliper {
     for (let one = 0; one < this.runs.list.length; one++) this.compareToOthers(side, one, limit, take, one);
   }
 
-  /** A few runs with what lies nearest to each: with a first bound all that follows looks less far. */
+  /** A few runs, and what lies nearest to one of them: with a first bound all that follows looks less far. */
   private compareFirst(side: Side, take: (place: ThinPlace, group: number) => void): void {
-    const { list } = this.runs;
     if (this.edges.length.length < 2) return;
-    for (const one of scatter(list.length).subarray(0, FIRST_RUNS)) {
-      let found = false;
-      for (let reach = this.reach / FIRST_REACHES; reach < this.reach && !found; reach *= 2)
-        this.compareToOthers(
-          side,
-          one,
-          () => reach,
-          (place, group) => {
-            found = true;
-            take(place, group);
-          },
-        );
-    }
+    const some = scatter(this.runs.list.length).subarray(0, FIRST_RUNS);
+    let found = false;
+    const takeFirst = (place: ThinPlace, group: number) => {
+      found = true;
+      take(place, group);
+    };
+    for (let reach = this.reach / FIRST_REACHES; reach < this.reach && !found; reach *= 2)
+      for (const one of some) this.compareToOthers(side, one, () => reach, takeFirst);
   }
 
   /** Of the runs up to `met` only those that don't look round themselves: two that both do would meet twice. */
@@ -265,9 +259,12 @@ export class Calliper {
     }
   }
 
-  /** Rings of its group, or of the open air, may lie beside a ring: material without cavities has one ring only. */
+  /**
+   * Rings of its group, or of the open air, may lie beside a ring: material without cavities has one ring only, and so
+   * has the air round a single piece.
+   */
   private hasNeighbours(side: Side, group: number): boolean {
-    if (side === -1) return group === -1;
+    if (side === -1) return group === -1 && this.pieces.length > 1;
     return this.pieces[group]!.cavities.length > 0 && !this.bounded[1].circles.isCopy(group);
   }
 }
