@@ -7,13 +7,15 @@ import { boundPoints, type Box } from './box';
 import { meetNowhere } from './meet-nowhere';
 import { RingInside, type Where } from './ring-inside';
 
+export type FillRuleName = 'nonzero' | 'evenodd';
+
 /**
  * The edges of what `rings` fill under the rule, outer ones of positive area and holes of negative; null where rings
  * meet, or where it would take long to tell. No point is repeated in a row. `apart`: those known to meet no other.
  */
 export function fillApart(
   rings: Paths64,
-  rule: 'nonzero' | 'evenodd',
+  rule: FillRuleName,
   apart: ReadonlySet<Path64> = new Set(),
 ): Paths64 | null {
   const near = apart.size > 0 ? rings.filter((ring) => !apart.has(ring)) : rings;
@@ -22,7 +24,7 @@ export function fillApart(
 }
 
 /** As `fillApart`, of rings that are known not to cross. */
-export function fillNested(rings: Paths64, rule: 'nonzero' | 'evenodd'): Paths64 | null {
+export function fillNested(rings: Paths64, rule: FillRuleName): Paths64 | null {
   const around = findAround(rings);
   if (!around) return null;
   const turns = rings.map((ring) => Math.sign(Clipper.area(ring)));
@@ -39,7 +41,7 @@ export function fillNested(rings: Paths64, rule: 'nonzero' | 'evenodd'): Paths64
  * A ring the way the edge of what is filled runs, where others go round it so many times; nothing where both its sides
  * are filled, or neither.
  */
-export function keepEdge(ring: Path64, around: number, rule: 'nonzero' | 'evenodd'): Paths64 {
+export function keepEdge(ring: Path64, around: number, rule: FillRuleName): Paths64 {
   const isFilled = (winding: number) => (rule === 'nonzero' ? winding !== 0 : winding % 2 !== 0);
   const turn = Math.sign(Clipper.area(ring));
   const isHole = isFilled(around);

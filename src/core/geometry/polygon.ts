@@ -12,14 +12,14 @@ import {
   type Paths64,
   type PolyPath64,
 } from 'clipper2-ts';
-import { fillApart, findAround } from './apart-rings';
+import { fillApart, findAround, type FillRuleName } from './apart-rings';
 import { boundPoints, groupByOverlap, type Box } from './box';
 import type { Point } from './matrix';
 import { computeLength, type Polyline } from './polyline';
 import { uniteNear } from './unite-near';
-import { fillTangled } from './untangle';
+import { fillRings } from './untangle';
 
-export type FillRuleName = 'nonzero' | 'evenodd';
+export type { FillRuleName };
 /** A region as closed rings: outer ones and holes, none crossing another. */
 export type Region = { readonly rings: Paths64 };
 /** One connected piece of a region: its outer ring and its cavities. */
@@ -32,7 +32,6 @@ const toGrid = (line: Polyline): Path64 =>
   line.map((point) => ({ x: Math.round(point.x * GRID_PER_MM), y: Math.round(point.y * GRID_PER_MM) }));
 const fromGrid = (path: Path64): Polyline =>
   path.map((point) => ({ x: point.x / GRID_PER_MM, y: point.y / GRID_PER_MM }));
-const FILL_RULES = { nonzero: FillRule.NonZero, evenodd: FillRule.EvenOdd } as const;
 
 /**
  * The area that closed polylines paint under a fill rule; lines of fewer than three points paint nothing. `apart`:
@@ -51,12 +50,7 @@ export function fillRegion(
     paths.push(path);
     if (apart.has(line)) apartPaths.add(path);
   }
-  // Lines that don't meet are the edges of what they fill: most shapes of a drawing are made of those.
-  const edges = fillTangled(paths, rule, apartPaths);
-  if (edges) return { rings: edges };
-  // Lines that run back on themselves paint nothing, and the library has been seen to lose area over them.
-  const trimmed = paths.map((path) => Clipper.trimCollinear(path)).filter((path) => path.length >= 3);
-  return { rings: trimmed.length === 0 ? [] : Clipper.union(trimmed, FILL_RULES[rule]) };
+  return { rings: fillRings(paths, rule, apartPaths) };
 }
 
 /**

@@ -2,28 +2,23 @@
 // distance between two sides that face each other, as a calliper takes it; corners and tips have none.
 
 import { boundPoints, leastExtent } from './box';
-import { compareRuns, type LaidOut } from './compare-runs';
 import { EdgeDirections } from './edge-directions';
 import { EdgeGrid } from './edge-grid';
-import { EdgeRuns, type EdgeRun } from './edge-runs';
+import { EdgeRuns } from './edge-runs';
 import { FacingSides } from './facing-sides';
 import { InscribedCircles } from './inscribed-circles';
+import { NearestSides } from './nearest-sides';
 import { OwnWidths } from './own-widths';
 import type { Piece } from './polygon';
 import { RingEdges, type Looks, type Side } from './ring-edges';
 import { RingWalk } from './ring-walk';
 import { scatter } from './scatter';
-import type { Bound, Thinness, ThinPlace } from './thin-place';
+import type { Bound, Bounded, Thinness, ThinPlace } from './thin-place';
 import { ThinSearch } from './thin-search';
 
 const FIRST_CIRCLES = 6;
-/** So many runs of edges are compared with their neighbours first, which are looked for from a nearness on that doubles. */
-const FIRST_RUNS = 12;
-const FIRST_REACHES = 4096;
 /** A circle in lace takes longer to find than the looks that it would shorten. */
 const MOST_POINTS_FIRST = 400;
-/** A place is looked for between rings only where it may be thinner than the thinnest known by more than this share. */
-const NOT_WORTH_FINDING = 0.998;
 const FINE_LOOKS = 1500;
 
 /** Thickness of the material. Coordinates in mm; `underMm` decides which places are listed. Cost about n·log n. */
@@ -34,43 +29,38 @@ export const findThinStrokes = (pieces: readonly Piece[], underMm = 0): Thinness
 export const findThinGaps = (pieces: readonly Piece[], underMm = 0): Thinness =>
   new Calliper(pieces).measureGaps(underMm);
 
-type Bounded = { readonly bounds: readonly Bound[]; readonly circles: InscribedCircles };
-
 /** Takes thicknesses of pieces and of the air between them; the edges are laid out once for both. */
 export class Calliper {
   private readonly edges: RingEdges;
   private readonly grid: EdgeGrid;
-  private readonly laid: LaidOut;
-  private readonly runs: EdgeRuns;
-  private readonly own: OwnWidths;
   private readonly reach: number;
   /** What the rings bound, and its shapes, on either side: pieces of the material; cavities of the air. */
   private readonly bounded: Readonly<Record<Side, Bounded>>;
   private readonly facing: Readonly<Record<Side, FacingSides>>;
+  private readonly nearest: Readonly<Record<Side, NearestSides>>;
   /** As it was found before: it bounds what is looked for from the beginning. */
   private readonly thinnest: Partial<Record<Side, ThinPlace | null>> = {};
-  private readonly ringsOf: Partial<Record<Side, ReadonlyMap<number, readonly number[]>>> = {};
 
-  constructor(private readonly pieces: readonly Piece[]) {
+  constructor(pieces: readonly Piece[]) {
     const box = boundPoints(pieces.map((piece) => piece.outer));
     this.reach = box ? Math.hypot(box.width, box.height) : 0;
     const solid = new InscribedCircles(pieces.map((piece) => [piece.outer, ...piece.cavities]));
     const hollow = new InscribedCircles(pieces.flatMap((piece) => piece.cavities.map((ring) => [ring])));
     let cavity = 0;
     this.bounded = {
-      1: {
-        circles: solid,
-        bounds: pieces.flatMap((piece, group) =>
+      1: gather(
+        solid,
+        pieces.flatMap((piece, group) =>
           Array<Bound>(1 + piece.cavities.length).fill({ group, widest: leastExtent(piece.outer) }),
         ),
-      },
-      [-1]: {
-        circles: hollow,
-        bounds: pieces.flatMap((piece): Bound[] => [
+      ),
+      [-1]: gather(
+        hollow,
+        pieces.flatMap((piece): Bound[] => [
           { group: -1, widest: this.reach },
           ...piece.cavities.map((ring) => ({ group: cavity++, widest: leastExtent(ring) })),
         ]),
-      },
+      ),
     };
     const passOver = (ring: number): Side[] =>
       ([1, -1] as const).filter((side) => this.bounded[side].circles.isCopy(this.bounded[side].bounds[ring]!.group));
@@ -82,13 +72,16 @@ export class Calliper {
     const { x1, y1, x2, y2 } = this.edges;
     this.grid = new EdgeGrid(x1, y1, x2, y2);
     const directions = new EdgeDirections(this.edges);
-    this.runs = new EdgeRuns(this.edges, directions);
+    const runs = new EdgeRuns(this.edges, directions);
     const rings = new RingWalk(this.edges, this.grid);
-    this.laid = { edges: this.edges, grid: this.grid, rings };
-    this.own = new OwnWidths(this.edges, this.grid, rings, directions);
+    const laid = { edges: this.edges, grid: this.grid, rings };
+    const own = new OwnWidths(this.edges, this.grid, rings, directions);
     const faceAcross = (side: Side) =>
-      new FacingSides(this.laid, side, (ring) => Math.min(this.bounded[side].bounds[ring]!.widest, this.reach));
+      new FacingSides(laid, side, (ring) => Math.min(this.bounded[side].bounds[ring]!.widest, this.reach));
     this.facing = { 1: faceAcross(1), [-1]: faceAcross(-1) };
+    const findNearest = (side: Side) =>
+      new NearestSides(side, this.bounded[side], { laid, runs, own, facing: this.facing[side] });
+    this.nearest = { 1: findNearest(1), [-1]: findNearest(-1) };
   }
 
   measureStrokes(underMm = 0): Thinness {
@@ -103,7 +96,7 @@ export class Calliper {
   measureGapBetween(underMm: number): ThinPlace | null {
     let best: ThinPlace | null = null;
     const limit = () => Math.min((best as ThinPlace | null)?.widthMm ?? underMm, this.reach);
-    this.compareRings(-1, limit, (place) => {
+    this.nearest[-1].compareRings(limit, (place) => {
       if (place.widthMm > 0 && place.widthMm < limit()) best = place;
     });
     return best;
@@ -139,13 +132,13 @@ export class Calliper {
     const search = new ThinSearch(circles, { thinnest: this.thinnest[side] ?? null, underMm, mostMm: this.reach });
     if (!search.thinnest) {
       search.thinnest = this.findSlightest(side);
-      this.compareFirst(side, search.take);
+      this.nearest[side].compareFirst(this.reach, search.take);
     }
     // Groups whose every look ended in a corner: round or angular pieces without facing sides.
     const open = new Set(bounds.flatMap(({ group }) => (group >= 0 && !circles.isCopy(group) ? [group] : [])));
     this.lookAlong(side, this.edges.looks(side), search, (group) => void open.delete(group));
-    this.compareWithin(side, search);
-    this.compareRings(side, search.limit, search.take);
+    this.nearest[side].compareWithin(search);
+    this.nearest[side].compareRings(search.limit, search.take);
     for (const group of open)
       if (!circles.hasRoom(group, search.limit()) && !this.facesItself(side, group, search))
         search.take(circles.find(group), group);
@@ -170,9 +163,8 @@ export class Calliper {
 
   /** Of a group that was not looked at: whether any look from its rings ends otherwise than in a corner. */
   private facesItself(side: Side, group: number, search: ThinSearch): boolean {
-    const ringsOf = (this.ringsOf[side] ??= listRings(this.bounded[side].bounds));
     let faces = false;
-    for (const ring of ringsOf.get(group) ?? []) {
+    for (const ring of this.bounded[side].rings.get(group) ?? []) {
       this.lookAlong(side, this.edges.looksApart(ring, side), search, () => (faces = true));
       if (faces) break;
     }
@@ -193,94 +185,16 @@ export class Calliper {
     }
     return least;
   }
-
-  /**
-   * Where two stretches of one ring come nearest to each other: at a waist, between two corners. Of long rings looks tell
-   * it.
-   */
-  private compareWithin(side: Side, { limit, take }: ThinSearch): void {
-    const { bounds, circles } = this.bounded[side];
-    const { firstOf, list } = this.runs;
-    const reach = () => limit() * NOT_WORTH_FINDING;
-    for (const ring of scatter(bounds.length)) {
-      const { group } = bounds[ring]!;
-      if (!this.edges.isLookedAt(ring, side) || !this.edges.isShort(ring)) continue;
-      // What bulges everywhere is nowhere narrower than the circles in it are.
-      if (group >= 0 && this.edges.isBulging(ring) && circles.hasRoom(group, reach())) continue;
-      for (let one = firstOf[ring]!; one < firstOf[ring + 1]!; one++)
-        this.runs.visitFacing(one, reach(), (mate) => {
-          const nearest = this.own.compare(side, list[one]!, mate, reach());
-          const place = nearest && this.facing[side].settle(...nearest);
-          if (place && place !== 'corner') take(place, group);
-        });
-    }
-  }
-
-  /**
-   * Where rings come nearest to one another: every two runs of edges whose boxes are nearer than the limit are
-   * compared.
-   */
-  private compareRings(side: Side, limit: () => number, take: (place: ThinPlace, group: number) => void): void {
-    for (let one = 0; one < this.runs.list.length; one++) this.compareToOthers(side, one, limit, take, one);
-  }
-
-  /** A few runs, and what lies nearest to one of them: with a first bound all that follows looks less far. */
-  private compareFirst(side: Side, take: (place: ThinPlace, group: number) => void): void {
-    if (this.edges.length.length < 2) return;
-    const some = scatter(this.runs.list.length).subarray(0, FIRST_RUNS);
-    let found = false;
-    const takeFirst = (place: ThinPlace, group: number) => {
-      found = true;
-      take(place, group);
-    };
-    for (let reach = this.reach / FIRST_REACHES; reach < this.reach && !found; reach *= 2)
-      for (const one of some) this.compareToOthers(side, one, () => reach, takeFirst);
-  }
-
-  /** Of the runs up to `met` only those that don't look round themselves: two that both do would meet twice. */
-  private compareToOthers(
-    side: Side,
-    one: number,
-    limit: () => number,
-    take: (place: ThinPlace, group: number) => void,
-    met = -1,
-  ): void {
-    const group = (run: EdgeRun) => this.bounded[side].bounds[run.ring]!.group;
-    const run = this.runs.list[one]!;
-    if (!this.hasNeighbours(side, group(run))) return;
-    for (const other of this.runs.findWithin(run, limit() * NOT_WORTH_FINDING)) {
-      const mate = this.runs.list[other]!;
-      if (mate.ring === run.ring || !boundOneThing(side, group(run), group(mate))) continue;
-      if (other <= met && this.hasNeighbours(side, group(mate))) continue;
-      const nearest = compareRuns(this.laid, side, [run, mate], limit() * NOT_WORTH_FINDING);
-      const place = nearest && this.facing[side].settle(...nearest);
-      // Between rings of the air the place is its own: no copy has the same neighbours.
-      if (place && place !== 'corner') take(place, side === 1 ? group(run) : -1);
-    }
-  }
-
-  /**
-   * Rings of its group, or of the open air, may lie beside a ring: material without cavities has one ring only, and so
-   * has the air round a single piece.
-   */
-  private hasNeighbours(side: Side, group: number): boolean {
-    if (side === -1) return group === -1 && this.pieces.length > 1;
-    return this.pieces[group]!.cavities.length > 0 && !this.bounded[1].circles.isCopy(group);
-  }
 }
 
-/** Rings of another piece, or of the air in another cavity: what lies between them is of the other side. */
-const boundOneThing = (side: Side, one: number, other: number): boolean =>
-  side === 1 ? one === other : one === -1 || other === -1;
-
-function listRings(bounds: readonly Bound[]): ReadonlyMap<number, readonly number[]> {
+function gather(circles: InscribedCircles, bounds: readonly Bound[]): Bounded {
   const rings = new Map<number, number[]>();
   bounds.forEach(({ group }, ring) => {
     const known = rings.get(group);
     if (known) known.push(ring);
     else rings.set(group, [ring]);
   });
-  return rings;
+  return { bounds, circles, rings };
 }
 
 const known = new WeakMap<readonly Piece[], Calliper>();

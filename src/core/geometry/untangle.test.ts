@@ -3,8 +3,8 @@
 import { Clipper, FillRule, type Path64, type Paths64 } from 'clipper2-ts';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { fillRegion, splitPieces, type Point } from './index';
-import { fillTangled } from './untangle';
+import { computeLength, fillRegion, splitPieces, type Point } from './index';
+import { fillRings } from './untangle';
 
 const RULES = { nonzero: FillRule.NonZero, evenodd: FillRule.EvenOdd } as const;
 const STEP = 1000;
@@ -54,7 +54,6 @@ const corner = Array.from({ length: 10 }, (_, at) => square(100 + at * 10, 100, 
 
 describe('rings of which some cross', () => {
   it('fill what they go round, whatever lies in and around them', () => {
-    let told = 0;
     fc.assert(
       fc.property(
         fc.array(fc.oneof(scribble, tile), { minLength: 1, maxLength: 5 }),
@@ -63,9 +62,7 @@ describe('rings of which some cross', () => {
         fc.array(fc.record({ x: whole(-4, 64), y: whole(-4, 64) }), { minLength: 30, maxLength: 30 }),
         (some, sheet, rule, places) => {
           const rings = [...some, ...corner, ...(sheet === null ? [] : [square(-3, -3, 300, sheet)])];
-          const filled = fillTangled(rings, rule);
-          if (!filled) return;
-          told++;
+          const filled = fillRings(rings, rule);
           for (const at of places.filter((place) => !isNearEdge(rings, place))) {
             const turns = countTurns(rings, at);
             expect(countTurns(filled, at)).toBe((rule === 'nonzero' ? turns !== 0 : turns % 2 !== 0) ? 1 : 0);
@@ -74,7 +71,6 @@ describe('rings of which some cross', () => {
       ),
       { numRuns: 1500 },
     );
-    expect(told).toBeGreaterThan(1000);
   });
 
   it('are as many outlines and holes as the library makes of all of them', () => {
@@ -86,7 +82,7 @@ describe('rings of which some cross', () => {
     const holes = Array.from({ length: 40 }, (_, at) => square(5 + (at % 8) * 12, 5 + Math.floor(at / 8) * 20, 6));
     const rings = [square(0, 0, 110), ...holes, square(9, 9, 6), star(50, 18), star(70, 18).reverse()];
     for (const rule of ['nonzero', 'evenodd'] as const) {
-      const [filled, union] = [fillTangled(rings, rule)!, Clipper.union(rings, RULES[rule])];
+      const [filled, union] = [fillRings(rings, rule), Clipper.union(rings, RULES[rule])];
       const tell = (all: Paths64) => all.map((ring) => Math.sign(Clipper.area(ring))).sort();
       expect(tell(filled)).toEqual(tell(union));
       const areaOf = (all: Paths64) => all.reduce((sum, ring) => sum + Clipper.area(ring), 0);
@@ -97,21 +93,39 @@ describe('rings of which some cross', () => {
   it('lie in what others fill, however often those go round', () => {
     const crossing = [square(20, 20, 20, true), square(30, 30, 20, true)];
     const around = (times: number) => Array.from({ length: times }, (_, at) => square(-at, -at, 90 + 2 * at));
-    const count = (times: number) => fillTangled([...around(times), ...crossing, ...corner], 'nonzero')!.length;
+    const count = (times: number) => fillRings([...around(times), ...crossing, ...corner], 'nonzero').length;
     // Once round: back to nought but for what both cross; twice: to nought there; three times: nowhere.
     expect([1, 2, 3].map((times) => count(times) - corner.length)).toEqual([3, 2, 1]);
   });
 
   it('leave the others as they are', () => {
     const [sheet, apart] = [square(0, 0, 100), square(60, 60, 9, true)];
-    const filled = fillTangled([sheet, apart, square(10, 10, 10), square(15, 15, 10)], 'evenodd')!;
+    const filled = fillRings([sheet, apart, square(10, 10, 10), square(15, 15, 10)], 'evenodd');
     expect(filled).toContain(sheet);
     expect(filled).toContain(apart);
   });
 
-  it('are left to the library where most of them cross', () => {
-    expect(fillTangled([square(0, 0, 10), square(5, 5, 10)], 'nonzero')).toBeNull();
-    expect(fillTangled([square(0, 0, 10), square(10, 0, 10)], 'nonzero')).toBeNull();
+  it('leave no sliver narrower than a step of the grid where two circles touch', () => {
+    // As drawn with coordinates of two digits: they have a corner in common, and lie a hair over each other beside it.
+    const left = [
+      [900_400, 633_788],
+      [900_339, 635_652],
+      [800_000, 640_000],
+      [800_000, 620_000],
+      [900_339, 631_924],
+    ];
+    const right = [
+      [900_400, 633_788],
+      [900_351, 635_273],
+      [960_000, 650_000],
+      [960_000, 610_000],
+      [900_373, 630_818],
+      [900_351, 632_303],
+    ];
+    const rings = [left, right].map((ring) => ring.map(([x, y]) => ({ x: x!, y: y! })));
+    const filled = fillRings([square(700, 500, 400), ...rings, ...corner], 'evenodd');
+    const widths = filled.map((ring) => (2 * Math.abs(Clipper.area(ring))) / computeLength(ring, true));
+    expect(Math.min(...widths)).toBeGreaterThan(1);
   });
 
   it('are taken by themselves too where they were known to lie apart from all others', () => {
@@ -122,7 +136,7 @@ describe('rings of which some cross', () => {
       { x: 20, y: 40 },
     ].map(({ x, y }) => ({ x: x * STEP, y: y * STEP }));
     const rings = [square(0, 0, 60), square(50, 50, 5), eight];
-    const areas = fillTangled(rings, 'evenodd', new Set([eight]))!.map((ring) => Clipper.area(ring) / STEP / STEP);
+    const areas = fillRings(rings, 'evenodd', new Set([eight])).map((ring) => Clipper.area(ring) / STEP / STEP);
     expect(areas.filter((area) => area > 0)).toEqual([3600]);
     expect(areas.reduce((sum, area) => sum + area, 0)).toBe(3600 - 25 - 200);
   });

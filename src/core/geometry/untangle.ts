@@ -2,11 +2,11 @@
 
 import { Clipper, FillRule, type Path64, type Paths64 } from 'clipper2-ts';
 import Flatbush from 'flatbush';
-import { fillNested, keepEdge } from './apart-rings';
+import { fillNested, keepEdge, type FillRuleName } from './apart-rings';
 import { boundPoints } from './box';
 import type { Point } from './matrix';
 import { findTangles, meetNowhere } from './meet-nowhere';
-import type { FillRuleName } from './polygon';
+import { computeLength } from './polyline';
 import { RingInside } from './ring-inside';
 
 /** With more of its edges in one tangle, a drawing is united as a whole. */
@@ -14,14 +14,15 @@ const MOST_TANGLED = 0.5;
 const FILL_RULES = { nonzero: FillRule.NonZero, evenodd: FillRule.EvenOdd } as const;
 
 /**
- * The edges of what `rings` fill under the rule, outer ones of positive area and holes of negative; null where most of
- * them cross, or where it would take long to tell. `apart`: those known to meet no other.
+ * The edges of what `rings` fill under the rule, outer ones of positive area and holes of negative. `apart`: those known
+ * to meet no other.
  */
-export function fillTangled(
-  rings: Paths64,
-  rule: FillRuleName,
-  apart: ReadonlySet<Path64> = new Set(),
-): Paths64 | null {
+export function fillRings(rings: Paths64, rule: FillRuleName, apart: ReadonlySet<Path64> = new Set()): Paths64 {
+  return fillByTangles(rings, rule, apart) ?? fillAmid(rings, 0, rule);
+}
+
+/** Null where most of them cross, or where it would take long to tell. */
+function fillByTangles(rings: Paths64, rule: FillRuleName, apart: ReadonlySet<Path64>): Paths64 | null {
   const found = findTangles(rings.filter((ring) => !apart.has(ring)));
   if (!found) return null;
   const tangles = [...found, ...[...apart].filter((ring) => !meetNowhere([ring])).map((ring) => [ring])];
@@ -94,8 +95,13 @@ function fillAmid(tangle: readonly Path64[], around: number, rule: FillRuleName)
   const frame = frameOf(rings);
   const frames = Array<Path64>(Math.abs(around)).fill(around < 0 ? [...frame].reverse() : frame);
   const { x: left } = frame[0]!;
-  return Clipper.union([...rings, ...frames], FILL_RULES[rule]).filter((ring) => ring.every(({ x }) => x !== left));
+  return Clipper.union([...rings, ...frames], FILL_RULES[rule]).filter(
+    (ring) => !isSliver(ring) && ring.every(({ x }) => x !== left),
+  );
 }
+
+/** Narrower than one step of the grid, as is left where two lines touch: it came from rounding. */
+const isSliver = (ring: Path64): boolean => 2 * Math.abs(Clipper.area(ring)) < computeLength(ring, true);
 
 /** A rectangle round rings, of positive area. */
 function frameOf(rings: Paths64): Path64 {
