@@ -63,28 +63,6 @@ describe('rings that meet nowhere', () => {
   });
 });
 
-describe('rings known to lie apart', () => {
-  const apart = square(40, 40, 10);
-  const eight = [
-    { x: 60, y: 0 },
-    { x: 80, y: 20 },
-    { x: 80, y: 0 },
-    { x: 60, y: 20 },
-  ];
-
-  it('fill what they would fill unknown, and are not compared with others', () => {
-    const rings = [square(0, 0, 100), apart, square(20, 20, 5)];
-    for (const rule of ['nonzero', 'evenodd'] as const)
-      expect(fillApart(rings, rule, new Set([apart]))).toEqual(fillApart(rings, rule));
-    expect(fillApart([apart], 'nonzero', new Set([apart]))).toEqual([apart]);
-  });
-
-  it('are left to the library where one crosses itself, or others cross', () => {
-    expect(fillApart([square(0, 0, 30), eight], 'evenodd', new Set([eight]))).toBeNull();
-    expect(fillApart([square(0, 0, 30), square(20, 20, 20), apart], 'evenodd', new Set([apart]))).toBeNull();
-  });
-});
-
 describe('a drawing’s lines', () => {
   it('paint the same with dots, strokes and repeated points among them, which paint nothing', () => {
     const dot = [

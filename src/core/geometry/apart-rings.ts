@@ -11,17 +11,10 @@ export type FillRuleName = 'nonzero' | 'evenodd';
 
 /**
  * The edges of what `rings` fill under the rule, outer ones of positive area and holes of negative; null where rings
- * meet, or where it would take long to tell. No point is repeated in a row. `apart`: those known to meet no other.
+ * meet, or where it would take long to tell. No point is repeated in a row.
  */
-export function fillApart(
-  rings: Paths64,
-  rule: FillRuleName,
-  apart: ReadonlySet<Path64> = new Set(),
-): Paths64 | null {
-  const near = apart.size > 0 ? rings.filter((ring) => !apart.has(ring)) : rings;
-  const clear = (near.length === 0 || meetNowhere(near)) && [...apart].every((ring) => meetNowhere([ring]));
-  return clear ? fillNested(rings, rule) : null;
-}
+export const fillApart = (rings: Paths64, rule: FillRuleName): Paths64 | null =>
+  meetNowhere(rings) ? fillNested(rings, rule) : null;
 
 /** As `fillApart`, of rings that are known not to cross. */
 export function fillNested(rings: Paths64, rule: FillRuleName): Paths64 | null {

@@ -128,6 +128,13 @@ describe('rings of which some cross', () => {
     expect(Math.min(...widths)).toBeGreaterThan(1);
   });
 
+  it('fill the same where some are known to lie apart from all others', () => {
+    const [apart, rings] = [square(40, 40, 10), [square(0, 0, 100), square(20, 20, 9), square(25, 25, 9)]];
+    for (const rule of ['nonzero', 'evenodd'] as const)
+      expect(fillRings([...rings, apart], rule, new Set([apart]))).toEqual(fillRings([...rings, apart], rule));
+    expect(fillRings([apart], 'nonzero', new Set([apart]))).toEqual([apart]);
+  });
+
   it('are taken by themselves too where they were known to lie apart from all others', () => {
     const eight = [
       { x: 20, y: 20 },
