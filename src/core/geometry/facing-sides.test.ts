@@ -100,3 +100,29 @@ it('a corner that reaches to a wall leaves a mouth; seen from behind it none', (
   expect(findThinGaps(piece).thinnest!.widthMm).toBeCloseTo(0.4, 3);
   expect(findThinStrokes(piece).thinnest!.widthMm).toBeGreaterThan(1.5);
 });
+
+it('of thousands of triangles, which face themselves nowhere, the least is as narrow as the largest circle in it', () => {
+  const columns = 90;
+  /** A wedge of 30 degrees, aslant: its box is larger than those of the others, and yet it is narrower. */
+  const wedge = [
+    [0, 0],
+    [2.4, 0.643],
+    [2.4, -0.643],
+  ].map(([x, y]) => ({ x: (x! - y!) * Math.SQRT1_2, y: (x! + y!) * Math.SQRT1_2 }));
+  const even = (at: number) =>
+    [0, 1, 2].map((corner) => ({
+      x: (1.1 + (at % 7) / 10) * Math.cos(at + (corner * 2 * Math.PI) / 3),
+      y: (1.1 + (at % 7) / 10) * Math.sin(at + (corner * 2 * Math.PI) / 3),
+    }));
+  const holes = Array.from({ length: columns * columns }, (_, at) =>
+    (at === 4321 ? wedge : even(at)).map(({ x, y }) => ({
+      x: (at % columns) * 6 + 3 + x,
+      y: Math.floor(at / columns) * 6 + 3 + y,
+    })),
+  );
+  const { thinnest } = findThinGaps(splitPieces(fillRegion([sheet(columns, columns), ...holes], 'evenodd')));
+  // Twice its area by half its way round, across; found to a hundredth.
+  expect(thinnest!.widthMm).toBeCloseTo(0.987, 1);
+  expect(thinnest!.widthMm).toBeLessThanOrEqual(0.987);
+  expect(thinnest!.x).toBeCloseTo((4321 % columns) * 6 + 4, 0);
+});

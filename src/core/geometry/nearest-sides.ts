@@ -69,22 +69,23 @@ export class NearestSides {
 
   /**
    * A few runs, and what lies nearest to one of them, no further than `mostMm`: with a first bound all that follows looks
-   * less far.
+   * less far. Whether something was found.
    */
-  compareFirst(mostMm: number, take: Take): void {
+  compareFirst({ limit, take }: ThinSearch, mostMm: number): boolean {
+    const most = Math.min(mostMm, limit());
     const some: number[] = [];
     for (const one of scatter(this.runs.list.length)) {
       if (some.length === FIRST_RUNS) break;
       if (this.hasNeighbours(this.groupOf(one))) some.push(one);
     }
-    if (some.length === 0) return;
     let found = false;
     const takeFirst: Take = (place, group) => {
       found = true;
       take(place, group);
     };
-    for (let reach = mostMm / FIRST_REACHES; reach < mostMm && !found; reach *= 2)
+    for (let reach = mostMm / FIRST_REACHES; reach < most && !found && some.length > 0; reach *= 2)
       for (const one of some) this.compareToOthers(one, () => reach, takeFirst);
+    return found;
   }
 
   /** Of the runs up to `met` only those that don't look round themselves: two that both do would meet twice. */

@@ -20,6 +20,8 @@ const FIRST_CIRCLES = 6;
 /** A circle in lace takes longer to find than the looks that it would shorten. */
 const MOST_POINTS_FIRST = 400;
 const FINE_LOOKS = 1500;
+/** Neighbours are looked for within this part of the whole first: of islands that touch what goes round them there are none. */
+const NEAR_BY = 32;
 
 /** Thickness of the material. Coordinates in mm; `underMm` decides which places are listed. Cost about n·log n. */
 export const findThinStrokes = (pieces: readonly Piece[], underMm = 0): Thinness =>
@@ -130,15 +132,16 @@ export class Calliper {
   private measure(side: Side, underMm: number): Thinness {
     const { bounds, circles } = this.bounded[side];
     const search = new ThinSearch(circles, { thinnest: this.thinnest[side] ?? null, underMm, mostMm: this.reach });
-    if (!search.thinnest) {
-      search.thinnest = this.findSlightest(side);
-      this.nearest[side].compareFirst(this.reach, search.take);
-    }
+    const nearest = this.nearest[side];
+    // From what is quick to what takes long without a bound: what is found first shortens all that follows.
+    search.thinnest ??= this.findSlightest(side);
+    const hasNeighbour = nearest.compareFirst(search, this.reach / NEAR_BY);
+    nearest.compareWithin(search);
+    if (!hasNeighbour) nearest.compareFirst(search, this.reach);
     // Groups whose every look ended in a corner: round or angular pieces without facing sides.
     const open = new Set(bounds.flatMap(({ group }) => (group >= 0 && !circles.isCopy(group) ? [group] : [])));
     this.lookAlong(side, this.edges.looks(side), search, (group) => void open.delete(group));
-    this.nearest[side].compareWithin(search);
-    this.nearest[side].compareRings(search.limit, search.take);
+    nearest.compareRings(search.limit, search.take);
     for (const group of open)
       if (!circles.hasRoom(group, search.limit()) && !this.facesItself(side, group, search))
         search.take(circles.find(group), group);
