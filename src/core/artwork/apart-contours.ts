@@ -1,12 +1,14 @@
 // Of a layer of many contours those that lie apart from all others: a field of dots, the holes of lace. They can be
 // flattened to half as many points, for nothing that touches them could meet them by it.
 
-import Flatbush from 'flatbush';
+import type Flatbush from 'flatbush';
 import {
   boundEllipse,
   boundPoints,
+  boxHolds,
   countCurvePoints,
   flattenRoughly,
+  indexBoxes,
   uniteBoxes,
   type Box,
   type Contour,
@@ -71,7 +73,7 @@ type Placed = {
 function seek(contours: readonly Contour[]): ReadonlySet<Contour> {
   if (contours.length < MANY) return NONE_APART.contours;
   const placed = placeAll(contours);
-  const index = makeIndex(placed.map(({ box }) => box));
+  const index = indexBoxes(placed.map(({ box }) => box));
   const near = new Set<Contour>();
   for (const [id, one] of placed.entries())
     for (const at of searchBox(index, one.box)) {
@@ -97,7 +99,7 @@ function placeAll(contours: readonly Contour[]): readonly Placed[] {
 
 /** Of contours whose boxes meet: neither comes near to an edge of the other. */
 function lieApart(one: Placed, other: Placed): boolean {
-  const [inner, outer] = holds(one.box, other.box) ? [other, one] : [one, other];
+  const [inner, outer] = boxHolds(one.box, other.box) ? [other, one] : [one, other];
   const { index } = edgesOf(outer);
   return (
     searchBox(index, inner.box).length === 0 ||
@@ -111,12 +113,6 @@ const meet = (one: Box, other: Box): boolean =>
   one.y <= other.y + other.height &&
   other.y <= one.y + one.height;
 
-const holds = (outer: Box, inner: Box): boolean =>
-  outer.x <= inner.x &&
-  outer.y <= inner.y &&
-  outer.x + outer.width >= inner.x + inner.width &&
-  outer.y + outer.height >= inner.y + inner.height;
-
 function edgesOf(placed: Placed): Edges {
   if (placed.edges) return placed.edges;
   const { contour, extent, room } = placed;
@@ -124,7 +120,7 @@ function edgesOf(placed: Placed): Edges {
   const boxes = line.flatMap((from, at) =>
     boundParts(from, line[(at + 1) % line.length]!, extent / LEAST_PARTS).map((part) => widen(part, room)),
   );
-  return (placed.edges = { boxes, index: makeIndex(boxes) });
+  return (placed.edges = { boxes, index: indexBoxes(boxes) });
 }
 
 /** The boxes of a line in so many parts that none is wider both ways than `most`: a slanting line's own box is empty. */
@@ -146,13 +142,6 @@ const widen = ({ x, y, width, height }: Box, room: number): Box => ({
   width: width + 2 * room,
   height: height + 2 * room,
 });
-
-function makeIndex(boxes: readonly Box[]): Flatbush {
-  const index = new Flatbush(boxes.length);
-  for (const { x, y, width, height } of boxes) index.add(x, y, x + width, y + height);
-  index.finish();
-  return index;
-}
 
 const searchBox = (index: Flatbush, { x, y, width, height }: Box): readonly number[] =>
   index.search(x, y, x + width, y + height);

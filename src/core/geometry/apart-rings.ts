@@ -2,8 +2,7 @@
 // Most drawings that come from elsewhere are made of such rings, as is all that was united once.
 
 import { Clipper, type Path64, type Paths64 } from 'clipper2-ts';
-import Flatbush from 'flatbush';
-import { boundPoints, type Box } from './box';
+import { boundPoints, boxHolds, indexBoxes } from './box';
 import { meetNowhere } from './meet-nowhere';
 import { RingInside, type Where } from './ring-inside';
 
@@ -49,15 +48,13 @@ export function keepEdge(ring: Path64, around: number, rule: FillRuleName): Path
 export function findAround(rings: Paths64): readonly (readonly number[])[] | null {
   if (rings.length < 2) return rings.map(() => []);
   const boxes = rings.map((ring) => boundPoints([ring])!);
-  const index = new Flatbush(rings.length);
-  for (const { x, y, width, height } of boxes) index.add(x, y, x + width, y + height);
-  index.finish();
+  const index = indexBoxes(boxes);
   const insides = rings.map((ring) => new RingInside(ring));
   const all: number[][] = [];
   for (const [id, ring] of rings.entries()) {
     const { x, y } = ring[0]!;
     const around: number[] = [];
-    for (const other of index.search(x, y, x, y, (one) => one !== id && holds(boxes[one]!, boxes[id]!))) {
+    for (const other of index.search(x, y, x, y, (one) => one !== id && boxHolds(boxes[one]!, boxes[id]!))) {
       const lies = tellWhere(ring, insides[other]!);
       if (lies === 'on') return null;
       if (lies === 'inside') around.push(other);
@@ -75,9 +72,3 @@ function tellWhere(ring: Path64, other: RingInside): Where {
   }
   return 'on';
 }
-
-const holds = (box: Box, other: Box): boolean =>
-  box.x <= other.x &&
-  box.y <= other.y &&
-  box.x + box.width >= other.x + other.width &&
-  box.y + box.height >= other.y + other.height;

@@ -30,15 +30,27 @@ export function uniteBoxes(boxes: readonly Box[]): Box | null {
 export const boxesMeet = (a: Box, b: Box): boolean =>
   a.x < b.x + b.width && b.x < a.x + a.width && a.y < b.y + b.height && b.y < a.y + a.height;
 
+export const boxHolds = (outer: Box, inner: Box): boolean =>
+  outer.x <= inner.x &&
+  outer.y <= inner.y &&
+  outer.x + outer.width >= inner.x + inner.width &&
+  outer.y + outer.height >= inner.y + inner.height;
+
+/** To find boxes by where they lie, each by its place in the list; of one at least. */
+export function indexBoxes(boxes: readonly Box[]): Flatbush {
+  const index = new Flatbush(boxes.length);
+  for (const { x, y, width, height } of boxes) index.add(x, y, x + width, y + height);
+  index.finish();
+  return index;
+}
+
 /**
  * Indices of boxes gathered so that boxes that touch, directly or through others, are together; in order of the first
  * of each.
  */
 export function groupByOverlap(boxes: readonly Box[]): readonly (readonly number[])[] {
   if (boxes.length === 0) return [];
-  const index = new Flatbush(boxes.length);
-  for (const box of boxes) index.add(box.x, box.y, box.x + box.width, box.y + box.height);
-  index.finish();
+  const index = indexBoxes(boxes);
   const groups: number[][] = [];
   const seen = new Uint8Array(boxes.length);
   for (let start = 0; start < boxes.length; start++) {

@@ -1,7 +1,7 @@
 // Where two runs of edges of different rings come nearest to each other.
 
 import type { EdgeGrid } from './edge-grid';
-import type { EdgeRun } from './edge-runs';
+import { liesBeyond, type EdgeRun } from './edge-runs';
 import type { RingEdges, Side } from './ring-edges';
 import type { Place, RingWalk } from './ring-walk';
 
@@ -26,9 +26,7 @@ export function compareRuns(
     for (let edge = from.first; edge < from.end; edge++) {
       const x = grid.x1[edge]!,
         y = grid.y1[edge]!;
-      const besideX = Math.max(to.left - x, x - to.right, 0),
-        besideY = Math.max(to.top - y, y - to.bottom, 0);
-      if (besideX * besideX + besideY * besideY >= least) continue;
+      if (liesBeyond(to, x, y, least)) continue;
       for (let other = to.first; other < to.end; other++) {
         const square = grid.approach(other, x, y);
         if (square >= least) continue;

@@ -78,6 +78,13 @@ function findRunEnd({ along, x1, y1, x2, y2 }: RingEdges, first: number, end: nu
   return next;
 }
 
+/** Whether a point is as far from the run's box as the root of `square`, or further. */
+export function liesBeyond(run: EdgeRun, x: number, y: number, square: number): boolean {
+  const aside = Math.max(run.left - x, x - run.right, 0),
+    down = Math.max(run.top - y, y - run.bottom, 0);
+  return aside * aside + down * down >= square;
+}
+
 /** Whether the boxes are nearer to one another than `reach`. */
 function lieWithin(one: EdgeRun, other: EdgeRun, reach: number): boolean {
   const aside = Math.max(other.left - one.right, one.left - other.right, 0),

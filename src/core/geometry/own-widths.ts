@@ -2,7 +2,7 @@
 
 import { against, type EdgeDirections } from './edge-directions';
 import type { EdgeGrid } from './edge-grid';
-import type { EdgeRun } from './edge-runs';
+import { liesBeyond, type EdgeRun } from './edge-runs';
 import type { RingEdges, Side } from './ring-edges';
 import type { Place, RingWalk } from './ring-walk';
 
@@ -39,9 +39,7 @@ export class OwnWidths {
     for (let edge = run.first; edge < run.end; edge++) {
       const x = grid.x1[edge]!,
         y = grid.y1[edge]!;
-      const besideX = Math.max(mate.left - x, x - mate.right, 0),
-        besideY = Math.max(mate.top - y, y - mate.bottom, 0);
-      if (besideX * besideX + besideY * besideY >= least || !directions.juts(side, edge)) continue;
+      if (liesBeyond(mate, x, y, least) || !directions.juts(side, edge)) continue;
       const facing = against(directions.cones[edge]!);
       if ((facing & mate.directions) === 0) continue;
       for (let other = mate.first; other < mate.end; other++) {

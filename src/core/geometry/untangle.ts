@@ -1,9 +1,9 @@
 // What rings fill of which some cross: of lace with a few holes that overlap only those go to the clipping library.
 
 import { Clipper, FillRule, type Path64, type Paths64 } from 'clipper2-ts';
-import Flatbush from 'flatbush';
+import type Flatbush from 'flatbush';
 import { fillNested, keepEdge, type FillRuleName } from './apart-rings';
-import { boundPoints } from './box';
+import { boundPoints, indexBoxes } from './box';
 import type { Point } from './matrix';
 import { findTangles, meetNowhere } from './meet-nowhere';
 import { computeLength } from './polyline';
@@ -49,10 +49,7 @@ class Windings {
     private readonly rings: Paths64,
     private readonly tangled: ReadonlySet<Path64>,
   ) {
-    this.index = new Flatbush(rings.length);
-    for (const { x, y, width, height } of rings.map((ring) => boundPoints([ring])!))
-      this.index.add(x, y, x + width, y + height);
-    this.index.finish();
+    this.index = indexBoxes(rings.map((ring) => boundPoints([ring])!));
   }
 
   /** Of all other rings round some that hang together; against the clock counts as less than nought. */
